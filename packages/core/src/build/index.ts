@@ -1,0 +1,4 @@
+export * from './build'
+export * from './read'
+export * from './change'
+export * from './changes'

@@ -1,0 +1,95 @@
+import { traitAt, valueAt, type Build } from '../build'
+import { pt } from '../drawing'
+import { datums } from '../layout/datums'
+import type { Slot } from '../parts'
+import type { Component, Harness, Wire } from './harness'
+import { coilsOf } from './pickupCoils'
+import { SWITCHES } from './switches'
+import type { Taper } from './taper'
+
+/** What a scheme could not do without, or the harness it makes. */
+export type SchemeResult = { ok: true; harness: Harness; notes: string[] } | { ok: false; missing: Slot[] }
+
+const NEEDED: Slot[] = ['pickup-neck', 'pickup-middle', 'pickup-bridge', 'pot-volume', 'pot-tone', 'switch', 'capacitor', 'jack']
+
+/**
+ * Three pickups, 5-way lever, one volume, one tone. With a four-pole lever the in-between positions can tap a
+ * humbucker to the coil on its hot side by grounding its link; a two-pole lever bridges neighbours and cannot.
+ * Volume: pickups to the outer lug, out from the wiper. Tone: from the volume's outer lug to ground.
+ */
+export function threePickupHarness(build: Build): SchemeResult {
+  const missing = NEEDED.filter((slot) => !build.parts[slot])
+  const coils = { neck: coilsOf(build, 'neck'), middle: coilsOf(build, 'middle'), bridge: coilsOf(build, 'bridge') }
+  for (const place of ['neck', 'middle', 'bridge'] as const) {
+    const slot: Slot = `pickup-${place}`
+    if (!coils[place].length && !missing.includes(slot)) missing.push(slot)
+  }
+  if (missing.length) return { ok: false, missing }
+
+  const fourPole = traitAt(build, 'switch', 'contacts') === 'lever-5x4'
+  const notes: string[] = []
+  if (build.circuit.split && !fourPole) notes.push('A two-pole lever cannot tap the humbuckers; they stay whole in between.')
+  const d = datums(build)
+  const place = (name: 'volume' | 'tone' | 'switch', x: number, y: number) =>
+    pt(d.heelEnd + (valueAt(build, { slot: 'guard', size: `${name}.x` }) ?? x), valueAt(build, { slot: 'guard', size: `${name}.y` }) ?? y)
+  const potPart = (slot: 'pot-volume' | 'pot-tone', knob: 'volume' | 'tone', x: number, y: number): Component => ({
+    is: 'pot',
+    id: knob,
+    label: knob,
+    at: place(knob, x, y),
+    knob,
+    ohm: valueAt(build, { slot, size: 'resistance' }) ?? 250e3,
+    taper: (traitAt(build, slot, 'taper') ?? 'audio') as Taper,
+  })
+  const tone = place('tone', 225, -82)
+  const components: Component[] = [
+    ...coils.neck,
+    ...coils.middle,
+    ...coils.bridge,
+    potPart('pot-volume', 'volume', 190, -66),
+    potPart('pot-tone', 'tone', 225, -82),
+    { is: 'capacitor', id: 'cap', label: 'tone capacitor', at: pt(tone.x, tone.y - 8), farad: valueAt(build, { slot: 'capacitor', size: 'capacitance' }) ?? 22e-9 },
+    { is: 'switch', id: 'switch', label: 'selector', at: place('switch', 150, -72), table: SWITCHES[fourPole ? 'lever-5x4' : 'lever-5']! },
+    { is: 'jack', id: 'jack', label: 'jack', at: pt(d.heelEnd + 270, -95) },
+    { is: 'ground', id: 'case', label: 'volume case (all grounds meet here)', at: place('volume', 190, -66) },
+    { is: 'ground', id: 'claw', label: 'spring claw (strings)', at: pt(d.mouth + 110, 10) },
+  ]
+  return { ok: true, harness: { components, wires: [...pickupWires(coils, fourPole, build.circuit.split), ...CONTROL_WIRES] }, notes }
+}
+
+type Coils = Record<'neck' | 'middle' | 'bridge', { id: string }[]>
+
+function pickupWires(coils: Coils, fourPole: boolean, split: boolean): Wire[] {
+  const wires: Wire[] = []
+  const add = (from: string, to: string, role: Wire['role']) => wires.push({ from, to, role })
+  // Contacts on which each pickup's hot lead has to lie, so that it sounds in its positions.
+  const contacts = fourPole
+    ? { bridge: ['A1', 'A2'], middle: ['B2', 'B3', 'B4'], neck: ['A5', 'A4'] }
+    : { bridge: ['A1'], middle: ['A2'], neck: ['A3'] }
+  for (const place of ['bridge', 'middle', 'neck'] as const) {
+    const [a, b] = coils[place]
+    const [first, ...more] = contacts[place]
+    // A humbucker: start of the first coil hot, finishes joined, last end to ground. [practice]
+    add(b ? `${a!.id}.start` : `${a!.id}.finish`, `switch.${first}`, 'hot')
+    if (b) add(`${a!.id}.finish`, `${b.id}.finish`, 'link')
+    add(b ? `${b.id}.start` : `${a!.id}.start`, 'case.1', 'ground')
+    more.forEach((c, i) => add(`switch.${i === 0 ? first : more[i - 1]}`, `switch.${c}`, 'jumper'))
+    if (fourPole && split && b && place !== 'middle') add(`${a!.id}.finish`, `switch.${place === 'bridge' ? 'C2' : 'C4'}`, 'link')
+  }
+  if (fourPole) {
+    add('switch.A0', 'switch.B0', 'jumper')
+    if (split) add('switch.C0', 'case.1', 'ground')
+  }
+  return wires
+}
+
+const CONTROL_WIRES: Wire[] = [
+  { from: 'switch.A0', to: 'volume.3', role: 'signal' },
+  { from: 'volume.1', to: 'case.1', role: 'ground' },
+  { from: 'volume.3', to: 'tone.2', role: 'signal' },
+  { from: 'tone.1', to: 'cap.1', role: 'jumper' },
+  { from: 'cap.2', to: 'case.1', role: 'ground' },
+  { from: 'volume.2', to: 'jack.tip', role: 'signal' },
+  { from: 'case.1', to: 'jack.sleeve', role: 'ground' },
+  { from: 'claw.1', to: 'case.1', role: 'ground' },
+]

@@ -1,0 +1,6 @@
+export * from './systems'
+export * from './film'
+export * from './weather'
+export * from './cover'
+export * from './schedule'
+export * from './finishPlan'

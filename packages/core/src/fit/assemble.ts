@@ -1,0 +1,72 @@
+import { nameOf, type Build, type SizeRef } from '../build'
+import type { Drawing, Point } from '../drawing'
+import { isMeasured, printMm, type Size } from '../quantity'
+import { slotSpec, type Slot } from '../parts'
+import { figureOf, type Check, type Joint } from './joint'
+import { isWorse, worst } from './verdict'
+
+interface Parts {
+  id: string
+  title: string
+  slots: Slot[]
+  at: Point
+  drawing: Drawing
+}
+
+/** A joint whose sizes are all there: the worst of its checks speaks for it. */
+export function jointOf(build: Build, base: Parts, checks: Check[]): Joint {
+  const verdict = worst(checks.map((c) => c.raw.verdict))
+  const speaker = checks.reduce((a, b) => (isWorse(b.raw.verdict, a.raw.verdict) ? b : a))
+  const touched = checks.filter((c) => c.coated)
+  const reads = uniqueRefs(checks.flatMap((c) => c.reads))
+  const settles = verdict === 'cant-tell' ? mostSay(build, speaker.reads) : undefined
+  const planned = Object.entries(build.jobs)
+    .filter(([, job]) => reads.some((r) => r.slot === job.slot && r.size === job.size))
+    .map(([id]) => id)
+  return {
+    ...base,
+    verdict,
+    ...(touched.length ? { coated: worst(checks.map((c) => (c.coated ?? c.raw).verdict)) } : {}),
+    figure: figureOf(speaker),
+    says: speaker.says,
+    cures: checks.flatMap((c) => c.cures),
+    checks,
+    missing: [],
+    ...(settles ? { settles } : {}),
+    reads,
+    planned,
+  }
+}
+
+/** A joint that cannot be judged yet: it says which sizes to take first. */
+export function waitingJoint(base: Parts, missing: SizeRef[]): Joint {
+  const [first] = missing
+  const names = missing.slice(0, 3).map((r) => `${nameOf(r).toLowerCase()} (${slotSpec(r.slot).label.toLowerCase()})`)
+  const more = missing.length > 3 ? ` and ${missing.length - 3} more` : ''
+  return {
+    ...base,
+    verdict: 'cant-tell',
+    says: `Not known yet: ${names.join(', ')}${more}.`,
+    cures: [],
+    checks: [],
+    missing,
+    ...(first ? { settles: first } : {}),
+    reads: missing,
+    planned: [],
+  }
+}
+
+const uniqueRefs = (refs: SizeRef[]) =>
+  refs.filter((r, i) => refs.findIndex((o) => o.slot === r.slot && o.size === r.size) === i)
+
+/** Of the sizes a check reads, the one with the widest doubt; a listing counts before a reading of the same doubt. */
+function mostSay(build: Build, refs: readonly SizeRef[]): SizeRef | undefined {
+  const doubt = (r: SizeRef) => {
+    const size = build.parts[r.slot]?.sizes[r.size]
+    return size ? size.doubt + (isMeasured(size.known) ? 0 : 0.01) : Infinity
+  }
+  return refs.reduce<SizeRef | undefined>((a, b) => (!a || doubt(b) > doubt(a) ? b : a), undefined)
+}
+
+/** "56.10 ±0.05": a size as a drawing's table gives it. */
+export const sizeText = (size: Size): string => `${printMm(size.value)} ±${printMm(size.doubt)} mm`

@@ -1,0 +1,226 @@
+import { sizeRef, sizesFor, valueAt, type Build } from '../build'
+import { pt, rectangle, type Drawing, type Mark } from '../drawing'
+import { datums } from '../layout/datums'
+import { likelyOf, linear, ofSize, printMm, type Size } from '../quantity'
+import { jointOf, waitingJoint } from './assemble'
+import { check, type Check, type Cure, type Joint } from './joint'
+import type { Band } from './verdict'
+
+/** Hole minus bushing, mm: at least 0.1 to pass, over 0.8 it wanders. [practice] */
+const HOLE_BANDS: readonly Band[] = [
+  { upTo: 0.1, is: 'tight' },
+  { upTo: 0.8, is: 'snug' },
+  { upTo: Infinity, is: 'loose' },
+]
+/** Thread standing above the nut, mm: over about 2 the knob rides high. [practice] */
+const THREAD_BANDS: readonly Band[] = [
+  { upTo: 0, is: 'wont-go' },
+  { upTo: 2, is: 'snug' },
+  { upTo: 12, is: 'tight' },
+  { upTo: Infinity, is: 'wont-go' },
+]
+/** Room under the lugs, mm; wire wants 2. [practice] */
+const DEPTH_BANDS: readonly Band[] = [
+  { upTo: 0, is: 'wont-go' },
+  { upTo: 2, is: 'tight' },
+  { upTo: Infinity, is: 'snug' },
+]
+const WASHER = 0.6
+const NUT = 2
+const CLEAR = 0.1
+
+export type PotSlot = 'pot-volume' | 'pot-tone'
+
+/**
+ * Packing that takes up a surplus of thread: inner nuts first, washers for the rest, mm.
+ * @returns how many of each, and how much thread is left over
+ */
+export function packing(surplus: number, nut: number, washer: number): { nuts: number; washers: number; left: number } {
+  const nuts = Math.max(0, Math.floor(surplus / nut))
+  const washers = Math.max(0, Math.floor((surplus - nuts * nut) / washer))
+  return { nuts, washers, left: surplus - nuts * nut - washers * washer }
+}
+
+/** A pot through the guard: its hole, its thread, and the room below. */
+export function potInGuardJoint(build: Build, slot: PotSlot): Joint {
+  const which = slot === 'pot-volume' ? 'volume' : 'tone'
+  const refs = {
+    hole: sizeRef('guard', 'pot.hole'),
+    guard: sizeRef('guard', 'thickness'),
+    diameter: sizeRef(slot, 'bushing.diameter'),
+    length: sizeRef(slot, 'bushing.length'),
+  }
+  const d = datums(build)
+  const base = {
+    id: slot,
+    title: which === 'volume' ? 'Volume pot in guard' : 'Tone pot in guard',
+    slots: [slot, 'guard'] as (PotSlot | 'guard')[],
+    at: pt(
+      d.heelEnd + (valueAt(build, sizeRef('guard', `${which}.x`)) ?? (which === 'volume' ? 190 : 225)),
+      valueAt(build, sizeRef('guard', `${which}.y`)) ?? -70,
+    ),
+  }
+  const { have, missing } = sizesFor(build, refs)
+  if (missing.length) return waitingJoint({ ...base, drawing: potDrawing(build, slot, 0) }, missing)
+  const nut = valueAt(build, sizeRef(slot, 'nut.thickness')) ?? NUT
+  const washer = valueAt(build, sizeRef(slot, 'washer.thickness')) ?? WASHER
+  const hole = linear([[1, ofSize(have.hole)], [-1, ofSize(have.diameter)]])
+  const thread = linear([[1, ofSize(have.length)], [-1, ofSize(have.guard)]], -(nut + washer))
+  const checks: Check[] = [
+    check({
+      id: 'thread',
+      label: 'Thread left over the nut',
+      clearance: thread,
+      bands: THREAD_BANDS,
+      reads: [refs.length, refs.guard],
+      says: () => threadSays(likelyOf(thread), have),
+      cures: ({ verdict }) => threadCures(slot, likelyOf(thread), verdict === 'snug', nut, washer),
+    }),
+    check({
+      id: 'hole',
+      label: 'Hole minus bushing',
+      clearance: hole,
+      bands: HOLE_BANDS,
+      reads: [refs.hole, refs.diameter],
+      says: () => `The hole is ${printMm(have.hole.value)} mm and the bushing ${printMm(have.diameter.value)} mm.`,
+      cures: ({ verdict }) => (verdict === 'snug' || likelyOf(hole) >= CLEAR ? [] : [reamCure(have.hole, have.diameter)]),
+    }),
+  ]
+  const depth = depthCheck(build, slot)
+  if (depth) checks.push(depth)
+  return jointOf(build, { ...base, drawing: potDrawing(build, slot, likelyOf(thread)) }, checks)
+}
+
+function threadSays(surplus: number, have: { length: Size; guard: Size }): string {
+  const through = `A ${printMm(have.length.value, 1)} mm bushing through ${printMm(have.guard.value, 1)} mm of guard`
+  if (surplus < 0) return `${through} is ${printMm(-surplus, 1)} mm too short for its washer and nut.`
+  if (surplus <= 2) return `${through} takes its washer and nut, ${printMm(surplus, 1)} mm of thread over.`
+  return `${through} leaves ${printMm(surplus, 1)} mm of thread over the nut: the pot is too long and the knob would ride that high.`
+}
+
+function threadCures(slot: PotSlot, surplus: number, snug: boolean, nut: number, washer: number): Cure[] {
+  if (snug) return []
+  if (surplus < 0)
+    return [
+      {
+        id: 'longer-bushing',
+        job: `Take a pot with a bushing at least ${printMm(-surplus, 1)} mm longer.`,
+        how: 'A guard is not thinned for a pot.',
+        gives: 'the pot',
+        tools: [],
+      },
+    ]
+  const pack = packing(surplus, nut, washer)
+  const packed = pack.nuts * nut + pack.washers * washer
+  const words = [
+    pack.nuts ? `${pack.nuts} inner ${pack.nuts === 1 ? 'nut' : 'nuts'}` : '',
+    pack.washers ? `${pack.washers} ${pack.washers === 1 ? 'washer' : 'washers'}` : '',
+  ].filter(Boolean)
+  return [
+    {
+      id: 'inner-nut',
+      job: `Put ${words.join(' and ')} under the guard: takes up ${printMm(packed, 1)} mm.`,
+      how: 'Run the inner nut down the thread before the pot goes in; it sets the height. Nothing is cut.',
+      gives: 'nothing',
+      tools: ['inner nut', 'washers', 'socket of the nut’s size'],
+      plan: { slot, size: 'bushing.length', delta: -packed, doubt: 0.2 },
+    },
+    {
+      id: 'shorter-bushing',
+      job: 'Or take a pot with a usual 9.5 mm or short 6.5 mm bushing.',
+      how: 'Long bushings are made for thick carved tops.',
+      gives: 'the pot',
+      tools: [],
+    },
+  ]
+}
+
+function reamCure(hole: Size, bushing: Size): Cure {
+  const to = bushing.value + CLEAR
+  return {
+    id: 'ream',
+    job: `Ream the hole from ${printMm(hole.value, 1)} to ${printMm(to, 1)} mm.`,
+    how: 'Turn the reamer by hand from both faces in turn; from one side only it leaves a cone. Tape under it saves the guard’s face.',
+    gives: 'guard',
+    tools: ['tapered reamer, or a round file'],
+    plan: { slot: 'guard', size: 'pot.hole', delta: to + 0.1 - hole.value, doubt: 0.15 },
+  }
+}
+
+function depthCheck(build: Build, slot: PotSlot): Check | undefined {
+  const refs = { route: sizeRef('body', 'control.depth'), body: sizeRef(slot, 'body.depth') }
+  const { have, missing } = sizesFor(build, refs)
+  if (missing.length) return undefined
+  const room = linear([[1, ofSize(have.route)], [-1, ofSize(have.body)]])
+  return check({
+    id: 'depth',
+    label: 'Room under the lugs',
+    clearance: room,
+    bands: DEPTH_BANDS,
+    reads: [refs.route, refs.body],
+    says: () => `The pot hangs ${printMm(have.body.value, 1)} mm deep in a ${printMm(have.route.value, 1)} mm route.`,
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : [
+            {
+              id: 'deepen',
+              job: `Deepen the control route by ${printMm(2 - likelyOf(room), 1)} mm.`,
+              how: 'A bearing bit follows the walls; passes of 3 mm. Before any finish. Eye and ear protection, both hands on the router.',
+              gives: 'body',
+              tools: ['router', 'bearing bit'],
+              plan: { slot: 'body', size: 'control.depth', delta: 2 - likelyOf(room) + 0.5, doubt: 0.5 },
+            },
+          ],
+  })
+}
+
+/** Pot through the guard, cut down its middle, true proportion: guard, washer, nut, thread left over, what packs it. */
+function potDrawing(build: Build, slot: PotSlot, surplus: number): Drawing {
+  const value = (s: PotSlot | 'guard', size: string, otherwise: number) => valueAt(build, { slot: s, size }) ?? otherwise
+  const bushing = value(slot, 'bushing.diameter', 9.5)
+  const length = value(slot, 'bushing.length', 9.5)
+  const entered = build.parts[slot]?.sizes['bushing.length']?.value ?? length
+  const guard = value('guard', 'thickness', 2.5)
+  const hole = value('guard', 'pot.hole', 9.5)
+  const body = value(slot, 'body.diameter', 24)
+  const depth = value(slot, 'body.depth', 16)
+  const shaft = value(slot, 'shaft.diameter', 6)
+  const nut = value(slot, 'nut.thickness', NUT)
+  const washer = value(slot, 'washer.thickness', WASHER)
+  const packed = entered - length
+  const top = -guard
+  const b = bushing / 2
+  const marks: Mark[] = [
+    { mark: 'area', role: 'plastic', points: rectangle(-26, top, -hole / 2, 0) },
+    { mark: 'area', role: 'plastic', points: rectangle(hole / 2, top, 26, 0) },
+    { mark: 'area', role: 'metal', points: rectangle(-body / 2, packed, body / 2, packed + depth) },
+    { mark: 'area', role: 'metal', points: rectangle(-b, packed - entered, b, packed) },
+    { mark: 'area', role: 'metal', points: rectangle(-b - 3.4, top - washer, b + 3.4, top) },
+    { mark: 'area', role: 'metal', points: rectangle(-b - 2.4, top - washer - nut, b + 2.4, top - washer) },
+    { mark: 'area', role: 'metal', points: rectangle(-shaft / 2, packed - entered - 9, shaft / 2, packed - entered) },
+    { mark: 'line', role: 'centre', points: [pt(0, packed - entered - 12), pt(0, packed + depth + 3)] },
+  ]
+  if (packed > 0) marks.push({ mark: 'area', role: 'good', points: rectangle(-b - 3, 0, b + 3, packed) })
+  if (hole < bushing + CLEAR) {
+    marks.push({ mark: 'area', role: 'remove', points: rectangle(-b - CLEAR / 2, top, -hole / 2, 0) })
+    marks.push({ mark: 'area', role: 'remove', points: rectangle(hole / 2, top, b + CLEAR / 2, 0) })
+  }
+  const nutTop = top - washer - nut
+  if (Math.abs(surplus) > 0.05)
+    marks.push({ mark: 'dimension', from: pt(b + 7, nutTop), to: pt(b + 7, packed - entered), text: printMm(surplus, 1), emphasis: true })
+  marks.push({ mark: 'dimension', from: pt(-b - 9, packed - entered), to: pt(-b - 9, packed), text: printMm(entered, 1) })
+  marks.push({ mark: 'label', at: pt(26, top + guard / 2 + 0.8), text: `guard ${printMm(guard, 1)}`, anchor: 'end' })
+  return {
+    title: 'Pot through the guard, cut down the middle',
+    note: packed > 0 ? 'true proportion · green: packing planned' : 'true proportion · hatched: to ream',
+    marks,
+    bounds: { x: -30, y: packed - entered - 13, width: 60, height: entered + depth + 18 },
+    numbers: [
+      { label: 'Hole and bushing', value: `${printMm(hole, 1)} mm, ${printMm(bushing, 1)} mm` },
+      { label: 'Bushing length', value: `${printMm(entered, 1)} mm` },
+      { label: 'Guard, washer, nut', value: `${printMm(guard, 1)} + ${printMm(washer, 1)} + ${printMm(nut, 1)} mm` },
+      { label: 'Thread over the nut', value: `${printMm(surplus, 1)} mm` },
+    ],
+  }
+}

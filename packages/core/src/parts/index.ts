@@ -1,0 +1,6 @@
+export * from './kind'
+export * from './kinds'
+export * from './part'
+export * from './slots'
+export * from './woods'
+export * from './check'

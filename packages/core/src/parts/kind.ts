@@ -1,0 +1,65 @@
+import type { Trade } from '../quantity'
+
+export type SizeUnit = 'mm' | 'ohm' | 'farad' | 'henry' | 'g' | 'deg' | 'count'
+
+/** One dimension a kind of part has. Ranges are what a person could plausibly mean, not tolerances. [ours] */
+export interface SizeSpec {
+  label: string
+  unit: SizeUnit
+  /** Allowed values, inclusive, in `unit`. */
+  min: number
+  max: number
+  /** Needed before the joints that read it can be judged. */
+  required?: boolean
+  /** The trade's usual value, shown as a placeholder only, never used as a fact. [practice] */
+  usual?: number
+  /** Where and how to take it. */
+  how?: string
+}
+
+/** A property that is chosen from a list rather than measured. */
+export interface TraitSpec {
+  label: string
+  options: readonly (readonly [value: string, label: string])[]
+  required?: boolean
+}
+
+export interface Kind {
+  kind: string
+  /** What the trade calls it, singular. */
+  label: string
+  /** Wood and guards are listed more loosely than hardware. */
+  trade: Trade
+  sizes: Readonly<Record<string, SizeSpec>>
+  traits: Readonly<Record<string, TraitSpec>>
+  /** Does this kind carry an outline as a table of half-widths? */
+  outline?: boolean
+}
+
+export const defineKind = <const K extends Kind>(kind: K): K => kind
+
+type Range = Pick<SizeSpec, 'required' | 'usual' | 'how'>
+/** A length in mm. */
+export const mm = (label: string, min: number, max: number, more: Range = {}): SizeSpec => ({
+  label,
+  unit: 'mm',
+  min,
+  max,
+  ...more,
+})
+export const sized = (unit: SizeUnit, label: string, min: number, max: number, more: Range = {}): SizeSpec => ({
+  label,
+  unit,
+  min,
+  max,
+  ...more,
+})
+
+export const HANDED: TraitSpec = {
+  label: 'Hand',
+  options: [
+    ['either', 'either hand'],
+    ['right', 'right-handed'],
+    ['left', 'left-handed'],
+  ],
+}

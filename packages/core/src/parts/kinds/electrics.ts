@@ -1,0 +1,114 @@
+import { defineKind, mm, sized } from '../kind'
+
+export const pickup = defineKind({
+  kind: 'pickup',
+  label: 'Pickup',
+  trade: 'hardware',
+  sizes: {
+    length: mm('Cover, along the strings', 10, 60, { required: true, usual: 36 }),
+    width: mm('Cover, across', 40, 120, { required: true, usual: 69 }),
+    depth: mm('Depth below the top', 5, 40),
+    radius: mm('Cover corner radius', 0, 12),
+    resistance: sized('ohm', 'DC resistance, all coils in series', 1, 60000, { required: true }),
+    inductance: sized('henry', 'Inductance, all coils in series', 0.01, 30),
+    capacitance: sized('farad', 'Winding capacitance', 1e-12, 2e-9),
+  },
+  traits: {
+    coils: {
+      label: 'Coils',
+      required: true,
+      options: [
+        ['single', 'single coil'],
+        ['two', 'two-coil humbucker'],
+      ],
+    },
+    sense: {
+      label: 'Magnet and winding',
+      options: [
+        ['plain', 'as its neighbours'],
+        ['reverse', 'reverse-wound, reverse polarity'],
+      ],
+    },
+    leads: {
+      label: 'Leads',
+      options: [
+        ['two', 'two: hot and ground'],
+        ['four', 'four and a shield'],
+      ],
+    },
+  },
+})
+
+export const pot = defineKind({
+  kind: 'pot',
+  label: 'Pot',
+  trade: 'hardware',
+  sizes: {
+    resistance: sized('ohm', 'Resistance', 1e3, 2e6, { required: true, usual: 250e3 }),
+    'bushing.diameter': mm('Bushing diameter', 4, 12, { required: true, usual: 9.5 }),
+    'bushing.length': mm('Bushing length', 3, 25, { required: true, usual: 9.5 }),
+    'body.diameter': mm('Body diameter', 8, 30, { usual: 24 }),
+    'body.depth': mm('Body depth with lugs', 5, 40, { usual: 16 }),
+    'shaft.diameter': mm('Shaft diameter', 3, 8, { usual: 6 }),
+    'nut.thickness': mm('Nut thickness', 1, 4, { usual: 2 }),
+    'washer.thickness': mm('Washer thickness', 0.2, 2, { usual: 0.6 }),
+  },
+  traits: {
+    taper: {
+      label: 'Taper',
+      required: true,
+      options: [
+        ['audio', 'audio'],
+        ['linear', 'linear'],
+        ['reverse-audio', 'reverse audio'],
+      ],
+    },
+  },
+})
+
+export const pickupSwitch = defineKind({
+  kind: 'switch',
+  label: 'Selector switch',
+  trade: 'hardware',
+  sizes: {
+    depth: mm('Depth below the guard', 5, 50, { usual: 22 }),
+    'screw.spacing': mm('Screw spacing', 20, 60, { usual: 41 }),
+  },
+  traits: {
+    contacts: {
+      label: 'Contacts',
+      required: true,
+      options: [
+        ['lever-5', '5-way lever, two poles'],
+        ['lever-5x4', '5-way lever, four poles, all contacts apart'],
+      ],
+    },
+  },
+})
+
+export const jack = defineKind({
+  kind: 'jack',
+  label: 'Jack',
+  trade: 'hardware',
+  sizes: {
+    bore: mm('Bore it needs', 6, 14, { usual: 9.5 }),
+    'thread.length': mm('Thread length', 3, 20),
+  },
+  traits: {
+    contacts: {
+      label: 'Contacts',
+      options: [
+        ['mono', 'mono'],
+        ['stereo', 'stereo'],
+      ],
+    },
+  },
+})
+
+export const capacitor = defineKind({
+  kind: 'capacitor',
+  label: 'Tone capacitor',
+  trade: 'hardware',
+  sizes: { capacitance: sized('farad', 'Capacitance', 1e-10, 1e-6, { required: true, usual: 22e-9 }) },
+  traits: {},
+})

@@ -1,0 +1,41 @@
+import { defineKind, mm, type SizeSpec } from '../kind'
+
+const at = 'from the guard’s own neck cut-out edge, along the centre line'
+const opening = <P extends string>(place: P, name: string) =>
+  ({
+    [`opening.${place}.centre`]: mm(`${name} opening, centre`, 0, 300, { how: at }),
+    [`opening.${place}.length`]: mm(`${name} opening, along the strings`, 10, 130),
+    [`opening.${place}.width`]: mm(`${name} opening, across`, 40, 140),
+    [`opening.${place}.radius`]: mm(`${name} opening, corner radius`, 0, 15),
+  }) as Record<`opening.${P}.${'centre' | 'length' | 'width' | 'radius'}`, SizeSpec>
+
+const place = (name: string) =>
+  [
+    mm(`${name}, along the centre line`, -50, 400, { how: at }),
+    mm(`${name}, across`, -200, 200, { how: 'from the centre line, bass side positive' }),
+  ] as const
+const [volumeX, volumeY] = place('Volume hole')
+const [toneX, toneY] = place('Tone hole')
+const [switchX, switchY] = place('Switch slot')
+
+/** The pickguard. Datum: the edge of its neck cut-out that meets the heel end. */
+export const guard = defineKind({
+  kind: 'guard',
+  label: 'Pickguard',
+  trade: 'wood',
+  outline: true,
+  sizes: {
+    thickness: mm('Thickness', 0.5, 6, { required: true, usual: 2.5 }),
+    ...opening('neck', 'Neck pickup'),
+    ...opening('middle', 'Middle pickup'),
+    ...opening('bridge', 'Bridge pickup'),
+    'pot.hole': mm('Pot hole diameter', 4, 14, { required: true, usual: 9.5 }),
+    'volume.x': volumeX,
+    'volume.y': volumeY,
+    'tone.x': toneX,
+    'tone.y': toneY,
+    'switch.x': switchX,
+    'switch.y': switchY,
+  },
+  traits: {},
+})

@@ -1,0 +1,82 @@
+import { defineKind, HANDED, mm, sized } from '../kind'
+
+export const bridge = defineKind({
+  kind: 'bridge',
+  label: 'Bridge',
+  trade: 'hardware',
+  sizes: {
+    spread: mm('String spacing, first to last', 20, 120, { required: true, usual: 52.5 }),
+    studSpacing: mm('Studs or outer screws, centre to centre', 20, 120),
+    studDiameter: mm('Stud bushing diameter', 4, 16),
+    studLength: mm('Stud bushing length', 8, 50),
+    screws: sized('count', 'Mounting screws', 0, 12),
+    'height.min': mm('Saddle top above body, lowest', 0, 40, { required: true, how: 'bridge wound down to its stop' }),
+    'height.max': mm('Saddle top above body, highest', 1, 60, { required: true }),
+    'height.pitch': mm('Height screw pitch', 0.3, 1.5, { usual: 0.5, how: 'thread advance per turn' }),
+    'length.pitch': mm('Length screw pitch', 0.3, 1.5, { usual: 0.5 }),
+    'travel.front': mm('Saddle reach in front of the studs', -40, 40, { how: 'foremost saddle place, towards the nut positive' }),
+    'travel.back': mm('Saddle reach behind the studs', -20, 60, { how: 'rearmost saddle place, towards the tail positive' }),
+    'plate.length': mm('Plate, along the strings', 10, 150),
+    'plate.width': mm('Plate, across', 30, 130),
+    'block.depth': mm('Block depth below the plate', 0, 60),
+    mass: sized('g', 'Mass', 20, 1000),
+  },
+  traits: {
+    mount: {
+      label: 'Mount',
+      required: true,
+      options: [
+        ['two-stud', 'vibrato on two studs'],
+        ['screws', 'fixed, screwed down, strings from the back edge'],
+        ['string-through', 'fixed, strings through the body'],
+      ],
+    },
+    hand: HANDED,
+  },
+})
+
+export const tuners = defineKind({
+  kind: 'tuners',
+  label: 'Tuners',
+  trade: 'hardware',
+  sizes: {
+    count: sized('count', 'How many', 3, 14, { required: true }),
+    bushing: mm('Bushing diameter', 5, 14, { usual: 10 }),
+    'housing.width': mm('Housing width, along the row', 8, 40),
+    'screw.length': mm('Screw length', 4, 25, { required: true, usual: 12 }),
+    'screw.thread': mm('Screw thread diameter', 1, 4, { required: true, usual: 2.2 }),
+    'screw.root': mm('Screw root diameter', 0.8, 3, { required: true, usual: 1.6 }),
+    'screw.offset': mm('Screw from post centre, away from the nut', -20, 20, { usual: 10 }),
+    'plate.thickness': mm('Housing flange thickness', 0.5, 4, { usual: 1.2 }),
+    mass: sized('g', 'Mass of one', 5, 120),
+  },
+  traits: { hand: HANDED },
+})
+
+export const nut = defineKind({
+  kind: 'nut',
+  label: 'Nut',
+  trade: 'hardware',
+  sizes: {
+    spread: mm('String spacing, first to last', 20, 70, { required: true, usual: 35.5 }),
+    slot: mm('Slot bottom above the fret plane', -0.5, 3, { required: true, usual: 0.5, how: 'string at the nut over the line of the crowns' }),
+    length: mm('Length', 30, 70),
+  },
+  traits: {},
+})
+
+export const neckScrews = defineKind({
+  kind: 'neck-screws',
+  label: 'Neck screws',
+  trade: 'hardware',
+  sizes: {
+    count: sized('count', 'How many', 2, 8, { required: true, usual: 4 }),
+    length: mm('Length', 15, 80, { required: true, usual: 45 }),
+    thread: mm('Thread diameter', 2.5, 6, { required: true, usual: 4.2 }),
+    root: mm('Root diameter', 1.8, 5, { required: true, usual: 3 }),
+    'plate.thickness': mm('Plate or bushing thickness under the heads', 0, 10, { usual: 1.5 }),
+    'spread.along': mm('Screw pattern, along the neck', 15, 100, { usual: 51 }),
+    'spread.across': mm('Screw pattern, across', 15, 80, { usual: 38 }),
+  },
+  traits: {},
+})

@@ -1,0 +1,20 @@
+import type { Kind } from '../kind'
+import { body } from './body'
+import { capacitor, jack, pickup, pickupSwitch, pot } from './electrics'
+import { guard } from './guard'
+import { bridge, neckScrews, nut, tuners } from './hardware'
+import { neck } from './neck'
+import { strings } from './strings'
+
+const ALL = { body, neck, bridge, tuners, nut, strings, guard, pickup, pot, switch: pickupSwitch, jack, capacitor, 'neck-screws': neckScrews }
+
+export type KindTable = typeof ALL
+export type KindName = keyof KindTable
+/** Names of the sizes a kind of part has. */
+export type SizeKey<K extends KindName> = keyof KindTable[K]['sizes'] & string
+/** Names of the traits a kind of part has. */
+export type TraitKey<K extends KindName> = keyof KindTable[K]['traits'] & string
+
+/** Every kind of part, by name. */
+export const KINDS: Readonly<Record<KindName, Kind>> = ALL
+export const KIND_NAMES = Object.keys(ALL) as KindName[]

@@ -1,0 +1,57 @@
+import { defineKind, HANDED, mm, sized } from '../kind'
+import { WOOD_OPTIONS } from '../woods'
+
+/** The neck. Datum: the nut's board-side face; x grows towards the body. */
+export const neck = defineKind({
+  kind: 'neck',
+  label: 'Neck',
+  trade: 'wood',
+  outline: true,
+  sizes: {
+    scale: mm('Scale length', 450, 950, { required: true, usual: 647.7, how: 'nut to fret 12, doubled' }),
+    frets: sized('count', 'Frets', 12, 30, { required: true, usual: 22 }),
+    nutToHeelEnd: mm('Nut to heel end', 250, 800, { required: true, how: 'to the end of the heel wood that meets the pocket end' }),
+    boardLength: mm('Nut to board end', 250, 850, { required: true }),
+    'heel.widthMouth': mm('Heel width, at the pocket mouth', 40, 90, { required: true, usual: 56 }),
+    'heel.widthEnd': mm('Heel width, end', 40, 90, { required: true, usual: 56 }),
+    'heel.thickness': mm('Heel thickness, board included', 10, 50, { required: true, usual: 25.4 }),
+    'heel.radius': mm('Heel corner radius', 0, 15, { required: true, usual: 6 }),
+    'nut.width': mm('Width at the nut', 30, 80, { required: true, usual: 42 }),
+    'board.widthEnd': mm('Board width at the last fret', 40, 100, { required: true, usual: 56 }),
+    'board.radius': mm('Board radius', 100, 1000, { usual: 305 }),
+    crown: mm('Fret crown height', 0.5, 2, { required: true, usual: 1.1 }),
+    'head.thickness': mm('Headstock thickness', 8, 25, { required: true, usual: 14 }),
+    'head.angle': sized('deg', 'Headstock angle', 0, 20),
+    'tuner.bore': mm('Tuner bore', 5, 14, { usual: 10 }),
+    'tuner.pitch': mm('Tuner bores, centre to centre', 15, 60),
+    'tuner.first': mm('Nut to first tuner post', 15, 120),
+    'tuner.offset': mm('First post from the centre line', -40, 40, { how: 'bass side positive' }),
+    'tuner.slant': sized('deg', 'Slant of the tuner row', -30, 30, { how: 'the row swings towards the treble side as it leaves the nut' }),
+    mass: sized('g', 'Mass', 100, 2000),
+  },
+  traits: {
+    wood: { label: 'Wood', options: WOOD_OPTIONS, required: true },
+    grain: {
+      label: 'Grain',
+      options: [
+        ['flat', 'flat-sawn'],
+        ['quarter', 'quarter-sawn'],
+      ],
+    },
+    head: {
+      label: 'Headstock',
+      options: [
+        ['one-row', 'all tuners in one row'],
+        ['two-rows', 'half on each side'],
+      ],
+    },
+    truss: {
+      label: 'Truss rod adjusts at',
+      options: [
+        ['head', 'the headstock'],
+        ['heel', 'the heel'],
+      ],
+    },
+    hand: HANDED,
+  },
+})

@@ -1,0 +1,39 @@
+import type { KindName } from './kinds'
+
+/** A place in a build that wants a part. */
+export interface SlotSpec {
+  slot: string
+  kind: KindName
+  label: string
+  /** Without it the instrument cannot be built; others may stay empty for good. */
+  needed: boolean
+}
+
+const spec = <const S extends string, const K extends KindName>(slot: S, kind: K, label: string, needed = true) => ({ slot, kind, label, needed })
+
+/** In the order a person should enter them: what decides most comes first. */
+export const SLOTS = [
+  spec('body', 'body', 'Body'),
+  spec('neck', 'neck', 'Neck'),
+  spec('bridge', 'bridge', 'Bridge'),
+  spec('guard', 'guard', 'Pickguard', false),
+  spec('pickup-neck', 'pickup', 'Neck pickup', false),
+  spec('pickup-middle', 'pickup', 'Middle pickup', false),
+  spec('pickup-bridge', 'pickup', 'Bridge pickup', false),
+  spec('tuners', 'tuners', 'Tuners'),
+  spec('nut', 'nut', 'Nut'),
+  spec('strings', 'strings', 'Strings'),
+  spec('pot-volume', 'pot', 'Volume pot', false),
+  spec('pot-tone', 'pot', 'Tone pot', false),
+  spec('switch', 'switch', 'Selector switch', false),
+  spec('capacitor', 'capacitor', 'Tone capacitor', false),
+  spec('jack', 'jack', 'Jack', false),
+  spec('neck-screws', 'neck-screws', 'Neck screws'),
+] as const satisfies readonly SlotSpec[]
+
+export type Slot = (typeof SLOTS)[number]['slot']
+export const SLOT_NAMES = SLOTS.map((s) => s.slot) as Slot[]
+export const slotSpec = (slot: Slot): SlotSpec => SLOTS.find((s) => s.slot === slot)!
+export const isSlot = (name: string): name is Slot => SLOTS.some((s) => s.slot === name)
+/** The kind of part each slot takes, at the type level. */
+export type KindOf<S extends Slot> = Extract<(typeof SLOTS)[number], { slot: S }>['kind']

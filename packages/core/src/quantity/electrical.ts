@@ -1,0 +1,63 @@
+import { read, refuse, type Parsed } from './parsed'
+
+const OHM_LETTERS: Record<string, number> = { '': 1, r: 1, k: 1e3, m: 1e6 }
+
+/**
+ * Reads a resistance: `250k`, `8.80k`, `1M`, `8800`, `4k7`, `470 ohm`.
+ * @returns ohms, or a sentence
+ */
+export function parseOhms(text: string): Parsed<number> {
+  const allowed = 'Write it like 250k, 8.80k, 1M or 470.'
+  const typed = text.trim()
+  if (!typed) return refuse(`No resistance was entered. ${allowed}`)
+  const body = typed
+    .toLowerCase()
+    .replace(',', '.')
+    .replace(/\s*(ohms?|Ω|ω)$/u, '')
+    .replace(/\s+/g, '')
+  const inner = /^(\d+)([rkm])(\d+)$/.exec(body)
+  if (inner) return read(Number(`${inner[1]}.${inner[3]}`) * OHM_LETTERS[inner[2]!]!)
+  const plain = /^(\d+(?:\.\d+)?|\.\d+)([rkm]?)$/.exec(body)
+  if (!plain) return refuse(`"${typed}" is not a resistance. ${allowed}`)
+  return read(Number(plain[1]) * OHM_LETTERS[plain[2]!]!)
+}
+
+const FARAD_LETTERS: Record<string, number> = { p: 1e-12, n: 1e-9, u: 1e-6, µ: 1e-6, μ: 1e-6 }
+
+/**
+ * Reads a capacitance: `22n`, `.022u`, `0.022 uF`, `500p`, or the mark printed on the part: `473` is
+ * 47 followed by 3 noughts of picofarad, with an optional tolerance letter (`473J`). [published: IEC 60062]
+ * @returns farads, or a sentence
+ */
+export function parseFarads(text: string): Parsed<number> {
+  const allowed = 'Write it like 22n, .022u, 500p, or the mark on the part such as 473.'
+  const typed = text.trim()
+  if (!typed) return refuse(`No capacitance was entered. ${allowed}`)
+  const body = typed.toLowerCase().replace(',', '.').replace(/\s+/g, '').replace(/f$/, '')
+  const mark = /^(\d{2})(\d)[jkm]?$/.exec(body)
+  if (mark) return read(Number(mark[1]) * 10 ** Number(mark[2]) * 1e-12)
+  const inner = /^(\d+)([pnuµμ])(\d+)$/.exec(body)
+  if (inner) return read(Number(`${inner[1]}.${inner[3]}`) * FARAD_LETTERS[inner[2]!]!)
+  const plain = /^(\d+(?:\.\d+)?|\.\d+)([pnuµμ])$/.exec(body)
+  if (!plain) return refuse(`"${typed}" is not a capacitance. ${allowed}`)
+  return read(Number(plain[1]) * FARAD_LETTERS[plain[2]!]!)
+}
+
+/** Tolerance letters of IEC 60062, as fractions. [published: IEC 60062] */
+export const TOLERANCE_LETTER = { J: 0.05, K: 0.1, M: 0.2 } as const
+
+const figures = (x: number, n: number) => String(Number(x.toPrecision(n)))
+
+/** Prints ohms the way a meter does: 470 Ω, 8.80 k, 250 k, 1.00 M. */
+export function printOhms(ohm: number, digits = 3): string {
+  if (ohm >= 1e6) return `${(ohm / 1e6).toPrecision(digits)} M`
+  if (ohm >= 1e3) return `${(ohm / 1e3).toPrecision(digits)} k`
+  return `${figures(ohm, digits)} Ω`
+}
+
+/** Prints farads with the usual letter: 22 n, 500 p, 0.1 u. */
+export function printFarads(farad: number): string {
+  if (farad < 1e-9) return `${figures(farad * 1e12, 3)} p`
+  if (farad < 1e-6) return `${figures(farad * 1e9, 3)} n`
+  return `${figures(farad * 1e6, 3)} u`
+}

@@ -1,0 +1,5 @@
+export * from './parsed'
+export * from './length'
+export * from './electrical'
+export * from './size'
+export * from './distribution'

@@ -1,0 +1,5 @@
+export * from './targets'
+export * from './strings'
+export * from './action'
+export * from './intonation'
+export * from './setupResult'

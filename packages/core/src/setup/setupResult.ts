@@ -1,0 +1,137 @@
+import { sizeAt, traitAt, type Build } from '../build'
+import { pt, rectangle, type Drawing, type Mark } from '../drawing'
+import { fretPlaces } from '../layout/frets'
+import { printMm } from '../quantity'
+import { postTurns, printTurns, saddleMoveFor, type PostTurns } from './action'
+import { intonationMove } from './intonation'
+import { LBF, stringPulls, type StringPull } from './strings'
+import { TARGETS, type Targets } from './targets'
+
+/** One thing to do with one screw. */
+export interface Move {
+  id: string
+  title: string
+  measured?: string
+  target: string
+  /** What to turn and how far; absent until measured. */
+  says: string
+  done: boolean
+}
+
+export interface SetupResult {
+  targets: Targets
+  pulls: StringPull[]
+  /** Sum over all strings, N. */
+  total: number
+  moves: Move[]
+  posts?: PostTurns
+  /** By string number: saddle move back, mm, and turns of the length screw. */
+  intonation: { number: number; note: string; cents?: number; back?: number; turns?: number }[]
+  drawing: Drawing
+}
+
+/** Metric screws of this size advance half a millimetre a turn. [practice] */
+const USUAL_PITCH = 0.5
+/** A cent or so is below what an ear hears on a decaying string. [practice] */
+const IN_TUNE = 1
+const CLOSE = 0.05
+
+export function setupResult(build: Build): SetupResult {
+  const targets = TARGETS[build.setup.school]
+  const pulls = stringPulls(build)
+  const scale = sizeAt(build, { slot: 'neck', size: 'scale' })?.value ?? build.scale
+  const action = actionMove(build, targets)
+  const lengthPitch = sizeAt(build, { slot: 'bridge', size: 'length.pitch' })?.value ?? USUAL_PITCH
+  return {
+    targets,
+    pulls,
+    total: pulls.reduce((s, p) => s + p.newton, 0),
+    moves: [reliefMove(build, targets), action.move],
+    ...(action.posts ? { posts: action.posts } : {}),
+    intonation: pulls.map(({ number, note }) => {
+      const cents = build.setup.cents[String(number)]
+      if (cents === undefined) return { number, note }
+      const back = intonationMove(cents, scale)
+      return { number, note, cents, back, turns: back / lengthPitch }
+    }),
+    drawing: actionDrawing(build, targets, scale),
+  }
+}
+
+function reliefMove(build: Build, targets: Targets): Move {
+  const { from, to } = targets.relief
+  const relief = build.setup.relief
+  const base = { id: 'relief', title: 'Relief at fret 8', target: `${printMm(from)} to ${printMm(to)} mm` }
+  if (relief === undefined)
+    return { ...base, done: false, says: 'Hold the string at the first and last fret and measure the gap over fret 8, in tune.' }
+  const measured = `${printMm(relief)} mm`
+  if (relief >= from - 1e-9 && relief <= to + 1e-9) return { ...base, measured, done: true, says: 'Leave the truss rod alone.' }
+  const off = relief - (from + to) / 2
+  const turn = off > 0 ? 'Tighten (clockwise seen from the nut)' : 'Loosen (counter-clockwise)'
+  const per = build.setup.reliefPerQuarter
+  const how = per
+    ? `${printTurns(Math.abs(off) / per / 4)} turn: this neck gives ${printMm(per)} mm a quarter.`
+    : 'a quarter turn, wait a few minutes, retune and measure again; enter what the quarter gave.'
+  return { ...base, measured, done: false, says: `${turn} ${how}` }
+}
+
+function actionMove(build: Build, targets: Targets): { move: Move; posts?: PostTurns } {
+  const { actionBass, actionTreble } = build.setup
+  const base = { id: 'action', title: 'Action at fret 12', target: `${printMm(targets.actionBass)} bass, ${printMm(targets.actionTreble)} treble` }
+  if (actionBass === undefined || actionTreble === undefined)
+    return { move: { ...base, done: false, says: 'Measure string bottom to crown at fret 12, outer strings, in tune, after the relief.' } }
+  const measured = `${printMm(actionBass)} bass, ${printMm(actionTreble)} treble`
+  const move = { bass: saddleMoveFor(targets.actionBass - actionBass), treble: saddleMoveFor(targets.actionTreble - actionTreble) }
+  if (Math.abs(move.bass) < 2 * CLOSE && Math.abs(move.treble) < 2 * CLOSE)
+    return { move: { ...base, measured, done: true, says: 'Action is where you want it.' } }
+  const pitch = sizeAt(build, { slot: 'bridge', size: 'height.pitch' })?.value ?? USUAL_PITCH
+  const spread = sizeAt(build, { slot: 'bridge', size: 'spread' })?.value
+  const studs = sizeAt(build, { slot: 'bridge', size: 'studSpacing' })?.value
+  const turned = (t: number) => (Math.abs(t) < 1 / 16 ? 'leave' : `${printTurns(t)} ${t > 0 ? 'clockwise' : 'counter-clockwise'}`)
+  if (traitAt(build, 'bridge', 'mount') === 'two-stud' && spread !== undefined && studs !== undefined) {
+    const posts = postTurns(move, spread, studs, pitch)
+    return { move: { ...base, measured, done: false, says: `Bass stud ${turned(posts.bass)}, treble stud ${turned(posts.treble)}. Saddles move ${printMm(move.bass)} and ${printMm(move.treble)} mm. Retune, then recheck the balance.` }, posts }
+  }
+  return { move: { ...base, measured, done: false, says: `Bass saddle screws ${turned(-move.bass / pitch)}, treble saddle screws ${turned(-move.treble / pitch)}; the strings between on a straight line.` } }
+}
+
+/** Needs a move: how many strings are out of tune at fret 12. */
+export const outOfTune = (r: SetupResult): number => r.intonation.filter((s) => s.cents !== undefined && Math.abs(s.cents) > IN_TUNE).length
+
+export const poundsForce = (newton: number): number => newton / LBF
+
+const TALL = 30
+
+/** Outer strings over the frets from the side, heights enlarged: measured beside wanted. */
+function actionDrawing(build: Build, targets: Targets, scale: number): Drawing {
+  const count = sizeAt(build, { slot: 'neck', size: 'frets' })?.value ?? 22
+  const slot = sizeAt(build, { slot: 'nut', size: 'slot' })?.value ?? 0.5
+  const relief = build.setup.relief ?? (targets.relief.from + targets.relief.to) / 2
+  const end = scale
+  const up = (h: number) => -h * TALL
+  const line = (a12: number) => [pt(0, up(slot)), pt(end, up(2 * a12 - slot))]
+  const dip = (x: number) => (x > 0.72 * scale ? 0 : -4 * relief * (x / (0.72 * scale)) * (1 - x / (0.72 * scale)))
+  const marks: Mark[] = fretPlaces(scale, count).map((x) => ({ mark: 'area', role: 'fret', points: rectangle(x - 1.3, up(dip(x)), x + 1.3, up(dip(x) - 0.5)) }))
+  const board = fretPlaces(scale, count).map((x) => pt(x, up(dip(x) - 0.5)))
+  marks.unshift({ mark: 'area', role: 'board', points: [pt(0, up(-0.5)), ...board, pt(board.at(-1)!.x, up(-1.3)), pt(0, up(-1.3))] })
+  const measured = build.setup.actionBass
+  marks.push({ mark: 'line', role: 'good', dashed: true, points: line(targets.actionBass) })
+  if (measured !== undefined) marks.push({ mark: 'line', role: 'string', points: line(measured) })
+  const x12 = scale / 2
+  const shown = measured ?? targets.actionBass
+  marks.push({ mark: 'dimension', from: pt(x12, up(dip(x12))), to: pt(x12, up(shown)), text: printMm(shown), emphasis: true })
+  marks.push({ mark: 'area', role: 'metal', points: rectangle(end - 3, up(2 * shown - slot), end + 5, up(-1.3)) })
+  marks.push({ mark: 'area', role: 'metal', points: rectangle(-5, up(slot), 0, up(-1.3)) })
+  marks.push({ mark: 'label', at: pt(-5, up(slot) - 8), text: 'nut', anchor: 'start' }, { mark: 'label', at: pt(end + 4, up(2 * shown - slot) - 8), text: 'saddle', anchor: 'end' })
+  return {
+    title: 'Lowest string over the frets',
+    note: `heights drawn ×${TALL} · dashed: wanted`,
+    marks,
+    bounds: { x: -14, y: up(Math.max(shown, targets.actionBass) * 2) - 22, width: end + 28, height: (Math.max(shown, targets.actionBass) * 2 + 1.4) * TALL + 26 },
+    numbers: [
+      { label: 'Action at fret 12, bass', value: measured === undefined ? 'not measured' : `${printMm(measured)} mm` },
+      { label: 'Wanted', value: `${printMm(targets.actionBass)} mm` },
+      { label: 'Relief', value: build.setup.relief === undefined ? 'not measured' : `${printMm(relief)} mm` },
+    ],
+  }
+}
