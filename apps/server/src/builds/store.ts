@@ -1,0 +1,154 @@
+import { applyChange, EditConflict, inverse, newBuild, type Build, type Change, type Edit, type LogEntry, type NewBuild } from '@snug/core'
+import { problemsOfBuild } from '@snug/contract'
+import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm'
+import { randomUUID } from 'node:crypto'
+import type { Db } from '../db/open'
+import { builds, events, logEntries } from '../db/schema'
+import { HttpProblem } from '../http/problem'
+
+/** A build as the interface holds it. */
+export interface BuildState {
+  id: string
+  revision: number
+  build: Build
+  canUndo: boolean
+  canRedo: boolean
+  updatedAt: string
+}
+
+/** How far back undo goes; every event stays in the table. */
+const UNDO_DEPTH = 200
+
+type Row = typeof builds.$inferSelect
+const stateOf = (row: Row): BuildState => ({
+  id: row.id,
+  revision: row.revision,
+  build: row.doc,
+  canUndo: row.undo.length > 0,
+  canRedo: row.redo.length > 0,
+  updatedAt: row.updatedAt,
+})
+
+const now = () => new Date().toISOString()
+
+/** A readable id from the name, made unique by a few letters. */
+const idFor = (name: string) => {
+  const plain = name
+    .normalize('NFKD')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 40)
+  return `${plain || 'build'}-${randomUUID().slice(0, 6)}`
+}
+
+export async function listBuilds(db: Db): Promise<BuildState[]> {
+  return (await db.select().from(builds).where(isNull(builds.putAwayAt)).orderBy(asc(builds.createdAt))).map(stateOf)
+}
+
+async function rowOf(db: Pick<Db, 'select'>, id: string): Promise<Row> {
+  const [row] = await db.select().from(builds).where(eq(builds.id, id))
+  if (!row) throw new HttpProblem(404, `There is no build "${id}" on the shelf.`)
+  return row
+}
+
+export const readBuild = async (db: Db, id: string): Promise<BuildState> => stateOf(await rowOf(db, id))
+
+export async function createBuild(db: Db, wanted: NewBuild): Promise<BuildState> {
+  return insertBuild(db, newBuild(wanted, now().slice(0, 10)), [])
+}
+
+/** Puts a whole build on the shelf, with its log. @param id asked for by demo data; otherwise made from the name */
+export async function insertBuild(db: Db, doc: Build, log: readonly LogEntry[], id = idFor(doc.name)): Promise<BuildState> {
+  const at = now()
+  const row: Row = { id, revision: 0, doc, undo: [], redo: [], createdAt: at, updatedAt: at, putAwayAt: null }
+  await db.transaction(async (tx) => {
+    await tx.insert(builds).values(row)
+    if (log.length)
+      await tx.insert(logEntries).values(
+        log.map((e) => ({ id: randomUUID(), buildId: id, at: e.at, kind: e.kind, text: e.text, station: e.station ?? null, thing: e.thing ?? null, struckAt: e.struck ?? null })),
+      )
+  })
+  return stateOf(row)
+}
+
+/** Takes a build off the shelf; nothing of it is lost. */
+export async function putAway(db: Db, id: string, away: boolean): Promise<void> {
+  await rowOf(db, id)
+  await db.update(builds).set({ putAwayAt: away ? now() : null }).where(eq(builds.id, id))
+}
+
+const stale = (row: Row) =>
+  new HttpProblem(409, 'This build was changed in another window since. Nothing is lost: take over what is there, or make your change on top of it.', { current: stateOf(row) })
+
+/** Applies a change made on `revision`; the document must pass every check, or nothing is written. */
+export async function changeBuild(db: Db, id: string, revision: number, change: Change): Promise<BuildState> {
+  return write(db, id, revision, 'change', () => change)
+}
+
+/** Takes the latest change back, or makes it again: an event like any other, with the inverse edits. */
+export async function stepBack(db: Db, id: string, revision: number, kind: 'undo' | 'redo'): Promise<BuildState> {
+  return write(db, id, revision, kind, async (row, tx) => {
+    const target = (kind === 'undo' ? row.undo : row.redo).at(-1)
+    if (target === undefined) throw new HttpProblem(422, kind === 'undo' ? 'There is nothing to undo.' : 'There is nothing to redo.')
+    const [event] = await tx.select().from(events).where(and(eq(events.buildId, id), eq(events.revision, target)))
+    return inverse({ label: event!.label, edits: event!.edits })
+  })
+}
+
+type Tx = Parameters<Parameters<Db['transaction']>[0]>[0]
+
+async function write(db: Db, id: string, revision: number, kind: 'change' | 'undo' | 'redo', make: (row: Row, tx: Tx) => Change | Promise<Change>): Promise<BuildState> {
+  return db.transaction(async (tx) => {
+    const row = await rowOf(tx as unknown as Db, id)
+    if (row.revision !== revision) throw stale(row)
+    const change = await make(row, tx)
+    const doc = applied(row, change)
+    const problems = problemsOfBuild(doc)
+    if (problems.length) throw new HttpProblem(422, problems[0]!.why, { problems })
+    const next: Row = { ...row, doc, revision: revision + 1, updatedAt: now(), ...stacks(row, kind, revision + 1) }
+    await tx.insert(events).values({ buildId: id, revision: next.revision, at: next.updatedAt, kind, label: change.label, edits: change.edits })
+    await tx.update(builds).set({ doc, revision: next.revision, updatedAt: next.updatedAt, undo: next.undo, redo: next.redo }).where(eq(builds.id, id))
+    return stateOf(next)
+  })
+}
+
+function applied(row: Row, change: Change): Build {
+  try {
+    return applyChange(row.doc, change)
+  } catch (e) {
+    if (e instanceof EditConflict) throw stale(row)
+    throw e
+  }
+}
+
+/** The event just written is what the opposite step takes back. */
+function stacks(row: Row, kind: 'change' | 'undo' | 'redo', written: number): Pick<Row, 'undo' | 'redo'> {
+  if (kind === 'change') return { undo: [...row.undo, written].slice(-UNDO_DEPTH), redo: [] }
+  if (kind === 'undo') return { undo: row.undo.slice(0, -1), redo: [...row.redo, written] }
+  return { undo: [...row.undo, written], redo: row.redo.slice(0, -1) }
+}
+
+export interface EventRow {
+  revision: number
+  at: string
+  kind: string
+  label: string
+  edits: Edit[]
+}
+
+/** Latest events first. */
+export async function listEvents(db: Db, id: string, limit = 200): Promise<EventRow[]> {
+  await rowOf(db, id)
+  return db
+    .select({ revision: events.revision, at: events.at, kind: events.kind, label: events.label, edits: events.edits })
+    .from(events)
+    .where(eq(events.buildId, id))
+    .orderBy(desc(events.revision))
+    .limit(limit)
+}
+
+/** Is any of these ids taken? Used by the demo filler. */
+export async function existing(db: Db, ids: readonly string[]): Promise<string[]> {
+  return (await db.select({ id: builds.id }).from(builds).where(inArray(builds.id, [...ids]))).map((r) => r.id)
+}

@@ -1,0 +1,26 @@
+import type { RequestHandler } from 'express'
+import { HttpProblem } from './problem'
+
+const LOCAL = new Set(['localhost', '127.0.0.1', '[::1]'])
+const hostOf = (value: string) => value.replace(/:\d+$/, '')
+
+/**
+ * Only this machine's own page may talk to the API. The Host must be a local name (a page that points its own name at us is
+ * turned away), and an Origin, when sent, must be this very host and port.
+ */
+export const localOnly: RequestHandler = (req, _res, next) => {
+  const host = req.headers.host ?? ''
+  if (!LOCAL.has(hostOf(host))) throw new HttpProblem(403, 'Snug Bolt answers only on localhost.')
+  const { origin } = req.headers
+  if (origin !== undefined && origin !== `http://${host}`) throw new HttpProblem(403, 'A page of another site tried to reach Snug Bolt and was turned away.')
+  const site = req.headers['sec-fetch-site']
+  if (site === 'cross-site' && req.method !== 'GET') throw new HttpProblem(403, 'A page of another site tried to reach Snug Bolt and was turned away.')
+  next()
+}
+
+/** Changes come as JSON, which no plain form of another page can send. */
+export const jsonOnly: RequestHandler = (req, _res, next) => {
+  if (req.method !== 'GET' && req.method !== 'HEAD' && req.method !== 'DELETE' && !req.is('application/json'))
+    throw new HttpProblem(415, 'Send JSON (content-type application/json).')
+  next()
+}

@@ -1,0 +1,41 @@
+import type { LogEntry } from '@snug/core'
+import type { LogRequest } from '@snug/contract'
+import { and, asc, eq } from 'drizzle-orm'
+import { randomUUID } from 'node:crypto'
+import type { Db } from '../db/open'
+import { logEntries } from '../db/schema'
+import { HttpProblem } from '../http/problem'
+
+type Row = typeof logEntries.$inferSelect
+const iso = (t: string) => new Date(t).toISOString()
+const entryOf = (row: Row): LogEntry => ({
+  id: row.id,
+  at: iso(row.at),
+  kind: row.kind,
+  text: row.text,
+  ...(row.station ? { station: row.station } : {}),
+  ...(row.thing ? { thing: row.thing } : {}),
+  ...(row.struckAt ? { struck: iso(row.struckAt) } : {}),
+})
+
+/** Oldest first. */
+export async function listLog(db: Db, buildId: string): Promise<LogEntry[]> {
+  return (await db.select().from(logEntries).where(eq(logEntries.buildId, buildId)).orderBy(asc(logEntries.at))).map(entryOf)
+}
+
+export async function addEntry(db: Db, buildId: string, wanted: LogRequest): Promise<LogEntry> {
+  const row: Row = { id: randomUUID(), buildId, at: new Date().toISOString(), kind: wanted.kind, text: wanted.text, station: wanted.station ?? null, thing: wanted.thing ?? null, struckAt: null }
+  await db.insert(logEntries).values(row)
+  return entryOf(row)
+}
+
+/** Strikes an entry, or takes the strike back; it stays where it is. */
+export async function strikeEntry(db: Db, buildId: string, id: string, struck: boolean): Promise<LogEntry> {
+  const [row] = await db
+    .update(logEntries)
+    .set({ struckAt: struck ? new Date().toISOString() : null })
+    .where(and(eq(logEntries.id, id), eq(logEntries.buildId, buildId)))
+    .returning()
+  if (!row) throw new HttpProblem(404, 'There is no such log entry.')
+  return entryOf(row)
+}

@@ -1,0 +1,44 @@
+import { ChangeRequest, LogRequest, NewBuildRequest, RevisionRequest } from '@snug/contract'
+import { targetConstructorToSchema } from 'class-validator-jsonschema'
+
+type Operation = [method: 'get' | 'post' | 'delete', path: string, summary: string, body?: new () => object]
+
+/** Every address of the API, in one list; request bodies come from the classes that check them. */
+const OPERATIONS: Operation[] = [
+  ['get', '/api/health', 'Is it up'],
+  ['get', '/api/builds', 'Builds on the shelf'],
+  ['post', '/api/builds', 'Put a new build on the shelf', NewBuildRequest],
+  ['get', '/api/builds/{id}', 'One build with its revision'],
+  ['delete', '/api/builds/{id}', 'Put a build away'],
+  ['post', '/api/builds/{id}/restore', 'Bring a build back'],
+  ['post', '/api/builds/{id}/changes', 'Change a build', ChangeRequest],
+  ['post', '/api/builds/{id}/undo', 'Take the last change back', RevisionRequest],
+  ['post', '/api/builds/{id}/redo', 'Make it again', RevisionRequest],
+  ['get', '/api/builds/{id}/events', 'What was changed, latest first'],
+  ['get', '/api/builds/{id}/bundle', 'The build as a bundle file'],
+  ['post', '/api/import', 'Put a bundle on the shelf'],
+  ['get', '/api/builds/{id}/log', 'Log entries'],
+  ['post', '/api/builds/{id}/log', 'Write a log entry', LogRequest],
+  ['post', '/api/builds/{id}/log/{entry}/strike', 'Strike an entry'],
+  ['post', '/api/builds/{id}/log/{entry}/unstrike', 'Take a strike back'],
+  ['get', '/api/parts', 'Parts in the stash'],
+  ['post', '/api/parts', 'Put a part in the stash'],
+  ['delete', '/api/parts/{id}', 'Take a part out of the stash'],
+  ['get', '/api/schema/build-bundle', 'JSON Schema of the bundle'],
+]
+
+export function openApi(): object {
+  const schemas: Record<string, unknown> = {}
+  const paths: Record<string, Record<string, unknown>> = {}
+  for (const [method, path, summary, body] of OPERATIONS) {
+    if (body) schemas[body.name] = targetConstructorToSchema(body)
+    const names = [...path.matchAll(/{(\w+)}/g)].map((m) => m[1]!)
+    ;(paths[path] ??= {})[method] = {
+      summary,
+      ...(names.length ? { parameters: names.map((name) => ({ name, in: 'path', required: true, schema: { type: 'string' } })) } : {}),
+      ...(body ? { requestBody: { required: true, content: { 'application/json': { schema: { $ref: `#/components/schemas/${body.name}` } } } } } : {}),
+      responses: { 200: { description: 'Done' }, default: { description: 'A problem, in one sentence', content: { 'application/problem+json': {} } } },
+    }
+  }
+  return { openapi: '3.1.0', info: { title: 'Snug Bolt', version: '0.1.0' }, paths, components: { schemas } }
+}

@@ -1,0 +1,1 @@
+export { heron } from './heron'

@@ -1,0 +1,4 @@
+import 'reflect-metadata'
+export * from './decorators'
+export * from './build'
+export * from './requests'

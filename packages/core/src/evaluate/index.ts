@@ -1,0 +1,2 @@
+export * from './evaluate'
+export * from './whatMoved'

@@ -1,0 +1,2 @@
+export * from './entry'
+export * from './quickEntry'

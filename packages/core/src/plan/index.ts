@@ -1,0 +1,5 @@
+export * from './dates'
+export * from './step'
+export * from './stages'
+export * from './steps'
+export * from './planResult'

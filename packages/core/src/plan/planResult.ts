@@ -1,0 +1,86 @@
+import type { Build } from '../build'
+import type { FinishResult } from '../finish'
+import { addDays, weekday } from './dates'
+import type { PlannedStep, Step } from './step'
+
+export interface PlanResult {
+  steps: PlannedStep[]
+  /** Next steps whose befores are all done, in order. */
+  ready: string[]
+  /** Day the last step is done when worked in order from `today`. */
+  ends?: string
+  minutesLeft: number
+}
+
+/**
+ * The steps with their state and a date for each: worked in order on the person's evenings, parcels and drying
+ * waited for. Done steps take no time.
+ * @param today ISO date
+ */
+export function planResult(build: Build, steps: readonly Step[], finish: FinishResult, today: string): PlanResult {
+  const done = (id: string) => build.steps[id]?.done
+  const planned: PlannedStep[] = steps.map((s) => {
+    const open = s.befores.filter((b) => !done(b.id) && steps.some((o) => o.id === b.id))
+    const at = done(s.id)
+    return { ...s, open, state: at ? 'done' : open.length ? 'blocked' : 'ready', ...(at ? { done: at } : {}) }
+  })
+  layOut(build, planned, finish, today)
+  const left = planned.filter((s) => s.state !== 'done')
+  const ends = left.reduce<string | undefined>((d, s) => (s.clear && (!d || s.clear > d) ? s.clear : d), undefined)
+  return {
+    steps: planned,
+    ready: planned.filter((s) => s.state === 'ready').map((s) => s.id),
+    ...(ends ? { ends } : {}),
+    minutesLeft: left.reduce((m, s) => m + s.minutes, 0),
+  }
+}
+
+const MINUTES_A_DAY = 24 * 60
+const HORIZON = 730
+
+/** Gives each open step the first evenings with time left after everything before it is done and dry. */
+function layOut(build: Build, planned: PlannedStep[], finish: FinishResult, today: string): void {
+  if (!build.evenings.some((m) => m > 0)) return
+  const used = new Map<string, number>()
+  const clear = new Map<string, string>()
+  for (const s of planned) {
+    if (s.state === 'done') {
+      clear.set(s.id, today)
+      continue
+    }
+    let day = s.befores.reduce((d, b) => latest(d, clear.get(b.id) ?? d), today)
+    const part = s.slot && s.id.startsWith('arrive-') ? build.parts[s.slot] : undefined
+    if (part?.arrives) day = latest(day, part.arrives)
+    const coats = s.id.startsWith('coats-') ? finish.plan?.coats.filter((c) => `coats-${c.layer}` === s.id) : undefined
+    if (coats?.length) {
+      // Coats keep their own calendar; when the work before them is late, all of them move with it.
+      const late = coats[0]!.date < day ? Math.round((Date.parse(day) - Date.parse(coats[0]!.date)) / 86_400_000) : 0
+      s.date = addDays(coats[0]!.date, late)
+      s.clear = addDays(coats.at(-1)!.date, late)
+    } else if (s.id === 'rub-out' && finish.plan) {
+      const cure = Math.round((Date.parse(finish.plan.rubOut) - Date.parse(finish.plan.lastCoat)) / 86_400_000)
+      work(s, addDays(day, cure))
+    } else work(s, day)
+    clear.set(s.id, s.clear!)
+  }
+
+  function work(s: PlannedStep, from: string) {
+    let left = s.minutes
+    let day = from
+    for (let looked = 0; looked < HORIZON; looked++) {
+      const free = (build.evenings[weekday(day)] ?? 0) - (used.get(day) ?? 0)
+      if (free > 0) {
+        const take = Math.min(free, left)
+        s.date ??= day
+        used.set(day, (used.get(day) ?? 0) + take)
+        left -= take
+        if (left <= 0) break
+      }
+      day = addDays(day, 1)
+    }
+    s.date ??= from
+    s.clear = addDays(day, Math.ceil(s.wait / MINUTES_A_DAY))
+  }
+}
+
+const latest = (a: string, b: string) => (a > b ? a : b)
