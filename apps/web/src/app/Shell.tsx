@@ -1,0 +1,72 @@
+import { useEffect, useMemo, useState } from 'react'
+import { Outlet, useParams } from 'react-router'
+import { Hatches } from '../drawing/Hatches'
+import { useBuild } from '../state/buildStore'
+import { KeyCap } from '../ui/KeyCap'
+import { Sheet } from '../ui/Sheet'
+import { ConflictSheet } from './ConflictSheet'
+import { counts } from './counts'
+import { Finder } from './Finder'
+import { Header } from './Header'
+import './layout.css'
+import { nextMeasure } from './next'
+import { QuickLog } from './QuickLog'
+import { Sill } from './Sill'
+import { ToolRoll } from './ToolRoll'
+import { KEYS, useKeys } from './useKeys'
+import { useWhere } from './where'
+
+/** Everything round the stations of one open build. */
+export function Shell() {
+  const { id = '' } = useParams()
+  const { station, go } = useWhere()
+  const { open, build, evaluation, problem } = useBuild()
+  const [sheet, setSheet] = useState<'find' | 'log' | 'keys'>()
+  useEffect(() => void open(id), [id, open])
+  const acts = useMemo(
+    () => ({
+      go,
+      find: () => setSheet('find'),
+      log: () => setSheet('log'),
+      keys: () => setSheet('keys'),
+      measure: () => {
+        const s = useBuild.getState()
+        const next = s.build && s.evaluation ? nextMeasure(s.build, s.evaluation) : undefined
+        if (next?.joint) go('fit', next.joint)
+        else if (next) go('parts', next.ref.slot)
+        // The field appears with the station; focus it once it stands.
+        if (next) setTimeout(() => document.querySelector<HTMLElement>(`[data-size="${next.ref.slot}/${next.ref.size}"] input`)?.focus(), 120)
+      },
+    }),
+    [go],
+  )
+  useKeys(acts)
+  if (problem) return <main className="p-8">{problem} <a href="/" className="underline">Back to the shelf</a></main>
+  if (!build) return <main className="p-8 text-soft" aria-busy="true">Laying the build out…</main>
+  return (
+    <div className="shell">
+      <Hatches />
+      <Header build={build} evaluation={evaluation} onFind={acts.find} onLog={acts.log} onKeys={acts.keys} />
+      <ToolRoll id={id} station={station} counts={evaluation ? counts(build, evaluation) : {}} />
+      <main className="shell-main">{evaluation ? <Outlet /> : <p className="p-8 text-soft" aria-busy="true">Reckoning…</p>}</main>
+      {evaluation && <Sill build={build} evaluation={evaluation} onMeasure={acts.measure} onStep={(s) => go('plan', s)} />}
+      {evaluation && <Finder build={build} evaluation={evaluation} open={sheet === 'find'} onOpenChange={(o) => setSheet(o ? 'find' : undefined)} go={go} />}
+      <Sheet open={sheet === 'log'} onOpenChange={(o) => setSheet(o ? 'log' : undefined)} title="Quick log">
+        <QuickLog onDone={() => setSheet(undefined)} />
+      </Sheet>
+      <Sheet open={sheet === 'keys'} onOpenChange={(o) => setSheet(o ? 'keys' : undefined)} title="Keys">
+        <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+          {KEYS.map(([key, what]) => (
+            <div key={key} className="contents">
+              <dt>
+                <KeyCap>{key}</KeyCap>
+              </dt>
+              <dd>{what}</dd>
+            </div>
+          ))}
+        </dl>
+      </Sheet>
+      <ConflictSheet />
+    </div>
+  )
+}

@@ -1,0 +1,45 @@
+import type { Drawing, Mark } from '@snug/core'
+import type { ReactNode } from 'react'
+import { DrawingView } from '../drawing/DrawingView'
+import { LongView, type Pin } from '../longview/LongView'
+import { usePrefs } from '../state/prefs'
+
+interface Props {
+  pins?: readonly Pin[]
+  overlay?: readonly Mark[]
+  selected?: string | undefined
+  onPick?: (id: string) => void
+  loupe: Drawing | undefined
+  /** Left: what there is. Right: the one thing in hand. */
+  list: ReactNode
+  hand: ReactNode
+  listLabel: string
+}
+
+/** How every station is laid out: long view and loupe above, the list and the thing in hand below. */
+export function Workspace({ pins, overlay, selected, onPick, loupe, list, hand, listLabel }: Props) {
+  const stage = usePrefs((p) => p.stage)
+  return (
+    <div className={`workspace stage-${stage}`}>
+      <div className="ws-long border-b border-hairline">
+        <LongView {...(pins ? { pins } : {})} {...(overlay ? { overlay } : {})} selected={selected} {...(onPick ? { onPick } : {})} />
+      </div>
+      {stage !== 'whole' && (
+        <>
+          <section aria-label="Loupe" className="ws-loupe border-b border-l border-hairline bg-sheet">
+            {loupe && <DrawingView drawing={loupe} />}
+          </section>
+          <section aria-label={listLabel} className="ws-list overflow-auto" tabIndex={-1}>
+            {list}
+          </section>
+          <section aria-label="In hand" className="ws-hand overflow-auto border-l border-hairline px-5 py-3">
+            {hand}
+          </section>
+        </>
+      )}
+    </div>
+  )
+}
+
+/** Said where a station has nothing to show yet: what to do next. */
+export const Empty = ({ children }: { children: ReactNode }) => <div className="p-6 text-soft">{children}</div>

@@ -1,0 +1,15 @@
+import { STATIONS, type Station } from '@snug/core'
+import { useLocation, useNavigate, useParams } from 'react-router'
+import { useCallback } from 'react'
+
+const isStation = (s: string | undefined): s is Station => STATIONS.includes(s as Station)
+
+/** Which build, station and thing are in hand: the address says it, so a reload or a link finds the same place. */
+export function useWhere() {
+  const { id = '' } = useParams()
+  const { pathname } = useLocation()
+  const [, , , station, thing] = pathname.split('/')
+  const navigate = useNavigate()
+  const go = useCallback((to: Station, hand?: string, replace = false) => void navigate(`/builds/${id}/${to}${hand ? `/${encodeURIComponent(hand)}` : ''}`, { replace }), [id, navigate])
+  return { id, station: isStation(station) ? station : undefined, thing: thing ? decodeURIComponent(thing) : undefined, go }
+}

@@ -1,0 +1,45 @@
+import type { Drawing } from '@snug/core'
+import { useMemo } from 'react'
+import { MarkShape, type Project } from './MarkShape'
+import './roles.css'
+import { useSize } from './useSize'
+
+/** A computed drawing fitted to the room it has, with its numbers as a table for those who cannot see it. */
+export function DrawingView({ drawing, onPick }: { drawing: Drawing; onPick?: (thing: string) => void }) {
+  const { ref, width, height } = useSize<HTMLDivElement>()
+  const { bounds } = drawing
+  const scale = Math.min(width / bounds.width, height / bounds.height)
+  const project: Project = useMemo(() => {
+    const left = (width - bounds.width * scale) / 2
+    const top = (height - bounds.height * scale) / 2
+    return (p) => ({ x: left + (p.x - bounds.x) * scale, y: top + (p.y - bounds.y) * scale })
+  }, [bounds, height, scale, width])
+  return (
+    <figure className="flex h-full min-h-0 flex-col">
+      <figcaption className="label px-4 pt-2 text-[13px] text-soft">
+        <span className="uppercase tracking-wide">{drawing.title}</span>
+        {drawing.note && <span> · {drawing.note}</span>}
+      </figcaption>
+      <div ref={ref} className="min-h-0 flex-1">
+        {width > 0 && scale > 0 && (
+          <svg width={width} height={height} role="img" aria-label={drawing.title}>
+            {drawing.marks.map((mark, i) => (
+              <MarkShape key={i} mark={mark} project={project} scale={scale} onPick={onPick} />
+            ))}
+          </svg>
+        )}
+      </div>
+      <table className="sr-only">
+        <caption>{drawing.title}, in numbers</caption>
+        <tbody>
+          {drawing.numbers.map((n) => (
+            <tr key={n.label}>
+              <th scope="row">{n.label}</th>
+              <td>{n.value}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </figure>
+  )
+}

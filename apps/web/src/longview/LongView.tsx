@@ -1,0 +1,138 @@
+import type { Mark, Point } from '@snug/core'
+import { ChevronsDownUp, ChevronsUpDown, Maximize2, Minimize2, Minus, Plus } from 'lucide-react'
+import { useEffect, useMemo, type ReactNode } from 'react'
+import { MarkShape } from '../drawing/MarkShape'
+import { useSize } from '../drawing/useSize'
+import { useOpenBuild } from '../state/buildStore'
+import { usePrefs } from '../state/prefs'
+import { ticks } from './ticks'
+import { acrossIn, useLongView } from './useLongView'
+
+/** Something a station pins on the instrument: a peg, a hole's number, a tick. Drawn at one size however far it is zoomed. */
+export interface Pin {
+  id: string
+  at: Point
+  label: string
+  shape: ReactNode
+  number?: number
+}
+
+interface Props {
+  pins?: readonly Pin[]
+  /** Further marks in the instrument's own millimetres, drawn over it. */
+  overlay?: readonly Mark[]
+  selected?: string | undefined
+  onPick?: (id: string) => void
+}
+
+const RULE = 26
+
+/** The build's instrument in true proportion, computed from its sizes, with a rule from the nut. */
+export function LongView({ pins = [], overlay = [], selected, onPick }: Props) {
+  const build = useOpenBuild()
+  const { view, system, stage, setStage } = usePrefs()
+  const { ref, width, height } = useSize<HTMLDivElement>()
+  const h = Math.max(0, height - RULE)
+  const v = useLongView(build, view, width, h)
+  useEffect(() => {
+    const element = ref.current
+    if (!element) return
+    // The wheel zooms here, so the page must not scroll along; React's own wheel handler cannot forbid that.
+    const wheel = (e: WheelEvent) => {
+      e.preventDefault()
+      const box = element.getBoundingClientRect()
+      v.zoom(e.deltaY < 0 ? 1.15 : 1 / 1.15, e.clientX - box.left, e.clientY - box.top)
+    }
+    element.addEventListener('wheel', wheel, { passive: false })
+    return () => element.removeEventListener('wheel', wheel)
+  }, [ref, v])
+  const extra = useMemo(
+    () =>
+      overlay.map((m): Mark => {
+        const t = (p: Point) => ({ x: p.x, y: acrossIn(build, view, p.y) })
+        if (m.mark === 'area' || m.mark === 'line') return { ...m, points: m.points.map(t) }
+        if (m.mark === 'dimension') return { ...m, from: t(m.from), to: t(m.to) }
+        return { ...m, at: t(m.at) }
+      }),
+    [overlay, build, view],
+  )
+  const face = view === 'front' ? 'from the front' : view === 'back' ? 'from the back' : 'from the side'
+  return (
+    <section aria-label="Long view" className="relative flex h-full min-h-0 flex-col overflow-hidden bg-paper">
+      <div
+        ref={ref}
+        className="min-h-0 flex-1 touch-none"
+        onPointerDown={(e) => v.startPan(e.clientX, e.clientY)}
+        onPointerMove={(e) => e.buttons === 1 && v.panTo(e.clientX, e.clientY)}
+        onPointerUp={v.endPan}
+        onPointerLeave={v.endPan}
+      >
+        {width > 0 && (
+          <svg width={width} height={height} className="block" role="group" aria-label={`${build.name} ${face}, drawn from its own sizes`}>
+            <g data-testid="instrument" aria-hidden="true">
+              {v.marks.map((m, i) => (
+                <MarkShape key={i} mark={m} project={v.project} scale={v.scale} selected={'thing' in m && m.thing !== undefined && m.thing === selected && m.mark !== 'line'} onPick={onPick} />
+              ))}
+              {extra.map((m, i) => (
+                <MarkShape key={`o${i}`} mark={m} project={v.project} scale={v.scale} />
+              ))}
+            </g>
+            <Centre project={v.project} width={width} />
+            {pins.map((pin) => {
+              const p = v.project({ x: pin.at.x, y: acrossIn(build, view, pin.at.y) })
+              return (
+                <g key={pin.id} transform={`translate(${p.x.toFixed(1)} ${Math.min(h - 14, Math.max(14, p.y)).toFixed(1)})`} onClick={() => onPick?.(pin.id)} style={{ cursor: 'pointer' }} data-pin={pin.id}>
+                  <title>{pin.label}</title>
+                  {selected === pin.id && <circle r="15.5" fill="none" stroke="var(--violet)" strokeWidth="2" />}
+                  {pin.shape}
+                  {pin.number !== undefined && (
+                    <text x="14" y="1" className="mk-figure" style={{ fontSize: 11 }} dominantBaseline="middle" stroke="var(--paper)" strokeWidth="3" paintOrder="stroke">
+                      {pin.number}
+                    </text>
+                  )}
+                </g>
+              )
+            })}
+            <g transform={`translate(0 ${h})`} aria-hidden="true">
+              <rect width={width} height={RULE} fill="var(--paper)" stroke="var(--hairline)" />
+              {ticks(v.left, v.left + width / v.scale, v.scale, system).map((t) => {
+                const x = (t.at - v.left) * v.scale
+                return (
+                  <g key={t.at}>
+                    <line x1={x} x2={x} y1={0} y2={t.weight === 2 ? 11 : t.weight === 1 ? 8 : 5} stroke="var(--ink)" strokeWidth={t.weight === 2 ? 1 : 0.7} />
+                    {t.label && (
+                      <text x={x + 3} y={19} className="mk-figure" style={{ fontSize: 11 }}>
+                        {t.label}
+                      </text>
+                    )}
+                  </g>
+                )
+              })}
+            </g>
+          </svg>
+        )}
+      </div>
+      <p className="label pointer-events-none absolute top-1.5 left-3 text-[13px] text-soft">
+        {face} · {system === 'mm' ? 'mm' : 'inches'} from the nut{v.zoomed ? ` · ×${(v.scale).toFixed(1)} px/mm` : ''}
+      </p>
+      <div className="absolute top-1 right-1 flex">
+        <Tool label="Zoom in" onClick={() => v.zoom(1.4)}><Plus size={16} /></Tool>
+        <Tool label="Zoom out" onClick={() => v.zoom(1 / 1.4)}><Minus size={16} /></Tool>
+        {v.zoomed && <Tool label="Whole instrument" onClick={v.reset}><Minimize2 size={15} /></Tool>}
+        <Tool label={stage === 'folded' ? 'Unfold the long view' : 'Fold the long view'} onClick={() => setStage(stage === 'folded' ? 'normal' : 'folded')}>{stage === 'folded' ? <ChevronsUpDown size={16} /> : <ChevronsDownUp size={16} />}</Tool>
+        <Tool label={stage === 'whole' ? 'Back to the bench' : 'Long view over the whole screen'} onClick={() => setStage(stage === 'whole' ? 'normal' : 'whole')}>{stage === 'whole' ? <Minimize2 size={15} /> : <Maximize2 size={15} />}</Tool>
+      </div>
+    </section>
+  )
+}
+
+function Centre({ project, width }: { project: (p: Point) => Point; width: number }) {
+  const y = project({ x: 0, y: 0 }).y
+  return <line className="mk mk-line mk-centre" x1={0} x2={width} y1={y} y2={y} aria-hidden="true" opacity={0.55} />
+}
+
+const Tool = ({ label, onClick, children }: { label: string; onClick: () => void; children: ReactNode }) => (
+  <button type="button" aria-label={label} title={label} onClick={onClick} className="grid size-10 place-items-center text-soft hover:text-violet">
+    {children}
+  </button>
+)

@@ -1,0 +1,121 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { daysBetween } from '@snug/core'
+import { Download, Moon, Sun, Upload } from 'lucide-react'
+import { useRef } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { toast } from 'sonner'
+import { Hatches } from '../drawing/Hatches'
+import { api, type BuildState } from '../state/api'
+import { usePrefs } from '../state/prefs'
+import { today } from '../state/today'
+import { Button } from '../ui/Button'
+import { NewBuildForm } from './NewBuildForm'
+import { SmallInstrument } from './SmallInstrument'
+
+/** The start: every build lying on its shelf, drawn small and true, and a place for a new one. */
+export function Shelf() {
+  const builds = useQuery({ queryKey: ['builds'], queryFn: api.builds, staleTime: 0, refetchOnMount: 'always' })
+  const { theme, toggleTheme } = usePrefs()
+  const { run, file, input } = useImport()
+  return (
+    <div className="mx-auto flex min-h-full max-w-[1180px] flex-col px-6 py-5">
+      <Hatches />
+      <header className="flex items-center gap-4 border-b border-hairline pb-3">
+        <h1 className="text-[30px]">Snug Bolt</h1>
+        <p className="text-soft">from a pile of parts to a playing instrument</p>
+        <button type="button" aria-label={`${theme === 'light' ? 'Dark' : 'Light'} theme`} onClick={toggleTheme} className="ml-auto grid size-10 place-items-center hover:text-violet">
+          {theme === 'light' ? <Moon size={17} /> : <Sun size={17} />}
+        </button>
+        {input}
+        <Button onClick={file} disabled={run.isPending}>
+          <Upload size={16} aria-hidden /> Bring in a bundle
+        </Button>
+      </header>
+      <main className="grid flex-1 grid-cols-1 gap-8 pt-5 min-[900px]:grid-cols-[1fr_330px]">
+        <section aria-label="Builds on the shelf">
+          {builds.isError && <p role="alert" className="text-wont">{builds.error.message}</p>}
+          {builds.data?.length === 0 && <p className="text-soft">The shelf is empty. Put a new build on it, or bring in a bundle.</p>}
+          <ul className="flex flex-col">{builds.data?.map((b) => <ShelfRow key={b.id} state={b} />)}</ul>
+        </section>
+        <section aria-labelledby="new-build" className="self-start border border-hairline bg-sheet p-5">
+          <h2 id="new-build" className="text-[22px]">
+            New build
+          </h2>
+          <NewBuildForm />
+        </section>
+      </main>
+    </div>
+  )
+}
+
+function ShelfRow({ state }: { state: BuildState }) {
+  const { build, id } = state
+  const queries = useQueryClient()
+  const putAway = useMutation({
+    mutationFn: () => api.putAway(id),
+    onSuccess: async () => {
+      await queries.invalidateQueries({ queryKey: ['builds'] })
+      toast(`${build.name} is put away. Nothing of it is lost.`, { action: { label: 'Bring it back', onClick: () => void api.restore(id).then(() => queries.invalidateQueries({ queryKey: ['builds'] })) } })
+    },
+    onError: (e) => toast.error(e.message),
+  })
+  const chosen = Object.keys(build.parts).length
+  return (
+    <li className="border-b-[5px] border-canvas pb-1">
+      <Link to={`/builds/${id}`} className="group block pt-3 hover:bg-canvas/40">
+        <SmallInstrument build={build} />
+        <span className="flex flex-wrap items-baseline gap-x-4 px-2 pb-1">
+          <b className="label text-[22px] group-hover:text-violet">{build.name}</b>
+          <span className="text-soft">
+            {build.handedness === 'left' ? 'left-handed, ' : ''}
+            {build.strings} strings, <span className="figure text-[14px]">{build.scale}</span> mm scale
+          </span>
+          <span className="text-soft">{chosen ? `${chosen} parts chosen` : 'nothing chosen yet'}</span>
+          {build.due && <span className="text-soft">due in {daysBetween(today(), build.due)} days</span>}
+        </span>
+      </Link>
+      <span className="flex gap-1 px-1">
+        <a href={`/api/builds/${id}/bundle`} download className="label inline-flex min-h-10 items-center gap-1.5 px-2 text-[14px] text-soft hover:text-violet">
+          <Download size={14} aria-hidden /> Bundle
+        </a>
+        <button type="button" onClick={() => putAway.mutate()} className="label min-h-10 px-2 text-[14px] text-soft hover:text-wont">
+          Put away
+        </button>
+      </span>
+    </li>
+  )
+}
+
+/** Reads a bundle file and puts its build on the shelf; what is wrong with it is said, and nothing half-imported. */
+function useImport() {
+  const ref = useRef<HTMLInputElement>(null)
+  const navigate = useNavigate()
+  const run = useMutation({
+    mutationFn: async (file: File) => {
+      if (file.size > 10e6) throw new Error(`${file.name} is ${(file.size / 1e6).toFixed(1)} MB; at most 10 MB are taken. Nothing was imported.`)
+      const text = await file.text()
+      const { readBundle } = await import('@snug/formats')
+      const read = readBundle(text)
+      if (!read.ok) throw new Error(read.why)
+      return api.importBundle(text)
+    },
+    onSuccess: (state) => void navigate(`/builds/${state.id}`),
+    onError: (e) => toast.error(e.message, { duration: 12000 }),
+  })
+  const input = (
+    <input
+      ref={ref}
+      type="file"
+      accept="application/json,.json"
+      className="sr-only"
+      aria-label="Bundle file"
+      tabIndex={-1}
+      onChange={(e) => {
+        const [file] = e.target.files ?? []
+        if (file) run.mutate(file)
+        e.target.value = ''
+      }}
+    />
+  )
+  return { run, file: () => ref.current?.click(), input }
+}

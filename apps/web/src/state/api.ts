@@ -1,0 +1,58 @@
+import type { Build, Change, LogEntry, LogKind, NewBuild, Part, Station } from '@snug/core'
+
+/** A build as the server holds it. */
+export interface BuildState {
+  id: string
+  revision: number
+  build: Build
+  canUndo: boolean
+  canRedo: boolean
+  updatedAt: string
+}
+
+/** What the server said when it could not do as asked: one sentence for the person. */
+export class ApiProblem extends Error {
+  constructor(
+    readonly status: number,
+    detail: string,
+    readonly body: { problems?: { path: string; why: string }[]; current?: BuildState } = {},
+  ) {
+    super(detail)
+  }
+}
+
+async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
+  let answer: Response
+  try {
+    answer = await fetch(`/api${path}`, { method, ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }), headers: { 'content-type': 'application/json' } })
+  } catch {
+    throw new ApiProblem(0, 'Snug Bolt’s server does not answer. Is it still running? What you typed is kept here.')
+  }
+  if (answer.status === 204) return undefined as T
+  const data = (await answer.json().catch(() => ({}))) as { detail?: string } & ApiProblem['body']
+  if (!answer.ok) throw new ApiProblem(answer.status, data.detail ?? `The server answered ${answer.status}.`, data)
+  return data as T
+}
+
+export interface StashPart {
+  id: string
+  part: Part
+}
+
+export const api = {
+  builds: () => call<BuildState[]>('GET', '/builds'),
+  build: (id: string) => call<BuildState>('GET', `/builds/${id}`),
+  create: (wanted: NewBuild) => call<BuildState>('POST', '/builds', wanted),
+  putAway: (id: string) => call<void>('DELETE', `/builds/${id}`),
+  restore: (id: string) => call<BuildState>('POST', `/builds/${id}/restore`, {}),
+  change: (id: string, revision: number, change: Change) => call<BuildState>('POST', `/builds/${id}/changes`, { revision, ...change }),
+  undo: (id: string, revision: number) => call<BuildState>('POST', `/builds/${id}/undo`, { revision }),
+  redo: (id: string, revision: number) => call<BuildState>('POST', `/builds/${id}/redo`, { revision }),
+  importBundle: (text: string) => call<BuildState>('POST', '/import', text),
+  log: (id: string) => call<LogEntry[]>('GET', `/builds/${id}/log`),
+  addLog: (id: string, entry: { kind: LogKind; text: string; station?: Station; thing?: string }) => call<LogEntry>('POST', `/builds/${id}/log`, entry),
+  strike: (id: string, entry: string, struck: boolean) => call<LogEntry>('POST', `/builds/${id}/log/${entry}/${struck ? 'strike' : 'unstrike'}`, {}),
+  stash: () => call<StashPart[]>('GET', '/parts'),
+  addToStash: (part: Part) => call<StashPart>('POST', '/parts', part),
+  takeFromStash: (id: string) => call<void>('DELETE', `/parts/${id}`),
+}

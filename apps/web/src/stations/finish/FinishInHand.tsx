@@ -1,0 +1,65 @@
+import { SYSTEMS, setField, type Coat, type FinishResult, type FinishSystem } from '@snug/core'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { Caution } from '../../ui/Caution'
+import { Choice, Field, INPUT } from '../../ui/Field'
+import { NumberEntry } from '../../ui/NumberEntry'
+
+/** The finish as chosen: product, coats, what to buy, today's weather; cautions of its own. */
+export function FinishInHand({ finish, coats }: { finish: FinishResult; coats: readonly Coat[] }) {
+  const build = useOpenBuild()
+  const change = useBuild((s) => s.change)
+  const { finish: choice } = build
+  const put = (key: string, to: string | number | boolean, label: string) => change((b) => setField(b, ['finish', key], to, label))
+  const { weather, need, area } = finish
+  return (
+    <div>
+      <h2 className="text-[23px]">{finish.system.label}</h2>
+      <div className="mt-2 grid grid-cols-2 gap-x-3 gap-y-2">
+        <Choice<FinishSystem>
+          label="Finish"
+          value={choice.system}
+          options={Object.entries(SYSTEMS).map(([k, s]) => [k as FinishSystem, s.label] as const)}
+          onChange={(v) =>
+            change((b) => ({
+              label: `Finish: ${SYSTEMS[v].label}`,
+              edits: [...setField(b, ['finish', 'system'], v, '').edits, ...setField(b, ['finish', 'solids'], SYSTEMS[v].solids.usual, '').edits],
+            }))
+          }
+        />
+        <Field label="First evening">{(p) => <input {...p} type="date" className={INPUT} value={choice.start} onChange={(e) => e.target.value && put('start', e.target.value, `First coat ${e.target.value}`)} />}</Field>
+        <NumberEntry label={`${finish.system.layers.at(-1)!.label} coats`} value={choice.coats} from={1} to={20} whole onCommit={(v) => put('coats', v, `${v} coats`)} />
+        <NumberEntry label="Solids of the content, % (on the label)" value={choice.solids} from={1} to={90} onCommit={(v) => put('solids', v, `Solids ${v} %`)} />
+      </div>
+      <label className="label mt-1 flex min-h-10 items-center gap-2 text-[15px]">
+        <input type="checkbox" className="size-4 accent-[var(--violet)]" checked={choice.maskPocket} onChange={(e) => put('maskPocket', e.target.checked, e.target.checked ? 'Pocket masked' : 'Pocket not masked')} /> Mask the pocket (film closes it)
+      </label>
+
+      <p className="border-l-4 border-violet pl-3">
+        <b>
+          {need.containers} {finish.system.containerName}
+          {need.containers === 1 ? '' : 's'}
+        </b>{' '}
+        of {finish.system.container} ml: <span className="figure">{Math.round(need.millilitres)}</span> ml for <span className="figure">{area.total.toFixed(2)}</span> m²{area.known ? '' : ' (usual size, no outline yet)'}, <span className="figure">{Math.round(finish.film.flat)}</span> µm dry on the flats.
+      </p>
+
+      <h3 className="mt-3 text-[18px]">Weather at the bench</h3>
+      <div className="grid grid-cols-3 gap-3">
+        {(
+          [
+            ['air', 'Air, °C', -20, 50],
+            ['surface', 'Surface, °C', -20, 60],
+            ['humidity', 'Humidity, %', 1, 100],
+          ] as const
+        ).map(([key, label, from, to]) => (
+          <NumberEntry key={key} label={label} value={choice.weather[key]} from={from} to={to} onCommit={(v) => change((b) => setField(b, ['finish', 'weather', key], v, `${label} ${v}`))} />
+        ))}
+      </div>
+      <p role="status" className={weather.ok ? 'text-snug' : 'text-wont'}>
+        {weather.ok ? `You can coat now: the surface is ${weather.margin.toFixed(1)} °C above the dew point of ${weather.dewPoint.toFixed(1)} °C.` : weather.says.join(' ')}
+      </p>
+      {coats.some((c) => c.note) && <p className="mt-1 text-mind">{coats.find((c) => c.note)!.note}</p>}
+      <Caution lines={finish.system.cautions} />
+      <p className="mt-2 text-[13px] text-soft">Times and films are the trade’s usual ranges. The label on the can always wins.</p>
+    </div>
+  )
+}

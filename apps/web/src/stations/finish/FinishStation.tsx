@@ -1,0 +1,83 @@
+import { bodyOutline, datums, type Coat, type Mark } from '@snug/core'
+import { format, parseISO } from 'date-fns'
+import { useMemo } from 'react'
+import { useHand } from '../../app/useHand'
+import { Empty, Workspace } from '../../app/Workspace'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { ThingRow } from '../../ui/ThingRow'
+import { FinishInHand } from './FinishInHand'
+
+interface Evening {
+  id: string
+  coats: Coat[]
+}
+
+/** Finish: coats laid on the person's evenings, what to buy, and whether the weather allows it. */
+export default function FinishStation() {
+  const build = useOpenBuild()
+  const finish = useBuild((s) => s.evaluation!.finish)
+  const evenings = useMemo(() => groupByEvening(finish.plan?.coats ?? []), [finish])
+  const { hand, pick } = useHand('finish', evenings)
+  const overlay = useMemo((): Mark[] => {
+    const outline = bodyOutline(build, datums(build).mouth)
+    const tail = Math.max(...outline.map((p) => p.x))
+    return [
+      { mark: 'area', role: 'film', points: outline },
+      { mark: 'label', at: { x: tail - 96, y: 30 }, text: `flats ${Math.round(finish.film.flat)} µm`, anchor: 'middle' },
+      { mark: 'label', at: { x: tail - 96, y: 62 }, text: `edges ${Math.round(finish.film.edge)} µm`, anchor: 'middle' },
+      ...pocketMark(build),
+    ]
+  }, [build, finish])
+  return (
+    <Workspace
+      overlay={overlay}
+      loupe={finish.drawing}
+      listLabel="Coats by evening"
+      list={
+        finish.plan ? (
+          <ul>
+            {evenings.map((e, i) => (
+              <ThingRow
+                key={e.id}
+                number={i + 1}
+                title={format(parseISO(e.id), 'EEE d MMM')}
+                about={e.coats.map((c) => `${c.label.toLowerCase()} ${c.number} at +${clock(c.starts)}${c.note ? ' (scuff first)' : ''}`).join(' · ')}
+                figure={`${e.coats.length} ${e.coats.length === 1 ? 'coat' : 'coats'}`}
+                under={`${e.coats.reduce((s, c) => s + c.hands, 0)} min`}
+                selected={e.id === hand?.id}
+                onSelect={() => pick(e.id)}
+              />
+            ))}
+            <li className="px-4 py-3">
+              <b>Rub out from {format(parseISO(finish.plan.rubOut), 'EEE d MMM')}</b>
+              <span className="block text-[14px] text-soft">
+                {finish.system.rubOut}; full cure {finish.system.fullCure}. At {build.finish.weather.air} °C times run ×{(2 ** ((20 - build.finish.weather.air) / 10)).toFixed(2)}.
+              </span>
+            </li>
+          </ul>
+        ) : (
+          <Empty>{finish.trouble}</Empty>
+        )
+      }
+      hand={<FinishInHand finish={finish} coats={hand?.coats ?? []} />}
+    />
+  )
+}
+
+const clock = (minutes: number) => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`
+
+function groupByEvening(coats: readonly Coat[]): Evening[] {
+  const days = new Map<string, Coat[]>()
+  for (const c of coats) days.set(c.date, [...(days.get(c.date) ?? []), c])
+  return [...days].map(([id, list]) => ({ id, coats: list }))
+}
+
+/** The pocket, hatched when it is masked. */
+function pocketMark(build: ReturnType<typeof useOpenBuild>): Mark[] {
+  if (!build.finish.maskPocket) return []
+  const d = datums(build)
+  return [
+    { mark: 'area', role: 'doubt', points: [{ x: d.mouth, y: -28 }, { x: d.heelEnd, y: -28 }, { x: d.heelEnd, y: 28 }, { x: d.mouth, y: 28 }] },
+    { mark: 'label', at: { x: (d.mouth + d.heelEnd) / 2, y: 40 }, text: 'masked', anchor: 'middle' },
+  ]
+}

@@ -1,0 +1,71 @@
+import type { Joint } from '@snug/core'
+import { useMemo } from 'react'
+import { Empty, Workspace } from '../../app/Workspace'
+import { useHand } from '../../app/useHand'
+import { useBuild } from '../../state/buildStore'
+import { PegMark, PegShape } from '../../ui/PegMark'
+import { ThingRow } from '../../ui/ThingRow'
+import { VerdictWord } from '../../ui/VerdictWord'
+import { JointInHand } from './JointInHand'
+
+/** Dry fit: every joint by verdict, the one in hand with its section, its sizes and the job that cures it. */
+export default function FitStation() {
+  const real = useBuild((s) => s.evaluation!)
+  const tried = useBuild((s) => s.trial?.evaluation)
+  const joints = (tried ?? real).joints
+  const { hand, pick } = useHand('fit', joints)
+  const pins = useMemo(
+    () => joints.map((j, i) => ({ id: j.id, at: j.at, number: i + 1, label: `${j.title}: ${j.verdict}`, shape: <PegShape verdict={j.verdict} /> })),
+    [joints],
+  )
+  if (!hand)
+    return (
+      <Workspace
+        loupe={undefined}
+        listLabel="Joints"
+        list={<Empty>No two parts meet yet. Choose a body and a neck under Parts (key 1), then their joints show up here.</Empty>}
+        hand={null}
+      />
+    )
+  return (
+    <Workspace
+      pins={pins}
+      selected={hand.id}
+      onPick={(id) => pick(joints.find((j) => j.id === id)?.id ?? joints.find((j) => j.slots.some((s) => s === id))?.id ?? hand.id)}
+      loupe={hand.drawing}
+      listLabel="Joints by verdict"
+      list={
+        <ul>
+          {joints.map((j, i) => (
+            <ThingRow
+              key={j.id}
+              number={i + 1}
+              mark={<PegMark verdict={j.verdict} />}
+              title={
+                <>
+                  {j.title}
+                  {j.planned.length > 0 && <span className="label ml-2 text-[13px] font-medium text-violet">with the job done on paper</span>}
+                </>
+              }
+              about={<JointLine joint={j} />}
+              figure={j.figure?.text ?? ''}
+              under={j.figure ? `±${j.figure.doubt.toFixed(2)}` : ''}
+              selected={j.id === hand.id}
+              onSelect={() => pick(j.id)}
+            />
+          ))}
+        </ul>
+      }
+      hand={<JointInHand key={hand.id} joint={hand} before={tried ? real.joints.find((j) => j.id === hand.id) : undefined} />}
+    />
+  )
+}
+
+function JointLine({ joint }: { joint: Joint }) {
+  const [cure] = joint.verdict === 'snug' ? [] : joint.cures
+  return (
+    <>
+      <VerdictWord verdict={joint.verdict} /> · {cure ? cure.job : joint.says}
+    </>
+  )
+}

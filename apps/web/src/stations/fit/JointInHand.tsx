@@ -1,0 +1,147 @@
+import { dropJob, enteredAt, planJob, setSize, slotSpec, specAt, VERDICT_WORD, type Check, type Cure, type Joint, type Size, type SizeRef } from '@snug/core'
+import { useState } from 'react'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { Button } from '../../ui/Button'
+import { Caution } from '../../ui/Caution'
+import { PegMark } from '../../ui/PegMark'
+import { SizeField } from '../../ui/SizeField'
+import { VerdictWord } from '../../ui/VerdictWord'
+
+/** The joint in hand: what is the matter, the sizes it reads, the jobs that cure it. */
+export function JointInHand({ joint, before }: { joint: Joint; before: Joint | undefined }) {
+  const build = useOpenBuild()
+  const { change, tryOut, trial, keepTrial, dropTrial } = useBuild()
+  const [trying, setTrying] = useState(false)
+  const shownBuild = trial?.build ?? build
+  const set = (ref: SizeRef, size: Size) => (trying ? tryOut((b) => setSize(b, ref, size)) : change((b) => setSize(b, ref, size)))
+  return (
+    <div>
+      <h2 className="flex items-center gap-2 text-[23px]">
+        <PegMark verdict={joint.verdict} size={26} /> {joint.title}
+        <VerdictWord verdict={joint.verdict} />
+      </h2>
+      <p className="mt-1">{joint.says}</p>
+      {joint.coated && joint.coated !== joint.verdict && <p className="mt-1 text-mind">After the planned coats: {VERDICT_WORD[joint.coated]}. Mask the joint, or leave room for the film.</p>}
+      {joint.settles && (
+        <p className="mt-1 text-cant">
+          {specAt(joint.settles).label} ({slotSpec(joint.settles.slot).label.toLowerCase()}) would settle it most. Measure it with calipers if you can.
+        </p>
+      )}
+      {before && trial && <TrialStrip before={before} after={joint} keep={() => { keepTrial(); setTrying(false) }} drop={() => { dropTrial(); setTrying(false) }} />}
+
+      <div className="mt-2 flex items-baseline justify-between gap-2">
+        <h3 className="label text-[15px] text-soft">Sizes it reads</h3>
+        {!trial && (
+          <label className="label flex min-h-8 items-center gap-2 text-[14px]">
+            <input type="checkbox" className="size-4 accent-[var(--violet)]" checked={trying} onChange={(e) => setTrying(e.target.checked)} /> only try it out
+          </label>
+        )}
+      </div>
+      <div>
+        {joint.reads.map((ref) => (
+          <div key={`${ref.slot}/${ref.size}`} data-size={`${ref.slot}/${ref.size}`}>
+            <SizeField sizeRef={ref} size={enteredAt(shownBuild, ref)} label={labelOf(ref, joint)} onCommit={(size) => set(ref, size)} />
+          </div>
+        ))}
+      </div>
+
+      <Planned joint={joint} />
+      {joint.cures.map((cure, i) => (
+        <CureCard key={cure.id} cure={cure} first={i === 0} onPlan={cure.plan ? () => change((b) => planJob(b, `${joint.id}/${cure.id}`, { ...cure.plan!, text: cure.job })) : undefined} />
+      ))}
+      {joint.cures.some((c) => c.tools.includes('router')) && <Caution lines={['Both hands on the router; eye and ear protection; clamp the work.']} />}
+      <Chances checks={joint.checks} />
+    </div>
+  )
+}
+
+const labelOf = (ref: SizeRef, joint: Joint) => {
+  const label = specAt(ref).label
+  const twin = joint.reads.some((r) => r.slot !== ref.slot && specAt(r).label === label)
+  return twin ? `${label} (${slotSpec(ref.slot).label.toLowerCase()})` : label
+}
+
+function CureCard({ cure, first, onPlan }: { cure: Cure; first: boolean; onPlan: (() => void) | undefined }) {
+  return (
+    <div className={`mt-3 border-l-4 px-3 ${first ? 'border-mind' : 'border-hairline'}`}>
+      <p className="font-bold">{cure.job}</p>
+      <p className="text-[14.5px]">{cure.how}</p>
+      <p className="label text-[14px] text-soft">
+        {cure.gives === 'nothing' ? 'Takes nothing off any part' : `Gives way: ${cure.gives}`}
+        {cure.tools.length > 0 && ` · ${cure.tools.join(', ')}`}
+      </p>
+      {onPlan && (
+        <Button onClick={onPlan} className="mt-1">
+          Do it on paper
+        </Button>
+      )}
+    </div>
+  )
+}
+
+/** Jobs this joint already counts on: done on paper, with a step in the plan, until the real size is measured. */
+function Planned({ joint }: { joint: Joint }) {
+  const build = useOpenBuild()
+  const change = useBuild((s) => s.change)
+  if (!joint.planned.length) return null
+  return (
+    <div className="mt-3 border-l-4 border-violet bg-wash px-3 py-2">
+      {joint.planned.map((id) => (
+        <p key={id} className="flex flex-wrap items-center gap-2">
+          <span>
+            On paper: <b>{build.jobs[id]?.text}</b> It stands in the Plan; measure again when it is done.
+          </span>
+          <Button look="quiet" className="!min-h-8" onClick={() => change((b) => dropJob(b, id))}>
+            Rub it out
+          </Button>
+        </p>
+      ))}
+    </div>
+  )
+}
+
+function TrialStrip({ before, after, keep, drop }: { before: Joint; after: Joint; keep: () => void; drop: () => void }) {
+  return (
+    <div className="mt-2 flex flex-wrap items-center gap-3 border border-dashed border-violet bg-wash px-3 py-1.5" role="status">
+      <span>
+        As it is: <VerdictWord verdict={before.verdict} /> <span className="figure">{before.figure?.text}</span> · on trial: <VerdictWord verdict={after.verdict} /> <span className="figure">{after.figure?.text}</span>
+      </span>
+      <Button look="main" onClick={keep}>
+        Keep
+      </Button>
+      <Button onClick={drop}>Drop</Button>
+    </div>
+  )
+}
+
+/** What stands behind the verdict: each check with its number and chances. */
+function Chances({ checks }: { checks: readonly Check[] }) {
+  if (!checks.length) return null
+  return (
+    <details className="mt-3">
+      <summary className="label min-h-8 cursor-pointer text-[14px] text-soft">How sure is this</summary>
+      <table className="w-full text-[13.5px]">
+        <thead>
+          <tr className="label text-left text-soft">
+            <th>check</th>
+            <th>snug</th>
+            <th>loose</th>
+            <th>tight</th>
+            <th>won’t go</th>
+          </tr>
+        </thead>
+        <tbody className="figure">
+          {checks.map((c) => (
+            <tr key={c.id} className="border-t border-hairline">
+              <td className="font-text">{c.label}</td>
+              {(['snug', 'loose', 'tight', 'wont-go'] as const).map((k) => (
+                <td key={k}>{Math.round(c.raw.chances[k] * 100)} %</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="text-[13px] text-soft">A class needs 90 % to be the verdict; below that the joint can’t be told.</p>
+    </details>
+  )
+}

@@ -1,0 +1,82 @@
+import { tickStep, type PlannedStep } from '@snug/core'
+import { format, parseISO } from 'date-fns'
+import { useState } from 'react'
+import { useWhere } from '../../app/where'
+import { POCKETS } from '../../app/stations'
+import { useBuild } from '../../state/buildStore'
+import { Button } from '../../ui/Button'
+import { Caution } from '../../ui/Caution'
+
+/** The step in hand: why, when, what it needs; ticking it out of order says what is at risk and never forbids. */
+export function StepInHand({ step }: { step: PlannedStep }) {
+  const change = useBuild((s) => s.change)
+  const steps = useBuild((s) => s.evaluation!.plan.steps)
+  const { go } = useWhere()
+  const [warned, setWarned] = useState(false)
+  const done = step.state === 'done'
+  const tick = () => change((b) => tickStep(b, step.id, step.title, done ? undefined : new Date().toISOString()))
+  const title = (id: string) => steps.find((s) => s.id === id)?.title ?? id
+  const pocket = POCKETS.find((p) => p.station === step.station)!
+  return (
+    <div>
+      <h2 className="text-[23px]">{step.title}</h2>
+      <p className="mt-1 text-[16px]">{step.why}</p>
+      <p className="label mt-1 text-[15px] text-soft">
+        {step.minutes} min at the bench{step.wait > 0 && `, then ${Math.round(step.wait / 60)} h of waiting`}
+        {step.date && !done && ` · falls on ${format(parseISO(step.date), 'EEE d MMM')}`}
+        {done && step.done && ` · done ${format(parseISO(step.done), 'EEE d MMM, HH:mm')}`}
+        {step.tools && ` · ${step.tools}`}
+      </p>
+      {warned && step.open.length > 0 && !done ? (
+        <div role="alert" className="mt-3 border-l-4 border-wont bg-canvas px-3 py-2">
+          <p className="font-bold">Out of order. Still open before it:</p>
+          <ul className="mt-1 flex flex-col gap-2">
+            {unique(step).map((b) => (
+              <li key={b.risk}>
+                <b>{b.ids.map(title).join('; ')}.</b> {b.risk}
+                <span className="block text-[14px]">Way back: {b.wayBack}</span>
+              </li>
+            ))}
+          </ul>
+          <div className="mt-2 flex gap-2">
+            <Button onClick={tick}>It is done all the same</Button>
+            <Button look="quiet" onClick={() => setWarned(false)}>
+              Not yet
+            </Button>
+          </div>
+        </div>
+      ) : (
+        <div className="mt-3 flex flex-wrap items-center gap-2">
+          <Button look={done ? 'plain' : 'main'} className="!min-h-12 !px-5 !text-[17px]" data-tick onClick={() => (step.open.length && !done ? setWarned(true) : tick())}>
+            {done ? 'Not done after all' : 'Done'}
+          </Button>
+          {step.station !== 'plan' && (
+            <Button look="quiet" onClick={() => go(step.station, step.thing)}>
+              To {pocket.name}
+            </Button>
+          )}
+        </div>
+      )}
+      {step.befores.length > 0 && (
+        <>
+          <h3 className="mt-4 text-[18px]">Comes after</h3>
+          <ul className="text-[14.5px]">
+            {step.befores.map((b) => (
+              <li key={b.id} className="border-b border-hairline py-1">
+                <span className={step.open.some((o) => o.id === b.id) ? 'font-bold' : 'line-through decoration-hairline'}>{title(b.id)}</span> <span className="text-soft">{b.why}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <Caution lines={step.cautions} />
+    </div>
+  )
+}
+
+/** Open befores with the same risk said once. */
+function unique(step: PlannedStep): { ids: string[]; risk: string; wayBack: string }[] {
+  const by = new Map<string, { ids: string[]; risk: string; wayBack: string }>()
+  for (const b of step.open) by.set(b.risk, { risk: b.risk, wayBack: b.wayBack, ids: [...(by.get(b.risk)?.ids ?? []), b.id] })
+  return [...by.values()]
+}

@@ -1,0 +1,51 @@
+import { frequencies } from '@snug/core'
+import { CategoryScale, Chart, LinearScale, LineElement, LogarithmicScale, PointElement, Tooltip, type ChartData, type ChartOptions } from 'chart.js'
+import { useMemo } from 'react'
+import { Line } from 'react-chartjs-2'
+import { usePrefs } from '../../state/prefs'
+import type { PositionCurve } from '../../workers/compute.worker'
+
+Chart.register(LineElement, PointElement, LinearScale, LogarithmicScale, CategoryScale, Tooltip)
+
+const HERTZ = frequencies(200)
+const TICKS = [20, 50, 100, 200, 500, 1000, 2000, 5000, 10000, 20000]
+
+const css = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
+
+/** Loudness over pitch: the position in hand heavy, the others thin beside it. */
+export function ResponseChart({ curves, position, label }: { curves: readonly PositionCurve[]; position: number; label: string }) {
+  const theme = usePrefs((p) => p.theme)
+  const data = useMemo((): ChartData<'line', { x: number; y: number }[]> => {
+    // The theme decides the inks.
+    void theme
+    return {
+      datasets: curves
+        .toSorted((a, b) => Number(a.position === position) - Number(b.position === position))
+        .map((c) => ({
+          label: `position ${c.position}`,
+          data: [...c.gains].map((y, i) => ({ x: HERTZ[i]!, y })),
+          borderColor: c.position === position ? css('--violet') : css('--soft'),
+          borderWidth: c.position === position ? 2.5 : 0.8,
+          pointRadius: 0,
+        })),
+    }
+  }, [curves, position, theme])
+  const options = useMemo((): ChartOptions<'line'> => {
+    const [ink, line] = theme === 'dark' ? ['#b7ad9d', '#463f35'] : ['#625a4e', '#d9cfbf']
+    const font = { family: 'Barlow Condensed', size: 13 }
+    const numbers = { family: 'JetBrains Mono Variable', size: 11 }
+    return {
+      animation: false,
+      maintainAspectRatio: false,
+      parsing: false,
+      normalized: true,
+      interaction: { mode: 'nearest', axis: 'x', intersect: false },
+      plugins: { tooltip: { callbacks: { title: ([t]) => `${Math.round(t!.parsed.x ?? 0)} Hz`, label: (t) => `${t.dataset.label}: ${(t.parsed.y ?? 0).toFixed(1)} dB` } } },
+      scales: {
+        x: { type: 'logarithmic', min: 20, max: 20000, grid: { color: line }, title: { display: true, text: 'Hz', color: ink, font }, afterBuildTicks: (axis) => (axis.ticks = TICKS.map((value) => ({ value }))), ticks: { color: ink, font: numbers, callback: (v) => (Number(v) >= 1000 ? `${Number(v) / 1000}k` : String(v)) } },
+        y: { suggestedMin: -30, suggestedMax: 12, grid: { color: line }, title: { display: true, text: 'dB re one coil', color: ink, font }, ticks: { color: ink, font: numbers, stepSize: 10 } },
+      },
+    }
+  }, [theme])
+  return <Line data={data} options={options} aria-label={label} role="img" />
+}

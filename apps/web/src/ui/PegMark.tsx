@@ -1,0 +1,60 @@
+import { VERDICT_WORD, type Verdict } from '@snug/core'
+
+const COLOUR: Record<Verdict, string> = {
+  snug: 'var(--snug)',
+  loose: 'var(--mind)',
+  tight: 'var(--mind)',
+  'wont-go': 'var(--wont)',
+  'cant-tell': 'var(--cant)',
+}
+
+/**
+ * A hole and a peg: the peg fills it, rattles in it, is too wide for it, stands square across it, or is not there yet.
+ * Told apart by shape; the word always stands beside it or is read out.
+ */
+export function PegMark({ verdict, size = 22, silent = false }: { verdict: Verdict; size?: number; silent?: boolean }) {
+  const c = COLOUR[verdict]
+  const name = silent ? { 'aria-hidden': true as const } : { role: 'img', 'aria-label': VERDICT_WORD[verdict] }
+  return (
+    <svg width={size} height={size} viewBox="-12 -12 24 24" {...name} className="shrink-0">
+      <PegShape verdict={verdict} colour={c} />
+    </svg>
+  )
+}
+
+/** The same shape for use inside another drawing, centred on its origin. */
+export function PegShape({ verdict, colour = COLOUR[verdict] }: { verdict: Verdict; colour?: string }) {
+  const ring = <circle r="9.5" fill="var(--sheet)" stroke={colour} strokeWidth="2.4" />
+  switch (verdict) {
+    case 'snug':
+      return (
+        <>
+          {ring}
+          <circle r="6.6" fill={colour} />
+        </>
+      )
+    case 'loose':
+      return (
+        <>
+          {ring}
+          <circle r="3" cy="3.4" fill={colour} />
+        </>
+      )
+    case 'tight':
+      return (
+        <>
+          <circle r="7" fill="var(--sheet)" stroke={colour} strokeWidth="2.2" />
+          <rect x="-11" y="-4.6" width="22" height="9.2" rx="4.6" fill={colour} />
+        </>
+      )
+    case 'wont-go':
+      return (
+        <>
+          {ring}
+          <rect x="-7.6" y="-7.6" width="15.2" height="15.2" fill={colour} transform="rotate(45)" />
+        </>
+      )
+    case 'cant-tell':
+      return <circle r="9.5" fill="var(--sheet)" stroke={colour} strokeWidth="2.2" strokeDasharray="3 3" />
+  }
+}

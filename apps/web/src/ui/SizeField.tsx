@@ -1,0 +1,102 @@
+import { electricalDoubt, isMeasured, KINDS, KNOWN, lengthDoubt, parseFarads, parseLength, parseOhms, printFarads, printInch, printMm, printOhms, read, refuse, slotSpec, specAt, toolStep, whyNotValue, type Known, type LengthSystem, type Parsed, type Size, type SizeRef, type SizeSpec } from '@snug/core'
+import { useId, useState } from 'react'
+import { usePrefs } from '../state/prefs'
+import { EntryField } from './EntryField'
+
+const UNIT: Record<SizeSpec['unit'], string> = { mm: 'mm', ohm: 'Ω', farad: 'F', henry: 'H', g: 'g', deg: '°', count: '' }
+
+export function printSize(value: number, unit: SizeSpec['unit'], system: LengthSystem): string {
+  if (unit === 'mm') return system === 'in' ? printInch(value).text.replace(/ in$/, '') : printMm(value)
+  if (unit === 'ohm') return printOhms(value).replace(' ', '')
+  if (unit === 'farad') return printFarads(value).replace(' ', '')
+  return String(Number(value.toPrecision(6)))
+}
+
+function parseSize(spec: SizeSpec, text: string, system: LengthSystem): Parsed<number> {
+  const parsed = spec.unit === 'mm' ? parseLength(text, system) : spec.unit === 'ohm' ? parseOhms(text) : spec.unit === 'farad' ? parseFarads(text) : plainNumber(text, spec)
+  if (!parsed.ok) return parsed
+  const why = whyNotValue(spec, parsed.value)
+  return why ? refuse(`${why} The old value is kept.`) : parsed
+}
+
+function plainNumber(text: string, spec: SizeSpec): Parsed<number> {
+  const unit = UNIT[spec.unit]
+  const bare = text.trim().replace(',', '.').replace(new RegExp(`\\s*${unit}$`, 'i'), '')
+  return /^[-+]?(\d+\.?\d*|\.\d+)$/.test(bare) ? read(Number(bare)) : refuse(`"${text}" is not a number${unit ? ` of ${unit}` : ''}.`)
+}
+
+const defaultDoubt = (ref: SizeRef, spec: SizeSpec, known: Known, value: number): number => {
+  if (spec.unit === 'mm') return lengthDoubt(known, KINDS[slotSpec(ref.slot).kind].trade)
+  if (spec.unit === 'count') return 0
+  return electricalDoubt(known, value)
+}
+
+const KNOWN_FOR = (spec: SizeSpec): readonly Known[] =>
+  spec.unit === 'mm' || spec.unit === 'deg' ? KNOWN.filter((k) => k !== 'meter' && k !== 'scale') : spec.unit === 'g' ? ['scale', 'listed', 'assumed'] : spec.unit === 'count' ? ['rule', 'listed', 'assumed'] : ['meter', 'listed', 'assumed']
+
+interface Props {
+  sizeRef: SizeRef
+  size: Size | undefined
+  onCommit: (size: Size) => void
+  onClear?: () => void
+  autoFocus?: boolean
+  label?: string
+}
+
+/** One size of one part: its number in the bench's own writing, the other system small, its doubt and how it is known. */
+export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label }: Props) {
+  const system = usePrefs((p) => p.system)
+  const spec = specAt(sizeRef)
+  const id = useId()
+  const [error, setError] = useState<string>()
+  const options = KNOWN_FOR(spec)
+  const [chosen, setChosen] = useState<Known>()
+  const known: Known = size?.known ?? chosen ?? options[0]!
+  const commit = (value: number, how: Known = size && isMeasured(size.known) ? size.known : (chosen ?? options[0]!)) => onCommit({ value, doubt: defaultDoubt(sizeRef, spec, how, value), known: how })
+  const other = size && spec.unit === 'mm' ? (system === 'mm' ? printInch(size.value).text : `${printMm(size.value)} mm`) : ''
+  return (
+    <div className="border-b border-hairline py-1">
+      <div className="grid grid-cols-[1fr_7.2rem_6.4rem] items-center gap-2">
+        <label htmlFor={id} className="min-w-0 text-[15px] leading-tight">
+          {label ?? spec.label}
+          <span className="figure block text-[11.5px] text-soft">{other || (spec.required && !size ? 'needed' : ' ')}</span>
+        </label>
+        <EntryField
+          id={id}
+          label={spec.label}
+          shown={size ? printSize(size.value, spec.unit, system) : ''}
+          placeholder={spec.usual === undefined ? '' : `usual ${printSize(spec.usual, spec.unit, system)}`}
+          parse={(text) => (text.trim() === '' && onClear ? refuse('Use the clear button to forget this size.') : parseSize(spec, text, system))}
+          onCommit={(v) => commit(v)}
+          onError={setError}
+          describedBy={`${id}-about`}
+          {...(autoFocus ? { autoFocus } : {})}
+          step={(d) => (size && spec.unit === 'mm' ? stepped(spec, size.value + d * toolStep(size.known)) : undefined)}
+        />
+        <select
+          aria-label={`${label ?? spec.label}: how it is known`}
+          className="label min-h-10 rounded border border-transparent bg-transparent text-[14px] text-soft hover:border-hairline"
+          value={known}
+          onChange={(e) => {
+            const how = e.target.value as Known
+            setChosen(how)
+            if (size) commit(size.value, how)
+          }}
+        >
+          {options.map((k) => (
+            <option key={k} value={k}>
+              {k}
+              {size && k === known && size.doubt > 0 ? ` ±${printDoubt(size.doubt, spec.unit)}` : ''}
+            </option>
+          ))}
+        </select>
+      </div>
+      <p id={`${id}-about`} className={error ? 'text-[13px] text-wont' : 'sr-only'} role={error ? 'alert' : undefined}>
+        {error ?? spec.how ?? ''}
+      </p>
+    </div>
+  )
+}
+
+const stepped = (spec: SizeSpec, value: number) => Math.min(spec.max, Math.max(spec.min, Math.round(value * 1000) / 1000))
+const printDoubt = (doubt: number, unit: SizeSpec['unit']) => (unit === 'mm' ? printMm(doubt) : unit === 'ohm' ? printOhms(doubt, 2) : unit === 'farad' ? printFarads(doubt) : String(Number(doubt.toPrecision(2))))

@@ -1,0 +1,11 @@
+import { VERDICT_WORD, type Verdict } from '@snug/core'
+
+const TONE: Record<Verdict, string> = {
+  snug: 'text-snug',
+  loose: 'text-mind',
+  tight: 'text-mind',
+  'wont-go': 'text-wont',
+  'cant-tell': 'text-cant',
+}
+
+export const VerdictWord = ({ verdict }: { verdict: Verdict }) => <span className={`label font-semibold ${TONE[verdict]}`}>{VERDICT_WORD[verdict]}</span>
