@@ -1,4 +1,4 @@
-import { newBuild, type Build, type KindName, type Part } from '@snug/core'
+import { addDays, newBuild, type Build, type KindName, type Part } from '@snug/core'
 import { HERON_BODY, HERON_GUARD, HERON_HEAD } from './heronOutlines'
 import { sizes, type Entry } from './sizes'
 
@@ -55,7 +55,7 @@ export function heron(today: string, due: string, late: string): Build {
   return {
     ...build,
     due,
-    budget: 340,
+    budget: 420,
     parts: {
       body: part('body', 'Alder body, two-piece, unfinished', {
         seller: 'Saltmarsh Timber',
@@ -79,6 +79,9 @@ export function heron(today: string, due: string, late: string): Build {
           ...route('bridge', 219, 40, 74, 20),
           'control.depth': [38, 'rule'],
           'spring.depth': [16, 'rule'],
+          'jack.x': [338, 'rule'],
+          'jack.y': [-112, 'rule'],
+          'claw.x': [118, 'rule'],
         },
       }),
       neck: part('neck', 'Maple neck, 22 frets', {
@@ -155,25 +158,56 @@ export function heron(today: string, due: string, late: string): Build {
         seller: 'Quayside Electrics',
         price: 29,
         traits: { coils: 'two', sense: 'plain', leads: 'four' },
-        sizes: { length: 36, width: 69, depth: [18, 'rule'], radius: [1.5, 'rule'], resistance: [7900, 'meter'], inductance: [4.3, 'listed'] },
+        sizes: {
+          length: 36,
+          width: 69,
+          depth: [18, 'rule'],
+          radius: [1.5, 'rule'],
+          resistance: [7900, 'meter'],
+          inductance: [4.3, 'listed'],
+        },
       }),
       'pickup-middle': part('pickup', 'Single coil, middle', {
         seller: 'Quayside Electrics',
         price: 17,
         traits: { coils: 'single', sense: 'plain', leads: 'two' },
-        sizes: { length: 18, width: 69, depth: [16, 'rule'], radius: [4, 'rule'], resistance: [5900, 'meter'], inductance: [2.4, 'listed'] },
+        sizes: {
+          length: 18,
+          width: 69,
+          depth: [16, 'rule'],
+          radius: [4, 'rule'],
+          resistance: [5900, 'meter'],
+          inductance: [2.4, 'listed'],
+        },
       }),
       'pickup-bridge': part('pickup', 'Two-coil humbucker, bridge, open coils', {
         seller: 'Quayside Electrics',
         price: 29,
         traits: { coils: 'two', sense: 'plain', leads: 'four' },
-        sizes: { length: 36, width: 69, depth: [18, 'rule'], radius: [1.5, 'rule'], resistance: [8400, 'meter'], inductance: [4.9, 'listed'] },
+        sizes: {
+          length: 36,
+          width: 69,
+          depth: [18, 'rule'],
+          radius: [1.5, 'rule'],
+          resistance: [8400, 'meter'],
+          inductance: [4.9, 'listed'],
+        },
       }),
       tuners: part('tuners', 'Six in a row, sealed', {
         seller: 'Capstan Hardware',
         price: 34,
         traits: { hand: 'right' },
-        sizes: { count: 6, bushing: 9.9, 'housing.width': 24.4, 'screw.length': 12, 'screw.thread': 2.2, 'screw.root': 1.6, 'screw.offset': 11, 'plate.thickness': 1.2, mass: [29, 'scale', 1] },
+        sizes: {
+          count: 6,
+          bushing: 9.9,
+          'housing.width': 24.4,
+          'screw.length': 12,
+          'screw.thread': 2.2,
+          'screw.root': 1.6,
+          'screw.offset': 11,
+          'plate.thickness': 1.2,
+          mass: [29, 'scale', 1],
+        },
       }),
       nut: part('nut', 'Slotted bone nut, 42 mm', {
         seller: 'Old Ropewalk Parts',
@@ -205,14 +239,27 @@ export function heron(today: string, due: string, late: string): Build {
         traits: { contacts: 'lever-5x4' },
         sizes: { depth: [24, 'rule'], 'screw.spacing': 41.2 },
       }),
-      jack: part('jack', 'Mono jack, open', { seller: 'Quayside Electrics', price: 3, traits: { contacts: 'mono' }, sizes: { bore: 9.5, 'thread.length': [8, 'rule'] } }),
+      jack: part('jack', 'Mono jack, open', {
+        seller: 'Quayside Electrics',
+        price: 3,
+        traits: { contacts: 'mono' },
+        sizes: { bore: 9.5, 'thread.length': [8, 'rule'] },
+      }),
       capacitor: part('capacitor', '22 n film', { seller: 'Quayside Electrics', price: 1, sizes: { capacitance: [22e-9, 'listed'] } }),
       'neck-screws': part('neck-screws', 'Four screws with plate', {
         seller: 'Capstan Hardware',
         price: 8,
-        sizes: { count: 4, length: 45, thread: 4.2, root: 3, 'plate.thickness': 1.5, 'spread.along': [51, 'rule'], 'spread.across': [38, 'rule'] },
+        sizes: {
+          count: 4,
+          length: 45,
+          thread: 4.2,
+          root: 3,
+          'plate.thickness': 1.5,
+          'spread.along': [51, 'rule'],
+          'spread.across': [38, 'rule'],
+        },
       }),
     },
-    finish: { ...build.finish, weather: { air: 17, surface: 16, humidity: 62 } },
+    finish: { ...build.finish, start: addDays(today, 15), weather: { air: 17, surface: 16, humidity: 62 } },
   }
 }

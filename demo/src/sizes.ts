@@ -7,7 +7,8 @@ export type Entry = number | readonly [number, Known] | readonly [number, Known,
 export function sizes(kind: KindName, entries: Record<string, Entry>): Record<string, Size> {
   return Object.fromEntries(
     Object.entries(entries).map(([key, entry]) => {
-      const [value, known, doubt] = typeof entry === 'number' ? ([entry, 'calipers', undefined] as const) : ([...entry, undefined] as [number, Known, number?])
+      const [value, known, doubt] =
+        typeof entry === 'number' ? ([entry, 'calipers', undefined] as const) : ([...entry, undefined] as [number, Known, number?])
       const spec = KINDS[kind].sizes[key]
       if (!spec) throw new Error(`${kind} has no size ${key}`)
       const usual =

@@ -35,6 +35,7 @@ export function createApp({ db, web, logger }: AppOptions): Express {
           defaultSrc: ["'self'"],
           // Inline style attributes place things on drawings; no inline script runs.
           styleSrc: ["'self'", "'unsafe-inline'"],
+          fontSrc: ["'self'", 'data:'],
           imgSrc: ["'self'", 'data:', 'blob:'],
           objectSrc: ["'none'"],
           frameAncestors: ["'none'"],

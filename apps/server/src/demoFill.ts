@@ -9,7 +9,17 @@ export async function fillDemo(db: Db): Promise<void> {
   if ((await existing(db, ['heron'])).length) return
   const today = new Date().toISOString().slice(0, 10)
   await insertBuild(db, heron(today, addDays(today, 83), addDays(today, 11)), [], 'heron')
-  await addEntry(db, 'heron', { kind: 'measurement', text: 'Pocket width at the mouth 56.10, three readings within 0.04', station: 'fit', thing: 'pocket-mouth' })
+  await addEntry(db, 'heron', {
+    kind: 'measurement',
+    text: 'Pocket width at the mouth 56.10, three readings within 0.04',
+    station: 'fit',
+    thing: 'pocket-mouth',
+  })
   await addEntry(db, 'heron', { kind: 'note', text: 'Bridge parcel moved back a week by the seller', station: 'parts', thing: 'bridge' })
-  await addEntry(db, 'heron', { kind: 'decision', text: 'Lacquer, not oil: the library’s loan guitars get wiped with damp cloths', station: 'finish', thing: 'top' })
+  await addEntry(db, 'heron', {
+    kind: 'decision',
+    text: 'Lacquer, not oil: the library’s loan guitars get wiped with damp cloths',
+    station: 'finish',
+    thing: 'top',
+  })
 }

@@ -36,8 +36,13 @@ export function openApi(): object {
     ;(paths[path] ??= {})[method] = {
       summary,
       ...(names.length ? { parameters: names.map((name) => ({ name, in: 'path', required: true, schema: { type: 'string' } })) } : {}),
-      ...(body ? { requestBody: { required: true, content: { 'application/json': { schema: { $ref: `#/components/schemas/${body.name}` } } } } } : {}),
-      responses: { 200: { description: 'Done' }, default: { description: 'A problem, in one sentence', content: { 'application/problem+json': {} } } },
+      ...(body
+        ? { requestBody: { required: true, content: { 'application/json': { schema: { $ref: `#/components/schemas/${body.name}` } } } } }
+        : {}),
+      responses: {
+        200: { description: 'Done' },
+        default: { description: 'A problem, in one sentence', content: { 'application/problem+json': {} } },
+      },
     }
   }
   return { openapi: '3.1.0', info: { title: 'Snug Bolt', version: '0.1.0' }, paths, components: { schemas } }

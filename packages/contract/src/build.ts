@@ -1,6 +1,38 @@
-import { isSlot, KINDS, FINISH_SYSTEMS, PART_STATES, SETUP_SCHOOLS, KNOWN, partProblems, slotSpec, SLOT_NAMES, type Build, type Part, type KindName } from '@snug/core'
+import {
+  isSlot,
+  KINDS,
+  FINISH_SYSTEMS,
+  PART_STATES,
+  SETUP_SCHOOLS,
+  KNOWN,
+  partProblems,
+  slotSpec,
+  SLOT_NAMES,
+  type Build,
+  type Part,
+  type KindName,
+} from '@snug/core'
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, Equals, IsArray, IsBoolean, IsIn, IsInt, IsISO8601, IsNumber, IsObject, IsOptional, IsString, Length, Matches, Max, MaxLength, Min, ValidateNested } from 'class-validator'
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  Equals,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator'
 import { problemsOf, RecordOf, says, type Problem } from './decorators'
 
 const DAY = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/
@@ -49,7 +81,10 @@ export class PartDoc {
   @IsOptional() @Matches(/^#[0-9a-fA-F]{6}$/, says('A colour is written like #d9b98a.')) colour?: string
   @IsOptional() @IsString() @MaxLength(2000, says('A note has at most 2000 letters.')) note?: string
   @RecordOf('recordOf', (v) => problemsOf(SizeDoc, v), 120) sizes!: Record<string, SizeDoc>
-  @RecordOf('recordOf', (v) => (typeof v === 'string' ? [] : [{ path: '', why: 'A property must be text.' }]), 40) traits!: Record<string, string>
+  @RecordOf('recordOf', (v) => (typeof v === 'string' ? [] : [{ path: '', why: 'A property must be text.' }]), 40) traits!: Record<
+    string,
+    string
+  >
   @IsOptional()
   @IsArray(says('An outline is a list of rows.'))
   @ArrayMaxSize(200, says('An outline has at most 200 rows.'))
@@ -70,7 +105,9 @@ function problemsInSlot(value: unknown, slot: string): Problem[] {
   if (found.length) return found
   const kind = (value as Part).kind as KindName
   const wants = slotSpec(slot).kind
-  return kind === wants ? [] : [{ path: 'kind', why: `This slot takes a ${KINDS[wants].label.toLowerCase()}, not a ${KINDS[kind].label.toLowerCase()}.` }]
+  return kind === wants
+    ? []
+    : [{ path: 'kind', why: `This slot takes a ${KINDS[wants].label.toLowerCase()}, not a ${KINDS[kind].label.toLowerCase()}.` }]
 }
 
 class RoomDoc {
@@ -118,7 +155,12 @@ class SetupDoc {
   @IsOptional() @Between(0, 6, 'Action', ' mm') actionBass?: number
   @IsOptional() @Between(0, 6, 'Action', ' mm') actionTreble?: number
   @IsOptional() @Between(0.005, 0.5, 'Relief a quarter turn', ' mm') reliefPerQuarter?: number
-  @RecordOf('recordOf', (v) => (typeof v === 'number' && Math.abs(v) <= 100 ? [] : [{ path: '', why: 'Cents must be a number from -100 to 100.' }]), 12) cents!: Record<string, number>
+  @RecordOf(
+    'recordOf',
+    (v) => (typeof v === 'number' && Math.abs(v) <= 100 ? [] : [{ path: '', why: 'Cents must be a number from -100 to 100.' }]),
+    12,
+  )
+  cents!: Record<string, number>
 }
 class StepDoc {
   @IsISO8601({ strict: true }, time) done!: string

@@ -11,7 +11,8 @@ const OPTIONS = { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValu
 
 /** Checks plain data against a class; every finding as path and sentence. */
 export function problemsOf<T extends object>(type: ClassConstructor<T>, plain: unknown, at = ''): Problem[] {
-  if (typeof plain !== 'object' || plain === null || Array.isArray(plain)) return [{ path: at, why: 'This should be an object with named fields.' }]
+  if (typeof plain !== 'object' || plain === null || Array.isArray(plain))
+    return [{ path: at, why: 'This should be an object with named fields.' }]
   return validateSync(plainToInstance(type, plain), OPTIONS).flatMap((e) => flatten(e, at))
 }
 
@@ -19,7 +20,8 @@ function flatten(error: ValidationError, at: string): Problem[] {
   const path = at ? `${at}.${error.property}` : error.property
   const own = Object.entries(error.constraints ?? {}).flatMap(([rule, why]): Problem[] => {
     // Findings inside a record come as one JSON text, so that each keeps its own path.
-    if (rule === 'recordOf' || rule === 'isPart') return (JSON.parse(why) as Problem[]).map((p) => ({ path: p.path ? `${path}.${p.path}` : path, why: p.why }))
+    if (rule === 'recordOf' || rule === 'isPart')
+      return (JSON.parse(why) as Problem[]).map((p) => ({ path: p.path ? `${path}.${p.path}` : path, why: p.why }))
     if (rule === 'whitelistValidation') return [{ path, why: `There is no field called "${error.property}" here.` }]
     return [{ path, why }]
   })
@@ -27,9 +29,14 @@ function flatten(error: ValidationError, at: string): Problem[] {
 }
 
 /** A map whose values each pass `problems`; findings keep their key. */
-export function RecordOf(rule: 'recordOf' | 'isPart', problems: (value: unknown, key: string) => Problem[], limit = 500): PropertyDecorator {
+export function RecordOf(
+  rule: 'recordOf' | 'isPart',
+  problems: (value: unknown, key: string) => Problem[],
+  limit = 500,
+): PropertyDecorator {
   const found = (value: unknown): Problem[] => {
-    if (typeof value !== 'object' || value === null || Array.isArray(value)) return [{ path: '', why: 'This should be a map of named entries.' }]
+    if (typeof value !== 'object' || value === null || Array.isArray(value))
+      return [{ path: '', why: 'This should be a map of named entries.' }]
     const entries = Object.entries(value)
     if (entries.length > limit) return [{ path: '', why: `There are ${entries.length} entries; at most ${limit} are allowed.` }]
     return entries.flatMap(([key, v]) => problems(v, key).map((p) => ({ path: p.path ? `${key}.${p.path}` : key, why: p.why })))

@@ -1,6 +1,23 @@
 import { LOG_KINDS, STATIONS } from '@snug/core'
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Max, MaxLength, Min, ValidateNested, IsDefined, ArrayNotEmpty, IsISO8601 } from 'class-validator'
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+  IsDefined,
+  ArrayNotEmpty,
+  IsISO8601,
+} from 'class-validator'
 import { problemsOf, says, type Problem } from './decorators'
 import { problemsOfBuild } from './build'
 

@@ -13,7 +13,13 @@ export interface Bundle {
   log: LogEntry[]
 }
 
-export const toBundle = (build: Build, log: LogEntry[], exported: string): Bundle => ({ format: BUNDLE_FORMAT, version: BUNDLE_VERSION, exported, build, log })
+export const toBundle = (build: Build, log: LogEntry[], exported: string): Bundle => ({
+  format: BUNDLE_FORMAT,
+  version: BUNDLE_VERSION,
+  exported,
+  build,
+  log,
+})
 
 /** Text of a bundle file: indented, keys in the order they stand, so that two exports compare line by line. */
 export const printBundle = (bundle: Bundle): string => `${JSON.stringify(bundle, null, 2)}\n`
@@ -41,6 +47,9 @@ export function bundleOutside(data: unknown): BundleRead {
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
     return { ok: false, why: 'The bundle’s "version" is not a whole number. Nothing was imported.' }
   if (version > BUNDLE_VERSION)
-    return { ok: false, why: `This bundle is of version ${version}; this Snug Bolt reads up to version ${BUNDLE_VERSION}. Update Snug Bolt, then import it again. Nothing was imported.` }
+    return {
+      ok: false,
+      why: `This bundle is of version ${version}; this Snug Bolt reads up to version ${BUNDLE_VERSION}. Update Snug Bolt, then import it again. Nothing was imported.`,
+    }
   return { ok: true, data: bundle }
 }

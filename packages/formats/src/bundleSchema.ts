@@ -21,7 +21,8 @@ export function bundleSchema(): Schema {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
     $id: 'snug-bolt-build.schema.json',
     title: 'Snug Bolt build bundle',
-    description: 'One instrument being made: chosen parts with their sizes, plans, measurements, ticked steps and the log. Lengths are millimetres.',
+    description:
+      'One instrument being made: chosen parts with their sizes, plans, measurements, ticked steps and the log. Lengths are millimetres.',
     ...object({
       format: { const: BUNDLE_FORMAT },
       version: { type: 'integer', minimum: 1, maximum: BUNDLE_VERSION },
@@ -46,8 +47,17 @@ function buildSchema(): Schema {
     currency: { type: 'string', pattern: '^[A-Z]{3}$' },
     room: object({ low: number(5, 95), high: number(5, 95), now: number(5, 95) }),
     parts: object(Object.fromEntries(SLOTS.map((s) => [s.slot, { $ref: `#/$defs/part-${s.kind}` }])), []),
-    jobs: map(object({ slot: oneOf(SLOTS.map((s) => s.slot)), size: text(60), delta: number(-100, 100), doubt: number(0, 10), text: text(300) })),
-    circuit: object({ scheme: oneOf(['two-humbuckers-and-single']), split: { type: 'boolean' }, position: { type: 'integer', minimum: 1, maximum: 5 }, volume: number(0, 10), tone: number(0, 10), cable: number(0, 30) }),
+    jobs: map(
+      object({ slot: oneOf(SLOTS.map((s) => s.slot)), size: text(60), delta: number(-100, 100), doubt: number(0, 10), text: text(300) }),
+    ),
+    circuit: object({
+      scheme: oneOf(['two-humbuckers-and-single']),
+      split: { type: 'boolean' },
+      position: { type: 'integer', minimum: 1, maximum: 5 },
+      volume: number(0, 10),
+      tone: number(0, 10),
+      cable: number(0, 30),
+    }),
     readings: map(object({ ohm: number(0, 1e8), volume: number(0, 10), tone: number(0, 10), at: time })),
     finish: object({
       system: oneOf(FINISH_SYSTEMS),
@@ -59,12 +69,22 @@ function buildSchema(): Schema {
     }),
     evenings: { type: 'array', minItems: 7, maxItems: 7, items: number(0, 960) },
     setup: object(
-      { school: oneOf(SETUP_SCHOOLS), relief: number(-1, 3), actionBass: number(0, 6), actionTreble: number(0, 6), reliefPerQuarter: number(0.005, 0.5), cents: map(number(-100, 100)) },
+      {
+        school: oneOf(SETUP_SCHOOLS),
+        relief: number(-1, 3),
+        actionBass: number(0, 6),
+        actionTreble: number(0, 6),
+        reliefPerQuarter: number(0.005, 0.5),
+        cents: map(number(-100, 100)),
+      },
       ['school', 'cents'],
     ),
     steps: map(object({ done: time })),
   }
-  return object(properties, Object.keys(properties).filter((k) => !optional.includes(k)))
+  return object(
+    properties,
+    Object.keys(properties).filter((k) => !optional.includes(k)),
+  )
 }
 
 function partSchema(kind: KindName): Schema {
@@ -84,7 +104,11 @@ function partSchema(kind: KindName): Schema {
   }
   if (spec.outline) {
     const half = number(-400, 400)
-    properties.outline = { type: 'array', maxItems: 200, items: object({ x: number(-600, 1200), bass: half, treble: half, bassInner: half, trebleInner: half }, ['x', 'bass', 'treble']) }
+    properties.outline = {
+      type: 'array',
+      maxItems: 200,
+      items: object({ x: number(-600, 1200), bass: half, treble: half, bassInner: half, trebleInner: half }, ['x', 'bass', 'treble']),
+    }
   }
   return object(properties, ['kind', 'name', 'state', 'sizes', 'traits'])
 }

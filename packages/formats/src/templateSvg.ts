@@ -1,4 +1,16 @@
-import { bodyOutline, boxAround, datums, holeCards, outlinePoints, printMm, pt, rectangle, sizeAt, type Build, type Point } from '@snug/core'
+import {
+  bodyOutline,
+  boxAround,
+  datums,
+  holeCards,
+  outlinePoints,
+  printMm,
+  pt,
+  rectangle,
+  sizeAt,
+  type Build,
+  type Point,
+} from '@snug/core'
 
 /** A paper template at true size. */
 export interface Template {
@@ -29,7 +41,9 @@ export function bodyTemplate(build: Build): Template | undefined {
   const mouth = size('pocket.widthMouth')
   const end = size('pocket.widthEnd')
   if (mouth !== undefined && end !== undefined)
-    shapes.push(`<path class="route" d="${path([pt(d.mouth, -mouth / 2), pt(d.heelEnd, -end / 2), pt(d.heelEnd, end / 2), pt(d.mouth, mouth / 2)])}"/>`)
+    shapes.push(
+      `<path class="route" d="${path([pt(d.mouth, -mouth / 2), pt(d.heelEnd, -end / 2), pt(d.heelEnd, end / 2), pt(d.mouth, mouth / 2)])}"/>`,
+    )
   for (const place of ['neck', 'middle', 'bridge']) {
     const [c, l, w] = ['centre', 'length', 'width'].map((k) => size(`route.${place}.${k}`))
     if (c === undefined || l === undefined || w === undefined) continue
@@ -48,8 +62,12 @@ export function headTemplate(build: Build): Template | undefined {
   const rows = build.parts.neck?.outline
   if (!rows) return undefined
   const outline = outlinePoints(rows)
-  const shapes = [`<path class="cut" d="${path(outline)}"/>`, `<path class="centre" d="${path([pt(Math.min(...outline.map((p) => p.x)) - 6, 0), pt(12, 0)], false)}"/>`]
-  for (const h of holeCards(build).filter((c) => c.face === 'head back')) h.places.forEach((p, i) => shapes.push(...crossHair(p, h.bit, `${h.title} ${i + 1}`)))
+  const shapes = [
+    `<path class="cut" d="${path(outline)}"/>`,
+    `<path class="centre" d="${path([pt(Math.min(...outline.map((p) => p.x)) - 6, 0), pt(12, 0)], false)}"/>`,
+  ]
+  for (const h of holeCards(build).filter((c) => c.face === 'head back'))
+    h.places.forEach((p, i) => shapes.push(...crossHair(p, h.bit, `${h.title} ${i + 1}`)))
   return sheet(build, 'headstock', shapes, outline, 'Headstock, seen from the front')
 }
 
@@ -62,7 +80,8 @@ function crossHair(p: Point, bit: number, name: string): string[] {
   ]
 }
 
-const label = (x: number, y: number, text: string, anchor = 'middle') => `<text x="${n(x)}" y="${n(y)}" text-anchor="${anchor}">${escape(text)}</text>`
+const label = (x: number, y: number, text: string, anchor = 'middle') =>
+  `<text x="${n(x)}" y="${n(y)}" text-anchor="${anchor}">${escape(text)}</text>`
 
 /** Puts shapes on a sheet with the check bars; a left-handed build is mirrored, its words are not. */
 function sheet(build: Build, name: Template['name'], shapes: string[], outline: readonly Point[], title: string): Template {

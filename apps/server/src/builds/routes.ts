@@ -29,7 +29,10 @@ export function buildRoutes(db: Db): Router {
     res.json(await changeBuild(db, req.params.id, revision, { label, edits: edits as Edit[] }))
   })
   for (const kind of ['undo', 'redo'] as const)
-    routes.post(`/builds/:id/${kind}`, async (req, res) => void res.json(await stepBack(db, req.params.id as string, bodyAs(RevisionRequest, req.body).revision, kind)))
+    routes.post(
+      `/builds/:id/${kind}`,
+      async (req, res) => void res.json(await stepBack(db, req.params.id as string, bodyAs(RevisionRequest, req.body).revision, kind)),
+    )
   routes.get('/builds/:id/events', async (req, res) => void res.json(await listEvents(db, req.params.id)))
   routes.get('/builds/:id/bundle', async (req, res) => {
     const state = await readBuild(db, req.params.id)

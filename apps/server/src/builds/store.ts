@@ -65,9 +65,20 @@ export async function insertBuild(db: Db, doc: Build, log: readonly LogEntry[], 
   await db.transaction(async (tx) => {
     await tx.insert(builds).values(row)
     if (log.length)
-      await tx.insert(logEntries).values(
-        log.map((e) => ({ id: randomUUID(), buildId: id, at: e.at, kind: e.kind, text: e.text, station: e.station ?? null, thing: e.thing ?? null, struckAt: e.struck ?? null })),
-      )
+      await tx
+        .insert(logEntries)
+        .values(
+          log.map((e) => ({
+            id: randomUUID(),
+            buildId: id,
+            at: e.at,
+            kind: e.kind,
+            text: e.text,
+            station: e.station ?? null,
+            thing: e.thing ?? null,
+            struckAt: e.struck ?? null,
+          })),
+        )
   })
   return stateOf(row)
 }
@@ -75,11 +86,18 @@ export async function insertBuild(db: Db, doc: Build, log: readonly LogEntry[], 
 /** Takes a build off the shelf; nothing of it is lost. */
 export async function putAway(db: Db, id: string, away: boolean): Promise<void> {
   await rowOf(db, id)
-  await db.update(builds).set({ putAwayAt: away ? now() : null }).where(eq(builds.id, id))
+  await db
+    .update(builds)
+    .set({ putAwayAt: away ? now() : null })
+    .where(eq(builds.id, id))
 }
 
 const stale = (row: Row) =>
-  new HttpProblem(409, 'This build was changed in another window since. Nothing is lost: take over what is there, or make your change on top of it.', { current: stateOf(row) })
+  new HttpProblem(
+    409,
+    'This build was changed in another window since. Nothing is lost: take over what is there, or make your change on top of it.',
+    { current: stateOf(row) },
+  )
 
 /** Applies a change made on `revision`; the document must pass every check, or nothing is written. */
 export async function changeBuild(db: Db, id: string, revision: number, change: Change): Promise<BuildState> {
@@ -91,14 +109,23 @@ export async function stepBack(db: Db, id: string, revision: number, kind: 'undo
   return write(db, id, revision, kind, async (row, tx) => {
     const target = (kind === 'undo' ? row.undo : row.redo).at(-1)
     if (target === undefined) throw new HttpProblem(422, kind === 'undo' ? 'There is nothing to undo.' : 'There is nothing to redo.')
-    const [event] = await tx.select().from(events).where(and(eq(events.buildId, id), eq(events.revision, target)))
+    const [event] = await tx
+      .select()
+      .from(events)
+      .where(and(eq(events.buildId, id), eq(events.revision, target)))
     return inverse({ label: event!.label, edits: event!.edits })
   })
 }
 
 type Tx = Parameters<Parameters<Db['transaction']>[0]>[0]
 
-async function write(db: Db, id: string, revision: number, kind: 'change' | 'undo' | 'redo', make: (row: Row, tx: Tx) => Change | Promise<Change>): Promise<BuildState> {
+async function write(
+  db: Db,
+  id: string,
+  revision: number,
+  kind: 'change' | 'undo' | 'redo',
+  make: (row: Row, tx: Tx) => Change | Promise<Change>,
+): Promise<BuildState> {
   return db.transaction(async (tx) => {
     const row = await rowOf(tx as unknown as Db, id)
     if (row.revision !== revision) throw stale(row)
@@ -107,8 +134,13 @@ async function write(db: Db, id: string, revision: number, kind: 'change' | 'und
     const problems = problemsOfBuild(doc)
     if (problems.length) throw new HttpProblem(422, problems[0]!.why, { problems })
     const next: Row = { ...row, doc, revision: revision + 1, updatedAt: now(), ...stacks(row, kind, revision + 1) }
-    await tx.insert(events).values({ buildId: id, revision: next.revision, at: next.updatedAt, kind, label: change.label, edits: change.edits })
-    await tx.update(builds).set({ doc, revision: next.revision, updatedAt: next.updatedAt, undo: next.undo, redo: next.redo }).where(eq(builds.id, id))
+    await tx
+      .insert(events)
+      .values({ buildId: id, revision: next.revision, at: next.updatedAt, kind, label: change.label, edits: change.edits })
+    await tx
+      .update(builds)
+      .set({ doc, revision: next.revision, updatedAt: next.updatedAt, undo: next.undo, redo: next.redo })
+      .where(eq(builds.id, id))
     return stateOf(next)
   })
 }
@@ -150,5 +182,10 @@ export async function listEvents(db: Db, id: string, limit = 200): Promise<Event
 
 /** Is any of these ids taken? Used by the demo filler. */
 export async function existing(db: Db, ids: readonly string[]): Promise<string[]> {
-  return (await db.select({ id: builds.id }).from(builds).where(inArray(builds.id, [...ids]))).map((r) => r.id)
+  return (
+    await db
+      .select({ id: builds.id })
+      .from(builds)
+      .where(inArray(builds.id, [...ids]))
+  ).map((r) => r.id)
 }

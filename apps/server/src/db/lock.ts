@@ -9,7 +9,9 @@ const SOCKET_PATH = 100
 
 export class FolderTaken extends Error {
   constructor(folder: string) {
-    super(`Another Snug Bolt already has the data folder ${folder} open. Close it first, or start this one with another folder (SNUG_DATA).`)
+    super(
+      `Another Snug Bolt already has the data folder ${folder} open. Close it first, or start this one with another folder (SNUG_DATA).`,
+    )
   }
 }
 

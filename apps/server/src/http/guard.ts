@@ -12,9 +12,11 @@ export const localOnly: RequestHandler = (req, _res, next) => {
   const host = req.headers.host ?? ''
   if (!LOCAL.has(hostOf(host))) throw new HttpProblem(403, 'Snug Bolt answers only on localhost.')
   const { origin } = req.headers
-  if (origin !== undefined && origin !== `http://${host}`) throw new HttpProblem(403, 'A page of another site tried to reach Snug Bolt and was turned away.')
+  if (origin !== undefined && origin !== `http://${host}`)
+    throw new HttpProblem(403, 'A page of another site tried to reach Snug Bolt and was turned away.')
   const site = req.headers['sec-fetch-site']
-  if (site === 'cross-site' && req.method !== 'GET') throw new HttpProblem(403, 'A page of another site tried to reach Snug Bolt and was turned away.')
+  if (site === 'cross-site' && req.method !== 'GET')
+    throw new HttpProblem(403, 'A page of another site tried to reach Snug Bolt and was turned away.')
   next()
 }
 

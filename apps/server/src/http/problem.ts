@@ -41,7 +41,8 @@ export const problemHandler: ErrorRequestHandler = (error, req, res, next) => {
 function asProblem(error: unknown): HttpProblem {
   if (error instanceof HttpProblem) return error
   const { type, status, limit } = error as { type?: string; status?: number; limit?: number }
-  if (type === 'entity.too.large') return new HttpProblem(413, `That is too large: at most ${Math.round((limit ?? 0) / 1e6)} MB are taken. Nothing was changed.`)
+  if (type === 'entity.too.large')
+    return new HttpProblem(413, `That is too large: at most ${Math.round((limit ?? 0) / 1e6)} MB are taken. Nothing was changed.`)
   if (type === 'entity.parse.failed') return new HttpProblem(400, 'The body is not JSON. Nothing was changed.')
   if (status && status < 500) return new HttpProblem(status, (error as Error).message)
   return new HttpProblem(500, 'Something went wrong on our side; nothing was changed. The server’s log has the details.')

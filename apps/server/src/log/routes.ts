@@ -17,6 +17,9 @@ export function logRoutes(db: Db): Router {
     ['strike', true],
     ['unstrike', false],
   ] as const)
-    routes.post(`/builds/:id/log/:entry/${verb}`, async (req, res) => void res.json(await strikeEntry(db, req.params.id as string, req.params.entry as string, struck)))
+    routes.post(
+      `/builds/:id/log/:entry/${verb}`,
+      async (req, res) => void res.json(await strikeEntry(db, req.params.id as string, req.params.entry as string, struck)),
+    )
   return routes
 }

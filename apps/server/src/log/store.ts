@@ -24,7 +24,16 @@ export async function listLog(db: Db, buildId: string): Promise<LogEntry[]> {
 }
 
 export async function addEntry(db: Db, buildId: string, wanted: LogRequest): Promise<LogEntry> {
-  const row: Row = { id: randomUUID(), buildId, at: new Date().toISOString(), kind: wanted.kind, text: wanted.text, station: wanted.station ?? null, thing: wanted.thing ?? null, struckAt: null }
+  const row: Row = {
+    id: randomUUID(),
+    buildId,
+    at: new Date().toISOString(),
+    kind: wanted.kind,
+    text: wanted.text,
+    station: wanted.station ?? null,
+    thing: wanted.thing ?? null,
+    struckAt: null,
+  }
   await db.insert(logEntries).values(row)
   return entryOf(row)
 }

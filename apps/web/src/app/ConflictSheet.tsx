@@ -7,7 +7,12 @@ export function ConflictSheet() {
   const { conflict, settle } = useBuild()
   if (!conflict) return null
   return (
-    <Sheet open onOpenChange={() => undefined} title="Changed in another window" about="This build moved on elsewhere while you worked on it here. Your change is kept until you choose.">
+    <Sheet
+      open
+      onOpenChange={() => undefined}
+      title="Changed in another window"
+      about="This build moved on elsewhere while you worked on it here. Your change is kept until you choose."
+    >
       <ul className="mb-4 list-disc pl-5">
         {conflict.mine.map((c, i) => (
           <li key={i}>{c.label}</li>

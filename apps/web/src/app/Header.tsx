@@ -11,7 +11,19 @@ import { KeyCap } from '../ui/KeyCap'
 const day = (iso: string) => format(parseISO(iso), 'd MMM')
 
 /** Name of the build, the days, the money; and what can be switched from anywhere. */
-export function Header({ build, evaluation, onFind, onLog, onKeys }: { build: Build; evaluation: Evaluation | undefined; onFind: () => void; onLog: () => void; onKeys: () => void }) {
+export function Header({
+  build,
+  evaluation,
+  onFind,
+  onLog,
+  onKeys,
+}: {
+  build: Build
+  evaluation: Evaluation | undefined
+  onFind: () => void
+  onLog: () => void
+  onKeys: () => void
+}) {
   const { canUndo, canRedo, undo, redo } = useBuild()
   const prefs = usePrefs()
   const { planned, paid } = money(build.parts)
@@ -24,29 +36,71 @@ export function Header({ build, evaluation, onFind, onLog, onKeys }: { build: Bu
       </Link>
       <h1 className="text-[21px]">{build.name}</h1>
       <p className="head-extra label flex gap-3 text-[15px] whitespace-nowrap text-soft">
-        {build.due && <span className="border-l border-hairline pl-3">due {day(build.due)} · {left} days{evaluation?.plan.ends && <span className={late ? 'text-wont' : ''}> · plan ends {day(evaluation.plan.ends)}</span>}</span>}
+        {build.due && (
+          <span className="border-l border-hairline pl-3">
+            due {day(build.due)} · {left} days
+            {evaluation?.plan.ends && <span className={late ? 'text-wont' : ''}> · plan ends {day(evaluation.plan.ends)}</span>}
+          </span>
+        )}
         <span className="border-l border-hairline pl-3">
           {Math.round(paid)} paid of {Math.round(planned)} {build.currency}
           {build.budget !== undefined && <span className={planned > build.budget ? 'text-wont' : ''}> · budget {build.budget}</span>}
         </span>
       </p>
       <div className="ml-auto flex items-center">
-        <Do label="Undo (Ctrl+Z)" onClick={() => void undo()} disabled={!canUndo}><Undo2 size={17} /></Do>
-        <Do label="Redo (Ctrl+Shift+Z)" onClick={() => void redo()} disabled={!canRedo}><Redo2 size={17} /></Do>
-        <Do label="Millimetres or inches (U)" onClick={prefs.toggleSystem}><KeyCap>{prefs.system}</KeyCap></Do>
-        <Do label={`Flip to the ${prefs.view === 'back' ? 'front' : 'back'} (F)`} onClick={prefs.flip} className="head-extra"><KeyCap>F</KeyCap> {prefs.view === 'back' ? 'front' : 'back'}</Do>
-        <Do label={`Turn to the ${prefs.view === 'side' ? 'top' : 'side'} view (V)`} onClick={prefs.turn} className="head-extra"><KeyCap>V</KeyCap> {prefs.view === 'side' ? 'top' : 'side'}</Do>
-        <Do label="Find anything (/)" onClick={onFind}><KeyCap>/</KeyCap> <span className="head-extra">find</span></Do>
-        <Do label="Quick log (L)" onClick={onLog}><KeyCap>L</KeyCap> log</Do>
-        <Do label={`${prefs.theme === 'light' ? 'Dark' : 'Light'} theme (T)`} onClick={prefs.toggleTheme}>{prefs.theme === 'light' ? <Moon size={16} /> : <Sun size={16} />}</Do>
-        <Do label="Keys (?)" onClick={onKeys} className="head-extra"><KeyCap>?</KeyCap></Do>
+        <Do label="Undo (Ctrl+Z)" onClick={() => void undo()} disabled={!canUndo}>
+          <Undo2 size={17} />
+        </Do>
+        <Do label="Redo (Ctrl+Shift+Z)" onClick={() => void redo()} disabled={!canRedo}>
+          <Redo2 size={17} />
+        </Do>
+        <Do label="Millimetres or inches (U)" onClick={prefs.toggleSystem}>
+          <KeyCap>{prefs.system}</KeyCap>
+        </Do>
+        <Do label={`Flip to the ${prefs.view === 'back' ? 'front' : 'back'} (F)`} onClick={prefs.flip} className="head-extra">
+          <KeyCap>F</KeyCap> {prefs.view === 'back' ? 'front' : 'back'}
+        </Do>
+        <Do label={`Turn to the ${prefs.view === 'side' ? 'top' : 'side'} view (V)`} onClick={prefs.turn} className="head-extra">
+          <KeyCap>V</KeyCap> {prefs.view === 'side' ? 'top' : 'side'}
+        </Do>
+        <Do label="Find anything (/)" onClick={onFind}>
+          <KeyCap>/</KeyCap> <span className="head-extra">find</span>
+        </Do>
+        <Do label="Quick log (L)" onClick={onLog}>
+          <KeyCap>L</KeyCap> log
+        </Do>
+        <Do label={`${prefs.theme === 'light' ? 'Dark' : 'Light'} theme (T)`} onClick={prefs.toggleTheme}>
+          {prefs.theme === 'light' ? <Moon size={16} /> : <Sun size={16} />}
+        </Do>
+        <Do label="Keys (?)" onClick={onKeys} className="head-extra">
+          <KeyCap>?</KeyCap>
+        </Do>
       </div>
     </header>
   )
 }
 
-const Do = ({ label, onClick, disabled, className = '', children }: { label: string; onClick: () => void; disabled?: boolean; className?: string; children: ReactNode }) => (
-  <button type="button" aria-label={label} title={label} onClick={onClick} disabled={disabled} className={`label inline-flex min-h-10 min-w-10 items-center justify-center gap-1.5 px-1.5 text-[15px] font-semibold hover:text-violet disabled:cursor-default disabled:opacity-35 ${className}`}>
+const Do = ({
+  label,
+  onClick,
+  disabled,
+  className = '',
+  children,
+}: {
+  label: string
+  onClick: () => void
+  disabled?: boolean
+  className?: string
+  children: ReactNode
+}) => (
+  <button
+    type="button"
+    aria-label={label}
+    title={label}
+    onClick={onClick}
+    disabled={disabled}
+    className={`label inline-flex min-h-10 min-w-10 items-center justify-center gap-1.5 px-1.5 text-[15px] font-semibold hover:text-violet disabled:cursor-default disabled:opacity-35 ${className}`}
+  >
     {children}
   </button>
 )

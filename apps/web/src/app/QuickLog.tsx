@@ -26,7 +26,13 @@ export function QuickLog({ onDone }: { onDone?: () => void }) {
   const queries = useQueryClient()
   const filing = text ? understand(build, text, system) : undefined
   const write = useMutation({
-    mutationFn: (as: LogKind) => api.addLog(id, { kind: as, text: text.trim(), ...(station && station !== 'log' ? { station } : {}), ...(thing && station !== 'log' ? { thing } : {}) }),
+    mutationFn: (as: LogKind) =>
+      api.addLog(id, {
+        kind: as,
+        text: text.trim(),
+        ...(station && station !== 'log' ? { station } : {}),
+        ...(thing && station !== 'log' ? { thing } : {}),
+      }),
     onSuccess: async () => {
       setText('')
       await queries.invalidateQueries({ queryKey: ['log', id] })
@@ -49,17 +55,34 @@ export function QuickLog({ onDone }: { onDone?: () => void }) {
       <label htmlFor="quick-log" className="label text-[14px] text-soft">
         What happened{thing && station !== 'log' ? `, about ${thing.replaceAll('-', ' ')}` : ''}
       </label>
-      <textarea id="quick-log" rows={3} autoFocus={!!onDone} className={`${INPUT} py-1.5`} placeholder="pocket width mouth 56.12 calipers" value={text} maxLength={4000} onChange={(e) => setText(e.target.value)} onKeyDown={(e) => e.key === 'Enter' && (e.ctrlKey || e.metaKey) && e.currentTarget.form?.requestSubmit()} />
+      <textarea
+        id="quick-log"
+        rows={3}
+        autoFocus={!!onDone}
+        className={`${INPUT} py-1.5`}
+        placeholder="pocket width mouth 56.12 calipers"
+        value={text}
+        maxLength={4000}
+        onChange={(e) => setText(e.target.value)}
+        onKeyDown={(e) => e.key === 'Enter' && (e.ctrlKey || e.metaKey) && e.currentTarget.form?.requestSubmit()}
+      />
       {filing && (
         <p className="mt-1 border-l-4 border-violet bg-wash px-3 py-1.5 text-[14px]">
-          Understood: {filing.label} <span className="figure">{printSize(filing.size.value, filing.ref.size.includes('resistance') ? 'ohm' : 'mm', system)}</span>, {filing.size.known}.{' '}
+          Understood: {filing.label}{' '}
+          <span className="figure">{printSize(filing.size.value, filing.ref.size.includes('resistance') ? 'ohm' : 'mm', system)}</span>,{' '}
+          {filing.size.known}.{' '}
           <Button look="quiet" className="!min-h-8" onClick={file}>
             Write it and set the size
           </Button>
         </p>
       )}
       <div className="mt-2 flex flex-wrap items-center gap-2">
-        <select aria-label="Kind of entry" className={`${INPUT} !w-auto`} value={kind} onChange={(e) => isLogKind(e.target.value) && setKind(e.target.value)}>
+        <select
+          aria-label="Kind of entry"
+          className={`${INPUT} !w-auto`}
+          value={kind}
+          onChange={(e) => isLogKind(e.target.value) && setKind(e.target.value)}
+        >
           {LOG_KINDS.map((k) => (
             <option key={k}>{k}</option>
           ))}

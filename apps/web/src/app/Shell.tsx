@@ -35,22 +35,52 @@ export function Shell() {
         if (next?.joint) go('fit', next.joint)
         else if (next) go('parts', next.ref.slot)
         // The field appears with the station; focus it once it stands.
-        if (next) setTimeout(() => document.querySelector<HTMLElement>(`[data-size="${next.ref.slot}/${next.ref.size}"] input`)?.focus(), 120)
+        if (next)
+          setTimeout(() => document.querySelector<HTMLElement>(`[data-size="${next.ref.slot}/${next.ref.size}"] input`)?.focus(), 120)
       },
     }),
     [go],
   )
   useKeys(acts)
-  if (problem) return <main className="p-8">{problem} <a href="/" className="underline">Back to the shelf</a></main>
-  if (!build) return <main className="p-8 text-soft" aria-busy="true">Laying the build out…</main>
+  if (problem)
+    return (
+      <main className="p-8">
+        {problem}{' '}
+        <a href="/" className="underline">
+          Back to the shelf
+        </a>
+      </main>
+    )
+  if (!build)
+    return (
+      <main className="p-8 text-soft" aria-busy="true">
+        Laying the build out…
+      </main>
+    )
   return (
     <div className="shell">
       <Hatches />
       <Header build={build} evaluation={evaluation} onFind={acts.find} onLog={acts.log} onKeys={acts.keys} />
       <ToolRoll id={id} station={station} counts={evaluation ? counts(build, evaluation) : {}} />
-      <main className="shell-main">{evaluation ? <Outlet /> : <p className="p-8 text-soft" aria-busy="true">Reckoning…</p>}</main>
+      <main className="shell-main">
+        {evaluation ? (
+          <Outlet />
+        ) : (
+          <p className="p-8 text-soft" aria-busy="true">
+            Reckoning…
+          </p>
+        )}
+      </main>
       {evaluation && <Sill build={build} evaluation={evaluation} onMeasure={acts.measure} onStep={(s) => go('plan', s)} />}
-      {evaluation && <Finder build={build} evaluation={evaluation} open={sheet === 'find'} onOpenChange={(o) => setSheet(o ? 'find' : undefined)} go={go} />}
+      {evaluation && (
+        <Finder
+          build={build}
+          evaluation={evaluation}
+          open={sheet === 'find'}
+          onOpenChange={(o) => setSheet(o ? 'find' : undefined)}
+          go={go}
+        />
+      )}
       <Sheet open={sheet === 'log'} onOpenChange={(o) => setSheet(o ? 'log' : undefined)} title="Quick log">
         <QuickLog onDone={() => setSheet(undefined)} />
       </Sheet>

@@ -4,7 +4,17 @@ import { KeyCap } from '../ui/KeyCap'
 import { nextMeasure } from './next'
 
 /** The strip along the bottom: the next thing at the bench, and what the last change moved. */
-export function Sill({ build, evaluation, onMeasure, onStep }: { build: Build; evaluation: Evaluation; onMeasure: () => void; onStep: (id: string) => void }) {
+export function Sill({
+  build,
+  evaluation,
+  onMeasure,
+  onStep,
+}: {
+  build: Build
+  evaluation: Evaluation
+  onMeasure: () => void
+  onStep: (id: string) => void
+}) {
   const { moved, saving } = useBuild()
   const measure = nextMeasure(build, evaluation)
   const step = evaluation.plan.steps.find((s) => s.id === evaluation.plan.ready[0])
@@ -23,7 +33,11 @@ export function Sill({ build, evaluation, onMeasure, onStep }: { build: Build; e
         </button>
       )}
       {!step && !measure && <span className="text-soft">Nothing waits for you.</span>}
-      {drying && <span className="text-soft">· {drying.label} dries; rub out from {evaluation.finish.plan!.rubOut}</span>}
+      {drying && (
+        <span className="text-soft">
+          · {drying.label} dries; rub out from {evaluation.finish.plan!.rubOut}
+        </span>
+      )}
       <span role="status" aria-live="polite" className="ml-auto max-w-[36rem] truncate text-right" title={moved.what.join(' · ')}>
         {saving && <span className="text-soft">saving… </span>}
         {moved.label && (

@@ -18,7 +18,9 @@ export function ToolRoll({ id, station, counts }: { id: string; station: Station
               className={`relative flex min-h-11 min-w-16 flex-1 flex-col items-center justify-center gap-0.5 border text-center ${here ? 'border-violet border-l-4 bg-paper text-violet' : 'border-hairline bg-paper/55 text-ink hover:bg-paper'}`}
               style={{ borderRadius: '2px 12px 4px 2px' }}
             >
-              <span aria-hidden className="figure absolute top-0.5 left-1 text-[11px] text-soft">{key}</span>
+              <span aria-hidden className="figure absolute top-0.5 left-1 text-[11px] text-soft">
+                {key}
+              </span>
               {count > 0 && (
                 <span className="figure absolute top-0.5 right-1 rounded-full bg-ink px-1.5 text-[11px] leading-[17px] text-paper">
                   {count}

@@ -10,6 +10,7 @@ interface Props {
   selected?: string | undefined
   onPick?: (id: string) => void
   loupe: Drawing | undefined
+  fromSide?: boolean
   /** Left: what there is. Right: the one thing in hand. */
   list: ReactNode
   hand: ReactNode
@@ -17,12 +18,18 @@ interface Props {
 }
 
 /** How every station is laid out: long view and loupe above, the list and the thing in hand below. */
-export function Workspace({ pins, overlay, selected, onPick, loupe, list, hand, listLabel }: Props) {
+export function Workspace({ pins, overlay, selected, onPick, loupe, list, hand, listLabel, fromSide = false }: Props) {
   const stage = usePrefs((p) => p.stage)
   return (
     <div className={`workspace stage-${stage}`}>
       <div className="ws-long border-b border-hairline">
-        <LongView {...(pins ? { pins } : {})} {...(overlay ? { overlay } : {})} selected={selected} {...(onPick ? { onPick } : {})} />
+        <LongView
+          {...(pins ? { pins } : {})}
+          {...(overlay ? { overlay } : {})}
+          selected={selected}
+          fromSide={fromSide}
+          {...(onPick ? { onPick } : {})}
+        />
       </div>
       {stage !== 'whole' && (
         <>

@@ -2,7 +2,12 @@ import { openSlots, outOfTune, type Build, type Evaluation, type Station } from 
 
 /** How many things at each station need a person. */
 export function counts(build: Build, e: Evaluation): Partial<Record<Station, number>> {
-  const wire = e.wire.ok ? e.wire.positions.filter((p) => { const r = build.readings[String(p.reading.position)]; return r && Math.abs(r.ohm - p.reading.ohm) > Math.max(p.reading.doubt, 1) }).length : e.wire.missing.length
+  const wire = e.wire.ok
+    ? e.wire.positions.filter((p) => {
+        const r = build.readings[String(p.reading.position)]
+        return r && Math.abs(r.ohm - p.reading.ohm) > Math.max(p.reading.doubt, 1)
+      }).length
+    : e.wire.missing.length
   return {
     parts: openSlots(build.parts).length,
     fit: e.joints.filter((j) => j.verdict !== 'snug' && j.verdict !== 'loose').length,

@@ -29,7 +29,8 @@ interface Acts {
   measure: () => void
 }
 
-const typing = (target: EventTarget | null) => target instanceof HTMLElement && (target.matches('input, textarea, select, [contenteditable]') || !!target.closest('[role=dialog]'))
+const typing = (target: EventTarget | null) =>
+  target instanceof HTMLElement && (target.matches('input, textarea, select, [contenteditable]') || !!target.closest('[role=dialog]'))
 
 /** Moves through the list shown: the row before or after the one in hand gets picked. */
 function walk(by: 1 | -1) {

@@ -10,6 +10,10 @@ export function useWhere() {
   const { pathname } = useLocation()
   const [, , , station, thing] = pathname.split('/')
   const navigate = useNavigate()
-  const go = useCallback((to: Station, hand?: string, replace = false) => void navigate(`/builds/${id}/${to}${hand ? `/${encodeURIComponent(hand)}` : ''}`, { replace }), [id, navigate])
+  const go = useCallback(
+    (to: Station, hand?: string, replace = false) =>
+      void navigate(`/builds/${id}/${to}${hand ? `/${encodeURIComponent(hand)}` : ''}`, { replace }),
+    [id, navigate],
+  )
   return { id, station: isStation(station) ? station : undefined, thing: thing ? decodeURIComponent(thing) : undefined, go }
 }

@@ -16,7 +16,7 @@ export function DrawingView({ drawing, onPick }: { drawing: Drawing; onPick?: (t
   }, [bounds, height, scale, width])
   return (
     <figure className="flex h-full min-h-0 flex-col">
-      <figcaption className="label px-4 pt-2 text-[13px] text-soft">
+      <figcaption className="label truncate px-4 pt-2 text-[13px] text-soft">
         <span className="uppercase tracking-wide">{drawing.title}</span>
         {drawing.note && <span> · {drawing.note}</span>}
       </figcaption>

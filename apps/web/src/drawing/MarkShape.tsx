@@ -15,7 +15,12 @@ interface Props {
 }
 
 const pathOf = (points: readonly Point[], project: Project, close: boolean) =>
-  `M${points.map((p) => { const q = project(p); return `${q.x.toFixed(2)} ${q.y.toFixed(2)}` }).join('L')}${close ? 'Z' : ''}`
+  `M${points
+    .map((p) => {
+      const q = project(p)
+      return `${q.x.toFixed(2)} ${q.y.toFixed(2)}`
+    })
+    .join('L')}${close ? 'Z' : ''}`
 
 /** One mark in pixels. What a role looks like is in roles.css. */
 export const MarkShape = memo(function MarkShape({ mark, project, scale, selected, onPick }: Props) {
@@ -35,7 +40,13 @@ export const MarkShape = memo(function MarkShape({ mark, project, scale, selecte
     case 'label': {
       const p = project(mark.at)
       return (
-        <text className="mk-text" x={p.x} y={p.y} textAnchor={mark.anchor ?? 'start'} dominantBaseline="middle">
+        <text
+          className={mark.role ? `mk-text mk-text-${mark.role}` : 'mk-text'}
+          x={p.x}
+          y={p.y}
+          textAnchor={mark.anchor ?? 'start'}
+          dominantBaseline="middle"
+        >
           {mark.text}
         </text>
       )
@@ -69,7 +80,13 @@ function Dimension({ from, to, text, strong }: { from: Point; to: Point; text: s
       {arrow(from, to)}
       {arrow(to, from)}
       <rect className="mk-sheet" x={at.x - width / 2} y={at.y - height / 2} width={width} height={height} rx={2} opacity={0.92} />
-      <text className={`mk-figure${strong ? ' mk-figure-strong' : ''}`} x={at.x} y={at.y + 0.5} textAnchor="middle" dominantBaseline="middle">
+      <text
+        className={`mk-figure${strong ? ' mk-figure-strong' : ''}`}
+        x={at.x}
+        y={at.y + 0.5}
+        textAnchor="middle"
+        dominantBaseline="middle"
+      >
         {text}
       </text>
     </g>

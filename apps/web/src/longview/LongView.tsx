@@ -23,14 +23,17 @@ interface Props {
   overlay?: readonly Mark[]
   selected?: string | undefined
   onPick?: (id: string) => void
+  /** Stations that look from the side to begin with; turning shows the front. */
+  fromSide?: boolean
 }
 
 const RULE = 26
 
 /** The build's instrument in true proportion, computed from its sizes, with a rule from the nut. */
-export function LongView({ pins = [], overlay = [], selected, onPick }: Props) {
+export function LongView({ pins = [], overlay = [], selected, onPick, fromSide = false }: Props) {
   const build = useOpenBuild()
-  const { view, system, stage, setStage } = usePrefs()
+  const { view: chosen, system, stage, setStage } = usePrefs()
+  const view = fromSide && chosen !== 'back' ? (chosen === 'side' ? 'front' : 'side') : chosen
   const { ref, width, height } = useSize<HTMLDivElement>()
   const h = Math.max(0, height - RULE)
   const v = useLongView(build, view, width, h)
@@ -71,7 +74,14 @@ export function LongView({ pins = [], overlay = [], selected, onPick }: Props) {
           <svg width={width} height={height} className="block" role="group" aria-label={`${build.name} ${face}, drawn from its own sizes`}>
             <g data-testid="instrument" aria-hidden="true">
               {v.marks.map((m, i) => (
-                <MarkShape key={i} mark={m} project={v.project} scale={v.scale} selected={'thing' in m && m.thing !== undefined && m.thing === selected && m.mark !== 'line'} onPick={onPick} />
+                <MarkShape
+                  key={i}
+                  mark={m}
+                  project={v.project}
+                  scale={v.scale}
+                  selected={'thing' in m && m.thing !== undefined && m.thing === selected && m.mark !== 'line'}
+                  onPick={onPick}
+                />
               ))}
               {extra.map((m, i) => (
                 <MarkShape key={`o${i}`} mark={m} project={v.project} scale={v.scale} />
@@ -81,12 +91,27 @@ export function LongView({ pins = [], overlay = [], selected, onPick }: Props) {
             {pins.map((pin) => {
               const p = v.project({ x: pin.at.x, y: acrossIn(build, view, pin.at.y) })
               return (
-                <g key={pin.id} transform={`translate(${p.x.toFixed(1)} ${Math.min(h - 14, Math.max(14, p.y)).toFixed(1)})`} onClick={() => onPick?.(pin.id)} style={{ cursor: 'pointer' }} data-pin={pin.id}>
+                <g
+                  key={pin.id}
+                  transform={`translate(${p.x.toFixed(1)} ${Math.min(h - 14, Math.max(14, p.y)).toFixed(1)})`}
+                  onClick={() => onPick?.(pin.id)}
+                  style={{ cursor: 'pointer' }}
+                  data-pin={pin.id}
+                >
                   <title>{pin.label}</title>
                   {selected === pin.id && <circle r="15.5" fill="none" stroke="var(--violet)" strokeWidth="2" />}
                   {pin.shape}
                   {pin.number !== undefined && (
-                    <text x="14" y="1" className="mk-figure" style={{ fontSize: 11 }} dominantBaseline="middle" stroke="var(--paper)" strokeWidth="3" paintOrder="stroke">
+                    <text
+                      x="14"
+                      y="1"
+                      className="mk-figure"
+                      style={{ fontSize: 11 }}
+                      dominantBaseline="middle"
+                      stroke="var(--paper)"
+                      strokeWidth="3"
+                      paintOrder="stroke"
+                    >
                       {pin.number}
                     </text>
                   )}
@@ -99,7 +124,14 @@ export function LongView({ pins = [], overlay = [], selected, onPick }: Props) {
                 const x = (t.at - v.left) * v.scale
                 return (
                   <g key={t.at}>
-                    <line x1={x} x2={x} y1={0} y2={t.weight === 2 ? 11 : t.weight === 1 ? 8 : 5} stroke="var(--ink)" strokeWidth={t.weight === 2 ? 1 : 0.7} />
+                    <line
+                      x1={x}
+                      x2={x}
+                      y1={0}
+                      y2={t.weight === 2 ? 11 : t.weight === 1 ? 8 : 5}
+                      stroke="var(--ink)"
+                      strokeWidth={t.weight === 2 ? 1 : 0.7}
+                    />
                     {t.label && (
                       <text x={x + 3} y={19} className="mk-figure" style={{ fontSize: 11 }}>
                         {t.label}
@@ -112,15 +144,33 @@ export function LongView({ pins = [], overlay = [], selected, onPick }: Props) {
           </svg>
         )}
       </div>
-      <p className="label pointer-events-none absolute top-1.5 left-3 text-[13px] text-soft">
-        {face} · {system === 'mm' ? 'mm' : 'inches'} from the nut{v.zoomed ? ` · ×${(v.scale).toFixed(1)} px/mm` : ''}
+      <p className="label pointer-events-none absolute top-0 left-3 text-[13px] leading-10 text-soft">
+        {face} · {system === 'mm' ? 'mm' : 'inches'} from the nut
       </p>
-      <div className="absolute top-1 right-1 flex">
-        <Tool label="Zoom in" onClick={() => v.zoom(1.4)}><Plus size={16} /></Tool>
-        <Tool label="Zoom out" onClick={() => v.zoom(1 / 1.4)}><Minus size={16} /></Tool>
-        {v.zoomed && <Tool label="Whole instrument" onClick={v.reset}><Minimize2 size={15} /></Tool>}
-        <Tool label={stage === 'folded' ? 'Unfold the long view' : 'Fold the long view'} onClick={() => setStage(stage === 'folded' ? 'normal' : 'folded')}>{stage === 'folded' ? <ChevronsUpDown size={16} /> : <ChevronsDownUp size={16} />}</Tool>
-        <Tool label={stage === 'whole' ? 'Back to the bench' : 'Long view over the whole screen'} onClick={() => setStage(stage === 'whole' ? 'normal' : 'whole')}>{stage === 'whole' ? <Minimize2 size={15} /> : <Maximize2 size={15} />}</Tool>
+      <div className="absolute top-0 left-48 flex">
+        <Tool label="Zoom in" onClick={() => v.zoom(1.4)}>
+          <Plus size={16} />
+        </Tool>
+        <Tool label="Zoom out" onClick={() => v.zoom(1 / 1.4)}>
+          <Minus size={16} />
+        </Tool>
+        {v.zoomed && (
+          <Tool label="Whole instrument" onClick={v.reset}>
+            <Minimize2 size={15} />
+          </Tool>
+        )}
+        <Tool
+          label={stage === 'folded' ? 'Unfold the long view' : 'Fold the long view'}
+          onClick={() => setStage(stage === 'folded' ? 'normal' : 'folded')}
+        >
+          {stage === 'folded' ? <ChevronsUpDown size={16} /> : <ChevronsDownUp size={16} />}
+        </Tool>
+        <Tool
+          label={stage === 'whole' ? 'Back to the bench' : 'Long view over the whole screen'}
+          onClick={() => setStage(stage === 'whole' ? 'normal' : 'whole')}
+        >
+          {stage === 'whole' ? <Minimize2 size={15} /> : <Maximize2 size={15} />}
+        </Tool>
       </div>
     </section>
   )
@@ -132,7 +182,13 @@ function Centre({ project, width }: { project: (p: Point) => Point; width: numbe
 }
 
 const Tool = ({ label, onClick, children }: { label: string; onClick: () => void; children: ReactNode }) => (
-  <button type="button" aria-label={label} title={label} onClick={onClick} className="grid size-10 place-items-center text-soft hover:text-violet">
+  <button
+    type="button"
+    aria-label={label}
+    title={label}
+    onClick={onClick}
+    className="grid size-10 place-items-center text-soft hover:text-violet"
+  >
     {children}
   </button>
 )

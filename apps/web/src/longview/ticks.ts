@@ -20,7 +20,11 @@ export function ticks(from: number, to: number, scale: number, system: LengthSys
   for (let i = Math.ceil(from / unit / step); i * step * unit <= to; i++) {
     const value = i * step
     const labelled = i % every === 0
-    out.push({ at: value * unit, weight: labelled ? 2 : i % (every / 5 || 1) === 0 ? 1 : 0, ...(labelled ? { label: String(Number(value.toFixed(3))) } : {}) })
+    out.push({
+      at: value * unit,
+      weight: labelled ? 2 : i % (every / 5 || 1) === 0 ? 1 : 0,
+      ...(labelled ? { label: String(Number(value.toFixed(3))) } : {}),
+    })
   }
   return out
 }

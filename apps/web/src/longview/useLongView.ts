@@ -12,7 +12,8 @@ export function viewMarks(build: Build, view: View): Mark[] {
 }
 
 /** Where a place of the instrument lies across in the view: the other way round from behind or for a left hand. */
-export const acrossIn = (build: Build, view: View, y: number): number => (view === 'side' ? 0 : y * (view === 'back' ? -1 : 1) * (build.handedness === 'left' ? -1 : 1))
+export const acrossIn = (build: Build, view: View, y: number): number =>
+  view === 'side' ? 0 : y * (view === 'back' ? -1 : 1) * (build.handedness === 'left' ? -1 : 1)
 
 /** Zoom and pan of the long view: pixels per mm and the mm at the left edge. */
 export function useLongView(build: Build, view: View, width: number, height: number) {
@@ -28,7 +29,10 @@ export function useLongView(build: Build, view: View, width: number, height: num
   const at = zoomed ?? fit
   // From the side the body lies below the strings' line; lift it to the middle of the strip.
   const lift = view === 'side' ? 12 : 0
-  const project: Project = useCallback((p: Point) => ({ x: (p.x - at.left) * at.scale, y: height / 2 + (p.y - at.middle - lift) * at.scale }), [at, height, lift])
+  const project: Project = useCallback(
+    (p: Point) => ({ x: (p.x - at.left) * at.scale, y: height / 2 + (p.y - at.middle - lift) * at.scale }),
+    [at, height, lift],
+  )
   const zoom = useCallback(
     (factor: number, px = width / 2, py = height / 2) => {
       setZoomed((z) => {
@@ -46,5 +50,16 @@ export function useLongView(build: Build, view: View, width: number, height: num
     const d = drag.current
     if (d) setZoomed({ ...d.from, left: d.from.left - (x - d.x) / d.from.scale, middle: d.from.middle - (y - d.y) / d.from.scale })
   }
-  return { marks, scale: at.scale, left: at.left, project, zoom, reset: () => setZoomed(undefined), zoomed: !!zoomed, startPan: (x: number, y: number) => (drag.current = { x, y, from: at }), panTo, endPan: () => (drag.current = undefined) }
+  return {
+    marks,
+    scale: at.scale,
+    left: at.left,
+    project,
+    zoom,
+    reset: () => setZoomed(undefined),
+    zoomed: !!zoomed,
+    startPan: (x: number, y: number) => (drag.current = { x, y, from: at }),
+    panTo,
+    endPan: () => (drag.current = undefined),
+  }
 }

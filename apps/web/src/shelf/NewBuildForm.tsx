@@ -12,7 +12,10 @@ import { Field, INPUT } from '../ui/Field'
 /** Name, hand, strings and scale: the same class checks them here and on the server. */
 export function NewBuildForm() {
   const navigate = useNavigate()
-  const form = useForm<NewBuildRequest>({ resolver: classValidatorResolver(NewBuildRequest), defaultValues: { name: '', handedness: 'right', strings: 6, scale: 647.7 } })
+  const form = useForm<NewBuildRequest>({
+    resolver: classValidatorResolver(NewBuildRequest),
+    defaultValues: { name: '', handedness: 'right', strings: 6, scale: 647.7 },
+  })
   const create = useMutation({
     mutationFn: (wanted: NewBuildRequest) => api.create({ ...wanted }),
     onSuccess: (state) => void navigate(`/builds/${state.id}/parts`),

@@ -23,7 +23,12 @@ export function Shelf() {
       <header className="flex items-center gap-4 border-b border-hairline pb-3">
         <h1 className="text-[30px]">Snug Bolt</h1>
         <p className="text-soft">from a pile of parts to a playing instrument</p>
-        <button type="button" aria-label={`${theme === 'light' ? 'Dark' : 'Light'} theme`} onClick={toggleTheme} className="ml-auto grid size-10 place-items-center hover:text-violet">
+        <button
+          type="button"
+          aria-label={`${theme === 'light' ? 'Dark' : 'Light'} theme`}
+          onClick={toggleTheme}
+          className="ml-auto grid size-10 place-items-center hover:text-violet"
+        >
           {theme === 'light' ? <Moon size={17} /> : <Sun size={17} />}
         </button>
         {input}
@@ -33,9 +38,17 @@ export function Shelf() {
       </header>
       <main className="grid flex-1 grid-cols-1 gap-8 pt-5 min-[900px]:grid-cols-[1fr_330px]">
         <section aria-label="Builds on the shelf">
-          {builds.isError && <p role="alert" className="text-wont">{builds.error.message}</p>}
+          {builds.isError && (
+            <p role="alert" className="text-wont">
+              {builds.error.message}
+            </p>
+          )}
           {builds.data?.length === 0 && <p className="text-soft">The shelf is empty. Put a new build on it, or bring in a bundle.</p>}
-          <ul className="flex flex-col">{builds.data?.map((b) => <ShelfRow key={b.id} state={b} />)}</ul>
+          <ul className="flex flex-col">
+            {builds.data?.map((b) => (
+              <ShelfRow key={b.id} state={b} />
+            ))}
+          </ul>
         </section>
         <section aria-labelledby="new-build" className="self-start border border-hairline bg-sheet p-5">
           <h2 id="new-build" className="text-[22px]">
@@ -55,7 +68,12 @@ function ShelfRow({ state }: { state: BuildState }) {
     mutationFn: () => api.putAway(id),
     onSuccess: async () => {
       await queries.invalidateQueries({ queryKey: ['builds'] })
-      toast(`${build.name} is put away. Nothing of it is lost.`, { action: { label: 'Bring it back', onClick: () => void api.restore(id).then(() => queries.invalidateQueries({ queryKey: ['builds'] })) } })
+      toast(`${build.name} is put away. Nothing of it is lost.`, {
+        action: {
+          label: 'Bring it back',
+          onClick: () => void api.restore(id).then(() => queries.invalidateQueries({ queryKey: ['builds'] })),
+        },
+      })
     },
     onError: (e) => toast.error(e.message),
   })
@@ -75,7 +93,11 @@ function ShelfRow({ state }: { state: BuildState }) {
         </span>
       </Link>
       <span className="flex gap-1 px-1">
-        <a href={`/api/builds/${id}/bundle`} download className="label inline-flex min-h-10 items-center gap-1.5 px-2 text-[14px] text-soft hover:text-violet">
+        <a
+          href={`/api/builds/${id}/bundle`}
+          download
+          className="label inline-flex min-h-10 items-center gap-1.5 px-2 text-[14px] text-soft hover:text-violet"
+        >
           <Download size={14} aria-hidden /> Bundle
         </a>
         <button type="button" onClick={() => putAway.mutate()} className="label min-h-10 px-2 text-[14px] text-soft hover:text-wont">
@@ -92,7 +114,8 @@ function useImport() {
   const navigate = useNavigate()
   const run = useMutation({
     mutationFn: async (file: File) => {
-      if (file.size > 10e6) throw new Error(`${file.name} is ${(file.size / 1e6).toFixed(1)} MB; at most 10 MB are taken. Nothing was imported.`)
+      if (file.size > 10e6)
+        throw new Error(`${file.name} is ${(file.size / 1e6).toFixed(1)} MB; at most 10 MB are taken. Nothing was imported.`)
       const text = await file.text()
       const { readBundle } = await import('@snug/formats')
       const read = readBundle(text)

@@ -5,12 +5,15 @@ import '../drawing/roles.css'
 import { useSize } from '../drawing/useSize'
 import { viewMarks } from '../longview/useLongView'
 
-const HEIGHT = 150
+const HEIGHT = 210
 
 /** One build drawn small, in its own true proportion. */
 export function SmallInstrument({ build }: { build: Build }) {
   const { ref, width } = useSize<HTMLDivElement>()
-  const marks = useMemo(() => viewMarks(build, 'front').filter((m) => !('role' in m) || (m.role !== 'string' && m.role !== 'guide')), [build])
+  const marks = useMemo(
+    () => viewMarks(build, 'front').filter((m) => !('role' in m) || (m.role !== 'string' && m.role !== 'guide')),
+    [build],
+  )
   const extent = useMemo(() => lengthOf(marks), [marks])
   const scale = Math.min(width / (extent.to - extent.from + 30), HEIGHT / (2 * extent.half + 10))
   const project: Project = (p) => ({ x: 8 + (p.x - extent.from) * scale, y: HEIGHT / 2 + p.y * scale })

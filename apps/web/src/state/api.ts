@@ -24,7 +24,11 @@ export class ApiProblem extends Error {
 async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
   let answer: Response
   try {
-    answer = await fetch(`/api${path}`, { method, ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }), headers: { 'content-type': 'application/json' } })
+    answer = await fetch(`/api${path}`, {
+      method,
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+      headers: { 'content-type': 'application/json' },
+    })
   } catch {
     throw new ApiProblem(0, 'Snug Bolt’s server does not answer. Is it still running? What you typed is kept here.')
   }
@@ -50,8 +54,10 @@ export const api = {
   redo: (id: string, revision: number) => call<BuildState>('POST', `/builds/${id}/redo`, { revision }),
   importBundle: (text: string) => call<BuildState>('POST', '/import', text),
   log: (id: string) => call<LogEntry[]>('GET', `/builds/${id}/log`),
-  addLog: (id: string, entry: { kind: LogKind; text: string; station?: Station; thing?: string }) => call<LogEntry>('POST', `/builds/${id}/log`, entry),
-  strike: (id: string, entry: string, struck: boolean) => call<LogEntry>('POST', `/builds/${id}/log/${entry}/${struck ? 'strike' : 'unstrike'}`, {}),
+  addLog: (id: string, entry: { kind: LogKind; text: string; station?: Station; thing?: string }) =>
+    call<LogEntry>('POST', `/builds/${id}/log`, entry),
+  strike: (id: string, entry: string, struck: boolean) =>
+    call<LogEntry>('POST', `/builds/${id}/log/${entry}/${struck ? 'strike' : 'unstrike'}`, {}),
   stash: () => call<StashPart[]>('GET', '/parts'),
   addToStash: (part: Part) => call<StashPart>('POST', '/parts', part),
   takeFromStash: (id: string) => call<void>('DELETE', `/parts/${id}`),

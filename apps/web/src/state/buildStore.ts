@@ -124,7 +124,15 @@ export const useBuild = create<BuildStore>()((set, get) => {
     close: () => {
       queue = []
       evaluating++
-      set({ id: undefined, build: undefined, evaluation: undefined, trial: undefined, conflict: undefined, problem: undefined, moved: { label: '', what: [] } })
+      set({
+        id: undefined,
+        build: undefined,
+        evaluation: undefined,
+        trial: undefined,
+        conflict: undefined,
+        problem: undefined,
+        moved: { label: '', what: [] },
+      })
     },
     change: (make) => {
       const { build } = get()
@@ -170,7 +178,9 @@ export const useBuild = create<BuildStore>()((set, get) => {
 /** The same change on a build that has moved on: every place it touches is set, whatever stands there now. */
 const rebased = (build: Build, change: Change): Change => ({
   label: change.label,
-  edits: change.edits.filter((e) => e.path.length === 1 || jsonAt(build, e.path.slice(0, -1)) !== undefined).map((e) => edit(build, e.path, e.to)),
+  edits: change.edits
+    .filter((e) => e.path.length === 1 || jsonAt(build, e.path.slice(0, -1)) !== undefined)
+    .map((e) => edit(build, e.path, e.to)),
 })
 
 /** The open build; only for views shown while there is one. */

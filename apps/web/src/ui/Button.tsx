@@ -8,5 +8,11 @@ const LOOK: Record<Look, string> = {
 }
 
 export function Button({ look = 'plain', className = '', ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look }) {
-  return <button type="button" className={`label inline-flex min-h-10 items-center gap-2 rounded border px-3 text-[15px] font-semibold disabled:cursor-default disabled:opacity-45 ${LOOK[look]} ${className}`} {...rest} />
+  return (
+    <button
+      type="button"
+      className={`label inline-flex min-h-10 items-center gap-2 rounded border px-3 text-[15px] font-semibold disabled:cursor-default disabled:opacity-45 ${LOOK[look]} ${className}`}
+      {...rest}
+    />
+  )
 }

@@ -23,7 +23,19 @@ interface Props {
  * Text field for a number written the way benches write it. Enter or leaving it commits; Escape puts back what stood
  * there; what cannot be is said and the old value kept.
  */
-export function EntryField({ id, label, shown, placeholder, parse, onCommit, step, onError, className = '', describedBy, autoFocus }: Props) {
+export function EntryField({
+  id,
+  label,
+  shown,
+  placeholder,
+  parse,
+  onCommit,
+  step,
+  onError,
+  className = '',
+  describedBy,
+  autoFocus,
+}: Props) {
   const [typed, setTyped] = useState<string>()
   const [bad, setBad] = useState(false)
   const say = (sentence: string | undefined) => {

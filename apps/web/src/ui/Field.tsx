@@ -3,7 +3,17 @@ import { useId, type ReactNode } from 'react'
 export const INPUT = 'min-h-10 w-full rounded border border-hairline bg-sheet px-2 text-ink focus:border-violet'
 
 /** A label with its control and, when something cannot be, the sentence that says why. */
-export function Field({ label, hint, error, children }: { label: string; hint?: ReactNode; error?: string | undefined; children: (props: { id: string; 'aria-describedby'?: string; 'aria-invalid'?: true }) => ReactNode }) {
+export function Field({
+  label,
+  hint,
+  error,
+  children,
+}: {
+  label: string
+  hint?: ReactNode
+  error?: string | undefined
+  children: (props: { id: string; 'aria-describedby'?: string; 'aria-invalid'?: true }) => ReactNode
+}) {
   const id = useId()
   const about = error || hint ? { 'aria-describedby': `${id}-about` } : {}
   return (
@@ -21,7 +31,17 @@ export function Field({ label, hint, error, children }: { label: string; hint?: 
   )
 }
 
-export function Choice<T extends string>({ label, value, options, onChange }: { label: string; value: T; options: readonly (readonly [T, string])[]; onChange: (value: T) => void }) {
+export function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string
+  value: T
+  options: readonly (readonly [T, string])[]
+  onChange: (value: T) => void
+}) {
   return (
     <Field label={label}>
       {(props) => (

@@ -4,7 +4,23 @@ import { EntryField } from './EntryField'
 import { Field } from './Field'
 
 /** A plain number between two bounds; outside them it says what is allowed and keeps the old one. */
-export function NumberEntry({ label, value, from, to, whole, onCommit, placeholder }: { label: string; value: number | undefined; from: number; to: number; whole?: boolean; onCommit: (v: number) => void; placeholder?: string }) {
+export function NumberEntry({
+  label,
+  value,
+  from,
+  to,
+  whole,
+  onCommit,
+  placeholder,
+}: {
+  label: string
+  value: number | undefined
+  from: number
+  to: number
+  whole?: boolean
+  onCommit: (v: number) => void
+  placeholder?: string
+}) {
   const [error, setError] = useState<string>()
   return (
     <Field label={label} error={error}>

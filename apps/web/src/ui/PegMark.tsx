@@ -43,15 +43,15 @@ export function PegShape({ verdict, colour = COLOUR[verdict] }: { verdict: Verdi
     case 'tight':
       return (
         <>
-          <circle r="7" fill="var(--sheet)" stroke={colour} strokeWidth="2.2" />
-          <rect x="-11" y="-4.6" width="22" height="9.2" rx="4.6" fill={colour} />
+          <circle r="7.6" fill="var(--sheet)" stroke={colour} strokeWidth="2.2" />
+          <rect x="-5.2" y="-11" width="10.4" height="22" rx="1.6" fill={colour} />
         </>
       )
     case 'wont-go':
       return (
         <>
           {ring}
-          <rect x="-7.6" y="-7.6" width="15.2" height="15.2" fill={colour} transform="rotate(45)" />
+          <rect x="-4.9" y="-4.9" width="9.8" height="9.8" fill={colour} />
         </>
       )
     case 'cant-tell':

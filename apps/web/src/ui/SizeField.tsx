@@ -1,4 +1,29 @@
-import { electricalDoubt, isMeasured, KINDS, KNOWN, lengthDoubt, parseFarads, parseLength, parseOhms, printFarads, printInch, printMm, printOhms, read, refuse, slotSpec, specAt, toolStep, whyNotValue, type Known, type LengthSystem, type Parsed, type Size, type SizeRef, type SizeSpec } from '@snug/core'
+import {
+  electricalDoubt,
+  isMeasured,
+  KINDS,
+  KNOWN,
+  lengthDoubt,
+  parseFarads,
+  parseLength,
+  parseOhms,
+  printFarads,
+  printInch,
+  printMm,
+  printOhms,
+  read,
+  refuse,
+  slotSpec,
+  specAt,
+  toolStep,
+  whyNotValue,
+  type Known,
+  type LengthSystem,
+  type Parsed,
+  type Size,
+  type SizeRef,
+  type SizeSpec,
+} from '@snug/core'
 import { useId, useState } from 'react'
 import { usePrefs } from '../state/prefs'
 import { EntryField } from './EntryField'
@@ -13,7 +38,14 @@ export function printSize(value: number, unit: SizeSpec['unit'], system: LengthS
 }
 
 function parseSize(spec: SizeSpec, text: string, system: LengthSystem): Parsed<number> {
-  const parsed = spec.unit === 'mm' ? parseLength(text, system) : spec.unit === 'ohm' ? parseOhms(text) : spec.unit === 'farad' ? parseFarads(text) : plainNumber(text, spec)
+  const parsed =
+    spec.unit === 'mm'
+      ? parseLength(text, system)
+      : spec.unit === 'ohm'
+        ? parseOhms(text)
+        : spec.unit === 'farad'
+          ? parseFarads(text)
+          : plainNumber(text, spec)
   if (!parsed.ok) return parsed
   const why = whyNotValue(spec, parsed.value)
   return why ? refuse(`${why} The old value is kept.`) : parsed
@@ -21,7 +53,10 @@ function parseSize(spec: SizeSpec, text: string, system: LengthSystem): Parsed<n
 
 function plainNumber(text: string, spec: SizeSpec): Parsed<number> {
   const unit = UNIT[spec.unit]
-  const bare = text.trim().replace(',', '.').replace(new RegExp(`\\s*${unit}$`, 'i'), '')
+  const bare = text
+    .trim()
+    .replace(',', '.')
+    .replace(new RegExp(`\\s*${unit}$`, 'i'), '')
   return /^[-+]?(\d+\.?\d*|\.\d+)$/.test(bare) ? read(Number(bare)) : refuse(`"${text}" is not a number${unit ? ` of ${unit}` : ''}.`)
 }
 
@@ -32,7 +67,13 @@ const defaultDoubt = (ref: SizeRef, spec: SizeSpec, known: Known, value: number)
 }
 
 const KNOWN_FOR = (spec: SizeSpec): readonly Known[] =>
-  spec.unit === 'mm' || spec.unit === 'deg' ? KNOWN.filter((k) => k !== 'meter' && k !== 'scale') : spec.unit === 'g' ? ['scale', 'listed', 'assumed'] : spec.unit === 'count' ? ['rule', 'listed', 'assumed'] : ['meter', 'listed', 'assumed']
+  spec.unit === 'mm' || spec.unit === 'deg'
+    ? KNOWN.filter((k) => k !== 'meter' && k !== 'scale')
+    : spec.unit === 'g'
+      ? ['scale', 'listed', 'assumed']
+      : spec.unit === 'count'
+        ? ['rule', 'listed', 'assumed']
+        : ['meter', 'listed', 'assumed']
 
 interface Props {
   sizeRef: SizeRef
@@ -52,7 +93,8 @@ export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label }
   const options = KNOWN_FOR(spec)
   const [chosen, setChosen] = useState<Known>()
   const known: Known = size?.known ?? chosen ?? options[0]!
-  const commit = (value: number, how: Known = size && isMeasured(size.known) ? size.known : (chosen ?? options[0]!)) => onCommit({ value, doubt: defaultDoubt(sizeRef, spec, how, value), known: how })
+  const commit = (value: number, how: Known = size && isMeasured(size.known) ? size.known : (chosen ?? options[0]!)) =>
+    onCommit({ value, doubt: defaultDoubt(sizeRef, spec, how, value), known: how })
   const other = size && spec.unit === 'mm' ? (system === 'mm' ? printInch(size.value).text : `${printMm(size.value)} mm`) : ''
   return (
     <div className="border-b border-hairline py-1">
@@ -66,7 +108,9 @@ export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label }
           label={spec.label}
           shown={size ? printSize(size.value, spec.unit, system) : ''}
           placeholder={spec.usual === undefined ? '' : `usual ${printSize(spec.usual, spec.unit, system)}`}
-          parse={(text) => (text.trim() === '' && onClear ? refuse('Use the clear button to forget this size.') : parseSize(spec, text, system))}
+          parse={(text) =>
+            text.trim() === '' && onClear ? refuse('Use the clear button to forget this size.') : parseSize(spec, text, system)
+          }
           onCommit={(v) => commit(v)}
           onError={setError}
           describedBy={`${id}-about`}
@@ -99,4 +143,11 @@ export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label }
 }
 
 const stepped = (spec: SizeSpec, value: number) => Math.min(spec.max, Math.max(spec.min, Math.round(value * 1000) / 1000))
-const printDoubt = (doubt: number, unit: SizeSpec['unit']) => (unit === 'mm' ? printMm(doubt) : unit === 'ohm' ? printOhms(doubt, 2) : unit === 'farad' ? printFarads(doubt) : String(Number(doubt.toPrecision(2))))
+const printDoubt = (doubt: number, unit: SizeSpec['unit']) =>
+  unit === 'mm'
+    ? printMm(doubt)
+    : unit === 'ohm'
+      ? printOhms(doubt, 2)
+      : unit === 'farad'
+        ? printFarads(doubt)
+        : String(Number(doubt.toPrecision(2)))

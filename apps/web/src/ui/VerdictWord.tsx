@@ -8,4 +8,6 @@ const TONE: Record<Verdict, string> = {
   'cant-tell': 'text-cant',
 }
 
-export const VerdictWord = ({ verdict }: { verdict: Verdict }) => <span className={`label font-semibold ${TONE[verdict]}`}>{VERDICT_WORD[verdict]}</span>
+export const VerdictWord = ({ verdict }: { verdict: Verdict }) => (
+  <span className={`label font-semibold ${TONE[verdict]}`}>{VERDICT_WORD[verdict]}</span>
+)

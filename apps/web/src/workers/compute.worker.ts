@@ -1,4 +1,15 @@
-import { circuitPicture, evaluate, frequencies, resonanceOn, compile, sweep, toNetlist, type Build, type Harness, type Load } from '@snug/core'
+import {
+  circuitPicture,
+  evaluate,
+  frequencies,
+  resonanceOn,
+  compile,
+  sweep,
+  toNetlist,
+  type Build,
+  type Harness,
+  type Load,
+} from '@snug/core'
 import { expose } from 'comlink'
 
 /** One position's response at the knobs as they stand. */
@@ -17,7 +28,12 @@ const api = {
   /**
    * Response of every switch position, handed over one by one as they are ready. A newer call makes an older one stop.
    */
-  async responses(harness: Harness, load: Load, knobs: { volume: number; tone: number }, ready: (curve: PositionCurve) => void): Promise<void> {
+  async responses(
+    harness: Harness,
+    load: Load,
+    knobs: { volume: number; tone: number },
+    ready: (curve: PositionCurve) => void,
+  ): Promise<void> {
     const mine = ++latest
     const hertz = frequencies(200)
     const table = harness.components.find((c) => c.is === 'switch')!.table
@@ -31,7 +47,8 @@ const api = {
   },
 
   /** All positions with one knob swept from 0 to 10. */
-  knobSweep: (harness: Harness, load: Load, knob: 'volume' | 'tone', held: { volume: number; tone: number }) => circuitPicture(harness, load, knob, held),
+  knobSweep: (harness: Harness, load: Load, knob: 'volume' | 'tone', held: { volume: number; tone: number }) =>
+    circuitPicture(harness, load, knob, held),
 }
 
 export type ComputeApi = typeof api

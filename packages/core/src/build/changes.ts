@@ -21,8 +21,7 @@ export function setSize(build: Build, ref: SizeRef, size: Size): Change {
   }
 }
 
-const plain = (value: number, unit: Parameters<typeof printValue>[1]) =>
-  unit === 'mm' ? printMm(value) : printValue(value, unit)
+const plain = (value: number, unit: Parameters<typeof printValue>[1]) => (unit === 'mm' ? printMm(value) : printValue(value, unit))
 
 export function clearSize(build: Build, ref: SizeRef): Change {
   return { label: `${specAt(ref).label} cleared`, edits: [edit(build, ['parts', ref.slot, 'sizes', ref.size], undefined)] }

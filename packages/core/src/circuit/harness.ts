@@ -138,8 +138,5 @@ function potElements(p: PotPart, setting: Setting): Element[] {
   const f = taperFraction(p.taper, setting[p.knob])
   const part = (ref: string, a: string, b: string, ohm: number): Element =>
     ohm <= 0 ? { type: 'W', ref, nodes: [a, b] } : { type: 'R', ref, nodes: [a, b], value: ohm }
-  return [
-    part(`${p.id} lower`, `${p.id}.2`, `${p.id}.1`, f * p.ohm),
-    part(`${p.id} upper`, `${p.id}.3`, `${p.id}.2`, (1 - f) * p.ohm),
-  ]
+  return [part(`${p.id} lower`, `${p.id}.2`, `${p.id}.1`, f * p.ohm), part(`${p.id} upper`, `${p.id}.3`, `${p.id}.2`, (1 - f) * p.ohm)]
 }

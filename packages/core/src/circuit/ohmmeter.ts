@@ -19,10 +19,13 @@ export function ohmsBetween(elements: readonly Element[], a: string, b: string):
     e.type === 'R' ? [{ p: nodes.find(e.nodes[0]).root, q: nodes.find(e.nodes[1]).root, g: 1 / e.value }] : [],
   )
   const reach = new Map<number, number>([[to, -1]])
-  for (let grown = true; grown; ) {
+  for (let grown = true; grown;) {
     grown = false
     for (const { p, q } of edges)
-      for (const [x, y] of [[p, q], [q, p]] as const)
+      for (const [x, y] of [
+        [p, q],
+        [q, p],
+      ] as const)
         if (reach.has(x) && !reach.has(y)) {
           reach.set(y, reach.size - 1)
           grown = true

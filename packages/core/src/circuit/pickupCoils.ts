@@ -27,12 +27,24 @@ export function coilsOf(build: Build, place: PickupPlace): Coil[] {
   const flip = traitAt(build, slot, 'sense') === 'reverse' ? -1 : 1
   const base = { is: 'coil' as const, pickup: place, estimated: known === undefined }
   if (kind === 'single')
-    return [
-      { ...base, id: place, label: place, at: pt(x, 0), ohm, henry, farad, magnet: flip as 1 | -1, winding: flip as 1 | -1 },
-    ]
+    return [{ ...base, id: place, label: place, at: pt(x, 0), ohm, henry, farad, magnet: flip as 1 | -1, winding: flip as 1 | -1 }]
   const half = { ohm: ohm / 2, henry: henry / 2, farad: farad * 2, winding: flip as 1 | -1 }
   return [
-    { ...base, ...half, id: `${place}-a`, label: `${place}, coil nearer the neck`, at: pt(x - COIL_SPACING / 2, 0), magnet: -flip as 1 | -1 },
-    { ...base, ...half, id: `${place}-b`, label: `${place}, coil nearer the bridge`, at: pt(x + COIL_SPACING / 2, 0), magnet: flip as 1 | -1 },
+    {
+      ...base,
+      ...half,
+      id: `${place}-a`,
+      label: `${place}, coil nearer the neck`,
+      at: pt(x - COIL_SPACING / 2, 0),
+      magnet: -flip as 1 | -1,
+    },
+    {
+      ...base,
+      ...half,
+      id: `${place}-b`,
+      label: `${place}, coil nearer the bridge`,
+      at: pt(x + COIL_SPACING / 2, 0),
+      magnet: flip as 1 | -1,
+    },
   ]
 }

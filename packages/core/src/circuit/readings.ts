@@ -44,7 +44,9 @@ export function predictReading(build: Build, harness: Harness, setting: Setting)
   for (const { ids, share } of groups.values()) {
     const scaled: Harness = {
       ...harness,
-      components: harness.components.map((c) => (ids.includes(c.id) && (c.is === 'coil' || c.is === 'pot') ? { ...c, ohm: c.ohm * (1 + share) } : c)),
+      components: harness.components.map((c) =>
+        ids.includes(c.id) && (c.is === 'coil' || c.is === 'pot') ? { ...c, ohm: c.ohm * (1 + share) } : c,
+      ),
     }
     squares += (dcAtJack(scaled, setting) - ohm) ** 2
   }

@@ -41,6 +41,7 @@ export function threePickupHarness(build: Build): SchemeResult {
     ohm: valueAt(build, { slot, size: 'resistance' }) ?? 250e3,
     taper: (traitAt(build, slot, 'taper') ?? 'audio') as Taper,
   })
+  const body = (size: string, otherwise: number) => valueAt(build, { slot: 'body', size }) ?? otherwise
   const tone = place('tone', 225, -82)
   const components: Component[] = [
     ...coils.neck,
@@ -48,11 +49,17 @@ export function threePickupHarness(build: Build): SchemeResult {
     ...coils.bridge,
     potPart('pot-volume', 'volume', 190, -66),
     potPart('pot-tone', 'tone', 225, -82),
-    { is: 'capacitor', id: 'cap', label: 'tone capacitor', at: pt(tone.x, tone.y - 8), farad: valueAt(build, { slot: 'capacitor', size: 'capacitance' }) ?? 22e-9 },
+    {
+      is: 'capacitor',
+      id: 'cap',
+      label: 'tone capacitor',
+      at: pt(tone.x, tone.y - 8),
+      farad: valueAt(build, { slot: 'capacitor', size: 'capacitance' }) ?? 22e-9,
+    },
     { is: 'switch', id: 'switch', label: 'selector', at: place('switch', 150, -72), table: SWITCHES[fourPole ? 'lever-5x4' : 'lever-5']! },
-    { is: 'jack', id: 'jack', label: 'jack', at: pt(d.heelEnd + 270, -95) },
+    { is: 'jack', id: 'jack', label: 'jack', at: pt(d.mouth + body('jack.x', 330), body('jack.y', -100)) },
     { is: 'ground', id: 'case', label: 'volume case (all grounds meet here)', at: place('volume', 190, -66) },
-    { is: 'ground', id: 'claw', label: 'spring claw (strings)', at: pt(d.mouth + 110, 10) },
+    { is: 'ground', id: 'claw', label: 'spring claw (strings)', at: pt(d.mouth + body('claw.x', 118), 0) },
   ]
   return { ok: true, harness: { components, wires: [...pickupWires(coils, fourPole, build.circuit.split), ...CONTROL_WIRES] }, notes }
 }

@@ -49,8 +49,16 @@ export function compile(netlist: Netlist): Solver {
   const stamps = stampsOf(netlist.elements, at)
   const out = netlist.output.map(at)
   const size = number.size
-  const floating = leakFloating(stamps, size, [...number.keys()].map((root) => nodes.names[root]!))
-  const order = eliminationOrder(stamps, size, out.map((o) => o.n))
+  const floating = leakFloating(
+    stamps,
+    size,
+    [...number.keys()].map((root) => nodes.names[root]!),
+  )
+  const order = eliminationOrder(
+    stamps,
+    size,
+    out.map((o) => o.n),
+  )
   return { unknowns: size, floating, ...program(stamps, size, order, out) }
 }
 
@@ -205,7 +213,15 @@ function program(
   const source = [0, 1, 2].map(() => new Float64Array(size)) as [Float64Array, Float64Array, Float64Array]
   for (const e of entries) base[e.part][e.cell]! += e.value
   for (const d of drives) source[d.part][d.node]! += d.value
-  return { solve: replay(base, source, operations, size, outputs.map((o) => ({ p: o.n < 0 ? -1 : position[o.n]!, offset: o.offset }))) }
+  return {
+    solve: replay(
+      base,
+      source,
+      operations,
+      size,
+      outputs.map((o) => ({ p: o.n < 0 ? -1 : position[o.n]!, offset: o.offset })),
+    ),
+  }
 }
 
 /** For each pivot: its number of later neighbours d, then d pairs (cell, node), then the d(d+1)/2 cells they update. */

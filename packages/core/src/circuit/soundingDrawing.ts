@@ -1,4 +1,4 @@
-import { pt, rectangle, type Drawing, type Mark } from '../drawing'
+import { pt, type Drawing, type Mark } from '../drawing'
 import type { Coil, Harness } from './harness'
 import type { Topology } from './topology'
 
@@ -12,7 +12,7 @@ export function soundingDrawing(harness: Harness, position: number, topology: To
     const on = topology.sounding.includes(c.id)
     marks.push({ mark: 'area', role: on ? 'sounding' : 'silent', points: rounded(c.at.x, 7, 30), thing: c.id })
     const s = c.winding * c.magnet > 0 ? 'N' : 'S'
-    marks.push({ mark: 'label', at: pt(c.at.x, 1.5), text: on ? s : '', anchor: 'middle' })
+    marks.push({ mark: 'label', at: pt(c.at.x, 1.5), text: on ? s : '', anchor: 'middle', role: 'sounding' })
   }
   for (const pickup of ['neck', 'middle', 'bridge']) {
     const own = coils.filter((c) => c.pickup === pickup)
@@ -44,14 +44,17 @@ function joins(coils: readonly Coil[], topology: Topology): Mark[] {
   return [bar(-37), bar(37), ...on.flatMap((c) => [stub(c.at.x, -37), stub(c.at.x, 37)])]
 }
 
-function rounded(x: number, halfWidth: number, halfLength: number) {
-  const box = rectangle(x - halfWidth, -halfLength, x + halfWidth, halfLength)
-  const cut = halfWidth * 0.6
-  return box.flatMap((p) => {
-    const dx = Math.sign(p.x - x)
-    const dy = Math.sign(p.y)
-    const a = pt(p.x - dx * cut, p.y)
-    const b = pt(p.x, p.y - dy * cut)
-    return dx * dy > 0 ? [a, b] : [b, a]
-  })
+/** A bar with its corners cut, points in one turn round it. */
+function rounded(x: number, w: number, h: number) {
+  const c = w * 0.6
+  return [
+    pt(x - w + c, -h),
+    pt(x + w - c, -h),
+    pt(x + w, -h + c),
+    pt(x + w, h - c),
+    pt(x + w - c, h),
+    pt(x - w + c, h),
+    pt(x - w, h - c),
+    pt(x - w, -h + c),
+  ]
 }

@@ -55,7 +55,7 @@ function joined(harness: Harness, setting: Setting, sounding: readonly Coil[]): 
   let edges: Edge[] = sounding.map((c) => ({ a: root(`${c.id}.start`), b: root(`${c.id}.finish`), words: c.label, parallel: false }))
   const hot = root('volume.3')
   const ground = root(GROUND)
-  for (let changed = true; changed && edges.length > 1; ) {
+  for (let changed = true; changed && edges.length > 1;) {
     changed = false
     outer: for (let i = 0; i < edges.length; i++)
       for (let j = i + 1; j < edges.length; j++) {

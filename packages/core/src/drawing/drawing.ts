@@ -18,6 +18,7 @@ export type Role =
   | 'pickup'
   | 'cavity'
   | 'film'
+  | 'film-light'
   | 'string'
   | 'fret'
   | 'centre'
@@ -59,12 +60,7 @@ export interface Box {
   height: number
 }
 
-export const rectangle = (x0: number, y0: number, x1: number, y1: number): Point[] => [
-  pt(x0, y0),
-  pt(x1, y0),
-  pt(x1, y1),
-  pt(x0, y1),
-]
+export const rectangle = (x0: number, y0: number, x1: number, y1: number): Point[] => [pt(x0, y0), pt(x1, y0), pt(x1, y1), pt(x0, y1)]
 
 /** Smallest box round the points, grown by `margin`. */
 export function boxAround(points: readonly Point[], margin = 0): Box {

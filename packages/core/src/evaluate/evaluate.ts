@@ -1,5 +1,14 @@
 import type { Build } from '../build'
-import { predictReading, threePickupHarness, topology, wireList, type Harness, type PredictedReading, type Topology, type WireRow } from '../circuit'
+import {
+  predictReading,
+  threePickupHarness,
+  topology,
+  wireList,
+  type Harness,
+  type PredictedReading,
+  type Topology,
+  type WireRow,
+} from '../circuit'
 import { finishResult, type FinishResult } from '../finish'
 import { findJoints, type Joint } from '../fit'
 import { holeCards, type HoleCard } from '../layout'
@@ -13,8 +22,7 @@ export interface WirePosition {
 }
 /** Everything about the circuit that needs no sweep. */
 export type WireResult =
-  | { ok: true; harness: Harness; notes: string[]; positions: WirePosition[]; wires: WireRow[] }
-  | { ok: false; missing: Slot[] }
+  { ok: true; harness: Harness; notes: string[]; positions: WirePosition[]; wires: WireRow[] } | { ok: false; missing: Slot[] }
 
 /** What every station shows, computed from a build. Nothing of it is ever stored. */
 export interface Evaluation {

@@ -7,7 +7,8 @@ export function whatMoved(before: Evaluation, after: Evaluation): string[] {
   const moved: string[] = []
   for (const joint of after.joints) {
     const was = before.joints.find((j) => j.id === joint.id)
-    if (was && was.verdict !== joint.verdict) moved.push(`${joint.title.toLowerCase()}: ${VERDICT_WORD[was.verdict]} → ${VERDICT_WORD[joint.verdict]}`)
+    if (was && was.verdict !== joint.verdict)
+      moved.push(`${joint.title.toLowerCase()}: ${VERDICT_WORD[was.verdict]} → ${VERDICT_WORD[joint.verdict]}`)
   }
   const figures = after.joints.filter((j) => {
     const was = before.joints.find((o) => o.id === j.id)
@@ -22,8 +23,10 @@ export function whatMoved(before: Evaluation, after: Evaluation): string[] {
     return was && (was.bit !== h.bit || Math.abs((was.flag ?? 0) - (h.flag ?? 0)) > 0.05)
   })
   if (changedHoles.length) moved.push(changedHoles.map((h) => `${h.title.toLowerCase()}: tape at ${printMm(h.flag ?? 0, 1)} mm`).join(', '))
-  if (Math.abs(before.setup.total - after.setup.total) > 0.5) moved.push(`string pull ${Math.round(before.setup.total)} → ${Math.round(after.setup.total)} N`)
-  if (before.finish.need.containers !== after.finish.need.containers) moved.push(`${after.finish.need.containers} ${after.finish.system.containerName}s instead of ${before.finish.need.containers}`)
+  if (Math.abs(before.setup.total - after.setup.total) > 0.5)
+    moved.push(`string pull ${Math.round(before.setup.total)} → ${Math.round(after.setup.total)} N`)
+  if (before.finish.need.containers !== after.finish.need.containers)
+    moved.push(`${after.finish.need.containers} ${after.finish.system.containerName}s instead of ${before.finish.need.containers}`)
   if (before.wire.ok && after.wire.ok) {
     const [a, b] = [before.wire.positions[0]!.reading.ohm, after.wire.positions[0]!.reading.ohm]
     if (Math.abs(a / b - 1) > 0.002) moved.push(`jack reading ${(a / 1000).toFixed(2)} → ${(b / 1000).toFixed(2)} k`)

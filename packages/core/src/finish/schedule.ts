@@ -44,7 +44,8 @@ export function coatPlan(build: Build): CoatPlan {
   const layers = coatsOf(build)
   const longest = Math.max(...build.evenings)
   const hands = Math.max(...layers.map((l) => l.hands))
-  if (longest < hands) throw new Error(`No evening is long enough for one coat: it takes ${hands} minutes and the longest evening has ${longest}.`)
+  if (longest < hands)
+    throw new Error(`No evening is long enough for one coat: it takes ${hands} minutes and the longest evening has ${longest}.`)
   const coats: Coat[] = []
   let date = build.finish.start
   let clock = 0

@@ -62,7 +62,17 @@ export const SYSTEMS: Record<FinishSystem, System> = {
   'wipe-on': {
     label: 'Wipe-on polyurethane',
     layers: [
-      { name: 'top', label: 'Wipe-on coat', coats: 5, film: 8, recoat: 4 * H, keyAfter: 24 * H, beforeSanding: 2 * D, hands: 25, sanding: 'P400 between, dust off' },
+      {
+        name: 'top',
+        label: 'Wipe-on coat',
+        coats: 5,
+        film: 8,
+        recoat: 4 * H,
+        keyAfter: 24 * H,
+        beforeSanding: 2 * D,
+        hands: 25,
+        sanding: 'P400 between, dust off',
+      },
     ],
     transfer: 0.8,
     container: 250,

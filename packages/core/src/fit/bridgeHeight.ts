@@ -39,8 +39,7 @@ export interface SideView {
  * Saddle-top height above the body that gives the action wanted, mm:
  * ys = b + tf + D tan(phi) + 2 a12 - a0. [physics: the fret plane is a straight line, fret 12 lies halfway]
  */
-export const saddleHeight = (v: SideView): number =>
-  v.board + v.crown + v.reach * Math.tan(rad(v.tilt)) + 2 * v.action - v.nut
+export const saddleHeight = (v: SideView): number => v.board + v.crown + v.reach * Math.tan(rad(v.tilt)) + 2 * v.action - v.nut
 
 /** Action at fret 12 that a saddle height gives, mm: the same line solved the other way. [physics] */
 export const actionAt = (v: Omit<SideView, 'action'>, saddle: number): number =>
@@ -81,12 +80,17 @@ export function bridgeHeightJoint(build: Build): Joint {
   const action = (target.actionBass + target.actionTreble) / 2
   const reach = d.scale - d.mouth
   const needed = propagate(
-    ([heel, pocket, crown, nut, phi]) =>
-      saddleHeight({ board: heel! - pocket!, crown: crown!, reach, tilt: phi!, action, nut: nut! }),
+    ([heel, pocket, crown, nut, phi]) => saddleHeight({ board: heel! - pocket!, crown: crown!, reach, tilt: phi!, action, nut: nut! }),
     [ofSize(have.heel), ofSize(have.pocket), ofSize(have.crown), ofSize(have.nut), ofSize(tilt)],
   )
-  const above = linear([[1, needed], [-1, ofSize(have.low)]])
-  const below = linear([[1, ofSize(have.high)], [-1, needed]])
+  const above = linear([
+    [1, needed],
+    [-1, ofSize(have.low)],
+  ])
+  const below = linear([
+    [1, ofSize(have.high)],
+    [-1, needed],
+  ])
   const ys = likelyOf(needed)
   const reads = [...Object.values(refs), sizeRef('body', 'pocket.tilt')]
   const range = `${printMm(have.low.value, 1)} to ${printMm(have.high.value, 1)} mm`
@@ -100,7 +104,10 @@ export function bridgeHeightJoint(build: Build): Joint {
       verdict === 'snug'
         ? `Saddles stand ${printMm(ys, 1)} mm above the body for ${printMm(action)} mm at fret 12; the bridge reaches ${range}.`
         : `The action wanted needs saddles at ${printMm(ys, 1)} mm and the bridge reaches ${range}: at its stop the action stays at ${printMm(
-            actionAt({ board: have.heel.value - have.pocket.value, crown: have.crown.value, reach, tilt: tilt.value, nut: have.nut.value }, have.low.value + SPARE),
+            actionAt(
+              { board: have.heel.value - have.pocket.value, crown: have.crown.value, reach, tilt: tilt.value, nut: have.nut.value },
+              have.low.value + SPARE,
+            ),
           )} mm.`,
     cures: ({ verdict }) => (verdict === 'snug' ? [] : tiltCures(build, have.low.value + SPARE - ys, reach)),
   })
@@ -162,7 +169,8 @@ const TALL = 6
 /** The instrument from the side, heights enlarged: body top, board, string, saddle and the bridge's reach. */
 export function sideDrawing(build: Build, ys: number | undefined): Drawing {
   const d = datums(build)
-  const value = (slot: 'neck' | 'body' | 'bridge' | 'nut', size: string, otherwise: number) => sizeAt(build, { slot, size })?.value ?? otherwise
+  const value = (slot: 'neck' | 'body' | 'bridge' | 'nut', size: string, otherwise: number) =>
+    sizeAt(build, { slot, size })?.value ?? otherwise
   const board = value('neck', 'heel.thickness', 25.4) - value('body', 'pocket.depth', 16)
   const crown = value('neck', 'crown', 1.1)
   const tilt = value('body', 'pocket.tilt', 0)
@@ -185,14 +193,30 @@ export function sideDrawing(build: Build, ys: number | undefined): Drawing {
     {
       mark: 'area',
       role: 'board',
-      points: [pt(start, up(surface(start))), pt(d.heelEnd, up(surface(d.heelEnd))), pt(d.heelEnd, up(Math.max(0, surface(d.heelEnd) - 6))), pt(start, up(surface(start) - 6))],
+      points: [
+        pt(start, up(surface(start))),
+        pt(d.heelEnd, up(surface(d.heelEnd))),
+        pt(d.heelEnd, up(Math.max(0, surface(d.heelEnd) - 6))),
+        pt(start, up(surface(start) - 6)),
+      ],
     },
     { mark: 'line', role: 'guide', dashed: true, points: [pt(start, up(surface(start) + crown)), pt(saddle, up(surface(saddle) + crown))] },
     { mark: 'line', role: 'string', points: [pt(start, up(string(start))), pt(saddle, up(s))] },
     { mark: 'area', role: 'doubt', points: rectangle(saddle + 6, up(low), saddle + 12, up(high)) },
     { mark: 'area', role: 'metal', points: rectangle(saddle - 3, up(s), saddle + 5, up(0)) },
-    { mark: 'dimension', from: pt(saddle - 30, up(0)), to: pt(saddle - 30, up(string(saddle - 30))), text: `${printMm(s, 1)}`, emphasis: true },
-    { mark: 'dimension', from: pt(d.heelEnd + 14, up(0)), to: pt(d.heelEnd + 14, up(surface(d.heelEnd + 14) + crown)), text: printMm(board + crown, 1) },
+    {
+      mark: 'dimension',
+      from: pt(saddle - 30, up(0)),
+      to: pt(saddle - 30, up(string(saddle - 30))),
+      text: `${printMm(s, 1)}`,
+      emphasis: true,
+    },
+    {
+      mark: 'dimension',
+      from: pt(d.heelEnd + 14, up(0)),
+      to: pt(d.heelEnd + 14, up(surface(d.heelEnd + 14) + crown)),
+      text: printMm(board + crown, 1),
+    },
     { mark: 'label', at: pt(saddle + 14, up(high)), text: printMm(high, 1), anchor: 'start' },
     { mark: 'label', at: pt(saddle + 14, up(low)), text: printMm(low, 1), anchor: 'start' },
   ]
@@ -209,4 +233,3 @@ export function sideDrawing(build: Build, ys: number | undefined): Drawing {
     ],
   }
 }
-

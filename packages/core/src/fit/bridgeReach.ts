@@ -25,16 +25,39 @@ export function bridgeReachJoint(build: Build): Joint {
     back: sizeRef('bridge', 'travel.back'),
   }
   const d = datums(build)
-  const base = { id: 'bridge-reach', title: 'Bridge reach, all saddles', slots: ['neck', 'body', 'bridge'] as ('neck' | 'body' | 'bridge')[], at: pt(d.studs + 8, 46) }
+  const base = {
+    id: 'bridge-reach',
+    title: 'Bridge reach, all saddles',
+    slots: ['neck', 'body', 'bridge'] as ('neck' | 'body' | 'bridge')[],
+    at: pt(d.studs + 8, 46),
+  }
   const { have, missing } = sizesFor(build, refs)
   if (missing.length) return waitingJoint({ ...base, drawing: reachDrawing(d.scale, d.studs, { front: 0, back: 14 }) }, missing)
   const window = saddleWindow(have.scale.value)
   const place = bridgePlace(have.scale.value, { front: have.front.value, back: have.back.value })
   // Stud place: nut to heel end, back by the pocket, on by the distance to the studs.
-  const studs = linear([[1, ofSize(have.heelEnd)], [-1, ofSize(have.pocket)], [1, ofSize(have.studs)]])
+  const studs = linear([
+    [1, ofSize(have.heelEnd)],
+    [-1, ofSize(have.pocket)],
+    [1, ofSize(have.studs)],
+  ])
   const scale = linear([[1, ofSize(have.scale)]], -have.scale.value)
-  const ahead = linear([[-1, studs], [1, ofSize(have.front)], [1, scale]], window.front)
-  const behind = linear([[1, studs], [1, ofSize(have.back)], [-1, scale]], -window.back)
+  const ahead = linear(
+    [
+      [-1, studs],
+      [1, ofSize(have.front)],
+      [1, scale],
+    ],
+    window.front,
+  )
+  const behind = linear(
+    [
+      [1, studs],
+      [1, ofSize(have.back)],
+      [-1, scale],
+    ],
+    -window.back,
+  )
   const reads = Object.values(refs)
   const move = (shift: string): Cure[] => [
     {
@@ -51,7 +74,10 @@ export function bridgeReachJoint(build: Build): Joint {
     clearance: ahead,
     bands: TRAVEL_BANDS,
     reads,
-    says: ({ verdict }) => (verdict === 'snug' ? 'The foremost saddle has travel to spare.' : 'The high strings’ saddles reach their front stop before they are in tune.'),
+    says: ({ verdict }) =>
+      verdict === 'snug'
+        ? 'The foremost saddle has travel to spare.'
+        : 'The high strings’ saddles reach their front stop before they are in tune.',
     cures: ({ verdict }) => (verdict === 'snug' ? [] : move('The bridge sits too far back.')),
   })
   const last = check({
@@ -60,10 +86,16 @@ export function bridgeReachJoint(build: Build): Joint {
     clearance: behind,
     bands: TRAVEL_BANDS,
     reads,
-    says: ({ verdict }) => (verdict === 'snug' ? 'Every saddle reaches its place with 1.5 mm in hand.' : 'The low strings’ saddles reach their back stop before they are in tune.'),
+    says: ({ verdict }) =>
+      verdict === 'snug'
+        ? 'Every saddle reaches its place with 1.5 mm in hand.'
+        : 'The low strings’ saddles reach their back stop before they are in tune.',
     cures: ({ verdict }) => (verdict === 'snug' ? [] : move('The bridge sits too far forward.')),
   })
-  return jointOf(build, { ...base, drawing: reachDrawing(d.scale, d.studs, { front: have.front.value, back: have.back.value }) }, [last, first])
+  return jointOf(build, { ...base, drawing: reachDrawing(d.scale, d.studs, { front: have.front.value, back: have.back.value }) }, [
+    last,
+    first,
+  ])
 }
 
 function reachDrawing(scale: number, studs: number, travel: { front: number; back: number }): Drawing {

@@ -50,7 +50,8 @@ export function placeGuard(fits: readonly OpeningFit[], room: { from: number; to
   const worstOf = (shift: number) => Math.max(...fits.map((f) => lacks(f, shift)))
   const candidates = [room.from, room.to, 0, ...fits.map((f) => f.wants)]
   for (const a of fits)
-    for (const b of fits) if (a.wants < b.wants) candidates.push((a.wants - a.play + b.wants + b.play) / 2, (a.wants + a.play + b.wants - b.play) / 2)
+    for (const b of fits)
+      if (a.wants < b.wants) candidates.push((a.wants - a.play + b.wants + b.play) / 2, (a.wants + a.play + b.wants - b.play) / 2)
   const allowed = candidates.filter((s) => s >= room.from && s <= room.to)
   const shift = allowed.reduce((a, b) => {
     const gain = worstOf(a) - worstOf(b)
@@ -116,7 +117,13 @@ export function guardOpeningsJoint(build: Build): Joint {
   const measured = [...routes, ...guards].every((s) => isMeasured(s.known))
   const sameSeller = build.parts.body?.seller !== undefined && build.parts.body.seller === build.parts.guard?.seller
   const q = measured ? 0 : sameSeller ? OTHER_PATTERN.sameSeller : OTHER_PATTERN.q
-  const fit = placeGuard(fitsAt(routes.map((s) => s.value), guards.map((s) => s.value)), room)
+  const fit = placeGuard(
+    fitsAt(
+      routes.map((s) => s.value),
+      guards.map((s) => s.value),
+    ),
+    room,
+  )
   const spare: Distribution = orAnotherPattern(
     propagate(
       (x) => -placeGuard(fitsAt(x.slice(0, all.length), x.slice(all.length)), room).worst,
@@ -180,7 +187,7 @@ function openingCures(build: Build, fit: GuardFit): Cure[] {
 /** Routes and guard openings from above, at true proportion: routes solid, openings outlined, filing hatched. */
 function guardDrawing(build: Build, fit: GuardFit | undefined): Drawing {
   const pocket = valueAt(build, sizeRef('body', 'pocket.length')) ?? 76
-  const marks: Mark[] = [{ mark: 'area', role: 'plastic', points: rectangle(-6, -52, 172, 52) }]
+  const marks: Mark[] = [{ mark: 'area', role: 'plastic', points: rectangle(-6, -58, 172, 46) }]
   const numbers: Drawing['numbers'] = []
   const shift = fit?.shift ?? 0
   for (const place of PLACES) {
@@ -200,15 +207,15 @@ function guardDrawing(build: Build, fit: GuardFit | undefined): Drawing {
       const edge = filing.edge === 'neck side' ? oc - ol / 2 - filing.amount : oc + ol / 2
       marks.push({ mark: 'area', role: 'remove', points: rectangle(edge, -ow / 2, edge + filing.amount, ow / 2) })
     }
-    marks.push({ mark: 'dimension', from: pt(rc, -44), to: pt(oc, -44), text: printMm(oc - rc, 1), emphasis: !!filing })
+    marks.push({ mark: 'dimension', from: pt(rc, -47), to: pt(oc, -47), text: printMm(oc - rc, 1), emphasis: !!filing })
     numbers.push({ label: `${place} opening beside its route`, value: `${printMm(oc - rc, 1)} mm` })
   }
   marks.push({ mark: 'line', role: 'centre', points: [pt(-12, 0), pt(176, 0)] })
   return {
-    title: 'Guard openings over the routes, from above',
+    title: 'Guard over the routes, from above',
     note: 'dark: routes · outlined: openings · hatched: to file',
     marks,
-    bounds: { x: -14, y: -56, width: 192, height: 112 },
+    bounds: { x: -14, y: -60, width: 192, height: 110 },
     numbers,
   }
 }

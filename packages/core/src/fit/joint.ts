@@ -22,8 +22,10 @@ export interface Cure {
 export interface Check {
   id: string
   label: string
-  /** The number shown for it, usually the clearance in mm. */
+  /** What the limits are held against, usually a clearance in mm. */
   clearance: Distribution
+  /** The number shown for it where that is another one, such as today's gap when the dampest day decides. */
+  shown?: Distribution
   unit: 'mm' | 'deg'
   bands: readonly Band[]
   raw: Judgement
@@ -63,6 +65,7 @@ export interface CheckInput {
   id: string
   label: string
   clearance: Distribution
+  shown?: Distribution
   unit?: 'mm' | 'deg'
   bands: readonly Band[]
   /** How much a planned finish takes from the clearance, mm. */
@@ -77,11 +80,12 @@ export interface CheckInput {
 /** Judges one clearance, raw and after coats. */
 export function check(input: CheckInput): Check {
   const raw = judged(input, 0)
-  const { id, label, clearance, unit = 'mm', bands, reads } = input
+  const { id, label, clearance, shown, unit = 'mm', bands, reads } = input
   return {
     id,
     label,
     clearance,
+    ...(shown ? { shown } : {}),
     unit,
     bands,
     reads,
@@ -104,9 +108,8 @@ export function signed(value: number, digits = 2): string {
   return Number(fixed) > 0 ? `+${fixed}` : Number(fixed) === 0 ? (0).toFixed(digits) : fixed
 }
 
-export const figureOf = (c: Check) => ({
-  text: signed(likelyOf(c.clearance), Math.abs(likelyOf(c.clearance)) >= 10 ? 1 : 2),
-  value: likelyOf(c.clearance),
-  doubt: doubtOf(c.clearance),
-  unit: c.unit,
-})
+export function figureOf(c: Check): NonNullable<Joint['figure']> {
+  const shown = c.shown ?? c.clearance
+  const value = likelyOf(shown)
+  return { text: signed(value, Math.abs(value) >= 10 ? 1 : 2), value, doubt: doubtOf(shown), unit: c.unit }
+}

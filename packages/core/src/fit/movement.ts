@@ -34,13 +34,7 @@ export function movementPerPercent(wood: { radial: number; tangential: number },
  * Negative closes: the heel swells more than the pocket opens.
  * change = width x C x (M2 - M1) for each wood. [published: Wood Handbook, from memory]
  */
-export function gapChange(
-  width: number,
-  heel: { perPercent: number },
-  pocket: { perPercent: number },
-  from: number,
-  to: number,
-): number {
+export function gapChange(width: number, heel: { perPercent: number }, pocket: { perPercent: number }, from: number, to: number): number {
   const moisture = equilibriumMoisture(ROOM_CELSIUS, to / 100) - equilibriumMoisture(ROOM_CELSIUS, from / 100)
   return width * (pocket.perPercent - heel.perPercent) * moisture
 }

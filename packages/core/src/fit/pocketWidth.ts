@@ -64,6 +64,7 @@ function widthCheck(build: Build, place: PocketPlace, gap: Distribution, refs: R
     id: 'width',
     label: place === 'mouth' ? 'Gap at the mouth' : 'Gap at the end',
     clearance: atWorst,
+    shown: gap,
     bands: WIDTH_BANDS,
     // Film lies on both walls; a masked pocket stays raw.
     coats: build.finish.maskPocket ? 0 : (2 * film) / 1000,
@@ -73,13 +74,7 @@ function widthCheck(build: Build, place: PocketPlace, gap: Distribution, refs: R
   })
 }
 
-function widthSays(
-  place: PocketPlace,
-  verdict: string,
-  now: number,
-  worstGap: number,
-  season: { close: number; known: boolean },
-): string {
+function widthSays(place: PocketPlace, verdict: string, now: number, worstGap: number, season: { close: number; known: boolean }): string {
   const where = place === 'mouth' ? 'at the mouth' : 'at the end'
   const tail = season.known
     ? season.close < -0.005
@@ -91,7 +86,8 @@ function widthSays(
     return `Pocket is ${now < 0 ? `${printMm(-now)} mm too narrow` : `only ${printMm(now)} mm wider than the heel`} ${where}. ${
       now < 0 ? 'The neck starts and sticks; forced, the ear can crack.' : 'Pressed in, the ear can crack on a damp day.'
     }${tail}`
-  if (verdict === 'tight' || worstGap < 0.05) return `It goes today with ${printMm(now)} mm, but damp air closes it to ${signed(worstGap)} mm ${where}.`
+  if (verdict === 'tight' || worstGap < 0.05)
+    return `It goes today with ${printMm(now)} mm, but damp air closes it to ${signed(worstGap)} mm ${where}.`
   if (worstGap > SLOPPY) return `Gap of ${printMm(now)} mm ${where}: sloppy, the neck can swing.${tail}`
   if (worstGap > 0.35) return `Gap of ${printMm(now)} mm ${where}: it goes, a little loose.${tail}`
   return `Goes in by a firm hand press, ${printMm(now)} mm to spare ${where}.${tail}`
@@ -273,10 +269,7 @@ function pocketDrawing(build: Build, place: PocketPlace): Drawing {
   const overlap = gap[place] < 0.05
   if (overlap) {
     const axis = sizeAt(build, sizeRef('body', 'axisAtBridge'))
-    const walls =
-      axis && Math.abs(axis.value) > axis.doubt
-        ? [wallToEase(place, axis.value) === 'bass' ? side : -side]
-        : [1, -1]
+    const walls = axis && Math.abs(axis.value) > axis.doubt ? [wallToEase(place, axis.value) === 'bass' ? side : -side] : [1, -1]
     for (const w of walls) {
       const y = (w * (place === 'mouth' ? pm : pe)) / 2
       const x = place === 'mouth' ? 0 : length - 34
@@ -287,8 +280,7 @@ function pocketDrawing(build: Build, place: PocketPlace): Drawing {
   const heelShown = place === 'mouth' ? size.heelMouth : size.heelEnd
   const x = place === 'mouth' ? 12 : length - 14
   const half = place === 'mouth' ? pm / 2 : pe / 2
-  if (shown)
-    marks.push({ mark: 'dimension', from: pt(x, -half), to: pt(x, half), text: printMm(shown.value), emphasis: true })
+  if (shown) marks.push({ mark: 'dimension', from: pt(x, -half), to: pt(x, half), text: printMm(shown.value), emphasis: true })
   if (heelShown) {
     const hx = place === 'mouth' ? -14 : length - 40
     const h = place === 'mouth' ? heel.mouth / 2 - 0.5 : heel.end / 2

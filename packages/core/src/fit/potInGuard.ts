@@ -64,8 +64,17 @@ export function potInGuardJoint(build: Build, slot: PotSlot): Joint {
   if (missing.length) return waitingJoint({ ...base, drawing: potDrawing(build, slot, 0) }, missing)
   const nut = valueAt(build, sizeRef(slot, 'nut.thickness')) ?? NUT
   const washer = valueAt(build, sizeRef(slot, 'washer.thickness')) ?? WASHER
-  const hole = linear([[1, ofSize(have.hole)], [-1, ofSize(have.diameter)]])
-  const thread = linear([[1, ofSize(have.length)], [-1, ofSize(have.guard)]], -(nut + washer))
+  const hole = linear([
+    [1, ofSize(have.hole)],
+    [-1, ofSize(have.diameter)],
+  ])
+  const thread = linear(
+    [
+      [1, ofSize(have.length)],
+      [-1, ofSize(have.guard)],
+    ],
+    -(nut + washer),
+  )
   const checks: Check[] = [
     check({
       id: 'thread',
@@ -119,7 +128,7 @@ function threadCures(slot: PotSlot, surplus: number, snug: boolean, nut: number,
   return [
     {
       id: 'inner-nut',
-      job: `Put ${words.join(' and ')} under the guard: takes up ${printMm(packed, 1)} mm.`,
+      job: `Put ${words.join(' and ')} on the ${slot === 'pot-volume' ? 'volume' : 'tone'} pot under the guard: takes up ${printMm(packed, 1)} mm.`,
       how: 'Run the inner nut down the thread before the pot goes in; it sets the height. Nothing is cut.',
       gives: 'nothing',
       tools: ['inner nut', 'washers', 'socket of the nut’s size'],
@@ -151,7 +160,10 @@ function depthCheck(build: Build, slot: PotSlot): Check | undefined {
   const refs = { route: sizeRef('body', 'control.depth'), body: sizeRef(slot, 'body.depth') }
   const { have, missing } = sizesFor(build, refs)
   if (missing.length) return undefined
-  const room = linear([[1, ofSize(have.route)], [-1, ofSize(have.body)]])
+  const room = linear([
+    [1, ofSize(have.route)],
+    [-1, ofSize(have.body)],
+  ])
   return check({
     id: 'depth',
     label: 'Room under the lugs',

@@ -48,7 +48,12 @@ export function stringsOnBoardJoint(build: Build): Joint {
     bridge: sizeRef('bridge', 'spread'),
   }
   const d = datums(build)
-  const base = { id: 'strings-on-board', title: 'Strings on the board', slots: ['neck', 'nut', 'bridge'] as ('neck' | 'nut' | 'bridge')[], at: pt(d.heelEnd - 60, 44) }
+  const base = {
+    id: 'strings-on-board',
+    title: 'Strings on the board',
+    slots: ['neck', 'nut', 'bridge'] as ('neck' | 'nut' | 'bridge')[],
+    at: pt(d.heelEnd - 60, 44),
+  }
   const { have, missing } = sizesFor(build, refs)
   if (missing.length) return waitingJoint({ ...base, drawing: emptyBoard() }, missing)
   const axis = sizeAt(build, sizeRef('body', 'axisAtBridge')) ?? { value: 0, doubt: 2, known: 'assumed' as const }
@@ -56,7 +61,9 @@ export function stringsOnBoardJoint(build: Build): Joint {
   const margin = (side: 'bass' | 'treble') =>
     propagate(
       ([widthEnd, nut, bridge, e]) =>
-        boardMargins({ widthEnd: widthEnd!, scale: d.scale, frets: have.frets.value, pocketMiddle }, { nut: nut!, bridge: bridge! }, e!)[side],
+        boardMargins({ widthEnd: widthEnd!, scale: d.scale, frets: have.frets.value, pocketMiddle }, { nut: nut!, bridge: bridge! }, e!)[
+          side
+        ],
       [ofSize(have.widthEnd), ofSize(have.nut), ofSize(have.bridge), ofSize(axis)],
     )
   const both = { bass: margin('bass'), treble: margin('treble') }
@@ -102,7 +109,12 @@ export function stringsOnBoardJoint(build: Build): Joint {
   return jointOf(build, { ...base, drawing: boardDrawing(build, have.widthEnd.value, { bass, treble }) }, checks)
 }
 
-const emptyBoard = (): Drawing => ({ title: 'Board at the last fret', marks: [], bounds: { x: -30, y: -12, width: 60, height: 24 }, numbers: [] })
+const emptyBoard = (): Drawing => ({
+  title: 'Board at the last fret',
+  marks: [],
+  bounds: { x: -30, y: -12, width: 60, height: 24 },
+  numbers: [],
+})
 
 /** The board cut across at the last fret, strings above it, seen from the bridge; true proportion. */
 function boardDrawing(build: Build, width: number, margin: { bass: number; treble: number }): Drawing {

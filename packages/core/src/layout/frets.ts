@@ -2,5 +2,4 @@
 export const fretPlace = (scale: number, n: number): number => scale * (1 - 2 ** (-n / 12))
 
 /** Places of frets 1 to `count`, mm from the nut. */
-export const fretPlaces = (scale: number, count: number): number[] =>
-  Array.from({ length: count }, (_, i) => fretPlace(scale, i + 1))
+export const fretPlaces = (scale: number, count: number): number[] => Array.from({ length: count }, (_, i) => fretPlace(scale, i + 1))

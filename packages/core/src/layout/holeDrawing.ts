@@ -19,7 +19,11 @@ export function holeDrawing(hole: { title: string; bit: number; wood: number; de
   if (flag !== undefined) {
     const dx = -half + 7
     const shank = 12
-    marks.push({ mark: 'area', role: 'bit', points: [pt(dx - r, -shank), pt(dx + r, -shank), pt(dx + r, full), pt(dx, tip), pt(dx - r, full)] })
+    marks.push({
+      mark: 'area',
+      role: 'bit',
+      points: [pt(dx - r, -shank), pt(dx + r, -shank), pt(dx + r, full), pt(dx, tip), pt(dx - r, full)],
+    })
     marks.push({ mark: 'area', role: 'tape', points: rectangle(dx - r - 2.2, -5, dx + r + 2.2, 0) })
     marks.push({ mark: 'label', at: pt(dx + r + 3.4, -1.5), text: 'tape', anchor: 'start' })
     marks.push({ mark: 'dimension', from: pt(r + 5, 0), to: pt(r + 5, tip), text: printMm(flag, 1), emphasis: true })
@@ -36,7 +40,9 @@ export function holeDrawing(hole: { title: string; bit: number; wood: number; de
       { label: 'Bit', value: `${printMm(bit, 1)} mm` },
       { label: 'Wood', value: `${printMm(wood, 1)} mm` },
       ...(flag === undefined ? [] : [{ label: 'Tape flag from the tip', value: `${printMm(flag, 1)} mm` }]),
-      ...(left === undefined ? [{ label: 'Depth', value: 'right through' }] : [{ label: 'Wood left under the tip', value: `${printMm(left, 1)} mm` }]),
+      ...(left === undefined
+        ? [{ label: 'Depth', value: 'right through' }]
+        : [{ label: 'Wood left under the tip', value: `${printMm(left, 1)} mm` }]),
     ],
   }
 }

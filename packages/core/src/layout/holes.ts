@@ -29,7 +29,10 @@ function waiting(base: Basics, missing: SizeRef[]): HoleCard {
 }
 
 /** A blind pilot hole with everything on its card. */
-function pilotCard(base: Basics, input: { places: HoleCard['places']; root: number; hard: boolean; wanted: number; wood: number; guard?: number; what: string }): HoleCard {
+function pilotCard(
+  base: Basics,
+  input: { places: HoleCard['places']; root: number; hard: boolean; wanted: number; wood: number; guard?: number; what: string },
+): HoleCard {
   const { exact, bit } = pilotBit(input.root, input.hard)
   const d = blindDepth(input.wanted, bit, input.wood, input.guard)
   const share = input.hard ? '90 % of its root in hardwood' : '70 % of its root in softwood'
@@ -42,7 +45,10 @@ function pilotCard(base: Basics, input: { places: HoleCard['places']; root: numb
   return {
     ...base,
     places: input.places,
-    bits: [`try ${printMm(bit, 1)} mm in scrap of the same wood first; a screw that needs force will snap`, `${printMm(bit, 1)} mm, tape at ${printMm(d.flag, 1)} mm from the tip`],
+    bits: [
+      `try ${printMm(bit, 1)} mm in scrap of the same wood first; a screw that needs force will snap`,
+      `${printMm(bit, 1)} mm, tape at ${printMm(d.flag, 1)} mm from the tip`,
+    ],
     bit,
     depth: d.depth,
     flag: d.flag,
@@ -86,7 +92,11 @@ const studBores: Finder = (build) => {
     {
       ...base,
       places: [pt(x, have.spacing.value / 2), pt(x, -have.spacing.value / 2)],
-      bits: ['3 mm pilot, square', `${printMm(bit, 1)} mm brad point, tape at ${printMm(d.flag, 1)} mm`, 'try the bushing in scrap of the same wood'],
+      bits: [
+        '3 mm pilot, square',
+        `${printMm(bit, 1)} mm brad point, tape at ${printMm(d.flag, 1)} mm`,
+        'try the bushing in scrap of the same wood',
+      ],
       bit,
       depth: d.depth,
       flag: d.flag,
@@ -235,13 +245,108 @@ const neckScrewHoles: Finder = (build) => {
   if (missing.length) return [waiting(base, missing)]
   const value = (size: string, otherwise: number) => valueAt(build, { slot: 'neck-screws', size }) ?? otherwise
   const through = have.thickness.value - have.pocket.value + value('plate.thickness', 1.5)
+  // Never closer than 3 mm to the board's face or a fret. [practice]
+  return [
+    pilotCard(base, {
+      places: neckScrewPlaces(build),
+      root: have.root.value,
+      hard: isHard(build, 'neck'),
+      wanted: engaged(have.length, through),
+      wood: have.heel.value,
+      guard: 3,
+      what: `Screw root ${printMm(have.root.value)} mm, ${printMm(through, 1)} mm of body and plate before it`,
+    }),
+  ]
+}
+
+/** Clearance holes in the body, so that the screws pull the neck down instead of holding it off. */
+const neckScrewClearance: Finder = (build) => {
+  if (!build.parts['neck-screws'] || !build.parts.body) return []
+  const base: Basics = {
+    id: 'neck-clearance',
+    title: 'Neck screw holes through the body',
+    slot: 'neck-screws',
+    face: 'back',
+    goesIn: 'the neck screws, free to turn',
+    measureFrom: 'the plate, laid square to the centre line over the pocket',
+    tools: 'drill press or guide block; scrap clamped in the pocket so that the floor does not split out',
+  }
+  const { have, missing } = sizesFor(build, {
+    thread: { slot: 'neck-screws', size: 'thread' },
+    thickness: { slot: 'body', size: 'thickness' },
+    pocket: { slot: 'body', size: 'pocket.depth' },
+  })
+  if (missing.length) return [waiting(base, missing)]
+  const wood = have.thickness.value - have.pocket.value
+  // Screw plus 0.3 to 0.5 mm. [practice]
+  const bit = BITS.find((b) => b >= have.thread.value + 0.3) ?? have.thread.value + 0.5
+  return [
+    {
+      ...base,
+      places: neckScrewPlaces(build),
+      bits: ['2 mm pilot from the back', `${printMm(bit, 1)} mm, right through ${printMm(wood, 1)} mm into scrap`],
+      bit,
+      state: 'ready',
+      says: `Thread ${printMm(have.thread.value)} mm plus 0.3 to 0.5: the screw must turn freely here and bite only in the heel.`,
+      cautions: DRILL_CAUTIONS,
+      missing: [],
+      drawing: holeDrawing({ title: base.title, bit, wood }),
+    },
+  ]
+}
+
+function neckScrewPlaces(build: Build) {
+  const value = (size: string, otherwise: number) => valueAt(build, { slot: 'neck-screws', size }) ?? otherwise
   const d = datums(build)
   const middle = (d.mouth + d.heelEnd) / 2
   const along = value('spread.along', 51) / 2
   const across = value('spread.across', 38) / 2
-  const places = [pt(middle - along, across), pt(middle - along, -across), pt(middle + along, across), pt(middle + along, -across)]
-  // Never closer than 3 mm to the board's face or a fret. [practice]
-  return [pilotCard(base, { places, root: have.root.value, hard: isHard(build, 'neck'), wanted: engaged(have.length, through), wood: have.heel.value, guard: 3, what: `Screw root ${printMm(have.root.value)} mm, ${printMm(through, 1)} mm of body and plate before it` })]
+  return [pt(middle - along, across), pt(middle - along, -across), pt(middle + along, across), pt(middle + along, -across)]
+}
+
+/** Holes for the pots in the guard, reamed rather than drilled where they are only a little small. */
+const potHoles: Finder = (build) => {
+  if (!build.parts.guard || !(build.parts['pot-volume'] || build.parts['pot-tone'])) return []
+  const base: Basics = {
+    id: 'pot-holes',
+    title: 'Pot holes in the guard',
+    slot: 'guard',
+    face: 'front',
+    goesIn: 'the pots’ bushings',
+    measureFrom: 'the guard’s own marks; the route’s walls below must clear the pots by 2 mm',
+    tools: 'tapered reamer by hand, or step bit on scrap; tape on the face',
+  }
+  const { have, missing } = sizesFor(build, {
+    hole: { slot: 'guard', size: 'pot.hole' },
+    guard: { slot: 'guard', size: 'thickness' },
+    bushing: { slot: build.parts['pot-volume'] ? 'pot-volume' : 'pot-tone', size: 'bushing.diameter' },
+  })
+  if (missing.length) return [waiting(base, missing)]
+  const d = datums(build)
+  const to = have.bushing.value + 0.1
+  const small = have.hole.value < to - 1e-9
+  const places = (['volume', 'tone'] as const).flatMap((name) => {
+    const x = valueAt(build, { slot: 'guard', size: `${name}.x` })
+    const y = valueAt(build, { slot: 'guard', size: `${name}.y` })
+    return x === undefined || y === undefined ? [] : [pt(d.heelEnd + x, y)]
+  })
+  return [
+    {
+      ...base,
+      places,
+      bits: small
+        ? [`ream from ${printMm(have.hole.value, 1)} to ${printMm(to, 1)} mm, from both faces in turn`]
+        : ['nothing to cut: try a pot in each hole'],
+      bit: Math.max(have.hole.value, to),
+      state: small ? 'mind' : 'ready',
+      says: small
+        ? `The holes are ${printMm(to - have.hole.value, 1)} mm too small; a reamer from one side only leaves a cone.`
+        : `Holes of ${printMm(have.hole.value, 1)} mm take the ${printMm(have.bushing.value, 1)} mm bushings.`,
+      cautions: ['Eye protection; clamp plastic between scrap, it grabs and cracks.'],
+      missing: [],
+      drawing: holeDrawing({ title: base.title, bit: Math.max(have.hole.value, to), wood: have.guard.value }),
+    },
+  ]
 }
 
 const engaged = (length: Size, through: number) => Math.max(0, length.value - through)
@@ -249,5 +354,5 @@ const engaged = (length: Size, through: number) => Math.max(0, length.value - th
 /** Every hole card of a build, in the order holes are drilled: references and bridge, through holes, then small screws. */
 export function holeCards(build: Build): HoleCard[] {
   if (!build.parts.body && !build.parts.neck) return []
-  return [studBores, bridgeScrews, stringHoles, neckScrewHoles, tunerScrews].flatMap((find) => find(build))
+  return [studBores, bridgeScrews, stringHoles, neckScrewClearance, neckScrewHoles, potHoles, tunerScrews].flatMap((find) => find(build))
 }

@@ -35,7 +35,14 @@ export function frontView(build: Build): Mark[] {
     ['pot-tone', 'tone', 225, -82],
   ] as const
   for (const [slot, name, x, y] of controls)
-    marks.push({ mark: 'circle', role: 'metal', at: pt(d.heelEnd + value('guard', `${name}.x`, x), value('guard', `${name}.y`, y)), r: 9, thing: slot, dashed: !has(slot) })
+    marks.push({
+      mark: 'circle',
+      role: 'metal',
+      at: pt(d.heelEnd + value('guard', `${name}.x`, x), value('guard', `${name}.y`, y)),
+      r: 9,
+      thing: slot,
+      dashed: !has(slot),
+    })
   const sx = d.heelEnd + value('guard', 'switch.x', 150)
   const sy = value('guard', 'switch.y', -72)
   area('switch', 'metal', [pt(sx - 13, sy - 3), pt(sx + 13, sy + 3), pt(sx + 13, sy + 5), pt(sx - 13, sy - 1)])
@@ -56,7 +63,8 @@ function neckMarks(build: Build, d: ReturnType<typeof datums>, value: Value, are
   area('neck', 'neck-wood', head ? outlinePoints(head) : [pt(0, -nut / 2), pt(0, nut / 2), pt(-150, 26), pt(-170, 0), pt(-150, -26)])
   area('neck', 'board', [pt(0, -nut / 2), pt(length, -end / 2), pt(length, end / 2), pt(0, nut / 2)])
   const halfAt = (x: number) => (nut + ((end - nut) * x) / length) / 2
-  for (const x of fretPlaces(d.scale, frets)) marks.push({ mark: 'line', role: 'fret', points: [pt(x, -halfAt(x)), pt(x, halfAt(x))], thing: 'neck' })
+  for (const x of fretPlaces(d.scale, frets))
+    marks.push({ mark: 'line', role: 'fret', points: [pt(x, -halfAt(x)), pt(x, halfAt(x))], thing: 'neck' })
   for (const n of [3, 5, 7, 9, 12, 15, 17, 19, 21]) {
     if (n > frets) continue
     const x = (fretPlace(d.scale, n) + fretPlace(d.scale, n - 1)) / 2
@@ -102,12 +110,32 @@ export function backView(build: Build): Mark[] {
   const nut = value('neck', 'nut.width', 42)
   const end = value('neck', 'heel.widthMouth', 56)
   const head = build.parts.neck?.outline
-  marks.push({ mark: 'area', role: 'neck-wood', points: [pt(0, -nut / 2), pt(d.mouth, -end / 2), pt(d.mouth, end / 2), pt(0, nut / 2)], thing: 'neck', dashed: !build.parts.neck })
+  marks.push({
+    mark: 'area',
+    role: 'neck-wood',
+    points: [pt(0, -nut / 2), pt(d.mouth, -end / 2), pt(d.mouth, end / 2), pt(0, nut / 2)],
+    thing: 'neck',
+    dashed: !build.parts.neck,
+  })
   if (head) marks.push({ mark: 'area', role: 'neck-wood', points: outlinePoints(head), thing: 'neck' })
-  for (const p of tunerPosts(build)) marks.push({ mark: 'area', role: 'metal', points: rectangle(p.x - 7, p.y - 8, p.x + 7, p.y + 8), thing: 'tuners', dashed: !build.parts.tuners })
+  for (const p of tunerPosts(build))
+    marks.push({
+      mark: 'area',
+      role: 'metal',
+      points: rectangle(p.x - 7, p.y - 8, p.x + 7, p.y + 8),
+      thing: 'tuners',
+      dashed: !build.parts.tuners,
+    })
   const middle = (d.mouth + d.heelEnd) / 2
-  marks.push({ mark: 'area', role: 'metal', points: rectangle(middle - 32, -25, middle + 32, 25), thing: 'neck-screws', dashed: !build.parts['neck-screws'] })
-  if (traitAt(build, 'bridge', 'mount') === 'two-stud') marks.push({ mark: 'area', role: 'cavity', points: rectangle(d.mouth + 95, -30, d.studs + 34, 30), thing: 'body' })
+  marks.push({
+    mark: 'area',
+    role: 'metal',
+    points: rectangle(middle - 32, -25, middle + 32, 25),
+    thing: 'neck-screws',
+    dashed: !build.parts['neck-screws'],
+  })
+  if (traitAt(build, 'bridge', 'mount') === 'two-stud')
+    marks.push({ mark: 'area', role: 'cavity', points: rectangle(d.mouth + 95, -30, d.studs + 34, 30), thing: 'body' })
   return marks.map(turnedOver)
 }
 

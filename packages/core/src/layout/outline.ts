@@ -13,12 +13,12 @@ export function outlinePoints(rows: readonly OutlineRow[]): Point[] {
   if (rows.length < 3) return []
   const horn = (inner: 'bassInner' | 'trebleInner', sign: number) =>
     rows.filter((r) => r[inner] !== undefined).map((r) => pt(r.x, sign * r[inner]!))
+  const mouth = rows.findLast((r) => r.bassInner !== undefined || r.trebleInner !== undefined)?.x ?? -Infinity
   const side = (key: 'bass' | 'treble', inner: 'bassInner' | 'trebleInner', sign: number) => {
     const innerEdge = horn(inner, sign)
     const tip = innerEdge[0]?.x ?? 0
-    const mouth = innerEdge.at(-1)?.x
-    // Rows further out than this side's horn tip belong to the other horn alone.
-    const outer = rows.filter((r) => mouth === undefined || r.x >= tip).map((r) => pt(r.x, sign * r[key]))
+    // Rows further out than this side's horn tip belong to the other horn alone; without a horn it starts at the mouth.
+    const outer = rows.filter((r) => r.x >= (innerEdge.length ? tip : mouth)).map((r) => pt(r.x, sign * r[key]))
     return [...innerEdge.toReversed(), ...outer]
   }
   return smooth([...side('bass', 'bassInner', 1), ...side('treble', 'trebleInner', -1).toReversed()])

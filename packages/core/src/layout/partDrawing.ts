@@ -9,11 +9,18 @@ export function partDrawing(build: Build, slot: Slot): Drawing {
   const part = build.parts[slot]
   const spec = slotSpec(slot)
   const numbers = part
-    ? Object.entries(part.sizes).map(([key, s]) => ({ label: KINDS[part.kind].sizes[key]?.label ?? key, value: `${printValue(s.value, KINDS[part.kind].sizes[key]?.unit ?? 'mm')}` }))
+    ? Object.entries(part.sizes).map(([key, s]) => ({
+        label: KINDS[part.kind].sizes[key]?.label ?? key,
+        value: `${printValue(s.value, KINDS[part.kind].sizes[key]?.unit ?? 'mm')}`,
+      }))
     : []
   const drawn = part ? (DRAWN[spec.kind]?.(build, slot) ?? lengths(build, slot)) : []
-  const marks = drawn.length ? drawn : [{ mark: 'label', at: pt(0, 0), text: part ? 'No lengths entered yet' : 'Empty slot', anchor: 'middle' } as Mark]
-  const points = marks.flatMap((m) => (m.mark === 'area' || m.mark === 'line' ? m.points : m.mark === 'dimension' ? [m.from, m.to] : [m.at]))
+  const marks = drawn.length
+    ? drawn
+    : [{ mark: 'label', at: pt(0, 0), text: part ? 'No lengths entered yet' : 'Empty slot', anchor: 'middle' } as Mark]
+  const points = marks.flatMap((m) =>
+    m.mark === 'area' || m.mark === 'line' ? m.points : m.mark === 'dimension' ? [m.from, m.to] : [m.at],
+  )
   const box = boxAround(points, 2)
   const grow = 0.1 * Math.max(box.width, box.height, 20)
   return {
@@ -27,7 +34,13 @@ export function partDrawing(build: Build, slot: Slot): Drawing {
 
 type Draw = (build: Build, slot: Slot) => Mark[]
 const get = (build: Build, slot: Slot) => (size: string) => sizeAt(build, { slot, size })?.value
-const across = (x: number, w: number, text: string, emphasis = false): Mark => ({ mark: 'dimension', from: pt(x, -w / 2), to: pt(x, w / 2), text, emphasis })
+const across = (x: number, w: number, text: string, emphasis = false): Mark => ({
+  mark: 'dimension',
+  from: pt(x, -w / 2),
+  to: pt(x, w / 2),
+  text,
+  emphasis,
+})
 const along = (y: number, a: number, b: number, text: string): Mark => ({ mark: 'dimension', from: pt(a, y), to: pt(b, y), text })
 
 const drawBody: Draw = (build, slot) => {
@@ -37,14 +50,19 @@ const drawBody: Draw = (build, slot) => {
   const marks: Mark[] = outline.length ? [{ mark: 'area', role: 'body-wood', points: outline }] : []
   const [mouth, end, length, bridge] = [v('pocket.widthMouth'), v('pocket.widthEnd'), v('pocket.length'), v('mouthToBridge')]
   if (mouth && length) {
-    marks.push({ mark: 'area', role: 'cavity', points: [pt(0, -mouth / 2), pt(length, -(end ?? mouth) / 2), pt(length, (end ?? mouth) / 2), pt(0, mouth / 2)] })
+    marks.push({
+      mark: 'area',
+      role: 'cavity',
+      points: [pt(0, -mouth / 2), pt(length, -(end ?? mouth) / 2), pt(length, (end ?? mouth) / 2), pt(0, mouth / 2)],
+    })
     marks.push(across(-12, mouth, printMm(mouth), true), along(-mouth / 2 - 12, 0, length, printMm(length, 1)))
   }
   for (const place of ['neck', 'middle', 'bridge']) {
     const [c, l, w] = ['centre', 'length', 'width'].map((k) => v(`route.${place}.${k}`))
     if (c && l && w) marks.push({ mark: 'area', role: 'cavity', points: rectangle(c - l / 2, -w / 2, c + l / 2, w / 2) })
   }
-  if (bridge) marks.push({ mark: 'line', role: 'centre', points: [pt(bridge, -60), pt(bridge, 60)] }, along(58, 0, bridge, printMm(bridge, 1)))
+  if (bridge)
+    marks.push({ mark: 'line', role: 'centre', points: [pt(bridge, -60), pt(bridge, 60)] }, along(58, 0, bridge, printMm(bridge, 1)))
   return marks
 }
 
@@ -53,10 +71,17 @@ const drawNeck: Draw = (build, slot) => {
   const [nut, end, length, heel, last] = [v('nut.width'), v('board.widthEnd'), v('boardLength'), v('heel.widthMouth'), v('nutToHeelEnd')]
   if (!nut || !end || !length) return lengths(build, slot)
   const head = build.parts[slot]?.outline
-  const marks: Mark[] = [{ mark: 'area', role: 'board', points: [pt(0, -nut / 2), pt(length, -end / 2), pt(length, end / 2), pt(0, nut / 2)] }]
+  const marks: Mark[] = [
+    { mark: 'area', role: 'board', points: [pt(0, -nut / 2), pt(length, -end / 2), pt(length, end / 2), pt(0, nut / 2)] },
+  ]
   if (head) marks.unshift({ mark: 'area', role: 'neck-wood', points: outlinePoints(head) })
   marks.push(across(12, nut, printMm(nut)), across(length - 14, end, printMm(end)))
-  if (heel && last) marks.push({ mark: 'line', role: 'centre', points: [pt(last, -40), pt(last, 40)] }, across(last - 60, heel, printMm(heel), true), along(52, 0, last, printMm(last, 1)))
+  if (heel && last)
+    marks.push(
+      { mark: 'line', role: 'centre', points: [pt(last, -40), pt(last, 40)] },
+      across(last - 60, heel, printMm(heel), true),
+      along(52, 0, last, printMm(last, 1)),
+    )
   return marks
 }
 
@@ -84,7 +109,11 @@ const drawPickup: Draw = (build, slot) => {
   const v = get(build, slot)
   const [l, w] = [v('length'), v('width')]
   if (!l || !w) return []
-  return [{ mark: 'area', role: 'pickup', points: rectangle(0, -w / 2, l, w / 2) }, across(l + 8, w, printMm(w), true), along(w / 2 + 7, 0, l, printMm(l))]
+  return [
+    { mark: 'area', role: 'pickup', points: rectangle(0, -w / 2, l, w / 2) },
+    across(l + 8, w, printMm(w), true),
+    along(w / 2 + 7, 0, l, printMm(l)),
+  ]
 }
 
 const drawBridge: Draw = (build, slot) => {
@@ -92,7 +121,11 @@ const drawBridge: Draw = (build, slot) => {
   const [l, w, studs, spread] = [v('plate.length'), v('plate.width'), v('studSpacing'), v('spread')]
   if (!l || !w) return lengths(build, slot)
   const marks: Mark[] = [{ mark: 'area', role: 'metal', points: rectangle(-6, -w / 2, l - 6, w / 2) }]
-  if (studs) marks.push(...[-1, 1].map((s): Mark => ({ mark: 'circle', role: 'cavity', at: pt(0, (s * studs) / 2), r: 4 })), across(-14, studs, printMm(studs), true))
+  if (studs)
+    marks.push(
+      ...[-1, 1].map((s): Mark => ({ mark: 'circle', role: 'cavity', at: pt(0, (s * studs) / 2), r: 4 })),
+      across(-14, studs, printMm(studs), true),
+    )
   if (spread) {
     for (let i = 0; i < build.strings; i++) {
       const y = spread * (i / (build.strings - 1) - 0.5)
@@ -113,7 +146,10 @@ const drawStrings: Draw = (build, slot) => {
     const x = (n - 1) * 3
     marks.push({ mark: 'circle', role: 'metal', at: pt(x, 0), r: d / 2 })
     if (core) marks.push({ mark: 'circle', role: 'open', at: pt(x, 0), r: core / 2 })
-    marks.push({ mark: 'label', at: pt(x, 2), text: String(n), anchor: 'middle' }, { mark: 'label', at: pt(x, -1.5), text: (d / 0.0254).toFixed(0), anchor: 'middle' })
+    marks.push(
+      { mark: 'label', at: pt(x, 2), text: String(n), anchor: 'middle' },
+      { mark: 'label', at: pt(x, -1.5), text: (d / 0.0254).toFixed(0), anchor: 'middle' },
+    )
   }
   return marks
 }
@@ -130,10 +166,22 @@ const lengths: Draw = (build, slot) => {
     const box: Point[] = rectangle(0, y - step * 0.22, Math.max(Math.abs(s.value), longest * 0.004), y + step * 0.22)
     return [
       { mark: 'area', role: 'metal', points: box },
-      { mark: 'label', at: pt(longest * 0.03 + Math.abs(s.value), y + step * 0.2), text: `${KINDS[part.kind].sizes[key]!.label} ${printMm(s.value)}`, anchor: 'start' },
+      {
+        mark: 'label',
+        at: pt(longest * 0.03 + Math.abs(s.value), y + step * 0.2),
+        text: `${KINDS[part.kind].sizes[key]!.label} ${printMm(s.value)}`,
+        anchor: 'start',
+      },
       ...(i === 0 ? [{ mark: 'line', role: 'guide', points: [pt(0, -step), pt(longest * 2.2, -step)] } as Mark] : []),
     ]
   })
 }
 
-const DRAWN: Partial<Record<string, Draw>> = { body: drawBody, neck: drawNeck, guard: drawGuard, pickup: drawPickup, bridge: drawBridge, strings: drawStrings }
+const DRAWN: Partial<Record<string, Draw>> = {
+  body: drawBody,
+  neck: drawNeck,
+  guard: drawGuard,
+  pickup: drawPickup,
+  bridge: drawBridge,
+  strings: drawStrings,
+}

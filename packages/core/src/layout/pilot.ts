@@ -14,8 +14,7 @@ export function pilotBit(root: number, hard: boolean, bits: readonly number[] = 
   return { exact, bit: nearest(bits, exact) }
 }
 
-export const nearest = (bits: readonly number[], d: number): number =>
-  bits.reduce((a, b) => (Math.abs(b - d) < Math.abs(a - d) ? b : a))
+export const nearest = (bits: readonly number[], d: number): number => bits.reduce((a, b) => (Math.abs(b - d) < Math.abs(a - d) ? b : a))
 
 /** Length of a twist bit's tip cone, mm: d/2 / tan(118/2 deg). [physics] */
 export const tipCone = (bit: number): number => bit / 2 / Math.tan((POINT / 2) * (Math.PI / 180))

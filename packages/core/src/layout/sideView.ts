@@ -26,13 +26,38 @@ export function sideProfile(build: Build): Mark[] {
     {
       mark: 'area',
       role: 'neck-wood',
-      points: [pt(0, -surface(0)), pt(d.heelEnd, -surface(d.heelEnd)), pt(d.heelEnd, -surface(d.heelEnd) + heel), pt(d.mouth, -surface(d.mouth) + heel), pt(d.mouth - 34, -surface(d.mouth) + neckDepth), pt(0, -surface(0) + neckDepth - 1)],
+      points: [
+        pt(0, -surface(0)),
+        pt(d.heelEnd, -surface(d.heelEnd)),
+        pt(d.heelEnd, -surface(d.heelEnd) + heel),
+        pt(d.mouth, -surface(d.mouth) + heel),
+        pt(d.mouth - 34, -surface(d.mouth) + neckDepth),
+        pt(0, -surface(0) + neckDepth - 1),
+      ],
       thing: 'neck',
       dashed: dashed('neck'),
     },
-    { mark: 'area', role: 'neck-wood', points: rectangle(tip, -surface(0) + 4, 0, -surface(0) + 4 + head), thing: 'neck', dashed: dashed('neck') },
-    { mark: 'area', role: 'board', points: [pt(0, -surface(0)), pt(length, -surface(length)), pt(length, -surface(length) + 5), pt(0, -surface(0) + 5)], thing: 'neck', dashed: dashed('neck') },
-    { mark: 'line', role: 'string', points: [pt(0, -surface(0) - crown - value('nut', 'slot', 0.5)), pt(d.scale, -saddle)], thing: 'strings', dashed: dashed('strings') },
+    {
+      mark: 'area',
+      role: 'neck-wood',
+      points: rectangle(tip, -surface(0) + 4, 0, -surface(0) + 4 + head),
+      thing: 'neck',
+      dashed: dashed('neck'),
+    },
+    {
+      mark: 'area',
+      role: 'board',
+      points: [pt(0, -surface(0)), pt(length, -surface(length)), pt(length, -surface(length) + 5), pt(0, -surface(0) + 5)],
+      thing: 'neck',
+      dashed: dashed('neck'),
+    },
+    {
+      mark: 'line',
+      role: 'string',
+      points: [pt(0, -surface(0) - crown - value('nut', 'slot', 0.5)), pt(d.scale, -saddle)],
+      thing: 'strings',
+      dashed: dashed('strings'),
+    },
     { mark: 'area', role: 'metal', points: rectangle(d.studs - 4, -saddle, d.studs + 26, 0), thing: 'bridge', dashed: dashed('bridge') },
   ]
 }

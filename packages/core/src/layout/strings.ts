@@ -19,5 +19,4 @@ export function stringLines(count: number, nutSpread: number, bridgeSpread: numb
 }
 
 /** Place across at a distance x from the nut. */
-export const stringAcross = (line: StringLine, x: number, scale: number): number =>
-  line.atNut + (line.atBridge - line.atNut) * (x / scale)
+export const stringAcross = (line: StringLine, x: number, scale: number): number => line.atNut + (line.atBridge - line.atNut) * (x / scale)

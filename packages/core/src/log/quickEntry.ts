@@ -1,7 +1,17 @@
 import { specAt, type Build, type SizeRef } from '../build'
 import { chosenParts } from '../build'
 import { KINDS, slotSpec, whyNotValue, type Slot } from '../parts'
-import { KNOWN, lengthDoubt, electricalDoubt, parseFarads, parseLength, parseOhms, type Known, type LengthSystem, type Size } from '../quantity'
+import {
+  KNOWN,
+  lengthDoubt,
+  electricalDoubt,
+  parseFarads,
+  parseLength,
+  parseOhms,
+  type Known,
+  type LengthSystem,
+  type Size,
+} from '../quantity'
 
 /** A quick entry understood as a size, offered for filing. */
 export interface Filing {
@@ -10,7 +20,11 @@ export interface Filing {
   label: string
 }
 
-const words = (text: string) => text.toLowerCase().split(/[^\p{L}\d.]+/u).filter(Boolean)
+const words = (text: string) =>
+  text
+    .toLowerCase()
+    .split(/[^\p{L}\d.]+/u)
+    .filter(Boolean)
 const TOOL_WORDS = new Set<string>(KNOWN)
 
 /**
@@ -24,7 +38,9 @@ export function understand(build: Build, text: string, system: LengthSystem = 'm
   if (numberAt < 0) return undefined
   const unit = /^(mm|cm|in|inch|"|thou|mil|ohms?)$/i.test(tokens[numberAt + 1] ?? '') ? ` ${tokens[numberAt + 1]}` : ''
   const spoken = `${tokens[numberAt]}${unit}`
-  const said = new Set(words(tokens.filter((t, i) => i !== numberAt && !(unit && i === numberAt + 1) && t.toLowerCase() !== toolWord).join(' ')))
+  const said = new Set(
+    words(tokens.filter((t, i) => i !== numberAt && !(unit && i === numberAt + 1) && t.toLowerCase() !== toolWord).join(' ')),
+  )
   if (!said.size) return undefined
   const scored = candidates(build)
     .map((c) => ({ ...c, score: [...said].filter((w) => c.names.has(w)).length / said.size, extra: c.names.size }))
@@ -33,11 +49,22 @@ export function understand(build: Build, text: string, system: LengthSystem = 'm
   const [best, second] = scored
   if (!best || (second && second.extra === best.extra)) return undefined
   const spec = specAt(best.ref)
-  const parsed = spec.unit === 'ohm' ? parseOhms(spoken) : spec.unit === 'farad' ? parseFarads(spoken) : spec.unit === 'mm' ? parseLength(spoken, system) : undefined
+  const parsed =
+    spec.unit === 'ohm'
+      ? parseOhms(spoken)
+      : spec.unit === 'farad'
+        ? parseFarads(spoken)
+        : spec.unit === 'mm'
+          ? parseLength(spoken, system)
+          : undefined
   if (!parsed?.ok || whyNotValue(spec, parsed.value)) return undefined
   const known: Known = toolWord ?? (spec.unit === 'mm' ? 'calipers' : 'meter')
   const doubt = spec.unit === 'mm' ? lengthDoubt(known, KINDS[slotSpec(best.ref.slot).kind].trade) : electricalDoubt(known, parsed.value)
-  return { ref: best.ref, size: { value: parsed.value, doubt, known }, label: `${slotSpec(best.ref.slot).label}: ${spec.label.toLowerCase()}` }
+  return {
+    ref: best.ref,
+    size: { value: parsed.value, doubt, known },
+    label: `${slotSpec(best.ref.slot).label}: ${spec.label.toLowerCase()}`,
+  }
 }
 
 function candidates(build: Build): { ref: SizeRef; names: Set<string> }[] {

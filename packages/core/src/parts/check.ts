@@ -33,8 +33,7 @@ export function printValue(value: number, unit: SizeSpec['unit']): string {
 export function whyNotValue(spec: SizeSpec, value: number): string | undefined {
   const allowed = `allowed is ${printValue(spec.min, spec.unit)} to ${printValue(spec.max, spec.unit)}`
   if (!Number.isFinite(value)) return `${spec.label} is not a number; ${allowed}.`
-  if (value < spec.min || value > spec.max)
-    return `${spec.label} of ${printValue(value, spec.unit)} cannot be right; ${allowed}.`
+  if (value < spec.min || value > spec.max) return `${spec.label} of ${printValue(value, spec.unit)} cannot be right; ${allowed}.`
   if (spec.unit === 'count' && !Number.isInteger(value)) return `${spec.label} must be a whole number; ${allowed}.`
   return undefined
 }
@@ -61,7 +60,8 @@ export function partProblems(part: Part): PartProblem[] {
   if (part.outline) {
     if (!kind.outline) problems.push({ path: 'outline', why: `${kind.label} carries no outline.` })
     const backwards = part.outline.findIndex((row, i, all) => i > 0 && row.x <= all[i - 1]!.x)
-    if (backwards > 0) problems.push({ path: `outline.${backwards}.x`, why: 'Outline rows must go from nut end to tail end, each further than the last.' })
+    if (backwards > 0)
+      problems.push({ path: `outline.${backwards}.x`, why: 'Outline rows must go from nut end to tail end, each further than the last.' })
   }
   return problems
 }

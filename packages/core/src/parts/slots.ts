@@ -9,7 +9,12 @@ export interface SlotSpec {
   needed: boolean
 }
 
-const spec = <const S extends string, const K extends KindName>(slot: S, kind: K, label: string, needed = true) => ({ slot, kind, label, needed })
+const spec = <const S extends string, const K extends KindName>(slot: S, kind: K, label: string, needed = true) => ({
+  slot,
+  kind,
+  label,
+  needed,
+})
 
 /** In the order a person should enter them: what decides most comes first. */
 export const SLOTS = [

@@ -14,27 +14,47 @@ export function planDrawing(plan: PlanResult, today: string, due: string | undef
   for (let week = 0; week * 7 <= last; week++) {
     const x = week * 7 * unit
     marks.push({ mark: 'line', role: 'guide', points: [pt(x, 0), pt(x, lanes.length * LANE)] })
-    if (week % Math.ceil(last / 42) === 0) marks.push({ mark: 'label', at: pt(x, lanes.length * LANE + 7), text: week === 0 ? 'today' : `${week} wk`, anchor: 'middle' })
+    if (week % Math.ceil(last / 42) === 0)
+      marks.push({ mark: 'label', at: pt(x, lanes.length * LANE + 7), text: week === 0 ? 'today' : `${week} wk`, anchor: 'middle' })
   }
   const y = (s: Station) => lanes.indexOf(s) * LANE
   for (const s of plan.steps) {
     if (!s.date || !s.clear || s.state === 'done') continue
     const a = daysBetween(today, s.date) * unit
     const b = Math.max(a + 1.4, daysBetween(today, s.clear) * unit + unit * 0.5)
-    marks.push({ mark: 'area', role: s.id === chosen ? 'sounding' : s.state === 'ready' ? 'good' : 'doubt', points: rectangle(a, y(s.station) + 2, b, y(s.station) + LANE - 2), thing: s.id })
+    marks.push({
+      mark: 'area',
+      role: s.id === chosen ? 'sounding' : s.state === 'ready' ? 'good' : 'doubt',
+      points: rectangle(a, y(s.station) + 2, b, y(s.station) + LANE - 2),
+      thing: s.id,
+    })
   }
   for (const s of lanes) marks.push({ mark: 'label', at: pt(-3, y(s) + LANE / 2 + 1.5), text: LANE_NAME[s], anchor: 'end' })
   if (due) {
     const x = daysBetween(today, due) * unit
-    marks.push({ mark: 'line', role: 'remove', points: [pt(x, -2), pt(x, lanes.length * LANE)] }, { mark: 'label', at: pt(x, -4), text: 'due', anchor: 'middle' })
+    marks.push(
+      { mark: 'line', role: 'remove', points: [pt(x, -2), pt(x, lanes.length * LANE)] },
+      { mark: 'label', at: pt(x, -4), text: 'due', anchor: 'middle' },
+    )
   }
   return {
     title: 'The weeks ahead',
     note: 'green: can be done now · hatched: waits for something',
     marks,
     bounds: { x: -28, y: -10, width: 190, height: lanes.length * LANE + 22 },
-    numbers: plan.steps.filter((s) => s.date).map((s) => ({ label: s.title, value: s.state === 'done' ? 'done' : `${s.date} to ${s.clear}` })),
+    numbers: plan.steps
+      .filter((s) => s.date)
+      .map((s) => ({ label: s.title, value: s.state === 'done' ? 'done' : `${s.date} to ${s.clear}` })),
   }
 }
 
-const LANE_NAME: Record<Station, string> = { parts: 'Parts', fit: 'Dry fit', drill: 'Drill', wire: 'Wire', finish: 'Finish', setup: 'Set up', plan: 'Fit up', log: 'Log' }
+const LANE_NAME: Record<Station, string> = {
+  parts: 'Parts',
+  fit: 'Dry fit',
+  drill: 'Drill',
+  wire: 'Wire',
+  finish: 'Finish',
+  setup: 'Set up',
+  plan: 'Fit up',
+  log: 'Log',
+}

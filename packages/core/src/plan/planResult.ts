@@ -22,7 +22,9 @@ export function planResult(build: Build, steps: readonly Step[], finish: FinishR
   const planned: PlannedStep[] = steps.map((s) => {
     const open = s.befores.filter((b) => !done(b.id) && steps.some((o) => o.id === b.id))
     const at = done(s.id)
-    return { ...s, open, state: at ? 'done' : open.length ? 'blocked' : 'ready', ...(at ? { done: at } : {}) }
+    const parcel = s.slot && s.id.startsWith('arrive-') ? build.parts[s.slot]?.arrives : undefined
+    const late = parcel !== undefined && parcel > today
+    return { ...s, open, state: at ? 'done' : open.length ? 'blocked' : late ? 'waiting' : 'ready', ...(at ? { done: at } : {}) }
   })
   layOut(build, planned, finish, today)
   const left = planned.filter((s) => s.state !== 'done')

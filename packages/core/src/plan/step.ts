@@ -28,7 +28,8 @@ export interface Step {
   befores: Before[]
 }
 
-export type StepState = 'done' | 'ready' | 'blocked'
+/** Waiting: nothing stands before it but a parcel that is still on its way. */
+export type StepState = 'done' | 'ready' | 'blocked' | 'waiting'
 export interface PlannedStep extends Step {
   state: StepState
   done?: string

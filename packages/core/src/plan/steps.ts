@@ -41,7 +41,9 @@ function arrivalSteps(build: Build): Step[] {
       step({
         id: `arrive-${slot}`,
         title: `${slotSpec(slot).label} in hand: ${p.name}`,
-        why: p.arrives ? `Promised for ${p.arrives}. Check it against its listing the same day.` : 'Not ordered yet. Check it against its listing when it comes.',
+        why: p.arrives
+          ? `Promised for ${p.arrives}. Check it against its listing the same day.`
+          : 'Not ordered yet. Check it against its listing when it comes.',
         station: 'parts',
         slot,
         thing: slot,
@@ -52,7 +54,10 @@ function arrivalSteps(build: Build): Step[] {
 
 function fitSteps(build: Build, joints: readonly Joint[], arrivals: readonly Step[]): Step[] {
   const arrived = (slots: readonly string[]): Before[] =>
-    slots.map((s) => `arrive-${s}`).filter((id) => arrivals.some((a) => a.id === id)).map((id) => before(id, 'partsFirst'))
+    slots
+      .map((s) => `arrive-${s}`)
+      .filter((id) => arrivals.some((a) => a.id === id))
+      .map((id) => before(id, 'partsFirst'))
   const trial = step({
     id: 'trial-build',
     title: 'Trial build: bare neck in pocket, bridge, guard and controls in place',
@@ -64,13 +69,37 @@ function fitSteps(build: Build, joints: readonly Joint[], arrivals: readonly Ste
   const jobs = joints.flatMap((j) => {
     const planned = Object.entries(build.jobs).filter(([id]) => j.planned.includes(id))
     if (planned.length)
-      return planned.map(([id, job]) => step({ id: `job-${id}`, title: job.text, why: `${j.title}: planned on paper; measure again when it is done.`, station: 'fit', thing: j.id, minutes: 30, befores: arrived(j.slots) }))
+      return planned.map(([id, job]) =>
+        step({
+          id: `job-${id}`,
+          title: job.text,
+          why: `${j.title}: planned on paper; measure again when it is done.`,
+          station: 'fit',
+          thing: j.id,
+          minutes: 30,
+          befores: arrived(j.slots),
+        }),
+      )
     if (j.verdict !== 'tight' && j.verdict !== 'wont-go') return []
     const [cure] = j.cures
-    return [step({ id: `cure-${j.id}`, title: cure?.job ?? j.says, why: `${j.title}: ${j.verdict === 'tight' ? 'tight as it is' : 'won’t go as it is'}.`, station: 'fit', thing: j.id, minutes: 30, ...(cure ? { tools: cure.tools.join(', ') } : {}), befores: arrived(j.slots) })]
+    return [
+      step({
+        id: `cure-${j.id}`,
+        title: cure?.job ?? j.says,
+        why: `${j.title}: ${j.verdict === 'tight' ? 'tight as it is' : 'won’t go as it is'}.`,
+        station: 'fit',
+        thing: j.id,
+        minutes: 30,
+        ...(cure ? { tools: cure.tools.join(', ') } : {}),
+        befores: arrived(j.slots),
+      }),
+    ]
   })
   const unique = jobs.filter((j, i) => jobs.findIndex((o) => o.id === j.id) === i)
-  return [...unique, { ...trial, befores: [...trial.befores, ...unique.filter((j) => j.id.includes('pocket')).map((j) => before(j.id, 'dryFitFirst'))] }]
+  return [
+    ...unique,
+    { ...trial, befores: [...trial.befores, ...unique.filter((j) => j.id.includes('pocket')).map((j) => before(j.id, 'dryFitFirst'))] },
+  ]
 }
 
 function drillStep(card: HoleCard, build: Build, fit: readonly Step[]): Step {
@@ -103,7 +132,13 @@ function finishSteps(finish: FinishResult, cut: readonly Step[]): Step[] {
   const layers = new Map<string, { first: string; last: string; count: number; label: string; hands: number }>()
   for (const c of plan.coats) {
     const l = layers.get(c.layer)
-    layers.set(c.layer, { first: l?.first ?? c.date, last: c.date, count: (l?.count ?? 0) + 1, label: c.label, hands: (l?.hands ?? 0) + c.hands })
+    layers.set(c.layer, {
+      first: l?.first ?? c.date,
+      last: c.date,
+      count: (l?.count ?? 0) + 1,
+      label: c.label,
+      hands: (l?.hands ?? 0) + c.hands,
+    })
   }
   let last = sand.id
   const coats = [...layers].map(([name, l]) => {
@@ -137,9 +172,31 @@ function finishSteps(finish: FinishResult, cut: readonly Step[]): Step[] {
 function wireSteps(build: Build, coats: readonly Step[]): Step[] {
   if (!build.parts['pot-volume']) return []
   const fumes = ['Solder and flux fumes: ventilate. Leaded solder: wash hands, never eat at the bench. Eyes covered when clipping.']
-  const harness = step({ id: 'solder', title: 'Solder the harness on the guard, in wire-list order', why: 'Capacitor and jumpers, controls, grounds, pickups, the jack last.', station: 'wire', minutes: 120, cautions: fumes })
-  const test = step({ id: 'meter-check', title: 'Meter check at the jack, every position', why: 'Each reading inside its band before the guard is closed.', station: 'wire', minutes: 15, befores: [before('solder', 'solderedBeforeClosed')] })
-  const claw = step({ id: 'string-ground', title: 'Solder the string ground to the claw', why: 'Strings to sleeve must read under 1 Ω.', station: 'wire', minutes: 15, cautions: fumes, befores: coats.slice(-1).map((c) => before(c.id, 'polishBeforeHardware')) })
+  const harness = step({
+    id: 'solder',
+    title: 'Solder the harness on the guard, in wire-list order',
+    why: 'Capacitor and jumpers, controls, grounds, pickups, the jack last.',
+    station: 'wire',
+    minutes: 120,
+    cautions: fumes,
+  })
+  const test = step({
+    id: 'meter-check',
+    title: 'Meter check at the jack, every position',
+    why: 'Each reading inside its band before the guard is closed.',
+    station: 'wire',
+    minutes: 15,
+    befores: [before('solder', 'solderedBeforeClosed')],
+  })
+  const claw = step({
+    id: 'string-ground',
+    title: 'Solder the string ground to the claw',
+    why: 'Strings to sleeve must read under 1 Ω.',
+    station: 'wire',
+    minutes: 15,
+    cautions: fumes,
+    befores: coats.slice(-1).map((c) => before(c.id, 'polishBeforeHardware')),
+  })
   return [harness, test, claw]
 }
 
@@ -147,12 +204,47 @@ function assemblySteps(build: Build, coats: readonly Step[], wire: readonly Step
   const polished = coats.slice(-1).map((c) => before(c.id, 'polishBeforeHardware'))
   const has = (id: string) => wire.some((w) => w.id === id)
   const steps = [
-    step({ id: 'hardware', title: 'Bushings and studs, tuners, nut', why: 'Ferrules before tuners, so that the posts stand square.', station: 'plan', minutes: 45, befores: polished }),
-    step({ id: 'neck-on', title: 'Screw the neck on', why: 'Wax the screws; start all before tightening any.', station: 'plan', minutes: 20, befores: polished }),
+    step({
+      id: 'hardware',
+      title: 'Bushings and studs, tuners, nut',
+      why: 'Ferrules before tuners, so that the posts stand square.',
+      station: 'plan',
+      minutes: 45,
+      befores: polished,
+    }),
+    step({
+      id: 'neck-on',
+      title: 'Screw the neck on',
+      why: 'Wax the screws; start all before tightening any.',
+      station: 'plan',
+      minutes: 20,
+      befores: polished,
+    }),
     ...(build.parts.guard
-      ? [step({ id: 'close-guard', title: 'Guard on and closed', why: 'A few screws first; listen once; then the rest.', station: 'plan', minutes: 30, befores: [...polished, ...(has('meter-check') ? [before('meter-check', 'solderedBeforeClosed')] : [])] })]
+      ? [
+          step({
+            id: 'close-guard',
+            title: 'Guard on and closed',
+            why: 'A few screws first; listen once; then the rest.',
+            station: 'plan',
+            minutes: 30,
+            befores: [...polished, ...(has('meter-check') ? [before('meter-check', 'solderedBeforeClosed')] : [])],
+          }),
+        ]
       : []),
-    step({ id: 'string-up', title: 'String up, stretch, tune', why: 'Strings at pitch are what every setup number is taken with.', station: 'setup', minutes: 30, wait: DAY, befores: [before('hardware', 'polishBeforeHardware'), before('neck-on', 'polishBeforeHardware'), ...(has('string-ground') ? [before('string-ground', 'groundBeforeBridge')] : [])] }),
+    step({
+      id: 'string-up',
+      title: 'String up, stretch, tune',
+      why: 'Strings at pitch are what every setup number is taken with.',
+      station: 'setup',
+      minutes: 30,
+      wait: DAY,
+      befores: [
+        before('hardware', 'polishBeforeHardware'),
+        before('neck-on', 'polishBeforeHardware'),
+        ...(has('string-ground') ? [before('string-ground', 'groundBeforeBridge')] : []),
+      ],
+    }),
   ]
   const setup: [string, string, string, number][] = [
     ['set-relief', 'Relief', 'Hold at first and last fret, gap over fret 8.', 20],
@@ -161,7 +253,18 @@ function assemblySteps(build: Build, coats: readonly Step[], wire: readonly Step
   ]
   let last = 'string-up'
   for (const [id, title, why, minutes] of setup) {
-    steps.push(step({ id, title, why, station: 'setup', thing: id.slice(4), minutes, cautions: id === 'set-relief' ? ['Never force a truss nut; slacken strings if it turns hard.'] : [], befores: [before(last, last === 'string-up' ? 'stringsBeforeSetup' : 'setupOrder')] }))
+    steps.push(
+      step({
+        id,
+        title,
+        why,
+        station: 'setup',
+        thing: id.slice(4),
+        minutes,
+        cautions: id === 'set-relief' ? ['Never force a truss nut; slacken strings if it turns hard.'] : [],
+        befores: [before(last, last === 'string-up' ? 'stringsBeforeSetup' : 'setupOrder')],
+      }),
+    )
     last = id
   }
   return steps

@@ -13,8 +13,7 @@ export const certain = (value: number): Distribution => [{ weight: 1, mean: valu
 export const normal = (mean: number, sigma: number): Distribution => [{ weight: 1, mean, sigma }]
 
 /** Distribution of a size: its doubt is two sigma. [ours] */
-export const ofSize = (size: { value: number; doubt: number }): Distribution =>
-  normal(size.value, size.doubt / 2)
+export const ofSize = (size: { value: number; doubt: number }): Distribution => normal(size.value, size.doubt / 2)
 
 /** Widens a distribution by a wrong pattern: with probability q off by several mm (sigma `wide`, mm). [ours] */
 export function orAnotherPattern(d: Distribution, q: number, wide: number): Distribution {
@@ -46,8 +45,7 @@ export function linear(terms: readonly (readonly [factor: number, d: Distributio
  */
 export function propagate(f: (x: readonly number[]) => number, inputs: readonly Distribution[]): Distribution {
   let combos: { weight: number; parts: Normal[] }[] = [{ weight: 1, parts: [] }]
-  for (const d of inputs)
-    combos = combos.flatMap((c) => d.map((n) => ({ weight: c.weight * n.weight, parts: [...c.parts, n] })))
+  for (const d of inputs) combos = combos.flatMap((c) => d.map((n) => ({ weight: c.weight * n.weight, parts: [...c.parts, n] })))
   return combos.map(({ weight, parts }) => {
     const at = parts.map((n) => n.mean)
     let variance = 0

@@ -56,16 +56,14 @@ export function parseLength(text: string, system: LengthSystem = 'mm'): Parsed<n
   return read(sign * Number(decimal[1]) * factor)
 }
 
-const unknownUnit = (unit: string) =>
-  `"${unit}" is not a unit of length known here. Use mm, cm, in, " or thou.`
+const unknownUnit = (unit: string) => `"${unit}" is not a unit of length known here. Use mm, cm, in, " or thou.`
 
 /** Prints millimetres without trailing zeros, at most `digits` decimals: 41.3, 56.45. */
 export function printMm(mm: number, digits = 2): string {
   return trimZeros(mm.toFixed(digits))
 }
 
-const trimZeros = (s: string) =>
-  (s.includes('.') ? s.replace(/0+$/, '').replace(/\.$/, '') : s).replace(/^-0$/, '0')
+const trimZeros = (s: string) => (s.includes('.') ? s.replace(/0+$/, '').replace(/\.$/, '') : s).replace(/^-0$/, '0')
 
 export interface InchPrint {
   text: string

@@ -77,7 +77,11 @@ function reliefMove(build: Build, targets: Targets): Move {
 
 function actionMove(build: Build, targets: Targets): { move: Move; posts?: PostTurns } {
   const { actionBass, actionTreble } = build.setup
-  const base = { id: 'action', title: 'Action at fret 12', target: `${printMm(targets.actionBass)} bass, ${printMm(targets.actionTreble)} treble` }
+  const base = {
+    id: 'action',
+    title: 'Action at fret 12',
+    target: `${printMm(targets.actionBass)} bass, ${printMm(targets.actionTreble)} treble`,
+  }
   if (actionBass === undefined || actionTreble === undefined)
     return { move: { ...base, done: false, says: 'Measure string bottom to crown at fret 12, outer strings, in tune, after the relief.' } }
   const measured = `${printMm(actionBass)} bass, ${printMm(actionTreble)} treble`
@@ -90,9 +94,24 @@ function actionMove(build: Build, targets: Targets): { move: Move; posts?: PostT
   const turned = (t: number) => (Math.abs(t) < 1 / 16 ? 'leave' : `${printTurns(t)} ${t > 0 ? 'clockwise' : 'counter-clockwise'}`)
   if (traitAt(build, 'bridge', 'mount') === 'two-stud' && spread !== undefined && studs !== undefined) {
     const posts = postTurns(move, spread, studs, pitch)
-    return { move: { ...base, measured, done: false, says: `Bass stud ${turned(posts.bass)}, treble stud ${turned(posts.treble)}. Saddles move ${printMm(move.bass)} and ${printMm(move.treble)} mm. Retune, then recheck the balance.` }, posts }
+    return {
+      move: {
+        ...base,
+        measured,
+        done: false,
+        says: `Bass stud ${turned(posts.bass)}, treble stud ${turned(posts.treble)}. Saddles move ${printMm(move.bass)} and ${printMm(move.treble)} mm. Retune, then recheck the balance.`,
+      },
+      posts,
+    }
   }
-  return { move: { ...base, measured, done: false, says: `Bass saddle screws ${turned(-move.bass / pitch)}, treble saddle screws ${turned(-move.treble / pitch)}; the strings between on a straight line.` } }
+  return {
+    move: {
+      ...base,
+      measured,
+      done: false,
+      says: `Bass saddle screws ${turned(-move.bass / pitch)}, treble saddle screws ${turned(-move.treble / pitch)}; the strings between on a straight line.`,
+    },
+  }
 }
 
 /** Needs a move: how many strings are out of tune at fret 12. */
@@ -111,7 +130,11 @@ function actionDrawing(build: Build, targets: Targets, scale: number): Drawing {
   const up = (h: number) => -h * TALL
   const line = (a12: number) => [pt(0, up(slot)), pt(end, up(2 * a12 - slot))]
   const dip = (x: number) => (x > 0.72 * scale ? 0 : -4 * relief * (x / (0.72 * scale)) * (1 - x / (0.72 * scale)))
-  const marks: Mark[] = fretPlaces(scale, count).map((x) => ({ mark: 'area', role: 'fret', points: rectangle(x - 1.3, up(dip(x)), x + 1.3, up(dip(x) - 0.5)) }))
+  const marks: Mark[] = fretPlaces(scale, count).map((x) => ({
+    mark: 'area',
+    role: 'fret',
+    points: rectangle(x - 1.3, up(dip(x)), x + 1.3, up(dip(x) - 0.5)),
+  }))
   const board = fretPlaces(scale, count).map((x) => pt(x, up(dip(x) - 0.5)))
   marks.unshift({ mark: 'area', role: 'board', points: [pt(0, up(-0.5)), ...board, pt(board.at(-1)!.x, up(-1.3)), pt(0, up(-1.3))] })
   const measured = build.setup.actionBass
@@ -122,12 +145,20 @@ function actionDrawing(build: Build, targets: Targets, scale: number): Drawing {
   marks.push({ mark: 'dimension', from: pt(x12, up(dip(x12))), to: pt(x12, up(shown)), text: printMm(shown), emphasis: true })
   marks.push({ mark: 'area', role: 'metal', points: rectangle(end - 3, up(2 * shown - slot), end + 5, up(-1.3)) })
   marks.push({ mark: 'area', role: 'metal', points: rectangle(-5, up(slot), 0, up(-1.3)) })
-  marks.push({ mark: 'label', at: pt(-5, up(slot) - 8), text: 'nut', anchor: 'start' }, { mark: 'label', at: pt(end + 4, up(2 * shown - slot) - 8), text: 'saddle', anchor: 'end' })
+  marks.push(
+    { mark: 'label', at: pt(-5, up(slot) - 8), text: 'nut', anchor: 'start' },
+    { mark: 'label', at: pt(end + 4, up(2 * shown - slot) - 8), text: 'saddle', anchor: 'end' },
+  )
   return {
     title: 'Lowest string over the frets',
     note: `heights drawn ×${TALL} · dashed: wanted`,
     marks,
-    bounds: { x: -14, y: up(Math.max(shown, targets.actionBass) * 2) - 22, width: end + 28, height: (Math.max(shown, targets.actionBass) * 2 + 1.4) * TALL + 26 },
+    bounds: {
+      x: -14,
+      y: up(Math.max(shown, targets.actionBass) * 2) - 22,
+      width: end + 28,
+      height: (Math.max(shown, targets.actionBass) * 2 + 1.4) * TALL + 26,
+    },
     numbers: [
       { label: 'Action at fret 12, bass', value: measured === undefined ? 'not measured' : `${printMm(measured)} mm` },
       { label: 'Wanted', value: `${printMm(targets.actionBass)} mm` },

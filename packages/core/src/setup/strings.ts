@@ -72,6 +72,16 @@ export function stringPulls(build: Build): StringPull[] {
     const isWound = core !== undefined || number > build.strings - wound
     const mass = isWound ? woundMass(gauge, core ?? 0.4 * gauge, wrap) : plainMass(gauge)
     const hertz = pitch(semitones)
-    return [{ number, note: noteName(semitones), hertz, gauge, wound: isWound, newton: tension(mass, scale, hertz), coreEstimated: isWound && core === undefined }]
+    return [
+      {
+        number,
+        note: noteName(semitones),
+        hertz,
+        gauge,
+        wound: isWound,
+        newton: tension(mass, scale, hertz),
+        coreEstimated: isWound && core === undefined,
+      },
+    ]
   })
 }

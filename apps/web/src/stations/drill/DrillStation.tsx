@@ -10,16 +10,47 @@ import { Caution } from '../../ui/Caution'
 import { download } from '../../ui/download'
 import { ThingRow } from '../../ui/ThingRow'
 
-const STATE_WORD: Record<HoleCard['state'], string> = { ready: 'ready', mind: 'mind this', refused: 'do not drill', waiting: 'sizes missing' }
+const STATE_WORD: Record<HoleCard['state'], string> = {
+  ready: 'ready',
+  mind: 'mind this',
+  refused: 'do not drill',
+  waiting: 'sizes missing',
+}
 
 /** Drill: a card for each hole or row, and paper templates at true size. */
 export default function DrillStation() {
   const holes = useBuild((s) => s.evaluation!.holes)
   const view = usePrefs((p) => p.view)
   const { hand, pick } = useHand('drill', holes)
-  const pins = useMemo(() => holes.flatMap((h, n) => h.places.map((at, i) => ({ id: i ? `${h.id}#${i}` : h.id, at, label: `${h.title} ${i + 1}`, shape: <HoleDot number={n + 1} here={seenFrom(h, view)} state={h.state} /> }))), [holes, view])
-  const overlay = useMemo((): Mark[] => (hand?.places ?? []).map((at) => ({ mark: 'circle', role: 'sounding', at, r: hand!.bit / 2 })), [hand])
-  if (!hand) return <Workspace loupe={undefined} listLabel="Hole cards" list={<Empty>No holes yet. Choose a body, a neck and hardware under Parts (key 1); their holes show up here in the order they are drilled.</Empty>} hand={<Templates />} />
+  const pins = useMemo(
+    () =>
+      holes.flatMap((h, n) =>
+        h.places.map((at, i) => ({
+          id: i ? `${h.id}#${i}` : h.id,
+          at,
+          label: `${h.title} ${i + 1}`,
+          shape: <HoleDot number={n + 1} here={seenFrom(h, view)} state={h.state} />,
+        })),
+      ),
+    [holes, view],
+  )
+  const overlay = useMemo(
+    (): Mark[] => (hand?.places ?? []).map((at) => ({ mark: 'circle', role: 'sounding', at, r: hand!.bit / 2 })),
+    [hand],
+  )
+  if (!hand)
+    return (
+      <Workspace
+        loupe={undefined}
+        listLabel="Hole cards"
+        list={
+          <Empty>
+            No holes yet. Choose a body, a neck and hardware under Parts (key 1); their holes show up here in the order they are drilled.
+          </Empty>
+        }
+        hand={<Templates />}
+      />
+    )
   return (
     <Workspace
       pins={pins}
@@ -31,7 +62,17 @@ export default function DrillStation() {
       list={
         <ul>
           {holes.map((h, i) => (
-            <ThingRow key={h.id} number={i + 1} mark={<StateMark state={h.state} />} title={`${h.title}${h.places.length > 1 ? `, ${h.places.length}` : ''}`} about={h.says} figure={h.bit ? `⌀${h.bit.toFixed(1)}` : ''} under={h.flag ? `tape ${h.flag.toFixed(1)}` : h.state === 'waiting' ? '' : 'through'} selected={h.id === hand.id} onSelect={() => pick(h.id)} />
+            <ThingRow
+              key={h.id}
+              number={i + 1}
+              mark={<StateMark state={h.state} />}
+              title={`${h.title}${h.places.length > 1 ? `, ${h.places.length}` : ''}`}
+              about={h.says}
+              figure={h.bit ? `⌀${h.bit.toFixed(1)}` : ''}
+              under={h.flag ? `tape ${h.flag.toFixed(1)}` : h.state === 'waiting' ? '' : 'through'}
+              selected={h.id === hand.id}
+              onSelect={() => pick(h.id)}
+            />
           ))}
         </ul>
       }
@@ -45,7 +86,13 @@ const seenFrom = (h: HoleCard, view: string) => (h.face === 'front' || h.face ==
 function HoleDot({ number, here, state }: { number: number; here: boolean; state: HoleCard['state'] }) {
   return (
     <g opacity={here ? 1 : 0.4}>
-      <circle r="8" fill="var(--sheet)" stroke={state === 'refused' ? 'var(--wont)' : 'var(--ink)'} strokeWidth="1.4" strokeDasharray={here ? undefined : '2 2'} />
+      <circle
+        r="8"
+        fill="var(--sheet)"
+        stroke={state === 'refused' ? 'var(--wont)' : 'var(--ink)'}
+        strokeWidth="1.4"
+        strokeDasharray={here ? undefined : '2 2'}
+      />
       <path d="M-11 0h5M6 0h5M0 -11v5M0 6v5" stroke="var(--ink)" strokeWidth="1" />
       <text className="mk-figure" style={{ fontSize: 10 }} textAnchor="middle" dominantBaseline="central">
         {number}
@@ -63,7 +110,12 @@ function StateMark({ state }: { state: HoleCard['state'] }) {
 }
 
 function CardInHand({ card }: { card: HoleCard }) {
-  const face = { front: 'from the front', back: 'from the back', 'head back': 'from the back of the headstock', heel: 'into the heel, through the body’s holes' }[card.face]
+  const face = {
+    front: 'from the front',
+    back: 'from the back',
+    'head back': 'from the back of the headstock',
+    heel: 'into the heel, through the body’s holes',
+  }[card.face]
   return (
     <div>
       <h2 className="text-[23px]">
@@ -83,9 +135,18 @@ function CardInHand({ card }: { card: HoleCard }) {
             </ol>
           </Row>
         )}
-        {card.depth !== undefined && <Row name="Depth">{card.depth.toFixed(1)} mm full, tape flag at {card.flag!.toFixed(1)} mm from the tip, {card.left!.toFixed(1)} mm stays</Row>}
+        {card.depth !== undefined && (
+          <Row name="Depth">
+            {card.depth.toFixed(1)} mm full, tape flag at {card.flag!.toFixed(1)} mm from the tip, {card.left!.toFixed(1)} mm stays
+          </Row>
+        )}
         <Row name="With">{card.tools}</Row>
-        {card.places.length > 0 && <Row name="Places">{card.places.map((p) => `${p.x.toFixed(1)} / ${p.y >= 0 ? 'bass' : 'treble'} ${Math.abs(p.y).toFixed(1)}`).join(' · ')} <span className="text-soft">(mm from the nut / from the centre line)</span></Row>}
+        {card.places.length > 0 && (
+          <Row name="Places">
+            {card.places.map((p) => `${p.x.toFixed(1)} / ${p.y >= 0 ? 'bass' : 'treble'} ${Math.abs(p.y).toFixed(1)}`).join(' · ')}{' '}
+            <span className="text-soft">(mm from the nut / from the centre line)</span>
+          </Row>
+        )}
       </dl>
       <Caution lines={card.cautions} />
       <Templates />
@@ -111,7 +172,9 @@ function Templates() {
   return (
     <div className="mt-4 border-t border-hairline pt-3">
       <h3 className="text-[18px]">Paper templates, true size</h3>
-      <p className="text-[14px] text-soft">SVG in millimetres with centre line, cross-hairs and a 100 mm and a 4 in bar. Print at 100 % and measure the bar first.</p>
+      <p className="text-[14px] text-soft">
+        SVG in millimetres with centre line, cross-hairs and a 100 mm and a 4 in bar. Print at 100 % and measure the bar first.
+      </p>
       <div className="mt-2 flex gap-2">
         <Button onClick={() => void save('body')} disabled={!build.parts.body?.outline}>
           Body template

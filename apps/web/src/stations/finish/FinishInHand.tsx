@@ -1,4 +1,5 @@
 import { SYSTEMS, setField, type Coat, type FinishResult, type FinishSystem } from '@snug/core'
+import { format, parseISO } from 'date-fns'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Caution } from '../../ui/Caution'
 import { Choice, Field, INPUT } from '../../ui/Field'
@@ -11,6 +12,7 @@ export function FinishInHand({ finish, coats }: { finish: FinishResult; coats: r
   const { finish: choice } = build
   const put = (key: string, to: string | number | boolean, label: string) => change((b) => setField(b, ['finish', key], to, label))
   const { weather, need, area } = finish
+  const ready = useBuild((s) => s.evaluation!.plan.steps.find((step) => step.id === 'sand')?.clear)
   return (
     <div>
       <h2 className="text-[23px]">{finish.system.label}</h2>
@@ -22,16 +24,53 @@ export function FinishInHand({ finish, coats }: { finish: FinishResult; coats: r
           onChange={(v) =>
             change((b) => ({
               label: `Finish: ${SYSTEMS[v].label}`,
-              edits: [...setField(b, ['finish', 'system'], v, '').edits, ...setField(b, ['finish', 'solids'], SYSTEMS[v].solids.usual, '').edits],
+              edits: [
+                ...setField(b, ['finish', 'system'], v, '').edits,
+                ...setField(b, ['finish', 'solids'], SYSTEMS[v].solids.usual, '').edits,
+              ],
             }))
           }
         />
-        <Field label="First evening">{(p) => <input {...p} type="date" className={INPUT} value={choice.start} onChange={(e) => e.target.value && put('start', e.target.value, `First coat ${e.target.value}`)} />}</Field>
-        <NumberEntry label={`${finish.system.layers.at(-1)!.label} coats`} value={choice.coats} from={1} to={20} whole onCommit={(v) => put('coats', v, `${v} coats`)} />
-        <NumberEntry label="Solids of the content, % (on the label)" value={choice.solids} from={1} to={90} onCommit={(v) => put('solids', v, `Solids ${v} %`)} />
+        <Field label="First evening">
+          {(p) => (
+            <input
+              {...p}
+              type="date"
+              className={INPUT}
+              value={choice.start}
+              onChange={(e) => e.target.value && put('start', e.target.value, `First coat ${e.target.value}`)}
+            />
+          )}
+        </Field>
+        <NumberEntry
+          label={`${finish.system.layers.at(-1)!.label} coats`}
+          value={choice.coats}
+          from={1}
+          to={20}
+          whole
+          onCommit={(v) => put('coats', v, `${v} coats`)}
+        />
+        <NumberEntry
+          label="Solids of the content, % (on the label)"
+          value={choice.solids}
+          from={1}
+          to={90}
+          onCommit={(v) => put('solids', v, `Solids ${v} %`)}
+        />
       </div>
+      {ready && ready > choice.start && (
+        <p className="mt-1 text-mind">
+          By the plan the wood is not ready before {format(parseISO(ready), 'd MMM')}; the coats move with it.
+        </p>
+      )}
       <label className="label mt-1 flex min-h-10 items-center gap-2 text-[15px]">
-        <input type="checkbox" className="size-4 accent-[var(--violet)]" checked={choice.maskPocket} onChange={(e) => put('maskPocket', e.target.checked, e.target.checked ? 'Pocket masked' : 'Pocket not masked')} /> Mask the pocket (film closes it)
+        <input
+          type="checkbox"
+          className="size-4 accent-[var(--violet)]"
+          checked={choice.maskPocket}
+          onChange={(e) => put('maskPocket', e.target.checked, e.target.checked ? 'Pocket masked' : 'Pocket not masked')}
+        />{' '}
+        Mask the pocket (film closes it)
       </label>
 
       <p className="border-l-4 border-violet pl-3">
@@ -39,7 +78,9 @@ export function FinishInHand({ finish, coats }: { finish: FinishResult; coats: r
           {need.containers} {finish.system.containerName}
           {need.containers === 1 ? '' : 's'}
         </b>{' '}
-        of {finish.system.container} ml: <span className="figure">{Math.round(need.millilitres)}</span> ml for <span className="figure">{area.total.toFixed(2)}</span> m²{area.known ? '' : ' (usual size, no outline yet)'}, <span className="figure">{Math.round(finish.film.flat)}</span> µm dry on the flats.
+        of {finish.system.container} ml: <span className="figure">{Math.round(need.millilitres)}</span> ml for{' '}
+        <span className="figure">{area.total.toFixed(2)}</span> m²{area.known ? '' : ' (usual size, no outline yet)'},{' '}
+        <span className="figure">{Math.round(finish.film.flat)}</span> µm dry on the flats.
       </p>
 
       <h3 className="mt-3 text-[18px]">Weather at the bench</h3>
@@ -51,11 +92,20 @@ export function FinishInHand({ finish, coats }: { finish: FinishResult; coats: r
             ['humidity', 'Humidity, %', 1, 100],
           ] as const
         ).map(([key, label, from, to]) => (
-          <NumberEntry key={key} label={label} value={choice.weather[key]} from={from} to={to} onCommit={(v) => change((b) => setField(b, ['finish', 'weather', key], v, `${label} ${v}`))} />
+          <NumberEntry
+            key={key}
+            label={label}
+            value={choice.weather[key]}
+            from={from}
+            to={to}
+            onCommit={(v) => change((b) => setField(b, ['finish', 'weather', key], v, `${label} ${v}`))}
+          />
         ))}
       </div>
       <p role="status" className={weather.ok ? 'text-snug' : 'text-wont'}>
-        {weather.ok ? `You can coat now: the surface is ${weather.margin.toFixed(1)} °C above the dew point of ${weather.dewPoint.toFixed(1)} °C.` : weather.says.join(' ')}
+        {weather.ok
+          ? `You can coat now: the surface is ${weather.margin.toFixed(1)} °C above the dew point of ${weather.dewPoint.toFixed(1)} °C.`
+          : weather.says.join(' ')}
       </p>
       {coats.some((c) => c.note) && <p className="mt-1 text-mind">{coats.find((c) => c.note)!.note}</p>}
       <Caution lines={finish.system.cautions} />

@@ -41,7 +41,12 @@ export default function FinishStation() {
                 key={e.id}
                 number={i + 1}
                 title={format(parseISO(e.id), 'EEE d MMM')}
-                about={e.coats.map((c) => `${c.label.toLowerCase()} ${c.number} at +${clock(c.starts)}${c.note ? ' (scuff first)' : ''}`).join(' · ')}
+                about={e.coats
+                  .map(
+                    (c) =>
+                      `${c.label.toLowerCase()} ${c.number} ${c.starts ? `${clock(c.starts)} h later` : 'at once'}${c.note ? ' (scuff first)' : ''}`,
+                  )
+                  .join(' · ')}
                 figure={`${e.coats.length} ${e.coats.length === 1 ? 'coat' : 'coats'}`}
                 under={`${e.coats.reduce((s, c) => s + c.hands, 0)} min`}
                 selected={e.id === hand?.id}
@@ -51,7 +56,8 @@ export default function FinishStation() {
             <li className="px-4 py-3">
               <b>Rub out from {format(parseISO(finish.plan.rubOut), 'EEE d MMM')}</b>
               <span className="block text-[14px] text-soft">
-                {finish.system.rubOut}; full cure {finish.system.fullCure}. At {build.finish.weather.air} °C times run ×{(2 ** ((20 - build.finish.weather.air) / 10)).toFixed(2)}.
+                {finish.system.rubOut}; full cure {finish.system.fullCure}. At {build.finish.weather.air} °C times run ×
+                {(2 ** ((20 - build.finish.weather.air) / 10)).toFixed(2)}.
               </span>
             </li>
           </ul>
@@ -77,7 +83,16 @@ function pocketMark(build: ReturnType<typeof useOpenBuild>): Mark[] {
   if (!build.finish.maskPocket) return []
   const d = datums(build)
   return [
-    { mark: 'area', role: 'doubt', points: [{ x: d.mouth, y: -28 }, { x: d.heelEnd, y: -28 }, { x: d.heelEnd, y: 28 }, { x: d.mouth, y: 28 }] },
+    {
+      mark: 'area',
+      role: 'doubt',
+      points: [
+        { x: d.mouth, y: -28 },
+        { x: d.heelEnd, y: -28 },
+        { x: d.heelEnd, y: 28 },
+        { x: d.mouth, y: 28 },
+      ],
+    },
     { mark: 'label', at: { x: (d.mouth + d.heelEnd) / 2, y: 40 }, text: 'masked', anchor: 'middle' },
   ]
 }

@@ -15,7 +15,14 @@ export default function FitStation() {
   const joints = (tried ?? real).joints
   const { hand, pick } = useHand('fit', joints)
   const pins = useMemo(
-    () => joints.map((j, i) => ({ id: j.id, at: j.at, number: i + 1, label: `${j.title}: ${j.verdict}`, shape: <PegShape verdict={j.verdict} /> })),
+    () =>
+      joints.map((j, i) => ({
+        id: j.id,
+        at: j.at,
+        number: i + 1,
+        label: `${j.title}: ${j.verdict}`,
+        shape: <PegShape verdict={j.verdict} />,
+      })),
     [joints],
   )
   if (!hand)
@@ -44,7 +51,9 @@ export default function FitStation() {
               title={
                 <>
                   {j.title}
-                  {j.planned.length > 0 && <span className="label ml-2 text-[13px] font-medium text-violet">with the job done on paper</span>}
+                  {j.planned.length > 0 && (
+                    <span className="label ml-2 text-[13px] font-medium text-violet">with the job done on paper</span>
+                  )}
                 </>
               }
               about={<JointLine joint={j} />}

@@ -1,4 +1,17 @@
-import { dropJob, enteredAt, planJob, setSize, slotSpec, specAt, VERDICT_WORD, type Check, type Cure, type Joint, type Size, type SizeRef } from '@snug/core'
+import {
+  dropJob,
+  enteredAt,
+  planJob,
+  setSize,
+  slotSpec,
+  specAt,
+  VERDICT_WORD,
+  type Check,
+  type Cure,
+  type Joint,
+  type Size,
+  type SizeRef,
+} from '@snug/core'
 import { useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
@@ -21,19 +34,41 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
         <VerdictWord verdict={joint.verdict} />
       </h2>
       <p className="mt-1">{joint.says}</p>
-      {joint.coated && joint.coated !== joint.verdict && <p className="mt-1 text-mind">After the planned coats: {VERDICT_WORD[joint.coated]}. Mask the joint, or leave room for the film.</p>}
+      {joint.coated && joint.coated !== joint.verdict && (
+        <p className="mt-1 text-mind">After the planned coats: {VERDICT_WORD[joint.coated]}. Mask the joint, or leave room for the film.</p>
+      )}
       {joint.settles && (
         <p className="mt-1 text-cant">
-          {specAt(joint.settles).label} ({slotSpec(joint.settles.slot).label.toLowerCase()}) would settle it most. Measure it with calipers if you can.
+          {specAt(joint.settles).label} ({slotSpec(joint.settles.slot).label.toLowerCase()}) would settle it most. Measure it with calipers
+          if you can.
         </p>
       )}
-      {before && trial && <TrialStrip before={before} after={joint} keep={() => { keepTrial(); setTrying(false) }} drop={() => { dropTrial(); setTrying(false) }} />}
+      {before && trial && (
+        <TrialStrip
+          before={before}
+          after={joint}
+          keep={() => {
+            keepTrial()
+            setTrying(false)
+          }}
+          drop={() => {
+            dropTrial()
+            setTrying(false)
+          }}
+        />
+      )}
 
       <div className="mt-2 flex items-baseline justify-between gap-2">
         <h3 className="label text-[15px] text-soft">Sizes it reads</h3>
         {!trial && (
           <label className="label flex min-h-8 items-center gap-2 text-[14px]">
-            <input type="checkbox" className="size-4 accent-[var(--violet)]" checked={trying} onChange={(e) => setTrying(e.target.checked)} /> only try it out
+            <input
+              type="checkbox"
+              className="size-4 accent-[var(--violet)]"
+              checked={trying}
+              onChange={(e) => setTrying(e.target.checked)}
+            />{' '}
+            only try it out
           </label>
         )}
       </div>
@@ -47,9 +82,16 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
 
       <Planned joint={joint} />
       {joint.cures.map((cure, i) => (
-        <CureCard key={cure.id} cure={cure} first={i === 0} onPlan={cure.plan ? () => change((b) => planJob(b, `${joint.id}/${cure.id}`, { ...cure.plan!, text: cure.job })) : undefined} />
+        <CureCard
+          key={cure.id}
+          cure={cure}
+          first={i === 0}
+          onPlan={cure.plan ? () => change((b) => planJob(b, `${joint.id}/${cure.id}`, { ...cure.plan!, text: cure.job })) : undefined}
+        />
       ))}
-      {joint.cures.some((c) => c.tools.includes('router')) && <Caution lines={['Both hands on the router; eye and ear protection; clamp the work.']} />}
+      {joint.cures.some((c) => c.tools.includes('router')) && (
+        <Caution lines={['Both hands on the router; eye and ear protection; clamp the work.']} />
+      )}
       <Chances checks={joint.checks} />
     </div>
   )
@@ -104,7 +146,8 @@ function TrialStrip({ before, after, keep, drop }: { before: Joint; after: Joint
   return (
     <div className="mt-2 flex flex-wrap items-center gap-3 border border-dashed border-violet bg-wash px-3 py-1.5" role="status">
       <span>
-        As it is: <VerdictWord verdict={before.verdict} /> <span className="figure">{before.figure?.text}</span> · on trial: <VerdictWord verdict={after.verdict} /> <span className="figure">{after.figure?.text}</span>
+        As it is: <VerdictWord verdict={before.verdict} /> <span className="figure">{before.figure?.text}</span> · on trial:{' '}
+        <VerdictWord verdict={after.verdict} /> <span className="figure">{after.figure?.text}</span>
       </span>
       <Button look="main" onClick={keep}>
         Keep

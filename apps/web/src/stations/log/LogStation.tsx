@@ -15,7 +15,16 @@ import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { ThingRow } from '../../ui/ThingRow'
 
-const ICON: Record<LogEntry['kind'], LucideIcon> = { note: Notebook, measurement: Ruler, reading: Gauge, turns: RotateCw, coat: PaintRoller, mistake: Eye, decision: Lightbulb, cost: Coins }
+const ICON: Record<LogEntry['kind'], LucideIcon> = {
+  note: Notebook,
+  measurement: Ruler,
+  reading: Gauge,
+  turns: RotateCw,
+  coat: PaintRoller,
+  mistake: Eye,
+  decision: Lightbulb,
+  cost: Coins,
+}
 
 /** Log: everything written down at the bench, each entry where it belongs on the instrument. */
 export default function LogStation() {
@@ -32,7 +41,15 @@ export default function LogStation() {
     onError: (e) => toast.error(e.message),
   })
   const pins = useMemo(
-    () => entries.filter((e) => e.thing && !e.struck).map((e, i) => ({ id: e.id, at: { ...placeOf(build, evaluation, e.thing), y: placeOf(build, evaluation, e.thing).y + (i % 2) * 10 }, label: e.text, shape: <path d="M-6 -8h12v16l-6 -4l-6 4z" fill="var(--sheet)" stroke="var(--violet)" strokeWidth="1.6" /> })),
+    () =>
+      entries
+        .filter((e) => e.thing && !e.struck)
+        .map((e, i) => ({
+          id: e.id,
+          at: { ...placeOf(build, evaluation, e.thing), y: placeOf(build, evaluation, e.thing).y + (i % 2) * 10 },
+          label: e.text,
+          shape: <path d="M-6 -8h12v16l-6 -4l-6 4z" fill="var(--sheet)" stroke="var(--violet)" strokeWidth="1.6" />,
+        })),
     [entries, build, evaluation],
   )
   return (
@@ -47,11 +64,26 @@ export default function LogStation() {
           <ul>
             {entries.map((e) => {
               const Icon = ICON[e.kind]
-              return <ThingRow key={e.id} mark={<Icon size={17} aria-label={e.kind} />} title={<span className={`font-normal ${e.struck ? 'line-through' : ''}`}>{e.text}</span>} about={[e.kind, e.station && POCKETS.find((p) => p.station === e.station)?.name, e.thing?.replaceAll('-', ' ')].filter(Boolean).join(' · ')} figure={<span className="text-[13px]">{format(parseISO(e.at), 'd MMM')}</span>} under={format(parseISO(e.at), 'HH:mm')} selected={e.id === hand?.id} onSelect={() => pick(e.id)} />
+              return (
+                <ThingRow
+                  key={e.id}
+                  mark={<Icon size={17} aria-label={e.kind} />}
+                  title={<span className={`font-normal ${e.struck ? 'line-through' : ''}`}>{e.text}</span>}
+                  about={[e.kind, e.station && POCKETS.find((p) => p.station === e.station)?.name, e.thing?.replaceAll('-', ' ')]
+                    .filter(Boolean)
+                    .join(' · ')}
+                  figure={<span className="text-[13px]">{format(parseISO(e.at), 'd MMM')}</span>}
+                  under={format(parseISO(e.at), 'HH:mm')}
+                  selected={e.id === hand?.id}
+                  onSelect={() => pick(e.id)}
+                />
+              )
             })}
           </ul>
         ) : (
-          <Empty>{log.isLoading ? 'Fetching the log…' : 'Nothing written yet. Press L anywhere; an entry is tied to the thing you have in hand.'}</Empty>
+          <Empty>
+            {log.isLoading ? 'Fetching the log…' : 'Nothing written yet. Press L anywhere; an entry is tied to the thing you have in hand.'}
+          </Empty>
         )
       }
       hand={

@@ -1,4 +1,19 @@
-import { choosePart, clearSize, KINDS, missingSizes, PART_STATES, parseLength, removePart, setPartField, setSize, setTrait, slotSpec, type Part, type PartState, type Slot } from '@snug/core'
+import {
+  choosePart,
+  clearSize,
+  KINDS,
+  missingSizes,
+  PART_STATES,
+  parseLength,
+  removePart,
+  setPartField,
+  setSize,
+  setTrait,
+  slotSpec,
+  type Part,
+  type PartState,
+  type Slot,
+} from '@snug/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { X } from 'lucide-react'
 import { useState } from 'react'
@@ -33,12 +48,17 @@ function EmptySlot({ slot }: { slot: Slot }) {
     onError: (e) => toast.error(e.message),
   })
   const fitting = (stash.data ?? []).filter((s) => s.part.kind === spec.kind)
-  const first = Object.values(kind.sizes).filter((s) => s.required).slice(0, 4)
+  const first = Object.values(kind.sizes)
+    .filter((s) => s.required)
+    .slice(0, 4)
   return (
     <div>
       <h2 className="text-[23px]">{spec.label}</h2>
       <p className="mt-1">
-        {spec.needed ? 'This slot is empty and the build cannot do without it.' : 'This slot is empty. Leave it so if the instrument has none.'} Enter the part by the name on its bag; then measure{' '}
+        {spec.needed
+          ? 'This slot is empty and the build cannot do without it.'
+          : 'This slot is empty. Leave it so if the instrument has none.'}{' '}
+        Enter the part by the name on its bag; then measure{' '}
         {first.length ? first.map((s) => s.label.toLowerCase()).join(', ') : 'what you can'} first.
       </p>
       <form
@@ -50,7 +70,9 @@ function EmptySlot({ slot }: { slot: Slot }) {
         }}
       >
         <div className="flex-1">
-          <Field label={`Name of the ${kind.label.toLowerCase()}`}>{(p) => <input {...p} className={INPUT} value={name} maxLength={120} onChange={(e) => setName(e.target.value)} />}</Field>
+          <Field label={`Name of the ${kind.label.toLowerCase()}`}>
+            {(p) => <input {...p} className={INPUT} value={name} maxLength={120} onChange={(e) => setName(e.target.value)} />}
+          </Field>
         </div>
         <Button look="main" type="submit">
           Put it in
@@ -88,21 +110,51 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
   })
   const missing = new Set(missingSizes(part))
   const keys = Object.keys(kind.sizes).filter((k) => !/\.(\d+)$/.test(k) || Number(/\d+$/.exec(k)![0]) <= build.strings)
-  const shown = [...keys.filter((k) => missing.has(k)), ...keys.filter((k) => part.sizes[k]), ...keys.filter((k) => !missing.has(k) && !part.sizes[k])]
+  const shown = [
+    ...keys.filter((k) => missing.has(k)),
+    ...keys.filter((k) => part.sizes[k]),
+    ...keys.filter((k) => !missing.has(k) && !part.sizes[k]),
+  ]
   return (
     <div>
       <h2 className="text-[23px]">{part.name}</h2>
       {missing.size > 0 && <p className="text-cant">{missing.size} sizes are needed before its joints can be judged; they stand first.</p>}
       <div className="mt-2 grid grid-cols-2 gap-x-3 gap-y-2">
         <TextField label="Name" value={part.name} onCommit={(v) => v && change((b) => setPartField(b, slot, 'name', v))} max={120} />
-        <TextField label="Seller" value={part.seller ?? ''} onCommit={(v) => change((b) => setPartField(b, slot, 'seller', v || undefined))} max={120} />
-        <Choice<PartState> label="Where it is" value={part.state} options={PART_STATES.map((s) => [s, s] as const)} onChange={(s) => change((b) => setPartField(b, slot, 'state', s))} />
+        <TextField
+          label="Seller"
+          value={part.seller ?? ''}
+          onCommit={(v) => change((b) => setPartField(b, slot, 'seller', v || undefined))}
+          max={120}
+        />
+        <Choice<PartState>
+          label="Where it is"
+          value={part.state}
+          options={PART_STATES.map((s) => [s, s] as const)}
+          onChange={(s) => change((b) => setPartField(b, slot, 'state', s))}
+        />
         <PriceField slot={slot} part={part} currency={build.currency} />
         {part.state === 'ordered' && (
-          <Field label="Promised for">{(p) => <input {...p} type="date" className={INPUT} value={part.arrives ?? ''} onChange={(e) => change((b) => setPartField(b, slot, 'arrives', e.target.value || undefined))} />}</Field>
+          <Field label="Promised for">
+            {(p) => (
+              <input
+                {...p}
+                type="date"
+                className={INPUT}
+                value={part.arrives ?? ''}
+                onChange={(e) => change((b) => setPartField(b, slot, 'arrives', e.target.value || undefined))}
+              />
+            )}
+          </Field>
         )}
         {Object.entries(kind.traits).map(([key, spec]) => (
-          <Choice key={key} label={spec.label} value={part.traits[key] ?? ''} options={[['', 'not said'], ...spec.options]} onChange={(v) => change((b) => setTrait(b, slot, key, v || undefined))} />
+          <Choice
+            key={key}
+            label={spec.label}
+            value={part.traits[key] ?? ''}
+            options={[['', 'not said'], ...spec.options]}
+            onChange={(v) => change((b) => setTrait(b, slot, key, v || undefined))}
+          />
         ))}
       </div>
       <h3 className="mt-3 text-[18px]">Sizes</h3>
@@ -113,7 +165,14 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
             <div className="min-w-0 flex-1">
               <SizeField sizeRef={ref} size={part.sizes[key]} onCommit={(size) => change((b) => setSize(b, ref, size))} />
             </div>
-            <button type="button" aria-label={`Forget ${kind.sizes[key]!.label}`} title="Forget this size" disabled={!part.sizes[key]} className="grid size-10 shrink-0 place-items-center text-soft hover:text-wont disabled:invisible" onClick={() => change((b) => clearSize(b, ref))}>
+            <button
+              type="button"
+              aria-label={`Forget ${kind.sizes[key]!.label}`}
+              title="Forget this size"
+              disabled={!part.sizes[key]}
+              className="grid size-10 shrink-0 place-items-center text-soft hover:text-wont disabled:invisible"
+              onClick={() => change((b) => clearSize(b, ref))}
+            >
               <X size={15} />
             </button>
           </div>
@@ -135,7 +194,21 @@ function TextField({ label, value, onCommit, max }: { label: string; value: stri
     if (typed !== undefined && typed.trim() !== value) onCommit(typed.trim())
     setTyped(undefined)
   }
-  return <Field label={label}>{(p) => <input {...p} className={INPUT} maxLength={max} value={typed ?? value} onChange={(e) => setTyped(e.target.value)} onBlur={commit} onKeyDown={(e) => e.key === 'Enter' && commit()} />}</Field>
+  return (
+    <Field label={label}>
+      {(p) => (
+        <input
+          {...p}
+          className={INPUT}
+          maxLength={max}
+          value={typed ?? value}
+          onChange={(e) => setTyped(e.target.value)}
+          onBlur={commit}
+          onKeyDown={(e) => e.key === 'Enter' && commit()}
+        />
+      )}
+    </Field>
+  )
 }
 
 function PriceField({ slot, part, currency }: { slot: Slot; part: Part; currency: string }) {
@@ -145,11 +218,26 @@ function PriceField({ slot, part, currency }: { slot: Slot; part: Part; currency
   const commit = () => {
     if (typed === undefined) return
     const read = typed.trim() === '' ? undefined : parseLength(typed)
-    if (read && (!read.ok || read.value < 0 || read.value > 1e6 || !/^[\d.,\s]+$/.test(typed))) return setError(`"${typed}" is not a price; write it like 12.50, up to 1000000.`)
+    if (read && (!read.ok || read.value < 0 || read.value > 1e6 || !/^[\d.,\s]+$/.test(typed)))
+      return setError(`"${typed}" is not a price; write it like 12.50, up to 1000000.`)
     setError(undefined)
     setTyped(undefined)
     const price = read?.ok ? read.value : undefined
     if (price !== part.price) change((b) => setPartField(b, slot, 'price', price))
   }
-  return <Field label={`Price, ${currency}`} error={error}>{(p) => <input {...p} className={`${INPUT} figure`} inputMode="decimal" value={typed ?? part.price ?? ''} onChange={(e) => setTyped(e.target.value)} onBlur={commit} onKeyDown={(e) => e.key === 'Enter' && commit()} />}</Field>
+  return (
+    <Field label={`Price, ${currency}`} error={error}>
+      {(p) => (
+        <input
+          {...p}
+          className={`${INPUT} figure`}
+          inputMode="decimal"
+          value={typed ?? part.price ?? ''}
+          onChange={(e) => setTyped(e.target.value)}
+          onBlur={commit}
+          onKeyDown={(e) => e.key === 'Enter' && commit()}
+        />
+      )}
+    </Field>
+  )
 }

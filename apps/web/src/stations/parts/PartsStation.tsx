@@ -33,8 +33,29 @@ export default function PartsStation() {
                   key={row.slot}
                   number={i + 1}
                   mark={<SlotMark state={!part ? 'empty' : part.state} />}
-                  title={part ? part.name : <span className="font-normal text-soft">{row.label}: {row.needed ? 'empty' : 'empty, if it has one'}</span>}
-                  about={part ? [row.label, part.seller, missing ? `${missing} needed sizes missing` : undefined, part.state === 'ordered' && part.arrives ? `promised ${part.arrives}` : undefined].filter(Boolean).join(' · ') : row.needed ? 'enter its sizes first of all' : undefined}
+                  title={
+                    part ? (
+                      part.name
+                    ) : (
+                      <span className="font-normal text-soft">
+                        {row.label}: {row.needed ? 'empty' : 'empty, if it has one'}
+                      </span>
+                    )
+                  }
+                  about={
+                    part
+                      ? [
+                          row.label,
+                          part.seller,
+                          missing ? `${missing} needed sizes missing` : undefined,
+                          part.state === 'ordered' && part.arrives ? `promised ${part.arrives}` : undefined,
+                        ]
+                          .filter(Boolean)
+                          .join(' · ')
+                      : row.needed
+                        ? 'enter its sizes first of all'
+                        : undefined
+                  }
                   figure={part?.price !== undefined ? part.price.toFixed(0) : ''}
                   under={part?.state}
                   selected={row.slot === slot}

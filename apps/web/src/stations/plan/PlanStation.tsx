@@ -27,11 +27,24 @@ export default function PlanStation() {
       [...plan.steps.filter((s) => s.state === 'done'), ...plan.steps.filter((s) => s.state === 'ready')].map((s, i) => {
         const at = placeOf(build, evaluation, s.thing ?? THINGS[s.id], s.slot)
         // Several steps on one place fan out a little.
-        return { id: s.id, at: { x: at.x + (i % 3) * 12, y: at.y + (i % 2) * 14 }, label: `${s.title}: ${s.state}`, shape: <StepShape state={s.state} /> }
+        return {
+          id: s.id,
+          at: { x: at.x + (i % 3) * 12, y: at.y + (i % 2) * 14 },
+          label: `${s.title}: ${s.state}`,
+          shape: <StepShape state={s.state} />,
+        }
       }),
     [build, evaluation, plan],
   )
-  if (!hand) return <Workspace loupe={undefined} listLabel="Steps" list={<Empty>No steps yet. They grow from the parts you choose (key 1).</Empty>} hand={null} />
+  if (!hand)
+    return (
+      <Workspace
+        loupe={undefined}
+        listLabel="Steps"
+        list={<Empty>No steps yet. They grow from the parts you choose (key 1).</Empty>}
+        hand={null}
+      />
+    )
   return (
     <Workspace
       pins={pins}
@@ -42,7 +55,17 @@ export default function PlanStation() {
       list={
         <ul>
           {plan.steps.map((s, i) => (
-            <ThingRow key={s.id} number={i + 1} mark={<StepMark state={s.state} />} title={<span className={s.state === 'done' ? 'font-normal line-through decoration-hairline' : ''}>{s.title}</span>} about={s.state === 'blocked' ? `after: ${s.open.map((b) => plan.steps.find((o) => o.id === b.id)!.title).join(', ')}` : s.why} figure={s.state === 'done' ? 'done' : s.date ? format(parseISO(s.date), 'd MMM') : ''} under={`${s.minutes} min`} selected={s.id === hand.id} onSelect={() => pick(s.id)} />
+            <ThingRow
+              key={s.id}
+              number={i + 1}
+              mark={<StepMark state={s.state} />}
+              title={<span className={s.state === 'done' ? 'font-normal line-through decoration-hairline' : ''}>{s.title}</span>}
+              about={s.state === 'blocked' ? `after: ${s.open.map((b) => plan.steps.find((o) => o.id === b.id)!.title).join(', ')}` : s.why}
+              figure={s.state === 'done' ? 'done' : s.date ? format(parseISO(s.date), 'd MMM') : ''}
+              under={`${s.minutes} min`}
+              selected={s.id === hand.id}
+              onSelect={() => pick(s.id)}
+            />
           ))}
         </ul>
       }
@@ -52,12 +75,21 @@ export default function PlanStation() {
 }
 
 /** Steps without a thing of their own, by the slot they happen at. */
-const THINGS: Record<string, string> = { 'trial-build': 'neck', hardware: 'tuners', 'neck-on': 'neck', 'close-guard': 'guard', solder: 'guard', 'meter-check': 'jack', 'string-up': 'strings', 'string-ground': 'bridge' }
+const THINGS: Record<string, string> = {
+  'trial-build': 'neck',
+  hardware: 'tuners',
+  'neck-on': 'neck',
+  'close-guard': 'guard',
+  solder: 'guard',
+  'meter-check': 'jack',
+  'string-up': 'strings',
+  'string-ground': 'bridge',
+}
 
 function StepMark({ state }: { state: PlannedStep['state'] }) {
   if (state === 'done') return <CircleCheck size={20} aria-label="done" />
   if (state === 'ready') return <Circle size={20} className="text-violet" strokeWidth={2.4} aria-label="can be done now" />
-  return <Hourglass size={17} className="text-soft" aria-label="waits" />
+  return <Hourglass size={17} className="text-soft" aria-label={state === 'waiting' ? 'waits for a parcel' : 'waits for other steps'} />
 }
 
 const StepShape = ({ state }: { state: PlannedStep['state'] }) =>

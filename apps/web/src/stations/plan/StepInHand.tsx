@@ -47,7 +47,12 @@ export function StepInHand({ step }: { step: PlannedStep }) {
         </div>
       ) : (
         <div className="mt-3 flex flex-wrap items-center gap-2">
-          <Button look={done ? 'plain' : 'main'} className="!min-h-12 !px-5 !text-[17px]" data-tick onClick={() => (step.open.length && !done ? setWarned(true) : tick())}>
+          <Button
+            look={done ? 'plain' : 'main'}
+            className="!min-h-12 !px-5 !text-[17px]"
+            data-tick
+            onClick={() => (step.open.length && !done ? setWarned(true) : tick())}
+          >
             {done ? 'Not done after all' : 'Done'}
           </Button>
           {step.station !== 'plan' && (
@@ -63,7 +68,10 @@ export function StepInHand({ step }: { step: PlannedStep }) {
           <ul className="text-[14.5px]">
             {step.befores.map((b) => (
               <li key={b.id} className="border-b border-hairline py-1">
-                <span className={step.open.some((o) => o.id === b.id) ? 'font-bold' : 'line-through decoration-hairline'}>{title(b.id)}</span> <span className="text-soft">{b.why}</span>
+                <span className={step.open.some((o) => o.id === b.id) ? 'font-bold' : 'line-through decoration-hairline'}>
+                  {title(b.id)}
+                </span>{' '}
+                <span className="text-soft">{b.why}</span>
               </li>
             ))}
           </ul>

@@ -17,7 +17,15 @@ export function SetupInHand({ setup, what }: { setup: SetupResult; what: string 
       <h2 className="text-[23px]">{move?.title ?? (what === 'strings' ? 'String pull' : 'Intonation at fret 12')}</h2>
       {what !== 'strings' && what !== 'intonation' && (
         <>
-          <Choice<SetupSchool> label="School" value={build.setup.school} options={(Object.keys(TARGETS) as SetupSchool[]).map((s) => [s, `${TARGETS[s].label}: ${printMm(TARGETS[s].actionBass)} / ${printMm(TARGETS[s].actionTreble)} mm at fret 12`] as const)} onChange={(s) => change((b) => setField(b, ['setup', 'school'], s, `Setup school: ${s}`))} />
+          <Choice<SetupSchool>
+            label="School"
+            value={build.setup.school}
+            options={(Object.keys(TARGETS) as SetupSchool[]).map(
+              (s) =>
+                [s, `${TARGETS[s].label}: ${printMm(TARGETS[s].actionBass)} / ${printMm(TARGETS[s].actionTreble)} mm at fret 12`] as const,
+            )}
+            onChange={(s) => change((b) => setField(b, ['setup', 'school'], s, `Setup school: ${s}`))}
+          />
           <p className="text-[14px] text-soft">{setup.targets.why}</p>
         </>
       )}
@@ -34,7 +42,11 @@ export function SetupInHand({ setup, what }: { setup: SetupResult; what: string 
         </div>
       )}
       {move && <p className="mt-3 border-l-4 border-violet pl-3 text-[16px]">{move.says}</p>}
-      {what === 'relief' && <Caution lines={['Never force a truss nut. If it turns hard, slacken the strings first; protect your eyes when cutting strings.']} />}
+      {what === 'relief' && (
+        <Caution
+          lines={['Never force a truss nut. If it turns hard, slacken the strings first; protect your eyes when cutting strings.']}
+        />
+      )}
       {what === 'intonation' && <Intonation setup={setup} />}
       {what === 'strings' && <Pulls setup={setup} />}
     </div>
@@ -42,7 +54,15 @@ export function SetupInHand({ setup, what }: { setup: SetupResult; what: string 
 }
 
 /** A small gap in mm or thou, with the other system beside it. */
-function Gap({ label, field, allowed }: { label: string; field: 'relief' | 'actionBass' | 'actionTreble' | 'reliefPerQuarter'; allowed: readonly [number, number] }) {
+function Gap({
+  label,
+  field,
+  allowed,
+}: {
+  label: string
+  field: 'relief' | 'actionBass' | 'actionTreble' | 'reliefPerQuarter'
+  allowed: readonly [number, number]
+}) {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
   const system = usePrefs((p) => p.system)
@@ -50,7 +70,11 @@ function Gap({ label, field, allowed }: { label: string; field: 'relief' | 'acti
   const value = build.setup[field]
   const print = (mm: number) => (system === 'in' ? printInch(mm).text : printMm(mm))
   return (
-    <Field label={label} error={error} hint={value === undefined ? 'mm, thou or 64ths' : system === 'in' ? `${printMm(value)} mm` : printInch(value).text}>
+    <Field
+      label={label}
+      error={error}
+      hint={value === undefined ? 'mm, thou or 64ths' : system === 'in' ? `${printMm(value)} mm` : printInch(value).text}
+    >
       {({ id }) => (
         <EntryField
           id={id}
@@ -61,7 +85,9 @@ function Gap({ label, field, allowed }: { label: string; field: 'relief' | 'acti
             const parsed = parseLength(text, system)
             if (!parsed.ok) return parsed
             const [from, to] = allowed
-            return parsed.value < from || parsed.value > to ? refuse(`${printMm(parsed.value)} mm cannot be right here; ${from} to ${to} mm is allowed.`) : parsed
+            return parsed.value < from || parsed.value > to
+              ? refuse(`${printMm(parsed.value)} mm cannot be right here; ${from} to ${to} mm is allowed.`)
+              : parsed
           }}
           onCommit={(mm) => change((b) => setField(b, ['setup', field], Math.round(mm * 1e4) / 1e4, `${label} ${printMm(mm)}`))}
         />
@@ -73,10 +99,13 @@ function Gap({ label, field, allowed }: { label: string; field: 'relief' | 'acti
 function Intonation({ setup }: { setup: SetupResult }) {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
-  if (!setup.intonation.length) return <p className="mt-2">Enter the string gauges under Parts first; then every string gets its row here.</p>
+  if (!setup.intonation.length)
+    return <p className="mt-2">Enter the string gauges under Parts first; then every string gets its row here.</p>
   return (
     <div className="mt-2">
-      <p className="text-[14.5px]">Tune the open string, play its octave at fret 12 and enter how many cents it is sharp (+) or flat (−).</p>
+      <p className="text-[14.5px]">
+        Tune the open string, play its octave at fret 12 and enter how many cents it is sharp (+) or flat (−).
+      </p>
       <table className="mt-1 w-full">
         <thead>
           <tr className="label text-left text-[14px] text-soft">
@@ -93,10 +122,30 @@ function Intonation({ setup }: { setup: SetupResult }) {
                 {s.number} · {s.note}
               </td>
               <td className="w-24 py-0.5">
-                <NumberEntry label={`String ${s.number}, cents`} value={build.setup.cents[s.number]} from={-100} to={100} onCommit={(v) => change((b) => setField(b, ['setup', 'cents', String(s.number)], v, `String ${s.number} ${v > 0 ? '+' : ''}${v} cents at fret 12`))} />
+                <NumberEntry
+                  label={`String ${s.number}, cents`}
+                  value={build.setup.cents[s.number]}
+                  from={-100}
+                  to={100}
+                  onCommit={(v) =>
+                    change((b) =>
+                      setField(b, ['setup', 'cents', String(s.number)], v, `String ${s.number} ${v > 0 ? '+' : ''}${v} cents at fret 12`),
+                    )
+                  }
+                />
               </td>
-              <td className="figure pl-2 text-[14px]">{s.back === undefined ? '' : Math.abs(s.back) < 0.05 ? 'leave' : `${printMm(Math.abs(s.back))} mm ${s.back > 0 ? 'back' : 'forward'}`}</td>
-              <td className="figure text-[14px]">{s.turns === undefined || Math.abs(s.turns) < 1 / 16 ? '' : `${printTurns(s.turns)} ${Math.abs(s.turns) <= 1 ? 'turn' : 'turns'}`}</td>
+              <td className="figure pl-2 text-[14px]">
+                {s.back === undefined
+                  ? ''
+                  : Math.abs(s.back) < 0.05
+                    ? 'leave'
+                    : `${printMm(Math.abs(s.back))} mm ${s.back > 0 ? 'back' : 'forward'}`}
+              </td>
+              <td className="figure text-[14px]">
+                {s.turns === undefined || Math.abs(s.turns) < 1 / 16
+                  ? ''
+                  : `${printTurns(s.turns)} ${Math.abs(s.turns) <= 1 ? 'turn' : 'turns'}`}
+              </td>
             </tr>
           ))}
         </tbody>
@@ -121,7 +170,10 @@ function Pulls({ setup }: { setup: SetupResult }) {
         {setup.pulls.map((p) => (
           <tr key={p.number} className="border-t border-hairline">
             <td className="py-1">
-              {p.number} {p.note} <span className="font-text text-[13px] text-soft">{p.wound ? (p.coreEstimated ? 'wound, core estimated' : 'wound') : 'plain'}</span>
+              {p.number} {p.note}{' '}
+              <span className="font-text text-[13px] text-soft">
+                {p.wound ? (p.coreEstimated ? 'wound, core estimated' : 'wound') : 'plain'}
+              </span>
             </td>
             <td>{printInch(p.gauge).text}</td>
             <td className="text-right">{p.newton.toFixed(1)}</td>

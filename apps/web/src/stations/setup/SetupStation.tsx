@@ -26,13 +26,24 @@ export default function SetupStation() {
     )
     const { relief, actionBass } = build.setup
     return [
-      { id: 'relief', at: at(fretPlace(d.scale, 8)), label: 'relief at fret 8', shape: note(relief === undefined ? 'fret 8' : printMm(relief)) },
-      { id: 'action', at: at(fretPlace(d.scale, 12)), label: 'action at fret 12', shape: note(actionBass === undefined ? 'fret 12' : printMm(actionBass)) },
+      {
+        id: 'relief',
+        at: at(fretPlace(d.scale, 8)),
+        label: 'relief at fret 8',
+        shape: note(relief === undefined ? 'fret 8' : printMm(relief)),
+      },
+      {
+        id: 'action',
+        at: at(fretPlace(d.scale, 12)),
+        label: 'action at fret 12',
+        shape: note(actionBass === undefined ? 'fret 12' : printMm(actionBass)),
+      },
       { id: 'intonation', at: at(d.scale), label: 'saddles', shape: note('saddles') },
     ]
   }, [build.setup, d.scale])
   return (
     <Workspace
+      fromSide
       pins={pins}
       selected={hand?.id}
       onPick={pick}
@@ -41,10 +52,35 @@ export default function SetupStation() {
       list={
         <ul>
           {setup.moves.map((m, i) => (
-            <ThingRow key={m.id} number={i + 1} mark={<MoveMark state={m.done ? 'done' : m.measured ? 'turn' : 'open'} />} title={m.title} about={m.says} figure={m.measured ?? '–'} under={`want ${m.target}`} selected={hand?.id === m.id} onSelect={() => pick(m.id)} />
+            <ThingRow
+              key={m.id}
+              number={i + 1}
+              mark={<MoveMark state={m.done ? 'done' : m.measured ? 'turn' : 'open'} />}
+              title={m.title}
+              about={m.says}
+              figure={m.measured ?? '–'}
+              under={`want ${m.target}`}
+              selected={hand?.id === m.id}
+              onSelect={() => pick(m.id)}
+            />
           ))}
-          <ThingRow number={3} mark={<MoveMark state={intonationState(setup)} />} title="Intonation at fret 12" about={intonationLine(setup)} selected={hand?.id === 'intonation'} onSelect={() => pick('intonation')} />
-          <ThingRow number={4} title="String pull" about={setup.pulls.length ? `${setup.pulls.length} strings at standard pitch` : 'enter the gauges under Parts'} figure={setup.pulls.length ? `${Math.round(setup.total)} N` : ''} under={setup.pulls.length ? `${(setup.total / LBF).toFixed(1)} lbf` : ''} selected={hand?.id === 'strings'} onSelect={() => pick('strings')} />
+          <ThingRow
+            number={3}
+            mark={<MoveMark state={intonationState(setup)} />}
+            title="Intonation at fret 12"
+            about={intonationLine(setup)}
+            selected={hand?.id === 'intonation'}
+            onSelect={() => pick('intonation')}
+          />
+          <ThingRow
+            number={4}
+            title="String pull"
+            about={setup.pulls.length ? `${setup.pulls.length} strings at standard pitch` : 'enter the gauges under Parts'}
+            figure={setup.pulls.length ? `${Math.round(setup.total)} N` : ''}
+            under={setup.pulls.length ? `${(setup.total / LBF).toFixed(1)} lbf` : ''}
+            selected={hand?.id === 'strings'}
+            onSelect={() => pick('strings')}
+          />
         </ul>
       }
       hand={<SetupInHand setup={setup} what={hand?.id ?? 'relief'} />}
@@ -61,7 +97,9 @@ const intonationState = (s: SetupResult) => {
 function intonationLine(s: SetupResult): string {
   const off = s.intonation.filter((i) => i.cents !== undefined && Math.abs(i.cents) > 1)
   if (!s.intonation.some((i) => i.cents !== undefined)) return 'Open octave against fret 12, string by string'
-  return off.length ? off.map((i) => `${i.number}: ${printTurns(i.turns!)} ${i.turns! > 0 ? 'back' : 'forward'}`).join(' · ') : 'All strings read are in tune at fret 12'
+  return off.length
+    ? off.map((i) => `${i.number}: ${printTurns(i.turns!)} ${i.turns! > 0 ? 'back' : 'forward'}`).join(' · ')
+    : 'All strings read are in tune at fret 12'
 }
 
 function MoveMark({ state }: { state: 'done' | 'turn' | 'open' }) {

@@ -33,14 +33,19 @@ export function PositionInHand({ wire, position, curves }: { wire: Wired; positi
       <p className="text-[14.5px]">
         {curve?.resonance ? (
           <>
-            Peak at <b className="figure">{Math.round(curve.resonance.hertz)}</b> Hz, <b className="figure">{curve.resonance.decibel.toFixed(1)}</b> dB; {topology.humWords}.
+            Peak at <b className="figure">{Math.round(curve.resonance.hertz)}</b> Hz,{' '}
+            <b className="figure">{curve.resonance.decibel.toFixed(1)}</b> dB; {topology.humWords}.
           </>
         ) : (
           <>No peak in this setting; {topology.humWords}.</>
         )}
       </p>
       <div className="min-h-40 flex-1">
-        <ResponseChart curves={curves} position={position} label={`Response of position ${position}, 20 Hz to 20 kHz${curve?.resonance ? `, peak at ${Math.round(curve.resonance.hertz)} Hz` : ''}`} />
+        <ResponseChart
+          curves={curves}
+          position={position}
+          label={`Response of position ${position}, 20 Hz to 20 kHz${curve?.resonance ? `, peak at ${Math.round(curve.resonance.hertz)} Hz` : ''}`}
+        />
       </div>
       <div className="mt-1 grid grid-cols-[1fr_8rem] items-center gap-2 border-t border-hairline pt-2">
         <label htmlFor="read-jack">
@@ -56,10 +61,23 @@ export function PositionInHand({ wire, position, curves }: { wire: Wired; positi
           placeholder="8.26k"
           parse={parseOhms}
           onError={setError}
-          onCommit={(ohm) => change((b) => setField(b, ['readings', String(position)], { ohm, volume, tone, at: new Date().toISOString() }, `Position ${position} reads ${printOhms(ohm)}`))}
+          onCommit={(ohm) =>
+            change((b) =>
+              setField(
+                b,
+                ['readings', String(position)],
+                { ohm, volume, tone, at: new Date().toISOString() },
+                `Position ${position} reads ${printOhms(ohm)}`,
+              ),
+            )
+          }
         />
       </div>
-      {error && <p role="alert" className="text-[13px] text-wont">{error}</p>}
+      {error && (
+        <p role="alert" className="text-[13px] text-wont">
+          {error}
+        </p>
+      )}
       {mine && (
         <p role="status" className={inside ? 'text-snug' : 'text-wont'}>
           {otherKnobs
@@ -69,7 +87,11 @@ export function PositionInHand({ wire, position, curves }: { wire: Wired; positi
               : `${printOhms(Math.abs(off))} ${off > 0 ? 'above' : 'below'} the expected; look over the ${position === 3 ? 'middle pickup' : 'pickup'} leads and this position’s lugs before closing the guard.`}
         </p>
       )}
-      <Caution lines={['Solder and flux fumes: ventilate. Leaded solder: wash hands, never eat at the bench. A tingle from the strings means a dangerous amplifier or outlet: stop, unplug, have a licensed electrician look.']} />
+      <Caution
+        lines={[
+          'Solder and flux fumes: ventilate. Leaded solder: wash hands, never eat at the bench. A tingle from the strings means a dangerous amplifier or outlet: stop, unplug, have a licensed electrician look.',
+        ]}
+      />
     </div>
   )
 }
@@ -93,7 +115,9 @@ function Knob({ name }: { name: 'volume' | 'tone' }) {
         step={0.5}
         value={[moving]}
         onValueChange={([v]) => setMoving(v!)}
-        onValueCommit={([v]) => v !== stored && change((b) => setField(b, ['circuit', name], v!, `${name === 'volume' ? 'Volume' : 'Tone'} at ${v}`))}
+        onValueCommit={([v]) =>
+          v !== stored && change((b) => setField(b, ['circuit', name], v!, `${name === 'volume' ? 'Volume' : 'Tone'} at ${v}`))
+        }
       >
         <Slider.Track className="relative h-1 flex-1 bg-hairline">
           <Slider.Range className="absolute h-full bg-violet" />

@@ -1,5 +1,15 @@
 import { frequencies } from '@snug/core'
-import { CategoryScale, Chart, LinearScale, LineElement, LogarithmicScale, PointElement, Tooltip, type ChartData, type ChartOptions } from 'chart.js'
+import {
+  CategoryScale,
+  Chart,
+  LinearScale,
+  LineElement,
+  LogarithmicScale,
+  PointElement,
+  Tooltip,
+  type ChartData,
+  type ChartOptions,
+} from 'chart.js'
 import { useMemo } from 'react'
 import { Line } from 'react-chartjs-2'
 import { usePrefs } from '../../state/prefs'
@@ -40,10 +50,31 @@ export function ResponseChart({ curves, position, label }: { curves: readonly Po
       parsing: false,
       normalized: true,
       interaction: { mode: 'nearest', axis: 'x', intersect: false },
-      plugins: { tooltip: { callbacks: { title: ([t]) => `${Math.round(t!.parsed.x ?? 0)} Hz`, label: (t) => `${t.dataset.label}: ${(t.parsed.y ?? 0).toFixed(1)} dB` } } },
+      plugins: {
+        tooltip: {
+          callbacks: {
+            title: ([t]) => `${Math.round(t!.parsed.x ?? 0)} Hz`,
+            label: (t) => `${t.dataset.label}: ${(t.parsed.y ?? 0).toFixed(1)} dB`,
+          },
+        },
+      },
       scales: {
-        x: { type: 'logarithmic', min: 20, max: 20000, grid: { color: line }, title: { display: true, text: 'Hz', color: ink, font }, afterBuildTicks: (axis) => (axis.ticks = TICKS.map((value) => ({ value }))), ticks: { color: ink, font: numbers, callback: (v) => (Number(v) >= 1000 ? `${Number(v) / 1000}k` : String(v)) } },
-        y: { suggestedMin: -30, suggestedMax: 12, grid: { color: line }, title: { display: true, text: 'dB re one coil', color: ink, font }, ticks: { color: ink, font: numbers, stepSize: 10 } },
+        x: {
+          type: 'logarithmic',
+          min: 20,
+          max: 20000,
+          grid: { color: line },
+          title: { display: true, text: 'Hz', color: ink, font },
+          afterBuildTicks: (axis) => (axis.ticks = TICKS.map((value) => ({ value }))),
+          ticks: { color: ink, font: numbers, callback: (v) => (Number(v) >= 1000 ? `${Number(v) / 1000}k` : String(v)) },
+        },
+        y: {
+          suggestedMin: -30,
+          suggestedMax: 12,
+          grid: { color: line },
+          title: { display: true, text: 'dB re one coil', color: ink, font },
+          ticks: { color: ink, font: numbers, stepSize: 10 },
+        },
       },
     }
   }, [theme])

@@ -21,7 +21,8 @@ export default function WireStation() {
         listLabel="Switch positions"
         list={
           <Empty>
-            The circuit needs {wire.missing.map((s) => slotSpec(s).label.toLowerCase()).join(', ')}. Put them in under Parts (key 1); a pickup also needs its resistance, read with a meter across its leads.
+            The circuit needs {wire.missing.map((s) => slotSpec(s).label.toLowerCase()).join(', ')}. Put them in under Parts (key 1); a
+            pickup also needs its resistance, read with a meter across its leads.
           </Empty>
         }
         hand={null}
@@ -43,7 +44,12 @@ function Circuit({ wire }: { wire: Wired }) {
     () =>
       wire.harness.components
         .filter((c) => c.is !== 'coil' && c.is !== 'capacitor' && c.id !== 'case')
-        .map((c) => ({ id: c.id, at: c.at, label: c.label, shape: <circle r="5" fill="var(--sheet)" stroke={c.is === 'ground' ? 'var(--copper)' : 'var(--ink)'} strokeWidth="2" /> })),
+        .map((c) => ({
+          id: c.id,
+          at: c.at,
+          label: c.label,
+          shape: <circle r="5" fill="var(--sheet)" stroke={c.is === 'ground' ? 'var(--copper)' : 'var(--ink)'} strokeWidth="2" />,
+        })),
     [wire],
   )
   return (
@@ -85,7 +91,21 @@ function Circuit({ wire }: { wire: Wired }) {
               </p>
             ))}
             <label className="label flex min-h-11 items-center gap-2 px-4 text-[15px]">
-              <input type="checkbox" className="size-4 accent-[var(--violet)]" checked={build.circuit.split} onChange={(e) => change((b) => setField(b, ['circuit', 'split'], e.target.checked, e.target.checked ? 'In-between positions tap the humbuckers' : 'Humbuckers stay whole in between'))} />
+              <input
+                type="checkbox"
+                className="size-4 accent-[var(--violet)]"
+                checked={build.circuit.split}
+                onChange={(e) =>
+                  change((b) =>
+                    setField(
+                      b,
+                      ['circuit', 'split'],
+                      e.target.checked,
+                      e.target.checked ? 'In-between positions tap the humbuckers' : 'Humbuckers stay whole in between',
+                    ),
+                  )
+                }
+              />
               Tap the humbuckers to one coil in the in-between positions
             </label>
           </Tabs.Content>
@@ -100,7 +120,10 @@ function Circuit({ wire }: { wire: Wired }) {
 }
 
 const Tab = ({ value, children }: { value: string; children: React.ReactNode }) => (
-  <Tabs.Trigger value={value} className="label min-h-10 border-b-2 border-transparent px-4 text-[15px] font-semibold text-soft data-[state=active]:border-violet data-[state=active]:text-ink">
+  <Tabs.Trigger
+    value={value}
+    className="label min-h-10 border-b-2 border-transparent px-4 text-[15px] font-semibold text-soft data-[state=active]:border-violet data-[state=active]:text-ink"
+  >
     {children}
   </Tabs.Trigger>
 )
@@ -112,7 +135,12 @@ function ReadingMark({ reading, predicted }: { reading: number | undefined; pred
   return (
     <svg width="20" height="20" viewBox="-10 -10 20 20" role="img" aria-label={label}>
       <path d="M-8 -4v8M8 -4v8M-8 0h16" stroke="var(--soft)" strokeWidth="1.4" />
-      {reading !== undefined && (inside ? <circle r="4" fill="var(--snug)" /> : <rect x="-4" y="-4" width="8" height="8" transform="rotate(45) translate(5 -5)" fill="var(--wont)" />)}
+      {reading !== undefined &&
+        (inside ? (
+          <circle r="4" fill="var(--snug)" />
+        ) : (
+          <rect x="-4" y="-4" width="8" height="8" transform="rotate(45) translate(5 -5)" fill="var(--wont)" />
+        ))}
     </svg>
   )
 }

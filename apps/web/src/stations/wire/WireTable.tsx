@@ -18,7 +18,11 @@ export function WireTable({ wires }: { wires: readonly WireRow[] }) {
         </thead>
         <tbody>
           {wires.map((w, i) => (
-            <tr key={w.number} className={`border-t ${i && wires[i - 1]!.stage !== w.stage ? 'border-ink' : 'border-hairline'}`} title={w.stage}>
+            <tr
+              key={w.number}
+              className={`border-t ${i && wires[i - 1]!.stage !== w.stage ? 'border-ink' : 'border-hairline'}`}
+              title={w.stage}
+            >
               <td className="figure px-3 py-1 text-soft">{w.number}</td>
               <td>{w.from}</td>
               <td>{w.to}</td>
@@ -29,7 +33,8 @@ export function WireTable({ wires }: { wires: readonly WireRow[] }) {
         </tbody>
       </table>
       <p className="label border-t border-hairline px-3 py-2 text-[15px] text-soft">
-        In all: {[...totals].map(([c, mm]) => `${c} ${(mm / 1000).toFixed(2)} m`).join(' · ')}. Lengths are along the guard, a fifth over, plus 40 mm.
+        In all: {[...totals].map(([c, mm]) => `${c} ${(mm / 1000).toFixed(2)} m`).join(' · ')}. Lengths are along the guard, a fifth over,
+        plus 40 mm.
       </p>
     </div>
   )

@@ -41,6 +41,9 @@ export const body = defineKind({
     ...route('bridge', 'Bridge pickup'),
     'control.depth': mm('Control route, depth', 10, 60),
     'control.top': mm('Wood left over the control route', 0, 40),
+    'jack.x': mm('Jack, along the centre line', 0, 500, { how: at }),
+    'jack.y': mm('Jack, across', -250, 250, { how: 'bass side positive' }),
+    'claw.x': mm('Spring claw, along the centre line', 0, 400, { how: at }),
     'spring.depth': mm('Spring cavity, depth', 5, 40),
   },
   traits: {

@@ -62,7 +62,11 @@ export const nut = defineKind({
   trade: 'hardware',
   sizes: {
     spread: mm('String spacing, first to last', 20, 70, { required: true, usual: 35.5 }),
-    slot: mm('Slot bottom above the fret plane', -0.5, 3, { required: true, usual: 0.5, how: 'string at the nut over the line of the crowns' }),
+    slot: mm('Slot bottom above the fret plane', -0.5, 3, {
+      required: true,
+      usual: 0.5,
+      how: 'string at the nut over the line of the crowns',
+    }),
     length: mm('Length', 30, 70),
   },
   traits: {},

@@ -6,7 +6,21 @@ import { bridge, neckScrews, nut, tuners } from './hardware'
 import { neck } from './neck'
 import { strings } from './strings'
 
-const ALL = { body, neck, bridge, tuners, nut, strings, guard, pickup, pot, switch: pickupSwitch, jack, capacitor, 'neck-screws': neckScrews }
+const ALL = {
+  body,
+  neck,
+  bridge,
+  tuners,
+  nut,
+  strings,
+  guard,
+  pickup,
+  pot,
+  switch: pickupSwitch,
+  jack,
+  capacitor,
+  'neck-screws': neckScrews,
+}
 
 export type KindTable = typeof ALL
 export type KindName = keyof KindTable

@@ -1,0 +1,22 @@
+// Builds what is out of date and starts the server: `--demo` with the demo builds in a folder of their own, otherwise with
+// the person's own data folder.
+import { spawn, spawnSync } from 'node:child_process'
+import { fileURLToPath } from 'node:url'
+
+const root = fileURLToPath(new URL('../', import.meta.url))
+const demo = process.argv.includes('--demo')
+
+console.log('Building…')
+const built = spawnSync('npm', ['run', '-s', 'build'], { cwd: root, encoding: 'utf8' })
+if (built.status !== 0) {
+  process.stderr.write(`${built.stdout}${built.stderr}\n`)
+  process.exit(1)
+}
+console.log(demo ? 'Starting with the demo builds (the first start takes some seconds)…' : 'Starting…')
+const server = spawn(process.execPath, ['apps/server/dist/main.js'], {
+  cwd: root,
+  stdio: 'inherit',
+  env: { ...process.env, SNUG_DATA: process.env.SNUG_DATA ?? (demo ? 'demo-data' : 'data'), ...(demo ? { SNUG_DEMO: '1' } : {}) },
+})
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
+server.on('exit', (code) => process.exit(code ?? 0))
