@@ -65,20 +65,18 @@ export async function insertBuild(db: Db, doc: Build, log: readonly LogEntry[], 
   await db.transaction(async (tx) => {
     await tx.insert(builds).values(row)
     if (log.length)
-      await tx
-        .insert(logEntries)
-        .values(
-          log.map((e) => ({
-            id: randomUUID(),
-            buildId: id,
-            at: e.at,
-            kind: e.kind,
-            text: e.text,
-            station: e.station ?? null,
-            thing: e.thing ?? null,
-            struckAt: e.struck ?? null,
-          })),
-        )
+      await tx.insert(logEntries).values(
+        log.map((e) => ({
+          id: randomUUID(),
+          buildId: id,
+          at: e.at,
+          kind: e.kind,
+          text: e.text,
+          station: e.station ?? null,
+          thing: e.thing ?? null,
+          struckAt: e.struck ?? null,
+        })),
+      )
   })
   return stateOf(row)
 }

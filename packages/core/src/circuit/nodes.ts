@@ -39,8 +39,8 @@ export function mergeNodes(elements: readonly Element[], withSources = true): No
   }
   id(GROUND)
   for (const e of elements) if (e.type !== 'K') e.nodes.forEach(id)
-  for (const e of elements) {
-    if (e.type !== 'W' && e.type !== 'V') continue
+  // Wires first, so that it is a source that gets blamed when the two contradict each other.
+  for (const e of [...elements.filter((x) => x.type === 'W'), ...elements.filter((x) => x.type === 'V')]) {
     const a = find(id(e.nodes[0]))
     const b = find(id(e.nodes[1]))
     const rise = e.type === 'V' && withSources ? e.ac : 0

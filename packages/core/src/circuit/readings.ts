@@ -3,6 +3,7 @@ import type { Build } from '../build'
 import { sizeAt } from '../build'
 import { toNetlist, type Harness, type Setting } from './harness'
 import { ohmsBetween } from './ohmmeter'
+import { COPPER_PER_KELVIN } from './wireGauge'
 
 export interface PredictedReading {
   position: number
@@ -12,8 +13,6 @@ export interface PredictedReading {
   doubt: number
 }
 
-/** Copper's resistance rises by this share per kelvin. [published: IEC 60028] */
-const COPPER = 0.00393
 const ROOM_SWING = 10
 
 /** Resistance at the jack: capacitors, cable and amplifier play no part. */
@@ -32,7 +31,7 @@ export function predictReading(build: Build, harness: Harness, setting: Setting)
   for (const c of harness.components) {
     if (c.is === 'coil') {
       const slot = `pickup-${c.pickup}` as 'pickup-neck'
-      const share = Math.hypot(relative(sizeAt(build, { slot, size: 'resistance' }), 0.1), COPPER * ROOM_SWING)
+      const share = Math.hypot(relative(sizeAt(build, { slot, size: 'resistance' }), 0.1), COPPER_PER_KELVIN * ROOM_SWING)
       const group = groups.get(c.pickup) ?? { ids: [], share }
       group.ids.push(c.id)
       groups.set(c.pickup, group)

@@ -9,6 +9,8 @@ export interface WireRow {
   /** mm to cut, slack included. */
   length: number
   colour: string
+  /** American wire gauge. */
+  gauge: number
   stage: string
 }
 
@@ -16,6 +18,9 @@ export interface WireRow {
 const COLOUR: Record<WireRole, string> = { hot: 'white', signal: 'white', ground: 'black', link: 'green', jumper: 'bare' }
 /** Soldering stages in the order that keeps every joint reachable. [practice] */
 const STAGES = ['tone capacitor and jumpers', 'controls', 'grounds', 'pickups', 'jack'] as const
+
+/** Stranded hook-up wire for controls. [practice] */
+const HOOK_UP = 22
 
 const LUG_NAME: Record<string, string> = { start: 'start', finish: 'finish', tip: 'tip', sleeve: 'sleeve' }
 
@@ -53,6 +58,7 @@ export function wireList(harness: Harness): WireRow[] {
         role: w.role,
         length: Math.ceil((a === b ? 25 : 1.2 * away + 40) / 5) * 5,
         colour: COLOUR[w.role],
+        gauge: HOOK_UP,
         stage,
       }
     })

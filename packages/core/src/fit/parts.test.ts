@@ -1,0 +1,72 @@
+import { describe, expect, it } from 'vitest'
+import { boardMargins } from './stringsOnBoard'
+import { cornerStandOff, shavingAmount, wallToEase } from './pocketWidth'
+import { packing } from './potInGuard'
+import { placeGuard, type OpeningFit } from './guardOpenings'
+
+describe('pocket', () => {
+  // [physics: circle in circle]
+  it('radius difference 1.0 with 0.1 to spare a side stands off 0.56 mm', () => expect(cornerStandOff(1, 0.2)).toBeCloseTo(0.56, 2))
+  it('goes home when the pocket radius is no larger than heel radius plus half the gap', () => expect(cornerStandOff(0.1, 0.2)).toBe(0))
+  it('shaving lands the gap between 0.05 and 0.30', () => {
+    const { from, to } = shavingAmount(-0.35)
+    expect(from).toBeCloseTo(0.4, 12)
+    expect(to).toBeCloseTo(0.65, 12)
+  })
+  it('which wall: the neck turns about the pocket’s middle, so mouth and end take opposite walls', () => {
+    expect(wallToEase('mouth', 0.6)).toBe('bass')
+    expect(wallToEase('end', 0.6)).toBe('treble')
+    expect(wallToEase('mouth', -0.6)).toBe('treble')
+    expect(wallToEase('end', -0.6)).toBe('bass')
+  })
+  it('turning the neck to ease that wall does bring the axis back', () => {
+    // Axis through the pocket's middle (424), passing the bridge (647.7) on the bass side: at the mouth (386) it lies on the
+    // treble side, so straightening it moves the mouth towards the bass.
+    const slope = 0.6 / (647.7 - 424)
+    expect(slope * (386 - 424)).toBeLessThan(0)
+  })
+})
+
+describe('strings on the board', () => {
+  const board = { widthEnd: 56.2, scale: 647.7, frets: 22, pocketMiddle: 424 }
+  it('a straight neck leaves the same on both sides', () => {
+    const m = boardMargins(board, { nut: 35.5, bridge: 52.5 }, 0)
+    expect(m.bass).toBeCloseTo(m.treble, 9)
+    expect(m.bass).toBeCloseTo((56.2 - 47.73) / 2, 2)
+  })
+  it('an axis passing on the bass side leaves less on the treble side, and mirrors', () => {
+    const a = boardMargins(board, { nut: 35.5, bridge: 52.5 }, 1)
+    const b = boardMargins(board, { nut: 35.5, bridge: 52.5 }, -1)
+    expect(a.treble).toBeLessThan(a.bass)
+    expect(a.bass).toBeCloseTo(b.treble, 12)
+  })
+})
+
+describe('pots through a guard', () => {
+  it('9.5 bushing, 3.0 top, 0.6 washer, 2.2 nut leaves 3.7: one inner nut and two washers', () => {
+    const surplus = 9.5 - 3 - 0.6 - 2.2
+    expect(surplus).toBeCloseTo(3.7, 9)
+    expect(packing(surplus, 2.2, 0.6)).toMatchObject({ nuts: 1, washers: 2 })
+  })
+})
+
+describe('guard over routes', () => {
+  const fit = (place: OpeningFit['place'], wants: number, play = 0.3): OpeningFit => ({ place, wants, play })
+  const room = { from: -20, to: 20 }
+  it('one offset for all is cured by a shift', () => {
+    const g = placeGuard([fit('neck', 2), fit('middle', 2), fit('bridge', 2)], room)
+    expect(g.worst).toBeLessThanOrEqual(0)
+    expect(g.file).toEqual([])
+  })
+  it('openings 5.8 too close together: no shift cures it, and the filing is shared by the two that quarrel', () => {
+    const g = placeGuard([fit('neck', -5.8), fit('bridge', 0)], room)
+    expect(g.worst).toBeCloseTo(2.9 - 0.3, 9)
+    expect(g.file.map((f) => f.edge)).toEqual(['neck side', 'bridge side'])
+  })
+  it('is the best shift there is: no place on a fine grid does better', () => {
+    const fits = [fit('neck', -3.1, 0.5), fit('middle', 1.2, 0.2), fit('bridge', 0.4, 1)]
+    const best = placeGuard(fits, { from: 0, to: 1 })
+    for (let s = 0; s <= 1; s += 0.001)
+      expect(Math.max(...fits.map((f) => Math.abs(s - f.wants) - f.play))).toBeGreaterThanOrEqual(best.worst - 1e-9)
+  })
+})

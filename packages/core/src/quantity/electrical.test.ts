@@ -1,0 +1,39 @@
+import { describe, expect, it } from 'vitest'
+import { parseFarads, parseOhms, printFarads, printOhms, TOLERANCE_LETTER } from './electrical'
+
+const value = (p: { ok: true; value: number } | { ok: false; why: string }) => (p.ok ? p.value : p.why)
+
+describe('resistances', () => {
+  it.each([
+    ['250k', 250e3],
+    ['8.80k', 8800],
+    ['1M', 1e6],
+    ['470', 470],
+    ['4k7', 4700],
+    ['500 kohm', 500e3],
+    ['8,26 k', 8260],
+  ])('%s', (text, ohm) => expect(value(parseOhms(text))).toBeCloseTo(ohm, 6))
+  it.each(['', 'loud', '5q', '-3k'])('refuses "%s" with a sentence', (text) => expect(value(parseOhms(text))).toMatch(/250k/))
+  it('prints as a meter does', () =>
+    expect([8261, 250e3, 1e6, 470].map((r) => printOhms(r))).toEqual(['8.26 k', '250 k', '1.00 M', '470 Ω']))
+})
+
+describe('capacitances', () => {
+  it.each([
+    ['22n', 22e-9],
+    ['.022u', 22e-9],
+    ['0.022 uF', 22e-9],
+    ['500p', 500e-12],
+    ['4n7', 4.7e-9],
+  ])('%s', (text, farad) => expect(value(parseFarads(text))).toBeCloseTo(farad, 15))
+  // [published: IEC 60062]
+  it.each([
+    ['223', 22e-9],
+    ['473', 47e-9],
+    ['104', 100e-9],
+    ['473J', 47e-9],
+  ])('the mark %s', (text, farad) => expect(value(parseFarads(text))).toBeCloseTo(farad, 15))
+  it('tolerance letters', () => expect(TOLERANCE_LETTER).toEqual({ J: 0.05, K: 0.1, M: 0.2 }))
+  it.each(['', '22', 'cap'])('refuses "%s" with a sentence', (text) => expect(value(parseFarads(text))).toMatch(/22n/))
+  it('prints', () => expect([22e-9, 500e-12, 1e-7].map(printFarads)).toEqual(['22 n', '500 p', '100 n']))
+})
