@@ -45,7 +45,7 @@ describe('Heron’s story', () => {
   it('pots too long for the guard: packed with inner nuts', () => {
     const j = joint(build, 'pot-volume')
     expect(j.verdict).toBe('tight')
-    expect(j.cures[0]!.job).toMatch(/2 inner nuts/)
+    expect(j.cures[0]!.job).toMatch(/1 inner nut and 3 washers/)
     const packed = applyChange(build, planJob(build, 'p', { ...j.cures[0]!.plan!, text: j.cures[0]!.job }))
     expect(joint(packed, 'pot-volume').verdict).toBe('snug')
   })

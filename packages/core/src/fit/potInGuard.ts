@@ -28,16 +28,19 @@ const DEPTH_BANDS: readonly Band[] = [
 const WASHER = 0.6
 const NUT = 2
 const CLEAR = 0.1
+/** Thread that must stay above the nut for it to hold, mm. [practice] */
+const THREAD_KEPT = 0.3
 
 export type PotSlot = 'pot-volume' | 'pot-tone'
 
 /**
- * Packing that takes up a surplus of thread: inner nuts first, washers for the rest, mm.
+ * Packing that takes up a surplus of thread: inner nuts first, washers for the rest, a little thread kept over the nut, mm.
  * @returns how many of each, and how much thread is left over
  */
 export function packing(surplus: number, nut: number, washer: number): { nuts: number; washers: number; left: number } {
-  const nuts = Math.max(0, Math.floor(surplus / nut))
-  const washers = Math.max(0, Math.floor((surplus - nuts * nut) / washer))
+  const count = (room: number, thick: number) => Math.max(0, Math.floor((room - THREAD_KEPT) / thick + 1e-9))
+  const nuts = count(surplus, nut)
+  const washers = count(surplus - nuts * nut, washer)
   return { nuts, washers, left: surplus - nuts * nut - washers * washer }
 }
 
