@@ -99,10 +99,12 @@ export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label }
   return (
     <div className="border-b border-hairline py-1">
       <div className="grid grid-cols-[1fr_7.2rem_6.4rem] items-center gap-2">
-        <label htmlFor={id} className="min-w-0 text-[15px] leading-tight">
-          {label ?? spec.label}
+        <div className="min-w-0 leading-tight">
+          <label htmlFor={id} className="text-[15px]">
+            {label ?? spec.label}
+          </label>
           <span className="figure block text-[11.5px] text-soft">{other || (spec.required && !size ? 'needed' : ' ')}</span>
-        </label>
+        </div>
         <EntryField
           id={id}
           label={spec.label}

@@ -91,7 +91,8 @@ function actionMove(build: Build, targets: Targets): { move: Move; posts?: PostT
   const pitch = sizeAt(build, { slot: 'bridge', size: 'height.pitch' })?.value ?? USUAL_PITCH
   const spread = sizeAt(build, { slot: 'bridge', size: 'spread' })?.value
   const studs = sizeAt(build, { slot: 'bridge', size: 'studSpacing' })?.value
-  const turned = (t: number) => (Math.abs(t) < 1 / 16 ? 'leave' : `${printTurns(t)} ${t > 0 ? 'clockwise' : 'counter-clockwise'}`)
+  const turned = (t: number) =>
+    Math.abs(t) < 1 / 16 ? 'leave' : `${printTurns(t)} ${Math.abs(t) > 1 ? 'turns' : 'turn'} ${t > 0 ? 'clockwise' : 'counter-clockwise'}`
   if (traitAt(build, 'bridge', 'mount') === 'two-stud' && spread !== undefined && studs !== undefined) {
     const posts = postTurns(move, spread, studs, pitch)
     return {

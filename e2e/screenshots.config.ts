@@ -1,0 +1,11 @@
+import { defineConfig } from '@playwright/test'
+import { LAUNCH } from './launch'
+
+export default defineConfig({
+  testDir: '.',
+  testMatch: 'screenshots.ts',
+  workers: 1,
+  timeout: 120_000,
+  reporter: 'list',
+  use: { viewport: { width: 1280, height: 800 }, launchOptions: LAUNCH },
+})

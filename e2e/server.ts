@@ -1,0 +1,50 @@
+import { test as base } from '@playwright/test'
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+const root = fileURLToPath(new URL('../', import.meta.url))
+
+/** Starts the built server with the demo builds on a free port. */
+export async function startServer(folder: string): Promise<{ url: string; child: ChildProcess }> {
+  const env = { ...process.env, SNUG_DATA: folder, SNUG_PORT: '0', SNUG_DEMO: '1' }
+  const child = spawn(process.execPath, ['apps/server/dist/main.js'], { cwd: root, env })
+  const url = await new Promise<string>((done, fail) => {
+    let said = ''
+    const hear = (chunk: Buffer) => {
+      said += chunk.toString()
+      const found = /http:\/\/localhost:\d+/.exec(said)?.[0]
+      if (found) done(found)
+    }
+    child.stdout.on('data', hear)
+    child.stderr.on('data', hear)
+    child.once('exit', () => fail(new Error(said)))
+  })
+  return { url, child }
+}
+
+/** Tests get a server per worker, and before each test the demo builds as they were made. */
+export const test = base.extend<object, { server: string }>({
+  server: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      const folder = await mkdtemp(join(tmpdir(), 'snug-e2e-'))
+      const { url, child } = await startServer(folder)
+      await use(url)
+      child.kill('SIGKILL')
+      await rm(folder, { recursive: true, force: true })
+    },
+    { scope: 'worker', timeout: 60_000 },
+  ],
+  baseURL: async ({ server }, use) => use(server),
+})
+
+/** A copy of a demo build under an id of its own, so that no test meets what another did. */
+export async function copyOf(server: string, id: string): Promise<string> {
+  const bundle = await (await fetch(`${server}/api/builds/${id}/bundle`)).text()
+  const answer = await fetch(`${server}/api/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: bundle })
+  return ((await answer.json()) as { id: string }).id
+}
+export { expect } from '@playwright/test'

@@ -1,0 +1,51 @@
+// Every check, in the order that finds trouble soonest: types, lint, build, unit and HTTP tests, browser tests. Ends with one
+// plain line of counts.
+import { spawnSync } from 'node:child_process'
+import { readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { chromium } from './chromium.mjs'
+
+const root = fileURLToPath(new URL('../', import.meta.url))
+const started = Date.now()
+const counts = { passed: 0, failed: 0 }
+
+function step(name, command, args, env = {}) {
+  console.log(`\n— ${name}`)
+  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } })
+  if (status !== 0) counts.failed++
+  return status === 0
+}
+
+/** Adds the counts a runner wrote to its JSON report. */
+function count(file, read) {
+  try {
+    const { passed, failed } = read(JSON.parse(readFileSync(file, 'utf8')))
+    counts.passed += passed
+    // The step itself already counted as one failure when any test failed.
+    counts.failed += Math.max(0, failed - 1)
+  } catch {
+    counts.failed++
+  }
+  rmSync(file, { force: true })
+}
+
+const unitReport = join(tmpdir(), `snug-unit-${process.pid}.json`)
+const browserReport = join(tmpdir(), `snug-e2e-${process.pid}.json`)
+
+const sound = [
+  step('types', 'npx', ['tsc', '-p', 'tsconfig.json', '--noEmit']),
+  step('lint', 'npm', ['run', '-s', 'lint']),
+  step('build', 'npm', ['run', '-s', 'build']),
+].every(Boolean)
+step('unit and HTTP tests', 'npx', ['vitest', 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${unitReport}`])
+count(unitReport, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests }))
+if (sound) {
+  step('browser tests', 'npm', ['run', '-s', 'e2e'], { CHROMIUM: chromium(), PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport })
+  count(browserReport, (r) => ({ passed: r.stats.expected, failed: r.stats.unexpected }))
+}
+
+console.log(`\n${Math.round((Date.now() - started) / 1000)} s`)
+console.log(`${counts.passed} passed, ${counts.failed} failed`)
+process.exit(counts.failed ? 1 : 0)
