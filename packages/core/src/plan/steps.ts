@@ -34,6 +34,9 @@ const step = (s: Omit<Step, 'cautions' | 'wait' | 'befores'> & Partial<Pick<Step
   ...s,
 })
 
+/** A sentence used as a heading loses its full stop. */
+const asTitle = (sentence: string) => sentence.replace(/\.$/, '')
+
 function arrivalSteps(build: Build): Step[] {
   return chosenParts(build)
     .filter(([, p]) => p.state !== 'in hand')
@@ -72,7 +75,7 @@ function fitSteps(build: Build, joints: readonly Joint[], arrivals: readonly Ste
       return planned.map(([id, job]) =>
         step({
           id: `job-${id}`,
-          title: job.text,
+          title: asTitle(job.text),
           why: `${j.title}: planned on paper; measure again when it is done.`,
           station: 'fit',
           thing: j.id,
@@ -85,7 +88,7 @@ function fitSteps(build: Build, joints: readonly Joint[], arrivals: readonly Ste
     return [
       step({
         id: `cure-${j.id}`,
-        title: cure?.job ?? j.says,
+        title: asTitle(cure?.job ?? j.says),
         why: `${j.title}: ${j.verdict === 'tight' ? 'tight as it is' : 'won’t go as it is'}.`,
         station: 'fit',
         thing: j.id,
