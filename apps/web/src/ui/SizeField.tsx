@@ -28,7 +28,7 @@ import { useId, useState } from 'react'
 import { usePrefs } from '../state/prefs'
 import { EntryField } from './EntryField'
 
-const UNIT: Record<SizeSpec['unit'], string> = { mm: 'mm', ohm: 'Ω', farad: 'F', henry: 'H', g: 'g', deg: '°', count: '' }
+const UNIT: Record<SizeSpec['unit'], string> = { mm: 'mm', ohm: 'Ω', farad: 'F', henry: 'H', g: 'g', newton: 'N', deg: '°', count: '' }
 
 export function printSize(value: number, unit: SizeSpec['unit'], system: LengthSystem): string {
   if (unit === 'mm') return system === 'in' ? printInch(value).text.replace(/ in$/, '') : printMm(value)

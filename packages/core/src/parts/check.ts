@@ -22,6 +22,8 @@ export function printValue(value: number, unit: SizeSpec['unit']): string {
       return `${Number(value.toPrecision(3))} H`
     case 'g':
       return `${Math.round(value)} g`
+    case 'newton':
+      return `${Number(value.toPrecision(3))} N`
     case 'deg':
       return `${Number(value.toFixed(2))}°`
     case 'count':

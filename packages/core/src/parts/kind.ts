@@ -1,6 +1,6 @@
 import type { Trade } from '../quantity'
 
-export type SizeUnit = 'mm' | 'ohm' | 'farad' | 'henry' | 'g' | 'deg' | 'count'
+export type SizeUnit = 'mm' | 'ohm' | 'farad' | 'henry' | 'g' | 'newton' | 'deg' | 'count'
 
 /** One dimension a kind of part has. Ranges are what a person could plausibly mean, not tolerances. [ours] */
 export interface SizeSpec {

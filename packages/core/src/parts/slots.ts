@@ -34,6 +34,17 @@ export const SLOTS = [
   spec('capacitor', 'capacitor', 'Tone capacitor', false),
   spec('jack', 'jack', 'Jack', false),
   spec('neck-screws', 'neck-screws', 'Neck screws'),
+  spec('tailpiece', 'tailpiece', 'Tailpiece', false),
+  spec('ferrules', 'ferrules', 'String ferrules', false),
+  spec('string-tree', 'string-tree', 'String tree', false),
+  spec('springs', 'springs', 'Springs and claw', false),
+  spec('ring-neck', 'ring', 'Neck pickup ring', false),
+  spec('ring-bridge', 'ring', 'Bridge pickup ring', false),
+  spec('knobs', 'knobs', 'Knobs', false),
+  spec('strap-buttons', 'strap-buttons', 'Strap buttons', false),
+  spec('shielding', 'shielding', 'Shielding', false),
+  spec('battery', 'battery', 'Battery', false),
+  spec('wire', 'wire', 'Wire', false),
 ] as const satisfies readonly SlotSpec[]
 
 export type Slot = (typeof SLOTS)[number]['slot']

@@ -1,4 +1,4 @@
-import { defineKind, mm, sized, type SizeSpec } from '../kind'
+import { defineKind, HANDED, mm, sized, type SizeSpec } from '../kind'
 import { WOOD_OPTIONS } from '../woods'
 
 const at = 'from the pocket mouth, along the centre line'
@@ -28,6 +28,7 @@ export const body = defineKind({
     'pocket.length': mm('Pocket length', 30, 160, { required: true, usual: 76 }),
     'pocket.depth': mm('Pocket depth', 5, 40, { required: true, usual: 16 }),
     'pocket.radius': mm('Pocket corner radius', 0, 15, { required: true, usual: 6 }),
+    'pocket.dip': mm('Pocket floor dip', 0, 3, { how: 'straight-edge over the floor, deepest gap; chips and paint lumps count' }),
     'pocket.tilt': sized('deg', 'Pocket floor tilt', -5, 5, { how: 'headstock back is positive' }),
     axisAtBridge: mm('Neck axis at the bridge', -20, 20, {
       how: 'how far the neck’s own axis passes beside the bridge’s middle, bass side positive',
@@ -39,10 +40,30 @@ export const body = defineKind({
     ...route('neck', 'Neck pickup'),
     ...route('middle', 'Middle pickup'),
     ...route('bridge', 'Bridge pickup'),
+    'oldHoles.front': mm('Old bridge holes, foremost', -60, 60, { how: 'in front of the bridge reference, towards the nut positive' }),
+    'oldHoles.back': mm('Old bridge holes, rearmost', -60, 80, { how: 'behind the bridge reference, towards the tail positive' }),
+    'vibrato.length': mm('Vibrato route, along the strings', 10, 120),
+    'string.hole': mm('String-through hole diameter', 1.5, 8, { usual: 4 }),
+    'ferrule.bore': mm('Ferrule bore diameter', 4, 14),
+    'tail.toBridge': mm('Bridge studs to tailpiece studs', 20, 160),
+    'tail.bore': mm('Tailpiece bore diameter', 4, 16),
+    'pot.hole': mm('Pot hole in the top', 4, 14, { how: 'where pots sit in the wood itself, without a guard' }),
+    'control.length': mm('Control route, clear length', 20, 250),
     'control.depth': mm('Control route, depth', 10, 60),
     'control.top': mm('Wood left over the control route', 0, 40),
     'jack.x': mm('Jack, along the centre line', 0, 500, { how: at }),
     'jack.y': mm('Jack, across', -250, 250, { how: 'bass side positive' }),
+    'jack.bore': mm('Jack bore', 5, 40),
+    'passage.diameter': mm('Narrowest wire passage', 2, 25),
+    'battery.room': mm('Battery room, length', 0, 120),
+    'button.upper.x': mm('Upper strap button', -120, 120, { how: at }),
+    'button.lower.x': mm('Lower strap button', 150, 500, { how: at }),
+    'block.width': mm('Centre block, across', 10, 200, { how: 'hollow bodies: the solid wood under the bridge' }),
+    'block.thickness': mm('Wood under the bridge', 5, 80),
+    'soundHole.diameter': mm('Sound hole diameter', 20, 140),
+    'soundHole.x': mm('Sound hole, along the centre line', -100, 400, { how: at }),
+    'soundHole.y': mm('Sound hole, across', -150, 150, { how: 'bass side positive' }),
+    mass: sized('g', 'Mass', 300, 6000),
     'claw.x': mm('Spring claw, along the centre line', 0, 400, { how: at }),
     'spring.depth': mm('Spring cavity, depth', 5, 40),
   },
@@ -63,6 +84,37 @@ export const body = defineKind({
         ['semi-hollow', 'semi-hollow'],
       ],
     },
+    top: {
+      label: 'Top',
+      options: [
+        ['flat', 'flat'],
+        ['arched', 'arched'],
+      ],
+    },
+    notch: {
+      label: 'Notch for a heel-end truss tool',
+      options: [
+        ['no', 'none'],
+        ['yes', 'cut'],
+      ],
+    },
+    shield: {
+      label: 'Control cavity lined with',
+      options: [
+        ['none', 'nothing'],
+        ['foil', 'foil'],
+        ['paint', 'conductive paint'],
+      ],
+    },
+    access: {
+      label: 'Controls go in through',
+      options: [
+        ['front', 'the front, under a guard or plate'],
+        ['back', 'a back panel'],
+        ['sound-hole', 'a sound hole'],
+      ],
+    },
+    hand: HANDED,
     surface: {
       label: 'Surface',
       options: [

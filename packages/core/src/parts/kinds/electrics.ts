@@ -9,6 +9,14 @@ export const pickup = defineKind({
     width: mm('Cover, across', 40, 120, { required: true, usual: 69 }),
     depth: mm('Depth below the top', 5, 40),
     radius: mm('Cover corner radius', 0, 12),
+    'poles.spread': mm('Poles, first to last centre', 20, 110, { usual: 50 }),
+    above: mm('Cover top above its mount, screws run down', 0, 25, {
+      how: 'height of the cover over guard, ring or body with the height screws right down',
+    }),
+    'ears.span': mm('Ears, end to end', 40, 130),
+    'screw.length': mm('Height screw length', 8, 60, { usual: 30 }),
+    'screw.diameter': mm('Height screw diameter', 1.5, 5, { usual: 3 }),
+    travel: mm('Height screw travel in use', 0, 20, { usual: 6 }),
     resistance: sized('ohm', 'DC resistance, all coils in series', 1, 60000, { required: true }),
     inductance: sized('henry', 'Inductance, all coils in series', 0.01, 30),
     capacitance: sized('farad', 'Winding capacitance', 1e-12, 2e-9),
@@ -27,6 +35,28 @@ export const pickup = defineKind({
       options: [
         ['plain', 'as its neighbours'],
         ['reverse', 'reverse-wound, reverse polarity'],
+      ],
+    },
+    poles: {
+      label: 'Poles',
+      options: [
+        ['poles', 'one a string'],
+        ['blade', 'blade'],
+      ],
+    },
+    mount: {
+      label: 'Hangs from',
+      options: [
+        ['guard', 'the guard'],
+        ['ring', 'a ring'],
+        ['body', 'screws in the body'],
+      ],
+    },
+    circuit: {
+      label: 'Circuit',
+      options: [
+        ['passive', 'passive'],
+        ['active', 'active, with a battery'],
       ],
     },
     leads: {
@@ -73,6 +103,9 @@ export const pickupSwitch = defineKind({
   sizes: {
     depth: mm('Depth below the guard', 5, 50, { usual: 22 }),
     'screw.spacing': mm('Screw spacing', 20, 60, { usual: 41 }),
+    swing: mm('Lever swing it needs', 5, 60, { usual: 25 }),
+    'thread.diameter': mm('Thread diameter of a toggle', 8, 16, { usual: 12 }),
+    'thread.length': mm('Thread length of a toggle', 3, 25),
   },
   traits: {
     contacts: {
@@ -81,6 +114,7 @@ export const pickupSwitch = defineKind({
       options: [
         ['lever-5', '5-way lever, two poles'],
         ['lever-5x4', '5-way lever, four poles, all contacts apart'],
+        ['toggle-3', '3-way toggle'],
       ],
     },
   },
@@ -93,6 +127,8 @@ export const jack = defineKind({
   sizes: {
     bore: mm('Bore it needs', 6, 14, { usual: 9.5 }),
     'thread.length': mm('Thread length', 3, 20),
+    width: mm('Widest part, to pass through a passage', 6, 40),
+    depth: mm('Depth behind the panel, plug in', 10, 90),
   },
   traits: {
     contacts: {

@@ -1,4 +1,4 @@
-import { defineKind, mm, type SizeSpec } from '../kind'
+import { defineKind, HANDED, mm, type SizeSpec } from '../kind'
 
 const at = 'from the guard’s own neck cut-out edge, along the centre line'
 const opening = <P extends string>(place: P, name: string) =>
@@ -36,6 +36,19 @@ export const guard = defineKind({
     'tone.y': toneY,
     'switch.x': switchX,
     'switch.y': switchY,
+    'neck.width': mm('Neck cut-out, across', 40, 90),
+    'bridge.edge': mm('Edge in front of the bridge', 60, 300, { how: at }),
+    'switch.slot': mm('Switch slot, length', 5, 60, { usual: 27 }),
+    'screw.edge': mm('Nearest screw hole to a route edge', 0, 60, { how: 'lay the guard on the body, neck side tight' }),
   },
-  traits: {},
+  traits: {
+    shield: {
+      label: 'Back of the guard',
+      options: [
+        ['none', 'bare'],
+        ['foil', 'foil'],
+      ],
+    },
+    hand: HANDED,
+  },
 })

@@ -19,6 +19,13 @@ export const bridge = defineKind({
     'length.pitch': mm('Length screw pitch', 0.3, 1.5, { usual: 0.5 }),
     'travel.front': mm('Saddle reach in front of the studs', -40, 40, { how: 'foremost saddle place, towards the nut positive' }),
     'travel.back': mm('Saddle reach behind the studs', -20, 60, { how: 'rearmost saddle place, towards the tail positive' }),
+    'screw.spread': mm('Screw pattern, first to last', 10, 130),
+    'plate.front': mm('Plate in front of the studs or screws', -10, 80, { usual: 6 }),
+    'post.hole': mm('Its own hole for a post', 2, 14),
+    'saddle.radius': mm('Radius over the saddles', 100, 1000),
+    'string.hole': mm('String hole diameter', 0.8, 6),
+    'back.height': mm('Highest metal behind the saddle', 0, 40, { how: 'above the body, where the string passes over it' }),
+    'back.distance': mm('Saddle to that metal', 0, 80),
     'plate.length': mm('Plate, along the strings', 10, 150),
     'plate.width': mm('Plate, across', 30, 130),
     'block.depth': mm('Block depth below the plate', 0, 60),
@@ -30,12 +37,99 @@ export const bridge = defineKind({
       required: true,
       options: [
         ['two-stud', 'vibrato on two studs'],
+        ['six-screw', 'vibrato on six screws'],
+        ['double-locking', 'double-locking vibrato on two studs'],
+        ['post', 'on two posts, strings to a tailpiece'],
         ['screws', 'fixed, screwed down, strings from the back edge'],
         ['string-through', 'fixed, strings through the body'],
       ],
     },
+    saddles: {
+      label: 'Saddles',
+      options: [
+        ['single', 'each with its own height'],
+        ['arched', 'fixed to an arch'],
+      ],
+    },
     hand: HANDED,
   },
+})
+
+export const tailpiece = defineKind({
+  kind: 'tailpiece',
+  label: 'Tailpiece',
+  trade: 'hardware',
+  sizes: {
+    studSpacing: mm('Studs, centre to centre', 20, 120),
+    studDiameter: mm('Stud bushing diameter', 4, 16),
+    studLength: mm('Stud bushing length', 8, 50),
+    height: mm('String above the body where it leaves', 2, 40, { required: true, usual: 12, how: 'tailpiece as it will sit' }),
+    'string.hole': mm('String hole diameter', 0.8, 6),
+    mass: sized('g', 'Mass', 20, 800),
+  },
+  traits: {
+    type: {
+      label: 'Type',
+      required: true,
+      options: [
+        ['stop', 'stop tailpiece'],
+        ['vibrato', 'vibrato tailpiece'],
+      ],
+    },
+    hand: HANDED,
+  },
+})
+
+export const ferrules = defineKind({
+  kind: 'ferrules',
+  label: 'String ferrules',
+  trade: 'hardware',
+  sizes: {
+    count: sized('count', 'How many', 4, 12),
+    diameter: mm('Body diameter', 4, 14, { required: true, usual: 8 }),
+    length: mm('Body length', 2, 20),
+    'string.hole': mm('String hole diameter', 0.8, 6),
+  },
+  traits: {},
+})
+
+export const stringTree = defineKind({
+  kind: 'string-tree',
+  label: 'String tree',
+  trade: 'hardware',
+  sizes: {
+    height: mm('String above the headstock face', 1, 14, { required: true, usual: 6 }),
+    holds: sized('count', 'Strings it holds', 1, 6),
+  },
+  traits: {},
+})
+
+export const strapButtons = defineKind({
+  kind: 'strap-buttons',
+  label: 'Strap buttons',
+  trade: 'hardware',
+  sizes: {
+    'screw.length': mm('Screw length', 10, 60, { required: true, usual: 25 }),
+    'screw.thread': mm('Screw thread diameter', 2, 6, { usual: 4 }),
+    thickness: mm('Button thickness', 4, 25, { usual: 12 }),
+  },
+  traits: {},
+})
+
+export const springs = defineKind({
+  kind: 'springs',
+  label: 'Vibrato springs and claw',
+  trade: 'hardware',
+  sizes: {
+    count: sized('count', 'Springs fitted', 1, 5, { required: true, usual: 3 }),
+    pull: sized('newton', 'Pull of one spring, stretched in place', 20, 300, {
+      usual: 115,
+      how: 'hang a known mass on it: 10 N is about 1 kg',
+    }),
+    arm: mm('Knife edge to spring hole', 5, 60, { usual: 36 }),
+    'string.arm': mm('Knife edge to string', 2, 25, { usual: 9 }),
+  },
+  traits: {},
 })
 
 export const tuners = defineKind({
@@ -49,6 +143,11 @@ export const tuners = defineKind({
     'screw.length': mm('Screw length', 4, 25, { required: true, usual: 12 }),
     'screw.thread': mm('Screw thread diameter', 1, 4, { required: true, usual: 2.2 }),
     'screw.root': mm('Screw root diameter', 0.8, 3, { required: true, usual: 1.6 }),
+    'post.height': mm('String hole above its seat', 5, 40, {
+      how: 'lowest wrap above the headstock back face, thickness of the head included',
+    }),
+    'housing.length': mm('Housing, across the row', 8, 60),
+    'string.hole': mm('String hole diameter', 0.8, 6),
     'screw.offset': mm('Screw from post centre, away from the nut', -20, 20, { usual: 10 }),
     'plate.thickness': mm('Housing flange thickness', 0.5, 4, { usual: 1.2 }),
     mass: sized('g', 'Mass of one', 5, 120),
@@ -68,8 +167,23 @@ export const nut = defineKind({
       how: 'string at the nut over the line of the crowns',
     }),
     length: mm('Length', 30, 70),
+    width: mm('Width, along the strings', 2, 10, { usual: 3.3 }),
+    height: mm('Height, bottom to highest slot bottom', 2, 15, {
+      how: 'from the bottom of the nut to the bottom of a string slot; a blank: to its top',
+    }),
+    'slot.extra': mm('Slots wider than their strings by', -0.3, 0.6, { usual: 0.08 }),
   },
-  traits: {},
+  traits: {
+    type: {
+      label: 'Type',
+      options: [
+        ['slotted', 'slotted'],
+        ['blank', 'blank'],
+        ['locking', 'locking'],
+      ],
+    },
+    hand: HANDED,
+  },
 })
 
 export const neckScrews = defineKind({

@@ -2,8 +2,9 @@ import type { Kind } from '../kind'
 import { body } from './body'
 import { capacitor, jack, pickup, pickupSwitch, pot } from './electrics'
 import { guard } from './guard'
-import { bridge, neckScrews, nut, tuners } from './hardware'
+import { bridge, ferrules, neckScrews, nut, springs, strapButtons, stringTree, tailpiece, tuners } from './hardware'
 import { neck } from './neck'
+import { battery, binding, harness, knobs, resistor, ring, screws, shielding, shim, wire } from './small'
 import { strings } from './strings'
 
 const ALL = {
@@ -20,6 +21,21 @@ const ALL = {
   jack,
   capacitor,
   'neck-screws': neckScrews,
+  tailpiece,
+  ferrules,
+  'string-tree': stringTree,
+  'strap-buttons': strapButtons,
+  springs,
+  ring,
+  knobs,
+  shielding,
+  battery,
+  wire,
+  resistor,
+  harness,
+  screws,
+  shim,
+  binding,
 }
 
 export type KindTable = typeof ALL
