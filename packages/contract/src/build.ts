@@ -5,6 +5,7 @@ import {
   PART_STATES,
   SETUP_SCHOOLS,
   KNOWN,
+  METALS,
   partProblems,
   slotSpec,
   SLOT_NAMES,
@@ -79,6 +80,8 @@ export class PartDoc {
   @IsOptional() @Between(0, 1e6, 'A price') price?: number
   @IsOptional() @Matches(DAY, day) arrives?: string
   @IsOptional() @Matches(/^#[0-9a-fA-F]{6}$/, says('A colour is written like #d9b98a.')) colour?: string
+  @IsOptional() @IsIn(METALS, says(`A metal is one of ${METALS.join(', ')}.`)) metal?: string
+  @IsOptional() @RecordOf('recordOf', (v) => problemsOf(SizeDoc, v), 120) promised?: Record<string, SizeDoc>
   @IsOptional() @IsString() @MaxLength(2000, says('A note has at most 2000 letters.')) note?: string
   @RecordOf('recordOf', (v) => problemsOf(SizeDoc, v), 120) sizes!: Record<string, SizeDoc>
   @RecordOf('recordOf', (v) => (typeof v === 'string' ? [] : [{ path: '', why: 'A property must be text.' }]), 40) traits!: Record<

@@ -1,4 +1,16 @@
-import { FINISH_SYSTEMS, KIND_NAMES, KINDS, KNOWN, LOG_KINDS, PART_STATES, SETUP_SCHOOLS, SLOTS, STATIONS, type KindName } from '@snug/core'
+import {
+  FINISH_SYSTEMS,
+  KIND_NAMES,
+  KINDS,
+  KNOWN,
+  METALS,
+  LOG_KINDS,
+  PART_STATES,
+  SETUP_SCHOOLS,
+  SLOTS,
+  STATIONS,
+  type KindName,
+} from '@snug/core'
 import { BUNDLE_FORMAT, BUNDLE_VERSION } from './bundle'
 
 type Schema = Record<string, unknown>
@@ -98,7 +110,9 @@ function partSchema(kind: KindName): Schema {
     price: number(0, 1e6),
     arrives: day,
     colour: { type: 'string', pattern: '^#[0-9a-fA-F]{6}$' },
+    metal: oneOf(METALS),
     note: text(2000),
+    promised: object(Object.fromEntries(Object.entries(spec.sizes).map(([key, s]) => [key, size(s.min, s.max)])), []),
     sizes: object(Object.fromEntries(Object.entries(spec.sizes).map(([key, s]) => [key, size(s.min, s.max)])), []),
     traits: object(Object.fromEntries(Object.entries(spec.traits).map(([key, t]) => [key, oneOf(t.options.map(([v]) => v))])), []),
   }

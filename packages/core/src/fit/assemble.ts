@@ -1,20 +1,22 @@
-import { nameOf, type Build, type SizeRef } from '../build'
+import { nameOf, sizesFor, type Build, type SizeRef } from '../build'
 import type { Drawing, Point } from '../drawing'
 import { isMeasured, printMm, type Size } from '../quantity'
 import { slotSpec, type Slot } from '../parts'
-import { figureOf, type Check, type Joint } from './joint'
+import { figureOf, type Check, type DetailTable, type JudgedJoint } from './joint'
+import { nothingYet } from './draw/sections'
 import { isWorse, worst } from './verdict'
 
-interface Parts {
+export interface JointBase {
   id: string
   title: string
   slots: Slot[]
   at: Point
-  drawing: Drawing
+  draw: () => Drawing
+  tables?: DetailTable[]
 }
 
 /** A joint whose sizes are all there: the worst of its checks speaks for it. */
-export function jointOf(build: Build, base: Parts, checks: Check[]): Joint {
+export function jointOf(build: Build, base: JointBase, checks: Check[]): JudgedJoint {
   const verdict = worst(checks.map((c) => c.raw.verdict))
   const speaker = checks.reduce((a, b) => (isWorse(b.raw.verdict, a.raw.verdict) ? b : a))
   const touched = checks.filter((c) => c.coated)
@@ -24,6 +26,7 @@ export function jointOf(build: Build, base: Parts, checks: Check[]): Joint {
     .filter(([, job]) => reads.some((r) => r.slot === job.slot && r.size === job.size))
     .map(([id]) => id)
   return {
+    tables: [],
     ...base,
     verdict,
     ...(touched.length ? { coated: worst(checks.map((c) => (c.coated ?? c.raw).verdict)) } : {}),
@@ -39,11 +42,12 @@ export function jointOf(build: Build, base: Parts, checks: Check[]): Joint {
 }
 
 /** A joint that cannot be judged yet: it says which sizes to take first. */
-export function waitingJoint(base: Parts, missing: SizeRef[]): Joint {
+export function waitingJoint(base: JointBase, missing: SizeRef[]): JudgedJoint {
   const [first] = missing
   const names = missing.slice(0, 3).map((r) => `${nameOf(r).toLowerCase()} (${slotSpec(r.slot).label.toLowerCase()})`)
   const more = missing.length > 3 ? ` and ${missing.length - 3} more` : ''
   return {
+    tables: [],
     ...base,
     verdict: 'cant-tell',
     says: `Not known yet: ${names.join(', ')}${more}.`,
@@ -69,3 +73,18 @@ function mostSay(build: Build, refs: readonly SizeRef[]): SizeRef | undefined {
 
 /** "56.10 ±0.05": a size as a drawing's table gives it. */
 export const sizeText = (size: Size): string => `${printMm(size.value)} ±${printMm(size.doubt)} mm`
+
+/** What most joints are made of: sizes it cannot do without, its checks from them, its drawing from them. */
+export interface JointPlan<K extends string> extends Omit<JointBase, 'draw'> {
+  refs: Readonly<Record<K, SizeRef>>
+  checks: (have: Record<K, Size>) => Check[]
+  draw: (have: Record<K, Size>) => Drawing
+  tables?: DetailTable[]
+}
+
+/** Judges a planned joint, or says which sizes to take first. */
+export function judged<K extends string>(build: Build, { refs, checks, draw, ...base }: JointPlan<K>): JudgedJoint {
+  const { have, missing } = sizesFor(build, refs)
+  if (missing.length) return waitingJoint({ ...base, draw: () => nothingYet(base.title) }, missing)
+  return jointOf(build, { ...base, draw: () => draw(have) }, checks(have))
+}

@@ -1,10 +1,11 @@
 import { sizeAt, sizeRef, sizesFor, type Build } from '../build'
 import { pt, rectangle, type Drawing, type Mark } from '../drawing'
 import { datums } from '../layout/datums'
-import { likelyOf, linear, ofSize, printMm, propagate } from '../quantity'
+import { fretPlace } from '../layout/frets'
+import { likelyOf, linear, ofSize, printMm, propagate, type Distribution, type Size } from '../quantity'
 import { TARGETS } from '../setup/targets'
 import { jointOf, waitingJoint } from './assemble'
-import { check, signed, type Cure, type Joint } from './joint'
+import { check, signed, type Check, type Cure, type DetailTable, type JudgedJoint } from './joint'
 import type { Band } from './verdict'
 
 /** Height kept free at either end of the bridge's range, mm. [practice] */
@@ -56,8 +57,124 @@ export function shimFor(rise: number, reach: number, heel: number): { tilt: numb
   return { tilt: deg(phi), shim: heel * Math.tan(phi) }
 }
 
+const tiltOf = (build: Build): Size => sizeAt(build, sizeRef('body', 'pocket.tilt')) ?? { value: 0, doubt: 0.2, known: 'assumed' }
+
+/** Action at fret 12 the chosen school aims at, mm, middle of both sides. */
+function wantedAction(build: Build): number {
+  const target = TARGETS[build.setup.school]
+  return (target.actionBass + target.actionTreble) / 2
+}
+
+/** Saddle-top height above the body that the wanted action asks for, mm; nothing until heel, pocket, crown and nut are known. */
+export function wantedSaddle(build: Build): Distribution | undefined {
+  const { have, missing } = sizesFor(build, {
+    heel: sizeRef('neck', 'heel.thickness'),
+    pocket: sizeRef('body', 'pocket.depth'),
+    crown: sizeRef('neck', 'crown'),
+    nut: sizeRef('nut', 'slot'),
+  })
+  if (missing.length) return undefined
+  const d = datums(build)
+  const [action, reach] = [wantedAction(build), d.scale - d.mouth]
+  return propagate(
+    ([heel, pocket, crown, nut, phi]) => saddleHeight({ board: heel! - pocket!, crown: crown!, reach, tilt: phi!, action, nut: nut! }),
+    [ofSize(have.heel), ofSize(have.pocket), ofSize(have.crown), ofSize(have.nut), ofSize(tiltOf(build))],
+  )
+}
+
+/** Tilts people try, degrees: a quarter, half, the plastic card under 70 mm, one. [practice] */
+const TRIED = [0, 0.25, 0.5, 0.62, 1]
+
+/** What each of the usual tilts would do: shim, saddle height, what is left to the stops. [physics] */
+function tiltTable(build: Build): DetailTable[] {
+  const now = wantedSaddle(build)
+  const low = sizeAt(build, sizeRef('bridge', 'height.min'))
+  const high = sizeAt(build, sizeRef('bridge', 'height.max'))
+  if (!now || !low || !high) return []
+  const d = datums(build)
+  const heel = sizeAt(build, sizeRef('body', 'pocket.length'))?.value ?? 76
+  return [
+    {
+      title: 'Added tilt, and what it gives',
+      columns: ['tilt', 'shim at the end', 'saddle', 'to lowest', 'to highest'],
+      rows: TRIED.map((t) => {
+        const ys = likelyOf(now) + (d.scale - d.mouth) * Math.tan(rad(t))
+        return [
+          t === 0.62 ? '0.62° card' : `${t}°`,
+          `${printMm(heel * Math.tan(rad(t)))} mm`,
+          `${printMm(ys, 1)} mm`,
+          `${printMm(ys - low.value, 1)} mm`,
+          `${printMm(high.value - ys, 1)} mm`,
+        ]
+      }),
+    },
+  ]
+}
+
+/** Strings over the pickup covers with the bridge at the height wanted: held at the last fret they sink further. */
+function coverChecks(build: Build): Check[] {
+  const ys = wantedSaddle(build)
+  if (!ys) return []
+  const d = datums(build)
+  const board =
+    (sizeAt(build, sizeRef('neck', 'heel.thickness'))?.value ?? 25.4) - (sizeAt(build, sizeRef('body', 'pocket.depth'))?.value ?? 16)
+  const crown = sizeAt(build, sizeRef('neck', 'crown'))?.value ?? 1.1
+  const last = fretPlace(d.scale, sizeAt(build, sizeRef('neck', 'frets'))?.value ?? 22)
+  const guard = build.parts.guard ? (sizeAt(build, sizeRef('guard', 'thickness'))?.value ?? 2.5) : 0
+  return (['neck', 'bridge'] as const).flatMap((place) => {
+    const above = sizeAt(build, sizeRef(`pickup-${place}`, 'above'))
+    const centre = sizeAt(build, sizeRef('body', `route.${place}.centre`))
+    if (!above || !centre) return []
+    const x = d.mouth + centre.value
+    // The string held at the last fret runs straight from that crown to the saddle.
+    const share = (x - last) / (d.scale - last)
+    const crownAt = board + crown + (last - d.mouth) * Math.tan(rad(tiltOf(build).value))
+    const free = linear(
+      [
+        [share, ys],
+        [-1, ofSize(above)],
+      ],
+      (1 - share) * crownAt - guard - CLEAR_OF_POLES,
+    )
+    return [
+      check({
+        id: `cover-${place}`,
+        label: `Strings over the ${place} cover, held at the last fret`,
+        clearance: free,
+        shown: linear([[1, free]], CLEAR_OF_POLES),
+        bands: [
+          { upTo: -CLEAR_OF_POLES, is: 'wont-go' },
+          { upTo: 0, is: 'tight' },
+          { upTo: Infinity, is: 'snug' },
+        ],
+        reads: [sizeRef(`pickup-${place}`, 'above'), sizeRef('neck', 'heel.thickness'), sizeRef('body', 'pocket.depth')],
+        says: ({ verdict }) =>
+          verdict === 'snug'
+            ? `Strings clear the ${place} cover by ${printMm(likelyOf(free) + CLEAR_OF_POLES, 1)} mm.`
+            : `Run right down the ${place} cover still stands ${printMm(Math.max(0, likelyOf(free) + CLEAR_OF_POLES), 1)} mm under the strings held at the last fret; ${CLEAR_OF_POLES} is wanted.`,
+        cures: ({ verdict }) =>
+          verdict === 'snug'
+            ? []
+            : [
+                {
+                  id: `lower-cover-${place}`,
+                  job: `Let the ${place} pickup ${printMm(-likelyOf(free), 1)} mm deeper: deepen its route, or raise the strings with a plate under the heel.`,
+                  how: 'A lower ring does it too, where there is a ring.',
+                  gives: 'body',
+                  tools: ['router', 'bearing bit'],
+                  plan: { slot: `pickup-${place}`, size: 'above', delta: likelyOf(free) - 0.2, doubt: 0.2 },
+                },
+              ],
+      }),
+    ]
+  })
+}
+
+/** Pole-to-string distance to start from, mm. [practice] */
+const CLEAR_OF_POLES = 1.6
+
 /** Can the bridge reach the height the action asks for, with the neck as it sits? */
-export function bridgeHeightJoint(build: Build): Joint {
+export function bridgeHeightJoint(build: Build): JudgedJoint {
   const refs = {
     heel: sizeRef('neck', 'heel.thickness'),
     pocket: sizeRef('body', 'pocket.depth'),
@@ -68,21 +185,18 @@ export function bridgeHeightJoint(build: Build): Joint {
   }
   const d = datums(build)
   const base = {
+    tables: tiltTable(build),
     id: 'bridge-height',
     title: 'Neck angle and bridge height',
     slots: ['neck', 'body', 'bridge', 'nut'] as ('neck' | 'body' | 'bridge' | 'nut')[],
     at: pt(d.studs, -48),
   }
   const { have, missing } = sizesFor(build, refs)
-  if (missing.length) return waitingJoint({ ...base, drawing: sideDrawing(build, undefined) }, missing)
-  const tilt = sizeAt(build, sizeRef('body', 'pocket.tilt')) ?? { value: 0, doubt: 0.2, known: 'assumed' as const }
-  const target = TARGETS[build.setup.school]
-  const action = (target.actionBass + target.actionTreble) / 2
+  if (missing.length) return waitingJoint({ ...base, draw: () => sideDrawing(build, undefined) }, missing)
+  const tilt = tiltOf(build)
+  const action = wantedAction(build)
   const reach = d.scale - d.mouth
-  const needed = propagate(
-    ([heel, pocket, crown, nut, phi]) => saddleHeight({ board: heel! - pocket!, crown: crown!, reach, tilt: phi!, action, nut: nut! }),
-    [ofSize(have.heel), ofSize(have.pocket), ofSize(have.crown), ofSize(have.nut), ofSize(tilt)],
-  )
+  const needed = wantedSaddle(build)!
   const above = linear([
     [1, needed],
     [-1, ofSize(have.low)],
@@ -109,7 +223,10 @@ export function bridgeHeightJoint(build: Build): Joint {
               have.low.value + SPARE,
             ),
           )} mm.`,
-    cures: ({ verdict }) => (verdict === 'snug' ? [] : tiltCures(build, have.low.value + SPARE - ys, reach)),
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : [...tiltCures(build, have.low.value + SPARE - ys, reach), middleCure(build, (have.low.value + have.high.value) / 2 - ys, reach)],
   })
   const highEnd = check({
     id: 'high-stop',
@@ -124,7 +241,7 @@ export function bridgeHeightJoint(build: Build): Joint {
     cures: ({ verdict }) => (verdict === 'snug' ? [] : raiseCures(ys + SPARE - have.high.value)),
   })
   const nearer = likelyOf(above) <= likelyOf(below) ? [lowEnd, highEnd] : [highEnd, lowEnd]
-  return jointOf(build, { ...base, drawing: sideDrawing(build, ys) }, nearer)
+  return jointOf(build, { ...base, draw: () => sideDrawing(build, ys) }, [...nearer, ...coverChecks(build)])
 }
 
 function tiltCures(build: Build, rise: number, reach: number): Cure[] {
@@ -151,6 +268,20 @@ function tiltCures(build: Build, rise: number, reach: number): Cure[] {
       plan,
     },
   ]
+}
+
+/** The other goal: the bridge in the middle of its range, room to spare either way. */
+function middleCure(build: Build, rise: number, reach: number): Cure {
+  const heel = sizeAt(build, sizeRef('body', 'pocket.length'))?.value ?? 76
+  const { tilt, shim } = shimFor(Math.max(0, rise), reach, heel)
+  return {
+    id: 'shim-to-middle',
+    job: `Or tilt it ${tilt.toFixed(2)}° (${printMm(shim)} mm at the end): the bridge then stands mid-range.`,
+    how: 'More shim than needed now; leaves room both ways and a steeper string over the saddles.',
+    gives: 'nothing',
+    tools: ['tapered shim', 'screwdriver'],
+    plan: { slot: 'body', size: 'pocket.tilt', delta: tilt, doubt: 0.05 },
+  }
 }
 
 const raiseCures = (missing: number): Cure[] => [

@@ -4,7 +4,7 @@ import { bridgePlace, saddleWindow, TRAVEL_SPARE } from '../layout/bridgePlace'
 import { datums } from '../layout/datums'
 import { linear, ofSize, printMm } from '../quantity'
 import { jointOf, waitingJoint } from './assemble'
-import { check, type Cure, type Joint } from './joint'
+import { check, type Cure, type JudgedJoint } from './joint'
 import type { Band } from './verdict'
 
 /** Travel left beyond the place a saddle needs, mm; 1.5 mm is kept in hand. [practice] */
@@ -15,7 +15,7 @@ const TRAVEL_BANDS: readonly Band[] = [
 ]
 
 /** Do the saddles reach the places that bring every string in tune? */
-export function bridgeReachJoint(build: Build): Joint {
+export function bridgeReachJoint(build: Build): JudgedJoint {
   const refs = {
     scale: sizeRef('neck', 'scale'),
     heelEnd: sizeRef('neck', 'nutToHeelEnd'),
@@ -32,7 +32,7 @@ export function bridgeReachJoint(build: Build): Joint {
     at: pt(d.studs + 8, 46),
   }
   const { have, missing } = sizesFor(build, refs)
-  if (missing.length) return waitingJoint({ ...base, drawing: reachDrawing(d.scale, d.studs, { front: 0, back: 14 }) }, missing)
+  if (missing.length) return waitingJoint({ ...base, draw: () => reachDrawing(d.scale, d.studs, { front: 0, back: 14 }) }, missing)
   const window = saddleWindow(have.scale.value)
   const place = bridgePlace(have.scale.value, { front: have.front.value, back: have.back.value })
   // Stud place: nut to heel end, back by the pocket, on by the distance to the studs.
@@ -92,7 +92,7 @@ export function bridgeReachJoint(build: Build): Joint {
         : 'The low strings’ saddles reach their back stop before they are in tune.',
     cures: ({ verdict }) => (verdict === 'snug' ? [] : move('The bridge sits too far forward.')),
   })
-  return jointOf(build, { ...base, drawing: reachDrawing(d.scale, d.studs, { front: have.front.value, back: have.back.value }) }, [
+  return jointOf(build, { ...base, draw: () => reachDrawing(d.scale, d.studs, { front: have.front.value, back: have.back.value }) }, [
     last,
     first,
   ])

@@ -1,37 +1,104 @@
-import type { Build } from '../build'
+import { traitAt, type Build } from '../build'
 import type { Slot } from '../parts'
+import { balanceJoint } from './balance'
 import { bridgeHeightJoint } from './bridgeHeight'
+import { bridgeOnBodyJoint } from './bridgeOnBody'
 import { bridgeReachJoint } from './bridgeReach'
-import { guardOpeningsJoint } from './guardOpenings'
-import type { Joint } from './joint'
+import { activeJoint, controlReachJoint, jackJoint, knobJoint, switchJoint, wirePassageJoint } from './controls'
+import { guardCoverJoint } from './guardCover'
+import { guardOpeningsJoint, PLACES } from './guardOpenings'
+import type { Joint, JudgedJoint } from './joint'
+import { nutBreakJoint, nutInSlotJoint } from './nutFit'
+import { pickupRoomJoint } from './pickupRoom'
+import { pocketDepthJoint } from './pocketDepth'
 import { pocketWidthJoint } from './pocketWidth'
+import { polesUnderJoint } from './polesUnder'
 import { potInGuardJoint } from './potInGuard'
+import { radiiJoint } from './radii'
+import { saddleBreakJoint } from './saddleBreak'
+import { bridgeScrewsJoint, neckScrewsJoint, strapButtonsJoint } from './screwsInWood'
+import { springsJoint, stringsThroughJoint } from './stringLoad'
 import { stringsOnBoardJoint } from './stringsOnBoard'
+import { tunerBoreJoint, tunerRowJoint } from './tunerFit'
 import type { Verdict } from './verdict'
+import { handsJoint, metalsJoint, shieldsMeetJoint, trussAccessJoint } from './yesOrNo'
 
-/** A kind of joint: which slots must be filled for it to exist, and how it is judged. */
-interface JointKind {
+/** A kind of joint: which slots must be filled for it to exist, which others it reads when they are, and how it is judged. */
+export interface JointKind {
   needs: readonly Slot[]
-  find: (build: Build) => Joint
+  also?: readonly Slot[]
+  when?: (build: Build) => boolean
+  find: (build: Build) => JudgedJoint
 }
 
+const mount =
+  (...kinds: string[]) =>
+  (b: Build) =>
+    kinds.includes(traitAt(b, 'bridge', 'mount') ?? '')
+const metalParts = (b: Build) => Object.values(b.parts).filter((p) => p?.metal).length > 1
+
 /** Every kind of joint this tool knows, in the order the mock-up meets them. */
-const JOINT_KINDS: readonly JointKind[] = [
+export const JOINT_KINDS: readonly JointKind[] = [
   { needs: ['body', 'neck'], find: (b) => pocketWidthJoint(b, 'mouth') },
   { needs: ['body', 'neck'], find: (b) => pocketWidthJoint(b, 'end') },
+  { needs: ['body', 'neck'], also: ['guard'], find: pocketDepthJoint },
+  { needs: ['body', 'neck'], find: trussAccessJoint },
+  { needs: ['body', 'neck', 'neck-screws'], find: neckScrewsJoint },
   { needs: ['body', 'neck', 'bridge'], find: bridgeReachJoint },
-  { needs: ['neck', 'nut', 'bridge'], find: stringsOnBoardJoint },
-  { needs: ['body', 'neck', 'bridge', 'nut'], find: bridgeHeightJoint },
-  { needs: ['body', 'guard', 'pickup-bridge'], find: guardOpeningsJoint },
-  { needs: ['guard', 'pot-volume'], find: (b) => potInGuardJoint(b, 'pot-volume') },
-  { needs: ['guard', 'pot-tone'], find: (b) => potInGuardJoint(b, 'pot-tone') },
+  { needs: ['body', 'bridge'], find: bridgeOnBodyJoint },
+  { needs: ['body', 'bridge'], when: mount('screws', 'string-through', 'six-screw'), find: bridgeScrewsJoint },
+  { needs: ['neck', 'nut', 'bridge'], also: ['body'], find: stringsOnBoardJoint },
+  { needs: ['body', 'neck', 'bridge', 'nut'], also: ['guard', 'pickup-neck', 'pickup-bridge'], find: bridgeHeightJoint },
+  { needs: ['bridge', 'tailpiece', 'body'], also: ['neck', 'nut'], find: saddleBreakJoint },
+  { needs: ['neck', 'bridge'], find: radiiJoint },
+  ...PLACES.map((place): JointKind => ({
+    needs: [`pickup-${place}`, 'body'],
+    also: ['guard', 'shielding', ...(place === 'middle' ? [] : ([`ring-${place}`] as const))],
+    find: (b) => pickupRoomJoint(b, place),
+  })),
+  ...PLACES.map((place): JointKind => ({
+    needs: [`pickup-${place}`, 'body', 'neck', 'nut', 'bridge'],
+    find: (b) => polesUnderJoint(b, place),
+  })),
+  { needs: ['body', 'guard', 'pickup-bridge'], also: ['pickup-neck', 'pickup-middle'], find: guardOpeningsJoint },
+  { needs: ['body', 'guard', 'neck', 'bridge'], also: ['pickup-neck', 'pickup-middle', 'pickup-bridge'], find: guardCoverJoint },
+  { needs: ['body', 'pot-volume'], also: ['guard'], find: (b) => potInGuardJoint(b, 'pot-volume') },
+  { needs: ['body', 'pot-tone'], also: ['guard'], find: (b) => potInGuardJoint(b, 'pot-tone') },
+  { needs: ['switch', 'body'], also: ['guard'], find: switchJoint },
+  { needs: ['knobs', 'pot-volume'], find: knobJoint },
+  { needs: ['guard', 'pot-volume', 'pot-tone', 'bridge'], find: controlReachJoint },
+  { needs: ['jack', 'body'], find: jackJoint },
+  { needs: ['wire', 'body'], find: wirePassageJoint },
+  { needs: ['battery', 'body'], also: ['jack', 'pot-volume'], find: activeJoint },
+  { needs: ['shielding', 'guard', 'body'], find: shieldsMeetJoint },
+  { needs: ['tuners', 'neck'], find: tunerBoreJoint },
+  { needs: ['tuners', 'neck'], find: tunerRowJoint },
+  { needs: ['nut', 'neck'], find: nutInSlotJoint },
+  { needs: ['nut', 'neck', 'tuners'], also: ['string-tree'], find: nutBreakJoint },
+  { needs: ['strings', 'bridge', 'tuners'], also: ['tailpiece', 'ferrules', 'body'], find: stringsThroughJoint },
+  { needs: ['springs', 'bridge', 'strings'], also: ['neck'], find: springsJoint },
+  { needs: ['strap-buttons', 'body'], find: strapButtonsJoint },
+  { needs: ['body', 'neck', 'tuners', 'bridge'], find: balanceJoint },
+  { needs: ['body', 'neck'], also: ['bridge', 'tuners', 'guard', 'nut', 'tailpiece'], find: handsJoint },
+  { needs: ['body', 'bridge'], also: ['tuners', 'guard', 'knobs', 'neck-screws', 'tailpiece'], when: metalParts, find: metalsJoint },
 ]
 
 const URGENCY: Verdict[] = ['wont-go', 'tight', 'cant-tell', 'loose', 'snug']
 
+export const existsIn = (kind: JointKind, build: Build): boolean =>
+  kind.needs.every((slot) => build.parts[slot]) && (kind.when?.(build) ?? true)
+
+/** All joints of a build, judged but not drawn, in mock-up order. */
+export const judgeJoints = (build: Build): JudgedJoint[] => JOINT_KINDS.filter((k) => existsIn(k, build)).map((k) => k.find(build))
+
+/** The joint with its drawing, as plain data. */
+export function drawn({ draw, ...joint }: JudgedJoint): Joint {
+  return { ...joint, drawing: draw() }
+}
+
 /** All joints of a build, those that need a person first; equal ones stay in mock-up order. */
 export function findJoints(build: Build): Joint[] {
-  return JOINT_KINDS.filter((k) => k.needs.every((slot) => build.parts[slot]))
-    .map((k) => k.find(build))
+  return judgeJoints(build)
+    .map(drawn)
     .toSorted((a, b) => URGENCY.indexOf(a.verdict) - URGENCY.indexOf(b.verdict))
 }

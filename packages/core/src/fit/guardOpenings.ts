@@ -3,7 +3,7 @@ import { pt, rectangle, type Drawing, type Mark } from '../drawing'
 import { datums } from '../layout/datums'
 import { isMeasured, normal, orAnotherPattern, printMm, propagate, type Distribution } from '../quantity'
 import { jointOf, waitingJoint } from './assemble'
-import { check, type Cure, type Joint } from './joint'
+import { check, type Cure, type JudgedJoint } from './joint'
 import type { Band } from './verdict'
 
 /** What is to be filed with the guard in its best place, as clearance: negative has to go. [ours] */
@@ -87,15 +87,15 @@ function openings(build: Build): Opening[] {
 }
 
 /** Do all pickups pass through the guard into their routes, wherever the guard is pushed? */
-export function guardOpeningsJoint(build: Build): Joint {
+export function guardOpeningsJoint(build: Build): JudgedJoint {
   const d = datums(build)
   const all = openings(build)
   const base = {
     id: 'guard-openings',
     title: 'Guard openings over the routes',
-    slots: ['guard', 'body', ...all.map((o) => `pickup-${o.place}` as const)] as Joint['slots'],
+    slots: ['guard', 'body', ...all.map((o) => `pickup-${o.place}` as const)] as JudgedJoint['slots'],
     at: pt(d.heelEnd + 34, -52),
-    drawing: guardDrawing(build, undefined),
+    draw: () => guardDrawing(build, undefined),
   }
   const pocket = sizeRef('body', 'pocket.length')
   const missing = [pocket, ...all.flatMap((o) => Object.values(o.refs))].filter((r) => !sizeAt(build, r))
@@ -133,7 +133,7 @@ export function guardOpeningsJoint(build: Build): Joint {
     OTHER_PATTERN.wide,
   )
   const reads = all.flatMap((o) => [o.refs.openCentre, o.refs.routeCentre])
-  return jointOf(build, { ...base, drawing: guardDrawing(build, fit) }, [
+  return jointOf(build, { ...base, draw: () => guardDrawing(build, fit) }, [
     check({
       id: 'openings',
       label: 'Spare in the worst opening',

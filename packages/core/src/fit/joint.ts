@@ -4,6 +4,9 @@ import { doubtOf, likelyOf, type Distribution } from '../quantity'
 import type { Slot } from '../parts'
 import { judge, type Band, type Judgement, type Verdict } from './verdict'
 
+/** What a check counts in: mostly millimetres. */
+export type FigureUnit = 'mm' | 'deg' | 'count' | 'share'
+
 /** A job that would make a joint go, in words and as what it does to a size. */
 export interface Cure {
   id: string
@@ -26,7 +29,7 @@ export interface Check {
   clearance: Distribution
   /** The number shown for it where that is another one, such as today's gap when the dampest day decides. */
   shown?: Distribution
-  unit: 'mm' | 'deg'
+  unit: FigureUnit
   bands: readonly Band[]
   raw: Judgement
   /** After the planned coats, where a finish reaches it. */
@@ -47,7 +50,7 @@ export interface Joint {
   verdict: Verdict
   coated?: Verdict
   /** The check that speaks for the joint: the worst one. */
-  figure?: { text: string; value: number; doubt: number; unit: 'mm' | 'deg' }
+  figure?: { text: string; value: number; doubt: number; unit: FigureUnit }
   says: string
   cures: Cure[]
   checks: Check[]
@@ -59,6 +62,21 @@ export interface Joint {
   /** Jobs already planned on paper that this joint counts on. */
   planned: string[]
   drawing: Drawing
+  /** More numbers than a list row holds: what each shim would do, the year's movement, a row of strings. */
+  tables: DetailTable[]
+}
+
+/** A joint as judged; its drawing is made only for those who look. */
+export interface JudgedJoint extends Omit<Joint, 'drawing'> {
+  draw: () => Drawing
+}
+
+/** A small table beside the drawing; `chart` asks for the rows as a line as well. */
+export interface DetailTable {
+  title: string
+  columns: string[]
+  rows: string[][]
+  chart?: { labels: string[]; values: number[]; unit: string; limits?: { from: number; to: number } }
 }
 
 export interface CheckInput {
@@ -66,7 +84,7 @@ export interface CheckInput {
   label: string
   clearance: Distribution
   shown?: Distribution
-  unit?: 'mm' | 'deg'
+  unit?: FigureUnit
   bands: readonly Band[]
   /** How much a planned finish takes from the clearance, mm. */
   coats?: number

@@ -4,8 +4,8 @@ import { plannedFilm } from '../finish/film'
 import { datums } from '../layout/datums'
 import { likelyOf, linear, normal, ofSize, printMm, shifted, type Distribution } from '../quantity'
 import { jointOf, sizeText, waitingJoint } from './assemble'
-import { check, signed, type Check, type Cure, type Joint } from './joint'
-import { pocketSeason } from './movement'
+import { check, signed, type Check, type Cure, type DetailTable, type JudgedJoint } from './joint'
+import { gapChange, pocketSeason, pocketWoods } from './movement'
 import type { Band } from './verdict'
 
 /** Pocket width minus heel width, total, mm: firm hand press, no hammer. [practice] */
@@ -30,7 +30,7 @@ const refsOf = (place: PocketPlace) => ({
 })
 
 /** The heel in the pocket, across, at the mouth or at the end; at the end also the corners. */
-export function pocketWidthJoint(build: Build, place: PocketPlace): Joint {
+export function pocketWidthJoint(build: Build, place: PocketPlace): JudgedJoint {
   const refs = refsOf(place)
   const { mouth, heelEnd } = datums(build)
   const base = {
@@ -40,7 +40,8 @@ export function pocketWidthJoint(build: Build, place: PocketPlace): Joint {
     at: pt(place === 'mouth' ? mouth : heelEnd, place === 'mouth' ? -40 : 40),
   }
   const { have, missing } = sizesFor(build, refs)
-  if (missing.length) return waitingJoint({ ...base, drawing: pocketDrawing(build, place) }, missing)
+  if (missing.length) return waitingJoint({ ...base, draw: () => pocketDrawing(build, place) }, missing)
+  const tables = yearTable(build, have.pocket.value, have.pocket.value - have.heel.value)
   const gap = linear([
     [1, ofSize(have.pocket)],
     [-1, ofSize(have.heel)],
@@ -50,7 +51,7 @@ export function pocketWidthJoint(build: Build, place: PocketPlace): Joint {
     const corner = cornerCheck(build, gap)
     if (corner) checks.push(corner)
   }
-  return jointOf(build, { ...base, drawing: pocketDrawing(build, place) }, checks)
+  return jointOf(build, { ...base, tables, draw: () => pocketDrawing(build, place) }, checks)
 }
 
 function widthCheck(build: Build, place: PocketPlace, gap: Distribution, refs: ReturnType<typeof refsOf>): Check {
@@ -72,6 +73,27 @@ function widthCheck(build: Build, place: PocketPlace, gap: Distribution, refs: R
     says: ({ verdict }) => widthSays(place, verdict, now, worstGap, season),
     cures: ({ verdict }) => widthCures(build, place, verdict, atWorst, refs),
   })
+}
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
+
+/** The gap over the year: the room's humidity swings from its lowest in February to its highest in August. [ours] */
+function yearTable(build: Build, width: number, gap: number): DetailTable[] {
+  const woods = pocketWoods(build)
+  if (!woods) return []
+  const { low, high, now } = build.room
+  const values = MONTHS.map((_, m) => {
+    const humidity = (low + high) / 2 - ((high - low) / 2) * Math.cos(((m - 1) * Math.PI) / 6)
+    return gap + gapChange(width, woods.heel, woods.pocket, now, humidity)
+  })
+  return [
+    {
+      title: 'The gap over the year',
+      columns: ['month', 'gap'],
+      rows: MONTHS.map((m, i) => [m, `${signed(values[i]!)} mm`]),
+      chart: { labels: MONTHS, values, unit: 'mm', limits: { from: 0.05, to: 0.35 } },
+    },
+  ]
 }
 
 function widthSays(place: PocketPlace, verdict: string, now: number, worstGap: number, season: { close: number; known: boolean }): string {

@@ -3,7 +3,8 @@ import { pt, rectangle, type Drawing, type Mark } from '../drawing'
 import { datums } from '../layout/datums'
 import { likelyOf, linear, ofSize, printMm, type Size } from '../quantity'
 import { jointOf, waitingJoint } from './assemble'
-import { check, type Check, type Cure, type Joint } from './joint'
+import { check, type Check, type Cure, type JudgedJoint } from './joint'
+import { filmOn } from './known'
 import type { Band } from './verdict'
 
 /** Hole minus bushing, mm: at least 0.1 to pass, over 0.8 it wanders. [practice] */
@@ -44,27 +45,34 @@ export function packing(surplus: number, nut: number, washer: number): { nuts: n
   return { nuts, washers, left: surplus - nuts * nut - washers * washer }
 }
 
-/** A pot through the guard: its hole, its thread, and the room below. */
-export function potInGuardJoint(build: Build, slot: PotSlot): Joint {
+/** What a control is mounted through: the guard, or the body's own top where there is none. */
+export const panelOf = (build: Build) =>
+  build.parts.guard
+    ? ({ slot: 'guard', name: 'guard', hole: sizeRef('guard', 'pot.hole'), thickness: sizeRef('guard', 'thickness') } as const)
+    : ({ slot: 'body', name: 'top', hole: sizeRef('body', 'pot.hole'), thickness: sizeRef('body', 'control.top') } as const)
+
+/** A pot through the guard or top: its hole, its thread, and the room below. */
+export function potInGuardJoint(build: Build, slot: PotSlot): JudgedJoint {
   const which = slot === 'pot-volume' ? 'volume' : 'tone'
+  const panel = panelOf(build)
   const refs = {
-    hole: sizeRef('guard', 'pot.hole'),
-    guard: sizeRef('guard', 'thickness'),
+    hole: panel.hole,
+    guard: panel.thickness,
     diameter: sizeRef(slot, 'bushing.diameter'),
     length: sizeRef(slot, 'bushing.length'),
   }
   const d = datums(build)
   const base = {
     id: slot,
-    title: which === 'volume' ? 'Volume pot in guard' : 'Tone pot in guard',
-    slots: [slot, 'guard'] as (PotSlot | 'guard')[],
+    title: `${which === 'volume' ? 'Volume' : 'Tone'} pot in ${panel.name}`,
+    slots: [slot, panel.slot] as (PotSlot | 'guard' | 'body')[],
     at: pt(
       d.heelEnd + (valueAt(build, sizeRef('guard', `${which}.x`)) ?? (which === 'volume' ? 190 : 225)),
       valueAt(build, sizeRef('guard', `${which}.y`)) ?? -70,
     ),
   }
   const { have, missing } = sizesFor(build, refs)
-  if (missing.length) return waitingJoint({ ...base, drawing: potDrawing(build, slot, 0) }, missing)
+  if (missing.length) return waitingJoint({ ...base, draw: () => potDrawing(build, slot, 0) }, missing)
   const nut = valueAt(build, sizeRef(slot, 'nut.thickness')) ?? NUT
   const washer = valueAt(build, sizeRef(slot, 'washer.thickness')) ?? WASHER
   const hole = linear([
@@ -85,8 +93,8 @@ export function potInGuardJoint(build: Build, slot: PotSlot): Joint {
       clearance: thread,
       bands: THREAD_BANDS,
       reads: [refs.length, refs.guard],
-      says: () => threadSays(likelyOf(thread), have),
-      cures: ({ verdict }) => threadCures(slot, likelyOf(thread), verdict === 'snug', nut, washer),
+      says: () => threadSays(likelyOf(thread), have, panel.name),
+      cures: ({ verdict }) => threadCures(slot, likelyOf(thread), verdict === 'snug', nut, washer, panel, have.guard.value),
     }),
     check({
       id: 'hole',
@@ -95,32 +103,53 @@ export function potInGuardJoint(build: Build, slot: PotSlot): Joint {
       bands: HOLE_BANDS,
       reads: [refs.hole, refs.diameter],
       says: () => `The hole is ${printMm(have.hole.value)} mm and the bushing ${printMm(have.diameter.value)} mm.`,
-      cures: ({ verdict }) => (verdict === 'snug' || likelyOf(hole) >= CLEAR ? [] : [reamCure(have.hole, have.diameter)]),
+      cures: ({ verdict }) => (verdict === 'snug' || likelyOf(hole) >= CLEAR ? [] : [reamCure(have.hole, have.diameter, panel)]),
+      ...(panel.slot === 'body' ? { coats: filmOn(build, 2) } : {}),
     }),
   ]
   const depth = depthCheck(build, slot)
   if (depth) checks.push(depth)
-  return jointOf(build, { ...base, drawing: potDrawing(build, slot, likelyOf(thread)) }, checks)
+  return jointOf(build, { ...base, draw: () => potDrawing(build, slot, likelyOf(thread)) }, checks)
 }
 
-function threadSays(surplus: number, have: { length: Size; guard: Size }): string {
-  const through = `A ${printMm(have.length.value, 1)} mm bushing through ${printMm(have.guard.value, 1)} mm of guard`
+function threadSays(surplus: number, have: { length: Size; guard: Size }, panel: string): string {
+  const through = `A ${printMm(have.length.value, 1)} mm bushing through ${printMm(have.guard.value, 1)} mm of ${panel}`
   if (surplus < 0) return `${through} is ${printMm(-surplus, 1)} mm too short for its washer and nut.`
   if (surplus <= 2) return `${through} takes its washer and nut, ${printMm(surplus, 1)} mm of thread over.`
   return `${through} leaves ${printMm(surplus, 1)} mm of thread over the nut: the pot is too long and the knob would ride that high.`
 }
 
-function threadCures(slot: PotSlot, surplus: number, snug: boolean, nut: number, washer: number): Cure[] {
+function threadCures(
+  slot: PotSlot,
+  surplus: number,
+  snug: boolean,
+  nut: number,
+  washer: number,
+  panel: ReturnType<typeof panelOf>,
+  thickness: number,
+): Cure[] {
   if (snug) return []
   if (surplus < 0)
     return [
       {
         id: 'longer-bushing',
         job: `Take a pot with a bushing at least ${printMm(-surplus, 1)} mm longer.`,
-        how: 'A guard is not thinned for a pot.',
+        how: panel.slot === 'guard' ? 'A guard is not thinned for a pot.' : 'Long bushings are made for thick carved tops.',
         gives: 'the pot',
         tools: [],
       },
+      ...(panel.slot === 'body'
+        ? [
+            {
+              id: 'thin-top',
+              job: `Or rout the top from inside to ${printMm(thickness + surplus - 1, 1)} mm round the hole.`,
+              how: 'A wide flat bit, depth stop set on scrap; mind what the top has to carry. Before any finish.',
+              gives: 'body',
+              tools: ['router or wide flat bit', 'depth stop'],
+              plan: { slot: 'body' as const, size: 'control.top', delta: surplus - 1, doubt: 0.3 },
+            },
+          ]
+        : []),
     ]
   const pack = packing(surplus, nut, washer)
   const packed = pack.nuts * nut + pack.washers * washer
@@ -147,15 +176,15 @@ function threadCures(slot: PotSlot, surplus: number, snug: boolean, nut: number,
   ]
 }
 
-function reamCure(hole: Size, bushing: Size): Cure {
+function reamCure(hole: Size, bushing: Size, panel: ReturnType<typeof panelOf>): Cure {
   const to = bushing.value + CLEAR
   return {
     id: 'ream',
     job: `Ream the hole from ${printMm(hole.value, 1)} to ${printMm(to, 1)} mm.`,
-    how: 'Turn the reamer by hand from both faces in turn; from one side only it leaves a cone. Tape under it saves the guard’s face.',
-    gives: 'guard',
+    how: 'Turn the reamer by hand from both faces in turn; from one side only it leaves a cone. Tape under it saves the face.',
+    gives: panel.slot,
     tools: ['tapered reamer, or a round file'],
-    plan: { slot: 'guard', size: 'pot.hole', delta: to + 0.1 - hole.value, doubt: 0.15 },
+    plan: { slot: panel.hole.slot, size: panel.hole.size, delta: to + 0.1 - hole.value, doubt: 0.15 },
   }
 }
 
@@ -192,12 +221,13 @@ function depthCheck(build: Build, slot: PotSlot): Check | undefined {
 
 /** Pot through the guard, cut down its middle, true proportion: guard, washer, nut, thread left over, what packs it. */
 function potDrawing(build: Build, slot: PotSlot, surplus: number): Drawing {
-  const value = (s: PotSlot | 'guard', size: string, otherwise: number) => valueAt(build, { slot: s, size }) ?? otherwise
+  const value = (s: PotSlot, size: string, otherwise: number) => valueAt(build, { slot: s, size }) ?? otherwise
+  const panel = panelOf(build)
   const bushing = value(slot, 'bushing.diameter', 9.5)
   const length = value(slot, 'bushing.length', 9.5)
   const entered = build.parts[slot]?.sizes['bushing.length']?.value ?? length
-  const guard = value('guard', 'thickness', 2.5)
-  const hole = value('guard', 'pot.hole', 9.5)
+  const guard = valueAt(build, panel.thickness) ?? 2.5
+  const hole = valueAt(build, panel.hole) ?? 9.5
   const body = value(slot, 'body.diameter', 24)
   const depth = value(slot, 'body.depth', 16)
   const shaft = value(slot, 'shaft.diameter', 6)

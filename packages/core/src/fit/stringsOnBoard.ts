@@ -4,7 +4,7 @@ import { fretPlace } from '../layout/frets'
 import { datums } from '../layout/datums'
 import { likelyOf, ofSize, printMm, propagate } from '../quantity'
 import { jointOf, waitingJoint } from './assemble'
-import { check, type Joint } from './joint'
+import { check, type JudgedJoint } from './joint'
 import type { Band } from './verdict'
 
 /** String centre to board edge at the last fret: usual 3 to 4 mm, worrying under 2.5. [practice] */
@@ -40,7 +40,7 @@ export function boardMargins(
   }
 }
 
-export function stringsOnBoardJoint(build: Build): Joint {
+export function stringsOnBoardJoint(build: Build): JudgedJoint {
   const refs = {
     widthEnd: sizeRef('neck', 'board.widthEnd'),
     frets: sizeRef('neck', 'frets'),
@@ -55,7 +55,7 @@ export function stringsOnBoardJoint(build: Build): Joint {
     at: pt(d.heelEnd - 60, 44),
   }
   const { have, missing } = sizesFor(build, refs)
-  if (missing.length) return waitingJoint({ ...base, drawing: emptyBoard() }, missing)
+  if (missing.length) return waitingJoint({ ...base, draw: () => emptyBoard() }, missing)
   const axis = sizeAt(build, sizeRef('body', 'axisAtBridge')) ?? { value: 0, doubt: 2, known: 'assumed' as const }
   const pocketMiddle = (d.mouth + d.heelEnd) / 2
   const margin = (side: 'bass' | 'treble') =>
@@ -106,7 +106,7 @@ export function stringsOnBoardJoint(build: Build): Joint {
           : [],
     })
   const checks = bass < treble ? [narrow('bass'), narrow('treble')] : [narrow('treble'), narrow('bass')]
-  return jointOf(build, { ...base, drawing: boardDrawing(build, have.widthEnd.value, { bass, treble }) }, checks)
+  return jointOf(build, { ...base, draw: () => boardDrawing(build, have.widthEnd.value, { bass, treble }) }, checks)
 }
 
 const emptyBoard = (): Drawing => ({

@@ -12,6 +12,8 @@ export interface OutlineRow {
 }
 
 export const PART_STATES = ['planned', 'ordered', 'in hand'] as const
+export const METALS = ['nickel', 'chrome', 'black', 'gold', 'brass', 'steel'] as const
+export type Metal = (typeof METALS)[number]
 export type PartState = (typeof PART_STATES)[number]
 
 /** A thing with sizes. Sizes that are not known are simply absent. */
@@ -25,8 +27,11 @@ export interface Part {
   /** Day a parcel is promised, ISO date. */
   arrives?: string
   colour?: string
+  metal?: Metal
   note?: string
   sizes: Record<string, Size>
+  /** What the seller promised, kept when a size is measured: the ground of a claim. */
+  promised?: Record<string, Size>
   traits: Record<string, string>
   outline?: OutlineRow[]
 }

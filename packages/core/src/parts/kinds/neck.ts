@@ -30,6 +30,10 @@ export const neck = defineKind({
     'fret12.thickness': mm('Thickness at fret 12', 14, 35, { usual: 23 }),
     crown: mm('Fret crown height', 0.5, 2, { required: true, usual: 1.1 }),
     'head.thickness': mm('Headstock thickness', 8, 25, { required: true, usual: 14 }),
+    'head.drop': mm('Headstock face below the board, at the nut', -6, 16, {
+      usual: 4,
+      how: 'straight-edge on the board; 0 for a tilted head',
+    }),
     'head.angle': sized('deg', 'Headstock angle', 0, 20),
     'tuner.bore': mm('Tuner bore', 5, 14, { usual: 10 }),
     'tuner.pitch': mm('Tuner bores, centre to centre', 15, 60),

@@ -1,0 +1,26 @@
+import { sizeAt, type Build, type SizeRef } from '../build'
+import { linear, ofSize, type Distribution, type Size } from '../quantity'
+import { plannedFilm } from '../finish/film'
+import { traitAt } from '../build'
+
+/** The size as entered, or a usual value marked as assumed with its own doubt. */
+export const sizeOr = (build: Build, ref: SizeRef, usual: number, doubt: number): Size =>
+  sizeAt(build, ref) ?? { value: usual, doubt, known: 'assumed' }
+
+/** Sum of factor times size, plus a fixed offset, as a distribution. */
+export const gapOf = (terms: readonly (readonly [number, Size])[], offset = 0): Distribution =>
+  linear(
+    terms.map(([f, s]) => [f, ofSize(s)] as const),
+    offset,
+  )
+
+/** What the planned finish takes from an opening in the body's wood, mm: film on each of its walls. */
+export function filmOn(build: Build, walls: number): number {
+  return traitAt(build, 'body', 'surface') === 'coated' ? 0 : (walls * plannedFilm(build)) / 1000
+}
+
+/** "0.4 to 0.6": an amount with its doubt either side, never below nothing. */
+export const amount = (value: number, doubt: number, digits = 2): string => {
+  const from = Math.max(0, value - doubt)
+  return doubt < 0.5 * 10 ** -digits ? value.toFixed(digits) : `${from.toFixed(digits)} to ${(value + doubt).toFixed(digits)}`
+}

@@ -1,0 +1,364 @@
+import { sizeAt, sizeRef, traitAt, valueAt, type Build, type SizeRef } from '../build'
+import { pt } from '../drawing'
+import { datums } from '../layout/datums'
+import { likelyOf, linear, ofSize, printMm, type Size } from '../quantity'
+import { judged } from './assemble'
+import { inOpening, screwStack } from './draw/sections'
+import type { PickupPlace } from './guardOpenings'
+import { check, type Check, type Cure, type JudgedJoint } from './joint'
+import { amount, filmOn, gapOf, sizeOr } from './known'
+import type { Band } from './verdict'
+
+/** Opening minus cover, total, mm. [practice] */
+const OPENING_BANDS: readonly Band[] = [
+  { upTo: -2.5, is: 'wont-go' },
+  { upTo: 0.05, is: 'tight' },
+  { upTo: 1.6, is: 'snug' },
+  { upTo: Infinity, is: 'loose' },
+]
+/** A hidden route may be as large as it likes. */
+const HIDDEN_BANDS: readonly Band[] = [
+  { upTo: -4, is: 'wont-go' },
+  { upTo: 0, is: 'tight' },
+  { upTo: Infinity, is: 'snug' },
+]
+
+/** Clearance a square-cornered cover needs on each side of a rounded opening: (ro - rc)(1 - 1/sqrt 2). [physics] */
+export const cornerNeeds = (opening: number, cover: number): number => Math.max(0, opening - cover) * (1 - Math.SQRT1_2)
+/** How far the corners overlap along the diagonal when the sides are flush: (ro - rc)(sqrt 2 - 1). [physics] */
+export const cornerOverlap = (opening: number, cover: number): number => Math.max(0, opening - cover) * (Math.SQRT2 - 1)
+
+/** A pickup in what frames it (guard, ring or the body's own route) and in the wood below. */
+export function pickupRoomJoint(build: Build, place: PickupPlace): JudgedJoint {
+  const slot = `pickup-${place}` as const
+  const d = datums(build)
+  const frame = frameOf(build, place)
+  const refs = { length: sizeRef(slot, 'length'), width: sizeRef(slot, 'width'), openLength: frame.length, openWidth: frame.width }
+  return judged(build, {
+    id: `room-${place}`,
+    title: `${capital(place)} pickup in its ${frame.name}`,
+    slots: [slot, frame.slot, 'body'],
+    at: pt(d.mouth + (valueAt(build, sizeRef('body', `route.${place}.centre`)) ?? 150), -30),
+    refs,
+    checks: (have) => [
+      ...sides(build, frame, have, refs),
+      ...corner(build, frame, have, slot),
+      ...route(build, place, have),
+      ...depth(build, place),
+      ...screwBite(build, place),
+    ],
+    draw: (have) => {
+      const bite = screwBite(build, place)[0]
+      if (bite && bite.raw.verdict !== 'snug') return biteDrawing(build, place)
+      return inOpening(
+        `${capital(place)} pickup in its ${frame.name}`,
+        { length: have.openLength.value, width: have.openWidth.value, radius: valueAt(build, frame.radius) ?? 0 },
+        { length: have.length.value, width: have.width.value, radius: valueAt(build, sizeRef(slot, 'radius')) ?? 0 },
+        frame.slot === 'body' ? 'body-wood' : 'plastic',
+      )
+    },
+  })
+}
+
+const capital = (s: string) => s[0]!.toUpperCase() + s.slice(1)
+
+interface Frame {
+  slot: 'guard' | 'body' | 'ring-neck' | 'ring-bridge'
+  name: string
+  length: SizeRef
+  width: SizeRef
+  radius: SizeRef
+}
+
+function frameOf(build: Build, place: PickupPlace): Frame {
+  const ring = place === 'middle' ? undefined : (`ring-${place}` as const)
+  if (ring && build.parts[ring])
+    return { slot: ring, name: 'ring', length: sizeRef(ring, 'length'), width: sizeRef(ring, 'width'), radius: sizeRef(ring, 'radius') }
+  if (build.parts.guard)
+    return {
+      slot: 'guard',
+      name: 'guard opening',
+      length: sizeRef('guard', `opening.${place}.length`),
+      width: sizeRef('guard', `opening.${place}.width`),
+      radius: sizeRef('guard', `opening.${place}.radius`),
+    }
+  return {
+    slot: 'body',
+    name: 'route',
+    length: sizeRef('body', `route.${place}.length`),
+    width: sizeRef('body', `route.${place}.width`),
+    radius: sizeRef('body', `route.${place}.radius`),
+  }
+}
+
+type Have = Record<'length' | 'width' | 'openLength' | 'openWidth', Size>
+
+function sides(build: Build, frame: Frame, have: Have, refs: Record<keyof Have, SizeRef>): Check[] {
+  const one = (id: 'length' | 'width', label: string, open: 'openLength' | 'openWidth') => {
+    const c = gapOf([
+      [1, have[open]],
+      [-1, have[id]],
+    ])
+    return check({
+      id,
+      label,
+      clearance: c,
+      bands: OPENING_BANDS,
+      ...(frame.slot === 'body' ? { coats: filmOn(build, 2) } : {}),
+      reads: [refs[open], refs[id]],
+      says: ({ verdict }) => {
+        const over = likelyOf(c)
+        if (over < 0) return `The pickup is ${printMm(-over)} mm too ${id === 'width' ? 'wide' : 'long'} for its ${frame.name}.`
+        return verdict === 'loose'
+          ? `${printMm(over, 1)} mm of daylight beside the cover.`
+          : `The cover drops in with ${printMm(over)} mm to spare.`
+      },
+      cures: ({ verdict }) => (verdict === 'snug' || verdict === 'loose' ? [] : fileCures(frame, refs, id, open, likelyOf(c))),
+    })
+  }
+  return [one('width', 'Across', 'openWidth'), one('length', 'Along the strings', 'openLength')]
+}
+
+/** Both schools: the cover or the plastic first, the wood last; or the wood, so that the cover stays whole. */
+function fileCures(
+  frame: Frame,
+  refs: Record<keyof Have, SizeRef>,
+  id: 'length' | 'width',
+  open: 'openLength' | 'openWidth',
+  c: number,
+): Cure[] {
+  const take = Math.max(0.05, 0.2 - c)
+  const plastic: Cure = {
+    id: `file-${id}`,
+    job: `File the ${frame.name}: ${amount(take / 2, 0.05)} mm off each side, ${id === 'width' ? 'bass and treble' : 'neck and bridge side'}.`,
+    how:
+      frame.slot === 'body'
+        ? 'Paper on a flat stick, before any finish; the cover stays whole.'
+        : 'Flat file drawn along the edge. Wrap the pickup: filings stick to magnets.',
+    gives: frame.slot === 'body' ? 'body' : frame.name,
+    tools: frame.slot === 'body' ? ['P80 on a flat stick'] : ['flat file', 'tape'],
+    plan: { slot: refs[open].slot, size: refs[open].size, delta: take, doubt: 0.1 },
+  }
+  const cover: Cure = {
+    id: `file-cover-${id}`,
+    job: `Or file the cover’s ends, ${amount(take / 2, 0.05)} mm each.`,
+    how: 'Only a plastic cover, and only where its wall is thick enough; wrap the coils.',
+    gives: 'the pickup’s cover',
+    tools: ['flat file', 'tape'],
+    plan: { slot: refs[id].slot, size: refs[id].size, delta: -take, doubt: 0.1 },
+  }
+  return [plastic, cover]
+}
+
+function corner(build: Build, frame: Frame, have: Have, slot: SizeRef['slot']): Check[] {
+  const ro = sizeAt(build, frame.radius)
+  const rcRef: SizeRef = { slot, size: 'radius' }
+  const rc = sizeAt(build, rcRef)
+  if (!ro || !rc) return []
+  const share = 1 - Math.SQRT1_2
+  const sideways = Math.max(0, Math.min(have.openLength.value - have.length.value, have.openWidth.value - have.width.value)) / 2
+  const spare = linear(
+    [
+      [-share, ofSize(ro)],
+      [share, ofSize(rc)],
+    ],
+    sideways,
+  )
+  const needs = cornerNeeds(ro.value, rc.value)
+  return [
+    check({
+      id: 'corner',
+      label: 'Corners',
+      clearance: ro.value <= rc.value ? [{ weight: 1, mean: Math.max(0.2, likelyOf(spare)), sigma: 0 }] : spare,
+      bands: [
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: [frame.radius, rcRef],
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? 'The corners clear.'
+          : `Square corners in a ${printMm(ro.value, 1)} mm radius need ${printMm(needs)} mm on each side and have ${printMm(sideways)}; flush they overlap ${printMm(cornerOverlap(ro.value, rc.value))} mm.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'square-corners',
+                job: `Square the ${frame.name}’s corners out to ${printMm(Math.max(0, rc.value), 1)} mm.`,
+                how: 'A needle file into each corner; or round the cover’s corners instead.',
+                gives: frame.slot === 'body' ? 'body' : frame.name,
+                tools: ['needle file, or paper on a pen'],
+                plan: { slot: frame.radius.slot, size: frame.radius.size, delta: rc.value - ro.value, doubt: 0.2 },
+              },
+            ],
+    }),
+  ]
+}
+
+/** The wood below a guard or ring: lining and film count, hidden play does not. */
+function route(build: Build, place: PickupPlace, have: Have): Check[] {
+  if (frameOf(build, place).slot === 'body') return []
+  const lining = build.parts.shielding
+    ? sizeOr(build, sizeRef('shielding', 'thickness'), 0.1, 0.05)
+    : { value: 0, doubt: 0, known: 'assumed' as const }
+  const checks: Check[] = []
+  for (const [id, label, own] of [
+    ['length', 'Route, along the strings', have.length],
+    ['width', 'Route, across', have.width],
+  ] as const) {
+    const ref = sizeRef('body', `route.${place}.${id}`)
+    const wood = sizeAt(build, ref)
+    if (!wood) continue
+    const c = gapOf([
+      [1, wood],
+      [-1, own],
+      [-2, lining],
+    ])
+    checks.push(
+      check({
+        id: `route-${id}`,
+        label,
+        clearance: c,
+        bands: HIDDEN_BANDS,
+        coats: filmOn(build, 2),
+        reads: [ref, sizeRef(`pickup-${place}`, id)],
+        says: ({ verdict }) =>
+          verdict === 'snug'
+            ? 'The route below is large enough.'
+            : `The route below is ${printMm(-likelyOf(c))} mm too ${id === 'width' ? 'narrow' : 'short'}, lining included.`,
+        cures: ({ verdict }) =>
+          verdict === 'snug'
+            ? []
+            : [
+                {
+                  id: `open-route-${id}`,
+                  job: `Open the route by ${amount(0.3 - likelyOf(c), 0.2, 1)} mm, under the ${frameOf(build, place).name} where it is not seen.`,
+                  how: 'Chisel or drum; before any finish and before the lining goes in.',
+                  gives: 'body',
+                  tools: ['chisel', 'P80 on a flat stick'],
+                  plan: { slot: 'body', size: ref.size, delta: 0.4 - likelyOf(c), doubt: 0.2 },
+                },
+              ],
+      }),
+    )
+  }
+  return checks
+}
+
+function depth(build: Build, place: PickupPlace): Check[] {
+  const refs = { route: sizeRef('body', `route.${place}.depth`), pickup: sizeRef(`pickup-${place}`, 'depth') }
+  const wood = sizeAt(build, refs.route)
+  const own = sizeAt(build, refs.pickup)
+  if (!wood || !own) return []
+  const c = gapOf([
+    [1, wood],
+    [-1, own],
+  ])
+  return [
+    check({
+      id: 'depth',
+      label: 'Depth, screws run down',
+      clearance: c,
+      bands: [
+        { upTo: -8, is: 'wont-go' },
+        { upTo: 0.5, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: Object.values(refs),
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? `Run down it hangs ${printMm(own.value, 1)} mm deep in ${printMm(wood.value, 1)} mm.`
+          : `Run down it needs ${printMm(own.value, 1)} mm and the route is ${printMm(wood.value, 1)} mm deep: it cannot be lowered far enough.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'deepen-route',
+                job: `Deepen the route by ${printMm(1 - likelyOf(c), 1)} mm.`,
+                how: 'A bearing bit follows the walls; passes of 3 mm; mind what lies below. Before any finish.',
+                gives: 'body',
+                tools: ['router', 'bearing bit'],
+                plan: { slot: 'body', size: refs.route.size, delta: 1.5 - likelyOf(c), doubt: 0.5 },
+              },
+            ],
+    }),
+  ]
+}
+
+/**
+ * A pickup that hangs from screws in the body: thread left in the wood at its highest setting must be at least one and a half
+ * diameters. engaged = length - (route depth - depth of the ears) - travel. [practice]
+ */
+function screwBite(build: Build, place: PickupPlace): Check[] {
+  const slot = `pickup-${place}` as const
+  if (traitAt(build, slot, 'mount') !== 'body') return []
+  const refs = { screw: sizeRef(slot, 'screw.length'), depth: sizeRef(`body`, `route.${place}.depth`), own: sizeRef(slot, 'depth') }
+  const screw = sizeAt(build, refs.screw)
+  const wood = sizeAt(build, refs.depth)
+  const own = sizeAt(build, refs.own)
+  if (!screw || !wood || !own) return []
+  const travel = sizeOr(build, sizeRef(slot, 'travel'), 6, 1)
+  const d = valueAt(build, sizeRef(slot, 'screw.diameter')) ?? 3
+  // The ears sit at the bottom of the cover: raised by the travel they stand that far above the floor's gap.
+  const engaged = gapOf([
+    [1, screw],
+    [-1, wood],
+    [1, own],
+    [-1, travel],
+  ])
+  const want = 1.5 * d
+  return [
+    check({
+      id: 'bite',
+      label: 'Screws in the wood at the highest setting',
+      clearance: linear([[1, engaged]], -want),
+      shown: engaged,
+      bands: [
+        { upTo: -want, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: Object.values(refs),
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? `At the highest setting the screws still hold ${printMm(likelyOf(engaged), 1)} mm of wood.`
+          : `At the highest setting the screws reach the wood by only ${printMm(Math.max(0, likelyOf(engaged)), 1)} mm; they want ${printMm(want, 1)}.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'longer-screws',
+                job: `Take height screws at least ${printMm(screw.value + want - likelyOf(engaged) + 0.5, 1)} mm long.`,
+                how: 'Same thread; wax them, and make a pilot in the floor first.',
+                gives: 'nothing',
+                tools: ['screws', 'wax'],
+                plan: { slot, size: 'screw.length', delta: want - likelyOf(engaged) + 1, doubt: 0.3 },
+              },
+              {
+                id: 'floor-block',
+                job: 'Or glue a block of the same wood on the route’s floor under each ear.',
+                how: 'Lifts the floor to the screws; grain across, an evening to dry.',
+                gives: 'nothing',
+                tools: ['wood', 'wood glue'],
+              },
+            ],
+    }),
+  ]
+}
+
+function biteDrawing(build: Build, place: PickupPlace) {
+  const slot = `pickup-${place}` as const
+  const v = (s: typeof slot | 'body', size: string, otherwise: number) => valueAt(build, { slot: s, size }) ?? otherwise
+  const air = v('body', `route.${place}.depth`, 18) - v(slot, 'depth', 12) + v(slot, 'travel', 6)
+  return screwStack(
+    'Height screw at the highest setting',
+    [
+      { label: 'air under the ear', thickness: Math.max(0.5, air), role: 'open' },
+      { label: 'body', thickness: 14, role: 'body-wood' },
+    ],
+    { length: v(slot, 'screw.length', 20), thread: v(slot, 'screw.diameter', 3) },
+  )
+}

@@ -1,0 +1,95 @@
+import { sizeRef, traitAt, type Build } from '../build'
+import { pt } from '../drawing'
+import { datums } from '../layout/datums'
+import { likelyOf, ofSize, printMm, propagate } from '../quantity'
+import { judged } from './assemble'
+import { rowsOver } from './draw/sections'
+import type { PickupPlace } from './guardOpenings'
+import { check, type JudgedJoint } from './joint'
+
+/** A pole further from its string than this is heard, mm; a blade does not care. [practice] */
+const POLE_OFF = 1.5
+
+/** String spacing, first to last, at a place between nut and scale line, mm. [physics: straight lines] */
+export const spreadAt = (x: number, scale: number, nut: number, bridge: number): number => nut + (bridge - nut) * (x / scale)
+
+/** Do the poles lie under their strings at the pickup's place? */
+export function polesUnderJoint(build: Build, place: PickupPlace): JudgedJoint {
+  const slot = `pickup-${place}` as const
+  const d = datums(build)
+  const blade = traitAt(build, slot, 'poles') === 'blade'
+  const refs = {
+    nut: sizeRef('nut', 'spread'),
+    bridge: sizeRef('bridge', 'spread'),
+    centre: sizeRef('body', `route.${place}.centre`),
+    poles: sizeRef(slot, 'poles.spread'),
+  }
+  const off = (nut: number, bridge: number, centre: number, poles: number) => (spreadAt(d.mouth + centre, d.scale, nut, bridge) - poles) / 2
+  return judged(build, {
+    id: `poles-${place}`,
+    title: `Poles under strings, ${place} pickup`,
+    slots: [slot, 'nut', 'bridge', 'body'],
+    at: pt(d.mouth + (build.parts.body?.sizes[refs.centre.size]?.value ?? 150), 20),
+    refs,
+    checks: (have) => {
+      const signed = propagate(
+        ([n, b, c, p]) => off(n!, b!, c!, p!),
+        [ofSize(have.nut), ofSize(have.bridge), ofSize(have.centre), ofSize(have.poles)],
+      )
+      const value = likelyOf(signed)
+      // The nearer limit decides; on the far side of zero the sign turns round.
+      const spare = signed.map((n) => ({ ...n, mean: POLE_OFF - Math.abs(n.mean) }))
+      return [
+        check({
+          id: 'poles',
+          label: 'Spare before a pole is heard to miss',
+          clearance: spare,
+          shown: signed,
+          bands: blade
+            ? [{ upTo: Infinity, is: 'snug' }]
+            : [
+                { upTo: -2, is: 'wont-go' },
+                { upTo: 0, is: 'tight' },
+                { upTo: Infinity, is: 'snug' },
+              ],
+          reads: Object.values(refs),
+          says: () =>
+            blade
+              ? 'A blade runs under all strings wherever they lie.'
+              : `The outer strings pass ${printMm(Math.abs(value), 1)} mm ${value > 0 ? 'outside' : 'inside'} the outer poles.`,
+          cures: ({ verdict }) =>
+            verdict === 'snug'
+              ? []
+              : [
+                  {
+                    id: 'other-spacing',
+                    job: `Take a pickup with ${printMm(have.poles.value + 2 * value, 1)} mm from first to last pole, or one with a blade.`,
+                    how: 'The bridge version of a pair has the wider spacing; turned round the pair may fit.',
+                    gives: 'the pickup',
+                    tools: [],
+                  },
+                  {
+                    id: 'slant-pickup',
+                    job: 'Or leave it: outer strings sound a little weaker over missed poles.',
+                    how: 'Raise that side by half a turn after the strings are on and listen.',
+                    gives: 'nothing',
+                    tools: ['screwdriver'],
+                  },
+                ],
+        }),
+      ]
+    },
+    draw: (have) => {
+      const row = (spread: number) => Array.from({ length: build.strings }, (_, i) => spread * (i / (build.strings - 1) - 0.5))
+      return rowsOver('Strings over poles, seen from the bridge', 'true proportion', [
+        {
+          label: 'strings',
+          at: row(spreadAt(d.mouth + have.centre.value, d.scale, have.nut.value, have.bridge.value)),
+          role: 'string',
+          r: 0.8,
+        },
+        { label: blade ? 'blade' : 'poles', at: row(have.poles.value), role: 'metal', r: 2.4 },
+      ])
+    },
+  })
+}
