@@ -66,7 +66,8 @@ describe('Heron’s story', () => {
 
 describe('verdicts and symmetry', () => {
   it('a left-handed mirror image gets the same verdicts', () => {
-    const left = { ...build, handedness: 'left' as const }
+    const left = structuredClone({ ...build, handedness: 'left' as const })
+    for (const part of Object.values(left.parts)) if (part?.traits.hand === 'right') part.traits.hand = 'left'
     expect(findJoints(left).map((j) => [j.id, j.verdict])).toEqual(findJoints(build).map((j) => [j.id, j.verdict]))
   })
   it('a size entered in inches is the same size: no verdict flips', () => {

@@ -1,26 +1,8 @@
-import { addDays, newBuild, type Build, type KindName, type Part } from '@snug/core'
+import { addDays, newBuild, type Build, type Part } from '@snug/core'
 import { HERON_BODY, HERON_GUARD, HERON_HEAD } from './heronOutlines'
-import { sizes, type Entry } from './sizes'
+import { gauges, part, route } from './part'
+import type { Entry } from './sizes'
 
-interface Short extends Partial<Omit<Part, 'kind' | 'name' | 'sizes'>> {
-  sizes: Record<string, Entry>
-}
-const part = (kind: KindName, name: string, { sizes: entries, ...more }: Short): Part => ({
-  kind,
-  name,
-  state: 'in hand',
-  traits: {},
-  ...more,
-  sizes: sizes(kind, entries),
-})
-
-const route = (place: string, centre: number, length: number, width: number, depth: number): Record<string, Entry> => ({
-  [`route.${place}.centre`]: centre,
-  [`route.${place}.length`]: length,
-  [`route.${place}.width`]: width,
-  [`route.${place}.depth`]: [depth, 'rule'],
-  [`route.${place}.radius`]: [3, 'rule'],
-})
 const opening = (place: string, centre: number, length: number, width: number): Record<string, Entry> => ({
   [`opening.${place}.centre`]: centre,
   [`opening.${place}.length`]: length,
@@ -62,7 +44,16 @@ export function heron(today: string, due: string, late: string): Build {
         price: 84,
         colour: '#d9b98a',
         outline: HERON_BODY,
-        traits: { wood: 'alder', grain: 'flat', build: 'solid', surface: 'raw' },
+        traits: {
+          wood: 'alder',
+          grain: 'flat',
+          build: 'solid',
+          surface: 'raw',
+          top: 'flat',
+          shield: 'paint',
+          access: 'front',
+          notch: 'no',
+        },
         sizes: {
           thickness: 44.2,
           'pocket.widthMouth': 56.1,
@@ -78,6 +69,14 @@ export function heron(today: string, due: string, late: string): Build {
           ...route('middle', 164, 40, 74, 20),
           ...route('bridge', 219, 40, 74, 20),
           'control.depth': [38, 'rule'],
+          'pocket.dip': [0.05, 'rule', 0.05],
+          studBore: 9.9,
+          studBoreDepth: [26, 'rule'],
+          'jack.bore': [9.2, 'calipers'],
+          'passage.diameter': [9, 'rule'],
+          'button.upper.x': [-26, 'rule', 2],
+          'button.lower.x': [360, 'rule', 2],
+          mass: [1850, 'scale', 20],
           'spring.depth': [16, 'rule'],
           'jack.x': [338, 'rule'],
           'jack.y': [-112, 'rule'],
@@ -102,6 +101,12 @@ export function heron(today: string, due: string, late: string): Build {
           'nut.width': 42,
           'board.widthEnd': 56.4,
           'board.radius': [305, 'listed', 10],
+          'board.thickness': [6, 'rule', 0.3],
+          'nut.slotWidth': 3.3,
+          'nut.slotDepth': [3.4, 'calipers', 0.05],
+          'head.drop': [9, 'rule', 0.4],
+          'truss.key': 4,
+          mass: [640, 'scale', 10],
           crown: 1.1,
           'head.thickness': 14,
           'tuner.bore': 10,
@@ -116,7 +121,8 @@ export function heron(today: string, due: string, late: string): Build {
         price: 58,
         state: 'ordered',
         arrives: late,
-        traits: { mount: 'two-stud', hand: 'either' },
+        metal: 'nickel',
+        traits: { mount: 'two-stud', saddles: 'single', hand: 'either' },
         sizes: {
           spread: [52.5, 'listed', 0.4],
           studSpacing: [74, 'listed', 0.4],
@@ -128,6 +134,8 @@ export function heron(today: string, due: string, late: string): Build {
           'length.pitch': [0.5, 'listed', 0],
           'travel.front': [-3.5, 'listed', 0.4],
           'travel.back': [18, 'listed', 0.4],
+          'plate.front': [6, 'listed', 0.4],
+          'string.hole': [1.6, 'listed', 0.1],
           'plate.length': [38, 'listed', 0.4],
           'plate.width': [84, 'listed', 0.4],
           'block.depth': [36, 'listed', 0.4],
@@ -139,9 +147,13 @@ export function heron(today: string, due: string, late: string): Build {
         price: 16,
         colour: '#f1eee4',
         outline: HERON_GUARD,
-        traits: {},
+        traits: { shield: 'foil', hand: 'right' },
         sizes: {
           thickness: 2.5,
+          'neck.width': 56.9,
+          'bridge.edge': [165.5, 'rule', 0.3],
+          'switch.slot': 28,
+          'screw.edge': [4.5, 'rule'],
           ...opening('neck', 36.8, 36.7, 69.6),
           ...opening('middle', 88, 18.6, 69.8),
           ...opening('bridge', 143, 36.7, 69.6),
@@ -157,12 +169,14 @@ export function heron(today: string, due: string, late: string): Build {
       'pickup-neck': part('pickup', 'Two-coil humbucker, neck, open coils', {
         seller: 'Quayside Electrics',
         price: 29,
-        traits: { coils: 'two', sense: 'plain', leads: 'four' },
+        traits: { coils: 'two', sense: 'plain', leads: 'four', poles: 'poles', mount: 'guard', circuit: 'passive' },
         sizes: {
           length: 36,
           width: 69,
           depth: [18, 'rule'],
           radius: [1.5, 'rule'],
+          above: [3, 'rule', 0.3],
+          'poles.spread': 49.2,
           resistance: [7900, 'meter'],
           inductance: [4.3, 'listed'],
         },
@@ -170,12 +184,13 @@ export function heron(today: string, due: string, late: string): Build {
       'pickup-middle': part('pickup', 'Single coil, middle', {
         seller: 'Quayside Electrics',
         price: 17,
-        traits: { coils: 'single', sense: 'plain', leads: 'two' },
+        traits: { coils: 'single', sense: 'plain', leads: 'two', poles: 'poles', mount: 'guard', circuit: 'passive' },
         sizes: {
           length: 18,
           width: 69,
           depth: [16, 'rule'],
           radius: [4, 'rule'],
+          'poles.spread': 50.4,
           resistance: [5900, 'meter'],
           inductance: [2.4, 'listed'],
         },
@@ -183,12 +198,14 @@ export function heron(today: string, due: string, late: string): Build {
       'pickup-bridge': part('pickup', 'Two-coil humbucker, bridge, open coils', {
         seller: 'Quayside Electrics',
         price: 29,
-        traits: { coils: 'two', sense: 'plain', leads: 'four' },
+        traits: { coils: 'two', sense: 'plain', leads: 'four', poles: 'poles', mount: 'guard', circuit: 'passive' },
         sizes: {
           length: 36,
           width: 69,
           depth: [18, 'rule'],
           radius: [1.5, 'rule'],
+          above: [3, 'rule', 0.3],
+          'poles.spread': [49.2, 'listed', 0.4],
           resistance: [8400, 'meter'],
           inductance: [4.9, 'listed'],
         },
@@ -196,39 +213,41 @@ export function heron(today: string, due: string, late: string): Build {
       tuners: part('tuners', 'Six in a row, sealed', {
         seller: 'Capstan Hardware',
         price: 34,
+        metal: 'chrome',
         traits: { hand: 'right' },
         sizes: {
           count: 6,
           bushing: 9.9,
-          'housing.width': 24.4,
+          'housing.width': [25.45, 'rule'],
           'screw.length': 12,
           'screw.thread': 2.2,
           'screw.root': 1.6,
           'screw.offset': 11,
           'plate.thickness': 1.2,
+          'post.height': [6, 'rule'],
+          'string.hole': [1.8, 'listed', 0.1],
           mass: [29, 'scale', 1],
         },
       }),
       nut: part('nut', 'Slotted bone nut, 42 mm', {
         seller: 'Old Ropewalk Parts',
         price: 6,
-        sizes: { spread: 35.2, slot: [0.55, 'calipers', 0.05], length: 42 },
+        traits: { type: 'slotted', hand: 'either' },
+        sizes: {
+          spread: 35.2,
+          slot: [0.55, 'calipers', 0.05],
+          length: 42,
+          width: 3.3,
+          height: [3.95, 'calipers', 0.05],
+          'slot.extra': [0.08, 'calipers', 0.03],
+        },
       }),
       strings: part('strings', 'Nickel-plated set, 0.010 to 0.046', {
         seller: 'Quayside Electrics',
         price: 7,
         traits: { wrap: 'nickel-plated' },
         sizes: {
-          wound: 3,
-          'gauge.1': [0.254, 'listed', 0.005],
-          'gauge.2': [0.3302, 'listed', 0.005],
-          'gauge.3': [0.4318, 'listed', 0.005],
-          'gauge.4': [0.6604, 'listed', 0.01],
-          'gauge.5': [0.9144, 'listed', 0.01],
-          'gauge.6': [1.1684, 'listed', 0.01],
-          'core.4': [0.3556, 'assumed', 0.05],
-          'core.5': [0.4064, 'assumed', 0.05],
-          'core.6': [0.4572, 'assumed', 0.05],
+          ...gauges([10, 13, 17, 26, 36, 46], { 4: 14, 5: 16, 6: 18 }),
         },
       }),
       'pot-volume': audioPot('500 k audio, solid shaft', 6),
@@ -237,13 +256,13 @@ export function heron(today: string, due: string, late: string): Build {
         seller: 'Quayside Electrics',
         price: 14,
         traits: { contacts: 'lever-5x4' },
-        sizes: { depth: [24, 'rule'], 'screw.spacing': 41.2 },
+        sizes: { depth: [24, 'rule'], 'screw.spacing': 41.2, swing: [26, 'rule'] },
       }),
       jack: part('jack', 'Mono jack, open', {
         seller: 'Quayside Electrics',
         price: 3,
         traits: { contacts: 'mono' },
-        sizes: { bore: 9.5, 'thread.length': [8, 'rule'] },
+        sizes: { bore: 9.5, 'thread.length': [8, 'rule'], width: [21, 'rule'] },
       }),
       capacitor: part('capacitor', '22 n film', { seller: 'Quayside Electrics', price: 1, sizes: { capacitance: [22e-9, 'listed'] } }),
       'neck-screws': part('neck-screws', 'Four screws with plate', {
@@ -258,6 +277,35 @@ export function heron(today: string, due: string, late: string): Build {
           'spread.along': [51, 'rule'],
           'spread.across': [38, 'rule'],
         },
+      }),
+      springs: part('springs', 'Three springs with claw', {
+        seller: 'Capstan Hardware',
+        price: 9,
+        sizes: { count: 3, pull: [41, 'scale', 3], arm: [36, 'rule'], 'string.arm': [9, 'rule'] },
+      }),
+      knobs: part('knobs', 'Two knobs, split shaft', {
+        seller: 'Quayside Electrics',
+        price: 4,
+        traits: { grip: 'split' },
+        sizes: { count: 2, bore: 6.05, depth: [12, 'rule'], diameter: 19 },
+      }),
+      'strap-buttons': part('strap-buttons', 'Strap buttons', {
+        seller: 'Capstan Hardware',
+        price: 3,
+        metal: 'chrome',
+        sizes: { 'screw.length': [25, 'rule'], 'screw.thread': 3.5, thickness: [12, 'rule'] },
+      }),
+      shielding: part('shielding', 'Copper foil', {
+        seller: 'Quayside Electrics',
+        price: 5,
+        traits: { type: 'foil', tab: 'none' },
+        sizes: { thickness: [0.1, 'listed', 0.03] },
+      }),
+      wire: part('wire', 'Stranded wire, four colours', {
+        seller: 'Quayside Electrics',
+        price: 3,
+        traits: { type: 'stranded' },
+        sizes: { diameter: [1.4, 'listed', 0.1] },
       }),
     },
     finish: { ...build.finish, start: addDays(today, 15), weather: { air: 17, surface: 16, humidity: 62 } },

@@ -1,1 +1,3 @@
 export { heron } from './heron'
+export { plover } from './plover'
+export { dunlin } from './dunlin'

@@ -1,5 +1,5 @@
 import { addDays } from '@snug/core'
-import { heron } from '@snug/demo'
+import { dunlin, heron, plover } from '@snug/demo'
 import { existing, insertBuild } from './builds/store'
 import type { Db } from './db/open'
 import { addEntry } from './log/store'
@@ -9,6 +9,8 @@ export async function fillDemo(db: Db): Promise<void> {
   if ((await existing(db, ['heron'])).length) return
   const today = new Date().toISOString().slice(0, 10)
   await insertBuild(db, heron(today, addDays(today, 83), addDays(today, 11)), [], 'heron')
+  await insertBuild(db, plover(today, addDays(today, 83)), [], 'plover')
+  await insertBuild(db, dunlin(today, addDays(today, 83), addDays(today, 19)), [], 'dunlin')
   await addEntry(db, 'heron', {
     kind: 'measurement',
     text: 'Pocket width at the mouth 56.10, three readings within 0.04',

@@ -5,6 +5,7 @@ import { MarkShape } from '../drawing/MarkShape'
 import { useSize } from '../drawing/useSize'
 import { useOpenBuild } from '../state/buildStore'
 import { usePrefs } from '../state/prefs'
+import { spread } from './spread'
 import { ticks } from './ticks'
 import { acrossIn, useLongView } from './useLongView'
 
@@ -15,6 +16,8 @@ export interface Pin {
   label: string
   shape: ReactNode
   number?: number
+  /** Needs nobody: drawn small and without its number until it is in hand. */
+  minor?: boolean
 }
 
 interface Props {
@@ -59,6 +62,19 @@ export function LongView({ pins = [], overlay = [], selected, onPick, fromSide =
       }),
     [overlay, build, view],
   )
+  // Places in pixels, parted where they lie on each other; what needs a person lies on top.
+  const laid = useMemo(() => {
+    const ordered = [...pins].sort((a, b) => Number(b.minor ?? false) - Number(a.minor ?? false))
+    const places = ordered.map((pin) => {
+      const p = v.project({ x: pin.at.x, y: acrossIn(build, view, pin.at.y) })
+      return { x: p.x, y: Math.min(h - 14, Math.max(14, p.y)) }
+    })
+    const apart = spread(
+      places,
+      ordered.map((p) => (p.minor ? 6.5 : 11)),
+    )
+    return ordered.map((pin, i) => ({ pin, p: apart[i]! }))
+  }, [pins, v.project, build, view, h])
   const face = view === 'front' ? 'from the front' : view === 'back' ? 'from the back' : 'from the side'
   return (
     <section aria-label="Long view" className="relative flex h-full min-h-0 flex-col overflow-hidden bg-paper">
@@ -88,12 +104,12 @@ export function LongView({ pins = [], overlay = [], selected, onPick, fromSide =
               ))}
             </g>
             <Centre project={v.project} width={width} />
-            {pins.map((pin) => {
-              const p = v.project({ x: pin.at.x, y: acrossIn(build, view, pin.at.y) })
+            {laid.map(({ pin, p }) => {
+              const small = pin.minor && selected !== pin.id
               return (
                 <g
                   key={pin.id}
-                  transform={`translate(${p.x.toFixed(1)} ${Math.min(h - 14, Math.max(14, p.y)).toFixed(1)})`}
+                  transform={`translate(${p.x.toFixed(1)} ${p.y.toFixed(1)})${small ? ' scale(0.6)' : ''}`}
                   onClick={() => onPick?.(pin.id)}
                   style={{ cursor: 'pointer' }}
                   data-pin={pin.id}
@@ -101,7 +117,7 @@ export function LongView({ pins = [], overlay = [], selected, onPick, fromSide =
                   <title>{pin.label}</title>
                   {selected === pin.id && <circle r="15.5" fill="none" stroke="var(--violet)" strokeWidth="2" />}
                   {pin.shape}
-                  {pin.number !== undefined && (
+                  {pin.number !== undefined && !small && (
                     <text
                       x="14"
                       y="1"

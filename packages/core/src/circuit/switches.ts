@@ -22,4 +22,11 @@ const LEVER_5X4: SwitchTable = {
   positions: [1, 2, 3, 4, 5].map((n) => ['A', 'B', 'C', 'D'].map((p) => [`${p}0`, `${p}${n}`] as const)),
 }
 
-export const SWITCHES: Record<string, SwitchTable> = { 'lever-5': LEVER_5, 'lever-5x4': LEVER_5X4 }
+/** 3-way toggle: one, both, the other. [practice] */
+const TOGGLE_3: SwitchTable = {
+  label: '3-way toggle',
+  lugs: poles('A', 2),
+  positions: [[1], [1, 2], [2]].map((on) => on.map((n) => ['A0', `A${n}`] as const)),
+}
+
+export const SWITCHES: Record<string, SwitchTable> = { 'lever-5': LEVER_5, 'lever-5x4': LEVER_5X4, 'toggle-3': TOGGLE_3 }

@@ -21,6 +21,7 @@ export function jointOf(build: Build, base: JointBase, checks: Check[]): JudgedJ
   const speaker = checks.reduce((a, b) => (isWorse(b.raw.verdict, a.raw.verdict) ? b : a))
   const touched = checks.filter((c) => c.coated)
   const reads = uniqueRefs(checks.flatMap((c) => c.reads))
+  const figure = figureOf(speaker)
   const settles = verdict === 'cant-tell' ? mostSay(build, speaker.reads) : undefined
   const planned = Object.entries(build.jobs)
     .filter(([, job]) => reads.some((r) => r.slot === job.slot && r.size === job.size))
@@ -30,7 +31,7 @@ export function jointOf(build: Build, base: JointBase, checks: Check[]): JudgedJ
     ...base,
     verdict,
     ...(touched.length ? { coated: worst(checks.map((c) => (c.coated ?? c.raw).verdict)) } : {}),
-    figure: figureOf(speaker),
+    ...(figure ? { figure } : {}),
     says: speaker.says,
     cures: checks.flatMap((c) => c.cures),
     checks,

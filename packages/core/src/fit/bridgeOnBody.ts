@@ -2,7 +2,7 @@ import { sizeAt, sizeRef, traitAt, valueAt, type Build } from '../build'
 import { pt, rectangle, type Mark } from '../drawing'
 import { datums } from '../layout/datums'
 import { likelyOf, printMm, type Size } from '../quantity'
-import { jointOf, waitingJoint, type JointBase } from './assemble'
+import { jointOf, judged, waitingJoint, type JointBase } from './assemble'
 import { boreSection, framed } from './draw/sections'
 import { check, signed, type Check, type Cure, type JudgedJoint } from './joint'
 import { filmOn, gapOf, sizeOr } from './known'
@@ -80,12 +80,12 @@ export function pressCheck(
     // Film in the bore makes it smaller, so the bushing sits tighter.
     coats: -filmOn(build, 2),
     reads,
-    says: ({ verdict }) => {
+    says: () => {
       const v = likelyOf(i)
-      if (verdict === 'snug')
-        return `The bushing taps in, ${printMm(v)} mm larger than its bore: square, protected, after trying the bridge on loose posts.`
-      if (verdict === 'loose' || (verdict === 'wont-go' && v < 0))
+      if (v < 0.03)
         return `The bore is ${printMm(Math.max(0, -v))} mm larger than the bushing: the studs stand loose and lean under string pull.`
+      if (v <= 0.17)
+        return `The bushing taps in, ${printMm(v)} mm larger than its bore: square, protected, after trying the bridge on loose posts.`
       return `The bushing is ${printMm(v)} mm larger than its bore; driven in it splits the wood.`
     },
     cures: ({ verdict }) => (verdict === 'snug' ? [] : pressCures(stud, bore, { slot, size })),
@@ -132,6 +132,44 @@ function pressCures(stud: Size, bore: Size, ref: { slot: 'body'; size: string })
       tools: ['epoxy', 'gloves'],
     },
   ]
+}
+
+/** A tailpiece's studs, by the same rule. */
+export function tailStudsJoint(build: Build): JudgedJoint {
+  const d = datums(build)
+  const refs = { stud: sizeRef('tailpiece', 'studDiameter'), bore: sizeRef('body', 'tail.bore') }
+  return judged(build, {
+    id: 'tail-studs',
+    title: 'Tailpiece studs in the body',
+    slots: ['tailpiece', 'body'],
+    at: pt(d.studs + (valueAt(build, sizeRef('body', 'tail.toBridge')) ?? 45), 48),
+    refs,
+    checks: ({ stud, bore }) => [
+      pressCheck(build, {
+        id: 'press',
+        label: 'Bushing minus bore',
+        stud,
+        bore,
+        reads: Object.values(refs),
+        slot: 'body',
+        size: 'tail.bore',
+      }),
+    ],
+    draw: ({ stud, bore }) =>
+      boreSection({
+        title: 'Tailpiece stud in its bore',
+        into: 'body-wood',
+        thickness: valueAt(build, sizeRef('body', 'block.thickness')) ?? 42,
+        bore: bore.value,
+        boreDepth: valueAt(build, sizeRef('body', 'studBoreDepth')) ?? 24,
+        plug: {
+          label: 'Bushing',
+          diameter: stud.value,
+          length: valueAt(build, sizeRef('tailpiece', 'studLength')) ?? 20,
+          flange: stud.value + 2,
+        },
+      }),
+  })
 }
 
 function pattern(build: Build, studs: boolean): Check[] {

@@ -499,7 +499,7 @@ export function activeJoint(build: Build): JudgedJoint {
           id: 'switching',
           label: 'Stereo jack and 25 k pots',
           clearance: [{ weight: 1, mean: stereo && (!pot || pot.value <= 50e3) ? 1 : -1, sigma: 0 }],
-          unit: 'count',
+          unit: 'none',
           bands: [
             { upTo: 0, is: 'tight' },
             { upTo: Infinity, is: 'snug' },

@@ -2,7 +2,7 @@ import { traitAt, type Build } from '../build'
 import type { Slot } from '../parts'
 import { balanceJoint } from './balance'
 import { bridgeHeightJoint } from './bridgeHeight'
-import { bridgeOnBodyJoint } from './bridgeOnBody'
+import { bridgeOnBodyJoint, tailStudsJoint } from './bridgeOnBody'
 import { bridgeReachJoint } from './bridgeReach'
 import { activeJoint, controlReachJoint, jackJoint, knobJoint, switchJoint, wirePassageJoint } from './controls'
 import { guardCoverJoint } from './guardCover'
@@ -50,7 +50,8 @@ export const JOINT_KINDS: readonly JointKind[] = [
   { needs: ['neck', 'nut', 'bridge'], also: ['body'], find: stringsOnBoardJoint },
   { needs: ['body', 'neck', 'bridge', 'nut'], also: ['guard', 'pickup-neck', 'pickup-bridge'], find: bridgeHeightJoint },
   { needs: ['bridge', 'tailpiece', 'body'], also: ['neck', 'nut'], find: saddleBreakJoint },
-  { needs: ['neck', 'bridge'], find: radiiJoint },
+  { needs: ['tailpiece', 'body'], find: tailStudsJoint },
+  { needs: ['neck', 'bridge'], also: ['body'], find: radiiJoint },
   ...PLACES.map((place): JointKind => ({
     needs: [`pickup-${place}`, 'body'],
     also: ['guard', 'shielding', ...(place === 'middle' ? [] : ([`ring-${place}`] as const))],

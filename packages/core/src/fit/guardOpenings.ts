@@ -116,7 +116,9 @@ export function guardOpeningsJoint(build: Build): JudgedJoint {
   const guards = all.map((o) => sizeAt(build, o.refs.openCentre)!)
   const measured = [...routes, ...guards].every((s) => isMeasured(s.known))
   const sameSeller = build.parts.body?.seller !== undefined && build.parts.body.seller === build.parts.guard?.seller
-  const q = measured ? 0 : sameSeller ? OTHER_PATTERN.sameSeller : OTHER_PATTERN.q
+  // Each place measured takes its share of the chance that the pattern is another one.
+  const unread = [...routes, ...guards].filter((s) => !isMeasured(s.known)).length / (2 * all.length)
+  const q = unread * (sameSeller ? OTHER_PATTERN.sameSeller : OTHER_PATTERN.q)
   const fit = placeGuard(
     fitsAt(
       routes.map((s) => s.value),

@@ -5,7 +5,7 @@ import type { Slot } from '../parts'
 import { judge, type Band, type Judgement, type Verdict } from './verdict'
 
 /** What a check counts in: mostly millimetres. */
-export type FigureUnit = 'mm' | 'deg' | 'count' | 'share'
+export type FigureUnit = 'mm' | 'deg' | 'count' | 'none'
 
 /** A job that would make a joint go, in words and as what it does to a size. */
 export interface Cure {
@@ -38,6 +38,8 @@ export interface Check {
   says: string
   cures: Cure[]
   reads: SizeRef[]
+  /** Rests on two sellers' listings of a pattern. */
+  hearsay?: boolean
 }
 
 /** A place where two or more parts meet and must fit. Everything here is computed. */
@@ -111,6 +113,7 @@ export function check(input: CheckInput): Check {
     ...(input.coats === undefined ? {} : { coated: judged(input, input.coats) }),
     says: input.says(raw),
     cures: input.cures?.(raw) ?? [],
+    ...(input.hearsay ? { hearsay: true } : {}),
   }
 }
 
@@ -126,7 +129,8 @@ export function signed(value: number, digits = 2): string {
   return Number(fixed) > 0 ? `+${fixed}` : Number(fixed) === 0 ? (0).toFixed(digits) : fixed
 }
 
-export function figureOf(c: Check): NonNullable<Joint['figure']> {
+export function figureOf(c: Check): Joint['figure'] {
+  if (c.unit === 'none') return undefined
   const shown = c.shown ?? c.clearance
   const value = likelyOf(shown)
   return { text: signed(value, Math.abs(value) >= 10 ? 1 : 2), value, doubt: doubtOf(shown), unit: c.unit }

@@ -1,6 +1,6 @@
 import { sizeRef, sizesFor, valueAt, type Build } from '../build'
 import { pt, rectangle, type Drawing, type Mark } from '../drawing'
-import { datums } from '../layout/datums'
+import { controlPlace } from '../layout/controlPlace'
 import { likelyOf, linear, ofSize, printMm, type Size } from '../quantity'
 import { jointOf, waitingJoint } from './assemble'
 import { check, type Check, type Cure, type JudgedJoint } from './joint'
@@ -61,15 +61,11 @@ export function potInGuardJoint(build: Build, slot: PotSlot): JudgedJoint {
     diameter: sizeRef(slot, 'bushing.diameter'),
     length: sizeRef(slot, 'bushing.length'),
   }
-  const d = datums(build)
   const base = {
     id: slot,
     title: `${which === 'volume' ? 'Volume' : 'Tone'} pot in ${panel.name}`,
     slots: [slot, panel.slot] as (PotSlot | 'guard' | 'body')[],
-    at: pt(
-      d.heelEnd + (valueAt(build, sizeRef('guard', `${which}.x`)) ?? (which === 'volume' ? 190 : 225)),
-      valueAt(build, sizeRef('guard', `${which}.y`)) ?? -70,
-    ),
+    at: controlPlace(build, which),
   }
   const { have, missing } = sizesFor(build, refs)
   if (missing.length) return waitingJoint({ ...base, draw: () => potDrawing(build, slot, 0) }, missing)
@@ -237,8 +233,8 @@ function potDrawing(build: Build, slot: PotSlot, surplus: number): Drawing {
   const top = -guard
   const b = bushing / 2
   const marks: Mark[] = [
-    { mark: 'area', role: 'plastic', points: rectangle(-26, top, -hole / 2, 0) },
-    { mark: 'area', role: 'plastic', points: rectangle(hole / 2, top, 26, 0) },
+    { mark: 'area', role: panel.slot === 'guard' ? 'plastic' : 'body-wood', points: rectangle(-26, top, -hole / 2, 0) },
+    { mark: 'area', role: panel.slot === 'guard' ? 'plastic' : 'body-wood', points: rectangle(hole / 2, top, 26, 0) },
     { mark: 'area', role: 'metal', points: rectangle(-body / 2, packed, body / 2, packed + depth) },
     { mark: 'area', role: 'metal', points: rectangle(-b, packed - entered, b, packed) },
     { mark: 'area', role: 'metal', points: rectangle(-b - 3.4, top - washer, b + 3.4, top) },
@@ -255,9 +251,9 @@ function potDrawing(build: Build, slot: PotSlot, surplus: number): Drawing {
   if (Math.abs(surplus) > 0.05)
     marks.push({ mark: 'dimension', from: pt(b + 7, nutTop), to: pt(b + 7, packed - entered), text: printMm(surplus, 1), emphasis: true })
   marks.push({ mark: 'dimension', from: pt(-b - 9, packed - entered), to: pt(-b - 9, packed), text: printMm(entered, 1) })
-  marks.push({ mark: 'label', at: pt(26, top + guard / 2 + 0.8), text: `guard ${printMm(guard, 1)}`, anchor: 'end' })
+  marks.push({ mark: 'label', at: pt(26, top + guard / 2 + 0.8), text: `${panel.name} ${printMm(guard, 1)}`, anchor: 'end' })
   return {
-    title: 'Pot through the guard, cut down the middle',
+    title: `Pot through the ${panel.name}, cut down the middle`,
     note: packed > 0 ? 'true proportion · green: packing planned' : 'true proportion · hatched: to ream',
     marks,
     bounds: { x: -30, y: packed - entered - 13, width: 60, height: entered + depth + 18 },

@@ -16,7 +16,7 @@ const PASS = 0.2
 export function springsJoint(build: Build): JudgedJoint {
   const d = datums(build)
   const refs = { count: sizeRef('springs', 'count') }
-  const pull = sizeOr(build, sizeRef('springs', 'pull'), 115, 25)
+  const pull = sizeOr(build, sizeRef('springs', 'pull'), 45, 12)
   const arm = sizeOr(build, sizeRef('springs', 'arm'), 36, 3)
   const string = sizeOr(build, sizeRef('springs', 'string.arm'), 9, 1)
   const total = stringPulls(build).reduce((s, p) => s + p.newton, 0)

@@ -11,7 +11,7 @@ import type { Band } from './verdict'
 const MARGIN_BANDS: readonly Band[] = [
   { upTo: 1.2, is: 'wont-go' },
   { upTo: 2.5, is: 'tight' },
-  { upTo: 6, is: 'snug' },
+  { upTo: 7.5, is: 'snug' },
   { upTo: Infinity, is: 'loose' },
 ]
 /** A difference between the two margins that the eye sees, mm. [practice] */

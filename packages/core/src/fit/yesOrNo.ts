@@ -16,7 +16,7 @@ function settled(id: string, label: string, goes: boolean, otherwise: Class, say
     id,
     label,
     clearance: certain(goes ? 1 : -1),
-    unit: 'count',
+    unit: 'none',
     bands: [
       { upTo: 0, is: otherwise },
       { upTo: Infinity, is: 'snug' },
@@ -234,7 +234,7 @@ export function metalsJoint(build: Build): JudgedJoint {
       !odd.length,
       'loose',
       odd.length
-        ? `Most parts are ${most}; ${odd.map((o) => `${slotSpec(o.slot).label.toLowerCase()} is ${o.metal}`).join(', ')}. It works; the eye decides, and photographs lie.`
+        ? `Most parts are ${most}; not so: ${odd.map((o) => `${slotSpec(o.slot).label.toLowerCase()} (${o.metal})`).join(', ')}. It works; the eye decides, and photographs lie.`
         : `All ${most ?? 'metal'} parts match.`,
     ),
   ])

@@ -1,11 +1,12 @@
-import { sizeAt, traitAt, type Build } from '../build'
+import { sizeAt, traitAt, valueAt, type Build } from '../build'
 import { pt, rectangle, type Mark, type Point, type Role } from '../drawing'
 import { PLACES } from '../fit/guardOpenings'
-import type { Slot } from '../parts'
+import { slotSpec, type Slot } from '../parts'
 import { datums } from './datums'
 import { fretPlace, fretPlaces } from './frets'
 import { outlinePoints } from './outline'
-import { stringAcross, stringLines } from './strings'
+import { courses, stringAcross, stringLines } from './strings'
+import { controlPlace } from './controlPlace'
 import { tunerPosts } from './tuners'
 
 /**
@@ -17,9 +18,22 @@ export function frontView(build: Build): Mark[] {
   const has = (slot: Slot) => build.parts[slot] !== undefined
   const value = (slot: Slot, size: string, otherwise: number) => sizeAt(build, { slot, size })?.value ?? otherwise
   const marks: Mark[] = []
-  const area = (slot: Slot, role: Role, points: Point[]) => marks.push({ mark: 'area', role, points, thing: slot, dashed: !has(slot) })
+  // Once a body is chosen, what may stay empty is no longer hinted at.
+  const hinted = (slot: Slot) => has(slot) || !has('body') || slotSpec(slot).needed
+  const area = (slot: Slot, role: Role, points: Point[]) => {
+    if (hinted(slot)) marks.push({ mark: 'area', role, points, thing: slot, dashed: !has(slot) })
+  }
 
   area('body', 'body-wood', bodyOutline(build, d.mouth))
+  const hole = valueAt(build, { slot: 'body', size: 'soundHole.diameter' })
+  if (hole !== undefined)
+    marks.push({
+      mark: 'circle',
+      role: 'cavity',
+      at: pt(d.mouth + value('body', 'soundHole.x', 100), value('body', 'soundHole.y', 80)),
+      r: hole / 2,
+      thing: 'body',
+    })
   area('guard', 'plastic', guardOutline(build, d.heelEnd))
   for (const place of PLACES) {
     const slot = `pickup-${place}` as const
@@ -30,21 +44,22 @@ export function frontView(build: Build): Mark[] {
   }
   neckMarks(build, d, value, area, marks)
   bridgeMarks(build, d.studs, value, area)
+  if (has('tailpiece')) tailMarks(d.studs + value('body', 'tail.toBridge', 45), value, area)
   const controls = [
-    ['pot-volume', 'volume', 190, -66],
-    ['pot-tone', 'tone', 225, -82],
+    ['pot-volume', 'volume'],
+    ['pot-tone', 'tone'],
   ] as const
-  for (const [slot, name, x, y] of controls)
-    marks.push({
-      mark: 'circle',
-      role: 'metal',
-      at: pt(d.heelEnd + value('guard', `${name}.x`, x), value('guard', `${name}.y`, y)),
-      r: 9,
-      thing: slot,
-      dashed: !has(slot),
-    })
-  const sx = d.heelEnd + value('guard', 'switch.x', 150)
-  const sy = value('guard', 'switch.y', -72)
+  for (const [slot, name] of controls)
+    if (hinted(slot))
+      marks.push({
+        mark: 'circle',
+        role: 'metal',
+        at: controlPlace(build, name),
+        r: 9,
+        thing: slot,
+        dashed: !has(slot),
+      })
+  const { x: sx, y: sy } = controlPlace(build, 'switch')
   area('switch', 'metal', [pt(sx - 13, sy - 3), pt(sx + 13, sy + 3), pt(sx + 13, sy + 5), pt(sx - 13, sy - 1)])
   return marks
 }
@@ -90,12 +105,24 @@ function neckMarks(build: Build, d: ReturnType<typeof datums>, value: Value, are
   }
 }
 
+/** A tailpiece as a bar across its studs. */
+function tailMarks(x: number, value: Value, area: Area) {
+  const w = value('tailpiece', 'studSpacing', 82) / 2 + 9
+  area('tailpiece', 'metal', rectangle(x - 7, -w, x + 8, w))
+}
+
 function bridgeMarks(build: Build, studs: number, value: Value, area: Area) {
+  const post = traitAt(build, 'bridge', 'mount') === 'post'
   const w = value('bridge', 'plate.width', 80) / 2
-  const l = value('bridge', 'plate.length', 36)
-  area('bridge', 'metal', rectangle(studs - 6, -w, studs - 6 + l, w))
+  const l = value('bridge', 'plate.length', post ? 14 : 36)
+  const front = value('bridge', 'plate.front', 6)
+  area('bridge', 'metal', rectangle(studs - front, -w, studs - front + l, w))
   const spread = value('bridge', 'spread', 52.5)
   const n = build.strings
+  if (post) {
+    for (const line of courses(n, spread)) area('bridge', 'metal', rectangle(studs - 5, line - 1.4, studs + 5, line + 1.4))
+    return
+  }
   for (let i = 0; i < n; i++) {
     const y = n === 1 ? 0 : spread * (i / (n - 1) - 0.5)
     area('bridge', 'metal', rectangle(studs + 3, y - 4, studs + 20, y + 4))

@@ -10,6 +10,17 @@ const STEPS = 6
  * Bass is y positive. Centripetal Catmull-Rom, so that the curve passes through every measured point. [ours]
  */
 export function outlinePoints(rows: readonly OutlineRow[]): Point[] {
+  const known = drawnRows.get(rows)
+  if (known) return known
+  const points = curveOf(rows)
+  drawnRows.set(rows, points)
+  return points
+}
+
+/** Curves already drawn: the same table is asked for by many joints. */
+const drawnRows = new WeakMap<readonly OutlineRow[], Point[]>()
+
+function curveOf(rows: readonly OutlineRow[]): Point[] {
   if (rows.length < 3) return []
   const horn = (inner: 'bassInner' | 'trebleInner', sign: number) =>
     rows.filter((r) => r[inner] !== undefined).map((r) => pt(r.x, sign * r[inner]!))

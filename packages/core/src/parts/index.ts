@@ -1,6 +1,7 @@
 export * from './kind'
 export * from './kinds'
 export * from './part'
+export * from './stock'
 export * from './slots'
 export * from './woods'
 export * from './check'

@@ -84,8 +84,14 @@ function cdf(x: number, n: Normal): number {
   if (x === -Infinity) return 0
   // A boundary reached exactly counts as inside; the small slack keeps 0.35 in from 0.35 mm out of rounding's hands.
   if (n.sigma === 0) return n.mean <= x + 1e-9 ? 1 : 0
-  return 0.5 * erfc(-(x - n.mean) / (n.sigma * Math.SQRT2))
+  const z = (x - n.mean) / n.sigma
+  // Beyond this the tail is less than double precision can add to one.
+  if (z > FAR) return 1
+  if (z < -FAR) return 0
+  return 0.5 * erfc(-z / Math.SQRT2)
 }
+
+const FAR = 8.3
 
 /**
  * Complementary error function to double precision: Taylor series near zero, continued fraction outside.

@@ -22,6 +22,7 @@ export default function FitStation() {
         number: i + 1,
         label: `${j.title}: ${j.verdict}`,
         shape: <PegShape verdict={j.verdict} />,
+        minor: j.verdict === 'snug' || j.verdict === 'loose',
       })),
     [joints],
   )

@@ -17,6 +17,7 @@ import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { PegMark } from '../../ui/PegMark'
+import { DetailTables } from '../../ui/DetailTables'
 import { SizeField } from '../../ui/SizeField'
 import { VerdictWord } from '../../ui/VerdictWord'
 
@@ -59,8 +60,8 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
       )}
 
       <div className="mt-2 flex items-baseline justify-between gap-2">
-        <h3 className="label text-[15px] text-soft">Sizes it reads</h3>
-        {!trial && (
+        <h3 className="label text-[15px] text-soft">{joint.reads.length ? 'Sizes it reads' : 'Settled by looking, under Parts'}</h3>
+        {!trial && joint.reads.length > 0 && (
           <label className="label flex min-h-8 items-center gap-2 text-[14px]">
             <input
               type="checkbox"
@@ -92,7 +93,8 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
       {joint.cures.some((c) => c.tools.includes('router')) && (
         <Caution lines={['Both hands on the router; eye and ear protection; clamp the work.']} />
       )}
-      <Chances checks={joint.checks} />
+      <DetailTables tables={joint.tables} />
+      <Chances checks={joint.checks.filter((c) => c.unit !== 'none')} />
     </div>
   )
 }

@@ -1,0 +1,36 @@
+import { evaluate, JOINT_KINDS, existsIn, type Verdict } from '@snug/core'
+import { problemsOfBuild } from '@snug/contract'
+import { describe, expect, it } from 'vitest'
+import { dunlin, heron, plover } from './index'
+
+const TODAY = '2026-11-24'
+const BUILDS = [heron(TODAY, '2027-02-15', '2026-12-05'), plover(TODAY, '2027-02-15'), dunlin(TODAY, '2027-02-15', '2026-12-13')]
+
+describe('the three loan guitars', () => {
+  it.each(BUILDS.map((b) => [b.name, b] as const))('%s: passes every check and every station computes', (_, build) => {
+    expect(problemsOfBuild(build)).toEqual([])
+    const e = evaluate(build, TODAY)
+    if (process.env.SHOW)
+      for (const j of e.joints)
+        console.log(build.name.padEnd(7), j.verdict.padEnd(9), j.id.padEnd(18), (j.figure?.text ?? '').padStart(7), j.says)
+    expect(e.wire.ok).toBe(true)
+    expect(e.plan.steps.length).toBeGreaterThan(10)
+    for (const j of e.joints) {
+      expect(j.says.length, j.id).toBeGreaterThan(5)
+      expect(j.drawing.marks.length, j.id).toBeGreaterThan(0)
+      for (const c of j.checks)
+        expect(
+          Object.values(c.raw.chances).reduce((a, b) => a + b, 0),
+          `${j.id}/${c.id}`,
+        ).toBeCloseTo(1, 6)
+    }
+  })
+  it('between them every kind of joint occurs', () => {
+    const absent = JOINT_KINDS.filter((k) => !BUILDS.some((b) => existsIn(k, b)))
+    expect(absent.map((k) => k.needs.join('+'))).toEqual([])
+  })
+  it('and every verdict', () => {
+    const seen = new Set<Verdict>(BUILDS.flatMap((b) => evaluate(b, TODAY).joints.map((j) => j.verdict)))
+    expect([...seen].toSorted()).toEqual(['cant-tell', 'loose', 'snug', 'tight', 'wont-go'])
+  })
+})

@@ -1,0 +1,169 @@
+import fc from 'fast-check'
+import highs from 'highs'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { bestSets, type SetProblem } from './bestSets'
+
+/** A small random problem as plain tables, so that the same can be given to other solvers. */
+interface Tables {
+  sizes: number[]
+  own: number[][]
+  /** pair[a][b][i][j] for a < b; negative stands for "rules out". */
+  pair: number[][][][]
+  seller: number[][]
+  parcel: number[]
+}
+
+const problemOf = (t: Tables, withParcels = true): SetProblem => ({
+  sizes: t.sizes,
+  own: (s, c) => t.own[s]![c]!,
+  pair: (a, i, b, j) => {
+    const v = t.pair[a]![b]![i]![j]!
+    return v < 0 ? Infinity : v
+  },
+  ...(withParcels ? { parcel: (s: number, c: number) => t.seller[s]![c], parcelCost: t.parcel } : {}),
+})
+
+/** mulberry32: a seeded generator, so that a failing case can be met again. */
+function seeded(seed: number) {
+  let a = seed >>> 0
+  return () => {
+    a = (a + 0x6d2b79f5) >>> 0
+    let t = Math.imul(a ^ (a >>> 15), 1 | a)
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
+  }
+}
+
+function random(seed: number, slots: number, most: number, ruledOut = 0.25): Tables {
+  const r = seeded(seed)
+  const whole = (n: number) => Math.floor(r() * n)
+  const sizes = Array.from({ length: slots }, () => 1 + whole(most))
+  return {
+    sizes,
+    own: sizes.map((n) => Array.from({ length: n }, () => 5 + whole(60))),
+    pair: sizes.map((na, a) =>
+      sizes.map((nb, b) =>
+        b <= a
+          ? []
+          : Array.from({ length: na }, () => Array.from({ length: nb }, () => (r() < ruledOut ? -1 : r() < 0.6 ? 0 : 1 + whole(30)))),
+      ),
+    ),
+    seller: sizes.map((n) => Array.from({ length: n }, () => whole(3))),
+    parcel: [4, 7, 12],
+  }
+}
+
+/** Every set there is, the slow way. */
+function exhaustive(t: Tables): number[] {
+  const costs: number[] = []
+  const walk = (s: number, chosen: number[]): void => {
+    if (s < t.sizes.length) {
+      for (let c = 0; c < t.sizes[s]!; c++) walk(s + 1, [...chosen, c])
+      return
+    }
+    let cost = chosen.reduce((sum, c, slot) => sum + t.own[slot]![c]!, 0)
+    for (let a = 0; a < chosen.length; a++)
+      for (let b = a + 1; b < chosen.length; b++) {
+        const v = t.pair[a]![b]![chosen[a]!]![chosen[b]!]!
+        if (v < 0) return
+        cost += v
+      }
+    for (const seller of new Set(chosen.map((c, slot) => t.seller[slot]![c]!))) cost += t.parcel[seller]!
+    costs.push(cost)
+  }
+  walk(0, [])
+  return costs.toSorted((a, b) => a - b)
+}
+
+describe('best sets', () => {
+  it('are the same as by trying everything, the three best in order', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e9 }), fc.integer({ min: 1, max: 5 }), (seed, slots) => {
+        const t = random(seed, slots, 5)
+        const mine = bestSets(problemOf(t), 3)
+        expect(mine.complete).toBe(true)
+        expect(mine.sets.map((s) => s.cost)).toEqual(exhaustive(t).slice(0, 3))
+      }),
+      { numRuns: 150 },
+    )
+  })
+  it('joints of three slots count', () => {
+    const cost = ([a, b, c]: readonly number[]) => ((a! + b! + c!) % 3 === 0 ? Infinity : (a! * b! + c!) % 5)
+    const sizes = [4, 5, 3]
+    const best = bestSets({ sizes, own: (s, c) => (s + 2 * c) % 7, pair: () => 0, groups: [{ slots: [0, 1, 2], cost }] }, 1).sets[0]!
+    let least = Infinity
+    for (let a = 0; a < 4; a++)
+      for (let b = 0; b < 5; b++)
+        for (let c = 0; c < 3; c++) least = Math.min(least, ((2 * a) % 7) + ((1 + 2 * b) % 7) + ((2 + 2 * c) % 7) + cost([a, b, c]))
+    expect(best.cost).toBe(least)
+  })
+  it('for dates the slowest part decides', () => {
+    const days = [
+      [3, 9],
+      [20, 4],
+    ]
+    const r = bestSets(
+      { sizes: [2, 2], own: (s, c) => days[s]![c]!, pair: (_, i, __, j) => (i === 0 && j === 1 ? Infinity : 0), slowest: true },
+      1,
+    )
+    expect(r.sets[0]).toEqual({ chosen: [1, 1], cost: 9 })
+  })
+  it('nothing when everything is ruled out or a slot has no candidate', () => {
+    expect(bestSets({ sizes: [2, 2], own: () => 1, pair: () => Infinity }).sets).toEqual([])
+    expect(bestSets({ sizes: [2, 0], own: () => 1, pair: () => 0 }).sets).toEqual([])
+  })
+  it('can be stopped', () => {
+    const t = random(7, 10, 14, 0)
+    expect(bestSets(problemOf(t), 400, () => true).complete).toBe(false)
+  })
+})
+
+/** The same as a mixed-integer programme in the LP format; pairs that cost something get a variable of their own. */
+function asMilp(t: Tables): string {
+  const x = (s: number, c: number) => `x_${s}_${c}`
+  const goal: string[] = []
+  const rows: string[] = []
+  const binary: string[] = []
+  t.sizes.forEach((n, s) => {
+    rows.push(`${Array.from({ length: n }, (_, c) => x(s, c)).join(' + ')} = 1`)
+    for (let c = 0; c < n; c++) {
+      goal.push(`${t.own[s]![c]} ${x(s, c)}`)
+      binary.push(x(s, c))
+      rows.push(`z_${t.seller[s]![c]} - ${x(s, c)} >= 0`)
+    }
+  })
+  t.parcel.forEach((p, k) => {
+    goal.push(`${p} z_${k}`)
+    binary.push(`z_${k}`)
+  })
+  t.sizes.forEach((na, a) =>
+    t.sizes.forEach((nb, b) => {
+      if (b <= a) return
+      for (let i = 0; i < na; i++)
+        for (let j = 0; j < nb; j++) {
+          const v = t.pair[a]![b]![i]![j]!
+          if (v < 0) rows.push(`${x(a, i)} + ${x(b, j)} <= 1`)
+          else if (v > 0) {
+            const y = `y_${a}_${i}_${b}_${j}`
+            goal.push(`${v} ${y}`)
+            rows.push(`${y} - ${x(a, i)} - ${x(b, j)} >= -1`)
+          }
+        }
+    }),
+  )
+  return `Minimize\n obj: ${goal.join(' + ')}\nSubject To\n${rows.map((r, i) => ` c${i}: ${r}`).join('\n')}\nBinary\n ${binary.join(' ')}\nEnd\n`
+}
+
+describe('best sets beside a general mixed-integer solver', () => {
+  let solver: Awaited<ReturnType<typeof highs>>
+  beforeAll(async () => {
+    solver = await highs()
+  })
+  it.each([11, 12, 13, 14, 15, 16])('random stash %i, 6 slots', (seed) => {
+    const t = random(seed, 6, 6)
+    const theirs = solver.solve(asMilp(t))
+    const [mine] = bestSets(problemOf(t), 1).sets
+    if (theirs.Status === 'Infeasible') expect(mine).toBeUndefined()
+    else expect(mine!.cost).toBeCloseTo(theirs.ObjectiveValue, 6)
+  })
+})

@@ -1,0 +1,154 @@
+/**
+ * The best complete sets: one candidate a slot, least cost first, found by branch and bound and therefore exact.
+ *
+ * Cost is in one unit (money, minutes or days) and has four sources: a candidate's own, what two candidates ask of each other,
+ * what more than two ask together, and what a parcel from a seller costs once however much is in it. Infinity rules out.
+ */
+export interface SetProblem {
+  /** Number of candidates in each slot. */
+  sizes: readonly number[]
+  /** Own cost of a candidate. */
+  own: (slot: number, candidate: number) => number
+  /** Cost two candidates of different slots make together, 0 when they get on; slotA < slotB. Asked at most twice for each pair. */
+  pair: (slotA: number, a: number, slotB: number, b: number) => number
+  /** Do two slots have anything to do with each other at all? */
+  meets?: (slotA: number, slotB: number) => boolean
+  /** Sets dearer than this are not wanted. */
+  atMost?: number
+  /** Joints of three and more slots: asked with every member chosen. */
+  groups?: readonly { slots: readonly number[]; cost: (chosen: readonly number[]) => number }[]
+  /** Seller of a candidate, for the parcel its choice needs; undefined when nothing is sent. */
+  parcel?: (slot: number, candidate: number) => number | undefined
+  /** What each seller's parcel costs. */
+  parcelCost?: readonly number[]
+  /** Highest own cost instead of their sum: for dates, where the slowest part decides. */
+  slowest?: boolean
+}
+
+export interface FoundSet {
+  /** Candidate by slot. */
+  chosen: number[]
+  cost: number
+}
+
+export interface SearchResult {
+  sets: FoundSet[]
+  /** Partial choices looked at. */
+  nodes: number
+  /** False when it was stopped before everything was looked at. */
+  complete: boolean
+}
+
+/** @param keep how many sets to return @param stop asked now and then; true ends the search with what it has */
+export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = () => false): SearchResult {
+  const n = problem.sizes.length
+  const rowOf = pairRows(problem)
+  const found: FoundSet[] = []
+  const state = { nodes: 0, complete: true }
+  // A hair above the limit, so that a set that meets it exactly is still taken.
+  const limit = (problem.atMost ?? Infinity) + 1e-9
+  const worst = () => (found.length < keep ? limit : Math.min(limit, found[found.length - 1]!.cost))
+  const groups = problem.groups ?? []
+  const parcels = new Int32Array(problem.parcelCost?.length ?? 0)
+  const chosen = new Array<number>(n).fill(-1)
+
+  const insert = (cost: number) => {
+    const at = found.findIndex((f) => cost < f.cost)
+    found.splice(at < 0 ? found.length : at, 0, { chosen: [...chosen], cost })
+    if (found.length > keep) found.pop()
+  }
+
+  /**
+   * `least[s][c]`: a candidate's own cost and what it makes with everyone chosen so far; Infinity once ruled out. For the bound each
+   * open slot is taken at its cheapest.
+   */
+  function descend(least: readonly Float64Array[], base: number, open: readonly number[]): void {
+    if (!state.complete) return
+    if (++state.nodes % 256 === 0 && stop()) {
+      state.complete = false
+      return
+    }
+    if (!open.length) {
+      if (base < worst()) insert(base)
+      return
+    }
+    let bound = base
+    let pick = -1
+    let fewest = Infinity
+    for (const s of open) {
+      let cheapest = Infinity
+      let alive = 0
+      const row = least[s]!
+      for (let c = 0; c < row.length; c++) {
+        const v = row[c]!
+        if (v === Infinity) continue
+        alive++
+        if (v < cheapest) cheapest = v
+      }
+      if (!alive) return
+      bound = problem.slowest ? Math.max(bound, cheapest) : bound + cheapest
+      if (bound >= worst()) return
+      if (alive < fewest) {
+        fewest = alive
+        pick = s
+      }
+    }
+    const rest = open.filter((s) => s !== pick)
+    const order = [...least[pick]!.keys()].filter((c) => least[pick]![c]! < Infinity).sort((a, b) => least[pick]![a]! - least[pick]![b]!)
+    for (const c of order) {
+      const seller = problem.parcel?.(pick, c)
+      const sent = seller !== undefined && parcels[seller] === 0 ? (problem.parcelCost?.[seller] ?? 0) : 0
+      chosen[pick] = c
+      let cost = problem.slowest ? Math.max(base, least[pick]![c]!) : base + least[pick]![c]! + sent
+      for (const g of groups)
+        if (cost < Infinity && g.slots.includes(pick) && g.slots.every((s) => chosen[s]! >= 0)) {
+          const more = g.cost(g.slots.map((s) => chosen[s]!))
+          cost = problem.slowest && more < Infinity ? cost : cost + more
+        }
+      if (cost < worst()) {
+        if (seller !== undefined) parcels[seller]!++
+        const next = [...least]
+        let dead = false
+        for (const s of rest) {
+          const costs = rowOf(pick, c, s)
+          if (!costs) continue
+          const row = Float64Array.from(least[s]!)
+          let alive = false
+          for (let k = 0; k < row.length; k++) {
+            const more = costs[k]!
+            row[k] = problem.slowest && more < Infinity ? row[k]! : row[k]! + more
+            if (row[k]! < Infinity) alive = true
+          }
+          if (!alive) {
+            dead = true
+            break
+          }
+          next[s] = row
+        }
+        if (!dead) descend(next, cost, rest)
+        if (seller !== undefined) parcels[seller]!--
+      }
+      chosen[pick] = -1
+    }
+  }
+
+  const first = problem.sizes.map((size, s) => Float64Array.from({ length: size }, (_, c) => problem.own(s, c)))
+  if (first.every((row) => row.length)) descend(first, 0, [...first.keys()])
+  return { sets: found, ...state }
+}
+
+/** What one candidate costs with each of another slot, reckoned when first asked for; nothing where it costs with none. */
+function pairRows({ sizes, pair, meets }: SetProblem): (a: number, i: number, b: number) => Float64Array | undefined {
+  const rows = new Map<number, Float64Array | undefined>()
+  const n = sizes.length
+  const widest = Math.max(1, ...sizes)
+  return (a, i, b) => {
+    if (meets && !meets(a, b)) return undefined
+    const key = (a * n + b) * widest + i
+    if (rows.has(key)) return rows.get(key)
+    const row = Float64Array.from({ length: sizes[b]! }, (_, j) => (a < b ? pair(a, i, b, j) : pair(b, j, a, i)))
+    const kept = row.some((v) => v !== 0) ? row : undefined
+    rows.set(key, kept)
+    return kept
+  }
+}

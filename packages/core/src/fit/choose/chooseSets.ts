@@ -1,0 +1,278 @@
+import type { Build } from '../../build'
+import { KINDS, leadDays, slotSpec, type Part, type Slot, type StockItem } from '../../parts'
+import { existsIn, JOINT_KINDS, type JointKind } from '../findJoints'
+import type { Cure, JudgedJoint } from '../joint'
+import type { Verdict } from '../verdict'
+import { bestSets, type SetProblem } from './bestSets'
+
+export interface ChooseLimits {
+  /** Money that may still be spent on this, the build's currency. */
+  money?: number
+  /** Days until everything must be here. */
+  days?: number
+  /** Joints whose every cure cuts a part that already carries a finish count as ruled out. */
+  noCuttingFinished?: boolean
+  /** Joints that only a router cures count as ruled out. */
+  noRouting?: boolean
+}
+export type RankBy = 'money' | 'bench' | 'date'
+
+export interface ChooseRequest {
+  build: Build
+  /** Slots to fill, with what could go in; every other slot keeps the part it has. */
+  open: { slot: Slot; items: StockItem[]; preferred?: string }[]
+  limits: ChooseLimits
+  rank: RankBy
+  keep?: number
+}
+
+/** One joint of a set, short. */
+export interface SetJoint {
+  id: string
+  title: string
+  verdict: Verdict
+  says: string
+  job?: string
+}
+
+export interface ChosenSet {
+  items: { slot: Slot; item: StockItem }[]
+  /** Money for the parts and their parcels. */
+  money: number
+  parcels: { seller: string; cost: number }[]
+  /** Minutes at the bench to make every joint go. */
+  minutes: number
+  /** Days until the last parcel is here. */
+  days: number
+  joints: SetJoint[]
+}
+
+export interface Choice {
+  sets: ChosenSet[]
+  /** False when it was stopped early. */
+  complete: boolean
+  /** Slots nothing fits, with what is in the way. */
+  empty: Slot[]
+}
+
+/** Bench minutes a joint that must be worked on costs, by its verdict. [practice, from memory: half an hour a small job] */
+const MINUTES: Record<Verdict, number> = { snug: 0, loose: 10, tight: 30, 'cant-tell': 20, 'wont-go': Infinity }
+/** A preferred part is let go only when another set saves at least this, in money. [ours] */
+const PREFERENCE = 15
+/** Keeps sets of equal cost in the order of their bench time and price. */
+const TIE = 1e-4
+
+/** Why an item cannot be in any set of this build, whatever else is chosen; nothing when it can. */
+export function ruledOut(build: Build, slot: Slot, item: StockItem, limits: ChooseLimits): string | undefined {
+  const { part } = item
+  const label = KINDS[part.kind].label.toLowerCase()
+  const hand = part.traits.hand
+  if (hand && hand !== 'either' && hand !== build.handedness)
+    return `This ${label} is ${hand}-handed and the build is ${build.handedness}-handed.`
+  const scale = part.kind === 'neck' ? part.sizes.scale : undefined
+  if (scale && Math.abs(scale.value - build.scale) > 2 + scale.doubt)
+    return `Its scale is ${scale.value} mm and the build wants ${build.scale} mm.`
+  const count = part.kind === 'tuners' ? part.sizes.count : undefined
+  if (count && count.value < build.strings) return `${count.value} tuners are not enough for ${build.strings} strings.`
+  if (limits.days !== undefined && leadDays(item) > limits.days)
+    return `It takes ${leadDays(item)} days to come and ${limits.days} are left.`
+  if (limits.money !== undefined && costOf(item) + (item.shipping ?? 0) > limits.money + 1e-9)
+    return `It costs ${costOf(item)} and ${limits.money} is left.`
+  return part.kind === slotSpec(slot).kind ? undefined : `This slot takes a ${KINDS[slotSpec(slot).kind].label.toLowerCase()}.`
+}
+
+const costOf = (item: StockItem): number => (item.holding === 'stash' ? 0 : (item.part.price ?? 0))
+const cuts = (cure: Cure, build: Build) => cure.gives === 'body' && build.parts.body?.traits.surface === 'coated'
+const routes = (cure: Cure) => cure.tools.some((t) => t.includes('router'))
+
+/** Minutes to make a joint go under the limits; Infinity rules the pairing out. */
+function minutesFor(joint: JudgedJoint, build: Build, limits: ChooseLimits): number {
+  if (joint.verdict === 'wont-go') {
+    // A size that is only listed, or a job named on the card, may still save it; without either it is out.
+    return joint.cures.some((c) => c.plan && allowed(c, build, limits)) ? 90 : Infinity
+  }
+  if (joint.verdict === 'tight' && joint.cures.length && !joint.cures.some((c) => allowed(c, build, limits))) return Infinity
+  return MINUTES[joint.verdict]
+}
+const allowed = (cure: Cure, build: Build, limits: ChooseLimits) =>
+  !(limits.noCuttingFinished && cuts(cure, build)) && !(limits.noRouting && routes(cure))
+
+/** A kind of joint with the open slots it depends on. */
+interface Bound {
+  kind: JointKind
+  vars: number[]
+}
+
+/** Best complete sets for the open slots of a build, proved best unless stopped. */
+export function chooseSets(request: ChooseRequest, stop?: () => boolean): Choice {
+  const { limits, rank, keep = 3 } = request
+  const open = request.open.map((o) => ({ ...o, items: o.items.filter((i) => !ruledOut(request.build, o.slot, i, limits)) }))
+  const empty = open.filter((o) => !o.items.length).map((o) => o.slot)
+  if (empty.length || !open.length) return { sets: [], complete: true, empty }
+  const base: Build = { ...request.build, parts: { ...request.build.parts } }
+  for (const o of open) delete base.parts[o.slot]
+  const withParts = (chosen: readonly (readonly [slot: number, candidate: number])[]): Build => {
+    const parts: Build['parts'] = { ...base.parts }
+    for (const [s, c] of chosen) parts[open[s]!.slot] = open[s]!.items[c]!.part
+    return { ...base, parts }
+  }
+  const bound: Bound[] = JOINT_KINDS.map((kind) => ({
+    kind,
+    vars: [...kind.needs, ...(kind.also ?? [])].flatMap((slot) => {
+      const i = open.findIndex((o) => o.slot === slot)
+      return i < 0 ? [] : [i]
+    }),
+  })).filter((b) => b.vars.length > 0)
+  const judged = new Map<string, number>()
+  const minutes = (b: Bound, index: number, chosen: readonly (readonly [number, number])[]): number => {
+    const key = `${index}:${chosen.map(([s, c]) => `${s}.${c}`).join(',')}`
+    const known = judged.get(key)
+    if (known !== undefined) return known
+    const build = withParts(chosen)
+    const cost = existsIn(b.kind, build) ? minutesFor(b.kind.find(build), build, limits) : 0
+    judged.set(key, cost)
+    return cost
+  }
+  const weigh = (m: number) => (m === Infinity ? Infinity : rank === 'bench' ? m : rank === 'date' ? 0 : m * TIE)
+  const indexed = bound.map((b, index) => ({ ...b, index }))
+  const singles = indexed.filter((b) => b.vars.length === 1)
+  const pairs = indexed.filter((b) => b.vars.length === 2)
+  const pairKey = (a: number, b: number) => a * open.length + b
+  const byPair = new Map<number, typeof pairs>()
+  for (const p of pairs) {
+    const [a, b] = p.vars.toSorted((x, y) => x - y) as [number, number]
+    byPair.set(pairKey(a, b), [...(byPair.get(pairKey(a, b)) ?? []), p])
+  }
+  const sellers = [...new Set(open.flatMap((o) => o.items.flatMap((i) => (i.holding === 'offer' && i.part.seller ? [i.part.seller] : []))))]
+  const shipping = sellers.map((s) =>
+    Math.max(0, ...open.flatMap((o) => o.items.filter((i) => i.part.seller === s).map((i) => i.shipping ?? 0))),
+  )
+
+  const problem: SetProblem = {
+    sizes: open.map((o) => o.items.length),
+    own: (s, c) => {
+      const item = open[s]!.items[c]!
+      const alone = singles.filter((b) => b.vars[0] === s).reduce((sum, b) => sum + minutes(b, b.index, [[s, c]]), 0)
+      if (alone === Infinity) return Infinity
+      const liked = open[s]!.preferred !== undefined && open[s]!.preferred !== item.id ? PREFERENCE : 0
+      if (rank === 'money') return costOf(item) + liked + alone * TIE
+      return rank === 'bench' ? alone + liked + costOf(item) * TIE : leadDays(item)
+    },
+    meets: (a, b) => byPair.has(a < b ? pairKey(a, b) : pairKey(b, a)),
+    pair: (a, i, b, j) =>
+      (byPair.get(pairKey(a, b)) ?? []).reduce((sum, p) => {
+        if (sum === Infinity) return sum
+        const chosen =
+          p.vars[0] === a
+            ? ([
+                [a, i],
+                [b, j],
+              ] as const)
+            : ([
+                [b, j],
+                [a, i],
+              ] as const)
+        return sum + weigh(minutes(p, p.index, chosen))
+      }, 0),
+    groups: indexed
+      .filter((b) => b.vars.length > 2)
+      .map((b) => ({
+        slots: b.vars,
+        cost: (chosen: readonly number[]) =>
+          weigh(
+            minutes(
+              b,
+              b.index,
+              b.vars.map((s, k) => [s, chosen[k]!] as const),
+            ),
+          ),
+      })),
+    parcel: (s, c) => {
+      const item = open[s]!.items[c]!
+      return item.holding === 'offer' && item.part.seller ? sellers.indexOf(item.part.seller) : undefined
+    },
+    parcelCost: rank === 'money' ? shipping : rank === 'bench' ? shipping.map((x) => x * TIE) : shipping.map(() => 0),
+    ...(rank === 'money' && limits.money !== undefined ? { atMost: limits.money + PREFERENCE * open.length } : {}),
+    ...(rank === 'date' ? { slowest: true } : {}),
+  }
+  const found = bestSets(problem, limits.money === undefined ? keep : keep * 4, stop)
+  const sets = found.sets
+    .map(({ chosen }) =>
+      describe(
+        withParts(chosen.map((c, s) => [s, c] as const)),
+        chosen.map((c, s) => ({ slot: open[s]!.slot, item: open[s]!.items[c]! })),
+        shipping,
+        sellers,
+        limits,
+      ),
+    )
+    .filter((s) => limits.money === undefined || s.money <= limits.money + 1e-9)
+    .slice(0, keep)
+  return { sets, complete: found.complete, empty: [] }
+}
+
+function describe(
+  build: Build,
+  items: ChosenSet['items'],
+  shipping: readonly number[],
+  sellers: readonly string[],
+  limits: ChooseLimits,
+): ChosenSet {
+  const used = [...new Set(items.flatMap(({ item }) => (item.holding === 'offer' && item.part.seller ? [item.part.seller] : [])))]
+  const parcels = used.map((seller) => ({ seller, cost: shipping[sellers.indexOf(seller)] ?? 0 }))
+  const touched = new Set(items.map((i) => i.slot))
+  const judged = JOINT_KINDS.filter((k) => existsIn(k, build) && [...k.needs, ...(k.also ?? [])].some((s) => touched.has(s))).map((k) =>
+    k.find(build),
+  )
+  return {
+    items,
+    parcels,
+    money: items.reduce((s, { item }) => s + costOf(item), 0) + parcels.reduce((s, p) => s + p.cost, 0),
+    days: Math.max(0, ...items.map(({ item }) => leadDays(item))),
+    minutes: judged.reduce((s, j) => s + minutesFor(j, build, limits), 0),
+    joints: judged.map((j) => ({
+      id: j.id,
+      title: j.title,
+      verdict: j.verdict,
+      says: j.says,
+      ...(j.cures[0] && j.verdict !== 'snug' ? { job: j.cures[0].job } : {}),
+    })),
+  }
+}
+
+/** What stands against one named part: alone, with the parts the build has, or in a whole set; and the nearest that would do. */
+export interface WhyNot {
+  /** Reasons that hold whatever else is chosen. */
+  alone?: string
+  /** Joints with the fixed parts that rule it out. */
+  clashes: SetJoint[]
+  /** The best set with it in, against the best set of all: what it costs more. */
+  with?: ChosenSet
+  more?: { money: number; minutes: number; days: number }
+  /** The candidate of its slot in the best set. */
+  nearest?: StockItem
+}
+
+export function whyNot(request: ChooseRequest, slot: Slot, item: StockItem, stop?: () => boolean): WhyNot {
+  const best = chooseSets({ ...request, keep: 1 }, stop).sets[0]
+  const nearest = best?.items.find((i) => i.slot === slot)?.item
+  const alone = ruledOut(request.build, slot, item, request.limits)
+  if (alone) return { alone, clashes: [], ...(nearest ? { nearest } : {}) }
+  const fixed: Partial<Record<Slot, Part>> = { ...request.build.parts }
+  for (const o of request.open) delete fixed[o.slot]
+  const build: Build = { ...request.build, parts: { ...fixed, [slot]: item.part } }
+  const clashes = JOINT_KINDS.filter((k) => existsIn(k, build) && [...k.needs, ...(k.also ?? [])].includes(slot))
+    .map((k) => k.find(build))
+    .filter((j) => j.verdict === 'wont-go' || minutesFor(j, build, request.limits) === Infinity)
+    .map((j) => ({ id: j.id, title: j.title, verdict: j.verdict, says: j.says, ...(j.cures[0] ? { job: j.cures[0].job } : {}) }))
+  const forced = chooseSets({ ...request, open: request.open.map((o) => (o.slot === slot ? { ...o, items: [item] } : o)), keep: 1 }, stop)
+    .sets[0]
+  return {
+    clashes,
+    ...(nearest && nearest.id !== item.id ? { nearest } : {}),
+    ...(forced ? { with: forced } : {}),
+    ...(forced && best
+      ? { more: { money: forced.money - best.money, minutes: forced.minutes - best.minutes, days: forced.days - best.days } }
+      : {}),
+  }
+}
