@@ -10,7 +10,7 @@ import { jsonOnly, localOnly } from './http/guard'
 import { notFound, problemHandler } from './http/problem'
 import { logRoutes } from './log/routes'
 import { openApi } from './openapi'
-import { partRoutes } from './parts/routes'
+import { stockImportRoutes, stockRoutes } from './stock/routes'
 
 /** Largest body of an ordinary request. */
 const BODY_LIMIT = '5mb'
@@ -47,7 +47,7 @@ export function createApp({ db, web, logger }: AppOptions): Express {
     }),
   )
   app.use(localOnly)
-  app.use('/api', jsonOnly, importRoutes(db), express.json({ limit: BODY_LIMIT }), api(db), notFound)
+  app.use('/api', jsonOnly, importRoutes(db), stockImportRoutes(db), express.json({ limit: BODY_LIMIT }), api(db), notFound)
   if (web && existsSync(web)) {
     app.use(express.static(web, { index: false, maxAge: '1h' }))
     app.get('/{*path}', (_req, res) => res.sendFile(join(web, 'index.html'), { maxAge: 0 }))
@@ -60,5 +60,5 @@ function api(db: Db): Router {
   const routes = Router()
   routes.get('/health', (_req, res) => void res.json({ ok: true }))
   routes.get('/openapi.json', (_req, res) => void res.json(openApi()))
-  return routes.use(buildRoutes(db), logRoutes(db), partRoutes(db))
+  return routes.use(buildRoutes(db), logRoutes(db), stockRoutes(db))
 }

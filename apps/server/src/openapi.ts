@@ -1,7 +1,7 @@
-import { ChangeRequest, LogRequest, NewBuildRequest, RevisionRequest } from '@snug/contract'
+import { ChangeRequest, CsvRequest, LogRequest, NewBuildRequest, RevisionRequest, StockManyRequest, StockRequest } from '@snug/contract'
 import { targetConstructorToSchema } from 'class-validator-jsonschema'
 
-type Operation = [method: 'get' | 'post' | 'delete', path: string, summary: string, body?: new () => object]
+type Operation = [method: 'get' | 'post' | 'put' | 'delete', path: string, summary: string, body?: new () => object]
 
 /** Every address of the API, in one list; request bodies come from the classes that check them. */
 const OPERATIONS: Operation[] = [
@@ -21,9 +21,14 @@ const OPERATIONS: Operation[] = [
   ['post', '/api/builds/{id}/log', 'Write a log entry', LogRequest],
   ['post', '/api/builds/{id}/log/{entry}/strike', 'Strike an entry'],
   ['post', '/api/builds/{id}/log/{entry}/unstrike', 'Take a strike back'],
-  ['get', '/api/parts', 'Parts in the stash'],
-  ['post', '/api/parts', 'Put a part in the stash'],
-  ['delete', '/api/parts/{id}', 'Take a part out of the stash'],
+  ['get', '/api/stock', 'Parts in the stash and on offer, by page: q, kind, holding, offset, limit'],
+  ['post', '/api/stock', 'Put one part in', StockRequest],
+  ['post', '/api/stock/many', 'Put many in, all or none', StockManyRequest],
+  ['put', '/api/stock/{id}', 'Change one', StockRequest],
+  ['delete', '/api/stock/{id}', 'Take one out'],
+  ['get', '/api/stock.csv', 'All of it as a table'],
+  ['get', '/api/stock.json', 'All of it as JSON'],
+  ['post', '/api/stock/import', 'Take a table in, all or none', CsvRequest],
   ['get', '/api/schema/build-bundle', 'JSON Schema of the bundle'],
 ]
 

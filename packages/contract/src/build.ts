@@ -21,7 +21,6 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
-  IsInt,
   IsISO8601,
   IsNumber,
   IsObject,
@@ -34,29 +33,12 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator'
+import { Between, Whole } from './bounds'
 import { problemsOf, RecordOf, says, type Problem } from './decorators'
 
 const DAY = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/
 const day = says('A day is written like 2027-02-14.')
 const time = says('A time is written like 2026-11-23T19:30:00Z.')
-
-/** A number between two bounds, with the sentence that says so. */
-const Between =
-  (low: number, high: number, what: string, unit = ''): PropertyDecorator =>
-  (target, key) => {
-    const message = `${what} must be a number from ${low} to ${high}${unit}.`
-    IsNumber({ allowNaN: false, allowInfinity: false }, { message })(target, key as string)
-    Min(low, { message })(target, key as string)
-    Max(high, { message })(target, key as string)
-  }
-const Whole =
-  (low: number, high: number, what: string): PropertyDecorator =>
-  (target, key) => {
-    const message = `${what} must be a whole number from ${low} to ${high}.`
-    IsInt({ message })(target, key as string)
-    Min(low, { message })(target, key as string)
-    Max(high, { message })(target, key as string)
-  }
 
 class SizeDoc {
   @IsNumber({ allowNaN: false, allowInfinity: false }, says('A size’s value must be a number.')) value!: number

@@ -47,5 +47,13 @@ export function RecordOf(
   } as Parameters<typeof ValidateBy>[0])
 }
 
+/** A whole value checked by a function of ours; its findings keep their own paths. */
+export function IsCheckedBy(problems: (value: unknown) => Problem[]): PropertyDecorator {
+  return ValidateBy({
+    name: 'isPart',
+    validator: { validate: (value) => problems(value).length === 0, defaultMessage: (args) => JSON.stringify(problems(args?.value)) },
+  } as Parameters<typeof ValidateBy>[0])
+}
+
 /** Message options written short. */
 export const says = (message: string): ValidationOptions => ({ message })

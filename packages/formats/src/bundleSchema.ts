@@ -42,7 +42,12 @@ export function bundleSchema(): Schema {
       build: buildSchema(),
       log: { type: 'array', items: logSchema() },
     }),
-    $defs: Object.fromEntries(KIND_NAMES.map((kind) => [`part-${kind}`, partSchema(kind)])),
+    $defs: Object.fromEntries(
+      KIND_NAMES.flatMap((kind) => [
+        [`part-${kind}`, partSchema(kind)],
+        [`sizes-${kind}`, sizesSchema(kind)],
+      ]),
+    ),
   }
 }
 
@@ -99,9 +104,13 @@ function buildSchema(): Schema {
   )
 }
 
+function sizesSchema(kind: KindName): Schema {
+  const size = (min: number, max: number) => object({ value: number(min, max), doubt: number(0, max - min), known: oneOf(KNOWN) })
+  return object(Object.fromEntries(Object.entries(KINDS[kind].sizes).map(([key, s]) => [key, size(s.min, s.max)])), [])
+}
+
 function partSchema(kind: KindName): Schema {
   const spec = KINDS[kind]
-  const size = (min: number, max: number) => object({ value: number(min, max), doubt: number(0, max - min), known: oneOf(KNOWN) })
   const properties: Record<string, Schema> = {
     kind: { const: kind },
     name: { type: 'string', minLength: 1, maxLength: 120 },
@@ -112,8 +121,8 @@ function partSchema(kind: KindName): Schema {
     colour: { type: 'string', pattern: '^#[0-9a-fA-F]{6}$' },
     metal: oneOf(METALS),
     note: text(2000),
-    promised: object(Object.fromEntries(Object.entries(spec.sizes).map(([key, s]) => [key, size(s.min, s.max)])), []),
-    sizes: object(Object.fromEntries(Object.entries(spec.sizes).map(([key, s]) => [key, size(s.min, s.max)])), []),
+    promised: { $ref: `#/$defs/sizes-${kind}` },
+    sizes: { $ref: `#/$defs/sizes-${kind}` },
     traits: object(Object.fromEntries(Object.entries(spec.traits).map(([key, t]) => [key, oneOf(t.options.map(([v]) => v))])), []),
   }
   if (spec.outline) {

@@ -1,6 +1,6 @@
-import type { Build, LogKind, Part, Station } from '@snug/core'
+import type { Build, KindName, LogKind, Station, StockItem } from '@snug/core'
 import type { Edit } from '@snug/core'
-import { integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core'
+import { index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core'
 
 const now = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' })
 
@@ -47,9 +47,17 @@ export const logEntries = pgTable('log_entries', {
   struckAt: now('struck_at'),
 })
 
-/** Parts on hand that belong to no build yet. */
-export const stashParts = pgTable('stash_parts', {
-  id: text('id').primaryKey(),
-  doc: jsonb('doc').$type<Part>().notNull(),
-  createdAt: now('created_at').notNull(),
-})
+/** Parts in the stash and on offer. What is searched and sorted by stands in columns of its own. */
+export const stock = pgTable(
+  'stock',
+  {
+    id: text('id').primaryKey(),
+    holding: text('holding').$type<StockItem['holding']>().notNull(),
+    kind: text('kind').$type<KindName>().notNull(),
+    /** Name, seller and place in lower case. */
+    search: text('search').notNull(),
+    doc: jsonb('doc').$type<Omit<StockItem, 'id'>>().notNull(),
+    createdAt: now('created_at').notNull(),
+  },
+  (t) => [index('stock_kind').on(t.kind, t.holding), index('stock_created').on(t.createdAt, t.id)],
+)

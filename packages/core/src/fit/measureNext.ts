@@ -26,7 +26,7 @@ const MINUTES: Record<Tool, number> = { calipers: 1.5, rule: 1.5, template: 6, t
 const SLICES = 9
 
 /** The tool on hand that would read this size best; nothing when none can. */
-function bestTool(build: Build, ref: SizeRef, tools: readonly Tool[]): { tool: Tool; doubt: (value: number) => number } | undefined {
+function bestTool(ref: SizeRef, tools: readonly Tool[]): { tool: Tool; doubt: (value: number) => number } | undefined {
   const kind = KINDS[slotSpec(ref.slot).kind]
   const unit = kind.sizes[ref.size]?.unit
   const can = (t: Tool) => tools.includes(t)
@@ -141,7 +141,7 @@ export function measureNext(
     const ref: SizeRef = { slot, size }
     const kind = KINDS[slotSpec(slot).kind]
     const spec = kind.sizes[size]
-    const best = bestTool(build, ref, tools)
+    const best = bestTool(ref, tools)
     const now = enteredAt(build, ref)
     if (!spec || !best || (now && isMeasured(now.known) && now.doubt <= best.doubt(now.value) + 1e-9)) continue
     const before = all.reduce((s, r) => s + weightOf(build, r.joint) * unsure(r.joint), 0)

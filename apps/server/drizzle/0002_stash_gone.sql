@@ -1,0 +1,1 @@
+DROP TABLE "stash_parts" CASCADE;
