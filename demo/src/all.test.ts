@@ -1,7 +1,7 @@
 import { evaluate, JOINT_KINDS, existsIn, type Verdict } from '@snug/core'
-import { problemsOfBuild } from '@snug/contract'
+import { problemsOfBuild, problemsOfMany } from '@snug/contract'
 import { describe, expect, it } from 'vitest'
-import { dunlin, heron, plover } from './index'
+import { demoStock, dunlin, heron, plover } from './index'
 
 const TODAY = '2026-11-24'
 const BUILDS = [heron(TODAY, '2027-02-15', '2026-12-05'), plover(TODAY, '2027-02-15'), dunlin(TODAY, '2027-02-15', '2026-12-13')]
@@ -25,6 +25,7 @@ describe('the three loan guitars', () => {
         ).toBeCloseTo(1, 6)
     }
   })
+  it('stash and offers pass every check', () => expect(problemsOfMany(demoStock())).toEqual([]))
   it('between them every kind of joint occurs', () => {
     const absent = JOINT_KINDS.filter((k) => !BUILDS.some((b) => existsIn(k, b)))
     expect(absent.map((k) => k.needs.join('+'))).toEqual([])

@@ -1,8 +1,9 @@
 import { addDays } from '@snug/core'
-import { dunlin, heron, plover } from '@snug/demo'
+import { demoStock, dunlin, heron, plover } from '@snug/demo'
 import { existing, insertBuild } from './builds/store'
 import type { Db } from './db/open'
 import { addEntry } from './log/store'
+import { addStock } from './stock/store'
 
 /** Puts the demo builds on the shelf when they are not there yet; what a person changed in them stays. */
 export async function fillDemo(db: Db): Promise<void> {
@@ -11,6 +12,7 @@ export async function fillDemo(db: Db): Promise<void> {
   await insertBuild(db, heron(today, addDays(today, 83), addDays(today, 11)), [], 'heron')
   await insertBuild(db, plover(today, addDays(today, 83)), [], 'plover')
   await insertBuild(db, dunlin(today, addDays(today, 83), addDays(today, 19)), [], 'dunlin')
+  await addStock(db, demoStock())
   await addEntry(db, 'heron', {
     kind: 'measurement',
     text: 'Pocket width at the mouth 56.10, three readings within 0.04',

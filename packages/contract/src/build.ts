@@ -6,6 +6,10 @@ import {
   SETUP_SCHOOLS,
   KNOWN,
   METALS,
+  OUTCOMES,
+  SLOT_STATES,
+  TOOLS,
+  UNPACKED,
   partProblems,
   slotSpec,
   SLOT_NAMES,
@@ -151,6 +155,24 @@ class StepDoc {
   @IsISO8601({ strict: true }, time) done!: string
 }
 
+class ConsumableDoc {
+  @Length(1, 80, says('A consumable needs a name.')) name!: string
+  @Between(0, 1e5, 'Its price') price!: number
+  @Between(0, 1, 'The share used') share!: number
+}
+class MockupDoc {
+  @IsIn(OUTCOMES, says(`A step of the trial ends ${OUTCOMES.join(', ')}.`)) outcome!: string
+  @IsISO8601({ strict: true }, time) at!: string
+  @IsString() @MaxLength(20) basis!: string
+}
+/** A record of slots whose values come from a list. */
+const slotRecord = (values: readonly string[], what: string) => (v: unknown, slot: string) =>
+  !isSlot(slot)
+    ? [{ path: '', why: `"${slot}" is not a slot.` }]
+    : typeof v === 'string' && values.includes(v)
+      ? []
+      : [{ path: '', why: `${what} is one of ${values.join(', ')}.` }]
+
 /** A whole build as it may be stored. */
 export class BuildDoc {
   @Equals(1, says('This build is of a version this Snug Bolt does not know.')) schema!: number
@@ -163,6 +185,19 @@ export class BuildDoc {
   @Matches(/^[A-Z]{3}$/, says('A currency is three letters such as EUR.')) currency!: string
   @IsObject(says('The room’s humidity is missing.')) @ValidateNested() @Type(() => RoomDoc) room!: RoomDoc
   @RecordOf('isPart', problemsInSlot, 60) parts!: Record<string, PartDoc>
+  @IsOptional() @RecordOf('recordOf', slotRecord(SLOT_STATES, 'A slot')) slots?: Record<string, string>
+  @IsOptional()
+  @IsArray(says('Tools are a list.'))
+  @IsIn(TOOLS, { each: true, message: `A tool is one of ${TOOLS.join(', ')}.` })
+  tools?: string[]
+  @IsOptional()
+  @RecordOf('recordOf', (v) =>
+    typeof v === 'number' && v >= 0 && v <= 1e5 ? [] : [{ path: '', why: 'Postage is a number from 0 to 100000.' }],
+  )
+  parcels?: Record<string, number>
+  @IsOptional() @RecordOf('recordOf', (v) => problemsOf(ConsumableDoc, v)) consumables?: Record<string, ConsumableDoc>
+  @IsOptional() @RecordOf('recordOf', (v) => problemsOf(MockupDoc, v), 100) mockup?: Record<string, MockupDoc>
+  @IsOptional() @RecordOf('recordOf', slotRecord(UNPACKED, 'What was unpacked')) unpacked?: Record<string, string>
   @RecordOf('recordOf', (v) => problemsOf(JobDoc, v)) jobs!: Record<string, JobDoc>
   @IsObject(says('The circuit is missing.')) @ValidateNested() @Type(() => CircuitDoc) circuit!: CircuitDoc
   @RecordOf('recordOf', (v) => problemsOf(ReadingDoc, v)) readings!: Record<string, ReadingDoc>

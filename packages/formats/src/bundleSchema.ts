@@ -4,6 +4,10 @@ import {
   KINDS,
   KNOWN,
   METALS,
+  OUTCOMES,
+  SLOT_STATES,
+  TOOLS,
+  UNPACKED,
   LOG_KINDS,
   PART_STATES,
   SETUP_SCHOOLS,
@@ -52,7 +56,7 @@ export function bundleSchema(): Schema {
 }
 
 function buildSchema(): Schema {
-  const optional = ['due', 'budget']
+  const optional = ['due', 'budget', 'slots', 'tools', 'parcels', 'consumables', 'mockup', 'unpacked']
   const properties: Record<string, Schema> = {
     schema: { const: 1 },
     name: { type: 'string', minLength: 1, maxLength: 80 },
@@ -64,6 +68,12 @@ function buildSchema(): Schema {
     currency: { type: 'string', pattern: '^[A-Z]{3}$' },
     room: object({ low: number(5, 95), high: number(5, 95), now: number(5, 95) }),
     parts: object(Object.fromEntries(SLOTS.map((s) => [s.slot, { $ref: `#/$defs/part-${s.kind}` }])), []),
+    slots: object(Object.fromEntries(SLOTS.map((s) => [s.slot, oneOf(SLOT_STATES)])), []),
+    tools: { type: 'array', items: oneOf(TOOLS) },
+    parcels: map(number(0, 1e5)),
+    consumables: map(object({ name: text(80), price: number(0, 1e5), share: number(0, 1) })),
+    mockup: map(object({ outcome: oneOf(OUTCOMES), at: time, basis: text(20) })),
+    unpacked: object(Object.fromEntries(SLOTS.map((s) => [s.slot, oneOf(UNPACKED)])), []),
     jobs: map(
       object({ slot: oneOf(SLOTS.map((s) => s.slot)), size: text(60), delta: number(-100, 100), doubt: number(0, 10), text: text(300) }),
     ),

@@ -1,4 +1,4 @@
-import { daysBetween, money, type Build, type Evaluation } from '@snug/core'
+import { daysBetween, spending, type Build, type Evaluation } from '@snug/core'
 import { format, parseISO } from 'date-fns'
 import { Moon, Redo2, Sun, Undo2 } from 'lucide-react'
 import type { ReactNode } from 'react'
@@ -26,7 +26,7 @@ export function Header({
 }) {
   const { canUndo, canRedo, undo, redo } = useBuild()
   const prefs = usePrefs()
-  const { planned, paid } = money(build.parts)
+  const { planned, paid } = spending(build)
   const left = build.due ? daysBetween(today(), build.due) : undefined
   const late = build.due && evaluation?.plan.ends && evaluation.plan.ends > build.due
   return (

@@ -13,6 +13,7 @@ import { nextMeasure } from './next'
 import { QuickLog } from './QuickLog'
 import { Sill } from './Sill'
 import { ToolRoll } from './ToolRoll'
+import { TrialBar } from './TrialBar'
 import { KEYS, useKeys } from './useKeys'
 import { useWhere } from './where'
 
@@ -31,7 +32,7 @@ export function Shell() {
       keys: () => setSheet('keys'),
       measure: () => {
         const s = useBuild.getState()
-        const next = s.build && s.evaluation ? nextMeasure(s.build, s.evaluation) : undefined
+        const next = s.build && s.evaluation ? nextMeasure(s.build, s.evaluation, s.ranked) : undefined
         if (next?.joint) go('fit', next.joint)
         else if (next) go('parts', next.ref.slot)
         // The field appears with the station; focus it once it stands.
@@ -71,6 +72,7 @@ export function Shell() {
           </p>
         )}
       </main>
+      {evaluation && <TrialBar />}
       {evaluation && <Sill build={build} evaluation={evaluation} onMeasure={acts.measure} onStep={(s) => go('plan', s)} />}
       {evaluation && (
         <Finder

@@ -1,4 +1,4 @@
-import type { Build, Evaluation } from '@snug/core'
+import { openSlots, slotSpec, type Build, type Evaluation } from '@snug/core'
 import { useBuild } from '../state/buildStore'
 import { KeyCap } from '../ui/KeyCap'
 import { nextMeasure } from './next'
@@ -15,9 +15,10 @@ export function Sill({
   onMeasure: () => void
   onStep: (id: string) => void
 }) {
-  const { moved, saving } = useBuild()
-  const measure = nextMeasure(build, evaluation)
+  const { moved, saving, ranked } = useBuild()
+  const measure = nextMeasure(build, evaluation, ranked)
   const step = evaluation.plan.steps.find((s) => s.id === evaluation.plan.ready[0])
+  const [first] = openSlots(build.parts)
   const drying = evaluation.finish.plan?.coats.findLast((c) => build.steps[`coats-${c.layer}`]?.done)
   return (
     <footer className="shell-sill flex min-h-9 flex-wrap items-center gap-x-4 border-t border-hairline bg-canvas px-4 py-0.5 text-[14px]">
@@ -32,7 +33,11 @@ export function Sill({
           {measure.says} <KeyCap>M</KeyCap>
         </button>
       )}
-      {!step && !measure && <span className="text-soft">Nothing waits for you.</span>}
+      {!step && !measure && (
+        <span className="text-soft">
+          {first ? `Choose the ${slotSpec(first).label.toLowerCase()} under Parts.` : 'Nothing waits for you.'}
+        </span>
+      )}
       {drying && (
         <span className="text-soft">
           · {drying.label} dries; rub out from {evaluation.finish.plan!.rubOut}

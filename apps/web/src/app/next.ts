@@ -1,4 +1,4 @@
-import { KINDS, openSlots, missingSizes, slotSpec, specAt, type Build, type Evaluation, type SizeRef } from '@snug/core'
+import { KINDS, openSlots, missingSizes, slotSpec, specAt, type Build, type Evaluation, type MeasureRank, type SizeRef } from '@snug/core'
 
 export interface NextMeasure {
   joint?: string
@@ -6,16 +6,14 @@ export interface NextMeasure {
   says: string
 }
 
-/** The size worth measuring next: the one that would settle the first joint that can't tell, else a missing needed one. */
-export function nextMeasure(build: Build, e: Evaluation): NextMeasure | undefined {
-  for (const j of e.joints) {
-    if (j.verdict === 'cant-tell' && j.settles)
-      return {
-        joint: j.id,
-        ref: j.settles,
-        says: `Measure ${specAt(j.settles).label.toLowerCase()} (${slotSpec(j.settles.slot).label.toLowerCase()})`,
-      }
-  }
+/**
+ * The size worth measuring next: first of the ranking when it is there, until then what the first open joint asks for, else a needed
+ * size that is missing.
+ */
+export function nextMeasure(build: Build, e: Evaluation, ranked: readonly MeasureRank[] | undefined): NextMeasure | undefined {
+  const best = ranked?.[0]
+  if (best && best.gain > 0.01) return { ref: best.ref, says: saysOf(best.ref), ...(best.joints[0] ? { joint: best.joints[0] } : {}) }
+  for (const j of e.joints) if (j.verdict === 'cant-tell' && j.settles) return { joint: j.id, ref: j.settles, says: saysOf(j.settles) }
   for (const slot of openSlots(build.parts)) {
     const part = build.parts[slot]
     const [size] = part ? missingSizes(part) : []
@@ -27,3 +25,5 @@ export function nextMeasure(build: Build, e: Evaluation): NextMeasure | undefine
   }
   return undefined
 }
+
+const saysOf = (ref: SizeRef) => `Measure ${specAt(ref).label.toLowerCase()} (${slotSpec(ref.slot).label.toLowerCase()})`

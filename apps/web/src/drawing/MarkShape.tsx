@@ -1,5 +1,5 @@
 import type { Mark, Point } from '@snug/core'
-import { memo } from 'react'
+import { memo, type CSSProperties } from 'react'
 
 /** From the drawing's millimetres to the screen's pixels. */
 export type Project = (p: Point) => Point
@@ -25,12 +25,21 @@ const pathOf = (points: readonly Point[], project: Project, close: boolean) =>
 /** One mark in pixels. What a role looks like is in roles.css. */
 export const MarkShape = memo(function MarkShape({ mark, project, scale, selected, onPick }: Props) {
   const thing = 'thing' in mark ? mark.thing : undefined
-  const pick = thing && onPick ? { onClick: () => onPick(thing), style: { cursor: 'pointer' } } : {}
+  const pick: { onClick?: () => void; style?: CSSProperties } =
+    thing && onPick ? { onClick: () => onPick(thing), style: { cursor: 'pointer' } } : {}
   const dashed = 'dashed' in mark && mark.dashed ? ' mk-dashed' : ''
   const chosen = selected ? { stroke: 'var(--violet)', strokeWidth: 2.4 } : {}
   switch (mark.mark) {
     case 'area':
-      return <path className={`mk mk-${mark.role}${dashed}`} d={pathOf(mark.points, project, true)} {...pick} {...chosen} />
+      return (
+        <path
+          className={`mk mk-${mark.role}${dashed}`}
+          d={pathOf(mark.points, project, true)}
+          {...pick}
+          {...chosen}
+          {...(mark.tint ? { style: { ...pick.style, fill: mark.tint } } : {})}
+        />
+      )
     case 'line':
       return <path className={`mk mk-line mk-${mark.role}${dashed}`} d={pathOf(mark.points, project, false)} {...pick} />
     case 'circle': {

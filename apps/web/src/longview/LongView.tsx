@@ -40,6 +40,7 @@ export function LongView({ pins = [], overlay = [], selected, onPick, fromSide =
   const { ref, width, height } = useSize<HTMLDivElement>()
   const h = Math.max(0, height - RULE)
   const v = useLongView(build, view, width, h)
+  const { project } = v
   useEffect(() => {
     const element = ref.current
     if (!element) return
@@ -66,7 +67,7 @@ export function LongView({ pins = [], overlay = [], selected, onPick, fromSide =
   const laid = useMemo(() => {
     const ordered = [...pins].sort((a, b) => Number(b.minor ?? false) - Number(a.minor ?? false))
     const places = ordered.map((pin) => {
-      const p = v.project({ x: pin.at.x, y: acrossIn(build, view, pin.at.y) })
+      const p = project({ x: pin.at.x, y: acrossIn(build, view, pin.at.y) })
       return { x: p.x, y: Math.min(h - 14, Math.max(14, p.y)) }
     })
     const apart = spread(
@@ -74,7 +75,7 @@ export function LongView({ pins = [], overlay = [], selected, onPick, fromSide =
       ordered.map((p) => (p.minor ? 6.5 : 11)),
     )
     return ordered.map((pin, i) => ({ pin, p: apart[i]! }))
-  }, [pins, v.project, build, view, h])
+  }, [pins, project, build, view, h])
   const face = view === 'front' ? 'from the front' : view === 'back' ? 'from the back' : 'from the side'
   return (
     <section aria-label="Long view" className="relative flex h-full min-h-0 flex-col overflow-hidden bg-paper">

@@ -1,4 +1,4 @@
-import type { Build, Change, LogEntry, LogKind, NewBuild, Part, Station } from '@snug/core'
+import type { Build, Change, LogEntry, LogKind, NewBuild, Station, StockItem } from '@snug/core'
 
 /** A build as the server holds it. */
 export interface BuildState {
@@ -38,9 +38,10 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
   return data as T
 }
 
-export interface StashPart {
-  id: string
-  part: Part
+export type NewStock = Omit<StockItem, 'id'>
+export interface StockPage {
+  total: number
+  items: StockItem[]
 }
 
 export const api = {
@@ -58,7 +59,13 @@ export const api = {
     call<LogEntry>('POST', `/builds/${id}/log`, entry),
   strike: (id: string, entry: string, struck: boolean) =>
     call<LogEntry>('POST', `/builds/${id}/log/${entry}/${struck ? 'strike' : 'unstrike'}`, {}),
-  stash: () => call<StashPart[]>('GET', '/parts'),
-  addToStash: (part: Part) => call<StashPart>('POST', '/parts', part),
-  takeFromStash: (id: string) => call<void>('DELETE', `/parts/${id}`),
+  stock: (query: { q?: string; kind?: string; holding?: string; offset?: number; limit?: number }) => {
+    const params = new URLSearchParams(Object.entries(query).flatMap(([k, v]) => (v === undefined || v === '' ? [] : [[k, String(v)]])))
+    return call<StockPage>('GET', `/stock?${params}`)
+  },
+  addStock: (item: NewStock) => call<StockItem>('POST', '/stock', item),
+  addMany: (items: NewStock[]) => call<StockItem[]>('POST', '/stock/many', { items }),
+  changeStock: ({ id, ...item }: StockItem) => call<StockItem>('PUT', `/stock/${id}`, item),
+  removeStock: (id: string) => call<void>('DELETE', `/stock/${id}`),
+  importCsv: (csv: string) => call<{ taken: number }>('POST', '/stock/import', { csv }),
 }

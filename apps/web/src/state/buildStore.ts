@@ -1,7 +1,7 @@
-import { applyChange, edit, jsonAt, whatMoved, type Build, type Change, type Evaluation } from '@snug/core'
+import { applyChange, edit, jsonAt, whatMoved, type Build, type Change, type Evaluation, type MeasureRank } from '@snug/core'
 import { toast } from 'sonner'
 import { create } from 'zustand'
-import { benchWorker } from '../workers/compute'
+import { benchWorker, rankWorker } from '../workers/compute'
 import { api, ApiProblem, type BuildState } from './api'
 import { today } from './today'
 
@@ -21,6 +21,8 @@ interface BuildStore {
   saving: boolean
   problem?: string
   evaluation?: Evaluation
+  /** What is worth measuring, best first; follows the evaluation a moment later. */
+  ranked?: MeasureRank[]
   /** A size changed on trial only: computed beside the real build, kept or dropped by the person. */
   trial?: { change: Change; build: Build; evaluation?: Evaluation }
   /** What the last change moved. */
@@ -53,6 +55,8 @@ export const useBuild = create<BuildStore>()((set, get) => {
     const evaluation = await benchWorker().evaluate(build, today())
     if (mine !== evaluating) return
     set({ evaluation, ...(label && before ? { moved: { label, what: whatMoved(before, evaluation) } } : {}) })
+    const ranked = await rankWorker().measureNext(build, build.tools)
+    if (mine === evaluating) set({ ranked })
   }
 
   async function flush() {
@@ -128,6 +132,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
         id: undefined,
         build: undefined,
         evaluation: undefined,
+        ranked: undefined,
         trial: undefined,
         conflict: undefined,
         problem: undefined,

@@ -1,15 +1,23 @@
 import {
+  chooseSets,
   circuitPicture,
   evaluate,
   frequencies,
   resonanceOn,
   compile,
   sweep,
+  measureNext,
   toNetlist,
+  whyNot,
   type Build,
+  type ChooseRequest,
   type Harness,
   type Load,
+  type Slot,
+  type StockItem,
+  type Tool,
 } from '@snug/core'
+import { readPartsCsv } from '@snug/formats'
 import { expose } from 'comlink'
 
 /** One position's response at the knobs as they stand. */
@@ -24,6 +32,10 @@ let latest = 0
 
 const api = {
   evaluate: (build: Build, today: string) => evaluate(build, today),
+  measureNext: (build: Build, tools?: Tool[]) => measureNext(build, tools),
+  readCsv: (text: string) => readPartsCsv(text),
+  choose: (request: ChooseRequest) => chooseSets(request),
+  whyNot: (request: ChooseRequest, slot: Slot, item: StockItem) => whyNot(request, slot, item),
 
   /**
    * Response of every switch position, handed over one by one as they are ready. A newer call makes an older one stop.

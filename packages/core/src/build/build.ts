@@ -1,4 +1,4 @@
-import type { Part, Slot } from '../parts'
+import type { Consumable, Part, Slot } from '../parts'
 
 /**
  * One instrument being made. A plain document: everything a person chose, measured or did. Whatever can be computed
@@ -21,6 +21,17 @@ export interface Build {
   /** Relative humidity of the room over the year, %. */
   room: { low: number; high: number; now: number }
   parts: Partial<Record<Slot, Part>>
+  /** How free each slot is; a filled one is fixed and an empty one open unless said otherwise. */
+  slots?: Partial<Record<Slot, SlotState>>
+  /** Tools the person owns. */
+  tools?: Tool[]
+  /** Postage by seller, once a parcel. */
+  parcels?: Record<string, number>
+  consumables?: Record<string, Consumable>
+  /** Results of the trial build, by its steps. */
+  mockup?: Record<string, MockupResult>
+  /** What was found when parcels were unpacked, by slot. */
+  unpacked?: Partial<Record<Slot, Unpacked>>
   /** Jobs planned on paper, by joint and check: they change the sizes the joints see until the real size is measured. */
   jobs: Record<string, PlannedJob>
   circuit: CircuitChoice
@@ -32,6 +43,25 @@ export interface Build {
   setup: SetupChoice
   /** Steps ticked off, by step id. */
   steps: Record<string, { done: string }>
+}
+
+export const SLOT_STATES = ['fixed', 'preferred', 'open'] as const
+/** Fixed stays whatever happens; preferred gives way to a clearly better set; open may be anything. */
+export type SlotState = (typeof SLOT_STATES)[number]
+
+export const UNPACKED = ['present', 'missing', 'damaged'] as const
+export type Unpacked = (typeof UNPACKED)[number]
+
+/** Tools a size may be taken with, best first. */
+export const TOOLS = ['calipers', 'rule', 'template', 'tape', 'meter', 'scale'] as const
+export type Tool = (typeof TOOLS)[number]
+
+export const OUTCOMES = ['measured', 'goes', 'job', 'stuck'] as const
+/** How a step of the trial build came out, and what it stood on at the time. */
+export interface MockupResult {
+  outcome: (typeof OUTCOMES)[number]
+  at: string
+  basis: string
 }
 
 /** A planned cut, ream or packing: how much it changes one size and how surely. */

@@ -1,4 +1,4 @@
-import { printMm, type Size } from '../quantity'
+import { isMeasured, printMm, type Size } from '../quantity'
 import { printValue, slotSpec, type Part, type Slot } from '../parts'
 import type { Build, PlannedJob } from './build'
 import { edit, type Change, type Edit, type Json } from './change'
@@ -15,9 +15,17 @@ export function setSize(build: Build, ref: SizeRef, size: Size): Change {
   const done = Object.entries(build.jobs)
     .filter(([, job]) => job.slot === ref.slot && job.size === ref.size && before && before.value !== size.value)
     .map(([id]) => edit(build, ['jobs', id], undefined))
+  // What the seller said is kept beside the first reading: the ground of a claim.
+  const part = build.parts[ref.slot]
+  const heard = before?.known === 'listed' && isMeasured(size.known) && part?.promised?.[ref.size] === undefined
+  const promised = !heard
+    ? []
+    : part?.promised
+      ? [edit(build, ['parts', ref.slot, 'promised', ref.size], asJson(before))]
+      : [edit(build, ['parts', ref.slot, 'promised'], asJson({ [ref.size]: before }))]
   return {
     label: `${spec.label} ${was}${plain(size.value, spec.unit)}`,
-    edits: [edit(build, ['parts', ref.slot, 'sizes', ref.size], asJson(size)), ...done],
+    edits: [edit(build, ['parts', ref.slot, 'sizes', ref.size], asJson(size)), ...promised, ...done],
   }
 }
 
@@ -48,7 +56,7 @@ const jobsOn = (build: Build, slot: Slot): Edit[] =>
     .filter(([, job]) => job.slot === slot)
     .map(([id]) => edit(build, ['jobs', id], undefined))
 
-export type PartField = 'name' | 'seller' | 'state' | 'price' | 'arrives' | 'colour' | 'note'
+export type PartField = 'name' | 'seller' | 'state' | 'price' | 'arrives' | 'colour' | 'metal' | 'note'
 export function setPartField(build: Build, slot: Slot, field: PartField, value: string | number | undefined): Change {
   return { label: `${slotSpec(slot).label}: ${field} ${value ?? 'cleared'}`, edits: [edit(build, ['parts', slot, field], value)] }
 }
@@ -59,6 +67,19 @@ export function planJob(build: Build, id: string, job: PlannedJob): Change {
 
 export function dropJob(build: Build, id: string): Change {
   return { label: `No longer planned: ${build.jobs[id]?.text ?? id}`, edits: [edit(build, ['jobs', id], undefined)] }
+}
+
+/** Sets one entry of a record that may not be there yet. */
+export function setIn(
+  build: Build,
+  field: 'slots' | 'parcels' | 'consumables' | 'mockup' | 'unpacked',
+  key: string,
+  to: Json | undefined,
+  label: string,
+): Change {
+  const record = build[field] as Record<string, Json> | undefined
+  if (record) return { label, edits: [edit(build, [field, key], to)] }
+  return { label, edits: to === undefined ? [] : [edit(build, [field], { [key]: to })] }
 }
 
 /** Sets one field by its path; for settings that need no words of their own. */

@@ -36,7 +36,7 @@ export type Role =
   | 'open'
 
 export type Mark =
-  | { mark: 'area'; role: Role; points: Point[]; thing?: string; dashed?: boolean; radius?: number }
+  | { mark: 'area'; role: Role; points: Point[]; thing?: string; dashed?: boolean; radius?: number; tint?: string }
   | { mark: 'line'; role: Role; points: Point[]; thing?: string; dashed?: boolean }
   | { mark: 'circle'; role: Role; at: Point; r: number; thing?: string; dashed?: boolean }
   | { mark: 'dimension'; from: Point; to: Point; text: string; away?: number; emphasis?: boolean }

@@ -1,4 +1,4 @@
-import { enteredAt, type Build, type SizeRef } from '../build'
+import { enteredAt, TOOLS, type Build, type SizeRef, type Tool } from '../build'
 import { KINDS, slotSpec, SLOTS, type Slot } from '../parts'
 import { electricalDoubt, isMeasured, lengthDoubt, ofSize, orAnotherPattern, type Distribution, type Known, type Size } from '../quantity'
 import { existsIn, JOINT_KINDS, type JointKind } from './findJoints'
@@ -17,9 +17,7 @@ export interface MeasureRank {
   joints: string[]
 }
 
-/** Tools a length may be measured with, best first, and the minutes one reading takes. [ours] */
-export const TOOLS = ['calipers', 'rule', 'template', 'tape', 'meter', 'scale'] as const
-export type Tool = (typeof TOOLS)[number]
+/** Minutes one reading takes. [ours] */
 const MINUTES: Record<Tool, number> = { calipers: 1.5, rule: 1.5, template: 6, tape: 2, meter: 2, scale: 1 }
 
 /** Nodes the predicted readings are taken at: the middles of this many equally likely slices. */

@@ -1,7 +1,7 @@
 import { sizeAt, traitAt, valueAt, type Build } from '../build'
 import { pt, rectangle, type Mark, type Point, type Role } from '../drawing'
 import { PLACES } from '../fit/guardOpenings'
-import { slotSpec, type Slot } from '../parts'
+import { slotSpec, type Metal, type Slot } from '../parts'
 import { datums } from './datums'
 import { fretPlace, fretPlaces } from './frets'
 import { outlinePoints } from './outline'
@@ -21,7 +21,8 @@ export function frontView(build: Build): Mark[] {
   // Once a body is chosen, what may stay empty is no longer hinted at.
   const hinted = (slot: Slot) => has(slot) || !has('body') || slotSpec(slot).needed
   const area = (slot: Slot, role: Role, points: Point[]) => {
-    if (hinted(slot)) marks.push({ mark: 'area', role, points, thing: slot, dashed: !has(slot) })
+    const tint = tintOf(build, slot, role)
+    if (hinted(slot)) marks.push({ mark: 'area', role, points, thing: slot, dashed: !has(slot), ...(tint ? { tint } : {}) })
   }
 
   area('body', 'body-wood', bodyOutline(build, d.mouth))
@@ -62,6 +63,23 @@ export function frontView(build: Build): Mark[] {
   const { x: sx, y: sy } = controlPlace(build, 'switch')
   area('switch', 'metal', [pt(sx - 13, sy - 3), pt(sx + 13, sy + 3), pt(sx + 13, sy + 5), pt(sx - 13, sy - 1)])
   return marks
+}
+
+/** How metals look side by side; a preview, not a promise. [ours] */
+const METAL_TINT: Record<Metal, string> = {
+  nickel: '#d2cdbf',
+  chrome: '#dbe2e6',
+  black: '#35322f',
+  gold: '#cfae5c',
+  brass: '#bf9f55',
+  steel: '#c3c7ca',
+}
+
+/** A part's own colour on what carries it, its metal on its metal. */
+function tintOf(build: Build, slot: Slot, role: Role): string | undefined {
+  const part = build.parts[slot]
+  if (role === 'metal') return part?.metal && METAL_TINT[part.metal]
+  return role === 'body-wood' || role === 'neck-wood' || role === 'plastic' || role === 'pickup' ? part?.colour : undefined
 }
 
 const placeholder = (reach: number, place: (typeof PLACES)[number]) => reach * { neck: 0.42, middle: 0.63, bridge: 0.84 }[place]

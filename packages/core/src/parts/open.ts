@@ -15,19 +15,3 @@ export function openSlots(parts: Partial<Record<Slot, Part>>): Slot[] {
     return part ? missingSizes(part).length > 0 : s.needed
   }).map((s) => s.slot)
 }
-
-/** Money over all chosen parts: paid counts what is in hand or ordered. */
-export function money(parts: Partial<Record<Slot, Part>>): { planned: number; paid: number; unpriced: number } {
-  let planned = 0
-  let paid = 0
-  let unpriced = 0
-  for (const part of Object.values(parts)) {
-    if (!part) continue
-    if (part.price === undefined) unpriced++
-    else {
-      planned += part.price
-      if (part.state !== 'planned') paid += part.price
-    }
-  }
-  return { planned, paid, unpriced }
-}

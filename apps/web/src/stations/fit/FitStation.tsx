@@ -6,10 +6,19 @@ import { useBuild } from '../../state/buildStore'
 import { PegMark, PegShape } from '../../ui/PegMark'
 import { ThingRow } from '../../ui/ThingRow'
 import { VerdictWord } from '../../ui/VerdictWord'
+import { useTab } from '../../ui/StationTabs'
+import { FIT_TABS, FitTabs } from './FitTabs'
 import { JointInHand } from './JointInHand'
+import { MockupTab } from './MockupTab'
 
-/** Dry fit: every joint by verdict, the one in hand with its section, its sizes and the job that cures it. */
+/** Dry fit: the joints on numbers, then the real trial build. */
 export default function FitStation() {
+  const [tab] = useTab(FIT_TABS)
+  return tab === 'mockup' ? <MockupTab /> : <JointsTab />
+}
+
+/** Every joint by verdict, the one in hand with its section, its sizes and the job that cures it. */
+function JointsTab() {
   const real = useBuild((s) => s.evaluation!)
   const tried = useBuild((s) => s.trial?.evaluation)
   const joints = (tried ?? real).joints
@@ -43,28 +52,31 @@ export default function FitStation() {
       loupe={hand.drawing}
       listLabel="Joints by verdict"
       list={
-        <ul>
-          {joints.map((j, i) => (
-            <ThingRow
-              key={j.id}
-              number={i + 1}
-              mark={<PegMark verdict={j.verdict} />}
-              title={
-                <>
-                  {j.title}
-                  {j.planned.length > 0 && (
-                    <span className="label ml-2 text-[13px] font-medium text-violet">with the job done on paper</span>
-                  )}
-                </>
-              }
-              about={<JointLine joint={j} />}
-              figure={j.figure?.text ?? ''}
-              under={j.figure ? `±${j.figure.doubt.toFixed(2)}` : ''}
-              selected={j.id === hand.id}
-              onSelect={() => pick(j.id)}
-            />
-          ))}
-        </ul>
+        <div className="flex h-full flex-col">
+          <FitTabs />
+          <ul className="min-h-0 flex-1 overflow-auto">
+            {joints.map((j, i) => (
+              <ThingRow
+                key={j.id}
+                number={i + 1}
+                mark={<PegMark verdict={j.verdict} />}
+                title={
+                  <>
+                    {j.title}
+                    {j.planned.length > 0 && (
+                      <span className="label ml-2 text-[13px] font-medium text-violet">with the job done on paper</span>
+                    )}
+                  </>
+                }
+                about={<JointLine joint={j} />}
+                figure={j.figure?.text ?? ''}
+                under={j.figure ? `±${j.figure.doubt.toFixed(2)}` : ''}
+                selected={j.id === hand.id}
+                onSelect={() => pick(j.id)}
+              />
+            ))}
+          </ul>
+        </div>
       }
       hand={<JointInHand key={hand.id} joint={hand} before={tried ? real.joints.find((j) => j.id === hand.id) : undefined} />}
     />

@@ -24,7 +24,7 @@ import { VerdictWord } from '../../ui/VerdictWord'
 /** The joint in hand: what is the matter, the sizes it reads, the jobs that cure it. */
 export function JointInHand({ joint, before }: { joint: Joint; before: Joint | undefined }) {
   const build = useOpenBuild()
-  const { change, tryOut, trial, keepTrial, dropTrial } = useBuild()
+  const { change, tryOut, trial } = useBuild()
   const [trying, setTrying] = useState(false)
   const shownBuild = trial?.build ?? build
   const set = (ref: SizeRef, size: Size) => (trying ? tryOut((b) => setSize(b, ref, size)) : change((b) => setSize(b, ref, size)))
@@ -44,20 +44,7 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
           if you can.
         </p>
       )}
-      {before && trial && (
-        <TrialStrip
-          before={before}
-          after={joint}
-          keep={() => {
-            keepTrial()
-            setTrying(false)
-          }}
-          drop={() => {
-            dropTrial()
-            setTrying(false)
-          }}
-        />
-      )}
+      {before && trial && <TrialStrip before={before} after={joint} />}
 
       <div className="mt-2 flex items-baseline justify-between gap-2">
         <h3 className="label text-[15px] text-soft">{joint.reads.length ? 'Sizes it reads' : 'Settled by looking, under Parts'}</h3>
@@ -144,17 +131,21 @@ function Planned({ joint }: { joint: Joint }) {
   )
 }
 
-function TrialStrip({ before, after, keep, drop }: { before: Joint; after: Joint; keep: () => void; drop: () => void }) {
+/** Old and new side by side while a change is on trial. */
+function TrialStrip({ before, after }: { before: Joint; after: Joint }) {
+  const side = (name: string, j: Joint) => (
+    <div className="min-w-0 flex-1 px-3 py-1.5">
+      <p className="label text-[14px] text-soft">{name}</p>
+      <p>
+        <VerdictWord verdict={j.verdict} /> <span className="figure">{j.figure?.text}</span>
+      </p>
+      <p className="text-[13.5px]">{j.says}</p>
+    </div>
+  )
   return (
-    <div className="mt-2 flex flex-wrap items-center gap-3 border border-dashed border-violet bg-wash px-3 py-1.5" role="status">
-      <span>
-        As it is: <VerdictWord verdict={before.verdict} /> <span className="figure">{before.figure?.text}</span> · on trial:{' '}
-        <VerdictWord verdict={after.verdict} /> <span className="figure">{after.figure?.text}</span>
-      </span>
-      <Button look="main" onClick={keep}>
-        Keep
-      </Button>
-      <Button onClick={drop}>Drop</Button>
+    <div className="mt-2 flex divide-x divide-hairline border border-dashed border-violet bg-wash">
+      {side('As it is', before)}
+      {side('On trial', after)}
     </div>
   )
 }

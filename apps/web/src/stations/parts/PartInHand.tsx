@@ -1,7 +1,13 @@
 import {
   choosePart,
+  claimSheet,
   clearSize,
+  freeOf,
   KINDS,
+  METALS,
+  notAsListed,
+  printValue,
+  setIn,
   missingSizes,
   PART_STATES,
   parseLength,
@@ -13,14 +19,17 @@ import {
   type Part,
   type PartState,
   type Slot,
+  type SlotState,
+  type StockItem,
 } from '@snug/core'
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { X } from 'lucide-react'
 import { useState } from 'react'
-import { toast } from 'sonner'
-import { api } from '../../state/api'
+import { TextField } from './TextField'
+import { useStockActs, useCandidates } from './useStock'
+import { useWhere } from '../../app/where'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
+import { download } from '../../ui/download'
 import { Choice, Field, INPUT } from '../../ui/Field'
 import { SizeField } from '../../ui/SizeField'
 
@@ -36,18 +45,14 @@ function EmptySlot({ slot }: { slot: Slot }) {
   const spec = slotSpec(slot)
   const kind = KINDS[spec.kind]
   const [name, setName] = useState('')
-  const stash = useQuery({ queryKey: ['stash'], queryFn: api.stash })
-  const queries = useQueryClient()
-  const take = useMutation({
-    mutationFn: async (id: string) => {
-      const found = stash.data!.find((s) => s.id === id)!
-      change((b) => choosePart(b, slot, found.part))
-      await api.takeFromStash(id)
-      await queries.invalidateQueries({ queryKey: ['stash'] })
-    },
-    onError: (e) => toast.error(e.message),
-  })
-  const fitting = (stash.data ?? []).filter((s) => s.part.kind === spec.kind)
+  const { id } = useWhere()
+  const acts = useStockActs()
+  const stock = useCandidates([spec.kind])
+  const fitting = (stock.data ?? []).filter((i) => i.holding === 'stash' && freeOf(i, id) > 0)
+  const take = (item: StockItem) => {
+    change((b) => choosePart(b, slot, { ...item.part, state: 'in hand' }))
+    acts.change.mutate({ ...item, reserved: { ...item.reserved, [id]: (item.reserved[id] ?? 0) + 1 } })
+  }
   const first = Object.values(kind.sizes)
     .filter((s) => s.required)
     .slice(0, 4)
@@ -85,7 +90,7 @@ function EmptySlot({ slot }: { slot: Slot }) {
             {fitting.map((s) => (
               <li key={s.id} className="flex items-center justify-between border-b border-hairline py-1">
                 {s.part.name}
-                <Button onClick={() => take.mutate(s.id)}>Take this one</Button>
+                <Button onClick={() => take(s)}>Take this one</Button>
               </li>
             ))}
           </ul>
@@ -99,15 +104,13 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
   const change = useBuild((s) => s.change)
   const build = useOpenBuild()
   const kind = KINDS[part.kind]
-  const queries = useQueryClient()
-  const putBack = useMutation({
-    mutationFn: async () => {
-      await api.addToStash(part)
-      change((b) => removePart(b, slot))
-      await queries.invalidateQueries({ queryKey: ['stash'] })
-    },
-    onError: (e) => toast.error(e.message),
-  })
+  const acts = useStockActs()
+  const putBack = () =>
+    acts.add.mutate(
+      { part: { ...part, state: 'in hand' }, holding: 'stash', quantity: 1, reserved: {} },
+      { onSuccess: () => change((b) => removePart(b, slot)) },
+    )
+  const off = notAsListed(part)
   const missing = new Set(missingSizes(part))
   const keys = Object.keys(kind.sizes).filter((k) => !/\.(\d+)$/.test(k) || Number(/\d+$/.exec(k)![0]) <= build.strings)
   const shown = [
@@ -147,6 +150,40 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
             )}
           </Field>
         )}
+        <Choice<SlotState>
+          label="This slot"
+          value={build.slots?.[slot] ?? 'fixed'}
+          options={[
+            ['fixed', 'fixed: this part stays'],
+            ['preferred', 'preferred: unless a set is clearly better'],
+            ['open', 'open: anything that fits'],
+          ]}
+          onChange={(v) => change((b) => setIn(b, 'slots', slot, v, `${slotSpec(slot).label}: ${v}`))}
+        />
+        <Choice
+          label="Metal"
+          value={part.metal ?? ''}
+          options={[['', 'none or not said'], ...METALS.map((m) => [m, m] as const)]}
+          onChange={(v) => change((b) => setPartField(b, slot, 'metal', v || undefined))}
+        />
+        <Field label="Colour, seen on the long view">
+          {(p) => (
+            <span className="flex gap-2">
+              <input
+                {...p}
+                type="color"
+                className="h-10 w-16 rounded border border-hairline bg-sheet"
+                value={part.colour ?? '#cfa46a'}
+                onChange={(e) => change((b) => setPartField(b, slot, 'colour', e.target.value))}
+              />
+              {part.colour && (
+                <Button look="quiet" onClick={() => change((b) => setPartField(b, slot, 'colour', undefined))}>
+                  as usual
+                </Button>
+              )}
+            </span>
+          )}
+        </Field>
         {Object.entries(kind.traits).map(([key, spec]) => (
           <Choice
             key={key}
@@ -157,6 +194,22 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
           />
         ))}
       </div>
+      {off.length > 0 && (
+        <div role="alert" className="mt-3 border-l-4 border-wont bg-canvas px-3 py-2">
+          <p className="font-bold">Not as listed</p>
+          <ul>
+            {off.map((d) => (
+              <li key={d.key}>
+                {d.label}: promised {printValue(d.promised.value, kind.sizes[d.key]!.unit)}, came{' '}
+                {printValue(d.measured.value, kind.sizes[d.key]!.unit)}.
+              </li>
+            ))}
+          </ul>
+          <Button className="mt-1" onClick={() => download(`claim-${slot}.txt`, 'text/plain', claimSheet(part))}>
+            Claim sheet
+          </Button>
+        </div>
+      )}
       <h3 className="mt-3 text-[18px]">Sizes</h3>
       {shown.map((key) => {
         const ref = { slot, size: key }
@@ -179,35 +232,12 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
         )
       })}
       <div className="mt-4 flex gap-2">
-        <Button onClick={() => putBack.mutate()}>Put it in the stash</Button>
+        <Button onClick={putBack}>Put it in the stash</Button>
         <Button look="quiet" onClick={() => change((b) => removePart(b, slot))}>
           Take it out of the build
         </Button>
       </div>
     </div>
-  )
-}
-
-function TextField({ label, value, onCommit, max }: { label: string; value: string; onCommit: (v: string) => void; max: number }) {
-  const [typed, setTyped] = useState<string>()
-  const commit = () => {
-    if (typed !== undefined && typed.trim() !== value) onCommit(typed.trim())
-    setTyped(undefined)
-  }
-  return (
-    <Field label={label}>
-      {(p) => (
-        <input
-          {...p}
-          className={INPUT}
-          maxLength={max}
-          value={typed ?? value}
-          onChange={(e) => setTyped(e.target.value)}
-          onBlur={commit}
-          onKeyDown={(e) => e.key === 'Enter' && commit()}
-        />
-      )}
-    </Field>
   )
 }
 

@@ -1,0 +1,287 @@
+import {
+  choosePart,
+  SLOTS,
+  slotSpec,
+  type Change,
+  type ChooseRequest,
+  type ChosenSet,
+  type Choice,
+  type RankBy,
+  type Slot,
+  type StockItem,
+  type Verdict,
+  type WhyNot,
+} from '@snug/core'
+import { useMemo, useState } from 'react'
+import { Workspace } from '../../app/Workspace'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { shopWorker, stopShopWorker } from '../../workers/compute'
+import { Button } from '../../ui/Button'
+import { NumberEntry } from '../../ui/NumberEntry'
+import { PegMark } from '../../ui/PegMark'
+import { ThingRow } from '../../ui/ThingRow'
+import { PartsList } from './PartsList'
+import { stockDrawing } from './stockDrawing'
+import { useCandidates } from './useStock'
+import { WhyNotPanel } from './WhyNotPanel'
+
+const RANKS: readonly (readonly [RankBy, string])[] = [
+  ['money', 'least money'],
+  ['bench', 'least bench time'],
+  ['date', 'soonest here'],
+]
+
+/** Slots a person has not fixed: open ones that matter, preferred ones, and what is empty and needed. */
+const openIn = (build: ReturnType<typeof useOpenBuild>): Slot[] =>
+  SLOTS.filter((s) => {
+    const state = build.slots?.[s.slot]
+    if (state) return state !== 'fixed'
+    return !build.parts[s.slot] && s.needed
+  }).map((s) => s.slot)
+
+/** Best complete sets for the slots that are open, and why not another part. */
+export function ChooseTab() {
+  const build = useOpenBuild()
+  const { change, tryOut } = useBuild()
+  const slots = useMemo(() => openIn(build), [build])
+  const candidates = useCandidates(slots.map((s) => slotSpec(s).kind))
+  const [rank, setRank] = useState<RankBy>('money')
+  const [money, setMoney] = useState<number>()
+  const [days, setDays] = useState<number>()
+  const [whole, setWhole] = useState({ noCuttingFinished: true, noRouting: false })
+  const [choice, setChoice] = useState<Choice>()
+  const [busy, setBusy] = useState(false)
+  const [at, setAt] = useState(0)
+  const [why, setWhy] = useState<{ item: StockItem; result?: WhyNot }>()
+  const request = (): ChooseRequest => ({
+    build,
+    rank,
+    limits: { ...whole, ...(money === undefined ? {} : { money }), ...(days === undefined ? {} : { days }) },
+    open: slots.map((slot) => ({
+      slot,
+      items: [...(candidates.data ?? []).filter((i) => i.part.kind === slotSpec(slot).kind), ...present(build, slot)],
+      ...(build.slots?.[slot] === 'preferred' ? { preferred: `here-${slot}` } : {}),
+    })),
+  })
+  const run = async () => {
+    setBusy(true)
+    setWhy(undefined)
+    try {
+      setChoice(await shopWorker().choose(request()))
+      setAt(0)
+    } finally {
+      setBusy(false)
+    }
+  }
+  const ask = async (slot: Slot, item: StockItem) => {
+    setWhy({ item })
+    setWhy({ item, result: await shopWorker().whyNot(request(), slot, item) })
+  }
+  const set = choice?.sets[at]
+  const taking =
+    (s: ChosenSet) =>
+    (b: typeof build): Change => ({
+      label: `Set of ${s.items.length} parts`,
+      edits: s.items.flatMap(
+        ({ slot, item }) => choosePart(b, slot, { ...item.part, state: item.holding === 'stash' ? 'in hand' : item.part.state }).edits,
+      ),
+    })
+  const shown = why?.item ?? set?.items[0]?.item
+  const drawing = useMemo(() => (shown ? stockDrawing(build, shown) : undefined), [build, shown])
+  return (
+    <Workspace
+      loupe={drawing}
+      listLabel="Sets that go together"
+      list={
+        <PartsList>
+          <div className="border-b border-hairline p-3">
+            <p>
+              {slots.length ? (
+                <>
+                  Open: <b>{slots.map((s) => slotSpec(s).label.toLowerCase()).join(', ')}</b>. {candidates.data?.length ?? '…'} parts of
+                  these kinds are in the stash or on offer.
+                </>
+              ) : (
+                'No slot is open. Under Slots, set the ones you have not made your mind up about to open or preferred.'
+              )}
+            </p>
+            <div className="mt-2 flex flex-wrap items-end gap-3">
+              <Limit label={`At most, ${build.currency}`}>
+                <NumberEntry label="At most, money" value={money} from={0} to={1e6} onCommit={setMoney} />
+              </Limit>
+              <Limit label="Here within, days">
+                <NumberEntry label="Here within, days" value={days} from={0} to={1000} onCommit={setDays} />
+              </Limit>
+              <label className="label">
+                <span className="block text-[14px] text-soft">Ranked by</span>
+                <select
+                  className="min-h-10 rounded border border-hairline bg-sheet px-2"
+                  value={rank}
+                  onChange={(e) => setRank(e.target.value as RankBy)}
+                >
+                  {RANKS.map(([r, name]) => (
+                    <option key={r} value={r}>
+                      {name}
+                    </option>
+                  ))}
+                </select>
+              </label>
+              {(
+                [
+                  ['noCuttingFinished', 'no cutting of finished wood'],
+                  ['noRouting', 'no routing'],
+                ] as const
+              ).map(([key, name]) => (
+                <label key={key} className="label flex min-h-10 items-center gap-2 text-[15px]">
+                  <input
+                    type="checkbox"
+                    className="size-4 accent-[var(--violet)]"
+                    checked={whole[key]}
+                    onChange={(e) => setWhole({ ...whole, [key]: e.target.checked })}
+                  />
+                  {name}
+                </label>
+              ))}
+              {busy ? (
+                <Button
+                  onClick={() => {
+                    stopShopWorker()
+                    setBusy(false)
+                  }}
+                >
+                  Stop
+                </Button>
+              ) : (
+                <Button look="main" disabled={!slots.length || !candidates.data} onClick={() => void run()}>
+                  Find sets
+                </Button>
+              )}
+              <span role="status" className="text-soft">
+                {busy ? 'Trying sets…' : ''}
+              </span>
+            </div>
+          </div>
+          {choice && !choice.sets.length && (
+            <p className="p-4">
+              No complete set keeps all limits.{' '}
+              {choice.empty.length
+                ? `Nothing fits ${choice.empty.map((s) => slotSpec(s).label.toLowerCase()).join(', ')}.`
+                : 'Ask “why not” of a part below, or loosen a limit.'}
+            </p>
+          )}
+          <ul>
+            {choice?.sets.map((s, i) => (
+              <ThingRow
+                key={i}
+                number={i + 1}
+                title={s.items.map((x) => x.item.part.name).join(' + ')}
+                about={`${s.joints.filter((j) => j.verdict === 'snug').length} of ${s.joints.length} joints snug · ${s.minutes} min at the bench · ${s.parcels.length ? `${s.parcels.length} parcels` : 'all from the stash'}`}
+                figure={`${s.money.toFixed(2)}`}
+                under={s.days ? `${s.days} days` : 'here'}
+                selected={i === at && !why}
+                onSelect={() => {
+                  setWhy(undefined)
+                  setAt(i)
+                }}
+              />
+            ))}
+          </ul>
+          {slots.length > 0 && candidates.data && (
+            <details className="border-t border-hairline p-3" open={!!choice}>
+              <summary className="label min-h-9 cursor-pointer text-[15px]">Why not another part</summary>
+              <ul>
+                {slots.flatMap((slot) =>
+                  candidates.data
+                    .filter((i) => i.part.kind === slotSpec(slot).kind)
+                    .slice(0, 12)
+                    .map((item) => (
+                      <li key={`${slot}/${item.id}`} className="flex items-center justify-between gap-2 border-b border-hairline">
+                        <span className="truncate">
+                          {item.part.name} <span className="text-soft">{slotSpec(slot).label}</span>
+                        </span>
+                        <Button look="quiet" onClick={() => void ask(slot, item)}>
+                          Why not this
+                        </Button>
+                      </li>
+                    )),
+                )}
+              </ul>
+            </details>
+          )}
+        </PartsList>
+      }
+      hand={
+        why ? (
+          <WhyNotPanel item={why.item} result={why.result} />
+        ) : set ? (
+          <SetInHand set={set} onTake={() => change(taking(set))} onTry={() => tryOut(taking(set))} currency={build.currency} />
+        ) : (
+          <p className="text-soft">
+            Set the slots you have not decided to open or preferred, then find the best complete sets. Every joint is judged; nothing is
+            bought.
+          </p>
+        )
+      }
+    />
+  )
+}
+
+/** The part a slot already holds is a candidate like any other, at no further cost. */
+const present = (build: ReturnType<typeof useOpenBuild>, slot: Slot): StockItem[] => {
+  const part = build.parts[slot]
+  return part ? [{ id: `here-${slot}`, part, holding: part.state === 'planned' ? 'offer' : 'stash', quantity: 1, reserved: {} }] : []
+}
+
+const Limit = ({ label, children }: { label: string; children: React.ReactNode }) => (
+  <div className="w-28">
+    <span className="label block text-[14px] text-soft">{label}</span>
+    {children}
+  </div>
+)
+
+const URGENT: Verdict[] = ['wont-go', 'tight', 'cant-tell', 'loose', 'snug']
+
+function SetInHand({ set, onTake, onTry, currency }: { set: ChosenSet; onTake: () => void; onTry: () => void; currency: string }) {
+  const joints = set.joints.toSorted((a, b) => URGENT.indexOf(a.verdict) - URGENT.indexOf(b.verdict))
+  return (
+    <div>
+      <h2 className="text-[23px]">
+        {set.money.toFixed(2)} {currency}, {set.minutes} min at the bench
+      </h2>
+      <ul className="mt-2">
+        {set.items.map(({ slot, item }) => (
+          <li key={slot} className="flex justify-between gap-3 border-b border-hairline py-1">
+            <span>
+              {item.part.name} <span className="text-soft">{slotSpec(slot).label}</span>
+            </span>
+            <span className="figure whitespace-nowrap">{item.holding === 'stash' ? 'stash' : (item.part.price ?? 0).toFixed(2)}</span>
+          </li>
+        ))}
+        {set.parcels.map((p) => (
+          <li key={p.seller} className="flex justify-between gap-3 border-b border-hairline py-1 text-soft">
+            Parcel from {p.seller}
+            <span className="figure">{p.cost.toFixed(2)}</span>
+          </li>
+        ))}
+      </ul>
+      <div className="mt-3 flex gap-2">
+        <Button look="main" onClick={onTake}>
+          Take this set
+        </Button>
+        <Button onClick={onTry}>Only try it</Button>
+      </div>
+      <h3 className="mt-3 text-[18px]">Its joints</h3>
+      <ul>
+        {joints.map((j) => (
+          <li key={j.id} className="grid grid-cols-[auto_1fr] items-center gap-x-3 border-b border-hairline py-1">
+            <PegMark verdict={j.verdict} />
+            <span>
+              {j.title}
+              {j.verdict !== 'snug' && <span className="block text-[13.5px] text-soft">{j.job ?? j.says}</span>}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}

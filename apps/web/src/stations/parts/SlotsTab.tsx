@@ -1,0 +1,105 @@
+import { missingSizes, notAsListed, partDrawing, SLOTS, spending, type Slot } from '@snug/core'
+import { Check, CircleDashed, Truck } from 'lucide-react'
+import { useMemo } from 'react'
+import { useHand } from '../../app/useHand'
+import { Workspace } from '../../app/Workspace'
+import { useOpenBuild } from '../../state/buildStore'
+import { ThingRow } from '../../ui/ThingRow'
+import { PartInHand } from './PartInHand'
+import { PartsList } from './PartsList'
+
+const ROWS = SLOTS.map((s) => ({ ...s, id: s.slot as Slot }))
+
+/** A slot for everything the build wants, what lies in it, and what it costs. */
+export function SlotsTab() {
+  const build = useOpenBuild()
+  const { hand, pick } = useHand('parts', ROWS)
+  const slot = hand!.id
+  const drawing = useMemo(() => partDrawing(build, slot), [build, slot])
+  const sum = spending(build)
+  // What is chosen or needed first, what may stay empty for good after it.
+  const rows = useMemo(
+    () => [...ROWS.filter((r) => build.parts[r.slot] || r.needed), ...ROWS.filter((r) => !build.parts[r.slot] && !r.needed)],
+    [build.parts],
+  )
+  return (
+    <Workspace
+      selected={slot}
+      onPick={pick}
+      loupe={drawing}
+      listLabel="Slots of the build"
+      list={
+        <PartsList
+          foot={
+            <>
+              <span>
+                Planned <b className="figure">{sum.planned.toFixed(2)}</b> {build.currency}
+              </span>
+              <span>
+                Paid <b className="figure">{sum.paid.toFixed(2)}</b>
+              </span>
+              {sum.left !== undefined && (
+                <span className={sum.left < 0 ? 'text-wont' : ''}>
+                  Budget left <b className="figure">{sum.left.toFixed(2)}</b>
+                </span>
+              )}
+              {sum.unpriced > 0 && <span className="text-soft">{sum.unpriced} without a price</span>}
+            </>
+          }
+        >
+          <ul>
+            {rows.map((row, i) => {
+              const part = build.parts[row.slot]
+              const missing = part ? missingSizes(part).length : 0
+              const off = part ? notAsListed(part).length : 0
+              const state = build.slots?.[row.slot]
+              return (
+                <ThingRow
+                  key={row.slot}
+                  number={i + 1}
+                  mark={<SlotMark state={!part ? 'empty' : part.state} />}
+                  title={
+                    part ? (
+                      part.name
+                    ) : (
+                      <span className="font-normal text-soft">
+                        {row.label}: {row.needed ? 'empty' : 'empty, if it has one'}
+                      </span>
+                    )
+                  }
+                  about={
+                    part
+                      ? [
+                          row.label,
+                          part.seller,
+                          state && state !== 'fixed' ? state : undefined,
+                          missing ? `${missing} needed sizes missing` : undefined,
+                          off ? 'not as listed' : undefined,
+                          part.state === 'ordered' && part.arrives ? `promised ${part.arrives}` : undefined,
+                        ]
+                          .filter(Boolean)
+                          .join(' · ')
+                      : row.needed
+                        ? 'enter its sizes first of all'
+                        : undefined
+                  }
+                  figure={part?.price !== undefined ? part.price.toFixed(0) : ''}
+                  under={part?.state}
+                  selected={row.slot === slot}
+                  onSelect={() => pick(row.slot)}
+                />
+              )
+            })}
+          </ul>
+        </PartsList>
+      }
+      hand={<PartInHand key={slot} slot={slot} />}
+    />
+  )
+}
+
+function SlotMark({ state }: { state: 'empty' | 'planned' | 'ordered' | 'in hand' }) {
+  if (state === 'in hand') return <Check size={18} className="text-ink" aria-label="in hand" />
+  if (state === 'ordered') return <Truck size={18} className="text-copper" aria-label="ordered" />
+  return <CircleDashed size={18} className="text-soft" aria-label={state} />
+}

@@ -1,0 +1,166 @@
+import { freeOf, KIND_NAMES, KINDS, leadDays, type StockItem } from '@snug/core'
+import { useVirtualizer } from '@tanstack/react-virtual'
+import { Download, Upload } from 'lucide-react'
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
+import { Workspace } from '../../app/Workspace'
+import { useOpenBuild } from '../../state/buildStore'
+import { Button } from '../../ui/Button'
+import { INPUT } from '../../ui/Field'
+import { useWhere } from '../../app/where'
+import { CsvSheet } from './CsvSheet'
+import { PartsList } from './PartsList'
+import { StockInHand } from './StockInHand'
+import { stockDrawing } from './stockDrawing'
+import { useStock } from './useStock'
+
+const ROW = 54
+
+/** Stash and offers: searched, scrolled, imported and exported, however many there are. */
+export function StockTab() {
+  const build = useOpenBuild()
+  const { id } = useWhere()
+  const [q, setQ] = useState('')
+  const [kind, setKind] = useState('')
+  const [holding, setHolding] = useState('')
+  const [chosen, setChosen] = useState<string>()
+  const [csv, setCsv] = useState<File>()
+  const file = useRef<HTMLInputElement>(null)
+  const text = useDeferredValue(q)
+  const stock = useStock({ q: text, kind, holding })
+  const items = useMemo(() => stock.data?.pages.flatMap((p) => p.items) ?? [], [stock.data])
+  const total = stock.data?.pages[0]?.total ?? 0
+  const scroller = useRef<HTMLDivElement>(null)
+  const rows = useVirtualizer({ count: items.length, getScrollElement: () => scroller.current, estimateSize: () => ROW, overscan: 8 })
+  const shown = rows.getVirtualItems()
+  const last = shown.at(-1)?.index ?? 0
+  const { fetchNextPage, hasNextPage, isFetchingNextPage } = stock
+  useEffect(() => {
+    if (last >= items.length - 20 && hasNextPage && !isFetchingNextPage) void fetchNextPage()
+  }, [last, items.length, hasNextPage, isFetchingNextPage, fetchNextPage])
+  const hand = items.find((i) => i.id === chosen) ?? items[0]
+  const drawing = useMemo(() => (hand ? stockDrawing(build, hand) : undefined), [build, hand])
+  return (
+    <>
+      <Workspace
+        loupe={drawing}
+        listLabel="Stash and offers"
+        list={
+          <PartsList
+            foot={
+              <>
+                <span role="status">
+                  <b className="figure">{total}</b> parts
+                </span>
+                <input
+                  ref={file}
+                  type="file"
+                  accept=".csv,text/csv"
+                  className="sr-only"
+                  tabIndex={-1}
+                  aria-label="Table of parts"
+                  onChange={(e) => {
+                    setCsv(e.target.files?.[0])
+                    e.target.value = ''
+                  }}
+                />
+                <Button className="!min-h-9" onClick={() => file.current?.click()}>
+                  <Upload size={15} aria-hidden /> Take a table in
+                </Button>
+                <a href="/api/stock.csv" download className="inline-flex min-h-9 items-center gap-1.5 hover:text-violet">
+                  <Download size={15} aria-hidden /> CSV
+                </a>
+                <a href="/api/stock.json" download className="inline-flex min-h-9 items-center gap-1.5 hover:text-violet">
+                  <Download size={15} aria-hidden /> JSON
+                </a>
+              </>
+            }
+          >
+            <div className="flex h-full flex-col">
+              <div className="grid shrink-0 grid-cols-[1fr_11rem_8.5rem] gap-2 border-b border-hairline p-2">
+                <input
+                  aria-label="Search parts"
+                  placeholder="Name, seller or place"
+                  className={INPUT}
+                  value={q}
+                  onChange={(e) => setQ(e.target.value)}
+                />
+                <select aria-label="Kind of part" className={INPUT} value={kind} onChange={(e) => setKind(e.target.value)}>
+                  <option value="">every kind</option>
+                  {KIND_NAMES.map((k) => (
+                    <option key={k} value={k}>
+                      {KINDS[k].label}
+                    </option>
+                  ))}
+                </select>
+                <select aria-label="Stash or offers" className={INPUT} value={holding} onChange={(e) => setHolding(e.target.value)}>
+                  <option value="">both</option>
+                  <option value="stash">stash</option>
+                  <option value="offer">offers</option>
+                </select>
+              </div>
+              {stock.isError && (
+                <p role="alert" className="p-4 text-wont">
+                  {stock.error.message}
+                </p>
+              )}
+              {stock.data && !items.length && (
+                <p className="p-6 text-soft">
+                  {q || kind || holding
+                    ? 'Nothing by that name.'
+                    : 'The stash is empty. Put a part of a build in it, break a donor up, or take a table in.'}
+                </p>
+              )}
+              <div ref={scroller} className="min-h-0 flex-1 overflow-auto" data-testid="stock-rows">
+                <ul className="relative" style={{ height: rows.getTotalSize() }}>
+                  {shown.map((v) => (
+                    <li
+                      key={items[v.index]!.id}
+                      className="absolute inset-x-0"
+                      style={{ height: ROW, transform: `translateY(${v.start}px)` }}
+                    >
+                      <StockRow
+                        item={items[v.index]!}
+                        buildId={id}
+                        selected={items[v.index] === hand}
+                        onSelect={() => setChosen(items[v.index]!.id)}
+                      />
+                    </li>
+                  ))}
+                </ul>
+              </div>
+            </div>
+          </PartsList>
+        }
+        hand={hand ? <StockInHand key={hand.id} item={hand} /> : <p className="text-soft">Choose a part on the left.</p>}
+      />
+      {csv && <CsvSheet file={csv} onClose={() => setCsv(undefined)} />}
+    </>
+  )
+}
+
+function StockRow({ item, buildId, selected, onSelect }: { item: StockItem; buildId: string; selected: boolean; onSelect: () => void }) {
+  const { part } = item
+  const free = freeOf(item, buildId)
+  const low = item.minimum !== undefined && free < item.minimum
+  return (
+    <button
+      type="button"
+      aria-current={selected ? 'true' : undefined}
+      onClick={onSelect}
+      className={`grid h-full w-full grid-cols-[1fr_auto] items-center gap-3 border-b border-l-4 border-b-hairline px-3 text-left ${selected ? 'border-l-violet bg-wash' : 'border-l-transparent hover:bg-canvas/60'}`}
+    >
+      <span className="min-w-0">
+        <span className="block truncate font-bold">{part.name}</span>
+        <span className={`block truncate text-[13.5px] ${selected ? 'text-ink' : 'text-soft'}`}>
+          {[KINDS[part.kind].label, part.seller, item.place].filter(Boolean).join(' · ')}
+        </span>
+      </span>
+      <span className="figure text-right text-[15px]">
+        {item.holding === 'stash' ? `${free} of ${item.quantity}` : (part.price?.toFixed(2) ?? '')}
+        <span className={`block text-[12px] ${low ? 'text-wont' : selected ? 'text-ink' : 'text-soft'}`}>
+          {item.holding === 'stash' ? (low ? 'order more' : 'free') : `${leadDays(item)} days`}
+        </span>
+      </span>
+    </button>
+  )
+}

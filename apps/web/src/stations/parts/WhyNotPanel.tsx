@@ -1,0 +1,64 @@
+import type { StockItem, WhyNot } from '@snug/core'
+import { PegMark } from '../../ui/PegMark'
+
+/** What stands against a named part: the joints and numbers that rule it out, or what it would cost more, and the nearest that would do. */
+export function WhyNotPanel({ item, result }: { item: StockItem; result: WhyNot | undefined }) {
+  return (
+    <div>
+      <h2 className="text-[23px]">Why not {item.part.name}</h2>
+      {!result && <p className="text-soft">Trying it…</p>}
+      {result?.alone && <p className="mt-2 border-l-4 border-wont pl-3">{result.alone}</p>}
+      {result && result.clashes.length > 0 && (
+        <>
+          <p className="mt-2">It clashes with what is fixed:</p>
+          <ul>
+            {result.clashes.map((j) => (
+              <li key={j.id} className="grid grid-cols-[auto_1fr] gap-x-3 border-b border-hairline py-1.5">
+                <PegMark verdict={j.verdict} />
+                <span>
+                  <b>{j.title}.</b> {j.says}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {result?.with && result.more && (
+        <>
+          <p className="mt-2">
+            {result.more.money <= 0.005 && result.more.minutes <= 0 && result.more.days <= 0
+              ? 'Nothing stands against it: a set with it is as good as the best.'
+              : `It can be had: the best set with it costs ${signed(result.more.money, 2)} in money, ${signed(result.more.minutes, 0)} min at the bench and ${signed(result.more.days, 0)} days against the best.`}
+          </p>
+          <ul className="mt-1">
+            {result.with.joints
+              .filter((j) => j.verdict === 'tight' || j.verdict === 'wont-go' || j.verdict === 'cant-tell')
+              .map((j) => (
+                <li key={j.id} className="grid grid-cols-[auto_1fr] gap-x-3 border-b border-hairline py-1">
+                  <PegMark verdict={j.verdict} />
+                  <span>
+                    {j.title}. <span className="text-soft">{j.says}</span>
+                  </span>
+                </li>
+              ))}
+          </ul>
+        </>
+      )}
+      {result && !result.alone && !result.with && !result.clashes.length && (
+        <p className="mt-2 border-l-4 border-wont pl-3">No complete set keeps the limits with this part in it.</p>
+      )}
+      {result?.nearest && (
+        <p className="mt-3">
+          Nearest that would do: <b>{result.nearest.part.name}</b>
+          {result.nearest.holding === 'offer'
+            ? `, ${result.nearest.part.price ?? '?'} at ${result.nearest.part.seller ?? 'a seller'}`
+            : ', from the stash'}{' '}
+          ({slotSpecOf(result.nearest)}).
+        </p>
+      )}
+    </div>
+  )
+}
+
+const signed = (n: number, digits: number) => `${n > 0 ? '+' : ''}${n.toFixed(digits)}`
+const slotSpecOf = (item: StockItem) => item.part.kind.replace('-', ' ')

@@ -1,0 +1,85 @@
+import { slipOf, type StockItem } from './stock'
+import type { Part } from './part'
+import type { Slot } from './slots'
+
+export interface SellerSum {
+  seller: string
+  planned: number
+  paid: number
+  /** Postage of the parcel, once however much is in it. */
+  shipping: number
+  parts: number
+}
+
+export interface Spending {
+  planned: number
+  paid: number
+  shipping: number
+  consumables: number
+  unpriced: number
+  /** Left of the budget after everything planned; absent without a budget. */
+  left?: number
+  sellers: SellerSum[]
+  fromStash: number
+}
+
+/** Something a build uses up a little of: filler, paper, solder. */
+export interface Consumable {
+  name: string
+  /** Price of the whole tub, sheet pack or reel. */
+  price: number
+  /** How much of it this build uses, 0 to 1. */
+  share: number
+}
+
+/** Everything a build costs: parts by seller with one postage a parcel, and the share of what it uses up. */
+export function spending(build: {
+  parts: Partial<Record<Slot, Part>>
+  parcels?: Record<string, number>
+  consumables?: Record<string, Consumable>
+  budget?: number
+}): Spending {
+  const by = new Map<string, SellerSum>()
+  let unpriced = 0
+  let fromStash = 0
+  for (const part of Object.values(build.parts)) {
+    if (!part) continue
+    if (part.price === undefined) unpriced++
+    const seller = part.seller ?? 'from the stash'
+    if (!part.seller) fromStash++
+    const sum = by.get(seller) ?? { seller, planned: 0, paid: 0, shipping: build.parcels?.[seller] ?? 0, parts: 0 }
+    sum.planned += part.price ?? 0
+    if (part.state !== 'planned') sum.paid += part.price ?? 0
+    sum.parts++
+    by.set(seller, sum)
+  }
+  const sellers = [...by.values()].toSorted((a, b) => b.planned + b.shipping - a.planned - a.shipping)
+  const consumables = Object.values(build.consumables ?? {}).reduce((s, c) => s + c.price * c.share, 0)
+  const shipping = sellers.reduce((s, x) => s + x.shipping, 0)
+  const planned = sellers.reduce((s, x) => s + x.planned, 0) + shipping + consumables
+  // A parcel is paid for when anything in it is.
+  const paid = sellers.reduce((s, x) => s + x.paid + (x.paid > 0 ? x.shipping : 0), 0) + consumables
+  return {
+    planned,
+    paid,
+    shipping,
+    consumables,
+    unpriced,
+    fromStash,
+    sellers,
+    ...(build.budget === undefined ? {} : { left: build.budget - planned }),
+  }
+}
+
+/** Shift of an ISO date by whole days. */
+type AddDays = (iso: string, days: number) => string
+
+/**
+ * Latest day to order something that must be here by `needed`: its lead time stretched by what this seller's promises have slipped by
+ * so far, and two days to check it. [ours]
+ */
+export function latestOrder(item: StockItem, all: readonly StockItem[], needed: string, addDays: AddDays): string {
+  const promised = item.lead?.promised ?? 0
+  const days = item.lead?.seen ?? promised * slipOf(all, item.part.seller ?? '')
+  return addDays(needed, -Math.ceil(days) - 2)
+}
