@@ -165,6 +165,23 @@ class MockupDoc {
   @IsISO8601({ strict: true }, time) at!: string
   @IsString() @MaxLength(20) basis!: string
 }
+class OrderedSizeDoc {
+  @Between(-1000, 1000, 'An ordered size', ' mm') value!: number
+  @Between(0, 50, 'Its tolerance', ' mm') tolerance!: number
+}
+class OrderDoc {
+  @Whole(1, 1000, 'The revision') revision!: number
+  @Matches(DAY, day) at!: string
+  @RecordOf('recordOf', (v) => problemsOf(OrderedSizeDoc, v), 120) sizes!: Record<string, OrderedSizeDoc>
+}
+class RescueDoc {
+  @IsOptional() @Between(0, 1e6, 'The price asked') asking?: number
+  @IsOptional() @Between(0, 1e6, 'Its worth') worth?: number
+  @IsArray(says('Defects are a list.'))
+  @ArrayMaxSize(40)
+  @IsString({ each: true, message: 'A defect is named by a word.' })
+  defects!: string[]
+}
 /** A record of slots whose values come from a list. */
 const slotRecord = (values: readonly string[], what: string) => (v: unknown, slot: string) =>
   !isSlot(slot)
@@ -198,6 +215,10 @@ export class BuildDoc {
   @IsOptional() @RecordOf('recordOf', (v) => problemsOf(ConsumableDoc, v)) consumables?: Record<string, ConsumableDoc>
   @IsOptional() @RecordOf('recordOf', (v) => problemsOf(MockupDoc, v), 100) mockup?: Record<string, MockupDoc>
   @IsOptional() @RecordOf('recordOf', slotRecord(UNPACKED, 'What was unpacked')) unpacked?: Record<string, string>
+  @IsOptional()
+  @RecordOf('recordOf', (v, slot) => (isSlot(slot) ? problemsOf(OrderDoc, v) : [{ path: '', why: `"${slot}" is not a slot.` }]))
+  orders?: Record<string, OrderDoc>
+  @IsOptional() @IsObject(says('A rescue has defects.')) @ValidateNested() @Type(() => RescueDoc) rescue?: RescueDoc
   @RecordOf('recordOf', (v) => problemsOf(JobDoc, v)) jobs!: Record<string, JobDoc>
   @IsObject(says('The circuit is missing.')) @ValidateNested() @Type(() => CircuitDoc) circuit!: CircuitDoc
   @RecordOf('recordOf', (v) => problemsOf(ReadingDoc, v)) readings!: Record<string, ReadingDoc>

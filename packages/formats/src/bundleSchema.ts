@@ -56,7 +56,7 @@ export function bundleSchema(): Schema {
 }
 
 function buildSchema(): Schema {
-  const optional = ['due', 'budget', 'slots', 'tools', 'parcels', 'consumables', 'mockup', 'unpacked']
+  const optional = ['due', 'budget', 'slots', 'tools', 'parcels', 'consumables', 'mockup', 'unpacked', 'orders', 'rescue']
   const properties: Record<string, Schema> = {
     schema: { const: 1 },
     name: { type: 'string', minLength: 1, maxLength: 80 },
@@ -74,6 +74,22 @@ function buildSchema(): Schema {
     consumables: map(object({ name: text(80), price: number(0, 1e5), share: number(0, 1) })),
     mockup: map(object({ outcome: oneOf(OUTCOMES), at: time, basis: text(20) })),
     unpacked: object(Object.fromEntries(SLOTS.map((s) => [s.slot, oneOf(UNPACKED)])), []),
+    orders: object(
+      Object.fromEntries(
+        SLOTS.map((s) => [
+          s.slot,
+          object({
+            revision: { type: 'integer', minimum: 1 },
+            at: day,
+            sizes: map(object({ value: number(-1000, 1000), tolerance: number(0, 50) })),
+          }),
+        ]),
+      ),
+      [],
+    ),
+    rescue: object({ asking: number(0, 1e6), worth: number(0, 1e6), defects: { type: 'array', items: text(40), maxItems: 40 } }, [
+      'defects',
+    ]),
     jobs: map(
       object({ slot: oneOf(SLOTS.map((s) => s.slot)), size: text(60), delta: number(-100, 100), doubt: number(0, 10), text: text(300) }),
     ),

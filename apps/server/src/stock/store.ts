@@ -30,7 +30,7 @@ export interface StockQuery {
   limit: number
 }
 
-/** One page of the stock with how many there are in all, in the order they came. */
+/** One page of the stock with how many there are in all, by kind and name. */
 export async function listStock(db: Db, q: StockQuery): Promise<{ total: number; items: StockItem[] }> {
   const words = (q.text ?? '').toLowerCase().split(/\s+/).filter(Boolean)
   const where: SQL[] = words.map((w) => like(stock.search, `%${w.replace(/[%_\\]/g, '\\$&')}%`))
@@ -38,7 +38,13 @@ export async function listStock(db: Db, q: StockQuery): Promise<{ total: number;
   if (q.holding) where.push(eq(stock.holding, q.holding))
   const filter = and(...where)
   const [{ n } = { n: 0 }] = await db.select({ n: count() }).from(stock).where(filter)
-  const rows = await db.select().from(stock).where(filter).orderBy(asc(stock.createdAt), asc(stock.id)).limit(q.limit).offset(q.offset)
+  const rows = await db
+    .select()
+    .from(stock)
+    .where(filter)
+    .orderBy(asc(stock.kind), asc(stock.search), asc(stock.id))
+    .limit(q.limit)
+    .offset(q.offset)
   return { total: n, items: rows.map(itemOf) }
 }
 

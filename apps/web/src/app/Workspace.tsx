@@ -1,5 +1,5 @@
 import type { Drawing, Mark } from '@snug/core'
-import type { ReactNode } from 'react'
+import type { ReactElement, ReactNode } from 'react'
 import { DrawingView } from '../drawing/DrawingView'
 import { LongView, type Pin } from '../longview/LongView'
 import { usePrefs } from '../state/prefs'
@@ -9,7 +9,8 @@ interface Props {
   overlay?: readonly Mark[]
   selected?: string | undefined
   onPick?: (id: string) => void
-  loupe: Drawing | undefined
+  /** A drawing of the thing in hand, or what stands in its place. */
+  loupe: Drawing | ReactElement | undefined
   fromSide?: boolean
   /** Left: what there is. Right: the one thing in hand. */
   list: ReactNode
@@ -34,7 +35,7 @@ export function Workspace({ pins, overlay, selected, onPick, loupe, list, hand, 
       {stage !== 'whole' && (
         <>
           <section aria-label="Loupe" className="ws-loupe border-b border-l border-hairline bg-sheet">
-            {loupe && <DrawingView drawing={loupe} />}
+            {loupe && ('marks' in loupe ? <DrawingView drawing={loupe} /> : loupe)}
           </section>
           <section aria-label={listLabel} className="ws-list overflow-auto" tabIndex={-1}>
             {list}

@@ -68,14 +68,14 @@ export function LongView({ pins = [], overlay = [], selected, onPick, fromSide =
     const ordered = [...pins].sort((a, b) => Number(b.minor ?? false) - Number(a.minor ?? false))
     const places = ordered.map((pin) => {
       const p = project({ x: pin.at.x, y: acrossIn(build, view, pin.at.y) })
-      return { x: p.x, y: Math.min(h - 14, Math.max(14, p.y)) }
+      return { x: Math.min(width - 26, Math.max(12, p.x)), y: Math.min(h - 14, Math.max(14, p.y)) }
     })
     const apart = spread(
       places,
       ordered.map((p) => (p.minor ? 6.5 : 11)),
     )
     return ordered.map((pin, i) => ({ pin, p: apart[i]! }))
-  }, [pins, project, build, view, h])
+  }, [pins, project, build, view, width, h])
   const face = view === 'front' ? 'from the front' : view === 'back' ? 'from the back' : 'from the side'
   return (
     <section aria-label="Long view" className="relative flex h-full min-h-0 flex-col overflow-hidden bg-paper">

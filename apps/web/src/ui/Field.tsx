@@ -7,9 +7,12 @@ export function Field({
   label,
   hint,
   error,
+  quiet = false,
   children,
 }: {
   label: string
+  /** The label is read out but not shown: where a table's head already says it. */
+  quiet?: boolean
   hint?: ReactNode
   error?: string | undefined
   children: (props: { id: string; 'aria-describedby'?: string; 'aria-invalid'?: true }) => ReactNode
@@ -18,7 +21,7 @@ export function Field({
   const about = error || hint ? { 'aria-describedby': `${id}-about` } : {}
   return (
     <div className="min-w-0">
-      <label htmlFor={id} className="label block text-[14px] text-soft">
+      <label htmlFor={id} className={quiet ? 'sr-only' : 'label block text-[14px] text-soft'}>
         {label}
       </label>
       {children({ id, ...about, ...(error ? { 'aria-invalid': true as const } : {}) })}

@@ -12,6 +12,7 @@ export function NumberEntry({
   whole,
   onCommit,
   placeholder,
+  quiet = false,
 }: {
   label: string
   value: number | undefined
@@ -20,10 +21,11 @@ export function NumberEntry({
   whole?: boolean
   onCommit: (v: number) => void
   placeholder?: string
+  quiet?: boolean
 }) {
   const [error, setError] = useState<string>()
   return (
-    <Field label={label} error={error}>
+    <Field label={label} error={error} quiet={quiet}>
       {({ id }) => (
         <EntryField
           id={id}

@@ -1,4 +1,4 @@
-import type { Consumable, Part, Slot } from '../parts'
+import type { Consumable, Order, Part, Slot } from '../parts'
 
 /**
  * One instrument being made. A plain document: everything a person chose, measured or did. Whatever can be computed
@@ -32,6 +32,10 @@ export interface Build {
   mockup?: Record<string, MockupResult>
   /** What was found when parcels were unpacked, by slot. */
   unpacked?: Partial<Record<Slot, Unpacked>>
+  /** What was ordered to be made, by slot, as it was sent. */
+  orders?: Partial<Record<Slot, Order>>
+  /** A worn instrument being thought about. */
+  rescue?: { asking?: number; worth?: number; defects: string[] }
   /** Jobs planned on paper, by joint and check: they change the sizes the joints see until the real size is measured. */
   jobs: Record<string, PlannedJob>
   circuit: CircuitChoice

@@ -25,10 +25,8 @@ export function enteredAt(build: Build, ref: SizeRef): Size | undefined {
   return part && Object.hasOwn(part.sizes, ref.size) ? part.sizes[ref.size] : undefined
 }
 
-/** The size as the joints see it: as entered, with the jobs planned on paper already done to it. */
-export function sizeAt(build: Build, ref: SizeRef): Size | undefined {
-  const entered = enteredAt(build, ref)
-  if (!entered) return undefined
+/** A size with the jobs planned on paper already done to it. */
+export function withJobs(build: Build, ref: SizeRef, entered: Size): Size {
   let { value, doubt } = entered
   for (const job of Object.values(build.jobs)) {
     if (job.slot !== ref.slot || job.size !== ref.size) continue
@@ -36,6 +34,12 @@ export function sizeAt(build: Build, ref: SizeRef): Size | undefined {
     doubt = Math.hypot(doubt, job.doubt)
   }
   return { ...entered, value, doubt }
+}
+
+/** The size as the joints see it: as entered, with its planned jobs; nothing when it was never entered. */
+export function sizeAt(build: Build, ref: SizeRef): Size | undefined {
+  const entered = enteredAt(build, ref)
+  return entered && withJobs(build, ref, entered)
 }
 
 export const valueAt = (build: Build, ref: SizeRef): number | undefined => sizeAt(build, ref)?.value

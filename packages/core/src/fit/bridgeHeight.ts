@@ -5,6 +5,7 @@ import { fretPlace } from '../layout/frets'
 import { likelyOf, linear, ofSize, printMm, propagate, type Distribution, type Size } from '../quantity'
 import { TARGETS } from '../setup/targets'
 import { jointOf, waitingJoint } from './assemble'
+import { sizeOr } from './known'
 import { check, signed, type Check, type Cure, type DetailTable, type JudgedJoint } from './joint'
 import type { Band } from './verdict'
 
@@ -57,7 +58,8 @@ export function shimFor(rise: number, reach: number, heel: number): { tilt: numb
   return { tilt: deg(phi), shim: heel * Math.tan(phi) }
 }
 
-const tiltOf = (build: Build): Size => sizeAt(build, sizeRef('body', 'pocket.tilt')) ?? { value: 0, doubt: 0.2, known: 'assumed' }
+/** Tilt of the pocket's floor, shims planned on paper included. */
+const tiltOf = (build: Build): Size => sizeOr(build, sizeRef('body', 'pocket.tilt'), 0, 0.2)
 
 /** Action at fret 12 the chosen school aims at, mm, middle of both sides. */
 function wantedAction(build: Build): number {
@@ -304,7 +306,7 @@ export function sideDrawing(build: Build, ys: number | undefined): Drawing {
     sizeAt(build, { slot, size })?.value ?? otherwise
   const board = value('neck', 'heel.thickness', 25.4) - value('body', 'pocket.depth', 16)
   const crown = value('neck', 'crown', 1.1)
-  const tilt = value('body', 'pocket.tilt', 0)
+  const tilt = tiltOf(build).value
   const nut = value('nut', 'slot', 0.5)
   const low = value('bridge', 'height.min', 9)
   const high = value('bridge', 'height.max', 15)

@@ -1,11 +1,10 @@
-import { sizeAt, type Build, type SizeRef } from '../build'
+import { sizeAt, traitAt, withJobs, type Build, type SizeRef } from '../build'
 import { linear, ofSize, type Distribution, type Size } from '../quantity'
 import { plannedFilm } from '../finish/film'
-import { traitAt } from '../build'
 
 /** The size as entered, or a usual value marked as assumed with its own doubt. */
 export const sizeOr = (build: Build, ref: SizeRef, usual: number, doubt: number): Size =>
-  sizeAt(build, ref) ?? { value: usual, doubt, known: 'assumed' }
+  sizeAt(build, ref) ?? withJobs(build, ref, { value: usual, doubt, known: 'assumed' })
 
 /** Sum of factor times size, plus a fixed offset, as a distribution. */
 export const gapOf = (terms: readonly (readonly [number, Size])[], offset = 0): Distribution =>

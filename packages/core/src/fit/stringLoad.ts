@@ -139,7 +139,7 @@ export function stringsThroughJoint(build: Build): JudgedJoint {
           : [
               {
                 id: `drill-${ref.slot}`,
-                job: `Drill the hole in the ${name} out to ${printMm(string.value + PASS + ball(ref), 1)} mm.`,
+                job: `Drill the hole in the ${name} out to ${printMm(string.value + PASS + ball(ref))} mm.`,
                 how: 'Metal: clamp it, slow speed, deburr both sides, eyes covered. A long-scale set on short hardware often needs this.',
                 gives: name,
                 tools: ['bit', 'clamp', 'eye protection'],

@@ -1,4 +1,4 @@
-import { sizeAt, type Build } from '../build'
+import { sizeAt, withJobs, type Build } from '../build'
 import { pt, rectangle, type Mark } from '../drawing'
 import type { Slot } from '../parts'
 import { datums } from './datums'
@@ -10,7 +10,9 @@ export function sideProfile(build: Build): Mark[] {
   const thickness = value('body', 'thickness', 44)
   const pocket = value('body', 'pocket.depth', 16)
   const heel = value('neck', 'heel.thickness', 25.4)
-  const tilt = (value('body', 'pocket.tilt', 0) * Math.PI) / 180
+  const tiltRef = { slot: 'body', size: 'pocket.tilt' } as const
+  const flat = { value: 0, doubt: 0, known: 'assumed' } as const
+  const tilt = ((sizeAt(build, tiltRef) ?? withJobs(build, tiltRef, flat)).value * Math.PI) / 180
   const board = heel - pocket
   const crown = value('neck', 'crown', 1.1)
   const surface = (x: number) => board + (x - d.mouth) * Math.tan(tilt)

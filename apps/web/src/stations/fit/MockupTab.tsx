@@ -6,6 +6,7 @@ import { useWhere } from '../../app/where'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
+import { openSheet } from '../../ui/openSheet'
 import { PegMark } from '../../ui/PegMark'
 import { SizeField } from '../../ui/SizeField'
 import { ThingRow } from '../../ui/ThingRow'
@@ -29,7 +30,14 @@ export function MockupTab() {
       listLabel="Trial build, in order"
       list={
         <div className="flex h-full flex-col">
-          <FitTabs />
+          <div className="flex items-center border-b border-hairline bg-canvas/50">
+            <div className="flex-1">
+              <FitTabs />
+            </div>
+            <Button look="quiet" className="mr-2" onClick={() => void openSheet((f) => f.mockupSheet(build))}>
+              Print the sheet
+            </Button>
+          </div>
           <div className="min-h-0 flex-1 overflow-auto">
             {stale > 0 && (
               <p role="status" className="border-b border-hairline bg-wash px-4 py-2">

@@ -106,12 +106,12 @@ export function ChooseTab() {
               )}
             </p>
             <div className="mt-2 flex flex-wrap items-end gap-3">
-              <Limit label={`At most, ${build.currency}`}>
-                <NumberEntry label="At most, money" value={money} from={0} to={1e6} onCommit={setMoney} />
-              </Limit>
-              <Limit label="Here within, days">
+              <div className="w-28">
+                <NumberEntry label={`At most, ${build.currency}`} value={money} from={0} to={1e6} onCommit={setMoney} />
+              </div>
+              <div className="w-28">
                 <NumberEntry label="Here within, days" value={days} from={0} to={1000} onCommit={setDays} />
-              </Limit>
+              </div>
               <label className="label">
                 <span className="block text-[14px] text-soft">Ranked by</span>
                 <select
@@ -174,8 +174,8 @@ export function ChooseTab() {
               <ThingRow
                 key={i}
                 number={i + 1}
-                title={s.items.map((x) => x.item.part.name).join(' + ')}
-                about={`${s.joints.filter((j) => j.verdict === 'snug').length} of ${s.joints.length} joints snug · ${s.minutes} min at the bench · ${s.parcels.length ? `${s.parcels.length} parcels` : 'all from the stash'}`}
+                title={titleOf(s)}
+                about={`${s.joints.filter((j) => j.verdict === 'snug').length} of ${s.joints.length} joints snug · ${s.minutes} min at the bench · ${s.parcels.length ? `${s.parcels.length} ${s.parcels.length === 1 ? 'parcel' : 'parcels'}` : 'nothing to order'}`}
                 figure={`${s.money.toFixed(2)}`}
                 under={s.days ? `${s.days} days` : 'here'}
                 selected={i === at && !why}
@@ -232,12 +232,11 @@ const present = (build: ReturnType<typeof useOpenBuild>, slot: Slot): StockItem[
   return part ? [{ id: `here-${slot}`, part, holding: part.state === 'planned' ? 'offer' : 'stash', quantity: 1, reserved: {} }] : []
 }
 
-const Limit = ({ label, children }: { label: string; children: React.ReactNode }) => (
-  <div className="w-28">
-    <span className="label block text-[14px] text-soft">{label}</span>
-    {children}
-  </div>
-)
+/** What a set would change; the parts that stay go without saying. */
+const titleOf = (s: ChosenSet) => {
+  const others = s.items.filter((x) => !x.item.id.startsWith('here-'))
+  return others.length ? others.map((x) => x.item.part.name).join(' + ') : 'As it is now'
+}
 
 const URGENT: Verdict[] = ['wont-go', 'tight', 'cant-tell', 'loose', 'snug']
 
@@ -254,7 +253,9 @@ function SetInHand({ set, onTake, onTry, currency }: { set: ChosenSet; onTake: (
             <span>
               {item.part.name} <span className="text-soft">{slotSpec(slot).label}</span>
             </span>
-            <span className="figure whitespace-nowrap">{item.holding === 'stash' ? 'stash' : (item.part.price ?? 0).toFixed(2)}</span>
+            <span className="figure whitespace-nowrap">
+              {item.id.startsWith('here-') ? 'is here' : item.holding === 'stash' ? 'stash' : (item.part.price ?? 0).toFixed(2)}
+            </span>
           </li>
         ))}
         {set.parcels.map((p) => (

@@ -24,7 +24,7 @@ export function MoneyTab() {
   const open = evaluation!.plan.steps.filter((s) => s.id.startsWith('arrive-'))
   return (
     <Workspace
-      loupe={undefined}
+      loupe={<SellerChart />}
       listLabel="Money by seller"
       list={
         <PartsList
@@ -64,6 +64,7 @@ export function MoneyTab() {
                   <td className="w-28 py-0.5 pr-4">
                     {s.seller === 'from the stash' ? null : (
                       <NumberEntry
+                        quiet
                         label={`Postage from ${s.seller}`}
                         value={s.shipping}
                         from={0}
@@ -81,19 +82,15 @@ export function MoneyTab() {
       }
       hand={
         <div>
-          <h2 className="text-[23px]">Where the money goes</h2>
-          <SellerChart />
+          <h2 className="text-[23px]">Budget and days</h2>
           <div className="mt-2 grid grid-cols-2 gap-3">
-            <label className="label text-[14px] text-soft">
-              Budget, {build.currency}
-              <NumberEntry
-                label="Budget"
-                value={build.budget}
-                from={0}
-                to={1e6}
-                onCommit={(v) => change((b) => setField(b, ['budget'], v, `Budget ${v}`))}
-              />
-            </label>
+            <NumberEntry
+              label={`Budget, ${build.currency}`}
+              value={build.budget}
+              from={0}
+              to={1e6}
+              onCommit={(v) => change((b) => setField(b, ['budget'], v, `Budget ${v}`))}
+            />
             <label className="label text-[14px] text-soft">
               Due
               <input
@@ -128,31 +125,35 @@ function SellerChart() {
   const c = useThemeColours()
   const rows = sum.sellers.filter((s) => s.planned + s.shipping > 0)
   return (
-    <div style={{ height: 40 + rows.length * 26 }}>
-      <Bar
-        role="img"
-        aria-label={`Planned money by seller: ${rows.map((s) => `${s.seller} ${(s.planned + s.shipping).toFixed(0)}`).join(', ')}`}
-        data={{
-          labels: rows.map((s) => s.seller),
-          datasets: [
-            { data: rows.map((s) => s.paid), backgroundColor: c.soft, barThickness: 12 },
-            { data: rows.map((s) => s.planned - s.paid), backgroundColor: c.violet, barThickness: 12 },
-            { data: rows.map((s) => s.shipping), backgroundColor: c.copper, barThickness: 12 },
-          ],
-        }}
-        options={{
-          indexAxis: 'y',
-          animation: false,
-          maintainAspectRatio: false,
-          plugins: { legend: { display: false }, tooltip: { enabled: false } },
-          scales: {
-            x: { stacked: true, ticks: { color: c.soft, font: { size: 11 } }, grid: { color: c.hairline } },
-            y: { stacked: true, ticks: { color: c.ink, font: { family: 'Barlow Condensed', size: 13 } }, grid: { display: false } },
-          },
-        }}
-      />
-      <p className="label text-[13px] text-soft">grey paid · violet still to pay · copper postage</p>
-    </div>
+    <figure className="flex h-full flex-col p-3">
+      <figcaption className="label text-[13px] text-soft uppercase">
+        Money by seller · grey paid · violet to pay · copper postage
+      </figcaption>
+      <div className="min-h-0 flex-1">
+        <Bar
+          role="img"
+          aria-label={`Planned money by seller: ${rows.map((s) => `${s.seller} ${(s.planned + s.shipping).toFixed(0)}`).join(', ')}`}
+          data={{
+            labels: rows.map((s) => s.seller),
+            datasets: [
+              { data: rows.map((s) => s.paid), backgroundColor: c.soft, barThickness: 12 },
+              { data: rows.map((s) => s.planned - s.paid), backgroundColor: c.violet, barThickness: 12 },
+              { data: rows.map((s) => s.shipping), backgroundColor: c.copper, barThickness: 12 },
+            ],
+          }}
+          options={{
+            indexAxis: 'y',
+            animation: false,
+            maintainAspectRatio: false,
+            plugins: { legend: { display: false }, tooltip: { enabled: false } },
+            scales: {
+              x: { stacked: true, ticks: { color: c.soft, font: { size: 11 } }, grid: { color: c.hairline } },
+              y: { stacked: true, ticks: { color: c.ink, font: { family: 'Barlow Condensed', size: 13 } }, grid: { display: false } },
+            },
+          }}
+        />
+      </div>
+    </figure>
   )
 }
 
@@ -201,8 +202,16 @@ function Consumables() {
       {rows.map(([id, c]) => (
         <div key={id} className="grid grid-cols-[1fr_7rem_7rem_auto] items-center gap-2 border-b border-hairline py-1">
           <span>{c.name}</span>
-          <NumberEntry label={`${c.name}, price of all`} value={c.price} from={0} to={1e5} onCommit={(price) => put(id, { ...c, price })} />
           <NumberEntry
+            quiet
+            label={`${c.name}, price of all`}
+            value={c.price}
+            from={0}
+            to={1e5}
+            onCommit={(price) => put(id, { ...c, price })}
+          />
+          <NumberEntry
+            quiet
             label={`${c.name}, percent used`}
             value={Math.round(c.share * 100)}
             from={0}

@@ -2,11 +2,12 @@ import { useTab } from '../../ui/StationTabs'
 import { ChooseTab } from './ChooseTab'
 import { MeasureTab } from './MeasureTab'
 import { MoneyTab } from './MoneyTab'
+import { PaperTab } from './PaperTab'
 import { SlotsTab } from './SlotsTab'
 import { StockTab } from './StockTab'
 import { TAB_IDS } from './tabs'
 
-/** Parts: slots and what lies in them, what to measure next, stash and offers, choosing sets, money. */
+/** Parts: slots and what lies in them, what to measure next, stash and offers, choosing sets, money, paperwork. */
 export default function PartsStation() {
   const [tab] = useTab(TAB_IDS)
   switch (tab) {
@@ -20,5 +21,7 @@ export default function PartsStation() {
       return <ChooseTab />
     case 'money':
       return <MoneyTab />
+    case 'paper':
+      return <PaperTab />
   }
 }

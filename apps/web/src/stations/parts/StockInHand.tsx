@@ -69,54 +69,52 @@ export function StockInHand({ item }: { item: StockItem }) {
       <div className="mt-3 grid grid-cols-2 gap-x-3 gap-y-2">
         {item.holding === 'stash' ? (
           <>
-            <Labelled label="How many">
-              <NumberEntry label="How many" value={item.quantity} from={0} to={1e6} onCommit={(v) => put({ quantity: Math.round(v) })} />
-            </Labelled>
-            <Labelled label="Order more below">
-              <NumberEntry
-                label="Order more below"
-                value={item.minimum}
-                from={0}
-                to={1e6}
-                onCommit={(v) => put({ minimum: Math.round(v) })}
-              />
-            </Labelled>
+            <NumberEntry label="How many" value={item.quantity} from={0} to={1e6} onCommit={(v) => put({ quantity: Math.round(v) })} />
+            <NumberEntry
+              label="Order more below"
+              value={item.minimum}
+              from={0}
+              to={1e6}
+              onCommit={(v) => put({ minimum: Math.round(v) })}
+            />
             <TextField
               label="Where it lies"
               value={item.place ?? ''}
               max={80}
               onCommit={(place) => put(place ? { place } : withoutPlace(item))}
             />
-            <Labelled label={`Put by for ${build.name}, ${freeOf(item, id)} free`}>
-              <NumberEntry label="Put by" value={mine} from={0} to={freeOf(item, id)} onCommit={(v) => reserve(Math.round(v))} />
-            </Labelled>
+            <NumberEntry
+              label={`Put by for ${build.name}, ${freeOf(item, id)} free`}
+              value={mine}
+              from={0}
+              to={freeOf(item, id)}
+              onCommit={(v) => reserve(Math.round(v))}
+            />
           </>
         ) : (
           <>
-            <Labelled label={`Price, ${build.currency}`}>
-              <NumberEntry label="Price" value={part.price} from={0} to={1e6} onCommit={(price) => put({ part: { ...part, price } })} />
-            </Labelled>
-            <Labelled label="Postage of a parcel">
-              <NumberEntry label="Postage" value={item.shipping} from={0} to={1e5} onCommit={(shipping) => put({ shipping })} />
-            </Labelled>
-            <Labelled label="Days promised">
-              <NumberEntry
-                label="Days promised"
-                value={item.lead?.promised}
-                from={0}
-                to={1000}
-                onCommit={(v) => put({ lead: { ...item.lead, promised: Math.round(v) } })}
-              />
-            </Labelled>
-            <Labelled label="Days it took so far">
-              <NumberEntry
-                label="Days it took so far"
-                value={item.lead?.seen}
-                from={0}
-                to={1000}
-                onCommit={(v) => put({ lead: { promised: item.lead?.promised ?? Math.round(v), seen: Math.round(v) } })}
-              />
-            </Labelled>
+            <NumberEntry
+              label={`Price, ${build.currency}`}
+              value={part.price}
+              from={0}
+              to={1e6}
+              onCommit={(price) => put({ part: { ...part, price } })}
+            />
+            <NumberEntry label="Postage of a parcel" value={item.shipping} from={0} to={1e5} onCommit={(shipping) => put({ shipping })} />
+            <NumberEntry
+              label="Days promised"
+              value={item.lead?.promised}
+              from={0}
+              to={1000}
+              onCommit={(v) => put({ lead: { ...item.lead, promised: Math.round(v) } })}
+            />
+            <NumberEntry
+              label="Days it took so far"
+              value={item.lead?.seen}
+              from={0}
+              to={1000}
+              onCommit={(v) => put({ lead: { promised: item.lead?.promised ?? Math.round(v), seen: Math.round(v) } })}
+            />
           </>
         )}
       </div>
@@ -140,10 +138,3 @@ export function StockInHand({ item }: { item: StockItem }) {
 }
 
 const withoutPlace = ({ place: _, ...rest }: StockItem) => rest as StockItem
-
-const Labelled = ({ label, children }: { label: string; children: React.ReactNode }) => (
-  <div>
-    <span className="label block text-[14px] text-soft">{label}</span>
-    {children}
-  </div>
-)

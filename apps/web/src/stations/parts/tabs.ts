@@ -1,9 +1,10 @@
-export const TAB_IDS = ['slots', 'measure', 'stock', 'choose', 'money'] as const
+export const TAB_IDS = ['slots', 'measure', 'stock', 'choose', 'money', 'paper'] as const
 export type PartsTab = (typeof TAB_IDS)[number]
 export const TABS: readonly (readonly [PartsTab, string])[] = [
   ['slots', 'Slots'],
   ['measure', 'Measure next'],
-  ['stock', 'Stash and offers'],
+  ['stock', 'Stash, offers'],
   ['choose', 'Choose a set'],
   ['money', 'Money'],
+  ['paper', 'Paperwork'],
 ]

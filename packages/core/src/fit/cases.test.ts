@@ -1,0 +1,390 @@
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../build'
+import { aBuild, aPart, cured, jointIn, type Sizes } from '../testing/bench'
+import { shimFor } from './bridgeHeight'
+import { cornerNeeds, cornerOverlap } from './pickupRoom'
+import { likelyOf } from '../quantity'
+import { rowShortfall } from './tunerFit'
+
+/** Hard moments of real work, with the numbers a bench meets. [practice], sums [physics]. */
+
+const BODY: Sizes = {
+  thickness: 44,
+  'pocket.widthMouth': 56.3,
+  'pocket.widthEnd': 56.3,
+  'pocket.length': 76,
+  'pocket.depth': 16,
+  'pocket.radius': 5,
+  mouthToBridge: 230,
+}
+const NECK: Sizes = {
+  scale: 647.7,
+  frets: 22,
+  nutToHeelEnd: 490,
+  boardLength: 490,
+  'heel.widthMouth': 56,
+  'heel.widthEnd': 56,
+  'heel.thickness': 25.4,
+  'heel.radius': 6,
+  'nut.width': 42,
+  'board.widthEnd': 56,
+  crown: 1.1,
+  'head.thickness': 14,
+}
+const body = (more: Sizes = {}, traits: Record<string, string> = {}) =>
+  aPart('body', { ...BODY, ...more }, { wood: 'alder', grain: 'flat', build: 'solid', ...traits })
+const neck = (more: Sizes = {}, traits: Record<string, string> = {}) =>
+  aPart('neck', { ...NECK, ...more }, { wood: 'hard-maple', grain: 'flat', head: 'one-row', truss: 'head', ...traits })
+const check = (b: Build, id: string, c: string) => jointIn(b, id).checks.find((x) => x.id === c)!
+
+describe('pocket', () => {
+  it('about 0.8 mm small: tight, an amount, no hammer', () => {
+    const b = aBuild({ body: body({ 'pocket.widthMouth': 55.2 }), neck: neck() })
+    const j = jointIn(b, 'pocket-mouth')
+    expect(j.verdict).toBe('tight')
+    expect(j.cures[0]!.job).toMatch(/^Shave both walls evenly near the mouth, 0\.\d\d to 1\.\d\d mm/)
+    expect(jointIn(cured(b, 'pocket-mouth'), 'pocket-mouth').verdict).toBe('snug')
+  })
+  it('a dip and chips: record the tilt, scrape, the shim that restores it', () => {
+    const j = jointIn(aBuild({ body: body({ 'pocket.dip': 0.5 }), neck: neck() }), 'pocket-depth')
+    expect(j.verdict).toBe('tight')
+    expect(j.says).toMatch(/shim of 0\.5 mm can bring it back/)
+  })
+  it('an overhanging board that meets the guard before the heel is down', () => {
+    const b = aBuild({
+      body: body({ 'pocket.depth': 17.6 }),
+      neck: neck({ boardLength: 498, 'board.thickness': 6 }),
+      guard: aPart('guard', { thickness: 2.5, 'pot.hole': 9.5 }),
+    })
+    expect(jointIn(b, 'pocket-depth').says).toMatch(/meets the guard 0\.9 mm before the heel is down/)
+    expect(jointIn(cured(b, 'pocket-depth'), 'pocket-depth').verdict).toBe('snug')
+  })
+  it('a heel-end adjuster without a notch won’t go until there is one', () => {
+    const b = (notch: string) => aBuild({ body: body({}, { notch }), neck: neck({}, { truss: 'heel' }) })
+    expect(jointIn(b('no'), 'truss-access').verdict).toBe('wont-go')
+    expect(jointIn(b('yes'), 'truss-access').verdict).toBe('snug')
+  })
+  it('neck screws that would come through the board', () => {
+    const b = aBuild({
+      body: body(),
+      neck: neck(),
+      'neck-screws': aPart('neck-screws', { count: 4, length: 56, thread: 4.2, root: 3, 'plate.thickness': 1.5 }),
+    })
+    expect(jointIn(b, 'neck-screws').verdict).toBe('wont-go')
+    expect(jointIn(b, 'neck-screws').says).toMatch(/1\.1 mm too long: they would come through/)
+    expect(jointIn(cured(b, 'neck-screws'), 'neck-screws').verdict).toBe('snug')
+  })
+})
+
+describe('pickups', () => {
+  const b = (over: number, rc = 0.5) =>
+    aBuild({
+      body: body({
+        'route.neck.centre': 104,
+        'route.neck.length': 40,
+        'route.neck.width': 90,
+        'route.neck.depth': 22,
+        'route.neck.radius': 3,
+      }),
+      guard: aPart('guard', {
+        thickness: 2.5,
+        'pot.hole': 9.5,
+        'opening.neck.centre': 28,
+        'opening.neck.length': 36.6,
+        'opening.neck.width': 70,
+        'opening.neck.radius': 3,
+      }),
+      'pickup-neck': aPart(
+        'pickup-neck',
+        { length: 36, width: 70 + over, depth: 18, radius: rc, resistance: [8000, 'meter', 80] },
+        { coils: 'two' },
+      ),
+    })
+  it('0.6 mm wider than its opening: tight, amount a side', () => {
+    const j = jointIn(b(0.6), 'room-neck')
+    expect(j.verdict).toBe('tight')
+    expect(j.cures.find((c) => c.id === 'file-width')!.job).toMatch(/0\.35 to 0\.45 mm off each side/)
+  })
+  it('square corners in a 3 mm radius: 0.73 a side with rc 0.5, 0.59 with rc 1 [physics]', () => {
+    expect(cornerNeeds(3, 1)).toBeCloseTo(0.586, 3)
+    expect(cornerOverlap(3, 1)).toBeCloseTo(0.828, 3)
+    expect(check(b(-0.4), 'room-neck', 'corner').raw.verdict).toBe('tight')
+    expect(check(b(-0.4, 3), 'room-neck', 'corner').raw.verdict).toBe('snug')
+  })
+  it('in a body route film counts: 0.30 raw with 0.12 a wall leaves 0.06', () => {
+    const p = aPart(
+      'pickup-neck',
+      { length: 36, width: 70, depth: 18, resistance: [8000, 'meter', 80] },
+      { coils: 'single', mount: 'ring' },
+    )
+    const wood = aBuild({
+      body: body({
+        'route.neck.centre': 104,
+        'route.neck.length': 36.3,
+        'route.neck.width': 70.3,
+        'route.neck.depth': 22,
+        'route.neck.radius': 1,
+      }),
+      'pickup-neck': p,
+    })
+    const film = { ...wood, finish: { ...wood.finish, coats: 5 } }
+    const c = check(film, 'room-neck', 'width')
+    expect(c.coated!.chances.tight).toBeGreaterThan(c.raw.chances.tight)
+  })
+  it('screws that reach the wood by only 1 mm', () => {
+    const j = jointIn(
+      aBuild({
+        body: body({
+          'route.neck.centre': 104,
+          'route.neck.length': 36.8,
+          'route.neck.width': 86.8,
+          'route.neck.depth': 20,
+          'route.neck.radius': 1,
+        }),
+        'pickup-neck': aPart(
+          'pickup-neck',
+          { length: 36, width: 86, depth: 13, 'screw.length': 14, 'screw.diameter': 3, travel: 6, resistance: [7600, 'meter', 76] },
+          { coils: 'single', mount: 'body' },
+        ),
+      }),
+      'room-neck',
+    )
+    expect(j.verdict).toBe('tight')
+    expect(j.says).toMatch(/only 1 mm; they want 4\.5/)
+    expect(j.cures.find((c) => c.id === 'longer-screws')!.job).toMatch(/at least 18 mm long/)
+  })
+})
+
+describe('pots and holes', () => {
+  const through = (length: number, thickness: number, where: 'guard' | 'body', hole = 9.6) =>
+    aBuild({
+      body: body({ 'control.depth': 38, 'pot.hole': hole, 'control.top': thickness }),
+      ...(where === 'guard' ? { guard: aPart('guard', { thickness, 'pot.hole': hole }) } : {}),
+      'pot-volume': aPart(
+        'pot-volume',
+        {
+          resistance: [500e3, 'meter', 5e3],
+          'bushing.diameter': 9.5,
+          'bushing.length': length,
+          'nut.thickness': 2.2,
+          'washer.thickness': 0.6,
+        },
+        { taper: 'audio' },
+      ),
+    })
+  it('19 mm through a 2.5 mm guard: nuts to add', () => {
+    const j = jointIn(through(19, 2.5, 'guard'), 'pot-volume')
+    expect(j.verdict).toBe('wont-go')
+    expect(check(through(19, 2.5, 'guard'), 'pot-volume', 'thread').cures[0]!.job).toMatch(/6 inner nuts/)
+  })
+  it('9.5 mm through a 16 mm top: wrong the other way, the depth to rout', () => {
+    const c = check(through(9.5, 16, 'body'), 'pot-volume', 'thread')
+    expect(c.raw.verdict).toBe('wont-go')
+    expect(likelyOf(c.clearance)).toBeCloseTo(-9.3, 6)
+    expect(c.cures.find((x) => x.id === 'thin-top')!.job).toMatch(/from inside to 5\.7 mm/)
+  })
+  it('8.0 for 9.5 bushings: ream from both faces', () => {
+    const c = check(through(9.5, 3, 'guard', 8), 'pot-volume', 'hole')
+    expect(c.raw.verdict).toBe('tight')
+    expect(c.cures[0]!.job).toMatch(/from 8 to 9\.6 mm/)
+    expect(c.cures[0]!.how).toMatch(/both faces.*cone/)
+  })
+  it('a jack wider than the passage: thread first, solder after', () => {
+    const b = aBuild({ body: body({ 'jack.bore': 9.8, 'passage.diameter': 9 }), jack: aPart('jack', { bore: 9.5, width: 21 }) })
+    expect(jointIn(b, 'jack').cures[0]!.job).toMatch(/Thread the wires first/)
+  })
+})
+
+describe('guard', () => {
+  const fit = (guard: Sizes, seller = 'b') =>
+    aBuild({
+      body: aPart(
+        'body',
+        {
+          ...BODY,
+          'route.neck.centre': 104,
+          'route.neck.length': 37,
+          'route.neck.width': 90,
+          'route.bridge.centre': 216,
+          'route.bridge.length': 37,
+          'route.bridge.width': 90,
+        },
+        { wood: 'alder' },
+        { seller: 'a' },
+      ),
+      guard: aPart(
+        'guard',
+        { thickness: 2.5, 'pot.hole': 9.5, 'opening.neck.length': 36.5, 'opening.bridge.length': 36.5, ...guard },
+        {},
+        { seller },
+      ),
+      'pickup-neck': aPart('pickup-neck', { length: 36, width: 70, resistance: [8000, 'meter', 80] }, { coils: 'two' }),
+      'pickup-bridge': aPart('pickup-bridge', { length: 36, width: 70, resistance: [8000, 'meter', 80] }, { coils: 'two' }),
+    })
+  it.each([5, 5.8, 8])(
+    'openings %f mm closer together than the routes: no shift cures it, which edge and how much, or another guard',
+    (off) => {
+      const j = jointIn(fit({ 'opening.neck.centre': 28 + off, 'opening.bridge.centre': 140 }), 'guard-openings')
+      expect(j.verdict).toBe('wont-go')
+      expect(j.says).toMatch(/No shift cures it/)
+      expect(j.cures[0]!.job).toMatch(/neck opening, neck side: \d(\.\d)? mm/)
+      expect(j.cures.map((c) => c.id)).toContain('other-guard')
+    },
+  )
+  it('the same known only from listings of two sellers: can’t tell, never snug', () => {
+    const j = jointIn(fit({ 'opening.neck.centre': [28, 'listed', 0.1], 'opening.bridge.centre': [140, 'listed', 0.1] }), 'guard-openings')
+    expect(j.verdict).toBe('cant-tell')
+    expect(j.says).toMatch(/Measure opening to opening/)
+    expect(j.settles).toBeDefined()
+  })
+})
+
+describe('tuners and nut', () => {
+  it('six of 24.65 on 24.5 with 0.1 play: 0.65 too much, 0.07 a face [physics]', () => {
+    const r = rowShortfall(6, 24.65, 24.5, 0.1)
+    expect(r.total).toBeCloseTo(0.65, 9)
+    expect(r.perFace).toBeCloseTo(0.065, 9)
+  })
+  it('six of 24.6 on 24.5, 0.1 play: 0.4 in all, 0.04 a face; 0.05 with no play [physics]', () => {
+    expect(rowShortfall(6, 24.6, 24.5, 0.1).total).toBeCloseTo(0.4, 9)
+    expect(rowShortfall(6, 24.6, 24.5, 0.1).perFace).toBeCloseTo(0.04, 9)
+    expect(rowShortfall(6, 24.6, 24.5, 0).perFace).toBeCloseTo(0.05, 9)
+  })
+  it('wider than the pitch: deburr first, then so much off each face', () => {
+    const b = aBuild({
+      neck: neck({ 'tuner.pitch': [24.5, 'calipers', 0.02], 'tuner.bore': [8.8, 'calipers', 0.02] }),
+      tuners: aPart('tuners', {
+        count: 6,
+        'housing.width': [24.65, 'calipers', 0.02],
+        bushing: [8.75, 'calipers', 0.02],
+        'screw.length': 9,
+        'screw.thread': 2.2,
+        'screw.root': 1.6,
+      }),
+    })
+    const j = jointIn(b, 'tuner-row')
+    expect(j.verdict).toBe('tight')
+    expect(j.cures.map((c) => c.id)).toEqual(['deburr', 'file-flanges'])
+    expect(jointIn(cured(b, 'tuner-row', 1), 'tuner-row').verdict).toBe('snug')
+  })
+  it('a nut blank 1.2 mm too low: shim or new', () => {
+    const b = aBuild({
+      neck: neck({ 'nut.slotDepth': 3.6 }),
+      nut: aPart('nut', { spread: 35, slot: 0.5, height: 2.8 }, { type: 'slotted' }),
+    })
+    const j = jointIn(b, 'nut-in-slot')
+    expect(j.verdict).toBe('tight')
+    expect(j.says).toMatch(/1\.2 mm too low/)
+    expect(j.cures.map((c) => c.id)).toEqual(['shim-nut', 'new-nut'])
+    expect(jointIn(cured(b, 'nut-in-slot'), 'nut-in-slot').verdict).toBe('snug')
+  })
+  it('a string that rattles in its slot: lower wraps, or a tree', () => {
+    const b = aBuild({
+      neck: neck({ 'head.drop': 8, 'tuner.first': 33, 'tuner.pitch': 25.4 }),
+      nut: aPart('nut', { spread: 35, slot: 0.5 }),
+      tuners: aPart('tuners', { count: 6, 'post.height': 6, 'screw.length': 9, 'screw.thread': 2.2, 'screw.root': 1.6 }),
+    })
+    expect(jointIn(b, 'nut-break').cures.map((c) => c.id)).toEqual(['lower-wraps', 'string-tree'])
+  })
+  it('a tuner screw that comes through the headstock’s face', () => {
+    const b = aBuild({
+      neck: neck({ 'tuner.bore': 10 }),
+      tuners: aPart('tuners', {
+        count: 6,
+        bushing: 9.9,
+        'screw.length': 16,
+        'screw.thread': 2.2,
+        'screw.root': 1.6,
+        'plate.thickness': 1.2,
+      }),
+    })
+    expect(check(b, 'tuner-bore', 'screw').raw.verdict).toBe('wont-go')
+  })
+})
+
+describe('bridge and neck angle', () => {
+  const set = (low: number, high: number, more: Sizes = {}) =>
+    aBuild(
+      {
+        body: body(more),
+        neck: neck(),
+        nut: aPart('nut', { spread: 35, slot: 0.4 }),
+        bridge: aPart(
+          'bridge',
+          { spread: 52.5, 'height.min': low, 'height.max': high, studDiameter: 10, 'travel.front': 2, 'travel.back': 16 },
+          { mount: 'two-stud' },
+        ),
+      },
+      { setup: { school: 'low', cents: {} } },
+    )
+  it('lowest action stays at 1.75 where 1.25 is wanted: tilt and shim', () => {
+    // The fret plane must come up 1.0 mm at the saddle: 0.249 degrees over 230 mm, 0.33 mm under 76 mm of heel. [physics + practice]
+    const s = shimFor(1.0, 230, 76)
+    expect(s.tilt).toBeCloseTo(0.249, 3)
+    expect(s.shim).toBeCloseTo(0.33, 2)
+    const b = set(13.6, 20)
+    const j = jointIn(b, 'bridge-height')
+    expect(['tight', 'wont-go']).toContain(j.verdict)
+    expect(j.cures.map((c) => c.id)).toEqual(expect.arrayContaining(['taper-shim', 'strip-shim', 'shim-to-middle']))
+    expect(jointIn(cured(b, 'bridge-height'), 'bridge-height').checks[0]!.raw.chances['wont-go']).toBeLessThan(0.01)
+    expect(jointIn(b, 'bridge-height').tables[0]!.rows.map((r) => r[0])).toEqual(['0°', '0.25°', '0.5°', '0.62° card', '1°'])
+  })
+  it('strings too low on a long-scale conversion: a plate, and its thickness', () => {
+    const j = jointIn(set(6, 10.5), 'bridge-height')
+    expect(j.verdict).toBe('wont-go')
+    expect(j.cures[0]!.job).toMatch(/plate \d(\.\d)? mm thick under the bridge/)
+  })
+  it('loose studs: wrap first, plug, glue as the quick one that is hard to undo', () => {
+    const b = set(9, 16, { studBore: 10.15 })
+    const j = jointIn(b, 'bridge-on-body')
+    expect(j.verdict).toBe('loose')
+    expect(j.cures.map((c) => c.id)).toEqual(['wrap-stud', 'plug-stud', 'glue-stud'])
+    expect(j.cures[2]!.how).toMatch(/hard to undo/)
+    expect(jointIn(cured(b, 'bridge-on-body'), 'bridge-on-body').verdict).toBe('snug')
+  })
+  it('a narrow pattern rules a wide bridge out, with the number', () => {
+    const b = aBuild({
+      body: body({ studSpacing: 52.4 }),
+      bridge: aPart('bridge', { spread: 54, 'screw.spread': 56, 'height.min': 8, 'height.max': 15 }, { mount: 'six-screw' }),
+    })
+    expect(jointIn(b, 'bridge-on-body').verdict).toBe('wont-go')
+    expect(jointIn(b, 'bridge-on-body').says).toMatch(/56 mm and the body’s 52\.4 mm: 3\.6 mm apart/)
+  })
+  it('sitar at a string: break angle over the saddle too flat', () => {
+    const b = { ...set(9, 16, { 'tail.toBridge': 46 }) }
+    b.parts = { ...b.parts, tailpiece: aPart('tailpiece', { height: 11 }, { type: 'stop' }) }
+    expect(jointIn(b, 'saddle-break').says).toMatch(/only \d(\.\d)?°|hop or buzz/)
+  })
+})
+
+describe('the whole', () => {
+  it('twelve tuners on a light body: neck-heavy, by how many mm', () => {
+    const b = (tunerMass: number) =>
+      aBuild(
+        {
+          body: body({ mass: [900, 'scale', 10], 'button.upper.x': 40 }, { build: 'chambered' }),
+          neck: neck({ mass: [900, 'scale', 10], 'tuner.first': 38, 'tuner.pitch': 26, 'tuner.offset': 27 }, { head: 'two-rows' }),
+          tuners: aPart('tuners', { count: 12, mass: [tunerMass, 'scale', 1], 'screw.length': 9, 'screw.thread': 2, 'screw.root': 1.5 }),
+          bridge: aPart('bridge', { spread: 52, 'height.min': 9, 'height.max': 16 }, { mount: 'post' }),
+        },
+        { strings: 12 },
+      )
+    const heavy = jointIn(b(45), 'balance')
+    expect(heavy.verdict).toBe('tight')
+    expect(heavy.says).toMatch(/\d+ mm on the headstock’s side of the upper button: neck-heavy/)
+    expect(heavy.figure!.value).toBeLessThan(jointIn(b(15), 'balance').figure!.value)
+  })
+  it('a left-handed part in a right-handed build', () => {
+    const b = aBuild({ body: body(), neck: neck({}, { hand: 'left' }) })
+    expect(jointIn(b, 'hands').verdict).toBe('wont-go')
+    expect(jointIn({ ...b, handedness: 'left' }, 'hands').verdict).toBe('snug')
+  })
+  it('a thick set on short hardware: drill the hole out', () => {
+    const b = aBuild({
+      strings: aPart('strings', { 'gauge.1': [0.28, 'listed', 0.01], 'gauge.6': [1.65, 'listed', 0.01] }),
+      bridge: aPart('bridge', { spread: 52, 'height.min': 9, 'height.max': 16, 'string.hole': 1.4 }, { mount: 'screws' }),
+      tuners: aPart('tuners', { count: 6, 'string.hole': 2, 'screw.length': 9, 'screw.thread': 2, 'screw.root': 1.5 }),
+    })
+    expect(jointIn(b, 'strings-through').cures[0]!.job).toMatch(/bridge out to 1\.85 mm/)
+  })
+})

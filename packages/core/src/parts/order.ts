@@ -1,0 +1,43 @@
+import { isMeasured } from '../quantity'
+import { KINDS } from './kinds'
+import type { Part } from './part'
+
+/** What was ordered to be made, kept as it was sent. */
+export interface Order {
+  revision: number
+  /** ISO date it was sent. */
+  at: string
+  sizes: Record<string, { value: number; tolerance: number }>
+}
+
+/** Usual tolerance, mm: places and openings that decide joints, and the rest. [practice] */
+const CRITICAL = 0.2
+const LOOSE = 0.5
+const decides = (key: string) => /opening|route|hole|neck\.width|spread|pocket|heel|bore/.test(key)
+
+/** An order for a made-to-order part from its sizes as wanted; the next revision of what was sent before. */
+export function orderFor(part: Part, before: Order | undefined, today: string): Order {
+  const sizes = Object.entries(part.sizes)
+    .filter(([key]) => KINDS[part.kind].sizes[key]?.unit === 'mm')
+    .map(([key, s]) => [key, { value: s.value, tolerance: decides(key) ? CRITICAL : LOOSE }] as const)
+  return { revision: (before?.revision ?? 0) + 1, at: today, sizes: Object.fromEntries(sizes) }
+}
+
+export interface Acceptance {
+  key: string
+  label: string
+  ordered: number
+  tolerance: number
+  came?: number
+  verdict: 'pass' | 'fail' | 'not measured'
+}
+
+/** Each ordered size against what was measured on arrival. A reading whose doubt straddles the limit passes. [ours] */
+export function acceptance(order: Order, part: Part): Acceptance[] {
+  return Object.entries(order.sizes).map(([key, { value, tolerance }]) => {
+    const size = part.sizes[key]
+    const base = { key, label: KINDS[part.kind].sizes[key]?.label ?? key, ordered: value, tolerance }
+    if (!size || !isMeasured(size.known)) return { ...base, verdict: 'not measured' }
+    return { ...base, came: size.value, verdict: Math.abs(size.value - value) <= tolerance + size.doubt ? 'pass' : 'fail' }
+  })
+}

@@ -1,0 +1,110 @@
+import { describe, expect, it } from 'vitest'
+import { acceptance, orderFor } from './order'
+import type { Part } from './part'
+import { claimSheet, notAsListed } from './promised'
+import { rescueEstimate } from './rescue'
+import { latestOrder, spending } from './spending'
+import { freeOf, leadDays, slipOf, type StockItem } from './stock'
+
+const calipers = (value: number) => ({ value, doubt: 0.05, known: 'calipers' as const })
+const listed = (value: number) => ({ value, doubt: 0.8, known: 'listed' as const })
+const guard = (sizes: Part['sizes'], promised?: Part['sizes']): Part => ({
+  kind: 'guard',
+  name: 'Guard',
+  seller: 'Low Tide Plastics',
+  state: 'in hand',
+  price: 24,
+  sizes,
+  traits: {},
+  ...(promised ? { promised } : {}),
+})
+
+describe('not as listed', () => {
+  it('only when both doubts together do not bridge it', () => {
+    const key = 'opening.neck.centre'
+    expect(notAsListed(guard({ [key]: calipers(31.7) }, { [key]: listed(31) }))).toEqual([])
+    const [off] = notAsListed(guard({ [key]: calipers(36.8) }, { [key]: listed(31) }))
+    expect(off!.off).toBeCloseTo(5.8, 9)
+  })
+  it('the claim says what was promised and what came', () => {
+    const text = claimSheet(guard({ thickness: calipers(4.1) }, { thickness: listed(2.5) }))
+    expect(text).toMatch(/Low Tide Plastics[\s\S]*Thickness: promised 2\.5 mm, came 4\.1 mm \(calipers, ±0\.05\), \+1\.6 off/)
+  })
+})
+
+describe('made to order', () => {
+  const wanted = guard({ 'opening.neck.centre': calipers(31), thickness: calipers(2.5) })
+  const order = orderFor(wanted, undefined, '2026-11-24')
+  it('holds sizes and tolerances, tighter where a joint hangs on them', () => {
+    expect(order).toMatchObject({
+      revision: 1,
+      sizes: { 'opening.neck.centre': { value: 31, tolerance: 0.2 }, thickness: { tolerance: 0.5 } },
+    })
+    expect(orderFor(wanted, order, '2026-12-01').revision).toBe(2)
+  })
+  it('on arrival each size passes, fails, or waits for calipers', () => {
+    const came = guard({ 'opening.neck.centre': calipers(25), thickness: listed(2.5) })
+    expect(acceptance(order, came).map((a) => [a.key, a.verdict])).toEqual([
+      ['opening.neck.centre', 'fail'],
+      ['thickness', 'not measured'],
+    ])
+    expect(
+      acceptance(order, guard({ 'opening.neck.centre': calipers(31.22), thickness: calipers(2.6) })).every((a) => a.verdict === 'pass'),
+    ).toBe(true)
+  })
+})
+
+describe('rescue estimate', () => {
+  it('a dead pickup and missing parts give parts cost, hours and what is left of the value', () => {
+    const e = rescueEstimate(['coil', 'plastics'], 60, 180)
+    expect(e.money.likely).toBeCloseTo((15 + 30 + 60) / 3 + (5 + 15 + 35) / 3, 9)
+    expect(e.money.low).toBeLessThan(e.money.likely)
+    expect(e.money.high).toBeGreaterThan(e.money.likely)
+    expect(e.left).toBeCloseTo(180 - 60 - e.money.likely, 9)
+    expect(e.questions.join(' ')).toMatch(/Ohms at the jack/)
+  })
+  it('more found wrong never costs less', () => {
+    expect(rescueEstimate(['coil', 'nut', 'frets']).hours.likely).toBeGreaterThan(rescueEstimate(['coil', 'nut']).hours.likely)
+  })
+  it('with nothing found yet it still says what to ask', () => expect(rescueEstimate([]).questions.length).toBeGreaterThan(8))
+})
+
+const item = (more: Partial<StockItem>): StockItem => ({
+  id: 'a',
+  part: guard({}),
+  holding: 'offer',
+  quantity: 1,
+  reserved: {},
+  lead: { promised: 14 },
+  ...more,
+})
+
+describe('stock, money and days', () => {
+  it('what others have put by is not free', () => {
+    const five = item({ holding: 'stash', quantity: 5, reserved: { heron: 2, plover: 1 } })
+    expect(freeOf(five)).toBe(2)
+    expect(freeOf(five, 'heron')).toBe(4)
+    expect(leadDays(five)).toBe(0)
+  })
+  it('a seller’s promises slip by what they have slipped', () => {
+    const known = [item({ lead: { promised: 14, seen: 42 } }), item({ lead: { promised: 10, seen: 20 } })]
+    expect(slipOf(known, 'Low Tide Plastics')).toBeCloseTo(2.5, 9)
+    expect(slipOf(known, 'Nobody')).toBe(1)
+  })
+  it('promised two weeks, came after eight: the latest day to order says so', () => {
+    const addDays = (iso: string, n: number) => new Date(Date.parse(`${iso}T00:00:00Z`) + n * 86_400_000).toISOString().slice(0, 10)
+    expect(latestOrder(item({ lead: { promised: 14, seen: 56 } }), [], '2027-02-15', addDays)).toBe('2026-12-19')
+    expect(latestOrder(item({}), [item({ lead: { promised: 10, seen: 20 } })], '2027-02-15', addDays)).toBe('2027-01-16')
+  })
+  it('postage counts once a parcel, a tub of filler by the share used', () => {
+    const s = spending({
+      parts: { guard: guard({}), 'pot-volume': { ...guard({}), kind: 'pot', price: 6, state: 'planned' } as Part },
+      parcels: { 'Low Tide Plastics': 3.8, 'Nobody else': 99 },
+      consumables: { filler: { name: 'grain filler', price: 20, share: 0.1 } },
+      budget: 40,
+    })
+    expect(s.planned).toBeCloseTo(24 + 6 + 3.8 + 2, 9)
+    expect(s.paid).toBeCloseTo(24 + 3.8 + 2, 9)
+    expect(s.left).toBeCloseTo(40 - 35.8, 9)
+  })
+})

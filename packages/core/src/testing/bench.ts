@@ -1,0 +1,42 @@
+import { newBuild, type Build } from '../build'
+import { JOINT_KINDS, existsIn } from '../fit/findJoints'
+import type { JudgedJoint } from '../fit/joint'
+import { slotSpec, type Part, type Slot } from '../parts'
+import { lengthDoubt, type Known } from '../quantity'
+
+/** Small builds for tests: parts written as size: value, read with calipers unless said. */
+export type Sizes = Record<string, number | readonly [value: number, known: Known, doubt?: number]>
+
+export function aPart(slot: Slot, sizes: Sizes, traits: Record<string, string> = {}, more: Partial<Part> = {}): Part {
+  return {
+    kind: slotSpec(slot).kind,
+    name: slot,
+    state: 'in hand',
+    traits,
+    sizes: Object.fromEntries(
+      Object.entries(sizes).map(([key, v]) => {
+        const [value, known, doubt] = typeof v === 'number' ? ([v, 'calipers', undefined] as const) : v
+        return [key, { value, known, doubt: doubt ?? lengthDoubt(known, 'hardware') }]
+      }),
+    ),
+    ...more,
+  }
+}
+
+export function aBuild(parts: Partial<Record<Slot, Part>>, more: Partial<Build> = {}): Build {
+  return { ...newBuild({ name: 'Trial', handedness: 'right', strings: 6, scale: 647.7 }, '2026-11-24'), parts, ...more }
+}
+
+export function jointIn(build: Build, id: string): JudgedJoint {
+  const found = JOINT_KINDS.filter((k) => existsIn(k, build))
+    .map((k) => k.find(build))
+    .find((j) => j.id === id)
+  if (!found) throw new Error(`no joint ${id}`)
+  return found
+}
+
+/** The first cure done on paper. */
+export function cured(build: Build, id: string, cure = 0): Build {
+  const plan = jointIn(build, id).cures[cure]!.plan!
+  return { ...build, jobs: { [id]: { ...plan, text: 'done' } } }
+}
