@@ -10,9 +10,6 @@ describe('the three loan guitars', () => {
   it.each(BUILDS.map((b) => [b.name, b] as const))('%s: passes every check and every station computes', (_, build) => {
     expect(problemsOfBuild(build)).toEqual([])
     const e = evaluate(build, TODAY)
-    if (process.env.SHOW)
-      for (const j of e.joints)
-        console.log(build.name.padEnd(7), j.verdict.padEnd(9), j.id.padEnd(18), (j.figure?.text ?? '').padStart(7), j.says)
     expect(e.wire.ok).toBe(true)
     expect(e.plan.steps.length).toBeGreaterThan(10)
     for (const j of e.joints) {

@@ -17,6 +17,8 @@ interface Props {
   className?: string
   describedBy?: string
   autoFocus?: boolean
+  /** Enter counts as a reading even when the number is the one that stands there already. */
+  always?: boolean
 }
 
 /**
@@ -35,6 +37,7 @@ export function EntryField({
   className = '',
   describedBy,
   autoFocus,
+  always = false,
 }: Props) {
   const [typed, setTyped] = useState<string>()
   const [bad, setBad] = useState(false)
@@ -42,20 +45,21 @@ export function EntryField({
     setBad(!!sentence)
     onError?.(sentence)
   }
-  const commit = () => {
-    if (typed === undefined) return
-    if (typed.trim() === shown.trim()) {
+  const commit = (entered = false) => {
+    const same = typed === undefined || typed.trim() === shown.trim()
+    if (same && !(entered && always && shown)) {
+      if (typed === undefined) return
       setTyped(undefined)
       return say(undefined)
     }
-    const read = parse(typed)
+    const read = parse(typed ?? shown)
     if (!read.ok) return say(read.why)
     say(undefined)
     setTyped(undefined)
     onCommit(read.value)
   }
   const onKeyDown = (e: KeyboardEvent) => {
-    if (e.key === 'Enter') commit()
+    if (e.key === 'Enter') commit(true)
     else if (e.key === 'Escape' && typed !== undefined) {
       e.stopPropagation()
       setTyped(undefined)
@@ -81,7 +85,7 @@ export function EntryField({
       value={typed ?? shown}
       onChange={(e) => setTyped(e.target.value)}
       onFocus={(e) => e.target.select()}
-      onBlur={commit}
+      onBlur={() => commit()}
       onKeyDown={onKeyDown}
     />
   )

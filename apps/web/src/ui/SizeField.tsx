@@ -82,10 +82,12 @@ interface Props {
   onClear?: () => void
   autoFocus?: boolean
   label?: string
+  /** Enter files the number even when it has not changed. */
+  always?: boolean
 }
 
 /** One size of one part: its number in the bench's own writing, the other system small, its doubt and how it is known. */
-export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label }: Props) {
+export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label, always }: Props) {
   const system = usePrefs((p) => p.system)
   const spec = specAt(sizeRef)
   const id = useId()
@@ -117,6 +119,7 @@ export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label }
           onError={setError}
           describedBy={`${id}-about`}
           {...(autoFocus ? { autoFocus } : {})}
+          {...(always ? { always } : {})}
           step={(d) => (size && spec.unit === 'mm' ? stepped(spec, size.value + d * toolStep(size.known)) : undefined)}
         />
         <select

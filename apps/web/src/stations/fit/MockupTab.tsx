@@ -130,6 +130,7 @@ function StepCard({ step, state, done, last }: { step: MockupStep; state: Mockup
             sizeRef={step.ref}
             size={enteredAt(build, step.ref)}
             autoFocus
+            always
             label={specAt(step.ref).label}
             onCommit={(size) => {
               change((b) => setSize(b, step.ref!, size))

@@ -87,10 +87,6 @@ const routes = (cure: Cure) => cure.tools.some((t) => t.includes('router'))
 
 /** Minutes to make a joint go under the limits; Infinity rules the pairing out. */
 function minutesFor(joint: JudgedJoint, build: Build, limits: ChooseLimits): number {
-  if (joint.verdict === 'wont-go') {
-    // A size that is only listed, or a job named on the card, may still save it; without either it is out.
-    return joint.cures.some((c) => c.plan && allowed(c, build, limits)) ? 90 : Infinity
-  }
   if (joint.verdict === 'tight' && joint.cures.length && !joint.cures.some((c) => allowed(c, build, limits))) return Infinity
   return MINUTES[joint.verdict]
 }
