@@ -1,4 +1,13 @@
-import { ChangeRequest, CsvRequest, LogRequest, NewBuildRequest, RevisionRequest, StockManyRequest, StockRequest } from '@snug/contract'
+import {
+  ChangeRequest,
+  CsvRequest,
+  JsonStockRequest,
+  LogRequest,
+  NewBuildRequest,
+  RevisionRequest,
+  StockManyRequest,
+  StockRequest,
+} from '@snug/contract'
 import { targetConstructorToSchema } from 'class-validator-jsonschema'
 
 type Operation = [method: 'get' | 'post' | 'put' | 'delete', path: string, summary: string, body?: new () => object]
@@ -29,6 +38,7 @@ const OPERATIONS: Operation[] = [
   ['get', '/api/stock.csv', 'All of it as a table'],
   ['get', '/api/stock.json', 'All of it as JSON'],
   ['post', '/api/stock/import', 'Take a table in, all or none', CsvRequest],
+  ['post', '/api/stock/import-json', 'Take a list as JSON in, all or none', JsonStockRequest],
   ['get', '/api/schema/build-bundle', 'JSON Schema of the bundle'],
 ]
 

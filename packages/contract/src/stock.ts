@@ -51,6 +51,14 @@ export class CsvRequest {
   @IsString(says('The file’s text is missing.')) @Length(1, 10_000_000, says('A file has 1 letter to 10 MB.')) csv!: string
 }
 
+/** POST /api/stock/import-json: what /api/stock.json gave out. */
+export class JsonStockRequest {
+  @IsArray(says('The file is not a list of parts as Snug Bolt writes it.'))
+  @ArrayMinSize(1, says('The list is empty.'))
+  @ArrayMaxSize(20_000, says('At most 20000 parts at once.'))
+  items!: unknown[]
+}
+
 /** Findings of every item in a list, with its place. */
 export const problemsOfMany = (items: readonly unknown[]): Problem[] =>
   items.flatMap((item, i) => problemsOf(StockRequest, item).map((p) => ({ path: `items.${i}${p.path ? `.${p.path}` : ''}`, why: p.why })))

@@ -1,4 +1,4 @@
-import { CsvRequest, problemsOfMany, StockManyRequest, StockRequest } from '@snug/contract'
+import { CsvRequest, JsonStockRequest, problemsOfMany, StockManyRequest, StockRequest } from '@snug/contract'
 import { KIND_NAMES, type KindName, type StockItem } from '@snug/core'
 import { printPartsCsv, readPartsCsv } from '@snug/formats'
 import express, { Router } from 'express'
@@ -84,5 +84,23 @@ export function stockImportRoutes(db: Db): Router {
     await addStock(db, items)
     res.status(201).json({ taken: items.length })
   })
+  routes.post('/stock/import-json', express.json({ limit: CSV_LIMIT }), async (req, res) => {
+    const { items } = bodyAs(JsonStockRequest, req.body)
+    const docs = items.map(withoutId)
+    const problems = problemsOfMany(docs)
+    if (problems.length)
+      throw new HttpProblem(422, `${problems[0]!.why} (at ${problems[0]!.path}). Nothing was taken in.`, {
+        problems: problems.slice(0, 200),
+      })
+    await addStock(db, docs as NewStock[])
+    res.status(201).json({ taken: docs.length })
+  })
   return routes
+}
+
+/** Every part gets an id of its own here; what another place called it is dropped, and so are that place's reservations. */
+function withoutId(item: unknown): unknown {
+  if (typeof item !== 'object' || item === null || Array.isArray(item)) return item
+  const { id: _, ...rest } = item as Record<string, unknown>
+  return { ...rest, reserved: {} }
 }

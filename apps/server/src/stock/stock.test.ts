@@ -63,6 +63,15 @@ describe('tables of parts', () => {
     expect((await app.post('/stock/import', { csv }).expect(201)).body.taken).toBe(before)
     expect(await count()).toBe(2 * before)
   })
+  it('JSON goes out and comes in again, and a broken one is named', async () => {
+    const items = (await app.get('/stock.json').expect(200)).body as { part: { name: string } }[]
+    const before = await count()
+    expect((await app.post('/stock/import-json', { items }).expect(201)).body.taken).toBe(before)
+    const answer = await app.post('/stock/import-json', { items: [items[0], { ...items[1], quantity: 'many' }] }).expect(422)
+    expect(answer.body.detail).toMatch(/items\.1\.quantity\)\. Nothing was taken in/)
+    await app.post('/stock/import-json', { items: { a: 1 } }).expect(422)
+    expect(await count()).toBe(2 * before)
+  })
   it('with one bad cell nothing comes in, and the cell is named', async () => {
     const before = await count()
     const answer = await app.post('/stock/import', { csv: 'kind,name,pocket.depth\nbody,a,16\nbody,b,1600\n' }).expect(422)

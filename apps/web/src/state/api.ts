@@ -67,5 +67,6 @@ export const api = {
   addMany: (items: NewStock[]) => call<StockItem[]>('POST', '/stock/many', { items }),
   changeStock: ({ id, ...item }: StockItem) => call<StockItem>('PUT', `/stock/${id}`, item),
   removeStock: (id: string) => call<void>('DELETE', `/stock/${id}`),
+  importJson: (items: unknown) => call<{ taken: number }>('POST', '/stock/import-json', { items }),
   importCsv: (csv: string) => call<{ taken: number }>('POST', '/stock/import', { csv }),
 }

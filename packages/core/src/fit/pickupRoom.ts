@@ -49,7 +49,8 @@ export function pickupRoomJoint(build: Build, place: PickupPlace): JudgedJoint {
     ],
     draw: (have) => {
       const bite = screwBite(build, place)[0]
-      if (bite && bite.raw.verdict !== 'snug') return biteDrawing(build, place)
+      const wide = have.openLength.value > have.length.value && have.openWidth.value > have.width.value
+      if (bite && bite.raw.verdict !== 'snug' && wide) return biteDrawing(build, place)
       return inOpening(
         `${capital(place)} pickup in its ${frame.name}`,
         { length: have.openLength.value, width: have.openWidth.value, radius: valueAt(build, frame.radius) ?? 0 },

@@ -2,6 +2,7 @@ import { freeOf, KIND_NAMES, KINDS, leadDays, type StockItem } from '@snug/core'
 import { useVirtualizer } from '@tanstack/react-virtual'
 import { Download, Upload } from 'lucide-react'
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
+import { toast } from 'sonner'
 import { Workspace } from '../../app/Workspace'
 import { useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
@@ -11,7 +12,7 @@ import { CsvSheet } from './CsvSheet'
 import { PartsList } from './PartsList'
 import { StockInHand } from './StockInHand'
 import { stockDrawing } from './stockDrawing'
-import { useStock } from './useStock'
+import { useStock, useStockActs } from './useStock'
 
 const ROW = 54
 
@@ -25,6 +26,14 @@ export function StockTab() {
   const [chosen, setChosen] = useState<string>()
   const [csv, setCsv] = useState<File>()
   const file = useRef<HTMLInputElement>(null)
+  const acts = useStockActs()
+  const takeJson = async (from: File) => {
+    try {
+      acts.importJson.mutate(JSON.parse(await from.text()), { onSuccess: ({ taken }) => toast(`${taken} parts taken in.`) })
+    } catch (e) {
+      toast.error(`${from.name} is not JSON: ${(e as Error).message}. Nothing was taken in.`)
+    }
+  }
   const text = useDeferredValue(q)
   const stock = useStock({ q: text, kind, holding })
   const items = useMemo(() => stock.data?.pages.flatMap((p) => p.items) ?? [], [stock.data])
@@ -54,12 +63,14 @@ export function StockTab() {
                 <input
                   ref={file}
                   type="file"
-                  accept=".csv,text/csv"
+                  accept=".csv,text/csv,.json,application/json"
                   className="sr-only"
                   tabIndex={-1}
                   aria-label="Table of parts"
                   onChange={(e) => {
-                    setCsv(e.target.files?.[0])
+                    const [chosenFile] = e.target.files ?? []
+                    if (chosenFile?.name.endsWith('.json')) void takeJson(chosenFile)
+                    else setCsv(chosenFile)
                     e.target.value = ''
                   }}
                 />

@@ -38,6 +38,7 @@ export function useStockActs() {
     addMany: useMutation({ mutationFn: (items: NewStock[]) => api.addMany(items), onSuccess: again, onError }),
     change: useMutation({ mutationFn: (item: StockItem) => api.changeStock(item), onSuccess: again, onError }),
     remove: useMutation({ mutationFn: (id: string) => api.removeStock(id), onSuccess: again, onError }),
+    importJson: useMutation({ mutationFn: (items: unknown) => api.importJson(items), onSuccess: again, onError }),
     importCsv: useMutation({ mutationFn: (csv: string) => api.importCsv(csv), onSuccess: again, onError }),
   }
 }

@@ -49,10 +49,22 @@ export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = ()
   const limit = (problem.atMost ?? Infinity) + 1e-9
   const worst = () => (found.length < keep ? limit : Math.min(limit, found[found.length - 1]!.cost))
   const groups = problem.groups ?? []
+  const priced = problem.parcelCost?.some((c) => c > 0) ?? false
+  // With few sellers every choice of parcels is tried in turn, cheapest outlook first; then a parcel's cost is known before the
+  // search begins and the bound stays sharp. With many, a parcel is paid when its first part is chosen.
+  const inTurn = priced && problem.parcelCost!.length <= MOST_SELLERS
   const parcels = new Int32Array(problem.parcelCost?.length ?? 0)
   const chosen = new Array<number>(n).fill(-1)
+  // How often a slot stood in a joint of many that ruled a choice out: such slots go first. [published: Boussemart et al. 2004, from memory]
+  const blame = new Float64Array(n).fill(1)
 
   const insert = (cost: number) => {
+    // The same set may come again under parcels it does not need.
+    const twin = found.findIndex((f) => f.chosen.every((c, s) => c === chosen[s]))
+    if (twin >= 0) {
+      if (found[twin]!.cost <= cost) return
+      found.splice(twin, 1)
+    }
     const at = found.findIndex((f) => cost < f.cost)
     found.splice(at < 0 ? found.length : at, 0, { chosen: [...chosen], cost })
     if (found.length > keep) found.pop()
@@ -88,8 +100,8 @@ export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = ()
       if (!alive) return
       bound = problem.slowest ? Math.max(bound, cheapest) : bound + cheapest
       if (bound >= worst()) return
-      if (alive < fewest) {
-        fewest = alive
+      if (alive / blame[s]! < fewest) {
+        fewest = alive / blame[s]!
         pick = s
       }
     }
@@ -97,12 +109,13 @@ export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = ()
     const order = [...least[pick]!.keys()].filter((c) => least[pick]![c]! < Infinity).sort((a, b) => least[pick]![a]! - least[pick]![b]!)
     for (const c of order) {
       const seller = problem.parcel?.(pick, c)
-      const sent = seller !== undefined && parcels[seller] === 0 ? (problem.parcelCost?.[seller] ?? 0) : 0
+      const sent = !inTurn && seller !== undefined && parcels[seller] === 0 ? (problem.parcelCost?.[seller] ?? 0) : 0
       chosen[pick] = c
       let cost = problem.slowest ? Math.max(base, least[pick]![c]!) : base + least[pick]![c]! + sent
       for (const g of groups)
         if (cost < Infinity && g.slots.includes(pick) && g.slots.every((s) => chosen[s]! >= 0)) {
           const more = g.cost(g.slots.map((s) => chosen[s]!))
+          if (more === Infinity) for (const s of g.slots) blame[s]!++
           cost = problem.slowest && more < Infinity ? cost : cost + more
         }
       if (cost < worst()) {
@@ -133,8 +146,31 @@ export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = ()
   }
 
   const first = problem.sizes.map((size, s) => Float64Array.from({ length: size }, (_, c) => problem.own(s, c)))
-  if (first.every((row) => row.length)) descend(first, 0, [...first.keys()])
+  const all = [...first.keys()]
+  if (!first.every((row) => row.length)) return { sets: found, ...state }
+  if (!inTurn) descend(first, 0, all)
+  else for (const { rows, cost } of parcelChoices(problem, first)) descend(rows, cost, all)
   return { sets: found, ...state }
+}
+
+/** Up to this many sellers every choice of parcels is tried: 4096 outlooks. */
+const MOST_SELLERS = 12
+
+/** Every choice of sellers with what can be had from them alone, what their parcels cost, and the cheapest outlook first. */
+function parcelChoices({ parcel, parcelCost = [] }: SetProblem, first: readonly Float64Array[]): { rows: Float64Array[]; cost: number }[] {
+  const choices: { rows: Float64Array[]; cost: number; outlook: number }[] = []
+  for (let mask = 0; mask < 1 << parcelCost.length; mask++) {
+    const cost = parcelCost.reduce((sum, c, k) => sum + (mask & (1 << k) ? c : 0), 0)
+    const rows = first.map((row, s) =>
+      row.map((v, c) => {
+        const seller = parcel?.(s, c)
+        return seller === undefined || mask & (1 << seller) ? v : Infinity
+      }),
+    )
+    const outlook = cost + rows.reduce((sum, row) => sum + Math.min(...row), 0)
+    if (outlook < Infinity) choices.push({ rows, cost, outlook })
+  }
+  return choices.toSorted((a, b) => a.outlook - b.outlook)
 }
 
 /** What one candidate costs with each of another slot, reckoned when first asked for; nothing where it costs with none. */
