@@ -8,6 +8,13 @@ const VIEWS: [file: string, path: string][] = [
   ['shelf', '/'],
   ['parts', '/builds/heron/parts'],
   ['dry-fit', '/builds/heron/fit/pocket-mouth'],
+  ['parts-measure', '/builds/heron/parts?tab=measure'],
+  ['parts-stash', '/builds/heron/parts?tab=stock'],
+  ['parts-money', '/builds/heron/parts?tab=money'],
+  ['dry-fit-guard', '/builds/heron/fit/guard-openings'],
+  ['dry-fit-side', '/builds/plover/fit/bridge-height'],
+  ['dry-fit-twelve', '/builds/dunlin/fit/balance'],
+  ['mock-up', '/builds/heron/fit?tab=mockup'],
   ['drill', '/builds/heron/drill'],
   ['wire', '/builds/heron/wire'],
   ['finish', '/builds/heron/finish'],
@@ -26,6 +33,17 @@ test('pictures of the main views', async ({ page }) => {
     await page.screenshot({ path: join(folder, `${file}.png`) })
   }
   for (const [file, path] of VIEWS) await shoot(file, path)
+  // A set chosen for three slots that are left open.
+  for (const slot of ['guard', 'bridge', 'tuners']) {
+    await page.goto(`/builds/heron/parts/${slot}`)
+    await page.getByLabel('This slot').selectOption(slot === 'tuners' ? 'preferred' : 'open')
+    await expect(page.getByText('saving…')).toHaveCount(0)
+  }
+  await page.goto('/builds/heron/parts?tab=choose')
+  await page.getByRole('button', { name: 'Find sets' }).click()
+  await expect(page.getByRole('heading', { name: 'Its joints' })).toBeVisible()
+  await page.waitForTimeout(400)
+  await page.screenshot({ path: join(folder, 'parts-choose.png') })
   await page.keyboard.press('t')
   await shoot('dry-fit-dark', '/builds/heron/fit/guard-openings')
 })

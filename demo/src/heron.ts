@@ -37,7 +37,18 @@ export function heron(today: string, due: string, late: string): Build {
   return {
     ...build,
     due,
-    budget: 420,
+    budget: 460,
+    parcels: {
+      'Saltmarsh Timber': 14,
+      'Old Ropewalk Parts': 8.5,
+      'Capstan Hardware': 4.5,
+      'Low Tide Plastics': 3.8,
+      'Quayside Electrics': 3.5,
+    },
+    consumables: {
+      filler: { name: 'grain filler, a tub', price: 14, share: 0.1 },
+      solder: { name: 'solder, a reel', price: 19, share: 0.05 },
+    },
     parts: {
       body: part('body', 'Alder body, two-piece, unfinished', {
         seller: 'Saltmarsh Timber',

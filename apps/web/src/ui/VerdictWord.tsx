@@ -9,5 +9,5 @@ const TONE: Record<Verdict, string> = {
 }
 
 export const VerdictWord = ({ verdict }: { verdict: Verdict }) => (
-  <span className={`label font-semibold tracking-[0.045em] ${TONE[verdict]}`}>{VERDICT_WORD[verdict]}</span>
+  <span className={`label text-[1.08em] font-semibold tracking-[0.045em] ${TONE[verdict]}`}>{VERDICT_WORD[verdict]}</span>
 )

@@ -1,4 +1,4 @@
-import type { Joint } from '@snug/core'
+import type { Joint, Mark } from '@snug/core'
 import { useMemo } from 'react'
 import { Empty, Workspace } from '../../app/Workspace'
 import { useHand } from '../../app/useHand'
@@ -48,6 +48,7 @@ function JointsTab() {
     <Workspace
       pins={pins}
       selected={hand.id}
+      overlay={hand.id === 'balance' ? massMarks(hand) : NONE}
       onPick={(id) => pick(joints.find((j) => j.id === id)?.id ?? joints.find((j) => j.slots.some((s) => s === id))?.id ?? hand.id)}
       loupe={hand.drawing}
       listLabel="Joints by verdict"
@@ -82,6 +83,22 @@ function JointsTab() {
     />
   )
 }
+
+const NONE: readonly Mark[] = []
+
+/** Where the instrument weighs, on the long view. */
+const massMarks = (joint: Joint): readonly Mark[] => [
+  {
+    mark: 'line',
+    role: 'hot',
+    dashed: true,
+    points: [
+      { x: joint.at.x, y: -170 },
+      { x: joint.at.x, y: 170 },
+    ],
+  },
+  { mark: 'circle', role: 'sounding', at: joint.at, r: 10 },
+]
 
 function JointLine({ joint }: { joint: Joint }) {
   const [cure] = joint.verdict === 'snug' ? [] : joint.cures

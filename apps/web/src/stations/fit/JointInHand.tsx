@@ -153,10 +153,12 @@ function CureCard({ cure, first, onPlan }: { cure: Cure; first: boolean; onPlan:
 function Planned({ joint }: { joint: Joint }) {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
-  if (!joint.planned.length) return null
+  // What is only on trial stands in the bar at the foot, not in the plan.
+  const planned = joint.planned.filter((id) => build.jobs[id])
+  if (!planned.length) return null
   return (
     <div className="mt-3 border-l-4 border-violet bg-wash px-3 py-2">
-      {joint.planned.map((id) => (
+      {planned.map((id) => (
         <p key={id} className="flex flex-wrap items-center gap-2">
           <span>
             On paper: <b>{build.jobs[id]?.text}</b> It stands in the Plan; measure again when it is done.

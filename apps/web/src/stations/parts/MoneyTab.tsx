@@ -50,7 +50,7 @@ export function MoneyTab() {
                 <th className="py-1 pl-4">seller</th>
                 <th className="text-right">parts</th>
                 <th className="text-right">planned</th>
-                <th className="text-right">paid</th>
+                <th className="pr-4 text-right">paid</th>
                 <th className="pr-4 text-right">postage, once</th>
               </tr>
             </thead>
@@ -60,7 +60,7 @@ export function MoneyTab() {
                   <td className="py-1 pl-4">{s.seller}</td>
                   <td className="figure text-right">{s.parts}</td>
                   <td className="figure text-right">{s.planned.toFixed(2)}</td>
-                  <td className="figure text-right">{s.paid.toFixed(2)}</td>
+                  <td className="figure pr-4 text-right">{s.paid.toFixed(2)}</td>
                   <td className="w-28 py-0.5 pr-4">
                     {s.seller === 'from the stash' ? null : (
                       <NumberEntry
@@ -240,7 +240,9 @@ function Consumables() {
           placeholder="grain filler, solder, P120 paper"
           onChange={(e) => setName(e.target.value)}
         />
-        <Button type="submit">Count it</Button>
+        <Button type="submit" className="whitespace-nowrap">
+          Count it
+        </Button>
       </form>
     </section>
   )
