@@ -1,22 +1,23 @@
 import type { OutlineRow } from '@snug/core'
 
-/** Plover's body, our own drawing: a river stone with a long shoulder on the bass side and a flat foot. */
+/** Plover's body, our own drawing: a skipping stone, no horn on the bass side, a cropped one on the treble, the foot cut aslant. */
 export const PLOVER_BODY: OutlineRow[] = [
-  { x: -92, bass: 86, treble: 0, bassInner: 70 },
-  { x: -70, bass: 106, treble: 0, bassInner: 58 },
-  { x: -40, bass: 120, treble: 62, bassInner: 46, trebleInner: 50 },
-  { x: -18, bass: 126, treble: 84, bassInner: 40, trebleInner: 40 },
-  { x: 0, bass: 128, treble: 96, bassInner: 38, trebleInner: 38 },
-  { x: 40, bass: 126, treble: 112 },
-  { x: 90, bass: 121, treble: 120 },
-  { x: 140, bass: 122, treble: 128 },
-  { x: 190, bass: 130, treble: 142 },
-  { x: 240, bass: 138, treble: 154 },
-  { x: 285, bass: 138, treble: 157 },
-  { x: 320, bass: 128, treble: 148 },
-  { x: 346, bass: 108, treble: 126 },
-  { x: 360, bass: 70, treble: 88 },
-  { x: 364, bass: 22, treble: 40 },
+  { x: -44, bass: 0, treble: 82, trebleInner: 58 },
+  { x: -30, bass: 0, treble: 98, trebleInner: 46 },
+  { x: -12, bass: 0, treble: 106, trebleInner: 39 },
+  { x: 0, bass: 44, treble: 110, bassInner: 38, trebleInner: 38 },
+  { x: 30, bass: 70, treble: 118 },
+  { x: 70, bass: 98, treble: 126 },
+  { x: 110, bass: 120, treble: 133 },
+  { x: 150, bass: 136, treble: 139 },
+  { x: 190, bass: 146, treble: 144 },
+  { x: 230, bass: 151, treble: 147 },
+  { x: 270, bass: 150, treble: 147 },
+  { x: 305, bass: 141, treble: 142 },
+  { x: 335, bass: 112, treble: 132 },
+  { x: 358, bass: 62, treble: 114 },
+  { x: 372, bass: 2, treble: 84 },
+  { x: 376, bass: -34, treble: 58 },
 ]
 
 /** Plover's headstock: a paddle with a straight back and one notched corner. */

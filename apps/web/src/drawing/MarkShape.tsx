@@ -33,7 +33,7 @@ export const MarkShape = memo(function MarkShape({ mark, project, scale, selecte
     case 'area':
       return (
         <path
-          className={`mk mk-${mark.role}${dashed}`}
+          className={`mk mk-${mark.role}${dashed}${mark.tint ? ' mk-tinted' : ''}`}
           d={pathOf(mark.points, project, true)}
           {...pick}
           {...chosen}

@@ -9,7 +9,7 @@ import { insideBy } from './guardCover'
 import { centreOfMass, centroid } from './balance'
 import { fallOf, radiusAtSaddle } from './radii'
 import { spreadAt } from './polesUnder'
-import { bundle } from './controls'
+import { bundle } from './wirePassage'
 
 const width = (pocket: number, heel: number, doubt = 0.05) =>
   aBuild({

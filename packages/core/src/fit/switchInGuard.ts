@@ -1,0 +1,127 @@
+import { sizeAt, sizeRef, valueAt, type Build } from '../build'
+import { pt, rectangle, type Mark } from '../drawing'
+import { datums } from '../layout/datums'
+import { likelyOf, linear, printMm } from '../quantity'
+import { jointOf, waitingJoint } from './assemble'
+import { framed } from './draw/sections'
+import { check, type Check, type JudgedJoint } from './joint'
+import { amount, gapOf } from './known'
+
+/** The selector in guard and cavity: depth, slot and swing, or a toggle's hole. */
+export function switchJoint(build: Build): JudgedJoint {
+  const d = datums(build)
+  const base = {
+    id: 'switch',
+    title: 'Selector switch in its place',
+    slots: ['switch', 'guard', 'body'] as JudgedJoint['slots'],
+    at: pt(d.heelEnd + (valueAt(build, sizeRef('guard', 'switch.x')) ?? 148), (valueAt(build, sizeRef('guard', 'switch.y')) ?? -62) + 10),
+    draw: () => switchDrawing(build),
+  }
+  const checks: Check[] = []
+  const depthRefs = { route: sizeRef('body', 'control.depth'), own: sizeRef('switch', 'depth') }
+  const route = sizeAt(build, depthRefs.route)
+  const own = sizeAt(build, depthRefs.own)
+  if (route && own) {
+    const c = gapOf([
+      [1, route],
+      [-1, own],
+    ])
+    checks.push(
+      check({
+        id: 'depth',
+        label: 'Room under the switch',
+        clearance: linear([[1, c]], -3),
+        shown: c,
+        bands: [
+          { upTo: -3, is: 'wont-go' },
+          { upTo: 0, is: 'tight' },
+          { upTo: Infinity, is: 'snug' },
+        ],
+        reads: Object.values(depthRefs),
+        says: () =>
+          `The switch hangs ${printMm(own.value, 1)} mm deep in a ${printMm(route.value, 1)} mm route; lugs and wires want 3 mm below.`,
+        cures: ({ verdict }) =>
+          verdict === 'snug'
+            ? []
+            : [
+                {
+                  id: 'deepen-switch',
+                  job: `Deepen the control route by ${printMm(3.5 - likelyOf(c), 1)} mm under the switch.`,
+                  how: 'Waste drilled out first, then a bearing bit; mind the wood left below. Before any finish.',
+                  gives: 'body',
+                  tools: ['router', 'bearing bit'],
+                  plan: { slot: 'body', size: 'control.depth', delta: 3.5 - likelyOf(c), doubt: 0.5 },
+                },
+              ],
+      }),
+    )
+  }
+  const slot = sizeAt(build, sizeRef('guard', 'switch.slot'))
+  const swing = sizeAt(build, sizeRef('switch', 'swing'))
+  if (slot && swing) {
+    const c = gapOf([
+      [1, slot],
+      [-1, swing],
+    ])
+    checks.push(
+      check({
+        id: 'swing',
+        label: 'Slot against the lever’s swing',
+        clearance: c,
+        bands: [
+          { upTo: 0, is: 'tight' },
+          { upTo: 6, is: 'snug' },
+          { upTo: Infinity, is: 'loose' },
+        ],
+        reads: [sizeRef('guard', 'switch.slot'), sizeRef('switch', 'swing')],
+        says: ({ verdict }) =>
+          verdict === 'tight'
+            ? `The lever needs ${printMm(swing.value, 1)} mm and the slot is ${printMm(slot.value, 1)}: it stops before the end positions.`
+            : 'The lever swings freely.',
+        cures: ({ verdict }) =>
+          verdict === 'tight'
+            ? [
+                {
+                  id: 'lengthen-slot',
+                  job: `Lengthen the slot by ${amount(0.5 - likelyOf(c), 0.2, 1)} mm, half at each end.`,
+                  how: 'Thin flat file drawn along; check all positions with the switch in place.',
+                  gives: 'guard',
+                  tools: ['thin flat file'],
+                  plan: { slot: 'guard', size: 'switch.slot', delta: 1 - likelyOf(c), doubt: 0.2 },
+                },
+              ]
+            : [],
+      }),
+    )
+  }
+  return checks.length
+    ? jointOf(build, base, checks)
+    : waitingJoint(
+        base,
+        Object.values(depthRefs).filter((r) => !sizeAt(build, r)),
+      )
+}
+
+function switchDrawing(build: Build) {
+  const route = valueAt(build, sizeRef('body', 'control.depth')) ?? 38
+  const own = valueAt(build, sizeRef('switch', 'depth')) ?? 22
+  const guard = build.parts.guard ? (valueAt(build, sizeRef('guard', 'thickness')) ?? 2.5) : 3
+  const slot = valueAt(build, sizeRef('guard', 'switch.slot')) ?? 27
+  const marks: Mark[] = [
+    { mark: 'area', role: 'plastic', points: rectangle(-36, -guard, -slot / 2, 0) },
+    { mark: 'area', role: 'plastic', points: rectangle(slot / 2, -guard, 36, 0) },
+    {
+      mark: 'area',
+      role: 'body-wood',
+      points: [pt(-46, 0), pt(-36, 0), pt(-36, route), pt(36, route), pt(36, 0), pt(46, 0), pt(46, route + 7), pt(-46, route + 7)],
+    },
+    { mark: 'area', role: 'metal', points: rectangle(-20, 0.5, 20, own) },
+    { mark: 'area', role: 'metal', points: rectangle(-1.2, -15, 1.2, 0.5) },
+    { mark: 'dimension', from: pt(28, 0), to: pt(28, route), text: printMm(route, 1) },
+    { mark: 'dimension', from: pt(-28, 0), to: pt(-28, own), text: printMm(own, 1), emphasis: true },
+  ]
+  return framed('Switch in its cavity', 'true proportion', marks, [
+    { label: 'Route', value: `${printMm(route, 1)} mm deep` },
+    { label: 'Switch', value: `${printMm(own, 1)} mm deep` },
+  ])
+}

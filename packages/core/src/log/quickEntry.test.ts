@@ -1,0 +1,36 @@
+import { describe, expect, it } from 'vitest'
+import { aBuild, aPart } from '../testing/bench'
+import { understand } from './quickEntry'
+
+const build = aBuild({
+  body: aPart('body', { 'pocket.widthMouth': 56.1, 'pocket.widthEnd': 56.5 }),
+  'pickup-neck': aPart('pickup-neck', { length: 36, width: 69, resistance: [7900, 'meter', 79] }, { coils: 'two' }),
+  capacitor: aPart('capacitor', {}),
+})
+
+describe('quick entries that are sizes', () => {
+  it.each([
+    ['pocket width mouth 56.12 calipers', 'body', 'pocket.widthMouth', 56.12, 0.05, 'calipers'],
+    ['pocket width, mouth 56.1 rule', 'body', 'pocket.widthMouth', 56.1, 0.3, 'rule'],
+    ['pocket width end 2-7/32 in calipers', 'body', 'pocket.widthEnd', 56.35625, 0.05, 'calipers'],
+    ['neck pickup resistance 8.80k', 'pickup-neck', 'resistance', 8800, 88, 'meter'],
+    ['capacitance 473', 'capacitor', 'capacitance', 47e-9, 0.47e-9, 'meter'],
+  ] as const)('%s', (text, slot, size, value, doubt, known) => {
+    const filing = understand(build, text)!
+    expect(filing.ref).toEqual({ slot, size })
+    expect(filing.size.value / value).toBeCloseTo(1, 9)
+    expect(filing.size.doubt / doubt).toBeCloseTo(1, 9)
+    expect(filing.size.known).toBe(known)
+  })
+  it.each([
+    ['words without a number', 'glued the nut with one dot'],
+    ['a number without words', '56.12'],
+    ['two sizes that could be meant', 'pocket width 56.12'],
+    ['a part that is not chosen', 'heel width mouth 56.4'],
+    ['a size that cannot be', 'pocket width mouth 561.2'],
+    ['an unknown unit', 'pocket width mouth 56 ell'],
+  ])('leaves alone: %s', (_, text) => expect(understand(build, text)).toBeUndefined())
+  it('a bare number follows the system shown', () => {
+    expect(understand(build, 'pocket width mouth 2.21', 'in')!.size.value).toBeCloseTo(56.134, 3)
+  })
+})
