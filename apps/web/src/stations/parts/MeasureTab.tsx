@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useWhere } from '../../app/where'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { Button } from '../../ui/Button'
 import { PegMark } from '../../ui/PegMark'
 import { SizeField } from '../../ui/SizeField'
 import { ThingRow } from '../../ui/ThingRow'
@@ -15,14 +16,19 @@ const OWNED: readonly Tool[] = ['calipers', 'rule', 'meter', 'scale']
 export function MeasureTab() {
   const build = useOpenBuild()
   const ranked = useBuild((s) => s.ranked)
-  const [chosen, setChosen] = useState<string>()
-  const hand = ranked?.find((r) => keyOf(r) === chosen) ?? ranked?.[0]
+  // What a person has picked or begun to enter stays in hand, however the ranking moves meanwhile.
+  const [held, setHeld] = useState<MeasureRank>()
+  const hand = held ?? ranked?.[0]
+  const next = hand && ranked?.find((r) => keyOf(r) !== keyOf(hand))
   const most = ranked?.[0]?.gain || 1
   const drawing = useMemo(() => (hand ? partDrawing(build, hand.ref.slot) : undefined), [build, hand])
   return (
     <Workspace
       selected={hand?.ref.slot}
-      onPick={(slot) => setChosen(ranked?.find((r) => r.ref.slot === slot) && keyOf(ranked.find((r) => r.ref.slot === slot)!))}
+      onPick={(slot) => {
+        const found = ranked?.find((r) => r.ref.slot === slot)
+        if (found) setHeld(found)
+      }}
       loupe={drawing}
       listLabel="Sizes worth measuring"
       list={
@@ -40,14 +46,25 @@ export function MeasureTab() {
                 about={`${slotSpec(r.ref.slot).label} · ${enteredAt(build, r.ref) ? `${enteredAt(build, r.ref)!.known} so far` : 'not known at all'} · ${r.tool}, about ${r.minutes} min`}
                 figure={<Bar share={Math.max(0, r.gain) / most} />}
                 under={`settles ${Math.max(0, r.gain).toFixed(2)}`}
-                selected={r === hand}
-                onSelect={() => setChosen(keyOf(r))}
+                selected={!!hand && keyOf(r) === keyOf(hand)}
+                onSelect={() => setHeld(r)}
               />
             ))}
           </ul>
         </PartsList>
       }
-      hand={hand ? <SizeInHand key={keyOf(hand)} rank={hand} /> : null}
+      hand={
+        hand ? (
+          <div onFocus={() => setHeld(hand)}>
+            <SizeInHand key={keyOf(hand)} rank={hand} />
+            {held && next && (
+              <Button look="main" className="mt-3" onClick={() => setHeld(next)}>
+                Next: {specAt(next.ref).label.toLowerCase()}
+              </Button>
+            )}
+          </div>
+        ) : null
+      }
     />
   )
 }
