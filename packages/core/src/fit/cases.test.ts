@@ -155,6 +155,32 @@ describe('pickups', () => {
   })
 })
 
+describe('rings and neighbours', () => {
+  const ringed = (foot: string, top: string, low: number, high: number) =>
+    aBuild({
+      body: body({ 'route.neck.centre': 104 }, { top }),
+      'pickup-neck': aPart('pickup-neck', { length: 38, width: 69.5, resistance: [8000, 'meter', 80] }, { coils: 'two', mount: 'ring' }),
+      'ring-neck': aPart('ring-neck', { length: 38.9, width: 70.2, 'height.neckSide': low, 'height.bridgeSide': high }, { foot }),
+    })
+  it('a flat foot on an arched top, or a ring the wrong way round', () => {
+    expect(jointIn(ringed('flat', 'arched', 4, 5), 'room-neck').says).toMatch(/A flat foot on an arched top/)
+    expect(jointIn(ringed('curved', 'arched', 6, 4), 'room-neck').cures[0]!.job).toBe('Turn the ring round.')
+    expect(jointIn(ringed('curved', 'arched', 4, 6), 'room-neck').verdict).toBe('snug')
+  })
+  it('pots whose bodies meet', () => {
+    const at = (x: number) =>
+      aBuild({
+        body: body(),
+        guard: aPart('guard', { thickness: 2.5, 'pot.hole': 9.5, 'volume.x': 190, 'volume.y': -66, 'tone.x': 190 + x, 'tone.y': -66 }),
+        bridge: aPart('bridge', { spread: 52, 'height.min': 9, 'height.max': 16 }, { mount: 'two-stud' }),
+        'pot-volume': aPart('pot-volume', { resistance: [500e3, 'meter', 5e3], 'body.diameter': 24 }, { taper: 'audio' }),
+        'pot-tone': aPart('pot-tone', { resistance: [500e3, 'meter', 5e3], 'body.diameter': 24 }, { taper: 'audio' }),
+      })
+    expect(jointIn(at(22), 'control-reach').verdict).toBe('wont-go')
+    expect(jointIn(at(40), 'control-reach').verdict).toBe('snug')
+  })
+})
+
 describe('pots and holes', () => {
   const through = (length: number, thickness: number, where: 'guard' | 'body', hole = 9.6) =>
     aBuild({

@@ -5,6 +5,7 @@ import { likelyOf, linear, ofSize, printMm, propagate } from '../quantity'
 import { judged } from './assemble'
 import { framed } from './draw/sections'
 import { check, type JudgedJoint } from './joint'
+import { sizeOr } from './known'
 
 /** Knob to knob and knob to string, mm: closer than this hands get in each other's way. [practice] */
 const KNOB_TO_KNOB = 30
@@ -57,7 +58,33 @@ export function controlReachJoint(build: Build): JudgedJoint {
                   },
                 ],
         })
+      const bodies = (['pot-volume', 'pot-tone'] as const).map((slot) => sizeOr(build, sizeRef(slot, 'body.diameter'), 24, 1))
+      const between = linear([[1, apart], ...bodies.map((b) => [-0.5, ofSize(b)] as const)], -1)
       return [
+        check({
+          id: 'bodies',
+          label: 'Between the pots’ bodies',
+          clearance: between,
+          bands: [
+            { upTo: -1, is: 'wont-go' },
+            { upTo: 0, is: 'tight' },
+            { upTo: Infinity, is: 'snug' },
+          ],
+          reads: [...Object.values(refs), sizeRef('pot-volume', 'body.diameter'), sizeRef('pot-tone', 'body.diameter')],
+          says: () => `The pots’ bodies pass each other with ${printMm(likelyOf(between) + 1, 1)} mm between them.`,
+          cures: ({ verdict }) =>
+            verdict === 'snug'
+              ? []
+              : [
+                  {
+                    id: 'small-pots',
+                    job: 'Take pots with a smaller body, 16 or 17 mm.',
+                    how: 'Turned so that their lugs point apart; insulate where cases come near.',
+                    gives: 'the pot',
+                    tools: [],
+                  },
+                ],
+        }),
         near('knob', 'Knob to knob', apart, KNOB_TO_KNOB, 'Knobs stand'),
         near('string', 'Volume to the outer string', string, KNOB_TO_STRING, 'Volume and outer string are'),
       ]

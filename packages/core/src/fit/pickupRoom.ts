@@ -1,7 +1,7 @@
 import { sizeAt, sizeRef, traitAt, valueAt, type Build, type SizeRef } from '../build'
 import { pt } from '../drawing'
 import { datums } from '../layout/datums'
-import { likelyOf, linear, ofSize, printMm, type Size } from '../quantity'
+import { certain, likelyOf, linear, ofSize, printMm, type Size } from '../quantity'
 import { judged } from './assemble'
 import { inOpening, screwStack } from './draw/sections'
 import type { PickupPlace } from './guardOpenings'
@@ -43,6 +43,7 @@ export function pickupRoomJoint(build: Build, place: PickupPlace): JudgedJoint {
     checks: (have) => [
       ...sides(build, frame, have, refs),
       ...corner(build, frame, have, slot),
+      ...ringWay(build, frame),
       ...route(build, place, have),
       ...depth(build, place),
       ...screwBite(build, place),
@@ -191,6 +192,50 @@ function corner(build: Build, frame: Frame, have: Have, slot: SizeRef['slot']): 
                 gives: frame.slot === 'body' ? 'body' : frame.name,
                 tools: ['needle file, or paper on a pen'],
                 plan: { slot: frame.radius.slot, size: frame.radius.size, delta: rc.value - ro.value, doubt: 0.2 },
+              },
+            ],
+    }),
+  ]
+}
+
+/** A ring has its foot and its way round: curved feet for arched tops, the lower side towards the neck. */
+function ringWay(build: Build, frame: Frame): Check[] {
+  const { slot } = frame
+  if (slot !== 'ring-neck' && slot !== 'ring-bridge') return []
+  const foot = traitAt(build, slot, 'foot')
+  const top = traitAt(build, 'body', 'top')
+  const low = valueAt(build, sizeRef(slot, 'height.neckSide'))
+  const high = valueAt(build, sizeRef(slot, 'height.bridgeSide'))
+  const wrongFoot = foot !== undefined && top !== undefined && (foot === 'curved') !== (top === 'arched')
+  const turned = low !== undefined && high !== undefined && low > high
+  if (foot === undefined && low === undefined) return []
+  return [
+    check({
+      id: 'ring',
+      label: 'Ring’s foot and way round',
+      clearance: certain(wrongFoot || turned ? -1 : 1),
+      unit: 'none',
+      bands: [
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: [],
+      says: () =>
+        wrongFoot
+          ? `A ${foot} foot on ${top === 'arched' ? 'an arched' : 'a flat'} top: the ring rocks, and cracks when its screws are drawn.`
+          : turned
+            ? 'The ring is the wrong way round: its lower side belongs towards the neck.'
+            : 'The ring’s foot and way round are right.',
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: wrongFoot ? 'other-ring' : 'turn-ring',
+                job: wrongFoot ? `Take a ring with a ${top === 'arched' ? 'curved' : 'flat'} foot.` : 'Turn the ring round.',
+                how: 'Screws only as far as they hold: rings crack under torque.',
+                gives: 'nothing',
+                tools: ['screwdriver'],
               },
             ],
     }),

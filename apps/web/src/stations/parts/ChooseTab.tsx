@@ -1,6 +1,7 @@
 import {
   choosePart,
   SLOTS,
+  SPECIAL_TOOLS,
   slotSpec,
   type Change,
   type ChooseRequest,
@@ -48,7 +49,8 @@ export function ChooseTab() {
   const [rank, setRank] = useState<RankBy>('money')
   const [money, setMoney] = useState<number>()
   const [days, setDays] = useState<number>()
-  const [whole, setWhole] = useState({ noCuttingFinished: true, noRouting: false })
+  const [whole, setWhole] = useState({ noCuttingFinished: true })
+  const [lacking, setLacking] = useState<readonly string[]>([])
   const [choice, setChoice] = useState<Choice>()
   const [busy, setBusy] = useState(false)
   const [at, setAt] = useState(0)
@@ -56,7 +58,7 @@ export function ChooseTab() {
   const request = (): ChooseRequest => ({
     build,
     rank,
-    limits: { ...whole, ...(money === undefined ? {} : { money }), ...(days === undefined ? {} : { days }) },
+    limits: { ...whole, lacking, ...(money === undefined ? {} : { money }), ...(days === undefined ? {} : { days }) },
     open: slots.map((slot) => ({
       slot,
       items: [...(candidates.data ?? []).filter((i) => i.part.kind === slotSpec(slot).kind), ...present(build, slot)],
@@ -126,20 +128,24 @@ export function ChooseTab() {
                   ))}
                 </select>
               </label>
-              {(
-                [
-                  ['noCuttingFinished', 'no cutting of finished wood'],
-                  ['noRouting', 'no routing'],
-                ] as const
-              ).map(([key, name]) => (
-                <label key={key} className="label flex min-h-10 items-center gap-2 text-[15px]">
+              <label className="label flex min-h-10 items-center gap-2 text-[15px]">
+                <input
+                  type="checkbox"
+                  className="size-4 accent-[var(--violet)]"
+                  checked={whole.noCuttingFinished}
+                  onChange={(e) => setWhole({ noCuttingFinished: e.target.checked })}
+                />
+                no cutting of finished wood
+              </label>
+              {SPECIAL_TOOLS.map((tool) => (
+                <label key={tool} className="label flex min-h-10 items-center gap-2 text-[15px]">
                   <input
                     type="checkbox"
                     className="size-4 accent-[var(--violet)]"
-                    checked={whole[key]}
-                    onChange={(e) => setWhole({ ...whole, [key]: e.target.checked })}
+                    checked={lacking.includes(tool)}
+                    onChange={(e) => setLacking(e.target.checked ? [...lacking, tool] : lacking.filter((t) => t !== tool))}
                   />
-                  {name}
+                  no {tool}
                 </label>
               ))}
               {busy ? (

@@ -14,6 +14,8 @@ export interface ChooseLimits {
   noCuttingFinished?: boolean
   /** Joints that only a router cures count as ruled out. */
   noRouting?: boolean
+  /** Tools a person lacks, as named on the cures: joints only they would cure count as ruled out. */
+  lacking?: readonly string[]
 }
 export type RankBy = 'money' | 'bench' | 'date'
 
@@ -83,7 +85,9 @@ export function ruledOut(build: Build, slot: Slot, item: StockItem, limits: Choo
 
 const costOf = (item: StockItem): number => (item.holding === 'stash' ? 0 : (item.part.price ?? 0))
 const cuts = (cure: Cure, build: Build) => cure.gives === 'body' && build.parts.body?.traits.surface === 'coated'
-const routes = (cure: Cure) => cure.tools.some((t) => t.includes('router'))
+const needs = (cure: Cure, tool: string) => cure.tools.some((t) => t.includes(tool))
+/** Tools without which some jobs cannot be done, as the cures name them. */
+export const SPECIAL_TOOLS = ['router', 'reamer', 'drill stand', 'long bit'] as const
 
 /** Minutes to make a joint go under the limits; Infinity rules the pairing out. */
 function minutesFor(joint: JudgedJoint, build: Build, limits: ChooseLimits): number {
@@ -91,7 +95,9 @@ function minutesFor(joint: JudgedJoint, build: Build, limits: ChooseLimits): num
   return MINUTES[joint.verdict]
 }
 const allowed = (cure: Cure, build: Build, limits: ChooseLimits) =>
-  !(limits.noCuttingFinished && cuts(cure, build)) && !(limits.noRouting && routes(cure))
+  !(limits.noCuttingFinished && cuts(cure, build)) &&
+  !(limits.noRouting && needs(cure, 'router')) &&
+  !limits.lacking?.some((tool) => needs(cure, tool))
 
 /** A kind of joint with the open slots it depends on. */
 interface Bound {
