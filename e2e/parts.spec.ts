@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises'
-import { copyOf, expect, test } from './server'
+import { copyOf, expect, saved, test } from './server'
 
 test('choose a set, see why another part is out, try it, take it, take it back', async ({ page, server }) => {
   const id = await copyOf(server, 'heron')
@@ -25,6 +25,7 @@ test('choose a set, see why another part is out, try it, take it, take it back',
   const trial = page.getByRole('complementary', { name: 'On trial' })
   await expect(trial).toContainText(/Guard openings over the routes: won’t go → /)
   await trial.getByRole('button', { name: 'Keep it' }).click()
+  await saved(page)
   await page.goto(`/builds/${id}/fit/guard-openings`)
   await expect(hand.getByRole('heading', { name: /Guard openings/ })).not.toContainText('won’t go')
   await page.keyboard.press('Control+z')
@@ -41,6 +42,7 @@ test('what to measure next settles a verdict', async ({ page, server }) => {
   const field = hand.getByRole('textbox', { name: 'Housing width, along the row' })
   await field.fill('25.3')
   await field.press('Enter')
+  await saved(page)
   await page.goto(`/builds/${id}/fit/tuner-row`)
   await expect(hand.getByRole('heading', { name: /Tuners in a row/ })).toContainText('snug')
 })
@@ -71,9 +73,11 @@ test('mock-up sheet by keyboard: readings go to their sizes, a change makes only
   await page.keyboard.press(' ')
   await title('Neck axis at the bridge')
   await expect(list.getByRole('img', { name: 'done' }).or(list.getByLabel('done'))).toHaveCount(6)
+  await saved(page)
   await page.goto(`/builds/${id}/fit/pocket-mouth`)
   await hand.getByLabel('Heel width, at the pocket mouth', { exact: true }).fill('56.6')
   await page.keyboard.press('Enter')
+  await saved(page)
   await page.goto(`/builds/${id}/fit?tab=mockup`)
   await expect(list).toContainText('re-check only these 1')
   await expect(list.getByLabel('stale: check again')).toHaveCount(1)
@@ -120,15 +124,18 @@ test('a guard made to order is checked on arrival, and what was promised makes a
   await page.getByRole('button', { name: /Order sheet and arrival check/ }).click()
   await hand.getByRole('button', { name: 'Keep this as the order' }).click()
   await expect(hand).toContainText('Revision 1')
+  await saved(page)
   await page.goto(`/builds/${id}/parts/guard`)
   const centre = hand.getByRole('textbox', { name: 'Neck pickup opening, centre' })
   await centre.fill('31')
   await centre.press('Enter')
+  await saved(page)
   await page.goto(`/builds/${id}/parts?tab=paper`)
   await page.getByRole('button', { name: /Order sheet and arrival check/ }).click()
   await expect(hand).toContainText('1 out of tolerance')
   await expect(hand.getByRole('row', { name: /Neck pickup opening, centre/ })).toContainText('fail')
 
+  await saved(page)
   await page.goto(`/builds/${id}/parts/bridge`)
   await hand.getByRole('combobox', { name: /Studs or outer screws.*how it is known/ }).selectOption('calipers')
   const studs = hand.getByRole('textbox', { name: 'Studs or outer screws, centre to centre' })

@@ -1,4 +1,4 @@
-import { test as base } from '@playwright/test'
+import { test as base, type Page } from '@playwright/test'
 import { spawn, type ChildProcess } from 'node:child_process'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
@@ -46,5 +46,10 @@ export async function copyOf(server: string, id: string): Promise<string> {
   const bundle = await (await fetch(`${server}/api/builds/${id}/bundle`)).text()
   const answer = await fetch(`${server}/api/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: bundle })
   return ((await answer.json()) as { id: string }).id
+}
+
+/** Everything typed so far has reached the server; what the sill says before a person walks away. */
+export async function saved(page: Page): Promise<void> {
+  await base.expect(page.getByText('saving…')).toHaveCount(0)
 }
 export { expect } from '@playwright/test'

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises'
-import { copyOf, expect, test } from './server'
+import { copyOf, expect, saved, test } from './server'
 
 test('the story of Heron, from a neck that will not go in to a ticked step, all there again after a reload', async ({ page, server }) => {
   const id = await copyOf(server, 'heron')
@@ -45,9 +45,11 @@ test('the story of Heron, from a neck that will not go in to a ticked step, all 
 
   await test.step('coat dates, then turns of the saddle screws', async () => {
     await page.keyboard.press('Escape')
+    await saved(page)
     await page.goto(`/builds/${id}/finish`)
     await expect(hand).toContainText(/cans of 400 ml/)
     await expect(page.getByText(/Rub out from/)).toBeVisible()
+    await saved(page)
     await page.goto(`/builds/${id}/setup/action`)
     await hand.getByLabel('Action at fret 12, bass').fill('2.1')
     await hand.getByLabel('Action at fret 12, treble').fill('5/64')
@@ -56,6 +58,7 @@ test('the story of Heron, from a neck that will not go in to a ticked step, all 
   })
 
   await test.step('a step ticked in order, and one out of order', async () => {
+    await saved(page)
     await page.goto(`/builds/${id}/plan`)
     const steps = page.getByRole('region', { name: 'Steps in order' })
     await steps.getByRole('button', { name: 'Drill: stud bores' }).first().click()
@@ -71,7 +74,7 @@ test('the story of Heron, from a neck that will not go in to a ticked step, all 
   })
 
   await test.step('closed and opened again, everything is there', async () => {
-    await expect(page.getByText('saving…')).toHaveCount(0)
+    await saved(page)
     await page.goto('about:blank')
     await page.goto(`/builds/${id}/plan`)
     await page
@@ -79,8 +82,10 @@ test('the story of Heron, from a neck that will not go in to a ticked step, all 
       .first()
       .click()
     await expect(hand.getByRole('button', { name: 'Not done after all' })).toBeVisible()
+    await saved(page)
     await page.goto(`/builds/${id}/setup/action`)
     await expect(hand.getByLabel('Action at fret 12, bass')).toHaveValue('2.1')
+    await saved(page)
     await page.goto(`/builds/${id}/fit/pocket-mouth`)
     await expect(title(/Heel in pocket, at the mouth/)).toContainText('snug')
   })

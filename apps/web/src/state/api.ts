@@ -21,6 +21,10 @@ export class ApiProblem extends Error {
   }
 }
 
+/** Largest body a browser lets outlive its page, with room for the headers. */
+const KEPT_ALIVE = 60_000
+const sizeOf = (body: unknown) => (typeof body === 'string' ? body : JSON.stringify(body)).length
+
 async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
   let answer: Response
   try {
@@ -28,6 +32,8 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
       method,
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
       headers: { 'content-type': 'application/json' },
+      // A write under way goes on when the page is closed; browsers allow it for small bodies.
+      keepalive: method !== 'GET' && (body === undefined || sizeOf(body) < KEPT_ALIVE),
     })
   } catch {
     throw new ApiProblem(0, 'Snug Bolt’s server does not answer. Is it still running? What you typed is kept here.')

@@ -55,7 +55,7 @@ export function MeasureTab() {
       }
       hand={
         hand ? (
-          <div onFocus={() => setHeld(hand)}>
+          <div onFocus={() => setHeld(hand)} onChange={() => setHeld(hand)}>
             <SizeInHand key={keyOf(hand)} rank={hand} />
             {held && next && (
               <Button look="main" className="mt-3" onClick={() => setHeld(next)}>
