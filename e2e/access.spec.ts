@@ -96,3 +96,25 @@ test('flip and side view, inches, folding: by key and button', async ({ page }) 
   await page.getByRole('button', { name: 'Fold the long view' }).click()
   await expect(async () => expect((await view.boundingBox())!.height).toBeLessThan(tall / 2)).toPass()
 })
+
+test('on a telephone nothing lies on anything: step, log and meter check', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 800 })
+  for (const station of ['plan', 'log', 'wire', 'fit', 'parts?tab=stock']) {
+    await page.goto(`/builds/heron/${station}`)
+    const workspace = page.locator('.workspace')
+    await expect(workspace.locator('.ws-hand')).toContainText(/\w/)
+    await expect(workspace.locator('.ws-list')).toContainText(/\w/)
+    // Pieces stand one under the other, each at least as high as what it holds.
+    const pieces = await workspace.evaluate((w) =>
+      ['.ws-long', '.ws-hand', '.ws-list', '.ws-loupe'].map((c) => {
+        const e = w.querySelector(c)!
+        const box = e.getBoundingClientRect()
+        return { top: box.top, bottom: box.bottom, spill: c === '.ws-hand' || c === '.ws-list' ? e.scrollHeight - e.clientHeight : 0 }
+      }),
+    )
+    pieces.forEach((p, i) => {
+      if (i > 0) expect(p.top, station).toBeGreaterThanOrEqual(pieces[i - 1]!.bottom - 1)
+      expect(p.spill, station).toBeLessThanOrEqual(1)
+    })
+  }
+})

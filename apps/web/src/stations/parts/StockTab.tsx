@@ -121,7 +121,11 @@ export function StockTab() {
                     : 'The stash is empty. Put a part of a build in it, break a donor up, or take a table in.'}
                 </p>
               )}
-              <div ref={scroller} className="min-h-0 flex-1 overflow-auto" data-testid="stock-rows">
+              <div
+                ref={scroller}
+                className="min-h-0 flex-1 overflow-auto max-[820px]:h-[50vh] max-[820px]:flex-none"
+                data-testid="stock-rows"
+              >
                 <ul className="relative" style={{ height: rows.getTotalSize() }}>
                   {shown.map((v) => (
                     <li
