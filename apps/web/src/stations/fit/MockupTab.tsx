@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { openSheet } from '../../ui/openSheet'
 import { PegMark } from '../../ui/PegMark'
+import { JointLinks } from '../../ui/JointLinks'
 import { SizeField } from '../../ui/SizeField'
 import { ThingRow } from '../../ui/ThingRow'
 import { FitTabs } from './FitTabs'
@@ -162,23 +163,7 @@ function StepCard({ step, state, done, last }: { step: MockupStep; state: Mockup
         </p>
       )}
       <h3 className="mt-4 text-[18px]">What the numbers say</h3>
-      <ul>
-        {joints.map((j) => (
-          <li key={j.id} className="border-b border-hairline">
-            <button
-              type="button"
-              onClick={() => go('fit', j.id)}
-              className="grid min-h-11 w-full grid-cols-[auto_1fr] items-center gap-3 py-1 text-left hover:text-violet"
-            >
-              <PegMark verdict={j.verdict} />
-              <span>
-                {j.title}
-                <span className="block text-[13.5px] text-soft">{j.says}</span>
-              </span>
-            </button>
-          </li>
-        ))}
-      </ul>
+      <JointLinks joints={joints} says onPick={(id) => go('fit', id)} />
       {step.id === 'hang' && <Caution lines={['Hold the neck until you know; a falling guitar breaks at the headstock.']} />}
     </div>
   )

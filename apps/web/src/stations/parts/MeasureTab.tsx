@@ -4,7 +4,7 @@ import { Workspace } from '../../app/Workspace'
 import { useWhere } from '../../app/where'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
-import { PegMark } from '../../ui/PegMark'
+import { JointLinks } from '../../ui/JointLinks'
 import { SizeField } from '../../ui/SizeField'
 import { ThingRow } from '../../ui/ThingRow'
 import { PartsList } from './PartsList'
@@ -92,20 +92,7 @@ function SizeInHand({ rank }: { rank: MeasureRank }) {
         <SizeField sizeRef={rank.ref} size={enteredAt(build, rank.ref)} onCommit={(size) => change((b) => setSize(b, rank.ref, size))} />
       </div>
       <h3 className="mt-3 text-[18px]">It has a say in</h3>
-      <ul>
-        {joints.map((j) => (
-          <li key={j.id} className="border-b border-hairline">
-            <button
-              type="button"
-              onClick={() => go('fit', j.id)}
-              className="flex min-h-11 w-full items-center gap-3 text-left hover:text-violet"
-            >
-              <PegMark verdict={j.verdict} />
-              <span className="flex-1">{j.title}</span>
-            </button>
-          </li>
-        ))}
-      </ul>
+      <JointLinks joints={joints} onPick={(id) => go('fit', id)} />
       <p className="mt-3 text-[14px] text-soft">
         Ranked by how far a reading is expected to bring these verdicts out of doubt, over everything it may turn out to be; joints with
         parts still to be bought weigh more.

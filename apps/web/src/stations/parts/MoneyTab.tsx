@@ -9,6 +9,7 @@ import { Button } from '../../ui/Button'
 import { INPUT } from '../../ui/Field'
 import { NumberEntry } from '../../ui/NumberEntry'
 import { useThemeColours } from '../../ui/useThemeColours'
+import { MoneyFoot } from './MoneyFoot'
 import { PartsList } from './PartsList'
 import { useCandidates } from './useStock'
 
@@ -27,23 +28,7 @@ export function MoneyTab() {
       loupe={<SellerChart />}
       listLabel="Money by seller"
       list={
-        <PartsList
-          foot={
-            <>
-              <span>
-                Planned <b className="figure">{sum.planned.toFixed(2)}</b> {build.currency}
-              </span>
-              <span>
-                Paid <b className="figure">{sum.paid.toFixed(2)}</b>
-              </span>
-              {sum.left !== undefined && (
-                <span className={sum.left < 0 ? 'text-wont' : ''}>
-                  Budget left <b className="figure">{sum.left.toFixed(2)}</b>
-                </span>
-              )}
-            </>
-          }
-        >
+        <PartsList foot={<MoneyFoot sum={sum} currency={build.currency} />}>
           <table className="w-full text-[15px]">
             <thead>
               <tr className="label text-left text-[14px] text-soft">

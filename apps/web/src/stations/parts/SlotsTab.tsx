@@ -6,6 +6,7 @@ import { Workspace } from '../../app/Workspace'
 import { useOpenBuild } from '../../state/buildStore'
 import { ThingRow } from '../../ui/ThingRow'
 import { PartInHand } from './PartInHand'
+import { MoneyFoot } from './MoneyFoot'
 import { PartsList } from './PartsList'
 
 const ROWS = SLOTS.map((s) => ({ ...s, id: s.slot as Slot }))
@@ -29,24 +30,7 @@ export function SlotsTab() {
       loupe={drawing}
       listLabel="Slots of the build"
       list={
-        <PartsList
-          foot={
-            <>
-              <span>
-                Planned <b className="figure">{sum.planned.toFixed(2)}</b> {build.currency}
-              </span>
-              <span>
-                Paid <b className="figure">{sum.paid.toFixed(2)}</b>
-              </span>
-              {sum.left !== undefined && (
-                <span className={sum.left < 0 ? 'text-wont' : ''}>
-                  Budget left <b className="figure">{sum.left.toFixed(2)}</b>
-                </span>
-              )}
-              {sum.unpriced > 0 && <span className="text-soft">{sum.unpriced} without a price</span>}
-            </>
-          }
-        >
+        <PartsList foot={<MoneyFoot sum={sum} currency={build.currency} />}>
           <ul>
             {rows.map((row, i) => {
               const part = build.parts[row.slot]

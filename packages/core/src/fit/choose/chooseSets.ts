@@ -12,8 +12,6 @@ export interface ChooseLimits {
   days?: number
   /** Joints whose every cure cuts a part that already carries a finish count as ruled out. */
   noCuttingFinished?: boolean
-  /** Joints that only a router cures count as ruled out. */
-  noRouting?: boolean
   /** Tools a person lacks, as named on the cures: joints only they would cure count as ruled out. */
   lacking?: readonly string[]
 }
@@ -95,9 +93,7 @@ function minutesFor(joint: JudgedJoint, build: Build, limits: ChooseLimits): num
   return MINUTES[joint.verdict]
 }
 const allowed = (cure: Cure, build: Build, limits: ChooseLimits) =>
-  !(limits.noCuttingFinished && cuts(cure, build)) &&
-  !(limits.noRouting && needs(cure, 'router')) &&
-  !limits.lacking?.some((tool) => needs(cure, tool))
+  !(limits.noCuttingFinished && cuts(cure, build)) && !limits.lacking?.some((tool) => needs(cure, tool))
 
 /** A kind of joint with the open slots it depends on. */
 interface Bound {
