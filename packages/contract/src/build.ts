@@ -143,6 +143,7 @@ class SetupDoc {
   @IsOptional() @Between(-1, 3, 'Relief', ' mm') relief?: number
   @IsOptional() @Between(0, 6, 'Action', ' mm') actionBass?: number
   @IsOptional() @Between(0, 6, 'Action', ' mm') actionTreble?: number
+  @IsOptional() @Between(0, 60, 'Saddle height', ' mm') saddle?: number
   @IsOptional() @Between(0.005, 0.5, 'Relief a quarter turn', ' mm') reliefPerQuarter?: number
   @RecordOf(
     'recordOf',

@@ -117,6 +117,7 @@ function buildSchema(): Schema {
         relief: number(-1, 3),
         actionBass: number(0, 6),
         actionTreble: number(0, 6),
+        saddle: number(0, 60),
         reliefPerQuarter: number(0.005, 0.5),
         cents: map(number(-100, 100)),
       },

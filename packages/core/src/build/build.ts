@@ -124,6 +124,8 @@ export interface SetupChoice {
   relief?: number
   actionBass?: number
   actionTreble?: number
+  /** Saddle-top height above the body as the bridge stands, mm; absent: where the action wanted puts it. */
+  saddle?: number
   /** mm of relief taken out by a quarter turn on this neck, once seen. */
   reliefPerQuarter?: number
   cents: Record<string, number>

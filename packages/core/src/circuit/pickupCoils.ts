@@ -1,7 +1,7 @@
 import { traitAt, valueAt, type Build } from '../build'
 import { pt } from '../drawing'
 import { datums } from '../layout/datums'
-import type { PickupPlace } from '../fit/guardOpenings'
+import type { PickupPlace } from '../fit/guardPlace'
 import type { Coil } from './harness'
 
 /** Inductance per ohm to estimate from when only the resistance is known, H/ohm, by kind of coil. [practice] */

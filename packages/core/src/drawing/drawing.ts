@@ -42,11 +42,26 @@ export type Mark =
   | { mark: 'dimension'; from: Point; to: Point; text: string; away?: number; emphasis?: boolean }
   | { mark: 'label'; at: Point; text: string; anchor?: 'start' | 'middle' | 'end'; role?: Role }
 
+/** A place a person may drag up or down, or move by the arrow keys, to try another value. */
+export interface Handle {
+  id: string
+  label: string
+  at: Point
+  value: number
+  min: number
+  max: number
+  step: number
+  unit: 'deg' | 'mm'
+  /** What the value gains for each unit of the drawing it is moved up. */
+  perUp: number
+}
+
 export interface Drawing {
   title: string
   /** The stated exaggeration, what a hatch means. */
   note?: string
   marks: Mark[]
+  handles?: Handle[]
   /** Part of the plane to show, mm. */
   bounds: Box
   /** The same in numbers, for those who cannot see it. */

@@ -1,63 +1,23 @@
-import { sizeAt, sizeRef, sizesFor, type Build } from '../build'
-import { pt, rectangle, type Drawing, type Mark } from '../drawing'
+import { sizeAt, sizeRef, sizesFor, traitAt, type Build } from '../build'
+import { pt } from '../drawing'
 import { datums } from '../layout/datums'
 import { fretPlace } from '../layout/frets'
-import { likelyOf, linear, ofSize, printMm, propagate, type Distribution, type Size } from '../quantity'
+import { likelyOf, linear, normal, ofSize, printMm, propagate, type Distribution, type Size } from '../quantity'
 import { TARGETS } from '../setup/targets'
 import { jointOf, waitingJoint } from './assemble'
+import { heelOf, sideDrawing } from './draw/sideDrawing'
+import { check, type Check, type Cure, type DetailTable, type JudgedJoint } from './joint'
 import { sizeOr } from './known'
-import { check, signed, type Check, type Cure, type DetailTable, type JudgedJoint } from './joint'
+import { actionAt, afterTilt, CARD, riseOver, saddleHeight, SPARE, STRIP, tiltFor, type SideSetting } from './neckAngle'
+import { heldAt } from './stringHold'
 import type { Band } from './verdict'
 
-/** Height kept free at either end of the bridge's range, mm. [practice] */
-const SPARE = 0.5
 /** Bands of what is left to the nearer stop of the bridge, mm. */
 const RANGE_BANDS: readonly Band[] = [
   { upTo: 0, is: 'wont-go' },
   { upTo: SPARE, is: 'tight' },
   { upTo: Infinity, is: 'snug' },
 ]
-/** Thickness of a plastic card used as a shim, mm. [published: ISO/IEC 7810 ID-1] */
-export const CARD = 0.76
-
-const rad = (deg: number) => (deg * Math.PI) / 180
-const deg = (r: number) => (r * 180) / Math.PI
-
-export interface SideView {
-  /** Board surface above the body top at the pocket mouth, mm. */
-  board: number
-  /** Fret crown height, mm. */
-  crown: number
-  /** Pocket mouth to saddle, mm. */
-  reach: number
-  /** Neck tilt, degrees, headstock back positive. */
-  tilt: number
-  /** Action at fret 12 and string height over the fret plane at the nut, mm. */
-  action: number
-  nut: number
-}
-
-/**
- * Saddle-top height above the body that gives the action wanted, mm:
- * ys = b + tf + D tan(phi) + 2 a12 - a0. [physics: the fret plane is a straight line, fret 12 lies halfway]
- */
-export const saddleHeight = (v: SideView): number => v.board + v.crown + v.reach * Math.tan(rad(v.tilt)) + 2 * v.action - v.nut
-
-/** Action at fret 12 that a saddle height gives, mm: the same line solved the other way. [physics] */
-export const actionAt = (v: Omit<SideView, 'action'>, saddle: number): number =>
-  (saddle - v.board - v.crown - v.reach * Math.tan(rad(v.tilt)) + v.nut) / 2
-
-/**
- * Tilt in degrees and shim thickness in mm at the back of the pocket that raise the fret plane by `rise` mm at the
- * saddle. Shim t = l tan(phi). [physics]
- * @param reach pocket mouth to saddle, mm
- * @param heel usable heel length, mm
- */
-export function shimFor(rise: number, reach: number, heel: number): { tilt: number; shim: number } {
-  const phi = Math.atan(rise / reach)
-  return { tilt: deg(phi), shim: heel * Math.tan(phi) }
-}
-
 /** Tilt of the pocket's floor, shims planned on paper included. */
 const tiltOf = (build: Build): Size => sizeOr(build, sizeRef('body', 'pocket.tilt'), 0, 0.2)
 
@@ -84,38 +44,58 @@ export function wantedSaddle(build: Build): Distribution | undefined {
   )
 }
 
-/** Tilts people try, degrees: a quarter, half, the plastic card under 70 mm, one. [practice] */
-const TRIED = [0, 0.25, 0.5, 0.62, 1]
+/** Saddle-top height as the bridge was set, or as the action wanted asks. */
+export function saddleNow(build: Build): Distribution | undefined {
+  return build.setup.saddle === undefined ? wantedSaddle(build) : normal(build.setup.saddle, 0.05)
+}
 
-/** What each of the usual tilts would do: shim, saddle height, what is left to the stops. [physics] */
-function tiltTable(build: Build): DetailTable[] {
+/** What the goals and the drags reckon from; nothing until heel, pocket, crown, nut and the bridge's range are known. */
+export function sideSetting(build: Build): SideSetting | undefined {
   const now = wantedSaddle(build)
   const low = sizeAt(build, sizeRef('bridge', 'height.min'))
   const high = sizeAt(build, sizeRef('bridge', 'height.max'))
-  if (!now || !low || !high) return []
+  if (!now || !low || !high) return undefined
   const d = datums(build)
-  const heel = sizeAt(build, sizeRef('body', 'pocket.length'))?.value ?? 76
+  const held = heldAt(build)
+  return {
+    saddle: likelyOf(now),
+    low: low.value,
+    high: high.value,
+    reach: d.scale - d.mouth,
+    heel: heelOf(build),
+    ...(held ? { held: { height: held.height.value, distance: held.distance.value } } : {}),
+  }
+}
+
+/** Tilts people try, degrees: a quarter, half, the plastic card under 70 mm, one. [practice] */
+const TRIED = [0, 0.25, 0.5, 0.62, 1]
+
+/** What each of the usual tilts would do: shim, saddle height, what is left to the stops, the string's angle. [physics] */
+function tiltTable(build: Build): DetailTable[] {
+  const side = sideSetting(build)
+  if (!side) return []
   return [
     {
       title: 'Added tilt, and what it gives',
-      columns: ['tilt', 'shim at the end', 'saddle', 'to lowest', 'to highest'],
+      columns: ['tilt', 'shim at the end', 'saddle', 'to lowest', 'to highest', ...(side.held ? ['over the saddle'] : [])],
       rows: TRIED.map((t) => {
-        const ys = likelyOf(now) + (d.scale - d.mouth) * Math.tan(rad(t))
+        const a = afterTilt(side, t)
         return [
           t === 0.62 ? '0.62° card' : `${t}°`,
-          `${printMm(heel * Math.tan(rad(t)))} mm`,
-          `${printMm(ys, 1)} mm`,
-          `${printMm(ys - low.value, 1)} mm`,
-          `${printMm(high.value - ys, 1)} mm`,
+          `${printMm(a.shim)} mm`,
+          `${printMm(a.saddle, 1)} mm`,
+          `${printMm(a.toLowest, 1)} mm`,
+          `${printMm(a.toHighest, 1)} mm`,
+          ...(a.breaks === undefined ? [] : [`${a.breaks.toFixed(1)}°`]),
         ]
       }),
     },
   ]
 }
 
-/** Strings over the pickup covers with the bridge at the height wanted: held at the last fret they sink further. */
+/** Strings over the pickup covers with the bridge as it stands: held at the last fret they sink further. */
 function coverChecks(build: Build): Check[] {
-  const ys = wantedSaddle(build)
+  const ys = saddleNow(build)
   if (!ys) return []
   const d = datums(build)
   const board =
@@ -130,7 +110,7 @@ function coverChecks(build: Build): Check[] {
     const x = d.mouth + centre.value
     // The string held at the last fret runs straight from that crown to the saddle.
     const share = (x - last) / (d.scale - last)
-    const crownAt = board + crown + (last - d.mouth) * Math.tan(rad(tiltOf(build).value))
+    const crownAt = board + crown + riseOver(last - d.mouth, tiltOf(build).value)
     const free = linear(
       [
         [share, ys],
@@ -194,7 +174,7 @@ export function bridgeHeightJoint(build: Build): JudgedJoint {
     at: pt(d.studs, -48),
   }
   const { have, missing } = sizesFor(build, refs)
-  if (missing.length) return waitingJoint({ ...base, draw: () => sideDrawing(build, undefined) }, missing)
+  if (missing.length) return waitingJoint({ ...base, draw: () => sideDrawing(build, sideOf(build)) }, missing)
   const tilt = tiltOf(build)
   const action = wantedAction(build)
   const reach = d.scale - d.mouth
@@ -225,10 +205,7 @@ export function bridgeHeightJoint(build: Build): JudgedJoint {
               have.low.value + SPARE,
             ),
           )} mm.`,
-    cures: ({ verdict }) =>
-      verdict === 'snug'
-        ? []
-        : [...tiltCures(build, have.low.value + SPARE - ys, reach), middleCure(build, (have.low.value + have.high.value) / 2 - ys, reach)],
+    cures: ({ verdict }) => (verdict === 'snug' ? [] : tiltCures(build)),
   })
   const highEnd = check({
     id: 'high-stop',
@@ -240,129 +217,148 @@ export function bridgeHeightJoint(build: Build): JudgedJoint {
       verdict === 'snug'
         ? `Saddles stand ${printMm(ys, 1)} mm above the body; the bridge reaches ${range}.`
         : `Strings lie too low: saddles would have to stand at ${printMm(ys, 1)} mm and the bridge ends at ${printMm(have.high.value, 1)} mm.`,
-    cures: ({ verdict }) => (verdict === 'snug' ? [] : raiseCures(ys + SPARE - have.high.value)),
+    cures: ({ verdict }) => (verdict === 'snug' ? [] : raiseCures(build, ys + SPARE - have.high.value)),
   })
   const nearer = likelyOf(above) <= likelyOf(below) ? [lowEnd, highEnd] : [highEnd, lowEnd]
-  return jointOf(build, { ...base, draw: () => sideDrawing(build, ys) }, [...nearer, ...coverChecks(build)])
+  return jointOf(build, { ...base, draw: () => sideDrawing(build, sideOf(build)) }, [
+    ...nearer,
+    ...asItStands(build, needed),
+    ...coverChecks(build),
+  ])
 }
 
-function tiltCures(build: Build, rise: number, reach: number): Cure[] {
-  const heel = sizeAt(build, sizeRef('body', 'pocket.length'))?.value ?? 76
-  const { tilt, shim } = shimFor(Math.max(0, rise), reach, heel)
-  const card = deg(Math.atan(CARD / heel))
-  const cardRise = reach * Math.tan(rad(card))
-  const plan = { slot: 'body' as const, size: 'pocket.tilt', delta: tilt, doubt: 0.05 }
+const sideOf = (build: Build): Parameters<typeof sideDrawing>[1] => {
+  const now = saddleNow(build)
+  return {
+    saddle: now && likelyOf(now),
+    tilt: tiltOf(build).value,
+    added: build.jobs[TRIAL_TILT]?.delta ?? 0,
+    held: sideSetting(build)?.held,
+  }
+}
+
+/** The job a tilt on trial stands under. */
+export const TRIAL_TILT = 'bridge-height/trial-tilt'
+
+/** Action as the bridge was set, beside the action wanted; only when its height has been given. */
+function asItStands(build: Build, needed: Distribution): Check[] {
+  const set = build.setup.saddle
+  if (set === undefined) return []
+  const wanted = wantedAction(build)
+  // Fret 12 lies halfway: what the saddle is off shows there by half.
+  const off = linear([[-0.5, needed]], set / 2)
+  const pitch = sizeAt(build, sizeRef('bridge', 'height.pitch'))?.value ?? 0.5
+  const move = -2 * likelyOf(off)
   return [
+    check({
+      id: 'as-set',
+      label: 'Action as the bridge is set, over the action wanted',
+      clearance: off,
+      bands: [
+        { upTo: -0.8, is: 'wont-go' },
+        { upTo: -0.25, is: 'tight' },
+        { upTo: 0.25, is: 'snug' },
+        { upTo: Infinity, is: 'loose' },
+      ],
+      reads: [sizeRef('neck', 'heel.thickness'), sizeRef('body', 'pocket.depth')],
+      says: () =>
+        `With the saddles at ${printMm(set, 1)} mm the action is ${printMm(wanted + likelyOf(off))} mm at fret 12; ${printMm(wanted)} is wanted.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'set-saddle',
+                job: `Turn the saddles ${move > 0 ? 'up' : 'down'} by ${printMm(Math.abs(move), 1)} mm: ${(Math.abs(move) / pitch).toFixed(2)} turns of their height screws.`,
+                how: 'Strings slack; both screws of a saddle the same.',
+                gives: 'nothing',
+                tools: ['key of the height screws'],
+              },
+            ],
+    }),
+  ]
+}
+
+function tiltCures(build: Build): Cure[] {
+  const side = sideSetting(build)
+  const least = side && tiltFor(side, { reach: 'least' })
+  if (!side || !least) return []
+  const card = (Math.atan(CARD / side.heel) * 180) / Math.PI
+  const plan = { slot: 'body' as const, size: 'pocket.tilt', delta: least.tilt, doubt: 0.05 }
+  return [
+    ...(traitAt(build, 'neck', 'tiltScrew') === 'screw'
+      ? [
+          {
+            id: 'tilt-screw',
+            job: `Turn the heel’s tilt screw in until the pocket’s end opens by ${printMm(least.shim)} mm.`,
+            how: 'Slacken the neck screws half a turn first, tighten them after; check the side play.',
+            gives: 'nothing',
+            tools: ['key of the tilt screw', 'screwdriver'],
+            plan,
+          },
+        ]
+      : []),
     {
       id: 'taper-shim',
-      job: `Tilt the neck ${tilt.toFixed(2)}° back: a tapered shim, ${printMm(shim)} mm at the pocket’s end.`,
-      how: `A full-length taper supports the whole heel. A plastic card (${CARD} mm) at the end would give ${card.toFixed(2)}° and raise the plane ${printMm(cardRise, 1)} mm at the saddle.`,
+      job: `Tilt the neck ${least.tilt.toFixed(2)}° back: a tapered shim, ${printMm(least.shim)} mm at the pocket’s end.`,
+      how: `A full-length taper supports the whole heel. A plastic card (${CARD} mm) at the end would give ${card.toFixed(2)}° and raise the plane ${printMm(riseOver(side.reach, card), 1)} mm at the saddle.`,
       gives: 'nothing',
       tools: ['tapered shim', 'screwdriver'],
       plan,
     },
     {
       id: 'strip-shim',
-      job: `Or a strip ${printMm(shim)} mm thick at the back of the pocket.`,
-      how: 'Quick and easy to undo; leaves a hollow under the heel. Both ways are practised.',
+      job: `Or a strip ${printMm(least.strip)} mm thick and ${STRIP} mm wide at the back of the pocket.`,
+      how: 'Quick and easy to undo; the heel lies on its front edge and is hollow before it. Both ways are practised.',
       gives: 'nothing',
       tools: ['card or veneer', 'scissors'],
       plan,
     },
+    ...middleCure(side),
   ]
 }
 
 /** The other goal: the bridge in the middle of its range, room to spare either way. */
-function middleCure(build: Build, rise: number, reach: number): Cure {
-  const heel = sizeAt(build, sizeRef('body', 'pocket.length'))?.value ?? 76
-  const { tilt, shim } = shimFor(Math.max(0, rise), reach, heel)
-  return {
-    id: 'shim-to-middle',
-    job: `Or tilt it ${tilt.toFixed(2)}° (${printMm(shim)} mm at the end): the bridge then stands mid-range.`,
-    how: 'More shim than needed now; leaves room both ways and a steeper string over the saddles.',
-    gives: 'nothing',
-    tools: ['tapered shim', 'screwdriver'],
-    plan: { slot: 'body', size: 'pocket.tilt', delta: tilt, doubt: 0.05 },
-  }
+function middleCure(side: SideSetting): Cure[] {
+  const middle = tiltFor(side, { reach: 'middle' })
+  if (!middle) return []
+  return [
+    {
+      id: 'shim-to-middle',
+      job: `Or tilt it ${middle.tilt.toFixed(2)}° (${printMm(middle.shim)} mm at the end): the bridge then stands mid-range.`,
+      how: 'More shim than needed now; leaves room both ways and a steeper string over the saddles.',
+      gives: 'nothing',
+      tools: ['tapered shim', 'screwdriver'],
+      plan: { slot: 'body', size: 'pocket.tilt', delta: middle.tilt, doubt: 0.05 },
+    },
+  ]
 }
 
-const raiseCures = (missing: number): Cure[] => [
-  {
-    id: 'bridge-plate',
-    job: `Put a plate ${printMm(missing, 1)} mm thick under the bridge, with longer screws.`,
-    how: 'It must conduct where the string ground runs through it. Takes nothing off the body.',
-    gives: 'nothing',
-    tools: ['plate', 'longer screws'],
-    plan: { slot: 'bridge', size: 'height.max', delta: missing, doubt: 0.1 },
-  },
-]
-
-const TALL = 6
-
-/** The instrument from the side, heights enlarged: body top, board, string, saddle and the bridge's reach. */
-export function sideDrawing(build: Build, ys: number | undefined): Drawing {
-  const d = datums(build)
-  const value = (slot: 'neck' | 'body' | 'bridge' | 'nut', size: string, otherwise: number) =>
-    sizeAt(build, { slot, size })?.value ?? otherwise
-  const board = value('neck', 'heel.thickness', 25.4) - value('body', 'pocket.depth', 16)
-  const crown = value('neck', 'crown', 1.1)
-  const tilt = tiltOf(build).value
-  const nut = value('nut', 'slot', 0.5)
-  const low = value('bridge', 'height.min', 9)
-  const high = value('bridge', 'height.max', 15)
-  const up = (h: number) => -h * TALL
-  // Height of the board's surface at x, the neck turning about the pocket mouth.
-  const surface = (x: number) => board + (x - d.mouth) * Math.tan(rad(tilt))
-  const start = d.scale * 0.44
-  const saddle = d.scale
-  const s = ys ?? (low + high) / 2
-  const string = (x: number) => {
-    const atNut = surface(0) + crown + nut
-    return atNut + ((s - atNut) * x) / saddle
-  }
-  const end = saddle + 24
-  const marks: Mark[] = [
-    { mark: 'area', role: 'body-wood', points: rectangle(d.mouth, up(0), end, up(-5)) },
+/** Strings too low: a plate under the bridge, or the neck tipped forward. */
+function raiseCures(build: Build, missing: number): Cure[] {
+  const side = sideSetting(build)
+  const least = side && tiltFor(side, { reach: 'least' })
+  const screw = sizeAt(build, sizeRef('bridge', 'screw.length'))
+  return [
     {
-      mark: 'area',
-      role: 'board',
-      points: [
-        pt(start, up(surface(start))),
-        pt(d.heelEnd, up(surface(d.heelEnd))),
-        pt(d.heelEnd, up(Math.max(0, surface(d.heelEnd) - 6))),
-        pt(start, up(surface(start) - 6)),
-      ],
+      id: 'bridge-plate',
+      job: `Put a plate ${printMm(missing, 1)} mm thick under the bridge, with ${screw ? `screws of ${printMm(screw.value + missing, 0)} mm` : 'longer screws'}.`,
+      how: 'It must conduct where the string ground runs through it. Takes nothing off the body.',
+      gives: 'nothing',
+      tools: ['plate', 'longer screws'],
+      plan: { slot: 'bridge', size: 'height.max', delta: missing, doubt: 0.1 },
     },
-    { mark: 'line', role: 'guide', dashed: true, points: [pt(start, up(surface(start) + crown)), pt(saddle, up(surface(saddle) + crown))] },
-    { mark: 'line', role: 'string', points: [pt(start, up(string(start))), pt(saddle, up(s))] },
-    { mark: 'area', role: 'doubt', points: rectangle(saddle + 6, up(low), saddle + 12, up(high)) },
-    { mark: 'area', role: 'metal', points: rectangle(saddle - 3, up(s), saddle + 5, up(0)) },
-    {
-      mark: 'dimension',
-      from: pt(saddle - 30, up(0)),
-      to: pt(saddle - 30, up(string(saddle - 30))),
-      text: `${printMm(s, 1)}`,
-      emphasis: true,
-    },
-    {
-      mark: 'dimension',
-      from: pt(d.heelEnd + 14, up(0)),
-      to: pt(d.heelEnd + 14, up(surface(d.heelEnd + 14) + crown)),
-      text: printMm(board + crown, 1),
-    },
-    { mark: 'label', at: pt(saddle + 14, up(high)), text: printMm(high, 1), anchor: 'start' },
-    { mark: 'label', at: pt(saddle + 14, up(low)), text: printMm(low, 1), anchor: 'start' },
+    ...(least && least.tilt < 0
+      ? [
+          {
+            id: 'less-tilt',
+            job: `Or tip the neck ${Math.abs(least.tilt).toFixed(2)}° forward: a shim of ${printMm(least.shim)} mm at the pocket’s mouth.`,
+            how: 'Takes out a shim at the end first, where there is one. The strings get flatter over the saddles.',
+            gives: 'nothing',
+            tools: ['tapered shim', 'screwdriver'],
+            plan: { slot: 'body' as const, size: 'pocket.tilt', delta: least.tilt, doubt: 0.05 },
+          },
+        ]
+      : []),
   ]
-  return {
-    title: 'Fret plane, string and bridge from the side',
-    note: `heights drawn ×${TALL} · hatched: reach of the bridge`,
-    marks,
-    bounds: { x: start - 6, y: up(Math.max(high, s) + 3), width: end - start + 26, height: (Math.max(high, s) + 9) * TALL },
-    numbers: [
-      { label: 'Board above body', value: `${printMm(board)} mm` },
-      { label: 'Neck tilt', value: `${signed(tilt)}°` },
-      { label: 'Saddle height needed', value: ys === undefined ? 'not known' : `${printMm(ys)} mm` },
-      { label: 'Bridge reach', value: `${printMm(low, 1)} to ${printMm(high, 1)} mm` },
-    ],
-  }
 }

@@ -6,6 +6,7 @@ import { jointOf, judged, waitingJoint, type JointBase } from './assemble'
 import { boreSection, framed } from './draw/sections'
 import { check, signed, type Check, type Cure, type JudgedJoint } from './joint'
 import { filmOn, gapOf, sizeOr } from './known'
+import { studPull } from './studPull'
 import type { Band } from './verdict'
 
 /** Bushing minus bore, mm: +0.05 to +0.15 taps in square. [practice] */
@@ -36,7 +37,13 @@ export function bridgeOnBodyJoint(build: Build): JudgedJoint {
   const refs = studs
     ? [sizeRef('bridge', 'studDiameter'), sizeRef('body', 'studBore')]
     : [sizeRef('bridge', 'screw.spread'), sizeRef('body', 'studSpacing')]
-  const checks = [...(studs ? press(build) : []), ...pattern(build, studs), ...oldHoles(build), ...block(build)]
+  const checks = [
+    ...(studs ? press(build) : []),
+    ...pattern(build, studs),
+    ...oldHoles(build),
+    ...block(build),
+    ...studPull(build, 'bridge'),
+  ]
   return checks.length
     ? jointOf(build, base, checks)
     : waitingJoint(
@@ -154,6 +161,7 @@ export function tailStudsJoint(build: Build): JudgedJoint {
         slot: 'body',
         size: 'tail.bore',
       }),
+      ...studPull(build, 'tailpiece'),
     ],
     draw: ({ stud, bore }) =>
       boreSection({

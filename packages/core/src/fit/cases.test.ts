@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../build'
 import { aBuild, aPart, cured, jointIn, type Sizes } from '../testing/bench'
-import { shimFor } from './bridgeHeight'
+import { shimFor } from './neckAngle'
 import { cornerNeeds, cornerOverlap } from './pickupRoom'
 import { likelyOf } from '../quantity'
 import { rowShortfall } from './tunerFit'

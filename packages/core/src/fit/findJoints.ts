@@ -1,4 +1,4 @@
-import { traitAt, type Build } from '../build'
+import { sizeAt, traitAt, type Build } from '../build'
 import type { Slot } from '../parts'
 import { balanceJoint } from './balance'
 import { bridgeHeightJoint } from './bridgeHeight'
@@ -9,9 +9,12 @@ import { controlReachJoint } from './controlReach'
 import { jackJoint } from './jackInBore'
 import { knobJoint } from './knobOnShaft'
 import { switchJoint } from './switchInGuard'
+import { harnessJoint } from './harnessFit'
+import { leadsCut, leadsJoint } from './leads'
 import { wirePassageJoint } from './wirePassage'
 import { guardCoverJoint } from './guardCover'
-import { guardOpeningsJoint, PLACES } from './guardOpenings'
+import { guardOpeningsJoint } from './guardOpenings'
+import { PLACES } from './guardPlace'
 import type { Joint, JudgedJoint } from './joint'
 import { nutBreakJoint, nutInSlotJoint } from './nutFit'
 import { pickupRoomJoint } from './pickupRoom'
@@ -40,6 +43,9 @@ const mount =
   (...kinds: string[]) =>
   (b: Build) =>
     kinds.includes(traitAt(b, 'bridge', 'mount') ?? '')
+/** A bridge that holds its own strings is judged once someone says where it lets them go; steep angles do it no harm. */
+const stringsHeld = (b: Build) => b.parts.tailpiece !== undefined || sizeAt(b, { slot: 'bridge', size: 'exit.distance' }) !== undefined
+const PICKUPS = PLACES.map((place) => `pickup-${place}` as const)
 const metalParts = (b: Build) => Object.values(b.parts).filter((p) => p?.metal).length > 1
 
 /** Every kind of joint this tool knows, in the order the mock-up meets them. */
@@ -50,12 +56,12 @@ export const JOINT_KINDS: readonly JointKind[] = [
   { needs: ['body', 'neck'], find: trussAccessJoint },
   { needs: ['body', 'neck', 'neck-screws'], find: neckScrewsJoint },
   { needs: ['body', 'neck', 'bridge'], find: bridgeReachJoint },
-  { needs: ['body', 'bridge'], find: bridgeOnBodyJoint },
+  { needs: ['body', 'bridge'], also: ['strings', 'springs', 'neck'], find: bridgeOnBodyJoint },
   { needs: ['body', 'bridge'], when: mount('screws', 'string-through', 'six-screw'), find: bridgeScrewsJoint },
   { needs: ['neck', 'nut', 'bridge'], also: ['body'], find: stringsOnBoardJoint },
   { needs: ['body', 'neck', 'bridge', 'nut'], also: ['guard', 'pickup-neck', 'pickup-bridge'], find: bridgeHeightJoint },
-  { needs: ['bridge', 'tailpiece', 'body'], also: ['neck', 'nut'], find: saddleBreakJoint },
-  { needs: ['tailpiece', 'body'], find: tailStudsJoint },
+  { needs: ['bridge', 'body'], also: ['tailpiece', 'neck', 'nut'], when: stringsHeld, find: saddleBreakJoint },
+  { needs: ['tailpiece', 'body'], also: ['strings', 'neck'], find: tailStudsJoint },
   { needs: ['neck', 'bridge'], also: ['body'], find: radiiJoint },
   ...PLACES.map((place): JointKind => ({
     needs: [`pickup-${place}`, 'body'],
@@ -67,14 +73,20 @@ export const JOINT_KINDS: readonly JointKind[] = [
     find: (b) => polesUnderJoint(b, place),
   })),
   { needs: ['body', 'guard', 'pickup-bridge'], also: ['pickup-neck', 'pickup-middle'], find: guardOpeningsJoint },
-  { needs: ['body', 'guard', 'neck', 'bridge'], also: ['pickup-neck', 'pickup-middle', 'pickup-bridge'], find: guardCoverJoint },
+  {
+    needs: ['body', 'guard', 'neck', 'bridge'],
+    also: ['pickup-neck', 'pickup-middle', 'pickup-bridge', 'pot-volume', 'pot-tone'],
+    find: guardCoverJoint,
+  },
   { needs: ['body', 'pot-volume'], also: ['guard'], find: (b) => potInGuardJoint(b, 'pot-volume') },
   { needs: ['body', 'pot-tone'], also: ['guard'], find: (b) => potInGuardJoint(b, 'pot-tone') },
   { needs: ['switch', 'body'], also: ['guard'], find: switchJoint },
   { needs: ['knobs', 'pot-volume'], find: knobJoint },
   { needs: ['guard', 'pot-volume', 'pot-tone', 'bridge'], find: controlReachJoint },
   { needs: ['jack', 'body'], find: jackJoint },
-  { needs: ['wire', 'body'], find: wirePassageJoint },
+  { needs: ['wire', 'body'], also: ['guard', 'jack', 'bridge', 'neck'], find: wirePassageJoint },
+  { needs: ['body', 'jack'], also: ['wire', 'guard', 'bridge', 'neck', ...PICKUPS], when: leadsCut, find: leadsJoint },
+  { needs: ['harness', 'body'], also: ['guard'], find: harnessJoint },
   { needs: ['battery', 'body'], also: ['jack', 'pot-volume'], find: activeJoint },
   { needs: ['shielding', 'guard', 'body'], find: shieldsMeetJoint },
   { needs: ['tuners', 'neck'], find: tunerBoreJoint },

@@ -2,10 +2,11 @@ import { sizeAt, sizeRef, valueAt, type Build } from '../build'
 import { pt, rectangle, type Mark, type Point } from '../drawing'
 import { datums } from '../layout/datums'
 import { outlinePoints } from '../layout/outline'
-import { likelyOf, printMm } from '../quantity'
+import { likelyOf, linear, ofSize, printMm, propagate } from '../quantity'
 import { jointOf, waitingJoint, type JointBase } from './assemble'
 import { framed } from './draw/sections'
-import { PLACES } from './guardOpenings'
+import { guardFit } from './guardOpenings'
+import { laid, PLACES, type Pose } from './guardPlace'
 import { check, type Check, type JudgedJoint } from './joint'
 import { gapOf, sizeOr } from './known'
 
@@ -13,6 +14,9 @@ import { gapOf, sizeOr } from './known'
 const COVER = 1.5
 /** A guard screw stands at least this far from a route, mm. [practice] */
 const SCREW_WOOD = 3
+/** Round a control's body there is room for its lugs and wires, mm. [practice] */
+const WIRING = 2
+const STRAIGHT: Pose = { along: 0, across: 0, turn: 0 }
 
 /** Shortest distance from a point to a closed polygon's edge, mm; negative outside. */
 export function insideBy(points: readonly Point[], at: Point): number {
@@ -28,7 +32,7 @@ export function insideBy(points: readonly Point[], at: Point): number {
   return inside ? nearest : -nearest
 }
 
-/** Does the guard lie over every route's edge, clear the neck and the bridge, and find wood for its screws? */
+/** With the guard in its best place: does it lie over every route's edge, clear the neck and the bridge, and find wood for its screws? */
 export function guardCoverJoint(build: Build): JudgedJoint {
   const d = datums(build)
   const base: JointBase = {
@@ -36,29 +40,37 @@ export function guardCoverJoint(build: Build): JudgedJoint {
     title: 'Guard over routes, neck and bridge',
     slots: ['guard', 'body', 'neck', 'bridge'],
     at: pt(d.heelEnd + 110, 58),
-    draw: () => coverDrawing(build),
+    draw: () => coverDrawing(build, guardFit(build)?.pose ?? STRAIGHT),
   }
-  const checks = [...cover(build), ...neckCut(build), ...bridgeEdge(build), ...screws(build)]
+  const pose = guardFit(build)?.pose ?? STRAIGHT
+  const checks = [...cover(build, pose), ...neckCut(build), ...bridgeEdge(build, pose), ...controls(build, pose), ...screws(build)]
   const edge = sizeRef('guard', 'screw.edge')
   return checks.length ? jointOf(build, base, checks) : waitingJoint(base, [edge])
 }
 
-/** Corners of every route, in the guard's own frame. */
+/** The guard's outline, laid on the body. */
+function laidOutline(build: Build, pose: Pose): Point[] {
+  const rows = build.parts.guard?.outline
+  if (!rows || rows.length < 3) return []
+  return outlinePoints(rows).map((p) => laid(pose, p))
+}
+
+/** Corners of every route, mm from the heel's end. */
 function routeCorners(build: Build): { place: string; corners: Point[] }[] {
   const pocket = valueAt(build, sizeRef('body', 'pocket.length'))
   return PLACES.flatMap((place) => {
     const v = (k: 'centre' | 'length' | 'width') => valueAt(build, sizeRef('body', `route.${place}.${k}`))
     const [c, l, w] = [v('centre'), v('length'), v('width')]
+    const side = valueAt(build, sizeRef('body', `route.${place}.side`)) ?? 0
     if (!build.parts[`pickup-${place}`] || pocket === undefined || c === undefined || l === undefined || w === undefined) return []
-    return [{ place, corners: rectangle(c - pocket - l / 2, -w / 2, c - pocket + l / 2, w / 2) }]
+    return [{ place, corners: rectangle(c - pocket - l / 2, side - w / 2, c - pocket + l / 2, side + w / 2) }]
   })
 }
 
-function cover(build: Build): Check[] {
-  const rows = build.parts.guard?.outline
+function cover(build: Build, pose: Pose): Check[] {
+  const outline = laidOutline(build, pose)
   const corners = routeCorners(build)
-  if (!rows || rows.length < 3 || !corners.length) return []
-  const outline = outlinePoints(rows)
+  if (!outline.length || !corners.length) return []
   const worst = corners
     .flatMap((r) => r.corners.map((c) => ({ place: r.place, by: insideBy(outline, c) })))
     .reduce((a, b) => (b.by < a.by ? b : a))
@@ -134,7 +146,7 @@ function neckCut(build: Build): Check[] {
   ]
 }
 
-function bridgeEdge(build: Build): Check[] {
+function bridgeEdge(build: Build, pose: Pose): Check[] {
   const refs = { edge: sizeRef('guard', 'bridge.edge'), bridge: sizeRef('body', 'mouthToBridge'), pocket: sizeRef('body', 'pocket.length') }
   const edge = sizeAt(build, refs.edge)
   const bridge = sizeAt(build, refs.bridge)
@@ -142,12 +154,15 @@ function bridgeEdge(build: Build): Check[] {
   if (!edge || !bridge || !pocket) return []
   const frontRef = sizeRef('bridge', 'plate.front')
   const front = sizeOr(build, frontRef, 6, 1)
-  const c = gapOf([
-    [1, bridge],
-    [-1, pocket],
-    [-1, front],
-    [-1, edge],
-  ])
+  const c = gapOf(
+    [
+      [1, bridge],
+      [-1, pocket],
+      [-1, front],
+      [-1, edge],
+    ],
+    -pose.along,
+  )
   return [
     check({
       id: 'bridge-edge',
@@ -179,6 +194,76 @@ function bridgeEdge(build: Build): Check[] {
           : [],
     }),
   ]
+}
+
+/** Middle and half sizes of the control route, mm from the heel's end; nothing until all four of its sizes are known. */
+function controlRoute(build: Build): { middle: Point; half: Point } | undefined {
+  const v = (size: `control.${'x' | 'y' | 'length' | 'width'}` | 'pocket.length') => valueAt(build, sizeRef('body', size))
+  const [x, y, l, w, pocket] = [v('control.x'), v('control.y'), v('control.length'), v('control.width'), v('pocket.length')]
+  if (x === undefined || y === undefined || l === undefined || w === undefined || pocket === undefined) return undefined
+  return { middle: pt(x - pocket, y), half: pt(l / 2, w / 2) }
+}
+
+const CONTROLS = [
+  { name: 'volume', slot: 'pot-volume', radius: 'body.diameter', usual: 24 },
+  { name: 'tone', slot: 'pot-tone', radius: 'body.diameter', usual: 24 },
+] as const
+
+/** Every control hangs in the route with its body's radius and room for wires. */
+function controls(build: Build, pose: Pose): Check[] {
+  const route = controlRoute(build)
+  if (!route) return []
+  return CONTROLS.flatMap(({ name, slot, radius, usual }) => {
+    const refs = { x: sizeRef('guard', `${name}.x`), y: sizeRef('guard', `${name}.y`) }
+    const x = sizeAt(build, refs.x)
+    const y = sizeAt(build, refs.y)
+    if (!build.parts[slot] || !x || !y) return []
+    const body = sizeOr(build, sizeRef(slot, radius), usual, 1)
+    const free = propagate(
+      ([px, py, b]) => {
+        const at = laid(pose, pt(px!, py!))
+        return Math.min(route.half.x - Math.abs(at.x - route.middle.x), route.half.y - Math.abs(at.y - route.middle.y)) - b! / 2 - WIRING
+      },
+      [ofSize(x), ofSize(y), ofSize(body)],
+    )
+    return [
+      check({
+        id: `in-route-${name}`,
+        label: `Round the ${name} pot in its route`,
+        clearance: free,
+        shown: linear([[1, free]], WIRING),
+        bands: [
+          { upTo: -WIRING - usual / 2, is: 'wont-go' },
+          { upTo: 0, is: 'tight' },
+          { upTo: Infinity, is: 'snug' },
+        ],
+        reads: [refs.x, refs.y, sizeRef('body', 'control.x'), sizeRef('body', 'control.y')],
+        says: ({ verdict }) =>
+          verdict === 'snug'
+            ? `The ${name} pot hangs free in the control route.`
+            : `The ${name} pot comes within ${printMm(Math.max(0, likelyOf(free) + WIRING), 1)} mm of the control route’s wall; its lugs and wires want ${WIRING}.`,
+        cures: ({ verdict }) =>
+          verdict === 'snug'
+            ? []
+            : [
+                {
+                  id: `turn-${name}`,
+                  job: `Take a ${name} pot with a smaller body, or turn its lugs into the room there is.`,
+                  how: 'Insulate what comes near the lined wall.',
+                  gives: 'the pot',
+                  tools: [],
+                },
+                {
+                  id: `ease-route-${name}`,
+                  job: `Or ease the control route there by ${printMm(0.5 - likelyOf(free), 1)} mm, before any finish.`,
+                  how: 'Bearing bit along the wall, or a gouge; measure what stays to the body’s edge first.',
+                  gives: 'body',
+                  tools: ['router', 'bearing bit'],
+                },
+              ],
+      }),
+    ]
+  })
 }
 
 function screws(build: Build): Check[] {
@@ -218,11 +303,26 @@ function screws(build: Build): Check[] {
   ]
 }
 
-function coverDrawing(build: Build) {
-  const rows = build.parts.guard?.outline
-  const outline = rows && rows.length >= 3 ? outlinePoints(rows) : rectangle(0, -95, 165, 60)
+function coverDrawing(build: Build, pose: Pose) {
+  const own = laidOutline(build, pose)
+  const outline = own.length ? own : rectangle(0, -95, 165, 60)
   const marks: Mark[] = [{ mark: 'area', role: 'plastic', points: outline }]
   for (const r of routeCorners(build)) marks.push({ mark: 'area', role: 'cavity', points: r.corners })
+  const control = controlRoute(build)
+  if (control) {
+    const { middle: m, half: h } = control
+    marks.push({ mark: 'area', role: 'cavity', points: rectangle(m.x - h.x, m.y - h.y, m.x + h.x, m.y + h.y) })
+    for (const { name, slot, radius, usual } of CONTROLS) {
+      const [x, y] = [valueAt(build, sizeRef('guard', `${name}.x`)), valueAt(build, sizeRef('guard', `${name}.y`))]
+      if (build.parts[slot] && x !== undefined && y !== undefined)
+        marks.push({
+          mark: 'circle',
+          role: 'metal',
+          at: laid(pose, pt(x, y)),
+          r: (valueAt(build, sizeRef(slot, radius)) ?? usual) / 2,
+        })
+    }
+  }
   const d = datums(build)
   const w = (valueAt(build, sizeRef('bridge', 'plate.width')) ?? 80) / 2
   const front = valueAt(build, sizeRef('bridge', 'plate.front')) ?? 6

@@ -1,7 +1,7 @@
 import { sizeAt, sizeRef, traitAt, valueAt, type Build } from '../build'
 import { likelyOf, linear, printMm } from '../quantity'
 import { screwStack } from './draw/sections'
-import type { PickupPlace } from './guardOpenings'
+import type { PickupPlace } from './guardPlace'
 import { check, type Check } from './joint'
 import { gapOf, sizeOr } from './known'
 

@@ -5,7 +5,7 @@ import type { Slot } from '../parts'
 import { judge, type Band, type Judgement, type Verdict } from './verdict'
 
 /** What a check counts in: mostly millimetres. */
-export type FigureUnit = 'mm' | 'deg' | 'count' | 'none'
+export type FigureUnit = 'mm' | 'deg' | 'count' | 'MPa' | 'none'
 
 /** A job that would make a joint go, in words and as what it does to a size. */
 export interface Cure {

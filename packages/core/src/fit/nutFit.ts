@@ -346,10 +346,17 @@ export function nutBreakJoint(build: Build): JudgedJoint {
   })
 }
 
-const angleTable = (build: Build, angle: (n: number) => number): DetailTable[] => [
-  {
-    title: 'Break angle string by string',
-    columns: ['string', 'degrees'],
-    rows: Array.from({ length: build.strings }, (_, i) => [String(i + 1), `${angle(i + 1).toFixed(1)}°`]),
-  },
-]
+/** Steeper than this a string binds in its slot: advice, not a fault. A tilted head bears more than a parallel one, degrees. [practice] */
+const STEEP = { parallel: 12, tilted: 18 }
+
+function angleTable(build: Build, angle: (n: number) => number): DetailTable[] {
+  const steep = (valueAt(build, sizeRef('neck', 'head.angle')) ?? 0) > 2 ? STEEP.tilted : STEEP.parallel
+  const note = (a: number) => (a < RATTLES ? 'rattles' : a > steep ? 'steep: round the slot’s back edge, fewer wraps' : '')
+  return [
+    {
+      title: 'Break angle string by string',
+      columns: ['string', 'degrees', ''],
+      rows: Array.from({ length: build.strings }, (_, i) => [String(i + 1), `${angle(i + 1).toFixed(1)}°`, note(angle(i + 1))]),
+    },
+  ]
+}

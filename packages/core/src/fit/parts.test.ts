@@ -2,7 +2,6 @@ import { describe, expect, it } from 'vitest'
 import { boardMargins } from './stringsOnBoard'
 import { cornerStandOff, shavingAmount, wallToEase } from './pocketWidth'
 import { packing } from './potInGuard'
-import { placeGuard, type OpeningFit } from './guardOpenings'
 
 describe('pocket', () => {
   // [physics: circle in circle]
@@ -47,26 +46,5 @@ describe('pots through a guard', () => {
     const surplus = 9.5 - 3 - 0.6 - 2.2
     expect(surplus).toBeCloseTo(3.7, 9)
     expect(packing(surplus, 2.2, 0.6)).toMatchObject({ nuts: 1, washers: 2 })
-  })
-})
-
-describe('guard over routes', () => {
-  const fit = (place: OpeningFit['place'], wants: number, play = 0.3): OpeningFit => ({ place, wants, play })
-  const room = { from: -20, to: 20 }
-  it('one offset for all is cured by a shift', () => {
-    const g = placeGuard([fit('neck', 2), fit('middle', 2), fit('bridge', 2)], room)
-    expect(g.worst).toBeLessThanOrEqual(0)
-    expect(g.file).toEqual([])
-  })
-  it('openings 5.8 too close together: no shift cures it, and the filing is shared by the two that quarrel', () => {
-    const g = placeGuard([fit('neck', -5.8), fit('bridge', 0)], room)
-    expect(g.worst).toBeCloseTo(2.9 - 0.3, 9)
-    expect(g.file.map((f) => f.edge)).toEqual(['neck side', 'bridge side'])
-  })
-  it('is the best shift there is: no place on a fine grid does better', () => {
-    const fits = [fit('neck', -3.1, 0.5), fit('middle', 1.2, 0.2), fit('bridge', 0.4, 1)]
-    const best = placeGuard(fits, { from: 0, to: 1 })
-    for (let s = 0; s <= 1; s += 0.001)
-      expect(Math.max(...fits.map((f) => Math.abs(s - f.wants) - f.play))).toBeGreaterThanOrEqual(best.worst - 1e-9)
   })
 })

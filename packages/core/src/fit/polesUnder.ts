@@ -1,11 +1,11 @@
-import { sizeRef, traitAt, type Build } from '../build'
+import { sizeRef, traitAt, valueAt, type Build } from '../build'
 import { pt } from '../drawing'
 import { datums } from '../layout/datums'
-import { likelyOf, ofSize, printMm, propagate } from '../quantity'
+import { certain, likelyOf, ofSize, printMm, propagate } from '../quantity'
 import { judged } from './assemble'
 import { rowsOver } from './draw/sections'
-import type { PickupPlace } from './guardOpenings'
-import { check, type JudgedJoint } from './joint'
+import type { PickupPlace } from './guardPlace'
+import { check, type Check, type JudgedJoint } from './joint'
 
 /** A pole further from its string than this is heard, mm; a blade does not care. [practice] */
 const POLE_OFF = 1.5
@@ -24,7 +24,10 @@ export function polesUnderJoint(build: Build, place: PickupPlace): JudgedJoint {
     centre: sizeRef('body', `route.${place}.centre`),
     poles: sizeRef(slot, 'poles.spread'),
   }
-  const off = (nut: number, bridge: number, centre: number, poles: number) => (spreadAt(d.mouth + centre, d.scale, nut, bridge) - poles) / 2
+  const slant = ((valueAt(build, sizeRef(slot, 'slant')) ?? 0) * Math.PI) / 180
+  // A slanted row is narrower across the strings; its two ends lie at two places along them, which is the middle's on average.
+  const off = (nut: number, bridge: number, centre: number, poles: number) =>
+    (spreadAt(d.mouth + centre, d.scale, nut, bridge) - poles * Math.cos(slant)) / 2
   return judged(build, {
     id: `poles-${place}`,
     title: `Poles under strings, ${place} pickup`,
@@ -56,7 +59,7 @@ export function polesUnderJoint(build: Build, place: PickupPlace): JudgedJoint {
           says: () =>
             blade
               ? 'A blade runs under all strings wherever they lie.'
-              : `The outer strings pass ${printMm(Math.abs(value), 1)} mm ${value > 0 ? 'outside' : 'inside'} the outer poles.`,
+              : `${slant ? `Slanted by ${printMm((slant * 180) / Math.PI, 0)}°, the` : 'The'} outer strings pass ${printMm(Math.abs(value), 1)} mm ${value > 0 ? 'outside' : 'inside'} the outer poles.`,
           cures: ({ verdict }) =>
             verdict === 'snug'
               ? []
@@ -77,6 +80,7 @@ export function polesUnderJoint(build: Build, place: PickupPlace): JudgedJoint {
                   },
                 ],
         }),
+        ...bassSide(build, place),
       ]
     },
     draw: (have) => {
@@ -88,8 +92,44 @@ export function polesUnderJoint(build: Build, place: PickupPlace): JudgedJoint {
           role: 'string',
           r: 0.8,
         },
-        { label: blade ? 'blade' : 'poles', at: row(have.poles.value), role: 'metal', r: 2.4 },
+        { label: blade ? 'blade' : 'poles', at: row(have.poles.value * Math.cos(slant)), role: 'metal', r: 2.4 },
       ])
     },
   })
+}
+
+/** A pickup whose poles are set for the wound strings on one side sits that side to the bass. */
+function bassSide(build: Build, place: PickupPlace): Check[] {
+  const way = traitAt(build, `pickup-${place}`, 'bassSide')
+  if (way === undefined || way === 'same') return []
+  const turned = way === 'turned'
+  return [
+    check({
+      id: 'bass-side',
+      label: 'Bass end to the bass strings',
+      clearance: certain(turned ? -1 : 1),
+      unit: 'none',
+      bands: [
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: [],
+      says: () =>
+        turned
+          ? `The ${place} pickup sits turned round: its bass end is under the high strings.`
+          : 'Its bass end lies under the low strings.',
+      cures: () =>
+        turned
+          ? [
+              {
+                id: `turn-pickup-${place}`,
+                job: `Turn the ${place} pickup round in its opening.`,
+                how: 'Before soldering: see on which side the leads leave. A left-handed build turns what was made for the other hand.',
+                gives: 'nothing',
+                tools: ['screwdriver'],
+              },
+            ]
+          : [],
+    }),
+  ]
 }

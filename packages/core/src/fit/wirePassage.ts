@@ -5,6 +5,7 @@ import { linear, ofSize, printMm } from '../quantity'
 import { judged } from './assemble'
 import { framed } from './draw/sections'
 import { check, type JudgedJoint } from './joint'
+import { leadTable } from './leads'
 
 /** Bundle of round wires laid together, mm: about 1.2 times the root of their number in diameters. [ours] */
 export const bundle = (wires: number, diameter: number): number => (wires === 1 ? 1 : 1.2 * Math.sqrt(wires)) * diameter
@@ -21,6 +22,7 @@ export function wirePassageJoint(build: Build): JudgedJoint {
     slots: ['wire', 'body'],
     at: pt(d.studs - 60, 26),
     refs,
+    tables: [leadTable(build)],
     checks: (have) => {
       const c = linear([
         [1, ofSize(have.passage)],

@@ -1,6 +1,6 @@
 import { sizeAt, traitAt, valueAt, type Build } from '../build'
 import { pt, rectangle, type Mark, type Point, type Role } from '../drawing'
-import { PLACES } from '../fit/guardOpenings'
+import { PLACES } from '../fit/guardPlace'
 import { slotSpec, type Metal, type Slot } from '../parts'
 import { datums } from './datums'
 import { fretPlace, fretPlaces } from './frets'

@@ -45,6 +45,7 @@ export const SLOTS = [
   spec('shielding', 'shielding', 'Shielding', false),
   spec('battery', 'battery', 'Battery', false),
   spec('wire', 'wire', 'Wire', false),
+  spec('harness', 'harness', 'Pre-wired harness', false),
 ] as const satisfies readonly SlotSpec[]
 
 export type Slot = (typeof SLOTS)[number]['slot']

@@ -9,7 +9,8 @@ const route = <P extends string>(place: P, name: string) =>
     [`route.${place}.width`]: mm(`${name} route, across`, 40, 140),
     [`route.${place}.depth`]: mm(`${name} route, depth`, 5, 50),
     [`route.${place}.radius`]: mm(`${name} route, corner radius`, 0, 20),
-  }) as Record<`route.${P}.${'centre' | 'length' | 'width' | 'depth' | 'radius'}`, SizeSpec>
+    [`route.${place}.side`]: mm(`${name} route, beside the centre line`, -20, 20, { how: 'its middle, bass side positive; usually 0' }),
+  }) as Record<`route.${P}.${'centre' | 'length' | 'width' | 'depth' | 'radius' | 'side'}`, SizeSpec>
 
 /** The body. Datum: the pocket mouth on the centre line; x grows towards the tail. */
 export const body = defineKind({
@@ -54,7 +55,10 @@ export const body = defineKind({
     'tone.y': mm('Tone hole, across', -250, 250, { how: 'bass side positive' }),
     'switch.x': mm('Switch hole, along the centre line', -100, 500, { how: at }),
     'switch.y': mm('Switch hole, across', -250, 250, { how: 'bass side positive' }),
-    'control.length': mm('Control route, clear length', 20, 250),
+    'control.length': mm('Control route, along the strings', 20, 250),
+    'control.width': mm('Control route, across', 15, 150),
+    'control.x': mm('Control route, middle along the centre line', 0, 500, { how: at }),
+    'control.y': mm('Control route, middle across', -250, 250, { how: 'bass side positive' }),
     'control.depth': mm('Control route, depth', 10, 60),
     'control.top': mm('Wood left over the control route', 0, 40),
     'jack.x': mm('Jack, along the centre line', 0, 500, { how: at }),

@@ -10,6 +10,8 @@ export const pickup = defineKind({
     depth: mm('Depth below the top', 5, 40),
     radius: mm('Cover corner radius', 0, 12),
     'poles.spread': mm('Poles, first to last centre', 20, 110, { usual: 50 }),
+    slant: sized('deg', 'Slant in its opening', -30, 30, { how: 'bass end towards the neck positive; 0 for square' }),
+    'lead.length': mm('Lead, free length', 20, 1500, { how: 'from the cover to its end' }),
     above: mm('Cover top above its mount, screws run down', 0, 25, {
       how: 'height of the cover over guard, ring or body with the height screws right down',
     }),
@@ -57,6 +59,14 @@ export const pickup = defineKind({
       options: [
         ['passive', 'passive'],
         ['active', 'active, with a battery'],
+      ],
+    },
+    bassSide: {
+      label: 'Poles tell bass from treble',
+      options: [
+        ['same', 'either way round'],
+        ['marked', 'the bass end is marked'],
+        ['turned', 'marked, and it sits turned round'],
       ],
     },
     leads: {

@@ -40,6 +40,8 @@ export const neck = defineKind({
     'tuner.first': mm('Nut to first tuner post', 15, 120),
     'tuner.offset': mm('First post from the centre line', -40, 40, { how: 'bass side positive' }),
     'tuner.slant': sized('deg', 'Slant of the tuner row', -30, 30, { how: 'the row swings towards the treble side as it leaves the nut' }),
+    'oldScrew.offset': mm('Old tuner screw from post centre, along the row', -25, 25, { how: 'away from the nut positive' }),
+    'oldScrew.side': mm('Old tuner screw from post centre, across the row', -25, 25, { how: 'towards the headstock’s middle positive' }),
     mass: sized('g', 'Mass', 100, 2000),
   },
   traits: {
@@ -56,6 +58,13 @@ export const neck = defineKind({
       options: [
         ['one-row', 'all tuners in one row'],
         ['two-rows', 'half on each side'],
+      ],
+    },
+    tiltScrew: {
+      label: 'Tilt screw in the heel',
+      options: [
+        ['none', 'none'],
+        ['screw', 'a screw and a plate'],
       ],
     },
     truss: {

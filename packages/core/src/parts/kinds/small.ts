@@ -80,7 +80,12 @@ export const wire = defineKind({
   kind: 'wire',
   label: 'Wire',
   trade: 'hardware',
-  sizes: { diameter: mm('Outside diameter', 0.5, 6, { required: true, usual: 1.4 }), length: mm('Length on hand', 0, 1e5) },
+  sizes: {
+    diameter: mm('Outside diameter', 0.5, 6, { required: true, usual: 1.4 }),
+    length: mm('Length on hand', 0, 1e5),
+    'lead.jack': mm('Lead from controls to jack, as cut', 10, 2000),
+    'lead.ground': mm('Lead from controls to string ground, as cut', 10, 2000),
+  },
   traits: {
     type: {
       label: 'Type',

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { actionAt, saddleHeight, shimFor } from './bridgeHeight'
+import { actionAt, saddleHeight, shimFor } from './neckAngle'
 
 const view = { board: 9.5, crown: 1.1, reach: 230, tilt: 0, nut: 0.5 }
 
