@@ -8,11 +8,14 @@ interface Prefs {
   view: 'front' | 'back' | 'side'
   /** How much room the long view takes. */
   stage: 'normal' | 'folded' | 'whole'
+  /** Tools not at hand: jobs only they would do are left out when choosing. */
+  lacking: readonly string[]
   toggleTheme: () => void
   toggleSystem: () => void
   flip: () => void
   turn: () => void
   setStage: (stage: Prefs['stage']) => void
+  setLacking: (tool: string, lacks: boolean) => void
 }
 
 /** What a person likes, kept on this machine; nothing of a build is in here. */
@@ -23,11 +26,13 @@ export const usePrefs = create<Prefs>()(
       system: 'mm',
       view: 'front',
       stage: 'normal',
+      lacking: [],
       toggleTheme: () => set((p) => ({ theme: p.theme === 'light' ? 'dark' : 'light' })),
       toggleSystem: () => set((p) => ({ system: p.system === 'mm' ? 'in' : 'mm' })),
       flip: () => set((p) => ({ view: p.view === 'back' ? 'front' : 'back' })),
       turn: () => set((p) => ({ view: p.view === 'side' ? 'front' : 'side' })),
       setStage: (stage) => set({ stage }),
+      setLacking: (tool, lacks) => set((p) => ({ lacking: [...p.lacking.filter((t) => t !== tool), ...(lacks ? [tool] : [])] })),
     }),
     { name: 'snug-prefs' },
   ),

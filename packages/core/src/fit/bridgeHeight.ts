@@ -7,7 +7,7 @@ import { TARGETS } from '../setup/targets'
 import { jointOf, waitingJoint } from './assemble'
 import { heelOf, sideDrawing } from './draw/sideDrawing'
 import { check, type Check, type Cure, type DetailTable, type JudgedJoint } from './joint'
-import { sizeOr } from './known'
+import { landing, sizeOr } from './known'
 import { actionAt, afterTilt, CARD, riseOver, saddleHeight, SPARE, STRIP, tiltFor, type SideSetting } from './neckAngle'
 import { heldAt } from './stringHold'
 import type { Band } from './verdict'
@@ -18,6 +18,9 @@ const RANGE_BANDS: readonly Band[] = [
   { upTo: SPARE, is: 'tight' },
   { upTo: Infinity, is: 'snug' },
 ]
+/** How exactly a shim is made, degrees. [practice] */
+const SHIM_DOUBT = 0.05
+
 /** Tilt of the pocket's floor, shims planned on paper included. */
 const tiltOf = (build: Build): Size => sizeOr(build, sizeRef('body', 'pocket.tilt'), 0, 0.2)
 
@@ -205,7 +208,7 @@ export function bridgeHeightJoint(build: Build): JudgedJoint {
               have.low.value + SPARE,
             ),
           )} mm.`,
-    cures: ({ verdict }) => (verdict === 'snug' ? [] : tiltCures(build)),
+    cures: ({ verdict }) => (verdict === 'snug' ? [] : tiltCures(build, above)),
   })
   const highEnd = check({
     id: 'high-stop',
@@ -217,7 +220,7 @@ export function bridgeHeightJoint(build: Build): JudgedJoint {
       verdict === 'snug'
         ? `Saddles stand ${printMm(ys, 1)} mm above the body; the bridge reaches ${range}.`
         : `Strings lie too low: saddles would have to stand at ${printMm(ys, 1)} mm and the bridge ends at ${printMm(have.high.value, 1)} mm.`,
-    cures: ({ verdict }) => (verdict === 'snug' ? [] : raiseCures(build, ys + SPARE - have.high.value)),
+    cures: ({ verdict }) => (verdict === 'snug' ? [] : raiseCures(build, ys + SPARE - have.high.value, below)),
   })
   const nearer = likelyOf(above) <= likelyOf(below) ? [lowEnd, highEnd] : [highEnd, lowEnd]
   return jointOf(build, { ...base, draw: () => sideDrawing(build, sideOf(build)) }, [
@@ -279,12 +282,12 @@ function asItStands(build: Build, needed: Distribution): Check[] {
   ]
 }
 
-function tiltCures(build: Build): Cure[] {
+function tiltCures(build: Build, above: Distribution): Cure[] {
   const side = sideSetting(build)
-  const least = side && tiltFor(side, { reach: 'least' })
+  const least = side && tiltFor(side, { reach: 'least', beyond: landing(above, riseOver(side.reach, SHIM_DOUBT)) })
   if (!side || !least) return []
   const card = (Math.atan(CARD / side.heel) * 180) / Math.PI
-  const plan = { slot: 'body' as const, size: 'pocket.tilt', delta: least.tilt, doubt: 0.05 }
+  const plan = { slot: 'body' as const, size: 'pocket.tilt', delta: least.tilt, doubt: SHIM_DOUBT }
   return [
     ...(traitAt(build, 'neck', 'tiltScrew') === 'screw'
       ? [
@@ -329,15 +332,16 @@ function middleCure(side: SideSetting): Cure[] {
       how: 'More shim than needed now; leaves room both ways and a steeper string over the saddles.',
       gives: 'nothing',
       tools: ['tapered shim', 'screwdriver'],
-      plan: { slot: 'body', size: 'pocket.tilt', delta: middle.tilt, doubt: 0.05 },
+      plan: { slot: 'body', size: 'pocket.tilt', delta: middle.tilt, doubt: SHIM_DOUBT },
     },
   ]
 }
 
 /** Strings too low: a plate under the bridge, or the neck tipped forward. */
-function raiseCures(build: Build, missing: number): Cure[] {
+function raiseCures(build: Build, lack: number, below: Distribution): Cure[] {
   const side = sideSetting(build)
-  const least = side && tiltFor(side, { reach: 'least' })
+  const least = side && tiltFor(side, { reach: 'least', beyond: landing(below, riseOver(side.reach, SHIM_DOUBT)) })
+  const missing = lack + landing(below, 0.1)
   const screw = sizeAt(build, sizeRef('bridge', 'screw.length'))
   return [
     {
@@ -356,7 +360,7 @@ function raiseCures(build: Build, missing: number): Cure[] {
             how: 'Takes out a shim at the end first, where there is one. The strings get flatter over the saddles.',
             gives: 'nothing',
             tools: ['tapered shim', 'screwdriver'],
-            plan: { slot: 'body' as const, size: 'pocket.tilt', delta: least.tilt, doubt: 0.05 },
+            plan: { slot: 'body' as const, size: 'pocket.tilt', delta: least.tilt, doubt: SHIM_DOUBT },
           },
         ]
       : []),

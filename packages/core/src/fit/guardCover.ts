@@ -6,7 +6,7 @@ import { likelyOf, linear, ofSize, printMm, propagate } from '../quantity'
 import { jointOf, waitingJoint, type JointBase } from './assemble'
 import { framed } from './draw/sections'
 import { guardFit } from './guardOpenings'
-import { laid, PLACES, type Pose } from './guardPlace'
+import { laid, PLACES, seenFrom, type Pose } from './guardPlace'
 import { check, type Check, type JudgedJoint } from './joint'
 import { gapOf, sizeOr } from './known'
 
@@ -22,14 +22,16 @@ const STRAIGHT: Pose = { along: 0, across: 0, turn: 0 }
 export function insideBy(points: readonly Point[], at: Point): number {
   let nearest = Infinity
   let inside = false
-  points.forEach((p, i) => {
-    const q = points[(i + 1) % points.length]!
-    const [dx, dy] = [q.x - p.x, q.y - p.y]
-    const t = Math.max(0, Math.min(1, ((at.x - p.x) * dx + (at.y - p.y) * dy) / (dx * dx + dy * dy || 1)))
-    nearest = Math.min(nearest, Math.hypot(at.x - p.x - t * dx, at.y - p.y - t * dy))
-    if (p.y > at.y !== q.y > at.y && at.x < ((q.x - p.x) * (at.y - p.y)) / (q.y - p.y) + p.x) inside = !inside
-  })
-  return inside ? nearest : -nearest
+  let q = points[points.length - 1]!
+  for (const p of points) {
+    const [dx, dy] = [p.x - q.x, p.y - q.y]
+    const t = Math.max(0, Math.min(1, ((at.x - q.x) * dx + (at.y - q.y) * dy) / (dx * dx + dy * dy || 1)))
+    const [ex, ey] = [at.x - q.x - t * dx, at.y - q.y - t * dy]
+    nearest = Math.min(nearest, ex * ex + ey * ey)
+    if (q.y > at.y !== p.y > at.y && at.x < (dx * (at.y - q.y)) / dy + q.x) inside = !inside
+    q = p
+  }
+  return inside ? Math.sqrt(nearest) : -Math.sqrt(nearest)
 }
 
 /** With the guard in its best place: does it lie over every route's edge, clear the neck and the bridge, and find wood for its screws? */
@@ -68,11 +70,12 @@ function routeCorners(build: Build): { place: string; corners: Point[] }[] {
 }
 
 function cover(build: Build, pose: Pose): Check[] {
-  const outline = laidOutline(build, pose)
+  const rows = build.parts.guard?.outline
   const corners = routeCorners(build)
-  if (!outline.length || !corners.length) return []
+  if (!rows || rows.length < 3 || !corners.length) return []
+  const outline = outlinePoints(rows)
   const worst = corners
-    .flatMap((r) => r.corners.map((c) => ({ place: r.place, by: insideBy(outline, c) })))
+    .flatMap((r) => r.corners.map((c) => ({ place: r.place, by: insideBy(outline, seenFrom(pose, c)) })))
     .reduce((a, b) => (b.by < a.by ? b : a))
   return [
     check({
@@ -277,7 +280,8 @@ function screws(build: Build): Check[] {
       clearance: gapOf([[1, edge]], -SCREW_WOOD),
       shown: gapOf([[1, edge]]),
       bands: [
-        { upTo: -SCREW_WOOD, is: 'wont-go' },
+        // Nothing but air or a sliver of wood under it.
+        { upTo: 0.5 - SCREW_WOOD, is: 'wont-go' },
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],

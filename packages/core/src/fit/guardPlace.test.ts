@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import highs from 'highs'
 import { describe, expect, it } from 'vitest'
 import { pt } from '../drawing'
-import { laid, placeGuard, type GuardRoom, type OpeningFit } from './guardPlace'
+import { laid, placeGuard, seenFrom, type GuardRoom, type OpeningFit } from './guardPlace'
 
 /** A humbucker's opening over its route, off by so much along and across; half a cover is 18 x 34.5 mm. */
 const fit = (
@@ -72,6 +72,13 @@ describe('guard over routes, turned', () => {
     expect(laid({ along: 0.5, across: -0.2, turn: 0 }, pt(100, 10))).toEqual(pt(100.5, 9.8))
     const p = laid({ along: 0, across: 0, turn: 1 }, pt(100, 0))
     expect(p.y).toBeCloseTo((100 * Math.PI) / 180, 9)
+  })
+  it('seenFrom is the way back, to a hundredth of a millimetre over a guard', () => {
+    const pose = { along: 0.7, across: -0.4, turn: 0.3 }
+    for (const p of [pt(0, 0), pt(165, 50), pt(230, -88)]) {
+      const there = seenFrom(pose, laid(pose, p))
+      expect(Math.hypot(there.x - p.x, there.y - p.y)).toBeLessThan(0.01)
+    }
   })
   it('mirrored across the centre line it is the same answer, mirrored', () => {
     const fits = [fit('neck', 30, { along: 1, across: -1.4 }), fit('middle', 88, { across: 0.3 }), fit('bridge', 143, { across: 1.1 })]

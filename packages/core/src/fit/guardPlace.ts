@@ -175,3 +175,10 @@ export function laid(pose: Pose, p: Point): Point {
   const t = rad(pose.turn)
   return pt(p.x - t * p.y + pose.along, p.y + t * p.x + pose.across)
 }
+
+/** The way back: a place on the body in the guard's own frame; exact to the square of a small turn. */
+export function seenFrom(pose: Pose, p: Point): Point {
+  const t = rad(pose.turn)
+  const [x, y] = [p.x - pose.along, p.y - pose.across]
+  return pt(x + t * y, y - t * x)
+}

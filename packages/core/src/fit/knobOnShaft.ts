@@ -7,6 +7,9 @@ import { boreSection } from './draw/sections'
 import { check, type JudgedJoint } from './joint'
 import { gapOf } from './known'
 
+/** A knob that slides on has this much over its shaft, mm. [practice] */
+const EASY = 0.05
+
 /** Knobs on their shafts: bore against shaft, and grip against kind of shaft. */
 export function knobJoint(build: Build): JudgedJoint {
   const d = datums(build)
@@ -44,11 +47,11 @@ export function knobJoint(build: Build): JudgedJoint {
               ? [
                   {
                     id: 'drill-knob',
-                    job: `Open the knob’s bore to ${printMm(have.shaft.value, 1)} mm.`,
+                    job: `Open the knob’s bore to ${printMm(have.shaft.value + EASY)} mm.`,
                     how: 'Metric and inch shafts differ by 0.35 mm. Bit held in the hand, knob in a padded vice; a split shaft may be pinched a little instead.',
                     gives: 'knobs',
                     tools: ['bit of the shaft’s size'],
-                    plan: { slot: 'knobs', size: 'bore', delta: -likelyOf(c), doubt: 0.05 },
+                    plan: { slot: 'knobs', size: 'bore', delta: EASY - likelyOf(c), doubt: 0.05 },
                   },
                 ]
               : verdict === 'loose'

@@ -1,5 +1,5 @@
 import { sizeAt, traitAt, withJobs, type Build, type SizeRef } from '../build'
-import { linear, ofSize, type Distribution, type Size } from '../quantity'
+import { doubtOf, linear, ofSize, type Distribution, type Size } from '../quantity'
 import { plannedFilm } from '../finish/film'
 
 /** The size as entered, or a usual value marked as assumed with its own doubt. */
@@ -12,6 +12,13 @@ export const gapOf = (terms: readonly (readonly [number, Size])[], offset = 0): 
     terms.map(([f, s]) => [f, ofSize(s)] as const),
     offset,
   )
+
+/**
+ * How far past a limit a job has to aim so that it lands there nine times in ten: what is not known of the clearance and how exactly
+ * the job is done, both counted. [ours]
+ * @param job 95 % half-width of what the job does to the clearance, mm
+ */
+export const landing = (clearance: Distribution, job: number): number => 1.35 * Math.hypot(doubtOf(clearance) / 2, job / 2)
 
 /** What the planned finish takes from an opening in the body's wood, mm: film on each of its walls. */
 export function filmOn(build: Build, walls: number): number {

@@ -55,7 +55,7 @@ export const breakAngle = (saddle: number, held: { height: number; distance: num
   deg(Math.atan((saddle - held.height) / held.distance))
 
 /** What a tilt is meant to reach. */
-export type TiltGoal = { reach: 'least' } | { reach: 'middle' } | { reach: 'break'; degrees: number }
+export type TiltGoal = { reach: 'least'; beyond?: number } | { reach: 'middle' } | { reach: 'break'; degrees: number }
 
 export interface SideSetting {
   /** Saddle height the action wanted asks for with the neck as it sits, mm. */
@@ -99,7 +99,7 @@ export function afterTilt(s: SideSetting, tilt: number): TiltAnswer {
 }
 
 /**
- * The tilt a goal asks for: the least that brings the bridge within its range with the usual spare; the one that sets it mid-range; or
+ * The tilt a goal asks for: the least that brings the bridge within its range with the usual spare (and so much `beyond`, mm); the one that sets it mid-range; or
  * the least that gives the string at least so many degrees over the saddle. Nothing when the string's hold is not known. [physics]
  */
 export function tiltFor(s: SideSetting, goal: TiltGoal): TiltAnswer | undefined {
@@ -110,6 +110,7 @@ export function tiltFor(s: SideSetting, goal: TiltGoal): TiltAnswer | undefined 
 function saddleFor(s: SideSetting, goal: TiltGoal): number | undefined {
   if (goal.reach === 'middle') return (s.low + s.high) / 2
   if (goal.reach === 'break') return s.held && Math.max(s.saddle, s.held.height + riseOver(s.held.distance, goal.degrees))
-  if (s.high - s.low < 2 * SPARE) return (s.low + s.high) / 2
-  return Math.min(s.high - SPARE, Math.max(s.low + SPARE, s.saddle))
+  const spare = SPARE + (goal.beyond ?? 0)
+  if (s.high - s.low < 2 * spare) return (s.low + s.high) / 2
+  return Math.min(s.high - spare, Math.max(s.low + spare, s.saddle))
 }

@@ -173,14 +173,15 @@ function threadCures(
 }
 
 function reamCure(hole: Size, bushing: Size, panel: ReturnType<typeof panelOf>): Cure {
-  const to = bushing.value + CLEAR
+  // The clearance wanted, and as much again for a hole reamed by hand.
+  const to = bushing.value + 2 * CLEAR
   return {
     id: 'ream',
     job: `Ream the hole from ${printMm(hole.value, 1)} to ${printMm(to, 1)} mm.`,
     how: 'Turn the reamer by hand from both faces in turn; from one side only it leaves a cone. Tape under it saves the face.',
     gives: panel.slot,
     tools: ['tapered reamer, or a round file'],
-    plan: { slot: panel.hole.slot, size: panel.hole.size, delta: to + 0.1 - hole.value, doubt: 0.15 },
+    plan: { slot: panel.hole.slot, size: panel.hole.size, delta: to - hole.value, doubt: 0.1 },
   }
 }
 

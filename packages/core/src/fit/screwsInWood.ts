@@ -7,7 +7,7 @@ import { likelyOf, linear, printMm } from '../quantity'
 import { judged } from './assemble'
 import { screwStack } from './draw/sections'
 import { check, type JudgedJoint } from './joint'
-import { gapOf, sizeOr } from './known'
+import { gapOf, landing, sizeOr } from './known'
 
 /** A neck screw's tip stays this far from the board's face or a fret, mm. [practice] */
 const TIP_CLEAR = 3
@@ -51,7 +51,9 @@ export function neckScrewsJoint(build: Build): JudgedJoint {
       const wood = woodNamed(traitAt(build, 'neck', 'wood'))
       const thread = valueAt(build, sizeRef('neck-screws', 'thread')) ?? 4.2
       const holds = wood ? withdrawal(wood.density, thread, Math.max(0, likelyOf(bite))) / WORKING : undefined
-      const fits = likelyOf(bite) - (TIP_CLEAR - likelyOf(tip))
+      const shorter = Math.floor(have.screw.value - (TIP_CLEAR - likelyOf(tip)) - landing(tip, 0.3))
+      const longer = Math.ceil(BITE - likelyOf(bite) + landing(bite, 0.3))
+      const fits = likelyOf(bite) - (have.screw.value - shorter)
       return [
         check({
           id: 'tip',
@@ -74,14 +76,14 @@ export function neckScrewsJoint(build: Build): JudgedJoint {
               : [
                   {
                     id: 'short-neck-screws',
-                    job: `Take neck screws of ${Math.floor(have.screw.value - (TIP_CLEAR - likelyOf(tip)))} mm or less.`,
+                    job: `Take neck screws of ${shorter} mm or less.`,
                     how: `They still bite ${printMm(Math.max(0, fits), 1)} mm. Or a thicker plate; never grind a tip and hope.`,
                     gives: 'the screws',
                     tools: [],
                     plan: {
                       slot: 'neck-screws',
                       size: 'length',
-                      delta: Math.floor(have.screw.value - (TIP_CLEAR - likelyOf(tip))) - have.screw.value,
+                      delta: shorter - have.screw.value,
                       doubt: 0.3,
                     },
                   },
@@ -105,11 +107,11 @@ export function neckScrewsJoint(build: Build): JudgedJoint {
               : [
                   {
                     id: 'long-neck-screws',
-                    job: `Take neck screws ${printMm(BITE - likelyOf(bite), 0)} mm longer.`,
+                    job: `Take neck screws ${longer} mm longer.`,
                     how: 'Clearance holes in the body, so that they pull the neck in.',
                     gives: 'the screws',
                     tools: [],
-                    plan: { slot: 'neck-screws', size: 'length', delta: Math.ceil(BITE - likelyOf(bite)), doubt: 0.3 },
+                    plan: { slot: 'neck-screws', size: 'length', delta: longer, doubt: 0.3 },
                   },
                 ],
         }),

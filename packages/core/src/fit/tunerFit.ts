@@ -7,7 +7,7 @@ import { judged } from './assemble'
 import { boreSection, framed } from './draw/sections'
 import { insideBy } from './guardCover'
 import { check, type Check, type JudgedJoint } from './joint'
-import { filmOn, gapOf, sizeOr } from './known'
+import { filmOn, gapOf, landing, sizeOr } from './known'
 
 /** Posts stand at least this far from the headstock's edge, mm. [practice] */
 const EDGE = 9
@@ -46,6 +46,7 @@ export function tunerRowJoint(build: Build): JudgedJoint {
         [ofSize(have.width), ofSize(have.pitch), ofSize(bore), ofSize(bush)],
       )
       const { total, perFace } = rowShortfall(row, have.width.value, have.pitch.value, bore.value - bush.value)
+      const face = Math.max(0.01, perFace + landing(spare, (row - 1) * 0.01) / (2 * Math.max(1, row - 1)))
       return [
         check({
           id: 'row',
@@ -74,11 +75,11 @@ export function tunerRowJoint(build: Build): JudgedJoint {
                   },
                   {
                     id: 'file-flanges',
-                    job: `File ${printMm(Math.max(0.01, perFace))} mm off each face that touches another.`,
+                    job: `File ${printMm(face)} mm off each face that touches another.`,
                     how: 'Flat on a sheet of P180; count the strokes so that all faces lose the same. Plating goes where two meet, unseen.',
                     gives: 'tuners',
                     tools: ['P180 on a flat plate'],
-                    plan: { slot: 'tuners', size: 'housing.width', delta: -(2 * perFace + 0.04), doubt: 0.01 },
+                    plan: { slot: 'tuners', size: 'housing.width', delta: -2 * face, doubt: 0.01 },
                   },
                 ],
         }),

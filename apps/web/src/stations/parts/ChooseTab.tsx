@@ -1,7 +1,6 @@
 import {
   choosePart,
   SLOTS,
-  SPECIAL_TOOLS,
   slotSpec,
   type Change,
   type ChooseRequest,
@@ -16,6 +15,7 @@ import {
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { usePrefs } from '../../state/prefs'
 import { shopWorker, stopShopWorker } from '../../workers/compute'
 import { Button } from '../../ui/Button'
 import { NumberEntry } from '../../ui/NumberEntry'
@@ -23,6 +23,7 @@ import { PegMark } from '../../ui/PegMark'
 import { ThingRow } from '../../ui/ThingRow'
 import { PartsList } from './PartsList'
 import { stockDrawing } from './stockDrawing'
+import { ToolsHere } from './ToolsHere'
 import { useCandidates } from './useStock'
 import { WhyNotPanel } from './WhyNotPanel'
 
@@ -50,7 +51,7 @@ export function ChooseTab() {
   const [money, setMoney] = useState<number>()
   const [days, setDays] = useState<number>()
   const [whole, setWhole] = useState({ noCuttingFinished: true })
-  const [lacking, setLacking] = useState<readonly string[]>([])
+  const lacking = usePrefs((p) => p.lacking)
   const [choice, setChoice] = useState<Choice>()
   const [busy, setBusy] = useState(false)
   const [at, setAt] = useState(0)
@@ -137,17 +138,6 @@ export function ChooseTab() {
                 />
                 no cutting of finished wood
               </label>
-              {SPECIAL_TOOLS.map((tool) => (
-                <label key={tool} className="label flex min-h-10 items-center gap-2 text-[15px]">
-                  <input
-                    type="checkbox"
-                    className="size-4 accent-[var(--violet)]"
-                    checked={lacking.includes(tool)}
-                    onChange={(e) => setLacking(e.target.checked ? [...lacking, tool] : lacking.filter((t) => t !== tool))}
-                  />
-                  no {tool}
-                </label>
-              ))}
               {busy ? (
                 <Button
                   onClick={() => {
@@ -166,13 +156,14 @@ export function ChooseTab() {
                 {busy ? 'Trying sets…' : ''}
               </span>
             </div>
+            <ToolsHere />
           </div>
           {choice && !choice.sets.length && (
             <p className="p-4">
               No complete set keeps all limits.{' '}
               {choice.empty.length
                 ? `Nothing fits ${choice.empty.map((s) => slotSpec(s).label.toLowerCase()).join(', ')}.`
-                : 'Ask “why not” of a part below, or loosen a limit.'}
+                : `${choice.inTheWay ? `Most often in the way: ${choice.inTheWay.title.toLowerCase()}. ` : ''}Ask “why not” of a part below, or loosen a limit.`}
             </p>
           )}
           <ul>

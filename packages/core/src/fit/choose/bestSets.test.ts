@@ -112,6 +112,70 @@ describe('best sets', () => {
     expect(bestSets({ sizes: [2, 2], own: () => 1, pair: () => Infinity }).sets).toEqual([])
     expect(bestSets({ sizes: [2, 0], own: () => 1, pair: () => 0 }).sets).toEqual([])
   })
+  it('with joints of many: the same as by trying everything, also when nothing fits', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e9 }), fc.double({ min: 0.2, max: 0.9, noNaN: true }), (seed, harsh) => {
+        const r = seeded(seed)
+        const sizes = [3, 2, 4, 3, 2]
+        const own = sizes.map((n) => Array.from({ length: n }, () => 1 + Math.floor(r() * 30)))
+        const table = new Map<string, number>()
+        const groups = [
+          [0, 1, 2],
+          [1, 3, 4],
+          [0, 2, 4],
+        ].map((slots, g) => ({
+          slots,
+          cost: (chosen: readonly number[]) => {
+            const key = `${g}:${chosen.join()}`
+            if (!table.has(key)) table.set(key, r() < harsh ? Infinity : Math.floor(r() * 9))
+            return table.get(key)!
+          },
+        }))
+        // Drawn once and for all, so that both see the same table.
+        const costs: number[] = []
+        const walk = (chosen: number[]): void => {
+          if (chosen.length < sizes.length) {
+            for (let c = 0; c < sizes[chosen.length]!; c++) walk([...chosen, c])
+            return
+          }
+          const cost =
+            chosen.reduce((sum, c, s) => sum + own[s]![c]!, 0) + groups.reduce((sum, g) => sum + g.cost(g.slots.map((s) => chosen[s]!)), 0)
+          if (cost < Infinity) costs.push(cost)
+        }
+        walk([])
+        const found = bestSets({ sizes, own: (s, c) => own[s]![c]!, pair: () => 0, groups }, 2)
+        expect(found.sets.map((s) => s.cost)).toEqual(costs.toSorted((a, b) => a - b).slice(0, 2))
+      }),
+      { numRuns: 120 },
+    )
+  })
+  it('says no soon: slots that have nothing to do with what is in the way are not gone through', () => {
+    const sizes = [8, 8, 8, 30, 30, 30, 30]
+    const impossible = { slots: [0, 1, 2], cost: () => Infinity }
+    const beside = { slots: [3, 4, 5], cost: () => 0 }
+    const r = bestSets({ sizes, own: (_, c) => c, pair: () => 0, groups: [beside, impossible] }, 1)
+    expect(r.sets).toEqual([])
+    expect(r.complete).toBe(true)
+    expect(r.inTheWay[1]).toBeGreaterThan(0)
+    expect(r.inTheWay[0]).toBe(0)
+    // All of the three slots' own choices at most, not times the others'.
+    expect(r.nodes).toBeLessThan(2 * 8 * 8 * 8)
+  })
+  it('and the same with parcels: one look with every seller allowed settles it', () => {
+    const r = bestSets(
+      {
+        sizes: [5, 5, 5, 5],
+        own: () => 1,
+        pair: () => 0,
+        groups: [{ slots: [0, 1, 2], cost: () => Infinity }],
+        parcel: (s, c) => (s + c) % 10,
+        parcelCost: Array.from({ length: 10 }, () => 4),
+      },
+      1,
+    )
+    expect(r.sets).toEqual([])
+    expect(r.nodes).toBeLessThan(1000)
+  })
   it('can be stopped', () => {
     const t = random(7, 10, 14, 0)
     expect(bestSets(problemOf(t), 400, () => true).complete).toBe(false)

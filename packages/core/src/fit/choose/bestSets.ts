@@ -35,6 +35,8 @@ export interface SearchResult {
   sets: FoundSet[]
   /** Partial choices looked at. */
   nodes: number
+  /** How often each joint of many ruled a choice out, in the order of `groups`: what stands in the way when there is no set. */
+  inTheWay: number[]
   /** False when it was stopped before everything was looked at. */
   complete: boolean
 }
@@ -44,7 +46,8 @@ export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = ()
   const n = problem.sizes.length
   const rowOf = pairRows(problem)
   const found: FoundSet[] = []
-  const state = { nodes: 0, complete: true }
+  const state = { nodes: 0, complete: true, inTheWay: (problem.groups ?? []).map(() => 0) }
+  let probing = false
   // A hair above the limit, so that a set that meets it exactly is still taken.
   const limit = (problem.atMost ?? Infinity) + 1e-9
   const worst = () => (found.length < keep ? limit : Math.min(limit, found[found.length - 1]!.cost))
@@ -72,17 +75,20 @@ export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = ()
 
   /**
    * `least[s][c]`: a candidate's own cost and what it makes with everyone chosen so far; Infinity once ruled out. For the bound each
-   * open slot is taken at its cheapest.
+   * open slot is taken at its cheapest. `by[s]`: the chosen slots that ruled out candidates of s.
+   *
+   * Returns the chosen slots that are to blame for finding nothing here, as bits, or ANY when something was found or a bound cut the
+   * search. A slot that is not to blame need not try its other candidates. [published: Prosser 1993, conflict-directed backjumping, from memory]
    */
-  function descend(least: readonly Float64Array[], base: number, open: readonly number[]): void {
-    if (!state.complete) return
+  function descend(least: readonly Float64Array[], by: Int32Array, base: number, open: readonly number[]): number {
+    if (!state.complete) return ANY
     if (++state.nodes % 256 === 0 && stop()) {
       state.complete = false
-      return
+      return ANY
     }
     if (!open.length) {
       if (base < worst()) insert(base)
-      return
+      return ANY
     }
     let bound = base
     let pick = -1
@@ -97,61 +103,86 @@ export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = ()
         alive++
         if (v < cheapest) cheapest = v
       }
-      if (!alive) return
+      if (!alive) return by[s]!
       bound = problem.slowest ? Math.max(bound, cheapest) : bound + cheapest
-      if (bound >= worst()) return
+      if (bound >= worst()) return ANY
       if (alive / blame[s]! < fewest) {
         fewest = alive / blame[s]!
         pick = s
       }
     }
+    const me = 1 << pick
     const rest = open.filter((s) => s !== pick)
     const order = [...least[pick]!.keys()].filter((c) => least[pick]![c]! < Infinity).sort((a, b) => least[pick]![a]! - least[pick]![b]!)
+    let conflict = by[pick]!
     for (const c of order) {
+      chosen[pick] = c
+      const fault = tryOne(c)
+      chosen[pick] = -1
+      if (probing && found.length) return ANY
+      if (fault !== ANY && !(fault & me)) return fault
+      conflict = fault === ANY || conflict === ANY ? ANY : conflict | (fault & ~me)
+    }
+    return conflict
+
+    /** Goes on with one candidate chosen; its own bit is among the blamed when another candidate might do. */
+    function tryOne(c: number): number {
       const seller = problem.parcel?.(pick, c)
       const sent = !inTurn && seller !== undefined && parcels[seller] === 0 ? (problem.parcelCost?.[seller] ?? 0) : 0
-      chosen[pick] = c
       let cost = problem.slowest ? Math.max(base, least[pick]![c]!) : base + least[pick]![c]! + sent
-      for (const g of groups)
-        if (cost < Infinity && g.slots.includes(pick) && g.slots.every((s) => chosen[s]! >= 0)) {
-          const more = g.cost(g.slots.map((s) => chosen[s]!))
-          if (more === Infinity) for (const s of g.slots) blame[s]!++
-          cost = problem.slowest && more < Infinity ? cost : cost + more
+      for (const [k, g] of groups.entries()) {
+        if (!g.slots.includes(pick) || !g.slots.every((s) => chosen[s]! >= 0)) continue
+        const more = g.cost(g.slots.map((s) => chosen[s]!))
+        if (more === Infinity) {
+          state.inTheWay[k]!++
+          for (const s of g.slots) blame[s]!++
+          return g.slots.reduce((bits, s) => bits | (1 << s), 0)
         }
-      if (cost < worst()) {
-        if (seller !== undefined) parcels[seller]!++
-        const next = [...least]
-        let dead = false
-        for (const s of rest) {
-          const costs = rowOf(pick, c, s)
-          if (!costs) continue
-          const row = Float64Array.from(least[s]!)
-          let alive = false
-          for (let k = 0; k < row.length; k++) {
-            const more = costs[k]!
-            row[k] = problem.slowest && more < Infinity ? row[k]! : row[k]! + more
-            if (row[k]! < Infinity) alive = true
-          }
-          if (!alive) {
-            dead = true
-            break
-          }
-          next[s] = row
-        }
-        if (!dead) descend(next, cost, rest)
-        if (seller !== undefined) parcels[seller]!--
+        cost = problem.slowest ? cost : cost + more
       }
-      chosen[pick] = -1
+      if (cost >= worst()) return ANY
+      const next = [...least]
+      const ruledBy = Int32Array.from(by)
+      for (const s of rest) {
+        const costs = rowOf(pick, c, s)
+        if (!costs) continue
+        const row = Float64Array.from(least[s]!)
+        let alive = false
+        for (let k = 0; k < row.length; k++) {
+          const more = costs[k]!
+          if (more === Infinity && row[k]! < Infinity) ruledBy[s]! |= me
+          row[k] = problem.slowest && more < Infinity ? row[k]! : row[k]! + more
+          if (row[k]! < Infinity) alive = true
+        }
+        if (!alive) return ruledBy[s]!
+        next[s] = row
+      }
+      if (seller !== undefined) parcels[seller]!++
+      const fault = descend(next, ruledBy, cost, rest)
+      if (seller !== undefined) parcels[seller]!--
+      return fault
     }
   }
 
   const first = problem.sizes.map((size, s) => Float64Array.from({ length: size }, (_, c) => problem.own(s, c)))
   const all = [...first.keys()]
+  const none = () => new Int32Array(n)
   if (!first.every((row) => row.length)) return { sets: found, ...state }
-  if (!inTurn) descend(first, 0, all)
-  else for (const { rows, cost } of parcelChoices(problem, first)) descend(rows, cost, all)
+  if (!inTurn) descend(first, none(), 0, all)
+  else {
+    // With every seller allowed: is there any set at all? Otherwise no choice of parcels has one either.
+    probing = true
+    descend(first, none(), 0, all)
+    probing = false
+    if (!found.length) return { sets: found, ...state }
+    found.length = 0
+    for (const { rows, cost } of parcelChoices(problem, first)) descend(rows, none(), cost, all)
+  }
   return { sets: found, ...state }
 }
+
+/** Not to be blamed on particular slots. */
+const ANY = -1
 
 /** Up to this many sellers every choice of parcels is tried: 4096 outlooks. */
 const MOST_SELLERS = 12

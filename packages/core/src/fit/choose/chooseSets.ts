@@ -3,6 +3,7 @@ import { KINDS, leadDays, slotSpec, type Part, type Slot, type StockItem } from 
 import { existsIn, JOINT_KINDS, type JointKind } from '../findJoints'
 import type { Cure, JudgedJoint } from '../joint'
 import type { Verdict } from '../verdict'
+import { canDo } from './benchTools'
 import { bestSets, type SetProblem } from './bestSets'
 
 export interface ChooseLimits {
@@ -53,6 +54,8 @@ export interface Choice {
   complete: boolean
   /** Slots nothing fits, with what is in the way. */
   empty: Slot[]
+  /** When there is no set: the joint of many that ruled choices out most often, and how often. */
+  inTheWay?: { title: string; slots: Slot[]; times: number }
 }
 
 /** Bench minutes a joint that must be worked on costs, by its verdict. [practice, from memory: half an hour a small job] */
@@ -83,17 +86,13 @@ export function ruledOut(build: Build, slot: Slot, item: StockItem, limits: Choo
 
 const costOf = (item: StockItem): number => (item.holding === 'stash' ? 0 : (item.part.price ?? 0))
 const cuts = (cure: Cure, build: Build) => cure.gives === 'body' && build.parts.body?.traits.surface === 'coated'
-const needs = (cure: Cure, tool: string) => cure.tools.some((t) => t.includes(tool))
-/** Tools without which some jobs cannot be done, as the cures name them. */
-export const SPECIAL_TOOLS = ['router', 'reamer', 'drill stand', 'long bit'] as const
-
 /** Minutes to make a joint go under the limits; Infinity rules the pairing out. */
 function minutesFor(joint: JudgedJoint, build: Build, limits: ChooseLimits): number {
   if (joint.verdict === 'tight' && joint.cures.length && !joint.cures.some((c) => allowed(c, build, limits))) return Infinity
   return MINUTES[joint.verdict]
 }
 const allowed = (cure: Cure, build: Build, limits: ChooseLimits) =>
-  !(limits.noCuttingFinished && cuts(cure, build)) && !limits.lacking?.some((tool) => needs(cure, tool))
+  !(limits.noCuttingFinished && cuts(cure, build)) && canDo(cure.tools, limits.lacking ?? [])
 
 /** A kind of joint with the open slots it depends on. */
 interface Bound {
@@ -135,6 +134,7 @@ export function chooseSets(request: ChooseRequest, stop?: () => boolean): Choice
   const indexed = bound.map((b, index) => ({ ...b, index }))
   const singles = indexed.filter((b) => b.vars.length === 1)
   const pairs = indexed.filter((b) => b.vars.length === 2)
+  const many = indexed.filter((b) => b.vars.length > 2)
   const pairKey = (a: number, b: number) => a * open.length + b
   const byPair = new Map<number, typeof pairs>()
   for (const p of pairs) {
@@ -172,19 +172,17 @@ export function chooseSets(request: ChooseRequest, stop?: () => boolean): Choice
               ] as const)
         return sum + weigh(minutes(p, p.index, chosen))
       }, 0),
-    groups: indexed
-      .filter((b) => b.vars.length > 2)
-      .map((b) => ({
-        slots: b.vars,
-        cost: (chosen: readonly number[]) =>
-          weigh(
-            minutes(
-              b,
-              b.index,
-              b.vars.map((s, k) => [s, chosen[k]!] as const),
-            ),
+    groups: many.map((b) => ({
+      slots: b.vars,
+      cost: (chosen: readonly number[]) =>
+        weigh(
+          minutes(
+            b,
+            b.index,
+            b.vars.map((s, k) => [s, chosen[k]!] as const),
           ),
-      })),
+        ),
+    })),
     parcel: (s, c) => {
       const item = open[s]!.items[c]!
       return item.holding === 'offer' && item.part.seller ? sellers.indexOf(item.part.seller) : undefined
@@ -206,7 +204,16 @@ export function chooseSets(request: ChooseRequest, stop?: () => boolean): Choice
     )
     .filter((s) => limits.money === undefined || s.money <= limits.money + 1e-9)
     .slice(0, keep)
-  return { sets, complete: found.complete, empty: [] }
+  const most = found.inTheWay.reduce((a, times, k) => (times > (found.inTheWay[a] ?? 0) ? k : a), -1)
+  if (sets.length || most < 0) return { sets, complete: found.complete, empty: [] }
+  const { kind, vars } = many[most]!
+  const title = kind.find(withParts(vars.map((s) => [s, 0] as const))).title
+  return {
+    sets,
+    complete: found.complete,
+    empty: [],
+    inTheWay: { title, slots: vars.map((s) => open[s]!.slot), times: found.inTheWay[most]! },
+  }
 }
 
 function describe(
