@@ -2,6 +2,7 @@ import type { Drawing, Mark } from '@snug/core'
 import type { ReactElement, ReactNode } from 'react'
 import { DrawingView } from '../drawing/DrawingView'
 import { LongView, type Pin } from '../longview/LongView'
+import { useBuild } from '../state/buildStore'
 import { usePrefs } from '../state/prefs'
 
 interface Props {
@@ -21,6 +22,8 @@ interface Props {
 /** How every station is laid out: long view and loupe above, the list and the thing in hand below. */
 export function Workspace({ pins, overlay, selected, onPick, loupe, list, hand, listLabel, fromSide = false }: Props) {
   const stage = usePrefs((p) => p.stage)
+  // The bar of a trial lies over the foot of the bench; what is under it can still be scrolled up.
+  const foot = useBuild((s) => s.trial !== undefined) ? 'pb-24' : ''
   return (
     <div className={`workspace stage-${stage}`}>
       <div className="ws-long border-b border-hairline">
@@ -37,10 +40,10 @@ export function Workspace({ pins, overlay, selected, onPick, loupe, list, hand, 
           <section aria-label="Loupe" className="ws-loupe border-b border-l border-hairline bg-sheet">
             {loupe && ('marks' in loupe ? <DrawingView drawing={loupe} /> : loupe)}
           </section>
-          <section aria-label={listLabel} className="ws-list overflow-auto" tabIndex={-1}>
+          <section aria-label={listLabel} className={`ws-list overflow-auto ${foot}`} tabIndex={-1}>
             {list}
           </section>
-          <section aria-label="In hand" className="ws-hand overflow-auto border-l border-hairline px-5 py-3">
+          <section aria-label="In hand" className={`ws-hand overflow-auto border-l border-hairline px-5 py-3 ${foot}`}>
             {hand}
           </section>
         </>

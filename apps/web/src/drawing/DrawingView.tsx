@@ -1,11 +1,19 @@
 import type { Drawing } from '@snug/core'
 import { useMemo } from 'react'
+import { HandleRing } from './HandleRing'
 import { MarkShape, type Project } from './MarkShape'
 import './roles.css'
 import { useSize } from './useSize'
 
+interface Props {
+  drawing: Drawing
+  onPick?: (thing: string) => void
+  /** Makes the drawing's handles draggable. */
+  onHandle?: (id: string, value: number) => void
+}
+
 /** A computed drawing fitted to the room it has, with its numbers as a table for those who cannot see it. */
-export function DrawingView({ drawing, onPick }: { drawing: Drawing; onPick?: (thing: string) => void }) {
+export function DrawingView({ drawing, onPick, onHandle }: Props) {
   const { ref, width, height } = useSize<HTMLDivElement>()
   const { bounds } = drawing
   const scale = Math.min(width / bounds.width, height / bounds.height)
@@ -22,10 +30,12 @@ export function DrawingView({ drawing, onPick }: { drawing: Drawing; onPick?: (t
       </figcaption>
       <div ref={ref} className="min-h-0 flex-1">
         {width > 0 && scale > 0 && (
-          <svg width={width} height={height} role="img" aria-label={drawing.title}>
+          <svg width={width} height={height} role={onHandle && drawing.handles ? 'group' : 'img'} aria-label={drawing.title}>
             {drawing.marks.map((mark, i) => (
               <MarkShape key={i} mark={mark} project={project} scale={scale} onPick={onPick} />
             ))}
+            {onHandle &&
+              drawing.handles?.map((h) => <HandleRing key={h.id} handle={h} project={project} scale={scale} onMove={onHandle} />)}
           </svg>
         )}
       </div>

@@ -164,7 +164,7 @@ export function LongView({ pins = [], overlay = [], selected, onPick, fromSide =
       <p className="label pointer-events-none absolute top-0 left-3 text-[13px] leading-10 text-soft">
         {face} · {system === 'mm' ? 'mm' : 'inches'} from the nut
       </p>
-      <div className="absolute top-0 left-48 flex">
+      <div className="absolute top-0 left-48 flex max-[600px]:hidden">
         <Tool label="Zoom in" onClick={() => v.zoom(1.4)}>
           <Plus size={16} />
         </Tool>

@@ -43,6 +43,7 @@ interface BuildStore {
 let queue: Change[] = []
 let flushing: Promise<void> | undefined
 let evaluating = 0
+let trying: Promise<void> | undefined
 
 export const useBuild = create<BuildStore>()((set, get) => {
   const show = (state: BuildState) => set({ build: state.build, revision: state.revision, canUndo: state.canUndo, canRedo: state.canRedo })
@@ -57,6 +58,18 @@ export const useBuild = create<BuildStore>()((set, get) => {
     set({ evaluation, ...(label && before ? { moved: { label, what: whatMoved(before, evaluation) } } : {}) })
     const ranked = await rankWorker().measureNext(build, build.tools)
     if (mine === evaluating) set({ ranked })
+  }
+
+  /** A drag tries faster than the worker reckons: one at a time, and always the newest. */
+  async function reckonTrial() {
+    for (let done: Change | undefined; ;) {
+      const trial = get().trial
+      if (!trial || trial.change === done) return
+      const evaluation = await benchWorker().evaluate(trial.build, today())
+      done = trial.change
+      const now = get().trial
+      if (now) set({ trial: { ...now, evaluation } })
+    }
   }
 
   async function flush() {
@@ -155,14 +168,10 @@ export const useBuild = create<BuildStore>()((set, get) => {
       const { build } = get()
       if (!build) return
       const change = make(build)
-      const tried = applyChange(build, change)
-      set({ trial: { change, build: tried } })
-      void benchWorker()
-        .evaluate(tried, today())
-        .then((evaluation) => {
-          const { trial } = get()
-          if (trial?.change === change) set({ trial: { ...trial, evaluation } })
-        })
+      const before = get().trial?.evaluation
+      // What was reckoned for the last try stays in sight until the new one is there.
+      set({ trial: { change, build: applyChange(build, change), ...(before ? { evaluation: before } : {}) } })
+      trying ??= reckonTrial().finally(() => (trying = undefined))
     },
     keepTrial: () => {
       const { trial } = get()

@@ -62,6 +62,7 @@ export function sideSetting(build: Build): SideSetting | undefined {
   const held = heldAt(build)
   return {
     saddle: likelyOf(now),
+    action: wantedAction(build),
     low: low.value,
     high: high.value,
     reach: d.scale - d.mouth,
@@ -199,15 +200,16 @@ export function bridgeHeightJoint(build: Build): JudgedJoint {
     clearance: above,
     bands: RANGE_BANDS,
     reads,
-    says: ({ verdict }) =>
-      verdict === 'snug'
-        ? `Saddles stand ${printMm(ys, 1)} mm above the body for ${printMm(action)} mm at fret 12; the bridge reaches ${range}.`
-        : `The action wanted needs saddles at ${printMm(ys, 1)} mm and the bridge reaches ${range}: at its stop the action stays at ${printMm(
-            actionAt(
-              { board: have.heel.value - have.pocket.value, crown: have.crown.value, reach, tilt: tilt.value, nut: have.nut.value },
-              have.low.value + SPARE,
-            ),
-          )} mm.`,
+    says: ({ verdict }) => {
+      if (verdict === 'snug')
+        return `Saddles stand ${printMm(ys, 1)} mm above the body for ${printMm(action)} mm at fret 12; the bridge reaches ${range}.`
+      if (ys >= have.low.value)
+        return `Saddles stand ${printMm(ys, 1)} mm above the body, only ${printMm(likelyOf(above), 1)} mm over the bridge’s lowest stop.`
+      const side = { board: have.heel.value - have.pocket.value, crown: have.crown.value, reach, tilt: tilt.value, nut: have.nut.value }
+      return `The action wanted needs saddles at ${printMm(ys, 1)} mm and the bridge reaches ${range}: at its stop the action stays at ${printMm(
+        actionAt(side, have.low.value),
+      )} mm.`
+    },
     cures: ({ verdict }) => (verdict === 'snug' ? [] : tiltCures(build, above)),
   })
   const highEnd = check({
@@ -216,10 +218,12 @@ export function bridgeHeightJoint(build: Build): JudgedJoint {
     clearance: below,
     bands: RANGE_BANDS,
     reads,
-    says: ({ verdict }) =>
-      verdict === 'snug'
-        ? `Saddles stand ${printMm(ys, 1)} mm above the body; the bridge reaches ${range}.`
-        : `Strings lie too low: saddles would have to stand at ${printMm(ys, 1)} mm and the bridge ends at ${printMm(have.high.value, 1)} mm.`,
+    says: ({ verdict }) => {
+      if (verdict === 'snug') return `Saddles stand ${printMm(ys, 1)} mm above the body; the bridge reaches ${range}.`
+      return likelyOf(below) >= 0
+        ? `Saddles stand ${printMm(ys, 1)} mm above the body, only ${printMm(likelyOf(below), 1)} mm under where the bridge ends.`
+        : `Strings lie too low: saddles would have to stand at ${printMm(ys, 1)} mm and the bridge ends at ${printMm(have.high.value, 1)} mm.`
+    },
     cures: ({ verdict }) => (verdict === 'snug' ? [] : raiseCures(build, ys + SPARE - have.high.value, below)),
   })
   const nearer = likelyOf(above) <= likelyOf(below) ? [lowEnd, highEnd] : [highEnd, lowEnd]

@@ -1,6 +1,7 @@
 import { sizeAt, sizeRef, sizesFor, valueAt, type Build, type SizeRef } from '../build'
 import { pt, rectangle, type Drawing, type Mark, type Point } from '../drawing'
 import { datums } from '../layout/datums'
+import { outlinePoints } from '../layout/outline'
 import { isMeasured, normal, orAnotherPattern, printMm, propagate, type Distribution, type Size } from '../quantity'
 import { jointOf, waitingJoint } from './assemble'
 import {
@@ -286,7 +287,9 @@ const laidBox = (fit: GuardFit | undefined, c: Point, l: number, w: number): Poi
 /** Routes and guard openings from above, at true proportion: routes solid, openings outlined, filing hatched. */
 function guardDrawing(build: Build, fit: GuardFit | undefined): Drawing {
   const pocket = valueAt(build, sizeRef('body', 'pocket.length')) ?? 76
-  const marks: Mark[] = [{ mark: 'area', role: 'plastic', points: laidBox(fit, pt(80, -6), 172, 104) }]
+  const rows = build.parts.guard?.outline
+  const own = rows && rows.length >= 3 ? outlinePoints(rows).map((p) => (fit ? laid(fit.pose, p) : p)) : laidBox(fit, pt(80, -6), 172, 104)
+  const marks: Mark[] = [{ mark: 'area', role: 'plastic', points: own }]
   const numbers: Drawing['numbers'] = []
   for (const place of PLACES) {
     if (!build.parts[`pickup-${place}`]) continue
@@ -316,6 +319,7 @@ function guardDrawing(build: Build, fit: GuardFit | undefined): Drawing {
     title: 'Guard over the routes, from above',
     note: 'dark: routes · outlined: openings · hatched: to file',
     marks,
+    // The openings are what matters; a guard may go on beyond the picture.
     bounds: { x: -14, y: -62, width: 192, height: 112 },
     numbers: [...(fit ? [{ label: 'The guard lies', value: poseWords(fit) }] : []), ...numbers],
   }

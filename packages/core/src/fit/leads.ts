@@ -1,6 +1,7 @@
 import { sizeAt, sizeRef, type Build, type SizeRef } from '../build'
 import { pt, type Mark } from '../drawing'
 import { datums } from '../layout/datums'
+import { outlinePoints } from '../layout/outline'
 import { leadRuns, openedBy, type LeadRun } from '../layout/leads'
 import type { Slot } from '../parts'
 import { likelyOf, ofSize, printMm, propagate } from '../quantity'
@@ -111,10 +112,17 @@ function reachCheck(build: Build, run: LeadRun): Check[] {
 function leadsDrawing(build: Build) {
   const open = openedBy(build)
   const runs = leadRuns(build)
-  const marks: Mark[] = runs.flatMap((r): Mark[] => [
-    { mark: 'line', role: r.id === 'ground' ? 'ground' : 'hot', points: [r.from, r.to] },
-    { mark: 'circle', role: 'metal', at: r.to, r: 4 },
-  ])
+  const { heelEnd } = datums(build)
+  const guard = outlinePoints(build.parts.guard?.outline ?? []).map((p) => pt(p.x + heelEnd, p.y))
+  const turnedOver = open.way === 'guard' ? guard.map((p) => pt(p.x, 2 * open.edge - p.y)) : []
+  const marks: Mark[] = [
+    ...[turnedOver, guard].filter((g) => g.length).map((points, i): Mark => ({ mark: 'area', role: 'plastic', points, dashed: i === 0 })),
+    ...runs.flatMap((r): Mark[] => [
+      { mark: 'line', role: r.id === 'ground' ? 'ground' : 'hot', points: [r.from, r.to] },
+      { mark: 'circle', role: 'metal', at: r.to, r: 4 },
+      { mark: 'label', at: pt(r.to.x, r.to.y + 13), text: r.id.replace('pickup-', ''), anchor: 'middle' },
+    ]),
+  ]
   const [first] = runs
   if (first) {
     marks.push({ mark: 'circle', role: 'metal', at: first.from, r: 12 })
@@ -124,14 +132,13 @@ function leadsDrawing(build: Build) {
         { mark: 'line', role: 'guide', dashed: true, points: [pt(first.from.x - 90, open.edge), pt(first.from.x + 90, open.edge)] },
         { mark: 'circle', role: 'metal', at: over, r: 12, dashed: true },
         { mark: 'line', role: 'hot', dashed: true, points: [over, first.to] },
-        { mark: 'label', at: pt(first.from.x - 88, open.edge + 6), text: `turned over on the ${open.side} edge`, anchor: 'start' },
       )
     }
     if (open.way === 'sound-hole') marks.push({ mark: 'circle', role: 'cavity', at: open.hole, r: 20, dashed: true })
   }
   return framed(
     'Leads from above, in place and opened',
-    'true proportion · dashed: while soldering',
+    open.way === 'guard' ? `dashed: turned over on its ${open.side} edge` : 'true proportion · dashed: while soldering',
     marks,
     runs.map((r) => ({ label: r.label, value: `${printMm(r.cut, 0)} mm to cut` })),
     0.06,

@@ -60,6 +60,8 @@ export type TiltGoal = { reach: 'least'; beyond?: number } | { reach: 'middle' }
 export interface SideSetting {
   /** Saddle height the action wanted asks for with the neck as it sits, mm. */
   saddle: number
+  /** That action at fret 12, mm. */
+  action: number
   /** The bridge's own range, mm. */
   low: number
   high: number
@@ -97,6 +99,9 @@ export function afterTilt(s: SideSetting, tilt: number): TiltAnswer {
     ...(s.held ? { breaks: breakAngle(saddle, s.held) } : {}),
   }
 }
+
+/** Action at fret 12 with that tilt and the saddles set to a height: half of what they are off shows there, mm. [physics] */
+export const actionSet = (s: SideSetting, tilt: number, saddle: number): number => s.action + (saddle - afterTilt(s, tilt).saddle) / 2
 
 /**
  * The tilt a goal asks for: the least that brings the bridge within its range with the usual spare (and so much `beyond`, mm); the one that sets it mid-range; or

@@ -1,6 +1,7 @@
 import type { Joint, Mark } from '@snug/core'
 import { useMemo } from 'react'
 import { Empty, Workspace } from '../../app/Workspace'
+import { DrawingView } from '../../drawing/DrawingView'
 import { useHand } from '../../app/useHand'
 import { useBuild } from '../../state/buildStore'
 import { PegMark, PegShape } from '../../ui/PegMark'
@@ -9,6 +10,7 @@ import { VerdictWord } from '../../ui/VerdictWord'
 import { useTab } from '../../ui/StationTabs'
 import { FIT_TABS, FitTabs } from './FitTabs'
 import { JointInHand } from './JointInHand'
+import { useSideTrial } from './useSideTrial'
 import { MockupTab } from './MockupTab'
 
 /** Dry fit: the joints on numbers, then the real trial build. */
@@ -23,6 +25,7 @@ function JointsTab() {
   const tried = useBuild((s) => s.trial?.evaluation)
   const joints = (tried ?? real).joints
   const { hand, pick } = useHand('fit', joints)
+  const { drag } = useSideTrial()
   const pins = useMemo(
     () =>
       joints.map((j, i) => ({
@@ -50,7 +53,7 @@ function JointsTab() {
       selected={hand.id}
       overlay={hand.id === 'balance' ? massMarks(hand) : NONE}
       onPick={(id) => pick(joints.find((j) => j.id === id)?.id ?? joints.find((j) => j.slots.some((s) => s === id))?.id ?? hand.id)}
-      loupe={hand.drawing}
+      loupe={hand.id === 'bridge-height' ? <DrawingView drawing={hand.drawing} onHandle={drag} /> : hand.drawing}
       listLabel="Joints by verdict"
       list={
         <div className="flex h-full flex-col">
@@ -71,7 +74,7 @@ function JointsTab() {
                 }
                 about={<JointLine joint={j} />}
                 figure={j.figure?.text ?? ''}
-                under={j.figure ? `±${j.figure.doubt.toFixed(2)}` : ''}
+                under={j.figure ? `±${j.figure.doubt.toFixed(j.figure.doubt >= 10 ? 0 : 2)}` : ''}
                 selected={j.id === hand.id}
                 onSelect={() => pick(j.id)}
               />

@@ -20,6 +20,7 @@ import { PegMark } from '../../ui/PegMark'
 import { DetailTables } from '../../ui/DetailTables'
 import { SizeField } from '../../ui/SizeField'
 import { VerdictWord } from '../../ui/VerdictWord'
+import { SideView } from './SideView'
 
 /** The joint in hand: what is the matter, the sizes it reads, the jobs that cure it. */
 export function JointInHand({ joint, before }: { joint: Joint; before: Joint | undefined }) {
@@ -45,6 +46,8 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
         </p>
       )}
       {before && trial && <TrialStrip before={before} after={joint} />}
+
+      {joint.id === 'bridge-height' && <SideView />}
 
       <div className="mt-2 flex items-baseline justify-between gap-2">
         <h3 className="label text-[15px] text-soft">{joint.reads.length ? 'Sizes it reads' : 'Settled by looking, under Parts'}</h3>
@@ -80,47 +83,8 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
       {joint.cures.some((c) => c.tools.includes('router')) && (
         <Caution lines={['Both hands on the router; eye and ear protection; clamp the work.']} />
       )}
-      {joint.id === 'bridge-height' && <TiltTrial />}
       <DetailTables tables={joint.tables} />
       <Chances checks={joint.checks.filter((c) => c.unit !== 'none')} />
-    </div>
-  )
-}
-
-/** Neck tilt and nut height dragged on trial: the side view in the loupe and every verdict follow. */
-function TiltTrial() {
-  const { tryOut, trial } = useBuild()
-  const build = useOpenBuild()
-  const heel = build.parts.body?.sizes['pocket.length']?.value ?? 76
-  const planned = (trial?.build ?? build).jobs['bridge-height/trial-tilt']?.delta ?? 0
-  const shim = heel * Math.tan((planned * Math.PI) / 180)
-  return (
-    <div className="mt-3">
-      <label className="label block text-[15px] text-soft" htmlFor="trial-tilt">
-        Drag a shim: <span className="figure">{planned.toFixed(2)}°</span>, <span className="figure">{shim.toFixed(2)} mm</span> at the
-        pocket’s end
-      </label>
-      <input
-        id="trial-tilt"
-        type="range"
-        min={0}
-        max={1.5}
-        step={0.01}
-        value={planned}
-        className="w-full accent-[var(--violet)]"
-        onChange={(e) => {
-          const delta = Number(e.target.value)
-          tryOut((b) =>
-            planJob(b, 'bridge-height/trial-tilt', {
-              slot: 'body',
-              size: 'pocket.tilt',
-              delta,
-              doubt: 0.05,
-              text: `Tapered shim, ${(heel * Math.tan((delta * Math.PI) / 180)).toFixed(2)} mm at the pocket’s end (${delta.toFixed(2)}°).`,
-            }),
-          )
-        }}
-      />
     </div>
   )
 }

@@ -105,8 +105,8 @@ export function sideDrawing(build: Build, { saddle: ys, tilt, added, held }: Sid
     },
   ]
   return {
-    title: 'Fret plane, string and bridge from the side',
-    note: `heights drawn ×${TALL} · hatched: reach of the bridge · drag the rings`,
+    title: 'Neck and bridge from the side',
+    note: `heights ×${TALL} · hatched: the bridge’s reach · drag the rings`,
     marks,
     handles,
     bounds: { x: start - 6, y: up(Math.max(high, s) + 3), width: end - start + 26, height: (Math.max(high, s) + 9) * TALL },
