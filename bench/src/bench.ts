@@ -1,3 +1,4 @@
+import { benchBrowser } from './browser'
 import { benchChoose, benchMeasureNext } from './choose'
 import { benchCircuit } from './circuit'
 import { benchTable } from './table'
@@ -9,4 +10,5 @@ await benchMeasureNext()
 await benchChoose()
 await benchTable()
 await benchCircuit()
+await benchBrowser()
 process.exit(0)
