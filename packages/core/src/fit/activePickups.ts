@@ -24,6 +24,7 @@ export function activeJoint(build: Build): JudgedJoint {
       ])
       const stereo = traitAt(build, 'jack', 'contacts') === 'stereo'
       const pot = sizeAt(build, sizeRef('pot-volume', 'resistance'))
+      const high = pot !== undefined && pot.value > 50e3
       return [
         check({
           id: 'room',
@@ -54,7 +55,7 @@ export function activeJoint(build: Build): JudgedJoint {
         check({
           id: 'switching',
           label: 'Stereo jack and 25 k pots',
-          clearance: [{ weight: 1, mean: stereo && (!pot || pot.value <= 50e3) ? 1 : -1, sigma: 0 }],
+          clearance: [{ weight: 1, mean: stereo && !high ? 1 : -1, sigma: 0 }],
           unit: 'none',
           bands: [
             { upTo: 0, is: 'tight' },
@@ -62,21 +63,34 @@ export function activeJoint(build: Build): JudgedJoint {
           ],
           reads: [sizeRef('pot-volume', 'resistance')],
           says: () =>
-            stereo
-              ? 'The stereo jack switches the battery. Look in the pickup’s own sheet whether it wants a string ground.'
-              : 'A mono jack leaves the battery on for good; active pickups want a stereo jack and usually 25 k pots. Some want no string ground: look in the sheet.',
+            stereo && high
+              ? `The stereo jack switches the battery, but a ${Math.round(pot.value / 1000)} k pot mutes an active pickup’s treble; 25 k is usual.`
+              : stereo
+                ? 'The stereo jack switches the battery. Look in the pickup’s own sheet whether it wants a string ground.'
+                : 'A mono jack leaves the battery on for good; active pickups want a stereo jack and usually 25 k pots. Some want no string ground: look in the sheet.',
           cures: () =>
-            stereo
-              ? []
-              : [
+            stereo && high
+              ? [
                   {
-                    id: 'stereo-jack',
-                    job: 'Take a stereo jack: its ring switches the battery.',
-                    how: 'Battery minus to the ring.',
-                    gives: 'the jack',
-                    tools: [],
+                    id: 'low-pots',
+                    job: 'Take 25 k pots for volume and tone.',
+                    how: 'Passive values, 250 k and up, belong to passive pickups. The pickup’s own sheet wins.',
+                    gives: 'the pots',
+                    tools: ['soldering iron'],
+                    plan: { slot: 'pot-volume' as const, size: 'resistance', delta: 25e3 - pot.value, doubt: 2500 },
                   },
-                ],
+                ]
+              : stereo
+                ? []
+                : [
+                    {
+                      id: 'stereo-jack',
+                      job: 'Take a stereo jack: its ring switches the battery.',
+                      how: 'Battery minus to the ring.',
+                      gives: 'the jack',
+                      tools: [],
+                    },
+                  ],
         }),
       ]
     },

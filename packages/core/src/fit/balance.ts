@@ -7,7 +7,8 @@ import { tunerPosts } from '../layout/tuners'
 import { woodNamed, type Slot } from '../parts'
 import { normal, printMm } from '../quantity'
 import { jointOf, waitingJoint, type JointBase } from './assemble'
-import { check, type JudgedJoint } from './joint'
+import { check, type DetailTable, type JudgedJoint } from './joint'
+import { GRIPPY, restingAngle, SLIPPERY } from './restingAngle'
 
 export interface Lump {
   label: string
@@ -114,9 +115,10 @@ export function balanceJoint(build: Build): JudgedJoint {
   }
   const button = sizeAt(build, ref)
   if (!button) return waitingJoint(base, [ref])
+  const rests = restTable(build, com.at, d.mouth, button.value)
   const margin = com.at.x - (d.mouth + button.value)
   const head = Math.abs(margin)
-  return jointOf(build, base, [
+  return jointOf(build, { ...base, tables: [...rests, ...base.tables!] }, [
     check({
       id: 'margin',
       label: 'Centre of mass behind the upper button',
@@ -158,6 +160,32 @@ export function balanceJoint(build: Build): JudgedJoint {
             ],
     }),
   ])
+}
+
+/** How far the neck drops on a grippy and on a slippery strap, from where its buttons and its weight lie. */
+function restTable(build: Build, com: Point, mouth: number, upper: number): DetailTable[] {
+  const lower = valueAt(build, sizeRef('body', 'button.lower.x'))
+  if (lower === undefined) return []
+  // The upper button sits on the bass-side rim at its place along the body, the lower one on the centre line.
+  const rim = Math.max(
+    0,
+    ...bodyOutline(build, mouth)
+      .filter((p) => Math.abs(p.x - mouth - upper) < 30)
+      .map((p) => p.y),
+  )
+  const angle = (friction: number) => restingAngle(com, pt(mouth + upper, rim), pt(mouth + lower, 0), friction)
+  const words = (deg: number) =>
+    deg === 0 ? 'level' : Math.abs(deg) >= 85 ? 'does not hold' : `neck ${deg > 0 ? 'down' : 'up'} ${Math.abs(deg).toFixed(0)}°`
+  return [
+    {
+      title: 'Let go of, it rests',
+      columns: ['strap', 'neck'],
+      rows: [
+        ['grippy: suede or cotton', words(angle(GRIPPY))],
+        ['slippery: smooth nylon', words(angle(SLIPPERY))],
+      ],
+    },
+  ]
 }
 
 function balanceDrawing(build: Build, all: readonly Lump[], com: { at: Point; gram: number }): Drawing {

@@ -30,6 +30,21 @@ describe('studs in the body', () => {
     { what: 'bushing 1.2 too large', joint: 'bridge-on-body', check: 'press', verdict: 'wont-go', sizes: { 'body/studBore': 8.8 } },
     { what: 'bore 1 mm too large', joint: 'bridge-on-body', check: 'press', verdict: 'wont-go', sizes: { 'body/studBore': 11 } },
     {
+      what: 'the block strikes the route',
+      joint: 'bridge-on-body',
+      check: 'swing',
+      verdict: 'tight',
+      sizes: { 'body/vibrato.length': 18 },
+      job: /^Lengthen the vibrato route/,
+    },
+    {
+      what: 'a route hardly longer than the block',
+      joint: 'bridge-on-body',
+      check: 'swing',
+      verdict: 'wont-go',
+      sizes: { 'body/vibrato.length': 13 },
+    },
+    {
       what: 'studs 0.7 mm apart from the bridge’s',
       joint: 'bridge-on-body',
       check: 'pattern',
@@ -251,4 +266,73 @@ describe('springs', () => {
     { what: 'five springs', joint: 'springs', check: 'balance', verdict: 'loose', sizes: { 'springs/count': 5 } },
   ])
   it('no vibrato, no springs', () => expect(() => jointIn(without(fullBuild(), 'springs'), 'springs')).toThrow())
+})
+
+describe('centre block of a hollow body', () => {
+  const hollow = () => changed(fullBuild(), { 'body/block.width': 96 }, { 'body/build': 'semi-hollow' })
+  judgeRows(
+    [
+      { what: '6 mm of wood beside the studs', joint: 'bridge-on-body', check: 'in-block', verdict: 'snug' },
+      {
+        what: '1 mm of wood',
+        joint: 'bridge-on-body',
+        check: 'in-block',
+        verdict: 'tight',
+        sizes: { 'body/block.width': 86 },
+        job: /^Glue hardwood/,
+      },
+      {
+        what: 'studs beside the block',
+        joint: 'bridge-on-body',
+        check: 'in-block',
+        verdict: 'wont-go',
+        sizes: { 'body/block.width': 70 },
+        says: /outside the centre block/,
+      },
+    ],
+    hollow,
+  )
+  it('a solid body has no block to miss', () =>
+    expect(jointIn(changed(fullBuild(), { 'body/block.width': 40 }), 'bridge-on-body').checks.map((c) => c.id)).not.toContain('in-block'))
+})
+
+describe('string ferrules', () => {
+  const through = (): Build => {
+    const b = changed(fullBuild(), { 'body/ferrule.bore': 7.93 })
+    return {
+      ...b,
+      parts: { ...b.parts, ferrules: aPart('ferrules', { count: 6, diameter: [8, 'calipers', 0.02], length: 9, 'string.hole': 2.2 }) },
+    }
+  }
+  judgeRows(
+    [
+      { what: 'a press fit', joint: 'ferrules', check: 'press', verdict: 'snug' },
+      {
+        what: 'bores 0.2 too large',
+        joint: 'ferrules',
+        check: 'press',
+        verdict: 'loose',
+        sizes: { 'body/ferrule.bore': 8.2 },
+        job: /^Wrap each ferrule/,
+      },
+      {
+        what: 'bores 0.3 too small',
+        joint: 'ferrules',
+        check: 'press',
+        verdict: 'tight',
+        sizes: { 'body/ferrule.bore': 7.7 },
+        job: /^Drill the bores out to 7\.93/,
+      },
+      { what: 'bores 1 mm too small', joint: 'ferrules', check: 'press', verdict: 'wont-go', sizes: { 'body/ferrule.bore': 7 } },
+      {
+        what: 'five for six strings',
+        joint: 'ferrules',
+        check: 'count',
+        verdict: 'wont-go',
+        sizes: { 'ferrules/count': 5 },
+        job: /1 more/,
+      },
+    ],
+    through,
+  )
 })

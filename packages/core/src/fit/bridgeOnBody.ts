@@ -4,6 +4,7 @@ import { datums } from '../layout/datums'
 import { likelyOf, printMm, type Size } from '../quantity'
 import { jointOf, judged, waitingJoint, type JointBase } from './assemble'
 import { boreSection, framed } from './draw/sections'
+import { blockDepth, blockSwing, inCentreBlock } from './blocks'
 import { check, signed, type Check, type Cure, type JudgedJoint } from './joint'
 import { filmOn, gapOf, sizeOr } from './known'
 import { studPull } from './studPull'
@@ -41,7 +42,9 @@ export function bridgeOnBodyJoint(build: Build): JudgedJoint {
     ...(studs ? press(build) : []),
     ...pattern(build, studs),
     ...oldHoles(build),
-    ...block(build),
+    ...blockDepth(build),
+    ...blockSwing(build),
+    ...inCentreBlock(build, 'bridge'),
     ...studPull(build, 'bridge'),
   ]
   return checks.length
@@ -161,6 +164,7 @@ export function tailStudsJoint(build: Build): JudgedJoint {
         slot: 'body',
         size: 'tail.bore',
       }),
+      ...inCentreBlock(build, 'tailpiece'),
       ...studPull(build, 'tailpiece'),
     ],
     draw: ({ stud, bore }) =>
@@ -274,45 +278,6 @@ function oldHoles(build: Build): Check[] {
       [1, length],
       [-1, front],
     ]),
-  ]
-}
-
-function block(build: Build): Check[] {
-  const deep = sizeAt(build, sizeRef('bridge', 'block.depth'))
-  const body = sizeAt(build, sizeRef('body', 'thickness'))
-  if (!deep || !body || deep.value <= 0) return []
-  const c = gapOf([
-    [1, body],
-    [-1, deep],
-  ])
-  return [
-    check({
-      id: 'block',
-      label: 'Block inside the body',
-      clearance: c,
-      bands: [
-        { upTo: -1, is: 'wont-go' },
-        { upTo: 1, is: 'tight' },
-        { upTo: Infinity, is: 'snug' },
-      ],
-      reads: [sizeRef('bridge', 'block.depth'), sizeRef('body', 'thickness')],
-      says: ({ verdict }) =>
-        verdict === 'snug'
-          ? `The block ends ${printMm(likelyOf(c), 1)} mm inside the back.`
-          : `The block is ${printMm(deep.value, 1)} mm deep in a ${printMm(body.value, 1)} mm body.`,
-      cures: ({ verdict }) =>
-        verdict === 'snug'
-          ? []
-          : [
-              {
-                id: 'short-block',
-                job: 'Take the bridge with a shorter block.',
-                how: 'Thin bodies have their own.',
-                gives: 'the bridge',
-                tools: [],
-              },
-            ],
-    }),
   ]
 }
 

@@ -100,6 +100,58 @@ describe('switch, knobs, jack', () => {
   ])
 })
 
+describe('switch screws, toggles, plug', () => {
+  judgeRows([
+    {
+      what: 'screws 1 mm wider than the holes',
+      joint: 'switch',
+      check: 'screws',
+      verdict: 'tight',
+      sizes: { 'guard/switch.screws': 40 },
+      job: /^Draw the holes 0\.6 mm outwards/,
+    },
+    { what: 'screws 6 mm off', joint: 'switch', check: 'screws', verdict: 'wont-go', sizes: { 'guard/switch.screws': 35 } },
+    {
+      what: 'the plug 2 mm too long',
+      joint: 'jack',
+      check: 'plug',
+      verdict: 'tight',
+      sizes: { 'body/jack.depth': 50 },
+      says: /not click home/,
+    },
+    { what: 'the plug 10 mm too long', joint: 'jack', check: 'plug', verdict: 'wont-go', sizes: { 'body/jack.depth': 42 } },
+  ])
+  judgeRows(
+    [
+      { what: 'a toggle in its hole', joint: 'switch', check: 'hole', verdict: 'snug' },
+      {
+        what: 'hole too small for a toggle',
+        joint: 'switch',
+        check: 'hole',
+        verdict: 'tight',
+        sizes: { 'guard/switch.hole': 11.5 },
+        job: /^Ream the toggle hole to 12\.3/,
+      },
+      { what: 'hole much too large', joint: 'switch', check: 'hole', verdict: 'loose', sizes: { 'guard/switch.hole': 14 } },
+      {
+        what: 'thread too short',
+        joint: 'switch',
+        check: 'thread',
+        verdict: 'wont-go',
+        sizes: { 'switch/thread.length': 4 },
+        says: /too short/,
+      },
+      { what: 'thread that stands proud', joint: 'switch', check: 'thread', verdict: 'loose', sizes: { 'switch/thread.length': 14 } },
+    ],
+    () =>
+      changed(
+        fullBuild(),
+        { 'guard/switch.hole': 12.3, 'switch/thread.diameter': 12, 'switch/thread.length': 8 },
+        { 'switch/contacts': 'toggle-3' },
+      ),
+  )
+})
+
 describe('controls within reach', () => {
   judgeRows([
     {
@@ -212,7 +264,7 @@ describe('a harness wired for another guitar', () => {
 
 describe('a battery aboard', () => {
   const active = (): Build => {
-    const b = changed(fullBuild(), { 'body/battery.room': 60 }, { 'jack/contacts': 'stereo' })
+    const b = changed(fullBuild(), { 'body/battery.room': 60, 'pot-volume/resistance': 25e3 }, { 'jack/contacts': 'stereo' })
     return { ...b, parts: { ...b.parts, battery: aPart('battery', { length: 54, depth: 17 }) } }
   }
   judgeRows(

@@ -12,6 +12,7 @@ import { switchJoint } from './switchInGuard'
 import { harnessJoint } from './harnessFit'
 import { leadsCut, leadsJoint } from './leads'
 import { wirePassageJoint } from './wirePassage'
+import { ferrulesJoint } from './ferrulesInBody'
 import { guardCoverJoint } from './guardCover'
 import { guardOpeningsJoint } from './guardOpenings'
 import { PLACES } from './guardPlace'
@@ -31,7 +32,10 @@ import { tunerBoreJoint, tunerRowJoint } from './tunerFit'
 import type { Verdict } from './verdict'
 import { handsJoint, metalsJoint, shieldsMeetJoint, trussAccessJoint } from './yesOrNo'
 
-/** A kind of joint: which slots must be filled for it to exist, which others it reads when they are, and how it is judged. */
+/**
+ * A kind of joint: which slots must be filled for it to exist, which others it reads when they are, and how it is judged. Of slots it
+ * does not name it may know at most whether they are filled.
+ */
 export interface JointKind {
   needs: readonly Slot[]
   also?: readonly Slot[]
@@ -62,7 +66,7 @@ export const JOINT_KINDS: readonly JointKind[] = [
   { needs: ['body', 'neck', 'bridge', 'nut'], also: ['guard', 'pickup-neck', 'pickup-bridge'], find: bridgeHeightJoint },
   { needs: ['bridge', 'body'], also: ['tailpiece', 'neck', 'nut'], when: stringsHeld, find: saddleBreakJoint },
   { needs: ['tailpiece', 'body'], also: ['strings', 'neck'], find: tailStudsJoint },
-  { needs: ['neck', 'bridge'], also: ['body'], find: radiiJoint },
+  { needs: ['neck', 'bridge'], also: ['body', 'strings'], find: radiiJoint },
   ...PLACES.map((place): JointKind => ({
     needs: [`pickup-${place}`, 'body'],
     also: ['guard', 'shielding', ...(place === 'middle' ? [] : ([`ring-${place}`] as const))],
@@ -89,6 +93,7 @@ export const JOINT_KINDS: readonly JointKind[] = [
   { needs: ['harness', 'body'], also: ['guard'], find: harnessJoint },
   { needs: ['battery', 'body'], also: ['jack', 'pot-volume'], find: activeJoint },
   { needs: ['shielding', 'guard', 'body'], find: shieldsMeetJoint },
+  { needs: ['ferrules', 'body'], find: ferrulesJoint },
   { needs: ['tuners', 'neck'], find: tunerBoreJoint },
   { needs: ['tuners', 'neck'], find: tunerRowJoint },
   { needs: ['nut', 'neck'], find: nutInSlotJoint },
@@ -96,7 +101,7 @@ export const JOINT_KINDS: readonly JointKind[] = [
   { needs: ['strings', 'bridge', 'tuners'], also: ['tailpiece', 'ferrules', 'body'], find: stringsThroughJoint },
   { needs: ['springs', 'bridge', 'strings'], also: ['neck'], find: springsJoint },
   { needs: ['strap-buttons', 'body'], find: strapButtonsJoint },
-  { needs: ['body', 'neck', 'tuners', 'bridge'], find: balanceJoint },
+  { needs: ['body', 'neck', 'tuners', 'bridge'], also: ['tailpiece'], find: balanceJoint },
   { needs: ['body', 'neck'], also: ['bridge', 'tuners', 'guard', 'nut', 'tailpiece'], find: handsJoint },
   { needs: ['body', 'bridge'], also: ['tuners', 'guard', 'knobs', 'neck-screws', 'tailpiece'], when: metalParts, find: metalsJoint },
 ]

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { jointIn } from '../testing/bench'
 import { changed, fullBuild, without } from '../testing/fullBuild'
 import { checkIn, judgeRows } from '../testing/rows'
+import { stringPlaces } from './radii'
 
 // Limits [practice], sums [physics].
 describe('tuners', () => {
@@ -97,6 +98,32 @@ describe('nut', () => {
   ])
   it('a blank is meant to stand high', () =>
     expect(checkIn(changed(fullBuild(), { 'nut/height': 6.5 }, { 'nut/type': 'blank' }), 'nut-in-slot', 'height').raw.verdict).toBe('snug'))
+})
+
+describe('locking nut', () => {
+  judgeRows(
+    [
+      { what: 'its screws meet the holes', joint: 'nut-in-slot', check: 'lock-screws', verdict: 'snug' },
+      { what: '1 mm off', joint: 'nut-in-slot', check: 'lock-screws', verdict: 'tight', sizes: { 'neck/nut.screws': 19 } },
+      { what: '3 mm off', joint: 'nut-in-slot', check: 'lock-screws', verdict: 'wont-go', sizes: { 'neck/nut.screws': 23 } },
+    ],
+    () => changed(fullBuild(), { 'nut/screw.spread': 20, 'neck/nut.screws': 20 }, { 'nut/type': 'locking' }),
+  )
+})
+
+describe('spacing card for saddles without notches', () => {
+  const gauges = [1.17, 0.91, 0.66, 0.43, 0.33, 0.25]
+  it('spaces between the strings’ edges are equal and the ends meet the spacing [physics]', () => {
+    const places = stringPlaces(52.5, gauges)
+    expect(places.at(-1)).toBeCloseTo(52.5, 9)
+    const gaps = places.slice(1).map((p, i) => p - places[i]! - (gauges[i]! + gauges[i + 1]!) / 2)
+    for (const g of gaps) expect(g).toBeCloseTo(gaps[0]!, 9)
+  })
+  it('is offered only where the saddles have no notches', () => {
+    const titles = (way: string) => jointIn(changed(fullBuild(), {}, { 'bridge/notched': way }), 'radii').tables.map((t) => t.title)
+    expect(titles('no').join()).toMatch(/Spacing card/)
+    expect(titles('yes').join()).not.toMatch(/Spacing card/)
+  })
 })
 
 describe('break angle at the nut', () => {

@@ -87,7 +87,7 @@ export function jackJoint(build: Build): JudgedJoint {
           }),
         )
       }
-      return checks
+      return [...checks, ...plugDepth(build)]
     },
     draw: (have) =>
       boreSection({
@@ -104,4 +104,48 @@ export function jackJoint(build: Build): JudgedJoint {
         },
       }),
   })
+}
+
+/** The plug, pushed in, against the far wall of its bore. */
+function plugDepth(build: Build): Check[] {
+  const refs = { bore: sizeRef('body', 'jack.depth'), own: sizeRef('jack', 'depth') }
+  const bore = sizeAt(build, refs.bore)
+  const own = sizeAt(build, refs.own)
+  if (!bore || !own) return []
+  const room = gapOf([
+    [1, bore],
+    [-1, own],
+  ])
+  const short = 2.5 - likelyOf(room)
+  return [
+    check({
+      id: 'plug',
+      label: 'Bore behind the plug’s tip',
+      clearance: linear([[1, room]], -1),
+      shown: room,
+      bands: [
+        { upTo: -4, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: Object.values(refs),
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? `The plug ends ${printMm(likelyOf(room), 1)} mm before the far wall.`
+          : `The plug reaches ${printMm(own.value, 1)} mm and the bore ends at ${printMm(bore.value, 1)} mm: it would not click home.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'deepen-jack',
+                job: `Deepen the jack bore by ${printMm(short, 1)} mm.`,
+                how: 'Same bit, by hand, tape flag; then widen towards the control route for the wires.',
+                gives: 'body',
+                tools: ['drill'],
+                plan: { slot: 'body', size: 'jack.depth', delta: short, doubt: 0.5 },
+              },
+            ],
+    }),
+  ]
 }

@@ -22,7 +22,7 @@ export function nutInSlotJoint(build: Build): JudgedJoint {
     draw: () => nutDrawing(build),
   }
   const refs = { height: sizeRef('nut', 'height'), depth: sizeRef('neck', 'nut.slotDepth') }
-  const checks = [...heights(build), ...widths(build), ...lengths(build), ...slots(build)]
+  const checks = [...heights(build), ...widths(build), ...lengths(build), ...slots(build), ...lockScrews(build)]
   const { missing } = sizesFor(build, refs)
   return checks.length ? jointOf(build, base, checks) : waitingJoint(base, missing)
 }
@@ -206,6 +206,45 @@ function slots(build: Build): Check[] {
               },
             ]
           : [],
+    }),
+  ]
+}
+
+/** A locking nut's screws in the neck's holes. */
+function lockScrews(build: Build): Check[] {
+  const refs = { own: sizeRef('nut', 'screw.spread'), wood: sizeRef('neck', 'nut.screws') }
+  const { have, missing } = sizesFor(build, refs)
+  if (missing.length || traitAt(build, 'nut', 'type') !== 'locking') return []
+  const off = gapOf([
+    [1, have.own],
+    [-1, have.wood],
+  ])
+  return [
+    check({
+      id: 'lock-screws',
+      label: 'Locking nut’s screws',
+      clearance: off.map((n) => ({ ...n, mean: 0.3 - Math.abs(n.mean) })),
+      shown: off,
+      bands: [
+        { upTo: -1, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: Object.values(refs),
+      says: () => `Its screws are ${printMm(have.own.value, 1)} mm apart and the neck’s holes ${printMm(have.wood.value, 1)} mm.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'plug-lock-holes',
+                job: `Plug the neck’s holes and drill them ${printMm(have.own.value, 1)} mm apart.`,
+                how: 'Hard dowel along the grain; the shelf must bear the nut on its whole face.',
+                gives: 'nothing',
+                tools: ['dowel', 'wood glue', 'drill stand'],
+                plan: { slot: 'neck', size: 'nut.screws', delta: likelyOf(off), doubt: 0.1 },
+              },
+            ],
     }),
   ]
 }

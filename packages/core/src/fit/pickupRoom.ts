@@ -46,6 +46,7 @@ export function pickupRoomJoint(build: Build, place: PickupPlace): JudgedJoint {
       ...corner(build, frame, have, slot),
       ...ringWay(build, frame),
       ...route(build, place, have),
+      ...ears(build, place),
       ...depth(build, place),
       ...screwBite(build, place),
     ],
@@ -328,6 +329,46 @@ function depth(build: Build, place: PickupPlace): Check[] {
                 gives: 'body',
                 tools: ['router', 'bearing bit'],
                 plan: { slot: 'body', size: refs.route.size, delta: 1.5 - likelyOf(c), doubt: 0.5 },
+              },
+            ],
+    }),
+  ]
+}
+
+/** Ears hang into the route with the pickup, so it has to be as wide as they are. */
+function ears(build: Build, place: PickupPlace): Check[] {
+  const refs = { span: sizeRef(`pickup-${place}`, 'ears.span'), width: sizeRef('body', `route.${place}.width`) }
+  const span = sizeAt(build, refs.span)
+  const width = sizeAt(build, refs.width)
+  if (!span || !width) return []
+  const c = gapOf([
+    [1, width],
+    [-1, span],
+  ])
+  const take = 0.8 - likelyOf(c)
+  return [
+    check({
+      id: 'ears',
+      label: 'Route minus ears',
+      clearance: c,
+      bands: HIDDEN_BANDS,
+      coats: filmOn(build, 2),
+      reads: Object.values(refs),
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? 'The ears hang free in the route.'
+          : `The ears are ${printMm(Math.abs(likelyOf(c)), 1)} mm wider than the route: the pickup sits on the wood and cannot be lowered.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: `ease-ears-${place}`,
+                job: `Cut the route ${printMm(take / 2, 1)} mm wider at each end for the ears.`,
+                how: 'Only where the ears are; a drill of that depth and a chisel do it. Or file the ears round, wrapped.',
+                gives: 'body',
+                tools: ['chisel', 'drill'],
+                plan: { slot: 'body', size: `route.${place}.width`, delta: take, doubt: 0.3 },
               },
             ],
     }),

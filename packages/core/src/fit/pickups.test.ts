@@ -58,6 +58,21 @@ describe('pickup in its opening and route', () => {
       verdict: 'wont-go',
       sizes: { 'body/route.bridge.width': 61 },
     },
+    {
+      what: 'ears 2 mm wider than the route',
+      joint: 'room-neck',
+      check: 'ears',
+      verdict: 'tight',
+      sizes: { 'pickup-neck/ears.span': 76 },
+      says: /cannot be lowered/,
+    },
+    {
+      what: 'ears 8 mm wider than the route',
+      joint: 'room-bridge',
+      check: 'ears',
+      verdict: 'wont-go',
+      sizes: { 'pickup-bridge/ears.span': 82 },
+    },
     { what: 'deeper than its route', joint: 'room-neck', check: 'depth', verdict: 'tight', sizes: { 'body/route.neck.depth': 14 } },
     { what: 'far deeper than its route', joint: 'room-neck', check: 'depth', verdict: 'wont-go', sizes: { 'body/route.neck.depth': 5 } },
   ])

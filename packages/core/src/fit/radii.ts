@@ -30,7 +30,7 @@ export function radiiJoint(build: Build): JudgedJoint {
     slots: ['bridge', 'neck'],
     at: pt(d.scale + 4, 30),
     refs: (arched ? { ...refs, saddle: saddleRef } : refs) as Record<'board' | 'spread', SizeRef>,
-    tables: heightTable(build, wanted),
+    tables: [...heightTable(build, wanted), ...spacingCard(build)],
     checks: (have) => {
       const saddle = arched ? sizeAt(build, saddleRef) : undefined
       const off = saddle
@@ -107,6 +107,30 @@ export function radiiJoint(build: Build): JudgedJoint {
       ])
     },
   })
+}
+
+/** A saddle without notches leaves its strings' places open: equal spaces between the strings' edges, so that a thick one takes no more. [practice] */
+export function stringPlaces(spread: number, gauges: readonly number[]): number[] {
+  const n = gauges.length
+  const gap = (spread - gauges.slice(1, -1).reduce((a, b) => a + b, 0) - (gauges[0]! + gauges[n - 1]!) / 2) / (n - 1)
+  const places = [0]
+  for (let i = 1; i < n; i++) places.push(places[i - 1]! + (gauges[i - 1]! + gauges[i]!) / 2 + gap)
+  return places
+}
+
+/** Card to mark un-notched saddles by. */
+function spacingCard(build: Build): DetailTable[] {
+  const spread = valueAt(build, sizeRef('bridge', 'spread'))
+  const gauges = Array.from({ length: build.strings }, (_, i) => valueAt(build, { slot: 'strings', size: `gauge.${build.strings - i}` }))
+  if (traitAt(build, 'bridge', 'notched') !== 'no' || spread === undefined || gauges.some((g) => g === undefined)) return []
+  const places = stringPlaces(spread, gauges as number[])
+  return [
+    {
+      title: 'Spacing card for the saddles, from the lowest string, equal spaces between strings',
+      columns: ['string', 'mark at'],
+      rows: places.map((p, i) => [String(build.strings - i), `${printMm(p)} mm`]),
+    },
+  ]
 }
 
 /** How far each saddle lies below the highest, to follow the arc. */

@@ -202,6 +202,7 @@ export function tunerBoreJoint(build: Build): JudgedJoint {
         }),
         ...screws(build),
         ...oldScrews(build),
+        ...grip(build),
       ]
     },
     draw: (have) =>
@@ -319,4 +320,59 @@ function oldScrews(build: Build): Check[] {
             ],
     }),
   ]
+}
+
+/** A bushing or nut reaches through a headstock of so much and no more. */
+function grip(build: Build): Check[] {
+  const head = sizeAt(build, sizeRef('neck', 'head.thickness'))
+  if (!head) return []
+  const one = (id: 'grip.min' | 'grip.max', sign: 1 | -1): Check[] => {
+    const ref = sizeRef('tuners', id)
+    const limit = sizeAt(build, ref)
+    if (!limit) return []
+    const c = gapOf([
+      [sign, limit],
+      [-sign, head],
+    ])
+    const thick = id === 'grip.max'
+    return [
+      check({
+        id,
+        label: thick ? 'Thickest headstock they take, over this one' : 'This headstock over the thinnest they take',
+        clearance: c,
+        bands: [
+          { upTo: thick ? -3 : -2, is: 'wont-go' },
+          { upTo: 0, is: 'tight' },
+          { upTo: Infinity, is: 'snug' },
+        ],
+        reads: [sizeRef('neck', 'head.thickness'), ref],
+        says: () =>
+          `The headstock is ${printMm(head.value, 1)} mm thick; they take ${thick ? 'at most' : 'at least'} ${printMm(limit.value, 1)}.`,
+        cures: ({ verdict }) =>
+          verdict === 'snug'
+            ? []
+            : thick
+              ? [
+                  {
+                    id: 'thin-head',
+                    job: `Plane the back of the headstock down by ${printMm(0.2 - likelyOf(c), 1)} mm, or countersink the bushings’ seats.`,
+                    how: 'Before any finish; mind the wood the screws need.',
+                    gives: 'neck',
+                    tools: ['block plane', 'P120 on a flat block'],
+                    plan: { slot: 'neck', size: 'head.thickness', delta: likelyOf(c) - 0.3, doubt: 0.1 },
+                  },
+                ]
+              : [
+                  {
+                    id: 'washers-under',
+                    job: `Put washers of ${printMm(0.3 - likelyOf(c), 1)} mm under the bushings’ nuts.`,
+                    how: 'Polished ones on the face; the same under all.',
+                    gives: 'nothing',
+                    tools: ['washers'],
+                  },
+                ],
+      }),
+    ]
+  }
+  return [...one('grip.max', 1), ...one('grip.min', -1)]
 }

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
+import type { Build } from '../build'
 import { jointIn } from '../testing/bench'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { judgeRows } from '../testing/rows'
-import { KINDS } from '../parts'
-import { judgeJoints } from './findJoints'
+import { KINDS, SLOT_NAMES, type Slot } from '../parts'
+import { existsIn, JOINT_KINDS, judgeJoints } from './findJoints'
 
 describe('strap buttons', () => {
   judgeRows([
@@ -32,6 +33,11 @@ describe('balance', () => {
     expect(margin(changed(fullBuild(), { 'body/mass': 1200 }))).toBeLessThan(plain)
     expect(margin(changed(fullBuild(), { 'body/button.upper.x': -80 }))).toBeCloseTo(plain + 40, 6)
   })
+  it('says where it rests on a grippy and on a slippery strap', () => {
+    const [rests] = jointIn(fullBuild(), 'balance').tables
+    expect(rests!.title).toMatch(/it rests/)
+    expect(rests!.rows.map((r) => r[0])).toEqual(['grippy: suede or cotton', 'slippery: smooth nylon'])
+  })
   it('three classes: level, loose near the button, tight when it surely dips', () => {
     const at = (x: number) => jointIn(changed(fullBuild(), { 'body/button.upper.x': x }), 'balance').verdict
     expect(at(-40)).toBe('snug')
@@ -52,6 +58,12 @@ describe('hands and metals', () => {
     expect(jointIn(b, 'metals').verdict).toBe('loose')
     expect(jointIn(b, 'metals').says).toMatch(/gold/)
   })
+})
+
+/** The build with nothing known of one of its parts. */
+const bare = (b: Build, slot: Slot): Build => ({
+  ...b,
+  parts: { ...b.parts, [slot]: { ...b.parts[slot]!, sizes: {}, traits: {}, outline: [] } },
 })
 
 describe('laws over every joint', () => {
@@ -87,6 +99,17 @@ describe('laws over every joint', () => {
       }
     const of = (b: typeof inches) => judgeJoints(b).map((j) => [j.id, j.verdict, j.figure?.text])
     expect(of(inches)).toEqual(of(fullBuild()))
+  })
+  it('a joint’s verdict depends on no part it does not declare, but for its being there: choosing rests on that', () => {
+    const full = fullBuild()
+    for (const [k, kind] of JOINT_KINDS.entries()) {
+      if (!existsIn(kind, full)) continue
+      const declared = new Set<Slot>([...kind.needs, ...(kind.also ?? [])])
+      const says = (b: typeof full) => existsIn(kind, b) && kind.find(b).checks.map((c) => [c.id, c.raw.verdict, c.clearance])
+      const before = says(full)
+      for (const slot of SLOT_NAMES.filter((s) => !declared.has(s) && full.parts[s]))
+        expect(says(bare(full, slot)), `kind ${k} (${kind.needs.join('+')}) with nothing known of ${slot}`).toEqual(before)
+    }
   })
   it('each joint reads only sizes of slots it names or needs, and says so once', () => {
     for (const j of judgeJoints(fullBuild())) {

@@ -107,7 +107,8 @@ export function chooseSets(request: ChooseRequest, stop?: () => boolean): Choice
   const empty = open.filter((o) => !o.items.length).map((o) => o.slot)
   if (empty.length || !open.length) return { sets: [], complete: true, empty }
   const base: Build = { ...request.build, parts: { ...request.build.parts } }
-  for (const o of open) delete base.parts[o.slot]
+  // A set fills every open slot: joints that only count what is there (wires, what weighs) meet them filled from the start.
+  for (const o of open) base.parts[o.slot] = o.items[0]!.part
   const withParts = (chosen: readonly (readonly [slot: number, candidate: number])[]): Build => {
     const parts: Build['parts'] = { ...base.parts }
     for (const [s, c] of chosen) parts[open[s]!.slot] = open[s]!.items[c]!.part

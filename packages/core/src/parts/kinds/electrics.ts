@@ -20,6 +20,7 @@ export const pickup = defineKind({
     'screw.diameter': mm('Height screw diameter', 1.5, 5, { usual: 3 }),
     travel: mm('Height screw travel in use', 0, 20, { usual: 6 }),
     resistance: sized('ohm', 'DC resistance, all coils in series', 1, 60000, { required: true }),
+    load: sized('ohm', 'Pot its maker recommends', 1e4, 2e6),
     inductance: sized('henry', 'Inductance, all coils in series', 0.01, 30),
     capacitance: sized('farad', 'Winding capacitance', 1e-12, 2e-9),
   },
@@ -101,6 +102,13 @@ export const pot = defineKind({
         ['audio', 'audio'],
         ['linear', 'linear'],
         ['reverse-audio', 'reverse audio'],
+      ],
+    },
+    pull: {
+      label: 'Shaft',
+      options: [
+        ['plain', 'turns'],
+        ['push-pull', 'turns and pulls a switch'],
       ],
     },
   },

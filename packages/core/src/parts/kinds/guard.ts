@@ -40,6 +40,8 @@ export const guard = defineKind({
     'neck.width': mm('Neck cut-out, across', 40, 90),
     'bridge.edge': mm('Edge in front of the bridge', 60, 300, { how: at }),
     'switch.slot': mm('Switch slot, length', 5, 60, { usual: 27 }),
+    'switch.screws': mm('Switch screw holes, centre to centre', 15, 70, { usual: 41 }),
+    'switch.hole': mm('Toggle hole', 4, 20, { usual: 12 }),
     'screw.edge': mm('Nearest screw hole to a route edge', 0, 60, { how: 'lay the guard on the body, neck side tight' }),
   },
   traits: {

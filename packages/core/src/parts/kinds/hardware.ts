@@ -21,7 +21,6 @@ export const bridge = defineKind({
     'travel.back': mm('Saddle reach behind the studs', -20, 60, { how: 'rearmost saddle place, towards the tail positive' }),
     'screw.spread': mm('Screw pattern, first to last', 10, 130),
     'plate.front': mm('Plate in front of the studs or screws', -10, 80, { usual: 6 }),
-    'post.hole': mm('Its own hole for a post', 2, 14),
     'saddle.radius': mm('Radius over the saddles', 100, 1000),
     'string.hole': mm('String hole diameter', 0.8, 6),
     'back.height': mm('Highest metal behind the saddle', 0, 40, { how: 'above the body, where the string passes over it' }),
@@ -33,6 +32,8 @@ export const bridge = defineKind({
     'plate.length': mm('Plate, along the strings', 10, 150),
     'plate.width': mm('Plate, across', 30, 130),
     'block.depth': mm('Block depth below the plate', 0, 60),
+    'block.length': mm('Block, along the strings', 5, 40, { usual: 12 }),
+    key: mm('Key of its height screws, across flats', 0.7, 6),
     mass: sized('g', 'Mass', 20, 1000),
   },
   traits: {
@@ -46,6 +47,13 @@ export const bridge = defineKind({
         ['post', 'on two posts, strings to a tailpiece'],
         ['screws', 'fixed, screwed down, strings from the back edge'],
         ['string-through', 'fixed, strings through the body'],
+      ],
+    },
+    notched: {
+      label: 'Saddles are',
+      options: [
+        ['yes', 'notched, or their strings have only one place'],
+        ['no', 'not notched yet'],
       ],
     },
     saddles: {
@@ -132,6 +140,8 @@ export const springs = defineKind({
     }),
     arm: mm('Knife edge to spring hole', 5, 60, { usual: 36 }),
     'string.arm': mm('Knife edge to string', 2, 25, { usual: 9 }),
+    diameter: mm('Spring, outside diameter', 4, 16, { usual: 8 }),
+    free: mm('Spring, free length', 30, 120),
   },
   traits: {},
 })
@@ -148,16 +158,28 @@ export const tuners = defineKind({
     'screw.thread': mm('Screw thread diameter', 1, 4, { required: true, usual: 2.2 }),
     'screw.root': mm('Screw root diameter', 0.8, 3, { required: true, usual: 1.6 }),
     'post.height': mm('String hole above its seat', 5, 40, {
-      how: 'lowest wrap above the headstock back face, thickness of the head included',
+      how: 'lowest wrap above the headstock’s face, tuner in its bore',
     }),
     'housing.length': mm('Housing, across the row', 8, 60),
     'string.hole': mm('String hole diameter', 0.8, 6),
     'screw.offset': mm('Screw from post centre, along the row', -20, 20, { usual: 10, how: 'away from the nut positive' }),
     'screw.side': mm('Screw from post centre, across the row', -20, 20, { how: 'towards the headstock’s middle positive; usually 0' }),
     'plate.thickness': mm('Housing flange thickness', 0.5, 4, { usual: 1.2 }),
+    'grip.min': mm('Thinnest headstock it takes', 5, 25),
+    'grip.max': mm('Thickest headstock it takes', 8, 30),
+    ratio: sized('count', 'Gear ratio, turns of the button to one', 8, 45),
     mass: sized('g', 'Mass of one', 5, 120),
   },
-  traits: { hand: HANDED },
+  traits: {
+    hand: HANDED,
+    locking: {
+      label: 'Holds the string by',
+      options: [
+        ['wraps', 'wraps'],
+        ['clamp', 'a clamp in the post'],
+      ],
+    },
+  },
 })
 
 export const nut = defineKind({
@@ -177,6 +199,8 @@ export const nut = defineKind({
       how: 'from the bottom of the nut to the bottom of a string slot; a blank: to its top',
     }),
     'slot.extra': mm('Slots wider than their strings by', -0.3, 0.6, { usual: 0.08 }),
+    radius: mm('Radius over its slots', 100, 1000),
+    'screw.spread': mm('Locking nut: screws, centre to centre', 8, 40),
   },
   traits: {
     type: {

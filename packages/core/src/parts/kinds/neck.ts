@@ -24,10 +24,12 @@ export const neck = defineKind({
       how: 'where the radius changes along the board; otherwise leave it out',
     }),
     'nut.slotWidth': mm('Nut slot, along the strings', 2, 10, { usual: 3.3 }),
+    'nut.screws': mm('Holes for a locking nut, centre to centre', 8, 40),
     'nut.slotDepth': mm('Nut slot bottom below the fret plane', -2, 12, { usual: 4 }),
     'truss.key': mm('Truss tool, across flats', 2, 12, { usual: 4 }),
     'fret1.thickness': mm('Thickness at fret 1', 14, 35, { usual: 21 }),
     'fret12.thickness': mm('Thickness at fret 12', 14, 35, { usual: 23 }),
+    'crown.width': mm('Fret crown width', 1, 4),
     crown: mm('Fret crown height', 0.5, 2, { required: true, usual: 1.1 }),
     'head.thickness': mm('Headstock thickness', 8, 25, { required: true, usual: 14 }),
     'head.drop': mm('Headstock face below the board, at the nut', -6, 16, {
@@ -58,6 +60,29 @@ export const neck = defineKind({
       options: [
         ['one-row', 'all tuners in one row'],
         ['two-rows', 'half on each side'],
+      ],
+    },
+    alloy: {
+      label: 'Fret wire',
+      options: [
+        ['nickel-silver', 'nickel silver'],
+        ['steel', 'stainless steel'],
+      ],
+    },
+    carve: {
+      label: 'Back of the neck',
+      options: [
+        ['round', 'round'],
+        ['vee', 'to a soft edge'],
+        ['flat', 'flat'],
+        ['uneven', 'fuller on one side'],
+      ],
+    },
+    pilots: {
+      label: 'Screw pilots in the heel',
+      options: [
+        ['none', 'none'],
+        ['drilled', 'drilled'],
       ],
     },
     tiltScrew: {
