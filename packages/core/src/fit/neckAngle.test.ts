@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { actionAt, saddleHeight, shimFor } from './neckAngle'
+import { actionAt, actionSet, afterTilt, saddleHeight, shimFor, SPARE, STRIP, stripFor, tiltFor } from './neckAngle'
 
 const view = { board: 9.5, crown: 1.1, reach: 230, tilt: 0, nut: 0.5 }
 
@@ -26,6 +26,58 @@ describe('neck tilt and shim [physics + practice]', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.5, max: 3, noNaN: true }), fc.double({ min: -2, max: 2, noNaN: true }), (action, tilt) => {
         expect(actionAt({ ...view, tilt }, saddleHeight({ ...view, tilt, action }))).toBeCloseTo(action, 9)
+      }),
+    )
+  })
+})
+
+describe('goals of a tilt', () => {
+  /** Saddles wanted at 11 on a bridge that reaches 11.6 to 17, 240 mm from the mouth, heel 76. */
+  const side = { saddle: 11, action: 1.4, low: 11.6, high: 17, reach: 240, heel: 76, held: { height: 2, distance: 20 } }
+  it('least shim: just inside the range with its spare, and no more', () => {
+    const a = tiltFor(side, { reach: 'least' })!
+    expect(a.saddle).toBeCloseTo(11.6 + SPARE, 9)
+    expect(a.toLowest).toBeCloseTo(SPARE, 9)
+    expect(a.shim).toBeCloseTo((76 * 1.1) / 240, 6)
+    expect(tiltFor({ ...side, saddle: 14 }, { reach: 'least' })!.tilt).toBe(0)
+  })
+  it('too high a bridge wants the neck tipped forward', () => {
+    const a = tiltFor({ ...side, saddle: 18 }, { reach: 'least' })!
+    expect(a.tilt).toBeLessThan(0)
+    expect(a.saddle).toBeCloseTo(17 - SPARE, 9)
+    expect(a.shim).toBeGreaterThan(0)
+  })
+  it('mid-range is mid-range', () => {
+    const a = tiltFor(side, { reach: 'middle' })!
+    expect(a.saddle).toBeCloseTo(14.3, 9)
+    expect(a.toLowest).toBeCloseTo(a.toHighest, 9)
+  })
+  it('a break angle is reached exactly, or was there already', () => {
+    expect(tiltFor(side, { reach: 'break', degrees: 30 })!.breaks).toBeCloseTo(30, 9)
+    expect(tiltFor(side, { reach: 'break', degrees: 10 })!.tilt).toBe(0)
+    const { held: _, ...free } = side
+    expect(tiltFor(free, { reach: 'break', degrees: 10 })).toBeUndefined()
+  })
+  it('a bridge with hardly any range is set to its middle', () => {
+    expect(tiltFor({ ...side, low: 12, high: 12.6 }, { reach: 'least' })!.saddle).toBeCloseTo(12.3, 9)
+  })
+  it('a strip lies under its front edge: thinner than the full taper by its width’s share', () => {
+    const a = afterTilt(side, 0.5)
+    expect(a.strip / a.shim).toBeCloseTo((76 - STRIP) / 76, 9)
+    expect(stripFor(-0.5, 76)).toBeCloseTo(a.strip, 12)
+  })
+  it('what the saddle is off shows at fret 12 by half, and tilt counts', () => {
+    expect(actionSet(side, 0, 11)).toBeCloseTo(1.4, 12)
+    expect(actionSet(side, 0, 12)).toBeCloseTo(1.9, 12)
+    expect(actionSet(side, 0.25, 12)).toBeLessThan(1.9)
+  })
+  it('more tilt always lifts the saddle and steepens the string', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -1, max: 2, noNaN: true }), fc.double({ min: 0.01, max: 1, noNaN: true }), (tilt, more) => {
+        const [a, b] = [afterTilt(side, tilt), afterTilt(side, tilt + more)]
+        expect(b.saddle).toBeGreaterThan(a.saddle)
+        expect(b.breaks!).toBeGreaterThan(a.breaks!)
+        expect(b.toHighest).toBeLessThan(a.toHighest)
       }),
     )
   })

@@ -323,8 +323,9 @@ const potHoles: Finder = (build) => {
   })
   if (missing.length) return [waiting(base, missing)]
   const d = datums(build)
-  const to = have.bushing.value + 0.1
-  const small = have.hole.value < to - 1e-9
+  // A tenth is enough to go through; reamed by hand, two tenths are aimed for. [practice]
+  const small = have.hole.value < have.bushing.value + 0.1 - 1e-9
+  const to = have.bushing.value + 0.2
   const places = (['volume', 'tone'] as const).flatMap((name) => {
     const x = valueAt(build, { slot: 'guard', size: `${name}.x` })
     const y = valueAt(build, { slot: 'guard', size: `${name}.y` })
@@ -337,14 +338,14 @@ const potHoles: Finder = (build) => {
       bits: small
         ? [`ream from ${printMm(have.hole.value, 1)} to ${printMm(to, 1)} mm, from both faces in turn`]
         : ['nothing to cut: try a pot in each hole'],
-      bit: Math.max(have.hole.value, to),
+      bit: small ? to : have.hole.value,
       state: small ? 'mind' : 'ready',
       says: small
         ? `The holes are ${printMm(to - have.hole.value, 1)} mm too small; a reamer from one side only leaves a cone.`
         : `Holes of ${printMm(have.hole.value, 1)} mm take the ${printMm(have.bushing.value, 1)} mm bushings.`,
       cautions: ['Eye protection; clamp plastic between scrap, it grabs and cracks.'],
       missing: [],
-      drawing: holeDrawing({ title: base.title, bit: Math.max(have.hole.value, to), wood: have.guard.value }),
+      drawing: holeDrawing({ title: base.title, bit: small ? to : have.hole.value, wood: have.guard.value }),
     },
   ]
 }

@@ -1,0 +1,85 @@
+import { describe, expect, it } from 'vitest'
+import { fullBuild } from '../testing/fullBuild'
+import type { Build } from './build'
+import { applyChange, inverse, sameJson, type Change, type Json } from './change'
+import { choosePart, clearSize, dropJob, planJob, removePart, setField, setIn, setPartField, setSize, setTrait, tickStep } from './changes'
+import { enteredAt, nameOf, sizeAt, sizesFor, specAt, traitAt, valueAt, withJobs } from './read'
+
+const full = fullBuild()
+const mouth = { slot: 'body' as const, size: 'pocket.widthMouth' }
+const size = (value: number, known: 'calipers' | 'listed' = 'calipers') => ({ value, doubt: 0.05, known })
+const job = { slot: 'body' as const, size: 'pocket.widthMouth', delta: 0.4, doubt: 0.1, text: 'Shave the wall' }
+
+/** Every act a person has, on the full build. */
+const ACTS: [string, (b: Build) => Change][] = [
+  ['a size', (b) => setSize(b, mouth, size(56.2))],
+  ['a size cleared', (b) => clearSize(b, mouth)],
+  ['a trait', (b) => setTrait(b, 'body', 'wood', 'ash')],
+  ['a trait cleared', (b) => setTrait(b, 'body', 'wood', undefined)],
+  ['a part chosen', (b) => choosePart(b, 'nut', { ...b.parts.nut!, name: 'another' })],
+  ['a part taken out', (b) => removePart(b, 'guard')],
+  ['a price', (b) => setPartField(b, 'guard', 'price', 12)],
+  ['a job planned', (b) => planJob(b, 'pocket-mouth/shave', job)],
+  ['a slot opened', (b) => setIn(b, 'slots', 'guard', 'open', 'open')],
+  ['a setting', (b) => setField(b, ['finish', 'coats'], 9, 'nine coats')],
+  ['a step ticked', (b) => tickStep(b, 'solder', 'Solder', '2026-11-24T20:00:00Z')],
+]
+
+describe('acts of a person', () => {
+  it.each(ACTS)('%s: has words, changes the build, and is taken back exactly', (_, act) => {
+    const change = act(full)
+    expect(change.label.length).toBeGreaterThan(3)
+    const after = applyChange(full, change)
+    expect(sameJson(after as unknown as Json, full as unknown as Json)).toBe(false)
+    expect(sameJson(applyChange(after, inverse(change)) as unknown as Json, full as unknown as Json)).toBe(true)
+  })
+  it('the first reading keeps what the seller said beside it; a second does not overwrite it', () => {
+    const listed = applyChange(full, setSize(full, mouth, size(56, 'listed')))
+    const told = applyChange(listed, choosePart(listed, 'body', { ...listed.parts.body!, promised: {} }))
+    const once = applyChange(told, setSize(told, mouth, size(56.4)))
+    expect(once.parts.body!.promised!['pocket.widthMouth']!.value).toBe(56)
+    const twice = applyChange(once, setSize(once, mouth, size(56.6)))
+    expect(twice.parts.body!.promised!['pocket.widthMouth']!.value).toBe(56)
+  })
+  it('a job goes with its part and comes back with it', () => {
+    const planned = applyChange(full, planJob(full, 'x', job))
+    const out = removePart(planned, 'body')
+    expect(applyChange(planned, out).jobs).toEqual({})
+    expect(applyChange(applyChange(planned, out), inverse(out)).jobs).toEqual(planned.jobs)
+    expect(applyChange(planned, dropJob(planned, 'x')).jobs).toEqual({})
+  })
+  it('an entry in a record that is not there yet makes the record, and taking it back unmakes it', () => {
+    const change = setIn(full, 'slots', 'neck', 'preferred', 'preferred')
+    const after = applyChange(full, change)
+    expect(after.slots).toEqual({ neck: 'preferred' })
+    expect(applyChange(after, inverse(change)).slots).toBeUndefined()
+    expect(setIn(full, 'slots', 'neck', undefined, 'nothing').edits).toEqual([])
+  })
+  it('labels say from what to what', () => {
+    expect(setSize(full, mouth, size(56.2)).label).toBe('Pocket width, mouth 56.55 → 56.2')
+    expect(tickStep(full, 'a', 'Solder', undefined).label).toMatch(/Not done after all: Solder/)
+    expect(removePart(full, 'guard').label).toBe('Pickguard taken out')
+  })
+})
+
+describe('reading a build', () => {
+  it('entered, with planned jobs, or missing', () => {
+    const planned = { ...full, jobs: { a: job, b: { ...job, delta: -0.1 } } }
+    expect(enteredAt(planned, mouth)!.value).toBe(56.55)
+    expect(sizeAt(planned, mouth)!.value).toBeCloseTo(56.85, 12)
+    expect(sizeAt(planned, mouth)!.doubt).toBeCloseTo(Math.hypot(0.05, 0.1, 0.1), 12)
+    expect(valueAt(full, { slot: 'tailpiece', size: 'height' })).toBeUndefined()
+    expect(withJobs(planned, { slot: 'neck', size: 'crown' }, size(1)).value).toBe(1)
+  })
+  it('all that is asked for, or the list of what is missing', () => {
+    const { have, missing } = sizesFor(full, { a: mouth, b: { slot: 'body', size: 'mass' }, c: { slot: 'tailpiece', size: 'height' } })
+    expect(have.a.value).toBe(56.55)
+    expect(missing).toEqual([{ slot: 'tailpiece', size: 'height' }])
+  })
+  it('names as people say them; a size no kind has is a mistake in code', () => {
+    expect(nameOf(mouth)).toBe('Pocket width, mouth')
+    expect(() => specAt({ slot: 'nut', size: 'pocket.depth' })).toThrow(/nut has no size pocket\.depth/)
+    expect(traitAt(full, 'body', 'wood')).toBe('hard-maple')
+    expect(traitAt(full, 'tailpiece', 'type')).toBeUndefined()
+  })
+})
