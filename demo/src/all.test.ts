@@ -22,6 +22,13 @@ describe('the three loan guitars', () => {
         ).toBeCloseTo(1, 6)
     }
   })
+  it.each(BUILDS.map((b) => [b.name, b] as const))('%s: every cure that can be planned may be stored', (_, build) => {
+    for (const j of evaluate(build, TODAY).joints)
+      for (const cure of j.cures.filter((c) => c.plan)) {
+        const planned = { ...build, jobs: { [`${j.id}/${cure.id}`]: { ...cure.plan!, text: cure.job } } }
+        expect(problemsOfBuild(planned), `${j.id}: ${cure.job}`).toEqual([])
+      }
+  })
   it('stash and offers pass every check', () => expect(problemsOfMany(demoStock())).toEqual([]))
   it('between them every kind of joint occurs', () => {
     const absent = JOINT_KINDS.filter((k) => !BUILDS.some((b) => existsIn(k, b)))

@@ -107,8 +107,9 @@ class RoomDoc {
 class JobDoc {
   @IsIn(SLOT_NAMES, says('A job names a slot of the build.')) slot!: string
   @Length(1, 60, says('A job names a size.')) size!: string
-  @Between(-100, 100, 'A job’s amount', ' mm') delta!: number
-  @Between(0, 10, 'A job’s doubt', ' mm') doubt!: number
+  // In the unit of the size it changes: mostly millimetres, ohms where a pot is exchanged.
+  @Between(-1e6, 1e6, 'A job’s amount') delta!: number
+  @Between(0, 1e5, 'A job’s doubt') doubt!: number
   @Length(1, 300, says('A job’s words have at most 300 letters.')) text!: string
 }
 class CircuitDoc {

@@ -18,13 +18,17 @@ export function problemsOf<T extends object>(type: ClassConstructor<T>, plain: u
 
 function flatten(error: ValidationError, at: string): Problem[] {
   const path = at ? `${at}.${error.property}` : error.property
-  const own = Object.entries(error.constraints ?? {}).flatMap(([rule, why]): Problem[] => {
+  // What a thing is comes before how large it may be.
+  const rules = Object.entries(error.constraints ?? {}).toSorted(([a], [b]) => Number(b.startsWith('is')) - Number(a.startsWith('is')))
+  const found = rules.flatMap(([rule, why]): Problem[] => {
     // Findings inside a record come as one JSON text, so that each keeps its own path.
     if (rule === 'recordOf' || rule === 'isPart')
       return (JSON.parse(why) as Problem[]).map((p) => ({ path: p.path ? `${path}.${p.path}` : path, why: p.why }))
     if (rule === 'whitelistValidation') return [{ path, why: `There is no field called "${error.property}" here.` }]
     return [{ path, why }]
   })
+  // A number out of its bounds breaks several rules that share one sentence.
+  const own = found.filter((p, i) => found.findIndex((o) => o.path === p.path && o.why === p.why) === i)
   return [...own, ...(error.children ?? []).flatMap((c) => flatten(c, path))]
 }
 

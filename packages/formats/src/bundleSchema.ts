@@ -91,7 +91,7 @@ function buildSchema(): Schema {
       'defects',
     ]),
     jobs: map(
-      object({ slot: oneOf(SLOTS.map((s) => s.slot)), size: text(60), delta: number(-100, 100), doubt: number(0, 10), text: text(300) }),
+      object({ slot: oneOf(SLOTS.map((s) => s.slot)), size: text(60), delta: number(-1e6, 1e6), doubt: number(0, 1e5), text: text(300) }),
     ),
     circuit: object({
       scheme: oneOf(['two-humbuckers-and-single']),

@@ -72,9 +72,9 @@ export interface MockupResult {
 export interface PlannedJob {
   slot: Slot
   size: string
-  /** Change of the size, mm. */
+  /** Change of the size, in its own unit. */
   delta: number
-  /** 95 % half-width of how exactly it will be done, mm. */
+  /** 95 % half-width of how exactly it will be done, same unit. */
   doubt: number
   text: string
 }

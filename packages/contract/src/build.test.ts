@@ -1,0 +1,120 @@
+import { fullBuild } from '@snug/core/testing/fullBuild'
+import type { Build, Part } from '@snug/core'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { isBuild, problemsOfBuild, problemsOfPart } from './build'
+
+const full = fullBuild()
+/** The full build with one place set to something. */
+function withPlace(path: string, value: unknown): unknown {
+  const doc = structuredClone(full) as unknown as Record<string, unknown>
+  const keys = path.split('/')
+  let at = doc
+  for (const key of keys.slice(0, -1)) at = (at[key] ??= {}) as Record<string, unknown>
+  if (value === undefined) delete at[keys.at(-1)!]
+  else at[keys.at(-1)!] = value
+  return doc
+}
+
+describe('a whole build at the border', () => {
+  it('a good one passes', () => {
+    expect(problemsOfBuild(full)).toEqual([])
+    expect(isBuild(full)).toBe(true)
+  })
+  it.each<[path: string, value: unknown, at: string, why: RegExp]>([
+    ['schema', 2, 'schema', /version this Snug Bolt does not know/],
+    ['name', '', 'name', /1 to 80 letters/],
+    ['handedness', 'both', 'handedness', /right or left/],
+    ['strings', 13, 'strings', /whole number from 4 to 12/],
+    ['strings', 6.5, 'strings', /whole number/],
+    ['scale', 5000, 'scale', /500 to 900 mm/],
+    ['scale', '647.7', 'scale', /must be a number/],
+    ['due', '14.2.2027', 'due', /like 2027-02-14/],
+    ['due', '2027-13-01', 'due', /like 2027-02-14/],
+    ['currency', 'euro', 'currency', /three letters/],
+    ['budget', -1, 'budget', /from 0 to/],
+    ['room/now', 120, 'room.now', /5 to 95 %/],
+    ['evenings', [60, 60], 'evenings', /seven numbers/],
+    ['evenings', [60, 60, 60, 60, 60, 60, 2000], 'evenings', /0 to 960/],
+    ['finish/system', 'varnish', 'finish.system', /one of lacquer, wipe-on/],
+    ['finish/coats', 0, 'finish.coats', /1 to 20/],
+    ['finish/weather/air', 99, 'finish.weather.air', /°C/],
+    ['setup/school', 'high', 'setup.school', /one of low, ordinary/],
+    ['setup/saddle', 200, 'setup.saddle', /0 to 60 mm/],
+    ['circuit/volume', 11, 'circuit.volume', /0 to 10/],
+    ['steps/solder', { done: 'yesterday' }, 'steps.solder.done', /2026-11-23T19:30:00Z/],
+    ['jobs/x', { slot: 'lid', size: 'a', delta: 1, doubt: 0, text: 'x' }, 'jobs.x.slot', /slot of the build/],
+    ['jobs/x', { slot: 'body', size: 'a', delta: NaN, doubt: 0, text: 'x' }, 'jobs.x.delta', /must be a number/],
+    ['mockup/neck-in', { outcome: 'fine', at: '2026-11-24T20:00:00Z', basis: 'a' }, 'mockup.neck-in.outcome', /ends measured, goes/],
+    ['slots/lid', 'open', 'slots.lid', /"lid" is not a slot/],
+    ['slots/guard', 'perhaps', 'slots.guard', /one of fixed, preferred, open/],
+    ['parcels/Seller', -3, 'parcels.Seller', /Postage is a number/],
+    ['consumables/tub', { name: 'tub', price: 4, share: 3 }, 'consumables.tub.share', /0 to 1/],
+    ['tools', ['hammer'], 'tools', /one of calipers/],
+    ['orders/guard', { revision: 0, at: '2026-11-24', sizes: {} }, 'orders.guard.revision', /from 1 to 1000/],
+    ['parts/lid', full.parts.nut, 'parts.lid', /"lid" is not a slot; slots are body/],
+    ['parts/nut', full.parts.jack, 'parts.nut.kind', /takes a nut, not a jack/],
+    ['parts/nut/name', '', 'parts.nut.name', /1 to 120 letters/],
+    ['parts/nut/colour', 'red', 'parts.nut.colour', /like #d9b98a/],
+    ['parts/nut/metal', 'tin', 'parts.nut.metal', /one of nickel/],
+    ['parts/nut/state', 'lost', 'parts.nut.state', /planned, ordered, in hand/],
+    ['parts/nut/sizes/width', { value: 90, doubt: 0.1, known: 'calipers' }, 'parts.nut.sizes.width', /allowed is 2 mm to 10 mm/],
+    ['parts/nut/sizes/width', { value: 3, doubt: 0.1, known: 'guess' }, 'parts.nut.sizes.width.known', /one of calipers/],
+    ['parts/nut/traits/type', 'soft', 'parts.nut.traits.type', /cannot be "soft"/],
+    ['parts/body/outline', [{ x: 0, bass: 1 }], 'parts.body.outline.0.treble', /half-width must be a number/],
+    ['extra', true, 'extra', /no field called "extra"/],
+    ['parts/nut/weight', 3, 'parts.nut.weight', /no field called "weight"/],
+  ])('%s = %j is refused at %s', (path, value, at, why) => {
+    const found = problemsOfBuild(withPlace(path, value))
+    expect(found.map((p) => p.path)).toContain(at)
+    expect(found.find((p) => p.path === at)!.why).toMatch(why)
+    expect(isBuild(withPlace(path, value))).toBe(false)
+  })
+  it.each(['name', 'parts', 'jobs', 'finish', 'setup', 'evenings', 'room', 'circuit', 'readings', 'steps'])(
+    '%s may not be missing',
+    (key) => {
+      expect(problemsOfBuild(withPlace(key, undefined)).some((p) => p.path === key || p.path.startsWith(`${key}.`))).toBe(true)
+    },
+  )
+  it.each([[null], ['text'], [[]], [42], [undefined]])('%j is no build', (plain) => {
+    expect(problemsOfBuild(plain)).toEqual([{ path: '', why: 'This should be an object with named fields.' }])
+  })
+  it('whatever JSON comes in, it answers with sentences and never throws', () => {
+    fc.assert(
+      fc.property(fc.jsonValue(), (junk) => {
+        for (const doc of [junk, withPlace('parts', junk), withPlace('parts/nut', junk), withPlace('finish', junk)])
+          for (const p of problemsOfBuild(doc)) expect(p.why.length).toBeGreaterThan(5)
+      }),
+      { numRuns: 60 },
+    )
+  })
+  it('any size of any part set out of its range is found, with its path', () => {
+    const refs = Object.entries(full.parts).flatMap(([slot, part]) => Object.keys(part!.sizes).map((size) => [slot, size] as const))
+    fc.assert(
+      fc.property(fc.constantFrom(...refs), fc.constantFrom(-1e7, 1e8), ([slot, size], value) => {
+        const doc = structuredClone(full) as Build
+        doc.parts[slot as 'body']!.sizes[size]!.value = value
+        expect(problemsOfBuild(doc).map((p) => p.path)).toEqual([`parts.${slot}.sizes.${size}`])
+      }),
+      { numRuns: 60 },
+    )
+  })
+})
+
+describe('a part at the border', () => {
+  const nut = full.parts.nut as Part
+  it('a good one passes, with what the seller promised', () => {
+    expect(problemsOfPart(nut)).toEqual([])
+    expect(problemsOfPart({ ...nut, promised: { width: { value: 3.5, doubt: 0.4, known: 'listed' } }, note: 'from the drawer' })).toEqual(
+      [],
+    )
+  })
+  it('shape is told before ranges, so that one slip gives one sentence', () => {
+    const found = problemsOfPart({ ...nut, price: 'six', sizes: { width: { value: 900, doubt: 0, known: 'rule' } } })
+    expect(found.map((p) => p.path)).toEqual(['price'])
+  })
+  it('too many sizes are told as such', () => {
+    const sizes = Object.fromEntries(Array.from({ length: 200 }, (_, i) => [`s${i}`, { value: 1, doubt: 0, known: 'rule' }]))
+    expect(problemsOfPart({ ...nut, sizes })[0]!.why).toMatch(/200 entries; at most 120/)
+  })
+})
