@@ -1,0 +1,97 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { FINISH_SYSTEMS, type Build } from '../build'
+import { changed, fullBuild } from '../testing/fullBuild'
+import { areaToCoat, filmFrom, productNeeded, spread, systemOf } from './cover'
+import { plannedFilm } from './film'
+import { finishResult } from './finishPlan'
+import { coatPlan } from './schedule'
+import { SYSTEMS } from './systems'
+import { dewPoint, weatherCheck } from './weather'
+
+const withFinish = (more: Partial<Build['finish']>, b = fullBuild()): Build => ({ ...b, finish: { ...b.finish, ...more } })
+
+describe('area to coat', () => {
+  it('both faces and the edge: a thicker body has more edge [physics]', () => {
+    const thin = areaToCoat(fullBuild())
+    const thick = areaToCoat(changed(fullBuild(), { 'body/thickness': 54.2 }))
+    expect(thick.body).toBeGreaterThan(thin.body)
+    expect(thin.total).toBeCloseTo(thin.body + thin.head + thin.neckBack, 12)
+    expect(thin.known).toBe(true)
+  })
+  it('without an outline a usual area stands in, and says so', () => {
+    const b = structuredClone(fullBuild())
+    delete b.parts.body!.outline
+    expect(areaToCoat(b).known).toBe(false)
+    expect(areaToCoat(b).body).toBeCloseTo(0.29, 9)
+  })
+})
+
+describe('how much to buy', () => {
+  it('film from a volume and volume for a film are each other’s way back', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 20, max: 300, noNaN: true }),
+        fc.double({ min: 0.1, max: 0.6, noNaN: true }),
+        fc.integer({ min: 5, max: 45 }),
+        (film, area, solids) => {
+          const need = productNeeded(area, film, solids, SYSTEMS.lacquer)
+          expect(filmFrom(need.millilitres, solids, SYSTEMS.lacquer.transfer, area)).toBeCloseTo(film, 6)
+        },
+      ),
+    )
+  })
+  it('always enough: the containers hold what is needed', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 10, max: 400, noNaN: true }), (film) => {
+        const need = productNeeded(0.3, film, 10, SYSTEMS.lacquer)
+        expect(need.containers * SYSTEMS.lacquer.container).toBeGreaterThanOrEqual(need.millilitres)
+      }),
+    )
+  })
+  it('twice the solids spread twice as far [published: coatings-industry formula]', () => expect(spread(40, 25)).toBe(2 * spread(20, 25)))
+})
+
+describe.each(FINISH_SYSTEMS.map((s) => [s] as const))('system %s', (system) => {
+  const build = withFinish({ system })
+  const plan = coatPlan(build)
+  it('lays every coat there is, in order, each on an evening with time for it', () => {
+    expect(plan.coats.filter((c) => c.layer === 'top')).toHaveLength(build.finish.coats)
+    for (let i = 1; i < plan.coats.length; i++) expect(plan.coats[i]!.date >= plan.coats[i - 1]!.date).toBe(true)
+    for (const c of plan.coats) expect(c.starts + c.hands).toBeLessThanOrEqual(build.evenings[(new Date(c.date).getUTCDay() + 6) % 7]!)
+  })
+  it('rubs out only after the wait', () => expect(plan.rubOut > plan.lastCoat).toBe(true))
+  it('one coat more is never done sooner, and leaves more film', () => {
+    const more = withFinish({ system, coats: build.finish.coats + 1 })
+    expect(coatPlan(more).lastCoat >= plan.lastCoat).toBe(true)
+    expect(plannedFilm(more)).toBeGreaterThan(plannedFilm(build))
+  })
+  it('says its limits, its cautions and where the label wins', () => {
+    const s = systemOf(build)
+    expect(s.cautions.length).toBeGreaterThan(1)
+    expect(s.cautions.join(' ')).toMatch(/data sheet|label/i)
+    expect(s.solids.from).toBeLessThanOrEqual(s.solids.usual)
+    expect(s.solids.to).toBeGreaterThanOrEqual(s.solids.usual)
+  })
+  it('draws a band for every coat', () => {
+    const bands = finishResult(build).drawing.marks.filter((m) => m.mark === 'area' && (m.role === 'film' || m.role === 'film-light'))
+    expect(bands).toHaveLength(plan.coats.length)
+  })
+})
+
+describe('weather', () => {
+  it('dew point never lies over the air, and meets it at full damp [published: Magnus formula]', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -5, max: 35, noNaN: true }), fc.double({ min: 5, max: 100, noNaN: true }), (t, h) => {
+        expect(dewPoint(t, h)).toBeLessThanOrEqual(t + 1e-9)
+      }),
+    )
+    expect(dewPoint(18, 100)).toBeCloseTo(18, 9)
+  })
+  it('each limit has its own sentence', () => {
+    const { limits } = SYSTEMS.lacquer
+    expect(weatherCheck({ air: 5, surface: 20, humidity: 50 }, limits).says).toHaveLength(1)
+    expect(weatherCheck({ air: 20, surface: 20, humidity: 95 }, limits).says.length).toBeGreaterThan(0)
+    expect(weatherCheck({ air: 20, surface: 20, humidity: 50 }, limits)).toMatchObject({ ok: true })
+  })
+})

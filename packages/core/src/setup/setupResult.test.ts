@@ -1,0 +1,78 @@
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../build'
+import { changed, fullBuild } from '../testing/fullBuild'
+import { outOfTune, poundsForce, setupResult } from './setupResult'
+import { TARGETS } from './targets'
+
+const measured = (more: Partial<Build['setup']>, b = fullBuild()): Build => ({ ...b, setup: { ...b.setup, ...more } })
+const move = (b: Build, id: string) => setupResult(b).moves.find((m) => m.id === id)!
+
+describe('relief', () => {
+  it('says how to measure it before anything is turned', () => expect(move(fullBuild(), 'relief').says).toMatch(/gap over fret 8/))
+  it('within the target the rod is left alone, to the last hundredth', () => {
+    const { from, to } = TARGETS.ordinary.relief
+    for (const relief of [from, (from + to) / 2, to]) expect(move(measured({ relief }), 'relief').done).toBe(true)
+  })
+  it('too much: tighten; too little: loosen; by turns once the neck is known', () => {
+    expect(move(measured({ relief: 0.5 }), 'relief').says).toMatch(/^Tighten .* a quarter turn, wait/)
+    expect(move(measured({ relief: 0 }), 'relief').says).toMatch(/^Loosen/)
+    expect(move(measured({ relief: 0.425, reliefPerQuarter: 0.1 }), 'relief').says).toMatch(/^Tighten .* 1\/2 turn/)
+  })
+})
+
+describe('action', () => {
+  it('asked for after the relief', () => expect(move(fullBuild(), 'action').says).toMatch(/after the relief/))
+  it('where it is wanted', () => {
+    const { actionBass, actionTreble } = TARGETS.ordinary
+    expect(move(measured({ actionBass, actionTreble }), 'action').done).toBe(true)
+  })
+  it('two studs move both strings: turns of each, and how far the saddles go', () => {
+    const { actionBass, actionTreble } = TARGETS.ordinary
+    const r = setupResult(measured({ actionBass: actionBass + 0.5, actionTreble: actionTreble + 0.5 }))
+    expect(r.posts!.bassHeight).toBeCloseTo(-1, 9)
+    expect(r.posts!.bass).toBeCloseTo(2, 9)
+    expect(r.moves.find((m) => m.id === 'action')!.says).toMatch(/Bass stud 2 turns clockwise, treble stud 2 turns clockwise/)
+  })
+  it('a fixed bridge turns its saddle screws', () => {
+    const b = changed(fullBuild(), {}, { 'bridge/mount': 'screws' })
+    expect(move(measured({ actionBass: 2, actionTreble: 2 }, b), 'action').says).toMatch(/^Bass saddle screws/)
+  })
+  it('only one side off moves only that stud’s side most', () => {
+    const { actionBass, actionTreble } = TARGETS.ordinary
+    const r = setupResult(measured({ actionBass: actionBass + 0.5, actionTreble }))
+    expect(Math.abs(r.posts!.bass)).toBeGreaterThan(Math.abs(r.posts!.treble))
+  })
+})
+
+describe('intonation', () => {
+  it('sharp at fret 12 goes back, flat forward, in turns of the length screw', () => {
+    const r = setupResult(measured({ cents: { '1': 5, '2': -3 } }))
+    const [first, second, third] = r.intonation
+    expect(first!.back).toBeGreaterThan(0)
+    expect(first!.turns).toBeCloseTo(first!.back! / 0.5, 9)
+    expect(second!.back).toBeLessThan(0)
+    expect(third!.cents).toBeUndefined()
+    expect(outOfTune(r)).toBe(2)
+  })
+  it('a cent is in tune', () => expect(outOfTune(setupResult(measured({ cents: { '1': 1, '2': -0.5 } })))).toBe(0))
+})
+
+describe('the whole', () => {
+  it('total pull is the strings’ sum, in newtons and pounds', () => {
+    const r = setupResult(fullBuild())
+    expect(r.total).toBeCloseTo(
+      r.pulls.reduce((s, p) => s + p.newton, 0),
+      9,
+    )
+    expect(r.total).toBeGreaterThan(400)
+    expect(poundsForce(4.4482216)).toBeCloseTo(1, 9)
+  })
+  it('a longer scale pulls harder by its square [physics]', () => {
+    const long = setupResult(changed(fullBuild(), { 'neck/scale': 686 })).total
+    expect(long / setupResult(fullBuild()).total).toBeCloseTo((686 / 647.7) ** 2, 6)
+  })
+  it('the drawing shows what is measured beside what is wanted', () => {
+    const lines = (b: Build) => setupResult(b).drawing.marks.filter((m) => m.mark === 'line').length
+    expect(lines(measured({ actionBass: 2, actionTreble: 2 }))).toBe(lines(fullBuild()) + 1)
+  })
+})
