@@ -15,7 +15,7 @@ export default defineConfig({
       node('server', 'apps/server', { testTimeout: 20000, hookTimeout: 60000, setupFiles: ['reflect-metadata'] }),
       {
         plugins: [react()],
-        test: { name: 'web', root: 'apps/web', environment: 'jsdom', include: ['src/**/*.test.{ts,tsx}'] },
+        test: { name: 'web', root: 'apps/web', environment: 'jsdom', testTimeout: 20000, include: ['src/**/*.test.{ts,tsx}'] },
       },
     ],
   },

@@ -1,0 +1,217 @@
+import { TRIAL_TILT } from '@snug/core'
+import { changed, fullBuild } from '@snug/core/testing/fullBuild'
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { describe, expect, it, vi } from 'vitest'
+import { TrialBar } from '../../app/TrialBar'
+import { useBuild } from '../../state/buildStore'
+import { inHand, layOut, loupe, show } from '../../testing/bench'
+import { server } from '../../testing/localApi'
+import FitStation from './FitStation'
+
+vi.mock('../../workers/compute', () => import('../../testing/localCompute'))
+vi.mock('../../state/api', () => import('../../testing/localApi'))
+vi.mock('react-chartjs-2', () => ({ Line: () => null, Bar: () => null }))
+
+const tight = () => changed(fullBuild(), { 'body/pocket.widthMouth': 56 })
+const list = () => within(screen.getByRole('region', { name: 'Joints by verdict' }))
+const station = () => (
+  <>
+    <FitStation />
+    <TrialBar />
+  </>
+)
+
+describe('joints', () => {
+  it('what needs a person stands first, with its job; the one in hand with its sizes and drawing', () => {
+    layOut(tight())
+    show(station(), 'fit')
+    const [first] = list().getAllByRole('listitem')
+    expect(first!.textContent).toMatch(/Heel in pocket, at the mouth.*tight.*Shave.*-0\.35/)
+    expect(inHand().getByRole('heading', { level: 2 }).textContent).toMatch(/Heel in pocket, at the mouth.*tight/)
+    expect(inHand().getByLabelText<HTMLInputElement>('Pocket width, mouth').value).toBe('56')
+    expect(loupe().getByRole('img', { name: 'Pocket and heel from above' })).toBeTruthy()
+    // The drawing's numbers, for those who cannot see it.
+    expect(loupe().getByRole('table').textContent).toMatch(/56/)
+  })
+  it('a size entered settles the verdict and reaches the server', async () => {
+    layOut(tight())
+    show(station(), 'fit/pocket-mouth')
+    const field = inHand().getByLabelText('Pocket width, mouth')
+    await userEvent.clear(field)
+    await userEvent.type(field, '56.55{Enter}')
+    await waitFor(() => expect(inHand().getByRole('heading', { level: 2 }).textContent).toMatch(/snug/))
+    await waitFor(() => expect(server.build.parts.body!.sizes['pocket.widthMouth']!.value).toBe(56.55))
+    expect(useBuild.getState().moved.what.join()).toMatch(/tight → snug/)
+  })
+  it('done on paper, rubbed out again', async () => {
+    layOut(tight())
+    show(station(), 'fit/pocket-mouth')
+    await userEvent.click(inHand().getAllByRole('button', { name: 'Do it on paper' })[0]!)
+    await waitFor(() => expect(inHand().getByText(/^On paper:/)).toBeTruthy())
+    await waitFor(() => expect(inHand().getByRole('heading', { level: 2 }).textContent).toMatch(/snug/))
+    await userEvent.click(inHand().getByRole('button', { name: 'Rub it out' }))
+    await waitFor(() => expect(inHand().getByRole('heading', { level: 2 }).textContent).toMatch(/tight/))
+    await waitFor(() => expect(server.build.jobs).toEqual({}))
+  })
+  it('only tried out: old and new side by side, nothing sent, dropped without a trace', async () => {
+    layOut(tight())
+    show(station(), 'fit/pocket-mouth')
+    await userEvent.click(inHand().getByRole('checkbox', { name: 'only try it out' }))
+    const field = inHand().getByLabelText('Pocket width, mouth')
+    await userEvent.clear(field)
+    await userEvent.type(field, '56.55{Enter}')
+    const trial = await screen.findByRole('complementary', { name: 'On trial' })
+    await waitFor(() => expect(trial.textContent).toMatch(/Heel in pocket, at the mouth: tight →\s+snug/))
+    expect(inHand().getByText('As it is')).toBeTruthy()
+    expect(server.revision).toBe(0)
+    await userEvent.click(within(trial).getByRole('button', { name: 'Drop it' }))
+    expect(screen.queryByRole('complementary', { name: 'On trial' })).toBeNull()
+    expect(inHand().getByRole('heading', { level: 2 }).textContent).toMatch(/tight/)
+  })
+  it('a trial kept is a change like any other', async () => {
+    layOut(tight())
+    show(station(), 'fit/pocket-mouth')
+    await userEvent.click(inHand().getByRole('checkbox', { name: 'only try it out' }))
+    const field = inHand().getByLabelText('Pocket width, mouth')
+    await userEvent.clear(field)
+    await userEvent.type(field, '56.55{Enter}')
+    await userEvent.click(await screen.findByRole('button', { name: 'Keep it' }))
+    await waitFor(() => expect(server.build.parts.body!.sizes['pocket.widthMouth']!.value).toBe(56.55))
+    expect(server.done).toHaveLength(1)
+  })
+  it('how sure: each check with its chances, which add up', async () => {
+    layOut(tight())
+    show(station(), 'fit/pocket-mouth')
+    const table = inHand().getByText('How sure is this').closest('details')!.querySelector('table')!
+    const cells = [...table.querySelectorAll('tbody tr')].map((r) =>
+      [...r.querySelectorAll('td')].slice(1).map((t) => parseInt(t.textContent!)),
+    )
+    for (const row of cells) expect(Math.abs(row.reduce((a, b) => a + b, 0) - 100)).toBeLessThanOrEqual(2)
+  })
+  it('a router is named with its caution', () => {
+    layOut(changed(fullBuild(), { 'body/route.neck.depth': 14 }))
+    show(station(), 'fit/room-neck')
+    expect(inHand().getByText(/Both hands on the router/)).toBeTruthy()
+  })
+  it('pegs on the long view can be picked', async () => {
+    layOut(tight())
+    show(station(), 'fit')
+    const pin = document.querySelector('[data-pin="tuner-row"]')!
+    fireEvent.click(pin)
+    await waitFor(() => expect(inHand().getByRole('heading', { level: 2 }).textContent).toMatch(/Tuners in a row/))
+  })
+  it('an empty build says what to do', () => {
+    layOut({ ...fullBuild(), parts: {} })
+    show(station(), 'fit')
+    expect(screen.getByText(/No two parts meet yet/)).toBeTruthy()
+  })
+})
+
+describe('the side view', () => {
+  const atStop = () => changed(fullBuild(), { 'bridge/height.min': 14.5, 'bridge/height.max': 20 })
+  const row = (name: RegExp) => inHand().getByRole('row', { name })
+  it('goals set a tilt on trial: least, mid-range, and a break angle', async () => {
+    layOut(atStop())
+    show(station(), 'fit/bridge-height')
+    await userEvent.click(inHand().getByRole('button', { name: 'Least shim' }))
+    const least = useBuild.getState().trial!.build.jobs[TRIAL_TILT]!.delta
+    expect(least).toBeGreaterThan(0.2)
+    await waitFor(() => expect(row(/^Saddles for the action wanted/).textContent).toMatch(/15 mm/))
+    await userEvent.click(inHand().getByRole('button', { name: 'Bridge mid-range' }))
+    expect(useBuild.getState().trial!.build.jobs[TRIAL_TILT]!.delta).toBeGreaterThan(least)
+    await waitFor(() => expect(row(/^Saddles for the action wanted/).textContent).toMatch(/17\.[23] mm/))
+    await userEvent.click(inHand().getByRole('button', { name: 'Break of at least 10°' }))
+    // The string already breaks more steeply than that: nothing is tilted.
+    expect(useBuild.getState().trial!.build.jobs[TRIAL_TILT]).toBeUndefined()
+    expect(server.revision).toBe(0)
+  })
+  it('rings move by the arrow keys, within their range, and say their value', async () => {
+    layOut(atStop())
+    show(station(), 'fit/bridge-height')
+    const ring = () => loupe().getByRole('slider', { name: 'Tilt added to the neck' })
+    expect(ring().getAttribute('aria-valuenow')).toBe('0')
+    ring().focus()
+    fireEvent.keyDown(ring(), { key: 'ArrowDown' })
+    await waitFor(() => expect(ring().getAttribute('aria-valuetext')).toBe('0.01°'))
+    fireEvent.keyDown(ring(), { key: 'PageDown' })
+    await waitFor(() => expect(ring().getAttribute('aria-valuenow')).toBe('0.11'))
+    for (let i = 0; i < 20; i++) fireEvent.keyDown(ring(), { key: 'PageUp' })
+    await waitFor(() => expect(Number(ring().getAttribute('aria-valuenow'))).toBeGreaterThanOrEqual(-0.5))
+  })
+  it('the saddle dragged up raises the action by half of it, and can be let go again', async () => {
+    layOut(fullBuild())
+    show(station(), 'fit/bridge-height')
+    const ring = loupe().getByRole('slider', { name: 'Saddle height above the body' })
+    const from = Number(ring.getAttribute('aria-valuenow'))
+    fireEvent.pointerDown(ring, { clientY: 100, pointerId: 1 })
+    act(() => void fireEvent.pointerMove(ring, { clientY: 92, pointerId: 1 }))
+    fireEvent.pointerUp(ring, { pointerId: 1 })
+    const saddle = useBuild.getState().trial!.build.setup.saddle!
+    expect(saddle).toBeGreaterThan(from)
+    await waitFor(() => expect(row(/^Saddles on trial at/).textContent).toMatch(/mm, action \d/))
+    await userEvent.click(inHand().getByRole('button', { name: 'let the action decide' }))
+    expect(useBuild.getState().trial!.build.setup.saddle).toBeUndefined()
+  })
+  it('a drag faster than it can be reckoned ends at the last place', async () => {
+    layOut(fullBuild())
+    show(station(), 'fit/bridge-height')
+    const ring = () => loupe().getByRole('slider', { name: 'Tilt added to the neck' })
+    fireEvent.pointerDown(ring(), { clientY: 100, pointerId: 1 })
+    for (let y = 101; y <= 112; y++) fireEvent.pointerMove(ring(), { clientY: y, pointerId: 1 })
+    fireEvent.pointerUp(ring(), { pointerId: 1 })
+    const tilt = useBuild.getState().trial!.build.jobs[TRIAL_TILT]!.delta
+    await waitFor(() => {
+      const shown = useBuild.getState().trial!.evaluation!.joints.find((j) => j.id === 'bridge-height')!
+      expect(shown.drawing.handles!.find((h) => h.id === 'tilt')!.value).toBeCloseTo(tilt, 9)
+    })
+  })
+  it('without the sizes it needs it says which', () => {
+    layOut(changed(fullBuild(), { 'nut/slot': undefined }))
+    show(station(), 'fit/bridge-height')
+    expect(inHand().getByText(/have to be known before a tilt can be tried/)).toBeTruthy()
+  })
+})
+
+describe('mock-up sheet', () => {
+  it('one step at a time in big type; a reading files itself and brings the next', async () => {
+    layOut()
+    show(station(), 'fit?tab=mockup')
+    expect(inHand().getByRole('heading', { level: 2 }).textContent).toBe('Pocket width at the mouth')
+    const field = inHand().getByRole('textbox')
+    await userEvent.clear(field)
+    await userEvent.type(field, '56.6{Enter}')
+    await waitFor(() => expect(inHand().getByRole('heading', { level: 2 }).textContent).toBe('Heel width at the mouth'))
+    await waitFor(() => expect(server.build.mockup!['pocket-mouth']!.outcome).toBe('measured'))
+    expect(server.build.parts.body!.sizes['pocket.widthMouth']!.value).toBe(56.6)
+  })
+  it('a size that still reads the same is one press', async () => {
+    layOut()
+    show(station(), 'fit?tab=mockup')
+    await userEvent.click(inHand().getByRole('button', { name: 'It still reads that' }))
+    await waitFor(() => expect(server.build.mockup!['pocket-mouth']!.outcome).toBe('measured'))
+  })
+  it('what is only looked at is said in three ways, and only what changed is to be checked again', async () => {
+    layOut()
+    show(station(), 'fit?tab=mockup')
+    const steps = within(screen.getByRole('region', { name: 'Trial build, in order' }))
+    await userEvent.click(steps.getByText('Bare neck into the pocket'))
+    await userEvent.click(inHand().getByRole('button', { name: 'After a job' }))
+    await waitFor(() => expect(server.build.mockup!['neck-in']!.outcome).toBe('job'))
+    expect(steps.getByText('goes after a job')).toBeTruthy()
+    act(() =>
+      useBuild.getState().change((b) => ({
+        label: 'heel',
+        edits: [
+          { path: ['parts', 'neck', 'sizes', 'heel.widthMouth', 'value'], from: b.parts.neck!.sizes['heel.widthMouth']!.value, to: 56.45 },
+        ],
+      })),
+    )
+    await waitFor(() => expect(steps.getByText(/re-check only these 1/)).toBeTruthy())
+  })
+  it('the jobs that remain stand below, before finish', () => {
+    layOut(tight())
+    show(station(), 'fit?tab=mockup')
+    expect(screen.getByRole('heading', { name: /jobs left, all before finish/ }).parentElement!.textContent).toMatch(/Shave/)
+  })
+})

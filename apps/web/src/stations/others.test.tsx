@@ -1,0 +1,163 @@
+import { changed, fullBuild, without } from '@snug/core/testing/fullBuild'
+import { screen, waitFor, within } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { describe, expect, it, vi } from 'vitest'
+import { inHand, layOut, loupe, show } from '../testing/bench'
+import { server } from '../testing/localApi'
+import DrillStation from './drill/DrillStation'
+import FinishStation from './finish/FinishStation'
+import LogStation from './log/LogStation'
+import PlanStation from './plan/PlanStation'
+import SetupStation from './setup/SetupStation'
+
+vi.mock('../workers/compute', () => import('../testing/localCompute'))
+vi.mock('../state/api', () => import('../testing/localApi'))
+
+const heading = () => inHand().getAllByRole('heading', { level: 2 })[0]!.textContent
+
+describe('Drill', () => {
+  it('a card for each row of holes, with bits in order, depth, flag and cautions', async () => {
+    layOut()
+    show(<DrillStation />, 'drill')
+    expect(heading()).toMatch(/^Stud bores/)
+    expect(inHand().getAllByRole('listitem').length).toBeGreaterThan(1)
+    expect(inHand().getByText(/tape flag at .* from the tip/)).toBeTruthy()
+    expect(inHand().getByText(/Eye protection/)).toBeTruthy()
+    const rows = within(screen.getByRole('region', { name: 'Hole cards in drilling order' })).getAllByRole('listitem')
+    await userEvent.click(within(rows.at(-1)!).getByRole('button'))
+    await waitFor(() => expect(heading()).toMatch(/^Tuner screws/))
+  })
+  it('templates only where there is an outline; nothing to drill says so', () => {
+    const b = structuredClone(fullBuild())
+    delete b.parts.body!.outline
+    layOut(b)
+    show(<DrillStation />, 'drill')
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Body template' }).disabled).toBe(true)
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Headstock template' }).disabled).toBe(false)
+  })
+  it('no body, no neck, no holes', () => {
+    layOut(without(fullBuild(), 'body', 'neck'))
+    show(<DrillStation />, 'drill')
+    expect(screen.getByText(/No holes yet/)).toBeTruthy()
+  })
+})
+
+describe('Plan', () => {
+  it('what can be done now is in hand; done in order it is ticked', async () => {
+    layOut(changed(fullBuild(), { 'body/pocket.widthMouth': 56 }))
+    show(<PlanStation />, 'plan')
+    const title = heading()
+    await userEvent.click(inHand().getByRole('button', { name: 'Done' }))
+    await waitFor(() => expect(server.done.at(-1)!.label).toBe(`Done: ${title}`))
+  })
+  it('out of order: the risk and the way back, and it is never forbidden', async () => {
+    layOut()
+    show(<PlanStation />, 'plan')
+    const steps = within(screen.getByRole('region', { name: 'Steps in order' }))
+    const blocked = steps.getAllByRole('listitem').find((l) => l.textContent!.includes('after: '))!
+    await userEvent.click(within(blocked).getByRole('button'))
+    await userEvent.click(inHand().getByRole('button', { name: 'Done' }))
+    expect(inHand().getByRole('alert').textContent).toMatch(/Out of order.*Way back: /)
+    expect(server.done).toEqual([])
+    await userEvent.click(inHand().getByRole('button', { name: 'It is done all the same' }))
+    await waitFor(() => expect(server.done).toHaveLength(1))
+  })
+  it('an empty build has no steps yet', () => {
+    layOut({ ...fullBuild(), parts: {} })
+    show(<PlanStation />, 'plan')
+    expect(screen.getByText(/No steps yet/)).toBeTruthy()
+  })
+})
+
+describe('Finish', () => {
+  it('coats by evening, what to buy, whether the weather allows it', () => {
+    layOut()
+    show(<FinishStation />, 'finish')
+    expect(screen.getByText(/^Rub out from/)).toBeTruthy()
+    expect(inHand().getByText(/of 400 ml:/)).toBeTruthy()
+    expect(inHand().getByRole('status').textContent).toMatch(/You can coat now/)
+    expect(inHand().getByText(/Spray outdoors/)).toBeTruthy()
+  })
+  it('damp and cold is told with its numbers', async () => {
+    const b = fullBuild()
+    layOut({ ...b, finish: { ...b.finish, weather: { air: 8, surface: 7, humidity: 92 } } })
+    show(<FinishStation />, 'finish')
+    expect(inHand().getByRole('status').textContent).not.toMatch(/You can coat now/)
+  })
+  it('another system brings its own solids along, in one change', async () => {
+    layOut()
+    show(<FinishStation />, 'finish')
+    await userEvent.selectOptions(inHand().getByLabelText('Finish'), 'wipe-on')
+    await waitFor(() => expect(server.build.finish).toMatchObject({ system: 'wipe-on', solids: 32 }))
+    expect(server.done).toHaveLength(1)
+  })
+  it('evenings too short for a coat: says why there is no calendar', () => {
+    layOut({ ...fullBuild(), evenings: [5, 5, 5, 5, 5, 5, 5] })
+    show(<FinishStation />, 'finish')
+    expect(screen.getByText(/No evening is long enough/)).toBeTruthy()
+  })
+})
+
+describe('Set up', () => {
+  it('relief first; read in thou or mm, told as turns', async () => {
+    layOut()
+    show(<SetupStation />, 'setup')
+    expect(heading()).toBe('Relief at fret 8')
+    const relief = inHand().getByLabelText('Relief at fret 8')
+    await userEvent.type(relief, '20 thou{Enter}')
+    await waitFor(() => expect(server.build.setup.relief).toBeCloseTo(0.508, 6))
+    await waitFor(() => expect(inHand().getByText(/^Tighten/)).toBeTruthy())
+    expect(inHand().getByText(/Never force a truss nut/)).toBeTruthy()
+  })
+  it('cents per string become a move of its saddle', async () => {
+    layOut()
+    show(<SetupStation />, 'setup/intonation')
+    await userEvent.type(inHand().getByLabelText('String 1, cents'), '6{Enter}')
+    await waitFor(() => expect(server.build.setup.cents).toEqual({ '1': 6 }))
+    await waitFor(() => expect(inHand().getAllByRole('row')[1]!.textContent).toMatch(/back/))
+    await userEvent.type(inHand().getByLabelText('String 2, cents'), '400{Enter}')
+    expect(inHand().getByRole('alert').textContent).toMatch(/-100 to 100 is allowed/)
+  })
+  it('string pull, string by string and together', () => {
+    layOut()
+    show(<SetupStation />, 'setup/strings')
+    expect(inHand().getAllByRole('row')).toHaveLength(8)
+    expect(inHand().getByText('Together').closest('tr')!.textContent).toMatch(/46[0-9]\.\d/)
+  })
+  it('the other school moves the targets', async () => {
+    layOut()
+    show(<SetupStation />, 'setup/action')
+    await userEvent.selectOptions(inHand().getByLabelText('School'), 'low')
+    await waitFor(() => expect(server.build.setup.school).toBe('low'))
+  })
+})
+
+describe('Log', () => {
+  it('an entry is written, struck and brought back, never deleted', async () => {
+    layOut()
+    show(<LogStation />, 'log')
+    await waitFor(() => expect(screen.getByText(/Nothing written yet/)).toBeTruthy())
+    await userEvent.type(inHand().getByLabelText(/What happened/), 'Eased the pocket')
+    await userEvent.click(inHand().getByRole('button', { name: 'Write it down' }))
+    await waitFor(() => expect(inHand().getByRole('heading', { level: 3 }).textContent).toMatch(/Entry of/))
+    await userEvent.click(inHand().getByRole('button', { name: 'Strike it' }))
+    await waitFor(() => expect(inHand().getByRole('button', { name: 'Take the strike back' })).toBeTruthy())
+    expect(server.log).toHaveLength(1)
+    expect(server.log[0]!.text).toBe('Eased the pocket')
+  })
+  it('words that name a size are understood and can set it', async () => {
+    layOut()
+    show(<LogStation />, 'log')
+    await userEvent.type(inHand().getByLabelText(/What happened/), 'pocket width mouth 56.12 calipers')
+    await userEvent.click(await inHand().findByRole('button', { name: 'Write it and set the size' }))
+    await waitFor(() => expect(server.build.parts.body!.sizes['pocket.widthMouth']!.value).toBe(56.12))
+    await waitFor(() => expect(server.log[0]!.kind).toBe('measurement'))
+  })
+  it('what an entry belongs to is drawn beside it', async () => {
+    layOut()
+    server.log = [{ id: 'a', at: '2026-11-24T20:00:00Z', kind: 'note', text: 'tight here', station: 'fit', thing: 'pocket-mouth' }]
+    show(<LogStation />, 'log')
+    await waitFor(() => expect(loupe().getByRole('img', { name: 'Pocket and heel from above' })).toBeTruthy())
+    expect(inHand().getByRole('button', { name: /To Dry fit, pocket mouth/ })).toBeTruthy()
+  })
+})

@@ -1,0 +1,284 @@
+import type { StockItem } from '@snug/core'
+import { changed, fullBuild, without } from '@snug/core/testing/fullBuild'
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { describe, expect, it, vi } from 'vitest'
+import { useBuild } from '../../state/buildStore'
+import { usePrefs } from '../../state/prefs'
+import { inHand, layOut, loupe, show } from '../../testing/bench'
+import { server } from '../../testing/localApi'
+import { CsvSheet } from './CsvSheet'
+import PartsStation from './PartsStation'
+import { ToolsHere } from './ToolsHere'
+import { WhyNotPanel } from './WhyNotPanel'
+
+vi.mock('../../workers/compute', () => import('../../testing/localCompute'))
+vi.mock('../../state/api', () => import('../../testing/localApi'))
+vi.mock('react-chartjs-2', () => ({
+  Line: () => null,
+  Bar: (p: { 'aria-label': string }) => <div role="img" aria-label={p['aria-label']} />,
+}))
+
+const listed = () => {
+  const b = structuredClone(fullBuild())
+  b.parts.body!.sizes['pocket.widthMouth'] = { value: 56.4, doubt: 0.8, known: 'listed' }
+  return b
+}
+const stash = (more: Partial<StockItem> = {}): StockItem => ({
+  id: 's0',
+  part: { ...fullBuild().parts.nut!, name: 'Nut from the drawer' },
+  holding: 'stash',
+  quantity: 2,
+  reserved: {},
+  ...more,
+})
+
+describe('slots', () => {
+  it('what is chosen or needed first; the slot in hand with its part, sizes and drawing', () => {
+    layOut(without(fullBuild(), 'nut'))
+    show(<PartsStation />, 'parts/jack')
+    const rows = [...document.querySelectorAll('.ws-list li')]
+    expect(rows[0]!.textContent).toMatch(/body/)
+    expect(rows.find((r) => r.textContent!.includes('Nut: empty'))!.textContent).toMatch(/enter its sizes first of all/)
+    expect(inHand().getByLabelText<HTMLInputElement>('Bore it needs').value).toBe('9.5')
+    expect(loupe().getByRole('img', { name: 'jack' })).toBeTruthy()
+  })
+  it('a part is put into an empty slot by its name, then wants its sizes', async () => {
+    layOut(without(fullBuild(), 'nut'))
+    show(<PartsStation />, 'parts/nut')
+    await userEvent.type(inHand().getByLabelText('Name of the nut'), 'Bone blank')
+    await userEvent.click(inHand().getByRole('button', { name: 'Put it in' }))
+    await waitFor(() => expect(inHand().getByRole('heading', { level: 2 }).textContent).toBe('Bone blank'))
+    expect(inHand().getByText(/sizes are needed before its joints can be judged/)).toBeTruthy()
+    await waitFor(() => expect(server.build.parts.nut!.state).toBe('planned'))
+  })
+  it('from the stash it comes with its sizes and is put by', async () => {
+    layOut(without(fullBuild(), 'nut'))
+    server.stock = [stash()]
+    show(<PartsStation />, 'parts/nut')
+    await userEvent.click(await inHand().findByRole('button', { name: 'Take this one' }))
+    await waitFor(() => expect(server.build.parts.nut!.name).toBe('Nut from the drawer'))
+    expect(server.build.parts.nut!.sizes.width!.value).toBe(3.33)
+    await waitFor(() => expect(server.stock[0]!.reserved).toEqual({ b: 1 }))
+  })
+  it('an impossible price is told and the old one kept', async () => {
+    layOut()
+    show(<PartsStation />, 'parts/guard')
+    const price = inHand().getByLabelText('Price, EUR')
+    await userEvent.type(price, 'ten{Enter}')
+    expect(inHand().getByRole('alert').textContent).toMatch(/"ten" is not a price; write it like 12\.50/)
+    expect(server.build.parts.guard!.price).toBeUndefined()
+    await userEvent.clear(price)
+    await userEvent.type(price, '16.5{Enter}')
+    await waitFor(() => expect(server.build.parts.guard!.price).toBe(16.5))
+  })
+  it('fixed, preferred or open, and a property: each is a change with words', async () => {
+    layOut()
+    show(<PartsStation />, 'parts/jack')
+    await userEvent.selectOptions(inHand().getByLabelText('This slot'), 'preferred')
+    await userEvent.selectOptions(inHand().getByLabelText('Contacts'), 'stereo')
+    await waitFor(() => expect(server.build.slots).toEqual({ jack: 'preferred' }))
+    await waitFor(() => expect(server.build.parts.jack!.traits.contacts).toBe('stereo'))
+    expect(server.done.map((c) => c.label)).toEqual(['Jack: preferred', 'Jack: contacts stereo'])
+  })
+  it('not as listed: measured against what was promised, with a claim to take away', () => {
+    const b = structuredClone(fullBuild())
+    b.parts.guard!.promised = { thickness: { value: 3.9, doubt: 0.4, known: 'listed' } }
+    layOut(b)
+    show(<PartsStation />, 'parts/guard')
+    expect(inHand().getByRole('alert').textContent).toMatch(/Not as listed.*Thickness: promised 3\.9 mm, came 2\.5 mm/)
+    expect(inHand().getByRole('button', { name: 'Claim sheet' })).toBeTruthy()
+  })
+  it('a size can be forgotten, a part taken out or put into the stash', async () => {
+    layOut()
+    show(<PartsStation />, 'parts/nut')
+    await userEvent.click(inHand().getByRole('button', { name: 'Forget Length' }))
+    await waitFor(() => expect(server.build.parts.nut!.sizes.length).toBeUndefined())
+    await userEvent.click(inHand().getByRole('button', { name: 'Put it in the stash' }))
+    await waitFor(() => expect(server.stock.map((i) => i.part.name)).toEqual(['nut']))
+    await waitFor(() => expect(server.build.parts.nut).toBeUndefined())
+  })
+})
+
+describe('measure next', () => {
+  it('the size that settles most comes first, with what it has a say in', async () => {
+    layOut(listed())
+    show(<PartsStation />, 'parts?tab=measure')
+    expect(inHand().getByRole('heading', { level: 2 }).textContent).toBe('Pocket width, mouth')
+    expect(inHand().getByText('Heel in pocket, at the mouth')).toBeTruthy()
+    expect(inHand().getAllByText(/inside jaws, at the edge/).length).toBeGreaterThan(0)
+  })
+  it('entered, it leaves the list', async () => {
+    layOut(listed())
+    show(<PartsStation />, 'parts?tab=measure')
+    await userEvent.selectOptions(inHand().getByRole('combobox'), 'calipers')
+    const field = inHand().getByRole('textbox')
+    await userEvent.clear(field)
+    await userEvent.type(field, '56.5{Enter}')
+    await waitFor(() => expect(server.build.parts.body!.sizes['pocket.widthMouth']!.value).toBe(56.5))
+    await waitFor(() => expect(useBuild.getState().ranked).toEqual([]))
+    expect(screen.getByText(/Nothing left to measure would change a verdict/)).toBeTruthy()
+  })
+  it('tools on hand are kept with the build', async () => {
+    layOut(listed())
+    show(<PartsStation />, 'parts?tab=measure')
+    await userEvent.click(screen.getByRole('checkbox', { name: 'calipers' }))
+    await waitFor(() => expect(server.build.tools).toEqual(['rule', 'meter', 'scale']))
+  })
+})
+
+describe('money', () => {
+  const priced = () => {
+    const b = structuredClone(fullBuild())
+    Object.assign(b.parts.guard!, { price: 16, seller: 'Low Tide Plastics' })
+    Object.assign(b.parts.bridge!, { price: 58, seller: 'Capstan Hardware', state: 'ordered', arrives: '2027-01-04' })
+    return { ...b, budget: 100, due: '2027-02-15', parcels: { 'Capstan Hardware': 4.5 } }
+  }
+  it('by seller, one postage a parcel, and what is left', () => {
+    layOut(priced())
+    show(<PartsStation />, 'parts?tab=money')
+    const row = screen.getByRole('row', { name: /Capstan Hardware/ })
+    expect(row.textContent).toMatch(/158\.0058\.00/)
+    expect(screen.getByRole('img', { name: /Planned money by seller: Capstan Hardware 63/ })).toBeTruthy()
+  })
+  it('postage and budget are entered where they stand; nonsense is told', async () => {
+    layOut(priced())
+    show(<PartsStation />, 'parts?tab=money')
+    const postage = screen.getByLabelText('Postage from Capstan Hardware')
+    await userEvent.clear(postage)
+    await userEvent.type(postage, '-4{Enter}')
+    expect(screen.getByRole('alert').textContent).toMatch(/-4 cannot be; 0 to 100000 is allowed/)
+    await userEvent.clear(postage)
+    await userEvent.type(postage, '6{Enter}')
+    await waitFor(() => expect(server.build.parcels).toEqual({ 'Capstan Hardware': 6 }))
+  })
+  it('what is still to come stands with its day', () => {
+    layOut(priced())
+    show(<PartsStation />, 'parts?tab=money')
+    expect(inHand().getByText(/Promised for 2027-01-04/)).toBeTruthy()
+  })
+})
+
+describe('choosing', () => {
+  const offer = (id: string, spacing: number, price: number): StockItem => ({
+    id,
+    part: {
+      ...changed(fullBuild(), { 'bridge/studSpacing': spacing }).parts.bridge!,
+      name: `Bridge ${id}`,
+      price,
+      seller: 'Capstan Hardware',
+    },
+    holding: 'offer',
+    quantity: 1,
+    reserved: {},
+    shipping: 4,
+    lead: { promised: 6 },
+  })
+  it('the best set first, why another is out, with the number and the nearest that would do', async () => {
+    layOut({ ...fullBuild(), slots: { bridge: 'open' } })
+    server.stock = [offer('good', 74, 50), offer('wide', 80, 20)]
+    show(<PartsStation />, 'parts?tab=choose')
+    await waitFor(() => expect(screen.getByText(/2 parts of/)).toBeTruthy())
+    await userEvent.click(screen.getByRole('button', { name: 'Find sets' }))
+    await waitFor(() => expect(inHand().getByRole('heading', { name: 'Its joints' })).toBeTruthy())
+    const wide = screen
+      .getAllByRole('listitem')
+      .find((l) => l.textContent!.includes('Bridge wide') && within(l).queryByRole('button', { name: 'Why not this' }))!
+    await userEvent.click(within(wide).getByRole('button', { name: 'Why not this' }))
+    await waitFor(() => expect(inHand().getByText(/6 mm apart/)).toBeTruthy())
+    expect(inHand().getByText(/Nearest that would do/)).toBeTruthy()
+  })
+  it('no set: says which joint stands in the way', async () => {
+    const b = { ...fullBuild(), slots: { bridge: 'open' as const, body: 'open' as const, strings: 'open' as const } }
+    layOut(b)
+    server.stock = [offer('wide', 80, 20)]
+    show(<PartsStation />, 'parts?tab=choose')
+    await waitFor(() => expect(screen.getByText(/parts of/)).toBeTruthy())
+    await userEvent.click(screen.getByRole('button', { name: 'Find sets' }))
+    await waitFor(() => expect(screen.queryByText('Trying sets…')).toBeNull())
+  })
+  it('tools that are missing are remembered on this machine', async () => {
+    layOut()
+    show(<ToolsHere />)
+    await userEvent.click(screen.getByText(/^Tools here: all of them/))
+    await userEvent.click(screen.getByRole('checkbox', { name: 'router' }))
+    expect(usePrefs.getState().lacking).toEqual(['router'])
+    expect(screen.getByText(/all but router/)).toBeTruthy()
+    await userEvent.click(screen.getByRole('checkbox', { name: 'router' }))
+    expect(usePrefs.getState().lacking).toEqual([])
+  })
+})
+
+describe('why not', () => {
+  const item = stash()
+  it('waits, then gives the reason that holds whatever else is chosen', () => {
+    layOut()
+    const { rerender } = show(<WhyNotPanel item={item} result={undefined} />)
+    expect(screen.getByText('Trying it…')).toBeTruthy()
+    rerender(<WhyNotPanel item={item} result={{ alone: 'It takes 40 days to come and 12 are left.', clashes: [], nearest: item }} />)
+    expect(screen.getByText(/40 days to come/)).toBeTruthy()
+    expect(screen.getByText(/Nearest that would do/)).toBeTruthy()
+  })
+  it('clashes with their numbers; or nothing stands against it', () => {
+    layOut()
+    show(
+      <WhyNotPanel item={item} result={{ clashes: [{ id: 'x', title: 'Nut in its slot', verdict: 'wont-go', says: '4 mm too low.' }] }} />,
+    )
+    expect(screen.getByText(/4 mm too low/)).toBeTruthy()
+    expect(screen.getByRole('img', { name: 'won’t go' })).toBeTruthy()
+  })
+  it('says when no complete set keeps the limits with it', () => {
+    layOut()
+    show(<WhyNotPanel item={item} result={{ clashes: [] }} />)
+    expect(screen.getByText(/No complete set keeps the limits/)).toBeTruthy()
+  })
+})
+
+describe('a table of parts', () => {
+  const file = (text: string, name = 'parts.csv') => new File([text], name, { type: 'text/csv' })
+  it('errors by row and column, nothing to take', async () => {
+    layOut()
+    show(<CsvSheet file={file('kind,name,pocket.depth\nbody,Deep,160\nbodi,Slip,16\n')} onClose={() => undefined} />)
+    await waitFor(() => expect(screen.getByRole('alert').textContent).toMatch(/2 cells cannot be; nothing is taken in/))
+    expect(screen.getAllByRole('row')[1]!.textContent).toMatch(/^2pocket\.depth160/)
+    expect(screen.queryByRole('button', { name: /Take/ })).toBeNull()
+  })
+  it('a good one is looked over, then taken in', async () => {
+    layOut()
+    const close = vi.fn()
+    show(<CsvSheet file={file('kind,name,quantity\nnut,One,2\nnut,Two,1\n')} onClose={close} />)
+    await userEvent.click(await screen.findByRole('button', { name: 'Take 2 parts in' }))
+    await waitFor(() => expect(close).toHaveBeenCalled())
+    expect(server.stock.map((i) => i.part.name)).toEqual(['One', 'Two'])
+  })
+  it('a file far too large is refused before it is read', async () => {
+    layOut()
+    const huge = file('x')
+    Object.defineProperty(huge, 'size', { value: 11e6 })
+    show(<CsvSheet file={huge} onClose={() => undefined} />)
+    await waitFor(() => expect(screen.getByRole('alert').textContent).toMatch(/11\.0 MB; at most 10 MB/))
+  })
+})
+
+describe('the stash', () => {
+  it('lists, searches, and opens what is in hand', async () => {
+    layOut()
+    server.stock = [stash(), stash({ id: 's1', part: { ...fullBuild().parts.jack!, name: 'Jack, open' }, minimum: 5 })]
+    show(<PartsStation />, 'parts?tab=stock')
+    await waitFor(() => expect(screen.getByText('2').parentElement!.textContent).toBe('2 parts'))
+    fireEvent.change(screen.getByLabelText('Search parts'), { target: { value: 'jack' } })
+    await waitFor(() => expect(screen.getByText('1').parentElement!.textContent).toBe('1 parts'))
+    await waitFor(() => expect(inHand().getByRole('heading', { level: 2 }).textContent).toBe('Jack, open'))
+    const many = inHand().getByLabelText('How many')
+    await userEvent.clear(many)
+    await userEvent.type(many, '7{Enter}')
+    await waitFor(() => expect(server.stock[1]!.quantity).toBe(7))
+  })
+  it('nothing by that name; an empty stash says how to fill it', async () => {
+    layOut()
+    show(<PartsStation />, 'parts?tab=stock')
+    await waitFor(() => expect(screen.getByText(/The stash is empty/)).toBeTruthy())
+    fireEvent.change(screen.getByLabelText('Search parts'), { target: { value: 'zither' } })
+    await waitFor(() => expect(screen.getByText('Nothing by that name.')).toBeTruthy())
+  })
+})

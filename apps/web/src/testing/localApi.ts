@@ -1,0 +1,106 @@
+import { applyChange, inverse, type Build, type Change, type LogEntry, type StockItem } from '@snug/core'
+import { readPartsCsv } from '@snug/formats'
+import type { BuildState } from '../state/api'
+
+export class ApiProblem extends Error {
+  constructor(
+    readonly status: number,
+    detail: string,
+    readonly body: { current?: BuildState } = {},
+  ) {
+    super(detail)
+  }
+}
+
+/** A server of a few lines, in memory; tests look into it to see what reached it. */
+export const server = {
+  build: undefined as unknown as Build,
+  revision: 0,
+  done: [] as Change[],
+  undone: [] as Change[],
+  log: [] as LogEntry[],
+  stock: [] as StockItem[],
+}
+
+export function resetServer(build: Build) {
+  Object.assign(server, { build, revision: 0, done: [], undone: [], log: [], stock: [] })
+}
+
+const state = (): BuildState => ({
+  id: 'b',
+  revision: server.revision,
+  build: server.build,
+  canUndo: server.done.length > 0,
+  canRedo: server.undone.length > 0,
+  updatedAt: '',
+})
+const found = (query: { q?: string; kind?: string; holding?: string }) =>
+  server.stock.filter(
+    (i) =>
+      (!query.kind || i.part.kind === query.kind) &&
+      (!query.holding || i.holding === query.holding) &&
+      (!query.q || i.part.name.toLowerCase().includes(query.q.toLowerCase())),
+  )
+
+export const api = {
+  builds: () => Promise.resolve([state()]),
+  build: () => Promise.resolve(state()),
+  change: (_id: string, revision: number, change: Change) => {
+    if (revision !== server.revision) return Promise.reject(new ApiProblem(409, 'Changed elsewhere.', { current: state() }))
+    server.build = applyChange(server.build, change)
+    server.revision++
+    server.done.push(change)
+    server.undone = []
+    return Promise.resolve(state())
+  },
+  undo: () => {
+    const last = server.done.pop()!
+    server.build = applyChange(server.build, inverse(last))
+    server.undone.push(last)
+    server.revision++
+    return Promise.resolve(state())
+  },
+  redo: () => {
+    const next = server.undone.pop()!
+    server.build = applyChange(server.build, next)
+    server.done.push(next)
+    server.revision++
+    return Promise.resolve(state())
+  },
+  log: () => Promise.resolve(server.log),
+  addLog: (_id: string, entry: Omit<LogEntry, 'id' | 'at'>) => {
+    const made = { ...entry, id: `log-${server.log.length}`, at: '2026-11-24T20:00:00Z' } as LogEntry
+    server.log = [made, ...server.log]
+    return Promise.resolve(made)
+  },
+  strike: (_id: string, id: string, struck: boolean) => {
+    server.log = server.log.map((e) => {
+      if (e.id !== id) return e
+      const { struck: _, ...bare } = e
+      return struck ? { ...bare, struck: '2026-11-24T21:00:00Z' } : bare
+    })
+    return Promise.resolve(server.log.find((e) => e.id === id)!)
+  },
+  stock: (query: { q?: string; kind?: string; holding?: string }) => {
+    const items = found(query)
+    return Promise.resolve({ total: items.length, items })
+  },
+  addStock: (item: Omit<StockItem, 'id'>) => {
+    const made = { ...item, id: `s${server.stock.length}` }
+    server.stock.push(made)
+    return Promise.resolve(made)
+  },
+  changeStock: (item: StockItem) => {
+    server.stock = server.stock.map((i) => (i.id === item.id ? item : i))
+    return Promise.resolve(item)
+  },
+  removeStock: (id: string) => {
+    server.stock = server.stock.filter((i) => i.id !== id)
+    return Promise.resolve()
+  },
+  importCsv: (csv: string) => {
+    const { items } = readPartsCsv(csv)
+    server.stock.push(...items.map((i, n) => ({ ...i, id: `csv${n}` })))
+    return Promise.resolve({ taken: items.length })
+  },
+}
