@@ -86,7 +86,7 @@ export function dunlin(today: string, due: string, late: string): Build {
           studBoreDepth: [24, 'rule'],
           'tail.toBridge': [46, 'calipers', 0.1],
           'tail.bore': 11.62,
-          'block.width': [96, 'rule'],
+          'block.width': [101, 'rule'],
           'block.thickness': [42, 'rule'],
           ...route('neck', 92, 46, 80, 24),
           ...route('bridge', 222, 46, 80, 24),

@@ -33,7 +33,8 @@ export function jointOf(build: Build, base: JointBase, checks: Check[]): JudgedJ
     ...(touched.length ? { coated: worst(checks.map((c) => (c.coated ?? c.raw).verdict)) } : {}),
     ...(figure ? { figure } : {}),
     says: speaker.says,
-    cures: checks.flatMap((c) => c.cures),
+    // What cures the check that speaks comes first.
+    cures: [speaker, ...checks.filter((c) => c !== speaker)].flatMap((c) => c.cures),
     checks,
     missing: [],
     ...(settles ? { settles } : {}),

@@ -135,7 +135,7 @@ export function balanceJoint(build: Build): JudgedJoint {
             ? `The centre of mass lies ${printMm(head, 0)} mm on the headstock’s side of the upper button: neck-heavy, it dips.`
             : verdict === 'loose'
               ? `The centre of mass lies ${printMm(head, 0)} mm behind the upper button: level on a grippy strap, it dips on a slippery one.`
-              : `The centre of mass lies ${printMm(head, 0)} mm behind the upper button: it hangs level.`
+              : `The centre of mass lies ${printMm(head, 0)} mm behind the upper button: it hangs level on most straps.`
         } Hang it and see: that overrides this sum.`,
       cures: ({ verdict }) =>
         verdict === 'snug' || verdict === 'cant-tell'
@@ -178,7 +178,7 @@ function restTable(build: Build, com: Point, mouth: number, upper: number): Deta
     deg === 0 ? 'level' : Math.abs(deg) >= 85 ? 'does not hold' : `neck ${deg > 0 ? 'down' : 'up'} ${Math.abs(deg).toFixed(0)}°`
   return [
     {
-      title: 'Let go of, it rests',
+      title: 'Let go of, held by the strap alone, it rests',
       columns: ['strap', 'neck'],
       rows: [
         ['grippy: suede or cotton', words(angle(GRIPPY))],

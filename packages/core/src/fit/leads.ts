@@ -120,7 +120,13 @@ function leadsDrawing(build: Build) {
     ...runs.flatMap((r): Mark[] => [
       { mark: 'line', role: r.id === 'ground' ? 'ground' : 'hot', points: [r.from, r.to] },
       { mark: 'circle', role: 'metal', at: r.to, r: 4 },
-      { mark: 'label', at: pt(r.to.x, r.to.y + 13), text: r.id.replace('pickup-', ''), anchor: 'middle' },
+      // Pickups and ground end on one line: the ground is named on its other side.
+      {
+        mark: 'label',
+        at: pt(r.to.x - (r.id === 'ground' ? 8 : 0), r.to.y + (r.id === 'ground' ? -9 : 15)),
+        text: r.id.replace('pickup-', ''),
+        anchor: r.id === 'ground' ? 'end' : 'middle',
+      },
     ]),
   ]
   const [first] = runs

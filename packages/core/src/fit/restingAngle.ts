@@ -4,8 +4,8 @@ import { pt, type Point } from '../drawing'
 const STRAP = 1150
 const WRAP = 2.6
 /** Friction of a strap on a shirt: suede or cotton, and smooth nylon. [practice] */
-export const GRIPPY = 0.5
-export const SLIPPERY = 0.15
+export const GRIPPY = 0.9
+export const SLIPPERY = 0.35
 const STEP = 0.5
 const MOST = 85
 
