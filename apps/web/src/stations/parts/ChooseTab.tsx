@@ -1,5 +1,6 @@
 import {
   choosePart,
+  partDrawing,
   SLOTS,
   slotSpec,
   type Change,
@@ -23,6 +24,7 @@ import { PegMark } from '../../ui/PegMark'
 import { ThingRow } from '../../ui/ThingRow'
 import { PartsList } from './PartsList'
 import { stockDrawing } from './stockDrawing'
+import { OpenSlots } from './OpenSlots'
 import { ToolsHere } from './ToolsHere'
 import { useCandidates } from './useStock'
 import { WhyNotPanel } from './WhyNotPanel'
@@ -90,7 +92,8 @@ export function ChooseTab() {
       ),
     })
   const shown = why?.item ?? set?.items[0]?.item
-  const drawing = useMemo(() => (shown ? stockDrawing(build, shown) : undefined), [build, shown])
+  // Until a set is found: the first part that may change, or the body.
+  const drawing = useMemo(() => (shown ? stockDrawing(build, shown) : partDrawing(build, slots[0] ?? 'body')), [build, shown, slots])
   return (
     <Workspace
       loupe={drawing}
@@ -105,7 +108,7 @@ export function ChooseTab() {
                   these kinds are in the stash or on offer.
                 </>
               ) : (
-                'No slot is open. Under Slots, set the ones you have not made your mind up about to open or preferred.'
+                'No slot is open yet. Open the ones you have not made your mind up about; everything else stays as it is.'
               )}
             </p>
             <div className="mt-2 flex flex-wrap items-end gap-3">
@@ -157,6 +160,7 @@ export function ChooseTab() {
               </span>
             </div>
             <ToolsHere />
+            <OpenSlots key={slots.length ? 'some' : 'none'} open={!slots.length} />
           </div>
           {choice && !choice.sets.length && (
             <p className="p-4">

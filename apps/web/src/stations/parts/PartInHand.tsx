@@ -112,6 +112,10 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
     )
   const off = notAsListed(part)
   const missing = new Set(missingSizes(part))
+  const said = [...Object.entries(kind.traits).map(([key, t]) => t.options.find(([v]) => v === part.traits[key])?.[1]), part.metal]
+    .filter(Boolean)
+    .join(', ')
+  const unsaid = Object.entries(kind.traits).some(([key, t]) => t.required && !part.traits[key])
   const keys = Object.keys(kind.sizes).filter((k) => !/\.(\d+)$/.test(k) || Number(/\d+$/.exec(k)![0]) <= build.strings)
   const shown = [
     ...keys.filter((k) => missing.has(k)),
@@ -160,40 +164,47 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
           ]}
           onChange={(v) => change((b) => setIn(b, 'slots', slot, v, `${slotSpec(slot).label}: ${v}`))}
         />
-        <Choice
-          label="Metal"
-          value={part.metal ?? ''}
-          options={[['', 'none or not said'], ...METALS.map((m) => [m, m] as const)]}
-          onChange={(v) => change((b) => setPartField(b, slot, 'metal', v || undefined))}
-        />
-        <Field label="Colour, seen on the long view">
-          {(p) => (
-            <span className="flex gap-2">
-              <input
-                {...p}
-                type="color"
-                className="h-10 w-16 rounded border border-hairline bg-sheet"
-                value={part.colour ?? '#cfa46a'}
-                onChange={(e) => change((b) => setPartField(b, slot, 'colour', e.target.value))}
-              />
-              {part.colour && (
-                <Button look="quiet" onClick={() => change((b) => setPartField(b, slot, 'colour', undefined))}>
-                  as usual
-                </Button>
-              )}
-            </span>
-          )}
-        </Field>
-        {Object.entries(kind.traits).map(([key, spec]) => (
-          <Choice
-            key={key}
-            label={spec.label}
-            value={part.traits[key] ?? ''}
-            options={[['', 'not said'], ...spec.options]}
-            onChange={(v) => change((b) => setTrait(b, slot, key, v || undefined))}
-          />
-        ))}
       </div>
+      <details className="mt-2 border-y border-hairline" open={unsaid}>
+        <summary className="label min-h-10 cursor-pointer content-center text-[15px]">
+          What it is: <span className="text-soft">{said || 'nothing said yet'}</span>
+        </summary>
+        <div className="grid grid-cols-2 gap-x-3 gap-y-2 pb-2">
+          <Choice
+            label="Metal"
+            value={part.metal ?? ''}
+            options={[['', 'none or not said'], ...METALS.map((m) => [m, m] as const)]}
+            onChange={(v) => change((b) => setPartField(b, slot, 'metal', v || undefined))}
+          />
+          <Field label="Colour, seen on the long view">
+            {(p) => (
+              <span className="flex gap-2">
+                <input
+                  {...p}
+                  type="color"
+                  className="h-10 w-16 rounded border border-hairline bg-sheet"
+                  value={part.colour ?? '#cfa46a'}
+                  onChange={(e) => change((b) => setPartField(b, slot, 'colour', e.target.value))}
+                />
+                {part.colour && (
+                  <Button look="quiet" onClick={() => change((b) => setPartField(b, slot, 'colour', undefined))}>
+                    as usual
+                  </Button>
+                )}
+              </span>
+            )}
+          </Field>
+          {Object.entries(kind.traits).map(([key, spec]) => (
+            <Choice
+              key={key}
+              label={spec.label}
+              value={part.traits[key] ?? ''}
+              options={[['', 'not said'], ...spec.options]}
+              onChange={(v) => change((b) => setTrait(b, slot, key, v || undefined))}
+            />
+          ))}
+        </div>
+      </details>
       {off.length > 0 && (
         <div role="alert" className="mt-3 border-l-4 border-wont bg-canvas px-3 py-2">
           <p className="font-bold">Not as listed</p>

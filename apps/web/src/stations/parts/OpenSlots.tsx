@@ -1,0 +1,37 @@
+import { setIn, SLOTS, SLOT_STATES, type Slot, type SlotState } from '@snug/core'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+
+const WORD: Record<SlotState, string> = { fixed: 'stays', preferred: 'preferred', open: 'open' }
+
+/** Which slots may change: every chosen part stays, is preferred, or gives way to anything that fits. */
+export function OpenSlots({ open }: { open: boolean }) {
+  const build = useOpenBuild()
+  const change = useBuild((s) => s.change)
+  const rows = SLOTS.filter((s) => build.parts[s.slot])
+  return (
+    <details className="mt-1" open={open}>
+      <summary className="label min-h-9 cursor-pointer pt-1.5 text-[15px]">What may change</summary>
+      <ul className="grid grid-cols-2 gap-x-6">
+        {rows.map(({ slot, label }) => (
+          <li key={slot} className="flex items-center justify-between gap-2 border-t border-hairline">
+            <span className="truncate" title={build.parts[slot as Slot]!.name}>
+              {label}
+            </span>
+            <select
+              aria-label={`${label} may change`}
+              className="label min-h-10 rounded border border-hairline bg-sheet px-2 text-[15px]"
+              value={build.slots?.[slot] ?? 'fixed'}
+              onChange={(e) => change((b) => setIn(b, 'slots', slot, e.target.value, `${label}: ${e.target.value}`))}
+            >
+              {SLOT_STATES.map((s) => (
+                <option key={s} value={s}>
+                  {WORD[s]}
+                </option>
+              ))}
+            </select>
+          </li>
+        ))}
+      </ul>
+    </details>
+  )
+}
