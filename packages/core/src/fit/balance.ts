@@ -115,10 +115,10 @@ export function balanceJoint(build: Build): JudgedJoint {
   }
   const button = sizeAt(build, ref)
   if (!button) return waitingJoint(base, [ref])
-  const rests = restTable(build, com.at, d.mouth, button.value)
+  const rests = restsAt(build, com.at, d.mouth, button.value)
   const margin = com.at.x - (d.mouth + button.value)
   const head = Math.abs(margin)
-  return jointOf(build, { ...base, tables: [...rests, ...base.tables!] }, [
+  return jointOf(build, { ...base, tables: [...(rests ? [restTable(rests)] : []), ...base.tables!] }, [
     check({
       id: 'margin',
       label: 'Centre of mass behind the upper button',
@@ -133,9 +133,7 @@ export function balanceJoint(build: Build): JudgedJoint {
         `About ${(com.gram / 1000).toFixed(1)} kg. ${
           margin < 0
             ? `The centre of mass lies ${printMm(head, 0)} mm on the headstock’s side of the upper button: neck-heavy, it dips.`
-            : verdict === 'loose'
-              ? `The centre of mass lies ${printMm(head, 0)} mm behind the upper button: level on a grippy strap, it dips on a slippery one.`
-              : `The centre of mass lies ${printMm(head, 0)} mm behind the upper button: it hangs level on most straps.`
+            : `The centre of mass lies ${printMm(head, 0)} mm behind the upper button: ${hangs(rests ?? (verdict === 'loose' ? { grippy: 0, slippery: 90 } : LEVEL))}.`
         } Hang it and see: that overrides this sum.`,
       cures: ({ verdict }) =>
         verdict === 'snug' || verdict === 'cant-tell'
@@ -162,30 +160,43 @@ export function balanceJoint(build: Build): JudgedJoint {
   ])
 }
 
-/** How far the neck drops on a grippy and on a slippery strap, from where its buttons and its weight lie. */
-function restTable(build: Build, com: Point, mouth: number, upper: number): DetailTable[] {
+/** Degrees the neck drops by on a grippy and on a slippery strap. */
+interface Rests {
+  grippy: number
+  slippery: number
+}
+const LEVEL: Rests = { grippy: 0, slippery: 0 }
+/** Less than this nobody minds, degrees. [ours] */
+const MINDED = 8
+
+function restsAt(build: Build, com: Point, mouth: number, upper: number): Rests | undefined {
   const lower = valueAt(build, sizeRef('body', 'button.lower.x'))
-  if (lower === undefined) return []
+  if (lower === undefined) return undefined
   // The upper button sits on the bass-side rim at its place along the body, the lower one on the centre line.
-  const rim = Math.max(
-    0,
-    ...bodyOutline(build, mouth)
-      .filter((p) => Math.abs(p.x - mouth - upper) < 30)
-      .map((p) => p.y),
-  )
+  let rim = 0
+  for (const p of bodyOutline(build, mouth)) if (Math.abs(p.x - mouth - upper) < 30) rim = Math.max(rim, p.y)
   const angle = (friction: number) => restingAngle(com, pt(mouth + upper, rim), pt(mouth + lower, 0), friction)
+  return { grippy: angle(GRIPPY), slippery: angle(SLIPPERY) }
+}
+
+function hangs({ grippy, slippery }: Rests): string {
+  if (Math.abs(slippery) <= MINDED) return 'it hangs level on most straps'
+  return Math.abs(grippy) <= MINDED
+    ? `level on a grippy strap, ${slippery > 0 ? 'the neck sinks' : 'the tail sinks'} on a slippery one`
+    : `the ${grippy > 0 ? 'neck' : 'tail'} sinks even on a grippy strap`
+}
+
+function restTable({ grippy, slippery }: Rests): DetailTable {
   const words = (deg: number) =>
-    deg === 0 ? 'level' : Math.abs(deg) >= 85 ? 'does not hold' : `neck ${deg > 0 ? 'down' : 'up'} ${Math.abs(deg).toFixed(0)}°`
-  return [
-    {
-      title: 'Let go of, held by the strap alone, it rests',
-      columns: ['strap', 'neck'],
-      rows: [
-        ['grippy: suede or cotton', words(angle(GRIPPY))],
-        ['slippery: smooth nylon', words(angle(SLIPPERY))],
-      ],
-    },
-  ]
+    Math.abs(deg) < 0.5 ? 'level' : Math.abs(deg) >= 85 ? 'does not hold' : `neck ${deg > 0 ? 'down' : 'up'} ${Math.abs(deg).toFixed(0)}°`
+  return {
+    title: 'Let go of, held by the strap alone, it rests',
+    columns: ['strap', 'neck'],
+    rows: [
+      ['grippy: suede or cotton', words(grippy)],
+      ['slippery: smooth nylon', words(slippery)],
+    ],
+  }
 }
 
 function balanceDrawing(build: Build, all: readonly Lump[], com: { at: Point; gram: number }): Drawing {

@@ -6,7 +6,8 @@ const WRAP = 2.6
 /** Friction of a strap on a shirt: suede or cotton, and smooth nylon. [practice] */
 export const GRIPPY = 0.9
 export const SLIPPERY = 0.35
-const STEP = 0.5
+const COARSE = 5
+const FINE = 0.1
 const MOST = 85
 
 /**
@@ -24,9 +25,19 @@ export function restingAngle(centre: Point, upper: Point, lower: Point, friction
   if (start !== undefined && Math.abs(start) <= holds) return 0
   // It slides towards the length that pulls harder, and has gone far enough once the odds are small or have turned round.
   const way = start === undefined || start > 0 ? 1 : -1
-  for (let deg = STEP; deg <= MOST; deg += STEP) {
+  const slides = (deg: number) => {
     const odds = pullOdds(centre, upper, lower, strap, way * deg)
-    if (odds !== undefined && way * odds <= holds) return way * deg
+    return odds === undefined || way * odds > holds
+  }
+  for (let deg = COARSE; deg <= MOST; deg += COARSE) {
+    if (slides(deg)) continue
+    let [from, to] = [deg - COARSE, deg]
+    while (to - from > FINE) {
+      const middle = (from + to) / 2
+      if (slides(middle)) from = middle
+      else to = middle
+    }
+    return way * to
   }
   return way * MOST
 }
@@ -36,18 +47,16 @@ function over(centre: Point, upper: Point, lower: Point, strap: number, deg: num
   const t = (deg * Math.PI) / 180
   // The neck points towards negative x; when it drops, what is up turns towards the tail.
   const up = pt(Math.sin(t), Math.cos(t))
-  const length = (s: number) => {
-    const p = pt(centre.x + s * up.x, centre.y + s * up.y)
-    return Math.hypot(p.x - upper.x, p.y - upper.y) + Math.hypot(p.x - lower.x, p.y - lower.y)
-  }
-  let [low, high] = [0, strap]
-  if (length(low) > strap) return undefined
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2
-    if (length(middle) < strap) low = middle
-    else high = middle
-  }
-  return pt(centre.x + low * up.x, centre.y + low * up.y)
+  // Both distances as one root: a + b is the strap's length and a2 - b2 runs straight along the line, so a does too.
+  const [ux, uy, lx, ly] = [centre.x - upper.x, centre.y - upper.y, centre.x - lower.x, centre.y - lower.y]
+  const [fixed, slope] = [ux * ux + uy * uy - lx * lx - ly * ly, 2 * ((ux - lx) * up.x + (uy - ly) * up.y)]
+  const [a0, a1] = [(strap + fixed / strap) / 2, slope / strap / 2]
+  // (a0 + a1 s)2 = u2 + 2 (u . up) s + s2
+  const [qa, qb, qc] = [1 - a1 * a1, 2 * (ux * up.x + uy * up.y) - 2 * a0 * a1, ux * ux + uy * uy - a0 * a0]
+  const root = qb * qb - 4 * qa * qc
+  if (qc > 0 || root < 0) return undefined
+  const s = (-qb + Math.sqrt(root)) / (2 * qa)
+  return pt(centre.x + s * up.x, centre.y + s * up.y)
 }
 
 /** Natural logarithm of the upper length's pull over the lower one's; nothing when both lengths hang on one side. */

@@ -14,8 +14,9 @@ export function OpenSlots({ open }: { open: boolean }) {
       <ul className="grid grid-cols-2 gap-x-6">
         {rows.map(({ slot, label }) => (
           <li key={slot} className="flex items-center justify-between gap-2 border-t border-hairline">
-            <span className="truncate" title={build.parts[slot as Slot]!.name}>
+            <span className="min-w-0 py-1 leading-tight">
               {label}
+              <span className="block truncate text-[13px] text-soft">{build.parts[slot as Slot]!.name}</span>
             </span>
             <select
               aria-label={`${label} may change`}

@@ -112,7 +112,12 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
     )
   const off = notAsListed(part)
   const missing = new Set(missingSizes(part))
-  const said = [...Object.entries(kind.traits).map(([key, t]) => t.options.find(([v]) => v === part.traits[key])?.[1]), part.metal]
+  const said = [
+    ...Object.entries(kind.traits).map(
+      ([key, t]) => part.traits[key] !== 'no' && part.traits[key] !== 'none' && t.options.find(([v]) => v === part.traits[key])?.[1],
+    ),
+    part.metal,
+  ]
     .filter(Boolean)
     .join(', ')
   const unsaid = Object.entries(kind.traits).some(([key, t]) => t.required && !part.traits[key])

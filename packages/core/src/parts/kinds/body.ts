@@ -99,8 +99,8 @@ export const body = defineKind({
     top: {
       label: 'Top',
       options: [
-        ['flat', 'flat'],
-        ['arched', 'arched'],
+        ['flat', 'flat top'],
+        ['arched', 'arched top'],
       ],
     },
     notch: {
