@@ -280,7 +280,8 @@ export function printPartsCsv(items: readonly NewStockItem[]): string {
 }
 
 const printCell = (s: Size, spec: SizeSpec): string => {
-  const value = spec.unit === 'farad' ? `${s.value * 1e12}p` : String(s.value)
-  const doubt = spec.unit === 'farad' ? `${s.doubt * 1e12}p` : String(s.doubt)
+  // Picofarads to twelve figures: enough for any part, and no tail of binary rounding.
+  const print = (v: number) => (spec.unit === 'farad' ? `${Number((v * 1e12).toPrecision(12))}p` : String(v))
+  const [value, doubt] = [print(s.value), print(s.doubt)]
   return `${value} ±${doubt} ${s.known}`
 }
