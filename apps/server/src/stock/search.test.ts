@@ -7,7 +7,13 @@ import { startApp, type TestApp } from '../testing/app'
 let app: TestApp
 const parts = Object.values(fullBuild().parts).flatMap((p) => (p ? [p] : []))
 const items = parts.map((part, i) => ({
-  part: { ...part, name: `${part.kind} number ${i}`, seller: i % 2 ? 'Old Ropewalk Parts' : 'Capstan Hardware' },
+  // What is on offer is not in hand; a table says so by its holding alone.
+  part: {
+    ...part,
+    state: i % 3 ? ('in hand' as const) : ('planned' as const),
+    name: `${part.kind} number ${i}`,
+    seller: i % 2 ? 'Old Ropewalk Parts' : 'Capstan Hardware',
+  },
   holding: i % 3 ? 'stash' : 'offer',
   quantity: i,
   reserved: {},
