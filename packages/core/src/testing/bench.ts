@@ -28,11 +28,12 @@ export function aBuild(parts: Partial<Record<Slot, Part>>, more: Partial<Build> 
 }
 
 export function jointIn(build: Build, id: string): JudgedJoint {
-  const found = JOINT_KINDS.filter((k) => existsIn(k, build))
-    .map((k) => k.find(build))
-    .find((j) => j.id === id)
-  if (!found) throw new Error(`no joint ${id}`)
-  return found
+  for (const kind of JOINT_KINDS) {
+    if (!existsIn(kind, build)) continue
+    const joint = kind.find(build)
+    if (joint.id === id) return joint
+  }
+  throw new Error(`no joint ${id}`)
 }
 
 /** The first cure done on paper. */

@@ -1,0 +1,212 @@
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../../build'
+import type { Slot, StockItem } from '../../parts'
+import { changed, fullBuild } from '../../testing/fullBuild'
+import { existsIn, JOINT_KINDS } from '../findJoints'
+import { chooseSets, ruledOut, whyNot, type ChooseRequest } from './chooseSets'
+
+const MINUTES = { snug: 0, loose: 10, tight: 30, 'cant-tell': 20, 'wont-go': Infinity }
+
+/** An offer of a slot's own part with some sizes changed. */
+function offer(
+  id: string,
+  slot: Slot,
+  sizes: Parameters<typeof changed>[1],
+  more: { price?: number; seller?: string; days?: number; shipping?: number; hand?: string } = {},
+): StockItem {
+  const part = changed(fullBuild(), sizes).parts[slot]!
+  return {
+    id,
+    part: {
+      ...part,
+      name: id,
+      price: more.price ?? 20,
+      seller: more.seller ?? 'Capstan Hardware',
+      traits: { ...part.traits, ...(more.hand ? { hand: more.hand } : {}) },
+    },
+    holding: 'offer',
+    quantity: 1,
+    reserved: {},
+    shipping: more.shipping ?? 4,
+    lead: { promised: more.days ?? 7 },
+  }
+}
+
+const BRIDGES = [
+  offer('bridge fits', 'bridge', {}, { price: 60 }),
+  offer('bridge wide', 'bridge', { 'bridge/studSpacing': 80 }, { price: 10 }),
+  offer('bridge fat studs', 'bridge', { 'bridge/studDiameter': 10.4 }, { price: 40, seller: 'Old Ropewalk Parts', days: 3 }),
+]
+const GUARDS = [
+  offer('guard fits', 'guard', {}, { price: 24, seller: 'Low Tide Plastics', days: 20 }),
+  offer('guard off', 'guard', { 'guard/opening.neck.centre': 40 }, { price: 8, seller: 'Low Tide Plastics' }),
+  offer('guard to file', 'guard', { 'guard/opening.neck.centre': 34.2 }, { price: 12 }),
+]
+const POTS = [
+  offer('pot short', 'pot-volume', {}, { price: 7 }),
+  offer('pot long', 'pot-volume', { 'pot-volume/bushing.length': 9.5 }, { price: 5 }),
+  offer('pot carved', 'pot-volume', { 'pot-volume/bushing.length': 19 }, { price: 3 }),
+]
+const request = (more: Partial<ChooseRequest> = {}): ChooseRequest => ({
+  build: fullBuild(),
+  rank: 'money',
+  limits: {},
+  keep: 3,
+  open: [
+    { slot: 'bridge', items: BRIDGES },
+    { slot: 'guard', items: GUARDS },
+    { slot: 'pot-volume', items: POTS },
+  ],
+  ...more,
+})
+
+/** Every set there is, the slow way: each judged whole. */
+function everySet(r: ChooseRequest) {
+  const out: { ids: string[]; money: number; minutes: number; days: number }[] = []
+  for (const b of r.open[0]!.items)
+    for (const g of r.open[1]!.items)
+      for (const p of r.open[2]!.items) {
+        const build: Build = { ...r.build, parts: { ...r.build.parts, bridge: b.part, guard: g.part, 'pot-volume': p.part } }
+        const touched = new Set<Slot>(['bridge', 'guard', 'pot-volume'])
+        const judged = JOINT_KINDS.filter((k) => existsIn(k, build) && [...k.needs, ...(k.also ?? [])].some((s) => touched.has(s))).map(
+          (k) => k.find(build),
+        )
+        const minutes = judged.reduce((s, j) => s + MINUTES[j.verdict], 0)
+        if (minutes === Infinity) continue
+        const all = [b, g, p]
+        const sellers = [...new Set(all.map((i) => i.part.seller!))]
+        const postage = sellers.reduce(
+          (s, seller) => s + Math.max(...[...BRIDGES, ...GUARDS, ...POTS].filter((i) => i.part.seller === seller).map((i) => i.shipping!)),
+          0,
+        )
+        out.push({
+          ids: all.map((i) => i.id),
+          money: all.reduce((s, i) => s + i.part.price!, 0) + postage,
+          minutes,
+          days: Math.max(...all.map((i) => i.lead!.promised)),
+        })
+      }
+  return out
+}
+
+describe('choosing', () => {
+  it('the cheapest set is the cheapest of all, joints and postage counted', () => {
+    const [best] = chooseSets(request()).sets
+    const all = everySet(request()).toSorted((a, b) => a.money - b.money || a.minutes - b.minutes)
+    expect(best!.money).toBeCloseTo(all[0]!.money, 9)
+    expect(best!.items.map((i) => i.item.id)).toEqual(all[0]!.ids)
+    expect(best!.minutes).toBe(all[0]!.minutes)
+  })
+  it('by bench time the least work comes first', () => {
+    const [best] = chooseSets(request({ rank: 'bench' })).sets
+    expect(best!.minutes).toBe(Math.min(...everySet(request()).map((s) => s.minutes)))
+  })
+  it('by date the slowest parcel decides', () => {
+    const [best] = chooseSets(request({ rank: 'date' })).sets
+    expect(best!.days).toBe(Math.min(...everySet(request()).map((s) => s.days)))
+  })
+  it('sets come in order, each different, none with a joint that won’t go', () => {
+    const { sets, complete } = chooseSets(request({ keep: 6 }))
+    expect(complete).toBe(true)
+    expect(new Set(sets.map((s) => s.items.map((i) => i.item.id).join())).size).toBe(sets.length)
+    for (let i = 1; i < sets.length; i++) expect(sets[i]!.money).toBeGreaterThanOrEqual(sets[i - 1]!.money - 1e-9)
+    for (const s of sets) expect(s.joints.every((j) => j.verdict !== 'wont-go')).toBe(true)
+  })
+  it('a limit of money is kept to the cent, postage included', () => {
+    const all = everySet(request())
+      .map((s) => s.money)
+      .toSorted((a, b) => a - b)
+    expect(chooseSets(request({ limits: { money: all[0]! } })).sets).toHaveLength(1)
+    expect(chooseSets(request({ limits: { money: all[0]! - 0.01 } })).sets).toEqual([])
+  })
+  it('a limit of days leaves out what comes too late', () => {
+    for (const s of chooseSets(request({ limits: { days: 10 }, keep: 9 })).sets) expect(s.days).toBeLessThanOrEqual(10)
+  })
+  it('no cutting of finished wood rules out what only a cut in it would cure', () => {
+    const shallow = changed(fullBuild(), { 'body/route.bridge.depth': 14 })
+    const open = [{ slot: 'pickup-bridge' as const, items: [offer('deep', 'pickup-bridge', {})] }]
+    expect(chooseSets({ build: shallow, rank: 'money', limits: {}, open }).sets).toHaveLength(1)
+    expect(chooseSets({ build: shallow, rank: 'money', limits: { noCuttingFinished: true }, open }).sets).toEqual([])
+  })
+  it('without the tool for it a job is no cure', () => {
+    const open = [{ slot: 'pickup-bridge' as const, items: [offer('deep', 'pickup-bridge', {})] }]
+    const raw = changed(fullBuild(), { 'body/route.bridge.depth': 14 }, { 'body/surface': 'raw' })
+    expect(chooseSets({ build: raw, rank: 'money', limits: { lacking: ['chisel'] }, open }).sets).toHaveLength(1)
+    expect(chooseSets({ build: raw, rank: 'money', limits: { lacking: ['router'] }, open }).sets).toEqual([])
+  })
+  it('a preferred part gives way only when another saves enough', () => {
+    const here = { ...offer('here', 'guard', {}, { price: 0 }), holding: 'stash' as const }
+    const open = (price: number) => [
+      {
+        slot: 'guard' as const,
+        items: [{ ...here, part: { ...here.part, price: 0 } }, offer('other', 'guard', {}, { price, shipping: 0 })],
+        preferred: 'here',
+      },
+    ]
+    expect(chooseSets({ build: fullBuild(), rank: 'money', limits: {}, open: open(1) }).sets[0]!.items[0]!.item.id).toBe('here')
+  })
+  it('what is in the stash costs nothing and is here', () => {
+    const stash = { ...BRIDGES[0]!, id: 'own', holding: 'stash' as const }
+    const [best] = chooseSets({
+      build: fullBuild(),
+      rank: 'money',
+      limits: {},
+      open: [{ slot: 'bridge', items: [stash, ...BRIDGES] }],
+    }).sets
+    expect(best!.items[0]!.item.id).toBe('own')
+    expect(best).toMatchObject({ money: 0, days: 0, parcels: [] })
+  })
+  it('nothing fits a slot: says which; nothing fits together: says what stands in the way', () => {
+    const none = chooseSets({ ...request(), open: [{ slot: 'bridge', items: [] }] })
+    expect(none).toMatchObject({ sets: [], empty: ['bridge'] })
+    const clash = chooseSets(request({ open: [{ slot: 'bridge', items: [BRIDGES[1]!] }] }))
+    expect(clash.sets).toEqual([])
+    const wide = changed(fullBuild(), { 'guard/opening.neck.centre': 45 })
+    const many = chooseSets({
+      build: wide,
+      rank: 'money',
+      limits: {},
+      open: (['body', 'guard', 'pickup-bridge'] as const).map((slot) => ({
+        slot,
+        items: [{ ...offer(slot, slot, {}), part: wide.parts[slot]! }],
+      })),
+    })
+    expect(many.sets).toEqual([])
+    expect(many.inTheWay!.title).toBe('Guard openings over the routes')
+  })
+})
+
+describe('ruled out whatever else is chosen', () => {
+  const out = (item: StockItem, slot: Slot, limits = {}) => ruledOut(fullBuild(), slot, item, limits)
+  it.each<[string, StockItem, Slot, object, RegExp]>([
+    ['the other hand', offer('left', 'tuners', {}, { hand: 'left' }), 'tuners', {}, /left-handed and the build is right-handed/],
+    ['another scale', offer('long', 'neck', { 'neck/scale': 686 }), 'neck', {}, /scale is 686 mm and the build wants 647\.7/],
+    ['too few', offer('four', 'tuners', { 'tuners/count': 4 }), 'tuners', {}, /4 tuners are not enough for 6 strings/],
+    ['too late', offer('slow', 'guard', {}, { days: 40 }), 'guard', { days: 12 }, /40 days to come and 12 are left/],
+    ['too dear', offer('dear', 'guard', {}, { price: 80, shipping: 5 }), 'guard', { money: 84 }, /costs 80 and 84 is left/],
+    ['another kind', offer('nut', 'nut', {}), 'guard', {}, /takes a pickguard/],
+  ])('%s', (_, item, slot, limits, why) => expect(out(item, slot, limits)).toMatch(why))
+  it('otherwise nothing', () => expect(out(offer('fine', 'guard', {}), 'guard', { money: 100, days: 30 })).toBeUndefined())
+})
+
+describe('why not', () => {
+  it('the joint and the number that rule it out, and the nearest that would do', () => {
+    const why = whyNot(request(), 'bridge', BRIDGES[1]!)
+    expect(why.clashes.map((c) => c.id)).toContain('bridge-on-body')
+    expect(why.clashes.find((c) => c.id === 'bridge-on-body')!.says).toMatch(/6 mm apart/)
+    expect(why.nearest!.id).not.toBe('bridge wide')
+    expect(why.with).toBeUndefined()
+  })
+  it('what it would cost more than the best', () => {
+    const dear = GUARDS[0]!
+    const why = whyNot(request(), 'guard', dear)
+    const best = chooseSets(request({ keep: 1 })).sets[0]!
+    expect(why.with!.items.some((i) => i.item.id === dear.id)).toBe(true)
+    expect(why.more!.money).toBeCloseTo(why.with!.money - best.money, 9)
+  })
+  it('what holds alone is said alone', () => {
+    const why = whyNot(request({ limits: { days: 5 } }), 'guard', GUARDS[0]!)
+    expect(why.alone).toMatch(/20 days to come and 5 are left/)
+    expect(why.clashes).toEqual([])
+  })
+})
