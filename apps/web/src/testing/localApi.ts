@@ -1,5 +1,5 @@
-import { applyChange, inverse, type Build, type Change, type LogEntry, type StockItem } from '@snug/core'
-import { readPartsCsv } from '@snug/formats'
+import { applyChange, inverse, newBuild, type Build, type Change, type LogEntry, type StockItem } from '@snug/core'
+import { readBundle, readPartsCsv } from '@snug/formats'
 import type { BuildState } from '../state/api'
 
 export class ApiProblem extends Error {
@@ -20,10 +20,12 @@ export const server = {
   undone: [] as Change[],
   log: [] as LogEntry[],
   stock: [] as StockItem[],
+  /** The build was put away from the shelf. */
+  away: false,
 }
 
 export function resetServer(build: Build) {
-  Object.assign(server, { build, revision: 0, done: [], undone: [], log: [], stock: [] })
+  Object.assign(server, { build, revision: 0, done: [], undone: [], log: [], stock: [], away: false })
 }
 
 const state = (): BuildState => ({
@@ -43,7 +45,25 @@ const found = (query: { q?: string; kind?: string; holding?: string }) =>
   )
 
 export const api = {
-  builds: () => Promise.resolve([state()]),
+  builds: () => Promise.resolve(server.away ? [] : [state()]),
+  create: (wanted: { name: string; handedness: 'right' | 'left'; strings: number; scale: number }) => {
+    resetServer(newBuild(wanted, '2026-11-24'))
+    return Promise.resolve(state())
+  },
+  putAway: () => {
+    server.away = true
+    return Promise.resolve()
+  },
+  restore: () => {
+    server.away = false
+    return Promise.resolve(state())
+  },
+  importBundle: (text: string) => {
+    const read = readBundle(text)
+    if (!read.ok) return Promise.reject(new ApiProblem(400, read.why))
+    resetServer(read.data.build as Build)
+    return Promise.resolve(state())
+  },
   build: () => Promise.resolve(state()),
   change: (_id: string, revision: number, change: Change) => {
     if (revision !== server.revision) return Promise.reject(new ApiProblem(409, 'Changed elsewhere.', { current: state() }))
@@ -88,6 +108,11 @@ export const api = {
   addStock: (item: Omit<StockItem, 'id'>) => {
     const made = { ...item, id: `s${server.stock.length}` }
     server.stock.push(made)
+    return Promise.resolve(made)
+  },
+  addMany: (items: Omit<StockItem, 'id'>[]) => {
+    const made = items.map((item, n) => ({ ...item, id: `s${server.stock.length + n}` }))
+    server.stock.push(...made)
     return Promise.resolve(made)
   },
   changeStock: (item: StockItem) => {

@@ -2,12 +2,7 @@ import {
   chooseSets,
   circuitPicture,
   evaluate,
-  frequencies,
-  resonanceOn,
-  compile,
-  sweep,
   measureNext,
-  toNetlist,
   whyNot,
   type Build,
   type ChooseRequest,
@@ -19,13 +14,7 @@ import {
 } from '@snug/core'
 import { readPartsCsv } from '@snug/formats'
 import { expose } from 'comlink'
-
-/** One position's response at the knobs as they stand. */
-export interface PositionCurve {
-  position: number
-  gains: Float64Array
-  resonance: { hertz: number; decibel: number } | undefined
-}
+import { positionCurve, positionsOf, type PositionCurve } from './positionCurve'
 
 const pause = () => new Promise<void>((done) => setTimeout(done))
 let latest = 0
@@ -47,13 +36,9 @@ const api = {
     ready: (curve: PositionCurve) => void,
   ): Promise<void> {
     const mine = ++latest
-    const hertz = frequencies(200)
-    const table = harness.components.find((c) => c.is === 'switch')!.table
-    for (let position = 1; position <= table.positions.length; position++) {
+    for (let position = 1; position <= positionsOf(harness); position++) {
       if (mine !== latest) return
-      const solver = compile(toNetlist(harness, { position, ...knobs }, load))
-      const gains = sweep(solver, hertz)
-      ready({ position, gains, resonance: resonanceOn(solver, hertz, gains) })
+      ready(positionCurve(harness, load, knobs, position))
       await pause()
     }
   },

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { evaluate } from '../evaluate'
 import { aBuild, aPart } from '../testing/bench'
+import { changed, fullBuild } from '../testing/fullBuild'
 import { addDays, daysBetween, weekday } from './dates'
 
 const TODAY = '2026-11-24'
@@ -83,4 +84,113 @@ describe('plan', () => {
       }
   })
   it('an empty build has no steps', () => expect(plan({ ...build, parts: {} }).steps).toEqual([]))
+})
+
+describe('what stands before what, on a whole instrument', () => {
+  const whole = plan(fullBuild())
+  const ids = whole.steps.map((s) => s.id)
+  /** Everything a step waits for, through every step between. */
+  const ahead = (id: string, seen = new Set<string>()): Set<string> => {
+    for (const b of whole.steps.find((s) => s.id === id)?.befores ?? [])
+      if (!seen.has(b.id)) {
+        seen.add(b.id)
+        ahead(b.id, seen)
+      }
+    return seen
+  }
+  it.each([
+    ['drill-stud-bores', 'trial-build'],
+    ['sand', 'drill-stud-bores'],
+    ['rub-out', 'sand'],
+    ['hardware', 'rub-out'],
+    ['neck-on', 'rub-out'],
+    ['close-guard', 'meter-check'],
+    ['meter-check', 'solder'],
+    ['string-up', 'string-ground'],
+    ['set-action', 'set-relief'],
+    ['set-intonation', 'string-up'],
+  ])('%s waits for %s', (later, earlier) => {
+    expect(ids).toContain(later)
+    expect([...ahead(later)]).toContain(earlier)
+  })
+  it('nothing waits for itself, however far round', () => {
+    for (const id of ids) expect(ahead(id), id).not.toContain(id)
+  })
+  it('soldering waits for nothing: it is work for the days the coats dry', () => {
+    expect(whole.ready).toContain('solder')
+    expect([...ahead('solder')]).toEqual([])
+  })
+  it('no two steps share a name by which they are ticked', () => expect(new Set(ids).size).toBe(ids.length))
+  it('work that can hurt carries its caution', () => {
+    for (const s of whole.steps.filter((x) => /^(drill-|sand|coats-|rub-out|solder|string-ground|set-relief)/.test(x.id)))
+      expect(s.cautions.length, s.id).toBeGreaterThan(0)
+  })
+})
+
+describe('from the joints', () => {
+  const tight = changed(fullBuild(), { 'body/pocket.widthMouth': 56.2 })
+  const curing = (b = tight) => plan(b).steps.filter((s) => s.station === 'fit' && s.id !== 'trial-build')
+  it('a joint that is snug asks for no work; a tight one for its least harmful cure', () => {
+    expect(curing(fullBuild())).toEqual([])
+    const joint = evaluate(tight, TODAY).joints.find((j) => j.id === 'pocket-mouth')!
+    expect(joint.verdict).toBe('tight')
+    expect(curing().map((s) => s.thing)).toContain('pocket-mouth')
+    expect(curing().find((s) => s.thing === 'pocket-mouth')!.title).toBe(joint.cures[0]!.job!.replace(/\.$/, ''))
+  })
+  it('planned on paper it stays a step, under the name it was planned by', () => {
+    const joint = evaluate(tight, TODAY).joints.find((j) => j.id === 'pocket-mouth')!
+    const cure = joint.cures.find((c) => c.plan)!
+    const id = `pocket-mouth/${cure.id}`
+    const planned = { ...tight, jobs: { [id]: { ...cure.plan!, text: cure.job } } }
+    const after = evaluate(planned, TODAY)
+    expect(after.joints.find((j) => j.id === 'pocket-mouth')!.verdict).toBe('snug')
+    expect(after.plan.steps.map((s) => s.id)).toContain(`job-${id}`)
+    expect(after.plan.steps.find((s) => s.id === `job-${id}`)!.why).toMatch(/measure again/)
+  })
+  it('a joint that only cannot be told asks for no wood work', () => {
+    const unsure = changed(fullBuild(), { 'body/pocket.widthMouth': 56.4 })
+    unsure.parts.body!.sizes['pocket.widthMouth'] = { value: 56.4, doubt: 0.8, known: 'listed' }
+    expect(evaluate(unsure, TODAY).joints.find((j) => j.id === 'pocket-mouth')!.verdict).toBe('cant-tell')
+    expect(curing(unsure).map((s) => s.thing)).not.toContain('pocket-mouth')
+  })
+  it('its trial build waits for the pocket, and for parts on their way', () => {
+    const late = structuredClone(tight)
+    Object.assign(late.parts.neck!, { state: 'ordered', arrives: '2026-12-20' })
+    const steps = plan(late).steps
+    const trial = steps.find((s) => s.id === 'trial-build')!
+    expect(trial.befores.map((b) => b.id)).toEqual(expect.arrayContaining(['arrive-neck', 'cure-pocket-mouth']))
+    expect(trial.date! >= '2026-12-20').toBe(true)
+  })
+})
+
+describe('days', () => {
+  const ends = (b: typeof build) => plan(b).ends!
+  it('a later parcel never makes the end earlier', () => {
+    const at = (arrives: string) => {
+      const b = structuredClone(fullBuild())
+      Object.assign(b.parts.bridge!, { state: 'ordered', arrives })
+      return ends(b)
+    }
+    const dates = [0, 7, 21, 60].map((d) => at(addDays(TODAY, d)))
+    expect(dates).toEqual(dates.toSorted())
+    expect(daysBetween(dates[0]!, dates[3]!)).toBeGreaterThan(20)
+  })
+  it('no evening is filled beyond its minutes, and none that has none is used', () => {
+    const evenings = [0, 90, 0, 45, 0, 240, 0]
+    const used = new Map<string, number>()
+    for (const s of plan({ ...fullBuild(), evenings }).steps)
+      if (s.date && s.date === s.clear && !/^(coats-|rub-out)/.test(s.id)) used.set(s.date, (used.get(s.date) ?? 0) + s.minutes)
+    expect(used.size).toBeGreaterThan(3)
+    for (const [date, minutes] of used) expect(minutes, date).toBeLessThanOrEqual(evenings[weekday(date)]!)
+  })
+  it('no evening at all: steps without days', () => {
+    const p = plan({ ...fullBuild(), evenings: [0, 0, 0, 0, 0, 0, 0] })
+    expect(p.ends).toBeUndefined()
+    expect(p.steps.every((s) => s.date === undefined)).toBe(true)
+  })
+  it('strings are given a day before the setup', () => {
+    const steps = plan(fullBuild()).steps
+    const by = (id: string) => steps.find((s) => s.id === id)!
+    expect(daysBetween(by('string-up').date!, by('set-relief').date!)).toBeGreaterThanOrEqual(1)
+  })
 })

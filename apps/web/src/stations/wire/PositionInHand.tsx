@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Caution } from '../../ui/Caution'
 import { EntryField } from '../../ui/EntryField'
-import type { PositionCurve } from '../../workers/compute.worker'
+import type { PositionCurve } from '../../workers/positionCurve'
 import { ResponseChart } from './ResponseChart'
 
 type Wired = Extract<WireResult, { ok: true }>

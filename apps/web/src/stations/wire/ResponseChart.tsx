@@ -13,7 +13,7 @@ import {
 import { useMemo } from 'react'
 import { Line } from 'react-chartjs-2'
 import { usePrefs } from '../../state/prefs'
-import type { PositionCurve } from '../../workers/compute.worker'
+import type { PositionCurve } from '../../workers/positionCurve'
 
 Chart.register(LineElement, PointElement, LinearScale, LogarithmicScale, CategoryScale, Tooltip)
 

@@ -2,7 +2,7 @@ import { AMPLIFIER, CABLE_PER_METRE, type Build, type Harness } from '@snug/core
 import { proxy } from 'comlink'
 import { useEffect, useState } from 'react'
 import { circuitWorker } from '../../workers/compute'
-import type { PositionCurve } from '../../workers/compute.worker'
+import type { PositionCurve } from '../../workers/positionCurve'
 
 /** Responses of all positions at the knobs as they stand; each shows as soon as it is computed. */
 export function useResponses(harness: Harness | undefined, circuit: Build['circuit']): PositionCurve[] {

@@ -1,0 +1,80 @@
+import { printBundle, toBundle } from '@snug/formats'
+import { fullBuild } from '@snug/core/testing/fullBuild'
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { fireEvent, render, screen, waitFor } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { MemoryRouter, Route, Routes } from 'react-router'
+import { Toaster } from 'sonner'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { layOut } from '../testing/bench'
+import { server } from '../testing/localApi'
+import { Shelf } from './Shelf'
+
+vi.mock('../workers/compute', () => import('../testing/localCompute'))
+vi.mock('../state/api', () => import('../testing/localApi'))
+
+beforeEach(() => {
+  window.matchMedia = () => ({ matches: false, addEventListener() {}, removeEventListener() {} }) as never
+  layOut({ ...fullBuild(), name: 'Wren', due: '2099-01-01' })
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <Toaster />
+      <MemoryRouter>
+        <Routes>
+          <Route path="/" element={<Shelf />} />
+          <Route path="/builds/:id/:station?" element={<p>the bench</p>} />
+        </Routes>
+      </MemoryRouter>
+    </QueryClientProvider>,
+  )
+})
+const bench = () => waitFor(() => expect(screen.getByText('the bench')).toBeTruthy())
+const bring = (text: string, size?: number) => {
+  const file = new File([text], 'wren.json', { type: 'application/json' })
+  if (size) Object.defineProperty(file, 'size', { value: size })
+  fireEvent.change(screen.getByLabelText('Bundle file'), { target: { files: [file] } })
+}
+
+describe('shelf', () => {
+  it('a build with what it is, and the way to it', async () => {
+    const link = await screen.findByRole('link', { name: /Wren/ })
+    expect(link.textContent).toMatch(/6 strings, 647\.7 mm scale.*parts chosen.*due in \d+ days/)
+    await userEvent.click(link)
+    await bench()
+  })
+  it('put away and brought back', async () => {
+    await userEvent.click(await screen.findByRole('button', { name: 'Put away' }))
+    await waitFor(() => expect(screen.getByText(/The shelf is empty/)).toBeTruthy())
+    await userEvent.click(await screen.findByRole('button', { name: 'Bring it back' }))
+    await screen.findByRole('link', { name: /Wren/ })
+  })
+  it('a new build wants a name, strings and a scale that can be', async () => {
+    await userEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }))
+    await waitFor(() => expect(screen.getAllByRole('alert').length).toBeGreaterThan(0))
+    await userEvent.type(screen.getByLabelText('Name'), 'Tern')
+    const scale = screen.getByLabelText(/Scale length/)
+    await userEvent.clear(scale)
+    await userEvent.type(scale, 'long')
+    await userEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }))
+    await waitFor(() => expect(screen.getByRole('alert')).toBeTruthy())
+    await userEvent.clear(scale)
+    await userEvent.type(scale, '25.5in')
+    await userEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }))
+    await bench()
+    expect(server.build).toMatchObject({ name: 'Tern', scale: 647.7, strings: 6 })
+  })
+  it('a bundle comes in and is opened', async () => {
+    bring(printBundle(toBundle({ ...fullBuild(), name: 'Knot' }, [], '2026-11-24T20:00:00Z')))
+    await bench()
+    expect(server.build.name).toBe('Knot')
+  })
+  it.each([
+    ['{"not": "ours"', undefined, /JSON/],
+    ['{"format":"another"}', undefined, /bundle/],
+    ['{}', 12e6, /12\.0 MB; at most 10 MB/],
+  ])('what is no bundle is refused in words: %s', async (text, size, says) => {
+    bring(text, size)
+    await waitFor(() => expect(document.querySelector('[data-sonner-toast]')?.textContent).toMatch(says))
+    expect(server.build.name).toBe('Wren')
+  })
+})
