@@ -9,6 +9,7 @@ import {
   partDrawing,
   printMm,
   printValue,
+  promisedAndCame,
   rescueEstimate,
   slotSpec,
   type Build,
@@ -93,7 +94,7 @@ export function unpackingSheet(build: Build): string {
     ])
   }
   const off = Object.values(build.parts).flatMap((p) =>
-    p ? notAsListed(p).map((d) => `${p.name}: ${d.label} ${printMm(d.measured.value)} for ${printMm(d.promised.value)} mm`) : [],
+    p ? notAsListed(p).map((d) => `${p.name}: ${promisedAndCame(p, d)}`) : [],
   )
   const blocks: SheetBlock[] = [...by].flatMap(([seller, rows]) => [{ heading: seller }, { tick: rows }])
   return sheetHtml(

@@ -59,7 +59,7 @@ describe('other sheets', () => {
     const doc = page(unpackingSheet(promised))
     const ticks = [...doc.querySelectorAll('li')].map((l) => l.textContent!)
     expect(ticks.filter((t) => t.includes(':')).length).toBeGreaterThanOrEqual(Object.keys(build.parts).length)
-    expect(doc.body.textContent).toMatch(/Not as listed.*Thickness 2\.5 for 3\.9 mm/s)
+    expect(doc.body.textContent).toMatch(/Not as listed.*Thickness: promised 3\.9 mm, came 2\.5 mm/s)
   })
   it('rescue sheet gives ranges and what to ask', () => {
     const doc = page(rescueSheet(['coil', 'nut'], 60, 200, 'EUR'))

@@ -5,6 +5,7 @@ import { randomUUID } from 'node:crypto'
 import type { Db } from '../db/open'
 import { builds, events, logEntries } from '../db/schema'
 import { HttpProblem } from '../http/problem'
+import { followSlots } from '../stock/follow'
 
 /** A build as the interface holds it. */
 export interface BuildState {
@@ -139,6 +140,7 @@ async function write(
       .update(builds)
       .set({ doc, revision: next.revision, updatedAt: next.updatedAt, undo: next.undo, redo: next.redo })
       .where(eq(builds.id, id))
+    await followSlots(tx, id, change, doc)
     return stateOf(next)
   })
 }

@@ -1,4 +1,4 @@
-import { applyChange, inverse, newBuild, type Build, type Change, type LogEntry, type StockItem } from '@snug/core'
+import { applyChange, inverse, newBuild, putBy, type Build, type Change, type LogEntry, type StockItem } from '@snug/core'
 import { readBundle, readPartsCsv } from '@snug/formats'
 import type { BuildState } from '../state/api'
 
@@ -10,6 +10,14 @@ export class ApiProblem extends Error {
   ) {
     super(detail)
   }
+}
+
+/** The build with a change made; reservations of the stash follow it, as on the real one. */
+function made(change: Change): Build {
+  const build = applyChange(server.build, change)
+  const touched = putBy(change, build, 'b', server.stock)
+  server.stock = server.stock.map((i) => touched.find((t) => t.id === i.id) ?? i)
+  return build
 }
 
 /** A server of a few lines, in memory; tests look into it to see what reached it. */
@@ -67,7 +75,7 @@ export const api = {
   build: () => Promise.resolve(state()),
   change: (_id: string, revision: number, change: Change) => {
     if (revision !== server.revision) return Promise.reject(new ApiProblem(409, 'Changed elsewhere.', { current: state() }))
-    server.build = applyChange(server.build, change)
+    server.build = made(change)
     server.revision++
     server.done.push(change)
     server.undone = []
@@ -75,14 +83,14 @@ export const api = {
   },
   undo: () => {
     const last = server.done.pop()!
-    server.build = applyChange(server.build, inverse(last))
+    server.build = made(inverse(last))
     server.undone.push(last)
     server.revision++
     return Promise.resolve(state())
   },
   redo: () => {
     const next = server.undone.pop()!
-    server.build = applyChange(server.build, next)
+    server.build = made(next)
     server.done.push(next)
     server.revision++
     return Promise.resolve(state())

@@ -28,7 +28,20 @@ describe('not as listed', () => {
   })
   it('the claim says what was promised and what came', () => {
     const text = claimSheet(guard({ thickness: calipers(4.1) }, { thickness: listed(2.5) }))
-    expect(text).toMatch(/Low Tide Plastics[\s\S]*Thickness: promised 2\.5 mm, came 4\.1 mm \(calipers, ±0\.05\), \+1\.6 off/)
+    expect(text).toMatch(/Low Tide Plastics[\s\S]*Thickness: promised 2\.5 mm, came 4\.1 mm \(calipers, ±0\.05 mm\), \+1\.6 mm off/)
+  })
+  it('in the unit of the size, be it ohms or billionths of a farad', () => {
+    const at = (value: number, doubt: number) => ({ value, doubt, known: 'meter' as const })
+    const pickup: Part = {
+      ...guard({ resistance: at(7200, 70) }, { resistance: { value: 8400, doubt: 200, known: 'listed' } }),
+      kind: 'pickup',
+    }
+    expect(claimSheet(pickup)).toMatch(/promised 8\.40 k, came 7\.20 k \(meter, ±70 Ω\), -1\.20 k off/)
+    const cap: Part = {
+      ...guard({ capacitance: at(47e-9, 1e-9) }, { capacitance: { value: 22e-9, doubt: 2e-9, known: 'listed' } }),
+      kind: 'capacitor',
+    }
+    expect(claimSheet(cap)).toMatch(/promised 22 nF, came 47 nF \(meter, ±1 nF\), \+25 nF off/)
   })
 })
 

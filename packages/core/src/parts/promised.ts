@@ -1,4 +1,4 @@
-import { isMeasured, printMm, type Size } from '../quantity'
+import { isMeasured, type Size } from '../quantity'
 import { printValue } from './check'
 import { KINDS } from './kinds'
 import type { Part } from './part'
@@ -25,12 +25,20 @@ export function notAsListed(part: Part): Discrepancy[] {
   })
 }
 
+/** One disagreement in words, in the unit of its size: "Thickness: promised 3.9 mm, came 2.5 mm". */
+export function promisedAndCame(part: Part, d: Discrepancy): string {
+  const unit = unitOf(part, d.key)
+  return `${d.label}: promised ${printValue(d.promised.value, unit)}, came ${printValue(d.measured.value, unit)}`
+}
+
 /** What was promised and what came, reading by reading, as text to send to the seller. */
 export function claimSheet(part: Part): string {
-  const unit = (key: string) => KINDS[part.kind].sizes[key]?.unit ?? 'mm'
-  const lines = notAsListed(part).map(
-    (d) =>
-      `${d.label}: promised ${printValue(d.promised.value, unit(d.key))}, came ${printValue(d.measured.value, unit(d.key))} (${d.measured.known}, ±${printMm(d.measured.doubt)}), ${d.off > 0 ? '+' : ''}${printMm(d.off)} off`,
-  )
+  const lines = notAsListed(part).map((d) => {
+    const unit = unitOf(part, d.key)
+    const off = `${d.off > 0 ? '+' : '-'}${printValue(Math.abs(d.off), unit)}`
+    return `${promisedAndCame(part, d)} (${d.measured.known}, ±${printValue(d.measured.doubt, unit)}), ${off} off`
+  })
   return [`${part.name}${part.seller ? `, from ${part.seller}` : ''}`, 'Not as listed:', ...lines.map((l) => `- ${l}`)].join('\n')
 }
+
+const unitOf = (part: Part, key: string) => KINDS[part.kind].sizes[key]?.unit ?? 'mm'

@@ -6,7 +6,7 @@ import {
   KINDS,
   METALS,
   notAsListed,
-  printValue,
+  promisedAndCame,
   setIn,
   missingSizes,
   PART_STATES,
@@ -46,13 +46,9 @@ function EmptySlot({ slot }: { slot: Slot }) {
   const kind = KINDS[spec.kind]
   const [name, setName] = useState('')
   const { id } = useWhere()
-  const acts = useStockActs()
   const stock = useCandidates([spec.kind])
   const fitting = (stock.data ?? []).filter((i) => i.holding === 'stash' && freeOf(i, id) > 0)
-  const take = (item: StockItem) => {
-    change((b) => choosePart(b, slot, { ...item.part, state: 'in hand' }))
-    acts.change.mutate({ ...item, reserved: { ...item.reserved, [id]: (item.reserved[id] ?? 0) + 1 } })
-  }
+  const take = (item: StockItem) => change((b) => choosePart(b, slot, { ...item.part, state: 'in hand' }))
   const first = Object.values(kind.sizes)
     .filter((s) => s.required)
     .slice(0, 4)
@@ -105,11 +101,17 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
   const build = useOpenBuild()
   const kind = KINDS[part.kind]
   const acts = useStockActs()
-  const putBack = () =>
-    acts.add.mutate(
-      { part: { ...part, state: 'in hand' }, holding: 'stash', quantity: 1, reserved: {} },
-      { onSuccess: () => change((b) => removePart(b, slot)) },
-    )
+  const { id } = useWhere()
+  const stock = useCandidates([part.kind])
+  // What came from the stash goes back to where it lay, with what was measured meanwhile; its reservation ends with the slot.
+  const putBack = () => {
+    const here = { ...part, state: 'in hand' as const }
+    const done = { onSuccess: () => change((b) => removePart(b, slot)) }
+    const own = stock.data?.find((i) => i.holding === 'stash' && i.part.name === part.name && i.reserved[id])
+    if (!own) acts.add.mutate({ part: here, holding: 'stash', quantity: 1, reserved: {} }, done)
+    else if (own.quantity === 1) acts.change.mutate({ ...own, part: here }, done)
+    else done.onSuccess()
+  }
   const off = notAsListed(part)
   const missing = new Set(missingSizes(part))
   const said = [
@@ -215,10 +217,7 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
           <p className="font-bold">Not as listed</p>
           <ul>
             {off.map((d) => (
-              <li key={d.key}>
-                {d.label}: promised {printValue(d.promised.value, kind.sizes[d.key]!.unit)}, came{' '}
-                {printValue(d.measured.value, kind.sizes[d.key]!.unit)}.
-              </li>
+              <li key={d.key}>{promisedAndCame(part, d)}.</li>
             ))}
           </ul>
           <Button className="mt-1" onClick={() => download(`claim-${slot}.txt`, 'text/plain', claimSheet(part))}>

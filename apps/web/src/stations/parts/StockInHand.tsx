@@ -50,7 +50,6 @@ export function StockInHand({ item }: { item: StockItem }) {
             look="main"
             onClick={() => {
               change((b) => choosePart(b, slot, asChosen))
-              if (item.holding === 'stash') reserve(mine + 1)
               go('parts', slot)
             }}
           >
@@ -81,7 +80,7 @@ export function StockInHand({ item }: { item: StockItem }) {
               label="Where it lies"
               value={item.place ?? ''}
               max={80}
-              onCommit={(place) => put(place ? { place } : withoutPlace(item))}
+              onCommit={(place) => acts.change.mutate(place ? { ...item, place } : withoutPlace(item))}
             />
             <NumberEntry
               label={`Put by for ${build.name}, ${freeOf(item, id)} free`}

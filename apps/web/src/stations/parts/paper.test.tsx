@@ -91,7 +91,7 @@ describe('rescue estimate', () => {
     const said = () => inHand().getByRole('status').textContent!
     expect(said()).toMatch(/Parts about 0 \(0 to 0\)/)
     await userEvent.click(inHand().getByRole('checkbox', { name: /Nut broken/ }))
-    // A nut costs 2 to 12, most likely 7: eight times of ten in the triangle's 2 + sqrt(0.1 · 5 · 10) = 4.2 to 9.8.
+    // A nut costs 2 to 12, most likely 7: nine times in ten within 1.645 · sqrt(10² / 24) = 3.4 of it.
     await waitFor(() => expect(said()).toMatch(/Parts about 7 \(4 to 10\)/))
     await userEvent.type(inHand().getByLabelText('Asked, EUR'), '300{Enter}')
     await userEvent.type(inHand().getByLabelText('Worth put right, EUR'), '250{Enter}')

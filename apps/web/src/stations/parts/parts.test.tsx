@@ -274,6 +274,66 @@ describe('the stash', () => {
     await userEvent.type(many, '7{Enter}')
     await waitFor(() => expect(server.stock[1]!.quantity).toBe(7))
   })
+  it('the place is written and cleared; nobody can put by more than there is', async () => {
+    layOut()
+    server.stock = [stash({ place: 'tin 2', reserved: { other: 1 } })]
+    show(<PartsStation />, 'parts?tab=stock')
+    const place = await waitFor(() => inHand().getByLabelText('Where it lies'))
+    await userEvent.clear(place)
+    await userEvent.type(place, 'tin 7{Enter}')
+    await waitFor(() => expect(server.stock[0]!.place).toBe('tin 7'))
+    const again = inHand().getByLabelText('Where it lies')
+    await userEvent.clear(again)
+    await userEvent.type(again, '{Enter}')
+    await waitFor(() => expect(server.stock[0]!.place).toBeUndefined())
+    const by = inHand().getByLabelText(/^Put by for .*1 free/)
+    await userEvent.clear(by)
+    await userEvent.type(by, '2{Enter}')
+    expect(inHand().getByRole('alert').textContent).toMatch(/0 to 1 is allowed/)
+    await userEvent.clear(by)
+    await userEvent.type(by, '1{Enter}')
+    await waitFor(() => expect(server.stock[0]!.reserved).toEqual({ other: 1, b: 1 }))
+  })
+  it('used in the build it is put by; put back it lies where it lay, with what was measured', async () => {
+    layOut(without(fullBuild(), 'nut'))
+    server.stock = [stash({ quantity: 1, place: 'tin 2' })]
+    show(<PartsStation />, 'parts?tab=stock')
+    await userEvent.click(await inHand().findByRole('button', { name: /^Use it in/ }))
+    await waitFor(() => expect(server.stock[0]!.reserved).toEqual({ b: 1 }))
+    const width = inHand().getByLabelText('Width, along the strings')
+    await userEvent.clear(width)
+    await userEvent.type(width, '3.41{Enter}')
+    await userEvent.click(inHand().getByRole('button', { name: 'Put it in the stash' }))
+    await waitFor(() => expect(server.build.parts.nut).toBeUndefined())
+    expect(server.stock).toHaveLength(1)
+    expect(server.stock[0]).toMatchObject({ place: 'tin 2', quantity: 1, reserved: {} })
+    expect(server.stock[0]!.part.sizes.width!.value).toBe(3.41)
+  })
+  it('what never was in the stash goes into it as a part of its own', async () => {
+    layOut()
+    show(<PartsStation />, 'parts/jack')
+    await userEvent.click(inHand().getByRole('button', { name: 'Put it in the stash' }))
+    await waitFor(() => expect(server.stock).toHaveLength(1))
+    await waitFor(() => expect(server.build.parts.jack).toBeUndefined())
+    expect(server.stock[0]).toMatchObject({ quantity: 1, reserved: {}, part: { kind: 'jack' } })
+  })
+  it('an offer: price, postage, days promised and what they turned out to be', async () => {
+    layOut()
+    server.stock = [stash({ holding: 'offer' })]
+    show(<PartsStation />, 'parts?tab=stock')
+    for (const [label, text] of [
+      ['Price, EUR', '12.5'],
+      ['Postage of a parcel', '4'],
+      ['Days promised', '14'],
+      ['Days it took so far', '56'],
+    ] as const) {
+      await userEvent.type(await waitFor(() => inHand().getByLabelText(label)), `${text}{Enter}`)
+      await waitFor(() => expect(JSON.stringify(server.stock[0])).toContain(text))
+    }
+    expect(server.stock[0]).toMatchObject({ shipping: 4, lead: { promised: 14, seen: 56 }, part: { price: 12.5 } })
+    await userEvent.click(inHand().getByRole('button', { name: 'Forget this offer' }))
+    await waitFor(() => expect(server.stock).toEqual([]))
+  })
   it('nothing by that name; an empty stash says how to fill it', async () => {
     layOut()
     show(<PartsStation />, 'parts?tab=stock')

@@ -1,0 +1,26 @@
+import { partsMoved, putBy, type Build, type Change } from '@snug/core'
+import { and, eq, or, sql } from 'drizzle-orm'
+import type { Db } from '../db/open'
+import { stock } from '../db/schema'
+
+/**
+ * Reservations follow the slots of a build: written in the build's own transaction, so that undo takes them along.
+ * @param db the transaction the change is written in
+ */
+export async function followSlots(db: Pick<Db, 'select' | 'update'>, buildId: string, change: Change, after: Build): Promise<void> {
+  const moved = partsMoved(change)
+  if (!moved.length) return
+  const named = moved.map(({ kind, name }) => and(eq(stock.kind, kind), sql`${stock.doc}->'part'->>'name' = ${name}`))
+  const rows = await db
+    .select()
+    .from(stock)
+    .where(and(eq(stock.holding, 'stash'), or(...named)))
+    .orderBy(stock.createdAt, stock.id)
+  const touched = putBy(
+    change,
+    after,
+    buildId,
+    rows.map((r) => ({ id: r.id, ...r.doc })),
+  )
+  for (const { id, ...doc } of touched) await db.update(stock).set({ doc }).where(eq(stock.id, id))
+}
