@@ -143,3 +143,30 @@ test('a guard made to order is checked on arrival, and what was promised makes a
   await studs.press('Enter')
   await expect(hand.getByRole('alert')).toContainText('promised 74 mm, came 72 mm')
 })
+
+test('a donor broken up, its parts put by for another build, and a slip undone frees them', async ({ page, server }) => {
+  const donor = await copyOf(server, 'dunlin')
+  const id = await copyOf(server, 'heron')
+  const hand = page.getByRole('region', { name: 'In hand' })
+  await page.goto(`/builds/${donor}/parts?tab=paper`)
+  await page.getByRole('button', { name: /Break a donor up/ }).click()
+  await hand.getByLabel('Where it lies').fill('box 12')
+  await hand.getByRole('button', { name: /^Put \d+ parts in the stash/ }).click()
+  await expect(page.getByText(/\d+ parts are in the stash/)).toBeVisible()
+
+  await page.goto(`/builds/${id}/parts?tab=stock`)
+  const list = page.getByRole('region', { name: 'Stash and offers' })
+  await list.getByLabel('Search parts').fill('box 12 jack')
+  await expect(list.getByRole('status')).toContainText('1 parts')
+  await hand.getByRole('button', { name: /^Use it in/ }).click()
+  await saved(page)
+  const count = async (says: string) => {
+    await page.goto(`/builds/${id}/parts?tab=stock`)
+    await list.getByLabel('Search parts').fill('box 12 jack')
+    await expect(hand.getByLabel(/^Put by for/)).toHaveValue(says)
+  }
+  await count('1')
+  await page.keyboard.press('Control+z')
+  await saved(page)
+  await count('0')
+})
