@@ -93,9 +93,7 @@ export function unpackingSheet(build: Build): string {
       `${slotSpec(slot).label}: ${part.name}${build.unpacked?.[slot] ? ` (${build.unpacked[slot]})` : ''}`,
     ])
   }
-  const off = Object.values(build.parts).flatMap((p) =>
-    p ? notAsListed(p).map((d) => `${p.name}: ${promisedAndCame(p, d)}`) : [],
-  )
+  const off = Object.values(build.parts).flatMap((p) => (p ? notAsListed(p).map((d) => `${p.name}: ${promisedAndCame(p, d)}`) : []))
   const blocks: SheetBlock[] = [...by].flatMap(([seller, rows]) => [{ heading: seller }, { tick: rows }])
   return sheetHtml(
     `Unpacking list: ${build.name}`,
@@ -107,11 +105,11 @@ export function unpackingSheet(build: Build): string {
 /** Questions for a seller and what a rescue would take. */
 export function rescueSheet(defects: readonly string[], asking: number | undefined, worth: number | undefined, currency: string): string {
   const e = rescueEstimate(defects, asking, worth)
-  const range = (r: { low: number; likely: number; high: number }, unit: string) =>
-    `${r.likely.toFixed(0)} ${unit} (${r.low.toFixed(0)} to ${r.high.toFixed(0)})`
+  const range = (r: { low: number; likely: number; high: number }, unit: string, digits: number) =>
+    `${r.likely.toFixed(digits)} ${unit} (${r.low.toFixed(digits)} to ${r.high.toFixed(digits)})`
   return sheetHtml('Before buying a worn instrument', 'Ranges hold nine times in ten if every defect is on the list.', [
     {
-      text: `Parts about ${range(e.money, currency)}; bench about ${range(e.hours, 'hours')}.${e.left === undefined ? '' : ` Left of its worth after price and parts: ${e.left.toFixed(0)} ${currency}.`}`,
+      text: `Parts about ${range(e.money, currency, 0)}; bench about ${range(e.hours, 'hours', 1)}.${e.left === undefined ? '' : ` Left of its worth after price and parts: ${e.left.toFixed(0)} ${currency}.`}`,
     },
     { heading: 'Ask the seller for' },
     { tick: e.questions },

@@ -25,7 +25,7 @@ export function DrawingView({ drawing, onPick, onHandle }: Props) {
   return (
     <figure className="flex h-full min-h-0 flex-col">
       <figcaption className="label truncate px-4 pt-2 text-[13px] text-soft">
-        <span className="uppercase tracking-wide">{drawing.title}</span>
+        <span className="font-semibold tracking-wide text-ink">{drawing.title}</span>
         {drawing.note && <span> · {drawing.note}</span>}
       </figcaption>
       <div ref={ref} className="min-h-0 flex-1">

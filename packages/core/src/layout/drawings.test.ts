@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { boxAround, type Mark, type Point } from '../drawing'
 import { SLOT_NAMES } from '../parts'
-import { newBuild } from '../build'
+import { newBuild, type Build } from '../build'
 import { changed, fullBuild, without } from '../testing/fullBuild'
 import { controlPlace } from './controlPlace'
 import { datums } from './datums'
@@ -110,5 +110,22 @@ describe('part drawings', () => {
     const part = fullBuild().parts[slot]
     if (part) expect(d.numbers).toHaveLength(Object.keys(part.sizes).length)
     else expect(d.marks[0]).toMatchObject({ mark: 'label', text: 'Empty slot' })
+  })
+  it('a part that has no lengths says its value; one that lacks them says that', () => {
+    const says = (b: Build, slot: 'capacitor' | 'nut') => (partDrawing(b, slot).marks[0] as { text: string }).text
+    const build = fullBuild()
+    build.parts.capacitor = {
+      kind: 'capacitor',
+      name: '22 n film',
+      state: 'in hand',
+      sizes: { capacitance: { value: 22e-9, doubt: 1e-9, known: 'listed' } },
+      traits: {},
+    }
+    expect(says(build, 'capacitor')).toBe('Capacitance 22 nF')
+    build.parts.capacitor.sizes = {}
+    expect(says(build, 'capacitor')).toBe('Nothing entered yet')
+    build.parts.nut = { ...build.parts.nut!, sizes: {} }
+    expect(says(build, 'nut')).toBe('No lengths entered yet')
+    expect(partDrawing(build, 'nut').note).toBeUndefined()
   })
 })

@@ -1,8 +1,18 @@
 import { sizeAt, type Build } from '../build'
 import { boxAround, pt, rectangle, type Drawing, type Mark, type Point } from '../drawing'
 import { printMm } from '../quantity'
-import { KINDS, printValue, slotSpec, type Slot } from '../parts'
+import { KINDS, printValue, slotSpec, type Part, type Slot } from '../parts'
 import { outlinePoints } from './outline'
+
+/** A part without lengths says its value, such as a capacitor's; one whose lengths are missing says that. */
+function undrawn(part: Part): string {
+  const specs = KINDS[part.kind].sizes
+  if (Object.values(specs).some((s) => s.unit === 'mm')) return 'No lengths entered yet'
+  const said = Object.entries(part.sizes).flatMap(([key, s]) =>
+    specs[key] ? [`${specs[key].label} ${printValue(s.value, specs[key].unit)}`] : [],
+  )
+  return said.join(', ') || 'Nothing entered yet'
+}
 
 /** The part in hand with its own sizes as dimension lines; what was not entered is left out. */
 export function partDrawing(build: Build, slot: Slot): Drawing {
@@ -17,7 +27,7 @@ export function partDrawing(build: Build, slot: Slot): Drawing {
   const drawn = part ? (DRAWN[spec.kind]?.(build, slot) ?? lengths(build, slot)) : []
   const marks = drawn.length
     ? drawn
-    : [{ mark: 'label', at: pt(0, 0), text: part ? 'No lengths entered yet' : 'Empty slot', anchor: 'middle' } as Mark]
+    : [{ mark: 'label', at: pt(0, 0), text: part ? undrawn(part) : 'Empty slot', anchor: 'middle' } as Mark]
   const points = marks.flatMap((m) =>
     m.mark === 'area' || m.mark === 'line' ? m.points : m.mark === 'dimension' ? [m.from, m.to] : [m.at],
   )
@@ -25,7 +35,7 @@ export function partDrawing(build: Build, slot: Slot): Drawing {
   const grow = 0.1 * Math.max(box.width, box.height, 20)
   return {
     title: part ? part.name : spec.label,
-    note: 'true proportion, from its own sizes',
+    ...(drawn.length ? { note: 'true proportion, from its own sizes' } : {}),
     marks,
     bounds: { x: box.x - grow, y: box.y - grow, width: box.width + 2 * grow, height: box.height + 2 * grow },
     numbers,

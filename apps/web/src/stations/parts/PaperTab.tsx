@@ -59,7 +59,7 @@ export function PaperTab() {
       }
       hand={
         sheet === 'unpacking' ? (
-          <Unpacking />
+          <Unpacking onLook={setSlot} />
         ) : sheet === 'order' ? (
           <OrderSheet slot={chosen} onSlot={setSlot} />
         ) : sheet === 'rescue' ? (
@@ -76,7 +76,7 @@ export function PaperTab() {
 
 const filled = (build: Build) => SLOTS.filter((s) => build.parts[s.slot]).map((s) => s.slot as Slot)
 
-function Unpacking() {
+function Unpacking({ onLook }: { onLook: (s: Slot) => void }) {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
   const slots = filled(build)
@@ -93,13 +93,15 @@ function Unpacking() {
       <ul className="mt-2">
         {slots.map((slot) => (
           <li key={slot} className="grid grid-cols-[1fr_9rem] items-center gap-2 border-b border-hairline py-1">
-            <span className="truncate">
-              {build.parts[slot]!.name} <span className="text-soft">{build.parts[slot]!.seller}</span>
+            <span className="leading-tight">
+              {build.parts[slot]!.name}
+              <span className="block text-[13.5px] text-soft">{build.parts[slot]!.seller}</span>
             </span>
             <select
               aria-label={`${slotSpec(slot).label}: how it came`}
               className={INPUT}
               value={build.unpacked?.[slot] ?? ''}
+              onFocus={() => onLook(slot)}
               onChange={(e) =>
                 change((b) =>
                   setIn(
@@ -199,7 +201,8 @@ function Rescue() {
   const e = rescueEstimate(rescue.defects, rescue.asking, rescue.worth)
   const put = (more: Partial<typeof rescue>) =>
     change((b) => setField(b, ['rescue'], JSON.parse(JSON.stringify({ ...rescue, ...more })), 'Rescue estimate'))
-  const range = (r: { low: number; likely: number; high: number }) => `${r.likely.toFixed(0)} (${r.low.toFixed(0)} to ${r.high.toFixed(0)})`
+  const range = (r: { low: number; likely: number; high: number }, digits: number) =>
+    `${r.likely.toFixed(digits)} (${r.low.toFixed(digits)} to ${r.high.toFixed(digits)})`
   return (
     <div>
       <h2 className="text-[23px]">Rescue estimate</h2>
@@ -214,8 +217,8 @@ function Rescue() {
         />
       </div>
       <p className="mt-2 border-l-4 border-violet pl-3" role="status">
-        Parts about <b className="figure">{range(e.money)}</b> {build.currency}, bench about <b className="figure">{range(e.hours)}</b>{' '}
-        hours.
+        Parts about <b className="figure">{range(e.money, 0)}</b> {build.currency}, bench about{' '}
+        <b className="figure">{range(e.hours, 1)}</b> hours.
         {e.left !== undefined && (
           <>
             {' '}

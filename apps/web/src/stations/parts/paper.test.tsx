@@ -92,7 +92,7 @@ describe('rescue estimate', () => {
     expect(said()).toMatch(/Parts about 0 \(0 to 0\)/)
     await userEvent.click(inHand().getByRole('checkbox', { name: /Nut broken/ }))
     // A nut costs 2 to 12, most likely 7: nine times in ten within 1.645 · sqrt(10² / 24) = 3.4 of it.
-    await waitFor(() => expect(said()).toMatch(/Parts about 7 \(4 to 10\)/))
+    await waitFor(() => expect(said()).toMatch(/Parts about 7 \(4 to 10\) EUR, bench about 1\.2 \(0\.7 to 1\.7\) hours/))
     await userEvent.type(inHand().getByLabelText('Asked, EUR'), '300{Enter}')
     await userEvent.type(inHand().getByLabelText('Worth put right, EUR'), '250{Enter}')
     await waitFor(() => expect(said()).toMatch(/Left after price and parts: -57/))
