@@ -1,5 +1,8 @@
 import { KINDS, openSlots, missingSizes, slotSpec, specAt, type Build, type Evaluation, type MeasureRank, type SizeRef } from '@snug/core'
 
+/** A reading that changes no verdict by a hundredth is not worth asking for. [ours] */
+export const tells = (r: MeasureRank): boolean => r.gain > 0.01
+
 export interface NextMeasure {
   joint?: string
   ref: SizeRef
@@ -12,7 +15,7 @@ export interface NextMeasure {
  */
 export function nextMeasure(build: Build, e: Evaluation, ranked: readonly MeasureRank[] | undefined): NextMeasure | undefined {
   const best = ranked?.[0]
-  if (best && best.gain > 0.01) return { ref: best.ref, says: saysOf(best.ref), ...(best.joints[0] ? { joint: best.joints[0] } : {}) }
+  if (best && tells(best)) return { ref: best.ref, says: saysOf(best.ref), ...(best.joints[0] ? { joint: best.joints[0] } : {}) }
   for (const j of e.joints) if (j.verdict === 'cant-tell' && j.settles) return { joint: j.id, ref: j.settles, says: saysOf(j.settles) }
   for (const slot of openSlots(build.parts)) {
     const part = build.parts[slot]

@@ -37,7 +37,7 @@ export function layOut(build: Build = fullBuild()): Build {
     build,
     revision: 0,
     evaluation: evaluate(build, today()),
-    ranked: measureNext(build),
+    ranked: measureNext(build, build.tools),
     canUndo: false,
     canRedo: false,
   })

@@ -13,6 +13,7 @@ import {
   type SizeRef,
 } from '@snug/core'
 import { useState } from 'react'
+import { tells } from '../../app/next'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
@@ -21,6 +22,19 @@ import { DetailTables } from '../../ui/DetailTables'
 import { SizeField } from '../../ui/SizeField'
 import { VerdictWord } from '../../ui/VerdictWord'
 import { SideView } from './SideView'
+
+/** What to read to know: the best of what the bench's tools can read, or what is most in doubt when none of them can. */
+function Settles({ joint }: { joint: Joint }) {
+  const next = useBuild((s) => s.ranked)?.find((r) => tells(r) && r.joints.includes(joint.id))
+  const ref = joint.verdict === 'cant-tell' ? (next?.ref ?? joint.settles) : undefined
+  if (!ref) return null
+  const name = `${specAt(ref).label} (${slotSpec(ref.slot).label.toLowerCase()})`
+  return (
+    <p className="mt-1 text-cant">
+      {next ? `To know, read ${name} with the ${next.tool}.` : `${name} is most in doubt; no tool here settles it.`}
+    </p>
+  )
+}
 
 /** The joint in hand: what is the matter, the sizes it reads, the jobs that cure it. */
 export function JointInHand({ joint, before }: { joint: Joint; before: Joint | undefined }) {
@@ -39,12 +53,7 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
       {joint.coated && joint.coated !== joint.verdict && (
         <p className="mt-1 text-mind">After the planned coats: {VERDICT_WORD[joint.coated]}. Mask the joint, or leave room for the film.</p>
       )}
-      {joint.settles && (
-        <p className="mt-1 text-cant">
-          {specAt(joint.settles).label} ({slotSpec(joint.settles.slot).label.toLowerCase()}) would settle it most. Measure it with calipers
-          if you can.
-        </p>
-      )}
+      <Settles joint={joint} />
       {before && trial && <TrialStrip before={before} after={joint} />}
 
       {joint.id === 'bridge-height' && <SideView />}

@@ -1,6 +1,6 @@
-import { TRIAL_TILT } from '@snug/core'
+import { TRIAL_TILT, type Tool } from '@snug/core'
 import { changed, fullBuild } from '@snug/core/testing/fullBuild'
-import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
 import { TrialBar } from '../../app/TrialBar'
@@ -43,6 +43,23 @@ describe('joints', () => {
     await waitFor(() => expect(inHand().getByRole('heading', { level: 2 }).textContent).toMatch(/snug/))
     await waitFor(() => expect(server.build.parts.body!.sizes['pocket.widthMouth']!.value).toBe(56.55))
     expect(useBuild.getState().moved.what.join()).toMatch(/tight → snug/)
+  })
+  it('what cannot be told says what to read and with which tool; a scale for a mass', () => {
+    const says = (id: string, tools?: Tool[]) => {
+      const b = structuredClone(fullBuild())
+      b.parts.body!.sizes['pocket.widthMouth'] = { value: 56.4, doubt: 0.8, known: 'listed' }
+      b.parts.body!.sizes.mass = { value: 1700, doubt: 600, known: 'listed' }
+      b.parts.body!.sizes['button.upper.x'] = { value: 40, doubt: 1, known: 'calipers' }
+      if (tools) b.tools = tools
+      layOut(b)
+      show(<FitStation />, `fit/${id}`)
+      const text = inHand().getByText(/^To know, read|is most in doubt/).textContent
+      cleanup()
+      return text
+    }
+    expect(says('pocket-mouth')).toBe('To know, read Pocket width, mouth (body) with the calipers.')
+    expect(says('balance')).toMatch(/^To know, read Mass \(body\) with the scale/)
+    expect(says('balance', ['calipers'])).toMatch(/^Mass \(body\) is most in doubt; no tool here settles it/)
   })
   it('done on paper, rubbed out again', async () => {
     layOut(tight())
