@@ -23,15 +23,18 @@ import { SizeField } from '../../ui/SizeField'
 import { VerdictWord } from '../../ui/VerdictWord'
 import { SideView } from './SideView'
 
-/** What to read to know: the best of what the bench's tools can read, or what is most in doubt when none of them can. */
+/** What to read to know, with the best tool of those on the bench; or that no reading with them will tell. */
 function Settles({ joint }: { joint: Joint }) {
-  const next = useBuild((s) => s.ranked)?.find((r) => tells(r) && r.joints.includes(joint.id))
-  const ref = joint.verdict === 'cant-tell' ? (next?.ref ?? joint.settles) : undefined
-  if (!ref) return null
-  const name = `${specAt(ref).label} (${slotSpec(ref.slot).label.toLowerCase()})`
+  const ranked = useBuild((s) => s.ranked)
+  if (joint.verdict !== 'cant-tell' || !ranked) return null
+  const next = ranked.find((r) => tells(r) && r.joints.includes(joint.id))
+  // What it lacks stands in its own words.
+  if (!next && joint.missing.length) return null
   return (
     <p className="mt-1 text-cant">
-      {next ? `To know, read ${name} with the ${next.tool}.` : `${name} is most in doubt; no tool here settles it.`}
+      {next
+        ? `To know, read ${specAt(next.ref).label} (${slotSpec(next.ref.slot).label.toLowerCase()}) with the ${next.tool}.`
+        : 'No reading with the tools here would settle it.'}
     </p>
   )
 }
