@@ -1,3 +1,4 @@
+import { lowestAt } from '../quantity'
 import type { Solver } from './solver'
 
 export const LOW = 20
@@ -50,30 +51,8 @@ export function resonanceOn(solver: Solver, grid: Float64Array, gains: Float64Ar
     if (higher && (top < 0 || gains[i]! > gains[top]!)) top = i
   }
   if (top < 0) return undefined
-  const golden = (Math.sqrt(5) - 1) / 2
-  let low = Math.log(grid[top - 1]!)
-  let high = Math.log(grid[top + 1]!)
-  const at = (x: number) => gainAt(solver, Math.exp(x))
-  let a = high - golden * (high - low)
-  let b = low + golden * (high - low)
-  let fa = at(a)
-  let fb = at(b)
-  while (high - low > 1e-7) {
-    if (fa > fb) {
-      high = b
-      b = a
-      fb = fa
-      a = high - golden * (high - low)
-      fa = at(a)
-    } else {
-      low = a
-      a = b
-      fa = fb
-      b = low + golden * (high - low)
-      fb = at(b)
-    }
-  }
-  const hertz = Math.exp((low + high) / 2)
+  const at = lowestAt((x) => -gainAt(solver, Math.exp(x)), Math.log(grid[top - 1]!), Math.log(grid[top + 1]!), 1e-7)
+  const hertz = Math.exp(at)
   return { hertz, decibel: gainAt(solver, hertz) }
 }
 

@@ -1,4 +1,5 @@
 import { pt, type Point } from '../drawing'
+import { lowestAt } from '../quantity'
 
 export const PLACES = ['neck', 'middle', 'bridge'] as const
 export type PickupPlace = (typeof PLACES)[number]
@@ -145,26 +146,7 @@ function bestTurn(
   // With the openings in one line a turn only takes room along; it can help across alone.
   const inLine = fits.every((f) => f.opening.y === fits[0]!.opening.y)
   if (most === 0 || fits.length < 2 || (inLine && straight.along >= straight.across)) return 0
-  let [a, b] = [-most, most]
-  const ratio = (Math.sqrt(5) - 1) / 2
-  let [x, y] = [b - ratio * (b - a), a + ratio * (b - a)]
-  let [fx, fy] = [worstAt(x), worstAt(y)]
-  while (b - a > 1e-5) {
-    if (fx <= fy) {
-      b = y
-      y = x
-      fy = fx
-      x = b - ratio * (b - a)
-      fx = worstAt(x)
-    } else {
-      a = x
-      x = y
-      fx = fy
-      y = a + ratio * (b - a)
-      fy = worstAt(y)
-    }
-  }
-  const turn = (a + b) / 2
+  const turn = lowestAt(worstAt, -most, most, 1e-5)
   const now = worstAt(0)
   const gain = Math.max(0, now) - Math.max(0, worstAt(turn))
   return gain > WORTH_TURNING ? turn : 0
