@@ -10,11 +10,15 @@ interface Props {
 }
 
 const inRange = (h: Handle, value: number) => Math.min(h.max, Math.max(h.min, Math.round(value / h.step) * h.step))
+/** Milliseconds within which a drawing has followed a key. */
+const RECKONING = 500
 const UNIT = { deg: '°', mm: ' mm' } as const
 
 /** A ring on a drawing that is dragged up and down, or moved by the arrow keys; it says its value as it goes. */
 export function HandleRing({ handle, project, scale, onMove }: Props) {
   const held = useRef<{ y: number; value: number } | undefined>(undefined)
+  // A second key comes before the first is reckoned: it goes on from what was asked for, not from what is drawn.
+  const asked = useRef({ to: 0, at: -Infinity })
   const { x, y } = project(handle.at)
   const move = (value: number) => {
     const to = inRange(handle, value)
@@ -42,7 +46,9 @@ export function HandleRing({ handle, project, scale, onMove }: Props) {
     // Arrows also walk through lists; here they belong to the ring.
     e.preventDefault()
     e.stopPropagation()
-    move(handle.value + by * handle.step)
+    const from = e.timeStamp - asked.current.at < RECKONING ? asked.current.to : handle.value
+    asked.current = { to: inRange(handle, from + by * handle.step), at: e.timeStamp }
+    move(asked.current.to)
   }
   return (
     <g
