@@ -16,7 +16,9 @@ console.log(demo ? 'Starting with the demo builds (the first start takes some se
 const server = spawn(process.execPath, ['apps/server/dist/main.js'], {
   cwd: root,
   stdio: 'inherit',
+  // A Ctrl-C reaches every process of the terminal's group; on its own, the server hears of it once, from here.
+  detached: true,
   env: { ...process.env, SNUG_DATA: process.env.SNUG_DATA ?? (demo ? 'demo-data' : 'data'), ...(demo ? { SNUG_DEMO: '1' } : {}) },
 })
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal))
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => server.kill(signal === 'SIGHUP' ? 'SIGTERM' : signal))
 server.on('exit', (code) => process.exit(code ?? 0))

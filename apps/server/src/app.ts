@@ -1,3 +1,4 @@
+import { LIMITS } from '@snug/core'
 import express, { Router, type Express } from 'express'
 import helmet from 'helmet'
 import { existsSync } from 'node:fs'
@@ -5,26 +6,27 @@ import { join } from 'node:path'
 import { pinoHttp } from 'pino-http'
 import type { Logger } from 'pino'
 import { buildRoutes, importRoutes } from './builds/routes'
-import type { Db } from './db/open'
-import { jsonOnly, localOnly } from './http/guard'
+import type { OpenDb } from './db/open'
+import { fitAddress, jsonOnly, localOnly, roomToWrite } from './http/guard'
 import { notFound, problemHandler } from './http/problem'
 import { logRoutes } from './log/routes'
+import { NewsHub } from './news/hub'
+import { newsRoutes } from './news/routes'
 import { openApi } from './openapi'
 import { stockImportRoutes, stockRoutes } from './stock/routes'
 
-/** Largest body of an ordinary request. */
-const BODY_LIMIT = '5mb'
-
 export interface AppOptions {
-  db: Db
+  opened: Pick<OpenDb, 'db' | 'wantRoom' | 'wrote'>
   /** Folder of the built interface; absent in tests of the API. */
   web?: string
   logger?: Logger
 }
 
 /** The whole server as an Express application; whoever calls it decides where it listens. */
-export function createApp({ db, web, logger }: AppOptions): Express {
+export function createApp({ opened, web, logger }: AppOptions): Express {
   const app = express()
+  const { db, wantRoom, wrote } = opened
+  const hub = new NewsHub()
   app.disable('x-powered-by')
   if (logger) app.use(pinoHttp({ logger, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') } }))
   app.use(
@@ -46,19 +48,26 @@ export function createApp({ db, web, logger }: AppOptions): Express {
       strictTransportSecurity: false,
     }),
   )
-  app.use(localOnly)
-  app.use('/api', jsonOnly, importRoutes(db), stockImportRoutes(db), express.json({ limit: BODY_LIMIT }), api(db), notFound)
+  app.use(localOnly, fitAddress)
+  app.use('/api', jsonOnly, roomToWrite(wantRoom), (req, res, next) => {
+    if (req.method !== 'GET') res.once('finish', wrote)
+    next()
+  })
+  app.use('/api', importRoutes(db), stockImportRoutes(db), express.json({ limit: LIMITS.body }), api(opened, hub), notFound)
   if (web && existsSync(web)) {
     app.use(express.static(web, { index: false, maxAge: '1h' }))
+    // A piece of an older build of the interface is gone, not the page under another name.
+    app.use('/assets', notFound)
     app.get('/{*path}', (_req, res) => res.sendFile(join(web, 'index.html'), { maxAge: 0 }))
   }
+  app.use(notFound)
   app.use(problemHandler)
   return app
 }
 
-function api(db: Db): Router {
+function api({ db }: Pick<OpenDb, 'db'>, hub: NewsHub): Router {
   const routes = Router()
   routes.get('/health', (_req, res) => void res.json({ ok: true }))
   routes.get('/openapi.json', (_req, res) => void res.json(openApi()))
-  return routes.use(buildRoutes(db), logRoutes(db), stockRoutes(db))
+  return routes.use(newsRoutes(hub), buildRoutes(db, hub), logRoutes(db), stockRoutes(db))
 }

@@ -8,6 +8,11 @@ import { addStock } from './stock/store'
 /** Puts the demo builds on the shelf when they are not there yet; what a person changed in them stays. */
 export async function fillDemo(db: Db): Promise<void> {
   if ((await existing(db, ['heron'])).length) return
+  // All of it or nothing: a start cut short fills it anew the next time.
+  await db.transaction((tx) => filled(tx as unknown as Db))
+}
+
+async function filled(db: Db): Promise<void> {
   const today = new Date().toISOString().slice(0, 10)
   await insertBuild(db, heron(today, addDays(today, 83), addDays(today, 11)), [], 'heron')
   await insertBuild(db, plover(today, addDays(today, 83)), [], 'plover')

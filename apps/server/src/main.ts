@@ -1,5 +1,6 @@
 import 'reflect-metadata'
-import { createServer } from 'node:http'
+import { createServer, type Server } from 'node:http'
+import type { Socket } from 'node:net'
 import { join, dirname } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
@@ -15,7 +16,7 @@ async function main() {
   const logger = pino({ level: process.env.SNUG_LOG ?? 'warn' })
   const opened = await openFolder(folder)
   if (process.env.SNUG_DEMO === '1') await fillDemo(opened.db)
-  const server = createServer(createApp({ db: opened.db, web: join(here, '../../web/dist'), logger }))
+  const server = createServer(createApp({ opened, web: join(here, '../../web/dist'), logger }))
   await new Promise<void>((done, fail) => {
     server.once('error', fail)
     // Bound to this machine alone.
@@ -23,19 +24,42 @@ async function main() {
   })
   const address = server.address()
   process.stdout.write(`Snug Bolt is ready at http://localhost:${typeof address === 'object' && address ? address.port : port}\n`)
+  server.on('clientError', refuseLine)
+  stopOnSignal(server, opened.close)
+}
+
+/** What is not even a request is answered like every other error. */
+function refuseLine(_error: Error, socket: Socket) {
+  if (!socket.writable) return
+  const body = JSON.stringify({ title: 'Not understood', status: 400, detail: 'That is not a request a server can read.' })
+  socket.end(
+    `HTTP/1.1 400 Bad Request\r\ncontent-type: application/problem+json\r\ncontent-length: ${body.length}\r\nconnection: close\r\n\r\n${body}`,
+  )
+}
+
+/** Longest wait, ms, for requests under way when asked to stop. */
+const PATIENCE = 2000
+
+/** The first signal lets requests under way end; what has not ended in two seconds is cut off. The second stops at once. */
+function stopOnSignal(server: Server, close: () => Promise<void>) {
   let stopping = false
   const stop = () => {
-    if (stopping) return
+    if (stopping) process.exit(1)
     stopping = true
-    server.close(() => void opened.close().then(() => process.exit(0)))
+    server.close(() => void close().finally(() => process.exit(0)))
     server.closeIdleConnections()
+    setTimeout(() => server.closeAllConnections(), PATIENCE)
   }
   process.on('SIGINT', stop)
   process.on('SIGTERM', stop)
 }
 
-main().catch((error: NodeJS.ErrnoException) => {
-  const sentence = error.code === 'EADDRINUSE' ? 'That port is taken. Start with another one, for example SNUG_PORT=4781.' : error.message
+main().catch((error: unknown) => {
+  const { code, message } = error as NodeJS.ErrnoException
+  const sentence =
+    code === 'EADDRINUSE'
+      ? 'That port is taken. Start with another one, for example SNUG_PORT=4781.'
+      : message || 'the database could not be opened, and did not say why'
   process.stderr.write(`Snug Bolt could not start: ${sentence}\n`)
   process.exit(1)
 })

@@ -1,4 +1,5 @@
 import {
+  BackRequest,
   ChangeRequest,
   CsvRequest,
   JsonStockRequest,
@@ -23,6 +24,8 @@ const OPERATIONS: Operation[] = [
   ['post', '/api/builds/{id}/changes', 'Change a build', ChangeRequest],
   ['post', '/api/builds/{id}/undo', 'Take the last change back', RevisionRequest],
   ['post', '/api/builds/{id}/redo', 'Make it again', RevisionRequest],
+  ['post', '/api/builds/{id}/back', 'Back to an earlier state, as a change', BackRequest],
+  ['get', '/api/news', 'Changes as they happen, as server-sent events'],
   ['get', '/api/builds/{id}/events', 'What was changed, latest first'],
   ['get', '/api/builds/{id}/bundle', 'The build as a bundle file'],
   ['post', '/api/import', 'Put a bundle on the shelf'],

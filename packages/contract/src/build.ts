@@ -1,6 +1,8 @@
 import {
   isSlot,
+  jobProblems,
   KINDS,
+  LIMITS,
   FINISH_SYSTEMS,
   PART_STATES,
   SETUP_SCHOOLS,
@@ -18,31 +20,11 @@ import {
   type KindName,
 } from '@snug/core'
 import { Type } from 'class-transformer'
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  Equals,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsISO8601,
-  IsNumber,
-  IsObject,
-  IsOptional,
-  IsString,
-  Length,
-  Matches,
-  Max,
-  MaxLength,
-  Min,
-  ValidateNested,
-} from 'class-validator'
+import { Equals, IsBoolean, IsIn, IsNumber, IsObject, IsString, Length, Matches, MaxLength, ValidateNested } from 'class-validator'
 import { Between, Whole } from './bounds'
-import { problemsOf, RecordOf, says, type Problem } from './decorators'
+import { checked, IsDay, IsTime, ListOf, Optional, problemsOf, RecordOf, says, shaped, type Checked, type Problem } from './decorators'
 
-const DAY = /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/
-const day = says('A day is written like 2027-02-14.')
-const time = says('A time is written like 2026-11-23T19:30:00Z.')
+const wrong = (why: string): Problem[] => [{ path: '', why }]
 
 class SizeDoc {
   @IsNumber({ allowNaN: false, allowInfinity: false }, says('A size’s value must be a number.')) value!: number
@@ -54,42 +36,37 @@ class OutlineRowDoc {
   @Between(-600, 1200, 'An outline row’s place', ' mm') x!: number
   @Between(-400, 400, 'A half-width', ' mm') bass!: number
   @Between(-400, 400, 'A half-width', ' mm') treble!: number
-  @IsOptional() @Between(-400, 400, 'A half-width', ' mm') bassInner?: number
-  @IsOptional() @Between(-400, 400, 'A half-width', ' mm') trebleInner?: number
+  @Optional() @Between(-400, 400, 'A half-width', ' mm') bassInner?: number
+  @Optional() @Between(-400, 400, 'A half-width', ' mm') trebleInner?: number
 }
 
 export class PartDoc {
   @IsIn(Object.keys(KINDS), says('This is not a kind of part known here.')) kind!: string
-  @Length(1, 120, says('A part needs a name of 1 to 120 letters.')) name!: string
-  @IsOptional() @IsString() @MaxLength(120, says('A seller’s name has at most 120 letters.')) seller?: string
+  @Length(1, LIMITS.partName, says(`A part needs a name of 1 to ${LIMITS.partName} letters.`)) name!: string
+  @Optional() @IsString() @MaxLength(LIMITS.seller, says(`A seller’s name has at most ${LIMITS.seller} letters.`)) seller?: string
   @IsIn(PART_STATES, says(`A part is ${PART_STATES.join(', ')}.`)) state!: string
-  @IsOptional() @Between(0, 1e6, 'A price') price?: number
-  @IsOptional() @Matches(DAY, day) arrives?: string
-  @IsOptional() @Matches(/^#[0-9a-fA-F]{6}$/, says('A colour is written like #d9b98a.')) colour?: string
-  @IsOptional() @IsIn(METALS, says(`A metal is one of ${METALS.join(', ')}.`)) metal?: string
-  @IsOptional() @RecordOf('recordOf', (v) => problemsOf(SizeDoc, v), 120) promised?: Record<string, SizeDoc>
-  @IsOptional() @IsString() @MaxLength(2000, says('A note has at most 2000 letters.')) note?: string
-  @RecordOf('recordOf', (v) => problemsOf(SizeDoc, v), 120) sizes!: Record<string, SizeDoc>
-  @RecordOf('recordOf', (v) => (typeof v === 'string' ? [] : [{ path: '', why: 'A property must be text.' }]), 40) traits!: Record<
-    string,
-    string
-  >
-  @IsOptional()
-  @IsArray(says('An outline is a list of rows.'))
-  @ArrayMaxSize(200, says('An outline has at most 200 rows.'))
-  @ValidateNested({ each: true })
-  @Type(() => OutlineRowDoc)
+  @Optional() @Between(0, 1e6, 'A price') price?: number
+  @Optional() @IsDay() arrives?: string
+  @Optional() @Matches(/^#[0-9a-fA-F]{6}$/, says('A colour is written like #d9b98a.')) colour?: string
+  @Optional() @IsIn(METALS, says(`A metal is one of ${METALS.join(', ')}.`)) metal?: string
+  @Optional() @RecordOf((v) => problemsOf(SizeDoc, v), LIMITS.sizes) promised?: Record<string, SizeDoc>
+  @Optional() @IsString() @MaxLength(LIMITS.partNote, says(`A note has at most ${LIMITS.partNote} letters.`)) note?: string
+  @RecordOf((v) => problemsOf(SizeDoc, v), LIMITS.sizes) sizes!: Record<string, SizeDoc>
+  @RecordOf((v) => (typeof v === 'string' && v.length <= LIMITS.key ? [] : wrong('A property must be text.')), LIMITS.traits)
+  traits!: Record<string, string>
+  @Optional()
+  @ListOf((v) => problemsOf(OutlineRowDoc, v), 'An outline', { most: LIMITS.outline, each: 'rows' })
   outline?: OutlineRowDoc[]
 }
 
 /** Shape first, then sizes against the ranges of its kind. */
 export function problemsOfPart(value: unknown): Problem[] {
-  const shape = problemsOf(PartDoc, value)
-  return shape.length ? shape : partProblems(value as Part)
+  const shape = shaped(PartDoc, value)
+  return shape.ok ? partProblems(shape.value as unknown as Part) : shape.problems
 }
 
 function problemsInSlot(value: unknown, slot: string): Problem[] {
-  if (!isSlot(slot)) return [{ path: '', why: `"${slot}" is not a slot; slots are ${SLOT_NAMES.join(', ')}.` }]
+  if (!isSlot(slot)) return wrong(`"${slot}" is not a slot; slots are ${SLOT_NAMES.join(', ')}.`)
   const found = problemsOfPart(value)
   if (found.length) return found
   const kind = (value as Part).kind as KindName
@@ -110,7 +87,7 @@ class JobDoc {
   // In the unit of the size it changes: mostly millimetres, ohms where a pot is exchanged.
   @Between(-1e6, 1e6, 'A job’s amount') delta!: number
   @Between(0, 1e5, 'A job’s doubt') doubt!: number
-  @Length(1, 300, says('A job’s words have at most 300 letters.')) text!: string
+  @Length(1, LIMITS.jobText, says(`A job’s words have at most ${LIMITS.jobText} letters.`)) text!: string
 }
 class CircuitDoc {
   @IsIn(['two-humbuckers-and-single'], says('This scheme is not known here.')) scheme!: string
@@ -124,7 +101,7 @@ class ReadingDoc {
   @Between(0, 1e8, 'A reading', ' ohm') ohm!: number
   @Between(0, 10, 'The volume knob') volume!: number
   @Between(0, 10, 'The tone knob') tone!: number
-  @IsISO8601({ strict: true }, time) at!: string
+  @IsTime() at!: string
 }
 class WeatherDoc {
   @Between(-20, 50, 'Air temperature', ' °C') air!: number
@@ -133,7 +110,7 @@ class WeatherDoc {
 }
 class FinishDoc {
   @IsIn(FINISH_SYSTEMS, says(`The finish is one of ${FINISH_SYSTEMS.join(', ')}.`)) system!: string
-  @Matches(DAY, day) start!: string
+  @IsDay() start!: string
   @Whole(1, 20, 'Coats') coats!: number
   @Between(1, 90, 'Solids', ' %') solids!: number
   @IsBoolean(says('Masking is on or off.')) maskPocket!: boolean
@@ -141,20 +118,16 @@ class FinishDoc {
 }
 class SetupDoc {
   @IsIn(SETUP_SCHOOLS, says(`The school is one of ${SETUP_SCHOOLS.join(', ')}.`)) school!: string
-  @IsOptional() @Between(-1, 3, 'Relief', ' mm') relief?: number
-  @IsOptional() @Between(0, 6, 'Action', ' mm') actionBass?: number
-  @IsOptional() @Between(0, 6, 'Action', ' mm') actionTreble?: number
-  @IsOptional() @Between(0, 60, 'Saddle height', ' mm') saddle?: number
-  @IsOptional() @Between(0.005, 0.5, 'Relief a quarter turn', ' mm') reliefPerQuarter?: number
-  @RecordOf(
-    'recordOf',
-    (v) => (typeof v === 'number' && Math.abs(v) <= 100 ? [] : [{ path: '', why: 'Cents must be a number from -100 to 100.' }]),
-    12,
-  )
+  @Optional() @Between(-1, 3, 'Relief', ' mm') relief?: number
+  @Optional() @Between(0, 6, 'Action', ' mm') actionBass?: number
+  @Optional() @Between(0, 6, 'Action', ' mm') actionTreble?: number
+  @Optional() @Between(0, 60, 'Saddle height', ' mm') saddle?: number
+  @Optional() @Between(0.005, 0.5, 'Relief a quarter turn', ' mm') reliefPerQuarter?: number
+  @RecordOf((v) => (typeof v === 'number' && Math.abs(v) <= 100 ? [] : wrong('Cents must be a number from -100 to 100.')), 12)
   cents!: Record<string, number>
 }
 class StepDoc {
-  @IsISO8601({ strict: true }, time) done!: string
+  @IsTime() done!: string
 }
 
 class ConsumableDoc {
@@ -164,7 +137,7 @@ class ConsumableDoc {
 }
 class MockupDoc {
   @IsIn(OUTCOMES, says(`A step of the trial ends ${OUTCOMES.join(', ')}.`)) outcome!: string
-  @IsISO8601({ strict: true }, time) at!: string
+  @IsTime() at!: string
   @IsString() @MaxLength(20) basis!: string
 }
 class OrderedSizeDoc {
@@ -173,69 +146,81 @@ class OrderedSizeDoc {
 }
 class OrderDoc {
   @Whole(1, 1000, 'The revision') revision!: number
-  @Matches(DAY, day) at!: string
-  @RecordOf('recordOf', (v) => problemsOf(OrderedSizeDoc, v), 120) sizes!: Record<string, OrderedSizeDoc>
+  @IsDay() at!: string
+  @RecordOf((v) => problemsOf(OrderedSizeDoc, v), LIMITS.sizes) sizes!: Record<string, OrderedSizeDoc>
 }
 class RescueDoc {
-  @IsOptional() @Between(0, 1e6, 'The price asked') asking?: number
-  @IsOptional() @Between(0, 1e6, 'Its worth') worth?: number
-  @IsArray(says('Defects are a list.'))
-  @ArrayMaxSize(40)
-  @IsString({ each: true, message: 'A defect is named by a word.' })
+  @Optional() @Between(0, 1e6, 'The price asked') asking?: number
+  @Optional() @Between(0, 1e6, 'Its worth') worth?: number
+  @ListOf((v) => (typeof v === 'string' && v.length <= LIMITS.pathName ? [] : wrong('A defect is named by a word.')), 'Defects', {
+    most: LIMITS.defects,
+    each: 'words',
+  })
   defects!: string[]
 }
 /** A record of slots whose values come from a list. */
 const slotRecord = (values: readonly string[], what: string) => (v: unknown, slot: string) =>
   !isSlot(slot)
-    ? [{ path: '', why: `"${slot}" is not a slot.` }]
+    ? wrong(`"${slot}" is not a slot.`)
     : typeof v === 'string' && values.includes(v)
       ? []
-      : [{ path: '', why: `${what} is one of ${values.join(', ')}.` }]
+      : wrong(`${what} is one of ${values.join(', ')}.`)
 
 /** A whole build as it may be stored. */
 export class BuildDoc {
   @Equals(1, says('This build is of a version this Snug Bolt does not know.')) schema!: number
-  @Length(1, 80, says('A build needs a name of 1 to 80 letters.')) name!: string
+  @Length(1, LIMITS.buildName, says(`A build needs a name of 1 to ${LIMITS.buildName} letters.`)) name!: string
   @IsIn(['right', 'left'], says('Handedness is right or left.')) handedness!: string
   @Whole(4, 12, 'The number of strings') strings!: number
   @Between(500, 900, 'Scale length', ' mm') scale!: number
-  @IsOptional() @Matches(DAY, day) due?: string
-  @IsOptional() @Between(0, 1e6, 'The budget') budget?: number
+  @Optional() @IsDay() due?: string
+  @Optional() @Between(0, 1e6, 'The budget') budget?: number
   @Matches(/^[A-Z]{3}$/, says('A currency is three letters such as EUR.')) currency!: string
   @IsObject(says('The room’s humidity is missing.')) @ValidateNested() @Type(() => RoomDoc) room!: RoomDoc
-  @RecordOf('isPart', problemsInSlot, 60) parts!: Record<string, PartDoc>
-  @IsOptional() @RecordOf('recordOf', slotRecord(SLOT_STATES, 'A slot')) slots?: Record<string, string>
-  @IsOptional()
-  @IsArray(says('Tools are a list.'))
-  @IsIn(TOOLS, { each: true, message: `A tool is one of ${TOOLS.join(', ')}.` })
+  @RecordOf(problemsInSlot, 60) parts!: Record<string, PartDoc>
+  @Optional() @RecordOf(slotRecord(SLOT_STATES, 'A slot')) slots?: Record<string, string>
+  @Optional()
+  @ListOf((v) => ((TOOLS as readonly unknown[]).includes(v) ? [] : wrong(`A tool is one of ${TOOLS.join(', ')}.`)), 'Tools', {
+    most: TOOLS.length,
+    each: 'tools',
+  })
   tools?: string[]
-  @IsOptional()
-  @RecordOf('recordOf', (v) =>
-    typeof v === 'number' && v >= 0 && v <= 1e5 ? [] : [{ path: '', why: 'Postage is a number from 0 to 100000.' }],
-  )
+  @Optional()
+  @RecordOf((v) => (typeof v === 'number' && v >= 0 && v <= 1e5 ? [] : wrong('Postage is a number from 0 to 100000.')))
   parcels?: Record<string, number>
-  @IsOptional() @RecordOf('recordOf', (v) => problemsOf(ConsumableDoc, v)) consumables?: Record<string, ConsumableDoc>
-  @IsOptional() @RecordOf('recordOf', (v) => problemsOf(MockupDoc, v), 100) mockup?: Record<string, MockupDoc>
-  @IsOptional() @RecordOf('recordOf', slotRecord(UNPACKED, 'What was unpacked')) unpacked?: Record<string, string>
-  @IsOptional()
-  @RecordOf('recordOf', (v, slot) => (isSlot(slot) ? problemsOf(OrderDoc, v) : [{ path: '', why: `"${slot}" is not a slot.` }]))
+  @Optional() @RecordOf((v) => problemsOf(ConsumableDoc, v)) consumables?: Record<string, ConsumableDoc>
+  @Optional() @RecordOf((v) => problemsOf(MockupDoc, v), 100) mockup?: Record<string, MockupDoc>
+  @Optional() @RecordOf(slotRecord(UNPACKED, 'What was unpacked')) unpacked?: Record<string, string>
+  @Optional()
+  @RecordOf((v, slot) => (isSlot(slot) ? problemsOf(OrderDoc, v) : wrong(`"${slot}" is not a slot.`)))
   orders?: Record<string, OrderDoc>
-  @IsOptional() @IsObject(says('A rescue has defects.')) @ValidateNested() @Type(() => RescueDoc) rescue?: RescueDoc
-  @RecordOf('recordOf', (v) => problemsOf(JobDoc, v)) jobs!: Record<string, JobDoc>
+  @Optional() @IsObject(says('A rescue has defects.')) @ValidateNested() @Type(() => RescueDoc) rescue?: RescueDoc
+  @RecordOf((v) => problemsOf(JobDoc, v), LIMITS.jobs) jobs!: Record<string, JobDoc>
   @IsObject(says('The circuit is missing.')) @ValidateNested() @Type(() => CircuitDoc) circuit!: CircuitDoc
-  @RecordOf('recordOf', (v) => problemsOf(ReadingDoc, v)) readings!: Record<string, ReadingDoc>
+  @RecordOf((v) => problemsOf(ReadingDoc, v)) readings!: Record<string, ReadingDoc>
   @IsObject(says('The finish is missing.')) @ValidateNested() @Type(() => FinishDoc) finish!: FinishDoc
-  @IsArray(says('Evenings are seven numbers, Monday first.'))
-  @ArrayMinSize(7, says('Evenings are seven numbers, Monday first.'))
-  @ArrayMaxSize(7, says('Evenings are seven numbers, Monday first.'))
-  @IsNumber({}, { each: true, message: 'Minutes of an evening must be numbers.' })
-  @Min(0, { each: true, message: 'Minutes of an evening go from 0 to 960.' })
-  @Max(960, { each: true, message: 'Minutes of an evening go from 0 to 960.' })
+  @ListOf((v) => (typeof v === 'number' && v >= 0 && v <= 960 ? [] : wrong('Minutes of an evening go from 0 to 960.')), 'Evenings', {
+    least: 7,
+    most: 7,
+    each: 'numbers, Monday first',
+  })
   evenings!: number[]
   @IsObject(says('The setup is missing.')) @ValidateNested() @Type(() => SetupDoc) setup!: SetupDoc
-  @RecordOf('recordOf', (v) => problemsOf(StepDoc, v), 2000) steps!: Record<string, StepDoc>
+  @RecordOf((v) => problemsOf(StepDoc, v), LIMITS.steps) steps!: Record<string, StepDoc>
 }
 
-/** Everything wrong with a build; nothing when it may be stored. Passing it, plain data is a Build. */
-export const problemsOfBuild = (plain: unknown): Problem[] => problemsOf(BuildDoc, plain)
+/** A build as it may be stored: the very copy every rule was run on. */
+export function checkedBuild(plain: unknown): Checked<Build> {
+  const shape = checked(BuildDoc, plain)
+  if (!shape.ok) return shape
+  const build = shape.value as unknown as Build
+  const problems = jobProblems(build)
+  return problems.length ? { ok: false, problems } : { ok: true, value: build }
+}
+
+/** Everything wrong with a build; nothing when it may be stored. */
+export function problemsOfBuild(plain: unknown): Problem[] {
+  const result = checkedBuild(plain)
+  return result.ok ? [] : result.problems
+}
 export const isBuild = (plain: unknown): plain is Build => problemsOfBuild(plain).length === 0

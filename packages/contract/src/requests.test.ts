@@ -1,9 +1,13 @@
 import { fullBuild } from '@snug/core/testing/fullBuild'
 import { describe, expect, it } from 'vitest'
 import { problemsOf } from './decorators'
-import { ChangeRequest, LogRequest, NewBuildRequest, problemsOfBundle, RevisionRequest } from './requests'
-import { CsvRequest, JsonStockRequest, problemsOfMany, StockManyRequest, StockRequest } from './stock'
+import { ChangeRequest, LogRequest, NewBuildRequest, checkedBundle, RevisionRequest } from './requests'
+import { checkedItem, CsvRequest, JsonStockRequest, StockManyRequest, StockRequest } from './stock'
 
+const bundleProblems = (plain: unknown) => {
+  const result = checkedBundle(plain)
+  return result.ok ? [] : result.problems
+}
 const why = (found: { path: string; why: string }[]) => found.map((p) => `${p.path}: ${p.why}`).join(' | ')
 
 describe('requests', () => {
@@ -38,21 +42,21 @@ describe('requests', () => {
 describe('bundles', () => {
   const bundle = { format: 'snug-bolt-build', version: 1, exported: '2026-11-24T20:00:00Z', build: fullBuild(), log: [] as unknown[] }
   it('a whole one passes; what is inside keeps its path', () => {
-    expect(problemsOfBundle(bundle)).toEqual([])
+    expect(bundleProblems(bundle)).toEqual([])
     const bad = structuredClone(bundle)
     bad.build.parts.nut!.sizes.width!.value = 99
-    expect(problemsOfBundle(bad)[0]!.path).toBe('build.parts.nut.sizes.width')
+    expect(bundleProblems(bad)[0]!.path).toBe('build.parts.nut.sizes.width')
   })
   it('entries of the log are looked at too', () => {
     const entry = { id: 'a', at: '2026-11-24T20:00:00Z', kind: 'note', text: 'x' }
-    expect(problemsOfBundle({ ...bundle, log: [entry] })).toEqual([])
-    expect(problemsOfBundle({ ...bundle, log: [{ ...entry, at: 'noon' }] })[0]!.path).toBe('log.0.at')
-    expect(problemsOfBundle({ ...bundle, log: 'none' })[0]!.why).toMatch(/log is missing/)
+    expect(bundleProblems({ ...bundle, log: [entry] })).toEqual([])
+    expect(bundleProblems({ ...bundle, log: [{ ...entry, at: 'noon' }] })[0]!.path).toBe('log.0.at')
+    expect(bundleProblems({ ...bundle, log: 'none' })[0]!.why).toMatch(/log is a list of entries/)
   })
   it('without a build or a time', () => {
     const { build: _, ...empty } = bundle
-    expect(why(problemsOfBundle(empty))).toMatch(/holds no build/)
-    expect(why(problemsOfBundle({ ...bundle, exported: 'today' }))).toMatch(/time of export/)
+    expect(why(bundleProblems(empty))).toMatch(/holds no build/)
+    expect(why(bundleProblems({ ...bundle, exported: 'today' }))).toMatch(/exported: A time is written/)
   })
 })
 
@@ -67,7 +71,7 @@ describe('stock', () => {
     expect(why(problemsOf(StockRequest, { ...item, lead: { promised: 2000 } }))).toMatch(/lead\.promised: Days promised/)
   })
   it('many at once say which', () => {
-    expect(problemsOfMany([item, { ...item, quantity: 0.5 }])[0]!.path).toBe('items.1.quantity')
+    expect([item, { ...item, quantity: 0.5 }].flatMap((each, i) => checkedItem(each, i).problems)[0]!.path).toBe('items.1.quantity')
     expect(problemsOf(StockManyRequest, { items: [] })[0]!.why).toMatch(/empty/)
     expect(problemsOf(StockManyRequest, { items: Array(501).fill(item) })[0]!.why).toMatch(/At most 500/)
     expect(problemsOf(JsonStockRequest, { items: 'all' }).length).toBeGreaterThan(0)

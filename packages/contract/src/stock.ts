@@ -1,24 +1,13 @@
-import type { StockItem } from '@snug/core'
+import { LIMITS, type StockItem } from '@snug/core'
 import { Type } from 'class-transformer'
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsIn,
-  IsObject,
-  IsOptional,
-  IsString,
-  Length,
-  MaxLength,
-  ValidateNested,
-} from 'class-validator'
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsObject, IsString, Length, MaxLength, ValidateNested } from 'class-validator'
 import { Between, Whole } from './bounds'
 import { problemsOfPart } from './build'
-import { IsCheckedBy, problemsOf, RecordOf, says, type Problem } from './decorators'
+import { IsCheckedBy, Optional, RecordOf, says, shaped, under, type Problem } from './decorators'
 
 class LeadDoc {
   @Whole(0, 1000, 'Days promised') promised!: number
-  @IsOptional() @Whole(0, 1000, 'Days seen') seen?: number
+  @Optional() @Whole(0, 1000, 'Days seen') seen?: number
 }
 
 /** POST and PUT /api/stock: a part to hand or on offer. */
@@ -26,39 +15,41 @@ export class StockRequest {
   @IsCheckedBy(problemsOfPart) part!: object
   @IsIn(['stash', 'offer'], says('It is in the stash or on offer.')) holding!: StockItem['holding']
   @Whole(0, 1e6, 'The quantity') quantity!: number
-  @IsOptional() @IsString() @MaxLength(80, says('A place has at most 80 letters.')) place?: string
-  @IsOptional() @Whole(0, 1e6, 'The fewest to keep') minimum?: number
+  @Optional() @IsString() @MaxLength(LIMITS.place, says(`A place has at most ${LIMITS.place} letters.`)) place?: string
+  @Optional() @Whole(0, 1e6, 'The fewest to keep') minimum?: number
   @RecordOf(
-    'recordOf',
-    (v) => (typeof v === 'number' && Number.isInteger(v) && v >= 0 ? [] : [{ path: '', why: 'A reserved count is a whole number.' }]),
-    1000,
+    (v) =>
+      typeof v === 'number' && Number.isInteger(v) && v >= 0 && v <= 1e6 ? [] : [{ path: '', why: 'A reserved count is a whole number.' }],
+    LIMITS.reserved,
   )
   reserved!: Record<string, number>
-  @IsOptional() @Between(0, 1e5, 'Shipping') shipping?: number
-  @IsOptional() @IsObject(says('Lead time has days promised and days seen.')) @ValidateNested() @Type(() => LeadDoc) lead?: LeadDoc
+  @Optional() @Between(0, 1e5, 'Shipping') shipping?: number
+  @Optional() @IsObject(says('Lead time has days promised and days seen.')) @ValidateNested() @Type(() => LeadDoc) lead?: LeadDoc
 }
 
 /** POST /api/stock/many: a donor broken up, or a shelf taken over; all of it or nothing. */
 export class StockManyRequest {
   @IsArray(says('Send a list of items.'))
   @ArrayMinSize(1, says('The list is empty.'))
-  @ArrayMaxSize(500, says('At most 500 parts at once; use a file for more.'))
+  @ArrayMaxSize(LIMITS.many, says(`At most ${LIMITS.many} parts at once; use a file for more.`))
   items!: unknown[]
 }
 
 /** POST /api/stock/import */
 export class CsvRequest {
-  @IsString(says('The file’s text is missing.')) @Length(1, 10_000_000, says('A file has 1 letter to 10 MB.')) csv!: string
+  @IsString(says('The file’s text is missing.')) @Length(1, LIMITS.file, says('A file has 1 letter to 10 MB.')) csv!: string
 }
 
 /** POST /api/stock/import-json: what /api/stock.json gave out. */
 export class JsonStockRequest {
   @IsArray(says('The file is not a list of parts as Snug Bolt writes it.'))
   @ArrayMinSize(1, says('The list is empty.'))
-  @ArrayMaxSize(20_000, says('At most 20000 parts at once.'))
+  @ArrayMaxSize(LIMITS.rows, says(`At most ${LIMITS.rows} parts at once.`))
   items!: unknown[]
 }
 
-/** Findings of every item in a list, with its place. */
-export const problemsOfMany = (items: readonly unknown[]): Problem[] =>
-  items.flatMap((item, i) => problemsOf(StockRequest, item).map((p) => ({ path: `items.${i}${p.path ? `.${p.path}` : ''}`, why: p.why })))
+/** One item after the other, as each was checked; findings carry the item's place. */
+export function checkedItem(plain: unknown, place: number): { item?: StockRequest; problems: Problem[] } {
+  const result = shaped(StockRequest, plain)
+  return result.ok ? { item: result.value, problems: [] } : { problems: under(`items.${place}`, result.problems) }
+}

@@ -1,4 +1,5 @@
 export * from './quantity'
+export * from './border'
 export * from './parts'
 export * from './build'
 export * from './drawing'

@@ -1,9 +1,24 @@
-import { applyChange, EditConflict, inverse, newBuild, type Build, type Change, type Edit, type LogEntry, type NewBuild } from '@snug/core'
-import { problemsOfBuild } from '@snug/contract'
-import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm'
+import {
+  applyChange,
+  EditConflict,
+  EditRefused,
+  inverse,
+  LIMITS,
+  newBuild,
+  sameJson,
+  type Build,
+  type Change,
+  type Edit,
+  type Json,
+  type LogEntry,
+  type NewBuild,
+} from '@snug/core'
+import { checkedBuild } from '@snug/contract'
+import { and, asc, desc, eq, gt, inArray, isNull, sql } from 'drizzle-orm'
 import { randomUUID } from 'node:crypto'
 import type { Db } from '../db/open'
 import { builds, events, logEntries } from '../db/schema'
+import { inPieces } from '../db/pieces'
 import { HttpProblem } from '../http/problem'
 import { followSlots } from '../stock/follow'
 
@@ -17,8 +32,14 @@ export interface BuildState {
   updatedAt: string
 }
 
-/** How far back undo goes; every event stays in the table. */
-const UNDO_DEPTH = 200
+/** What the shelf says of a build; the whole of it is fetched when it comes into sight. */
+export interface BuildSummary extends Pick<Build, 'name' | 'handedness' | 'strings' | 'scale' | 'due'> {
+  id: string
+  revision: number
+  /** How many parts are chosen. */
+  parts: number
+  updatedAt: string
+}
 
 type Row = typeof builds.$inferSelect
 const stateOf = (row: Row): BuildState => ({
@@ -43,8 +64,25 @@ const idFor = (name: string) => {
   return `${plain || 'build'}-${randomUUID().slice(0, 6)}`
 }
 
-export async function listBuilds(db: Db): Promise<BuildState[]> {
-  return (await db.select().from(builds).where(isNull(builds.putAwayAt)).orderBy(asc(builds.createdAt))).map(stateOf)
+const field = <T>(name: string) => sql<T>`${builds.doc}->${name}`
+
+export async function listBuilds(db: Db): Promise<BuildSummary[]> {
+  const rows = await db
+    .select({
+      id: builds.id,
+      revision: builds.revision,
+      updatedAt: builds.updatedAt,
+      name: field<string>('name'),
+      handedness: field<Build['handedness']>('handedness'),
+      strings: field<number>('strings'),
+      scale: field<number>('scale'),
+      due: field<string | null>('due'),
+      parts: sql<number>`(select count(*)::int from jsonb_object_keys(${builds.doc}->'parts'))`,
+    })
+    .from(builds)
+    .where(isNull(builds.putAwayAt))
+    .orderBy(asc(builds.createdAt), asc(builds.id))
+  return rows.map(({ due, ...row }) => ({ ...row, ...(due ? { due } : {}) }))
 }
 
 async function rowOf(db: Pick<Db, 'select'>, id: string): Promise<Row> {
@@ -65,19 +103,17 @@ export async function insertBuild(db: Db, doc: Build, log: readonly LogEntry[], 
   const row: Row = { id, revision: 0, doc, undo: [], redo: [], createdAt: at, updatedAt: at, putAwayAt: null }
   await db.transaction(async (tx) => {
     await tx.insert(builds).values(row)
-    if (log.length)
-      await tx.insert(logEntries).values(
-        log.map((e) => ({
-          id: randomUUID(),
-          buildId: id,
-          at: e.at,
-          kind: e.kind,
-          text: e.text,
-          station: e.station ?? null,
-          thing: e.thing ?? null,
-          struckAt: e.struck ?? null,
-        })),
-      )
+    const rows = log.map((e) => ({
+      id: randomUUID(),
+      buildId: id,
+      at: e.at,
+      kind: e.kind,
+      text: e.text,
+      station: e.station ?? null,
+      thing: e.thing ?? null,
+      struckAt: e.struck ?? null,
+    }))
+    await inPieces(rows, (piece) => tx.insert(logEntries).values(piece))
   })
   return stateOf(row)
 }
@@ -107,12 +143,44 @@ export async function changeBuild(db: Db, id: string, revision: number, change: 
 export async function stepBack(db: Db, id: string, revision: number, kind: 'undo' | 'redo'): Promise<BuildState> {
   return write(db, id, revision, kind, async (row, tx) => {
     const target = (kind === 'undo' ? row.undo : row.redo).at(-1)
-    if (target === undefined) throw new HttpProblem(422, kind === 'undo' ? 'There is nothing to undo.' : 'There is nothing to redo.')
+    if (target === undefined) throw new HttpProblem(422, kind === 'undo' ? nothingLeft(row) : 'There is nothing to make again.')
     const [event] = await tx
       .select()
       .from(events)
       .where(and(eq(events.buildId, id), eq(events.revision, target)))
     return inverse({ label: event!.label, edits: event!.edits })
+  })
+}
+
+/** Where going back ends, and that it does. */
+const nothingLeft = (row: Row) =>
+  row.redo.length >= LIMITS.undo
+    ? `Going back ends here: the last ${LIMITS.undo} changes can be taken back, and all of them are. An earlier state can be fetched from the list of changes.`
+    : 'There is nothing to undo.'
+
+/**
+ * The build as it was at an earlier revision, as a change like any other: every event since is taken back, latest first.
+ */
+export async function goBack(db: Db, id: string, revision: number, to: number): Promise<BuildState> {
+  return write(db, id, revision, 'change', async (row, tx) => {
+    if (to >= row.revision) throw new HttpProblem(422, 'That is not an earlier state of this build.')
+    const since = await tx
+      .select()
+      .from(events)
+      .where(and(eq(events.buildId, id), gt(events.revision, to)))
+      .orderBy(desc(events.revision))
+    const was = since.reduce((doc, e) => applyChange(doc, inverse({ label: e.label, edits: e.edits })), row.doc)
+    const [before, after] = [row.doc, was] as unknown as [Record<string, Json>, Record<string, Json>]
+    const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])].filter((k) => !sameJson(before[k], after[k]))
+    if (!keys.length) throw new HttpProblem(422, 'The build reads the same now as it did then.')
+    return {
+      label: `Back to before “${since.at(-1)!.label}”`.slice(0, LIMITS.label),
+      edits: keys.map((k) => ({
+        path: [k],
+        ...(before[k] === undefined ? {} : { from: before[k] }),
+        ...(after[k] === undefined ? {} : { to: after[k] }),
+      })),
+    }
   })
 }
 
@@ -127,11 +195,16 @@ async function write(
 ): Promise<BuildState> {
   return db.transaction(async (tx) => {
     const row = await rowOf(tx as unknown as Db, id)
+    if (row.putAwayAt)
+      throw new HttpProblem(
+        410,
+        `${row.doc.name} was put away. Bring it back from the shelf’s message or here, then go on; your changes wait.`,
+      )
     if (row.revision !== revision) throw stale(row)
     const change = await make(row, tx)
-    const doc = applied(row, change)
-    const problems = problemsOfBuild(doc)
-    if (problems.length) throw new HttpProblem(422, problems[0]!.why, { problems })
+    const result = checkedBuild(applied(row, change))
+    if (!result.ok) throw new HttpProblem(422, result.problems[0]!.why, { problems: result.problems })
+    const doc = result.value
     const next: Row = { ...row, doc, revision: revision + 1, updatedAt: now(), ...stacks(row, kind, revision + 1) }
     await tx
       .insert(events)
@@ -150,13 +223,14 @@ function applied(row: Row, change: Change): Build {
     return applyChange(row.doc, change)
   } catch (e) {
     if (e instanceof EditConflict) throw stale(row)
+    if (e instanceof EditRefused) throw new HttpProblem(422, e.message, { problems: [{ path: e.path.join('.'), why: e.message }] })
     throw e
   }
 }
 
 /** The event just written is what the opposite step takes back. */
 function stacks(row: Row, kind: 'change' | 'undo' | 'redo', written: number): Pick<Row, 'undo' | 'redo'> {
-  if (kind === 'change') return { undo: [...row.undo, written].slice(-UNDO_DEPTH), redo: [] }
+  if (kind === 'change') return { undo: [...row.undo, written].slice(-LIMITS.undo), redo: [] }
   if (kind === 'undo') return { undo: row.undo.slice(0, -1), redo: [...row.redo, written] }
   return { undo: [...row.undo, written], redo: row.redo.slice(0, -1) }
 }

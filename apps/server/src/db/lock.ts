@@ -1,11 +1,8 @@
-import { createHash } from 'node:crypto'
+import { randomUUID } from 'node:crypto'
+import { mkdtemp, readdir, readlink, realpath, rm, symlink, unlink } from 'node:fs/promises'
 import { connect, createServer, type Server } from 'node:net'
 import { tmpdir } from 'node:os'
-import { join, resolve } from 'node:path'
-import { unlink } from 'node:fs/promises'
-
-/** Longest path a unix socket may have; longer ones go to the temporary folder under the folder's own hash. */
-const SOCKET_PATH = 100
+import { join } from 'node:path'
 
 export class FolderTaken extends Error {
   constructor(folder: string) {
@@ -16,29 +13,85 @@ export class FolderTaken extends Error {
 }
 
 /**
- * Takes the data folder for this process alone: two databases on one folder destroy it. The lock is a listening socket, so
- * it dies with the process however that ends; what a killed process leaves behind answers nobody and is cleared away.
+ * Takes the data folder for this process alone: two databases on one folder destroy it.
+ *
+ * Each process that wants it listens on a socket of its own in the folder, which goes silent with the process however that ends.
+ * Claims are numbered: `lock.7` names the socket of whoever holds it. The highest number counts, while its socket answers. A
+ * folder whose claim is silent is taken by making the next number, which the file system lets only one of many do. Numbers are
+ * never reused: a holder that leaves, leaves its number behind, and its successor clears the lower ones away. So a slow starter
+ * that looked at an old number finds the next one taken, or, when that was cleared meanwhile, a higher one after its own; then
+ * its claim is void.
  * @returns release function
  * @throws FolderTaken
  */
 export async function takeFolder(folder: string): Promise<() => Promise<void>> {
-  const path = socketPath(resolve(folder))
-  for (let attempt = 0; ; attempt++) {
-    try {
-      const server = await listen(path)
-      return () => new Promise((done) => server.close(() => done()))
-    } catch (e) {
-      if ((e as NodeJS.ErrnoException).code !== 'EADDRINUSE' || attempt > 1) throw e
-      if (await answers(path)) throw new FolderTaken(folder)
-      await unlink(path).catch(() => undefined)
+  const real = await realpath(folder)
+  const alias = await shortPath(real)
+  const name = `lock-${randomUUID()}.sock`
+  try {
+    const server = await listen(join(alias.path, name))
+    // The socket was bound by the short way, which is gone by then: it is cleared away by its real one.
+    const release = async () => {
+      await closed(server)
+      await unlink(join(real, name)).catch(() => undefined)
     }
+    try {
+      await claim(real, alias.path, name, folder)
+    } catch (e) {
+      await release()
+      throw e
+    }
+    return release
+  } finally {
+    await alias.drop()
   }
 }
 
-function socketPath(folder: string): string {
-  const inside = join(folder, 'lock.sock')
-  if (inside.length <= SOCKET_PATH) return inside
-  return join(tmpdir(), `snug-${createHash('sha256').update(folder).digest('hex').slice(0, 24)}.sock`)
+async function claim(real: string, short: string, name: string, folder: string): Promise<void> {
+  for (;;) {
+    const before = await claims(real)
+    const highest = before.at(-1)
+    if (highest !== undefined && (await holds(real, short, highest))) throw new FolderTaken(folder)
+    const mine = (highest ?? 0) + 1
+    try {
+      await symlink(name, join(real, `lock.${mine}`))
+    } catch (e) {
+      if ((e as NodeJS.ErrnoException).code === 'EEXIST') continue
+      throw e
+    }
+    if ((await claims(real)).at(-1) !== mine) {
+      await unlink(join(real, `lock.${mine}`)).catch(() => undefined)
+      continue
+    }
+    for (const old of before) await clear(real, old)
+    return
+  }
+}
+
+/** Numbers claimed so far, ascending. */
+const claims = async (real: string): Promise<number[]> =>
+  (await readdir(real))
+    .flatMap((f) => /^lock\.(\d+)$/.exec(f)?.[1] ?? [])
+    .map(Number)
+    .toSorted((a, b) => a - b)
+
+async function holds(real: string, short: string, number: number): Promise<boolean> {
+  const socket = await readlink(join(real, `lock.${number}`)).catch(() => undefined)
+  return socket !== undefined && answers(join(short, socket))
+}
+
+async function clear(real: string, number: number): Promise<void> {
+  const socket = await readlink(join(real, `lock.${number}`)).catch(() => undefined)
+  if (socket) await unlink(join(real, socket)).catch(() => undefined)
+  await unlink(join(real, `lock.${number}`)).catch(() => undefined)
+}
+
+/** A unix socket's path may have about a hundred letters: the folder is reached by a short way for the moment of binding. */
+async function shortPath(real: string): Promise<{ path: string; drop: () => Promise<void> }> {
+  const holder = await mkdtemp(join(tmpdir(), 'snug-'))
+  const path = join(holder, 'd')
+  await symlink(real, path)
+  return { path, drop: () => rm(holder, { recursive: true, force: true }) }
 }
 
 const listen = (path: string) =>
@@ -51,6 +104,9 @@ const listen = (path: string) =>
     })
   })
 
+const closed = (server: Server) => new Promise<void>((done) => void server.close(() => done()))
+
+/** Only a socket that is not there, or that nobody listens on, is silent; any other trouble counts as an answer. */
 const answers = (path: string) =>
   new Promise<boolean>((done) => {
     const socket = connect(path)
@@ -58,5 +114,5 @@ const answers = (path: string) =>
       socket.destroy()
       done(true)
     })
-    socket.once('error', () => done(false))
+    socket.once('error', (e: NodeJS.ErrnoException) => done(e.code !== 'ECONNREFUSED' && e.code !== 'ENOENT'))
   })

@@ -1,3 +1,4 @@
+import { whyNotText } from '@snug/core'
 import type { RequestHandler } from 'express'
 import { HttpProblem } from './problem'
 
@@ -26,3 +27,24 @@ export const jsonOnly: RequestHandler = (req, _res, next) => {
     throw new HttpProblem(415, 'Send JSON (content-type application/json).')
   next()
 }
+
+/** Addresses hold text too, and it follows the one rule for text. */
+export const fitAddress: RequestHandler = (req, _res, next) => {
+  let address: string
+  try {
+    address = decodeURIComponent(req.originalUrl.replaceAll('+', ' '))
+  } catch {
+    throw new HttpProblem(400, 'The address is not written as addresses are (a % without its two digits).')
+  }
+  const why = whyNotText(address)
+  if (why) throw new HttpProblem(400, why)
+  next()
+}
+
+/** Before anything is written: is there room for it? Reading goes on in any case. */
+export const roomToWrite =
+  (wantRoom: () => void): RequestHandler =>
+  (req, _res, next) => {
+    if (req.method !== 'GET' && req.method !== 'HEAD') wantRoom()
+    next()
+  }

@@ -1,5 +1,5 @@
-import { CsvRequest, JsonStockRequest, problemsOfMany, StockManyRequest, StockRequest } from '@snug/contract'
-import { KIND_NAMES, type KindName, type StockItem } from '@snug/core'
+import { checkedItem, CsvRequest, JsonStockRequest, StockManyRequest, StockRequest, type Problem } from '@snug/contract'
+import { KIND_NAMES, LIMITS, type KindName, type StockItem } from '@snug/core'
 import { printPartsCsv, readPartsCsv } from '@snug/formats'
 import express, { Router } from 'express'
 import type { Db } from '../db/open'
@@ -9,7 +9,6 @@ import { addStock, allStock, changeStock, listStock, removeStock, type NewStock 
 
 /** Most rows of one page. */
 const PAGE = 500
-const CSV_LIMIT = '10mb'
 
 const text = (value: unknown) => (typeof value === 'string' && value ? value : undefined)
 const whole = (value: unknown, otherwise: number, most: number) => {
@@ -50,9 +49,7 @@ export function stockRoutes(db: Db): Router {
   })
   routes.post('/stock/many', async (req, res) => {
     const { items } = bodyAs(StockManyRequest, req.body)
-    const problems = problemsOfMany(items)
-    if (problems.length) throw new HttpProblem(422, `${problems[0]!.why} (at ${problems[0]!.path}). Nothing was put in.`, { problems })
-    res.status(201).json(await addStock(db, items as NewStock[]))
+    res.status(201).json(await addStock(db, await allChecked(items, 'Nothing was put in.')))
   })
   routes.put(
     '/stock/:id',
@@ -68,7 +65,7 @@ export function stockRoutes(db: Db): Router {
 /** A table of parts has its own, larger limit and therefore its own parser. All of it comes in, or nothing. */
 export function stockImportRoutes(db: Db): Router {
   const routes = Router()
-  routes.post('/stock/import', express.json({ limit: CSV_LIMIT }), async (req, res) => {
+  routes.post('/stock/import', express.json({ limit: LIMITS.file }), async (req, res) => {
     const { items, problems } = readPartsCsv(bodyAs(CsvRequest, req.body).csv)
     if (problems.length) {
       const [first] = problems
@@ -76,26 +73,41 @@ export function stockImportRoutes(db: Db): Router {
         422,
         `Row ${first!.row}${first!.column ? `, column ${first!.column}` : ''}: ${first!.why} Nothing was taken in.`,
         {
-          problems: problems.slice(0, 200).map((p) => ({ path: `row ${p.row}${p.column ? `, ${p.column}` : ''}`, why: p.why })),
+          problems: problems.slice(0, LIMITS.findings).map((p) => ({ path: `row ${p.row}${p.column ? `, ${p.column}` : ''}`, why: p.why })),
         },
       )
     }
     if (!items.length) throw new HttpProblem(422, 'The file names columns and holds no row.')
-    await addStock(db, items)
-    res.status(201).json({ taken: items.length })
+    // The table's own reader speaks of rows and columns; the rules of every other way in have the last word.
+    const docs = await allChecked(items, 'Nothing was taken in.')
+    await addStock(db, docs)
+    res.status(201).json({ taken: docs.length })
   })
-  routes.post('/stock/import-json', express.json({ limit: CSV_LIMIT }), async (req, res) => {
-    const { items } = bodyAs(JsonStockRequest, req.body)
-    const docs = items.map(withoutId)
-    const problems = problemsOfMany(docs)
-    if (problems.length)
-      throw new HttpProblem(422, `${problems[0]!.why} (at ${problems[0]!.path}). Nothing was taken in.`, {
-        problems: problems.slice(0, 200),
-      })
-    await addStock(db, docs as NewStock[])
+  routes.post('/stock/import-json', express.json({ limit: LIMITS.file }), async (req, res) => {
+    const { items } = bodyAs(JsonStockRequest, req.body, LIMITS.fileValues)
+    const docs = await allChecked(items.map(withoutId), 'Nothing was taken in.')
+    await addStock(db, docs)
     res.status(201).json({ taken: docs.length })
   })
   return routes
+}
+
+/** Checked between two looks at what else there is to do, items. */
+const AT_ONCE = 200
+
+/** Every item as it was checked, or 422 with the findings. A long list lets others have their turn in between. */
+async function allChecked(items: readonly unknown[], ending: string): Promise<NewStock[]> {
+  const docs: NewStock[] = []
+  const problems: Problem[] = []
+  for (const [i, item] of items.entries()) {
+    if (i % AT_ONCE === AT_ONCE - 1) await new Promise(setImmediate)
+    const result = checkedItem(item, i)
+    problems.push(...result.problems)
+    if (result.item) docs.push(result.item as NewStock)
+    if (problems.length >= LIMITS.findings) break
+  }
+  if (problems.length) throw new HttpProblem(422, `${problems[0]!.why} (at ${problems[0]!.path}). ${ending}`, { problems })
+  return docs
 }
 
 /** Every part gets an id of its own here; what another place called it is dropped, and so are that place's reservations. */

@@ -2,15 +2,13 @@ import type { KindName, StockItem } from '@snug/core'
 import { and, asc, count, eq, like, type SQL } from 'drizzle-orm'
 import { randomUUID } from 'node:crypto'
 import type { Db } from '../db/open'
+import { inPieces } from '../db/pieces'
 import { stock } from '../db/schema'
 import { HttpProblem } from '../http/problem'
 
 export type NewStock = Omit<StockItem, 'id'>
 type Row = typeof stock.$inferSelect
 const itemOf = (row: Row): StockItem => ({ id: row.id, ...row.doc })
-
-/** Rows written by one statement: a statement has at most 65535 parameters, a row six. */
-const ROWS_AT_ONCE = 2000
 
 const searchOf = ({ part, place }: NewStock) => [part.name, part.seller, place, part.kind].filter(Boolean).join(' ').toLowerCase()
 const rowOf = (doc: NewStock, id: string, createdAt: string): Row => ({
@@ -56,9 +54,7 @@ export async function allStock(db: Db): Promise<StockItem[]> {
 export async function addStock(db: Db, docs: readonly NewStock[]): Promise<StockItem[]> {
   const at = new Date().toISOString()
   const rows = docs.map((d) => rowOf(d, randomUUID(), at))
-  await db.transaction(async (tx) => {
-    for (let i = 0; i < rows.length; i += ROWS_AT_ONCE) await tx.insert(stock).values(rows.slice(i, i + ROWS_AT_ONCE))
-  })
+  await db.transaction((tx) => inPieces(rows, (piece) => tx.insert(stock).values(piece)))
   return rows.map(itemOf)
 }
 

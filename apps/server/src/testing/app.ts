@@ -5,10 +5,11 @@ import { open, type OpenDb } from '../db/open'
 /** The real application on a real PGlite in memory, spoken to over HTTP from localhost. */
 export async function startApp() {
   const opened: OpenDb = await open({ dataDir: 'memory://' })
-  const agent = request.agent(createApp({ db: opened.db }))
+  const agent = request.agent(createApp({ opened }))
   const call = (method: 'get' | 'post' | 'put' | 'delete', path: string) => agent[method](`/api${path}`).set('Host', 'localhost')
   return {
     db: opened.db,
+    tidy: opened.tidy,
     close: opened.close,
     get: (path: string) => call('get', path),
     remove: (path: string) => call('delete', path),

@@ -23,10 +23,18 @@ export class EditConflict extends Error {
   }
 }
 
+/** An edit that can never be made, whatever the document reads. */
+export class EditRefused extends Error {
+  constructor(
+    readonly path: readonly string[],
+    why: string,
+  ) {
+    super(why)
+  }
+}
+
 type Holder = Record<string, Json>
 const isHolder = (x: unknown): x is Holder => typeof x === 'object' && x !== null
-
-const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype'])
 
 /** The JSON standing at a path, or undefined. */
 export function jsonAt(doc: object, path: readonly string[]): Json | undefined {
@@ -47,6 +55,7 @@ export function edit(doc: object, path: string[], to: Json | undefined): Edit {
 /**
  * Applies a change to a copy of the document; the document itself stays as it was.
  * @throws EditConflict when a place does not hold `from`, or its surroundings are gone
+ * @throws EditRefused when a place cannot be: a name every object has of its own, a list place that is neither there nor its end
  */
 export function applyChange(build: Build, change: Change): Build {
   let doc = build as unknown as Holder
@@ -55,18 +64,38 @@ export function applyChange(build: Build, change: Change): Build {
 }
 
 function applyEdit(doc: Holder, { path, from, to }: Edit): Holder {
-  if (path.length === 0 || path.some((key) => FORBIDDEN.has(key))) throw new EditConflict(path)
+  if (path.length === 0) throw new EditRefused(path, 'An edit needs a path.')
+  const odd = path.find((key) => key in Object.prototype)
+  if (odd !== undefined) throw new EditRefused(path, `"${odd}" cannot be the name of anything here.`)
   if (!sameJson(jsonAt(doc, path), from)) throw new EditConflict(path)
   const copy = (at: Json | undefined, depth: number): Holder => {
     if (!isHolder(at)) throw new EditConflict(path)
-    const next = (Array.isArray(at) ? [...at] : { ...at }) as Holder
     const key = path[depth]!
+    if (Array.isArray(at) && depth === path.length - 1) return inList(at, key, path, to) as unknown as Holder
+    const next = (Array.isArray(at) ? [...at] : { ...at }) as Holder
     if (depth < path.length - 1) next[key] = copy(next[key], depth + 1)
     else if (to === undefined) delete next[key]
     else next[key] = to
     return next
   }
   return copy(doc, 0)
+}
+
+/** In a list an edit sets what is there, puts one at the end, or takes the last away: a list never has a hole. */
+function inList(list: readonly Json[], key: string, path: readonly string[], to: Json | undefined): Json[] {
+  const last = list.length - 1
+  const place = /^(0|[1-9]\d{0,8})$/.test(key) ? Number(key) : NaN
+  if (to === undefined) {
+    if (place !== last)
+      throw new EditRefused(path, `Only the last entry of ${path.slice(0, -1).join(' ')} can be taken away, number ${last}.`)
+    return list.slice(0, -1)
+  }
+  if (!(place <= list.length))
+    throw new EditRefused(
+      path,
+      `${path.slice(0, -1).join(' ')} has ${list.length} entries: an edit sets one of them, or the next, number ${list.length}.`,
+    )
+  return [...list.slice(0, place), to, ...list.slice(place + 1)]
 }
 
 /** The change that takes this one back. */

@@ -1,5 +1,6 @@
 export * from './build'
 export * from './read'
+export * from './jobProblems'
 export * from './change'
 export * from './changes'
 export * from './putBy'

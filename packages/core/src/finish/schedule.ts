@@ -1,5 +1,5 @@
 import type { Build } from '../build'
-import { addDays, weekday } from '../plan/dates'
+import { addDays, weekday } from '../quantity'
 import { SYSTEMS, type Layer } from './systems'
 import { dryingFactor } from './weather'
 

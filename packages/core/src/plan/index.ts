@@ -1,4 +1,3 @@
-export * from './dates'
 export * from './step'
 export * from './stages'
 export * from './steps'

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { evaluate } from '../evaluate'
 import { aBuild, aPart } from '../testing/bench'
 import { changed, fullBuild } from '../testing/fullBuild'
-import { addDays, daysBetween, weekday } from './dates'
+import { addDays, daysBetween, weekday } from '../quantity'
 
 const TODAY = '2026-11-24'
 const build = aBuild(

@@ -1,5 +1,5 @@
 import { pt, rectangle, type Drawing, type Mark } from '../drawing'
-import { daysBetween } from './dates'
+import { daysBetween } from '../quantity'
 import type { PlanResult } from './planResult'
 import { STATIONS, type Station } from './step'
 

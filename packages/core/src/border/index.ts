@@ -1,0 +1,3 @@
+export * from './limits'
+export * from './plain'
+export * from './text'
