@@ -22,7 +22,7 @@ describe('requests', () => {
     const edit = { path: ['finish', 'coats'], from: 5, to: 6 }
     const change = { revision: 3, label: 'Coats', edits: [edit] }
     expect(problemsOf(ChangeRequest, change)).toEqual([])
-    expect(why(problemsOf(ChangeRequest, { ...change, edits: [] }))).toMatch(/at least one edit/)
+    expect(why(problemsOf(ChangeRequest, { ...change, edits: [] }))).toMatch(/1 to 500 edits; this one has 0/)
     expect(why(problemsOf(ChangeRequest, { ...change, edits: [{ ...edit, path: [] }] }))).toMatch(/needs a path/)
     expect(why(problemsOf(ChangeRequest, { ...change, edits: [{ ...edit, path: [1, 2] }] }))).toMatch(/list of names/)
     expect(why(problemsOf(ChangeRequest, { ...change, edits: [{ ...edit, path: Array(9).fill('a') }] }))).toMatch(/at most 8 names/)

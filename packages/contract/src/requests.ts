@@ -42,8 +42,8 @@ export class EditRequest {
   @IsString({ each: true, message: 'A path is a list of names.' })
   @MaxLength(LIMITS.pathName, { each: true, message: `A name in a path has at most ${LIMITS.pathName} letters.` })
   path!: string[]
-  @Optional() from?: unknown
-  @Optional() to?: unknown
+  @Optional() @IsDefined(says('Leave “from” out where there was nothing.')) from?: unknown
+  @Optional() @IsDefined(says('Leave “to” out to take it away.')) to?: unknown
 }
 
 /** POST /api/builds/:id/changes */

@@ -1,10 +1,14 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { lazy, Suspense, useEffect } from 'react'
+import { lazy, Suspense, useEffect, type ReactNode } from 'react'
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router'
 import { Toaster } from 'sonner'
+import { hearNews, lookAgain, sendWhatWasLeft, useBuild } from '../state/buildStore'
+import { listenToNews } from '../state/news'
 import { usePrefs } from '../state/prefs'
 import { Shelf } from '../shelf/Shelf'
 import { Shell } from './Shell'
+import { POCKETS } from './stations'
+import { StationBoundary } from './Trouble'
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } })
 
@@ -20,6 +24,15 @@ const STATIONS = {
   log: lazy(() => import('../stations/log/LogStation')),
 }
 
+function Station({ station, children }: { station: keyof typeof STATIONS; children: ReactNode }) {
+  const why = useBuild((s) => s.evaluation?.failed[station])
+  return (
+    <StationBoundary name={POCKETS.find((p) => p.station === station)!.name} why={why}>
+      {children}
+    </StationBoundary>
+  )
+}
+
 const router = createBrowserRouter([
   { path: '/', element: <Shelf /> },
   {
@@ -29,9 +42,11 @@ const router = createBrowserRouter([
       { index: true, element: <Navigate to="fit" replace /> },
       ...Object.entries(STATIONS).flatMap(([station, Page]) => {
         const element = (
-          <Suspense fallback={<p className="p-8 text-soft">Fetching the station…</p>}>
-            <Page />
-          </Suspense>
+          <Station station={station as keyof typeof STATIONS}>
+            <Suspense fallback={<p className="p-8 text-soft">Fetching the station…</p>}>
+              <Page />
+            </Suspense>
+          </Station>
         )
         return [{ path: `${station}/:thing?`, element }]
       }),
@@ -45,6 +60,19 @@ export function App() {
   useEffect(() => {
     document.documentElement.dataset.theme = theme
   }, [theme])
+  useEffect(() => {
+    sendWhatWasLeft()
+    return listenToNews(
+      (news) => {
+        hearNews(news)
+        void queries.invalidateQueries({ queryKey: ['builds'] })
+      },
+      () => {
+        lookAgain()
+        void queries.invalidateQueries({ queryKey: ['builds'] })
+      },
+    )
+  }, [])
   return (
     <QueryClientProvider client={queries}>
       <RouterProvider router={router} />

@@ -1,23 +1,44 @@
+import { specAt, isSlot, type Clash, type Json } from '@snug/core'
 import { useBuild } from '../state/buildStore'
+import { usePrefs } from '../state/prefs'
 import { Button } from '../ui/Button'
 import { Sheet } from '../ui/Sheet'
+import { printSize } from '../ui/SizeField'
 
-/** The build was changed in another window: nothing is lost, the person says which goes on. */
+/** Two windows set the same place to different values: both are shown, the person says which goes on. */
 export function ConflictSheet() {
-  const { conflict, settle } = useBuild()
-  if (!conflict) return null
+  const conflict = useBuild((s) => s.conflict)
+  const settle = useBuild((s) => s.settle)
+  const system = usePrefs((p) => p.system)
+  if (!conflict.length) return null
+  const show = (clash: Clash, value: Json | undefined) => printed(clash.path, value, system)
   return (
     <Sheet
       open
       onOpenChange={() => undefined}
       title="Changed in another window"
-      about="This build moved on elsewhere while you worked on it here. Your change is kept until you choose."
+      about="The same thing was set to something else elsewhere while you worked on it here. Both are kept until you choose."
     >
-      <ul className="mb-4 list-disc pl-5">
-        {conflict.mine.map((c, i) => (
-          <li key={i}>{c.label}</li>
-        ))}
-      </ul>
+      <table className="mb-4 w-full text-left text-[15px]">
+        <thead className="label text-soft">
+          <tr>
+            <th scope="col">What you did</th>
+            <th scope="col">Yours</th>
+            <th scope="col">The other</th>
+          </tr>
+        </thead>
+        <tbody>
+          {conflict.flatMap(({ change, clashes }, i) =>
+            clashes.map((clash, n) => (
+              <tr key={`${i}-${n}`} className="border-t border-hairline align-top">
+                <td className="py-1.5 pr-3">{change.label}</td>
+                <td className="figure py-1.5 pr-3">{show(clash, clash.mine)}</td>
+                <td className="figure py-1.5">{clash.gone ? 'taken out' : show(clash, clash.theirs)}</td>
+              </tr>
+            )),
+          )}
+        </tbody>
+      </table>
       <div className="flex gap-2">
         <Button look="main" onClick={() => settle('mine')}>
           Put mine on top
@@ -26,4 +47,15 @@ export function ConflictSheet() {
       </div>
     </Sheet>
   )
+}
+
+/** A value as a person would say it: a size in its unit, a plain value as it is, anything larger by its name. */
+function printed(path: readonly string[], value: Json | undefined, system: 'mm' | 'in'): string {
+  if (value === undefined) return 'nothing'
+  if (typeof value !== 'object' || value === null) return String(value)
+  if (Array.isArray(value)) return value.join(', ').slice(0, 60)
+  const [parts, slot, sizes, size] = path
+  if (parts === 'parts' && sizes === 'sizes' && slot && size && isSlot(slot) && typeof value.value === 'number')
+    return printSize(value.value, specAt({ slot, size }).unit, system)
+  return typeof value.name === 'string' ? value.name : typeof value.text === 'string' ? value.text : 'something else'
 }

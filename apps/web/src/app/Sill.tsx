@@ -2,6 +2,7 @@ import { openSlots, slotSpec, type Build, type Evaluation } from '@snug/core'
 import { useBuild } from '../state/buildStore'
 import { KeyCap } from '../ui/KeyCap'
 import { nextMeasure } from './next'
+import { SendingWord } from './SendingWord'
 
 /** The strip along the bottom: the next thing at the bench, and what the last change moved. */
 export function Sill({
@@ -15,7 +16,7 @@ export function Sill({
   onMeasure: () => void
   onStep: (id: string) => void
 }) {
-  const { moved, saving, ranked } = useBuild()
+  const { moved, ranked } = useBuild()
   const measure = nextMeasure(build, evaluation, ranked)
   const step = evaluation.plan.steps.find((s) => s.id === evaluation.plan.ready[0])
   const [first] = openSlots(build.parts)
@@ -44,7 +45,7 @@ export function Sill({
         </span>
       )}
       <span role="status" aria-live="polite" className="ml-auto max-w-[36rem] truncate text-right" title={moved.what.join(' · ')}>
-        {saving && <span className="text-soft">saving… </span>}
+        <SendingWord />
         {moved.label && (
           <>
             <span className="text-soft">Last change: </span>

@@ -1,5 +1,6 @@
 import type { Drawing, Mark } from '@snug/core'
 import type { ReactElement, ReactNode } from 'react'
+import { ErrorBoundary } from 'react-error-boundary'
 import { DrawingView } from '../drawing/DrawingView'
 import { LongView, type Pin } from '../longview/LongView'
 import { useBuild } from '../state/buildStore'
@@ -21,19 +22,22 @@ interface Props {
 
 /** How every station is laid out: long view and loupe above, the list and the thing in hand below. */
 export function Workspace({ pins, overlay, selected, onPick, loupe, list, hand, listLabel, fromSide = false }: Props) {
+  const build = useBuild((s) => s.build)
   const stage = usePrefs((p) => p.stage)
   // The bar of a trial lies over the foot of the bench; what is under it can still be scrolled up.
   const foot = useBuild((s) => s.trial !== undefined) ? 'pb-24' : ''
   return (
     <div className={`workspace stage-${stage}`}>
       <div className="ws-long border-b border-hairline">
-        <LongView
-          {...(pins ? { pins } : {})}
-          {...(overlay ? { overlay } : {})}
-          selected={selected}
-          fromSide={fromSide}
-          {...(onPick ? { onPick } : {})}
-        />
+        <ErrorBoundary resetKeys={[build]} fallback={<Empty>The instrument cannot be drawn from these sizes.</Empty>}>
+          <LongView
+            {...(pins ? { pins } : {})}
+            {...(overlay ? { overlay } : {})}
+            selected={selected}
+            fromSide={fromSide}
+            {...(onPick ? { onPick } : {})}
+          />
+        </ErrorBoundary>
       </div>
       {stage !== 'whole' && (
         <>

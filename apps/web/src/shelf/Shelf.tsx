@@ -1,16 +1,18 @@
+import { useWindowVirtualizer } from '@tanstack/react-virtual'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { daysBetween } from '@snug/core'
 import { Download, Moon, Sun, Upload } from 'lucide-react'
-import { useRef } from 'react'
+import { useLayoutEffect, useRef, useState } from 'react'
+import { ErrorBoundary } from 'react-error-boundary'
 import { Link, useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { Hatches } from '../drawing/Hatches'
-import { api, type BuildState } from '../state/api'
+import { api, type BuildSummary } from '../state/api'
 import { usePrefs } from '../state/prefs'
 import { today } from '../state/today'
 import { Button } from '../ui/Button'
 import { NewBuildForm } from './NewBuildForm'
-import { SmallInstrument } from './SmallInstrument'
+import { SMALL_HEIGHT, SmallInstrument } from './SmallInstrument'
 
 /** The start: every build lying on its shelf, drawn small and true, and a place for a new one. */
 export function Shelf() {
@@ -44,11 +46,7 @@ export function Shelf() {
             </p>
           )}
           {builds.data?.length === 0 && <p className="text-soft">The shelf is empty. Put a new build on it, or bring in a bundle.</p>}
-          <ul className="flex flex-col">
-            {builds.data?.map((b) => (
-              <ShelfRow key={b.id} state={b} />
-            ))}
-          </ul>
+          {builds.data && <Rows builds={builds.data} />}
         </section>
         <section aria-labelledby="new-build" className="self-start border border-hairline bg-sheet p-5">
           <h2 id="new-build" className="text-[22px]">
@@ -61,8 +59,36 @@ export function Shelf() {
   )
 }
 
-function ShelfRow({ state }: { state: BuildState }) {
-  const { build, id } = state
+/** Height of a row before it has been laid out, px. */
+const ROW = 296
+
+/** Only the rows in sight are laid out: a shelf may hold a thousand builds. */
+function Rows({ builds }: { builds: BuildSummary[] }) {
+  const list = useRef<HTMLUListElement>(null)
+  const [top, setTop] = useState(0)
+  useLayoutEffect(() => setTop(list.current?.offsetTop ?? 0), [])
+  const rows = useWindowVirtualizer({ count: builds.length, estimateSize: () => ROW, overscan: 2, scrollMargin: top })
+  return (
+    <ul ref={list} className="relative" style={{ height: rows.getTotalSize() }}>
+      {rows.getVirtualItems().map((row) => (
+        <li
+          key={builds[row.index]!.id}
+          ref={rows.measureElement}
+          data-index={row.index}
+          aria-setsize={builds.length}
+          aria-posinset={row.index + 1}
+          className="absolute inset-x-0 top-0 border-b-[5px] border-canvas pb-1"
+          style={{ transform: `translateY(${row.start - top}px)` }}
+        >
+          <ShelfRow build={builds[row.index]!} />
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+function ShelfRow({ build }: { build: BuildSummary }) {
+  const { id } = build
   const queries = useQueryClient()
   const putAway = useMutation({
     mutationFn: () => api.putAway(id),
@@ -77,11 +103,11 @@ function ShelfRow({ state }: { state: BuildState }) {
     },
     onError: (e) => toast.error(e.message),
   })
-  const chosen = Object.keys(build.parts).length
+  const chosen = build.parts
   return (
-    <li className="border-b-[5px] border-canvas pb-1">
+    <>
       <Link to={`/builds/${id}`} className="group block pt-3 hover:bg-canvas/40">
-        <SmallInstrument build={build} />
+        <Drawn build={build} />
         <span className="flex flex-wrap items-baseline gap-x-4 px-2 pb-1">
           <b className="label text-[22px] group-hover:text-violet">{build.name}</b>
           <span className="text-soft">
@@ -104,7 +130,25 @@ function ShelfRow({ state }: { state: BuildState }) {
           Put away
         </button>
       </span>
-    </li>
+    </>
+  )
+}
+
+/** The instrument itself, fetched when its row comes into sight. One that cannot be drawn takes nothing with it. */
+function Drawn({ build: { id, revision } }: { build: BuildSummary }) {
+  const whole = useQuery({ queryKey: ['build', id, revision], queryFn: () => api.build(id), staleTime: Infinity, gcTime: 60_000 })
+  const cannot = (
+    <span className="block p-6 text-soft">This one cannot be drawn. Open it, or save it as a bundle; nothing of it is lost.</span>
+  )
+  return (
+    <span className="block" style={{ minHeight: SMALL_HEIGHT }}>
+      {whole.isError && cannot}
+      {whole.data && (
+        <ErrorBoundary fallback={cannot} resetKeys={[revision]}>
+          <SmallInstrument build={whole.data.build} />
+        </ErrorBoundary>
+      )}
+    </span>
   )
 }
 

@@ -5,7 +5,9 @@ import '../drawing/roles.css'
 import { useSize } from '../drawing/useSize'
 import { viewMarks } from '../longview/useLongView'
 
-const HEIGHT = 210
+/** Height, px. */
+export const SMALL_HEIGHT = 210
+const HEIGHT = SMALL_HEIGHT
 
 /** One build drawn small, in its own true proportion. */
 export function SmallInstrument({ build }: { build: Build }) {

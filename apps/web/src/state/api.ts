@@ -10,6 +10,29 @@ export interface BuildState {
   updatedAt: string
 }
 
+/** What the shelf says of a build; the whole of it is fetched when it comes into sight. */
+export interface BuildSummary extends Pick<Build, 'name' | 'handedness' | 'strings' | 'scale' | 'due'> {
+  id: string
+  revision: number
+  parts: number
+  updatedAt: string
+}
+
+/** A change as it was made once, for going back before it. */
+export interface BuildEvent {
+  revision: number
+  at: string
+  kind: 'change' | 'undo' | 'redo'
+  label: string
+}
+
+/** Something another window did. */
+export interface News {
+  build: string
+  revision?: number
+  away?: boolean
+}
+
 /** What the server said when it could not do as asked: one sentence for the person. */
 export class ApiProblem extends Error {
   constructor(
@@ -51,7 +74,7 @@ export interface StockPage {
 }
 
 export const api = {
-  builds: () => call<BuildState[]>('GET', '/builds'),
+  builds: () => call<BuildSummary[]>('GET', '/builds'),
   build: (id: string) => call<BuildState>('GET', `/builds/${id}`),
   create: (wanted: NewBuild) => call<BuildState>('POST', '/builds', wanted),
   putAway: (id: string) => call<void>('DELETE', `/builds/${id}`),
@@ -59,6 +82,8 @@ export const api = {
   change: (id: string, revision: number, change: Change) => call<BuildState>('POST', `/builds/${id}/changes`, { revision, ...change }),
   undo: (id: string, revision: number) => call<BuildState>('POST', `/builds/${id}/undo`, { revision }),
   redo: (id: string, revision: number) => call<BuildState>('POST', `/builds/${id}/redo`, { revision }),
+  events: (id: string) => call<BuildEvent[]>('GET', `/builds/${id}/events`),
+  back: (id: string, revision: number, to: number) => call<BuildState>('POST', `/builds/${id}/back`, { revision, to }),
   importBundle: (text: string) => call<BuildState>('POST', '/import', text),
   log: (id: string) => call<LogEntry[]>('GET', `/builds/${id}/log`),
   addLog: (id: string, entry: { kind: LogKind; text: string; station?: Station; thing?: string }) =>

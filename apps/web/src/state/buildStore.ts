@@ -1,15 +1,11 @@
-import { applyChange, edit, jsonAt, whatMoved, type Build, type Change, type Evaluation, type MeasureRank } from '@snug/core'
+import { applyChange, sameJson, whatMoved, type Build, type Change, type Evaluation, type Json, type MeasureRank } from '@snug/core'
 import { toast } from 'sonner'
 import { create } from 'zustand'
 import { benchWorker, rankWorker } from '../workers/compute'
-import { api, ApiProblem, type BuildState } from './api'
+import { api, type BuildState, type News } from './api'
+import { Outbox, type Conflict, type Sending } from './outbox'
 import { today } from './today'
-
-/** Changes made here on a build that someone changed elsewhere meanwhile. */
-export interface Conflict {
-  theirs: BuildState
-  mine: Change[]
-}
+import { adoptUnsent, buildsWithUnsent } from './unsentStore'
 
 interface BuildStore {
   id?: string
@@ -18,7 +14,9 @@ interface BuildStore {
   revision: number
   canUndo: boolean
   canRedo: boolean
-  saving: boolean
+  sending: Sending
+  /** How many changes the server does not have yet. */
+  unsent: number
   problem?: string
   evaluation?: Evaluation
   /** What is worth measuring, best first; follows the evaluation a moment later. */
@@ -27,7 +25,7 @@ interface BuildStore {
   trial?: { change: Change; build: Build; evaluation?: Evaluation }
   /** What the last change moved. */
   moved: { label: string; what: string[] }
-  conflict?: Conflict
+  conflict: Conflict
   open: (id: string) => Promise<void>
   close: () => void
   /** Makes a change at once here and sends it; `make` gets the build as it stands. */
@@ -38,15 +36,52 @@ interface BuildStore {
   keepTrial: () => void
   dropTrial: () => void
   settle: (take: 'theirs' | 'mine') => void
+  /** The build as it was before a change, as a change like any other. */
+  goBack: (to: number) => Promise<void>
+  bringBack: () => Promise<void>
+  /** Sends what was left unsent of a build that is not open. */
+  revive: (id: string) => Promise<void>
 }
 
-let queue: Change[] = []
-let flushing: Promise<void> | undefined
+/** Builds with changes on their way, open or not. */
+const outboxes = new Map<string, Outbox>()
 let evaluating = 0
 let trying: Promise<void> | undefined
 
 export const useBuild = create<BuildStore>()((set, get) => {
-  const show = (state: BuildState) => set({ build: state.build, revision: state.revision, canUndo: state.canUndo, canRedo: state.canRedo })
+  /** The outbox of a build; made from what the server said, or from what is shown. */
+  function outboxOf(state: BuildState): Outbox {
+    const there = outboxes.get(state.id)
+    if (there) return there
+    const box = new Outbox(state, { tell: () => follow(box), say: (sentence) => void toast(sentence, { duration: 12_000 }) })
+    outboxes.set(state.id, box)
+    return box
+  }
+
+  const openBox = (): Outbox | undefined => {
+    const { id, build, revision, canUndo, canRedo } = get()
+    return id !== undefined && build ? outboxOf({ id, build, revision, canUndo, canRedo, updatedAt: '' }) : undefined
+  }
+
+  /** Shows what an outbox holds, when its build is the one open; a build that is not waits for nothing and is forgotten. */
+  function follow(box: Outbox) {
+    const { id, build } = get()
+    if (id !== box.id) {
+      if (!box.unsent && box.sending.is === 'quiet') outboxes.delete(box.id)
+      return
+    }
+    const { shown } = box
+    set({
+      revision: box.revision,
+      canUndo: box.canUndo,
+      canRedo: box.canRedo,
+      sending: box.sending,
+      unsent: box.unsent,
+      conflict: box.conflict,
+      ...(sameJson(shown as unknown as Json, build as unknown as Json) ? {} : { build: shown }),
+    })
+    if (get().build !== build && build) void reckon('Brought up to date')
+  }
 
   /** Computes all stations anew; an older answer that arrives late is dropped. */
   async function reckon(label?: string) {
@@ -72,74 +107,41 @@ export const useBuild = create<BuildStore>()((set, get) => {
     }
   }
 
-  async function flush() {
-    set({ saving: true })
-    try {
-      while (queue.length) {
-        const { id, revision } = get()
-        const state = await api.change(id!, revision, queue[0]!)
-        queue.shift()
-        // What is still on its way stays applied on top of what the server confirmed.
-        set({ revision: state.revision, canUndo: state.canUndo, canRedo: state.canRedo, ...(queue.length ? {} : { build: state.build }) })
-      }
-    } catch (error) {
-      await failed(error)
-    } finally {
-      set({ saving: false })
-      flushing = undefined
-    }
-  }
-
-  async function failed(error: unknown) {
-    const mine = queue
-    queue = []
-    if (error instanceof ApiProblem && error.status === 409 && error.body.current) {
-      set({ conflict: { theirs: error.body.current, mine } })
-      return
-    }
-    toast.error(error instanceof Error ? error.message : String(error))
-    if (error instanceof ApiProblem && error.status === 0) {
-      // The server is away: keep what was done here and try again with the next change.
-      queue = mine
-      return
-    }
-    show(await api.build(get().id!))
-    await reckon()
-  }
-
   async function step(kind: 'undo' | 'redo') {
-    await flushing
-    const { id, revision } = get()
-    if (!id) return
-    try {
-      show(await api[kind](id, revision))
-      await reckon(kind === 'undo' ? 'Taken back' : 'Made again')
-    } catch (error) {
-      await failed(error)
-    }
+    const box = openBox()
+    if (!box) return
+    const { build } = get()
+    await box[kind]()
+    if (get().id === box.id && get().build !== build) await reckon(kind === 'undo' ? 'Taken back' : 'Made again')
   }
 
   return {
     revision: 0,
     canUndo: false,
     canRedo: false,
-    saving: false,
+    sending: { is: 'quiet' },
+    unsent: 0,
+    conflict: [],
     moved: { label: '', what: [] },
     open: async (id) => {
       if (get().id === id && get().build) return
       get().close()
       set({ id })
       try {
-        const state = await api.build(id)
+        // What is still on its way from an earlier visit is part of the build.
+        const box = outboxes.get(id) ?? outboxOf(await api.build(id))
         if (get().id !== id) return
-        show(state)
+        set({ build: box.shown })
+        follow(box)
+        adoptUnsent(id, (changes) => box.adopt(changes))
+        box.send()
         await reckon()
       } catch (error) {
-        set({ problem: (error as Error).message })
+        if (get().id === id) set({ problem: (error as Error).message })
       }
     },
     close: () => {
-      queue = []
+      const { id } = get()
       evaluating++
       set({
         id: undefined,
@@ -147,19 +149,29 @@ export const useBuild = create<BuildStore>()((set, get) => {
         evaluation: undefined,
         ranked: undefined,
         trial: undefined,
-        conflict: undefined,
+        conflict: [],
+        sending: { is: 'quiet' },
+        unsent: 0,
         problem: undefined,
         moved: { label: '', what: [] },
       })
+      const box = id === undefined ? undefined : outboxes.get(id)
+      if (box) follow(box)
+    },
+    revive: async (id) => {
+      const state = await api.build(id).catch(() => undefined)
+      if (!state) return
+      const box = outboxOf(state)
+      adoptUnsent(id, (changes) => box.adopt(changes))
     },
     change: (make) => {
       const { build } = get()
       if (!build) return
       const change = make(build)
       if (!change.edits.length) return
+      const box = openBox()!
       set({ build: applyChange(build, change), trial: undefined })
-      queue.push(change)
-      flushing ??= flush()
+      box.push(change)
       void reckon(change.label)
     },
     undo: () => step('undo'),
@@ -179,23 +191,51 @@ export const useBuild = create<BuildStore>()((set, get) => {
     },
     dropTrial: () => set({ trial: undefined }),
     settle: (take) => {
-      const { conflict } = get()
-      if (!conflict) return
-      show(conflict.theirs)
-      set({ conflict: undefined })
-      if (take === 'mine') for (const change of conflict.mine) get().change((build) => rebased(build, change))
+      openBox()?.settle(take)
       void reckon(take === 'mine' ? 'Yours put on top' : 'Theirs taken')
+    },
+    goBack: async (to) => {
+      const { id, revision } = get()
+      if (id === undefined) return
+      try {
+        const state = await api.back(id, revision, to)
+        openBox()?.heard(state.revision)
+      } catch (error) {
+        toast.error((error as Error).message)
+      }
+    },
+    bringBack: async () => {
+      const { id } = get()
+      if (id === undefined) return
+      try {
+        await api.restore(id)
+        openBox()?.heardAway(false)
+      } catch (error) {
+        toast.error((error as Error).message)
+      }
     },
   }
 })
 
-/** The same change on a build that has moved on: every place it touches is set, whatever stands there now. */
-const rebased = (build: Build, change: Change): Change => ({
-  label: change.label,
-  edits: change.edits
-    .filter((e) => e.path.length === 1 || jsonAt(build, e.path.slice(0, -1)) !== undefined)
-    .map((e) => edit(build, e.path, e.to)),
-})
+/** Sends what earlier windows left unsent, of every build; called once, when the application starts. */
+export function sendWhatWasLeft(): void {
+  for (const id of buildsWithUnsent()) if (useBuild.getState().id !== id) void useBuild.getState().revive(id)
+}
+
+/** Passes on what other windows did. */
+export function hearNews({ build, revision, away }: News): void {
+  const box = outboxes.get(build)
+  if (revision !== undefined) box?.heard(revision)
+  if (away !== undefined) box?.heardAway(away)
+}
+
+/** This window was away and may have missed news: the open build is looked at again, and what waits is sent. */
+export function lookAgain(): void {
+  for (const box of outboxes.values()) {
+    box.heard(Number.MAX_SAFE_INTEGER)
+    if (box.unsent) box.send()
+  }
+}
 
 /** The open build; only for views shown while there is one. */
 export const useOpenBuild = (): Build => useBuild((s) => s.build!)

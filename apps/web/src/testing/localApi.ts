@@ -53,7 +53,15 @@ const found = (query: { q?: string; kind?: string; holding?: string }) =>
   )
 
 export const api = {
-  builds: () => Promise.resolve(server.away ? [] : [state()]),
+  builds: () => {
+    const { name, handedness, strings, scale, due, parts } = server.build
+    const summary = { name, handedness, strings, scale, ...(due ? { due } : {}), parts: Object.keys(parts).length }
+    return Promise.resolve(server.away ? [] : [{ ...summary, id: 'b', revision: server.revision, updatedAt: '' }])
+  },
+  events: () =>
+    Promise.resolve(
+      server.done.map((c, i) => ({ revision: i + 1, at: '2026-11-24T20:00:00Z', kind: 'change', label: c.label })).toReversed(),
+    ),
   create: (wanted: { name: string; handedness: 'right' | 'left'; strings: number; scale: number }) => {
     resetServer(newBuild(wanted, '2026-11-24'))
     return Promise.resolve(state())

@@ -9,8 +9,7 @@ export interface Finding {
 
 /**
  * The first look at anything that comes in, before a rule is run or anything is copied: how deep it is, how much of it there is,
- * and that it holds nothing that can never be kept (nothing-values, text with control characters, keys that every object has of
- * its own). Walks with a list of its own, so that no depth can exhaust the stack, and stops at the first limit.
+ * and that it holds nothing that can never be kept (text with control characters, keys that every object has of its own). Walks with a list of its own, so that no depth can exhaust the stack, and stops at the first limit.
  * @param values how many values may be in it
  */
 export function whyNotPlain(root: unknown, values: number = LIMITS.values): Finding | undefined {
@@ -18,13 +17,11 @@ export function whyNotPlain(root: unknown, values: number = LIMITS.values): Find
   let seen = 0
   for (let next = open.pop(); next; next = open.pop()) {
     const { value, at, depth } = next
-    if (value === null || value === undefined)
-      return { path: at, why: 'There is nothing here (null); leave the field out, or give it a value.' }
     if (typeof value === 'string') {
       const why = whyNotText(value)
       if (why) return { path: at, why }
     }
-    if (typeof value !== 'object') continue
+    if (typeof value !== 'object' || value === null) continue
     if (depth >= LIMITS.depth) return { path: at, why: `This is nested too deeply; at most ${LIMITS.depth} levels are taken.` }
     const list = Array.isArray(value)
     const keys = list ? undefined : Object.keys(value)

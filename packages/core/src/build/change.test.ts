@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { newBuild, type Build } from './build'
-import { applyChange, edit, EditConflict, inverse, jsonAt, sameJson, type Json } from './change'
+import { applyChange, edit, EditConflict, EditRefused, inverse, jsonAt, sameJson, type Json } from './change'
 import { choosePart, planJob, removePart, setField, setSize } from './changes'
 import { sizeAt } from './read'
 
@@ -44,7 +44,7 @@ describe('changes', () => {
     expect(() => applyChange(moved, change)).toThrow(EditConflict)
   })
   it('never reach into what every object inherits', () => {
-    expect(() => applyChange(empty, { label: 'x', edits: [{ path: ['__proto__', 'x'], to: 1 }] })).toThrow(EditConflict)
+    expect(() => applyChange(empty, { label: 'x', edits: [{ path: ['__proto__', 'x'], to: 1 }] })).toThrow(EditRefused)
     expect(jsonAt(empty, ['constructor'])).toBeUndefined()
   })
   it('say what a person did', () => expect(setSize(withBody, mouth, size(56.3)).label).toBe('Pocket width, mouth 56.1 → 56.3'))

@@ -1,5 +1,6 @@
 export * from './build'
 export * from './read'
+export * from './merge'
 export * from './jobProblems'
 export * from './change'
 export * from './changes'

@@ -1,4 +1,4 @@
-import type { Build } from '../build'
+import { newBuild, type Build } from '../build'
 import {
   predictReading,
   threePickupHarness,
@@ -13,7 +13,7 @@ import { finishResult, type FinishResult } from '../finish'
 import { findJoints, type Joint } from '../fit'
 import { holeCards, type HoleCard } from '../layout'
 import type { Slot } from '../parts'
-import { planResult, stepsOf, type PlanResult } from '../plan'
+import { planResult, stepsOf, type PlanResult, type Station } from '../plan'
 import { setupResult, type SetupResult } from '../setup'
 
 export interface WirePosition {
@@ -32,15 +32,32 @@ export interface Evaluation {
   finish: FinishResult
   setup: SetupResult
   plan: PlanResult
+  /** Stations that could not be worked out, and the words of what went wrong. What stands in their place is of an empty build. */
+  failed: Partial<Record<Station, string>>
 }
 
-/** Computes all stations. @param today ISO date, because the plan starts there */
+/** Computes all stations; one that fails takes only those with it that stand on it. @param today ISO date, because the plan starts there */
 export function evaluate(build: Build, today: string): Evaluation {
-  const joints = findJoints(build)
-  const holes = holeCards(build)
-  const finish = finishResult(build)
-  const steps = stepsOf(build, { joints, holes, finish })
-  return { joints, holes, finish, wire: wireResult(build), setup: setupResult(build), plan: planResult(build, steps, finish, today) }
+  const failed: Evaluation['failed'] = {}
+  const empty = newBuild({ name: 'empty', handedness: build.handedness, strings: 6, scale: 648 }, today)
+  const attempt = <T>(station: Station, work: (build: Build) => T): T => {
+    if (failed[station] === undefined)
+      try {
+        return work(build)
+      } catch (e) {
+        failed[station] = e instanceof Error ? `${e.name}: ${e.message}` : String(e)
+      }
+    return work(empty)
+  }
+  const joints = attempt('fit', findJoints)
+  const holes = attempt('drill', holeCards)
+  const finish = attempt('finish', finishResult)
+  const wire = attempt('wire', wireResult)
+  const setup = attempt('setup', setupResult)
+  const under = (['fit', 'drill', 'finish'] as const).find((s) => failed[s] !== undefined)
+  if (under) failed.plan = `It stands on ${under}: ${failed[under]}`
+  const plan = attempt('plan', (b) => planResult(b, stepsOf(b, { joints, holes, finish }), finish, today))
+  return { joints, holes, finish, wire, setup, plan, failed }
 }
 
 export function wireResult(build: Build): WireResult {

@@ -1,0 +1,21 @@
+import { useBuild } from '../state/buildStore'
+
+/** Where unsent changes stand: on their way, waiting and why, or held by a build that was put away. */
+export function SendingWord() {
+  const { sending, unsent, bringBack } = useBuild()
+  if (sending.is === 'sending') return unsent ? <span className="text-soft">saving… </span> : null
+  if (sending.is === 'quiet') return null
+  const changes = unsent === 1 ? 'One change is' : `${unsent} changes are`
+  return (
+    <span className="text-wont">
+      {sending.is === 'waiting'
+        ? `${changes} not saved yet, kept in this browser: ${sending.why} `
+        : `${sending.why} ${unsent ? `${changes} kept here. ` : ''}`}
+      {sending.is === 'put away' && (
+        <button type="button" className="min-h-9 px-2 font-semibold underline" onClick={() => void bringBack()}>
+          Bring it back
+        </button>
+      )}
+    </span>
+  )
+}

@@ -1,0 +1,60 @@
+import { useQuery } from '@tanstack/react-query'
+import { ErrorBoundary } from 'react-error-boundary'
+import type { ReactNode } from 'react'
+import { api } from '../state/api'
+import { useBuild } from '../state/buildStore'
+import { Button } from '../ui/Button'
+
+const LATEST = 8
+
+/** What a station shows when it cannot be shown: a sentence, the ways back, and the words for whoever mends it. */
+export function Trouble({ what, why }: { what: string; why: string }) {
+  const { id = '', canUndo, undo, goBack } = useBuild()
+  const events = useQuery({ queryKey: ['events', id], queryFn: () => api.events(id), enabled: id !== '', staleTime: 0 })
+  return (
+    <section role="alert" className="max-w-[46rem] p-6">
+      <h2 className="text-[22px]">{what} cannot be worked out</h2>
+      <p className="mt-1">
+        Something in this build is more than Snug Bolt can deal with here. Nothing is lost, and the other stations go on. Most likely it
+        came with the latest change: take that back, go back further, or save the build as a bundle first.
+      </p>
+      <div className="mt-3 flex flex-wrap gap-2">
+        <Button look="main" disabled={!canUndo} onClick={() => void undo()}>
+          Undo the latest change
+        </Button>
+        <a className="label inline-flex min-h-10 items-center px-3 underline hover:text-violet" href={`/api/builds/${id}/bundle`} download>
+          Save it as a bundle
+        </a>
+      </div>
+      {!!events.data?.length && (
+        <>
+          <h3 className="label mt-4 text-[16px]">Or go back to before</h3>
+          <ul>
+            {events.data.slice(0, LATEST).map((e) => (
+              <li key={e.revision}>
+                <button type="button" className="min-h-9 text-left hover:text-violet" onClick={() => void goBack(e.revision - 1)}>
+                  {e.label} <span className="figure text-[13px] text-soft">{new Date(e.at).toLocaleString()}</span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <details className="mt-4 text-[14px] text-soft">
+        <summary>For whoever mends it</summary>
+        <code>{why}</code>
+      </details>
+    </section>
+  )
+}
+
+/** A station that fails while it is drawn takes nothing with it; any change of the build, or another station, tries anew. */
+export function StationBoundary({ name, why, children }: { name: string; why: string | undefined; children: ReactNode }) {
+  const build = useBuild((s) => s.build)
+  if (why) return <Trouble what={name} why={why} />
+  return (
+    <ErrorBoundary resetKeys={[name, build]} fallbackRender={({ error }) => <Trouble what={name} why={String(error)} />}>
+      {children}
+    </ErrorBoundary>
+  )
+}
