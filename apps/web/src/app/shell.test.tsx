@@ -97,10 +97,10 @@ describe('changed elsewhere', () => {
     show(<ConflictSheet />)
     expect(screen.queryByRole('dialog')).toBeNull()
     server.revision = 4
-    server.build = { ...server.build, name: 'Renamed elsewhere' }
+    server.build = { ...server.build, name: 'Renamed elsewhere', finish: { ...server.build.finish, coats: 7 } }
     act(() => useBuild.getState().change(() => ({ label: 'Nine coats', edits: [{ path: ['finish', 'coats'], from: 5, to: 9 }] })))
     const dialog = await screen.findByRole('dialog')
-    expect(dialog.textContent).toMatch(/Changed in another window.*Nine coats/)
+    expect(dialog.textContent).toMatch(/Changed in another window.*Nine coats97/)
     await userEvent.click(within(dialog).getByRole('button', { name: 'Put mine on top' }))
     await waitFor(() => expect(server.build).toMatchObject({ name: 'Renamed elsewhere', finish: { coats: 9 } }))
   })

@@ -6,7 +6,12 @@ import type { BuildState } from './api'
 /** A server of a few lines: one build with a revision, 409 when stale, and a switch that pulls its plug. */
 const server = vi.hoisted(() => ({
   state: undefined as unknown as { revision: number; build: unknown },
+  other: undefined as unknown as { revision: number; build: unknown },
   away: false,
+  /** A status every change is answered with, and the label of a change that can never be. */
+  fails: 0,
+  refuses: '',
+  held: undefined as Promise<void> | undefined,
   sent: [] as unknown[],
 }))
 
@@ -26,29 +31,34 @@ vi.mock('../workers/compute', () => ({
 }))
 vi.mock('./api', async (original) => {
   const actual = await original<typeof Api>()
-  const full = (): BuildState => ({
-    id: 'b',
+  const full = (id = 'b'): BuildState => ({
+    id,
     canUndo: true,
     canRedo: false,
     updatedAt: '',
-    ...(server.state as { revision: number; build: Build }),
+    ...((id === 'b' ? server.state : server.other) as { revision: number; build: Build }),
   })
   return {
     ...actual,
     api: {
-      build: () => Promise.resolve(full()),
-      change: (_id: string, revision: number, change: Change) => {
-        if (server.away) return Promise.reject(new actual.ApiProblem(0, 'away'))
-        if (revision !== server.state.revision) return Promise.reject(new actual.ApiProblem(409, 'stale', { current: full() }))
+      build: (id: string) => Promise.resolve(full(id)),
+      restore: (id: string) => Promise.resolve(full(id)),
+      change: async (id: string, revision: number, change: Change) => {
+        if (id === 'b') await server.held
+        if (server.away) throw new actual.ApiProblem(0, 'away')
+        if (server.fails) throw new actual.ApiProblem(server.fails, 'failed')
+        if (change.label === server.refuses) throw new actual.ApiProblem(422, 'cannot be')
+        const state = id === 'b' ? server.state : server.other
+        if (revision !== state.revision) throw new actual.ApiProblem(409, 'stale', { current: full(id) })
         server.sent.push(change.label)
-        server.state = { revision: revision + 1, build: applyChange(server.state.build as Build, change) }
-        return Promise.resolve(full())
+        Object.assign(state, { revision: revision + 1, build: applyChange(state.build as Build, change) })
+        return full(id)
       },
     },
   }
 })
 
-const { useBuild } = await import('./buildStore')
+const { useBuild, hearNews } = await import('./buildStore')
 const start = newBuild({ name: 'Trial', handedness: 'right', strings: 6, scale: 647.7 }, '2026-11-24')
 const rename = (to: string) => (b: Build) => setField(b, ['name'], to, `Name ${to}`)
 const settled = async () => {
@@ -59,8 +69,10 @@ const settled = async () => {
 beforeEach(async () => {
   useBuild.getState().close()
   server.state = { revision: 0, build: start }
-  server.away = false
+  server.other = { revision: 0, build: { ...start, name: 'Other' } }
+  Object.assign(server, { away: false, fails: 0, refuses: '', held: undefined })
   server.sent = []
+  localStorage.clear()
   await useBuild.getState().open('b')
 })
 
@@ -88,15 +100,16 @@ describe('the open build', () => {
     await settled()
     expect(server.sent).toEqual(['Name Kept', 'Currency'])
   })
-  it('a change made elsewhere first: the person chooses, nothing is lost', async () => {
+  it('the same place changed elsewhere first: asked once, with both values, nothing is lost', async () => {
     server.state = { revision: 5, build: { ...start, name: 'Theirs' } }
     useBuild.getState().change(rename('Mine'))
     await settled()
-    expect(useBuild.getState().conflict!.theirs.build.name).toBe('Theirs')
+    expect(useBuild.getState().conflict).toMatchObject([{ clashes: [{ mine: 'Mine', theirs: 'Theirs', gone: false }] }])
+    expect(useBuild.getState().build!.name).toBe('Theirs')
     useBuild.getState().settle('mine')
     await settled()
     expect((server.state.build as Build).name).toBe('Mine')
-    expect(useBuild.getState().conflict).toBeUndefined()
+    expect(useBuild.getState().conflict).toEqual([])
   })
   it('or takes the other', async () => {
     server.state = { revision: 5, build: { ...start, name: 'Theirs' } }
@@ -104,7 +117,87 @@ describe('the open build', () => {
     await settled()
     useBuild.getState().settle('theirs')
     expect(useBuild.getState().build!.name).toBe('Theirs')
+    expect(useBuild.getState().conflict).toEqual([])
     expect(server.sent).toEqual([])
+  })
+  it('different places changed in two windows are merged without a question', async () => {
+    server.state = { revision: 5, build: { ...start, currency: 'GBP' } }
+    useBuild.getState().change(rename('Mine'))
+    await settled()
+    expect(useBuild.getState().conflict).toEqual([])
+    expect(server.state.build).toMatchObject({ name: 'Mine', currency: 'GBP' })
+    expect(useBuild.getState().build).toMatchObject({ name: 'Mine', currency: 'GBP' })
+  })
+  it('a build left while its save is held back: the other build shows its own document and keeps its own changes', async () => {
+    let letGo = () => {}
+    server.held = new Promise<void>((done) => (letGo = done))
+    useBuild.getState().change(rename('Of b'))
+    await useBuild.getState().open('c')
+    expect(useBuild.getState().build!.name).toBe('Other')
+    useBuild.getState().change((b) => setField(b, ['currency'], 'GBP', 'Currency'))
+    letGo()
+    await settled()
+    expect(useBuild.getState()).toMatchObject({ id: 'c', build: { name: 'Other', currency: 'GBP' } })
+    expect(server.state.build).toMatchObject({ name: 'Of b', currency: 'EUR' })
+    expect(server.other.build).toMatchObject({ name: 'Other', currency: 'GBP' })
+  })
+  it('changes made without a server are kept in the browser, and belong to their build when it is left', async () => {
+    server.away = true
+    useBuild.getState().change(rename('Kept'))
+    await settled()
+    expect(useBuild.getState().sending).toMatchObject({ is: 'waiting', why: 'away' })
+    expect(useBuild.getState().unsent).toBe(1)
+    expect(Object.entries(localStorage).filter(([k, v]) => k.startsWith('snug-unsent/b/') && String(v).includes('Kept'))).toHaveLength(1)
+    useBuild.getState().close()
+    server.away = false
+    await useBuild.getState().open('b')
+    await settled()
+    expect(server.state.build).toMatchObject({ name: 'Kept' })
+    expect(Object.keys(localStorage).filter((k) => k.startsWith('snug-unsent/'))).toEqual([])
+  })
+  it('what a closed window left is taken over by the next', async () => {
+    useBuild.getState().close()
+    localStorage.setItem('snug-unsent/b/gone', JSON.stringify([rename('Left')(start)]))
+    await useBuild.getState().open('b')
+    await settled()
+    expect(server.state.build).toMatchObject({ name: 'Left' })
+  })
+  it('a failure of the server (500) keeps every change; undo takes the unsent one back and redo brings it again', async () => {
+    server.fails = 500
+    useBuild.getState().change(rename('One'))
+    useBuild.getState().change((b) => setField(b, ['currency'], 'GBP', 'Currency'))
+    await settled()
+    expect(useBuild.getState().build).toMatchObject({ name: 'One', currency: 'GBP' })
+    await useBuild.getState().undo()
+    expect(useBuild.getState().build).toMatchObject({ name: 'One', currency: 'EUR' })
+    server.fails = 0
+    await useBuild.getState().redo()
+    await settled()
+    expect(server.sent).toEqual(['Name One', 'Currency'])
+  })
+  it('a change that is refused goes alone; those beside it stay', async () => {
+    server.refuses = 'Name Bad'
+    useBuild.getState().change(rename('Bad'))
+    useBuild.getState().change((b) => setField(b, ['currency'], 'GBP', 'Currency'))
+    await settled()
+    expect(server.sent).toEqual(['Currency'])
+    expect(useBuild.getState().build).toMatchObject({ name: 'Trial', currency: 'GBP' })
+  })
+  it('a build put away elsewhere says so, and goes on when it is brought back', async () => {
+    server.fails = 410
+    useBuild.getState().change(rename('One'))
+    await settled()
+    expect(useBuild.getState().sending.is).toBe('put away')
+    server.fails = 0
+    await useBuild.getState().bringBack()
+    await settled()
+    expect(server.sent).toEqual(['Name One'])
+  })
+  it('hears of a change in another window and shows it', async () => {
+    server.state = { revision: 4, build: { ...start, name: 'Theirs' } }
+    hearNews({ build: 'b', revision: 4 })
+    await settled()
+    expect(useBuild.getState()).toMatchObject({ revision: 4, build: { name: 'Theirs' } })
   })
   it('a trial changes nothing until it is kept', async () => {
     useBuild.getState().tryOut(rename('Perhaps'))

@@ -198,7 +198,7 @@ export class Outbox {
     this.saved = state
     const merged = mergeOnto(state.build, this.queue)
     this.queue = merged.kept
-    this.conflict.push(...merged.clashing)
+    this.conflict = [...this.conflict, ...merged.clashing]
     this.keep()
   }
 

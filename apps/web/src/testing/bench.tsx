@@ -12,9 +12,9 @@ import { resetServer } from './localApi'
 
 /** jsdom lays nothing out: every watched element is as large as a loupe, and scrolling does nothing. */
 class Laid {
-  constructor(private readonly tell: (entries: { contentRect: { width: number; height: number } }[]) => void) {}
-  observe() {
-    this.tell([{ contentRect: { width: 700, height: 260 } }])
+  constructor(private readonly tell: (entries: { target: Element; contentRect: { width: number; height: number } }[]) => void) {}
+  observe(target: Element) {
+    this.tell([{ target, contentRect: { width: 700, height: 260 } }])
   }
   unobserve() {}
   disconnect() {}

@@ -8,7 +8,7 @@ import { mergeOnto, putOnTop } from './merge'
 const base = fullBuild()
 const size = (value: number) => ({ value, doubt: 0.05, known: 'calipers' as const })
 const mouth = { slot: 'body' as const, size: 'pocket.widthMouth' }
-const heel = { slot: 'neck' as const, size: 'heel.width' }
+const heel = { slot: 'neck' as const, size: 'heel.widthMouth' }
 const same = (a: object, b: object) => sameJson(a as Json, b as Json)
 
 describe('two windows on one build', () => {
@@ -17,7 +17,7 @@ describe('two windows on one build', () => {
     const merged = mergeOnto(applyChange(base, theirs), [mine])
     expect(merged.clashing).toEqual([])
     expect(merged.build.parts.body!.sizes['pocket.widthMouth']!.value).toBe(56.3)
-    expect(merged.build.parts.neck!.sizes['heel.width']!.value).toBe(55.8)
+    expect(merged.build.parts.neck!.sizes['heel.widthMouth']!.value).toBe(55.8)
     expect(same(merged.build, mergeOnto(applyChange(base, mine), [theirs]).build)).toBe(true)
   })
   it('the same size: one clash, with both values', () => {

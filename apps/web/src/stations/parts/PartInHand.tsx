@@ -24,9 +24,11 @@ import {
 } from '@snug/core'
 import { X } from 'lucide-react'
 import { useState } from 'react'
+import { toast } from 'sonner'
 import { TextField } from './TextField'
 import { useStockActs, useCandidates } from './useStock'
 import { useWhere } from '../../app/where'
+import { api } from '../../state/api'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { download } from '../../ui/download'
@@ -102,12 +104,14 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
   const kind = KINDS[part.kind]
   const acts = useStockActs()
   const { id } = useWhere()
-  const stock = useCandidates([part.kind])
   // What came from the stash goes back to where it lay, with what was measured meanwhile; its reservation ends with the slot.
-  const putBack = () => {
+  const putBack = async () => {
+    // Looked up now: a list fetched when the part was chosen may not know yet that it was put by.
+    const stash = await api.stock({ kind: part.kind, holding: 'stash', limit: 500 }).catch((e: Error) => void toast.error(e.message))
+    if (!stash) return
     const here = { ...part, state: 'in hand' as const }
     const done = { onSuccess: () => change((b) => removePart(b, slot)) }
-    const own = stock.data?.find((i) => i.holding === 'stash' && i.part.name === part.name && i.reserved[id])
+    const own = stash.items.find((i) => i.part.name === part.name && i.reserved[id])
     if (!own) acts.add.mutate({ part: here, holding: 'stash', quantity: 1, reserved: {} }, done)
     else if (own.quantity === 1) acts.change.mutate({ ...own, part: here }, done)
     else done.onSuccess()
@@ -247,7 +251,7 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
         )
       })}
       <div className="mt-4 flex gap-2">
-        <Button onClick={putBack}>Put it in the stash</Button>
+        <Button onClick={() => void putBack()}>Put it in the stash</Button>
         <Button look="quiet" onClick={() => change((b) => removePart(b, slot))}>
           Take it out of the build
         </Button>
