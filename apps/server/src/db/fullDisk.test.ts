@@ -115,9 +115,12 @@ describe('a folder that cannot be used', () => {
   it('read-only', async (t) => {
     if (!mounted) return t.skip('a small disk cannot be mounted here')
     spawnSync('mount', ['-o', 'remount,ro', disk])
-    await expect(openFolder(join(disk, 'fresh'))).rejects.toThrow(/fresh cannot be written to/)
-    await expect(openFolder(join(disk, 'data'))).rejects.toThrow(/data cannot be written to/)
-    spawnSync('mount', ['-o', 'remount,rw', disk])
+    try {
+      await expect(openFolder(join(disk, 'fresh'))).rejects.toThrow(/fresh cannot be written to/)
+      await expect(openFolder(join(disk, 'data'))).rejects.toThrow(/data cannot be written to/)
+    } finally {
+      spawnSync('mount', ['-o', 'remount,rw', disk])
+    }
   })
   it('a file in its place, and a damaged database, each say so and are left alone', async (t) => {
     if (!mounted) return t.skip('a small disk cannot be mounted here')

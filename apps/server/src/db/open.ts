@@ -77,7 +77,8 @@ async function own(folder: string): Promise<() => Promise<void>> {
   }
 }
 
-const UNWRITABLE = new Set(['EROFS', 'EACCES', 'EPERM'])
+/** A folder to be made on a read-only disk is answered with ENOENT. */
+const UNWRITABLE = new Set(['EROFS', 'EACCES', 'EPERM', 'ENOENT'])
 
 function sentenceFor(e: unknown, folder: string): unknown {
   const code = codeOf(e)

@@ -14,8 +14,10 @@ export function tidier(client: Client, quiet = QUIET): { wrote: () => void; tidy
   let timer: NodeJS.Timeout | undefined
   const tidy = async () => {
     writes = 0
-    // A database that is away or full tidies another time.
-    await client.exec('VACUUM builds; VACUUM stock; VACUUM log_entries;').catch(() => undefined)
+    // Each by itself: several statements at once would be a transaction, in which nothing can be given back.
+    for (const table of ['builds', 'stock', 'log_entries'])
+      // A database that is away or full tidies another time.
+      await client.exec(`VACUUM ${table}`).catch(() => undefined)
   }
   return {
     wrote: () => {

@@ -11,6 +11,9 @@ export const LIMITS = {
   /** Values in an ordinary request, and in a file. */
   values: 100_000,
   fileValues: 1_000_000,
+  /** Entries of any one list, and of any one map: looked at first of all. Many lists and maps have smaller limits of their own. */
+  list: 20_000,
+  map: 2000,
   /** Letters of a key. */
   key: 120,
   /** Entries of a map that has no limit of its own. */

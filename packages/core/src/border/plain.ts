@@ -25,7 +25,10 @@ export function whyNotPlain(root: unknown, values: number = LIMITS.values): Find
     if (depth >= LIMITS.depth) return { path: at, why: `This is nested too deeply; at most ${LIMITS.depth} levels are taken.` }
     const list = Array.isArray(value)
     const keys = list ? undefined : Object.keys(value)
-    seen += keys ? keys.length : (value as unknown[]).length
+    const count = keys ? keys.length : (value as unknown[]).length
+    const most = keys ? LIMITS.map : LIMITS.list
+    if (count > most) return { path: at, why: `There are ${count} entries; at most ${most} are allowed.` }
+    seen += count
     if (seen > values) return { path: at, why: `There is too much in it: at most ${values} values are taken at once.` }
     const inside = (key: string | number) => (at ? `${at}.${key}` : String(key))
     if (keys)

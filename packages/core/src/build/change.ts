@@ -40,7 +40,8 @@ const isHolder = (x: unknown): x is Holder => typeof x === 'object' && x !== nul
 export function jsonAt(doc: object, path: readonly string[]): Json | undefined {
   let at: Json | undefined = doc as Holder
   for (const key of path) {
-    if (!isHolder(at) || !Object.hasOwn(at, key)) return undefined
+    // A list has a length of its own, which is no place in it.
+    if (!isHolder(at) || !Object.hasOwn(at, key) || (Array.isArray(at) && key === 'length')) return undefined
     at = (at as Holder)[key]
   }
   return at
