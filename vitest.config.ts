@@ -1,8 +1,20 @@
 import { defineConfig } from 'vitest/config'
 import react from '@vitejs/plugin-react'
+import { fileURLToPath } from 'node:url'
 
-const node = (name: string, root: string, more: object = {}) => ({
-  test: { name, root, environment: 'node' as const, include: ['src/**/*.test.ts'], ...more },
+const seed = fileURLToPath(new URL('scripts/seed.mjs', import.meta.url))
+
+const node = (name: string, root: string, ...setup: string[]) => ({
+  test: {
+    name,
+    root,
+    environment: 'node' as const,
+    include: ['src/**/*.test.ts'],
+    // Far more than any test takes: a busy machine is no fault of what is tested.
+    testTimeout: 120_000,
+    hookTimeout: 120_000,
+    setupFiles: [seed, ...setup],
+  },
 })
 
 export default defineConfig({
@@ -10,12 +22,20 @@ export default defineConfig({
     projects: [
       node('core', 'packages/core'),
       node('formats', 'packages/formats'),
-      node('contract', 'packages/contract', { setupFiles: ['reflect-metadata'] }),
+      node('contract', 'packages/contract', 'reflect-metadata'),
       node('demo', 'demo'),
-      node('server', 'apps/server', { testTimeout: 20000, hookTimeout: 60000, setupFiles: ['reflect-metadata'] }),
+      node('server', 'apps/server', 'reflect-metadata'),
       {
         plugins: [react()],
-        test: { name: 'web', root: 'apps/web', environment: 'jsdom', testTimeout: 20000, include: ['src/**/*.test.{ts,tsx}'] },
+        test: {
+          name: 'web',
+          root: 'apps/web',
+          environment: 'jsdom',
+          testTimeout: 120_000,
+          hookTimeout: 120_000,
+          setupFiles: [seed],
+          include: ['src/**/*.test.{ts,tsx}'],
+        },
       },
     ],
   },

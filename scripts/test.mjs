@@ -13,7 +13,12 @@ const counts = { passed: 0, failed: 0 }
 
 function step(name, command, args, env = {}) {
   console.log(`\n— ${name}`)
-  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } })
+  // Plain text, on a screen and in a file alike.
+  const { status } = spawnSync(command, args, {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, NO_COLOR: '1', FORCE_COLOR: '0', ...env },
+  })
   if (status !== 0) counts.failed++
   return status === 0
 }
@@ -39,7 +44,13 @@ const sound = [
   step('lint', 'npm', ['run', '-s', 'lint']),
   step('build', 'npm', ['run', '-s', 'build']),
 ].every(Boolean)
-step('unit and HTTP tests', 'npx', ['vitest', 'run', '--reporter=dot', '--reporter=json', `--outputFile.json=${unitReport}`])
+step('unit and HTTP tests', 'npx', [
+  'vitest',
+  'run',
+  '--reporter=./scripts/plainReporter.mjs',
+  '--reporter=json',
+  `--outputFile.json=${unitReport}`,
+])
 count(unitReport, (r) => ({ passed: r.numPassedTests, failed: r.numFailedTests }))
 if (sound) {
   step('browser tests', 'npm', ['run', '-s', 'e2e'], { CHROMIUM: chromium(), PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport })

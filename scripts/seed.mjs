@@ -1,0 +1,5 @@
+// Property tests draw the same cases each time, so that a run says something about the change and not about luck. Another seed
+// draws others: SEED=7 npm run unit.
+import fc from 'fast-check'
+
+fc.configureGlobal({ seed: Number(process.env.SEED ?? 20261125) })
