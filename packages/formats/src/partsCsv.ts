@@ -4,10 +4,13 @@ import {
   KINDS,
   KNOWN,
   lengthDoubt,
+  LIMITS,
   METALS,
   parseFarads,
   parseLength,
   parseOhms,
+  printValue,
+  whyNotText,
   whyNotValue,
   type Kind,
   type Known,
@@ -45,7 +48,7 @@ export const FIXED_COLUMNS = [
 type Fixed = (typeof FIXED_COLUMNS)[number]
 
 /** Largest table taken in. */
-export const MOST_ROWS = 20_000
+export const MOST_ROWS = LIMITS.rows
 const TRAIT = 'trait:'
 
 /** What is wrong in one cell: row counted as a spreadsheet does (the header is row 1). */
@@ -139,7 +142,7 @@ function readRow(columns: readonly string[], cells: readonly string[], wrong: Wr
   }
   const kind: Kind = KINDS[kindName as Part['kind']]
   const name = get('name')
-  if (!name || name.length > 120) bad('name', name, 'A part needs a name of 1 to 120 letters.')
+  if (!name || name.length > LIMITS.partName) bad('name', name, `A part needs a name of 1 to ${LIMITS.partName} letters.`)
   const number = (c: Fixed, low: number, high: number, whole = false): number | undefined => {
     const text = get(c)
     if (!text) return undefined
@@ -194,8 +197,18 @@ function readRow(columns: readonly string[], cells: readonly string[], wrong: Wr
     if (typeof size === 'string') bad(column, text, size)
     else sizes[column] = size
   })
-  if (!sound) return undefined
   const [seller, place, note] = [get('seller'), get('place'), get('note')]
+  for (const [column, text, most] of [
+    ['seller', seller, LIMITS.seller],
+    ['place', place, LIMITS.place],
+    ['note', note, LIMITS.partNote],
+  ] as const)
+    if (text.length > most) bad(column, text, `A ${column} has at most ${most} letters.`)
+  for (const column of ['name', 'seller', 'place', 'note'] as const) {
+    const why = whyNotText(get(column))
+    if (why) bad(column, get(column), why)
+  }
+  if (!sound) return undefined
   const lead = promised === undefined ? undefined : { promised, ...(seen === undefined ? {} : { seen }) }
   return {
     holding,
@@ -240,6 +253,9 @@ function readCell(text: string, spec: SizeSpec, kind: Kind, unit: LengthSystem, 
   if (plusMinus !== undefined) {
     const doubt = parse(plusMinus)
     if (!doubt.ok || doubt.value < 0) return `"${plusMinus}" is not a doubt; write it like ±0.05.`
+    const widest = spec.max - spec.min
+    if (doubt.value > widest)
+      return `The doubt of ${spec.label.toLowerCase()} must lie between 0 and ${printValue(widest, spec.unit)}; ±${plusMinus} is more.`
     return { value: value.value, doubt: doubt.value, known: knownAs }
   }
   const doubt = spec.unit === 'mm' ? lengthDoubt(knownAs, kind.trade) : spec.unit === 'count' ? 0 : electricalDoubt(knownAs, value.value)
