@@ -5,12 +5,12 @@ export function SendingWord() {
   const { sending, unsent, bringBack } = useBuild()
   if (sending.is === 'sending') return unsent ? <span className="text-soft">saving… </span> : null
   if (sending.is === 'quiet') return null
-  const changes = unsent === 1 ? 'One change is' : `${unsent} changes are`
+  const changes = unsent === 1 ? 'One change' : `${unsent} changes`
   return (
-    <span className="text-wont">
+    <span className="text-wont" title={sending.why}>
       {sending.is === 'waiting'
-        ? `${changes} not saved yet, kept in this browser: ${sending.why} `
-        : `${sending.why} ${unsent ? `${changes} kept here. ` : ''}`}
+        ? `${changes} not saved yet, kept in this browser `
+        : `Put away in another window${unsent ? `, ${changes.toLowerCase()} kept here` : ''} `}
       {sending.is === 'put away' && (
         <button type="button" className="min-h-9 px-2 font-semibold underline" onClick={() => void bringBack()}>
           Bring it back

@@ -1,0 +1,64 @@
+import { copyOf, expect, saved, test } from './server'
+import type { Page } from '@playwright/test'
+
+const field = (page: Page, label: string) => page.getByRole('region', { name: 'In hand' }).getByLabel(label, { exact: true })
+const type = async (page: Page, label: string, value: string) => {
+  await field(page, label).fill(value)
+  await field(page, label).press('Enter')
+}
+const POCKET = 'Pocket width, mouth'
+const HEEL = 'Heel width, at the pocket mouth'
+
+test('two windows, different sizes: merged without a question, each hears of the other', async ({ page, context, server }) => {
+  const id = await copyOf(server, 'heron')
+  const other = await context.newPage()
+  for (const p of [page, other]) await p.goto(`/builds/${id}/fit/pocket-mouth`)
+  await type(page, POCKET, '56.3')
+  await saved(page)
+  await expect(field(other, POCKET)).toHaveValue('56.3')
+  await type(other, HEEL, '56.2')
+  await expect(field(page, HEEL)).toHaveValue('56.2')
+  for (const p of [page, other]) await expect(p.getByRole('dialog')).toHaveCount(0)
+})
+
+test('the same size in both: asked once, with both values', async ({ page, context, server }) => {
+  const id = await copyOf(server, 'heron')
+  const other = await context.newPage()
+  for (const p of [page, other]) await p.goto(`/builds/${id}/fit/pocket-mouth`)
+  await expect(field(page, POCKET)).toHaveValue('56.1')
+  await page.route('**/changes', (r) => r.abort())
+  await type(page, POCKET, '56.3')
+  await expect(page.getByRole('contentinfo')).toContainText('One change not saved yet')
+  await type(other, POCKET, '56.2')
+  await saved(other)
+  await page.unroute('**/changes')
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toContainText('56.3')
+  await expect(dialog).toContainText('56.2')
+  await dialog.getByRole('button', { name: 'Put mine on top' }).click()
+  await expect(field(other, POCKET)).toHaveValue('56.3')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+})
+
+test('what was typed while the server was away is there after a reload, and saved when it answers', async ({ page, server }) => {
+  const id = await copyOf(server, 'heron')
+  await page.goto(`/builds/${id}/fit/pocket-mouth`)
+  await expect(field(page, POCKET)).toHaveValue('56.1')
+  await page.route('**/changes', (r) => r.abort())
+  await type(page, POCKET, '56.3')
+  await expect(page.getByRole('contentinfo')).toContainText('One change not saved yet, kept in this browser')
+  await page.reload()
+  await expect(field(page, POCKET)).toHaveValue('56.3')
+  // Another build meanwhile shows its own sizes.
+  await page.goto('/builds/plover/fit')
+  await page.unroute('**/changes')
+  await page.reload()
+  await expect
+    .poll(async () => {
+      const answer = (await (await fetch(`${server}/api/builds/${id}`)).json()) as {
+        build: { parts: { body: { sizes: Record<string, { value: number }> } } }
+      }
+      return answer.build.parts.body.sizes['pocket.widthMouth']!.value
+    })
+    .toBe(56.3)
+})
