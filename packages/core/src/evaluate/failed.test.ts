@@ -1,0 +1,18 @@
+import { describe, expect, it } from 'vitest'
+import { fullBuild } from '../testing/fullBuild'
+import { evaluate } from './evaluate'
+
+const TODAY = '2026-11-24'
+
+describe('a station that cannot be worked out', () => {
+  it('says why, takes only what stands on it along, and leaves the others as they were', () => {
+    const build = fullBuild()
+    const whole = evaluate(build, TODAY)
+    expect(whole.failed).toEqual({})
+    const hurt = evaluate({ ...build, finish: undefined as never }, TODAY)
+    expect(Object.keys(hurt.failed).toSorted()).toEqual(['finish', 'plan'])
+    expect(hurt.failed.plan).toMatch(/stands on finish/)
+    expect(hurt.joints.map((j) => j.verdict)).toEqual(whole.joints.map((j) => j.verdict))
+    expect(hurt.setup.total).toBe(whole.setup.total)
+  })
+})
