@@ -1,33 +1,13 @@
-import { spawn, type ChildProcess } from 'node:child_process'
 import { existsSync } from 'node:fs'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
-import { dirname, join } from 'node:path'
-import { fileURLToPath } from 'node:url'
-import { build } from 'vite'
+import { join } from 'node:path'
+import { setTimeout as sleep } from 'node:timers/promises'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { WANTED } from '../testing/app'
+import { builtServer, killAll, killed, launch, start } from '../testing/serverProcess'
 
-const server = join(dirname(fileURLToPath(import.meta.url)), '../..')
 let folder: string
-const children: ChildProcess[] = []
-
-/** Starts the built server as a process of its own on a free port; resolves with its address. */
-function start(): Promise<{ child: ChildProcess; url: string }> {
-  const child = spawn(process.execPath, ['dist/main.js'], { cwd: server, env: { ...process.env, SNUG_DATA: folder, SNUG_PORT: '0' } })
-  children.push(child)
-  return new Promise((done, fail) => {
-    let said = ''
-    const hear = (chunk: Buffer) => {
-      said += chunk.toString()
-      const url = /http:\/\/localhost:\d+/.exec(said)?.[0]
-      if (url) done({ child, url })
-    }
-    child.stdout!.on('data', hear)
-    child.stderr!.on('data', hear)
-    child.once('exit', () => fail(new Error(said)))
-  })
-}
 
 const post = async (url: string, path: string, body: object) => {
   const answer = await fetch(`${url}/api${path}`, {
@@ -38,24 +18,18 @@ const post = async (url: string, path: string, body: object) => {
   return (await answer.json()) as { id: string; revision: number }
 }
 
-const killed = (child: ChildProcess) =>
-  new Promise<void>((done) => {
-    child.once('exit', () => done())
-    child.kill('SIGKILL')
-  })
-
 beforeAll(async () => {
   folder = await mkdtemp(join(tmpdir(), 'snug-crash-'))
-  if (!existsSync(join(server, 'dist/main.js'))) await build({ root: server, logLevel: 'error' })
-}, 60_000)
+  await builtServer()
+})
 afterAll(async () => {
-  for (const c of children) if (c.exitCode === null) c.kill('SIGKILL')
+  await killAll()
   await rm(folder, { recursive: true, force: true })
 })
 
 describe('a server killed in the middle of its work', () => {
   it('loses nothing it acknowledged, and the folder opens again', { timeout: 120_000 }, async () => {
-    let { child, url } = await start()
+    let { child, url } = await start(folder)
     const { id } = await post(url, '/builds', WANTED)
     let acknowledged = 0
     for (let round = 0; round < 3; round++) {
@@ -75,7 +49,7 @@ describe('a server killed in the middle of its work', () => {
       while (acknowledged < until) await new Promise((r) => setImmediate(r))
       await killed(child)
       await writing
-      ;({ child, url } = await start())
+      ;({ child, url } = await start(folder))
       const now = (await (await fetch(`${url}/api/builds/${id}`)).json()) as { revision: number; build: { budget: number } }
       // One more than acknowledged may be there: written, but the answer never arrived.
       expect(now.revision).toBeGreaterThanOrEqual(acknowledged)
@@ -86,7 +60,28 @@ describe('a server killed in the middle of its work', () => {
     expect(acknowledged).toBeGreaterThanOrEqual(15)
   })
 
+  it('started with the demo builds and killed while they are put in, has all of them after the next start, never some', async () => {
+    const demo = { SNUG_DEMO: '1' }
+    const whole = await start(join(folder, 'whole'), demo)
+    const shelf = async (url: string) => ((await (await fetch(`${url}/api/builds`)).json()) as { id: string }[]).map((b) => b.id).sort()
+    const wanted = await shelf(whole.url)
+    expect(wanted.length).toBeGreaterThan(1)
+    await killed(whole.child)
+    for (const ms of [0, 100, 200]) {
+      const at = join(folder, `demo-${ms}`)
+      const first = launch(at, demo)
+      while (first.exitCode === null && !existsSync(join(at, 'database'))) await sleep(2)
+      await sleep(ms)
+      await killed(first)
+      const { child, url } = await start(at, demo)
+      expect(await shelf(url)).toEqual(wanted)
+      const log = (await (await fetch(`${url}/api/builds/heron/log`)).json()) as object[]
+      expect(log).toHaveLength(3)
+      await killed(child)
+    }
+  })
+
   it('a second server on the same folder is told so and leaves the first alone', { timeout: 60_000 }, async () => {
-    await expect(start()).rejects.toThrow(/already has the data folder .* open/)
+    await expect(start(folder)).rejects.toThrow(/already has the data folder .* open/)
   })
 })

@@ -48,12 +48,36 @@ export function Trouble({ what, why }: { what: string; why: string }) {
   )
 }
 
+/** The browsers' words for a module that did not arrive: the server is away, or holds a newer interface than this page. */
+const NOT_ARRIVED = /dynamically imported module|importing a module|module script failed/i
+
+function NotArrived({ what }: { what: string }) {
+  return (
+    <section role="alert" className="max-w-[46rem] p-6">
+      <h2 className="text-[22px]">{what} could not be fetched</h2>
+      <p className="mt-1">
+        The server did not answer, or Snug Bolt was brought up to date since this page was opened. What you entered is kept.
+      </p>
+      <div className="mt-3">
+        <Button look="main" onClick={() => window.location.reload()}>
+          Load the page again
+        </Button>
+      </div>
+    </section>
+  )
+}
+
 /** A station that fails while it is drawn takes nothing with it; any change of the build, or another station, tries anew. */
 export function StationBoundary({ name, why, children }: { name: string; why: string | undefined; children: ReactNode }) {
   const build = useBuild((s) => s.build)
   if (why) return <Trouble what={name} why={why} />
   return (
-    <ErrorBoundary resetKeys={[name, build]} fallbackRender={({ error }) => <Trouble what={name} why={String(error)} />}>
+    <ErrorBoundary
+      resetKeys={[name, build]}
+      fallbackRender={({ error }) =>
+        NOT_ARRIVED.test(String(error)) ? <NotArrived what={name} /> : <Trouble what={name} why={String(error)} />
+      }
+    >
       {children}
     </ErrorBoundary>
   )

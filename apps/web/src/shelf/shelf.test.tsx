@@ -1,7 +1,7 @@
 import { printBundle, toBundle } from '@snug/formats'
 import { fullBuild } from '@snug/core/testing/fullBuild'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { fireEvent, render, screen, waitFor } from '@testing-library/react'
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { MemoryRouter, Route, Routes } from 'react-router'
 import { Toaster } from 'sonner'
@@ -16,6 +16,9 @@ vi.mock('../state/api', () => import('../testing/localApi'))
 beforeEach(() => {
   window.matchMedia = () => ({ matches: false, addEventListener() {}, removeEventListener() {} }) as never
   layOut({ ...fullBuild(), name: 'Wren', due: '2099-01-01' })
+  openShelf()
+})
+function openShelf() {
   render(
     <QueryClientProvider client={new QueryClient()}>
       <Toaster />
@@ -27,7 +30,7 @@ beforeEach(() => {
       </MemoryRouter>
     </QueryClientProvider>,
   )
-})
+}
 const bench = () => waitFor(() => expect(screen.getByText('the bench')).toBeTruthy())
 const bring = (text: string, size?: number) => {
   const file = new File([text], 'wren.json', { type: 'application/json' })
@@ -36,6 +39,19 @@ const bring = (text: string, size?: number) => {
 }
 
 describe('shelf', () => {
+  it('a build that cannot be drawn keeps its line, its bundle and its way in', async () => {
+    vi.spyOn(console, 'error').mockImplementation(() => undefined)
+    await screen.findByRole('link', { name: /Wren/ })
+    cleanup()
+    server.build = { ...server.build, parts: { body: { kind: 'body' } } as never }
+    openShelf()
+    const link = await screen.findByRole('link', { name: /Wren/ })
+    await waitFor(() => expect(link.textContent).toMatch(/cannot be drawn/))
+    expect(screen.getByRole('link', { name: /Bundle/ })).toBeTruthy()
+    await userEvent.click(link)
+    await bench()
+    vi.restoreAllMocks()
+  })
   it('a build with what it is, and the way to it', async () => {
     const link = await screen.findByRole('link', { name: /Wren/ })
     expect(link.textContent).toMatch(/6 strings, 647\.7 mm scale.*parts chosen.*due in \d+ days/)

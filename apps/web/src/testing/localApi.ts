@@ -103,6 +103,11 @@ export const api = {
     server.revision++
     return Promise.resolve(state())
   },
+  back: (_id: string, _revision: number, to: number) => {
+    for (const c of server.done.splice(to).toReversed()) server.build = made(inverse(c))
+    server.revision++
+    return Promise.resolve(state())
+  },
   log: () => Promise.resolve(server.log),
   addLog: (_id: string, entry: Omit<LogEntry, 'id' | 'at'>) => {
     const made = { ...entry, id: `log-${server.log.length}`, at: '2026-11-24T20:00:00Z' } as LogEntry
