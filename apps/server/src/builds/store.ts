@@ -21,6 +21,7 @@ import { builds, events, logEntries } from '../db/schema'
 import { inPieces } from '../db/pieces'
 import { HttpProblem } from '../http/problem'
 import { followSlots } from '../stock/follow'
+import { idFor } from './idFor'
 
 /** A build as the interface holds it. */
 export interface BuildState {
@@ -52,17 +53,6 @@ const stateOf = (row: Row): BuildState => ({
 })
 
 const now = () => new Date().toISOString()
-
-/** A readable id from the name, made unique by a few letters. */
-const idFor = (name: string) => {
-  const plain = name
-    .normalize('NFKD')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '')
-    .slice(0, 40)
-  return `${plain || 'build'}-${randomUUID().slice(0, 6)}`
-}
 
 const field = <T>(name: string) => sql<T>`${builds.doc}->${name}`
 
