@@ -32,7 +32,11 @@ export function Trouble({ what, why }: { what: string; why: string }) {
           <ul>
             {events.data.slice(0, LATEST).map((e) => (
               <li key={e.revision}>
-                <button type="button" className="min-h-9 text-left underline decoration-hairline underline-offset-4 hover:text-violet" onClick={() => void goBack(e.revision - 1)}>
+                <button
+                  type="button"
+                  className="min-h-9 text-left underline decoration-hairline underline-offset-4 hover:text-violet"
+                  onClick={() => void goBack(e.revision - 1)}
+                >
                   {e.label} <span className="figure text-[13px] text-soft">{new Date(e.at).toLocaleString()}</span>
                 </button>
               </li>
