@@ -6,8 +6,68 @@ const only = (name, from, allowed) => ({
   to: { path: '^(packages|apps|demo)/', pathNot: allowed },
 })
 
+/** Folders of one tree from the ground up: each may import those before it, and none after. */
+const LAYERS = {
+  'packages/core/src': [
+    'quantity',
+    'border',
+    'geometry',
+    'drawing',
+    'physics',
+    'parts',
+    'document',
+    'log',
+    'instrument',
+    'judge',
+    'finish',
+    'setup',
+    'fit',
+    'drill',
+    'circuit',
+    'plan',
+    'stations',
+    'evaluate',
+    'testing',
+  ],
+  'packages/core/src/fit': [
+    'guard',
+    'neck',
+    'bridge',
+    'head',
+    'pickups',
+    'controls',
+    'whole',
+    'findJoints.ts',
+    'choose',
+    'measure',
+    'mockup',
+  ],
+  'packages/core/src/circuit': ['engine', 'model', 'schemes', 'bench'],
+  'apps/server/src': ['db', 'http', 'news', 'stock', 'builds', 'log', 'bundle', 'app.ts', 'main.ts'],
+  'apps/web/src': ['drawing', 'workers', 'state', 'ui', 'longview', 'app', 'shelf', 'stations', 'App.tsx', 'main.tsx'],
+}
+
+const upwards = Object.entries(LAYERS).flatMap(([tree, order]) =>
+  order.slice(0, -1).map((folder, i) => ({
+    name: `only-downwards-from-${folder.replace(/\.tsx?$/, '')}`,
+    severity: 'error',
+    from: { path: `^${tree}/${folder}(/|$)` },
+    to: { path: `^${tree}/(${order.slice(i + 1).join('|')})(/|$)` },
+  })),
+)
+
+/** A folder that nobody placed would escape the rule. */
+const placed = Object.entries(LAYERS).map(([tree, order]) => ({
+  name: `every-folder-has-its-place-in-${tree.replace(/\W+/g, '-')}`,
+  severity: 'error',
+  from: { path: `^${tree}/[^/]+/`, pathNot: `^${tree}/(${order.join('|')}|testing|fuzz)/` },
+  to: {},
+}))
+
 module.exports = {
   forbidden: [
+    ...upwards,
+    ...placed,
     only('core-imports-nothing-of-ours', '^packages/core/', '^packages/core/'),
     only('formats-import-core', '^packages/formats/', '^packages/(formats|core)/'),
     only('contract-imports-core', '^packages/contract/', '^packages/(contract|core)/'),

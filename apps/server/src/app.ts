@@ -5,7 +5,8 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { pinoHttp } from 'pino-http'
 import type { Logger } from 'pino'
-import { buildRoutes, importRoutes } from './builds/routes'
+import { buildRoutes } from './builds/routes'
+import { bundleRoutes, importRoutes } from './bundle/routes'
 import type { OpenDb } from './db/open'
 import { fitAddress, jsonOnly, localOnly, roomToWrite } from './http/guard'
 import { notFound, problemHandler } from './http/problem'
@@ -69,5 +70,5 @@ function api({ db }: Pick<OpenDb, 'db'>, hub: NewsHub): Router {
   const routes = Router()
   routes.get('/health', (_req, res) => void res.json({ ok: true }))
   routes.get('/openapi.json', (_req, res) => void res.json(openApi()))
-  return routes.use(newsRoutes(hub), buildRoutes(db, hub), logRoutes(db), stockRoutes(db))
+  return routes.use(newsRoutes(hub), buildRoutes(db, hub), bundleRoutes(db), logRoutes(db), stockRoutes(db))
 }

@@ -1,12 +1,5 @@
-/**
- * Drawings as data: what to show, in millimetres, with the meaning of every line. Screens and printers turn the
- * same drawing into their own strokes; the numbers are the drawing's equivalent in text.
- */
-export interface Point {
-  x: number
-  y: number
-}
-export const pt = (x: number, y: number): Point => ({ x, y })
+import type { Box } from '../geometry/box'
+import type { Point } from '../geometry/point'
 
 /** What a mark stands for. How it looks is the interface's business. */
 export type Role =
@@ -56,6 +49,10 @@ export interface Handle {
   perUp: number
 }
 
+/**
+ * Drawings as data: what to show, in millimetres, with the meaning of every line. Screens and printers turn the
+ * same drawing into their own strokes; the numbers are the drawing's equivalent in text.
+ */
 export interface Drawing {
   title: string
   /** The stated exaggeration, what a hatch means. */
@@ -66,28 +63,4 @@ export interface Drawing {
   bounds: Box
   /** The same in numbers, for those who cannot see it. */
   numbers: { label: string; value: string }[]
-}
-
-export interface Box {
-  x: number
-  y: number
-  width: number
-  height: number
-}
-
-export const rectangle = (x0: number, y0: number, x1: number, y1: number): Point[] => [pt(x0, y0), pt(x1, y0), pt(x1, y1), pt(x0, y1)]
-
-/** Smallest box round the points, grown by `margin`. */
-export function boxAround(points: readonly Point[], margin = 0): Box {
-  let x0 = Infinity
-  let y0 = Infinity
-  let x1 = -Infinity
-  let y1 = -Infinity
-  for (const p of points) {
-    x0 = Math.min(x0, p.x)
-    x1 = Math.max(x1, p.x)
-    y0 = Math.min(y0, p.y)
-    y1 = Math.max(y1, p.y)
-  }
-  return { x: x0 - margin, y: y0 - margin, width: x1 - x0 + 2 * margin, height: y1 - y0 + 2 * margin }
 }

@@ -1,20 +1,19 @@
-import { newBuild, type Build } from '../build'
-import {
-  predictReading,
-  threePickupHarness,
-  topology,
-  wireList,
-  type Harness,
-  type PredictedReading,
-  type Topology,
-  type WireRow,
-} from '../circuit'
-import { finishResult, type FinishResult } from '../finish'
-import { findJoints, type Joint } from '../fit'
-import { holeCards, type HoleCard } from '../layout'
-import type { Slot } from '../parts'
-import { planResult, stepsOf, type PlanResult, type Station } from '../plan'
-import { setupResult, type SetupResult } from '../setup'
+import { predictReading, type PredictedReading } from '../circuit/bench/readings'
+import { topology, type Topology } from '../circuit/bench/topology'
+import { wireList, type WireRow } from '../circuit/bench/wireList'
+import type { Harness } from '../circuit/model/harness'
+import { threePickupHarness } from '../circuit/schemes/scheme'
+import { newBuild, type Build } from '../document/build'
+import type { Station } from '../document/station'
+import type { HoleCard } from '../drill/holeCard'
+import { holeCards } from '../drill/holes'
+import { finishResult, type FinishResult } from '../finish/finishPlan'
+import { findJoints } from '../fit/findJoints'
+import type { Joint } from '../judge/joint'
+import type { Slot } from '../parts/slots'
+import { planResult, type PlanResult } from '../plan/planResult'
+import { setupResult, type SetupResult } from '../setup/setupResult'
+import { stepsOf } from '../stations/steps'
 
 export interface WirePosition {
   topology: Topology

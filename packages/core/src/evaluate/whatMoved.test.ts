@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { applyChange, planJob, setSize } from '../build'
+import { applyChange } from '../document/change'
+import { planJob, setSize } from '../document/changes'
 import { aBuild, aPart } from '../testing/bench'
 import { evaluate } from './evaluate'
 import { whatMoved } from './whatMoved'

@@ -1,5 +1,5 @@
-import { VERDICT_WORD } from '../fit'
-import { printMm } from '../quantity'
+import { VERDICT_WORD } from '../judge/verdict'
+import { printMm } from '../quantity/length'
 import type { Evaluation } from './evaluate'
 
 /** What a change did, in a few words for the sill: verdicts that changed, then heights, holes, cans and the end date. */

@@ -1,13 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { FINISH_SYSTEMS, type Build } from '../build'
+import { FINISH_SYSTEMS, type Build } from '../document/build'
+import { dewPoint } from '../physics/dewPoint'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { areaToCoat, filmFrom, productNeeded, spread, systemOf } from './cover'
 import { plannedFilm } from './film'
 import { finishResult } from './finishPlan'
 import { coatPlan } from './schedule'
 import { SYSTEMS } from './systems'
-import { dewPoint, weatherCheck } from './weather'
+import { weatherCheck } from './weather'
 
 const withFinish = (more: Partial<Build['finish']>, b = fullBuild()): Build => ({ ...b, finish: { ...b.finish, ...more } })
 

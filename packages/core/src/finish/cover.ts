@@ -1,6 +1,7 @@
-import { sizeAt, type Build } from '../build'
-import { areaOf, perimeterOf } from '../layout/polygon'
-import { outlinePoints } from '../layout/outline'
+import type { Build } from '../document/build'
+import { sizeAt } from '../document/read'
+import { areaOf, perimeterOf } from '../geometry/polygon'
+import { outlinePoints } from '../instrument/outline'
 import { SYSTEMS, type System } from './systems'
 
 /** Theoretical spread, m2 per litre: 10 x solids % / dry film um. [published: coatings-industry formula] */

@@ -1,4 +1,5 @@
-import type { Build } from '../build'
+import type { Build } from '../document/build'
+import { traitAt } from '../document/read'
 import { SYSTEMS } from './systems'
 
 /** Dry film of the whole planned build-up on a flat, um: every layer's coats times its film per coat. */
@@ -7,4 +8,9 @@ export function plannedFilm(build: Build): number {
     (sum, layer) => sum + (layer.name === 'top' ? build.finish.coats : layer.coats) * layer.film,
     0,
   )
+}
+
+/** What the planned finish takes from an opening in the body's wood, mm: film on each of its walls. */
+export function filmOn(build: Build, walls: number): number {
+  return traitAt(build, 'body', 'surface') === 'coated' ? 0 : (walls * plannedFilm(build)) / 1000
 }

@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest'
-import { newBuild } from '../build'
+import { newBuild } from '../document/build'
+import { dewPoint } from '../physics/dewPoint'
+import { dryingFactor } from '../physics/drying'
 import { filmFrom, productNeeded, spread } from './cover'
 import { plannedFilm } from './film'
 import { finishResult } from './finishPlan'
 import { coatPlan } from './schedule'
 import { SYSTEMS } from './systems'
-import { dewPoint, dryingFactor, weatherCheck } from './weather'
+import { weatherCheck } from './weather'
 
 const build = newBuild({ name: 'Test', handedness: 'right', strings: 6, scale: 647.7 }, '2026-11-23')
 

@@ -1,5 +1,6 @@
-import type { Build } from '../build'
-import { pt, type Drawing, type Mark } from '../drawing'
+import type { Build } from '../document/build'
+import type { Drawing, Mark } from '../drawing/drawing'
+import { pt } from '../geometry/point'
 import { areaToCoat, productNeeded, systemOf, type Area, type Need } from './cover'
 import { plannedFilm } from './film'
 import { coatPlan, type CoatPlan } from './schedule'

@@ -1,7 +1,7 @@
-import type { Build } from '../build'
-import { addDays, weekday } from '../quantity'
+import type { Build } from '../document/build'
+import { dryingFactor } from '../physics/drying'
+import { addDays, weekday } from '../quantity/days'
 import { SYSTEMS, type Layer } from './systems'
-import { dryingFactor } from './weather'
 
 /** One coat on one evening. */
 export interface Coat {

@@ -1,4 +1,4 @@
-import type { FinishSystem } from '../build'
+import type { FinishSystem } from '../document/build'
 
 /** One layer of a finish system. Times in minutes; the can's label always wins. [practice] */
 export interface Layer {

@@ -1,15 +1,4 @@
-/**
- * Dew point, °C, by the Magnus formula with 17.62 and 243.12 °C. [published: Magnus formula]
- * @param celsius air temperature
- * @param humidity relative humidity, %
- */
-export function dewPoint(celsius: number, humidity: number): number {
-  const g = Math.log(humidity / 100) + (17.62 * celsius) / (243.12 + celsius)
-  return (243.12 * g) / (17.62 - g)
-}
-
-/** How far above the dew point a surface must be, K. [published: ISO 8502-4, from memory] */
-export const DEW_MARGIN = 3
+import { DEW_MARGIN, dewPoint } from '../physics/dewPoint'
 
 export interface WeatherVerdict {
   ok: boolean
@@ -37,6 +26,3 @@ export function weatherCheck(
     says.push(`${weather.humidity} % humidity is above ${limits.humidity} %: lacquer blushes and dries slowly.`)
   return { ok: says.length === 0, dewPoint: dew, margin, says }
 }
-
-/** Drying takes about twice as long for every 10 °C colder than 20. [practice] */
-export const dryingFactor = (celsius: number): number => 2 ** ((20 - celsius) / 10)

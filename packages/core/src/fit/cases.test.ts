@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import type { Build } from '../build'
+import type { Build } from '../document/build'
+import { likelyOf } from '../quantity/distribution'
 import { aBuild, aPart, cured, jointIn, type Sizes } from '../testing/bench'
 import { BODY, body, neck } from '../testing/caseParts'
-import { cornerNeeds, cornerOverlap } from './pickupRoom'
-import { likelyOf } from '../quantity'
-import { rowShortfall } from './tunerFit'
+import { rowShortfall } from './head/tunerFit'
+import { cornerNeeds, cornerOverlap } from './pickups/pickupRoom'
 
 /** Hard moments of real work, with the numbers a bench meets. [practice], sums [physics]. */
 

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import type { Build } from '../build'
-import type { Slot } from '../parts'
+import type { Build } from '../document/build'
+import type { Class } from '../judge/verdict'
+import type { Slot } from '../parts/slots'
 import { aPart } from '../testing/bench'
 import { changed, fullBuild, without } from '../testing/fullBuild'
 import { checkIn } from '../testing/rows'
-import type { Class } from './verdict'
 
 /** Every doubt taken out, so that each verdict is certain. */
 function sure(build: Build): Build {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { boardMargins } from './stringsOnBoard'
-import { cornerStandOff, shavingAmount, wallToEase } from './pocketWidth'
-import { packing } from './potInGuard'
+import { packing } from './controls/potInGuard'
+import { cornerStandOff, shavingAmount, wallToEase } from './neck/pocketWidth'
+import { boardMargins } from './neck/stringsOnBoard'
 
 describe('pocket', () => {
   // [physics: circle in circle]

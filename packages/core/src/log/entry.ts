@@ -1,4 +1,4 @@
-import type { Station } from '../plan'
+import type { Station } from '../document/station'
 
 export const LOG_KINDS = ['note', 'measurement', 'reading', 'turns', 'coat', 'mistake', 'decision', 'cost'] as const
 export type LogKind = (typeof LOG_KINDS)[number]

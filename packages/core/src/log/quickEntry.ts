@@ -1,17 +1,11 @@
-import { specAt, type Build, type SizeRef } from '../build'
-import { chosenParts } from '../build'
-import { KINDS, slotSpec, whyNotValue, type Slot } from '../parts'
-import {
-  KNOWN,
-  lengthDoubt,
-  electricalDoubt,
-  parseFarads,
-  parseLength,
-  parseOhms,
-  type Known,
-  type LengthSystem,
-  type Size,
-} from '../quantity'
+import type { Build } from '../document/build'
+import { specAt, chosenParts, type SizeRef } from '../document/read'
+import { whyNotValue } from '../parts/check'
+import { KINDS } from '../parts/kinds/index'
+import { slotSpec, type Slot } from '../parts/slots'
+import { parseFarads, parseOhms } from '../quantity/electrical'
+import { parseLength, type LengthSystem } from '../quantity/length'
+import { KNOWN, lengthDoubt, electricalDoubt, type Known, type Size } from '../quantity/size'
 
 /** A quick entry understood as a size, offered for filing. */
 export interface Filing {

@@ -1,6 +1,8 @@
-import { printFarads, printMm, printOhms, type Size } from '../quantity'
+import { printFarads, printOhms } from '../quantity/electrical'
+import { printMm } from '../quantity/length'
+import type { Size } from '../quantity/size'
 import type { SizeSpec } from './kind'
-import { KINDS, type KindName } from './kinds'
+import { KINDS, type KindName } from './kinds/index'
 import type { Part } from './part'
 
 /** Something wrong with a part as entered: where, and one sentence. */

@@ -1,4 +1,4 @@
-import type { Trade } from '../quantity'
+import type { Trade } from '../quantity/size'
 
 export type SizeUnit = 'mm' | 'ohm' | 'farad' | 'henry' | 'g' | 'newton' | 'deg' | 'count'
 

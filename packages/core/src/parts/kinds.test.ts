@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
+import { fullBuild } from '../testing/fullBuild'
 import { partProblems, printValue, whyNotValue } from './check'
-import { KINDS, KIND_NAMES } from './kinds'
+import { KINDS, KIND_NAMES } from './kinds/index'
 import { missingSizes, openSlots } from './open'
 import type { Part } from './part'
 import { isSlot, SLOTS, slotSpec } from './slots'
-import { fullBuild } from '../testing/fullBuild'
 
 const calipers = (value: number) => ({ value, doubt: 0.05, known: 'calipers' as const })
 const part = (kind: Part['kind'], sizes: Part['sizes'] = {}, traits: Record<string, string> = {}): Part => ({

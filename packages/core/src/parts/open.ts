@@ -1,4 +1,4 @@
-import { KINDS } from './kinds'
+import { KINDS } from './kinds/index'
 import type { Part } from './part'
 import { SLOTS, type Slot } from './slots'
 

@@ -1,5 +1,5 @@
-import { isMeasured } from '../quantity'
-import { KINDS } from './kinds'
+import { isMeasured } from '../quantity/size'
+import { KINDS } from './kinds/index'
 import type { Part } from './part'
 
 /** What was ordered to be made, kept as it was sent. */

@@ -1,5 +1,5 @@
-import type { Size } from '../quantity'
-import type { KindName } from './kinds'
+import type { Size } from '../quantity/size'
+import type { KindName } from './kinds/index'
 
 /** One row of an outline: half-widths at a place along the centre line, mm, bass and treble side. */
 export interface OutlineRow {

@@ -1,6 +1,6 @@
-import { isMeasured, type Size } from '../quantity'
+import { isMeasured, type Size } from '../quantity/size'
 import { printValue } from './check'
-import { KINDS } from './kinds'
+import { KINDS } from './kinds/index'
 import type { Part } from './part'
 
 /** A size that came out otherwise than the seller said. */

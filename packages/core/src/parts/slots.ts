@@ -1,4 +1,4 @@
-import type { KindName } from './kinds'
+import type { KindName } from './kinds/index'
 
 /** A place in a build that wants a part. */
 export interface SlotSpec {

@@ -1,6 +1,6 @@
-import { slipOf, type StockItem } from './stock'
 import type { Part } from './part'
 import type { Slot } from './slots'
+import { slipOf, type StockItem } from './stock'
 
 export interface SellerSum {
   seller: string

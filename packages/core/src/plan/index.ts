@@ -1,5 +1,3 @@
-export * from './step'
-export * from './stages'
-export * from './steps'
-export * from './planResult'
 export * from './planDrawing'
+export * from './planResult'
+export * from './step'

@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { evaluate } from '../evaluate'
+import { evaluate } from '../evaluate/evaluate'
+import { addDays, daysBetween, weekday } from '../quantity/days'
 import { aBuild, aPart } from '../testing/bench'
 import { changed, fullBuild } from '../testing/fullBuild'
-import { addDays, daysBetween, weekday } from '../quantity'
 
 const TODAY = '2026-11-24'
 const build = aBuild(

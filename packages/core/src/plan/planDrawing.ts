@@ -1,7 +1,9 @@
-import { pt, rectangle, type Drawing, type Mark } from '../drawing'
-import { daysBetween } from '../quantity'
+import { STATIONS, type Station } from '../document/station'
+import type { Drawing, Mark } from '../drawing/drawing'
+import { rectangle } from '../geometry/box'
+import { pt } from '../geometry/point'
+import { daysBetween } from '../quantity/days'
 import type { PlanResult } from './planResult'
-import { STATIONS, type Station } from './step'
 
 const LANE = 11
 

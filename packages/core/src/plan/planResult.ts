@@ -1,6 +1,6 @@
-import type { Build } from '../build'
-import type { FinishResult } from '../finish'
-import { addDays, weekday } from '../quantity'
+import type { Build } from '../document/build'
+import type { FinishResult } from '../finish/finishPlan'
+import { addDays, weekday } from '../quantity/days'
 import type { PlannedStep, Step } from './step'
 
 export interface PlanResult {

@@ -1,7 +1,5 @@
-import type { Slot } from '../parts'
-
-export const STATIONS = ['parts', 'fit', 'drill', 'wire', 'finish', 'setup', 'plan', 'log'] as const
-export type Station = (typeof STATIONS)[number]
+import type { Station } from '../document/station'
+import type { Slot } from '../parts/slots'
 
 /** A "before" with its reason: what is at risk when it is passed over, and the way back. */
 export interface Before {

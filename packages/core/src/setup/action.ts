@@ -1,4 +1,4 @@
-import { fretPlace } from '../layout/frets'
+import { fretPlace } from '../physics/frets'
 
 /** Saddle move that changes the action at fret 12 by `change`, mm: twice as much, fret 12 lies halfway. [physics] */
 export const saddleMoveFor = (change: number): number => 2 * change

@@ -1,5 +1,2 @@
-export * from './targets'
-export * from './strings'
 export * from './action'
-export * from './intonation'
 export * from './setupResult'

@@ -1,8 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { standardTuning } from '../instrument/stringPulls'
+import { intonationMove, mmPerCent } from '../physics/intonation'
+import { noteName, pitch } from '../physics/pitch'
+import { LBF, plainMass, tension, woundMass } from '../physics/stringTension'
 import { actionAtFret, openGap, postTurns, printTurns, saddleMoveFor, sliver } from './action'
-import { intonationMove, mmPerCent } from './intonation'
-import { LBF, noteName, pitch, plainMass, standardTuning, tension, woundMass } from './strings'
 
 const IN = 25.4
 

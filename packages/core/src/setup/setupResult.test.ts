@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import type { Build } from '../build'
+import type { Build } from '../document/build'
+import { TARGETS } from '../instrument/targets'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { outOfTune, poundsForce, setupResult } from './setupResult'
-import { TARGETS } from './targets'
 
 const measured = (more: Partial<Build['setup']>, b = fullBuild()): Build => ({ ...b, setup: { ...b.setup, ...more } })
 const move = (b: Build, id: string) => setupResult(b).moves.find((m) => m.id === id)!

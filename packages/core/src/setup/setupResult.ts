@@ -1,11 +1,15 @@
-import { sizeAt, traitAt, type Build } from '../build'
-import { pt, rectangle, type Drawing, type Mark } from '../drawing'
-import { fretPlaces } from '../layout/frets'
-import { printMm } from '../quantity'
+import type { Build } from '../document/build'
+import { sizeAt, traitAt } from '../document/read'
+import type { Drawing, Mark } from '../drawing/drawing'
+import { rectangle } from '../geometry/box'
+import { pt } from '../geometry/point'
+import { stringPulls, type StringPull } from '../instrument/stringPulls'
+import { TARGETS, type Targets } from '../instrument/targets'
+import { fretPlaces } from '../physics/frets'
+import { intonationMove } from '../physics/intonation'
+import { LBF } from '../physics/stringTension'
+import { printMm } from '../quantity/length'
 import { postTurns, printTurns, saddleMoveFor, type PostTurns } from './action'
-import { intonationMove } from './intonation'
-import { LBF, stringPulls, type StringPull } from './strings'
-import { TARGETS, type Targets } from './targets'
 
 /** One thing to do with one screw. */
 export interface Move {

@@ -1,8 +1,9 @@
-import { newBuild, type Build } from '../build'
+import { newBuild, type Build } from '../document/build'
 import { JOINT_KINDS, existsIn } from '../fit/findJoints'
-import type { JudgedJoint } from '../fit/joint'
-import { slotSpec, type Part, type Slot } from '../parts'
-import { lengthDoubt, type Known } from '../quantity'
+import type { JudgedJoint } from '../judge/joint'
+import type { Part } from '../parts/part'
+import { slotSpec, type Slot } from '../parts/slots'
+import { lengthDoubt, type Known } from '../quantity/size'
 
 /** Small builds for tests: parts written as size: value, read with calipers unless said. */
 export type Sizes = Record<string, number | readonly [value: number, known: Known, doubt?: number]>

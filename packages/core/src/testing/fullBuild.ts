@@ -1,5 +1,6 @@
-import type { Build } from '../build'
-import type { OutlineRow, Slot } from '../parts'
+import type { Build } from '../document/build'
+import type { OutlineRow } from '../parts/part'
+import type { Slot } from '../parts/slots'
 import { aBuild, aPart, type Sizes } from './bench'
 
 const BODY_OUTLINE: OutlineRow[] = [

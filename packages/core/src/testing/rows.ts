@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
-import type { Build } from '../build'
-import type { Check, JudgedJoint } from '../fit/joint'
-import type { Verdict } from '../fit/verdict'
+import type { Build } from '../document/build'
+import type { Check, JudgedJoint } from '../judge/joint'
+import type { Verdict } from '../judge/verdict'
 import { jointIn } from './bench'
 import { changed, fullBuild } from './fullBuild'
 

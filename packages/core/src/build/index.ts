@@ -1,7 +1,0 @@
-export * from './build'
-export * from './read'
-export * from './merge'
-export * from './jobProblems'
-export * from './change'
-export * from './changes'
-export * from './putBy'

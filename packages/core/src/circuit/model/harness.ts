@@ -1,0 +1,142 @@
+import type { Point } from '../../geometry/point'
+import { GROUND, type Element, type Netlist } from '../engine/netlist'
+import type { SwitchTable } from './switches'
+import { taperFraction, type Taper } from './taper'
+
+/** Where a component sits on the instrument: mm from the nut, mm across. */
+interface Placed {
+  id: string
+  label: string
+  at: Point
+}
+
+/**
+ * A winding. Its EMF is signed: a string's by magnet and winding together, hum's by the winding alone. Lugs: start,
+ * finish; a positive EMF raises the finish above the start.
+ */
+export interface Coil extends Placed {
+  is: 'coil'
+  pickup: string
+  ohm: number
+  henry: number
+  farad: number
+  magnet: 1 | -1
+  winding: 1 | -1
+  /** Inductance was estimated from resistance by kind, not measured. */
+  estimated: boolean
+}
+export interface PotPart extends Placed {
+  is: 'pot'
+  ohm: number
+  taper: Taper
+  knob: 'volume' | 'tone'
+}
+export interface CapacitorPart extends Placed {
+  is: 'capacitor'
+  farad: number
+}
+export interface SwitchPart extends Placed {
+  is: 'switch'
+  table: SwitchTable
+}
+export interface JackPart extends Placed {
+  is: 'jack'
+}
+/** A point everything earthed meets: a pot case, the bridge, the claw. */
+export interface GroundPart extends Placed {
+  is: 'ground'
+}
+export type Component = Coil | PotPart | CapacitorPart | SwitchPart | JackPart | GroundPart
+
+export type WireRole = 'hot' | 'ground' | 'link' | 'signal' | 'jumper'
+
+/** A wire between two lugs, each written component.lug. */
+export interface Wire {
+  from: string
+  to: string
+  role: WireRole
+}
+
+/** The circuit as built. */
+export interface Harness {
+  components: Component[]
+  wires: Wire[]
+}
+
+export interface Setting {
+  /** Switch position, 1 upwards. */
+  position: number
+  /** Knobs, 0 to 10. */
+  volume: number
+  tone: number
+}
+
+export interface Load {
+  /** Cable capacitance, farad, and amplifier input, ohm; absent when only a meter is on the jack. */
+  cable: number
+  amplifier: number
+}
+
+/** Cable capacitance per metre, farad. [practice] */
+export const CABLE_PER_METRE = 100e-12
+/** Input resistance of an amplifier, ohm. [practice] */
+export const AMPLIFIER = 1e6
+
+/** Which EMF the coils carry: what strings induce, or what stray mains fields induce. */
+export type Source = 'string' | 'hum' | { only: string }
+
+/**
+ * The harness at one setting as a netlist: wires and closed contacts become one node, open ones are left out, pots
+ * become their two parts. The jack's sleeve is node 0.
+ */
+export function toNetlist(harness: Harness, setting: Setting, load?: Load, source: Source = 'string'): Netlist {
+  const elements: Element[] = []
+  const wire = (a: string, b: string, ref: string) => elements.push({ type: 'W', ref, nodes: [a, b] })
+  harness.wires.forEach((w, i) => wire(w.from, w.to, `wire ${i + 1}`))
+  for (const c of harness.components) {
+    switch (c.is) {
+      case 'coil':
+        elements.push(...coilElements(c, source))
+        break
+      case 'pot':
+        elements.push(...potElements(c, setting))
+        break
+      case 'capacitor':
+        elements.push({ type: 'C', ref: c.id, nodes: [`${c.id}.1`, `${c.id}.2`], value: c.farad })
+        break
+      case 'switch':
+        for (const [a, b] of c.table.positions[setting.position - 1] ?? []) wire(`${c.id}.${a}`, `${c.id}.${b}`, `${c.id} ${a}-${b}`)
+        break
+      case 'jack':
+        wire(`${c.id}.sleeve`, GROUND, 'sleeve')
+        break
+      case 'ground':
+        break
+    }
+  }
+  const jack = harness.components.find((c) => c.is === 'jack')!
+  const tip = `${jack.id}.tip`
+  if (load) {
+    elements.push({ type: 'C', ref: 'cable', nodes: [tip, GROUND], value: load.cable })
+    elements.push({ type: 'R', ref: 'amplifier', nodes: [tip, GROUND], value: load.amplifier })
+  }
+  return { elements, output: [tip, GROUND] }
+}
+
+function coilElements(c: Coil, source: Source): Element[] {
+  const emf = source === 'string' ? c.magnet * c.winding : source === 'hum' ? c.winding : source.only === c.id ? 1 : 0
+  const [start, finish] = [`${c.id}.start`, `${c.id}.finish`]
+  return [
+    { type: 'V', ref: `V ${c.id}`, nodes: [`${c.id}.emf`, start], ac: emf },
+    { type: 'R', ref: `R ${c.id}`, nodes: [`${c.id}.emf`, `${c.id}.wire`], value: c.ohm },
+    { type: 'L', ref: `L ${c.id}`, nodes: [`${c.id}.wire`, finish], value: c.henry },
+    { type: 'C', ref: `C ${c.id}`, nodes: [start, finish], value: c.farad },
+  ]
+}
+
+function potElements(p: PotPart, setting: Setting): Element[] {
+  const f = taperFraction(p.taper, setting[p.knob])
+  const part = (ref: string, a: string, b: string, ohm: number): Element =>
+    ohm <= 0 ? { type: 'W', ref, nodes: [a, b] } : { type: 'R', ref, nodes: [a, b], value: ohm }
+  return [part(`${p.id} lower`, `${p.id}.2`, `${p.id}.1`, f * p.ohm), part(`${p.id} upper`, `${p.id}.3`, `${p.id}.2`, (1 - f) * p.ohm)]
+}

@@ -1,0 +1,51 @@
+import type { Build } from '../../document/build'
+import { traitAt, valueAt } from '../../document/read'
+import { pt } from '../../geometry/point'
+import { datums } from '../../instrument/datums'
+import type { PickupPlace } from '../../instrument/guardPlace'
+import type { Coil } from '../model/harness'
+
+/** Inductance per ohm to estimate from when only the resistance is known, H/ohm, by kind of coil. [practice] */
+const HENRY_PER_OHM = { single: 2.5 / 6000, two: 4.6 / 8200 }
+/** Winding capacitance when not known, farad: a single coil, and both coils of a humbucker in series. [practice] */
+const FARAD = { single: 110e-12, two: 30e-12 }
+/** Distance between the two coils of a humbucker, mm. [practice] */
+const COIL_SPACING = 18
+
+/**
+ * The coils of a chosen pickup. A humbucker is two equal windings of the same winding sense with opposite magnets,
+ * joined finish to finish, so strings add and hum cancels. Nothing when the pickup or its resistance is missing.
+ */
+export function coilsOf(build: Build, place: PickupPlace): Coil[] {
+  const slot = `pickup-${place}` as const
+  const ohm = valueAt(build, { slot, size: 'resistance' })
+  const kind = traitAt(build, slot, 'coils') === 'two' ? 'two' : 'single'
+  if (ohm === undefined) return []
+  const known = valueAt(build, { slot, size: 'inductance' })
+  const henry = known ?? ohm * HENRY_PER_OHM[kind]
+  const farad = valueAt(build, { slot, size: 'capacitance' }) ?? FARAD[kind]
+  const x = datums(build).mouth + (valueAt(build, { slot: 'body', size: `route.${place}.centre` }) ?? 0)
+  const flip = traitAt(build, slot, 'sense') === 'reverse' ? -1 : 1
+  const base = { is: 'coil' as const, pickup: place, estimated: known === undefined }
+  if (kind === 'single')
+    return [{ ...base, id: place, label: place, at: pt(x, 0), ohm, henry, farad, magnet: flip as 1 | -1, winding: flip as 1 | -1 }]
+  const half = { ohm: ohm / 2, henry: henry / 2, farad: farad * 2, winding: flip as 1 | -1 }
+  return [
+    {
+      ...base,
+      ...half,
+      id: `${place}-a`,
+      label: `${place}, coil nearer the neck`,
+      at: pt(x - COIL_SPACING / 2, 0),
+      magnet: -flip as 1 | -1,
+    },
+    {
+      ...base,
+      ...half,
+      id: `${place}-b`,
+      label: `${place}, coil nearer the bridge`,
+      at: pt(x + COIL_SPACING / 2, 0),
+      magnet: flip as 1 | -1,
+    },
+  ]
+}

@@ -1,0 +1,75 @@
+import { describe, expect, it } from 'vitest'
+import { aBuild, aPart } from '../../testing/bench'
+import { dcAtJack } from '../bench/readings'
+import { topology } from '../bench/topology'
+import { wireList } from '../bench/wireList'
+import { threePickupHarness } from './scheme'
+
+const coil = (slot: 'pickup-neck' | 'pickup-middle' | 'pickup-bridge', ohm: number, coils = 'single') =>
+  aPart(slot, { length: 36, width: 70, resistance: [ohm, 'meter', ohm / 100], inductance: [4, 'listed', 0.4] }, { coils, sense: 'plain' })
+const pot = (slot: 'pot-volume' | 'pot-tone', ohm = 500e3) => aPart(slot, { resistance: [ohm, 'meter', ohm / 100] }, { taper: 'audio' })
+const build = (contacts: string, ohm = 500e3, middle = true) =>
+  aBuild({
+    'pickup-neck': coil('pickup-neck', 8000),
+    'pickup-bridge': coil('pickup-bridge', 8800),
+    ...(middle ? { 'pickup-middle': coil('pickup-middle', 6000) } : {}),
+    'pot-volume': pot('pot-volume', ohm),
+    'pot-tone': pot('pot-tone', ohm),
+    switch: aPart('switch', {}, { contacts }),
+    capacitor: aPart('capacitor', { capacitance: [22e-9, 'listed', 2e-9] }),
+    jack: aPart('jack', {}, { contacts: 'mono' }),
+  })
+const harness = (b: ReturnType<typeof build>) => {
+  const made = threePickupHarness(b)
+  if (!made.ok) throw new Error(made.missing.join(', '))
+  return made.harness
+}
+const open = { volume: 10, tone: 10 }
+const parallel = (...r: number[]) => 1 / r.reduce((s, x) => s + 1 / x, 0)
+
+describe('two pickups on a toggle', () => {
+  const h = harness(build('toggle-3', 500e3, false))
+  it('bridge, both, neck', () => expect([1, 2, 3].map((p) => topology(h, p).words)).toEqual(['bridge', 'neck ‖ bridge', 'neck']))
+  it('reads pickup parallel to volume pot at the jack [physics]', () => {
+    expect(dcAtJack(h, { position: 1, ...open })).toBeCloseTo(parallel(8800, 500e3), 3)
+    expect(dcAtJack(h, { position: 2, ...open })).toBeCloseTo(parallel(8800, 8000, 500e3), 3)
+    expect(dcAtJack(h, { position: 3, ...open })).toBeCloseTo(parallel(8000, 500e3), 3)
+  })
+  it('volume at nothing shorts the jack', () => expect(dcAtJack(h, { position: 2, volume: 0, tone: 10 })).toBe(0))
+  it('needs no middle pickup', () => expect(h.components.some((c) => c.is === 'coil' && c.pickup === 'middle')).toBe(false))
+})
+
+describe('DC at the jack, all at 10 [physics]', () => {
+  it.each([
+    [250e3, 8501],
+    [500e3, 8648],
+    [1e6, 8723],
+  ])('8.80 k with a %f ohm volume pot', (ohm, reads) =>
+    expect(dcAtJack(harness(build('lever-5', ohm)), { position: 1, ...open })).toBeCloseTo(reads, 0),
+  )
+})
+
+describe('wire list', () => {
+  const rows = wireList(harness(build('lever-5')))
+  it('numbers from one, jack last, capacitor and jumpers first', () => {
+    expect(rows.map((r) => r.number)).toEqual(rows.map((_, i) => i + 1))
+    expect(rows[0]!.stage).toBe('tone capacitor and jumpers')
+    expect(rows.at(-1)!.stage).toBe('jack')
+  })
+  it('every ground is green and every length ends on 5 mm', () => {
+    for (const r of rows) {
+      if (r.role === 'ground') expect(new Set(rows.filter((x) => x.role === 'ground').map((x) => x.colour)).size).toBe(1)
+      expect(r.length % 5).toBe(0)
+      expect(r.length).toBeGreaterThanOrEqual(25)
+    }
+  })
+})
+
+describe('what is missing', () => {
+  it('is named by slot', () => {
+    const b = build('lever-5', 500e3, false)
+    delete b.parts.jack
+    const made = threePickupHarness(b)
+    expect(!made.ok && made.missing.toSorted()).toEqual(['jack', 'pickup-middle'])
+  })
+})

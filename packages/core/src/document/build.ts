@@ -1,0 +1,168 @@
+import type { Order } from '../parts/order'
+import type { Part } from '../parts/part'
+import type { Slot } from '../parts/slots'
+import type { Consumable } from '../parts/spending'
+
+/**
+ * One instrument being made. A plain document: everything a person chose, measured or did. Whatever can be computed
+ * from it (joints, holes, circuit results, schedule) is never stored here. Collections are keyed by id, not listed,
+ * so that a change always names the same thing.
+ */
+export interface Build {
+  schema: 1
+  name: string
+  handedness: 'right' | 'left'
+  /** Number of strings, 4 to 12. */
+  strings: number
+  /** Scale length wanted, mm. */
+  scale: number
+  /** Day it is promised, ISO date. */
+  due?: string
+  budget?: number
+  /** Three-letter currency code, shown as typed. */
+  currency: string
+  /** Relative humidity of the room over the year, %. */
+  room: { low: number; high: number; now: number }
+  parts: Partial<Record<Slot, Part>>
+  /** How free each slot is; a filled one is fixed and an empty one open unless said otherwise. */
+  slots?: Partial<Record<Slot, SlotState>>
+  /** Tools the person owns. */
+  tools?: Tool[]
+  /** Postage by seller, once a parcel. */
+  parcels?: Record<string, number>
+  consumables?: Record<string, Consumable>
+  /** Results of the trial build, by its steps. */
+  mockup?: Record<string, MockupResult>
+  /** What was found when parcels were unpacked, by slot. */
+  unpacked?: Partial<Record<Slot, Unpacked>>
+  /** What was ordered to be made, by slot, as it was sent. */
+  orders?: Partial<Record<Slot, Order>>
+  /** A worn instrument being thought about. */
+  rescue?: { asking?: number; worth?: number; defects: string[] }
+  /** Jobs planned on paper, by joint and check: they change the sizes the joints see until the real size is measured. */
+  jobs: Record<string, PlannedJob>
+  circuit: CircuitChoice
+  /** Ohms read at the jack, by switch position. */
+  readings: Record<string, MeterReading>
+  finish: FinishChoice
+  /** Minutes at the bench, Monday first. */
+  evenings: number[]
+  setup: SetupChoice
+  /** Steps ticked off, by step id. */
+  steps: Record<string, { done: string }>
+}
+
+export const SLOT_STATES = ['fixed', 'preferred', 'open'] as const
+/** Fixed stays whatever happens; preferred gives way to a clearly better set; open may be anything. */
+export type SlotState = (typeof SLOT_STATES)[number]
+
+export const UNPACKED = ['present', 'missing', 'damaged'] as const
+export type Unpacked = (typeof UNPACKED)[number]
+
+/** Tools a size may be taken with, best first. */
+export const TOOLS = ['calipers', 'rule', 'template', 'tape', 'meter', 'scale'] as const
+export type Tool = (typeof TOOLS)[number]
+
+export const OUTCOMES = ['measured', 'goes', 'job', 'stuck'] as const
+/** How a step of the trial build came out, and what it stood on at the time. */
+export interface MockupResult {
+  outcome: (typeof OUTCOMES)[number]
+  at: string
+  basis: string
+}
+
+/** A planned cut, ream or packing: how much it changes one size and how surely. */
+export interface PlannedJob {
+  slot: Slot
+  size: string
+  /** Change of the size, in its own unit. */
+  delta: number
+  /** 95 % half-width of how exactly it will be done, same unit. */
+  doubt: number
+  text: string
+}
+
+export interface CircuitChoice {
+  scheme: 'two-humbuckers-and-single'
+  /** Tap both humbuckers to one coil in the in-between positions. */
+  split: boolean
+  /** Switch position in hand, 1 (bridge) to 5 (neck). */
+  position: number
+  /** Knob settings, 0 to 10. */
+  volume: number
+  tone: number
+  /** Cable, metres. */
+  cable: number
+}
+
+export interface MeterReading {
+  ohm: number
+  /** Knob settings it was taken at. */
+  volume: number
+  tone: number
+  at: string
+}
+
+export const FINISH_SYSTEMS = ['lacquer', 'wipe-on'] as const
+export type FinishSystem = (typeof FINISH_SYSTEMS)[number]
+
+export interface FinishChoice {
+  system: FinishSystem
+  /** First evening, ISO date. */
+  start: string
+  /** Clear or top coats wanted. */
+  coats: number
+  /** Solids of the can's content, %. The label wins. */
+  solids: number
+  maskPocket: boolean
+  weather: { air: number; surface: number; humidity: number }
+}
+
+export const SETUP_SCHOOLS = ['low', 'ordinary'] as const
+export type SetupSchool = (typeof SETUP_SCHOOLS)[number]
+
+export interface SetupChoice {
+  school: SetupSchool
+  /** Measured values; absent until taken. mm, or cents at fret 12 by string number. */
+  relief?: number
+  actionBass?: number
+  actionTreble?: number
+  /** Saddle-top height above the body as the bridge stands, mm; absent: where the action wanted puts it. */
+  saddle?: number
+  /** mm of relief taken out by a quarter turn on this neck, once seen. */
+  reliefPerQuarter?: number
+  cents: Record<string, number>
+}
+
+/** What a person must say to put a new build on the shelf. */
+export interface NewBuild {
+  name: string
+  handedness: Build['handedness']
+  strings: number
+  scale: number
+}
+
+/** An empty build with the settings people start from. `today` is an ISO date. */
+export function newBuild(wanted: NewBuild, today: string): Build {
+  return {
+    schema: 1,
+    ...wanted,
+    currency: 'EUR',
+    room: { low: 35, high: 65, now: 45 },
+    parts: {},
+    jobs: {},
+    circuit: { scheme: 'two-humbuckers-and-single', split: true, position: 1, volume: 10, tone: 10, cable: 5 },
+    readings: {},
+    finish: {
+      system: 'lacquer',
+      start: today,
+      coats: 5,
+      solids: 10,
+      maskPocket: true,
+      weather: { air: 20, surface: 20, humidity: 50 },
+    },
+    evenings: [90, 90, 90, 90, 0, 180, 120],
+    setup: { school: 'ordinary', cents: {} },
+    steps: {},
+  }
+}

@@ -1,0 +1,100 @@
+import { printValue } from '../parts/check'
+import type { Part } from '../parts/part'
+import { slotSpec, type Slot } from '../parts/slots'
+import { printMm } from '../quantity/length'
+import { isMeasured, type Size } from '../quantity/size'
+import type { Build, PlannedJob } from './build'
+import { edit, type Change, type Edit, type Json } from './change'
+import { enteredAt, specAt, type SizeRef } from './read'
+
+/**
+ * The acts of a person on a build, each as a change with a label a person understands. A size that is measured anew
+ * takes the planned cuts on it with it: the wood now is what it is.
+ */
+export function setSize(build: Build, ref: SizeRef, size: Size): Change {
+  const spec = specAt(ref)
+  const before = enteredAt(build, ref)
+  const was = before ? `${plain(before.value, spec.unit)} → ` : ''
+  const done = Object.entries(build.jobs)
+    .filter(([, job]) => job.slot === ref.slot && job.size === ref.size && before && before.value !== size.value)
+    .map(([id]) => edit(build, ['jobs', id], undefined))
+  // What the seller said is kept beside the first reading: the ground of a claim.
+  const part = build.parts[ref.slot]
+  const heard = before?.known === 'listed' && isMeasured(size.known) && part?.promised?.[ref.size] === undefined
+  const promised = !heard
+    ? []
+    : part?.promised
+      ? [edit(build, ['parts', ref.slot, 'promised', ref.size], asJson(before))]
+      : [edit(build, ['parts', ref.slot, 'promised'], asJson({ [ref.size]: before }))]
+  return {
+    label: `${spec.label} ${was}${plain(size.value, spec.unit)}`,
+    edits: [edit(build, ['parts', ref.slot, 'sizes', ref.size], asJson(size)), ...promised, ...done],
+  }
+}
+
+const plain = (value: number, unit: Parameters<typeof printValue>[1]) => (unit === 'mm' ? printMm(value) : printValue(value, unit))
+
+export function clearSize(build: Build, ref: SizeRef): Change {
+  return { label: `${specAt(ref).label} cleared`, edits: [edit(build, ['parts', ref.slot, 'sizes', ref.size], undefined)] }
+}
+
+export function setTrait(build: Build, slot: Slot, trait: string, value: string | undefined): Change {
+  return { label: `${slotSpec(slot).label}: ${trait} ${value ?? 'cleared'}`, edits: [edit(build, ['parts', slot, 'traits', trait], value)] }
+}
+
+export function choosePart(build: Build, slot: Slot, part: Part): Change {
+  return {
+    label: `${slotSpec(slot).label}: ${part.name}`,
+    edits: [edit(build, ['parts', slot], asJson(part)), ...jobsOn(build, slot)],
+  }
+}
+
+export function removePart(build: Build, slot: Slot): Change {
+  return { label: `${slotSpec(slot).label} taken out`, edits: [edit(build, ['parts', slot], undefined), ...jobsOn(build, slot)] }
+}
+
+/** Jobs planned on a part leave with the part. */
+const jobsOn = (build: Build, slot: Slot): Edit[] =>
+  Object.entries(build.jobs)
+    .filter(([, job]) => job.slot === slot)
+    .map(([id]) => edit(build, ['jobs', id], undefined))
+
+export type PartField = 'name' | 'seller' | 'state' | 'price' | 'arrives' | 'colour' | 'metal' | 'note'
+export function setPartField(build: Build, slot: Slot, field: PartField, value: string | number | undefined): Change {
+  return { label: `${slotSpec(slot).label}: ${field} ${value ?? 'cleared'}`, edits: [edit(build, ['parts', slot, field], value)] }
+}
+
+export function planJob(build: Build, id: string, job: PlannedJob): Change {
+  return { label: `Planned: ${job.text}`, edits: [edit(build, ['jobs', id], asJson(job))] }
+}
+
+export function dropJob(build: Build, id: string): Change {
+  return { label: `No longer planned: ${build.jobs[id]?.text ?? id}`, edits: [edit(build, ['jobs', id], undefined)] }
+}
+
+/** Sets one entry of a record that may not be there yet. */
+export function setIn(
+  build: Build,
+  field: 'slots' | 'parcels' | 'consumables' | 'mockup' | 'unpacked' | 'orders',
+  key: string,
+  to: Json | undefined,
+  label: string,
+): Change {
+  const record = build[field] as Record<string, Json> | undefined
+  if (record) return { label, edits: [edit(build, [field, key], to)] }
+  return { label, edits: to === undefined ? [] : [edit(build, [field], { [key]: to })] }
+}
+
+/** Sets one field by its path; for settings that need no words of their own. */
+export function setField(build: Build, path: string[], to: Json | undefined, label: string): Change {
+  return { label, edits: [edit(build, path, to)] }
+}
+
+export function tickStep(build: Build, id: string, title: string, at: string | undefined): Change {
+  return {
+    label: at ? `Done: ${title}` : `Not done after all: ${title}`,
+    edits: [edit(build, ['steps', id], at ? { done: at } : undefined)],
+  }
+}
+
+const asJson = (value: object): Json => JSON.parse(JSON.stringify(value)) as Json

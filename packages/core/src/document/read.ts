@@ -1,0 +1,70 @@
+import type { SizeSpec } from '../parts/kind'
+import { KINDS, type SizeKey } from '../parts/kinds/index'
+import type { Part } from '../parts/part'
+import { isSlot, slotSpec, type KindOf, type Slot } from '../parts/slots'
+import type { Size } from '../quantity/size'
+import type { Build } from './build'
+
+/** Names one size of one chosen part. */
+export interface SizeRef {
+  slot: Slot
+  size: string
+}
+export const sizeRef = <S extends Slot>(slot: S, size: SizeKey<KindOf<S>>): SizeRef => ({ slot, size })
+
+/** Specification of the size named; throws when the slot's kind has no such size, which is a mistake in code. */
+export function specAt(ref: SizeRef): SizeSpec {
+  const spec = KINDS[slotSpec(ref.slot).kind].sizes[ref.size]
+  if (!spec) throw new Error(`${ref.slot} has no size ${ref.size}`)
+  return spec
+}
+
+/** "Pocket width, mouth" as people say it, with its part where the label alone would be unclear. */
+export const nameOf = (ref: SizeRef): string => specAt(ref).label
+
+/** The size as entered, or nothing. */
+export function enteredAt(build: Build, ref: SizeRef): Size | undefined {
+  const part = build.parts[ref.slot]
+  return part && Object.hasOwn(part.sizes, ref.size) ? part.sizes[ref.size] : undefined
+}
+
+/** A size with the jobs planned on paper already done to it. */
+export function withJobs(build: Build, ref: SizeRef, entered: Size): Size {
+  let { value, doubt } = entered
+  for (const job of Object.values(build.jobs)) {
+    if (job.slot !== ref.slot || job.size !== ref.size) continue
+    value += job.delta
+    doubt = Math.hypot(doubt, job.doubt)
+  }
+  return { ...entered, value, doubt }
+}
+
+/** The size as the joints see it: as entered, with its planned jobs; nothing when it was never entered. */
+export function sizeAt(build: Build, ref: SizeRef): Size | undefined {
+  const entered = enteredAt(build, ref)
+  return entered && withJobs(build, ref, entered)
+}
+
+export const valueAt = (build: Build, ref: SizeRef): number | undefined => sizeAt(build, ref)?.value
+
+export const traitAt = (build: Build, slot: Slot, trait: string): string | undefined => build.parts[slot]?.traits[trait]
+
+/** All of the sizes asked for, or the list of those missing. */
+export function sizesFor<const K extends string>(
+  build: Build,
+  refs: Readonly<Record<K, SizeRef>>,
+): { have: Record<K, Size>; missing: SizeRef[] } {
+  const have = {} as Record<K, Size>
+  const missing: SizeRef[] = []
+  for (const name of Object.keys(refs) as K[]) {
+    const size = sizeAt(build, refs[name])
+    if (size) have[name] = size
+    else missing.push(refs[name])
+  }
+  return { have, missing }
+}
+
+/** Chosen parts in slot order. */
+export function chosenParts(build: Build): [Slot, Part][] {
+  return Object.entries(build.parts).flatMap(([slot, part]) => (part && isSlot(slot) ? [[slot, part] as [Slot, Part]] : []))
+}

@@ -1,0 +1,2 @@
+export * from './holeCard'
+export * from './holes'

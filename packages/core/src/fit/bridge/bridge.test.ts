@@ -1,0 +1,338 @@
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../../document/build'
+import { WOODS } from '../../parts/woods'
+import { aPart, jointIn } from '../../testing/bench'
+import { changed, fullBuild, without } from '../../testing/fullBuild'
+import { checkIn, judgeRows } from '../../testing/rows'
+import { rimPressure, vibratoStudPull } from './studPull'
+
+// Limits [practice], sums [physics].
+describe('studs in the body', () => {
+  judgeRows([
+    {
+      what: 'bore 0.1 too large',
+      joint: 'bridge-on-body',
+      check: 'press',
+      verdict: 'loose',
+      sizes: { 'body/studBore': 10.1 },
+      says: /lean under string pull/,
+      job: /^Wrap the bushing/,
+    },
+    {
+      what: 'bushing 0.3 too large',
+      joint: 'bridge-on-body',
+      check: 'press',
+      verdict: 'tight',
+      sizes: { 'body/studBore': 9.7 },
+      says: /splits the wood/,
+      job: /9\.9 mm/,
+    },
+    { what: 'bushing 1.2 too large', joint: 'bridge-on-body', check: 'press', verdict: 'wont-go', sizes: { 'body/studBore': 8.8 } },
+    { what: 'bore 1 mm too large', joint: 'bridge-on-body', check: 'press', verdict: 'wont-go', sizes: { 'body/studBore': 11 } },
+    {
+      what: 'the block strikes the route',
+      joint: 'bridge-on-body',
+      check: 'swing',
+      verdict: 'tight',
+      sizes: { 'body/vibrato.length': 18 },
+      job: /^Lengthen the vibrato route/,
+    },
+    {
+      what: 'a route hardly longer than the block',
+      joint: 'bridge-on-body',
+      check: 'swing',
+      verdict: 'wont-go',
+      sizes: { 'body/vibrato.length': 13 },
+    },
+    {
+      what: 'studs 0.7 mm apart from the bridge’s',
+      joint: 'bridge-on-body',
+      check: 'pattern',
+      verdict: 'tight',
+      sizes: { 'body/studSpacing': 74.8 },
+    },
+    {
+      what: 'studs 3 mm apart from the bridge’s',
+      joint: 'bridge-on-body',
+      check: 'pattern',
+      verdict: 'wont-go',
+      sizes: { 'body/studSpacing': 71 },
+      says: /74 mm and the body’s 71 mm: 3 mm apart/,
+    },
+    {
+      what: 'block longer than the body is thick',
+      joint: 'bridge-on-body',
+      check: 'block',
+      verdict: 'wont-go',
+      sizes: { 'bridge/block.depth': 47 },
+    },
+  ])
+})
+
+describe('string pull on studs', () => {
+  it('rim pressure: a stiff post in a bed that gives evenly, forces and moments in balance [physics]', () => {
+    // Without overhang four times the mean; the closed form against summing the pressure along the post.
+    expect(rimPressure(1000, 10, 25, 0)).toBeCloseTo((4 * 1000) / 250, 9)
+    const [F, d, L, e] = [240, 11.5, 25, 12]
+    const rim = rimPressure(F, d, L, e)
+    const slope = (-12 * (F * e + (F * L) / 2)) / (d * L ** 3)
+    let [force, moment] = [0, 0]
+    const n = 20_000
+    for (let i = 0; i < n; i++) {
+      const z = ((i + 0.5) * L) / n
+      const p = rim + slope * z
+      force += (p * d * L) / n
+      moment += (p * d * z * L) / n
+    }
+    expect(force).toBeCloseTo(F, 3)
+    expect(moment).toBeCloseTo(-F * e, 1)
+  })
+  it('a vibrato’s studs hold strings and springs', () => expect(vibratoStudPull(460, 9, 36)).toBeCloseTo(575, 9))
+  it('crushing strengths are those of the woods’ table [published: Wood Handbook, from memory]', () => {
+    expect(WOODS['hard-maple'].crushing).toBe(54)
+    expect(WOODS.basswood.crushing).toBe(32.6)
+  })
+  judgeRows([
+    {
+      what: 'short bushings in basswood',
+      joint: 'bridge-on-body',
+      check: 'pull',
+      verdict: 'tight',
+      sizes: { 'bridge/studLength': 14 },
+      traits: { 'body/wood': 'basswood' },
+      says: /Basswood is trusted with 10\.9/,
+      job: /bushings at least \d+ mm long/,
+    },
+    { what: 'usual bushings in hard maple', joint: 'bridge-on-body', check: 'pull', verdict: 'snug' },
+  ])
+  it('the pressure falls with length and with harder wood, never the other way', () => {
+    const spare = (length: number, wood: string) =>
+      checkIn(changed(fullBuild(), { 'bridge/studLength': length }, { 'body/wood': wood }), 'bridge-on-body', 'pull').clearance[0]!.mean
+    for (const wood of ['basswood', 'alder', 'hard-maple'])
+      for (let l = 12; l < 30; l += 3) expect(spare(l + 3, wood)).toBeGreaterThan(spare(l, wood))
+    expect(spare(20, 'hard-maple')).toBeGreaterThan(spare(20, 'basswood'))
+  })
+})
+
+describe('saddles along and over the strings', () => {
+  judgeRows([
+    { what: 'studs 6 mm too far forward', joint: 'bridge-reach', check: 'back', verdict: 'snug', sizes: { 'body/mouthToBridge': 259 } },
+    { what: 'studs 15 mm too far forward', joint: 'bridge-reach', check: 'back', verdict: 'wont-go', sizes: { 'body/mouthToBridge': 238 } },
+    { what: 'studs too far back', joint: 'bridge-reach', check: 'front', verdict: 'wont-go', sizes: { 'body/mouthToBridge': 268 } },
+    { what: 'a spacing 5 mm too wide', joint: 'strings-on-board', check: 'bass', verdict: 'tight', sizes: { 'bridge/spread': 59 } },
+    { what: 'an axis 3.4 mm off', joint: 'strings-on-board', check: 'treble', verdict: 'tight', sizes: { 'body/axisAtBridge': 3.4 } },
+  ])
+  it('a neck of another scale moves every saddle’s place: numbers decide, not names', () => {
+    expect(jointIn(changed(fullBuild(), { 'neck/scale': 628.65 }), 'bridge-reach').verdict).toBe('wont-go')
+  })
+})
+
+describe('neck angle and bridge height', () => {
+  judgeRows([
+    {
+      what: 'the bridge ends 3 mm too low',
+      joint: 'bridge-height',
+      check: 'high-stop',
+      verdict: 'wont-go',
+      sizes: { 'bridge/height.max': 10.5 },
+      says: /Strings lie too low/,
+      job: /^Put a plate/,
+    },
+    {
+      what: 'the bridge at its stop',
+      joint: 'bridge-height',
+      check: 'low-stop',
+      verdict: 'wont-go',
+      sizes: { 'bridge/height.min': 14.5, 'bridge/height.max': 20 },
+      says: /at its stop the action stays/,
+      job: /^Tilt the neck/,
+    },
+    { what: 'a hair over the stop', joint: 'bridge-height', check: 'low-stop', verdict: 'tight', sizes: { 'bridge/height.min': 13.02 } },
+    {
+      what: 'a bridge cover 12 mm tall',
+      joint: 'bridge-height',
+      check: 'cover-bridge',
+      verdict: 'wont-go',
+      sizes: { 'pickup-bridge/above': 12 },
+    },
+  ])
+  it('strings too low: a plate, or the neck tipped forward; both land inside', () => {
+    const low = changed(fullBuild(), { 'bridge/height.max': 12.6 })
+    expect(jointIn(low, 'bridge-height').cures.map((c) => c.id)).toEqual(['bridge-plate', 'less-tilt'])
+  })
+  it('a heel with its own tilt screw is turned before anything is cut', () => {
+    const stop = changed(fullBuild(), { 'bridge/height.min': 14.5, 'bridge/height.max': 20 }, { 'neck/tiltScrew': 'screw' })
+    expect(jointIn(stop, 'bridge-height').cures[0]!.id).toBe('tilt-screw')
+  })
+  it('the bridge as it was set: action at fret 12 from its height, and the turns that bring it right', () => {
+    const at = (saddle: number): Build => ({ ...fullBuild(), setup: { ...fullBuild().setup, saddle } })
+    const wanted = Number(/needs|stand ([\d.]+) mm/.exec(jointIn(fullBuild(), 'bridge-height').says)![1])
+    expect(checkIn(at(wanted), 'bridge-height', 'as-set').raw.verdict).toBe('snug')
+    const high = checkIn(at(wanted + 1.4), 'bridge-height', 'as-set')
+    expect(high.raw.verdict).toBe('loose')
+    expect(high.clearance[0]!.mean).toBeCloseTo(0.7, 1)
+    expect(high.cures[0]!.job).toMatch(/down by 1\.4 mm: 2\.[78]\d turns/)
+    expect(checkIn(at(wanted - 1), 'bridge-height', 'as-set').raw.verdict).toBe('tight')
+    expect(checkIn(at(wanted - 1), 'bridge-height', 'as-set').cures[0]!.job).toMatch(/up by 1 mm/)
+  })
+})
+
+describe('strings over the saddles', () => {
+  const tailed = (): Build => ({
+    ...changed(
+      fullBuild(),
+      { 'body/tail.toBridge': 45, 'body/tail.bore': 11.4, 'bridge/back.height': undefined },
+      { 'bridge/mount': 'post' },
+    ),
+    parts: {
+      ...changed(
+        fullBuild(),
+        { 'body/tail.toBridge': 45, 'body/tail.bore': 11.4, 'bridge/back.height': undefined },
+        { 'bridge/mount': 'post' },
+      ).parts,
+      tailpiece: aPart(
+        'tailpiece',
+        { height: 4, studDiameter: [11.5, 'calipers', 0.02], studLength: 25, studSpacing: 82, 'string.hole': 1.8 },
+        { type: 'stop', hand: 'either' },
+        { metal: 'nickel' },
+      ),
+    },
+  })
+  judgeRows(
+    [
+      { what: '11 degrees to a stop tail', joint: 'saddle-break', check: 'break', verdict: 'snug' },
+      {
+        what: 'tail almost as high as the saddles',
+        joint: 'saddle-break',
+        check: 'break',
+        verdict: 'wont-go',
+        sizes: { 'tailpiece/height': 11.5 },
+        says: /hop or buzz/,
+      },
+      {
+        what: 'tail screwed down near the bridge',
+        joint: 'saddle-break',
+        check: 'break',
+        verdict: 'tight',
+        sizes: { 'body/tail.toBridge': 20 },
+        says: /steeper than the usual 20/,
+      },
+      {
+        what: 'strings over a tall back',
+        joint: 'saddle-break',
+        check: 'path',
+        verdict: 'tight',
+        sizes: { 'bridge/back.height': 13, 'bridge/back.distance': 8 },
+        says: /touch the bridge’s back/,
+      },
+      { what: 'a loose tail stud', joint: 'tail-studs', check: 'press', verdict: 'loose', sizes: { 'body/tail.bore': 11.62 } },
+      {
+        what: 'tail studs in basswood',
+        joint: 'tail-studs',
+        check: 'pull',
+        verdict: 'tight',
+        sizes: { 'tailpiece/studLength': 9 },
+        traits: { 'body/wood': 'basswood' },
+      },
+    ],
+    tailed,
+  )
+  it('a vibrato tailpiece wants a flatter string than a stop', () => {
+    const vibrato = changed(tailed(), { 'tailpiece/height': 5 }, { 'tailpiece/type': 'vibrato' })
+    expect(checkIn(vibrato, 'saddle-break', 'break').raw.verdict).toBe('snug')
+    expect(checkIn(changed(vibrato, { 'tailpiece/height': 1 }), 'saddle-break', 'break').raw.verdict).toBe('tight')
+  })
+  it('steep is no fault where the bridge holds its own strings, up to about 55 degrees', () => {
+    const to = (distance: number) =>
+      checkIn(changed(fullBuild(), { 'bridge/exit.distance': distance }), 'saddle-break', 'break').raw.verdict
+    expect(to(14)).toBe('snug')
+    expect(to(5)).toBe('tight')
+  })
+  it('nobody said where the bridge lets its strings go: nothing is judged, nothing asked', () => {
+    const unknown = changed(fullBuild(), { 'bridge/exit.distance': undefined })
+    expect(() => jointIn(unknown, 'saddle-break')).toThrow()
+  })
+  it('the break-angle goal tells when the bridge cannot follow', () => {
+    const flat = changed(tailed(), { 'tailpiece/height': 11.5, 'bridge/height.max': 14 })
+    const cure = jointIn(flat, 'saddle-break').cures.find((c) => c.id === 'tilt-for-break')!
+    expect(cure.how).toMatch(/does not reach it/)
+    expect(cure.plan).toBeUndefined()
+  })
+})
+
+describe('springs', () => {
+  judgeRows([
+    { what: 'one spring', joint: 'springs', check: 'balance', verdict: 'wont-go', sizes: { 'springs/count': 1 }, job: /Fit 3 springs/ },
+    { what: 'five springs', joint: 'springs', check: 'balance', verdict: 'loose', sizes: { 'springs/count': 5 } },
+  ])
+  it('no vibrato, no springs', () => expect(() => jointIn(without(fullBuild(), 'springs'), 'springs')).toThrow())
+})
+
+describe('centre block of a hollow body', () => {
+  const hollow = () => changed(fullBuild(), { 'body/block.width': 96 }, { 'body/build': 'semi-hollow' })
+  judgeRows(
+    [
+      { what: '6 mm of wood beside the studs', joint: 'bridge-on-body', check: 'in-block', verdict: 'snug' },
+      {
+        what: '1 mm of wood',
+        joint: 'bridge-on-body',
+        check: 'in-block',
+        verdict: 'tight',
+        sizes: { 'body/block.width': 86 },
+        job: /^Glue hardwood/,
+      },
+      {
+        what: 'studs beside the block',
+        joint: 'bridge-on-body',
+        check: 'in-block',
+        verdict: 'wont-go',
+        sizes: { 'body/block.width': 70 },
+        says: /outside the centre block/,
+      },
+    ],
+    hollow,
+  )
+  it('a solid body has no block to miss', () =>
+    expect(jointIn(changed(fullBuild(), { 'body/block.width': 40 }), 'bridge-on-body').checks.map((c) => c.id)).not.toContain('in-block'))
+})
+
+describe('string ferrules', () => {
+  const through = (): Build => {
+    const b = changed(fullBuild(), { 'body/ferrule.bore': 7.93 })
+    return {
+      ...b,
+      parts: { ...b.parts, ferrules: aPart('ferrules', { count: 6, diameter: [8, 'calipers', 0.02], length: 9, 'string.hole': 2.2 }) },
+    }
+  }
+  judgeRows(
+    [
+      { what: 'a press fit', joint: 'ferrules', check: 'press', verdict: 'snug' },
+      {
+        what: 'bores 0.2 too large',
+        joint: 'ferrules',
+        check: 'press',
+        verdict: 'loose',
+        sizes: { 'body/ferrule.bore': 8.2 },
+        job: /^Wrap each ferrule/,
+      },
+      {
+        what: 'bores 0.3 too small',
+        joint: 'ferrules',
+        check: 'press',
+        verdict: 'tight',
+        sizes: { 'body/ferrule.bore': 7.7 },
+        job: /^Drill the bores out to 7\.93/,
+      },
+      { what: 'bores 1 mm too small', joint: 'ferrules', check: 'press', verdict: 'wont-go', sizes: { 'body/ferrule.bore': 7 } },
+      {
+        what: 'five for six strings',
+        joint: 'ferrules',
+        check: 'count',
+        verdict: 'wont-go',
+        sizes: { 'ferrules/count': 5 },
+        job: /1 more/,
+      },
+    ],
+    through,
+  )
+})

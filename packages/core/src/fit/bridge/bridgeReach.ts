@@ -1,0 +1,129 @@
+import type { Build } from '../../document/build'
+import { sizeRef, sizesFor } from '../../document/read'
+import type { Drawing } from '../../drawing/drawing'
+import { rectangle } from '../../geometry/box'
+import { pt } from '../../geometry/point'
+import { bridgePlace, saddleWindow, TRAVEL_SPARE } from '../../instrument/bridgePlace'
+import { datums } from '../../instrument/datums'
+import { jointOf, waitingJoint } from '../../judge/assemble'
+import { check, type Cure, type JudgedJoint } from '../../judge/joint'
+import type { Band } from '../../judge/verdict'
+import { linear, ofSize } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+
+/** Travel left beyond the place a saddle needs, mm; 1.5 mm is kept in hand. [practice] */
+const TRAVEL_BANDS: readonly Band[] = [
+  { upTo: 0, is: 'wont-go' },
+  { upTo: TRAVEL_SPARE, is: 'tight' },
+  { upTo: Infinity, is: 'snug' },
+]
+
+/** Do the saddles reach the places that bring every string in tune? */
+export function bridgeReachJoint(build: Build): JudgedJoint {
+  const refs = {
+    scale: sizeRef('neck', 'scale'),
+    heelEnd: sizeRef('neck', 'nutToHeelEnd'),
+    pocket: sizeRef('body', 'pocket.length'),
+    studs: sizeRef('body', 'mouthToBridge'),
+    front: sizeRef('bridge', 'travel.front'),
+    back: sizeRef('bridge', 'travel.back'),
+  }
+  const d = datums(build)
+  const base = {
+    id: 'bridge-reach',
+    title: 'Bridge reach, all saddles',
+    slots: ['neck', 'body', 'bridge'] as ('neck' | 'body' | 'bridge')[],
+    at: pt(d.studs + 8, 46),
+  }
+  const { have, missing } = sizesFor(build, refs)
+  if (missing.length) return waitingJoint({ ...base, draw: () => reachDrawing(d.scale, d.studs, { front: 0, back: 14 }) }, missing)
+  const window = saddleWindow(have.scale.value)
+  const place = bridgePlace(have.scale.value, { front: have.front.value, back: have.back.value })
+  // Stud place: nut to heel end, back by the pocket, on by the distance to the studs.
+  const studs = linear([
+    [1, ofSize(have.heelEnd)],
+    [-1, ofSize(have.pocket)],
+    [1, ofSize(have.studs)],
+  ])
+  const scale = linear([[1, ofSize(have.scale)]], -have.scale.value)
+  const ahead = linear(
+    [
+      [-1, studs],
+      [1, ofSize(have.front)],
+      [1, scale],
+    ],
+    window.front,
+  )
+  const behind = linear(
+    [
+      [1, studs],
+      [1, ofSize(have.back)],
+      [-1, scale],
+    ],
+    -window.back,
+  )
+  const reads = Object.values(refs)
+  const move = (shift: string): Cure[] => [
+    {
+      id: 'move-studs',
+      job: `Place the studs between ${printMm(place.from, 1)} and ${printMm(place.to, 1)} mm from the nut.`,
+      how: `${shift} Old bores are plugged with dowel of the same grain and drilled anew; check with a ruler, nut to fret 12 doubled.`,
+      gives: 'body',
+      tools: ['dowel', 'wood glue', 'drill guide'],
+    },
+  ]
+  const first = check({
+    id: 'front',
+    label: 'Travel left in front',
+    clearance: ahead,
+    bands: TRAVEL_BANDS,
+    reads,
+    says: ({ verdict }) =>
+      verdict === 'snug'
+        ? 'The foremost saddle has travel to spare.'
+        : 'The high strings’ saddles reach their front stop before they are in tune.',
+    cures: ({ verdict }) => (verdict === 'snug' ? [] : move('The bridge sits too far back.')),
+  })
+  const last = check({
+    id: 'back',
+    label: 'Travel left behind',
+    clearance: behind,
+    bands: TRAVEL_BANDS,
+    reads,
+    says: ({ verdict }) =>
+      verdict === 'snug'
+        ? 'Every saddle reaches its place with 1.5 mm in hand.'
+        : 'The low strings’ saddles reach their back stop before they are in tune.',
+    cures: ({ verdict }) => (verdict === 'snug' ? [] : move('The bridge sits too far forward.')),
+  })
+  return jointOf(build, { ...base, draw: () => reachDrawing(d.scale, d.studs, { front: have.front.value, back: have.back.value }) }, [
+    last,
+    first,
+  ])
+}
+
+function reachDrawing(scale: number, studs: number, travel: { front: number; back: number }): Drawing {
+  const window = saddleWindow(scale)
+  const front = studs - travel.front
+  const back = studs + travel.back
+  return {
+    title: 'Saddle travel along the strings',
+    note: 'violet band: where saddles must stand',
+    marks: [
+      { mark: 'area', role: 'metal', points: rectangle(front, -6, back, 6) },
+      { mark: 'area', role: 'doubt', points: rectangle(window.front, -10, window.back, 10) },
+      { mark: 'line', role: 'centre', points: [pt(scale, -14), pt(scale, 14)] },
+      { mark: 'circle', role: 'cavity', at: pt(studs, 0), r: 2.4 },
+      { mark: 'label', at: pt(scale, -15), text: `scale ${printMm(scale, 1)}`, anchor: 'middle' },
+      { mark: 'label', at: pt(studs, 11), text: `studs ${printMm(studs, 1)}`, anchor: 'middle' },
+      { mark: 'dimension', from: pt(front, 17), to: pt(window.front, 17), text: printMm(window.front - front, 1) },
+      { mark: 'dimension', from: pt(window.back, 17), to: pt(back, 17), text: printMm(back - window.back, 1), emphasis: true },
+    ],
+    bounds: { x: Math.min(front, studs) - 8, y: -20, width: back - Math.min(front, studs) + 18, height: 42 },
+    numbers: [
+      { label: 'Studs from the nut', value: `${printMm(studs)} mm` },
+      { label: 'Saddles reach', value: `${printMm(front, 1)} to ${printMm(back, 1)} mm from the nut` },
+      { label: 'Saddles needed', value: `${printMm(window.front, 1)} to ${printMm(window.back, 1)} mm from the nut` },
+    ],
+  }
+}

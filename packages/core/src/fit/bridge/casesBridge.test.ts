@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest'
+import { shimFor } from '../../instrument/neckAngle'
+import { aBuild, aPart, cured, jointIn, type Sizes } from '../../testing/bench'
+import { body, neck } from '../../testing/caseParts'
+
+/** Hard moments of real work at the bridge and of the whole, with the numbers a bench meets. [practice], sums [physics]. */
+
+describe('bridge and neck angle', () => {
+  const set = (low: number, high: number, more: Sizes = {}) =>
+    aBuild(
+      {
+        body: body(more),
+        neck: neck(),
+        nut: aPart('nut', { spread: 35, slot: 0.4 }),
+        bridge: aPart(
+          'bridge',
+          { spread: 52.5, 'height.min': low, 'height.max': high, studDiameter: 10, 'travel.front': 2, 'travel.back': 16 },
+          { mount: 'two-stud' },
+        ),
+      },
+      { setup: { school: 'low', cents: {} } },
+    )
+  it('lowest action stays at 1.75 where 1.25 is wanted: tilt and shim', () => {
+    // The fret plane must come up 1.0 mm at the saddle: 0.249 degrees over 230 mm, 0.33 mm under 76 mm of heel. [physics + practice]
+    const s = shimFor(1.0, 230, 76)
+    expect(s.tilt).toBeCloseTo(0.249, 3)
+    expect(s.shim).toBeCloseTo(0.33, 2)
+    const b = set(13.6, 20, { 'pocket.tilt': [0, 'rule', 0.03] })
+    const j = jointIn(b, 'bridge-height')
+    expect(['tight', 'wont-go']).toContain(j.verdict)
+    expect(j.cures.map((c) => c.id)).toEqual(expect.arrayContaining(['taper-shim', 'strip-shim', 'shim-to-middle']))
+    expect(jointIn(cured(b, 'bridge-height'), 'bridge-height').checks[0]!.raw.chances['wont-go']).toBeLessThan(0.01)
+    expect(jointIn(b, 'bridge-height').tables[0]!.rows.map((r) => r[0])).toEqual(['0°', '0.25°', '0.5°', '0.62° card', '1°'])
+  })
+  it('strings too low on a long-scale conversion: a plate, and its thickness', () => {
+    const j = jointIn(set(6, 10.5), 'bridge-height')
+    expect(j.verdict).toBe('wont-go')
+    expect(j.cures[0]!.job).toMatch(/plate \d(\.\d)? mm thick under the bridge/)
+  })
+  it('loose studs: wrap first, plug, glue as the quick one that is hard to undo', () => {
+    const b = set(9, 16, { studBore: 10.15 })
+    const j = jointIn(b, 'bridge-on-body')
+    expect(j.verdict).toBe('loose')
+    expect(j.cures.map((c) => c.id)).toEqual(['wrap-stud', 'plug-stud', 'glue-stud'])
+    expect(j.cures[2]!.how).toMatch(/hard to undo/)
+    expect(jointIn(cured(b, 'bridge-on-body'), 'bridge-on-body').verdict).toBe('snug')
+  })
+  it('a narrow pattern rules a wide bridge out, with the number', () => {
+    const b = aBuild({
+      body: body({ studSpacing: 52.4 }),
+      bridge: aPart('bridge', { spread: 54, 'screw.spread': 56, 'height.min': 8, 'height.max': 15 }, { mount: 'six-screw' }),
+    })
+    expect(jointIn(b, 'bridge-on-body').verdict).toBe('wont-go')
+    expect(jointIn(b, 'bridge-on-body').says).toMatch(/56 mm and the body’s 52\.4 mm: 3\.6 mm apart/)
+  })
+  it('sitar at a string: break angle over the saddle too flat', () => {
+    const b = { ...set(9, 16, { 'tail.toBridge': 46 }) }
+    b.parts = { ...b.parts, tailpiece: aPart('tailpiece', { height: 11 }, { type: 'stop' }) }
+    expect(jointIn(b, 'saddle-break').says).toMatch(/only \d(\.\d)?°|hop or buzz/)
+  })
+})
+
+describe('the whole', () => {
+  it('twelve tuners on a light body: neck-heavy, by how many mm', () => {
+    const b = (tunerMass: number) =>
+      aBuild(
+        {
+          body: body({ mass: [900, 'scale', 10], 'button.upper.x': 40 }, { build: 'chambered' }),
+          neck: neck({ mass: [900, 'scale', 10], 'tuner.first': 38, 'tuner.pitch': 26, 'tuner.offset': 27 }, { head: 'two-rows' }),
+          tuners: aPart('tuners', { count: 12, mass: [tunerMass, 'scale', 1], 'screw.length': 9, 'screw.thread': 2, 'screw.root': 1.5 }),
+          bridge: aPart('bridge', { spread: 52, 'height.min': 9, 'height.max': 16 }, { mount: 'post' }),
+        },
+        { strings: 12 },
+      )
+    const heavy = jointIn(b(45), 'balance')
+    expect(heavy.verdict).toBe('tight')
+    expect(heavy.says).toMatch(/\d+ mm on the headstock’s side of the upper button: neck-heavy/)
+    expect(heavy.figure!.value).toBeLessThan(jointIn(b(15), 'balance').figure!.value)
+  })
+  it('a left-handed part in a right-handed build', () => {
+    const b = aBuild({ body: body(), neck: neck({}, { hand: 'left' }) })
+    expect(jointIn(b, 'hands').verdict).toBe('wont-go')
+    expect(jointIn({ ...b, handedness: 'left' }, 'hands').verdict).toBe('snug')
+  })
+  it('a thick set on short hardware: drill the hole out', () => {
+    const b = aBuild({
+      strings: aPart('strings', { 'gauge.1': [0.28, 'listed', 0.01], 'gauge.6': [1.65, 'listed', 0.01] }),
+      bridge: aPart('bridge', { spread: 52, 'height.min': 9, 'height.max': 16, 'string.hole': 1.4 }, { mount: 'screws' }),
+      tuners: aPart('tuners', { count: 6, 'string.hole': 2, 'screw.length': 9, 'screw.thread': 2, 'screw.root': 1.5 }),
+    })
+    expect(jointIn(b, 'strings-through').cures[0]!.job).toMatch(/bridge out to 1\.85 mm/)
+  })
+})

@@ -1,0 +1,174 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, valueAt } from '../../document/read'
+import type { Mark } from '../../drawing/drawing'
+import { framed } from '../../drawing/sections'
+import { rectangle } from '../../geometry/box'
+import { pt } from '../../geometry/point'
+import { datums } from '../../instrument/datums'
+import { breakAngle, tiltFor } from '../../instrument/neckAngle'
+import { judged } from '../../judge/assemble'
+import { check, type Check, type Cure, type JudgedJoint } from '../../judge/joint'
+import type { Slot } from '../../parts/slots'
+import { likelyOf, ofSize, propagate, type Distribution } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+import type { Size } from '../../quantity/size'
+import { saddleNow, sideSetting } from './bridgeHeight'
+import { stringHold, type StringHold } from './stringHold'
+
+const WHERE: Record<StringHold['by'], { title: string; label: string }> = {
+  stop: { title: 'Strings over the saddles to the tailpiece', label: 'tailpiece' },
+  vibrato: { title: 'Strings over the saddles to the tailpiece', label: 'tailpiece' },
+  bridge: { title: 'Strings over the saddles into the bridge', label: 'string hole' },
+}
+
+/** How steeply the strings break over the saddles, and whether they touch anything on the way to what holds them. */
+export function saddleBreakJoint(build: Build): JudgedJoint {
+  const hold = stringHold(build)
+  const { refs, by } = hold
+  const d = datums(build)
+  const ys = saddleNow(build) ?? ofSize({ value: 14, doubt: 4 })
+  return judged(build, {
+    id: 'saddle-break',
+    title: WHERE[by].title,
+    slots: by === 'bridge' ? ['bridge', 'body'] : (['bridge', 'tailpiece', 'body'] satisfies Slot[]),
+    at: pt(d.studs + (valueAt(build, refs.distance) ?? 40) / 2, -22),
+    refs,
+    checks: (have) => [steepness(build, hold, ys, have), ...path(build, ys, have)],
+    draw: (have) => breakDrawing(hold, likelyOf(ys), have),
+  })
+}
+
+type Held = Record<'height' | 'distance', Size>
+
+function steepness(build: Build, hold: StringHold, ys: Distribution, have: Held): Check {
+  const angle = propagate(([s, h, l]) => breakAngle(s!, { height: h!, distance: l! }), [ys, ofSize(have.height), ofSize(have.distance)])
+  const at = likelyOf(angle)
+  const [low, high] = hold.limits.usual
+  return check({
+    id: 'break',
+    label: 'Break angle over the saddle',
+    clearance: angle,
+    unit: 'deg',
+    bands: hold.limits.bands,
+    reads: Object.values(hold.refs),
+    says: () =>
+      at < low
+        ? `Strings break over the saddles by only ${at.toFixed(1)}°; under ${low}° they hop or buzz.`
+        : at > high
+          ? `Strings break by ${at.toFixed(1)}°, steeper than the usual ${high}°: the bridge leans and strings break at the saddle.`
+          : `Strings break over the saddles by ${at.toFixed(1)}°.`,
+    cures: ({ verdict }) => (verdict === 'snug' ? [] : [...tailCures(hold, likelyOf(ys), have), ...steeperCures(build, low, at < low)]),
+  })
+}
+
+/** A tailpiece goes up or down until the angle lies in the middle of what is usual. */
+function tailCures({ by, limits }: StringHold, saddle: number, have: Held): Cure[] {
+  if (by === 'bridge') return []
+  const middle = (limits.usual[0] + limits.usual[1]) / 2
+  const height = Math.max(2, saddle - have.distance.value * Math.tan((middle * Math.PI) / 180))
+  return [
+    {
+      id: 'tail-height',
+      job: `Set the tailpiece so that strings leave it ${printMm(height, 1)} mm above the body.`,
+      how: 'Both posts the same; with the strings slack.',
+      gives: 'nothing',
+      tools: ['screwdriver of the post’s slot'],
+      plan: { slot: 'tailpiece', size: 'height', delta: height - have.height.value, doubt: 0.3 },
+    },
+  ]
+}
+
+/** Tilting the neck back lifts the saddles and makes the strings steeper. */
+function steeperCures(build: Build, low: number, flat: boolean): Cure[] {
+  const side = sideSetting(build)
+  const goal = flat && side ? tiltFor(side, { reach: 'break', degrees: low }) : undefined
+  if (!goal) return []
+  const reaches = goal.toHighest >= 0
+  return [
+    {
+      id: 'tilt-for-break',
+      job: `Or tilt the neck ${goal.tilt.toFixed(2)}° back, ${printMm(goal.shim)} mm at the pocket’s end: the strings then break by ${low}°.`,
+      how: reaches
+        ? `The saddles go up to ${printMm(goal.saddle, 1)} mm. A steeper string also holds pitch better.`
+        : `The saddles would have to go up to ${printMm(goal.saddle, 1)} mm and the bridge does not reach it: set the tailpiece instead.`,
+      gives: 'nothing',
+      tools: ['tapered shim'],
+      ...(reaches ? { plan: { slot: 'body' as const, size: 'pocket.tilt', delta: goal.tilt, doubt: 0.05 } } : {}),
+    },
+  ]
+}
+
+/** The string's straight line behind the saddle against the highest metal there. */
+function path(build: Build, ys: Distribution, have: Held): Check[] {
+  const refs = { back: sizeRef('bridge', 'back.height'), distance: sizeRef('bridge', 'back.distance') }
+  const back = sizeAt(build, refs.back)
+  const distance = sizeAt(build, refs.distance)
+  if (!back || !distance) return []
+  const free = propagate(
+    ([s, h, l, b, x]) => s! - ((s! - h!) * x!) / l! - b!,
+    [ys, ofSize(have.height), ofSize(have.distance), ofSize(back), ofSize(distance)],
+  )
+  return [
+    check({
+      id: 'path',
+      label: 'String above the bridge’s back',
+      clearance: free,
+      bands: [
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: Object.values(refs),
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? 'The strings touch nothing behind the saddles.'
+          : `The strings touch the bridge’s back, ${printMm(Math.abs(likelyOf(free)), 1)} mm too low there.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              build.parts.tailpiece
+                ? {
+                    id: 'raise-tail',
+                    job: 'Raise the tailpiece until the strings clear the bridge’s back.',
+                    how: 'Half a turn at a time on both posts.',
+                    gives: 'nothing',
+                    tools: ['screwdriver'],
+                    plan: {
+                      slot: 'tailpiece' as const,
+                      size: 'height',
+                      delta: ((0.5 - likelyOf(free)) * have.distance.value) / Math.max(1, distance.value),
+                      doubt: 0.2,
+                    },
+                  }
+                : {
+                    id: 'raise-saddles',
+                    job: 'Tilt the neck back a little, so that the saddles stand higher and the strings clear the bridge’s back.',
+                    how: 'See neck angle and bridge height. Or file a shallow groove under each string, deburred.',
+                    gives: 'nothing',
+                    tools: ['tapered shim'],
+                  },
+            ],
+    }),
+  ]
+}
+
+function breakDrawing({ by }: StringHold, s: number, have: Held) {
+  const l = have.distance.value
+  const h = have.height.value
+  const inBody = Math.min(0, h)
+  const marks: Mark[] = [
+    { mark: 'area', role: 'body-wood', points: rectangle(-30, 0, l + 22, 9 - inBody) },
+    { mark: 'area', role: 'metal', points: rectangle(-5, -s, 5, 0) },
+    by === 'bridge'
+      ? { mark: 'circle', role: 'cavity', at: pt(l, -h), r: 1.6 }
+      : { mark: 'area', role: 'metal', points: rectangle(l - 7, -h - 4, l + 9, -h + 6) },
+    { mark: 'line', role: 'string', points: [pt(-30, -s + 0.6), pt(0, -s), pt(l, -h)] },
+    { mark: 'dimension', from: pt(-14, 0), to: pt(-14, -s), text: printMm(s, 1) },
+    { mark: 'dimension', from: pt(l + 16, 0), to: pt(l + 16, -h), text: printMm(h, 1), emphasis: true },
+    { mark: 'dimension', from: pt(0, 6), to: pt(l, 6), text: printMm(l, 1) },
+  ]
+  return framed(`Saddle and ${WHERE[by].label} from the side`, 'true proportion', marks, [
+    { label: 'Break angle', value: `${breakAngle(s, { height: h, distance: l }).toFixed(1)}°` },
+    { label: 'Saddle top above the body', value: `${printMm(s, 1)} mm` },
+  ])
+}

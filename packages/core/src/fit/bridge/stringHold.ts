@@ -1,0 +1,71 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
+import type { Band } from '../../judge/verdict'
+import type { Size } from '../../quantity/size'
+
+/** Angle of the strings over the saddle, degrees, by what they go to. [practice] */
+const STOP: Limits = {
+  usual: [8, 20],
+  bands: [
+    { upTo: 5, is: 'wont-go' },
+    { upTo: 8, is: 'tight' },
+    { upTo: 20, is: 'snug' },
+    { upTo: 35, is: 'tight' },
+    { upTo: Infinity, is: 'wont-go' },
+  ],
+}
+const VIBRATO: Limits = {
+  usual: [5, 12],
+  bands: [
+    { upTo: 2, is: 'wont-go' },
+    { upTo: 5, is: 'tight' },
+    { upTo: 12, is: 'snug' },
+    { upTo: 20, is: 'tight' },
+    { upTo: Infinity, is: 'wont-go' },
+  ],
+}
+/** Strings that go straight into the bridge or through the body: steep is no harm up to about 55 degrees. */
+const DIRECT: Limits = {
+  usual: [6, 55],
+  bands: [
+    { upTo: 2, is: 'wont-go' },
+    { upTo: 6, is: 'tight' },
+    { upTo: 55, is: 'snug' },
+    { upTo: Infinity, is: 'tight' },
+  ],
+}
+
+interface Limits {
+  usual: readonly [low: number, high: number]
+  bands: readonly Band[]
+}
+
+/** Where the strings are held behind the saddles. */
+export interface StringHold {
+  by: 'stop' | 'vibrato' | 'bridge'
+  refs: { height: SizeRef; distance: SizeRef }
+  limits: Limits
+}
+
+/** A tailpiece holds the strings where there is one, otherwise the bridge's own holes or the body's. */
+export function stringHold(build: Build): StringHold {
+  if (!build.parts.tailpiece)
+    return {
+      by: 'bridge',
+      refs: { height: sizeRef('bridge', 'exit.height'), distance: sizeRef('bridge', 'exit.distance') },
+      limits: DIRECT,
+    }
+  const vibrato = traitAt(build, 'tailpiece', 'type') === 'vibrato'
+  return {
+    by: vibrato ? 'vibrato' : 'stop',
+    refs: { height: sizeRef('tailpiece', 'height'), distance: sizeRef('body', 'tail.toBridge') },
+    limits: vibrato ? VIBRATO : STOP,
+  }
+}
+
+/** Its height above the body and distance from the saddles, mm, when both are known. */
+export function heldAt(build: Build): { height: Size; distance: Size } | undefined {
+  const { refs } = stringHold(build)
+  const [height, distance] = [sizeAt(build, refs.height), sizeAt(build, refs.distance)]
+  return height && distance ? { height, distance } : undefined
+}

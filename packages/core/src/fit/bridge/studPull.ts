@@ -1,0 +1,105 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, traitAt } from '../../document/read'
+import { stringPulls } from '../../instrument/stringPulls'
+import { check, type Check } from '../../judge/joint'
+import { sizeOr } from '../../judge/known'
+import type { Slot } from '../../parts/slots'
+import { woodNamed } from '../../parts/woods'
+import { likelyOf, ofSize, propagate } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+import type { Size } from '../../quantity/size'
+
+/** Wood is trusted with a third of its crushing strength at the rim; beyond all of it the rim gives way and the stud leans. [ours] */
+const SHARE = 3
+
+/**
+ * Highest pressure of a stiff post on the wall of its bore, MPa (N/mm2), pulled sideways at a height above the wood: at the rim
+ * p = F/(d L) (4 + 6 e/L). [physics: pressure along the post a straight line, forces and moments in balance]
+ * @param pull newtons on one post @param diameter of the bushing, mm @param length of the bushing in the wood, mm @param height of the pull above the wood, mm
+ */
+export const rimPressure = (pull: number, diameter: number, length: number, height: number): number =>
+  (pull / (diameter * length)) * (4 + (6 * height) / length)
+
+/**
+ * Share of the strings' pull on a vibrato's two studs: strings on one side of the knife edge, springs on the other, and the studs hold
+ * both: T (1 + s/a) with s the strings' arm and a the springs'. [physics]
+ */
+export const vibratoStudPull = (total: number, stringArm: number, springArm: number): number => total * (1 + stringArm / springArm)
+
+interface Held {
+  slot: Slot & ('bridge' | 'tailpiece')
+  /** Newtons on both studs together. */
+  pull: number
+  height: Size
+}
+
+/** What pulls on these studs; nothing while strings or mount are not chosen, or where the strings pull elsewhere. */
+function heldBy(build: Build, slot: Held['slot']): Held | undefined {
+  const total = stringPulls(build).reduce((sum, p) => sum + p.newton, 0)
+  if (!total) return undefined
+  if (slot === 'tailpiece') return { slot, pull: total, height: sizeOr(build, sizeRef('tailpiece', 'height'), 12, 2) }
+  const mount = traitAt(build, 'bridge', 'mount')
+  if (mount !== 'two-stud' && mount !== 'double-locking') return undefined
+  const arm = sizeOr(build, sizeRef('springs', 'arm'), 36, 3).value
+  const string = sizeOr(build, sizeRef('springs', 'string.arm'), 9, 1).value
+  return { slot, pull: vibratoStudPull(total, string, arm), height: { value: 6, doubt: 2, known: 'assumed' } }
+}
+
+/** String pull on two studs against the wood of the body. */
+export function studPull(build: Build, slot: Held['slot']): Check[] {
+  const held = heldBy(build, slot)
+  const wood = woodNamed(traitAt(build, 'body', 'wood'))
+  const refs = { diameter: sizeRef(slot, 'studDiameter'), length: sizeRef(slot, 'studLength') }
+  const diameter = sizeAt(build, refs.diameter)
+  const length = sizeAt(build, refs.length)
+  if (!held || !wood || !diameter || !length) return []
+  const allowed = wood.crushing / SHARE
+  const spare = propagate(
+    ([d, l, e]) => allowed - rimPressure(held.pull / 2, d!, l!, e!),
+    [ofSize(diameter), ofSize(length), ofSize(held.height)],
+  )
+  const pressure = allowed - likelyOf(spare)
+  return [
+    check({
+      id: 'pull',
+      label: 'Pressure the wood may still take at the studs’ rim, MPa',
+      clearance: spare,
+      unit: 'MPa',
+      bands: [
+        { upTo: allowed - wood.crushing, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: Object.values(refs),
+      says: () =>
+        `The strings pull ${Math.round(held.pull / 2)} N on each stud, ${printMm(held.height.value, 0)} mm above the wood: ${pressure.toFixed(1)} MPa at the rim of a ${printMm(length.value, 0)} mm bushing. ${wood.label[0]!.toUpperCase()}${wood.label.slice(1)} is trusted with ${allowed.toFixed(1)}.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'longer-studs',
+                job: `Take bushings at least ${lengthFor(held, diameter.value, allowed)} mm long, or lower the strings over the studs.`,
+                how: 'The pressure falls with the square of the length and more; deepen the bores to match.',
+                gives: 'the studs',
+                tools: ['bit of that size', 'drill stand'],
+                plan: { slot, size: 'studLength', delta: lengthFor(held, diameter.value, allowed) - length.value, doubt: 0.3 },
+              },
+              {
+                id: 'hard-plug',
+                job: 'Or set a plug of hard maple, 20 mm or more across, and drill the bores in it.',
+                how: 'Face grain up, grain along the body; before any finish.',
+                gives: 'body',
+                tools: ['plug', 'wood glue', 'drill stand'],
+              },
+            ],
+    }),
+  ]
+}
+
+/** Whole millimetres of bushing that bring the pressure under what is allowed, with a millimetre to spare. */
+function lengthFor({ pull, height }: Held, diameter: number, allowed: number): number {
+  let length = 5
+  while (rimPressure(pull / 2, diameter, length, height.value) > allowed && length < 60) length++
+  return length + 1
+}

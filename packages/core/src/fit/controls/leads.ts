@@ -1,0 +1,155 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, type SizeRef } from '../../document/read'
+import type { Mark } from '../../drawing/drawing'
+import { framed, nothingYet } from '../../drawing/sections'
+import { pt } from '../../geometry/point'
+import { datums } from '../../instrument/datums'
+import { PLACES } from '../../instrument/guardPlace'
+import { leadRuns, openedBy, type LeadRun } from '../../instrument/leads'
+import { outlinePoints } from '../../instrument/outline'
+import { jointOf, waitingJoint, type JointBase } from '../../judge/assemble'
+import { check, type Check, type DetailTable, type JudgedJoint } from '../../judge/joint'
+import type { Slot } from '../../parts/slots'
+import { likelyOf, ofSize, propagate } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+
+/** A lead longer than it need be by this folds up in the cavity and takes up hum, mm. [practice] */
+const TOO_LONG = 250
+/** Doubt of a run: bends and lugs are not straight lines, mm. [ours] */
+const RUN_DOUBT = 20
+
+const OPEN_WORDS = {
+  guard: 'with the guard turned over beside the body',
+  'sound-hole': 'with the harness lying outside the sound hole',
+  'in-place': 'with the controls in their cavity',
+} as const
+
+const refOf = (id: LeadRun['id']): SizeRef =>
+  id === 'jack'
+    ? sizeRef('wire', 'lead.jack')
+    : id === 'ground'
+      ? sizeRef('wire', 'lead.ground')
+      : { slot: id satisfies Slot, size: 'lead.length' }
+
+/** Has anyone cut a lead, or measured one on a pickup? */
+export const leadsCut = (build: Build): boolean =>
+  (['jack', 'ground', ...PLACES.map((p) => `pickup-${p}` as const)] as const).some((id) => sizeAt(build, refOf(id)))
+
+/** Lengths to cut, for whoever has not cut yet. */
+export function leadTable(build: Build): DetailTable {
+  return {
+    title: `Leads: to reach ${OPEN_WORDS[openedBy(build).way]}, and a little for a later swap`,
+    columns: ['lead', 'in place', 'opened', 'cut'],
+    rows: leadRuns(build).map((r) => [r.label, `${printMm(r.closed, 0)} mm`, `${printMm(r.open, 0)} mm`, `${printMm(r.cut, 0)} mm`]),
+  }
+}
+
+/** Are the leads long enough to lay the controls out while soldering, and not so long that they fold up under the guard? */
+export function leadsJoint(build: Build): JudgedJoint {
+  const d = datums(build)
+  const base: JointBase = {
+    id: 'leads',
+    title: 'Leads, opened and closed',
+    slots: ['jack', 'body'],
+    at: pt(d.studs - 20, -96),
+    draw: () => leadsDrawing(build),
+    tables: [leadTable(build)],
+  }
+  const checks = leadRuns(build).flatMap((run) => reachCheck(build, run))
+  return checks.length ? jointOf(build, base, checks) : waitingJoint({ ...base, draw: () => nothingYet(base.title) }, [refOf('jack')])
+}
+
+function reachCheck(build: Build, run: LeadRun): Check[] {
+  const ref = refOf(run.id)
+  const lead = sizeAt(build, ref)
+  if (!lead) return []
+  const words = OPEN_WORDS[openedBy(build).way]
+  const spare = propagate(([l, need]) => l! - need!, [ofSize(lead), ofSize({ value: run.open, doubt: RUN_DOUBT })])
+  const v = likelyOf(spare)
+  return [
+    check({
+      id: run.id,
+      label: `${run.label}, over what it takes`,
+      clearance: spare,
+      bands: [
+        { upTo: -(run.open - run.closed) - 30, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: TOO_LONG, is: 'snug' },
+        { upTo: Infinity, is: 'loose' },
+      ],
+      reads: [ref],
+      says: () =>
+        v < 0
+          ? `${run.label}: ${printMm(lead.value, 0)} mm, and ${words} it takes ${printMm(run.open, 0)}.`
+          : v > TOO_LONG
+            ? `${run.label}: ${printMm(v, 0)} mm more than it takes; it folds up under the cover and picks up hum.`
+            : `${run.label}: reaches ${words}, ${printMm(v, 0)} mm to spare.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : v < 0
+            ? [
+                {
+                  id: `new-lead-${run.id}`,
+                  job: `Cut a new lead of ${printMm(run.cut, 0)} mm, or splice ${printMm(run.cut - lead.value, 0)} mm on and sleeve the joint.`,
+                  how: 'Stranded bends and folds; solid wire breaks at the lug after a few times.',
+                  gives: 'nothing',
+                  tools: ['wire', 'soldering iron'],
+                  plan: { slot: ref.slot, size: ref.size, delta: run.cut - lead.value, doubt: 5 },
+                },
+              ]
+            : [
+                {
+                  id: `tie-lead-${run.id}`,
+                  job: 'Lay it in one flat loop and tie it; cut it only when the pickup stays for good.',
+                  how: 'A long lead is worth having for a swap. Keep the loop away from the switch.',
+                  gives: 'nothing',
+                  tools: ['lacing cord or tape'],
+                },
+              ],
+    }),
+  ]
+}
+
+/** The runs from above, where the controls lie open and where they sit. */
+function leadsDrawing(build: Build) {
+  const open = openedBy(build)
+  const runs = leadRuns(build)
+  const { heelEnd } = datums(build)
+  const guard = outlinePoints(build.parts.guard?.outline ?? []).map((p) => pt(p.x + heelEnd, p.y))
+  const turnedOver = open.way === 'guard' ? guard.map((p) => pt(p.x, 2 * open.edge - p.y)) : []
+  const marks: Mark[] = [
+    ...[turnedOver, guard].filter((g) => g.length).map((points, i): Mark => ({ mark: 'area', role: 'plastic', points, dashed: i === 0 })),
+    ...runs.flatMap((r): Mark[] => [
+      { mark: 'line', role: r.id === 'ground' ? 'ground' : 'hot', points: [r.from, r.to] },
+      { mark: 'circle', role: 'metal', at: r.to, r: 4 },
+      // Pickups and ground end on one line: the ground is named on its other side.
+      {
+        mark: 'label',
+        at: pt(r.to.x - (r.id === 'ground' ? 8 : 0), r.to.y + (r.id === 'ground' ? -9 : 15)),
+        text: r.id.replace('pickup-', ''),
+        anchor: r.id === 'ground' ? 'end' : 'middle',
+      },
+    ]),
+  ]
+  const [first] = runs
+  if (first) {
+    marks.push({ mark: 'circle', role: 'metal', at: first.from, r: 12 })
+    if (open.way === 'guard') {
+      const over = pt(first.from.x, 2 * open.edge - first.from.y)
+      marks.push(
+        { mark: 'line', role: 'guide', dashed: true, points: [pt(first.from.x - 90, open.edge), pt(first.from.x + 90, open.edge)] },
+        { mark: 'circle', role: 'metal', at: over, r: 12, dashed: true },
+        { mark: 'line', role: 'hot', dashed: true, points: [over, first.to] },
+      )
+    }
+    if (open.way === 'sound-hole') marks.push({ mark: 'circle', role: 'cavity', at: open.hole, r: 20, dashed: true })
+  }
+  return framed(
+    'Leads from above, in place and opened',
+    open.way === 'guard' ? `dashed: turned over on its ${open.side} edge` : 'true proportion · dashed: while soldering',
+    marks,
+    runs.map((r) => ({ label: r.label, value: `${printMm(r.cut, 0)} mm to cut` })),
+    0.06,
+  )
+}

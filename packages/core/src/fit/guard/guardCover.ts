@@ -1,0 +1,353 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, valueAt } from '../../document/read'
+import type { Mark } from '../../drawing/drawing'
+import { framed } from '../../drawing/sections'
+import { rectangle } from '../../geometry/box'
+import { pt, type Point } from '../../geometry/point'
+import { datums } from '../../instrument/datums'
+import { laid, PLACES, seenFrom, type Pose } from '../../instrument/guardPlace'
+import { outlinePoints } from '../../instrument/outline'
+import { jointOf, waitingJoint, type JointBase } from '../../judge/assemble'
+import { check, type Check, type JudgedJoint } from '../../judge/joint'
+import { gapOf, sizeOr } from '../../judge/known'
+import { likelyOf, linear, ofSize, propagate } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+import { guardFit } from './guardOpenings'
+
+/** A guard covers a route's edge by at least this, mm. [practice] */
+const COVER = 1.5
+/** A guard screw stands at least this far from a route, mm. [practice] */
+const SCREW_WOOD = 3
+/** Round a control's body there is room for its lugs and wires, mm. [practice] */
+const WIRING = 2
+const STRAIGHT: Pose = { along: 0, across: 0, turn: 0 }
+
+/** Shortest distance from a point to a closed polygon's edge, mm; negative outside. */
+export function insideBy(points: readonly Point[], at: Point): number {
+  let nearest = Infinity
+  let inside = false
+  let q = points[points.length - 1]!
+  for (const p of points) {
+    const [dx, dy] = [p.x - q.x, p.y - q.y]
+    const t = Math.max(0, Math.min(1, ((at.x - q.x) * dx + (at.y - q.y) * dy) / (dx * dx + dy * dy || 1)))
+    const [ex, ey] = [at.x - q.x - t * dx, at.y - q.y - t * dy]
+    nearest = Math.min(nearest, ex * ex + ey * ey)
+    if (q.y > at.y !== p.y > at.y && at.x < (dx * (at.y - q.y)) / dy + q.x) inside = !inside
+    q = p
+  }
+  return inside ? Math.sqrt(nearest) : -Math.sqrt(nearest)
+}
+
+/** With the guard in its best place: does it lie over every route's edge, clear the neck and the bridge, and find wood for its screws? */
+export function guardCoverJoint(build: Build): JudgedJoint {
+  const d = datums(build)
+  const base: JointBase = {
+    id: 'guard-cover',
+    title: 'Guard over routes, neck and bridge',
+    slots: ['guard', 'body', 'neck', 'bridge'],
+    at: pt(d.heelEnd + 110, 58),
+    draw: () => coverDrawing(build, guardFit(build)?.pose ?? STRAIGHT),
+  }
+  const pose = guardFit(build)?.pose ?? STRAIGHT
+  const checks = [...cover(build, pose), ...neckCut(build), ...bridgeEdge(build, pose), ...controls(build, pose), ...screws(build)]
+  const edge = sizeRef('guard', 'screw.edge')
+  return checks.length ? jointOf(build, base, checks) : waitingJoint(base, [edge])
+}
+
+/** The guard's outline, laid on the body. */
+function laidOutline(build: Build, pose: Pose): Point[] {
+  const rows = build.parts.guard?.outline
+  if (!rows || rows.length < 3) return []
+  return outlinePoints(rows).map((p) => laid(pose, p))
+}
+
+/** Corners of every route, mm from the heel's end. */
+function routeCorners(build: Build): { place: string; corners: Point[] }[] {
+  const pocket = valueAt(build, sizeRef('body', 'pocket.length'))
+  return PLACES.flatMap((place) => {
+    const v = (k: 'centre' | 'length' | 'width') => valueAt(build, sizeRef('body', `route.${place}.${k}`))
+    const [c, l, w] = [v('centre'), v('length'), v('width')]
+    const side = valueAt(build, sizeRef('body', `route.${place}.side`)) ?? 0
+    if (!build.parts[`pickup-${place}`] || pocket === undefined || c === undefined || l === undefined || w === undefined) return []
+    return [{ place, corners: rectangle(c - pocket - l / 2, side - w / 2, c - pocket + l / 2, side + w / 2) }]
+  })
+}
+
+function cover(build: Build, pose: Pose): Check[] {
+  const rows = build.parts.guard?.outline
+  const corners = routeCorners(build)
+  if (!rows || rows.length < 3 || !corners.length) return []
+  const outline = outlinePoints(rows)
+  const worst = corners
+    .flatMap((r) => r.corners.map((c) => ({ place: r.place, by: insideBy(outline, seenFrom(pose, c)) })))
+    .reduce((a, b) => (b.by < a.by ? b : a))
+  return [
+    check({
+      id: 'cover',
+      label: 'Guard beyond the route edges',
+      clearance: gapOf([], worst.by).map((n) => ({ ...n, sigma: 0.3 })),
+      bands: [
+        { upTo: 0, is: 'wont-go' },
+        { upTo: COVER, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: [sizeRef('guard', 'opening.neck.centre')],
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? `The guard covers every route edge by ${printMm(worst.by, 1)} mm or more.`
+          : worst.by < 0
+            ? `The ${worst.place} route shows ${printMm(-worst.by, 1)} mm beside the guard.`
+            : `The guard covers the ${worst.place} route’s edge by only ${printMm(worst.by, 1)} mm.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'fill-route-edge',
+                job: `Glue a strip of the body’s wood into the ${worst.place} route’s edge and cut it flush.`,
+                how: 'Before any finish; or take a guard with more width there.',
+                gives: 'nothing',
+                tools: ['wood strip', 'wood glue', 'chisel'],
+              },
+            ],
+    }),
+  ]
+}
+
+function neckCut(build: Build): Check[] {
+  const refs = { cut: sizeRef('guard', 'neck.width'), heel: sizeRef('neck', 'heel.widthEnd') }
+  const cut = sizeAt(build, refs.cut)
+  const heel = sizeAt(build, refs.heel)
+  if (!cut || !heel) return []
+  const c = gapOf([
+    [1, cut],
+    [-1, heel],
+  ])
+  return [
+    check({
+      id: 'neck-cut',
+      label: 'Neck cut-out',
+      clearance: c,
+      bands: [
+        { upTo: -3, is: 'wont-go' },
+        { upTo: 0.05, is: 'tight' },
+        { upTo: 1.5, is: 'snug' },
+        { upTo: Infinity, is: 'loose' },
+      ],
+      reads: Object.values(refs),
+      says: () => `The neck cut-out is ${printMm(Math.abs(likelyOf(c)))} mm ${likelyOf(c) < 0 ? 'narrower' : 'wider'} than the heel.`,
+      cures: ({ verdict }) =>
+        verdict === 'tight' || verdict === 'wont-go'
+          ? [
+              {
+                id: 'file-cut-out',
+                job: `File the guard’s neck cut-out, ${printMm((0.3 - likelyOf(c)) / 2)} mm each side.`,
+                how: 'Even strokes on both sides, so that the guard stays on the centre line.',
+                gives: 'guard',
+                tools: ['flat file'],
+                plan: { slot: 'guard', size: 'neck.width', delta: 0.3 - likelyOf(c), doubt: 0.1 },
+              },
+            ]
+          : [],
+    }),
+  ]
+}
+
+function bridgeEdge(build: Build, pose: Pose): Check[] {
+  const refs = { edge: sizeRef('guard', 'bridge.edge'), bridge: sizeRef('body', 'mouthToBridge'), pocket: sizeRef('body', 'pocket.length') }
+  const edge = sizeAt(build, refs.edge)
+  const bridge = sizeAt(build, refs.bridge)
+  const pocket = sizeAt(build, refs.pocket)
+  if (!edge || !bridge || !pocket) return []
+  const frontRef = sizeRef('bridge', 'plate.front')
+  const front = sizeOr(build, frontRef, 6, 1)
+  const c = gapOf(
+    [
+      [1, bridge],
+      [-1, pocket],
+      [-1, front],
+      [-1, edge],
+    ],
+    -pose.along,
+  )
+  return [
+    check({
+      id: 'bridge-edge',
+      label: 'Guard to bridge plate',
+      clearance: c,
+      bands: [
+        { upTo: -8, is: 'wont-go' },
+        { upTo: 0.3, is: 'tight' },
+        { upTo: 8, is: 'snug' },
+        { upTo: Infinity, is: 'loose' },
+      ],
+      reads: [...Object.values(refs), frontRef],
+      says: () =>
+        likelyOf(c) < 0.3
+          ? `The guard’s edge meets the bridge plate: ${printMm(0.5 - likelyOf(c), 1)} mm has to go.`
+          : `${printMm(likelyOf(c), 1)} mm between guard and bridge plate.`,
+      cures: ({ verdict }) =>
+        verdict === 'tight' || verdict === 'wont-go'
+          ? [
+              {
+                id: 'trim-bridge-edge',
+                job: `Trim the guard in front of the bridge by ${printMm(0.6 - likelyOf(c), 1)} mm.`,
+                how: 'Scribe it with the bridge in place, file to the line, chamfer like the rest of the edge.',
+                gives: 'guard',
+                tools: ['flat file', 'scriber'],
+                plan: { slot: 'guard', size: 'bridge.edge', delta: likelyOf(c) - 0.6, doubt: 0.2 },
+              },
+            ]
+          : [],
+    }),
+  ]
+}
+
+/** Middle and half sizes of the control route, mm from the heel's end; nothing until all four of its sizes are known. */
+function controlRoute(build: Build): { middle: Point; half: Point } | undefined {
+  const v = (size: `control.${'x' | 'y' | 'length' | 'width'}` | 'pocket.length') => valueAt(build, sizeRef('body', size))
+  const [x, y, l, w, pocket] = [v('control.x'), v('control.y'), v('control.length'), v('control.width'), v('pocket.length')]
+  if (x === undefined || y === undefined || l === undefined || w === undefined || pocket === undefined) return undefined
+  return { middle: pt(x - pocket, y), half: pt(l / 2, w / 2) }
+}
+
+const CONTROLS = [
+  { name: 'volume', slot: 'pot-volume', radius: 'body.diameter', usual: 24 },
+  { name: 'tone', slot: 'pot-tone', radius: 'body.diameter', usual: 24 },
+] as const
+
+/** Every control hangs in the route with its body's radius and room for wires. */
+function controls(build: Build, pose: Pose): Check[] {
+  const route = controlRoute(build)
+  if (!route) return []
+  return CONTROLS.flatMap(({ name, slot, radius, usual }) => {
+    const refs = { x: sizeRef('guard', `${name}.x`), y: sizeRef('guard', `${name}.y`) }
+    const x = sizeAt(build, refs.x)
+    const y = sizeAt(build, refs.y)
+    if (!build.parts[slot] || !x || !y) return []
+    const body = sizeOr(build, sizeRef(slot, radius), usual, 1)
+    const free = propagate(
+      ([px, py, b]) => {
+        const at = laid(pose, pt(px!, py!))
+        return Math.min(route.half.x - Math.abs(at.x - route.middle.x), route.half.y - Math.abs(at.y - route.middle.y)) - b! / 2 - WIRING
+      },
+      [ofSize(x), ofSize(y), ofSize(body)],
+    )
+    return [
+      check({
+        id: `in-route-${name}`,
+        label: `Round the ${name} pot in its route`,
+        clearance: free,
+        shown: linear([[1, free]], WIRING),
+        bands: [
+          { upTo: -WIRING - usual / 2, is: 'wont-go' },
+          { upTo: 0, is: 'tight' },
+          { upTo: Infinity, is: 'snug' },
+        ],
+        reads: [refs.x, refs.y, sizeRef('body', 'control.x'), sizeRef('body', 'control.y')],
+        says: ({ verdict }) =>
+          verdict === 'snug'
+            ? `The ${name} pot hangs free in the control route.`
+            : `The ${name} pot comes within ${printMm(Math.max(0, likelyOf(free) + WIRING), 1)} mm of the control route’s wall; its lugs and wires want ${WIRING}.`,
+        cures: ({ verdict }) =>
+          verdict === 'snug'
+            ? []
+            : [
+                {
+                  id: `turn-${name}`,
+                  job: `Take a ${name} pot with a smaller body, or turn its lugs into the room there is.`,
+                  how: 'Insulate what comes near the lined wall.',
+                  gives: 'the pot',
+                  tools: [],
+                },
+                {
+                  id: `ease-route-${name}`,
+                  job: `Or ease the control route there by ${printMm(0.5 - likelyOf(free), 1)} mm, before any finish.`,
+                  how: 'Bearing bit along the wall, or a gouge; measure what stays to the body’s edge first.',
+                  gives: 'body',
+                  tools: ['router', 'bearing bit'],
+                },
+              ],
+      }),
+    ]
+  })
+}
+
+function screws(build: Build): Check[] {
+  const ref = sizeRef('guard', 'screw.edge')
+  const edge = sizeAt(build, ref)
+  if (!edge) return []
+  return [
+    check({
+      id: 'screws',
+      label: 'Nearest screw to a route',
+      clearance: gapOf([[1, edge]], -SCREW_WOOD),
+      shown: gapOf([[1, edge]]),
+      bands: [
+        // Nothing but air or a sliver of wood under it.
+        { upTo: 0.5 - SCREW_WOOD, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: [ref],
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? `Every screw stands on wood, ${printMm(edge.value, 1)} mm from a route or more.`
+          : `A guard screw lands ${printMm(edge.value, 1)} mm from a route; the wood there splits out under ${SCREW_WOOD} mm.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'block-for-screw',
+                job: 'Glue a block into the route’s corner for that screw, or leave the screw out.',
+                how: 'A block of the body’s wood, flush with the top; a short screw.',
+                gives: 'nothing',
+                tools: ['wood', 'wood glue'],
+                plan: { slot: 'guard', size: 'screw.edge', delta: 6, doubt: 0.5 },
+              },
+            ],
+    }),
+  ]
+}
+
+function coverDrawing(build: Build, pose: Pose) {
+  const own = laidOutline(build, pose)
+  const outline = own.length ? own : rectangle(0, -95, 165, 60)
+  const marks: Mark[] = [{ mark: 'area', role: 'plastic', points: outline }]
+  for (const r of routeCorners(build)) marks.push({ mark: 'area', role: 'cavity', points: r.corners })
+  const control = controlRoute(build)
+  if (control) {
+    const { middle: m, half: h } = control
+    marks.push({ mark: 'area', role: 'cavity', points: rectangle(m.x - h.x, m.y - h.y, m.x + h.x, m.y + h.y) })
+    for (const { name, slot, radius, usual } of CONTROLS) {
+      const [x, y] = [valueAt(build, sizeRef('guard', `${name}.x`)), valueAt(build, sizeRef('guard', `${name}.y`))]
+      if (build.parts[slot] && x !== undefined && y !== undefined)
+        marks.push({
+          mark: 'circle',
+          role: 'metal',
+          at: laid(pose, pt(x, y)),
+          r: (valueAt(build, sizeRef(slot, radius)) ?? usual) / 2,
+        })
+    }
+  }
+  const d = datums(build)
+  const w = (valueAt(build, sizeRef('bridge', 'plate.width')) ?? 80) / 2
+  const front = valueAt(build, sizeRef('bridge', 'plate.front')) ?? 6
+  const x = d.studs - d.heelEnd
+  marks.push({
+    mark: 'area',
+    role: 'metal',
+    points: rectangle(x - front, -w, x - front + (valueAt(build, sizeRef('bridge', 'plate.length')) ?? 36), w),
+  })
+  return framed(
+    'Guard laid over the routes, from above',
+    'true proportion · dark: routes under it',
+    marks,
+    routeCorners(build).map((r) => ({
+      label: `${r.place} route covered by`,
+      value: `${printMm(Math.min(...r.corners.map((c) => insideBy(outline, c))), 1)} mm`,
+    })),
+    0.04,
+  )
+}

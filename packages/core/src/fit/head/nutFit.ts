@@ -1,0 +1,288 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, sizesFor, traitAt, valueAt } from '../../document/read'
+import type { Mark } from '../../drawing/drawing'
+import { framed, nothingYet } from '../../drawing/sections'
+import { rectangle } from '../../geometry/box'
+import { pt } from '../../geometry/point'
+import { jointOf, waitingJoint, type JointBase } from '../../judge/assemble'
+import { check, type Check, type JudgedJoint } from '../../judge/joint'
+import { gapOf } from '../../judge/known'
+import { likelyOf, linear, ofSize } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+
+/** Slot bottom above the fret plane to aim for before filing, mm: a nut is filed down, never up. [practice] */
+const START_HEIGHT = 0.4
+
+/** The nut in its slot: width, length, and whether its strings come out high enough. */
+export function nutInSlotJoint(build: Build): JudgedJoint {
+  const base: JointBase = {
+    id: 'nut-in-slot',
+    title: 'Nut in its slot',
+    slots: ['nut', 'neck'],
+    at: pt(-2, -34),
+    draw: () => nutDrawing(build),
+  }
+  const refs = { height: sizeRef('nut', 'height'), depth: sizeRef('neck', 'nut.slotDepth') }
+  const checks = [...heights(build), ...widths(build), ...lengths(build), ...slots(build), ...lockScrews(build)]
+  const { missing } = sizesFor(build, refs)
+  return checks.length ? jointOf(build, base, checks) : waitingJoint(base, missing)
+}
+
+function heights(build: Build): Check[] {
+  const refs = { height: sizeRef('nut', 'height'), depth: sizeRef('neck', 'nut.slotDepth') }
+  const { have, missing } = sizesFor(build, refs)
+  if (missing.length) return []
+  const blank = traitAt(build, 'nut', 'type') === 'blank'
+  const above = gapOf([
+    [1, have.height],
+    [-1, have.depth],
+  ])
+  const v = likelyOf(above)
+  const lack = START_HEIGHT - v
+  return [
+    check({
+      id: 'height',
+      label: 'Slot bottom above the fret plane, over what is wanted',
+      clearance: linear([[1, above]], -START_HEIGHT),
+      shown: above,
+      bands: [
+        { upTo: -2.5, is: 'wont-go' },
+        { upTo: -0.12, is: 'tight' },
+        { upTo: blank ? 4 : 0.5, is: 'snug' },
+        { upTo: Infinity, is: 'tight' },
+      ],
+      reads: Object.values(refs),
+      says: () =>
+        v < START_HEIGHT - 0.12
+          ? `The nut stands ${printMm(lack, 1)} mm too low: its slots end ${printMm(v)} mm ${v < 0 ? 'under' : 'over'} the fret plane and ${START_HEIGHT} is wanted to file from.`
+          : `The slots end ${printMm(v)} mm over the fret plane${v > START_HEIGHT + 0.5 && !blank ? ': high, file the bottom of the nut first' : ''}.`,
+      cures: ({ verdict }) => {
+        if (verdict === 'snug') return []
+        if (lack > 0)
+          return [
+            {
+              id: 'shim-nut',
+              job: `Shim the nut by ${printMm(lack + 0.1, 1)} mm: veneer or bone, full length and width.`,
+              how: 'Keeps a good nut; taper it when bass and treble want different heights. A dot of glue, or the strings alone hold it.',
+              gives: 'nothing',
+              tools: ['veneer or bone strip', 'P180 on a flat plate'],
+              plan: { slot: 'nut', size: 'height', delta: lack + 0.1, doubt: 0.08 },
+            },
+            {
+              id: 'new-nut',
+              job: `Or a new blank at least ${printMm(have.depth.value + START_HEIGHT + 0.6, 1)} mm high.`,
+              how: 'From the stash or bought; slots are filed after the frets are done.',
+              gives: 'the nut',
+              tools: ['nut files or round jet-cleaning files'],
+            },
+          ]
+        return [
+          {
+            id: 'sand-nut',
+            job: `Take ${printMm(v - START_HEIGHT - 0.1, 1)} mm off the nut’s bottom.`,
+            how: 'On P120 on a flat plate, held square; try it often.',
+            gives: 'nut',
+            tools: ['P120 on a flat plate'],
+            plan: { slot: 'nut', size: 'height', delta: START_HEIGHT + 0.1 - v, doubt: 0.08 },
+          },
+        ]
+      },
+    }),
+  ]
+}
+
+function widths(build: Build): Check[] {
+  const refs = { slot: sizeRef('neck', 'nut.slotWidth'), nut: sizeRef('nut', 'width') }
+  const { have, missing } = sizesFor(build, refs)
+  if (missing.length) return []
+  const c = gapOf([
+    [1, have.slot],
+    [-1, have.nut],
+  ])
+  return [
+    check({
+      id: 'width',
+      label: 'Slot minus nut, along the strings',
+      clearance: c,
+      bands: [
+        { upTo: -2, is: 'wont-go' },
+        { upTo: -0.02, is: 'tight' },
+        { upTo: 0.15, is: 'snug' },
+        { upTo: 1, is: 'loose' },
+        { upTo: Infinity, is: 'wont-go' },
+      ],
+      reads: Object.values(refs),
+      says: () => `The slot is ${printMm(have.slot.value)} mm wide and the nut ${printMm(have.nut.value)} mm.`,
+      cures: ({ verdict }) =>
+        verdict === 'tight' || verdict === 'wont-go'
+          ? [
+              {
+                id: 'thin-nut',
+                job: `Sand the nut’s back face by ${printMm(0.05 - likelyOf(c))} mm.`,
+                how: 'The face away from the board, flat on P180; the front face is where the scale starts.',
+                gives: 'nut',
+                tools: ['P180 on a flat plate'],
+                plan: { slot: 'nut', size: 'width', delta: likelyOf(c) - 0.05, doubt: 0.03 },
+              },
+            ]
+          : verdict === 'loose'
+            ? [
+                {
+                  id: 'shim-nut-face',
+                  job: `Glue a shaving of ${printMm(likelyOf(c) - 0.05)} mm to the nut’s back face.`,
+                  how: 'Behind, so that the front stays where the scale starts.',
+                  gives: 'nothing',
+                  tools: ['veneer shaving'],
+                },
+              ]
+            : [],
+    }),
+  ]
+}
+
+function lengths(build: Build): Check[] {
+  const refs = { nut: sizeRef('nut', 'length'), board: sizeRef('neck', 'nut.width') }
+  const { have, missing } = sizesFor(build, refs)
+  if (missing.length) return []
+  const over = gapOf([
+    [1, have.nut],
+    [-1, have.board],
+  ])
+  return [
+    check({
+      id: 'length',
+      label: 'Nut beyond the board',
+      clearance: over,
+      bands: [
+        { upTo: -2.5, is: 'wont-go' },
+        { upTo: -0.6, is: 'loose' },
+        { upTo: 0.35, is: 'snug' },
+        { upTo: Infinity, is: 'tight' },
+      ],
+      reads: Object.values(refs),
+      says: () => `The nut is ${printMm(have.nut.value, 1)} mm long on a ${printMm(have.board.value, 1)} mm board.`,
+      cures: ({ verdict }) =>
+        verdict === 'tight'
+          ? [
+              {
+                id: 'shorten-nut',
+                job: `File the nut’s ends flush: ${printMm(likelyOf(over), 1)} mm in all.`,
+                how: 'After it is in, with tape on the neck.',
+                gives: 'nut',
+                tools: ['file', 'tape'],
+                plan: { slot: 'nut', size: 'length', delta: -likelyOf(over), doubt: 0.1 },
+              },
+            ]
+          : [],
+    }),
+  ]
+}
+
+function slots(build: Build): Check[] {
+  const ref = sizeRef('nut', 'slot.extra')
+  const extra = sizeAt(build, ref)
+  if (!extra) return []
+  return [
+    check({
+      id: 'slots',
+      label: 'Slots wider than their strings',
+      clearance: ofSize(extra),
+      bands: [
+        { upTo: 0.02, is: 'tight' },
+        { upTo: 0.16, is: 'snug' },
+        { upTo: Infinity, is: 'loose' },
+      ],
+      reads: [ref],
+      says: () => `String slots are ${printMm(extra.value)} mm wider than their strings; 0.05 to 0.10 is wanted.`,
+      cures: ({ verdict }) =>
+        verdict === 'tight'
+          ? [
+              {
+                id: 'widen-slots',
+                job: `Widen the slots by ${printMm(0.07 - extra.value)} mm.`,
+                how: 'A round-bottomed file of the string’s own shape; a tight slot pings when tuned.',
+                gives: 'nut',
+                tools: ['nut files or round jet-cleaning files'],
+                plan: { slot: 'nut', size: 'slot.extra', delta: 0.07 - extra.value, doubt: 0.02 },
+              },
+            ]
+          : [],
+    }),
+  ]
+}
+
+/** A locking nut's screws in the neck's holes. */
+function lockScrews(build: Build): Check[] {
+  const refs = { own: sizeRef('nut', 'screw.spread'), wood: sizeRef('neck', 'nut.screws') }
+  const { have, missing } = sizesFor(build, refs)
+  if (missing.length || traitAt(build, 'nut', 'type') !== 'locking') return []
+  const off = gapOf([
+    [1, have.own],
+    [-1, have.wood],
+  ])
+  return [
+    check({
+      id: 'lock-screws',
+      label: 'Locking nut’s screws',
+      clearance: off.map((n) => ({ ...n, mean: 0.3 - Math.abs(n.mean) })),
+      shown: off,
+      bands: [
+        { upTo: -1, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: Object.values(refs),
+      says: () => `Its screws are ${printMm(have.own.value, 1)} mm apart and the neck’s holes ${printMm(have.wood.value, 1)} mm.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'plug-lock-holes',
+                job: `Plug the neck’s holes and drill them ${printMm(have.own.value, 1)} mm apart.`,
+                how: 'Hard dowel along the grain; the shelf must bear the nut on its whole face.',
+                gives: 'nothing',
+                tools: ['dowel', 'wood glue', 'drill stand'],
+                plan: { slot: 'neck', size: 'nut.screws', delta: likelyOf(off), doubt: 0.1 },
+              },
+            ],
+    }),
+  ]
+}
+
+function nutDrawing(build: Build) {
+  const { have, missing } = sizesFor(build, { height: sizeRef('nut', 'height'), depth: sizeRef('neck', 'nut.slotDepth') })
+  if (missing.length) return nothingYet('Nut in its slot')
+  const w = valueAt(build, sizeRef('neck', 'nut.slotWidth')) ?? 3.3
+  const nw = valueAt(build, sizeRef('nut', 'width')) ?? 3.3
+  const crown = valueAt(build, sizeRef('neck', 'crown')) ?? 1.1
+  const bottom = have.depth.value
+  const top = bottom - have.height.value
+  const marks: Mark[] = [
+    {
+      mark: 'area',
+      role: 'neck-wood',
+      points: [
+        pt(-16, crown + 2),
+        pt(-w, crown + 2),
+        pt(-w, bottom),
+        pt(0, bottom),
+        pt(0, crown + 6),
+        pt(26, crown + 6),
+        pt(26, bottom + 7),
+        pt(-16, bottom + 7),
+      ],
+    },
+    { mark: 'area', role: 'board', points: rectangle(0, crown, 26, crown + 6) },
+    { mark: 'area', role: 'fret', points: rectangle(19, 0, 21, crown) },
+    { mark: 'area', role: 'plastic', points: rectangle(-nw, top, 0, bottom) },
+    { mark: 'line', role: 'guide', dashed: true, points: [pt(-16, 0), pt(26, 0)] },
+    { mark: 'line', role: 'string', points: [pt(-16, top + 2.2), pt(-nw, top), pt(0, top), pt(26, top - 0.2)] },
+    { mark: 'dimension', from: pt(8, 0), to: pt(8, top), text: printMm(-top), emphasis: true },
+    { mark: 'dimension', from: pt(-9, bottom), to: pt(-9, 0), text: printMm(bottom, 1) },
+  ]
+  return framed('Nut in its slot, from the side', 'true proportion · dashed: fret plane', marks, [
+    { label: 'Slot bottom above the fret plane', value: `${printMm(-top)} mm` },
+    { label: 'Nut height', value: `${printMm(have.height.value)} mm` },
+  ])
+}

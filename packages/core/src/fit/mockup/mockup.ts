@@ -1,0 +1,204 @@
+import type { Build, MockupResult } from '../../document/build'
+import { enteredAt, type SizeRef } from '../../document/read'
+import type { JudgedJoint } from '../../judge/joint'
+import { existsIn, JOINT_KINDS } from '../findJoints'
+
+/** One thing to do in the real trial build, with what is written down about it. */
+export interface MockupStep {
+  id: string
+  title: string
+  /** What to do, in bench words. */
+  how: string
+  /** Measured: the reading goes to this size. Otherwise a person says how it went. */
+  ref?: SizeRef
+  /** Joints this step settles. */
+  joints: string[]
+  /** What the result stands on: when this changes, the result is stale. */
+  basis: string
+}
+
+interface Wanted {
+  id: string
+  title: string
+  how: string
+  joints: readonly string[]
+  ref?: SizeRef
+}
+
+const size = (slot: SizeRef['slot'], key: string): SizeRef => ({ slot, size: key })
+
+/**
+ * The trial build in the order it is done: everything together once before any finish, then apart. Bushings are not pressed in and
+ * out; the bridge goes on loosely. [practice]
+ */
+const ORDER: readonly Wanted[] = [
+  {
+    id: 'pocket-mouth',
+    title: 'Pocket width at the mouth',
+    how: 'Inside jaws, at the edge where the neck enters, halfway down the wall. Three readings, the middle one.',
+    ref: size('body', 'pocket.widthMouth'),
+    joints: ['pocket-mouth'],
+  },
+  {
+    id: 'heel-mouth',
+    title: 'Heel width at the mouth',
+    how: 'Outside jaws, where the heel leaves the pocket.',
+    ref: size('neck', 'heel.widthMouth'),
+    joints: ['pocket-mouth'],
+  },
+  {
+    id: 'pocket-end',
+    title: 'Pocket width at the end',
+    how: 'At the wall the heel stops against.',
+    ref: size('body', 'pocket.widthEnd'),
+    joints: ['pocket-end'],
+  },
+  {
+    id: 'heel-end',
+    title: 'Heel width at the end',
+    how: 'At the very end of the heel.',
+    ref: size('neck', 'heel.widthEnd'),
+    joints: ['pocket-end'],
+  },
+  {
+    id: 'floor',
+    title: 'Pocket floor',
+    how: 'Straight-edge both ways and across the corners; the deepest gap. Scrape chips and paint lumps first, and write the tilt down before.',
+    ref: size('body', 'pocket.dip'),
+    joints: ['pocket-depth'],
+  },
+  {
+    id: 'neck-in',
+    title: 'Bare neck into the pocket',
+    how: 'Firm hand press, no hammer. Does it go home against the end wall, without rocking?',
+    joints: ['pocket-mouth', 'pocket-end', 'pocket-depth'],
+  },
+  {
+    id: 'axis',
+    title: 'Neck axis at the bridge',
+    how: 'Straight-edge along each neck edge, pencil both lines on the body, measure the middle between them against the bridge’s middle. Bass side positive.',
+    ref: size('body', 'axisAtBridge'),
+    joints: ['strings-on-board'],
+  },
+  {
+    id: 'reach',
+    title: 'Pocket mouth to bridge',
+    how: 'Ruler along the centre line; check with nut to fret 12, doubled.',
+    ref: size('body', 'mouthToBridge'),
+    joints: ['bridge-reach'],
+  },
+  {
+    id: 'bridge-on',
+    title: 'Bridge loosely in place',
+    how: 'On its posts or taped down; nothing pressed, nothing screwed.',
+    joints: ['bridge-on-body', 'bridge-screws', 'tail-studs'],
+  },
+  {
+    id: 'strings-line',
+    title: 'Two outer strings or threads',
+    how: 'From nut to bridge. Do they run inside the board’s edges, over the poles?',
+    joints: ['strings-on-board', 'poles-neck', 'poles-middle', 'poles-bridge'],
+  },
+  {
+    id: 'bridge-low',
+    title: 'Saddle height at the bridge’s lowest',
+    how: 'Wind it right down; body to the top of the saddle.',
+    ref: size('bridge', 'height.min'),
+    joints: ['bridge-height'],
+  },
+  {
+    id: 'nut-height',
+    title: 'Trial nut: slot above the fret plane',
+    how: 'Straight-edge on the crowns, feeler under it at the nut.',
+    ref: size('nut', 'slot'),
+    joints: ['bridge-height', 'nut-in-slot'],
+  },
+  {
+    id: 'low-enough',
+    title: 'Can it go low enough',
+    how: 'Outer strings on, bridge at its lowest: is the action at fret 12 at or under what you want, and do the strings clear the covers?',
+    joints: ['bridge-height', 'saddle-break'],
+  },
+  {
+    id: 'pickups-in',
+    title: 'Pickups in',
+    how: 'Into their routes, rings or guard, screws run down; nothing forced. Wrap them: filings stick.',
+    joints: ['room-neck', 'room-middle', 'room-bridge'],
+  },
+  {
+    id: 'guard-on',
+    title: 'Guard on',
+    how: 'Neck in, guard pushed tight to it, two pieces of tape. Openings over the routes, bridge clear, screw holes on wood?',
+    joints: ['guard-openings', 'guard-cover'],
+  },
+  {
+    id: 'controls-in',
+    title: 'Controls in',
+    how: 'Pots, switch and jack through their holes with washer and nut; knobs on. Anything touching inside?',
+    joints: ['pot-volume', 'pot-tone', 'switch', 'knobs', 'jack', 'control-reach', 'wire-passage', 'active', 'shields-meet'],
+  },
+  {
+    id: 'housing',
+    title: 'One tuner housing',
+    how: 'Across the flange, along the row; deburr first.',
+    ref: size('tuners', 'housing.width'),
+    joints: ['tuner-row'],
+  },
+  {
+    id: 'tuners-in',
+    title: 'Tuners in place',
+    how: 'Through their bores without pressing bushings in and out; lined up by a straight-edge.',
+    joints: ['tuner-row', 'tuner-bore', 'nut-break'],
+  },
+  { id: 'truss', title: 'Truss tool', how: 'Does it reach its nut and swing?', joints: ['truss-access'] },
+  { id: 'hang', title: 'Hang it on a strap', how: 'Let go of the neck. Does it stay, drift, or dip?', joints: ['balance'] },
+]
+
+/** Everything the joints of a step read, as one text; it changes when any of it does. */
+function basisOf(build: Build, ref: SizeRef | undefined, joints: readonly JudgedJoint[]): string {
+  const refs = joints.flatMap((j) => [...j.reads, ...j.missing])
+  // A measured step's own size is its result, not what it stands on.
+  const others = refs.filter((r) => !(ref && r.slot === ref.slot && r.size === ref.size))
+  const names = joints.flatMap((j) => j.slots).map((s) => `${s}=${build.parts[s]?.name ?? ''}`)
+  const values = ref ? [] : others.map((r) => `${r.slot}/${r.size}=${enteredAt(build, r)?.value ?? ''}`)
+  return digest([...new Set([...names, ...values])].toSorted().join(';'))
+}
+
+/** Short fingerprint of a text: FNV-1a, 32 bits. [published: Fowler, Noll, Vo, from memory] */
+function digest(text: string): string {
+  let h = 0x811c9dc5
+  for (let i = 0; i < text.length; i++) h = Math.imul(h ^ text.charCodeAt(i), 0x01000193) >>> 0
+  return h.toString(16)
+}
+
+/** Steps of the trial build that this build has something for, in order. */
+export function mockupSteps(build: Build): MockupStep[] {
+  const joints = JOINT_KINDS.filter((k) => existsIn(k, build)).map((k) => k.find(build))
+  return ORDER.flatMap((w): MockupStep[] => {
+    const mine = joints.filter((j) => w.joints.includes(j.id))
+    if (!mine.length || (w.ref && !build.parts[w.ref.slot])) return []
+    return [
+      {
+        id: w.id,
+        title: w.title,
+        how: w.how,
+        joints: mine.map((j) => j.id),
+        basis: basisOf(build, w.ref, mine),
+        ...(w.ref ? { ref: w.ref } : {}),
+      },
+    ]
+  })
+}
+
+export type MockupState = 'open' | 'done' | 'stale'
+export const stateOf = (step: MockupStep, result: MockupResult | undefined): MockupState =>
+  !result ? 'open' : result.basis === step.basis ? 'done' : 'stale'
+
+/** Wood and plastic jobs the trial leaves behind, each to be done before any finish. */
+export function jobsLeft(joints: readonly JudgedJoint[]): { joint: string; title: string; job: string; gives: string }[] {
+  return joints.flatMap((j) => {
+    if (j.verdict !== 'tight' && j.verdict !== 'wont-go') return []
+    const [cure] = j.cures
+    return cure ? [{ joint: j.id, title: j.title, job: cure.job, gives: cure.gives }] : []
+  })
+}

@@ -1,0 +1,142 @@
+import { describe, expect, it } from 'vitest'
+import { jointIn } from '../../testing/bench'
+import { changed, fullBuild, without } from '../../testing/fullBuild'
+import { judgeRows, checkIn } from '../../testing/rows'
+import { findJoints, judgeJoints } from '../findJoints'
+
+describe('a build on which everything fits', () => {
+  it('every joint is snug, raw and after the planned coats', () => {
+    const not = judgeJoints(fullBuild()).filter((j) => j.verdict !== 'snug' || (j.coated ?? 'snug') !== 'snug')
+    expect(not.map((j) => [j.id, j.verdict, j.coated])).toEqual([])
+    expect(judgeJoints(fullBuild()).length).toBeGreaterThan(35)
+  })
+  it('no joint asks for anything', () => expect(judgeJoints(fullBuild()).flatMap((j) => j.missing)).toEqual([]))
+  it('and its drawings are drawn, with their numbers', () => {
+    for (const j of findJoints(fullBuild())) {
+      expect(j.drawing.title.length, j.id).toBeGreaterThan(3)
+      expect(j.drawing.bounds.width, j.id).toBeGreaterThan(0)
+      expect(j.drawing.numbers.length, j.id).toBeGreaterThan(0)
+    }
+  })
+  it('without body or neck there is no pocket to judge', () => {
+    const ids = judgeJoints(without(fullBuild(), 'neck')).map((j) => j.id)
+    expect(ids).not.toContain('pocket-mouth')
+    expect(ids).not.toContain('bridge-height')
+    expect(ids).toContain('bridge-on-body')
+  })
+})
+
+// Limits of the joints [practice]; sums [physics].
+describe('heel in pocket', () => {
+  judgeRows([
+    {
+      what: '0.35 mm too narrow',
+      joint: 'pocket-mouth',
+      check: 'width',
+      verdict: 'tight',
+      sizes: { 'body/pocket.widthMouth': 56 },
+      says: /0\.35 mm too narrow/,
+      job: /^Shave/,
+    },
+    { what: '1.4 mm too narrow', joint: 'pocket-mouth', check: 'width', verdict: 'wont-go', sizes: { 'body/pocket.widthMouth': 54.95 } },
+    {
+      what: '0.7 mm too wide',
+      joint: 'pocket-mouth',
+      check: 'width',
+      verdict: 'loose',
+      sizes: { 'body/pocket.widthMouth': 57.05 },
+      job: /[Ll]ine|veneer/,
+    },
+    {
+      what: '0.3 mm too narrow at the end',
+      joint: 'pocket-end',
+      check: 'width',
+      verdict: 'tight',
+      sizes: { 'body/pocket.widthEnd': 56.05 },
+    },
+    { what: '0.75 mm too wide at the end', joint: 'pocket-end', check: 'width', verdict: 'loose', sizes: { 'neck/heel.widthEnd': 55.8 } },
+    {
+      what: 'pocket corners rounder than the heel’s',
+      joint: 'pocket-end',
+      check: 'corner',
+      verdict: 'tight',
+      sizes: { 'body/pocket.radius': 8, 'neck/heel.radius': 5 },
+    },
+    {
+      what: 'heel corners rounder than the pocket’s',
+      joint: 'pocket-end',
+      check: 'corner',
+      verdict: 'snug',
+      sizes: { 'body/pocket.radius': 3, 'neck/heel.radius': 9 },
+    },
+  ])
+  it('flat-sawn heel in the same body: a dry day’s snug closes by July, the quarter-sawn one does not', () => {
+    const dry = { ...fullBuild(), room: { low: 30, high: 75, now: 30 } }
+    const flat = changed(dry, {}, { 'neck/grain': 'flat' })
+    expect(checkIn(dry, 'pocket-mouth', 'width').raw.verdict).toBe('snug')
+    expect(['tight', 'cant-tell']).toContain(checkIn(flat, 'pocket-mouth', 'width').raw.verdict)
+    expect(checkIn(flat, 'pocket-mouth', 'width').says).toMatch(/damp/)
+  })
+  it('the year’s range is a table and a chart of twelve months', () => {
+    const [year] = jointIn(fullBuild(), 'pocket-mouth').tables
+    expect(year!.chart!.values).toHaveLength(12)
+  })
+  it('film in an unmasked pocket makes it tighter, a masked one leaves it', () => {
+    const raw = changed(fullBuild(), {}, { 'body/surface': 'raw' })
+    const open = { ...raw, finish: { ...raw.finish, maskPocket: false, coats: 12 } }
+    expect(checkIn(open, 'pocket-mouth', 'width').coated!.chances.tight).toBeGreaterThan(
+      checkIn(open, 'pocket-mouth', 'width').raw.chances.tight,
+    )
+    const masked = { ...raw, finish: { ...raw.finish, maskPocket: true, coats: 12 } }
+    expect(checkIn(masked, 'pocket-mouth', 'width').coated!.verdict).toBe('snug')
+  })
+})
+
+describe('pocket depth and floor', () => {
+  judgeRows([
+    { what: 'floor dips 0.4', joint: 'pocket-depth', check: 'dip', verdict: 'tight', sizes: { 'body/pocket.dip': 0.4 }, says: /0\.4 mm/ },
+    { what: 'floor dips 1.2', joint: 'pocket-depth', check: 'dip', verdict: 'wont-go', sizes: { 'body/pocket.dip': 1.2 } },
+    {
+      what: 'board over the guard, too low',
+      joint: 'pocket-depth',
+      check: 'overhang',
+      verdict: 'tight',
+      sizes: { 'body/pocket.depth': 17.6 },
+      says: /meets the guard/,
+    },
+  ])
+  it('board above the body = heel - pocket; above the guard = heel - pocket - guard', () => {
+    const j = jointIn(fullBuild(), 'pocket-depth')
+    expect(j.says).toMatch(/9\.5 mm above the body, 7 mm above the guard/)
+    expect(jointIn(without(fullBuild(), 'guard'), 'pocket-depth').says).toMatch(/9\.5 mm above the body\./)
+  })
+})
+
+describe('neck screws', () => {
+  judgeRows([
+    {
+      what: 'through the board',
+      joint: 'neck-screws',
+      check: 'tip',
+      verdict: 'wont-go',
+      sizes: { 'neck-screws/length': 57 },
+      says: /come through the board/,
+    },
+    { what: '1.5 mm under the board', joint: 'neck-screws', check: 'tip', verdict: 'tight', sizes: { 'neck-screws/length': 53.7 } },
+    { what: 'bites 5 mm', joint: 'neck-screws', check: 'bite', verdict: 'wont-go', sizes: { 'neck-screws/length': 35 } },
+    { what: 'bites 9 mm', joint: 'neck-screws', check: 'bite', verdict: 'tight', sizes: { 'neck-screws/length': 38.8 }, job: /longer/ },
+  ])
+  it('a thicker plate takes what it is thick from the bite', () => {
+    const bite = (plate: number) =>
+      checkIn(changed(fullBuild(), { 'neck-screws/plate.thickness': plate }), 'neck-screws', 'bite').shown![0]!.mean
+    expect(bite(1.5) - bite(3.5)).toBeCloseTo(2, 9)
+  })
+})
+
+describe('truss tool', () => {
+  it('a heel-end adjuster wants a notch; cut, it goes', () => {
+    const heel = changed(fullBuild(), {}, { 'neck/truss': 'heel' })
+    expect(jointIn(heel, 'truss-access').verdict).toBe('wont-go')
+    expect(jointIn(changed(heel, {}, { 'body/notch': 'yes' }), 'truss-access').verdict).toBe('snug')
+  })
+})

@@ -1,0 +1,149 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, sizesFor, valueAt } from '../../document/read'
+import type { Mark } from '../../drawing/drawing'
+import { framed } from '../../drawing/sections'
+import { rectangle } from '../../geometry/box'
+import { pt } from '../../geometry/point'
+import { datums } from '../../instrument/datums'
+import { jointOf, waitingJoint, type JointBase } from '../../judge/assemble'
+import { check, type Check, type JudgedJoint } from '../../judge/joint'
+import { gapOf, sizeOr } from '../../judge/known'
+import { likelyOf, ofSize } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+
+/** A floor that dips more than this rocks the neck or acts as a hidden shim, mm. [practice] */
+const DIP_BANDS = [
+  { upTo: 0.1, is: 'snug' },
+  { upTo: 0.8, is: 'tight' },
+  { upTo: Infinity, is: 'wont-go' },
+] as const
+/** Room between the board's overhang and what lies under it, mm. [practice] */
+const UNDER_BANDS = [
+  { upTo: -2, is: 'wont-go' },
+  { upTo: 0.2, is: 'tight' },
+  { upTo: Infinity, is: 'snug' },
+] as const
+
+/**
+ * How high the board stands: board above body = heel thickness - pocket depth, above the guard less its thickness.
+ * The overhanging end must clear what lies under it, and the floor must be flat. [physics]
+ */
+export function pocketDepthJoint(build: Build): JudgedJoint {
+  const refs = { heel: sizeRef('neck', 'heel.thickness'), pocket: sizeRef('body', 'pocket.depth') }
+  const d = datums(build)
+  const base: JointBase = {
+    id: 'pocket-depth',
+    title: 'Pocket depth and floor',
+    slots: ['body', 'neck', ...(build.parts.guard ? (['guard'] as const) : [])],
+    at: pt(d.heelEnd - 18, -34),
+    draw: () => depthDrawing(build),
+  }
+  const { have, missing } = sizesFor(build, refs)
+  if (missing.length) return waitingJoint(base, missing)
+  const guard = sizeAt(build, sizeRef('guard', 'thickness'))
+  const above = have.heel.value - have.pocket.value
+  const boardRef = sizeRef('neck', 'board.thickness')
+  const board = sizeOr(build, boardRef, 6, 0.6)
+  const overhang = (valueAt(build, sizeRef('neck', 'boardLength')) ?? 0) - (valueAt(build, sizeRef('neck', 'nutToHeelEnd')) ?? 0)
+  const stands = `Board stands ${printMm(above, 1)} mm above the body${guard ? `, ${printMm(above - guard.value, 1)} mm above the guard` : ''}.`
+  const checks: Check[] = []
+  const under = gapOf([[1, have.heel], [-1, have.pocket], [-1, board], ...(guard ? ([[-1, guard]] as const) : [])])
+  checks.push(
+    check({
+      id: 'overhang',
+      label: 'Under the board’s end',
+      clearance: under,
+      bands: overhang > 0.5 ? UNDER_BANDS : [{ upTo: Infinity, is: 'snug' }],
+      reads: [refs.heel, refs.pocket, boardRef, ...(guard ? [sizeRef('guard', 'thickness')] : [])],
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? stands
+          : `${stands} Its overhanging end meets the ${guard ? 'guard' : 'body'} ${printMm(Math.max(0, 0.2 - likelyOf(under)), 1)} mm before the heel is down.`,
+      cures: ({ verdict }) => {
+        const lift = Math.max(0.1, 0.3 - likelyOf(under))
+        return verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'lift-heel',
+                job: `Put a flat plate ${printMm(lift, 1)} mm thick under the whole heel.`,
+                how: 'Full length and full width, so that the heel is carried; the bridge goes up by as much. Easy to undo.',
+                gives: 'nothing',
+                tools: ['veneer or plate', 'knife'],
+                plan: { slot: 'body', size: 'pocket.depth', delta: -lift, doubt: 0.1 },
+              },
+              ...(guard
+                ? [
+                    {
+                      id: 'trim-guard',
+                      job: 'Or cut the guard back so that it ends at the heel, not under the board.',
+                      how: 'Knife and file along the board’s end; plastic is cheaper than wood.',
+                      gives: 'guard',
+                      tools: ['knife', 'file'],
+                    },
+                  ]
+                : []),
+            ]
+      },
+    }),
+  )
+  const dip = sizeAt(build, sizeRef('body', 'pocket.dip'))
+  if (dip)
+    checks.push(
+      check({
+        id: 'dip',
+        label: 'Floor dip',
+        clearance: ofSize(dip),
+        bands: DIP_BANDS,
+        reads: [sizeRef('body', 'pocket.dip')],
+        says: ({ verdict }) =>
+          verdict === 'snug'
+            ? 'The floor is flat.'
+            : `The floor dips ${printMm(dip.value)} mm: the neck rocks, or sits on a hidden shim. Write the tilt down before you scrape, so that a shim of ${printMm(dip.value)} mm can bring it back.`,
+        cures: ({ verdict }) =>
+          verdict === 'snug'
+            ? []
+            : [
+                {
+                  id: 'flatten-floor',
+                  job: `Scrape chips and paint lumps level, or fill the dip of ${printMm(dip.value)} mm with veneer.`,
+                  how: 'Scraper or chisel laid flat, straight-edge both ways and across the corners. Before any finish.',
+                  gives: 'body',
+                  tools: ['scraper or chisel', 'straight-edge'],
+                  plan: { slot: 'body', size: 'pocket.dip', delta: -dip.value, doubt: 0.03 },
+                },
+              ],
+      }),
+    )
+  return jointOf(build, base, checks)
+}
+
+/** Heel on the pocket floor from the side, with board, overhang and guard. */
+function depthDrawing(build: Build) {
+  const v = (slot: 'body' | 'neck' | 'guard', size: string, otherwise: number) => valueAt(build, { slot, size }) ?? otherwise
+  const depth = v('body', 'pocket.depth', 16)
+  const heel = v('neck', 'heel.thickness', 25.4)
+  const board = v('neck', 'board.thickness', 6)
+  const length = v('body', 'pocket.length', 76)
+  const over = Math.max(0, v('neck', 'boardLength', 470) - v('neck', 'nutToHeelEnd', 462))
+  const guard = build.parts.guard ? v('guard', 'thickness', 2.5) : 0
+  const top = -(heel - depth)
+  const marks: Mark[] = [
+    {
+      mark: 'area',
+      role: 'body-wood',
+      points: [pt(0, depth), pt(length, depth), pt(length, 0), pt(length + 34, 0), pt(length + 34, 30), pt(0, 30)],
+    },
+    { mark: 'area', role: 'neck-wood', points: rectangle(-26, top + board, length, depth) },
+    { mark: 'area', role: 'board', points: rectangle(-26, top, length + over, top + board) },
+    { mark: 'dimension', from: pt(-8, depth), to: pt(-8, top), text: printMm(heel, 1) },
+    { mark: 'dimension', from: pt(length - 14, depth), to: pt(length - 14, 0), text: printMm(depth, 1), emphasis: true },
+    { mark: 'dimension', from: pt(length + 28, 0), to: pt(length + 28, top), text: printMm(-top, 1) },
+  ]
+  if (guard) marks.push({ mark: 'area', role: 'plastic', points: rectangle(length + 0.4, -guard, length + 34, 0) })
+  return framed('Heel on the pocket floor, from the side', 'true proportion', marks, [
+    { label: 'Board above the body', value: `${printMm(-top)} mm` },
+    { label: 'Board above the guard', value: guard ? `${printMm(-top - guard)} mm` : 'no guard' },
+    { label: 'Overhang of the board', value: `${printMm(over, 1)} mm` },
+  ])
+}

@@ -1,0 +1,156 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, sizesFor } from '../../document/read'
+import type { Drawing, Mark } from '../../drawing/drawing'
+import { rectangle } from '../../geometry/box'
+import { pt } from '../../geometry/point'
+import { datums } from '../../instrument/datums'
+import { jointOf, waitingJoint } from '../../judge/assemble'
+import { check, type JudgedJoint } from '../../judge/joint'
+import type { Band } from '../../judge/verdict'
+import { fretPlace } from '../../physics/frets'
+import { likelyOf, ofSize, propagate } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+
+/** String centre to board edge at the last fret: usual 3 to 4 mm, worrying under 2.5. [practice] */
+const MARGIN_BANDS: readonly Band[] = [
+  { upTo: 1.2, is: 'wont-go' },
+  { upTo: 2.5, is: 'tight' },
+  { upTo: 7.5, is: 'snug' },
+  { upTo: Infinity, is: 'loose' },
+]
+/** A difference between the two margins that the eye sees, mm. [practice] */
+const VISIBLE = 0.8
+
+/**
+ * Margins from the outer strings to the board's edges at the last fret, mm. The neck turns about the pocket's middle,
+ * so an axis that passes the bridge on the bass side carries the board's end that way and the nut the other.
+ * @param e axis beside the bridge's middle, mm, bass positive
+ */
+export function boardMargins(
+  board: { widthEnd: number; scale: number; frets: number; pocketMiddle: number },
+  spread: { nut: number; bridge: number },
+  e: number,
+): { bass: number; treble: number } {
+  const last = fretPlace(board.scale, board.frets)
+  const slope = e / (board.scale - board.pocketMiddle)
+  const boardMiddle = slope * (last - board.pocketMiddle)
+  const nutMiddle = -slope * board.pocketMiddle
+  const along = last / board.scale
+  const middle = nutMiddle * (1 - along)
+  const half = (spread.nut + (spread.bridge - spread.nut) * along) / 2
+  return {
+    bass: boardMiddle + board.widthEnd / 2 - (middle + half),
+    treble: middle - half - (boardMiddle - board.widthEnd / 2),
+  }
+}
+
+export function stringsOnBoardJoint(build: Build): JudgedJoint {
+  const refs = {
+    widthEnd: sizeRef('neck', 'board.widthEnd'),
+    frets: sizeRef('neck', 'frets'),
+    nut: sizeRef('nut', 'spread'),
+    bridge: sizeRef('bridge', 'spread'),
+  }
+  const d = datums(build)
+  const base = {
+    id: 'strings-on-board',
+    title: 'Strings on the board',
+    slots: ['neck', 'nut', 'bridge'] as ('neck' | 'nut' | 'bridge')[],
+    at: pt(d.heelEnd - 60, 44),
+  }
+  const { have, missing } = sizesFor(build, refs)
+  if (missing.length) return waitingJoint({ ...base, draw: () => emptyBoard() }, missing)
+  const axis = sizeAt(build, sizeRef('body', 'axisAtBridge')) ?? { value: 0, doubt: 2, known: 'assumed' as const }
+  const pocketMiddle = (d.mouth + d.heelEnd) / 2
+  const margin = (side: 'bass' | 'treble') =>
+    propagate(
+      ([widthEnd, nut, bridge, e]) =>
+        boardMargins({ widthEnd: widthEnd!, scale: d.scale, frets: have.frets.value, pocketMiddle }, { nut: nut!, bridge: bridge! }, e!)[
+          side
+        ],
+      [ofSize(have.widthEnd), ofSize(have.nut), ofSize(have.bridge), ofSize(axis)],
+    )
+  const both = { bass: margin('bass'), treble: margin('treble') }
+  const bass = likelyOf(both.bass)
+  const treble = likelyOf(both.treble)
+  const bias = bass - treble
+  const reads = [...Object.values(refs), sizeRef('body', 'axisAtBridge')]
+  const narrow = (side: 'bass' | 'treble') =>
+    check({
+      id: side,
+      label: `Margin, ${side} side`,
+      clearance: both[side],
+      bands: MARGIN_BANDS,
+      reads,
+      says: ({ verdict }) => {
+        const list = `Outer strings run ${printMm(bass, 1)} mm (bass) and ${printMm(treble, 1)} mm (treble) from the board’s edges at the last fret.`
+        if (verdict === 'tight' || verdict === 'wont-go') return `${list} Under 2.5 mm a string slips off the edge when fretted.`
+        if (Math.abs(bias) > VISIBLE) return `${list} The eye sees that difference of ${printMm(Math.abs(bias), 1)} mm.`
+        return list
+      },
+      cures: ({ verdict }) =>
+        verdict === 'tight' || verdict === 'wont-go'
+          ? [
+              Math.abs(bias) > VISIBLE
+                ? {
+                    id: 'turn-neck',
+                    job: `Turn the neck: bring its axis ${printMm(Math.abs(axis.value), 1)} mm to the ${axis.value > 0 ? 'treble' : 'bass'} side at the bridge.`,
+                    how: 'Ease one wall at the mouth and the other at the end, about half the pocket’s share each; two threads for the outer strings show it best.',
+                    gives: 'body',
+                    tools: ['two threads', 'chisel', 'P120 on a flat block'],
+                  }
+                : {
+                    id: 'narrower-spacing',
+                    job: 'Use a nut or saddles with closer string spacing.',
+                    how: 'A new nut cut from a blank is the cheaper of the two; board edges stay as they are.',
+                    gives: 'nut',
+                    tools: ['nut blank', 'nut files or round jet-cleaning files'],
+                  },
+            ]
+          : [],
+    })
+  const checks = bass < treble ? [narrow('bass'), narrow('treble')] : [narrow('treble'), narrow('bass')]
+  return jointOf(build, { ...base, draw: () => boardDrawing(build, have.widthEnd.value, { bass, treble }) }, checks)
+}
+
+const emptyBoard = (): Drawing => ({
+  title: 'Board at the last fret',
+  marks: [],
+  bounds: { x: -30, y: -12, width: 60, height: 24 },
+  numbers: [],
+})
+
+/** The board cut across at the last fret, strings above it, seen from the bridge; true proportion. */
+function boardDrawing(build: Build, width: number, margin: { bass: number; treble: number }): Drawing {
+  const side = build.handedness === 'left' ? -1 : 1
+  const n = build.strings
+  const left = -width / 2 + (side > 0 ? margin.bass : margin.treble)
+  const right = width / 2 - (side > 0 ? margin.treble : margin.bass)
+  const marks: Mark[] = [
+    { mark: 'area', role: 'neck-wood', points: rectangle(-width / 2, 7, width / 2, 20) },
+    { mark: 'area', role: 'board', points: rectangle(-width / 2, 1.2, width / 2, 7) },
+    { mark: 'area', role: 'fret', points: rectangle(-width / 2 + 0.5, 0, width / 2 - 0.5, 1.2) },
+  ]
+  for (let i = 0; i < n; i++) {
+    const x = n === 1 ? 0 : left + ((right - left) * i) / (n - 1)
+    // Looking from bridge to nut the low strings lie on the left of a right-handed neck.
+    const thick = side > 0 ? n - 1 - i : i
+    marks.push({ mark: 'circle', role: 'string', at: pt(x, -2), r: 0.3 + 0.09 * thick })
+  }
+  const [l, r] = side > 0 ? [margin.bass, margin.treble] : [margin.treble, margin.bass]
+  marks.push({ mark: 'dimension', from: pt(-width / 2, -7), to: pt(left, -7), text: printMm(l, 1), emphasis: true })
+  marks.push({ mark: 'dimension', from: pt(right, -7), to: pt(width / 2, -7), text: printMm(r, 1), emphasis: true })
+  marks.push({ mark: 'label', at: pt(-width / 2, -12), text: side > 0 ? 'bass' : 'treble', anchor: 'start' })
+  marks.push({ mark: 'label', at: pt(width / 2, -12), text: side > 0 ? 'treble' : 'bass', anchor: 'end' })
+  return {
+    title: 'Board at the last fret, seen from the bridge',
+    note: 'true proportion',
+    marks,
+    bounds: { x: -width / 2 - 6, y: -16, width: width + 12, height: 40 },
+    numbers: [
+      { label: 'Board width at the last fret', value: `${printMm(width)} mm` },
+      { label: 'Margin, bass side', value: `${printMm(margin.bass, 1)} mm` },
+      { label: 'Margin, treble side', value: `${printMm(margin.treble, 1)} mm` },
+    ],
+  }
+}

@@ -1,0 +1,85 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, traitAt, valueAt } from '../../document/read'
+import { screwStack } from '../../drawing/sections'
+import type { PickupPlace } from '../../instrument/guardPlace'
+import { check, type Check } from '../../judge/joint'
+import { gapOf, sizeOr } from '../../judge/known'
+import { likelyOf, linear } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+
+/**
+ * A pickup that hangs from screws in the body: thread left in the wood at its highest setting must be at least one and a half
+ * diameters. engaged = length - (route depth - depth of the ears) - travel. [practice]
+ */
+export function screwBite(build: Build, place: PickupPlace): Check[] {
+  const slot = `pickup-${place}` as const
+  if (traitAt(build, slot, 'mount') !== 'body') return []
+  const refs = { screw: sizeRef(slot, 'screw.length'), depth: sizeRef(`body`, `route.${place}.depth`), own: sizeRef(slot, 'depth') }
+  const screw = sizeAt(build, refs.screw)
+  const wood = sizeAt(build, refs.depth)
+  const own = sizeAt(build, refs.own)
+  if (!screw || !wood || !own) return []
+  const travel = sizeOr(build, sizeRef(slot, 'travel'), 6, 1)
+  const d = valueAt(build, sizeRef(slot, 'screw.diameter')) ?? 3
+  // The ears sit at the bottom of the cover: raised by the travel they stand that far above the floor's gap.
+  const engaged = gapOf([
+    [1, screw],
+    [-1, wood],
+    [1, own],
+    [-1, travel],
+  ])
+  const want = 1.5 * d
+  return [
+    check({
+      id: 'bite',
+      label: 'Screws in the wood at the highest setting',
+      clearance: linear([[1, engaged]], -want),
+      shown: engaged,
+      bands: [
+        { upTo: -want, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: Object.values(refs),
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? `At the highest setting the screws still hold ${printMm(likelyOf(engaged), 1)} mm of wood.`
+          : `At the highest setting the screws reach the wood by only ${printMm(Math.max(0, likelyOf(engaged)), 1)} mm; they want ${printMm(want, 1)}.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'longer-screws',
+                job: `Take height screws at least ${printMm(screw.value + want - likelyOf(engaged) + 0.5, 1)} mm long.`,
+                how: 'Same thread; wax them, and make a pilot in the floor first.',
+                gives: 'nothing',
+                tools: ['screws', 'wax'],
+                plan: { slot, size: 'screw.length', delta: want - likelyOf(engaged) + 1, doubt: 0.3 },
+              },
+              {
+                id: 'floor-block',
+                job: 'Or glue a block of the same wood on the route’s floor under each ear.',
+                how: 'Lifts the floor to the screws; grain across, an evening to dry.',
+                gives: 'nothing',
+                tools: ['wood', 'wood glue'],
+              },
+            ],
+    }),
+  ]
+}
+
+/** The height screw at its highest: air under the ear, wood below. */
+export function biteDrawing(build: Build, place: PickupPlace) {
+  const slot = `pickup-${place}` as const
+  const v = (s: typeof slot | 'body', size: string, otherwise: number) => valueAt(build, { slot: s, size }) ?? otherwise
+  const air = v('body', `route.${place}.depth`, 18) - v(slot, 'depth', 12) + v(slot, 'travel', 6)
+  return screwStack(
+    'Height screw at the highest setting',
+    [
+      { label: 'air under the ear', thickness: Math.max(0.5, air), role: 'open' },
+      { label: 'body', thickness: 14, role: 'body-wood' },
+    ],
+    { length: v(slot, 'screw.length', 20), thread: v(slot, 'screw.diameter', 3) },
+  )
+}

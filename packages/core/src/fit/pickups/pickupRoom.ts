@@ -1,0 +1,380 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, traitAt, valueAt, type SizeRef } from '../../document/read'
+import { inOpening } from '../../drawing/sections'
+import { filmOn } from '../../finish/film'
+import { pt } from '../../geometry/point'
+import { datums } from '../../instrument/datums'
+import type { PickupPlace } from '../../instrument/guardPlace'
+import { judged } from '../../judge/assemble'
+import { check, type Check, type Cure, type JudgedJoint } from '../../judge/joint'
+import { amount, gapOf, sizeOr } from '../../judge/known'
+import type { Band } from '../../judge/verdict'
+import { certain, likelyOf, linear, ofSize } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+import type { Size } from '../../quantity/size'
+import { biteDrawing, screwBite } from './heightScrews'
+
+/** Opening minus cover, total, mm. [practice] */
+const OPENING_BANDS: readonly Band[] = [
+  { upTo: -2.5, is: 'wont-go' },
+  { upTo: 0.05, is: 'tight' },
+  { upTo: 1.6, is: 'snug' },
+  { upTo: Infinity, is: 'loose' },
+]
+/** A hidden route may be as large as it likes. */
+const HIDDEN_BANDS: readonly Band[] = [
+  { upTo: -4, is: 'wont-go' },
+  { upTo: 0, is: 'tight' },
+  { upTo: Infinity, is: 'snug' },
+]
+
+/** Clearance a square-cornered cover needs on each side of a rounded opening: (ro - rc)(1 - 1/sqrt 2). [physics] */
+export const cornerNeeds = (opening: number, cover: number): number => Math.max(0, opening - cover) * (1 - Math.SQRT1_2)
+/** How far the corners overlap along the diagonal when the sides are flush: (ro - rc)(sqrt 2 - 1). [physics] */
+export const cornerOverlap = (opening: number, cover: number): number => Math.max(0, opening - cover) * (Math.SQRT2 - 1)
+
+/** A pickup in what frames it (guard, ring or the body's own route) and in the wood below. */
+export function pickupRoomJoint(build: Build, place: PickupPlace): JudgedJoint {
+  const slot = `pickup-${place}` as const
+  const d = datums(build)
+  const frame = frameOf(build, place)
+  const refs = { length: sizeRef(slot, 'length'), width: sizeRef(slot, 'width'), openLength: frame.length, openWidth: frame.width }
+  return judged(build, {
+    id: `room-${place}`,
+    title: `${capital(place)} pickup in its ${frame.name}`,
+    slots: [slot, frame.slot, 'body'],
+    at: pt(d.mouth + (valueAt(build, sizeRef('body', `route.${place}.centre`)) ?? 150), -30),
+    refs,
+    checks: (have) => [
+      ...sides(build, frame, have, refs),
+      ...corner(build, frame, have, slot),
+      ...ringWay(build, frame),
+      ...route(build, place, have),
+      ...ears(build, place),
+      ...depth(build, place),
+      ...screwBite(build, place),
+    ],
+    draw: (have) => {
+      const bite = screwBite(build, place)[0]
+      const wide = have.openLength.value > have.length.value && have.openWidth.value > have.width.value
+      if (bite && bite.raw.verdict !== 'snug' && wide) return biteDrawing(build, place)
+      return inOpening(
+        `${capital(place)} pickup in its ${frame.name}`,
+        { length: have.openLength.value, width: have.openWidth.value, radius: valueAt(build, frame.radius) ?? 0 },
+        { length: have.length.value, width: have.width.value, radius: valueAt(build, sizeRef(slot, 'radius')) ?? 0 },
+        frame.slot === 'body' ? 'body-wood' : 'plastic',
+      )
+    },
+  })
+}
+
+const capital = (s: string) => s[0]!.toUpperCase() + s.slice(1)
+
+interface Frame {
+  slot: 'guard' | 'body' | 'ring-neck' | 'ring-bridge'
+  name: string
+  length: SizeRef
+  width: SizeRef
+  radius: SizeRef
+}
+
+function frameOf(build: Build, place: PickupPlace): Frame {
+  const ring = place === 'middle' ? undefined : (`ring-${place}` as const)
+  if (ring && build.parts[ring])
+    return { slot: ring, name: 'ring', length: sizeRef(ring, 'length'), width: sizeRef(ring, 'width'), radius: sizeRef(ring, 'radius') }
+  if (build.parts.guard)
+    return {
+      slot: 'guard',
+      name: 'guard opening',
+      length: sizeRef('guard', `opening.${place}.length`),
+      width: sizeRef('guard', `opening.${place}.width`),
+      radius: sizeRef('guard', `opening.${place}.radius`),
+    }
+  return {
+    slot: 'body',
+    name: 'route',
+    length: sizeRef('body', `route.${place}.length`),
+    width: sizeRef('body', `route.${place}.width`),
+    radius: sizeRef('body', `route.${place}.radius`),
+  }
+}
+
+type Have = Record<'length' | 'width' | 'openLength' | 'openWidth', Size>
+
+function sides(build: Build, frame: Frame, have: Have, refs: Record<keyof Have, SizeRef>): Check[] {
+  const one = (id: 'length' | 'width', label: string, open: 'openLength' | 'openWidth') => {
+    const c = gapOf([
+      [1, have[open]],
+      [-1, have[id]],
+    ])
+    return check({
+      id,
+      label,
+      clearance: c,
+      bands: OPENING_BANDS,
+      ...(frame.slot === 'body' ? { coats: filmOn(build, 2) } : {}),
+      reads: [refs[open], refs[id]],
+      says: ({ verdict }) => {
+        const over = likelyOf(c)
+        if (over < 0) return `The pickup is ${printMm(-over)} mm too ${id === 'width' ? 'wide' : 'long'} for its ${frame.name}.`
+        return verdict === 'loose'
+          ? `${printMm(over, 1)} mm of daylight beside the cover.`
+          : `The cover drops in with ${printMm(over)} mm to spare.`
+      },
+      cures: ({ verdict }) => (verdict === 'snug' || verdict === 'loose' ? [] : fileCures(frame, refs, id, open, likelyOf(c))),
+    })
+  }
+  return [one('width', 'Across', 'openWidth'), one('length', 'Along the strings', 'openLength')]
+}
+
+/** Both schools: the cover or the plastic first, the wood last; or the wood, so that the cover stays whole. */
+function fileCures(
+  frame: Frame,
+  refs: Record<keyof Have, SizeRef>,
+  id: 'length' | 'width',
+  open: 'openLength' | 'openWidth',
+  c: number,
+): Cure[] {
+  const take = Math.max(0.05, 0.2 - c)
+  const plastic: Cure = {
+    id: `file-${id}`,
+    job: `File the ${frame.name}: ${amount(take / 2, 0.05)} mm off each side, ${id === 'width' ? 'bass and treble' : 'neck and bridge side'}.`,
+    how:
+      frame.slot === 'body'
+        ? 'Paper on a flat stick, before any finish; the cover stays whole.'
+        : 'Flat file drawn along the edge. Wrap the pickup: filings stick to magnets.',
+    gives: frame.slot === 'body' ? 'body' : frame.name,
+    tools: frame.slot === 'body' ? ['P80 on a flat stick'] : ['flat file', 'tape'],
+    plan: { slot: refs[open].slot, size: refs[open].size, delta: take, doubt: 0.1 },
+  }
+  const cover: Cure = {
+    id: `file-cover-${id}`,
+    job: `Or file the cover’s ends, ${amount(take / 2, 0.05)} mm each.`,
+    how: 'Only a plastic cover, and only where its wall is thick enough; wrap the coils.',
+    gives: 'the pickup’s cover',
+    tools: ['flat file', 'tape'],
+    plan: { slot: refs[id].slot, size: refs[id].size, delta: -take, doubt: 0.1 },
+  }
+  return [plastic, cover]
+}
+
+function corner(build: Build, frame: Frame, have: Have, slot: SizeRef['slot']): Check[] {
+  const ro = sizeAt(build, frame.radius)
+  const rcRef: SizeRef = { slot, size: 'radius' }
+  const rc = sizeAt(build, rcRef)
+  if (!ro || !rc) return []
+  const share = 1 - Math.SQRT1_2
+  const sideways = Math.max(0, Math.min(have.openLength.value - have.length.value, have.openWidth.value - have.width.value)) / 2
+  const spare = linear(
+    [
+      [-share, ofSize(ro)],
+      [share, ofSize(rc)],
+    ],
+    sideways,
+  )
+  const needs = cornerNeeds(ro.value, rc.value)
+  return [
+    check({
+      id: 'corner',
+      label: 'Corners',
+      clearance: ro.value <= rc.value ? [{ weight: 1, mean: Math.max(0.2, likelyOf(spare)), sigma: 0 }] : spare,
+      bands: [
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: [frame.radius, rcRef],
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? 'The corners clear.'
+          : `Square corners in a ${printMm(ro.value, 1)} mm radius need ${printMm(needs)} mm on each side and have ${printMm(sideways)}; flush they overlap ${printMm(cornerOverlap(ro.value, rc.value))} mm.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'square-corners',
+                job: `Square the ${frame.name}’s corners out to ${printMm(Math.max(0, rc.value), 1)} mm.`,
+                how: 'A needle file into each corner; or round the cover’s corners instead.',
+                gives: frame.slot === 'body' ? 'body' : frame.name,
+                tools: ['needle file, or paper on a pen'],
+                plan: { slot: frame.radius.slot, size: frame.radius.size, delta: rc.value - ro.value, doubt: 0.2 },
+              },
+            ],
+    }),
+  ]
+}
+
+/** A ring has its foot and its way round: curved feet for arched tops, the lower side towards the neck. */
+function ringWay(build: Build, frame: Frame): Check[] {
+  const { slot } = frame
+  if (slot !== 'ring-neck' && slot !== 'ring-bridge') return []
+  const foot = traitAt(build, slot, 'foot')
+  const top = traitAt(build, 'body', 'top')
+  const low = valueAt(build, sizeRef(slot, 'height.neckSide'))
+  const high = valueAt(build, sizeRef(slot, 'height.bridgeSide'))
+  const wrongFoot = foot !== undefined && top !== undefined && (foot === 'curved') !== (top === 'arched')
+  const turned = low !== undefined && high !== undefined && low > high
+  if (foot === undefined && low === undefined) return []
+  return [
+    check({
+      id: 'ring',
+      label: 'Ring’s foot and way round',
+      clearance: certain(wrongFoot || turned ? -1 : 1),
+      unit: 'none',
+      bands: [
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: [],
+      says: () =>
+        wrongFoot
+          ? `A ${foot} foot on ${top === 'arched' ? 'an arched' : 'a flat'} top: the ring rocks, and cracks when its screws are drawn.`
+          : turned
+            ? 'The ring is the wrong way round: its lower side belongs towards the neck.'
+            : 'The ring’s foot and way round are right.',
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: wrongFoot ? 'other-ring' : 'turn-ring',
+                job: wrongFoot ? `Take a ring with a ${top === 'arched' ? 'curved' : 'flat'} foot.` : 'Turn the ring round.',
+                how: 'Screws only as far as they hold: rings crack under torque.',
+                gives: 'nothing',
+                tools: ['screwdriver'],
+              },
+            ],
+    }),
+  ]
+}
+
+/** The wood below a guard or ring: lining and film count, hidden play does not. */
+function route(build: Build, place: PickupPlace, have: Have): Check[] {
+  if (frameOf(build, place).slot === 'body') return []
+  const lining = build.parts.shielding
+    ? sizeOr(build, sizeRef('shielding', 'thickness'), 0.1, 0.05)
+    : { value: 0, doubt: 0, known: 'assumed' as const }
+  const checks: Check[] = []
+  for (const [id, label, own] of [
+    ['length', 'Route, along the strings', have.length],
+    ['width', 'Route, across', have.width],
+  ] as const) {
+    const ref = sizeRef('body', `route.${place}.${id}`)
+    const wood = sizeAt(build, ref)
+    if (!wood) continue
+    const c = gapOf([
+      [1, wood],
+      [-1, own],
+      [-2, lining],
+    ])
+    checks.push(
+      check({
+        id: `route-${id}`,
+        label,
+        clearance: c,
+        bands: HIDDEN_BANDS,
+        coats: filmOn(build, 2),
+        reads: [ref, sizeRef(`pickup-${place}`, id)],
+        says: ({ verdict }) =>
+          verdict === 'snug'
+            ? 'The route below is large enough.'
+            : `The route below is ${printMm(-likelyOf(c))} mm too ${id === 'width' ? 'narrow' : 'short'}, lining included.`,
+        cures: ({ verdict }) =>
+          verdict === 'snug'
+            ? []
+            : [
+                {
+                  id: `open-route-${id}`,
+                  job: `Open the route by ${amount(0.3 - likelyOf(c), 0.2, 1)} mm, under the ${frameOf(build, place).name} where it is not seen.`,
+                  how: 'Chisel or drum; before any finish and before the lining goes in.',
+                  gives: 'body',
+                  tools: ['chisel', 'P80 on a flat stick'],
+                  plan: { slot: 'body', size: ref.size, delta: 0.4 - likelyOf(c), doubt: 0.2 },
+                },
+              ],
+      }),
+    )
+  }
+  return checks
+}
+
+function depth(build: Build, place: PickupPlace): Check[] {
+  const refs = { route: sizeRef('body', `route.${place}.depth`), pickup: sizeRef(`pickup-${place}`, 'depth') }
+  const wood = sizeAt(build, refs.route)
+  const own = sizeAt(build, refs.pickup)
+  if (!wood || !own) return []
+  const c = gapOf([
+    [1, wood],
+    [-1, own],
+  ])
+  return [
+    check({
+      id: 'depth',
+      label: 'Depth, screws run down',
+      clearance: c,
+      bands: [
+        { upTo: -8, is: 'wont-go' },
+        { upTo: 0.5, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: Object.values(refs),
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? `Run down it hangs ${printMm(own.value, 1)} mm deep in ${printMm(wood.value, 1)} mm.`
+          : `Run down it needs ${printMm(own.value, 1)} mm and the route is ${printMm(wood.value, 1)} mm deep: it cannot be lowered far enough.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'deepen-route',
+                job: `Deepen the route by ${printMm(1 - likelyOf(c), 1)} mm.`,
+                how: 'A bearing bit follows the walls; passes of 3 mm; mind what lies below. Before any finish.',
+                gives: 'body',
+                tools: ['router', 'bearing bit'],
+                plan: { slot: 'body', size: refs.route.size, delta: 1.5 - likelyOf(c), doubt: 0.5 },
+              },
+            ],
+    }),
+  ]
+}
+
+/** Ears hang into the route with the pickup, so it has to be as wide as they are. */
+function ears(build: Build, place: PickupPlace): Check[] {
+  const refs = { span: sizeRef(`pickup-${place}`, 'ears.span'), width: sizeRef('body', `route.${place}.width`) }
+  const span = sizeAt(build, refs.span)
+  const width = sizeAt(build, refs.width)
+  if (!span || !width) return []
+  const c = gapOf([
+    [1, width],
+    [-1, span],
+  ])
+  const take = 0.8 - likelyOf(c)
+  return [
+    check({
+      id: 'ears',
+      label: 'Route minus ears',
+      clearance: c,
+      bands: HIDDEN_BANDS,
+      coats: filmOn(build, 2),
+      reads: Object.values(refs),
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? 'The ears hang free in the route.'
+          : `The ears are ${printMm(Math.abs(likelyOf(c)), 1)} mm wider than the route: the pickup sits on the wood and cannot be lowered.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: `ease-ears-${place}`,
+                job: `Cut the route ${printMm(take / 2, 1)} mm wider at each end for the ears.`,
+                how: 'Only where the ears are; a drill of that depth and a chisel do it. Or file the ears round, wrapped.',
+                gives: 'body',
+                tools: ['chisel', 'drill'],
+                plan: { slot: 'body', size: `route.${place}.width`, delta: take, doubt: 0.3 },
+              },
+            ],
+    }),
+  ]
+}

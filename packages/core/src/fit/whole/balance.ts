@@ -1,0 +1,235 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, traitAt, valueAt } from '../../document/read'
+import type { Drawing, Mark } from '../../drawing/drawing'
+import { boxAround } from '../../geometry/box'
+import { pt, type Point } from '../../geometry/point'
+import { areaOf } from '../../geometry/polygon'
+import { datums } from '../../instrument/datums'
+import { bodyOutline } from '../../instrument/longView'
+import { tunerPosts } from '../../instrument/tuners'
+import { jointOf, waitingJoint, type JointBase } from '../../judge/assemble'
+import { check, type DetailTable, type JudgedJoint } from '../../judge/joint'
+import type { Slot } from '../../parts/slots'
+import { woodNamed } from '../../parts/woods'
+import { GRIPPY, restingAngle, SLIPPERY } from '../../physics/restingAngle'
+import { normal } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+
+export interface Lump {
+  label: string
+  gram: number
+  at: Point
+  /** 95 % half-width, g. */
+  doubt: number
+}
+
+/** Wood at room moisture weighs this much more than its oven-dry relative density says. [practice] */
+const DAMP = 1.1
+/** Routes, pocket and cavities take about this share of a solid body. [ours] */
+const CARVED = 0.9
+const HOLLOW = 0.62
+
+/** Centre of a closed polygon. [physics: centroid by the shoelace sum] */
+export function centroid(points: readonly Point[]): Point {
+  let a = 0
+  let x = 0
+  let y = 0
+  points.forEach((p, i) => {
+    const q = points[(i + 1) % points.length]!
+    const c = p.x * q.y - q.x * p.y
+    a += c
+    x += (p.x + q.x) * c
+    y += (p.y + q.y) * c
+  })
+  return a === 0 ? pt(0, 0) : pt(x / (3 * a), y / (3 * a))
+}
+
+/** Every part with its mass where it lies, weighed or estimated from its wood. */
+export function lumps(build: Build): Lump[] {
+  const d = datums(build)
+  const out: Lump[] = []
+  const mass = (slot: Slot) => sizeAt(build, { slot, size: 'mass' })
+  const outline = bodyOutline(build, d.mouth)
+  const body = build.parts.body
+  if (body) {
+    const weighed = mass('body')
+    const wood = woodNamed(traitAt(build, 'body', 'wood'))
+    const thick = valueAt(build, sizeRef('body', 'thickness')) ?? 44
+    const share = traitAt(build, 'body', 'build') === 'solid' ? CARVED : HOLLOW
+    const gram = weighed?.value ?? (areaOf(outline) * thick * (wood?.density ?? 0.45) * DAMP * share) / 1000
+    out.push({ label: 'body', gram, at: centroid(outline), doubt: weighed?.doubt ?? gram * 0.15 })
+  }
+  if (build.parts.neck) {
+    const weighed = mass('neck')
+    const gram = weighed?.value ?? 620
+    out.push({ label: 'neck', gram, at: pt(d.heelEnd * 0.42, 0), doubt: weighed?.doubt ?? 90 })
+  }
+  if (build.parts.tuners) {
+    const each = mass('tuners')
+    const posts = tunerPosts(build)
+    const gram = (each?.value ?? 30) * posts.length
+    const middle = posts.reduce((s, p) => pt(s.x + p.x / posts.length, s.y + p.y / posts.length), pt(0, 0))
+    out.push({ label: 'tuners', gram, at: middle, doubt: (each?.doubt ?? 8) * posts.length })
+  }
+  const small: [Slot, number, Point][] = [
+    ['bridge', 220, pt(d.studs + 8, 0)],
+    ['tailpiece', 90, pt(d.studs + (valueAt(build, sizeRef('body', 'tail.toBridge')) ?? 45), 0)],
+    ['pickup-neck', 95, pt(d.heelEnd + 32, 0)],
+    ['pickup-middle', 70, pt(d.heelEnd + 88, 0)],
+    ['pickup-bridge', 95, pt(d.studs - 32, 0)],
+    ['guard', 60, pt(d.heelEnd + 90, -30)],
+  ]
+  for (const [slot, usual, at] of small) {
+    if (!build.parts[slot]) continue
+    const weighed = slot === 'bridge' || slot === 'tailpiece' ? mass(slot) : undefined
+    out.push({ label: slot, gram: weighed?.value ?? usual, at, doubt: weighed?.doubt ?? usual * 0.3 })
+  }
+  return out
+}
+
+/** Whole mass and centre of mass, with the 95 % half-width of its place along the neck, mm. [physics] */
+export function centreOfMass(all: readonly Lump[]): { gram: number; doubt: number; at: Point; along: number } {
+  const gram = all.reduce((s, l) => s + l.gram, 0)
+  const at = all.reduce((s, l) => pt(s.x + (l.gram * l.at.x) / gram, s.y + (l.gram * l.at.y) / gram), pt(0, 0))
+  const along = Math.hypot(...all.map((l) => (l.doubt * (l.at.x - at.x)) / gram), 12)
+  return { gram, doubt: Math.hypot(...all.map((l) => l.doubt)), at, along }
+}
+
+/** Hung on its strap: does the neck dip? Headward of the upper button it surely does, near it on a slippery strap. [practice] */
+export function balanceJoint(build: Build): JudgedJoint {
+  const d = datums(build)
+  const ref = sizeRef('body', 'button.upper.x')
+  const all = lumps(build)
+  const com = centreOfMass(all)
+  const base: JointBase = {
+    id: 'balance',
+    title: 'Balance on the strap',
+    slots: ['body', 'neck', 'tuners', 'bridge'],
+    at: com.gram ? com.at : pt(d.mouth, 0),
+    draw: () => balanceDrawing(build, all, com),
+    tables: [
+      {
+        title: 'What weighs where',
+        columns: ['part', 'gram', 'mm from the nut'],
+        rows: [
+          ...all.map((l) => [l.label, Math.round(l.gram).toString(), Math.round(l.at.x).toString()]),
+          ['together', Math.round(com.gram).toString(), Math.round(com.at.x).toString()],
+        ],
+      },
+    ],
+  }
+  const button = sizeAt(build, ref)
+  if (!button) return waitingJoint(base, [ref])
+  const rests = restsAt(build, com.at, d.mouth, button.value)
+  const margin = com.at.x - (d.mouth + button.value)
+  const head = Math.abs(margin)
+  return jointOf(build, { ...base, tables: [...(rests ? [restTable(rests)] : []), ...base.tables!] }, [
+    check({
+      id: 'margin',
+      label: 'Centre of mass behind the upper button',
+      clearance: normal(margin, Math.hypot(com.along, button.doubt) / 2),
+      bands: [
+        { upTo: 0, is: 'tight' },
+        { upTo: 25, is: 'loose' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: [ref, sizeRef('body', 'mass'), sizeRef('neck', 'mass'), sizeRef('tuners', 'mass')].filter((r) => build.parts[r.slot]),
+      says: ({ verdict }) =>
+        `About ${(com.gram / 1000).toFixed(1)} kg. ${
+          margin < 0
+            ? `The centre of mass lies ${printMm(head, 0)} mm on the headstock’s side of the upper button: neck-heavy, it dips.`
+            : `The centre of mass lies ${printMm(head, 0)} mm behind the upper button: ${hangs(rests ?? (verdict === 'loose' ? { grippy: 0, slippery: 90 } : LEVEL))}.`
+        } Hang it and see: that overrides this sum.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug' || verdict === 'cant-tell'
+          ? []
+          : [
+              {
+                id: 'move-button',
+                job: `Move the upper strap button ${printMm(Math.max(5, 30 - margin), 0)} mm towards the headstock.`,
+                how: 'Behind the heel or on a longer horn; plug the old hole.',
+                gives: 'nothing',
+                tools: ['pilot bit'],
+                plan: { slot: 'body', size: 'button.upper.x', delta: -Math.max(5, 30 - margin), doubt: 3 },
+              },
+              {
+                id: 'light-tuners',
+                job: 'Or lighter tuners: every 10 g at the headstock counts like 40 at the bridge.',
+                how: 'Open-geared ones weigh about half.',
+                gives: 'the tuners',
+                tools: [],
+              },
+              { id: 'grippy-strap', job: 'Or a grippy strap.', how: 'Suede side to the shirt.', gives: 'nothing', tools: [] },
+            ],
+    }),
+  ])
+}
+
+/** Degrees the neck drops by on a grippy and on a slippery strap. */
+interface Rests {
+  grippy: number
+  slippery: number
+}
+const LEVEL: Rests = { grippy: 0, slippery: 0 }
+/** Less than this nobody minds, degrees. [ours] */
+const MINDED = 8
+
+function restsAt(build: Build, com: Point, mouth: number, upper: number): Rests | undefined {
+  const lower = valueAt(build, sizeRef('body', 'button.lower.x'))
+  if (lower === undefined) return undefined
+  // The upper button sits on the bass-side rim at its place along the body, the lower one on the centre line.
+  let rim = 0
+  for (const p of bodyOutline(build, mouth)) if (Math.abs(p.x - mouth - upper) < 30) rim = Math.max(rim, p.y)
+  const angle = (friction: number) => restingAngle(com, pt(mouth + upper, rim), pt(mouth + lower, 0), friction)
+  return { grippy: angle(GRIPPY), slippery: angle(SLIPPERY) }
+}
+
+function hangs({ grippy, slippery }: Rests): string {
+  if (Math.abs(slippery) <= MINDED) return 'it hangs level on most straps'
+  return Math.abs(grippy) <= MINDED
+    ? `level on a grippy strap, ${slippery > 0 ? 'the neck sinks' : 'the tail sinks'} on a slippery one`
+    : `the ${grippy > 0 ? 'neck' : 'tail'} sinks even on a grippy strap`
+}
+
+function restTable({ grippy, slippery }: Rests): DetailTable {
+  const words = (deg: number) =>
+    Math.abs(deg) < 0.5 ? 'level' : Math.abs(deg) >= 85 ? 'does not hold' : `neck ${deg > 0 ? 'down' : 'up'} ${Math.abs(deg).toFixed(0)}°`
+  return {
+    title: 'Let go of, held by the strap alone, it rests',
+    columns: ['strap', 'neck'],
+    rows: [
+      ['grippy: suede or cotton', words(grippy)],
+      ['slippery: smooth nylon', words(slippery)],
+    ],
+  }
+}
+
+function balanceDrawing(build: Build, all: readonly Lump[], com: { at: Point; gram: number }): Drawing {
+  const d = datums(build)
+  const outline = bodyOutline(build, d.mouth)
+  const button = valueAt(build, sizeRef('body', 'button.upper.x'))
+  const marks: Mark[] = [
+    { mark: 'area', role: 'body-wood', points: outline },
+    { mark: 'area', role: 'neck-wood', points: [pt(-150, -22), pt(d.heelEnd, -28), pt(d.heelEnd, 28), pt(-150, 22)] },
+    ...all.map((l): Mark => ({ mark: 'circle', role: 'metal', at: l.at, r: Math.max(4, Math.cbrt(l.gram) * 2.4) })),
+    { mark: 'line', role: 'centre', points: [pt(com.at.x, -170), pt(com.at.x, 170)] },
+    { mark: 'circle', role: 'sounding', at: com.at, r: 9 },
+    { mark: 'label', at: pt(com.at.x + 8, 150), text: 'centre of mass', anchor: 'start' },
+  ]
+  if (button !== undefined) {
+    const x = d.mouth + button
+    marks.push(
+      { mark: 'line', role: 'hot', points: [pt(x, -170), pt(x, 170)] },
+      { mark: 'label', at: pt(x - 8, 150), text: 'upper button', anchor: 'end' },
+    )
+    marks.push({ mark: 'dimension', from: pt(x, -150), to: pt(com.at.x, -150), text: printMm(com.at.x - x, 0), emphasis: true })
+  }
+  const box = boxAround([...outline, pt(-150, 0), pt(0, 175), pt(0, -175)], 12)
+  return {
+    title: 'Where it hangs from and where it weighs',
+    note: 'true proportion · discs by mass',
+    marks,
+    bounds: box,
+    numbers: all.map((l) => ({ label: l.label, value: `${Math.round(l.gram)} g at ${Math.round(l.at.x)} mm` })),
+  }
+}

@@ -1,0 +1,121 @@
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../../document/build'
+import { KINDS } from '../../parts/kinds/index'
+import { SLOT_NAMES, type Slot } from '../../parts/slots'
+import { jointIn } from '../../testing/bench'
+import { changed, fullBuild } from '../../testing/fullBuild'
+import { judgeRows } from '../../testing/rows'
+import { existsIn, JOINT_KINDS, judgeJoints } from '../findJoints'
+
+describe('strap buttons', () => {
+  judgeRows([
+    {
+      what: 'a screw that bites 11 mm',
+      joint: 'strap-buttons',
+      check: 'bite',
+      verdict: 'tight',
+      sizes: { 'strap-buttons/screw.length': 17 },
+    },
+    {
+      what: 'a screw that bites 4 mm',
+      joint: 'strap-buttons',
+      check: 'bite',
+      verdict: 'wont-go',
+      sizes: { 'strap-buttons/screw.length': 10, 'strap-buttons/thickness': 14 },
+    },
+  ])
+})
+
+describe('balance', () => {
+  it('heavier tuners and a lighter body move the centre of mass headward [physics]', () => {
+    const margin = (b: ReturnType<typeof fullBuild>) => jointIn(b, 'balance').figure!.value
+    const plain = margin(fullBuild())
+    expect(margin(changed(fullBuild(), { 'tuners/mass': 60 }))).toBeLessThan(plain)
+    expect(margin(changed(fullBuild(), { 'body/mass': 1200 }))).toBeLessThan(plain)
+    expect(margin(changed(fullBuild(), { 'body/button.upper.x': -80 }))).toBeCloseTo(plain + 40, 6)
+  })
+  it('says where it rests on a grippy and on a slippery strap', () => {
+    const [rests] = jointIn(fullBuild(), 'balance').tables
+    expect(rests!.title).toMatch(/it rests$/)
+    expect(rests!.rows.map((r) => r[0])).toEqual(['grippy: suede or cotton', 'slippery: smooth nylon'])
+  })
+  it('three classes: level, loose near the button, tight when it surely dips', () => {
+    const at = (x: number) => jointIn(changed(fullBuild(), { 'body/button.upper.x': x }), 'balance').verdict
+    expect(at(-40)).toBe('snug')
+    expect(at(51)).toBe('loose')
+    expect(at(100)).toBe('tight')
+  })
+})
+
+describe('hands and metals', () => {
+  it.each(['neck', 'tuners', 'guard', 'body'] as const)('a left-handed %s in a right-handed build', (slot) => {
+    const b = changed(fullBuild(), {}, { [`${slot}/hand`]: 'left' })
+    expect(jointIn(b, 'hands').verdict).toBe('wont-go')
+    expect(jointIn(b, 'hands').says.toLowerCase()).toContain(slot)
+  })
+  it('one part of another metal is a soft joint: it works, the eye decides', () => {
+    const b = structuredClone(fullBuild())
+    b.parts.tuners!.metal = 'gold'
+    expect(jointIn(b, 'metals').verdict).toBe('loose')
+    expect(jointIn(b, 'metals').says).toMatch(/gold/)
+  })
+})
+
+/** The build with nothing known of one of its parts. */
+const bare = (b: Build, slot: Slot): Build => ({
+  ...b,
+  parts: { ...b.parts, [slot]: { ...b.parts[slot]!, sizes: {}, traits: {}, outline: [] } },
+})
+
+describe('laws over every joint', () => {
+  it('a mirrored left-handed build has the same verdicts and figures', () => {
+    const right = fullBuild()
+    const left = { ...structuredClone(right), handedness: 'left' as const }
+    for (const part of Object.values(left.parts)) if (part?.traits.hand === 'right') part.traits.hand = 'left'
+    const of = (b: typeof right) => judgeJoints(b).map((j) => [j.id, j.verdict, j.figure?.text])
+    expect(of(left)).toEqual(of(right))
+  })
+  it('with every doubt at zero no joint is left untold and every chance is 0 or 1', () => {
+    const sure = structuredClone(fullBuild())
+    for (const part of Object.values(sure.parts)) for (const size of Object.values(part?.sizes ?? {})) size.doubt = 0
+    for (const j of judgeJoints(sure))
+      for (const c of j.checks.filter((x) => x.clearance.every((n) => n.sigma === 0)))
+        for (const p of Object.values(c.raw.chances)) expect(p === 0 || p === 1, `${j.id}/${c.id}`).toBe(true)
+  })
+  it('every doubt ten times as large makes no joint surer of itself', () => {
+    const vague = structuredClone(fullBuild())
+    for (const part of Object.values(vague.parts)) for (const size of Object.values(part?.sizes ?? {})) size.doubt *= 10
+    const sureness = (b: typeof vague) =>
+      new Map(judgeJoints(b).flatMap((j) => j.checks.map((c) => [`${j.id}/${c.id}`, Math.max(...Object.values(c.raw.chances))] as const)))
+    const [plain, wide] = [sureness(fullBuild()), sureness(vague)]
+    for (const [id, p] of wide) expect(p, id).toBeLessThanOrEqual(plain.get(id)! + 1e-9)
+  })
+  it('sizes that went through inches and back give the same verdicts and figures', () => {
+    const inches = structuredClone(fullBuild())
+    for (const part of Object.values(inches.parts))
+      for (const [key, size] of Object.entries(part?.sizes ?? {})) {
+        if (KINDS[part!.kind].sizes[key]!.unit !== 'mm') continue
+        size.value = (size.value / 25.4) * 25.4
+        size.doubt = (size.doubt / 25.4) * 25.4
+      }
+    const of = (b: typeof inches) => judgeJoints(b).map((j) => [j.id, j.verdict, j.figure?.text])
+    expect(of(inches)).toEqual(of(fullBuild()))
+  })
+  it('a joint’s verdict depends on no part it does not declare, but for its being there: choosing rests on that', () => {
+    const full = fullBuild()
+    for (const [k, kind] of JOINT_KINDS.entries()) {
+      if (!existsIn(kind, full)) continue
+      const declared = new Set<Slot>([...kind.needs, ...(kind.also ?? [])])
+      const says = (b: typeof full) => existsIn(kind, b) && kind.find(b).checks.map((c) => [c.id, c.raw.verdict, c.clearance])
+      const before = says(full)
+      for (const slot of SLOT_NAMES.filter((s) => !declared.has(s) && full.parts[s]))
+        expect(says(bare(full, slot)), `kind ${k} (${kind.needs.join('+')}) with nothing known of ${slot}`).toEqual(before)
+    }
+  })
+  it('each joint reads only sizes of slots it names or needs, and says so once', () => {
+    for (const j of judgeJoints(fullBuild())) {
+      const seen = j.reads.map((r) => `${r.slot}/${r.size}`)
+      expect(new Set(seen).size, j.id).toBe(seen.length)
+    }
+  })
+})

@@ -1,0 +1,3 @@
+export * from './box'
+export * from './point'
+export * from './polygon'

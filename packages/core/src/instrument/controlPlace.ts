@@ -1,0 +1,19 @@
+import type { Build } from '../document/build'
+import { sizeAt } from '../document/read'
+import { pt, type Point } from '../geometry/point'
+import { datums } from './datums'
+
+export type Control = 'volume' | 'tone' | 'switch'
+
+/** Usual places, mm from the heel's end and across, until a guard or body says otherwise. */
+const USUAL: Record<Control, readonly [x: number, y: number]> = { volume: [190, -66], tone: [225, -82], switch: [150, -72] }
+
+/** Where a control sits on the instrument: by the guard's hole, or by the body's where there is no guard. */
+export function controlPlace(build: Build, control: Control): Point {
+  const d = datums(build)
+  const from = build.parts.guard ? ({ slot: 'guard', datum: d.heelEnd } as const) : ({ slot: 'body', datum: d.mouth } as const)
+  const at = (axis: 'x' | 'y') => sizeAt(build, { slot: from.slot, size: `${control}.${axis}` })?.value
+  const [x, y] = USUAL[control]
+  const along = at('x')
+  return pt(along === undefined ? d.heelEnd + x : from.datum + along, at('y') ?? y)
+}

@@ -1,0 +1,241 @@
+import type { Build } from '../document/build'
+import { sizeAt, traitAt, valueAt } from '../document/read'
+import type { Mark, Role } from '../drawing/drawing'
+import { rectangle } from '../geometry/box'
+import { pt, type Point } from '../geometry/point'
+import type { Metal } from '../parts/part'
+import { slotSpec, type Slot } from '../parts/slots'
+import { fretPlace, fretPlaces } from '../physics/frets'
+import { controlPlace } from './controlPlace'
+import { datums } from './datums'
+import { PLACES } from './guardPlace'
+import { outlinePoints } from './outline'
+import { courses, stringAcross, stringLines } from './strings'
+import { tunerPosts } from './tuners'
+
+/**
+ * The instrument from the front in true proportion, from its own sizes: x from the nut towards the tail, y across with
+ * the bass side positive. What is not chosen yet is drawn dashed at usual proportions.
+ */
+export function frontView(build: Build): Mark[] {
+  const d = datums(build)
+  const has = (slot: Slot) => build.parts[slot] !== undefined
+  const value = (slot: Slot, size: string, otherwise: number) => sizeAt(build, { slot, size })?.value ?? otherwise
+  const marks: Mark[] = []
+  // Once a body is chosen, what may stay empty is no longer hinted at.
+  const hinted = (slot: Slot) => has(slot) || !has('body') || slotSpec(slot).needed
+  const area = (slot: Slot, role: Role, points: Point[]) => {
+    const tint = tintOf(build, slot, role)
+    if (hinted(slot)) marks.push({ mark: 'area', role, points, thing: slot, dashed: !has(slot), ...(tint ? { tint } : {}) })
+  }
+
+  area('body', 'body-wood', bodyOutline(build, d.mouth))
+  const hole = valueAt(build, { slot: 'body', size: 'soundHole.diameter' })
+  if (hole !== undefined)
+    marks.push({
+      mark: 'circle',
+      role: 'cavity',
+      at: pt(d.mouth + value('body', 'soundHole.x', 100), value('body', 'soundHole.y', 80)),
+      r: hole / 2,
+      thing: 'body',
+    })
+  area('guard', 'plastic', guardOutline(build, d.heelEnd))
+  for (const place of PLACES) {
+    const slot = `pickup-${place}` as const
+    const x = d.mouth + value('body', `route.${place}.centre`, placeholder(d.scale - d.mouth, place))
+    const l = value(slot, 'length', place === 'middle' ? 18 : 36) / 2
+    const w = value(slot, 'width', 69) / 2
+    area(slot, 'pickup', rectangle(x - l, -w, x + l, w))
+  }
+  neckMarks(build, d, value, area, marks)
+  bridgeMarks(build, d.studs, value, area)
+  if (has('tailpiece')) tailMarks(d.studs + value('body', 'tail.toBridge', 45), value, area)
+  const controls = [
+    ['pot-volume', 'volume'],
+    ['pot-tone', 'tone'],
+  ] as const
+  for (const [slot, name] of controls)
+    if (hinted(slot))
+      marks.push({
+        mark: 'circle',
+        role: 'metal',
+        at: controlPlace(build, name),
+        r: 9,
+        thing: slot,
+        dashed: !has(slot),
+      })
+  const { x: sx, y: sy } = controlPlace(build, 'switch')
+  area('switch', 'metal', [pt(sx - 13, sy - 3), pt(sx + 13, sy + 3), pt(sx + 13, sy + 5), pt(sx - 13, sy - 1)])
+  return marks
+}
+
+/** How metals look side by side; a preview, not a promise. [ours] */
+const METAL_TINT: Record<Metal, string> = {
+  nickel: '#d2cdbf',
+  chrome: '#dbe2e6',
+  black: '#35322f',
+  gold: '#cfae5c',
+  brass: '#bf9f55',
+  steel: '#c3c7ca',
+}
+
+/** A part's own colour on what carries it, its metal on its metal. */
+function tintOf(build: Build, slot: Slot, role: Role): string | undefined {
+  const part = build.parts[slot]
+  if (role === 'metal') return part?.metal && METAL_TINT[part.metal]
+  return role === 'body-wood' || role === 'neck-wood' || role === 'plastic' || role === 'pickup' ? part?.colour : undefined
+}
+
+const placeholder = (reach: number, place: (typeof PLACES)[number]) => reach * { neck: 0.42, middle: 0.63, bridge: 0.84 }[place]
+
+type Value = (slot: Slot, size: string, otherwise: number) => number
+type Area = (slot: Slot, role: Role, points: Point[]) => void
+
+function neckMarks(build: Build, d: ReturnType<typeof datums>, value: Value, area: Area, marks: Mark[]) {
+  const head = build.parts.neck?.outline
+  const nut = value('neck', 'nut.width', 42)
+  const end = value('neck', 'board.widthEnd', 56)
+  const length = value('neck', 'boardLength', d.heelEnd + 8)
+  const frets = value('neck', 'frets', 22)
+  area('neck', 'neck-wood', head ? outlinePoints(head) : [pt(0, -nut / 2), pt(0, nut / 2), pt(-150, 26), pt(-170, 0), pt(-150, -26)])
+  area('neck', 'board', [pt(0, -nut / 2), pt(length, -end / 2), pt(length, end / 2), pt(0, nut / 2)])
+  const halfAt = (x: number) => (nut + ((end - nut) * x) / length) / 2
+  for (const x of fretPlaces(d.scale, frets))
+    marks.push({ mark: 'line', role: 'fret', points: [pt(x, -halfAt(x)), pt(x, halfAt(x))], thing: 'neck' })
+  for (const n of [3, 5, 7, 9, 12, 15, 17, 19, 21]) {
+    if (n > frets) continue
+    const x = (fretPlace(d.scale, n) + fretPlace(d.scale, n - 1)) / 2
+    for (const y of n === 12 ? [-9, 9] : [0]) marks.push({ mark: 'circle', role: 'guide', at: pt(x, y), r: 1.8, thing: 'neck' })
+  }
+  area('nut', 'plastic', rectangle(-4, -nut / 2, 0, nut / 2))
+  const posts = tunerPosts(build)
+  const lines = stringLines(build.strings, value('nut', 'spread', nut - 7), value('bridge', 'spread', 52.5))
+  const has = build.parts.strings !== undefined
+  const saddle = d.scale + 3
+  for (const line of lines) {
+    // The lowest string goes to the first post, the highest to the last.
+    const post = posts[build.strings - line.number]
+    const points = [pt(saddle, stringAcross(line, saddle, d.scale)), pt(0, line.atNut)]
+    if (post) points.push(pt(post.x, post.y))
+    marks.push({ mark: 'line', role: 'string', points, thing: 'strings', dashed: !has })
+  }
+  const outside = traitAt(build, 'neck', 'head') !== 'two-rows'
+  for (const p of posts) {
+    const away = outside || p.y > 0 ? 1 : -1
+    area('tuners', 'metal', rectangle(p.x - 4, p.y + away * 13, p.x + 4, p.y + away * 26))
+    marks.push({ mark: 'circle', role: 'metal', at: p, r: 3.4, thing: 'tuners', dashed: !build.parts.tuners })
+  }
+}
+
+/** A tailpiece as a bar across its studs. */
+function tailMarks(x: number, value: Value, area: Area) {
+  const w = value('tailpiece', 'studSpacing', 82) / 2 + 9
+  area('tailpiece', 'metal', rectangle(x - 7, -w, x + 8, w))
+}
+
+function bridgeMarks(build: Build, studs: number, value: Value, area: Area) {
+  const post = traitAt(build, 'bridge', 'mount') === 'post'
+  const w = value('bridge', 'plate.width', 80) / 2
+  const l = value('bridge', 'plate.length', post ? 14 : 36)
+  const front = value('bridge', 'plate.front', 6)
+  area('bridge', 'metal', rectangle(studs - front, -w, studs - front + l, w))
+  const spread = value('bridge', 'spread', 52.5)
+  const n = build.strings
+  if (post) {
+    for (const line of courses(n, spread)) area('bridge', 'metal', rectangle(studs - 5, line - 1.4, studs + 5, line + 1.4))
+    return
+  }
+  for (let i = 0; i < n; i++) {
+    const y = n === 1 ? 0 : spread * (i / (n - 1) - 0.5)
+    area('bridge', 'metal', rectangle(studs + 3, y - 4, studs + 20, y + 4))
+  }
+}
+
+/** From the back: outline, cavities and their covers, the neck's back; y already turned over. */
+export function backView(build: Build): Mark[] {
+  const d = datums(build)
+  const value = (slot: Slot, size: string, otherwise: number) => sizeAt(build, { slot, size })?.value ?? otherwise
+  const marks: Mark[] = [{ mark: 'area', role: 'body-wood', points: bodyOutline(build, d.mouth), thing: 'body', dashed: !build.parts.body }]
+  const nut = value('neck', 'nut.width', 42)
+  const end = value('neck', 'heel.widthMouth', 56)
+  const head = build.parts.neck?.outline
+  marks.push({
+    mark: 'area',
+    role: 'neck-wood',
+    points: [pt(0, -nut / 2), pt(d.mouth, -end / 2), pt(d.mouth, end / 2), pt(0, nut / 2)],
+    thing: 'neck',
+    dashed: !build.parts.neck,
+  })
+  if (head) marks.push({ mark: 'area', role: 'neck-wood', points: outlinePoints(head), thing: 'neck' })
+  for (const p of tunerPosts(build))
+    marks.push({
+      mark: 'area',
+      role: 'metal',
+      points: rectangle(p.x - 7, p.y - 8, p.x + 7, p.y + 8),
+      thing: 'tuners',
+      dashed: !build.parts.tuners,
+    })
+  const middle = (d.mouth + d.heelEnd) / 2
+  marks.push({
+    mark: 'area',
+    role: 'metal',
+    points: rectangle(middle - 32, -25, middle + 32, 25),
+    thing: 'neck-screws',
+    dashed: !build.parts['neck-screws'],
+  })
+  if (traitAt(build, 'bridge', 'mount') === 'two-stud')
+    marks.push({ mark: 'area', role: 'cavity', points: rectangle(d.mouth + 95, -30, d.studs + 34, 30), thing: 'body' })
+  return marks.map(turnedOver)
+}
+
+/** Seen from the other face: left and right change places across the centre line. */
+export function turnedOver(mark: Mark): Mark {
+  const t = (p: Point): Point => pt(p.x, -p.y)
+  switch (mark.mark) {
+    case 'area':
+    case 'line':
+      return { ...mark, points: mark.points.map(t) }
+    case 'circle':
+    case 'label':
+      return { ...mark, at: t(mark.at) }
+    case 'dimension':
+      return { ...mark, from: t(mark.from), to: t(mark.to) }
+  }
+}
+
+/** Outline of the body placed on the instrument; usual proportions when none was entered. */
+export function bodyOutline(build: Build, mouth: number): Point[] {
+  const rows = build.parts.body?.outline
+  if (rows && rows.length >= 3) return outlinePoints(rows).map((p) => pt(p.x + mouth, p.y))
+  const r = [
+    { x: 0, bass: 120, treble: 100 },
+    { x: 80, bass: 138, treble: 126 },
+    { x: 150, bass: 118, treble: 116 },
+    { x: 240, bass: 158, treble: 158 },
+    { x: 320, bass: 120, treble: 120 },
+    { x: 345, bass: 30, treble: 30 },
+  ]
+  return outlinePoints(r).map((p) => pt(p.x + mouth, p.y))
+}
+
+function guardOutline(build: Build, heelEnd: number): Point[] {
+  const rows = build.parts.guard?.outline
+  if (rows && rows.length >= 3) return outlinePoints(rows).map((p) => pt(p.x + heelEnd, p.y))
+  return rectangle(heelEnd, -95, heelEnd + 165, 60)
+}
+
+/** Everything from headstock tip to tail. */
+export function lengthOf(marks: readonly Mark[]): { from: number; to: number; half: number } {
+  let from = Infinity
+  let to = -Infinity
+  let half = 0
+  for (const m of marks) {
+    const points = m.mark === 'area' || m.mark === 'line' ? m.points : m.mark === 'circle' ? [m.at] : []
+    for (const p of points) {
+      from = Math.min(from, p.x)
+      to = Math.max(to, p.x)
+      half = Math.max(half, Math.abs(p.y))
+    }
+  }
+  return { from, to, half }
+}

@@ -1,0 +1,28 @@
+import type { SetupSchool } from '../document/build'
+
+/** What a setup aims at, mm. Action is string bottom over the crown of fret 12. */
+export interface Targets {
+  label: string
+  relief: { from: number; to: number }
+  actionBass: number
+  actionTreble: number
+  why: string
+}
+
+/** Two schools, both practised; ordinary is the default because it forgives a stronger hand. [practice] */
+export const TARGETS: Record<SetupSchool, Targets> = {
+  ordinary: {
+    label: 'ordinary',
+    relief: { from: 0.15, to: 0.3 },
+    actionBass: 1.59,
+    actionTreble: 1.59,
+    why: '4/64 in at fret 12 on both sides: plays clean under a firm hand.',
+  },
+  low: {
+    label: 'low',
+    relief: { from: 0.1, to: 0.2 },
+    actionBass: 1.5,
+    actionTreble: 1.25,
+    why: '0.059 and 0.049 in at fret 12: a light touch, level frets needed.',
+  },
+}

@@ -1,0 +1,22 @@
+import type { Build } from '../document/build'
+import { sizeAt, traitAt } from '../document/read'
+import { pt, type Point } from '../geometry/point'
+
+/**
+ * Post centres on the headstock in the instrument's frame (x negative beyond the nut), the lowest string's first.
+ * One row swings towards the treble side as it leaves the nut, so that strings run straight; two rows lie either side.
+ */
+export function tunerPosts(build: Build): Point[] {
+  const value = (size: string, otherwise: number) => sizeAt(build, { slot: 'neck', size })?.value ?? otherwise
+  const count = sizeAt(build, { slot: 'tuners', size: 'count' })?.value ?? build.strings
+  const pitch = value('tuner.pitch', 25.4)
+  const first = value('tuner.first', 32)
+  if (traitAt(build, 'neck', 'head') === 'two-rows') {
+    const half = Math.ceil(count / 2)
+    const side = value('tuner.offset', 22)
+    return Array.from({ length: count }, (_, i) => pt(-first - (i % half) * pitch, i < half ? side : -side))
+  }
+  const slant = (value('tuner.slant', 0) * Math.PI) / 180
+  const offset = value('tuner.offset', 0)
+  return Array.from({ length: count }, (_, i) => pt(-first - i * pitch * Math.cos(slant), offset - i * pitch * Math.sin(slant)))
+}

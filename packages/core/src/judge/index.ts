@@ -1,0 +1,2 @@
+export * from './joint'
+export * from './verdict'

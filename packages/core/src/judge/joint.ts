@@ -1,0 +1,139 @@
+import type { PlannedJob } from '../document/build'
+import type { SizeRef } from '../document/read'
+import type { Drawing } from '../drawing/drawing'
+import type { Point } from '../geometry/point'
+import type { Slot } from '../parts/slots'
+import { doubtOf, likelyOf, type Distribution } from '../quantity/distribution'
+import { judge, type Band, type Judgement, type Verdict } from './verdict'
+
+/** What a check counts in: mostly millimetres. */
+export type FigureUnit = 'mm' | 'deg' | 'count' | 'MPa' | 'none'
+
+/** A job that would make a joint go, in words and as what it does to a size. */
+export interface Cure {
+  id: string
+  /** One line: the job and its amount. */
+  job: string
+  /** How it is done, what it spares and what it risks. */
+  how: string
+  /** Which part gives way. */
+  gives: string
+  tools: string[]
+  /** What planning it on paper does to the sizes; absent when the cure is another part. */
+  plan?: Omit<PlannedJob, 'text'>
+}
+
+/** One clearance of a joint with its limits and what they say. */
+export interface Check {
+  id: string
+  label: string
+  /** What the limits are held against, usually a clearance in mm. */
+  clearance: Distribution
+  /** The number shown for it where that is another one, such as today's gap when the dampest day decides. */
+  shown?: Distribution
+  unit: FigureUnit
+  bands: readonly Band[]
+  raw: Judgement
+  /** After the planned coats, where a finish reaches it. */
+  coated?: Judgement
+  /** What is the matter, one or two sentences. */
+  says: string
+  cures: Cure[]
+  reads: SizeRef[]
+  /** Rests on two sellers' listings of a pattern. */
+  hearsay?: boolean
+}
+
+/** A place where two or more parts meet and must fit. Everything here is computed. */
+export interface Joint {
+  id: string
+  title: string
+  slots: Slot[]
+  /** Where its peg stands on the instrument: mm from the nut, mm across. */
+  at: Point
+  verdict: Verdict
+  coated?: Verdict
+  /** The check that speaks for the joint: the worst one. */
+  figure?: { text: string; value: number; doubt: number; unit: FigureUnit }
+  says: string
+  cures: Cure[]
+  checks: Check[]
+  /** Sizes it cannot do without and does not have. */
+  missing: SizeRef[]
+  /** The unmeasured size with most say in it, when it can't tell. */
+  settles?: SizeRef
+  reads: SizeRef[]
+  /** Jobs already planned on paper that this joint counts on. */
+  planned: string[]
+  drawing: Drawing
+  /** More numbers than a list row holds: what each shim would do, the year's movement, a row of strings. */
+  tables: DetailTable[]
+}
+
+/** A joint as judged; its drawing is made only for those who look. */
+export interface JudgedJoint extends Omit<Joint, 'drawing'> {
+  draw: () => Drawing
+}
+
+/** A small table beside the drawing; `chart` asks for the rows as a line as well. */
+export interface DetailTable {
+  title: string
+  columns: string[]
+  rows: string[][]
+  chart?: { labels: string[]; values: number[]; unit: string; limits?: { from: number; to: number } }
+}
+
+export interface CheckInput {
+  id: string
+  label: string
+  clearance: Distribution
+  shown?: Distribution
+  unit?: FigureUnit
+  bands: readonly Band[]
+  /** How much a planned finish takes from the clearance, mm. */
+  coats?: number
+  says: (j: Judgement) => string
+  cures?: (j: Judgement) => Cure[]
+  reads: SizeRef[]
+  /** A pattern known only from two sellers' listings is never called snug, however the figures fall. */
+  hearsay?: boolean
+}
+
+/** Judges one clearance, raw and after coats. */
+export function check(input: CheckInput): Check {
+  const raw = judged(input, 0)
+  const { id, label, clearance, shown, unit = 'mm', bands, reads } = input
+  return {
+    id,
+    label,
+    clearance,
+    ...(shown ? { shown } : {}),
+    unit,
+    bands,
+    reads,
+    raw,
+    ...(input.coats === undefined ? {} : { coated: judged(input, input.coats) }),
+    says: input.says(raw),
+    cures: input.cures?.(raw) ?? [],
+    ...(input.hearsay ? { hearsay: true } : {}),
+  }
+}
+
+function judged({ clearance, bands, hearsay }: CheckInput, coats: number): Judgement {
+  const moved = coats ? clearance.map((n) => ({ ...n, mean: n.mean - coats })) : clearance
+  const j = judge(moved, bands)
+  return hearsay && (j.verdict === 'snug' || j.verdict === 'loose') ? { ...j, verdict: 'cant-tell' } : j
+}
+
+/** "+0.20", "-0.35": a signed number of millimetres as the list shows it. */
+export function signed(value: number, digits = 2): string {
+  const fixed = value.toFixed(digits)
+  return Number(fixed) > 0 ? `+${fixed}` : Number(fixed) === 0 ? (0).toFixed(digits) : fixed
+}
+
+export function figureOf(c: Check): Joint['figure'] {
+  if (c.unit === 'none') return undefined
+  const shown = c.shown ?? c.clearance
+  const value = likelyOf(shown)
+  return { text: signed(value, Math.abs(value) >= 10 ? 1 : 2), value, doubt: doubtOf(shown), unit: c.unit }
+}

@@ -1,0 +1,2 @@
+export * from './stages'
+export * from './steps'

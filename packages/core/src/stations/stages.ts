@@ -1,0 +1,65 @@
+import type { Before } from '../plan/step'
+
+/**
+ * Why one stage of the work comes before another: the reason, what happens when it does not, and the way back.
+ * [practice]
+ */
+export const BECAUSE = {
+  dryFitFirst: {
+    why: 'No wood is touched after colour: the trial build comes first.',
+    risk: 'A pocket or hole cut after the finish chips it, and one slip of the router spoils the body.',
+    wayBack: 'Tape, score through the film by hand, shallow passes; touch in what chips.',
+  },
+  holesBeforeFinish: {
+    why: 'Drill before finish: a bit lifts and chips fresh film.',
+    risk: 'The film chips round every hole and water creeps in later.',
+    wayBack: 'Chamfer through the film by hand, run the bit backwards first, then drill.',
+  },
+  placeBeforeHoles: {
+    why: 'The bridge’s place fixes its holes; check nut to fret 12, doubled.',
+    risk: 'Holes in the wrong place put the whole instrument out of tune.',
+    wayBack: 'Plug with dowel of the same grain, wait, drill anew.',
+  },
+  scrapFirst: {
+    why: 'A pilot is tried in scrap of the same wood first.',
+    risk: 'A screw that needs force snaps in the wood.',
+    wayBack: 'A small tube saw round the stump, plug, drill anew.',
+  },
+  cureBeforeRub: {
+    why: 'Film has to harden before it is rubbed out.',
+    risk: 'Soft film tears, sinks into the grain and prints later.',
+    wayBack: 'Stop, wait the full time, level and start again at the first grit.',
+  },
+  polishBeforeHardware: {
+    why: 'Rub out before any hardware goes on.',
+    risk: 'Compound packs round the hardware and edges are rubbed through.',
+    wayBack: 'Take the hardware off again before going on.',
+  },
+  solderedBeforeClosed: {
+    why: 'Pickups are soldered and the harness tested before the guard goes on.',
+    risk: 'The guard comes off again; days go by hunting a fault in a closed box.',
+    wayBack: 'Open in reverse order, test at the jack, close again.',
+  },
+  groundBeforeBridge: {
+    why: 'The string ground is fixed before the strings pull the springs tight.',
+    risk: 'Strings without a ground hum until the claw is reached again.',
+    wayBack: 'Slacken, take the cover off, solder to the claw.',
+  },
+  stringsBeforeSetup: {
+    why: 'Everything in a setup is measured with the strings at pitch.',
+    risk: 'Numbers taken slack mean nothing.',
+    wayBack: 'String up, tune, start at the relief.',
+  },
+  setupOrder: {
+    why: 'Relief, balance, nut, action, pitch: each moves the next.',
+    risk: 'The next adjustment undoes this one.',
+    wayBack: 'Go back to the first that is open and work down again.',
+  },
+  partsFirst: {
+    why: 'The part has to be in hand.',
+    risk: 'Listed sizes differ from real ones; a hole drilled for a listing may not fit.',
+    wayBack: 'Wait for the parcel, or measure before cutting.',
+  },
+} as const satisfies Record<string, Omit<Before, 'id'>>
+
+export const before = (id: string, because: keyof typeof BECAUSE): Before => ({ id, ...BECAUSE[because] })
