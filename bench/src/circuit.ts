@@ -1,4 +1,4 @@
-import { AMPLIFIER, CABLE_PER_METRE, circuitPicture, threePickupHarness, toNetlist } from '@snug/core'
+import { AMPLIFIER, CABLE_PER_METRE, circuitPicture, harnessOf, toNetlist } from '@snug/core'
 import { toSpice } from '@snug/formats'
 import { heron } from '@snug/demo'
 import { Simulation } from 'eecircuit-engine'
@@ -6,18 +6,18 @@ import { median, row } from './measure'
 
 /** The whole circuit picture of Heron, 5 positions x 11 knob settings x 200 points, beside the SPICE engine on the same netlists. */
 export async function benchCircuit(): Promise<void> {
-  const scheme = threePickupHarness(heron('2026-11-24', '2027-02-15', '2026-12-05'))
+  const scheme = harnessOf(heron('2026-11-24', '2027-02-15', '2026-12-05'))
   if (!scheme.ok) throw new Error('Heron lacks parts for its circuit')
   const load = { cable: 5 * CABLE_PER_METRE, amplifier: AMPLIFIER }
   const curves = 5 * 11
-  const mine = await median(15, () => circuitPicture(scheme.harness, load, 'tone', { volume: 10, tone: 10 }))
+  const mine = await median(15, () => circuitPicture(scheme.harness, load, 'tone', {}))
   const spice = new Simulation()
   await spice.start()
   const sweep = async () => {
     for (let position = 1; position <= 5; position++)
       for (let tone = 0; tone <= 10; tone++) {
         // 66 points a decade over three decades is about 200.
-        spice.setNetList(toSpice('Heron', toNetlist(scheme.harness, { position, volume: 10, tone }, load), 66).text)
+        spice.setNetList(toSpice('Heron', toNetlist(scheme.harness, { switches: { switch: position }, knobs: { tone } }, load), 66).text)
         await spice.runSim()
       }
   }

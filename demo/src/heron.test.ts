@@ -1,15 +1,4 @@
-import {
-  addDays,
-  evaluate,
-  findJoints,
-  planJob,
-  applyChange,
-  setSize,
-  threePickupHarness,
-  topology,
-  whatMoved,
-  VERDICT_WORD,
-} from '@snug/core'
+import { addDays, evaluate, findJoints, planJob, applyChange, setSize, harnessOf, topology, whatMoved, VERDICT_WORD } from '@snug/core'
 import { describe, expect, it } from 'vitest'
 import { heron } from './heron'
 
@@ -82,9 +71,9 @@ describe('verdicts and symmetry', () => {
 })
 
 describe('circuit in words', () => {
-  const scheme = threePickupHarness(build)
+  const scheme = harnessOf(build)
   if (!scheme.ok) throw new Error('Heron has all it needs')
-  const words = [1, 2, 3, 4, 5].map((p) => topology(scheme.harness, p))
+  const words = [1, 2, 3, 4, 5].map((p) => topology(scheme.harness, { switch: p }))
   it('names what sounds and how it is joined', () =>
     expect(words.map((t) => t.words)).toEqual([
       'bridge, both coils in series',
@@ -108,8 +97,8 @@ describe('circuit in words', () => {
   it('a reverse-wound middle against these halves does not cancel', () => {
     const reversed = structuredClone(build)
     reversed.parts['pickup-middle']!.traits.sense = 'reverse'
-    const other = threePickupHarness(reversed)
-    expect(other.ok && topology(other.harness, 2).hum).toBeGreaterThan(-3)
+    const other = harnessOf(reversed)
+    expect(other.ok && topology(other.harness, { switch: 2 }).hum).toBeGreaterThan(-3)
   })
 })
 

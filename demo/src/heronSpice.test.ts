@@ -1,11 +1,11 @@
-import { AMPLIFIER, CABLE_PER_METRE, compile, threePickupHarness, toNetlist, type Setting } from '@snug/core'
+import { AMPLIFIER, CABLE_PER_METRE, compile, harnessOf, toNetlist, type Setting } from '@snug/core'
 import { toSpice } from '@snug/formats'
 import { Simulation } from 'eecircuit-engine'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { heron } from './heron'
 
 /** Outside check: Heron's harness in a general-purpose SPICE engine (WASM), every position at three knob settings. */
-const scheme = threePickupHarness(heron('2026-11-23', '2027-02-14', '2026-12-04'))
+const scheme = harnessOf(heron('2026-11-23', '2027-02-14', '2026-12-04'))
 if (!scheme.ok) throw new Error('Heron has all it needs')
 const load = { cable: 5 * CABLE_PER_METRE, amplifier: AMPLIFIER }
 const KNOBS: [number, number][] = [
@@ -13,13 +13,15 @@ const KNOBS: [number, number][] = [
   [7, 10],
   [10, 3],
 ]
-const SETTINGS: Setting[] = [1, 2, 3, 4, 5].flatMap((position) => KNOBS.map(([volume, tone]) => ({ position, volume, tone })))
+const SETTINGS: Setting[] = [1, 2, 3, 4, 5].flatMap((position) =>
+  KNOBS.map(([volume, tone]) => ({ switches: { switch: position }, knobs: { volume, tone } })),
+)
 
 describe('Heron’s harness against a SPICE engine', () => {
   const spice = new Simulation()
   beforeAll(() => spice.start(), 60_000)
 
-  it.each(SETTINGS.map((s) => [`position ${s.position}, volume ${s.volume}, tone ${s.tone}`, s] as const))(
+  it.each(SETTINGS.map((s) => [`position ${s.switches.switch}, volume ${s.knobs.volume}, tone ${s.knobs.tone}`, s] as const))(
     '%s',
     async (_, setting) => {
       const netlist = toNetlist(scheme.harness, setting, load)

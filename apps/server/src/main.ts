@@ -5,6 +5,7 @@ import { join, dirname } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
 import { createApp } from './app'
+import { bringUpToDate } from './builds/upgrade'
 import { openFolder } from './db/open'
 import { fillDemo } from './demoFill'
 
@@ -15,6 +16,7 @@ async function main() {
   const port = Number(process.env.SNUG_PORT ?? 4780)
   const logger = pino({ level: process.env.SNUG_LOG ?? 'warn' })
   const opened = await openFolder(folder)
+  for (const id of await bringUpToDate(opened.db)) logger.error(`The build ${id} could not be brought up to date and was left as it is.`)
   if (process.env.SNUG_DEMO === '1') await fillDemo(opened.db)
   const server = createServer(createApp({ opened, web: join(here, '../../web/dist'), logger }))
   await new Promise<void>((done, fail) => {

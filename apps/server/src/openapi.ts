@@ -9,7 +9,7 @@ import {
   StockManyRequest,
   StockRequest,
 } from '@snug/contract'
-import { targetConstructorToSchema } from 'class-validator-jsonschema'
+import { classSchemas } from '@snug/contract/schema'
 
 type Operation = [method: 'get' | 'post' | 'put' | 'delete', path: string, summary: string, body?: new () => object]
 
@@ -46,10 +46,9 @@ const OPERATIONS: Operation[] = [
 ]
 
 export function openApi(): object {
-  const schemas: Record<string, unknown> = {}
+  const schemas = classSchemas('#/components/schemas/')
   const paths: Record<string, Record<string, unknown>> = {}
   for (const [method, path, summary, body] of OPERATIONS) {
-    if (body) schemas[body.name] = targetConstructorToSchema(body)
     const names = [...path.matchAll(/{(\w+)}/g)].map((m) => m[1]!)
     ;(paths[path] ??= {})[method] = {
       summary,

@@ -2,7 +2,8 @@ import { fullBuild } from '@snug/core/testing/fullBuild'
 import type { Build, Part } from '@snug/core'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { isBuild, problemsOfBuild, problemsOfPart } from './build'
+import { isBuild, problemsOfBuild } from './build'
+import { problemsOfPart } from './part'
 
 const full = fullBuild()
 /** The full build with one place set to something. */
@@ -16,13 +17,15 @@ function withPlace(path: string, value: unknown): unknown {
   return doc
 }
 
+const READING = { ohm: 8000, probes: ['jack.tip', 'jack.sleeve'], setting: { switches: {}, knobs: {} }, at: '2026-11-24T20:00:00Z' }
+
 describe('a whole build at the border', () => {
   it('a good one passes', () => {
     expect(problemsOfBuild(full)).toEqual([])
     expect(isBuild(full)).toBe(true)
   })
   it.each<[path: string, value: unknown, at: string, why: RegExp]>([
-    ['schema', 2, 'schema', /version this Snug Bolt does not know/],
+    ['schema', 1, 'schema', /version this Snug Bolt does not know/],
     ['name', '', 'name', /1 to 80 letters/],
     ['handedness', 'both', 'handedness', /right or left/],
     ['strings', 13, 'strings', /whole number from 4 to 12/],
@@ -53,7 +56,11 @@ describe('a whole build at the border', () => {
     ['finish/weather/air', 99, 'finish.weather.air', /°C/],
     ['setup/school', 'high', 'setup.school', /one of low, ordinary/],
     ['setup/saddle', 200, 'setup.saddle', /0 to 60 mm/],
-    ['circuit/volume', 11, 'circuit.volume', /0 to 10/],
+    ['circuit/cable', 31, 'circuit.cable', /0 to 30/],
+    ['circuit/volume', 5, 'circuit.volume', /no field called "volume"/],
+    ['readings/a', { ...READING, probes: ['jack.tip'] }, 'readings.a.probes', /2 to 2 lugs/],
+    ['readings/a', { ...READING, setting: { switches: { switch: 0 }, knobs: {} } }, 'readings.a.setting.switches.switch', /1 to 24/],
+    ['readings/a', { ...READING, setting: { switches: {}, knobs: { volume: 11 } } }, 'readings.a.setting.knobs.volume', /0 to 10/],
     ['steps/solder', { done: 'yesterday' }, 'steps.solder.done', /2026-11-23T19:30:00Z/],
     ['jobs/x', { slot: 'lid', size: 'a', delta: 1, doubt: 0, text: 'x' }, 'jobs.x.slot', /slot of the build/],
     ['jobs/x', { slot: 'body', size: 'a', delta: NaN, doubt: 0, text: 'x' }, 'jobs.x.delta', /must be a number/],

@@ -1,5 +1,6 @@
 import 'reflect-metadata'
-export * from './decorators'
 export * from './build'
+export * from './checked'
+export * from './part'
 export * from './requests'
 export * from './stock'

@@ -3,8 +3,9 @@ import { fullBuild } from '@snug/core/testing/fullBuild'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { checkedBundle, ChangeRequest, LogRequest, NewBuildRequest } from './requests'
-import { problemsOfBuild, problemsOfPart } from './build'
-import { checked, problemsOf } from './decorators'
+import { problemsOfBuild } from './build'
+import { checked, problemsOf } from './checked'
+import { problemsOfPart } from './part'
 import { JsonStockRequest, StockManyRequest, StockRequest } from './stock'
 
 const text = (n: number) => 'x'.repeat(n)

@@ -1,6 +1,6 @@
 import { fullBuild } from '@snug/core/testing/fullBuild'
 import { describe, expect, it } from 'vitest'
-import { problemsOf } from './decorators'
+import { problemsOf } from './checked'
 import { ChangeRequest, LogRequest, NewBuildRequest, checkedBundle, RevisionRequest } from './requests'
 import { checkedItem, CsvRequest, JsonStockRequest, StockManyRequest, StockRequest } from './stock'
 

@@ -1,7 +1,8 @@
-import { LIMITS, LOG_KINDS, STATIONS, type Build, type LogEntry } from '@snug/core'
+import { BUNDLE_FORMAT, BUNDLE_VERSION, LIMITS, LOG_KINDS, STATIONS, type Build, type LogEntry } from '@snug/core'
 import {
   ArrayMaxSize,
   ArrayNotEmpty,
+  Equals,
   IsArray,
   IsDefined,
   IsIn,
@@ -13,8 +14,10 @@ import {
   MaxLength,
   Min,
 } from 'class-validator'
-import { checkedBuild } from './build'
-import { checked, IsTime, ListOf, Optional, problemsOf, says, under, type Checked } from './decorators'
+import { BuildDoc, checkedBuild } from './build'
+import { checked, under, type Checked } from './checked'
+import { IsCheckedBy, IsTime, ListOf, Optional, says } from './fields'
+import { each, refTo } from './rules'
 
 const revision = says('The revision the change was made on is missing.')
 
@@ -50,7 +53,7 @@ export class EditRequest {
 export class ChangeRequest {
   @IsInt(revision) @Min(0, revision) revision!: number
   @Length(1, LIMITS.label, says(`A change needs a label of 1 to ${LIMITS.label} letters.`)) label!: string
-  @ListOf((v) => problemsOf(EditRequest, v), 'A change', { least: 1, most: LIMITS.edits, each: 'edits' })
+  @ListOf(each(EditRequest), 'A change', { least: 1, most: LIMITS.edits, each: 'edits' })
   edits!: EditRequest[]
 }
 
@@ -79,12 +82,13 @@ class LogEntryDoc extends LogRequest {
 }
 
 /** What is inside a bundle whose outside is already known to be ours. */
-class BundleDoc {
-  @IsString() format!: string
-  @IsInt() version!: number
+export class BundleDoc {
+  @Equals(BUNDLE_FORMAT) format!: string
+  @IsInt() @Min(1) @Max(BUNDLE_VERSION) version!: number
   @IsTime() exported!: string
-  @IsDefined(says('The bundle holds no build.')) build!: unknown
-  @ListOf((v) => problemsOf(LogEntryDoc, v), 'The bundle’s log', { most: LIMITS.logEntries, each: 'entries' })
+  /** Looked into on its own, once what is round it is known to be good. */
+  @IsDefined(says('The bundle holds no build.')) @IsCheckedBy(() => [], refTo(BuildDoc.name)) build!: unknown
+  @ListOf(each(LogEntryDoc), 'The bundle’s log', { most: LIMITS.logEntries, each: 'entries' })
   log!: LogEntryDoc[]
 }
 

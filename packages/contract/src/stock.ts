@@ -1,9 +1,10 @@
 import { LIMITS, type StockItem } from '@snug/core'
-import { Type } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsObject, IsString, Length, MaxLength, ValidateNested } from 'class-validator'
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsString, Length, MaxLength } from 'class-validator'
 import { Between, Whole } from './bounds'
-import { problemsOfPart } from './build'
-import { IsCheckedBy, Optional, RecordOf, says, shaped, under, type Problem } from './decorators'
+import { shaped, under, type Problem } from './checked'
+import { IsCheckedBy, Nested, Optional, RecordOf, says } from './fields'
+import { PartDoc, problemsOfPart } from './part'
+import { refTo, wholeFrom } from './rules'
 
 class LeadDoc {
   @Whole(0, 1000, 'Days promised') promised!: number
@@ -12,19 +13,15 @@ class LeadDoc {
 
 /** POST and PUT /api/stock: a part to hand or on offer. */
 export class StockRequest {
-  @IsCheckedBy(problemsOfPart) part!: object
+  @IsCheckedBy(problemsOfPart, refTo(PartDoc.name)) part!: object
   @IsIn(['stash', 'offer'], says('It is in the stash or on offer.')) holding!: StockItem['holding']
   @Whole(0, 1e6, 'The quantity') quantity!: number
   @Optional() @IsString() @MaxLength(LIMITS.place, says(`A place has at most ${LIMITS.place} letters.`)) place?: string
   @Optional() @Whole(0, 1e6, 'The fewest to keep') minimum?: number
-  @RecordOf(
-    (v) =>
-      typeof v === 'number' && Number.isInteger(v) && v >= 0 && v <= 1e6 ? [] : [{ path: '', why: 'A reserved count is a whole number.' }],
-    LIMITS.reserved,
-  )
+  @RecordOf(wholeFrom(0, 1e6, 'A reserved count is a whole number.'), LIMITS.reserved)
   reserved!: Record<string, number>
   @Optional() @Between(0, 1e5, 'Shipping') shipping?: number
-  @Optional() @IsObject(says('Lead time has days promised and days seen.')) @ValidateNested() @Type(() => LeadDoc) lead?: LeadDoc
+  @Optional() @Nested(LeadDoc, 'Lead time has days promised and days seen.') lead?: LeadDoc
 }
 
 /** POST /api/stock/many: a donor broken up, or a shelf taken over; all of it or nothing. */

@@ -1,17 +1,4 @@
-import type { Build, LogEntry } from '@snug/core'
-
-export const BUNDLE_FORMAT = 'snug-bolt-build'
-export const BUNDLE_VERSION = 1
-
-/** A whole build as one open JSON file. */
-export interface Bundle {
-  format: typeof BUNDLE_FORMAT
-  version: number
-  /** ISO time of export. */
-  exported: string
-  build: Build
-  log: LogEntry[]
-}
+import { BUNDLE_FORMAT, BUNDLE_VERSION, type Build, type Bundle, type LogEntry } from '@snug/core'
 
 export const toBundle = (build: Build, log: LogEntry[], exported: string): Bundle => ({
   format: BUNDLE_FORMAT,

@@ -1,5 +1,4 @@
 export * from './bundle'
-export * from './bundleSchema'
 export * from './spice'
 export * from './templateSvg'
 export * from './partsCsv'

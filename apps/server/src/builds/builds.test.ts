@@ -1,4 +1,4 @@
-import { bundleSchema } from '@snug/formats'
+import { bundleSchema } from '@snug/contract/schema'
 import { heron } from '@snug/demo'
 import Ajv from 'ajv/dist/2020'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'

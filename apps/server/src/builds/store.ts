@@ -4,12 +4,11 @@ import {
   EditRefused,
   inverse,
   LIMITS,
+  migrated,
   newBuild,
-  sameJson,
   type Build,
   type Change,
   type Edit,
-  type Json,
   type LogEntry,
   type NewBuild,
 } from '@snug/core'
@@ -22,6 +21,7 @@ import { inPieces } from '../db/pieces'
 import { HttpProblem } from '../http/problem'
 import { followSlots } from '../stock/follow'
 import { idFor } from './idFor'
+import { editsBetween } from './upgrade'
 
 /** A build as the interface holds it. */
 export interface BuildState {
@@ -160,17 +160,10 @@ export async function goBack(db: Db, id: string, revision: number, to: number): 
       .where(and(eq(events.buildId, id), gt(events.revision, to)))
       .orderBy(desc(events.revision))
     const was = since.reduce((doc, e) => applyChange(doc, inverse({ label: e.label, edits: e.edits })), row.doc)
-    const [before, after] = [row.doc, was] as unknown as [Record<string, Json>, Record<string, Json>]
-    const keys = [...new Set([...Object.keys(before), ...Object.keys(after)])].filter((k) => !sameJson(before[k], after[k]))
-    if (!keys.length) throw new HttpProblem(422, 'The build reads the same now as it did then.')
-    return {
-      label: `Back to before “${since.at(-1)!.label}”`.slice(0, LIMITS.label),
-      edits: keys.map((k) => ({
-        path: [k],
-        ...(before[k] === undefined ? {} : { from: before[k] }),
-        ...(after[k] === undefined ? {} : { to: after[k] }),
-      })),
-    }
+    // A state of an earlier form of the document comes back in this one.
+    const edits = editsBetween(row.doc, migrated(was) as Build)
+    if (!edits.length) throw new HttpProblem(422, 'The build reads the same now as it did then.')
+    return { label: `Back to before “${since.at(-1)!.label}”`.slice(0, LIMITS.label), edits }
   })
 }
 

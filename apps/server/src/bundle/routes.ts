@@ -1,6 +1,7 @@
 import { checkedBundle } from '@snug/contract'
-import { LIMITS, whyNotPlain } from '@snug/core'
-import { bundleOutside, bundleSchema, toBundle } from '@snug/formats'
+import { bundleSchema } from '@snug/contract/schema'
+import { LIMITS, migrated, whyNotPlain } from '@snug/core'
+import { bundleOutside, toBundle } from '@snug/formats'
 import express, { Router } from 'express'
 import { insertBuild, readBuild } from '../builds/store'
 import type { Db } from '../db/open'
@@ -27,7 +28,7 @@ export function importRoutes(db: Db): Router {
     if (unfit) throw new HttpProblem(422, `${unfit.why} Nothing was imported.`, { problems: [unfit] })
     const outside = bundleOutside(req.body)
     if (!outside.ok) throw new HttpProblem(422, outside.why)
-    const bundle = checkedBundle(outside.data)
+    const bundle = checkedBundle({ ...outside.data, build: migrated(outside.data.build) })
     if (!bundle.ok) {
       const [first] = bundle.problems
       throw new HttpProblem(422, `${first!.why} (at ${first!.path}). Nothing was imported.`, {

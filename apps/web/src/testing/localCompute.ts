@@ -2,30 +2,35 @@ import {
   chooseSets,
   evaluate,
   measureNext,
+  switchStates,
   whyNot,
   type Build,
   type ChooseRequest,
   type Harness,
   type Load,
+  type Setting,
   type Slot,
   type StockItem,
   type Tool,
 } from '@snug/core'
 import { readPartsCsv } from '@snug/formats'
-import { positionCurve, positionsOf, type PositionCurve } from '../workers/positionCurve'
+import type { ComputeApi } from '../workers/compute.worker'
+import { positionCurve, type PositionCurve } from '../workers/positionCurve'
 
-/** What the workers compute, in the test's own thread. */
-const local = {
+/** What a worker hands over comes later, whatever it is. */
+type Later = { [K in keyof ComputeApi]: (...args: Parameters<ComputeApi[K]>) => Promise<Awaited<ReturnType<ComputeApi[K]>>> }
+
+/** What the workers compute, in the test's own thread; of the very type of theirs. */
+const local: Later = {
   evaluate: (build: Build, today: string) => Promise.resolve(evaluate(build, today)),
   measureNext: (build: Build, tools?: Tool[]) => Promise.resolve(measureNext(build, tools)),
   readCsv: (text: string) => Promise.resolve(readPartsCsv(text)),
   choose: (request: ChooseRequest) => Promise.resolve(chooseSets(request)),
   whyNot: (request: ChooseRequest, slot: Slot, item: StockItem) => Promise.resolve(whyNot(request, slot, item)),
-  responses: (harness: Harness, load: Load, knobs: { volume: number; tone: number }, ready: (curve: PositionCurve) => void) => {
-    for (let p = 1; p <= positionsOf(harness); p++) ready(positionCurve(harness, load, knobs, p))
+  responses: (harness: Harness, load: Load, knobs: Setting['knobs'], ready: (curve: PositionCurve) => void) => {
+    for (const state of switchStates(harness)) ready(positionCurve(harness, load, knobs, state))
     return Promise.resolve()
   },
-  knobSweep: () => Promise.resolve([]),
 }
 export const benchWorker = () => local
 export const circuitWorker = () => local

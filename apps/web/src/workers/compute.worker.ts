@@ -1,20 +1,21 @@
 import {
   chooseSets,
-  circuitPicture,
   evaluate,
   measureNext,
+  switchStates,
   whyNot,
   type Build,
   type ChooseRequest,
   type Harness,
   type Load,
+  type Setting,
   type Slot,
   type StockItem,
   type Tool,
 } from '@snug/core'
 import { readPartsCsv } from '@snug/formats'
 import { expose } from 'comlink'
-import { positionCurve, positionsOf, type PositionCurve } from './positionCurve'
+import { positionCurve, type PositionCurve } from './positionCurve'
 
 const pause = () => new Promise<void>((done) => setTimeout(done))
 let latest = 0
@@ -29,23 +30,14 @@ const api = {
   /**
    * Response of every switch position, handed over one by one as they are ready. A newer call makes an older one stop.
    */
-  async responses(
-    harness: Harness,
-    load: Load,
-    knobs: { volume: number; tone: number },
-    ready: (curve: PositionCurve) => void,
-  ): Promise<void> {
+  async responses(harness: Harness, load: Load, knobs: Setting['knobs'], ready: (curve: PositionCurve) => void): Promise<void> {
     const mine = ++latest
-    for (let position = 1; position <= positionsOf(harness); position++) {
+    for (const state of switchStates(harness)) {
       if (mine !== latest) return
-      ready(positionCurve(harness, load, knobs, position))
+      ready(positionCurve(harness, load, knobs, state))
       await pause()
     }
   },
-
-  /** All positions with one knob swept from 0 to 10. */
-  knobSweep: (harness: Harness, load: Load, knob: 'volume' | 'tone', held: { volume: number; tone: number }) =>
-    circuitPicture(harness, load, knob, held),
 }
 
 export type ComputeApi = typeof api

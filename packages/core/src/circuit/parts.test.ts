@@ -13,15 +13,15 @@ import { toNetlist, type Harness } from './model/harness'
 import { SWITCHES } from './model/switches'
 import { taperFraction } from './model/taper'
 import { coilsOf } from './schemes/pickupCoils'
-import { threePickupHarness } from './schemes/scheme'
+import { harnessOf as wired } from './schemes/harnessOf'
 
 const math = create(all!)
 const harnessOf = (b = fullBuild()): Harness => {
-  const made = threePickupHarness(b)
+  const made = wired(b)
   if (!made.ok) throw new Error(made.missing.join())
   return made.harness
 }
-const OPEN = { volume: 10, tone: 10 }
+const at = (position: number, knobs = {}) => ({ switches: { switch: position }, knobs })
 
 describe('switch tables', () => {
   it.each(Object.entries(SWITCHES))('%s: every contact joins two of its own lugs, commons first', (_, table) => {
@@ -135,30 +135,30 @@ describe('harness of the full build', () => {
   })
   it('every position sounds something and reads on a meter', () => {
     for (const position of [1, 2, 3, 4, 5]) {
-      expect(topology(harness, position).sounding.length).toBeGreaterThan(0)
-      expect(dcAtJack(harness, { position, ...OPEN })).toBeGreaterThan(1000)
+      expect(topology(harness, at(position).switches).sounding.length).toBeGreaterThan(0)
+      expect(dcAtJack(harness, at(position))).toBeGreaterThan(1000)
     }
   })
   it('the predicted band holds what a part off by its own doubt would read', () => {
     const b = fullBuild()
-    const { ohm, doubt } = predictReading(b, harness, { position: 1, ...OPEN })
+    const { ohm, doubt } = predictReading(b, harness, at(1))
     const more = changed(b, { 'pickup-bridge/resistance': 8080 })
-    const off = dcAtJack(harnessOf(more), { position: 1, ...OPEN })
+    const off = dcAtJack(harnessOf(more), at(1))
     expect(Math.abs(off - ohm)).toBeLessThanOrEqual(doubt)
     expect(doubt).toBeLessThan(ohm * 0.1)
   })
   it('volume down reads less and less, and nothing at zero', () => {
-    const read = (volume: number) => dcAtJack(harness, { position: 3, volume, tone: 10 })
+    const read = (volume: number) => dcAtJack(harness, at(3, { volume }))
     expect(read(0)).toBe(0)
     expect(read(10)).toBeGreaterThan(0)
   })
   it('tone does not show on a meter: its capacitor is open', () => {
-    const read = (tone: number) => dcAtJack(harness, { position: 1, volume: 10, tone })
+    const read = (tone: number) => dcAtJack(harness, at(1, { tone }))
     expect(read(0)).toBeCloseTo(read(10), 6)
   })
   it('a meter load is the jack alone; a cable and an amplifier come with a load', () => {
-    const bare = toNetlist(harness, { position: 1, ...OPEN }).elements.map((e) => e.ref)
-    const loaded = toNetlist(harness, { position: 1, ...OPEN }, { cable: 5e-10, amplifier: 1e6 }).elements.map((e) => e.ref)
+    const bare = toNetlist(harness, at(1)).elements.map((e) => e.ref)
+    const loaded = toNetlist(harness, at(1), { cable: 5e-10, amplifier: 1e6 }).elements.map((e) => e.ref)
     expect(bare).not.toContain('cable')
     expect(loaded).toEqual(expect.arrayContaining(['cable', 'amplifier']))
   })
@@ -169,7 +169,7 @@ describe('harness of the full build', () => {
     for (let i = 1; i < rows.length; i++) expect(order.indexOf(rows[i]!.stage)).toBeGreaterThanOrEqual(order.indexOf(rows[i - 1]!.stage))
   })
   it('says what is missing', () => {
-    const made = threePickupHarness(without(fullBuild(), 'switch', 'jack'))
+    const made = wired(without(fullBuild(), 'switch', 'jack'))
     expect(!made.ok && made.missing.toSorted()).toEqual(['jack', 'switch'])
   })
 })

@@ -9,7 +9,7 @@ import type { Consumable } from '../parts/spending'
  * so that a change always names the same thing.
  */
 export interface Build {
-  schema: 1
+  schema: 2
   name: string
   handedness: 'right' | 'left'
   /** Number of strings, 4 to 12. */
@@ -42,7 +42,6 @@ export interface Build {
   /** Jobs planned on paper, by joint and check: they change the sizes the joints see until the real size is measured. */
   jobs: Record<string, PlannedJob>
   circuit: CircuitChoice
-  /** Ohms read at the jack, by switch position. */
   readings: Record<string, MeterReading>
   finish: FinishChoice
   /** Minutes at the bench, Monday first. */
@@ -86,20 +85,16 @@ export interface CircuitChoice {
   scheme: 'two-humbuckers-and-single'
   /** Tap both humbuckers to one coil in the in-between positions. */
   split: boolean
-  /** Switch position in hand, 1 (bridge) to 5 (neck). */
-  position: number
-  /** Knob settings, 0 to 10. */
-  volume: number
-  tone: number
   /** Cable, metres. */
   cable: number
 }
 
+/** What a meter showed, where its probes were and how every knob and switch stood. */
 export interface MeterReading {
   ohm: number
-  /** Knob settings it was taken at. */
-  volume: number
-  tone: number
+  /** Two lugs, each written component.lug. */
+  probes: [string, string]
+  setting: { switches: Record<string, number>; knobs: Record<string, number> }
   at: string
 }
 
@@ -145,13 +140,13 @@ export interface NewBuild {
 /** An empty build with the settings people start from. `today` is an ISO date. */
 export function newBuild(wanted: NewBuild, today: string): Build {
   return {
-    schema: 1,
+    schema: 2,
     ...wanted,
     currency: 'EUR',
     room: { low: 35, high: 65, now: 45 },
     parts: {},
     jobs: {},
-    circuit: { scheme: 'two-humbuckers-and-single', split: true, position: 1, volume: 10, tone: 10, cable: 5 },
+    circuit: { scheme: 'two-humbuckers-and-single', split: true, cable: 5 },
     readings: {},
     finish: {
       system: 'lacquer',

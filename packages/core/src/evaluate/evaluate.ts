@@ -2,7 +2,8 @@ import { predictReading, type PredictedReading } from '../circuit/bench/readings
 import { topology, type Topology } from '../circuit/bench/topology'
 import { wireList, type WireRow } from '../circuit/bench/wireList'
 import type { Harness } from '../circuit/model/harness'
-import { threePickupHarness } from '../circuit/schemes/scheme'
+import { switchStates, type SwitchState } from '../circuit/model/setting'
+import { harnessOf } from '../circuit/schemes/harnessOf'
 import { newBuild, type Build } from '../document/build'
 import type { Station } from '../document/station'
 import type { HoleCard } from '../drill/holeCard'
@@ -15,7 +16,8 @@ import { planResult, type PlanResult } from '../plan/planResult'
 import { setupResult, type SetupResult } from '../setup/setupResult'
 import { stepsOf } from '../stations/steps'
 
-export interface WirePosition {
+/** One way the switches stand: what sounds, and what a meter at the jack should show with every knob at 10. */
+export interface WirePosition extends SwitchState {
   topology: Topology
   reading: PredictedReading
 }
@@ -60,14 +62,13 @@ export function evaluate(build: Build, today: string): Evaluation {
 }
 
 export function wireResult(build: Build): WireResult {
-  const scheme = threePickupHarness(build)
-  if (!scheme.ok) return scheme
-  const { harness, notes } = scheme
-  const table = harness.components.find((c) => c.is === 'switch')!.table
-  const { volume, tone } = build.circuit
-  const positions = table.positions.map((_, i) => ({
-    topology: topology(harness, i + 1),
-    reading: predictReading(build, harness, { position: i + 1, volume, tone }),
+  const made = harnessOf(build)
+  if (!made.ok) return made
+  const { harness, notes } = made
+  const positions = switchStates(harness).map((state) => ({
+    ...state,
+    topology: topology(harness, state.switches),
+    reading: predictReading(build, harness, { switches: state.switches, knobs: {} }),
   }))
   return { ok: true, harness, notes, positions, wires: wireList(harness) }
 }

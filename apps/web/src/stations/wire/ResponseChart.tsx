@@ -23,19 +23,19 @@ const TICKS = [20, 50, 100, 200, 500, 1000, 2000, 5000, 10000, 20000]
 const css = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
 
 /** Loudness over pitch: the position in hand heavy, the others thin beside it. */
-export function ResponseChart({ curves, position, label }: { curves: readonly PositionCurve[]; position: number; label: string }) {
+export function ResponseChart({ curves, position, label }: { curves: readonly PositionCurve[]; position: string; label: string }) {
   const theme = usePrefs((p) => p.theme)
   const data = useMemo((): ChartData<'line', { x: number; y: number }[]> => {
     // The theme decides the inks.
     void theme
     return {
       datasets: curves
-        .toSorted((a, b) => Number(a.position === position) - Number(b.position === position))
+        .toSorted((a, b) => Number(a.id === position) - Number(b.id === position))
         .map((c) => ({
-          label: `position ${c.position}`,
+          label: `position ${c.id}`,
           data: [...c.gains].map((y, i) => ({ x: HERTZ[i]!, y })),
-          borderColor: c.position === position ? css('--violet') : css('--soft'),
-          borderWidth: c.position === position ? 2.5 : 0.8,
+          borderColor: c.id === position ? css('--violet') : css('--soft'),
+          borderWidth: c.id === position ? 2.5 : 0.8,
           pointRadius: 0,
         })),
     }

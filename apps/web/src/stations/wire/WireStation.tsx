@@ -1,9 +1,20 @@
-import { printOhms, setField, slotSpec, soundingDrawing, type Mark, type WireResult } from '@snug/core'
+import {
+  judgeReading,
+  printOhms,
+  readingAt,
+  setField,
+  slotSpec,
+  soundingDrawing,
+  type JudgedReading,
+  type Mark,
+  type WireResult,
+} from '@snug/core'
 import { Tabs } from 'radix-ui'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
 import { Empty, Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { useKnobsOf } from '../../state/knobs'
 import { ThingRow } from '../../ui/ThingRow'
 import { PositionInHand } from './PositionInHand'
 import { useResponses } from './useResponses'
@@ -34,11 +45,18 @@ export default function WireStation() {
 function Circuit({ wire }: { wire: Wired }) {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
-  const rows = useMemo(() => wire.positions.map((p) => ({ ...p, id: String(p.reading.position) })), [wire])
-  const { hand, pick } = useHand('wire', rows)
-  const curves = useResponses(wire.harness, build.circuit)
-  const position = hand!.reading.position
-  const loupe = useMemo(() => soundingDrawing(wire.harness, position, hand!.topology), [wire, position, hand])
+  const knobs = useKnobsOf(useBuild((s) => s.id)!)
+  const { hand, pick } = useHand('wire', wire.positions)
+  const curves = useResponses(wire.harness, knobs, build.circuit.cable)
+  const rows = useMemo(
+    () =>
+      wire.positions.map((p) => {
+        const reading = readingAt(build, wire.harness, { switches: p.switches, knobs: {} })
+        return { ...p, mine: reading && { ohm: reading.ohm, judged: judgeReading(build, wire.harness, reading) } }
+      }),
+    [build, wire],
+  )
+  const loupe = useMemo(() => soundingDrawing(wire.harness, hand!.id, hand!.topology), [wire, hand])
   const overlay = useMemo(() => wireMarks(wire), [wire])
   const pins = useMemo(
     () =>
@@ -68,22 +86,19 @@ function Circuit({ wire }: { wire: Wired }) {
           </Tabs.List>
           <Tabs.Content value="positions" className="min-h-0 flex-1 overflow-auto">
             <ul>
-              {rows.map((r) => {
-                const reading = build.readings[r.id]
-                return (
-                  <ThingRow
-                    key={r.id}
-                    number={r.id}
-                    mark={<ReadingMark reading={reading?.ohm} predicted={r.reading} />}
-                    title={r.topology.words}
-                    about={`${r.topology.humWords}${reading ? ` · you read ${printOhms(reading.ohm)}` : ''}`}
-                    figure={printOhms(r.reading.ohm)}
-                    under={`±${printOhms(r.reading.doubt, 2)}`}
-                    selected={r.id === hand!.id}
-                    onSelect={() => pick(r.id)}
-                  />
-                )
-              })}
+              {rows.map((r) => (
+                <ThingRow
+                  key={r.id}
+                  number={r.id}
+                  mark={<ReadingMark judged={r.mine?.judged} />}
+                  title={r.topology.words}
+                  about={`${r.topology.humWords}${r.mine ? ` · you read ${printOhms(r.mine.ohm)}` : ''}`}
+                  figure={printOhms(r.reading.ohm)}
+                  under={`±${printOhms(r.reading.doubt, 2)}`}
+                  selected={r.id === hand!.id}
+                  onSelect={() => pick(r.id)}
+                />
+              ))}
             </ul>
             {wire.notes.map((n) => (
               <p key={n} className="px-4 py-2 text-mind">
@@ -114,7 +129,7 @@ function Circuit({ wire }: { wire: Wired }) {
           </Tabs.Content>
         </Tabs.Root>
       }
-      hand={<PositionInHand key={hand!.id} wire={wire} position={position} curves={curves} />}
+      hand={<PositionInHand key={hand!.id} harness={wire.harness} position={hand!} knobs={knobs} curves={curves} />}
     />
   )
 }
@@ -129,14 +144,13 @@ const Tab = ({ value, children }: { value: string; children: React.ReactNode }) 
 )
 
 /** Did the reading fall inside its band? Told by shape: a tick, a bar beside the band, or nothing yet. */
-function ReadingMark({ reading, predicted }: { reading: number | undefined; predicted: { ohm: number; doubt: number } }) {
-  const inside = reading !== undefined && Math.abs(reading - predicted.ohm) <= Math.max(predicted.doubt, 1)
-  const label = reading === undefined ? 'not read yet' : inside ? 'inside its band' : 'outside its band'
+function ReadingMark({ judged }: { judged: JudgedReading | undefined }) {
+  const label = !judged ? 'not read yet' : judged.inside ? 'inside its band' : 'outside its band'
   return (
     <svg width="20" height="20" viewBox="-10 -10 20 20" role="img" aria-label={label}>
       <path d="M-8 -4v8M8 -4v8M-8 0h16" stroke="var(--soft)" strokeWidth="1.4" />
-      {reading !== undefined &&
-        (inside ? (
+      {judged &&
+        (judged.inside ? (
           <circle r="4" fill="var(--snug)" />
         ) : (
           <rect x="-4" y="-4" width="8" height="8" transform="rotate(45) translate(5 -5)" fill="var(--wont)" />

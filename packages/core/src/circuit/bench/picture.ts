@@ -1,12 +1,12 @@
 import { frequencies, sweep } from '../engine/response'
 import { compile } from '../engine/solver'
 import { toNetlist, type Harness, type Load } from '../model/harness'
+import { type Setting } from '../model/setting'
+import { switchStates } from '../model/switchStates'
 
-/** One swept curve: gains in dB over `hertz`, at a position and knob setting. */
+/** One swept curve: gains in dB over `hertz`, at one setting. */
 export interface Curve {
-  position: number
-  volume: number
-  tone: number
+  setting: Setting
   gains: Float64Array
 }
 
@@ -16,24 +16,17 @@ export interface Picture {
 }
 
 /**
- * The whole picture of a harness: every switch position with one knob swept from 0 to 10, the other held.
+ * The whole picture of a harness: every way the switches can stand with one knob swept from 0 to 10, the others held.
+ * @param knob id of the pot that is swept
  * @param points frequencies per curve
  */
-export function circuitPicture(
-  harness: Harness,
-  load: Load,
-  knob: 'volume' | 'tone',
-  held: { volume: number; tone: number },
-  points = 200,
-): Picture {
+export function circuitPicture(harness: Harness, load: Load, knob: string, held: Setting['knobs'], points = 200): Picture {
   const hertz = frequencies(points)
-  const table = harness.components.find((c) => c.is === 'switch')!.table
-  const curves: Curve[] = []
-  table.positions.forEach((_, i) => {
-    for (let k = 0; k <= 10; k++) {
-      const setting = { position: i + 1, ...held, [knob]: k }
-      curves.push({ ...setting, gains: sweep(compile(toNetlist(harness, setting, load)), hertz) })
-    }
-  })
+  const curves = switchStates(harness).flatMap(({ switches }) =>
+    Array.from({ length: 11 }, (_, turn): Curve => {
+      const setting = { switches, knobs: { ...held, [knob]: turn } }
+      return { setting, gains: sweep(compile(toNetlist(harness, setting, load)), hertz) }
+    }),
+  )
   return { hertz, curves }
 }

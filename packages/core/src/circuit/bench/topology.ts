@@ -1,13 +1,18 @@
-import { GROUND } from '../engine/netlist'
 import { mergeNodes } from '../engine/nodes'
 import { gainAt } from '../engine/response'
 import { compile } from '../engine/solver'
-import { toNetlist, type Coil, type Harness, type Setting } from '../model/harness'
+import { toNetlist, type Coil, type Harness } from '../model/harness'
+import type { Setting } from '../model/setting'
 
-/** What sounds in one switch position and how it is joined. */
+/** How coils are joined: a tree whose leaves are coils, by id. Words and drawings are made from it, never the other way. */
+export type Joined = { is: 'coil'; coil: string } | { is: 'series' | 'parallel'; parts: Joined[] }
+
+/** What sounds with the switches so, and how it is joined. */
 export interface Topology {
   sounding: string[]
-  /** Coils that sound, joined by + for series and ‖ for parallel. */
+  /** One tree between the hot side and ground; several where the coils are joined in no series or parallel way. */
+  joined: Joined[]
+  /** The same in words, coils joined by + for series and ‖ for parallel. */
   words: string
   /** Hum at the output against the same coils all adding, dB; -Infinity when nothing is left of it. */
   hum: number
@@ -20,9 +25,9 @@ const TEST_HERTZ = 100
 
 const isCoil = (c: { is: string }): c is Coil => c.is === 'coil'
 
-/** Reads off the circuit itself which coils reach the jack, how they are joined, and what is left of the hum. */
-export function topology(harness: Harness, position: number): Topology {
-  const setting: Setting = { position, volume: 10, tone: 10 }
+/** Reads off the circuit itself, knobs at 10, which coils reach the jack, how they are joined, and what is left of the hum. */
+export function topology(harness: Harness, switches: Setting['switches']): Topology {
+  const setting: Setting = { switches, knobs: {} }
   const level = (source: Parameters<typeof toNetlist>[3]) =>
     gainAt(compile(toNetlist(harness, setting, { cable: 0, amplifier: 1e6 }, source)), TEST_HERTZ)
   const coils = harness.components.filter(isCoil)
@@ -30,7 +35,9 @@ export function topology(harness: Harness, position: number): Topology {
   const sounding = coils.filter((c) => levels.get(c.id)! > SILENT)
   const adding = sounding.reduce((sum, c) => sum + 10 ** (levels.get(c.id)! / 20), 0)
   const hum = sounding.length ? level('hum') - 20 * Math.log10(adding) : -Infinity
-  return { sounding: sounding.map((c) => c.id), words: joined(harness, setting, sounding), hum, humWords: humWords(hum, sounding.length) }
+  const joined = joinedCoils(harness, setting, sounding)
+  const words = joined.length ? joined.map((tree) => joinedWords(tree, coils)).join(', ') : 'nothing'
+  return { sounding: sounding.map((c) => c.id), joined, words, hum, humWords: humWords(hum, sounding.length) }
 }
 
 function humWords(hum: number, count: number): string {
@@ -42,43 +49,71 @@ function humWords(hum: number, count: number): string {
 interface Edge {
   a: number
   b: number
-  words: string
-  parallel: boolean
+  tree: Joined
 }
 
-/** Series and parallel reduction of the sounding coils between the hot side and ground. */
-function joined(harness: Harness, setting: Setting, sounding: readonly Coil[]): string {
-  if (!sounding.length) return 'nothing'
-  const { elements } = toNetlist(harness, setting)
+/** Series and parallel reduction of the sounding coils between the jack's tip and ground. */
+function joinedCoils(harness: Harness, setting: Setting, sounding: readonly Coil[]): Joined[] {
+  const { elements, output } = toNetlist(harness, setting)
   const nodes = mergeNodes(elements.filter((e) => e.type === 'W'))
   const root = (name: string) => nodes.find(name).root
-  let edges: Edge[] = sounding.map((c) => ({ a: root(`${c.id}.start`), b: root(`${c.id}.finish`), words: c.label, parallel: false }))
-  const hot = root('volume.3')
-  const ground = root(GROUND)
-  for (let changed = true; changed && edges.length > 1;) {
-    changed = false
-    outer: for (let i = 0; i < edges.length; i++)
-      for (let j = i + 1; j < edges.length; j++) {
-        const p = edges[i]!
-        const q = edges[j]!
-        const same = (p.a === q.a && p.b === q.b) || (p.a === q.b && p.b === q.a)
-        const shared = [p.a, p.b].find(
-          (n) => (n === q.a || n === q.b) && n !== hot && n !== ground && edges.filter((e) => e.a === n || e.b === n).length === 2,
-        )
-        if (!same && shared === undefined) continue
-        const merged: Edge = same
-          ? { a: p.a, b: p.b, words: `${p.words} ‖ ${q.words}`, parallel: true }
-          : { a: p.a === shared ? p.b : p.a, b: q.a === shared ? q.b : q.a, words: seriesWords(p, q), parallel: false }
-        edges = [...edges.filter((e) => e !== p && e !== q), merged]
-        changed = true
-        break outer
-      }
+  let edges: Edge[] = sounding.map((c) => ({ a: root(`${c.id}.start`), b: root(`${c.id}.finish`), tree: { is: 'coil', coil: c.id } }))
+  if (!edges.length) return []
+  // A selector with nothing on it leaves its tip joined to nothing.
+  const [hot, ground] = output.map(root)
+  for (let pair = reducible(edges, hot!, ground!); pair; pair = reducible(edges, hot!, ground!)) {
+    const { p, q, merged } = pair
+    edges = edges.flatMap((e) => (e === p ? [merged] : e === q ? [] : [e]))
   }
-  return edges.map((e) => e.words).join(', ')
+  return edges.map((e) => e.tree)
 }
 
-const seriesWords = (p: Edge, q: Edge): string => {
-  const [whole] = p.words.split(',')
-  if (!p.parallel && !q.parallel && whole === q.words.split(',')[0]) return `${whole}, both coils in series`
-  return [p, q].map((e) => (e.parallel ? `(${e.words})` : e.words)).join(' + ')
+/** The first two edges that lie side by side, or one after the other with nothing else between. */
+function reducible(edges: readonly Edge[], hot: number, ground: number): { p: Edge; q: Edge; merged: Edge } | undefined {
+  for (const [i, p] of edges.entries())
+    for (const q of edges.slice(i + 1)) {
+      if ((p.a === q.a && p.b === q.b) || (p.a === q.b && p.b === q.a))
+        return { p, q, merged: { a: p.a, b: p.b, tree: grouped('parallel', p.tree, q.tree) } }
+      const shared = [p.a, p.b].find(
+        (n) => (n === q.a || n === q.b) && n !== hot && n !== ground && edges.filter((e) => e.a === n || e.b === n).length === 2,
+      )
+      if (shared === undefined) continue
+      const [a, b] = [p.a === shared ? p.b : p.a, q.a === shared ? q.b : q.a]
+      return { p, q, merged: { a, b, tree: grouped('series', p.tree, q.tree) } }
+    }
+  return undefined
+}
+
+/** Three in parallel are one group of three, not a pair and one. */
+function grouped(is: 'series' | 'parallel', p: Joined, q: Joined): Joined {
+  const parts = [p, q].flatMap((t) => (t.is === is ? t.parts : [t]))
+  return { is, parts }
+}
+
+/** The tree in words: "neck ‖ middle", "(a ‖ b) + c"; a pickup whose coils are all there in series is named as a whole. */
+export function joinedWords(tree: Joined, coils: readonly Coil[]): string {
+  if (tree.is === 'coil') return coils.find((c) => c.id === tree.coil)!.label
+  if (tree.is === 'parallel') return tree.parts.map((t) => joinedWords(t, coils)).join(' ‖ ')
+  return wholePickups(tree.parts, coils)
+    .map((t) => (typeof t === 'string' ? t : t.is === 'parallel' ? `(${joinedWords(t, coils)})` : joinedWords(t, coils)))
+    .join(' + ')
+}
+
+/** Coils of one pickup in a series run, put together under the pickup's name. */
+function wholePickups(parts: readonly Joined[], coils: readonly Coil[]): (Joined | string)[] {
+  const pickupOf = (t: Joined) => (t.is === 'coil' ? coils.find((c) => c.id === t.coil)!.pickup : undefined)
+  const own = (pickup: string) => coils.filter((c) => c.pickup === pickup)
+  const whole = new Set(
+    coils
+      .map((c) => c.pickup)
+      .filter((pickup) => own(pickup).length > 1 && own(pickup).every((c) => parts.some((t) => t.is === 'coil' && t.coil === c.id))),
+  )
+  const said = new Set<string>()
+  return parts.flatMap((t): (Joined | string)[] => {
+    const pickup = pickupOf(t)
+    if (pickup === undefined || !whole.has(pickup)) return [t]
+    if (said.has(pickup)) return []
+    said.add(pickup)
+    return [`${pickup}, both coils in series`]
+  })
 }

@@ -1,5 +1,7 @@
 import type { Point } from '../../geometry/point'
 import { GROUND, type Element, type Netlist } from '../engine/netlist'
+import type { Slot } from '../../parts/slots'
+import { knobAt, positionAt, type Setting } from './setting'
 import type { SwitchTable } from './switches'
 import { taperFraction, type Taper } from './taper'
 
@@ -8,6 +10,8 @@ interface Placed {
   id: string
   label: string
   at: Point
+  /** The part of the build it is, or is a piece of; absent for what comes with the wiring. */
+  slot?: Slot
 }
 
 /**
@@ -29,7 +33,6 @@ export interface PotPart extends Placed {
   is: 'pot'
   ohm: number
   taper: Taper
-  knob: 'volume' | 'tone'
 }
 export interface CapacitorPart extends Placed {
   is: 'capacitor'
@@ -63,14 +66,6 @@ export interface Harness {
   wires: Wire[]
 }
 
-export interface Setting {
-  /** Switch position, 1 upwards. */
-  position: number
-  /** Knobs, 0 to 10. */
-  volume: number
-  tone: number
-}
-
 export interface Load {
   /** Cable capacitance, farad, and amplifier input, ohm; absent when only a meter is on the jack. */
   cable: number
@@ -87,7 +82,7 @@ export type Source = 'string' | 'hum' | { only: string }
 
 /**
  * The harness at one setting as a netlist: wires and closed contacts become one node, open ones are left out, pots
- * become their two parts. The jack's sleeve is node 0.
+ * become their two parts. Every jack's sleeve is node 0; the voltage is taken at the first one's tip.
  */
 export function toNetlist(harness: Harness, setting: Setting, load?: Load, source: Source = 'string'): Netlist {
   const elements: Element[] = []
@@ -105,7 +100,8 @@ export function toNetlist(harness: Harness, setting: Setting, load?: Load, sourc
         elements.push({ type: 'C', ref: c.id, nodes: [`${c.id}.1`, `${c.id}.2`], value: c.farad })
         break
       case 'switch':
-        for (const [a, b] of c.table.positions[setting.position - 1] ?? []) wire(`${c.id}.${a}`, `${c.id}.${b}`, `${c.id} ${a}-${b}`)
+        for (const [a, b] of c.table.positions[positionAt(setting, c.id) - 1] ?? [])
+          wire(`${c.id}.${a}`, `${c.id}.${b}`, `${c.id} ${a}-${b}`)
         break
       case 'jack':
         wire(`${c.id}.sleeve`, GROUND, 'sleeve')
@@ -114,13 +110,31 @@ export function toNetlist(harness: Harness, setting: Setting, load?: Load, sourc
         break
     }
   }
-  const jack = harness.components.find((c) => c.is === 'jack')!
-  const tip = `${jack.id}.tip`
+  const [tip] = jackProbes(harness)
   if (load) {
     elements.push({ type: 'C', ref: 'cable', nodes: [tip, GROUND], value: load.cable })
     elements.push({ type: 'R', ref: 'amplifier', nodes: [tip, GROUND], value: load.amplifier })
   }
   return { elements, output: [tip, GROUND] }
+}
+
+/** Where a meter goes to read the whole instrument: tip and sleeve of its first jack. @throws Error without a jack */
+export function jackProbes(harness: Harness): readonly [string, string] {
+  const jack = harness.components.find((c) => c.is === 'jack')
+  if (!jack) throw new Error('This harness has no jack.')
+  return [`${jack.id}.tip`, `${jack.id}.sleeve`]
+}
+
+/** The lugs of a component, as wires and meters name them. */
+export function lugsOf(c: Component): string[] {
+  const ends = {
+    coil: ['start', 'finish'],
+    pot: ['1', '2', '3'],
+    capacitor: ['1', '2'],
+    jack: ['tip', 'sleeve'],
+    ground: ['1'],
+  }
+  return (c.is === 'switch' ? c.table.lugs : ends[c.is]).map((lug) => `${c.id}.${lug}`)
 }
 
 function coilElements(c: Coil, source: Source): Element[] {
@@ -135,7 +149,7 @@ function coilElements(c: Coil, source: Source): Element[] {
 }
 
 function potElements(p: PotPart, setting: Setting): Element[] {
-  const f = taperFraction(p.taper, setting[p.knob])
+  const f = taperFraction(p.taper, knobAt(setting, p.id))
   const part = (ref: string, a: string, b: string, ohm: number): Element =>
     ohm <= 0 ? { type: 'W', ref, nodes: [a, b] } : { type: 'R', ref, nodes: [a, b], value: ohm }
   return [part(`${p.id} lower`, `${p.id}.2`, `${p.id}.1`, f * p.ohm), part(`${p.id} upper`, `${p.id}.3`, `${p.id}.2`, (1 - f) * p.ohm)]

@@ -26,7 +26,7 @@ export function coilsOf(build: Build, place: PickupPlace): Coil[] {
   const farad = valueAt(build, { slot, size: 'capacitance' }) ?? FARAD[kind]
   const x = datums(build).mouth + (valueAt(build, { slot: 'body', size: `route.${place}.centre` }) ?? 0)
   const flip = traitAt(build, slot, 'sense') === 'reverse' ? -1 : 1
-  const base = { is: 'coil' as const, pickup: place, estimated: known === undefined }
+  const base = { is: 'coil' as const, slot, pickup: place, estimated: known === undefined }
   if (kind === 'single')
     return [{ ...base, id: place, label: place, at: pt(x, 0), ohm, henry, farad, magnet: flip as 1 | -1, winding: flip as 1 | -1 }]
   const half = { ohm: ohm / 2, henry: henry / 2, farad: farad * 2, winding: flip as 1 | -1 }

@@ -3,7 +3,9 @@ import { aBuild, aPart } from '../../testing/bench'
 import { dcAtJack } from '../bench/readings'
 import { topology } from '../bench/topology'
 import { wireList } from '../bench/wireList'
-import { threePickupHarness } from './scheme'
+import { lugsOf } from '../model/harness'
+import { harnessOf } from './harnessOf'
+import { SCHEMES } from './schemes'
 
 const coil = (slot: 'pickup-neck' | 'pickup-middle' | 'pickup-bridge', ohm: number, coils = 'single') =>
   aPart(slot, { length: 36, width: 70, resistance: [ohm, 'meter', ohm / 100], inductance: [4, 'listed', 0.4] }, { coils, sense: 'plain' })
@@ -20,22 +22,23 @@ const build = (contacts: string, ohm = 500e3, middle = true) =>
     jack: aPart('jack', {}, { contacts: 'mono' }),
   })
 const harness = (b: ReturnType<typeof build>) => {
-  const made = threePickupHarness(b)
+  const made = harnessOf(b)
   if (!made.ok) throw new Error(made.missing.join(', '))
   return made.harness
 }
-const open = { volume: 10, tone: 10 }
+const at = (position: number, knobs = {}) => ({ switches: { switch: position }, knobs })
 const parallel = (...r: number[]) => 1 / r.reduce((s, x) => s + 1 / x, 0)
 
 describe('two pickups on a toggle', () => {
   const h = harness(build('toggle-3', 500e3, false))
-  it('bridge, both, neck', () => expect([1, 2, 3].map((p) => topology(h, p).words)).toEqual(['bridge', 'neck ‖ bridge', 'neck']))
+  it('bridge, both, neck', () =>
+    expect([1, 2, 3].map((p) => topology(h, at(p).switches).words)).toEqual(['bridge', 'neck ‖ bridge', 'neck']))
   it('reads pickup parallel to volume pot at the jack [physics]', () => {
-    expect(dcAtJack(h, { position: 1, ...open })).toBeCloseTo(parallel(8800, 500e3), 3)
-    expect(dcAtJack(h, { position: 2, ...open })).toBeCloseTo(parallel(8800, 8000, 500e3), 3)
-    expect(dcAtJack(h, { position: 3, ...open })).toBeCloseTo(parallel(8000, 500e3), 3)
+    expect(dcAtJack(h, at(1))).toBeCloseTo(parallel(8800, 500e3), 3)
+    expect(dcAtJack(h, at(2))).toBeCloseTo(parallel(8800, 8000, 500e3), 3)
+    expect(dcAtJack(h, at(3))).toBeCloseTo(parallel(8000, 500e3), 3)
   })
-  it('volume at nothing shorts the jack', () => expect(dcAtJack(h, { position: 2, volume: 0, tone: 10 })).toBe(0))
+  it('volume at nothing shorts the jack', () => expect(dcAtJack(h, at(2, { volume: 0 }))).toBe(0))
   it('needs no middle pickup', () => expect(h.components.some((c) => c.is === 'coil' && c.pickup === 'middle')).toBe(false))
 })
 
@@ -44,9 +47,7 @@ describe('DC at the jack, all at 10 [physics]', () => {
     [250e3, 8501],
     [500e3, 8648],
     [1e6, 8723],
-  ])('8.80 k with a %f ohm volume pot', (ohm, reads) =>
-    expect(dcAtJack(harness(build('lever-5', ohm)), { position: 1, ...open })).toBeCloseTo(reads, 0),
-  )
+  ])('8.80 k with a %f ohm volume pot', (ohm, reads) => expect(dcAtJack(harness(build('lever-5', ohm)), at(1))).toBeCloseTo(reads, 0))
 })
 
 describe('wire list', () => {
@@ -69,7 +70,22 @@ describe('what is missing', () => {
   it('is named by slot', () => {
     const b = build('lever-5', 500e3, false)
     delete b.parts.jack
-    const made = threePickupHarness(b)
+    const made = harnessOf(b)
     expect(!made.ok && made.missing.toSorted()).toEqual(['jack', 'pickup-middle'])
+  })
+})
+
+describe('every scheme, as data', () => {
+  it.each(SCHEMES.map((s) => [s.id, s] as const))('%s: every wire ends on a lug there is, and its switch has what it uses', (_, scheme) => {
+    const b = build(scheme.contacts)
+    const h = harness({ ...b, circuit: { ...b.circuit, split: false } })
+    const lugs = new Set(h.components.flatMap(lugsOf))
+    for (const w of h.wires) for (const lug of [w.from, w.to]) expect(lugs.has(lug), lug).toBe(true)
+    expect(h.wires).toHaveLength(scheme.wires.filter(([a, , , only]) => !/link|back/.test(a) && !only).length)
+  })
+  it.each(SCHEMES.map((s) => [s.id, s] as const))('%s: with humbuckers and tapped, no wire is left out', (_, scheme) => {
+    const b = build(scheme.contacts)
+    for (const p of scheme.pickups) b.parts[`pickup-${p}`]!.traits.coils = 'two'
+    expect(harness({ ...b, circuit: { ...b.circuit, split: true } }).wires).toHaveLength(scheme.wires.length)
   })
 })

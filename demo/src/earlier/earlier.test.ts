@@ -1,0 +1,55 @@
+import 'reflect-metadata'
+import { problemsOfBuild } from '@snug/contract'
+import { evaluate, isEarlier, judgeReading, migrated, SCHEMA, type Build } from '@snug/core'
+import { readFileSync } from 'node:fs'
+import { describe, expect, it } from 'vitest'
+import { dunlin } from '../dunlin'
+import { heron } from '../heron'
+import { plover } from '../plover'
+
+const kept = (name: string, schema: number): unknown =>
+  JSON.parse(readFileSync(new URL(`./${name}.${schema}.json`, import.meta.url), 'utf8'))
+const TODAY = '2026-11-24'
+const NOW = {
+  heron: heron(TODAY, '2027-02-15', '2026-12-05'),
+  plover: plover(TODAY, '2027-02-15'),
+  dunlin: dunlin(TODAY, '2027-02-15', '2026-12-13'),
+}
+
+describe.each(Object.entries(NOW))('%s as it was kept by an earlier Snug Bolt', (name, now) => {
+  const doc = kept(name, 1)
+  it('is of the form it says, and known to be earlier', () => {
+    expect(doc).toMatchObject({ schema: 1, circuit: { position: 1, volume: 10, tone: 10 } })
+    expect(isEarlier(doc)).toBe(true)
+  })
+  it('comes out as one of today, which every rule passes, and is left alone from then on', () => {
+    const build = migrated(doc)
+    expect(problemsOfBuild(build)).toEqual([])
+    expect(build).toMatchObject({ schema: SCHEMA })
+    expect(migrated(build)).toBe(build)
+  })
+  it('loses nothing but where the knobs stood, and evaluates as the same build made today', () => {
+    const build = migrated(doc) as Build
+    expect({ ...build, readings: {} }).toEqual({ ...now, readings: {} })
+    expect(evaluate({ ...build, readings: {} }, TODAY).failed).toEqual({})
+  })
+})
+
+describe('readings of an earlier Snug Bolt', () => {
+  it('keep their ohms, their knobs and their position, and are judged by them', () => {
+    const build = migrated(kept('heron', 1)) as Build
+    const readings = Object.values(build.readings)
+    expect(readings.map((r) => [r.ohm, r.setting.switches.switch, r.setting.knobs.volume])).toEqual([
+      [8620, 1, 10],
+      [30100, 3, 5],
+    ])
+    const { wire } = evaluate(build, TODAY)
+    if (!wire.ok) throw new Error('Heron is wired')
+    expect(Number.isFinite(judgeReading(build, wire.harness, readings[1]!).expected.ohm)).toBe(true)
+  })
+})
+
+it.each([null, 5, 'x', [], {}, { schema: 'one' }, { schema: 99 }, { schema: 1 }, { schema: 1, circuit: null, readings: [3] }])(
+  'what is no build is passed on to be refused: %j',
+  (doc) => expect(problemsOfBuild(migrated(doc)).length).toBeGreaterThan(0),
+)

@@ -1,0 +1,42 @@
+import { problemsOf, type Problem } from './checked'
+
+/** A piece of JSON Schema (draft 2020-12). */
+export type Schema = Record<string, unknown>
+
+/** How one value of a map or list is checked, and in the same place what a schema says of it. */
+export interface Rule {
+  problems: (value: unknown, key: string) => Problem[]
+  schema: Schema
+}
+
+export const wrong = (why: string): Problem[] => [{ path: '', why }]
+
+/** Where a schema keeps what a class says. */
+export const refTo = (name: string): Schema => ({ $ref: `#/$defs/${name}` })
+
+/** Each value is as a class says. */
+export const each = <T extends object>(type: new () => T): Rule => ({
+  problems: (v) => problemsOf(type, v),
+  schema: refTo(type.name),
+})
+
+/** A number between two bounds. @param why the whole sentence */
+export const numberFrom = (minimum: number, maximum: number, why: string): Rule => ({
+  problems: (v) => (typeof v === 'number' && v >= minimum && v <= maximum ? [] : wrong(why)),
+  schema: { type: 'number', minimum, maximum },
+})
+
+export const wholeFrom = (minimum: number, maximum: number, why: string): Rule => ({
+  problems: (v) => (Number.isInteger(v) && (v as number) >= minimum && (v as number) <= maximum ? [] : wrong(why)),
+  schema: { type: 'integer', minimum, maximum },
+})
+
+export const textOf = (minLength: number, maxLength: number, why: string): Rule => ({
+  problems: (v) => (typeof v === 'string' && v.length >= minLength && v.length <= maxLength ? [] : wrong(why)),
+  schema: { type: 'string', minLength, maxLength },
+})
+
+export const oneOf = (values: readonly string[], why: string): Rule => ({
+  problems: (v) => (typeof v === 'string' && values.includes(v) ? [] : wrong(why)),
+  schema: { enum: [...values] },
+})

@@ -1,0 +1,93 @@
+import { fullBuild } from '@snug/core/testing/fullBuild'
+import type { Build, LogEntry } from '@snug/core'
+import Ajv from 'ajv/dist/2020'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { problemsOfBuild } from './build'
+import { checkedBundle } from './requests'
+import { bundleSchema, classSchemas } from './schema'
+
+const validate = new Ajv({ strict: false, inlineRefs: false, code: { optimize: false }, formats: { 'date-time': true } }).compile(
+  bundleSchema(),
+)
+const log: LogEntry[] = [
+  { id: 'a', at: '2026-11-24T19:30:00.000Z', kind: 'note', text: 'Line one\nline “two”', station: 'fit', struck: '2026-11-24T19:31:00Z' },
+]
+
+/** A build with everything a build can hold. */
+const fullest = (): Build => {
+  const build = fullBuild()
+  return {
+    ...build,
+    due: '2027-02-01',
+    budget: 500,
+    slots: { guard: 'open', neck: 'fixed' },
+    tools: ['calipers', 'meter'],
+    parcels: { 'Quayside Electrics': 6 },
+    consumables: { tub: { name: 'Grain filler', price: 9, share: 0.5 } },
+    mockup: { 'neck-in': { outcome: 'goes', at: '2026-11-24T20:00:00Z', basis: 'a' } },
+    unpacked: { guard: 'damaged' },
+    orders: { guard: { revision: 1, at: '2026-11-24', sizes: { thickness: { value: 2.4, tolerance: 0.2 } } } },
+    rescue: { asking: 120, worth: 300, defects: ['frets'] },
+    jobs: { a: { slot: 'body', size: 'pocket.widthMouth', delta: 0.2, doubt: 0.05, text: 'Shave the pocket' } },
+    readings: {
+      jack: {
+        ohm: 8200,
+        probes: ['jack.tip', 'jack.sleeve'],
+        setting: { switches: { switch: 1 }, knobs: { volume: 10, tone: 4.5 } },
+        at: '2026-11-24T20:00:00Z',
+      },
+    },
+    setup: {
+      school: 'low',
+      relief: 0.2,
+      actionBass: 1.6,
+      actionTreble: 1.4,
+      saddle: 12,
+      reliefPerQuarter: 0.05,
+      cents: { '1': 3, '6': -4 },
+    },
+    steps: { 'arrive-neck': { done: '2026-11-24T20:00:00Z' } },
+  }
+}
+const bundle = (build: unknown) => ({ format: 'snug-bolt-build', version: 1, exported: '2026-11-24T20:00:00.000Z', build, log })
+
+describe('the published schema of the bundle', () => {
+  it('takes the fullest build, as the rules do', () => {
+    expect(problemsOfBuild(fullest())).toEqual([])
+    expect(checkedBundle(bundle(fullest())).ok).toBe(true)
+    expect(validate(bundle(fullest())), JSON.stringify(validate.errors)).toBe(true)
+  })
+  it('names every field a build can have', () => {
+    const build = classSchemas().BuildDoc!
+    expect(Object.keys(build.properties).toSorted()).toEqual(Object.keys(fullest()).toSorted())
+  })
+  it('what the rules refuse for its shape the schema refuses too, wherever in the build a value is spoilt', () => {
+    const places = leaves(fullest())
+    expect(places.length).toBeGreaterThan(300)
+    fc.assert(
+      fc.property(fc.constantFrom(...places), fc.constantFrom<unknown>(null, {}, [], 'x'.repeat(5000), -1e12, true), (place, value) => {
+        const spoilt = withPlace(fullest(), place, value)
+        const refused = problemsOfBuild(spoilt).length > 0
+        expect(validate(bundle(spoilt)), `${place.join('.')} = ${JSON.stringify(value)?.slice(0, 20)}`).toBe(!refused)
+      }),
+      { numRuns: 300 },
+    )
+  })
+  it.each([
+    ['a field nobody knows', { extra: 1 }],
+    ['another format', { format: 'another' }],
+    ['a version to come', { version: 2 }],
+    ['no log', { log: undefined }],
+  ])('refuses %s', (_, change) => expect(validate(JSON.parse(JSON.stringify({ ...bundle(fullest()), ...change })))).toBe(false))
+})
+
+function leaves(value: unknown, at: string[] = []): string[][] {
+  return typeof value === 'object' && value !== null ? Object.entries(value).flatMap(([k, v]) => leaves(v, [...at, k])) : [at]
+}
+function withPlace(doc: unknown, [first, ...rest]: string[], value: unknown): unknown {
+  if (first === undefined) return value
+  const copy = (Array.isArray(doc) ? [...(doc as unknown[])] : { ...(doc as object) }) as Record<string, unknown>
+  copy[first] = withPlace(copy[first], rest, value)
+  return copy
+}
