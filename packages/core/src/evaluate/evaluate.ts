@@ -2,7 +2,7 @@ import { predictReading, type PredictedReading } from '../circuit/bench/readings
 import { topology, type Topology } from '../circuit/bench/topology'
 import { wireList, type WireRow } from '../circuit/bench/wireList'
 import type { Harness } from '../circuit/model/harness'
-import { switchStates, type SwitchState } from '../circuit/model/setting'
+import { switchStates, type SwitchState } from '../circuit/model/switchStates'
 import { harnessOf } from '../circuit/schemes/harnessOf'
 import { newBuild, type Build } from '../document/build'
 import type { Station } from '../document/station'
