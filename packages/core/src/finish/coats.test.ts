@@ -6,7 +6,7 @@ import { changed, fullBuild } from '../testing/fullBuild'
 import { areaToCoat, filmFrom, productNeeded, spread, systemOf } from './cover'
 import { plannedFilm } from './film'
 import { finishResult } from './finishPlan'
-import { coatPlan } from './schedule'
+import { planOf } from '../testing/coatPlanOf'
 import { SYSTEMS } from './systems'
 import { weatherCheck } from './weather'
 
@@ -55,7 +55,7 @@ describe('how much to buy', () => {
 
 describe.each(FINISH_SYSTEMS.map((s) => [s] as const))('system %s', (system) => {
   const build = withFinish({ system })
-  const plan = coatPlan(build)
+  const plan = planOf(build)
   it('lays every coat there is, in order, each on an evening with time for it', () => {
     expect(plan.coats.filter((c) => c.layer === 'top')).toHaveLength(build.finish.coats)
     for (let i = 1; i < plan.coats.length; i++) expect(plan.coats[i]!.date >= plan.coats[i - 1]!.date).toBe(true)
@@ -64,7 +64,7 @@ describe.each(FINISH_SYSTEMS.map((s) => [s] as const))('system %s', (system) => 
   it('rubs out only after the wait', () => expect(plan.rubOut > plan.lastCoat).toBe(true))
   it('one coat more is never done sooner, and leaves more film', () => {
     const more = withFinish({ system, coats: build.finish.coats + 1 })
-    expect(coatPlan(more).lastCoat >= plan.lastCoat).toBe(true)
+    expect(planOf(more).lastCoat >= plan.lastCoat).toBe(true)
     expect(plannedFilm(more)).toBeGreaterThan(plannedFilm(build))
   })
   it('says its limits, its cautions and where the label wins', () => {

@@ -5,7 +5,7 @@ import { dryingFactor } from '../physics/drying'
 import { filmFrom, productNeeded, spread } from './cover'
 import { plannedFilm } from './film'
 import { finishResult } from './finishPlan'
-import { coatPlan } from './schedule'
+import { planOf } from '../testing/coatPlanOf'
 import { SYSTEMS } from './systems'
 import { weatherCheck } from './weather'
 
@@ -42,7 +42,7 @@ describe('cover', () => {
 
 describe('calendar', () => {
   it('lays every coat on an evening with time for it, never before the recoat time', () => {
-    const { coats } = coatPlan(build)
+    const { coats } = planOf(build)
     expect(coats).toHaveLength(7)
     const minute = (c: (typeof coats)[number]) => Date.parse(`${c.date}T00:00:00Z`) / 60000 + c.starts
     coats.forEach((c, i) => {
@@ -51,16 +51,16 @@ describe('calendar', () => {
   })
   it('never uses an evening off', () => {
     const mondays = { ...build, evenings: [60, 0, 0, 0, 0, 0, 0] }
-    expect(new Set(coatPlan(mondays).coats.map((c) => new Date(c.date).getUTCDay()))).toEqual(new Set([1]))
+    expect(new Set(planOf(mondays).coats.map((c) => new Date(c.date).getUTCDay()))).toEqual(new Set([1]))
   })
   it('drying takes twice as long 10 degrees colder [practice], so the cold spreads the coats out', () => {
     expect(dryingFactor(10)).toBe(2)
     const cold = { ...build, finish: { ...build.finish, weather: { ...build.finish.weather, air: 10 } } }
-    expect(coatPlan(cold).rubOut > coatPlan(build).rubOut).toBe(true)
+    expect(planOf(cold).rubOut > planOf(build).rubOut).toBe(true)
   })
   it('asks for a key when a wipe-on coat waits too long', () => {
     const weekly = { ...build, evenings: [60, 0, 0, 0, 0, 0, 0], finish: { ...build.finish, system: 'wipe-on' as const } }
-    expect(coatPlan(weekly).coats[1]!.note).toMatch(/scuff/)
+    expect(planOf(weekly).coats[1]!.note).toMatch(/scuff/)
   })
   it('says why no calendar can be made', () => {
     expect(finishResult({ ...build, evenings: [5, 5, 5, 5, 5, 5, 5] }).trouble).toMatch(/No evening is long enough/)

@@ -27,18 +27,15 @@ export function finishResult(build: Build): FinishResult {
   const system = systemOf(build)
   const area = areaToCoat(build)
   const flat = plannedFilm(build)
-  const result: FinishResult = {
+  const calendar = coatPlan(build)
+  return {
     system,
     area,
     film: { flat, edge: flat * EDGE_SHARE },
     need: productNeeded(area.total, flat, build.finish.solids, system),
     weather: weatherCheck(build.finish.weather, system.limits),
     drawing: layersDrawing(build, system),
-  }
-  try {
-    return { ...result, plan: coatPlan(build) }
-  } catch (e) {
-    return { ...result, trouble: (e as Error).message }
+    ...(calendar.ok ? { plan: calendar.plan } : { trouble: calendar.why }),
   }
 }
 

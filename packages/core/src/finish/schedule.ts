@@ -26,6 +26,9 @@ export interface CoatPlan {
   evenings: number
 }
 
+/** A calendar, or the sentence that says why none can be made. */
+export type CoatCalendar = { ok: true; plan: CoatPlan } | { ok: false; why: string }
+
 const MINUTES_A_DAY = 24 * 60
 /** Evenings are taken to start at six. [ours] */
 const EVENING = 18 * 60
@@ -37,15 +40,15 @@ const coatsOf = (build: Build): Layer[] =>
 /**
  * Lays the coats on the person's evenings: as many in one evening as the recoat time at this temperature allows, the
  * next evening with time otherwise; a scuff is asked for where the product wants a key after too long a wait.
- * @throws Error when no evening of the week is long enough for a single coat
+ * @returns the plan, or why there can be none: no evening of the week is long enough for a coat, or none within a year fits
  */
-export function coatPlan(build: Build): CoatPlan {
+export function coatPlan(build: Build): CoatCalendar {
   const slow = dryingFactor(build.finish.weather.air)
   const layers = coatsOf(build)
   const longest = Math.max(...build.evenings)
   const hands = Math.max(...layers.map((l) => l.hands))
   if (longest < hands)
-    throw new Error(`No evening is long enough for one coat: it takes ${hands} minutes and the longest evening has ${longest}.`)
+    return { ok: false, why: `No evening is long enough for one coat: it takes ${hands} minutes and the longest evening has ${longest}.` }
   const coats: Coat[] = []
   let date = build.finish.start
   let clock = 0
@@ -57,7 +60,7 @@ export function coatPlan(build: Build): CoatPlan {
       const wait = previous === undefined ? 0 : previous === layer ? layer.recoat * slow : Math.max(previous.recoat, layer.recoat) * slow
       const earliest = lastEnd === undefined ? -Infinity : lastEnd + wait
       for (let looked = 0; ; looked++) {
-        if (looked > LONGEST_SEARCH) throw new Error('No evening within a year fits the next coat.')
+        if (looked > LONGEST_SEARCH) return { ok: false, why: 'No evening within a year fits the next coat.' }
         clock = Math.max(clock, earliest - minuteOf(date, 0))
         if (clock + layer.hands <= (build.evenings[weekday(date)] ?? 0)) break
         date = addDays(date, 1)
@@ -84,5 +87,6 @@ export function coatPlan(build: Build): CoatPlan {
   const last = coats.at(-1)!
   const top = layers.at(-1)!
   const waitDays = Math.ceil((top.beforeSanding * slow) / MINUTES_A_DAY)
-  return { coats, lastCoat: last.date, rubOut: addDays(last.date, waitDays), evenings: new Set(coats.map((c) => c.date)).size }
+  const evenings = new Set(coats.map((c) => c.date)).size
+  return { ok: true, plan: { coats, lastCoat: last.date, rubOut: addDays(last.date, waitDays), evenings } }
 }

@@ -76,6 +76,18 @@ function exhaustive(t: Tables): number[] {
 }
 
 describe('best sets', () => {
+  it('a slot is never taken for the one 32 places on, which a number of 32 bits cannot tell from it', () => {
+    // Of P's two, the cheaper leaves nothing to Y whatever X is; only the dearer goes, and is missed when X's blame clears P's.
+    const [P, X, Y] = [0, 32, 64]
+    const out = new Set([`${P}.0 ${Y}.0`, ...[0, 1].flatMap((x) => [1, 2].map((y) => `${X}.${x} ${Y}.${y}`))])
+    const found = bestSets({
+      sizes: Array.from({ length: 65 }, (_, s) => (s === P || s === X ? 2 : s === Y ? 3 : 1)),
+      own: (s, c) => (s === P ? c : 0),
+      pair: (a, i, b, j) => (out.has(`${a}.${i} ${b}.${j}`) ? Infinity : 0),
+    })
+    expect(found.sets[0]).toMatchObject({ cost: 1 })
+    expect([P, X, Y].map((s) => found.sets[0]!.chosen[s])).toEqual([1, 0, 0])
+  })
   it('are the same as by trying everything, the three best in order', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 1e9 }), fc.integer({ min: 1, max: 5 }), (seed, slots) => {

@@ -77,10 +77,10 @@ export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = ()
    * `least[s][c]`: a candidate's own cost and what it makes with everyone chosen so far; Infinity once ruled out. For the bound each
    * open slot is taken at its cheapest. `by[s]`: the chosen slots that ruled out candidates of s.
    *
-   * Returns the chosen slots that are to blame for finding nothing here, as bits, or ANY when something was found or a bound cut the
+   * Returns the chosen slots that are to blame for finding nothing here, as a bit each, or ANY when something was found or a bound cut the
    * search. A slot that is not to blame need not try its other candidates. [published: Prosser 1993, conflict-directed backjumping, from memory]
    */
-  function descend(least: readonly Float64Array[], by: Int32Array, base: number, open: readonly number[]): number {
+  function descend(least: readonly Float64Array[], by: readonly bigint[], base: number, open: readonly number[]): bigint {
     if (!state.complete) return ANY
     if (++state.nodes % 256 === 0 && stop()) {
       state.complete = false
@@ -111,7 +111,7 @@ export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = ()
         pick = s
       }
     }
-    const me = 1 << pick
+    const me = bit(pick)
     const rest = open.filter((s) => s !== pick)
     const order = [...least[pick]!.keys()].filter((c) => least[pick]![c]! < Infinity).sort((a, b) => least[pick]![a]! - least[pick]![b]!)
     let conflict = by[pick]!
@@ -126,7 +126,7 @@ export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = ()
     return conflict
 
     /** Goes on with one candidate chosen; its own bit is among the blamed when another candidate might do. */
-    function tryOne(c: number): number {
+    function tryOne(c: number): bigint {
       const seller = problem.parcel?.(pick, c)
       const sent = !inTurn && seller !== undefined && parcels[seller] === 0 ? (problem.parcelCost?.[seller] ?? 0) : 0
       let cost = problem.slowest ? Math.max(base, least[pick]![c]!) : base + least[pick]![c]! + sent
@@ -136,24 +136,26 @@ export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = ()
         if (more === Infinity) {
           state.inTheWay[k]!++
           for (const s of g.slots) blame[s]!++
-          return g.slots.reduce((bits, s) => bits | (1 << s), 0)
+          return g.slots.reduce((bits, s) => bits | bit(s), 0n)
         }
         cost = problem.slowest ? cost : cost + more
       }
       if (cost >= worst()) return ANY
       const next = [...least]
-      const ruledBy = Int32Array.from(by)
+      const ruledBy = [...by]
       for (const s of rest) {
         const costs = rowOf(pick, c, s)
         if (!costs) continue
         const row = Float64Array.from(least[s]!)
         let alive = false
+        let ruled = false
         for (let k = 0; k < row.length; k++) {
           const more = costs[k]!
-          if (more === Infinity && row[k]! < Infinity) ruledBy[s]! |= me
+          if (more === Infinity && row[k]! < Infinity) ruled = true
           row[k] = problem.slowest && more < Infinity ? row[k]! : row[k]! + more
           if (row[k]! < Infinity) alive = true
         }
+        if (ruled) ruledBy[s]! |= me
         if (!alive) return ruledBy[s]!
         next[s] = row
       }
@@ -166,7 +168,7 @@ export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = ()
 
   const first = problem.sizes.map((size, s) => Float64Array.from({ length: size }, (_, c) => problem.own(s, c)))
   const all = [...first.keys()]
-  const none = () => new Int32Array(n)
+  const none = () => new Array<bigint>(n).fill(0n)
   if (!first.every((row) => row.length)) return { sets: found, ...state }
   if (!inTurn) descend(first, none(), 0, all)
   else {
@@ -182,7 +184,9 @@ export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = ()
 }
 
 /** Not to be blamed on particular slots. */
-const ANY = -1
+const ANY = -1n
+/** A slot among others in a set of them; there may be more slots than a number has bits. */
+const bit = (slot: number): bigint => 1n << BigInt(slot)
 
 /** Up to this many sellers every choice of parcels is tried: 4096 outlooks. */
 const MOST_SELLERS = 12
