@@ -54,25 +54,25 @@ export function Header({
         <Do label="Redo (Ctrl+Shift+Z)" onClick={() => void redo()} disabled={!canRedo}>
           <Redo2 size={17} />
         </Do>
-        <Do label="Millimetres or inches (U)" onClick={prefs.toggleSystem}>
+        <Do label={`${prefs.system}: change to ${prefs.system === 'mm' ? 'inches' : 'millimetres'} (U)`} onClick={prefs.toggleSystem}>
           <KeyCap>{prefs.system}</KeyCap>
         </Do>
-        <Do label={`Flip to the ${prefs.view === 'back' ? 'front' : 'back'} (F)`} onClick={prefs.flip} className="head-extra">
+        <Do label={`F ${prefs.view === 'back' ? 'front' : 'back'}: turn the instrument over`} onClick={prefs.flip} className="head-extra">
           <KeyCap>F</KeyCap> {prefs.view === 'back' ? 'front' : 'back'}
         </Do>
-        <Do label={`Turn to the ${prefs.view === 'side' ? 'top' : 'side'} view (V)`} onClick={prefs.turn} className="head-extra">
+        <Do label={`V ${prefs.view === 'side' ? 'top' : 'side'}: look from there`} onClick={prefs.turn} className="head-extra">
           <KeyCap>V</KeyCap> {prefs.view === 'side' ? 'top' : 'side'}
         </Do>
-        <Do label="Find anything (/)" onClick={onFind}>
+        <Do label="/ find: a part, a joint, a hole, a step" onClick={onFind}>
           <KeyCap>/</KeyCap> <span className="head-extra">find</span>
         </Do>
-        <Do label="Quick log (L)" onClick={onLog}>
+        <Do label="L log: write something down" onClick={onLog}>
           <KeyCap>L</KeyCap> log
         </Do>
         <Do label={`${prefs.theme === 'light' ? 'Dark' : 'Light'} theme (T)`} onClick={prefs.toggleTheme}>
           {prefs.theme === 'light' ? <Moon size={16} /> : <Sun size={16} />}
         </Do>
-        <Do label="Keys (?)" onClick={onKeys} className="head-extra">
+        <Do label="? all keys" onClick={onKeys} className="head-extra">
           <KeyCap>?</KeyCap>
         </Do>
       </div>

@@ -12,6 +12,7 @@ import './layout.css'
 import { nextMeasure } from './next'
 import { QuickLog } from './QuickLog'
 import { Sill } from './Sill'
+import { SkipLinks } from './SkipLinks'
 import { ToolRoll } from './ToolRoll'
 import { TrialBar } from './TrialBar'
 import { KEYS, useKeys } from './useKeys'
@@ -60,6 +61,7 @@ export function Shell() {
     )
   return (
     <div className="shell">
+      <SkipLinks />
       <Hatches />
       <Header build={build} evaluation={evaluation} onFind={acts.find} onLog={acts.log} onKeys={acts.keys} />
       <ToolRoll id={id} station={station} counts={evaluation ? counts(build, evaluation) : {}} />

@@ -47,7 +47,7 @@ export function Workspace({ pins, overlay, selected, onPick, loupe, list, hand, 
           <section aria-label={listLabel} className={`ws-list overflow-auto ${foot}`} tabIndex={-1}>
             {list}
           </section>
-          <section aria-label="In hand" className={`ws-hand overflow-auto border-l border-hairline px-5 py-3 ${foot}`}>
+          <section aria-label="In hand" tabIndex={-1} className={`ws-hand overflow-auto border-l border-hairline px-5 py-3 ${foot}`}>
             {hand}
           </section>
         </>

@@ -42,7 +42,21 @@ function walk(by: 1 | -1) {
   row?.focus()
 }
 
-const focusable = 'input, select, button, a[href], textarea'
+/** Where a thing in hand is begun: its first size, else its first field, else the first thing that can be pressed. */
+const BEGINNINGS = ['[data-size] input', 'input:not([type=checkbox]), select, textarea', 'input, button, a[href]']
+
+function intoHand() {
+  const hand = document.querySelector<HTMLElement>('.ws-hand')
+  for (const what of BEGINNINGS) {
+    const first = [...(hand?.querySelectorAll<HTMLElement>(what) ?? [])].find((e) => !e.matches(':disabled'))
+    if (first) return first.focus()
+  }
+}
+
+/** Pieces with keys of their own: arrows on a knob turn the knob, and nothing else. */
+const OWN_KEYS = '[role=slider], [role=tab], [role=radio], [role=menuitem], [role=option], [role=switch], [role=spinbutton]'
+const GIVEN_OVER = new Set(['ArrowUp', 'ArrowDown', ' ', 'Enter'])
+const hasOwn = (e: KeyboardEvent) => GIVEN_OVER.has(e.key) && e.target instanceof HTMLElement && !!e.target.closest(OWN_KEYS)
 
 /** Keys that work everywhere but in fields and dialogs. */
 export function useKeys(acts: Acts): void {
@@ -58,7 +72,7 @@ export function useKeys(acts: Acts): void {
         document.querySelector<HTMLElement>('.ws-list [aria-current=true]')?.focus()
         return
       }
-      if (e.ctrlKey || e.metaKey || e.altKey || typing(e.target)) return
+      if (e.defaultPrevented || e.ctrlKey || e.metaKey || e.altKey || typing(e.target) || hasOwn(e)) return
       const prefs = usePrefs.getState()
       const pocket = POCKETS.find((p) => p.key === e.key)
       const act: Record<string, () => void> = {
@@ -78,7 +92,7 @@ export function useKeys(acts: Acts): void {
       const onRow = e.target instanceof HTMLElement && e.target.closest('.ws-list li > button[aria-current=true]')
       if (e.key === 'Enter' && onRow) {
         e.preventDefault()
-        document.querySelector<HTMLElement>('.ws-hand')?.querySelector<HTMLElement>(focusable)?.focus()
+        intoHand()
         return
       }
       if (e.key === ' ' && (onRow || e.target === document.body)) {

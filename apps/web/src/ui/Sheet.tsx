@@ -1,5 +1,5 @@
 import { Dialog } from 'radix-ui'
-import type { ReactNode } from 'react'
+import { useEffect, useRef, type ReactNode } from 'react'
 
 /** A sheet of paper laid over the bench. */
 export function Sheet({
@@ -15,6 +15,16 @@ export function Sheet({
   about?: string
   children: ReactNode
 }) {
+  const before = useRef<EventTarget | null>(null)
+  useEffect(() => {
+    if (open) return
+    // What is in the sheet takes the focus before anybody is told that it opened.
+    const note = ({ target }: FocusEvent) => {
+      if (target instanceof HTMLElement && !target.closest('[role=dialog]')) before.current = target
+    }
+    document.addEventListener('focusin', note)
+    return () => document.removeEventListener('focusin', note)
+  }, [open])
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
@@ -22,6 +32,10 @@ export function Sheet({
         <Dialog.Content
           className="fixed top-[12vh] left-1/2 z-50 flex max-h-[76vh] w-[min(560px,94vw)] -translate-x-1/2 flex-col border border-hairline bg-sheet p-5 shadow-lg"
           {...(about ? {} : { 'aria-describedby': undefined })}
+          onCloseAutoFocus={(e) => {
+            e.preventDefault()
+            backTo(before.current)
+          }}
         >
           <Dialog.Title className="text-[22px]">{title}</Dialog.Title>
           {about && <Dialog.Description className="mt-1 text-soft">{about}</Dialog.Description>}
@@ -30,4 +44,10 @@ export function Sheet({
       </Dialog.Portal>
     </Dialog.Root>
   )
+}
+
+/** Where the person was before the sheet lay there; when that is gone, the thing in hand in the list. */
+function backTo(was: EventTarget | null) {
+  if (was instanceof HTMLElement && was !== document.body && was.isConnected) return was.focus()
+  document.querySelector<HTMLElement>('.ws-list [aria-current=true], .ws-list')?.focus()
 }

@@ -23,6 +23,8 @@ export function ThingRow({ number, mark, title, about, figure, under, selected, 
         ref={ref}
         type="button"
         aria-current={selected ? 'true' : undefined}
+        // One stop for the whole list; J, K and the arrows walk in it.
+        tabIndex={selected ? 0 : -1}
         onClick={onSelect}
         className={`grid min-h-11 w-full grid-cols-[auto_auto_1fr_auto] items-center gap-x-3 border-b border-l-4 border-b-hairline px-3 py-1.5 text-left ${selected ? 'border-l-violet bg-wash' : 'border-l-transparent hover:bg-canvas/60'}`}
       >
