@@ -9,6 +9,8 @@ const node = (name: string, root: string, ...setup: string[]) => ({
     name,
     root,
     environment: 'node' as const,
+    // Nothing in these tests is global: each worker reads the code once, not once a file.
+    isolate: false,
     include: ['src/**/*.test.ts'],
     // Far more than any test takes: a busy machine is no fault of what is tested.
     testTimeout: 120_000,
@@ -19,12 +21,16 @@ const node = (name: string, root: string, ...setup: string[]) => ({
 
 export default defineConfig({
   test: {
+    // Every core: the default leaves one idle.
+    maxWorkers: '100%',
     projects: [
       node('core', 'packages/core'),
       node('formats', 'packages/formats'),
       node('contract', 'packages/contract', 'reflect-metadata'),
       node('demo', 'demo'),
-      node('server', 'apps/server', 'reflect-metadata'),
+      {
+        test: { ...node('server', 'apps/server', 'reflect-metadata').test, globalSetup: ['./src/testing/template.ts'] },
+      },
       {
         plugins: [react()],
         test: {

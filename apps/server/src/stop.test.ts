@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { builtServer, ended, killAll, start } from './testing/serverProcess'
+import { builtServer, emptyFolder, ended, killAll, start } from './testing/serverProcess'
 
 let home: string
 beforeAll(async () => {
@@ -19,7 +19,7 @@ afterAll(async () => {
 
 /** A server with a request on it that never ends: half of its head has been sent. */
 async function heldOpen(name: string) {
-  const { child, url } = await start(join(home, name))
+  const { child, url } = await start(await emptyFolder(join(home, name)))
   const socket = connect(Number(new URL(url).port), '127.0.0.1')
   await once(socket, 'connect')
   socket.on('error', () => undefined)
@@ -55,7 +55,7 @@ describe('stopping', () => {
 
 describe('what is not a request', () => {
   it('is answered in the words of every other error', async () => {
-    const { url } = await start(join(home, 'line'))
+    const { url } = await start(await emptyFolder(join(home, 'line')))
     const socket = connect(Number(new URL(url).port), '127.0.0.1')
     socket.write('NONSENSE\r\n\r\n')
     const said = await read(socket)
@@ -68,7 +68,7 @@ describe('what is not a request', () => {
 
 describe('of several starters at one moment', () => {
   it('exactly one gets the folder, each as a process of its own, over a lock left by a killed one', async () => {
-    const folder = join(home, 'race')
+    const folder = await emptyFolder(join(home, 'race'))
     for (let round = 0; round < 3; round++) {
       const tries = await Promise.allSettled([1, 2, 3].map(() => start(folder)))
       const got = tries.flatMap((t) => (t.status === 'fulfilled' ? [t.value] : []))

@@ -1,11 +1,10 @@
-import { existsSync } from 'node:fs'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { WANTED } from '../testing/app'
-import { builtServer, killAll, killed, launch, start } from '../testing/serverProcess'
+import { builtServer, emptyFolder, killAll, killed, launch, start } from '../testing/serverProcess'
 
 let folder: string
 
@@ -29,7 +28,7 @@ afterAll(async () => {
 
 describe('a server killed in the middle of its work', () => {
   it('loses nothing it acknowledged, and the folder opens again', { timeout: 120_000 }, async () => {
-    let { child, url } = await start(folder)
+    let { child, url } = await start(await emptyFolder(folder))
     const { id } = await post(url, '/builds', WANTED)
     let acknowledged = 0
     for (let round = 0; round < 3; round++) {
@@ -62,16 +61,18 @@ describe('a server killed in the middle of its work', () => {
 
   it('started with the demo builds and killed while they are put in, has all of them after the next start, never some', async () => {
     const demo = { SNUG_DEMO: '1' }
-    const whole = await start(join(folder, 'whole'), demo)
+    const launched = Date.now()
+    const whole = await start(await emptyFolder(join(folder, 'whole')), demo)
+    const took = Date.now() - launched
     const shelf = async (url: string) => ((await (await fetch(`${url}/api/builds`)).json()) as { id: string }[]).map((b) => b.id).sort()
     const wanted = await shelf(whole.url)
     expect(wanted.length).toBeGreaterThan(1)
     await killed(whole.child)
-    for (const ms of [0, 100, 200]) {
-      const at = join(folder, `demo-${ms}`)
+    // The demo builds are put in last, just before it is ready.
+    for (const share of [0.7, 0.85, 0.95]) {
+      const at = await emptyFolder(join(folder, `demo-${share}`))
       const first = launch(at, demo)
-      while (first.exitCode === null && !existsSync(join(at, 'database'))) await sleep(2)
-      await sleep(ms)
+      await sleep(share * took)
       await killed(first)
       const { child, url } = await start(at, demo)
       expect(await shelf(url)).toEqual(wanted)

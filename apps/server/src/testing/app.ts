@@ -1,10 +1,14 @@
+import { readFile } from 'node:fs/promises'
+import { join } from 'node:path'
 import request from 'supertest'
+import { inject } from 'vitest'
 import { createApp } from '../app'
 import { open, type OpenDb } from '../db/open'
 
 /** The real application on a real PGlite in memory, spoken to over HTTP from localhost. */
 export async function startApp() {
-  const opened: OpenDb = await open({ dataDir: 'memory://' })
+  const image = new Blob([await readFile(join(inject('template'), 'image'))])
+  const opened: OpenDb = await open({ dataDir: 'memory://', loadDataDir: image })
   const agent = request.agent(createApp({ opened }))
   const call = (method: 'get' | 'post' | 'put' | 'delete', path: string) => agent[method](`/api${path}`).set('Host', 'localhost')
   return {

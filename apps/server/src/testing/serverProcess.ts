@@ -1,8 +1,10 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { existsSync } from 'node:fs'
+import { cp } from 'node:fs/promises'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { build } from 'vite'
+import { inject } from 'vitest'
 
 const server = join(dirname(fileURLToPath(import.meta.url)), '../..')
 const children: ChildProcess[] = []
@@ -10,6 +12,12 @@ const children: ChildProcess[] = []
 /** The server as it runs at a person's: built, and a process of its own. */
 export async function builtServer() {
   if (!existsSync(join(server, 'dist/main.js'))) await build({ root: server, logLevel: 'error' })
+}
+
+/** A data folder with an empty database, ready to be opened. */
+export async function emptyFolder(at: string): Promise<string> {
+  await cp(join(inject('template'), 'folder', 'database'), join(at, 'database'), { recursive: true })
+  return at
 }
 
 /** A server process on a data folder and a free port, without waiting for anything. */

@@ -1,0 +1,26 @@
+import { mkdtemp, rm, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { TestProject } from 'vitest/node'
+import { watched } from '../db/durable'
+import { openFolder } from '../db/open'
+
+declare module 'vitest' {
+  export interface ProvidedContext {
+    /** Where an empty database lies, as an image for one in memory (`image`) and as a data folder (`folder`). */
+    template: string
+  }
+}
+
+/** Making a database takes seconds and is tested on its own; every other test begins with a copy of one made here. */
+export default async function setup(project: TestProject) {
+  const home = await mkdtemp(join(tmpdir(), 'snug-template-'))
+  const memory = await watched({ dataDir: 'memory://' })
+  const image = await memory.dumpDataDir('none')
+  await writeFile(join(home, 'image'), Buffer.from(await image.arrayBuffer()))
+  await memory.close()
+  const folder = await openFolder(join(home, 'folder'))
+  await folder.close()
+  project.provide('template', home)
+  return () => rm(home, { recursive: true, force: true })
+}
