@@ -2,6 +2,7 @@ import { defineConfig } from 'vitest/config'
 import react from '@vitejs/plugin-react'
 import { fileURLToPath } from 'node:url'
 
+const template = fileURLToPath(new URL('apps/server/src/testing/template.ts', import.meta.url))
 const seed = fileURLToPath(new URL('scripts/seed.mjs', import.meta.url))
 
 const node = (name: string, root: string, ...setup: string[]) => ({
@@ -29,7 +30,7 @@ export default defineConfig({
       node('contract', 'packages/contract', 'reflect-metadata'),
       node('demo', 'demo'),
       {
-        test: { ...node('server', 'apps/server', 'reflect-metadata').test, globalSetup: ['./src/testing/template.ts'] },
+        test: { ...node('server', 'apps/server', 'reflect-metadata').test, globalSetup: [template] },
       },
       {
         plugins: [react()],

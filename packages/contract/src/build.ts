@@ -174,9 +174,9 @@ export function problemsOfBuild(plain: unknown): Problem[] {
   const result = checkedBuild(plain)
   return result.ok ? [] : result.problems
 }
-/** Core's type and these classes say the same, field by field; the compiler holds them to it. */
 type Plain<T> = T extends (infer E)[] ? Plain<E>[] : T extends object ? { [K in keyof T]: Plain<T[K]> } : T
 type Same<A, B> = [A] extends [B] ? ([B] extends [A] ? true : { in: 'core, not here'; core: B }) : { in: 'here, not in core'; here: A }
+/** Core's type and these classes say the same, field by field; the compiler holds them to it. @public */
 export const BUILD_IS_CORES: Same<Plain<BuildDoc>, Plain<Build>> = true
 
 export const isBuild = (plain: unknown): plain is Build => problemsOfBuild(plain).length === 0

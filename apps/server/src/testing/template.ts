@@ -12,7 +12,7 @@ declare module 'vitest' {
   }
 }
 
-/** Making a database takes seconds and is tested on its own; every other test begins with a copy of one made here. */
+/** Making a database takes seconds and is tested on its own; every other test begins with a copy of one made here. @public */
 export default async function setup(project: TestProject) {
   const home = await mkdtemp(join(tmpdir(), 'snug-template-'))
   const memory = await watched({ dataDir: 'memory://' })

@@ -10,7 +10,8 @@ import { insideBy } from './guard/guardCover'
 import { rowShortfall } from './head/tunerFit'
 import { WIDTH_BANDS } from './neck/pocketWidth'
 import { spreadAt } from './pickups/polesUnder'
-import { centreOfMass, centroid } from './whole/balance'
+import { centroidOf } from '../geometry/polygon'
+import { centreOfMass } from './whole/balance'
 
 const width = (pocket: number, heel: number, doubt = 0.05) =>
   aBuild({
@@ -100,7 +101,7 @@ describe('small geometry', () => {
     expect(insideBy(square, { x: -2, y: 5 })).toBeCloseTo(-2, 9)
   })
   it('centroid and centre of mass', () => {
-    expect(centroid(square)).toEqual({ x: 5, y: 5 })
+    expect(centroidOf(square)).toEqual({ x: 5, y: 5 })
     const c = centreOfMass([
       { label: 'a', gram: 100, at: { x: 0, y: 0 }, doubt: 0 },
       { label: 'b', gram: 300, at: { x: 40, y: 8 }, doubt: 0 },

@@ -1,29 +1,20 @@
-import type { Point } from './point'
+import { polygonArea, polygonCentroid, polygonContains, polygonLength } from 'd3-polygon'
+import { pt, type Point } from './point'
 
-/** Area of a closed polygon by the shoelace formula, mm2. */
-export function areaOf(points: readonly Point[]): number {
-  let twice = 0
-  points.forEach((p, i) => {
-    const q = points[(i + 1) % points.length]!
-    twice += p.x * q.y - q.x * p.y
-  })
-  return Math.abs(twice) / 2
-}
+const pairs = (points: readonly Point[]) => points.map(({ x, y }): [number, number] => [x, y])
+
+/** Area of a closed polygon, mm2, whichever way round it goes. */
+export const areaOf = (points: readonly Point[]): number => Math.abs(polygonArea(pairs(points)))
 
 /** Length once round a closed polygon, mm. */
-export function perimeterOf(points: readonly Point[]): number {
-  return points.reduce((sum, p, i) => {
-    const q = points[(i + 1) % points.length]!
-    return sum + Math.hypot(q.x - p.x, q.y - p.y)
-  }, 0)
-}
+export const perimeterOf = (points: readonly Point[]): number => polygonLength(pairs(points))
 
 /** Is the point inside the closed polygon? Even-odd rule. */
-export function contains(points: readonly Point[], at: Point): boolean {
-  let inside = false
-  points.forEach((p, i) => {
-    const q = points[(i + 1) % points.length]!
-    if (p.y > at.y !== q.y > at.y && at.x < ((q.x - p.x) * (at.y - p.y)) / (q.y - p.y) + p.x) inside = !inside
-  })
-  return inside
+export const contains = (points: readonly Point[], at: Point): boolean => polygonContains(pairs(points), [at.x, at.y])
+
+/** Middle of a polygon's area; of no area, nothing. */
+export function centroidOf(points: readonly Point[]): Point | undefined {
+  if (areaOf(points) < 1e-9) return undefined
+  const [x, y] = polygonCentroid(pairs(points))
+  return pt(x, y)
 }

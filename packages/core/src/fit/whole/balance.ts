@@ -3,7 +3,7 @@ import { sizeAt, sizeRef, traitAt, valueAt } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
 import { boxAround } from '../../geometry/box'
 import { pt, type Point } from '../../geometry/point'
-import { areaOf } from '../../geometry/polygon'
+import { areaOf, centroidOf } from '../../geometry/polygon'
 import { datums } from '../../instrument/datums'
 import { bodyOutline } from '../../instrument/longView'
 import { tunerPosts } from '../../instrument/tuners'
@@ -29,21 +29,6 @@ const DAMP = 1.1
 const CARVED = 0.9
 const HOLLOW = 0.62
 
-/** Centre of a closed polygon. [physics: centroid by the shoelace sum] */
-export function centroid(points: readonly Point[]): Point {
-  let a = 0
-  let x = 0
-  let y = 0
-  points.forEach((p, i) => {
-    const q = points[(i + 1) % points.length]!
-    const c = p.x * q.y - q.x * p.y
-    a += c
-    x += (p.x + q.x) * c
-    y += (p.y + q.y) * c
-  })
-  return a === 0 ? pt(0, 0) : pt(x / (3 * a), y / (3 * a))
-}
-
 /** Every part with its mass where it lies, weighed or estimated from its wood. */
 export function lumps(build: Build): Lump[] {
   const d = datums(build)
@@ -57,7 +42,7 @@ export function lumps(build: Build): Lump[] {
     const thick = valueAt(build, sizeRef('body', 'thickness')) ?? 44
     const share = traitAt(build, 'body', 'build') === 'solid' ? CARVED : HOLLOW
     const gram = weighed?.value ?? (areaOf(outline) * thick * (wood?.density ?? 0.45) * DAMP * share) / 1000
-    out.push({ label: 'body', gram, at: centroid(outline), doubt: weighed?.doubt ?? gram * 0.15 })
+    out.push({ label: 'body', gram, at: centroidOf(outline) ?? pt(0, 0), doubt: weighed?.doubt ?? gram * 0.15 })
   }
   if (build.parts.neck) {
     const weighed = mass('neck')

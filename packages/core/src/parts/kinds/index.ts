@@ -42,8 +42,6 @@ export type KindTable = typeof ALL
 export type KindName = keyof KindTable
 /** Names of the sizes a kind of part has. */
 export type SizeKey<K extends KindName> = keyof KindTable[K]['sizes'] & string
-/** Names of the traits a kind of part has. */
-export type TraitKey<K extends KindName> = keyof KindTable[K]['traits'] & string
 
 /** Every kind of part, by name. */
 export const KINDS: Readonly<Record<KindName, Kind>> = ALL
