@@ -60,7 +60,9 @@ describe('verdicts and symmetry', () => {
     expect(findJoints(left).map((j) => [j.id, j.verdict])).toEqual(findJoints(build).map((j) => [j.id, j.verdict]))
   })
   it('a size entered in inches is the same size: no verdict flips', () => {
-    const inches = applyChange(build, setSize(build, heel, { ...calipers((56.45 / 25.4) * 25.4) }))
+    const typed = parseLength(`${(56.45 / 25.4).toFixed(6)} in`)
+    if (!typed.ok) throw new Error(typed.why)
+    const inches = applyChange(build, setSize(build, heel, calipers(typed.value)))
     expect(findJoints(inches).map((j) => j.verdict)).toEqual(findJoints(build).map((j) => j.verdict))
   })
   it('says what an edit moved', () => {

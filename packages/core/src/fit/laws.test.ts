@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { judge, type Class } from '../judge/verdict'
 import { linear, normal, probabilityBetween } from '../quantity/distribution'
-import { INCH } from '../quantity/length'
+import { INCH, parseLength } from '../quantity/length'
 import { aBuild, aPart, jointIn } from '../testing/bench'
 import { fallOf, radiusAtSaddle } from './bridge/radii'
 import { bundle } from './controls/wirePassage'
@@ -51,7 +51,12 @@ describe('laws of joints', () => {
   it('a verdict does not know which unit it was entered in', () => {
     fc.assert(
       fc.property(fc.integer({ min: 55_000, max: 57_000 }), fc.integer({ min: 55_000, max: 57_000 }), (p, h) => {
-        const [mm, viaInches] = [width(p / 1000, h / 1000), width((p / 1000 / INCH) * INCH, (h / 1000 / INCH) * INCH)]
+        const typed = (mm: number) => {
+          const read = parseLength((mm / INCH).toFixed(9), 'in')
+          if (!read.ok) throw new Error(read.why)
+          return read.value
+        }
+        const [mm, viaInches] = [width(p / 1000, h / 1000), width(typed(p / 1000), typed(h / 1000))]
         expect(jointIn(viaInches, 'pocket-mouth').verdict).toBe(jointIn(mm, 'pocket-mouth').verdict)
       }),
       { numRuns: 80 },

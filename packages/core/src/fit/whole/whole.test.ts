@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../../document/build'
+import { parseLength } from '../../quantity/length'
 import { KINDS } from '../../parts/kinds/index'
 import { SLOT_NAMES, type Slot } from '../../parts/slots'
 import { jointIn } from '../../testing/bench'
@@ -78,9 +79,14 @@ describe('laws over every joint', () => {
   it('with every doubt at zero no joint is left untold and every chance is 0 or 1', () => {
     const sure = structuredClone(fullBuild())
     for (const part of Object.values(sure.parts)) for (const size of Object.values(part?.sizes ?? {})) size.doubt = 0
-    for (const j of judgeJoints(sure))
-      for (const c of j.checks.filter((x) => x.clearance.every((n) => n.sigma === 0)))
-        for (const p of Object.values(c.raw.chances)) expect(p === 0 || p === 1, `${j.id}/${c.id}`).toBe(true)
+    const certain = judgeJoints(sure).flatMap((j) =>
+      j.checks.filter((c) => !c.hearsay && c.clearance.every((n) => n.sigma === 0)).map((c) => ({ ...c, at: `${j.id}/${c.id}` })),
+    )
+    expect(certain.length).toBeGreaterThan(40)
+    for (const c of certain) {
+      expect(c.raw.verdict, c.at).not.toBe('cant-tell')
+      for (const p of Object.values(c.raw.chances)) expect(p === 0 || p === 1, c.at).toBe(true)
+    }
   })
   it('every doubt ten times as large makes no joint surer of itself', () => {
     const vague = structuredClone(fullBuild())
@@ -92,12 +98,21 @@ describe('laws over every joint', () => {
   })
   it('sizes that went through inches and back give the same verdicts and figures', () => {
     const inches = structuredClone(fullBuild())
+    let through = 0
+    // As a person types it, by a calliper that shows inches to a hundred-thousandth of a millimetre.
+    const typed = (mm: number) => {
+      const read = parseLength(`${(mm / 25.4).toFixed(9)} in`)
+      if (!read.ok) throw new Error(read.why)
+      return Math.round(read.value * 1e6) / 1e6
+    }
     for (const part of Object.values(inches.parts))
       for (const [key, size] of Object.entries(part?.sizes ?? {})) {
         if (KINDS[part!.kind].sizes[key]!.unit !== 'mm') continue
-        size.value = (size.value / 25.4) * 25.4
-        size.doubt = (size.doubt / 25.4) * 25.4
+        size.value = typed(size.value)
+        size.doubt = typed(size.doubt)
+        through++
       }
+    expect(through).toBeGreaterThan(100)
     const of = (b: typeof inches) => judgeJoints(b).map((j) => [j.id, j.verdict, j.figure?.text])
     expect(of(inches)).toEqual(of(fullBuild()))
   })
@@ -113,9 +128,16 @@ describe('laws over every joint', () => {
     }
   })
   it('each joint reads only sizes of slots it names or needs, and says so once', () => {
-    for (const j of judgeJoints(fullBuild())) {
-      const seen = j.reads.map((r) => `${r.slot}/${r.size}`)
-      expect(new Set(seen).size, j.id).toBe(seen.length)
+    let read = 0
+    for (const kind of JOINT_KINDS) {
+      if (!existsIn(kind, fullBuild())) continue
+      const declared = new Set<Slot>([...kind.needs, ...(kind.also ?? [])])
+      const joint = kind.find(fullBuild())
+      const seen = joint.reads.map((r) => `${r.slot}/${r.size}`)
+      expect(new Set(seen).size, joint.id).toBe(seen.length)
+      for (const r of joint.reads) expect(declared.has(r.slot), `${joint.id} reads ${r.slot}/${r.size}`).toBe(true)
+      read += seen.length
     }
+    expect(read).toBeGreaterThan(100)
   })
 })
