@@ -1,4 +1,16 @@
-import { addDays, evaluate, findJoints, planJob, applyChange, setSize, harnessOf, topology, whatMoved, VERDICT_WORD } from '@snug/core'
+import {
+  addDays,
+  evaluate,
+  findJoints,
+  planJob,
+  applyChange,
+  setSize,
+  harnessOf,
+  topology,
+  whatMoved,
+  VERDICT_WORD,
+  parseLength,
+} from '@snug/core'
 import { describe, expect, it } from 'vitest'
 import { heron } from './heron'
 

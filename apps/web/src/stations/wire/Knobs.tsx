@@ -9,18 +9,26 @@ import { Button } from '../../ui/Button'
 export function Knobs({ harness }: { harness: Harness }) {
   const id = useBuild((s) => s.id)!
   const turned = useKnobsOf(id)
-  const { turn, allAtTen } = useKnobs()
+  const turn = useKnobs((k) => k.turn)
   const pots = potsOf(harness)
   const setting = { switches: {}, knobs: turned }
   return (
-    <div className="mt-1 grid grid-cols-2 items-end gap-x-5">
+    <div className="mt-1 grid grid-cols-2 gap-x-5">
       {pots.map((pot) => (
         <Knob key={pot.id} pot={pot} stands={knobAt(setting, pot.id)} turn={(to) => turn(id, pot.id, to)} />
       ))}
-      <Button className="col-span-2 justify-self-start" disabled={pots.every((p) => knobAt(setting, p.id) === 10)} onClick={allAtTen}>
-        All at 10
-      </Button>
     </div>
+  )
+}
+
+/** All knobs back where instruments are compared from. */
+export function AllAtTen({ harness }: { harness: Harness }) {
+  const setting = { switches: {}, knobs: useKnobsOf(useBuild((s) => s.id)!) }
+  const allAtTen = useKnobs((k) => k.allAtTen)
+  return (
+    <Button disabled={potsOf(harness).every((p) => knobAt(setting, p.id) === 10)} onClick={allAtTen}>
+      All at 10
+    </Button>
   )
 }
 

@@ -2,7 +2,7 @@ import type { Harness, Setting, WirePosition } from '@snug/core'
 import { Caution } from '../../ui/Caution'
 import type { PositionCurve } from '../../workers/positionCurve'
 import { JackReading } from './JackReading'
-import { Knobs } from './Knobs'
+import { AllAtTen, Knobs } from './Knobs'
 import { ResponseChart } from './ResponseChart'
 
 /** One switch position: its sound over pitch at the knobs as set, and the reading at the jack beside the predicted one. */
@@ -26,16 +26,19 @@ export function PositionInHand({
         Position {id}: <span className="label text-[18px] font-medium">{topology.words}</span>
       </h2>
       <Knobs harness={harness} />
-      <p className="text-[14.5px]">
-        {curve?.resonance ? (
-          <>
-            Peak at <b className="figure">{peak}</b> Hz, <b className="figure">{curve.resonance.decibel.toFixed(1)}</b> dB;{' '}
-            {topology.humWords}.
-          </>
-        ) : (
-          <>No peak in this setting; {topology.humWords}.</>
-        )}
-      </p>
+      <div className="flex items-center justify-between gap-3">
+        <p className="text-[14.5px]">
+          {curve?.resonance ? (
+            <>
+              Peak at <b className="figure">{peak}</b> Hz, <b className="figure">{curve.resonance.decibel.toFixed(1)}</b> dB;{' '}
+              {topology.humWords}.
+            </>
+          ) : (
+            <>No peak in this setting; {topology.humWords}.</>
+          )}
+        </p>
+        <AllAtTen harness={harness} />
+      </div>
       <div className="min-h-40 flex-1">
         <ResponseChart
           curves={curves}
