@@ -32,3 +32,19 @@ test('ten thousand offers: taken in, searched, scrolled to the last, with few ro
   }).toPass({ timeout: 20_000 })
   expect(await list.getByRole('listitem').count()).toBeLessThan(60)
 })
+
+test('what one window puts into the stash, another shows', async ({ page, context, server }) => {
+  const other = await context.newPage()
+  await other.goto('/builds/heron/parts?tab=stock')
+  await other.getByRole('region', { name: 'Stash and offers' }).getByLabel('Search parts').fill('lone nut')
+  await expect(other.getByRole('region', { name: 'Stash and offers' }).getByRole('status')).toContainText('0 parts')
+  const item = {
+    part: { kind: 'nut', name: 'Lone nut', state: 'in hand', sizes: {}, traits: {} },
+    holding: 'stash',
+    quantity: 1,
+    reserved: {},
+  }
+  const put = await page.request.post(`${server}/api/stock`, { data: item })
+  expect(put.status()).toBe(201)
+  await expect(other.getByRole('region', { name: 'Stash and offers' }).getByRole('status')).toContainText('1 part')
+})

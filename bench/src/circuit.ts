@@ -1,4 +1,4 @@
-import { AMPLIFIER, CABLE_PER_METRE, circuitPicture, harnessOf, toNetlist } from '@snug/core'
+import { AMPLIFIER, CABLE_PER_METRE, circuitPicture, harnessOf, predictReading, switchStates, toNetlist } from '@snug/core'
 import { toSpice } from '@snug/formats'
 import { heron } from '@snug/demo'
 import { Simulation } from 'eecircuit-engine'
@@ -6,7 +6,8 @@ import { median, row } from './measure'
 
 /** The whole circuit picture of Heron, 5 positions x 11 knob settings x 200 points, beside the SPICE engine on the same netlists. */
 export async function benchCircuit(): Promise<void> {
-  const scheme = harnessOf(heron('2026-11-24', '2027-02-15', '2026-12-05'))
+  const build = heron('2026-11-24', '2027-02-15', '2026-12-05')
+  const scheme = harnessOf(build)
   if (!scheme.ok) throw new Error('Heron lacks parts for its circuit')
   const load = { cable: 5 * CABLE_PER_METRE, amplifier: AMPLIFIER }
   const curves = 5 * 11
@@ -24,4 +25,13 @@ export async function benchCircuit(): Promise<void> {
   const theirs = await median(3, sweep)
   row('circuit picture of Heron, 5 x 11 x 200', mine, `${((mine * 1e3) / (curves * 200)).toFixed(2)} us a frequency`)
   row('  the same in the SPICE engine (WASM)', theirs, `ours is ${(theirs / mine).toFixed(0)} times as fast`)
+
+  // What the Wire station shows anew when a knob is let go, without the sweep: every position's reading with its band.
+  const states = switchStates(scheme.harness)
+  let turn = 0
+  const turned = await median(50, () => {
+    turn = (turn + 0.5) % 10
+    for (const { switches } of states) predictReading(build, scheme.harness, { switches, knobs: { volume: turn, tone: turn } })
+  })
+  row('knob turn of Heron to every reading and its band', turned, `${states.length} positions`)
 }

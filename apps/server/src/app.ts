@@ -54,6 +54,10 @@ export function createApp({ opened, web, logger }: AppOptions): Express {
     if (req.method !== 'GET') res.once('finish', wrote)
     next()
   })
+  app.use('/api/stock', (req, res, next) => {
+    if (req.method !== 'GET') res.once('finish', () => res.statusCode < 300 && hub.tell({ stock: true }))
+    next()
+  })
   app.use('/api', importRoutes(db), stockImportRoutes(db), express.json({ limit: LIMITS.body }), api(opened, hub), notFound)
   if (web && existsSync(web)) {
     app.use(express.static(web, { index: false, maxAge: '1h' }))

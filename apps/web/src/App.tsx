@@ -12,6 +12,9 @@ import { StationBoundary } from './app/Trouble'
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } })
 
+/** What was fetched is fetched anew where it is shown; a change of a build also moves what it has put by of the stock. */
+const stale = (keys: string[]) => keys.forEach((key) => void queries.invalidateQueries({ queryKey: [key] }))
+
 /** Each station is fetched when it is first opened. */
 const STATIONS = {
   parts: lazy(() => import('./stations/parts/PartsStation')),
@@ -65,11 +68,11 @@ export function App() {
     return listenToNews(
       (news) => {
         hearNews(news)
-        void queries.invalidateQueries({ queryKey: ['builds'] })
+        stale('stock' in news ? ['stock'] : ['builds', 'stock'])
       },
       () => {
         lookAgain()
-        void queries.invalidateQueries({ queryKey: ['builds'] })
+        stale(['builds', 'stock'])
       },
     )
   }, [])

@@ -1,11 +1,7 @@
 import { EventEmitter } from 'node:events'
 
-/** What other windows hear of: a build got a new revision, was put away or brought back. */
-export interface News {
-  build: string
-  revision?: number
-  away?: boolean
-}
+/** What other windows hear of: a build got a new revision, was put away or brought back; or the stock changed. */
+export type News = { build: string; revision?: number; away?: boolean } | { stock: true }
 
 /** Passes news from whoever writes to every open window. */
 export class NewsHub {

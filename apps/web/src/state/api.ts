@@ -27,11 +27,7 @@ export interface BuildEvent {
 }
 
 /** Something another window did. */
-export interface News {
-  build: string
-  revision?: number
-  away?: boolean
-}
+export type News = { build: string; revision?: number; away?: boolean } | { stock: true }
 
 /** What the server said when it could not do as asked: one sentence for the person. */
 export class ApiProblem extends Error {

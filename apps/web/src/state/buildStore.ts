@@ -223,7 +223,9 @@ export function sendWhatWasLeft(): void {
 }
 
 /** Passes on what other windows did. */
-export function hearNews({ build, revision, away }: News): void {
+export function hearNews(news: News): void {
+  if ('stock' in news) return
+  const { build, revision, away } = news
   const box = outboxes.get(build)
   if (revision !== undefined) box?.heard(revision)
   if (away !== undefined) box?.heardAway(away)
