@@ -66,6 +66,18 @@ describe('what is not a request', () => {
   })
 })
 
+describe('the built interface', () => {
+  it('a piece of an older one is not there, in the words of every other error, and no page under its name', async () => {
+    const { url } = await start(await emptyFolder(join(home, 'pieces')))
+    const gone = await fetch(`${url}/assets/DrillStation-00000000.js`)
+    expect(gone.status).toBe(404)
+    expect(gone.headers.get('content-type')).toMatch(/^application\/problem\+json/)
+    const posted = await fetch(`${url}/builds/heron`, { method: 'POST' })
+    expect(posted.status).toBe(404)
+    expect(posted.headers.get('content-type')).toMatch(/^application\/problem\+json/)
+  })
+})
+
 describe('of several starters at one moment', () => {
   it('exactly one gets the folder, each as a process of its own, over a lock left by a killed one', async () => {
     const folder = await emptyFolder(join(home, 'race'))
