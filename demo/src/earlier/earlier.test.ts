@@ -45,7 +45,7 @@ describe('readings of an earlier Snug Bolt', () => {
     ])
     const { wire } = evaluate(build, TODAY)
     if (!wire.ok) throw new Error('Heron is wired')
-    expect(Number.isFinite(judgeReading(build, wire.harness, readings[1]!).expected.ohm)).toBe(true)
+    expect(Number.isFinite(judgeReading(build, wire.harness, readings[1]!)!.expected.ohm)).toBe(true)
   })
 })
 

@@ -1,4 +1,4 @@
-import { judgeReading, openSlots, outOfTune, type Build, type Evaluation, type Station } from '@snug/core'
+import { openSlots, outOfTune, type Build, type Evaluation, type Station } from '@snug/core'
 
 /** How many things at each station need a person. */
 export function counts(build: Build, e: Evaluation): Partial<Record<Station, number>> {
@@ -7,7 +7,7 @@ export function counts(build: Build, e: Evaluation): Partial<Record<Station, num
     parts: openSlots(build.parts).length,
     fit: e.joints.filter((j) => j.verdict !== 'snug' && j.verdict !== 'loose').length,
     drill: e.holes.filter((h) => h.state !== 'ready').length,
-    wire: wire.ok ? Object.values(build.readings).filter((r) => !judgeReading(build, wire.harness, r).inside).length : wire.missing.length,
+    wire: wire.ok ? wire.readingsOff : wire.missing.length,
     finish: (e.finish.weather.ok ? 0 : 1) + (e.finish.trouble ? 1 : 0),
     setup: outOfTune(e.setup) + e.setup.moves.filter((m) => m.measured && !m.done).length,
     plan: e.plan.ready.length,

@@ -1,4 +1,4 @@
-import { predictReading, type PredictedReading } from '../circuit/bench/readings'
+import { judgeReading, predictReading, type PredictedReading } from '../circuit/bench/readings'
 import { topology, type Topology } from '../circuit/bench/topology'
 import { wireList, type WireRow } from '../circuit/bench/wireList'
 import type { Harness } from '../circuit/model/harness'
@@ -21,9 +21,10 @@ export interface WirePosition extends SwitchState {
   topology: Topology
   reading: PredictedReading
 }
-/** Everything about the circuit that needs no sweep. */
+/** Everything about the circuit that needs no sweep; `readingsOff`: how many readings are outside their band. */
 export type WireResult =
-  { ok: true; harness: Harness; notes: string[]; positions: WirePosition[]; wires: WireRow[] } | { ok: false; missing: Slot[] }
+  | { ok: true; harness: Harness; notes: string[]; positions: WirePosition[]; wires: WireRow[]; readingsOff: number }
+  | { ok: false; missing: Slot[] }
 
 /** What every station shows, computed from a build. Nothing of it is ever stored. */
 export interface Evaluation {
@@ -70,5 +71,6 @@ export function wireResult(build: Build): WireResult {
     topology: topology(harness, state.switches),
     reading: predictReading(build, harness, { switches: state.switches, knobs: {} }),
   }))
-  return { ok: true, harness, notes, positions, wires: wireList(harness) }
+  const readingsOff = Object.values(build.readings).filter((r) => judgeReading(build, harness, r)?.inside === false).length
+  return { ok: true, harness, notes, positions, wires: wireList(harness), readingsOff }
 }

@@ -80,11 +80,13 @@ function ReadingWord({
   setting: Setting
 }) {
   const build = useOpenBuild()
-  const { off, inside } = useMemo(() => judgeReading(build, harness, reading), [build, harness, reading])
+  const judged = useMemo(() => judgeReading(build, harness, reading), [build, harness, reading])
   const moved = potsOf(harness).some((p) => knobAt(reading.setting, p.id) !== knobAt(setting, p.id))
   const pickups = [
     ...new Set(harness.components.flatMap((c) => (c.is === 'coil' && position.topology.sounding.includes(c.id) ? [c.pickup] : []))),
   ]
+  if (!judged) return null
+  const { off, inside } = judged
   return (
     <p role="status" className={inside ? 'text-snug' : 'text-wont'}>
       {moved && `Taken with ${knobWords(harness, reading.setting)}. `}

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { MeterReading } from '../../document/build'
+import { evaluate } from '../../evaluate/evaluate'
 import { fullBuild } from '../../testing/fullBuild'
 import { switchStates } from '../model/switchStates'
 import { harnessOf } from '../schemes/harnessOf'
@@ -29,7 +30,7 @@ describe('a reading is judged by the setting it was taken at', () => {
         const { ohm, doubt } = predictReading(build, harness, s)
         const judged = judgeReading(build, harness, reading(ohm, s))
         expect(judged).toMatchObject({ off: 0, inside: true })
-        expect(judgeReading(build, harness, reading(ohm + 1.01 * Math.max(doubt, 1), s)).inside).toBe(false)
+        expect(judgeReading(build, harness, reading(ohm + 1.01 * Math.max(doubt, 1), s))).toMatchObject({ inside: false })
         if (ohm > 2 * doubt + 2)
           expect(judgeReading(build, harness, reading(ohm - 1.01 * Math.max(doubt, 1), s))).toMatchObject({ inside: false })
       }),
@@ -39,7 +40,21 @@ describe('a reading is judged by the setting it was taken at', () => {
   it('off is reading less expected: more is positive', () => {
     const s = { switches: { switch: 1 }, knobs: {} }
     const { ohm } = predictReading(build, harness, s)
-    expect(judgeReading(build, harness, reading(ohm + 500, s)).off).toBeCloseTo(500, 9)
+    expect(judgeReading(build, harness, reading(ohm + 500, s))!.off).toBeCloseTo(500, 9)
+  })
+})
+
+describe('a reading of another circuit', () => {
+  it('is not judged, not counted, and stops nothing', () => {
+    const foreign: MeterReading = { ...reading(500, { switches: { rotary: 9 }, knobs: {} }), probes: ['blower.C1', 'jack.tip'] }
+    expect(judgeReading(build, harness, foreign)).toBeUndefined()
+    const { wire, failed } = evaluate({ ...build, readings: { a: foreign } }, '2026-11-24')
+    expect(failed).toEqual({})
+    expect(wire).toMatchObject({ ok: true, readingsOff: 0 })
+  })
+  it('one of this circuit that is off is counted', () => {
+    const off = reading(1, { switches: { switch: 1 }, knobs: {} })
+    expect(evaluate({ ...build, readings: { a: off } }, '2026-11-24').wire).toMatchObject({ readingsOff: 1 })
   })
 })
 

@@ -83,8 +83,13 @@ export interface JudgedReading {
 /** A meter does not tell finer than this, ohm. [ours] */
 const FINEST = 1
 
-/** The one rule readings are judged by, wherever a verdict on one is shown or counted. */
-export function judgeReading(build: Build, harness: Harness, reading: MeterReading): JudgedReading {
+/**
+ * The one rule readings are judged by, wherever a verdict on one is shown or counted. Nothing is said of a reading between lugs that
+ * this harness has not: it was taken on another circuit.
+ */
+export function judgeReading(build: Build, harness: Harness, reading: MeterReading): JudgedReading | undefined {
+  const lugs = new Set(harness.components.flatMap(lugsOf))
+  if (!reading.probes.every((lug) => lugs.has(lug))) return undefined
   const expected = predictReading(build, harness, reading.setting, reading.probes)
   const off = reading.ohm - expected.ohm
   return { expected, off, inside: Math.abs(off) <= Math.max(expected.doubt, FINEST) }
