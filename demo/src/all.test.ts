@@ -1,4 +1,4 @@
-import { evaluate, JOINT_KINDS, existsIn, type Verdict } from '@snug/core'
+import { drawJoint, evaluate, JOINT_KINDS, existsIn, type Verdict } from '@snug/core'
 import { checkedItem, problemsOfBuild } from '@snug/contract'
 import { describe, expect, it } from 'vitest'
 import { demoStock, dunlin, heron, plover } from './index'
@@ -12,9 +12,9 @@ describe('the three loan guitars', () => {
     const e = evaluate(build, TODAY)
     expect(e.wire.ok).toBe(true)
     expect(e.plan.steps.length).toBeGreaterThan(10)
-    for (const j of e.joints) {
+    for (const j of e.fit) {
       expect(j.says.length, j.id).toBeGreaterThan(5)
-      expect(j.drawing.marks.length, j.id).toBeGreaterThan(0)
+      expect(drawJoint(build, j.id)!.marks.length, j.id).toBeGreaterThan(0)
       for (const c of j.checks)
         expect(
           Object.values(c.raw.chances).reduce((a, b) => a + b, 0),
@@ -23,7 +23,7 @@ describe('the three loan guitars', () => {
     }
   })
   it.each(BUILDS.map((b) => [b.name, b] as const))('%s: every cure that can be planned may be stored', (_, build) => {
-    for (const j of evaluate(build, TODAY).joints)
+    for (const j of evaluate(build, TODAY).fit)
       for (const cure of j.cures.filter((c) => c.plan)) {
         const planned = { ...build, jobs: { [`${j.id}/${cure.id}`]: { ...cure.plan!, text: cure.job } } }
         expect(problemsOfBuild(planned), `${j.id}: ${cure.job}`).toEqual([])
@@ -35,7 +35,7 @@ describe('the three loan guitars', () => {
     expect(absent.map((k) => k.needs.join('+'))).toEqual([])
   })
   it('and every verdict', () => {
-    const seen = new Set<Verdict>(BUILDS.flatMap((b) => evaluate(b, TODAY).joints.map((j) => j.verdict)))
+    const seen = new Set<Verdict>(BUILDS.flatMap((b) => evaluate(b, TODAY).fit.map((j) => j.verdict)))
     expect([...seen].toSorted()).toEqual(['cant-tell', 'loose', 'snug', 'tight', 'wont-go'])
   })
 })

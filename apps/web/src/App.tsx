@@ -1,5 +1,6 @@
+import { STATION_NAME, STATIONS, type Station } from '@snug/core'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { lazy, Suspense, useEffect, type ReactNode } from 'react'
+import { Suspense, useEffect } from 'react'
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router'
 import { Toaster } from 'sonner'
 import { hearNews, lookAgain, sendWhatWasLeft, useBuild } from './state/buildStore'
@@ -7,7 +8,7 @@ import { listenToNews } from './state/news'
 import { usePrefs } from './state/prefs'
 import { Shelf } from './shelf/Shelf'
 import { Shell } from './app/Shell'
-import { POCKETS } from './app/stations'
+import { POCKETS } from './stations/list'
 import { StationBoundary } from './app/Trouble'
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } })
@@ -15,23 +16,14 @@ const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetch
 /** What was fetched is fetched anew where it is shown; a change of a build also moves what it has put by of the stock. */
 const stale = (keys: string[]) => keys.forEach((key) => void queries.invalidateQueries({ queryKey: [key] }))
 
-/** Each station is fetched when it is first opened. */
-const STATIONS = {
-  parts: lazy(() => import('./stations/parts/PartsStation')),
-  fit: lazy(() => import('./stations/fit/FitStation')),
-  drill: lazy(() => import('./stations/drill/DrillStation')),
-  wire: lazy(() => import('./stations/wire/WireStation')),
-  finish: lazy(() => import('./stations/finish/FinishStation')),
-  setup: lazy(() => import('./stations/setup/SetupStation')),
-  plan: lazy(() => import('./stations/plan/PlanStation')),
-  log: lazy(() => import('./stations/log/LogStation')),
-}
-
-function Station({ station, children }: { station: keyof typeof STATIONS; children: ReactNode }) {
+function StationPage({ station }: { station: Station }) {
   const why = useBuild((s) => s.evaluation?.failed[station])
+  const { Page } = POCKETS[station]
   return (
-    <StationBoundary name={POCKETS.find((p) => p.station === station)!.name} why={why}>
-      {children}
+    <StationBoundary name={STATION_NAME[station]} why={why}>
+      <Suspense fallback={<p className="p-8 text-soft">Fetching the station…</p>}>
+        <Page />
+      </Suspense>
     </StationBoundary>
   )
 }
@@ -40,19 +32,10 @@ const router = createBrowserRouter([
   { path: '/', element: <Shelf /> },
   {
     path: '/builds/:id',
-    element: <Shell />,
+    element: <Shell pockets={POCKETS} />,
     children: [
       { index: true, element: <Navigate to="fit" replace /> },
-      ...Object.entries(STATIONS).flatMap(([station, Page]) => {
-        const element = (
-          <Station station={station as keyof typeof STATIONS}>
-            <Suspense fallback={<p className="p-8 text-soft">Fetching the station…</p>}>
-              <Page />
-            </Suspense>
-          </Station>
-        )
-        return [{ path: `${station}/:thing?`, element }]
-      }),
+      ...STATIONS.map((station) => ({ path: `${station}/:thing?`, element: <StationPage station={station} /> })),
     ],
   },
   { path: '*', element: <Navigate to="/" replace /> },

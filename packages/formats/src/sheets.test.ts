@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { KIND_NAMES, orderFor, SLOT_NAMES, findJoints, mockupSteps } from '@snug/core'
+import { drawJoint, KIND_NAMES, orderFor, SLOT_NAMES, findJoints, mockupSteps } from '@snug/core'
 import { changed, fullBuild } from '@snug/core/testing/fullBuild'
 import { describe, expect, it } from 'vitest'
 import { drawingSvg } from './drawingSvg'
@@ -78,7 +78,7 @@ describe('other sheets', () => {
 describe('drawings on paper', () => {
   it('every joint’s drawing is well-formed, in its own millimetres, with nothing that is not a number', () => {
     for (const j of findJoints(build)) {
-      const svg = drawingSvg(j.drawing, 150)
+      const svg = drawingSvg(drawJoint(build, j.id)!, 150)
       const doc = new DOMParser().parseFromString(svg, 'image/svg+xml')
       const root = doc.documentElement
       expect(root.nodeName, j.id).toBe('svg')

@@ -1,3 +1,4 @@
+import { countsOf, type Station } from '@snug/core'
 import { useEffect, useMemo, useState } from 'react'
 import { Outlet, useParams } from 'react-router'
 import { Hatches } from '../drawing/Hatches'
@@ -5,11 +6,11 @@ import { useBuild } from '../state/buildStore'
 import { KeyCap } from '../ui/KeyCap'
 import { Sheet } from '../ui/Sheet'
 import { ConflictSheet } from './ConflictSheet'
-import { counts } from './counts'
 import { Finder } from './Finder'
 import { Header } from './Header'
 import './layout.css'
 import { nextMeasure } from './next'
+import type { Pocket } from './pocket'
 import { QuickLog } from './QuickLog'
 import { Sill } from './Sill'
 import { SkipLinks } from './SkipLinks'
@@ -19,7 +20,7 @@ import { KEYS, useKeys } from './useKeys'
 import { useWhere } from './where'
 
 /** Everything round the stations of one open build. */
-export function Shell() {
+export function Shell({ pockets }: { pockets: Record<Station, Pocket> }) {
   const { id = '' } = useParams()
   const { station, go } = useWhere()
   const { open, build, evaluation, problem } = useBuild()
@@ -44,6 +45,7 @@ export function Shell() {
     [go],
   )
   useKeys(acts)
+  const counts = useMemo(() => (build && evaluation ? countsOf(build, evaluation) : {}), [build, evaluation])
   if (problem)
     return (
       <main className="p-8">
@@ -64,7 +66,7 @@ export function Shell() {
       <SkipLinks />
       <Hatches />
       <Header build={build} evaluation={evaluation} onFind={acts.find} onLog={acts.log} onKeys={acts.keys} />
-      <ToolRoll id={id} station={station} counts={evaluation ? counts(build, evaluation) : {}} />
+      <ToolRoll id={id} station={station} counts={counts} pockets={pockets} />
       <main className="shell-main">
         {evaluation ? (
           <Outlet />
@@ -76,15 +78,7 @@ export function Shell() {
       </main>
       {evaluation && <TrialBar />}
       {evaluation && <Sill build={build} evaluation={evaluation} onMeasure={acts.measure} onStep={(s) => go('plan', s)} />}
-      {evaluation && (
-        <Finder
-          build={build}
-          evaluation={evaluation}
-          open={sheet === 'find'}
-          onOpenChange={(o) => setSheet(o ? 'find' : undefined)}
-          go={go}
-        />
-      )}
+      {evaluation && <Finder open={sheet === 'find'} onOpenChange={(o) => setSheet(o ? 'find' : undefined)} go={go} />}
       <Sheet open={sheet === 'log'} onOpenChange={(o) => setSheet(o ? 'log' : undefined)} title="Quick log">
         <QuickLog onDone={() => setSheet(undefined)} />
       </Sheet>

@@ -1,4 +1,4 @@
-import { openSlots, slotSpec, type Build, type Evaluation } from '@snug/core'
+import { coatsStep, openSlots, slotSpec, type Build, type Evaluation } from '@snug/core'
 import { useBuild } from '../state/buildStore'
 import { KeyCap } from '../ui/KeyCap'
 import { nextMeasure } from './next'
@@ -20,7 +20,7 @@ export function Sill({
   const measure = nextMeasure(build, evaluation, ranked)
   const step = evaluation.plan.steps.find((s) => s.id === evaluation.plan.ready[0])
   const [first] = openSlots(build.parts)
-  const drying = evaluation.finish.plan?.coats.findLast((c) => build.steps[`coats-${c.layer}`]?.done)
+  const drying = evaluation.finish.plan?.coats.findLast((c) => build.steps[coatsStep(c.layer)]?.done)
   return (
     <footer className="shell-sill flex min-h-9 flex-wrap items-center gap-x-4 border-t border-hairline bg-canvas px-4 py-0.5 text-[14px]">
       <span className="label font-semibold">Next</span>

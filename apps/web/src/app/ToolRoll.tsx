@@ -1,13 +1,24 @@
-import type { Station } from '@snug/core'
+import { STATION_NAME, STATIONS, type Station } from '@snug/core'
 import { Link } from 'react-router'
-import { POCKETS } from './stations'
+import { keyOf, type Pocket } from './pocket'
 
 /** A canvas roll with a pocket a station: its key, its name, and how many things there need a person. */
-export function ToolRoll({ id, station, counts }: { id: string; station: Station | undefined; counts: Partial<Record<Station, number>> }) {
+export function ToolRoll({
+  id,
+  station,
+  counts,
+  pockets,
+}: {
+  id: string
+  station: Station | undefined
+  counts: Partial<Record<Station, number>>
+  pockets: Record<Station, Pocket>
+}) {
   return (
     <div className="shell-roll roll-canvas border-r border-hairline">
       <nav aria-label="Stations" className="flex h-full flex-col gap-1.5 p-1.5">
-        {POCKETS.map(({ station: to, name, key, icon: Icon }) => {
+        {STATIONS.map((to) => {
+          const Icon = pockets[to].icon
           const here = to === station
           const count = counts[to] ?? 0
           return (
@@ -19,7 +30,7 @@ export function ToolRoll({ id, station, counts }: { id: string; station: Station
               style={{ borderRadius: '2px 12px 4px 2px' }}
             >
               <span aria-hidden className="figure absolute top-0.5 left-1 text-[11px] text-soft">
-                {key}
+                {keyOf(to)}
               </span>
               {count > 0 && (
                 <span className="figure absolute top-0.5 right-1 rounded-full bg-ink px-1.5 text-[11px] leading-[17px] text-paper">
@@ -28,7 +39,7 @@ export function ToolRoll({ id, station, counts }: { id: string; station: Station
                 </span>
               )}
               <Icon size={19} strokeWidth={1.6} aria-hidden />
-              <span className="label text-[15px] leading-4 font-semibold">{name}</span>
+              <span className="label text-[15px] leading-4 font-semibold">{STATION_NAME[to]}</span>
             </Link>
           )
         })}

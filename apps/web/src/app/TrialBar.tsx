@@ -8,8 +8,8 @@ export function TrialBar() {
   const { trial, evaluation, keepTrial, dropTrial } = useBuild()
   if (!trial) return null
   const moved = trial.evaluation
-    ? trial.evaluation.joints.flatMap((j) => {
-        const was = evaluation?.joints.find((o) => o.id === j.id)
+    ? trial.evaluation.fit.flatMap((j) => {
+        const was = evaluation?.fit.find((o) => o.id === j.id)
         return was?.verdict === j.verdict ? [] : [{ joint: j, was: was?.verdict }]
       })
     : undefined

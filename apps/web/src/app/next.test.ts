@@ -1,6 +1,5 @@
-import { evaluate, newBuild, type Build, type MeasureRank } from '@snug/core'
+import { countsOf, evaluate, newBuild, type Build, type MeasureRank } from '@snug/core'
 import { describe, expect, it } from 'vitest'
-import { counts } from './counts'
 import { nextMeasure } from './next'
 
 const empty = newBuild({ name: 'Trial', handedness: 'right', strings: 6, scale: 647.7 }, '2026-11-24')
@@ -51,10 +50,10 @@ describe('what the sill offers', () => {
 
 describe('counts on the tool roll', () => {
   it('open slots, joints that need a person, missing circuit parts', () => {
-    const c = counts(empty, e(empty))
+    const c = countsOf(empty, e(empty))
     expect(c.parts).toBeGreaterThan(3)
     expect(c.fit).toBe(0)
     expect(c.wire).toBeGreaterThan(3)
-    expect(counts(withPocket, e(withPocket)).fit).toBeGreaterThan(0)
+    expect(countsOf(withPocket, e(withPocket)).fit).toBeGreaterThan(0)
   })
 })

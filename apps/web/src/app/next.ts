@@ -16,7 +16,7 @@ export interface NextMeasure {
 export function nextMeasure(build: Build, e: Evaluation, ranked: readonly MeasureRank[] | undefined): NextMeasure | undefined {
   const best = ranked?.[0]
   if (best && tells(best)) return { ref: best.ref, says: saysOf(best.ref), ...(best.joints[0] ? { joint: best.joints[0] } : {}) }
-  for (const j of e.joints) if (j.verdict === 'cant-tell' && j.settles) return { joint: j.id, ref: j.settles, says: saysOf(j.settles) }
+  for (const j of e.fit) if (j.verdict === 'cant-tell' && j.settles) return { joint: j.id, ref: j.settles, says: saysOf(j.settles) }
   for (const slot of openSlots(build.parts)) {
     const part = build.parts[slot]
     const [size] = part ? missingSizes(part) : []

@@ -11,6 +11,7 @@ import { server } from '../testing/localApi'
 import { ConflictSheet } from './ConflictSheet'
 import { Header } from './Header'
 import { Shell } from './Shell'
+import { POCKETS } from '../stations/list'
 import { Sill } from './Sill'
 
 vi.mock('../workers/compute', () => import('../testing/localCompute'))
@@ -21,7 +22,7 @@ const noted = (b: Build) => evaluate(b, today())
 describe('keys', () => {
   it('switch inches, face, side, theme; and open find, log and keys', async () => {
     layOut()
-    show(<Shell />, 'fit')
+    show(<Shell pockets={POCKETS} />, 'fit')
     const key = (k: string) => act(() => void fireEvent.keyDown(document.body, { key: k }))
     key('u')
     expect(usePrefs.getState().system).toBe('in')
@@ -38,7 +39,7 @@ describe('keys', () => {
     layOut()
     show(
       <>
-        <Shell />
+        <Shell pockets={POCKETS} />
         <input aria-label="field" />
       </>,
       'fit',
@@ -48,7 +49,7 @@ describe('keys', () => {
   })
   it('undo and redo go to the server and come back', async () => {
     layOut()
-    show(<Shell />, 'fit')
+    show(<Shell pockets={POCKETS} />, 'fit')
     act(() => useBuild.getState().change(() => ({ label: 'Coats', edits: [{ path: ['finish', 'coats'], from: 5, to: 7 }] })))
     await waitFor(() => expect(server.build.finish.coats).toBe(7))
     fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true })
@@ -58,7 +59,7 @@ describe('keys', () => {
   })
   it('a few letters find a joint, a part, a step', async () => {
     layOut()
-    show(<Shell />, 'fit')
+    show(<Shell pockets={POCKETS} />, 'fit')
     fireEvent.keyDown(document.body, { key: '/' })
     const dialog = await screen.findByRole('dialog')
     await userEvent.type(within(dialog).getByRole('combobox'), 'tuners in a row')

@@ -1,8 +1,8 @@
 import { useEffect } from 'react'
-import { POCKETS } from './stations'
 import { useBuild } from '../state/buildStore'
 import { usePrefs } from '../state/prefs'
-import type { Station } from '@snug/core'
+import { STATIONS, type Station } from '@snug/core'
+import { keyOf } from './pocket'
 
 export const KEYS: readonly (readonly [string, string])[] = [
   ['1 – 8', 'the stations'],
@@ -74,7 +74,7 @@ export function useKeys(acts: Acts): void {
       }
       if (e.defaultPrevented || e.ctrlKey || e.metaKey || e.altKey || typing(e.target) || hasOwn(e)) return
       const prefs = usePrefs.getState()
-      const pocket = POCKETS.find((p) => p.key === e.key)
+      const station = STATIONS.find((s) => keyOf(s) === e.key)
       const act: Record<string, () => void> = {
         j: () => walk(1),
         ArrowDown: () => walk(1),
@@ -103,7 +103,7 @@ export function useKeys(acts: Acts): void {
         }
         return
       }
-      const run = pocket ? () => acts.go(pocket.station) : (act[e.key] ?? act[e.key.toLowerCase()])
+      const run = station ? () => acts.go(station) : (act[e.key] ?? act[e.key.toLowerCase()])
       if (!run) return
       e.preventDefault()
       run()

@@ -16,17 +16,16 @@ const server = vi.hoisted(() => ({
 }))
 
 vi.mock('../workers/compute', () => ({
-  benchWorker: () => ({
-    evaluate: () =>
-      Promise.resolve({
-        joints: [],
-        holes: [],
-        wire: { ok: false, missing: [] },
-        finish: { need: {}, system: {} },
-        setup: { total: 0 },
-        plan: {},
-      }),
-  }),
+  evaluateAtBench: () =>
+    Promise.resolve({
+      parts: [],
+      fit: [],
+      drill: [],
+      wire: { ok: false, missing: [] },
+      finish: { need: {}, system: {} },
+      setup: { total: 0 },
+      plan: {},
+    }),
   rankWorker: () => ({ measureNext: () => Promise.resolve([]) }),
 }))
 vi.mock('./api', async (original) => {

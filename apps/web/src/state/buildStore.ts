@@ -1,7 +1,7 @@
 import { applyChange, sameJson, whatMoved, type Build, type Change, type Evaluation, type Json, type MeasureRank } from '@snug/core'
 import { toast } from 'sonner'
 import { create } from 'zustand'
-import { benchWorker, rankWorker } from '../workers/compute'
+import { evaluateAtBench, rankWorker } from '../workers/compute'
 import { api, type BuildState, type News } from './api'
 import { Outbox, type Conflict, type Sending } from './outbox'
 import { today } from './today'
@@ -88,11 +88,11 @@ export const useBuild = create<BuildStore>()((set, get) => {
     const { build, evaluation: before } = get()
     if (!build) return
     const mine = ++evaluating
-    const evaluation = await benchWorker().evaluate(build, today())
+    const evaluation = await evaluateAtBench(build, today())
     if (mine !== evaluating) return
     set({ evaluation, ...(label && before ? { moved: { label, what: whatMoved(before, evaluation) } } : {}) })
     const ranked = await rankWorker().measureNext(build, build.tools)
-    if (mine === evaluating) set({ ranked })
+    if (mine === evaluating && ranked) set({ ranked })
   }
 
   /** A drag tries faster than the worker reckons: one at a time, and always the newest. */
@@ -100,7 +100,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
     for (let done: Change | undefined; ;) {
       const trial = get().trial
       if (!trial || trial.change === done) return
-      const evaluation = await benchWorker().evaluate(trial.build, today())
+      const evaluation = await evaluateAtBench(trial.build, today())
       done = trial.change
       const now = get().trial
       if (now) set({ trial: { ...now, evaluation } })

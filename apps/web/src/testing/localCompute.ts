@@ -2,6 +2,7 @@ import {
   chooseSets,
   evaluate,
   measureNext,
+  patchOf,
   switchStates,
   whyNot,
   type Build,
@@ -22,7 +23,7 @@ type Later = { [K in keyof ComputeApi]: (...args: Parameters<ComputeApi[K]>) => 
 
 /** What the workers compute, in the test's own thread; of the very type of theirs. */
 const local: Later = {
-  evaluate: (build: Build, today: string) => Promise.resolve(evaluate(build, today)),
+  evaluate: (build: Build, today: string) => Promise.resolve(patchOf(undefined, evaluate(build, today))),
   measureNext: (build: Build, tools?: Tool[]) => Promise.resolve(measureNext(build, tools)),
   readCsv: (text: string) => Promise.resolve(readPartsCsv(text)),
   choose: (request: ChooseRequest) => Promise.resolve(chooseSets(request)),
@@ -32,7 +33,7 @@ const local: Later = {
     return Promise.resolve()
   },
 }
-export const benchWorker = () => local
+export const evaluateAtBench = (build: Build, today: string) => Promise.resolve(evaluate(build, today))
 export const circuitWorker = () => local
 export const rankWorker = () => local
 export const shopWorker = () => local

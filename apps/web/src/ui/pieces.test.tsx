@@ -1,4 +1,4 @@
-import { VERDICT_WORD, findJoints, type Mark, type Verdict } from '@snug/core'
+import { VERDICT_WORD, drawJoint, findJoints, type Mark, type Verdict } from '@snug/core'
 import { fullBuild } from '@snug/core/testing/fullBuild'
 import { cleanup, fireEvent, render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
@@ -155,8 +155,9 @@ describe('drawings on the screen', () => {
     expect(moved).toHaveBeenCalledTimes(3)
   })
   it('every joint of a build is drawn without a number that is none', () => {
-    for (const j of findJoints(fullBuild())) {
-      const { container, unmount } = render(<DrawingView drawing={j.drawing} />)
+    const build = fullBuild()
+    for (const j of findJoints(build)) {
+      const { container, unmount } = render(<DrawingView drawing={drawJoint(build, j.id)!} />)
       expect(container.innerHTML, j.id).not.toMatch(/NaN|undefined|Infinity/)
       unmount()
     }

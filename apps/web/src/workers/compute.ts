@@ -1,3 +1,4 @@
+import { patched, type Build, type Evaluation } from '@snug/core'
 import { wrap, type Remote } from 'comlink'
 import type { ComputeApi } from './compute.worker'
 
@@ -7,8 +8,16 @@ let bench: Remote<ComputeApi> | undefined
 let circuit: Remote<ComputeApi> | undefined
 let rank: Remote<ComputeApi> | undefined
 
-/** Worker for joints, holes, coats, setup and plan: always free for the next edit. */
-export const benchWorker = () => (bench ??= start())
+let given: Evaluation | undefined
+/**
+ * Every station's result, from a worker that is always free for the next edit. It sends only what changed since its last answer, and
+ * answers in the order it was asked; what did not change is the same object as before.
+ */
+export async function evaluateAtBench(build: Build, today: string): Promise<Evaluation> {
+  bench ??= start()
+  const patch = await bench.evaluate(build, today)
+  return (given = patched(given, patch))
+}
 /** Worker for circuit sweeps, apart so that a long sweep never holds up a verdict. */
 export const circuitWorker = () => (circuit ??= start())
 /** Worker for what to measure next, which follows every edit a moment later. */

@@ -1,13 +1,18 @@
 import {
   chooseSets,
-  evaluate,
-  measureNext,
+  evaluator,
+  bestFirst,
+  patchOf,
+  rankSizes,
   switchStates,
   whyNot,
   type Build,
   type ChooseRequest,
+  type Evaluation,
   type Harness,
   type Load,
+  type MeasureRank,
+  type Patch,
   type Setting,
   type Slot,
   type StockItem,
@@ -19,10 +24,29 @@ import { positionCurve, type PositionCurve } from './positionCurve'
 
 const pause = () => new Promise<void>((done) => setTimeout(done))
 let latest = 0
+let ranking = 0
+const evaluateNext = evaluator()
+let given: Evaluation | undefined
 
 const api = {
-  evaluate: (build: Build, today: string) => evaluate(build, today),
-  measureNext: (build: Build, tools?: Tool[]) => measureNext(build, tools),
+  /** What has changed since the evaluation this worker gave last. */
+  evaluate(build: Build, today: string): Patch {
+    const evaluation = evaluateNext(build, today)
+    const patch = patchOf(given, evaluation)
+    given = evaluation
+    return patch
+  },
+  /** What to measure next; nothing when a newer call came meanwhile. */
+  async measureNext(build: Build, tools?: Tool[]): Promise<MeasureRank[] | undefined> {
+    const mine = ++ranking
+    const sizes: MeasureRank[] = []
+    for (const size of rankSizes(build, tools)) {
+      sizes.push(size)
+      await pause()
+      if (mine !== ranking) return undefined
+    }
+    return bestFirst(build, sizes)
+  },
   readCsv: (text: string) => readPartsCsv(text),
   choose: (request: ChooseRequest) => chooseSets(request),
   whyNot: (request: ChooseRequest, slot: Slot, item: StockItem) => whyNot(request, slot, item),

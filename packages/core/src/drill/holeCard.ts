@@ -27,7 +27,11 @@ export interface HoleCard {
   tools: string
   cautions: string[]
   missing: SizeRef[]
-  drawing: Drawing
+}
+
+/** A card as worked out; its drawing is made only for those who look. */
+export interface DrawnCard extends HoleCard {
+  draw: () => Drawing
 }
 
 /** Shown with every card where a bit turns. [practice] */

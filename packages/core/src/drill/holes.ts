@@ -1,5 +1,6 @@
 import type { Build } from '../document/build'
 import { sizesFor, traitAt, valueAt, nameOf, type SizeRef } from '../document/read'
+import type { Drawing } from '../drawing/drawing'
 import { pt } from '../geometry/point'
 import { datums } from '../instrument/datums'
 import { tunerPosts } from '../instrument/tuners'
@@ -7,16 +8,16 @@ import { woodNamed } from '../parts/woods'
 import { blindDepth, nearest, BITS, pilotBit, FACE_GUARD } from '../physics/pilot'
 import { printMm } from '../quantity/length'
 import type { Size } from '../quantity/size'
-import { DRILL_CAUTIONS, type HoleCard } from './holeCard'
+import { DRILL_CAUTIONS, type DrawnCard, type HoleCard } from './holeCard'
 import { holeDrawing } from './holeDrawing'
 
-type Finder = (build: Build) => HoleCard[]
+type Finder = (build: Build) => DrawnCard[]
 
 /** Wood is taken as hard, the safer guess for a pilot, until named. */
 const isHard = (build: Build, slot: 'body' | 'neck') => woodNamed(traitAt(build, slot, 'wood'))?.hard ?? slot === 'neck'
 
 type Basics = Pick<HoleCard, 'id' | 'title' | 'slot' | 'face' | 'goesIn' | 'measureFrom' | 'tools'>
-function waiting(base: Basics, missing: SizeRef[]): HoleCard {
+function waiting(base: Basics, missing: SizeRef[]): DrawnCard {
   return {
     ...base,
     places: [],
@@ -26,7 +27,7 @@ function waiting(base: Basics, missing: SizeRef[]): HoleCard {
     says: `Not known yet: ${missing.map((r) => nameOf(r).toLowerCase()).join(', ')}.`,
     cautions: DRILL_CAUTIONS,
     missing,
-    drawing: { title: base.title, marks: [], bounds: { x: 0, y: 0, width: 40, height: 20 }, numbers: [] },
+    draw: () => ({ title: base.title, marks: [], bounds: { x: 0, y: 0, width: 40, height: 20 }, numbers: [] }),
   }
 }
 
@@ -34,7 +35,7 @@ function waiting(base: Basics, missing: SizeRef[]): HoleCard {
 function pilotCard(
   base: Basics,
   input: { places: HoleCard['places']; root: number; hard: boolean; wanted: number; wood: number; guard?: number; what: string },
-): HoleCard {
+): DrawnCard {
   const { exact, bit } = pilotBit(input.root, input.hard)
   const d = blindDepth(input.wanted, bit, input.wood, input.guard)
   const share = input.hard ? '90 % of its root in hardwood' : '70 % of its root in softwood'
@@ -59,7 +60,7 @@ function pilotCard(
     says,
     cautions: DRILL_CAUTIONS,
     missing: [],
-    drawing: holeDrawing({ title: base.title, bit, wood: input.wood, depth: d.depth, flag: d.flag, left: d.left }),
+    draw: () => holeDrawing({ title: base.title, bit, wood: input.wood, depth: d.depth, flag: d.flag, left: d.left }),
   }
 }
 
@@ -109,7 +110,7 @@ const studBores: Finder = (build) => {
         : `Bushing ${printMm(have.diameter.value)} mm wants a bore of ${printMm(exact)} mm and the nearest bit is ${printMm(bit, 1)} mm: too ${off > -0.05 ? 'loose' : 'tight'}. Get the right bit before drilling.`,
       cautions: DRILL_CAUTIONS,
       missing: [],
-      drawing: holeDrawing({ title: base.title, bit, wood: have.thickness.value, depth: d.depth, flag: d.flag, left: d.left }),
+      draw: () => holeDrawing({ title: base.title, bit, wood: have.thickness.value, depth: d.depth, flag: d.flag, left: d.left }),
     },
   ]
 }
@@ -184,7 +185,7 @@ const stringHoles: Finder = (build) => {
       says: `Through ${printMm(have.thickness.value, 1)} mm the exit wanders ${wander(2)} mm by hand, ${wander(0.7)} with a guide block, ${wander(0.4)} in a stand, ${wander(0.15)} in a press. Bore the ferrules from the back by a straight template; the error stays inside.`,
       cautions: DRILL_CAUTIONS,
       missing: [],
-      drawing: holeDrawing({ title: base.title, bit, wood: have.thickness.value }),
+      draw: () => holeDrawing({ title: base.title, bit, wood: have.thickness.value }),
     },
   ]
 }
@@ -292,7 +293,7 @@ const neckScrewClearance: Finder = (build) => {
       says: `Thread ${printMm(have.thread.value)} mm plus 0.3 to 0.5: the screw must turn freely here and bite only in the heel.`,
       cautions: DRILL_CAUTIONS,
       missing: [],
-      drawing: holeDrawing({ title: base.title, bit, wood }),
+      draw: () => holeDrawing({ title: base.title, bit, wood }),
     },
   ]
 }
@@ -347,15 +348,23 @@ const potHoles: Finder = (build) => {
         : `Holes of ${printMm(have.hole.value, 1)} mm take the ${printMm(have.bushing.value, 1)} mm bushings.`,
       cautions: ['Eye protection; clamp plastic between scrap, it grabs and cracks.'],
       missing: [],
-      drawing: holeDrawing({ title: base.title, bit: small ? to : have.hole.value, wood: have.guard.value }),
+      draw: () => holeDrawing({ title: base.title, bit: small ? to : have.hole.value, wood: have.guard.value }),
     },
   ]
 }
 
 const engaged = (length: Size, through: number) => Math.max(0, length.value - through)
 
-/** Every hole card of a build, in the order holes are drilled: references and bridge, through holes, then small screws. */
-export function holeCards(build: Build): HoleCard[] {
-  if (!build.parts.body && !build.parts.neck) return []
-  return [studBores, bridgeScrews, stringHoles, neckScrewClearance, neckScrewHoles, potHoles, tunerScrews].flatMap((find) => find(build))
-}
+/** In the order holes are drilled: references and bridge, through holes, then small screws. */
+const FINDERS: readonly Finder[] = [studBores, bridgeScrews, stringHoles, neckScrewClearance, neckScrewHoles, potHoles, tunerScrews]
+
+const drawnCards = (build: Build): DrawnCard[] => (build.parts.body || build.parts.neck ? FINDERS.flatMap((find) => find(build)) : [])
+
+/** Every hole card of a build, in drilling order. */
+export const holeCards = (build: Build): HoleCard[] => drawnCards(build).map(({ draw: _, ...card }) => card)
+
+/** The drawing of one card, when the build has it. */
+export const drawHole = (build: Build, id: string): Drawing | undefined =>
+  drawnCards(build)
+    .find((c) => c.id === id)
+    ?.draw()

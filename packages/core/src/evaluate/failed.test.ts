@@ -12,7 +12,7 @@ describe('a station that cannot be worked out', () => {
     const hurt = evaluate({ ...build, finish: undefined as never }, TODAY)
     expect(Object.keys(hurt.failed).toSorted()).toEqual(['finish', 'fit', 'plan'])
     expect(hurt.failed.plan).toMatch(/stands on fit/)
-    expect(hurt.holes.map((h) => h.id)).toEqual(whole.holes.map((h) => h.id))
+    expect(hurt.drill.map((h) => h.id)).toEqual(whole.drill.map((h) => h.id))
     expect(hurt.setup.total).toBe(whole.setup.total)
   })
 })

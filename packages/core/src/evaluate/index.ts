@@ -1,2 +1,3 @@
 export * from './evaluate'
-export * from './whatMoved'
+export * from './evaluator'
+export * from './patch'

@@ -5,7 +5,7 @@ import { dewPoint } from '../physics/dewPoint'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { areaToCoat, filmFrom, productNeeded, spread, systemOf } from './cover'
 import { plannedFilm } from './film'
-import { finishResult } from './finishPlan'
+import { finishDrawing } from './filmDrawing'
 import { planOf } from '../testing/coatPlanOf'
 import { SYSTEMS } from './systems'
 import { weatherCheck } from './weather'
@@ -75,7 +75,7 @@ describe.each(FINISH_SYSTEMS.map((s) => [s] as const))('system %s', (system) => 
     expect(s.solids.to).toBeGreaterThanOrEqual(s.solids.usual)
   })
   it('draws a band for every coat', () => {
-    const bands = finishResult(build).drawing.marks.filter((m) => m.mark === 'area' && (m.role === 'film' || m.role === 'film-light'))
+    const bands = finishDrawing(build).marks.filter((m) => m.mark === 'area' && (m.role === 'film' || m.role === 'film-light'))
     expect(bands).toHaveLength(plan.coats.length)
   })
 })

@@ -2,6 +2,9 @@ import type { Build } from '../document/build'
 import { traitAt } from '../document/read'
 import { SYSTEMS } from './systems'
 
+/** Film on a rounded edge against the flat beside it. [ours] */
+export const EDGE_SHARE = 0.65
+
 /** Dry film of the whole planned build-up on a flat, um: every layer's coats times its film per coat. */
 export function plannedFilm(build: Build): number {
   return SYSTEMS[build.finish.system].layers.reduce(

@@ -1,14 +1,9 @@
 import type { Build } from '../document/build'
-import type { Drawing, Mark } from '../drawing/drawing'
-import { pt } from '../geometry/point'
 import { areaToCoat, productNeeded, systemOf, type Area, type Need } from './cover'
-import { plannedFilm } from './film'
+import { EDGE_SHARE, plannedFilm } from './film'
 import { coatPlan, type CoatPlan } from './schedule'
 import type { System } from './systems'
 import { weatherCheck, type WeatherVerdict } from './weather'
-
-/** Film on a rounded edge against the flat beside it. [ours] */
-export const EDGE_SHARE = 0.65
 
 export interface FinishResult {
   system: System
@@ -19,10 +14,9 @@ export interface FinishResult {
   /** Why no calendar could be made. */
   trouble?: string
   weather: WeatherVerdict
-  drawing: Drawing
 }
 
-/** Everything the Finish station shows, from the build alone. */
+/** Everything the Finish station shows but its drawing, from the build alone. */
 export function finishResult(build: Build): FinishResult {
   const system = systemOf(build)
   const area = areaToCoat(build)
@@ -34,68 +28,6 @@ export function finishResult(build: Build): FinishResult {
     film: { flat, edge: flat * EDGE_SHARE },
     need: productNeeded(area.total, flat, build.finish.solids, system),
     weather: weatherCheck(build.finish.weather, system.limits),
-    drawing: layersDrawing(build, system),
     ...(calendar.ok ? { plan: calendar.plan } : { trouble: calendar.why }),
-  }
-}
-
-/** The layers to scale in um: full thickness on the flat at the left, thinner round the edge at the right. */
-function layersDrawing(build: Build, system: System): Drawing {
-  const total = plannedFilm(build)
-  const scale = 60 / Math.max(total, 60)
-  const marks: Mark[] = []
-  const numbers: Drawing['numbers'] = []
-  const flatEnd = 70
-  const edgeEnd = 120
-  marks.push({ mark: 'area', role: 'body-wood', points: [pt(0, 0), pt(flatEnd, 0), pt(edgeEnd, 14), pt(edgeEnd, 26), pt(0, 26)] })
-  let flat = 0
-  let shade = 0
-  for (const layer of system.layers) {
-    const coats = layer.name === 'top' ? build.finish.coats : layer.coats
-    for (let c = 0; c < coats; c++) {
-      const next = flat + layer.film
-      const [lo, hi] = [flat * scale, next * scale]
-      marks.push({
-        mark: 'area',
-        role: shade % 2 ? 'film' : 'film-light',
-        points: [
-          pt(0, -lo),
-          pt(flatEnd, -lo),
-          pt(edgeEnd, 14 - lo * EDGE_SHARE),
-          pt(edgeEnd, 14 - hi * EDGE_SHARE),
-          pt(flatEnd, -hi),
-          pt(0, -hi),
-        ],
-      })
-      flat = next
-      shade++
-    }
-    numbers.push({ label: `${layer.label}, ${coats} coats of ${layer.film} µm`, value: `${coats * layer.film} µm` })
-    marks.push({
-      mark: 'label',
-      at: pt(3, -(flat - (coats * layer.film) / 2) * scale + 1.5),
-      text: layer.label.toLowerCase(),
-      anchor: 'start',
-    })
-  }
-  marks.push({ mark: 'dimension', from: pt(-8, 0), to: pt(-8, -flat * scale), text: `${flat}`, emphasis: true })
-  marks.push({
-    mark: 'dimension',
-    from: pt(edgeEnd + 7, 14),
-    to: pt(edgeEnd + 7, 14 - flat * scale * EDGE_SHARE),
-    text: `${Math.round(flat * EDGE_SHARE)}`,
-  })
-  marks.push({ mark: 'label', at: pt(35, 17), text: 'flat', anchor: 'middle' })
-  marks.push({ mark: 'label', at: pt(106, 22), text: 'edge', anchor: 'middle' })
-  return {
-    title: 'The film, layer by layer',
-    note: 'thickness in µm, to one scale · edges keep about two thirds',
-    marks,
-    bounds: { x: -24, y: -66, width: 168, height: 96 },
-    numbers: [
-      ...numbers,
-      { label: 'On the flat', value: `${flat} µm` },
-      { label: 'On edges', value: `${Math.round(flat * EDGE_SHARE)} µm` },
-    ],
   }
 }

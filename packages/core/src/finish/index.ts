@@ -1,5 +1,7 @@
+export * from './coatGroups'
 export * from './cover'
 export * from './film'
+export * from './filmDrawing'
 export * from './finishPlan'
 export * from './schedule'
 export * from './systems'

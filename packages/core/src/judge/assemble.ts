@@ -14,6 +14,7 @@ export interface JointBase {
   title: string
   slots: Slot[]
   at: Point
+  seatsNeck?: true
   draw: () => Drawing
   tables?: DetailTable[]
 }

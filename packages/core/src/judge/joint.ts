@@ -65,13 +65,14 @@ export interface Joint {
   reads: SizeRef[]
   /** Jobs already planned on paper that this joint counts on. */
   planned: string[]
-  drawing: Drawing
+  /** It holds the neck in its pocket, so the trial build waits for its jobs. */
+  seatsNeck?: true
   /** More numbers than a list row holds: what each shim would do, the year's movement, a row of strings. */
   tables: DetailTable[]
 }
 
 /** A joint as judged; its drawing is made only for those who look. */
-export interface JudgedJoint extends Omit<Joint, 'drawing'> {
+export interface JudgedJoint extends Joint {
   draw: () => Drawing
 }
 

@@ -1,3 +1,4 @@
 export * from './planDrawing'
 export * from './planResult'
+export * from './reasons'
 export * from './step'

@@ -132,25 +132,25 @@ describe('from the joints', () => {
   const curing = (b = tight) => plan(b).steps.filter((s) => s.station === 'fit' && s.id !== 'trial-build')
   it('a joint that is snug asks for no work; a tight one for its least harmful cure', () => {
     expect(curing(fullBuild())).toEqual([])
-    const joint = evaluate(tight, TODAY).joints.find((j) => j.id === 'pocket-mouth')!
+    const joint = evaluate(tight, TODAY).fit.find((j) => j.id === 'pocket-mouth')!
     expect(joint.verdict).toBe('tight')
     expect(curing().map((s) => s.thing)).toContain('pocket-mouth')
     expect(curing().find((s) => s.thing === 'pocket-mouth')!.title).toBe(joint.cures[0]!.job!.replace(/\.$/, ''))
   })
   it('planned on paper it stays a step, under the name it was planned by', () => {
-    const joint = evaluate(tight, TODAY).joints.find((j) => j.id === 'pocket-mouth')!
+    const joint = evaluate(tight, TODAY).fit.find((j) => j.id === 'pocket-mouth')!
     const cure = joint.cures.find((c) => c.plan)!
     const id = `pocket-mouth/${cure.id}`
     const planned = { ...tight, jobs: { [id]: { ...cure.plan!, text: cure.job } } }
     const after = evaluate(planned, TODAY)
-    expect(after.joints.find((j) => j.id === 'pocket-mouth')!.verdict).toBe('snug')
+    expect(after.fit.find((j) => j.id === 'pocket-mouth')!.verdict).toBe('snug')
     expect(after.plan.steps.map((s) => s.id)).toContain(`job-${id}`)
     expect(after.plan.steps.find((s) => s.id === `job-${id}`)!.why).toMatch(/measure again/)
   })
   it('a joint that only cannot be told asks for no wood work', () => {
     const unsure = changed(fullBuild(), { 'body/pocket.widthMouth': 56.4 })
     unsure.parts.body!.sizes['pocket.widthMouth'] = { value: 56.4, doubt: 0.8, known: 'listed' }
-    expect(evaluate(unsure, TODAY).joints.find((j) => j.id === 'pocket-mouth')!.verdict).toBe('cant-tell')
+    expect(evaluate(unsure, TODAY).fit.find((j) => j.id === 'pocket-mouth')!.verdict).toBe('cant-tell')
     expect(curing(unsure).map((s) => s.thing)).not.toContain('pocket-mouth')
   })
   it('its trial build waits for the pocket, and for parts on their way', () => {

@@ -1,4 +1,4 @@
-import { STATIONS, type Station } from '../document/station'
+import { STATION_NAME, STATIONS, type Station } from '../document/station'
 import type { Drawing, Mark } from '../drawing/drawing'
 import { rectangle } from '../geometry/box'
 import { pt } from '../geometry/point'
@@ -31,7 +31,7 @@ export function planDrawing(plan: PlanResult, today: string, due: string | undef
       thing: s.id,
     })
   }
-  for (const s of lanes) marks.push({ mark: 'label', at: pt(-3, y(s) + LANE / 2 + 1.5), text: LANE_NAME[s], anchor: 'end' })
+  for (const s of lanes) marks.push({ mark: 'label', at: pt(-3, y(s) + LANE / 2 + 1.5), text: laneName(s), anchor: 'end' })
   if (due) {
     const x = daysBetween(today, due) * unit
     marks.push(
@@ -50,13 +50,5 @@ export function planDrawing(plan: PlanResult, today: string, due: string | undef
   }
 }
 
-const LANE_NAME: Record<Station, string> = {
-  parts: 'Parts',
-  fit: 'Dry fit',
-  drill: 'Drill',
-  wire: 'Wire',
-  finish: 'Finish',
-  setup: 'Set up',
-  plan: 'Fit up',
-  log: 'Log',
-}
+/** What belongs to no station of its own is putting the instrument together. */
+const laneName = (s: Station) => (s === 'plan' ? 'Fit up' : STATION_NAME[s])

@@ -1,6 +1,5 @@
 import type { Build } from '../document/build'
-import type { FinishResult } from '../finish/finishPlan'
-import { addDays, weekday } from '../quantity/days'
+import { addDays, daysBetween, weekday } from '../quantity/days'
 import type { PlannedStep, Step } from './step'
 
 export interface PlanResult {
@@ -17,16 +16,16 @@ export interface PlanResult {
  * waited for. Done steps take no time.
  * @param today ISO date
  */
-export function planResult(build: Build, steps: readonly Step[], finish: FinishResult, today: string): PlanResult {
+export function planResult(build: Build, steps: readonly Step[], today: string): PlanResult {
   const done = (id: string) => build.steps[id]?.done
+  const known = new Set(steps.map((s) => s.id))
   const planned: PlannedStep[] = steps.map((s) => {
-    const open = s.befores.filter((b) => !done(b.id) && steps.some((o) => o.id === b.id))
+    const open = s.befores.filter((b) => !done(b.id) && known.has(b.id))
     const at = done(s.id)
-    const parcel = s.slot && s.id.startsWith('arrive-') ? build.parts[s.slot]?.arrives : undefined
-    const late = parcel !== undefined && parcel > today
+    const late = s.notBefore !== undefined && s.notBefore > today
     return { ...s, open, state: at ? 'done' : open.length ? 'blocked' : late ? 'waiting' : 'ready', ...(at ? { done: at } : {}) }
   })
-  layOut(build, planned, finish, today)
+  layOut(build, planned, today)
   const left = planned.filter((s) => s.state !== 'done')
   const ends = left.reduce<string | undefined>((d, s) => (s.clear && (!d || s.clear > d) ? s.clear : d), undefined)
   return {
@@ -41,7 +40,7 @@ const MINUTES_A_DAY = 24 * 60
 const HORIZON = 730
 
 /** Gives each open step the first evenings with time left after everything before it is done and dry. */
-function layOut(build: Build, planned: PlannedStep[], finish: FinishResult, today: string): void {
+function layOut(build: Build, planned: PlannedStep[], today: string): void {
   if (!build.evenings.some((m) => m > 0)) return
   const used = new Map<string, number>()
   const clear = new Map<string, string>()
@@ -50,19 +49,15 @@ function layOut(build: Build, planned: PlannedStep[], finish: FinishResult, toda
       clear.set(s.id, today)
       continue
     }
-    let day = s.befores.reduce((d, b) => latest(d, clear.get(b.id) ?? d), today)
-    const part = s.slot && s.id.startsWith('arrive-') ? build.parts[s.slot] : undefined
-    if (part?.arrives) day = latest(day, part.arrives)
-    const coats = s.id.startsWith('coats-') ? finish.plan?.coats.filter((c) => `coats-${c.layer}` === s.id) : undefined
-    if (coats?.length) {
-      // Coats keep their own calendar; when the work before them is late, all of them move with it.
-      const late = coats[0]!.date < day ? Math.round((Date.parse(day) - Date.parse(coats[0]!.date)) / 86_400_000) : 0
-      s.date = addDays(coats[0]!.date, late)
-      s.clear = addDays(coats.at(-1)!.date, late)
-    } else if (s.id === 'rub-out' && finish.plan) {
-      const cure = Math.round((Date.parse(finish.plan.rubOut) - Date.parse(finish.plan.lastCoat)) / 86_400_000)
-      work(s, addDays(day, cure))
-    } else work(s, day)
+    const day = latest(
+      s.befores.reduce((d, b) => latest(d, clear.get(b.id) ?? d), today),
+      s.notBefore ?? today,
+    )
+    if (s.calendar) {
+      const late = Math.max(0, daysBetween(s.calendar.from, day))
+      s.date = addDays(s.calendar.from, late)
+      s.clear = addDays(s.calendar.to, late)
+    } else work(s, addDays(day, s.rest ?? 0))
     clear.set(s.id, s.clear!)
   }
 

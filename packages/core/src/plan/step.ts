@@ -9,22 +9,41 @@ export interface Before {
   wayBack: string
 }
 
+/** What kind of work a step is; the same whichever station gives it. */
+export type Stage = 'parcel' | 'wood' | 'trial' | 'film' | 'wiring' | 'hardware' | 'strings'
+
 /** One thing to do at the bench. */
 export interface Step {
   id: string
   title: string
   why: string
   station: Station
-  /** Joint, hole card, coat or slot it belongs to. */
+  stage: Stage
+  /** Joint, hole card, evening of coats or slot it belongs to. */
   thing?: string
+  /** The part it is done to or waits for. */
   slot?: Slot
   minutes: number
   /** Waiting afterwards, minutes. */
   wait: number
+  /** Nothing can be done before this day: a parcel is still on its way. */
+  notBefore?: string
+  /** Days that have to go by first after everything it comes after. */
+  rest?: number
+  /** Work that keeps a calendar of its own, from its first day to its last; all of it moves when what comes before is late. */
+  calendar?: { from: string; to: string }
   tools?: string
   cautions: string[]
   befores: Before[]
 }
+
+/** A step with what most steps have not left out. */
+export const step = (s: Omit<Step, 'cautions' | 'wait' | 'befores'> & Partial<Pick<Step, 'cautions' | 'wait' | 'befores'>>): Step => ({
+  cautions: [],
+  wait: 0,
+  befores: [],
+  ...s,
+})
 
 /** Waiting: nothing stands before it but a parcel that is still on its way. */
 export type StepState = 'done' | 'ready' | 'blocked' | 'waiting'

@@ -1,2 +1,3 @@
 export * from './action'
+export * from './setupDrawing'
 export * from './setupResult'

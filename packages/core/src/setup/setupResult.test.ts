@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
 import { TARGETS } from '../instrument/targets'
 import { changed, fullBuild } from '../testing/fullBuild'
+import { setupDrawing } from './setupDrawing'
 import { outOfTune, poundsForce, setupResult } from './setupResult'
 
 const measured = (more: Partial<Build['setup']>, b = fullBuild()): Build => ({ ...b, setup: { ...b.setup, ...more } })
@@ -72,7 +73,7 @@ describe('the whole', () => {
     expect(long / setupResult(fullBuild()).total).toBeCloseTo((686 / 647.7) ** 2, 6)
   })
   it('the drawing shows what is measured beside what is wanted', () => {
-    const lines = (b: Build) => setupResult(b).drawing.marks.filter((m) => m.mark === 'line').length
+    const lines = (b: Build) => setupDrawing(b).marks.filter((m) => m.mark === 'line').length
     expect(lines(measured({ actionBass: 2, actionTreble: 2 }))).toBe(lines(fullBuild()) + 1)
   })
 })

@@ -1,11 +1,7 @@
 import type { Build } from '../document/build'
 import { sizeAt, traitAt } from '../document/read'
-import type { Drawing, Mark } from '../drawing/drawing'
-import { rectangle } from '../geometry/box'
-import { pt } from '../geometry/point'
 import { stringPulls, type StringPull } from '../instrument/stringPulls'
 import { TARGETS, type Targets } from '../instrument/targets'
-import { fretPlaces } from '../physics/frets'
 import { intonationMove } from '../physics/intonation'
 import { LBF } from '../physics/stringTension'
 import { printMm } from '../quantity/length'
@@ -31,7 +27,6 @@ export interface SetupResult {
   posts?: PostTurns
   /** By string number: saddle move back, mm, and turns of the length screw. */
   intonation: { number: number; note: string; cents?: number; back?: number; turns?: number }[]
-  drawing: Drawing
 }
 
 /** Metric screws of this size advance half a millimetre a turn. [practice] */
@@ -58,7 +53,6 @@ export function setupResult(build: Build): SetupResult {
       const back = intonationMove(cents, scale)
       return { number, note, cents, back, turns: back / lengthPitch }
     }),
-    drawing: actionDrawing(build, targets, scale),
   }
 }
 
@@ -123,51 +117,3 @@ function actionMove(build: Build, targets: Targets): { move: Move; posts?: PostT
 export const outOfTune = (r: SetupResult): number => r.intonation.filter((s) => s.cents !== undefined && Math.abs(s.cents) > IN_TUNE).length
 
 export const poundsForce = (newton: number): number => newton / LBF
-
-const TALL = 30
-
-/** Outer strings over the frets from the side, heights enlarged: measured beside wanted. */
-function actionDrawing(build: Build, targets: Targets, scale: number): Drawing {
-  const count = sizeAt(build, { slot: 'neck', size: 'frets' })?.value ?? 22
-  const slot = sizeAt(build, { slot: 'nut', size: 'slot' })?.value ?? 0.5
-  const relief = build.setup.relief ?? (targets.relief.from + targets.relief.to) / 2
-  const end = scale
-  const up = (h: number) => -h * TALL
-  const line = (a12: number) => [pt(0, up(slot)), pt(end, up(2 * a12 - slot))]
-  const dip = (x: number) => (x > 0.72 * scale ? 0 : -4 * relief * (x / (0.72 * scale)) * (1 - x / (0.72 * scale)))
-  const marks: Mark[] = fretPlaces(scale, count).map((x) => ({
-    mark: 'area',
-    role: 'fret',
-    points: rectangle(x - 1.3, up(dip(x)), x + 1.3, up(dip(x) - 0.5)),
-  }))
-  const board = fretPlaces(scale, count).map((x) => pt(x, up(dip(x) - 0.5)))
-  marks.unshift({ mark: 'area', role: 'board', points: [pt(0, up(-0.5)), ...board, pt(board.at(-1)!.x, up(-1.3)), pt(0, up(-1.3))] })
-  const measured = build.setup.actionBass
-  marks.push({ mark: 'line', role: 'good', dashed: true, points: line(targets.actionBass) })
-  if (measured !== undefined) marks.push({ mark: 'line', role: 'string', points: line(measured) })
-  const x12 = scale / 2
-  const shown = measured ?? targets.actionBass
-  marks.push({ mark: 'dimension', from: pt(x12, up(dip(x12))), to: pt(x12, up(shown)), text: printMm(shown), emphasis: true })
-  marks.push({ mark: 'area', role: 'metal', points: rectangle(end - 3, up(2 * shown - slot), end + 5, up(-1.3)) })
-  marks.push({ mark: 'area', role: 'metal', points: rectangle(-5, up(slot), 0, up(-1.3)) })
-  marks.push(
-    { mark: 'label', at: pt(-5, up(slot) - 8), text: 'nut', anchor: 'start' },
-    { mark: 'label', at: pt(end + 4, up(2 * shown - slot) - 8), text: 'saddle', anchor: 'end' },
-  )
-  return {
-    title: 'Lowest string over the frets',
-    note: `heights drawn ×${TALL} · dashed: wanted`,
-    marks,
-    bounds: {
-      x: -14,
-      y: up(Math.max(shown, targets.actionBass) * 2) - 22,
-      width: end + 28,
-      height: (Math.max(shown, targets.actionBass) * 2 + 1.4) * TALL + 26,
-    },
-    numbers: [
-      { label: 'Action at fret 12, bass', value: measured === undefined ? 'not measured' : `${printMm(measured)} mm` },
-      { label: 'Wanted', value: `${printMm(targets.actionBass)} mm` },
-      { label: 'Relief', value: build.setup.relief === undefined ? 'not measured' : `${printMm(relief)} mm` },
-    ],
-  }
-}

@@ -1,2 +1,4 @@
-export * from './stages'
-export * from './steps'
+export { coatsStep } from './finish/steps'
+export * from './contribution'
+export * from './list'
+export * from './things'

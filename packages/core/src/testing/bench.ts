@@ -1,5 +1,6 @@
 import { newBuild, type Build } from '../document/build'
-import { JOINT_KINDS, existsIn } from '../fit/findJoints'
+import { JOINT_KINDS } from '../fit/findJoints'
+import { existsIn } from '../fit/kind'
 import type { JudgedJoint } from '../judge/joint'
 import type { Part } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'

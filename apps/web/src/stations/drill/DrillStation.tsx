@@ -1,4 +1,4 @@
-import type { HoleCard, Mark } from '@snug/core'
+import { drawHole, type HoleCard, type Mark } from '@snug/core'
 import { CircleCheck, CircleDashed, OctagonX, TriangleAlert } from 'lucide-react'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
@@ -19,9 +19,11 @@ const STATE_WORD: Record<HoleCard['state'], string> = {
 
 /** Drill: a card for each hole or row, and paper templates at true size. */
 export default function DrillStation() {
-  const holes = useBuild((s) => s.evaluation!.holes)
+  const holes = useBuild((s) => s.evaluation!.drill)
   const view = usePrefs((p) => p.view)
+  const build = useOpenBuild()
   const { hand, pick } = useHand('drill', holes)
+  const drawing = useMemo(() => hand && drawHole(build, hand.id), [build, hand])
   const pins = useMemo(
     () =>
       holes.flatMap((h, n) =>
@@ -57,7 +59,7 @@ export default function DrillStation() {
       overlay={overlay}
       selected={hand.id}
       onPick={(id) => pick(id.split('#')[0]!)}
-      loupe={hand.drawing}
+      loupe={drawing}
       listLabel="Hole cards in drilling order"
       list={
         <ul>

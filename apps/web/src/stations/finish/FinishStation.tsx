@@ -1,4 +1,4 @@
-import { bodyOutline, datums, type Coat, type Mark } from '@snug/core'
+import { bodyOutline, coatsBy, datums, finishDrawing, type Mark } from '@snug/core'
 import { format, parseISO } from 'date-fns'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
@@ -7,17 +7,13 @@ import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { ThingRow } from '../../ui/ThingRow'
 import { FinishInHand } from './FinishInHand'
 
-interface Evening {
-  id: string
-  coats: Coat[]
-}
-
 /** Finish: coats laid on the person's evenings, what to buy, and whether the weather allows it. */
 export default function FinishStation() {
   const build = useOpenBuild()
   const finish = useBuild((s) => s.evaluation!.finish)
-  const evenings = useMemo(() => groupByEvening(finish.plan?.coats ?? []), [finish])
+  const evenings = useMemo(() => coatsBy(finish.plan?.coats ?? [], 'date'), [finish])
   const { hand, pick } = useHand('finish', evenings)
+  const drawing = useMemo(() => finishDrawing(build), [build])
   const overlay = useMemo((): Mark[] => {
     const outline = bodyOutline(build, datums(build).mouth)
     const tail = Math.max(...outline.map((p) => p.x))
@@ -31,7 +27,7 @@ export default function FinishStation() {
   return (
     <Workspace
       overlay={overlay}
-      loupe={finish.drawing}
+      loupe={drawing}
       listLabel="Coats by evening"
       list={
         finish.plan ? (
@@ -71,12 +67,6 @@ export default function FinishStation() {
 }
 
 const clock = (minutes: number) => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`
-
-function groupByEvening(coats: readonly Coat[]): Evening[] {
-  const days = new Map<string, Coat[]>()
-  for (const c of coats) days.set(c.date, [...(days.get(c.date) ?? []), c])
-  return [...days].map(([id, list]) => ({ id, coats: list }))
-}
 
 /** The pocket, hatched when it is masked. */
 function pocketMark(build: ReturnType<typeof useOpenBuild>): Mark[] {

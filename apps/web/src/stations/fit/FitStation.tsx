@@ -1,4 +1,4 @@
-import type { Joint, Mark } from '@snug/core'
+import { drawJoint, type Joint, type Mark } from '@snug/core'
 import { useMemo } from 'react'
 import { Empty, Workspace } from '../../app/Workspace'
 import { DrawingView } from '../../drawing/DrawingView'
@@ -21,11 +21,13 @@ export default function FitStation() {
 
 /** Every joint by verdict, the one in hand with its section, its sizes and the job that cures it. */
 function JointsTab() {
-  const real = useBuild((s) => s.evaluation!)
-  const tried = useBuild((s) => s.trial?.evaluation)
-  const joints = (tried ?? real).joints
+  const real = useBuild((s) => s.evaluation!.fit)
+  const tried = useBuild((s) => s.trial?.evaluation?.fit)
+  const joints = tried ?? real
+  const build = useBuild((s) => (s.trial?.evaluation ? s.trial.build : s.build!))
   const { hand, pick } = useHand('fit', joints)
   const { drag } = useSideTrial()
+  const drawing = useMemo(() => hand && drawJoint(build, hand.id), [build, hand])
   const pins = useMemo(
     () =>
       joints.map((j, i) => ({
@@ -53,7 +55,7 @@ function JointsTab() {
       selected={hand.id}
       overlay={hand.id === 'balance' ? massMarks(hand) : NONE}
       onPick={(id) => pick(joints.find((j) => j.id === id)?.id ?? joints.find((j) => j.slots.some((s) => s === id))?.id ?? hand.id)}
-      loupe={hand.id === 'bridge-height' ? <DrawingView drawing={hand.drawing} onHandle={drag} /> : hand.drawing}
+      loupe={drawing?.handles ? <DrawingView drawing={drawing} onHandle={drag} /> : drawing}
       listLabel="Joints by verdict"
       list={
         <div className="flex h-full flex-col">
@@ -82,7 +84,7 @@ function JointsTab() {
           </ul>
         </div>
       }
-      hand={<JointInHand key={hand.id} joint={hand} before={tried ? real.joints.find((j) => j.id === hand.id) : undefined} />}
+      hand={<JointInHand key={hand.id} joint={hand} before={tried ? real.find((j) => j.id === hand.id) : undefined} />}
     />
   )
 }

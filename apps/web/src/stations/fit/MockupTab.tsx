@@ -1,4 +1,4 @@
-import { enteredAt, mockupSteps, setIn, setSize, specAt, stateOf, type MockupStep, type MockupState } from '@snug/core'
+import { drawJoint, enteredAt, mockupSteps, setIn, setSize, specAt, stateOf, type MockupStep, type MockupState } from '@snug/core'
 import { Circle, CircleCheck, RotateCw } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
@@ -16,7 +16,7 @@ import { FitTabs } from './FitTabs'
 /** The real trial build, one thing at a time in big type: measured to its size with its tool, or said how it went. */
 export function MockupTab() {
   const build = useOpenBuild()
-  const joints = useBuild((s) => s.evaluation!.joints)
+  const joints = useBuild((s) => s.evaluation!.fit)
   const steps = useMemo(() => mockupSteps(build), [build])
   const state = (s: MockupStep) => stateOf(s, build.mockup?.[s.id])
   const [chosen, setChosen] = useState<string>()
@@ -25,9 +25,10 @@ export function MockupTab() {
   const stale = steps.filter((s) => state(s) === 'stale').length
   const jobs = joints.filter((j) => j.verdict === 'tight' || j.verdict === 'wont-go').filter((j) => j.cures.length)
   const joint = hand && joints.find((j) => hand.joints.includes(j.id))
+  const loupe = useMemo(() => joint && drawJoint(build, joint.id), [build, joint])
   return (
     <Workspace
-      loupe={joint?.drawing}
+      loupe={loupe}
       listLabel="Trial build, in order"
       list={
         <div className="flex h-full flex-col">
@@ -105,9 +106,10 @@ function resultWords(step: MockupStep, build: ReturnType<typeof useOpenBuild>): 
 
 function StepCard({ step, state, done, last }: { step: MockupStep; state: MockupState; done: () => void; last: boolean }) {
   const build = useOpenBuild()
-  const { change, evaluation } = useBuild()
+  const change = useBuild((s) => s.change)
+  const all = useBuild((s) => s.evaluation!.fit)
   const { go } = useWhere()
-  const joints = evaluation!.joints.filter((j) => step.joints.includes(j.id))
+  const joints = all.filter((j) => step.joints.includes(j.id))
   const record = (outcome: keyof typeof WORDS) => {
     change((b) =>
       setIn(

@@ -1,4 +1,4 @@
-import { TRIAL_TILT, type Tool } from '@snug/core'
+import { drawJoint, TRIAL_TILT, type Tool } from '@snug/core'
 import { changed, fullBuild } from '@snug/core/testing/fullBuild'
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
@@ -179,8 +179,8 @@ describe('the side view', () => {
     fireEvent.pointerUp(ring(), { pointerId: 1 })
     const tilt = useBuild.getState().trial!.build.jobs[TRIAL_TILT]!.delta
     await waitFor(() => {
-      const shown = useBuild.getState().trial!.evaluation!.joints.find((j) => j.id === 'bridge-height')!
-      expect(shown.drawing.handles!.find((h) => h.id === 'tilt')!.value).toBeCloseTo(tilt, 9)
+      const shown = drawJoint(useBuild.getState().trial!.build, 'bridge-height')!
+      expect(shown.handles!.find((h) => h.id === 'tilt')!.value).toBeCloseTo(tilt, 9)
     })
   })
   it('without the sizes it needs it says which', () => {

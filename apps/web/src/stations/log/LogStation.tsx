@@ -1,17 +1,16 @@
-import { partDrawing, isSlot, type Build, type Drawing, type Evaluation, type LogEntry } from '@snug/core'
+import { drawingOf, placeOf, STATION_NAME, type LogEntry, type Point } from '@snug/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { format, parseISO } from 'date-fns'
 import { Coins, Eye, Gauge, Lightbulb, Notebook, PaintRoller, RotateCw, Ruler, type LucideIcon } from 'lucide-react'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
 import { QuickLog } from '../../app/QuickLog'
-import { POCKETS } from '../../app/stations'
-import { placeOf } from '../../app/thingPlaces'
 import { useHand } from '../../app/useHand'
 import { Empty, Workspace } from '../../app/Workspace'
 import { useWhere } from '../../app/where'
 import { api } from '../../state/api'
-import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { useOpenBuild } from '../../state/buildStore'
+import { useThings } from '../../state/useThings'
 import { Button } from '../../ui/Button'
 import { ThingRow } from '../../ui/ThingRow'
 
@@ -30,7 +29,7 @@ const ICON: Record<LogEntry['kind'], LucideIcon> = {
 export default function LogStation() {
   const { id, go } = useWhere()
   const build = useOpenBuild()
-  const evaluation = useBuild((s) => s.evaluation!)
+  const things = useThings()
   const queries = useQueryClient()
   const log = useQuery({ queryKey: ['log', id], queryFn: () => api.log(id) })
   const entries = useMemo(() => (log.data ?? []).toReversed(), [log.data])
@@ -46,18 +45,19 @@ export default function LogStation() {
         .filter((e) => e.thing && !e.struck)
         .map((e, i) => ({
           id: e.id,
-          at: { ...placeOf(build, evaluation, e.thing), y: placeOf(build, evaluation, e.thing).y + (i % 2) * 10 },
+          at: beside(placeOf(build, things, e), i),
           label: e.text,
           shape: <path d="M-6 -8h12v16l-6 -4l-6 4z" fill="var(--sheet)" stroke="var(--violet)" strokeWidth="1.6" />,
         })),
-    [entries, build, evaluation],
+    [entries, build, things],
   )
+  const loupe = useMemo(() => hand && drawingOf(build, things, hand), [hand, build, things])
   return (
     <Workspace
       pins={pins}
       selected={hand?.id}
       onPick={pick}
-      loupe={hand && drawingFor(build, evaluation, hand)}
+      loupe={loupe}
       listLabel="Log, latest first"
       list={
         entries.length ? (
@@ -69,9 +69,7 @@ export default function LogStation() {
                   key={e.id}
                   mark={<Icon size={17} aria-label={e.kind} />}
                   title={<span className={`font-normal ${e.struck ? 'line-through' : ''}`}>{e.text}</span>}
-                  about={[e.kind, e.station && POCKETS.find((p) => p.station === e.station)?.name, e.thing?.replaceAll('-', ' ')]
-                    .filter(Boolean)
-                    .join(' · ')}
+                  about={[e.kind, e.station && STATION_NAME[e.station], e.thing?.replaceAll('-', ' ')].filter(Boolean).join(' · ')}
                   figure={<span className="text-[13px]">{format(parseISO(e.at), 'd MMM')}</span>}
                   under={format(parseISO(e.at), 'HH:mm')}
                   selected={e.id === hand?.id}
@@ -97,7 +95,7 @@ export default function LogStation() {
               <div className="mt-2 flex gap-2">
                 {hand.station && (
                   <Button onClick={() => go(hand.station!, hand.thing)}>
-                    To {POCKETS.find((p) => p.station === hand.station)!.name}
+                    To {STATION_NAME[hand.station]}
                     {hand.thing ? `, ${hand.thing.replaceAll('-', ' ')}` : ''}
                   </Button>
                 )}
@@ -113,14 +111,5 @@ export default function LogStation() {
   )
 }
 
-/** The drawing of what an entry belongs to. */
-function drawingFor(build: Build, e: Evaluation, entry: LogEntry): Drawing | undefined {
-  const joint = e.joints.find((j) => j.id === entry.thing)
-  if (joint) return joint.drawing
-  const hole = e.holes.find((h) => h.id === entry.thing)
-  if (hole) return hole.drawing
-  if (entry.thing && isSlot(entry.thing)) return partDrawing(build, entry.thing)
-  if (entry.station === 'finish') return e.finish.drawing
-  if (entry.station === 'setup') return e.setup.drawing
-  return undefined
-}
+/** Entries about one thing fan out a little. */
+const beside = ({ x, y }: Point, i: number): Point => ({ x, y: y + (i % 2) * 10 })

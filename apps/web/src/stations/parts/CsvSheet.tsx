@@ -2,7 +2,7 @@ import { KINDS } from '@snug/core'
 import type { CsvRead } from '@snug/formats'
 import { useEffect, useState } from 'react'
 import { toast } from 'sonner'
-import { benchWorker } from '../../workers/compute'
+import { rankWorker } from '../../workers/compute'
 import { Button } from '../../ui/Button'
 import { Sheet } from '../../ui/Sheet'
 import { useStockActs } from './useStock'
@@ -19,7 +19,7 @@ export function CsvSheet({ file, onClose }: { file: File; onClose: () => void })
       if (file.size > 10e6)
         return setFailed(`${file.name} is ${(file.size / 1e6).toFixed(1)} MB; at most 10 MB are taken. Nothing was taken in.`)
       const csv = await file.text()
-      const result = await benchWorker().readCsv(csv)
+      const result = await rankWorker().readCsv(csv)
       if (gone) return
       setText(csv)
       setRead(result)

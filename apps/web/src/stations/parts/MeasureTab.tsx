@@ -80,7 +80,7 @@ function SizeInHand({ rank }: { rank: MeasureRank }) {
   const build = useOpenBuild()
   const { change, evaluation } = useBuild()
   const { go } = useWhere()
-  const joints = evaluation!.joints.filter((j) => rank.joints.includes(j.id))
+  const joints = evaluation!.fit.filter((j) => rank.joints.includes(j.id))
   return (
     <div>
       <h2 className="text-[23px]">{specAt(rank.ref).label}</h2>

@@ -22,7 +22,7 @@ export function MoneyTab() {
   const build = useOpenBuild()
   const { change, evaluation } = useBuild()
   const sum = spending(build)
-  const open = evaluation!.plan.steps.filter((s) => s.id.startsWith('arrive-'))
+  const open = evaluation!.plan.steps.filter((s) => s.stage === 'parcel')
   return (
     <Workspace
       loupe={<SellerChart />}

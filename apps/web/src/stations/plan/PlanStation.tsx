@@ -1,11 +1,11 @@
-import { planDrawing, type PlannedStep } from '@snug/core'
+import { placeOf, planDrawing, type PlannedStep } from '@snug/core'
 import { format, parseISO } from 'date-fns'
 import { Circle, CircleCheck, Hourglass } from 'lucide-react'
 import { useMemo } from 'react'
-import { placeOf } from '../../app/thingPlaces'
 import { useHand } from '../../app/useHand'
 import { Empty, Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { useThings } from '../../state/useThings'
 import { today } from '../../state/today'
 import { ThingRow } from '../../ui/ThingRow'
 import { StepInHand } from './StepInHand'
@@ -13,8 +13,8 @@ import { StepInHand } from './StepInHand'
 /** Plan: the steps in order with their reasons, what can be done now, and when it all ends. */
 export default function PlanStation() {
   const build = useOpenBuild()
-  const evaluation = useBuild((s) => s.evaluation!)
-  const { plan } = evaluation
+  const plan = useBuild((s) => s.evaluation!.plan)
+  const things = useThings()
   // What is next to do is taken in hand when nothing else was.
   const ordered = useMemo(() => {
     const first = plan.steps.find((s) => s.id === plan.ready[0])
@@ -25,7 +25,7 @@ export default function PlanStation() {
   const pins = useMemo(
     () =>
       [...plan.steps.filter((s) => s.state === 'done'), ...plan.steps.filter((s) => s.state === 'ready')].map((s, i) => {
-        const at = placeOf(build, evaluation, s.thing ?? THINGS[s.id], s.slot)
+        const at = placeOf(build, things, s)
         // Several steps on one place fan out a little.
         return {
           id: s.id,
@@ -34,7 +34,7 @@ export default function PlanStation() {
           shape: <StepShape state={s.state} />,
         }
       }),
-    [build, evaluation, plan],
+    [build, things, plan],
   )
   if (!hand)
     return (
@@ -72,18 +72,6 @@ export default function PlanStation() {
       hand={<StepInHand key={hand.id} step={hand} />}
     />
   )
-}
-
-/** Steps without a thing of their own, by the slot they happen at. */
-const THINGS: Record<string, string> = {
-  'trial-build': 'neck',
-  hardware: 'tuners',
-  'neck-on': 'neck',
-  'close-guard': 'guard',
-  solder: 'guard',
-  'meter-check': 'jack',
-  'string-up': 'strings',
-  'string-ground': 'bridge',
 }
 
 function StepMark({ state }: { state: PlannedStep['state'] }) {

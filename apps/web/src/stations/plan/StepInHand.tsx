@@ -1,8 +1,7 @@
-import { tickStep, type PlannedStep } from '@snug/core'
+import { STATION_NAME, tickStep, type PlannedStep } from '@snug/core'
 import { format, parseISO } from 'date-fns'
 import { useState } from 'react'
 import { useWhere } from '../../app/where'
-import { POCKETS } from '../../app/stations'
 import { useBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
@@ -16,7 +15,6 @@ export function StepInHand({ step }: { step: PlannedStep }) {
   const done = step.state === 'done'
   const tick = () => change((b) => tickStep(b, step.id, step.title, done ? undefined : new Date().toISOString()))
   const title = (id: string) => steps.find((s) => s.id === id)?.title ?? id
-  const pocket = POCKETS.find((p) => p.station === step.station)!
   return (
     <div>
       <h2 className="text-[23px]">{step.title}</h2>
@@ -57,7 +55,7 @@ export function StepInHand({ step }: { step: PlannedStep }) {
           </Button>
           {step.station !== 'plan' && (
             <Button look="quiet" onClick={() => go(step.station, step.thing)}>
-              To {pocket.name}
+              To {STATION_NAME[step.station]}
             </Button>
           )}
         </div>

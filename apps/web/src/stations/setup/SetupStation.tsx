@@ -1,4 +1,4 @@
-import { datums, fretPlace, LBF, printMm, printTurns, type SetupResult } from '@snug/core'
+import { datums, fretPlace, LBF, printMm, printTurns, setupDrawing, type SetupResult } from '@snug/core'
 import { CircleCheck, CircleDashed, RotateCw } from 'lucide-react'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
@@ -13,6 +13,7 @@ export default function SetupStation() {
   const setup = useBuild((s) => s.evaluation!.setup)
   const rows = useMemo(() => [...setup.moves.map((m) => ({ id: m.id })), { id: 'intonation' }, { id: 'strings' }], [setup])
   const { hand, pick } = useHand('setup', rows)
+  const drawing = useMemo(() => setupDrawing(build), [build])
   const d = datums(build)
   const pins = useMemo(() => {
     const at = (x: number) => ({ x, y: 0 })
@@ -47,7 +48,7 @@ export default function SetupStation() {
       pins={pins}
       selected={hand?.id}
       onPick={pick}
-      loupe={setup.drawing}
+      loupe={drawing}
       listLabel="Setup in its order"
       list={
         <ul>

@@ -1,9 +1,8 @@
 import { changed, fullBuild, without } from '@snug/core/testing/fullBuild'
-import { parseOhms } from '@snug/core'
+import { countsOf, parseOhms } from '@snug/core'
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { counts } from '../../app/counts'
 import { useBuild } from '../../state/buildStore'
 import { useKnobs } from '../../state/knobs'
 import { inHand, layOut, loupe, show } from '../../testing/bench'
@@ -76,12 +75,12 @@ describe('Wire', () => {
     await waitFor(() => expect(inHand().getByText(/^Taken with all knobs at 10\. Inside its band/)).toBeTruthy())
     expect(inHand().getByText(/Meter at the jack, volume at 0, tone at 10/).textContent).toMatch(/expected 0 /)
     expect(within(positions()[0]!).getByRole('img', { name: 'inside its band' })).toBeTruthy()
-    await waitFor(() => expect(counts(useBuild.getState().build!, useBuild.getState().evaluation!).wire).toBe(0))
+    await waitFor(() => expect(countsOf(useBuild.getState().build!, useBuild.getState().evaluation!).wire).toBe(0))
     // Read again with the volume shut, the same ohms are wrong.
     await userEvent.clear(meter)
     await userEvent.type(meter, `${(expected() + 10).toFixed(0)}{Enter}`)
     await waitFor(() => expect(inHand().getByText(/above the expected/)).toBeTruthy())
-    await waitFor(() => expect(counts(useBuild.getState().build!, useBuild.getState().evaluation!).wire).toBe(1))
+    await waitFor(() => expect(countsOf(useBuild.getState().build!, useBuild.getState().evaluation!).wire).toBe(1))
   })
   it('turning knobs is looking: no change, nothing to undo, and all go back to 10 at once', async () => {
     layOut()

@@ -3,7 +3,8 @@ import type { Build } from '../../document/build'
 import type { Slot } from '../../parts/slots'
 import type { StockItem } from '../../parts/stock'
 import { changed, fullBuild } from '../../testing/fullBuild'
-import { existsIn, JOINT_KINDS } from '../findJoints'
+import { JOINT_KINDS } from '../findJoints'
+import { existsIn } from '../kind'
 import { chooseSets, ruledOut, whyNot, type ChooseRequest } from './chooseSets'
 
 const MINUTES = { snug: 0, loose: 10, tight: 30, 'cant-tell': 20, 'wont-go': Infinity }

@@ -3,9 +3,10 @@ import { enteredAt, type SizeRef } from '../../document/read'
 import type { JudgedJoint } from '../../judge/joint'
 import { KINDS } from '../../parts/kinds/index'
 import { slotSpec, SLOTS, type Slot } from '../../parts/slots'
-import { ofSize, orAnotherPattern, type Distribution } from '../../quantity/distribution'
+import { ofSize, orAnotherPattern, probabilityBetween, type Distribution } from '../../quantity/distribution'
 import { electricalDoubt, isMeasured, lengthDoubt, type Known, type Size } from '../../quantity/size'
-import { existsIn, JOINT_KINDS, type JointKind } from '../findJoints'
+import { JOINT_KINDS } from '../findJoints'
+import { existsIn, type JointKind } from '../kind'
 import { OTHER_PATTERN } from '../guard/guardOpenings'
 
 /** Worth of measuring one size. */
@@ -64,32 +65,24 @@ function predictive(size: Size | undefined, spec: { min: number; max: number; us
   return size.known === 'listed' && wood ? orAnotherPattern(d, OTHER_PATTERN.q, OTHER_PATTERN.wide) : d
 }
 
+/** Halves the range to less than a billionth of it. */
+const HALVINGS = 30
+
 /** Values at the middles of equally likely slices of a mixture, by bisection on its distribution function. */
 export function slices(d: Distribution, count: number): number[] {
-  const cdf = (x: number) => d.reduce((s, n) => s + n.weight * (n.sigma === 0 ? (x >= n.mean ? 1 : 0) : phi((x - n.mean) / n.sigma)), 0)
   const low = Math.min(...d.map((n) => n.mean - 6 * n.sigma - 1e-9))
   const high = Math.max(...d.map((n) => n.mean + 6 * n.sigma + 1e-9))
   return Array.from({ length: count }, (_, i) => {
     const goal = (i + 0.5) / count
     let a = low
     let b = high
-    for (let k = 0; k < 46; k++) {
+    for (let k = 0; k < HALVINGS; k++) {
       const m = (a + b) / 2
-      if (cdf(m) < goal) a = m
+      if (probabilityBetween(d, -Infinity, m) < goal) a = m
       else b = m
     }
     return (a + b) / 2
   })
-}
-
-/** Standard normal distribution function, good to 7.5e-8. [published: Abramowitz & Stegun 26.2.17, from memory] */
-function phi(z: number): number {
-  const t = 1 / (1 + 0.2316419 * Math.abs(z))
-  const tail =
-    (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) *
-    t *
-    (0.31938153 + t * (-0.356563782 + t * (1.781477937 + t * (-1.821255978 + t * 1.330274429))))
-  return z >= 0 ? 1 - tail : tail
 }
 
 const withSize = (build: Build, ref: SizeRef, size: Size): Build => {
@@ -124,20 +117,21 @@ export function doubtOfBuild(build: Build): number {
     .reduce((s, j) => s + weightOf(build, j) * unsure(j), 0)
 }
 
+/** Tools most people have. */
+const USUAL_TOOLS: readonly Tool[] = ['calipers', 'rule', 'meter', 'scale']
+
 /**
  * Sizes worth measuring, best first: for each size not yet measured as well as the tools on hand can, the expected fall of what is
  * unsure about the verdicts it has a say in, over the readings it may give (pre-posterior analysis). [published method: Raiffa &
  * Schlaifer, from memory]
- * @param tools on hand @param each asked between sizes; true stops with what is ranked so far
+ * @param tools on hand
  */
-export function measureNext(
-  build: Build,
-  tools: readonly Tool[] = ['calipers', 'rule', 'meter', 'scale'],
-  stop: () => boolean = () => false,
-): MeasureRank[] {
-  const ranked: MeasureRank[] = []
+export const measureNext = (build: Build, tools: readonly Tool[] = USUAL_TOOLS): MeasureRank[] =>
+  bestFirst(build, [...rankSizes(build, tools)])
+
+/** The same one size at a time, so that whoever asks can do something else between two sizes, or stop. */
+export function* rankSizes(build: Build, tools: readonly Tool[] = USUAL_TOOLS): Generator<MeasureRank> {
   for (const [key, all] of readers(build)) {
-    if (stop()) break
     const [slot, size] = [key.slice(0, key.indexOf('/')) as Slot, key.slice(key.indexOf('/') + 1)]
     const ref: SizeRef = { slot, size }
     const kind = KINDS[slotSpec(slot).kind]
@@ -153,11 +147,15 @@ export function measureNext(
         const told = withSize(build, ref, { value, doubt: best.doubt(value), known: best.tool })
         return sum + all.reduce((s, r) => s + weightOf(build, r.joint) * unsure(r.kind.find(told)), 0)
       }, 0) / values.length
-    ranked.push({ ref, gain: before - after, minutes: MINUTES[best.tool], tool: best.tool, joints: all.map((r) => r.joint.id) })
+    yield { ref, gain: before - after, minutes: MINUTES[best.tool], tool: best.tool, joints: all.map((r) => r.joint.id) }
   }
+}
+
+/** Ranks what `rankSizes` gave, and leaves out what tells nothing. */
+export function bestFirst(build: Build, sizes: readonly MeasureRank[]): MeasureRank[] {
   // A joint with several sizes missing moves only when the last is known: among those, what the kinds ask first goes first.
   const order = (r: MeasureRank) => SLOTS.findIndex((s) => s.slot === r.ref.slot)
-  return ranked
+  return sizes
     .filter((r) => r.gain > 1e-6 || !enteredAt(build, r.ref))
     .toSorted((a, b) => (Math.abs(b.gain - a.gain) > 1e-9 ? b.gain - a.gain : order(a) - order(b)))
 }

@@ -1,7 +1,8 @@
 import type { Build, MockupResult } from '../../document/build'
 import { enteredAt, type SizeRef } from '../../document/read'
 import type { JudgedJoint } from '../../judge/joint'
-import { existsIn, JOINT_KINDS } from '../findJoints'
+import { JOINT_KINDS } from '../findJoints'
+import { existsIn } from '../kind'
 
 /** One thing to do in the real trial build, with what is written down about it. */
 export interface MockupStep {

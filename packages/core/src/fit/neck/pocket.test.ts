@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { jointIn } from '../../testing/bench'
 import { changed, fullBuild, without } from '../../testing/fullBuild'
 import { judgeRows, checkIn } from '../../testing/rows'
-import { findJoints, judgeJoints } from '../findJoints'
+import { drawJoint, findJoints, judgeJoints } from '../findJoints'
 
 describe('a build on which everything fits', () => {
   it('every joint is snug, raw and after the planned coats', () => {
@@ -13,9 +13,10 @@ describe('a build on which everything fits', () => {
   it('no joint asks for anything', () => expect(judgeJoints(fullBuild()).flatMap((j) => j.missing)).toEqual([]))
   it('and its drawings are drawn, with their numbers', () => {
     for (const j of findJoints(fullBuild())) {
-      expect(j.drawing.title.length, j.id).toBeGreaterThan(3)
-      expect(j.drawing.bounds.width, j.id).toBeGreaterThan(0)
-      expect(j.drawing.numbers.length, j.id).toBeGreaterThan(0)
+      const drawing = drawJoint(fullBuild(), j.id)!
+      expect(drawing.title.length, j.id).toBeGreaterThan(3)
+      expect(drawing.bounds.width, j.id).toBeGreaterThan(0)
+      expect(drawing.numbers.length, j.id).toBeGreaterThan(0)
     }
   })
   it('without body or neck there is no pocket to judge', () => {

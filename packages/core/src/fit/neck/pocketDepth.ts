@@ -34,6 +34,7 @@ export function pocketDepthJoint(build: Build): JudgedJoint {
   const base: JointBase = {
     id: 'pocket-depth',
     title: 'Pocket depth and floor',
+    seatsNeck: true,
     slots: ['body', 'neck', ...(build.parts.guard ? (['guard'] as const) : [])],
     at: pt(d.heelEnd - 18, -34),
     draw: () => depthDrawing(build),

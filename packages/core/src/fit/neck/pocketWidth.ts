@@ -44,6 +44,7 @@ export function pocketWidthJoint(build: Build, place: PocketPlace): JudgedJoint 
   const base = {
     id: `pocket-${place}`,
     title: place === 'mouth' ? 'Heel in pocket, at the mouth' : 'Heel in pocket, at the end',
+    seatsNeck: true as const,
     slots: ['body', 'neck'] as ('body' | 'neck')[],
     at: pt(place === 'mouth' ? mouth : heelEnd, place === 'mouth' ? -40 : 40),
   }

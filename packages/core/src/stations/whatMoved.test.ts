@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { applyChange } from '../document/change'
 import { planJob, setSize } from '../document/changes'
 import { aBuild, aPart } from '../testing/bench'
-import { evaluate } from './evaluate'
-import { whatMoved } from './whatMoved'
+import { evaluate } from '../evaluate/evaluate'
+import { whatMoved } from './things'
 
 const build = aBuild({
   body: aPart('body', {

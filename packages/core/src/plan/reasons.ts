@@ -1,4 +1,5 @@
-import type { Before } from '../plan/step'
+import type { Slot } from '../parts/slots'
+import type { Before, Step } from './step'
 
 /**
  * Why one stage of the work comes before another: the reason, what happens when it does not, and the way back.
@@ -63,3 +64,14 @@ export const BECAUSE = {
 } as const satisfies Record<string, Omit<Before, 'id'>>
 
 export const before = (id: string, because: keyof typeof BECAUSE): Before => ({ id, ...BECAUSE[because] })
+
+/** The parcels among earlier steps that bring one of these parts. */
+export const parcelsOf = (slots: readonly Slot[], earlier: readonly Step[]): Before[] =>
+  slots.flatMap((slot) => earlier.filter((s) => s.stage === 'parcel' && s.slot === slot).map((s) => before(s.id, 'partsFirst')))
+
+/** The last step of the film, after which hardware goes on. */
+export const onceFilmIsHard = (earlier: readonly Step[]): Before[] =>
+  earlier
+    .filter((s) => s.stage === 'film')
+    .slice(-1)
+    .map((s) => before(s.id, 'polishBeforeHardware'))

@@ -1,0 +1,12 @@
+import { STATIONS, type Station } from '@snug/core'
+import type { LucideIcon } from 'lucide-react'
+import type { ComponentType, LazyExoticComponent } from 'react'
+
+/** One pocket of the tool roll: its sign, and the page of its station. */
+export interface Pocket {
+  icon: LucideIcon
+  Page: LazyExoticComponent<ComponentType>
+}
+
+/** The key that opens a station: its number in the roll. */
+export const keyOf = (station: Station): string => String(STATIONS.indexOf(station) + 1)

@@ -1,0 +1,10 @@
+import { thingsOf, type PlacedThing } from '@snug/core'
+import { useMemo } from 'react'
+import { useBuild, useOpenBuild } from './buildStore'
+
+/** Everything the stations have of the open build: to be found, placed and drawn. */
+export function useThings(): PlacedThing[] {
+  const build = useOpenBuild()
+  const evaluation = useBuild((s) => s.evaluation!)
+  return useMemo(() => thingsOf(build, evaluation), [build, evaluation])
+}

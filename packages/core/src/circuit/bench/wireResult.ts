@@ -1,0 +1,32 @@
+import type { Build } from '../../document/build'
+import type { Slot } from '../../parts/slots'
+import type { Harness } from '../model/harness'
+import { switchStates, type SwitchState } from '../model/switchStates'
+import { harnessOf } from '../schemes/harnessOf'
+import { judgeReading, predictReading, type PredictedReading } from './readings'
+import { topology, type Topology } from './topology'
+import { wireList, type WireRow } from './wireList'
+
+/** One way the switches stand: what sounds, and what a meter at the jack should show with every knob at 10. */
+export interface WirePosition extends SwitchState {
+  topology: Topology
+  reading: PredictedReading
+}
+
+/** Everything about the circuit that needs no sweep; `readingsOff`: how many readings are outside their band. */
+export type WireResult =
+  | { ok: true; harness: Harness; notes: string[]; positions: WirePosition[]; wires: WireRow[]; readingsOff: number }
+  | { ok: false; missing: Slot[] }
+
+export function wireResult(build: Build): WireResult {
+  const made = harnessOf(build)
+  if (!made.ok) return made
+  const { harness, notes } = made
+  const positions = switchStates(harness).map((state) => ({
+    ...state,
+    topology: topology(harness, state.switches),
+    reading: predictReading(build, harness, { switches: state.switches, knobs: {} }),
+  }))
+  const readingsOff = Object.values(build.readings).filter((r) => judgeReading(build, harness, r)?.inside === false).length
+  return { ok: true, harness, notes, positions, wires: wireList(harness), readingsOff }
+}

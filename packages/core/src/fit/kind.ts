@@ -1,0 +1,19 @@
+import type { Build } from '../document/build'
+import type { JudgedJoint } from '../judge/joint'
+import type { Slot } from '../parts/slots'
+
+/**
+ * A kind of joint: which slots must be filled for it to exist, which others it reads when they are, and how it is judged. Of slots it
+ * does not name it may know at most whether they are filled.
+ */
+export interface JointKind {
+  /** Of the joint it finds. */
+  id: string
+  needs: readonly Slot[]
+  also?: readonly Slot[]
+  when?: (build: Build) => boolean
+  find: (build: Build) => JudgedJoint
+}
+
+export const existsIn = (kind: Omit<JointKind, 'find'>, build: Build): boolean =>
+  kind.needs.every((slot) => build.parts[slot]) && (kind.when?.(build) ?? true)

@@ -1,0 +1,41 @@
+import type { Build } from '../document/build'
+import type { Drawing } from '../drawing/drawing'
+import type { Point } from '../geometry/point'
+import type { Step } from '../plan/step'
+
+/** Something a station has that can be found, pinned on the instrument and written about in the log. */
+export interface Thing {
+  /** How addresses and log entries name it within its station. */
+  id: string
+  title: string
+  /** Where it lies: mm from the nut, mm across, as seen from the front. */
+  at?: Point
+  /** Made only for those who look. */
+  draw?: () => Drawing | undefined
+}
+
+/**
+ * Computes a piece of a station from a build, or takes it from before when nothing it read has changed. Only what `work` reads of the
+ * build it is handed may go into the piece.
+ */
+export type Remember = <T>(key: string, build: Build, work: (build: Build) => T) => T
+
+/** Remembers nothing. */
+export const computed: Remember = (_, build, work) => work(build)
+
+/** What one station gives to the bench: its result, and from it everything that is said of it elsewhere. */
+export interface Contribution<R> {
+  /** Works the station out from the build. @param earlier steps of the stations before it in the order of the work */
+  result: (build: Build, today: string, earlier: readonly Step[], remember: Remember) => R
+  /** Its result is made of those earlier steps. */
+  fromSteps?: true
+  /** Work it asks for. */
+  steps?: (build: Build, result: R, earlier: readonly Step[]) => Step[]
+  things?: (build: Build, result: R) => Thing[]
+  /** Shown for what has no drawing of its own here. */
+  draw?: (build: Build) => Drawing
+  /** How many of its things need a person. */
+  count?: (build: Build, result: R) => number
+  /** What a change did here, in a few words each. */
+  moved?: (before: R, after: R) => string[]
+}

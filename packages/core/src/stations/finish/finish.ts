@@ -1,0 +1,22 @@
+import { finishDrawing } from '../../finish/filmDrawing'
+import { finishResult, type FinishResult } from '../../finish/finishPlan'
+import { coatsBy } from '../../finish/coatGroups'
+import type { Contribution } from '../contribution'
+import { finishSteps } from './steps'
+
+/** Finish: coats on the person's evenings, what to buy, whether the weather allows it. */
+export const finish: Contribution<FinishResult> = {
+  result: (build, _today, _earlier, remember) => remember('finish', build, finishResult),
+  steps: finishSteps,
+  draw: finishDrawing,
+  things: (_, { plan }) =>
+    coatsBy(plan?.coats ?? [], 'date').map(({ id: date, coats }) => ({
+      id: date,
+      title: `Coats of ${date}: ${coats.map((c) => `${c.label.toLowerCase()} ${c.number}`).join(', ')}`,
+    })),
+  count: (_, f) => (f.weather.ok ? 0 : 1) + (f.trouble ? 1 : 0),
+  moved: (before, after) =>
+    before.need.containers === after.need.containers
+      ? []
+      : [`${after.need.containers} ${after.system.containerName}s instead of ${before.need.containers}`],
+}

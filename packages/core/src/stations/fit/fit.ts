@@ -1,0 +1,32 @@
+import { drawJoint, findJoints } from '../../fit/findJoints'
+import type { Joint } from '../../judge/joint'
+import { VERDICT_WORD } from '../../judge/verdict'
+import type { Contribution } from '../contribution'
+import { fitSteps } from './steps'
+
+/** A figure counts as moved beyond this, in its own unit. [ours] */
+const MOVED = 0.005
+/** So many moved figures are told of; verdicts all. */
+const TOLD = 2
+
+/** Dry fit: every joint, those that need a person first. */
+export const fit: Contribution<Joint[]> = {
+  result: (build, _today, _earlier, remember) => findJoints(build, (kind) => remember(`joint ${kind.id}`, build, kind.find)),
+  steps: fitSteps,
+  things: (build, joints) => joints.map((j) => ({ id: j.id, title: j.title, at: j.at, draw: () => drawJoint(build, j.id) })),
+  count: (_, joints) => joints.filter((j) => j.verdict !== 'snug' && j.verdict !== 'loose').length,
+  moved: (before, after) => {
+    const pairs = after.flatMap((now) => {
+      const was = before.find((j) => j.id === now.id)
+      return was ? [{ was, now }] : []
+    })
+    const verdicts = pairs.filter(({ was, now }) => was.verdict !== now.verdict)
+    const figures = pairs.filter(
+      ({ was, now }) => was.verdict === now.verdict && was.figure && now.figure && Math.abs(was.figure.value - now.figure.value) > MOVED,
+    )
+    return [
+      ...verdicts.map(({ was, now }) => `${now.title.toLowerCase()}: ${VERDICT_WORD[was.verdict]} → ${VERDICT_WORD[now.verdict]}`),
+      ...figures.slice(0, TOLD).map(({ was, now }) => `${now.title.toLowerCase()} ${was.figure!.text} → ${now.figure!.text}`),
+    ]
+  },
+}

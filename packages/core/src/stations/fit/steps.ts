@@ -1,0 +1,54 @@
+import type { Build } from '../../document/build'
+import type { Joint } from '../../judge/joint'
+import { before, parcelsOf } from '../../plan/reasons'
+import { step, type Step } from '../../plan/step'
+
+/** A sentence used as a heading loses its full stop. */
+const asTitle = (sentence: string) => sentence.replace(/\.$/, '')
+
+/** Jobs planned on paper, cures of what will not go as it is, and the trial build, which waits for the neck's pocket. */
+export function fitSteps(build: Build, joints: readonly Joint[], earlier: readonly Step[]): Step[] {
+  if (!Object.keys(build.parts).length) return []
+  const told = new Set<string>()
+  const jobs = joints
+    .flatMap((joint) => jobsOf(build, joint, earlier).map((job) => ({ joint, job })))
+    .filter(({ job }) => !told.has(job.id) && told.add(job.id))
+  const trial = step({
+    id: 'trial-build',
+    title: 'Trial build: bare neck in pocket, bridge, guard and controls in place',
+    why: 'Everything together once before any finish, then apart again.',
+    station: 'fit',
+    stage: 'trial',
+    slot: 'neck',
+    minutes: 60,
+    befores: [
+      ...parcelsOf(['body', 'neck', 'bridge', 'guard'], earlier),
+      ...jobs.filter(({ joint }) => joint.seatsNeck).map(({ job }) => before(job.id, 'dryFitFirst')),
+    ],
+  })
+  return [...jobs.map(({ job }) => job), trial]
+}
+
+function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
+  const common = { station: 'fit', stage: 'wood', thing: j.id, minutes: 30, befores: parcelsOf(j.slots, earlier) } as const
+  if (j.planned.length)
+    return j.planned.map((id) =>
+      step({
+        ...common,
+        id: `job-${id}`,
+        title: asTitle(build.jobs[id]!.text),
+        why: `${j.title}: planned on paper; measure again when it is done.`,
+      }),
+    )
+  if (j.verdict !== 'tight' && j.verdict !== 'wont-go') return []
+  const [cure] = j.cures
+  return [
+    step({
+      ...common,
+      id: `cure-${j.id}`,
+      title: asTitle(cure?.job ?? j.says),
+      why: `${j.title}: ${j.verdict === 'tight' ? 'tight as it is' : 'won’t go as it is'}.`,
+      ...(cure ? { tools: cure.tools.join(', ') } : {}),
+    }),
+  ]
+}

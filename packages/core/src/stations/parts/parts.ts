@@ -1,0 +1,21 @@
+import { chosenParts } from '../../document/read'
+import { partDrawing } from '../../instrument/partDrawing'
+import { openSlots } from '../../parts/open'
+import { slotSpec, type Slot } from '../../parts/slots'
+import type { Contribution } from '../contribution'
+import { arrivalSteps } from './arrivals'
+import { partPlace } from './partPlace'
+
+/** Parts: the slots that still want a part or a size it cannot do without. */
+export const parts: Contribution<Slot[]> = {
+  result: (build, _today, _earlier, remember) => remember('parts', build, (b) => openSlots(b.parts)),
+  steps: arrivalSteps,
+  things: (build) =>
+    chosenParts(build).map(([slot, part]) => ({
+      id: slot,
+      title: `${slotSpec(slot).label}: ${part.name}`,
+      at: partPlace(build, slot),
+      draw: () => partDrawing(build, slot),
+    })),
+  count: (_, open) => open.length,
+}

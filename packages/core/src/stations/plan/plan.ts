@@ -1,0 +1,11 @@
+import { planResult, type PlanResult } from '../../plan/planResult'
+import type { Contribution } from '../contribution'
+
+/** Plan: the steps of all stations on the person's evenings. */
+export const plan: Contribution<PlanResult> = {
+  fromSteps: true,
+  result: (build, today, steps) => planResult(build, steps, today),
+  things: (_, { steps }) => steps.map((s) => ({ id: s.id, title: s.title })),
+  count: (_, { ready }) => ready.length,
+  moved: (before, after) => (before.ends !== after.ends && after.ends ? [`plan ends ${after.ends}`] : []),
+}

@@ -1,0 +1,54 @@
+import type { Build } from '../document/build'
+import type { Station } from '../document/station'
+import type { Drawing } from '../drawing/drawing'
+import type { Point } from '../geometry/point'
+import { isSlot, type Slot } from '../parts/slots'
+import type { Contribution, Thing } from './contribution'
+import { CONTRIBUTIONS, type Results } from './list'
+import { partPlace } from './parts/partPlace'
+
+/** A station's thing with the station it is found at. */
+export interface PlacedThing extends Thing {
+  station: Station
+}
+
+const of = (station: Station): Contribution<unknown> => CONTRIBUTIONS[station] as Contribution<unknown>
+
+/** Everything the stations have, in the order of the work. */
+export const thingsOf = (build: Build, results: Results): PlacedThing[] =>
+  (Object.keys(CONTRIBUTIONS) as Station[]).flatMap((station) =>
+    (of(station).things?.(build, results[station]) ?? []).map((t) => ({ ...t, station })),
+  )
+
+/** What a step, a log entry or an address names: a thing of a station, or at least the part it is about. */
+export interface Named {
+  station?: Station | undefined
+  thing?: string | undefined
+  slot?: Slot | undefined
+}
+
+const named = (things: readonly PlacedThing[], { station, thing }: Named) =>
+  things.find((t) => t.id === thing && (station === undefined || t.station === station))
+
+/** Where on the instrument it lies; where its part is, when it has no place of its own. */
+export function placeOf(build: Build, things: readonly PlacedThing[], name: Named): Point {
+  const slot = name.slot ?? (isSlot(name.thing ?? '') ? (name.thing as Slot) : undefined)
+  return named(things, name)?.at ?? partPlace(build, slot)
+}
+
+/** Its drawing, or its station's. */
+export const drawingOf = (build: Build, things: readonly PlacedThing[], name: Named): Drawing | undefined =>
+  named(things, name)?.draw?.() ?? (name.station && of(name.station).draw?.(build))
+
+/** How many things of each station need a person. */
+export const countsOf = (build: Build, results: Results): Partial<Record<Station, number>> =>
+  Object.fromEntries(
+    (Object.keys(CONTRIBUTIONS) as Station[]).flatMap((s) => {
+      const count = of(s).count?.(build, results[s])
+      return count === undefined ? [] : [[s, count]]
+    }),
+  )
+
+/** What a change did, in a few words for the sill, station by station. */
+export const whatMoved = (before: Results, after: Results): string[] =>
+  (Object.keys(CONTRIBUTIONS) as Station[]).flatMap((s) => of(s).moved?.(before[s], after[s]) ?? [])
