@@ -109,16 +109,7 @@ function nearest(list: readonly Demand[], room: Stretch): number {
  * closed answer; the least over all turns is found by golden section, which is exact because the lack is convex in the turn. [physics]
  */
 export function placeGuard(fits: readonly OpeningFit[], room: GuardRoom): GuardFit {
-  const stretch = { along: { from: 0, to: room.along }, across: { from: -room.across, to: room.across } }
-  const parts = (turn: number) => {
-    const d = demands(fits, turn)
-    return { along: leastLack(d.along, stretch.along), across: leastLack(d.across, stretch.across) }
-  }
-  const worstAt = (turn: number) => {
-    const p = parts(turn)
-    return Math.max(p.along, p.across)
-  }
-  const turn = bestTurn(fits, room.turn, parts, worstAt)
+  const { turn, worst, stretch } = bestPlace(fits, room)
   const d = demands(fits, turn)
   const pose: Pose = { along: nearest(d.along, stretch.along), across: nearest(d.across, stretch.across), turn }
   // An edge lacks what the shift lies beyond the play on its side; a cover tighter than its opening lacks on both.
@@ -130,10 +121,27 @@ export function placeGuard(fits: readonly OpeningFit[], room: GuardRoom): GuardF
   const all = [...edges(d.along, pose.along, 'neck side', 'bridge side'), ...edges(d.across, pose.across, 'treble side', 'bass side')]
   return {
     pose,
-    worst: worstAt(turn),
+    worst,
     worstAt: all.reduce((a, b) => (b.amount > a.amount ? b : a)).place,
     file: all.filter((x) => x.amount > 1e-9),
   }
+}
+
+/** Only how much is left at the worst edge in the best place, mm. */
+export const leastFiling = (fits: readonly OpeningFit[], room: GuardRoom): number => bestPlace(fits, room).worst
+
+function bestPlace(fits: readonly OpeningFit[], room: GuardRoom) {
+  const stretch = { along: { from: 0, to: room.along }, across: { from: -room.across, to: room.across } }
+  const parts = (turn: number) => {
+    const d = demands(fits, turn)
+    return { along: leastLack(d.along, stretch.along), across: leastLack(d.across, stretch.across) }
+  }
+  const worstAt = (turn: number) => {
+    const p = parts(turn)
+    return Math.max(p.along, p.across)
+  }
+  const turn = bestTurn(fits, room.turn, parts, worstAt)
+  return { turn, worst: worstAt(turn), stretch }
 }
 
 function bestTurn(

@@ -66,7 +66,7 @@ export function waitingJoint(base: JointBase, missing: SizeRef[]): JudgedJoint {
   }
 }
 
-const uniqueRefs = (refs: SizeRef[]) => refs.filter((r, i) => refs.findIndex((o) => o.slot === r.slot && o.size === r.size) === i)
+const uniqueRefs = (refs: SizeRef[]): SizeRef[] => [...new Map(refs.map((r) => [`${r.slot}/${r.size}`, r])).values()]
 
 /** Of the sizes a check reads, the one with the widest doubt; a listing counts before a reading of the same doubt. */
 function mostSay(build: Build, refs: readonly SizeRef[]): SizeRef | undefined {

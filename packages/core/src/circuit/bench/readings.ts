@@ -2,8 +2,8 @@ import type { Build, MeterReading } from '../../document/build'
 import { sizeAt } from '../../document/read'
 import { COPPER_PER_KELVIN } from '../../physics/wireGauge'
 import type { Size } from '../../quantity/size'
-import { ohmsBetween } from '../engine/ohmmeter'
-import { jackProbes, lugsOf, toNetlist, type Harness } from '../model/harness'
+import { reading, type Reading } from '../engine/ohmmeter'
+import { jackProbes, lugsOf, resistorsOf, toNetlist, type Coil, type Harness, type PotPart } from '../model/harness'
 import { type Setting } from '../model/setting'
 import { sameSwitches } from '../model/switchStates'
 
@@ -22,49 +22,40 @@ const ROOM_SWING = 10
  * What a meter shows between two lugs: capacitors, cable and amplifier play no part. A lug that nothing is joined to reads open.
  * @throws Error when the harness has no such lug
  */
-export function lugOhms(harness: Harness, setting: Setting, [a, b]: Probes): number {
-  const lugs = new Set(harness.components.flatMap(lugsOf))
-  for (const lug of [a, b]) if (!lugs.has(lug)) throw new Error(`The harness has no lug called ${lug}.`)
-  if (a === b) return 0
+export const lugOhms = (harness: Harness, setting: Setting, probes: Probes): number => lugReading(harness, setting, probes).ohm
+
+function lugReading(harness: Harness, setting: Setting, [a, b]: Probes): Reading {
+  for (const lug of [a, b]) if (!hasLug(harness, lug)) throw new Error(`The harness has no lug called ${lug}.`)
+  if (a === b) return { ohm: 0, shares: new Map() }
   const { elements } = toNetlist(harness, setting)
-  const joined = new Set(elements.flatMap((e) => (e.type === 'K' ? [] : e.nodes)))
-  return joined.has(a) && joined.has(b) ? ohmsBetween(elements, a, b) : Infinity
+  const joined = (lug: string) => elements.some((e) => e.type !== 'K' && e.nodes.includes(lug))
+  return joined(a) && joined(b) ? reading(elements, a, b) : { ohm: Infinity, shares: new Map() }
 }
+
+const hasLug = (harness: Harness, lug: string) => harness.components.some((c) => lugsOf(c).includes(lug))
 
 /** Resistance at the jack. */
 export const dcAtJack = (harness: Harness, setting: Setting): number => lugOhms(harness, setting, jackProbes(harness))
 
 /** Predicted reading with its band: each part's doubt is carried through by its own slope, in squares. */
 export function predictReading(build: Build, harness: Harness, setting: Setting, probes: Probes = jackProbes(harness)): PredictedReading {
-  const ohm = lugOhms(harness, setting, probes)
+  const { ohm, shares } = lugReading(harness, setting, probes)
   if (!Number.isFinite(ohm)) return { ohm, doubt: 0 }
-  let squares = 0
-  for (const { ids, share } of resistances(build, harness)) {
-    const scaled: Harness = {
-      ...harness,
-      components: harness.components.map((c) =>
-        ids.has(c.id) && (c.is === 'coil' || c.is === 'pot') ? { ...c, ohm: c.ohm * (1 + share) } : c,
-      ),
-    }
-    squares += (lugOhms(scaled, setting, probes) - ohm) ** 2
-  }
-  return { ohm, doubt: Math.sqrt(squares) }
-}
-
-/** What is wound or tracked of one piece, and how far off it may be, as a share of itself. */
-function resistances(build: Build, harness: Harness): { ids: Set<string>; share: number }[] {
-  const parts = new Map<string, { ids: Set<string>; share: number }>()
+  // What is off together, such as the two coils of a pickup, moves the reading together.
+  const slopes = new Map<string, number>()
   for (const c of harness.components) {
     if (c.is !== 'coil' && c.is !== 'pot') continue
-    const size = c.slot && sizeAt(build, { slot: c.slot, size: 'resistance' })
-    const own = relative(size, c.is === 'coil' ? UNTOLD_COIL : UNTOLD_POT)
-    const share = c.is === 'coil' ? Math.hypot(own, COPPER_PER_KELVIN * ROOM_SWING) : own
-    // The two coils of a pickup are off together.
-    const part = parts.get(c.slot ?? c.id) ?? { ids: new Set(), share }
-    part.ids.add(c.id)
-    parts.set(c.slot ?? c.id, part)
+    const slope = resistorsOf(c).reduce((sum, ref) => sum + (shares.get(ref) ?? 0), 0) * off(build, c)
+    const part = c.slot ?? c.id
+    slopes.set(part, (slopes.get(part) ?? 0) + slope)
   }
-  return [...parts.values()]
+  return { ohm, doubt: Math.hypot(...slopes.values()) }
+}
+
+/** How far off the resistance of a coil or pot may be, as a share of itself. */
+function off(build: Build, c: Coil | PotPart): number {
+  const size = c.slot && sizeAt(build, { slot: c.slot, size: 'resistance' })
+  return c.is === 'coil' ? Math.hypot(relative(size, UNTOLD_COIL), COPPER_PER_KELVIN * ROOM_SWING) : relative(size, UNTOLD_POT)
 }
 
 /** Doubt of a resistance nobody gave, as a share: windings vary by a tenth, pots by a fifth. [practice] */
@@ -87,12 +78,11 @@ const FINEST = 1
  * The one rule readings are judged by, wherever a verdict on one is shown or counted. Nothing is said of a reading between lugs that
  * this harness has not: it was taken on another circuit.
  */
-export function judgeReading(build: Build, harness: Harness, reading: MeterReading): JudgedReading | undefined {
-  const lugs = new Set(harness.components.flatMap(lugsOf))
-  if (!reading.probes.every((lug) => lugs.has(lug))) return undefined
-  const expected = predictReading(build, harness, reading.setting, reading.probes)
-  const off = reading.ohm - expected.ohm
-  return { expected, off, inside: Math.abs(off) <= Math.max(expected.doubt, FINEST) }
+export function judgeReading(build: Build, harness: Harness, taken: MeterReading): JudgedReading | undefined {
+  if (!taken.probes.every((lug) => hasLug(harness, lug))) return undefined
+  const expected = predictReading(build, harness, taken.setting, taken.probes)
+  const away = taken.ohm - expected.ohm
+  return { expected, off: away, inside: Math.abs(away) <= Math.max(expected.doubt, FINEST) }
 }
 
 /** The reading taken between two lugs with the switches so, whatever the knobs were at. */

@@ -1,7 +1,7 @@
+import type { Element, Netlist } from '../engine/netlist'
 import { mergeNodes } from '../engine/nodes'
-import { gainAt } from '../engine/response'
 import { compile } from '../engine/solver'
-import { toNetlist, type Coil, type Harness } from '../model/harness'
+import { lugsOf, toNetlist, type Coil, type Harness } from '../model/harness'
 import type { Setting } from '../model/setting'
 
 /** How coils are joined: a tree whose leaves are coils, by id. Words and drawings are made from it, never the other way. */
@@ -23,21 +23,66 @@ export interface Topology {
 const SILENT = -60
 const TEST_HERTZ = 100
 
+interface Complex {
+  re: number
+  im: number
+}
+const plus = (a: Complex, b: Complex, times: number): Complex => ({ re: a.re + times * b.re, im: a.im + times * b.im })
+const decibel = ({ re, im }: Complex): number => 20 * Math.log10(Math.hypot(re, im))
+
 const isCoil = (c: { is: string }): c is Coil => c.is === 'coil'
 
 /** Reads off the circuit itself, knobs at 10, which coils reach the jack, how they are joined, and what is left of the hum. */
 export function topology(harness: Harness, switches: Setting['switches']): Topology {
   const setting: Setting = { switches, knobs: {} }
-  const level = (source: Parameters<typeof toNetlist>[3]) =>
-    gainAt(compile(toNetlist(harness, setting, { cable: 0, amplifier: 1e6 }, source)), TEST_HERTZ)
+  const voltage = (coil: Coil): Complex => {
+    const out = { re: 0, im: 0 }
+    compile(toNetlist(harness, setting, { cable: 0, amplifier: 1e6 }, { only: coil.id })).solve(TEST_HERTZ, out)
+    return out
+  }
   const coils = harness.components.filter(isCoil)
-  const levels = new Map(coils.map((c) => [c.id, level({ only: c.id })]))
-  const sounding = coils.filter((c) => levels.get(c.id)! > SILENT)
-  const adding = sounding.reduce((sum, c) => sum + 10 ** (levels.get(c.id)! / 20), 0)
-  const hum = sounding.length ? level('hum') - 20 * Math.log10(adding) : -Infinity
-  const joined = joinedCoils(harness, setting, sounding)
+  const nodes = nodesOf(toNetlist(harness, setting))
+  const heard = reachedFromTip(nodes)
+  const voltages = coils.flatMap((coil) => (lugsOf(coil).some((lug) => heard.has(nodes.root(lug))) ? [{ coil, volt: voltage(coil) }] : []))
+  const sounding = voltages.filter(({ volt }) => decibel(volt) > SILENT).map(({ coil }) => coil)
+  // The circuit is linear: stray fields drive every coil at once, each in the sense it is wound.
+  const stray = voltages.reduce((sum, { coil, volt }) => plus(sum, volt, coil.winding), { re: 0, im: 0 })
+  const adding = voltages.filter(({ coil }) => sounding.includes(coil)).reduce((sum, { volt }) => sum + Math.hypot(volt.re, volt.im), 0)
+  const hum = sounding.length ? decibel(stray) - 20 * Math.log10(adding) : -Infinity
+  const joined = joinedCoils(nodes, sounding)
   const words = joined.length ? joined.map((tree) => joinedWords(tree, coils)).join(', ') : 'nothing'
   return { sounding: sounding.map((c) => c.id), joined, words, hum, humWords: humWords(hum, sounding.length) }
+}
+
+/** The circuit's places with wires and closed contacts drawn together, and what lies between them. */
+interface Nodes {
+  root: (lug: string) => number
+  ends: readonly (readonly [number, number])[]
+  tip: number
+  ground: number
+}
+
+function nodesOf({ elements, output }: Netlist): Nodes {
+  // A coil's source is a way like any other here, not two places that are one.
+  const ways = elements.map((e): Element => (e.type === 'V' ? { type: 'R', ref: e.ref, nodes: e.nodes, value: 1 } : e))
+  const nodes = mergeNodes(ways)
+  const root = (name: string) => nodes.find(name).root
+  const ends = ways.flatMap((e) => (e.type === 'K' ? [] : [[root(e.nodes[0]), root(e.nodes[1])] as const]))
+  return { root, ends, tip: root(output[0]), ground: nodes.ground }
+}
+
+/** Places joined to the tip by anything at all, on ways that do not pass ground: a coil that ends at none of them cannot be heard. */
+function reachedFromTip({ ends, tip, ground }: Nodes): Set<number> {
+  const reached = new Set([tip])
+  for (let before = 0; before < reached.size;) {
+    before = reached.size
+    for (const [p, q] of ends) {
+      if (p === ground || q === ground) continue
+      if (reached.has(p)) reached.add(q)
+      else if (reached.has(q)) reached.add(p)
+    }
+  }
+  return reached
 }
 
 function humWords(hum: number, count: number): string {
@@ -53,15 +98,9 @@ interface Edge {
 }
 
 /** Series and parallel reduction of the sounding coils between the jack's tip and ground. */
-function joinedCoils(harness: Harness, setting: Setting, sounding: readonly Coil[]): Joined[] {
-  const { elements, output } = toNetlist(harness, setting)
-  const nodes = mergeNodes(elements.filter((e) => e.type === 'W'))
-  const root = (name: string) => nodes.find(name).root
+function joinedCoils({ root, tip, ground }: Nodes, sounding: readonly Coil[]): Joined[] {
   let edges: Edge[] = sounding.map((c) => ({ a: root(`${c.id}.start`), b: root(`${c.id}.finish`), tree: { is: 'coil', coil: c.id } }))
-  if (!edges.length) return []
-  // A selector with nothing on it leaves its tip joined to nothing.
-  const [hot, ground] = output.map(root)
-  for (let pair = reducible(edges, hot!, ground!); pair; pair = reducible(edges, hot!, ground!)) {
+  for (let pair = reducible(edges, tip, ground); pair; pair = reducible(edges, tip, ground)) {
     const { p, q, merged } = pair
     edges = edges.flatMap((e) => (e === p ? [merged] : e === q ? [] : [e]))
   }

@@ -3,7 +3,7 @@ import reference from './reference.json'
 import { awgDiameter, awgOhmPerMetre } from '../../physics/wireGauge'
 import { taperFraction } from '../model/taper'
 import type { Element } from './netlist'
-import { ohmsBetween } from './ohmmeter'
+import { ohmsBetween, reading } from './ohmmeter'
 import { frequencies, gainAt, minus3dB, resonance } from './response'
 import { compile } from './solver'
 
@@ -104,4 +104,33 @@ describe('wire gauges', () => {
 it('audio taper holds a tenth of its resistance at half turn [practice]', () => {
   expect([0, 5, 6, 10].map((k) => taperFraction('audio', k))).toEqual([0, 0.1, expect.closeTo(0.28, 9), 1])
   expect(taperFraction('reverse-audio', 5)).toBeCloseTo(0.9, 12)
+})
+
+describe('what an ohmmeter reads', () => {
+  const network: Element[] = [
+    { type: 'R', ref: 'a', nodes: ['1', '2'], value: 8000 },
+    { type: 'R', ref: 'b', nodes: ['2', '0'], value: 5000 },
+    { type: 'R', ref: 'c', nodes: ['1', '0'], value: 500e3 },
+    { type: 'R', ref: 'aside', nodes: ['1', '9'], value: 100 },
+    { type: 'L', ref: 'coil', nodes: ['2', '3'], value: 4 },
+    { type: 'R', ref: 'd', nodes: ['3', '0'], value: 20e3 },
+  ]
+  it('is made up by its resistors: (8 + 5 ‖ 20) ‖ 500 kΩ, and their shares add up to it [published: Tellegen’s theorem]', () => {
+    const { ohm, shares } = reading(network, '1', '0')
+    expect(ohm).toBeCloseTo(1 / (1 / (8000 + 1 / (1 / 5000 + 1 / 20e3)) + 1 / 500e3), 6)
+    expect([...shares.values()].reduce((s, x) => s + x, 0)).toBeCloseTo(ohm, 6)
+    expect(shares.get('aside')).toBe(0)
+  })
+  it('each share is the slope on its resistor: a hundredth of a percent more of it moves the reading by that much of its share', () => {
+    const { ohm, shares } = reading(network, '1', '0')
+    for (const e of network) {
+      if (e.type !== 'R') continue
+      const more = reading(
+        network.map((o) => (o === e ? { ...e, value: e.value * 1.0001 } : o)),
+        '1',
+        '0',
+      ).ohm
+      expect((more - ohm) / 0.0001 / 10, e.ref).toBeCloseTo(shares.get(e.ref)! / 10, 0)
+    }
+  })
 })

@@ -8,15 +8,29 @@ export const OPEN_LINE = 20e6
  * What an ohmmeter reads between two nodes: capacitors open, coils their own wire, sources silent.
  * @returns ohms, or Infinity where nothing connects the probes
  */
-export function ohmsBetween(elements: readonly Element[], a: string, b: string): number {
+export const ohmsBetween = (elements: readonly Element[], a: string, b: string): number => reading(elements, a, b).ohm
+
+/** A reading, and how much of it each resistor makes up. */
+export interface Reading {
+  ohm: number
+  /** By ref of the resistor, ohm; together they are the reading. A resistor off by a small share moves the reading by that share of it. */
+  shares: Map<string, number>
+}
+
+/**
+ * The same with each resistor's say in it: with one ampere between the probes, the power in a resistor is the reading's slope on its
+ * logarithm. [published: Tellegen's theorem, from memory]
+ */
+export function reading(elements: readonly Element[], a: string, b: string): Reading {
   // At DC an inductance is a wire; the winding's resistance is an element of its own.
   const dc = elements.map((e): Element => (e.type === 'L' ? { type: 'W', ref: e.ref, nodes: e.nodes } : e))
   const nodes = mergeNodes(dc, false)
   const from = nodes.find(a).root
   const to = nodes.find(b).root
-  if (from === to) return 0
+  const shares = new Map<string, number>()
+  if (from === to) return { ohm: 0, shares }
   const edges = dc.flatMap((e) =>
-    e.type === 'R' ? [{ p: nodes.find(e.nodes[0]).root, q: nodes.find(e.nodes[1]).root, g: 1 / e.value }] : [],
+    e.type === 'R' ? [{ ref: e.ref, p: nodes.find(e.nodes[0]).root, q: nodes.find(e.nodes[1]).root, g: 1 / e.value }] : [],
   )
   const reach = new Map<number, number>([[to, -1]])
   for (let grown = true; grown;) {
@@ -31,7 +45,7 @@ export function ohmsBetween(elements: readonly Element[], a: string, b: string):
           grown = true
         }
   }
-  if (!reach.has(from)) return Infinity
+  if (!reach.has(from)) return { ohm: Infinity, shares }
   const n = reach.size - 1
   const G = Array.from({ length: n }, () => new Float64Array(n + 1))
   for (const { p, q, g } of edges) {
@@ -47,7 +61,10 @@ export function ohmsBetween(elements: readonly Element[], a: string, b: string):
   }
   const probe = reach.get(from)!
   G[probe]![n] = 1
-  return solveReal(G)[probe]!
+  const volts = solveReal(G)
+  const at = (root: number) => volts[reach.get(root) ?? -1] ?? 0
+  for (const { ref, p, q, g } of edges) if (reach.has(p)) shares.set(ref, (at(p) - at(q)) ** 2 * g)
+  return { ohm: volts[probe]!, shares }
 }
 
 /** Gaussian elimination with partial pivoting on an augmented matrix. */

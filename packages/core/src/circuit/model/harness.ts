@@ -142,15 +142,19 @@ function coilElements(c: Coil, source: Source): Element[] {
   const [start, finish] = [`${c.id}.start`, `${c.id}.finish`]
   return [
     { type: 'V', ref: `V ${c.id}`, nodes: [`${c.id}.emf`, start], ac: emf },
-    { type: 'R', ref: `R ${c.id}`, nodes: [`${c.id}.emf`, `${c.id}.wire`], value: c.ohm },
+    { type: 'R', ref: resistorsOf(c)[0]!, nodes: [`${c.id}.emf`, `${c.id}.wire`], value: c.ohm },
     { type: 'L', ref: `L ${c.id}`, nodes: [`${c.id}.wire`, finish], value: c.henry },
     { type: 'C', ref: `C ${c.id}`, nodes: [start, finish], value: c.farad },
   ]
 }
 
+/** Refs of the resistors a coil or pot is in a netlist. */
+export const resistorsOf = (c: Coil | PotPart): string[] => (c.is === 'coil' ? [`R ${c.id}`] : [`${c.id} lower`, `${c.id} upper`])
+
 function potElements(p: PotPart, setting: Setting): Element[] {
   const f = taperFraction(p.taper, knobAt(setting, p.id))
   const part = (ref: string, a: string, b: string, ohm: number): Element =>
     ohm <= 0 ? { type: 'W', ref, nodes: [a, b] } : { type: 'R', ref, nodes: [a, b], value: ohm }
-  return [part(`${p.id} lower`, `${p.id}.2`, `${p.id}.1`, f * p.ohm), part(`${p.id} upper`, `${p.id}.3`, `${p.id}.2`, (1 - f) * p.ohm)]
+  const [lower, upper] = resistorsOf(p)
+  return [part(lower!, `${p.id}.2`, `${p.id}.1`, f * p.ohm), part(upper!, `${p.id}.3`, `${p.id}.2`, (1 - f) * p.ohm)]
 }

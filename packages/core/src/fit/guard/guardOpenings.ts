@@ -6,6 +6,7 @@ import { pt, type Point } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import {
   laid,
+  leastFiling,
   placeGuard,
   PLACES,
   type Edge,
@@ -152,7 +153,7 @@ export function guardOpeningsJoint(build: Build): JudgedJoint {
   const fit = placeGuard(fits, room)
   const spare: Distribution = orAnotherPattern(
     propagate(
-      (x) => -placeGuard(fitsAt(x), room).worst,
+      (x) => -leastFiling(fitsAt(x), room),
       moving.map((s) => normal(s.value, s.doubt / 2)),
     ),
     q,
