@@ -1,14 +1,23 @@
-import { benchBrowser } from './browser'
+import { benchBrowser, benchPage } from './browser'
 import { benchChoose, benchMeasureNext } from './choose'
 import { benchCircuit } from './circuit'
-import { benchTable } from './table'
 import { benchEvaluate } from './evaluate'
+import { benchTable } from './table'
 
+const ALL = {
+  evaluate: benchEvaluate,
+  measure: benchMeasureNext,
+  choose: benchChoose,
+  table: benchTable,
+  circuit: benchCircuit,
+  page: benchPage,
+  browser: benchBrowser,
+}
+
+/** All of them, or those named: npm run bench -- evaluate page. */
+const named = process.argv.slice(2)
+const unknown = named.filter((n) => !(n in ALL))
+if (unknown.length) throw new Error(`There is no benchmark called ${unknown.join(', ')}; there are ${Object.keys(ALL).join(', ')}.`)
 console.log('Medians of one run on this machine.')
-await benchEvaluate()
-await benchMeasureNext()
-await benchChoose()
-await benchTable()
-await benchCircuit()
-await benchBrowser()
+for (const [name, run] of Object.entries(ALL)) if (!named.length || named.includes(name)) await run()
 process.exit(0)

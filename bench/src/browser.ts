@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { LAUNCH } from '../../e2e/launch'
+import { benchLongTasks } from './longTasks'
 import { row } from './measure'
 
 const root = fileURLToPath(new URL('../../', import.meta.url))
@@ -29,24 +30,32 @@ async function server(folder: string) {
 const send = (url: string, body: unknown) =>
   fetch(url, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
 
-/** The built server and the built interface, as a person has them: ten thousand offers in the stash, a thousand builds on the shelf. */
-export async function benchBrowser(): Promise<void> {
+/** The built server on a folder of its own and the built interface, as a person has them. */
+async function withPage(use: (page: Page, url: string) => Promise<void>): Promise<void> {
   const folder = await mkdtemp(join(tmpdir(), 'snug-bench-'))
   const { url, stop } = await server(folder)
   const browser = await chromium.launch(LAUNCH)
   try {
-    await bundle()
-    await offers(url)
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-    await firstLoad(page, url)
-    await stash(page, url)
-    await saves(url)
+    await use(await browser.newPage({ viewport: { width: 1280, height: 800 } }), url)
   } finally {
     await browser.close()
     stop()
     await rm(folder, { recursive: true, force: true })
   }
 }
+
+/** What holds the page up. */
+export const benchPage = (): Promise<void> => withPage(benchLongTasks)
+
+/** With ten thousand offers in the stash, then a thousand builds on the shelf. */
+export const benchBrowser = (): Promise<void> =>
+  withPage(async (page, url) => {
+    await bundle()
+    await offers(url)
+    await firstLoad(page, url)
+    await stash(page, url)
+    await saves(url)
+  })
 
 async function bundle() {
   const folder = join(root, 'apps/web/dist/assets')

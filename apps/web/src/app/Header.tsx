@@ -3,6 +3,7 @@ import { format, parseISO } from 'date-fns'
 import { Moon, Redo2, Sun, Undo2 } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
+import { useShallow } from 'zustand/react/shallow'
 import { useBuild } from '../state/buildStore'
 import { usePrefs } from '../state/prefs'
 import { today } from '../state/today'
@@ -24,7 +25,7 @@ export function Header({
   onLog: () => void
   onKeys: () => void
 }) {
-  const { canUndo, canRedo, undo, redo } = useBuild()
+  const { canUndo, canRedo, undo, redo } = useBuild(useShallow(({ canUndo, canRedo, undo, redo }) => ({ canUndo, canRedo, undo, redo })))
   const prefs = usePrefs()
   const { planned, paid } = spending(build)
   const left = build.due ? daysBetween(today(), build.due) : undefined

@@ -1,8 +1,9 @@
+import { useShallow } from 'zustand/react/shallow'
 import { useBuild } from '../state/buildStore'
 
 /** Where unsent changes stand: on their way, waiting and why, or held by a build that was put away. */
 export function SendingWord() {
-  const { sending, unsent, bringBack } = useBuild()
+  const { sending, unsent, bringBack } = useBuild(useShallow(({ sending, unsent, bringBack }) => ({ sending, unsent, bringBack })))
   if (sending.is === 'sending') return unsent ? <span className="text-soft">saving… </span> : null
   if (sending.is === 'quiet') return null
   const changes = unsent === 1 ? 'One change' : `${unsent} changes`

@@ -2,6 +2,7 @@ import { countsOf, type Station } from '@snug/core'
 import { useEffect, useMemo, useState } from 'react'
 import { Outlet, useParams } from 'react-router'
 import { Hatches } from '../drawing/Hatches'
+import { useShallow } from 'zustand/react/shallow'
 import { useBuild } from '../state/buildStore'
 import { KeyCap } from '../ui/KeyCap'
 import { Sheet } from '../ui/Sheet'
@@ -23,7 +24,9 @@ import { useWhere } from './where'
 export function Shell({ pockets }: { pockets: Record<Station, Pocket> }) {
   const { id = '' } = useParams()
   const { station, go } = useWhere()
-  const { open, build, evaluation, problem } = useBuild()
+  const { open, build, evaluation, problem } = useBuild(
+    useShallow(({ open, build, evaluation, problem }) => ({ open, build, evaluation, problem })),
+  )
   const [sheet, setSheet] = useState<'find' | 'log' | 'keys'>()
   useEffect(() => void open(id), [id, open])
   const acts = useMemo(

@@ -1,4 +1,5 @@
 import { coatsStep, openSlots, slotSpec, type Build, type Evaluation } from '@snug/core'
+import { useShallow } from 'zustand/react/shallow'
 import { useBuild } from '../state/buildStore'
 import { KeyCap } from '../ui/KeyCap'
 import { nextMeasure } from './next'
@@ -16,7 +17,7 @@ export function Sill({
   onMeasure: () => void
   onStep: (id: string) => void
 }) {
-  const { moved, ranked } = useBuild()
+  const { moved, ranked } = useBuild(useShallow(({ moved, ranked }) => ({ moved, ranked })))
   const measure = nextMeasure(build, evaluation, ranked)
   const step = evaluation.plan.steps.find((s) => s.id === evaluation.plan.ready[0])
   const [first] = openSlots(build.parts)

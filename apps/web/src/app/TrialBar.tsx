@@ -1,11 +1,14 @@
 import { VERDICT_WORD } from '@snug/core'
+import { useShallow } from 'zustand/react/shallow'
 import { useBuild } from '../state/buildStore'
 import { Button } from '../ui/Button'
 import { PegMark } from '../ui/PegMark'
 
 /** A change on trial is shown beside the real build until the person keeps or drops it: every verdict it would move. */
 export function TrialBar() {
-  const { trial, evaluation, keepTrial, dropTrial } = useBuild()
+  const { trial, evaluation, keepTrial, dropTrial } = useBuild(
+    useShallow(({ trial, evaluation, keepTrial, dropTrial }) => ({ trial, evaluation, keepTrial, dropTrial })),
+  )
   if (!trial) return null
   const moved = trial.evaluation
     ? trial.evaluation.fit.flatMap((j) => {

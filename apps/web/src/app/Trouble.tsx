@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { ErrorBoundary } from 'react-error-boundary'
 import type { ReactNode } from 'react'
 import { api } from '../state/api'
+import { useShallow } from 'zustand/react/shallow'
 import { useBuild } from '../state/buildStore'
 import { Button } from '../ui/Button'
 
@@ -9,7 +10,7 @@ const LATEST = 8
 
 /** What a station shows when it cannot be shown: a sentence, the ways back, and the words for whoever mends it. */
 export function Trouble({ what, why }: { what: string; why: string }) {
-  const { id = '', canUndo, undo, goBack } = useBuild()
+  const { id = '', canUndo, undo, goBack } = useBuild(useShallow(({ id, canUndo, undo, goBack }) => ({ id, canUndo, undo, goBack })))
   const events = useQuery({ queryKey: ['events', id], queryFn: () => api.events(id), enabled: id !== '', staleTime: 0 })
   return (
     <section role="alert" className="max-w-[46rem] p-6">

@@ -1,7 +1,7 @@
 import type { Drawing } from '@snug/core'
 import { useMemo } from 'react'
 import { HandleRing } from './HandleRing'
-import { MarkShape, type Project } from './MarkShape'
+import { MarkShape, pickedThing, type Project } from './MarkShape'
 import './roles.css'
 import { useSize } from './useSize'
 
@@ -15,13 +15,14 @@ interface Props {
 /** A computed drawing fitted to the room it has, with its numbers as a table for those who cannot see it. */
 export function DrawingView({ drawing, onPick, onHandle }: Props) {
   const { ref, width, height } = useSize<HTMLDivElement>()
-  const { bounds } = drawing
-  const scale = Math.min(width / bounds.width, height / bounds.height)
+  const { x, y, width: wide, height: high } = drawing.bounds
+  const scale = Math.min(width / wide, height / high)
   const project: Project = useMemo(() => {
-    const left = (width - bounds.width * scale) / 2
-    const top = (height - bounds.height * scale) / 2
-    return (p) => ({ x: left + (p.x - bounds.x) * scale, y: top + (p.y - bounds.y) * scale })
-  }, [bounds, height, scale, width])
+    const left = (width - wide * scale) / 2
+    const top = (height - high * scale) / 2
+    return (p) => ({ x: left + (p.x - x) * scale, y: top + (p.y - y) * scale })
+  }, [x, y, wide, high, height, scale, width])
+  const press = (thing: string | undefined) => thing && onPick?.(thing)
   return (
     <figure className="flex h-full min-h-0 flex-col">
       <figcaption className="label truncate px-4 pt-2 text-[13px] text-soft">
@@ -30,9 +31,15 @@ export function DrawingView({ drawing, onPick, onHandle }: Props) {
       </figcaption>
       <div ref={ref} className="min-h-0 flex-1">
         {width > 0 && scale > 0 && (
-          <svg width={width} height={height} role={onHandle && drawing.handles ? 'group' : 'img'} aria-label={drawing.title}>
+          <svg
+            width={width}
+            height={height}
+            role={onHandle && drawing.handles ? 'group' : 'img'}
+            aria-label={drawing.title}
+            onClick={(e) => press(pickedThing(e))}
+          >
             {drawing.marks.map((mark, i) => (
-              <MarkShape key={i} mark={mark} project={project} scale={scale} onPick={onPick} />
+              <MarkShape key={i} mark={mark} project={project} scale={scale} pickable={!!onPick} />
             ))}
             {onHandle &&
               drawing.handles?.map((h) => <HandleRing key={h.id} handle={h} project={project} scale={scale} onMove={onHandle} />)}

@@ -1,5 +1,5 @@
 import type { Mark, Point } from '@snug/core'
-import { memo, type CSSProperties } from 'react'
+import { memo } from 'react'
 
 /** From the drawing's millimetres to the screen's pixels. */
 export type Project = (p: Point) => Point
@@ -11,8 +11,13 @@ interface Props {
   project: Project
   scale: number
   selected?: boolean
-  onPick?: ((thing: string) => void) | undefined
+  /** Marks that stand for a thing can be pressed; who shows them hears of it by `pickedThing`. */
+  pickable?: boolean
 }
+
+/** Which thing's mark was pressed. */
+export const pickedThing = (e: { target: EventTarget }): string | undefined =>
+  (e.target as Element).closest<SVGElement>('[data-thing]')?.dataset.thing
 
 const pathOf = (points: readonly Point[], project: Project, close: boolean) =>
   `M${points
@@ -23,10 +28,9 @@ const pathOf = (points: readonly Point[], project: Project, close: boolean) =>
     .join('L')}${close ? 'Z' : ''}`
 
 /** One mark in pixels. What a role looks like is in roles.css. */
-export const MarkShape = memo(function MarkShape({ mark, project, scale, selected, onPick }: Props) {
+export const MarkShape = memo(function MarkShape({ mark, project, scale, selected, pickable }: Props) {
   const thing = 'thing' in mark ? mark.thing : undefined
-  const pick: { onClick?: () => void; style?: CSSProperties } =
-    thing && onPick ? { onClick: () => onPick(thing), style: { cursor: 'pointer' } } : {}
+  const pick = thing && pickable ? { 'data-thing': thing } : {}
   const dashed = 'dashed' in mark && mark.dashed ? ' mk-dashed' : ''
   const chosen = selected ? { stroke: 'var(--violet)', strokeWidth: 2.4 } : {}
   switch (mark.mark) {
@@ -37,7 +41,7 @@ export const MarkShape = memo(function MarkShape({ mark, project, scale, selecte
           d={pathOf(mark.points, project, true)}
           {...pick}
           {...chosen}
-          {...(mark.tint ? { style: { ...pick.style, fill: mark.tint } } : {})}
+          {...(mark.tint ? { style: { fill: mark.tint } } : {})}
         />
       )
     case 'line':

@@ -1,7 +1,8 @@
 import type { Mark, Point } from '@snug/core'
 import { ChevronsDownUp, ChevronsUpDown, Maximize2, Minimize2, Minus, Plus } from 'lucide-react'
 import { useEffect, useMemo, type ReactNode } from 'react'
-import { MarkShape } from '../drawing/MarkShape'
+import { useShallow } from 'zustand/react/shallow'
+import { MarkShape, pickedThing } from '../drawing/MarkShape'
 import { useSize } from '../drawing/useSize'
 import { useOpenBuild } from '../state/buildStore'
 import { usePrefs } from '../state/prefs'
@@ -35,7 +36,12 @@ const RULE = 26
 /** The build's instrument in true proportion, computed from its sizes, with a rule from the nut. */
 export function LongView({ pins = [], overlay = [], selected, onPick, fromSide = false }: Props) {
   const build = useOpenBuild()
-  const { view: chosen, system, stage, setStage } = usePrefs()
+  const {
+    view: chosen,
+    system,
+    stage,
+    setStage,
+  } = usePrefs(useShallow(({ view, system, stage, setStage }) => ({ view, system, stage, setStage })))
   const view = fromSide && chosen !== 'back' ? (chosen === 'side' ? 'front' : 'side') : chosen
   const { ref, width, height } = useSize<HTMLDivElement>()
   const h = Math.max(0, height - RULE)
@@ -76,6 +82,7 @@ export function LongView({ pins = [], overlay = [], selected, onPick, fromSide =
     )
     return ordered.map((pin, i) => ({ pin, p: apart[i]! }))
   }, [pins, project, build, view, width, h])
+  const press = (thing: string | undefined) => thing && onPick?.(thing)
   const face = view === 'front' ? 'from the front' : view === 'back' ? 'from the back' : 'from the side'
   return (
     <section aria-label="Long view" className="relative flex h-full min-h-0 flex-col overflow-hidden bg-paper">
@@ -89,7 +96,7 @@ export function LongView({ pins = [], overlay = [], selected, onPick, fromSide =
       >
         {width > 0 && (
           <svg width={width} height={height} className="block" role="group" aria-label={`${build.name} ${face}, drawn from its own sizes`}>
-            <g data-testid="instrument" aria-hidden="true">
+            <g data-testid="instrument" aria-hidden="true" onClick={(e) => press(pickedThing(e))}>
               {v.marks.map((m, i) => (
                 <MarkShape
                   key={i}
@@ -97,7 +104,7 @@ export function LongView({ pins = [], overlay = [], selected, onPick, fromSide =
                   project={v.project}
                   scale={v.scale}
                   selected={'thing' in m && m.thing !== undefined && m.thing === selected && m.mark !== 'line'}
-                  onPick={onPick}
+                  pickable={!!onPick}
                 />
               ))}
               {extra.map((m, i) => (

@@ -1,12 +1,19 @@
-import { backView, frontView, lengthOf, sideProfile, turnedOver, type Build, type Mark, type Point } from '@snug/core'
+import { backView, frontView, lengthOf, shared, sideProfile, turnedOver, type Build, type Mark, type Point } from '@snug/core'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import type { Project } from '../drawing/MarkShape'
 import type { usePrefs } from '../state/prefs'
 
 type View = ReturnType<typeof usePrefs.getState>['view']
 
+/** The marks shown last: those that did not change are the same objects again, and are not drawn anew. */
+let shown: Mark[] = []
+
 /** Marks of the view asked for, a left-handed build mirrored. */
 export function viewMarks(build: Build, view: View): Mark[] {
+  return (shown = shared(shown, marksOf(build, view)))
+}
+
+function marksOf(build: Build, view: View): Mark[] {
   const marks = view === 'front' ? frontView(build) : view === 'back' ? backView(build) : sideProfile(build)
   return view !== 'side' && build.handedness === 'left' ? marks.map(turnedOver) : marks
 }
@@ -19,11 +26,12 @@ export const acrossIn = (build: Build, view: View, y: number): number =>
 export function useLongView(build: Build, view: View, width: number, height: number) {
   const marks = useMemo(() => viewMarks(build, view), [build, view])
   const extent = useMemo(() => lengthOf(marks), [marks])
+  const { from: first, to: last, half } = extent
   const fit = useMemo(() => {
-    const length = extent.to - extent.from + 40
-    const scale = Math.max(0.05, Math.min(width / length, height / (2 * Math.max(extent.half, 40) + 14)))
-    return { scale, left: extent.from - (width / scale - (extent.to - extent.from)) / 2, middle: 0 }
-  }, [extent, width, height])
+    const length = last - first + 40
+    const scale = Math.max(0.05, Math.min(width / length, height / (2 * Math.max(half, 40) + 14)))
+    return { scale, left: first - (width / scale - (last - first)) / 2, middle: 0 }
+  }, [first, last, half, width, height])
   const [zoomed, setZoomed] = useState<typeof fit>()
   useEffect(() => setZoomed(undefined), [view, width, height])
   const at = zoomed ?? fit

@@ -1,5 +1,5 @@
 import type { DetailTable } from '@snug/core'
-import { lazy, Suspense } from 'react'
+import { lazy, Suspense, useDeferredValue } from 'react'
 
 const YearChart = lazy(() => import('./YearChart'))
 
@@ -7,7 +7,9 @@ const charted = (t: DetailTable): t is DetailTable & { chart: NonNullable<Detail
 
 /** What a joint has to show besides its drawing: a line over the year, a row for each string or tilt. */
 export function DetailTables({ tables }: { tables: readonly DetailTable[] }) {
-  return tables.map((t) => (
+  // The number just typed is shown first; its tables and charts follow.
+  const later = useDeferredValue(tables)
+  return later.map((t) => (
     <section key={t.title} className="mt-3">
       <h3 className="label text-[15px] text-soft">{t.title}</h3>
       {charted(t) && (

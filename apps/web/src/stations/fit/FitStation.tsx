@@ -1,8 +1,9 @@
 import { drawJoint, type Joint, type Mark } from '@snug/core'
-import { useMemo } from 'react'
+import { memo, useCallback, useMemo } from 'react'
 import { Empty, Workspace } from '../../app/Workspace'
 import { DrawingView } from '../../drawing/DrawingView'
 import { useHand } from '../../app/useHand'
+import { useWhere } from '../../app/where'
 import { useBuild } from '../../state/buildStore'
 import { PegMark, PegShape } from '../../ui/PegMark'
 import { ThingRow } from '../../ui/ThingRow'
@@ -26,6 +27,8 @@ function JointsTab() {
   const joints = tried ?? real
   const build = useBuild((s) => (s.trial?.evaluation ? s.trial.build : s.build!))
   const { hand, pick } = useHand('fit', joints)
+  const { go } = useWhere()
+  const take = useCallback((id: string) => go('fit', id, true), [go])
   const { drag } = useSideTrial()
   const drawing = useMemo(() => hand && drawJoint(build, hand.id), [build, hand])
   const pins = useMemo(
@@ -62,24 +65,7 @@ function JointsTab() {
           <FitTabs />
           <ul className="min-h-0 flex-1 overflow-auto">
             {joints.map((j, i) => (
-              <ThingRow
-                key={j.id}
-                number={i + 1}
-                mark={<PegMark verdict={j.verdict} />}
-                title={
-                  <>
-                    {j.title}
-                    {j.planned.length > 0 && (
-                      <span className="label ml-2 text-[13px] font-medium text-violet">with the job done on paper</span>
-                    )}
-                  </>
-                }
-                about={<JointLine joint={j} />}
-                figure={j.figure?.text ?? ''}
-                under={j.figure ? `±${j.figure.doubt.toFixed(j.figure.doubt >= 10 ? 0 : 2)}` : ''}
-                selected={j.id === hand.id}
-                onSelect={() => pick(j.id)}
-              />
+              <JointRow key={j.id} joint={j} number={i + 1} selected={j.id === hand.id} onPick={take} />
             ))}
           </ul>
         </div>
@@ -88,6 +74,37 @@ function JointsTab() {
     />
   )
 }
+
+/** A row is drawn anew only when its own joint is another. */
+const JointRow = memo(function JointRow({
+  joint,
+  number,
+  selected,
+  onPick,
+}: {
+  joint: Joint
+  number: number
+  selected: boolean
+  onPick: (id: string) => void
+}) {
+  return (
+    <ThingRow
+      number={number}
+      mark={<PegMark verdict={joint.verdict} />}
+      title={
+        <>
+          {joint.title}
+          {joint.planned.length > 0 && <span className="label ml-2 text-[13px] font-medium text-violet">with the job done on paper</span>}
+        </>
+      }
+      about={<JointLine joint={joint} />}
+      figure={joint.figure?.text ?? ''}
+      under={joint.figure ? `±${joint.figure.doubt.toFixed(joint.figure.doubt >= 10 ? 0 : 2)}` : ''}
+      selected={selected}
+      onSelect={() => onPick(joint.id)}
+    />
+  )
+})
 
 const NONE: readonly Mark[] = []
 

@@ -14,6 +14,7 @@ import {
 } from '@snug/core'
 import { useState } from 'react'
 import { tells } from '../../app/next'
+import { useShallow } from 'zustand/react/shallow'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
@@ -42,7 +43,7 @@ function Settles({ joint }: { joint: Joint }) {
 /** The joint in hand: what is the matter, the sizes it reads, the jobs that cure it. */
 export function JointInHand({ joint, before }: { joint: Joint; before: Joint | undefined }) {
   const build = useOpenBuild()
-  const { change, tryOut, trial } = useBuild()
+  const { change, tryOut, trial } = useBuild(useShallow(({ change, tryOut, trial }) => ({ change, tryOut, trial })))
   const [trying, setTrying] = useState(false)
   const shownBuild = trial?.build ?? build
   const set = (ref: SizeRef, size: Size) => (trying ? tryOut((b) => setSize(b, ref, size)) : change((b) => setSize(b, ref, size)))

@@ -26,7 +26,8 @@ function trialChange(build: Build, to: SideTrial): Change {
 /** Tilt and bridge height on trial, dragged in the drawing or set beside it. */
 export function useSideTrial() {
   const build = useOpenBuild()
-  const { trial, tryOut } = useBuild()
+  const trial = useBuild((s) => s.trial)
+  const tryOut = useBuild((s) => s.tryOut)
   const shown = trial?.build ?? build
   const now: SideTrial = { tilt: shown.jobs[TRIAL_TILT]?.delta ?? 0, saddle: shown.setup.saddle }
   const set = (more: Partial<SideTrial>) => tryOut((b) => trialChange(b, { ...now, ...more }))

@@ -15,6 +15,7 @@ import {
 } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
+import { useShallow } from 'zustand/react/shallow'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { usePrefs } from '../../state/prefs'
 import { shopWorker, stopShopWorker } from '../../workers/compute'
@@ -46,7 +47,7 @@ const openIn = (build: ReturnType<typeof useOpenBuild>): Slot[] =>
 /** Best complete sets for the slots that are open, and why not another part. */
 export function ChooseTab() {
   const build = useOpenBuild()
-  const { change, tryOut } = useBuild()
+  const { change, tryOut } = useBuild(useShallow(({ change, tryOut }) => ({ change, tryOut })))
   const slots = useMemo(() => openIn(build), [build])
   const candidates = useCandidates(slots.map((s) => slotSpec(s).kind))
   const [rank, setRank] = useState<RankBy>('money')

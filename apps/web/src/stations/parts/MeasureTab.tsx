@@ -2,6 +2,7 @@ import { enteredAt, partDrawing, setField, setSize, slotSpec, specAt, TOOLS, typ
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useWhere } from '../../app/where'
+import { useShallow } from 'zustand/react/shallow'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { JointLinks } from '../../ui/JointLinks'
@@ -78,7 +79,7 @@ const Bar = ({ share }: { share: number }) => (
 
 function SizeInHand({ rank }: { rank: MeasureRank }) {
   const build = useOpenBuild()
-  const { change, evaluation } = useBuild()
+  const { change, evaluation } = useBuild(useShallow(({ change, evaluation }) => ({ change, evaluation })))
   const { go } = useWhere()
   const joints = evaluation!.fit.filter((j) => rank.joints.includes(j.id))
   return (

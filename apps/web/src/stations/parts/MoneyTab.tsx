@@ -4,6 +4,7 @@ import { format, parseISO } from 'date-fns'
 import { useState } from 'react'
 import { Bar } from 'react-chartjs-2'
 import { Workspace } from '../../app/Workspace'
+import { useShallow } from 'zustand/react/shallow'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { INPUT } from '../../ui/Field'
@@ -20,7 +21,7 @@ const day = (iso: string) => format(parseISO(iso), 'EEE d MMM')
 /** Money by seller, one postage a parcel, what is used up, what is left, and by when to order. */
 export function MoneyTab() {
   const build = useOpenBuild()
-  const { change, evaluation } = useBuild()
+  const { change, evaluation } = useBuild(useShallow(({ change, evaluation }) => ({ change, evaluation })))
   const sum = spending(build)
   const open = evaluation!.plan.steps.filter((s) => s.stage === 'parcel')
   return (

@@ -34,6 +34,7 @@ import { Button } from '../../ui/Button'
 import { download } from '../../ui/download'
 import { Choice, Field, INPUT } from '../../ui/Field'
 import { SizeField } from '../../ui/SizeField'
+import { useGradually } from '../../ui/useGradually'
 
 /** The slot in hand: its part with sizes, or what to enter when it is empty. */
 export function PartInHand({ slot }: { slot: Slot }) {
@@ -133,6 +134,8 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
     ...keys.filter((k) => part.sizes[k]),
     ...keys.filter((k) => !missing.has(k) && !part.sizes[k]),
   ]
+  // A body has seventy sizes.
+  const rows = useGradually(shown, 8, slot)
   return (
     <div>
       <h2 className="text-[23px]">{part.name}</h2>
@@ -230,7 +233,7 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
         </div>
       )}
       <h3 className="mt-3 text-[18px]">Sizes</h3>
-      {shown.map((key) => {
+      {rows.map((key) => {
         const ref = { slot, size: key }
         return (
           <div key={key} data-size={`${slot}/${key}`} className="flex items-start gap-1">

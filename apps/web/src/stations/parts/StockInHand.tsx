@@ -1,6 +1,7 @@
 import { choosePart, freeOf, KINDS, leadDays, printValue, SLOTS, type Slot, type StockItem } from '@snug/core'
 import { useState } from 'react'
 import { useWhere } from '../../app/where'
+import { useShallow } from 'zustand/react/shallow'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { NumberEntry } from '../../ui/NumberEntry'
@@ -10,7 +11,7 @@ import { useStockActs } from './useStock'
 /** One part of the stash or an offer: how many, where, put by for this build, tried in it. */
 export function StockInHand({ item }: { item: StockItem }) {
   const build = useOpenBuild()
-  const { change, tryOut } = useBuild()
+  const { change, tryOut } = useBuild(useShallow(({ change, tryOut }) => ({ change, tryOut })))
   const { id, go } = useWhere()
   const acts = useStockActs()
   const { part } = item
