@@ -1,6 +1,6 @@
 import 'reflect-metadata'
 import { problemsOfBuild } from '@snug/contract'
-import { evaluate, isEarlier, judgeReading, migrated, SCHEMA, type Build } from '@snug/core'
+import { evaluate, isEarlier, judgeReading, migrated, SCHEMA, setupReading, type Asked, type Build } from '@snug/core'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { dunlin } from '../dunlin'
@@ -16,10 +16,12 @@ const NOW = {
   dunlin: dunlin(TODAY, '2027-02-15', '2026-12-13'),
 }
 
-describe.each(Object.entries(NOW))('%s as it was kept by an earlier Snug Bolt', (name, now) => {
-  const doc = kept(name, 1)
+const KEPT = Object.entries(NOW).flatMap(([name, now]) => [1, 2].map((schema) => ({ name, schema, now })))
+
+describe.each(KEPT)('$name as it was kept in form $schema', ({ name, schema, now }) => {
+  const doc = kept(name, schema)
   it('is of the form it says, and known to be earlier', () => {
-    expect(doc).toMatchObject({ schema: 1, circuit: { position: 1, volume: 10, tone: 10 } })
+    expect(doc).toMatchObject({ schema, circuit: schema === 1 ? { position: 1, volume: 10, tone: 10 } : { split: true } })
     expect(isEarlier(doc)).toBe(true)
   })
   it('comes out as one of today, which every rule passes, and is left alone from then on', () => {
@@ -30,7 +32,8 @@ describe.each(Object.entries(NOW))('%s as it was kept by an earlier Snug Bolt', 
   })
   it('loses nothing but where the knobs stood, and evaluates as the same build made today', () => {
     const build = migrated(doc) as Build
-    expect({ ...build, readings: {} }).toEqual({ ...now, readings: {} })
+    const unread = (b: Build): Build => ({ ...b, readings: {}, setup: { ...b.setup, readings: {} } })
+    expect(unread(build)).toEqual(unread(now))
     expect(evaluate({ ...build, readings: {} }, TODAY).failed).toEqual({})
   })
 })
@@ -49,7 +52,23 @@ describe('readings of an earlier Snug Bolt', () => {
   })
 })
 
-it.each([null, 5, 'x', [], {}, { schema: 'one' }, { schema: 99 }, { schema: 1 }, { schema: 1, circuit: null, readings: [3] }])(
-  'what is no build is passed on to be refused: %j',
-  (doc) => expect(problemsOfBuild(migrated(doc)).length).toBeGreaterThan(0),
-)
+it('readings of the setup come over with their strings, and count as before', () => {
+  const build = migrated(kept('heron', 2)) as Build
+  const read = (asked: Asked) => setupReading(build, asked)
+  expect([read({ what: 'relief' }), read({ what: 'action', string: 6 }), read({ what: 'action', string: 1 })]).toEqual([0.25, 2.1, 1.7])
+  expect([read({ what: 'cents', string: 1 }), read({ what: 'cents', string: 6 })]).toEqual([4, -2])
+  expect(evaluate(build, TODAY).setup.moves[0]!.measured).toBe('0.25 mm')
+})
+
+it.each([
+  null,
+  5,
+  'x',
+  [],
+  {},
+  { schema: 'one' },
+  { schema: 99 },
+  { schema: 1 },
+  { schema: 1, circuit: null, readings: [3] },
+  { schema: 2, setup: 7 },
+])('what is no build is passed on to be refused: %j', (doc) => expect(problemsOfBuild(migrated(doc)).length).toBeGreaterThan(0))

@@ -1,17 +1,22 @@
 import {
   FINISH_SYSTEMS,
+  FINISH_ZONES,
   jobProblems,
   LIMITS,
   OUTCOMES,
   SCHEMA,
+  SETUP_READINGS,
   SETUP_SCHOOLS,
+  setupProblems,
   SLOT_NAMES,
   SLOT_STATES,
   TOOLS,
   UNPACKED,
   type Build,
   type FinishSystem,
+  type FinishZone,
   type SetupSchool,
+  type SetupWhat,
   type Slot,
   type Tool,
 } from '@snug/core'
@@ -21,7 +26,7 @@ import { checked, type Checked, type Problem } from './checked'
 import { IsDay, IsTime, ListOf, MapOf, Nested, Optional, RecordOf, says } from './fields'
 import type { PartDoc } from './part'
 import { partIn } from './part'
-import { each, numberFrom, oneOf, textOf, wholeFrom, type Rule } from './rules'
+import { aDay, each, numberFrom, oneOf, textOf, wholeFrom, type Rule } from './rules'
 
 class RoomDoc {
   @Between(5, 95, 'Lowest humidity', ' %') low!: number
@@ -63,6 +68,39 @@ class WeatherDoc {
   @Between(-20, 60, 'Surface temperature', ' °C') surface!: number
   @Between(1, 100, 'Humidity', ' %') humidity!: number
 }
+class ZoneLayerDoc {
+  @Length(1, 60, says('A layer names its product.')) product!: string
+  @Whole(1, 40, 'Coats of a layer') coats!: number
+  @Optional() @Between(1, 100, 'Solids', ' %') solids?: number
+  @Optional() @Between(0.5, 500, 'The dry film of a coat', ' µm') film?: number
+}
+class ZoneDoc {
+  @ListOf(each(ZoneLayerDoc), 'A zone', { most: 40, each: 'layers' }) layers!: ZoneLayerDoc[]
+}
+class LaidCoatDoc {
+  @IsIn(FINISH_ZONES, says(`A zone is one of ${FINISH_ZONES.join(', ')}.`)) zone!: FinishZone
+  @Length(1, 60, says('A coat names its product.')) product!: string
+  @IsTime() at!: string
+  @Optional() @Between(-20, 50, 'Air temperature', ' °C') air?: number
+  @Optional() @Between(-20, 60, 'Surface temperature', ' °C') surface?: number
+  @Optional() @Between(1, 100, 'Humidity', ' %') humidity?: number
+}
+class QuietDoc {
+  @Whole(0, 1439, 'The start of quiet hours, minutes of the day,') from!: number
+  @Whole(0, 1439, 'The end of quiet hours, minutes of the day,') to!: number
+}
+class DecisionDoc {
+  @Length(1, 400, says('A decision is a question of at most 400 letters.')) question!: string
+  @ListOf(textOf(1, 200, 'An option has 1 to 200 letters.'), 'A decision', { most: 20, each: 'options' }) options!: string[]
+  @Optional() @Length(1, 200, says('What was chosen has at most 200 letters.')) chosen?: string
+  @Optional() @Length(1, 1000, says('A reason has at most 1000 letters.')) reason?: string
+  @Optional() @Length(1, 200, says('The step it binds at is named by its id.')) before?: string
+}
+class PlanDoc {
+  @Optional() @ListOf(aDay, 'Days off', { most: 400, each: 'days' }) daysOff?: string[]
+  @Optional() @Nested(QuietDoc, 'Quiet hours go from one minute of the day to another.') quiet?: QuietDoc
+  @Optional() @RecordOf(each(DecisionDoc)) decisions?: Record<string, DecisionDoc>
+}
 class FinishDoc {
   @IsIn(FINISH_SYSTEMS, says(`The finish is one of ${FINISH_SYSTEMS.join(', ')}.`)) system!: FinishSystem
   @IsDay() start!: string
@@ -70,16 +108,31 @@ class FinishDoc {
   @Between(1, 90, 'Solids', ' %') solids!: number
   @IsBoolean(says('Masking is on or off.')) maskPocket!: boolean
   @Nested(WeatherDoc, 'Weather is missing.') weather!: WeatherDoc
+  @Optional()
+  @MapOf(
+    Object.fromEntries(FINISH_ZONES.map((zone) => [zone, each(ZoneDoc)])),
+    (zone) => `"${zone}" is not a zone; zones are ${FINISH_ZONES.join(', ')}.`,
+  )
+  zones?: Partial<Record<FinishZone, ZoneDoc>>
+  @Optional() @RecordOf(each(LaidCoatDoc), LIMITS.steps) laid?: Record<string, LaidCoatDoc>
+}
+class SetupReadingDoc {
+  @IsIn(SETUP_READINGS, says(`A reading of the setup is one of ${SETUP_READINGS.join(', ')}.`)) what!: SetupWhat
+  @Optional() @Whole(1, 12, 'The string of a reading') string?: number
+  @Between(-100, 100, 'A reading of the setup') value!: number
+  @Optional() @IsTime() at?: string
+  @Optional() @Length(1, 60, says('A string set is named by its id.')) set?: string
+}
+class StringSetDoc {
+  @Length(1, 80, says('A string set needs a name.')) name!: string
+  @IsDay() on!: string
 }
 class SetupDoc {
   @IsIn(SETUP_SCHOOLS, says(`The school is one of ${SETUP_SCHOOLS.join(', ')}.`)) school!: SetupSchool
-  @Optional() @Between(-1, 3, 'Relief', ' mm') relief?: number
-  @Optional() @Between(0, 6, 'Action', ' mm') actionBass?: number
-  @Optional() @Between(0, 6, 'Action', ' mm') actionTreble?: number
+  @RecordOf(each(SetupReadingDoc)) readings!: Record<string, SetupReadingDoc>
+  @Optional() @RecordOf(each(StringSetDoc)) sets?: Record<string, StringSetDoc>
   @Optional() @Between(0, 60, 'Saddle height', ' mm') saddle?: number
   @Optional() @Between(0.005, 0.5, 'Relief a quarter turn', ' mm') reliefPerQuarter?: number
-  @RecordOf(numberFrom(-100, 100, 'Cents must be a number from -100 to 100.'), 12)
-  cents!: Record<string, number>
 }
 class StepDoc {
   @IsTime() done!: string
@@ -156,6 +209,7 @@ export class BuildDoc {
     each: 'numbers, Monday first',
   })
   evenings!: number[]
+  @Optional() @Nested(PlanDoc, 'The plan has days off, quiet hours and decisions.') plan?: PlanDoc
   @Nested(SetupDoc, 'The setup is missing.') setup!: SetupDoc
   @RecordOf(each(StepDoc), LIMITS.steps) steps!: Record<string, StepDoc>
 }
@@ -165,7 +219,7 @@ export function checkedBuild(plain: unknown): Checked<Build> {
   const shape = checked(BuildDoc, plain)
   if (!shape.ok) return shape
   const build: Build = shape.value
-  const problems = jobProblems(build)
+  const problems = [...jobProblems(build), ...setupProblems(build)]
   return problems.length ? { ok: false, problems } : { ok: true, value: build }
 }
 

@@ -81,7 +81,12 @@ const because = (why: string | undefined): Problem[] => (why ? wrong(why) : [])
 /** A day that exists, within the one horizon of all days. */
 export const IsDay = () => IsCheckedBy((v) => because(whyNotDay(v, todayHere())), { type: 'string', pattern: '^\\d{4}-\\d{2}-\\d{2}$' })
 /** A moment, the same. */
-export const IsTime = () => IsCheckedBy((v) => because(whyNotTime(v, todayHere())), { type: 'string', format: 'date-time' })
+export const IsTime = () =>
+  IsCheckedBy((v) => because(whyNotTime(v, todayHere())), {
+    type: 'string',
+    format: 'date-time',
+    pattern: '^\\d{4}-\\d{2}-\\d{2}T\\d{2}:\\d{2}',
+  })
 
 /** The field may be left out. Nothing-values do not count as left out. */
 export const Optional = () => ValidateIf((_, value) => value !== undefined)

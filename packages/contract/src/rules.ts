@@ -1,3 +1,4 @@
+import { whyNotDay } from '@snug/core'
 import { problemsOf, type Problem } from './checked'
 
 /** A piece of JSON Schema (draft 2020-12). */
@@ -35,6 +36,15 @@ export const textOf = (minLength: number, maxLength: number, why: string): Rule 
   problems: (v) => (typeof v === 'string' && v.length >= minLength && v.length <= maxLength ? [] : wrong(why)),
   schema: { type: 'string', minLength, maxLength },
 })
+
+/** A day as an entry of a list. */
+export const aDay: Rule = {
+  problems: (v) => {
+    const why = whyNotDay(v, new Date().toISOString().slice(0, 10))
+    return why ? wrong(why) : []
+  },
+  schema: { type: 'string', pattern: '^\\d{4}-\\d{2}-\\d{2}$' },
+}
 
 export const oneOf = (values: readonly string[], why: string): Rule => ({
   problems: (v) => (typeof v === 'string' && values.includes(v) ? [] : wrong(why)),

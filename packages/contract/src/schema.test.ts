@@ -40,12 +40,34 @@ const fullest = (): Build => {
     },
     setup: {
       school: 'low',
-      relief: 0.2,
-      actionBass: 1.6,
-      actionTreble: 1.4,
+      readings: {
+        relief: { what: 'relief', value: 0.2 },
+        'action 1': { what: 'action', string: 1, value: 1.4, at: '2026-11-24T20:00:00Z', set: 'trial' },
+        'cents 6': { what: 'cents', string: 6, value: -4, at: '2026-11-24T20:05:00Z' },
+      },
+      sets: { trial: { name: 'Trial set, 10 to 46', on: '2026-11-24' } },
       saddle: 12,
       reliefPerQuarter: 0.05,
-      cents: { '1': 3, '6': -4 },
+    },
+    finish: {
+      ...build.finish,
+      zones: {
+        front: {
+          layers: [
+            { product: 'sealer', coats: 3, solids: 20 },
+            { product: 'clear', coats: 6, film: 8 },
+          ],
+        },
+        'neck-back': { layers: [] },
+      },
+      laid: { a: { zone: 'front', product: 'sealer', at: '2026-11-24T19:00:00Z', air: 19, surface: 18, humidity: 55 } },
+    },
+    plan: {
+      daysOff: ['2026-12-24'],
+      quiet: { from: 1320, to: 420 },
+      decisions: {
+        guard: { question: 'Which guard?', options: ['white', 'black'], chosen: 'black', reason: 'it is here', before: 'trial-build' },
+      },
     },
     steps: { 'arrive-neck': { done: '2026-11-24T20:00:00Z' } },
   }

@@ -19,7 +19,7 @@ it('a build kept by an earlier Snug Bolt is brought up to date once, and goes on
   await insertBuild(app.db, heron1(), [], 'old')
   await insertBuild(app.db, migrated(heron1()) as Build, [], 'new')
   expect(await bringUpToDate(app.db)).toEqual([])
-  expect((await app.get('/builds/old')).body).toMatchObject({ revision: 1, canUndo: false, build: { schema: 2 } })
+  expect((await app.get('/builds/old')).body).toMatchObject({ revision: 1, canUndo: false, build: { schema: 3 } })
   expect((await app.get('/builds/new')).body).toMatchObject({ revision: 0 })
   expect(await bringUpToDate(app.db)).toEqual([])
   expect((await app.get('/builds/old')).body.revision).toBe(1)

@@ -1,3 +1,4 @@
+import { readingsOf, setupReading } from '@snug/core'
 import { changed, fullBuild, without } from '@snug/core/testing/fullBuild'
 import { screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
@@ -105,15 +106,20 @@ describe('Set up', () => {
     expect(heading()).toBe('Relief at fret 8')
     const relief = inHand().getByLabelText('Relief at fret 8')
     await userEvent.type(relief, '20 thou{Enter}')
-    await waitFor(() => expect(server.build.setup.relief).toBeCloseTo(0.508, 6))
+    await waitFor(() => expect(setupReading(server.build, { what: 'relief' })).toBeCloseTo(0.508, 6))
     await waitFor(() => expect(inHand().getByText(/^Tighten/)).toBeTruthy())
     expect(inHand().getByText(/Never force a truss nut/)).toBeTruthy()
+    await userEvent.clear(relief)
+    await userEvent.type(relief, '0.25{Enter}')
+    // The newer one counts; the earlier one stays written down.
+    await waitFor(() => expect(readingsOf(server.build, { what: 'relief' }).map((r) => r.value)).toEqual([0.508, 0.25]))
+    await waitFor(() => expect(inHand().getByText('before: 0.51')).toBeTruthy())
   })
   it('cents per string become a move of its saddle', async () => {
     layOut()
     show(<SetupStation />, 'setup/intonation')
     await userEvent.type(inHand().getByLabelText('String 1, cents'), '6{Enter}')
-    await waitFor(() => expect(server.build.setup.cents).toEqual({ '1': 6 }))
+    await waitFor(() => expect(setupReading(server.build, { what: 'cents', string: 1 })).toBe(6))
     await waitFor(() => expect(inHand().getAllByRole('row')[1]!.textContent).toMatch(/back/))
     await userEvent.type(inHand().getByLabelText('String 2, cents'), '400{Enter}')
     expect(inHand().getByRole('alert').textContent).toMatch(/-100 to 100 is allowed/)

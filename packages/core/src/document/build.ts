@@ -9,7 +9,7 @@ import type { Consumable } from '../parts/spending'
  * so that a change always names the same thing.
  */
 export interface Build {
-  schema: 2
+  schema: 3
   name: string
   handedness: 'right' | 'left'
   /** Number of strings, 4 to 12. */
@@ -46,6 +46,8 @@ export interface Build {
   finish: FinishChoice
   /** Minutes at the bench, Monday first. */
   evenings: number[]
+  /** When the bench is not to be had, and what is not decided yet. */
+  plan?: PlanChoice
   setup: SetupChoice
   /** Steps ticked off, by step id. */
   steps: Record<string, { done: string }>
@@ -111,22 +113,81 @@ export interface FinishChoice {
   solids: number
   maskPocket: boolean
   weather: { air: number; surface: number; humidity: number }
+  /** Zones that get a stack of layers of their own, from the wood up. */
+  zones?: Partial<Record<FinishZone, { layers: ZoneLayer[] }>>
+  /** Coats really laid, by id. */
+  laid?: Record<string, LaidCoat>
+}
+
+export const FINISH_ZONES = ['front', 'back', 'rim', 'neck-back', 'head-face', 'board', 'binding'] as const
+export type FinishZone = (typeof FINISH_ZONES)[number]
+
+/** One product of a zone's stack. */
+export interface ZoneLayer {
+  product: string
+  coats: number
+  /** What the label says where it differs from the product's usual: solids %, dry film um. */
+  solids?: number
+  film?: number
+}
+
+/** One coat as it was laid: when it was done, and the air it was laid in. */
+export interface LaidCoat {
+  zone: FinishZone
+  product: string
+  at: string
+  air?: number
+  surface?: number
+  humidity?: number
+}
+
+export interface PlanChoice {
+  /** Days without the bench, ISO dates. */
+  daysOff?: string[]
+  /** Minutes of the day between which machines are silent; may run over midnight. */
+  quiet?: { from: number; to: number }
+  decisions?: Record<string, Decision>
+}
+
+/** A question that binds once a step is done; open until something is chosen. */
+export interface Decision {
+  question: string
+  options: string[]
+  chosen?: string
+  reason?: string
+  /** The last step before it binds. */
+  before?: string
 }
 
 export const SETUP_SCHOOLS = ['low', 'ordinary'] as const
 export type SetupSchool = (typeof SETUP_SCHOOLS)[number]
 
+export const SETUP_READINGS = ['relief', 'action', 'cents'] as const
+export type SetupWhat = (typeof SETUP_READINGS)[number]
+
+/** One number of a setup, as it was read. */
+export interface SetupReading {
+  /** Relief: gap at fret 8, mm. Action: string to crown at fret 12, mm. Cents: fret 12 against the open string's octave. */
+  what: SetupWhat
+  /** Of which string, from the thinnest; none for the relief. */
+  string?: number
+  value: number
+  /** When it was read; unknown for what was written down before times were kept. */
+  at?: string
+  /** The string set it was read with, by id. */
+  set?: string
+}
+
 export interface SetupChoice {
   school: SetupSchool
-  /** Measured values; absent until taken. mm, or cents at fret 12 by string number. */
-  relief?: number
-  actionBass?: number
-  actionTreble?: number
+  /** Every reading that was taken; the newest of its kind and string is the one that counts. */
+  readings: Record<string, SetupReading>
+  /** String sets this instrument has worn, by id, and the day each went on. */
+  sets?: Record<string, { name: string; on: string }>
   /** Saddle-top height above the body as the bridge stands, mm; absent: where the action wanted puts it. */
   saddle?: number
   /** mm of relief taken out by a quarter turn on this neck, once seen. */
   reliefPerQuarter?: number
-  cents: Record<string, number>
 }
 
 /** What a person must say to put a new build on the shelf. */
@@ -140,7 +201,7 @@ export interface NewBuild {
 /** An empty build with the settings people start from. `today` is an ISO date. */
 export function newBuild(wanted: NewBuild, today: string): Build {
   return {
-    schema: 2,
+    schema: 3,
     ...wanted,
     currency: 'EUR',
     room: { low: 35, high: 65, now: 45 },
@@ -157,7 +218,7 @@ export function newBuild(wanted: NewBuild, today: string): Build {
       weather: { air: 20, surface: 20, humidity: 50 },
     },
     evenings: [90, 90, 90, 90, 0, 180, 120],
-    setup: { school: 'ordinary', cents: {} },
+    setup: { school: 'ordinary', readings: {} },
     steps: {},
   }
 }

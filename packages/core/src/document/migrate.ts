@@ -1,12 +1,12 @@
 import type { Build } from './build'
 
 /** The form of the document this version writes. */
-export const SCHEMA: Build['schema'] = 2
+export const SCHEMA: Build['schema'] = 3
 
 type Doc = Record<string, unknown>
 
 /** From one form of the document to the next. A step is never changed once it has been out. */
-const STEPS: Readonly<Record<number, (doc: Doc) => Doc>> = { 1: knobsBecomeLooking }
+const STEPS: Readonly<Record<number, (doc: Doc) => Doc>> = { 1: knobsBecomeLooking, 2: setupKeepsEveryReading }
 
 /**
  * A document of an earlier form, brought to this one; any other is given back as it is. Nothing is judged here: what comes out is
@@ -35,6 +35,20 @@ function knobsBecomeLooking(doc: Doc): Doc {
     return [`jack.sleeve jack.tip, switch ${position}`, { ohm, probes: ['jack.tip', 'jack.sleeve'], setting, at }] as const
   })
   return { ...doc, schema: 2, circuit, readings: Object.fromEntries(readings) }
+}
+
+/** 2 to 3: readings of the setup become a list, of which only the newest was kept before; nobody wrote down when. */
+function setupKeepsEveryReading(doc: Doc): Doc {
+  const { relief, actionBass, actionTreble, cents, ...setup } = plain(doc.setup)
+  const bass = Number(doc.strings)
+  const read = [
+    { what: 'relief', value: relief },
+    { what: 'action', string: bass, value: actionBass },
+    { what: 'action', string: 1, value: actionTreble },
+    ...Object.entries(plain(cents)).map(([string, value]) => ({ what: 'cents', string: Number(string), value })),
+  ].filter((r) => r.value !== undefined)
+  const readings = Object.fromEntries(read.map((r) => [[r.what, ...('string' in r ? [r.string] : [])].join(' '), r]))
+  return { ...doc, schema: 3, setup: { ...setup, readings } }
 }
 
 const plain = (value: unknown): Doc => (typeof value === 'object' && value !== null ? (value as Doc) : {})

@@ -1,5 +1,6 @@
 import type { Build } from '../document/build'
 import { sizeAt } from '../document/read'
+import { bassString, setupReading } from '../document/setupReadings'
 import type { Drawing, Mark } from '../drawing/drawing'
 import { rectangle } from '../geometry/box'
 import { pt } from '../geometry/point'
@@ -15,7 +16,8 @@ export function setupDrawing(build: Build): Drawing {
   const scale = sizeAt(build, { slot: 'neck', size: 'scale' })?.value ?? build.scale
   const count = sizeAt(build, { slot: 'neck', size: 'frets' })?.value ?? 22
   const slot = sizeAt(build, { slot: 'nut', size: 'slot' })?.value ?? 0.5
-  const relief = build.setup.relief ?? (targets.relief.from + targets.relief.to) / 2
+  const readRelief = setupReading(build, { what: 'relief' })
+  const relief = readRelief ?? (targets.relief.from + targets.relief.to) / 2
   const end = scale
   const up = (h: number) => -h * TALL
   const line = (a12: number) => [pt(0, up(slot)), pt(end, up(2 * a12 - slot))]
@@ -27,7 +29,7 @@ export function setupDrawing(build: Build): Drawing {
   }))
   const board = fretPlaces(scale, count).map((x) => pt(x, up(dip(x) - 0.5)))
   marks.unshift({ mark: 'area', role: 'board', points: [pt(0, up(-0.5)), ...board, pt(board.at(-1)!.x, up(-1.3)), pt(0, up(-1.3))] })
-  const measured = build.setup.actionBass
+  const measured = setupReading(build, { what: 'action', string: bassString(build) })
   marks.push({ mark: 'line', role: 'good', dashed: true, points: line(targets.actionBass) })
   if (measured !== undefined) marks.push({ mark: 'line', role: 'string', points: line(measured) })
   const x12 = scale / 2
@@ -52,7 +54,7 @@ export function setupDrawing(build: Build): Drawing {
     numbers: [
       { label: 'Action at fret 12, bass', value: measured === undefined ? 'not measured' : `${printMm(measured)} mm` },
       { label: 'Wanted', value: `${printMm(targets.actionBass)} mm` },
-      { label: 'Relief', value: build.setup.relief === undefined ? 'not measured' : `${printMm(relief)} mm` },
+      { label: 'Relief', value: readRelief === undefined ? 'not measured' : `${printMm(relief)} mm` },
     ],
   }
 }

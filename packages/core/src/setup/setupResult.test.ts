@@ -2,10 +2,27 @@ import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
 import { TARGETS } from '../instrument/targets'
 import { changed, fullBuild } from '../testing/fullBuild'
+import { measuredBuild } from '../testing/setup'
 import { setupDrawing } from './setupDrawing'
 import { outOfTune, poundsForce, setupResult } from './setupResult'
 
-const measured = (more: Partial<Build['setup']>, b = fullBuild()): Build => ({ ...b, setup: { ...b.setup, ...more } })
+interface Read {
+  relief?: number
+  actionBass?: number
+  actionTreble?: number
+  cents?: Record<string, number>
+  reliefPerQuarter?: number
+}
+const measured = ({ relief, actionBass, actionTreble, cents, reliefPerQuarter }: Read, b = fullBuild()): Build =>
+  measuredBuild(
+    { ...b, setup: { ...b.setup, ...(reliefPerQuarter === undefined ? {} : { reliefPerQuarter }) } },
+    {
+      ...(relief === undefined ? {} : { relief }),
+      ...(actionBass === undefined ? {} : { bass: actionBass }),
+      ...(actionTreble === undefined ? {} : { treble: actionTreble }),
+      ...(cents ? { cents } : {}),
+    },
+  )
 const move = (b: Build, id: string) => setupResult(b).moves.find((m) => m.id === id)!
 
 describe('relief', () => {

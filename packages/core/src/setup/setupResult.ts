@@ -1,5 +1,6 @@
 import type { Build } from '../document/build'
 import { sizeAt, traitAt } from '../document/read'
+import { bassString, setupReading } from '../document/setupReadings'
 import { stringPulls, type StringPull } from '../instrument/stringPulls'
 import { TARGETS, type Targets } from '../instrument/targets'
 import { intonationMove } from '../physics/intonation'
@@ -48,7 +49,7 @@ export function setupResult(build: Build): SetupResult {
     moves: [reliefMove(build, targets), action.move],
     ...(action.posts ? { posts: action.posts } : {}),
     intonation: pulls.map(({ number, note }) => {
-      const cents = build.setup.cents[String(number)]
+      const cents = setupReading(build, { what: 'cents', string: number })
       if (cents === undefined) return { number, note }
       const back = intonationMove(cents, scale)
       return { number, note, cents, back, turns: back / lengthPitch }
@@ -58,7 +59,7 @@ export function setupResult(build: Build): SetupResult {
 
 function reliefMove(build: Build, targets: Targets): Move {
   const { from, to } = targets.relief
-  const relief = build.setup.relief
+  const relief = setupReading(build, { what: 'relief' })
   const base = { id: 'relief', title: 'Relief at fret 8', target: `${printMm(from)} to ${printMm(to)} mm` }
   if (relief === undefined)
     return { ...base, done: false, says: 'Hold the string at the first and last fret and measure the gap over fret 8, in tune.' }
@@ -74,7 +75,8 @@ function reliefMove(build: Build, targets: Targets): Move {
 }
 
 function actionMove(build: Build, targets: Targets): { move: Move; posts?: PostTurns } {
-  const { actionBass, actionTreble } = build.setup
+  const actionBass = setupReading(build, { what: 'action', string: bassString(build) })
+  const actionTreble = setupReading(build, { what: 'action', string: 1 })
   const base = {
     id: 'action',
     title: 'Action at fret 12',

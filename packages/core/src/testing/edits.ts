@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import type { Build } from '../document/build'
+import { withReading } from './setup'
 import { isSlot, type Slot } from '../parts/slots'
 import { fullBuild } from './fullBuild'
 
@@ -55,7 +56,11 @@ export const anAct: fc.Arbitrary<Act> = fc.oneof(
     ...b,
     steps: b.steps[id] ? without(b.steps, id) : { ...b.steps, [id]: { done: '2026-11-24T19:00:00Z' } },
   })),
-  fc.double({ min: 0.05, max: 0.6, noNaN: true }).map((relief): Act => (b) => ({ ...b, setup: { ...b.setup, relief } })),
+  fc.double({ min: 0.05, max: 0.6, noNaN: true }).map(
+    (relief): Act =>
+      (b) =>
+        withReading(b, { what: 'relief', value: relief }),
+  ),
   fc.boolean().map((split): Act => (b) => ({ ...b, circuit: { ...b.circuit, split } })),
   fc.integer({ min: 20, max: 80 }).map((now): Act => (b) => ({ ...b, room: { ...b.room, now } })),
   fc.constantFrom<Build['handedness']>('left', 'right').map((handedness): Act => (b) => ({ ...b, handedness })),

@@ -1,4 +1,20 @@
-import { LBF, parseLength, printInch, printMm, printTurns, refuse, setField, TARGETS, type SetupResult, type SetupSchool } from '@snug/core'
+import {
+  bassString,
+  LBF,
+  parseLength,
+  printInch,
+  printMm,
+  printTurns,
+  readingsOf,
+  refuse,
+  setField,
+  SETUP_BOUNDS,
+  takeReading,
+  TARGETS,
+  type Asked,
+  type SetupResult,
+  type SetupSchool,
+} from '@snug/core'
 import { useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { usePrefs } from '../../state/prefs'
@@ -31,14 +47,14 @@ export function SetupInHand({ setup, what }: { setup: SetupResult; what: string 
       )}
       {what === 'relief' && (
         <div className="mt-3 grid grid-cols-2 gap-3">
-          <Gap label="Relief at fret 8" field="relief" allowed={[-1, 3]} />
-          <Gap label="What a quarter turn gives, mm" field="reliefPerQuarter" allowed={[0.005, 0.5]} />
+          <ReadingEntry label="Relief at fret 8" asked={{ what: 'relief' }} />
+          <QuarterTurn />
         </div>
       )}
       {what === 'action' && (
         <div className="mt-3 grid grid-cols-2 gap-3">
-          <Gap label="Action at fret 12, bass" field="actionBass" allowed={[0, 6]} />
-          <Gap label="Action at fret 12, treble" field="actionTreble" allowed={[0, 6]} />
+          <ReadingEntry label="Action at fret 12, bass" asked={{ what: 'action', string: bassString(build) }} />
+          <ReadingEntry label="Action at fret 12, treble" asked={{ what: 'action', string: 1 }} />
         </div>
       )}
       {move && <p className="mt-3 border-l-4 border-violet pl-3 text-[16px]">{move.says}</p>}
@@ -53,21 +69,61 @@ export function SetupInHand({ setup, what }: { setup: SetupResult; what: string 
   )
 }
 
+/** A gap that was read: the newest counts, earlier ones stand below it. */
+function ReadingEntry({ label, asked }: { label: string; asked: Asked }) {
+  const build = useOpenBuild()
+  const change = useBuild((s) => s.change)
+  const read = readingsOf(build, asked)
+  const { from, to } = SETUP_BOUNDS[asked.what]
+  return (
+    <div>
+      <Gap
+        label={label}
+        value={read.at(-1)?.value}
+        allowed={[from, to]}
+        onCommit={(value) => change((b) => takeReading(b, { ...asked, value, at: new Date().toISOString() }, `${label} ${printMm(value)}`))}
+      />
+      {read.length > 1 && (
+        <p className="text-[13px] text-soft">
+          before:{' '}
+          {read
+            .slice(0, -1)
+            .map((r) => printMm(r.value))
+            .join(', ')}
+        </p>
+      )}
+    </div>
+  )
+}
+
+function QuarterTurn() {
+  const build = useOpenBuild()
+  const change = useBuild((s) => s.change)
+  const label = 'What a quarter turn gives, mm'
+  return (
+    <Gap
+      label={label}
+      value={build.setup.reliefPerQuarter}
+      allowed={[0.005, 0.5]}
+      onCommit={(mm) => change((b) => setField(b, ['setup', 'reliefPerQuarter'], mm, `${label} ${printMm(mm)}`))}
+    />
+  )
+}
+
 /** A small gap in mm or thou, with the other system beside it. */
 function Gap({
   label,
-  field,
+  value,
   allowed,
+  onCommit,
 }: {
   label: string
-  field: 'relief' | 'actionBass' | 'actionTreble' | 'reliefPerQuarter'
+  value: number | undefined
   allowed: readonly [number, number]
+  onCommit: (mm: number) => void
 }) {
-  const build = useOpenBuild()
-  const change = useBuild((s) => s.change)
   const system = usePrefs((p) => p.system)
   const [error, setError] = useState<string>()
-  const value = build.setup[field]
   const print = (mm: number) => (system === 'in' ? printInch(mm).text : printMm(mm))
   return (
     <Field
@@ -89,7 +145,7 @@ function Gap({
               ? refuse(`${printMm(parsed.value)} mm cannot be right here; ${from} to ${to} mm is allowed.`)
               : parsed
           }}
-          onCommit={(mm) => change((b) => setField(b, ['setup', field], Math.round(mm * 1e4) / 1e4, `${label} ${printMm(mm)}`))}
+          onCommit={(mm) => onCommit(Math.round(mm * 1e4) / 1e4)}
         />
       )}
     </Field>
@@ -97,7 +153,6 @@ function Gap({
 }
 
 function Intonation({ setup }: { setup: SetupResult }) {
-  const build = useOpenBuild()
   const change = useBuild((s) => s.change)
   if (!setup.intonation.length)
     return <p className="mt-2">Enter the string gauges under Parts first; then every string gets its row here.</p>
@@ -124,12 +179,16 @@ function Intonation({ setup }: { setup: SetupResult }) {
               <td className="w-24 py-0.5">
                 <NumberEntry
                   label={`String ${s.number}, cents`}
-                  value={build.setup.cents[s.number]}
-                  from={-100}
-                  to={100}
+                  value={s.cents}
+                  from={SETUP_BOUNDS.cents.from}
+                  to={SETUP_BOUNDS.cents.to}
                   onCommit={(v) =>
                     change((b) =>
-                      setField(b, ['setup', 'cents', String(s.number)], v, `String ${s.number} ${v > 0 ? '+' : ''}${v} cents at fret 12`),
+                      takeReading(
+                        b,
+                        { what: 'cents', string: s.number, value: v, at: new Date().toISOString() },
+                        `String ${s.number} ${v > 0 ? '+' : ''}${v} cents at fret 12`,
+                      ),
                     )
                   }
                 />

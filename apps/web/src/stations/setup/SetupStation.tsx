@@ -1,4 +1,4 @@
-import { datums, fretPlace, LBF, printMm, printTurns, setupDrawing, type SetupResult } from '@snug/core'
+import { bassString, datums, fretPlace, LBF, printMm, printTurns, setupDrawing, setupReading, type SetupResult } from '@snug/core'
 import { CircleCheck, CircleDashed, RotateCw } from 'lucide-react'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
@@ -25,7 +25,8 @@ export default function SetupStation() {
         </text>
       </g>
     )
-    const { relief, actionBass } = build.setup
+    const relief = setupReading(build, { what: 'relief' })
+    const actionBass = setupReading(build, { what: 'action', string: bassString(build) })
     return [
       {
         id: 'relief',
@@ -41,7 +42,7 @@ export default function SetupStation() {
       },
       { id: 'intonation', at: at(d.scale), label: 'saddles', shape: note('saddles') },
     ]
-  }, [build.setup, d.scale])
+  }, [build, d.scale])
   return (
     <Workspace
       fromSide

@@ -18,7 +18,7 @@ describe('bridge and neck angle', () => {
           { mount: 'two-stud' },
         ),
       },
-      { setup: { school: 'low', cents: {} } },
+      { setup: { school: 'low', readings: {} } },
     )
   it('lowest action stays at 1.75 where 1.25 is wanted: tilt and shim', () => {
     // The fret plane must come up 1.0 mm at the saddle: 0.249 degrees over 230 mm, 0.33 mm under 76 mm of heel. [physics + practice]

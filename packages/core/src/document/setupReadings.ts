@@ -1,0 +1,58 @@
+import type { Finding } from '../border/plain'
+import type { Build, SetupReading, SetupWhat } from './build'
+import { edit, type Change, type Json } from './change'
+
+/** What each reading may be; beyond it something else was meant. */
+export const SETUP_BOUNDS: Record<SetupWhat, { from: number; to: number; unit: 'mm' | 'cents' }> = {
+  relief: { from: -1, to: 3, unit: 'mm' },
+  action: { from: 0, to: 6, unit: 'mm' },
+  cents: { from: -100, to: 100, unit: 'cents' },
+}
+
+/** What is read: relief once for the neck, the others string by string. */
+export type Asked = Pick<SetupReading, 'what' | 'string'>
+
+/** Readings of one kind and string, oldest first; what has no time is older than all that has. */
+export const readingsOf = (build: Build, { what, string }: Asked): SetupReading[] =>
+  Object.values(build.setup.readings)
+    .filter((r) => r.what === what && r.string === string)
+    .toSorted((a, b) => (a.at ?? '').localeCompare(b.at ?? ''))
+
+/** The one that counts: the newest. */
+export const setupReading = (build: Build, asked: Asked): number | undefined => readingsOf(build, asked).at(-1)?.value
+
+/** Lowest string of the instrument. */
+export const bassString = (build: Build): number => build.strings
+
+/** Under which id a reading is kept: one a moment. */
+export const setupReadingId = ({ what, string, at }: SetupReading): string =>
+  [what, ...(string === undefined ? [] : [string]), ...(at === undefined ? [] : [at])].join(' ')
+
+/** Writes a reading down beside the earlier ones. */
+export function takeReading(build: Build, reading: SetupReading & { at: string }, label: string): Change {
+  return { label, edits: [edit(build, ['setup', 'readings', setupReadingId(reading)], { ...reading } as unknown as Json)] }
+}
+
+/** What cannot be among the readings, each with its place. */
+export const setupProblems = (build: Build): Finding[] =>
+  Object.entries(build.setup.readings).flatMap(([id, r]) => {
+    const { from, to, unit } = SETUP_BOUNDS[r.what]
+    const path = `setup.readings.${id}`
+    const wants = r.what === 'relief' ? r.string === undefined : r.string !== undefined && r.string <= build.strings
+    return [
+      ...(r.value < from || r.value > to
+        ? [{ path: `${path}.value`, why: `A reading of ${r.what} lies from ${from} to ${to} ${unit}.` }]
+        : []),
+      ...(wants
+        ? []
+        : [
+            {
+              path: `${path}.string`,
+              why:
+                r.what === 'relief'
+                  ? 'Relief is of the neck, not of a string.'
+                  : `A reading of ${r.what} names a string from 1 to ${build.strings}.`,
+            },
+          ]),
+    ]
+  })
