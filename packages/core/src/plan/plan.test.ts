@@ -29,18 +29,6 @@ const build = aBuild(
 )
 const plan = (b = build) => evaluate(b, TODAY).plan
 
-describe('dates', () => {
-  it('24 November 2026 is a Tuesday', () => expect(weekday('2026-11-24')).toBe(1))
-  it('adding and counting are each other’s way back, over leap years too', () => {
-    fc.assert(
-      fc.property(fc.integer({ min: -4000, max: 4000 }), (n) => {
-        expect(daysBetween('2027-12-31', addDays('2027-12-31', n)) - n).toBeCloseTo(0, 12)
-      }),
-    )
-    expect(addDays('2028-02-28', 1)).toBe('2028-02-29')
-  })
-})
-
 describe('plan', () => {
   it('everything stands in an order its own befores allow', () => {
     const steps = plan().steps

@@ -13,6 +13,7 @@ import {
   orAnotherPattern,
   probabilityBetween,
   propagate,
+  shifted,
 } from './distribution'
 
 describe('normal distribution', () => {
@@ -27,6 +28,48 @@ describe('normal distribution', () => {
     expect(probabilityBetween(certain(0.4), 0.05, 0.35)).toBe(0)
     const near = (doubt: number) => probabilityBetween(ofSize({ value: 0.2, doubt }), 0.05, 0.35)
     expect(near(1e-6)).toBeCloseTo(1, 12)
+  })
+})
+
+describe('mixtures', () => {
+  const two = [
+    { weight: 0.25, mean: 0, sigma: 1 },
+    { weight: 0.75, mean: 4, sigma: 2 },
+  ]
+  it('what is likely is the heavier half, whichever comes first', () => {
+    expect([likelyOf(two), likelyOf(two.toReversed())]).toEqual([4, 4])
+    expect([doubtOf(two), doubtOf(two.toReversed())]).toEqual([4, 4])
+    expect(meanOf(two)).toBe(3)
+  })
+  it('shifted: all of it, upwards', () =>
+    expect(shifted(two, 1.5).map((n) => [n.mean, n.sigma, n.weight])).toEqual([
+      [1.5, 1, 0.25],
+      [5.5, 2, 0.75],
+    ]))
+  it('the sum of two mixtures has every pair, weighted by both', () => {
+    const sum = linear([
+      [1, two],
+      [-1, two],
+    ])
+    expect(sum.map((n) => n.mean).toSorted((a, b) => a - b)).toEqual([-4, 0, 0, 4])
+    expect(sum.reduce((s, n) => s + n.weight, 0)).toBeCloseTo(1, 12)
+    expect(sum.find((n) => n.mean === 4)!.weight).toBeCloseTo(0.1875, 12)
+    expect(propagate(([a, b]) => a! - b!, [two, two]).find((n) => Math.abs(n.mean - 4) < 1e-9)!.weight).toBeCloseTo(0.1875, 12)
+  })
+  it('all of it lies between minus and plus infinity, and half of a normal below its mean', () => {
+    expect(probabilityBetween(two, -Infinity, Infinity)).toBeCloseTo(1, 12)
+    expect(probabilityBetween(normal(2, 3), -Infinity, 2)).toBeCloseTo(0.5, 12)
+    expect(probabilityBetween(normal(2, 3), 2, Infinity)).toBeCloseTo(0.5, 12)
+    expect(probabilityBetween(normal(0, 1), -Infinity, -9)).toBe(0)
+  })
+  it('without doubt a limit met within a billionth is inside, and a little beyond it is not', () => {
+    expect(probabilityBetween(certain(0.35), 0.05, 0.35 - 5e-10)).toBe(1)
+    expect(probabilityBetween(certain(0.35), 0.05, 0.35 - 5e-9)).toBe(0)
+  })
+  it('no wrong pattern leaves it as it was', () => {
+    const d = normal(1, 0.1)
+    expect(orAnotherPattern(d, 0, 4)).toBe(d)
+    expect(orAnotherPattern(d, 0.2, 4).map((n) => n.weight)).toEqual([0.8, 0.2])
   })
 })
 

@@ -35,5 +35,16 @@ describe('capacitances', () => {
   ])('the mark %s', (text, farad) => expect(value(parseFarads(text))).toBeCloseTo(farad, 15))
   it('tolerance letters', () => expect(TOLERANCE_LETTER).toEqual({ J: 0.05, K: 0.1, M: 0.2 }))
   it.each(['', '22', 'cap'])('refuses "%s" with a sentence', (text) => expect(value(parseFarads(text))).toMatch(/22n/))
+  it('at a thousand the letter changes', () => {
+    expect([999, 999.9, 1000, 999_000, 999_999, 1e6].map((x) => printOhms(x))).toEqual([
+      '999 Ω',
+      '1.00 k',
+      '1.00 k',
+      '999 k',
+      '1.00 M',
+      '1.00 M',
+    ])
+    expect([999e-12, 999.9e-12, 1e-9, 999e-9, 999.9e-9, 4.7e-6].map(printFarads)).toEqual(['999 p', '1 n', '1 n', '999 n', '1 u', '4.7 u'])
+  })
   it('prints', () => expect([22e-9, 500e-12, 1e-7].map(printFarads)).toEqual(['22 n', '500 p', '100 n']))
 })

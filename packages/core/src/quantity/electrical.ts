@@ -46,18 +46,19 @@ export function parseFarads(text: string): Parsed<number> {
 /** Tolerance letters of IEC 60062, as fractions. [published: IEC 60062] */
 export const TOLERANCE_LETTER = { J: 0.05, K: 0.1, M: 0.2 } as const
 
-const figures = (x: number, n: number) => String(Number(x.toPrecision(n)))
-
 /** Prints ohms the way a meter does: 470 Ω, 8.80 k, 250 k, 1.00 M. */
 export function printOhms(ohm: number, digits = 3): string {
-  if (ohm >= 1e6) return `${(ohm / 1e6).toPrecision(digits)} M`
-  if (ohm >= 1e3) return `${(ohm / 1e3).toPrecision(digits)} k`
-  return `${figures(ohm, digits)} Ω`
+  // Rounded first: 999 999 ohm are 1.00 M.
+  const shown = Number(ohm.toPrecision(digits))
+  if (shown >= 1e6) return `${(shown / 1e6).toPrecision(digits)} M`
+  if (shown >= 1e3) return `${(shown / 1e3).toPrecision(digits)} k`
+  return `${shown} Ω`
 }
 
 /** Prints farads with the usual letter: 22 n, 500 p, 0.1 u. */
 export function printFarads(farad: number): string {
-  if (farad < 1e-9) return `${figures(farad * 1e12, 3)} p`
-  if (farad < 1e-6) return `${figures(farad * 1e9, 3)} n`
-  return `${figures(farad * 1e6, 3)} u`
+  const pico = Number((farad * 1e12).toPrecision(3))
+  if (pico < 1e3) return `${pico} p`
+  if (pico < 1e6) return `${Number((pico / 1e3).toPrecision(3))} n`
+  return `${Number((pico / 1e6).toPrecision(3))} u`
 }

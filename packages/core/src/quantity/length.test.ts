@@ -61,5 +61,17 @@ describe('printing lengths', () => {
       }),
     )
   })
+  it('a sixteenth is a fraction, a hair less is thou; below nothing both keep their sign and the sign of what is off', () => {
+    expect(printInch(25.4 / 16).text).toBe('1/16 in')
+    expect(printInch(25.4 / 16 - 0.001).text).toBe('62.5 thou')
+    expect(printInch(-0.5).text).toBe('-19.7 thou')
+    expect(printInch(-41.3)).toEqual({ text: '-1-5/8 in', error: expect.closeTo(0.025, 6) as number })
+    expect(printInch(41.3).error).toBeCloseTo(-0.025, 6)
+  })
+  it('whole inches are whole; what is 0.06 mm off a 64th is a fraction, a little more is a decimal', () => {
+    expect(printInch(50.8).text).toBe('2 in')
+    expect(printInch(50.8 + 0.0599).text).toBe('2 in')
+    expect(printInch(50.8 + 0.0601).text).toBe('2.002 in')
+  })
   it('never prints a minus before nothing', () => expect(printMm(-0.001)).toBe('0'))
 })

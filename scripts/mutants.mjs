@@ -1,0 +1,47 @@
+// Plants small faults in core, one at a time, and counts how many a test sees: npm run mutants -- judge physics. A folder with a
+// share behind it, as in fit=0.1, is judged by a sample of its declarations. Not part of the checks: it takes hours.
+import { Stryker } from '@stryker-mutator/core'
+import { rmSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+
+const root = fileURLToPath(new URL('../', import.meta.url))
+/** Which tests a folder answers to, where they are not its own alone. */
+const TESTS = {
+  judge: ['judge', 'fit/*.test.ts', 'fit/neck', 'fit/controls'],
+  stations: ['stations', 'plan', 'evaluate'],
+  drawing: ['drawing', 'instrument', 'fit'],
+  fit: ['fit'],
+}
+const asked = process.argv.slice(2)
+if (!asked.length) throw new Error('Name the folders of core to try, as in: npm run mutants -- quantity physics')
+
+process.chdir(`${root}/packages/core`)
+const rows = []
+for (const one of asked) {
+  const [folder, share = '1'] = one.split('=')
+  const tests = (TESTS[folder] ?? [folder]).map((t) => (t.endsWith('.ts') ? `src/${t}` : `src/${t}/**/*.test.ts`))
+  process.env.MUTANT_TESTS = tests.join(',')
+  process.env.MUTANT_SHARE = share
+  const results = await new Stryker({
+    mutate: [`src/${folder}/**/*.ts`, '!src/**/*.test.ts', '!src/**/index.ts'],
+    testRunner: 'vitest',
+    vitest: { configFile: `${root}/scripts/mutants/vitest.config.mjs`, related: false },
+    plugins: ['@stryker-mutator/vitest-runner', `${root}/scripts/mutants/sample.mjs`],
+    ignorers: ['sample'],
+    coverageAnalysis: 'perTest',
+    reporters: [],
+    concurrency: Number(process.env.MUTANTS_AT_ONCE ?? 2),
+    timeoutMS: 20_000,
+    tempDirName: `.mutants-${process.pid}`,
+    logLevel: 'error',
+    // Words are no rules: a test that knew each sentence by heart would find nothing worth finding.
+    mutator: { excludedMutations: ['StringLiteral', 'ObjectLiteral', 'Regex'] },
+  }).runMutationTest()
+  for (const r of results.filter((m) => m.status === 'Survived' || m.status === 'NoCoverage'))
+    console.log(`  ${r.fileName.split('/src/').at(-1)}:${r.location.start.line + 1} ${r.mutatorName}: ${r.replacement.replaceAll(/\s+/g, ' ').slice(0, 90)}`)
+  const count = (...states) => results.filter((r) => states.includes(r.status)).length
+  const [seen, missed] = [count('Killed', 'Timeout'), count('Survived', 'NoCoverage')]
+  rows.push(`${folder.padEnd(18)} ${seen} of ${seen + missed} seen, ${((100 * seen) / Math.max(1, seen + missed)).toFixed(0)} %${share === '1' ? '' : `, a sample of ${share}`}`)
+  console.log(rows.at(-1))
+}
+rmSync(`.mutants-${process.pid}`, { recursive: true, force: true })
