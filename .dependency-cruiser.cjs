@@ -90,7 +90,7 @@ module.exports = {
   ],
   options: {
     doNotFollow: { path: 'node_modules' },
-    exclude: { path: '(\\.test\\.tsx?$|/dist/)' },
+    exclude: { path: '(\\.test\\.tsx?$|/dist/|/\\.mutants-)' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.json' },
     enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import'], extensions: ['.ts', '.tsx', '.js', '.mjs', '.css'] },

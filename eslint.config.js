@@ -4,7 +4,7 @@ import ts from 'typescript-eslint'
 import globals from 'globals'
 
 export default ts.config(
-  { ignores: ['**/dist', '**/node_modules', 'apps/server/drizzle', 'test-results'] },
+  { ignores: ['**/.mutants-*', '**/dist', '**/node_modules', 'apps/server/drizzle', 'test-results'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   {

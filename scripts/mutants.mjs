@@ -38,10 +38,14 @@ for (const one of asked) {
     mutator: { excludedMutations: ['StringLiteral', 'ObjectLiteral', 'Regex'] },
   }).runMutationTest()
   for (const r of results.filter((m) => m.status === 'Survived' || m.status === 'NoCoverage'))
-    console.log(`  ${r.fileName.split('/src/').at(-1)}:${r.location.start.line + 1} ${r.mutatorName}: ${r.replacement.replaceAll(/\s+/g, ' ').slice(0, 90)}`)
+    console.log(
+      `  ${r.fileName.split('/src/').at(-1)}:${r.location.start.line + 1} ${r.mutatorName}: ${r.replacement.replaceAll(/\s+/g, ' ').slice(0, 90)}`,
+    )
   const count = (...states) => results.filter((r) => states.includes(r.status)).length
   const [seen, missed] = [count('Killed', 'Timeout'), count('Survived', 'NoCoverage')]
-  rows.push(`${folder.padEnd(18)} ${seen} of ${seen + missed} seen, ${((100 * seen) / Math.max(1, seen + missed)).toFixed(0)} %${share === '1' ? '' : `, a sample of ${share}`}`)
+  rows.push(
+    `${folder.padEnd(18)} ${seen} of ${seen + missed} seen, ${((100 * seen) / Math.max(1, seen + missed)).toFixed(0)} %${share === '1' ? '' : `, a sample of ${share}`}`,
+  )
   console.log(rows.at(-1))
 }
 rmSync(`.mutants-${process.pid}`, { recursive: true, force: true })

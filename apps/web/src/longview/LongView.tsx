@@ -9,6 +9,7 @@ import { usePrefs } from '../state/prefs'
 import { spread } from './spread'
 import { ticks } from './ticks'
 import { acrossIn, useLongView } from './useLongView'
+import { Tool } from './LongViewTools'
 
 /** Something a station pins on the instrument: a peg, a hole's number, a tick. Drawn at one size however far it is zoomed. */
 export interface Pin {
@@ -204,15 +205,3 @@ function Centre({ project, width }: { project: (p: Point) => Point; width: numbe
   const y = project({ x: 0, y: 0 }).y
   return <line className="mk mk-line mk-centre" x1={0} x2={width} y1={y} y2={y} aria-hidden="true" opacity={0.55} />
 }
-
-const Tool = ({ label, onClick, children }: { label: string; onClick: () => void; children: ReactNode }) => (
-  <button
-    type="button"
-    aria-label={label}
-    title={label}
-    onClick={onClick}
-    className="grid size-10 place-items-center text-soft hover:text-violet"
-  >
-    {children}
-  </button>
-)

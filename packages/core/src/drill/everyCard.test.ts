@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { BITS, tipCone } from '../physics/pilot'
 import { aPart } from '../testing/bench'
 import { changed, fullBuild, without } from '../testing/fullBuild'
-import { drawHole, exitError, holeCards } from './holes'
+import { drawHole, holeCards } from './holes'
+import { exitError } from './stringHoles'
 
 const fixed = () => {
   const b = changed(

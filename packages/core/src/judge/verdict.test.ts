@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { WIDTH_BANDS } from '../fit/neck/pocketWidth'
+import { WIDTH_BANDS } from '../fit/neck/pocketWidth.limits'
 import { normal } from '../quantity/distribution'
 import { judge, worst, type Class } from './verdict'
 

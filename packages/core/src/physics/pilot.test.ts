@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { exitError } from '../drill/holes'
+import { exitError } from '../drill/stringHoles'
 import { blindDepth, pilotBit, tipCone, withdrawal } from './pilot'
 
 describe('pilot holes', () => {

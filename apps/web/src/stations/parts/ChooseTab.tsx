@@ -10,7 +10,6 @@ import {
   type RankBy,
   type Slot,
   type StockItem,
-  type Verdict,
   type WhyNot,
 } from '@snug/core'
 import { useMemo, useState } from 'react'
@@ -21,7 +20,6 @@ import { usePrefs } from '../../state/prefs'
 import { shopWorker, stopShopWorker } from '../../workers/compute'
 import { Button } from '../../ui/Button'
 import { NumberEntry } from '../../ui/NumberEntry'
-import { PegMark } from '../../ui/PegMark'
 import { ThingRow } from '../../ui/ThingRow'
 import { PartsList } from './PartsList'
 import { stockDrawing } from './stockDrawing'
@@ -29,6 +27,7 @@ import { OpenSlots } from './OpenSlots'
 import { ToolsHere } from './ToolsHere'
 import { useCandidates } from './useStock'
 import { WhyNotPanel } from './WhyNotPanel'
+import { SetInHand } from './SetInHand'
 
 const RANKS: readonly (readonly [RankBy, string])[] = [
   ['money', 'least money'],
@@ -238,53 +237,4 @@ const present = (build: ReturnType<typeof useOpenBuild>, slot: Slot): StockItem[
 const titleOf = (s: ChosenSet) => {
   const others = s.items.filter((x) => !x.item.id.startsWith('here-'))
   return others.length ? others.map((x) => x.item.part.name).join(' + ') : 'As it is now'
-}
-
-const URGENT: Verdict[] = ['wont-go', 'tight', 'cant-tell', 'loose', 'snug']
-
-function SetInHand({ set, onTake, onTry, currency }: { set: ChosenSet; onTake: () => void; onTry: () => void; currency: string }) {
-  const joints = set.joints.toSorted((a, b) => URGENT.indexOf(a.verdict) - URGENT.indexOf(b.verdict))
-  return (
-    <div>
-      <h2 className="text-[23px]">
-        {set.money.toFixed(2)} {currency}, {set.minutes} min at the bench
-      </h2>
-      <ul className="mt-2">
-        {set.items.map(({ slot, item }) => (
-          <li key={slot} className="flex justify-between gap-3 border-b border-hairline py-1">
-            <span>
-              {item.part.name} <span className="text-soft">{slotSpec(slot).label}</span>
-            </span>
-            <span className="figure whitespace-nowrap">
-              {item.id.startsWith('here-') ? 'is here' : item.holding === 'stash' ? 'stash' : (item.part.price ?? 0).toFixed(2)}
-            </span>
-          </li>
-        ))}
-        {set.parcels.map((p) => (
-          <li key={p.seller} className="flex justify-between gap-3 border-b border-hairline py-1 text-soft">
-            Parcel from {p.seller}
-            <span className="figure">{p.cost.toFixed(2)}</span>
-          </li>
-        ))}
-      </ul>
-      <div className="mt-3 flex gap-2">
-        <Button look="main" onClick={onTake}>
-          Take this set
-        </Button>
-        <Button onClick={onTry}>Only try it</Button>
-      </div>
-      <h3 className="mt-3 text-[18px]">Its joints</h3>
-      <ul>
-        {joints.map((j) => (
-          <li key={j.id} className="grid grid-cols-[auto_1fr] items-center gap-x-3 border-b border-hairline py-1">
-            <PegMark verdict={j.verdict} />
-            <span>
-              {j.title}
-              {j.verdict !== 'snug' && <span className="block text-[13.5px] text-soft">{j.job ?? j.says}</span>}
-            </span>
-          </li>
-        ))}
-      </ul>
-    </div>
-  )
 }

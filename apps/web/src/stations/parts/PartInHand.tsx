@@ -1,8 +1,6 @@
 import {
-  choosePart,
   claimSheet,
   clearSize,
-  freeOf,
   KINDS,
   METALS,
   notAsListed,
@@ -10,7 +8,6 @@ import {
   setIn,
   missingSizes,
   PART_STATES,
-  parseLength,
   removePart,
   setPartField,
   setSize,
@@ -20,13 +17,11 @@ import {
   type PartState,
   type Slot,
   type SlotState,
-  type StockItem,
 } from '@snug/core'
 import { X } from 'lucide-react'
-import { useState } from 'react'
 import { toast } from 'sonner'
 import { TextField } from './TextField'
-import { useStockActs, useCandidates } from './useStock'
+import { useStockActs } from './useStock'
 import { useWhere } from '../../app/where'
 import { api } from '../../state/api'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -35,68 +30,14 @@ import { download } from '../../ui/download'
 import { Choice, Field, INPUT } from '../../ui/Field'
 import { SizeField } from '../../ui/SizeField'
 import { useGradually } from '../../ui/useGradually'
+import { EmptySlot } from './EmptySlot'
+import { PriceField } from './PriceField'
 
 /** The slot in hand: its part with sizes, or what to enter when it is empty. */
 export function PartInHand({ slot }: { slot: Slot }) {
   const build = useOpenBuild()
   const part = build.parts[slot]
   return part ? <Chosen slot={slot} part={part} /> : <EmptySlot slot={slot} />
-}
-
-function EmptySlot({ slot }: { slot: Slot }) {
-  const change = useBuild((s) => s.change)
-  const spec = slotSpec(slot)
-  const kind = KINDS[spec.kind]
-  const [name, setName] = useState('')
-  const { id } = useWhere()
-  const stock = useCandidates([spec.kind])
-  const fitting = (stock.data ?? []).filter((i) => i.holding === 'stash' && freeOf(i, id) > 0)
-  const take = (item: StockItem) => change((b) => choosePart(b, slot, { ...item.part, state: 'in hand' }))
-  const first = Object.values(kind.sizes)
-    .filter((s) => s.required)
-    .slice(0, 4)
-  return (
-    <div>
-      <h2 className="text-[23px]">{spec.label}</h2>
-      <p className="mt-1">
-        {spec.needed
-          ? 'This slot is empty and the build cannot do without it.'
-          : 'This slot is empty. Leave it so if the instrument has none.'}{' '}
-        Enter the part by the name on its bag; then measure{' '}
-        {first.length ? first.map((s) => s.label.toLowerCase()).join(', ') : 'what you can'} first.
-      </p>
-      <form
-        className="mt-3 flex items-end gap-2"
-        onSubmit={(e) => {
-          e.preventDefault()
-          const part: Part = { kind: spec.kind, name: name.trim() || kind.label, state: 'planned', sizes: {}, traits: {} }
-          change((b) => choosePart(b, slot, part))
-        }}
-      >
-        <div className="flex-1">
-          <Field label={`Name of the ${kind.label.toLowerCase()}`}>
-            {(p) => <input {...p} className={INPUT} value={name} maxLength={120} onChange={(e) => setName(e.target.value)} />}
-          </Field>
-        </div>
-        <Button look="main" type="submit">
-          Put it in
-        </Button>
-      </form>
-      {fitting.length > 0 && (
-        <>
-          <h3 className="mt-4 text-[18px]">From the stash</h3>
-          <ul>
-            {fitting.map((s) => (
-              <li key={s.id} className="flex items-center justify-between border-b border-hairline py-1">
-                {s.part.name}
-                <Button onClick={() => take(s)}>Take this one</Button>
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-    </div>
-  )
 }
 
 function Chosen({ slot, part }: { slot: Slot; part: Part }) {
@@ -260,36 +201,5 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
         </Button>
       </div>
     </div>
-  )
-}
-
-function PriceField({ slot, part, currency }: { slot: Slot; part: Part; currency: string }) {
-  const change = useBuild((s) => s.change)
-  const [error, setError] = useState<string>()
-  const [typed, setTyped] = useState<string>()
-  const commit = () => {
-    if (typed === undefined) return
-    const read = typed.trim() === '' ? undefined : parseLength(typed)
-    if (read && (!read.ok || read.value < 0 || read.value > 1e6 || !/^[\d.,\s]+$/.test(typed)))
-      return setError(`"${typed}" is not a price; write it like 12.50, up to 1000000.`)
-    setError(undefined)
-    setTyped(undefined)
-    const price = read?.ok ? read.value : undefined
-    if (price !== part.price) change((b) => setPartField(b, slot, 'price', price))
-  }
-  return (
-    <Field label={`Price, ${currency}`} error={error}>
-      {(p) => (
-        <input
-          {...p}
-          className={`${INPUT} figure`}
-          inputMode="decimal"
-          value={typed ?? part.price ?? ''}
-          onChange={(e) => setTyped(e.target.value)}
-          onBlur={commit}
-          onKeyDown={(e) => e.key === 'Enter' && commit()}
-        />
-      )}
-    </Field>
   )
 }

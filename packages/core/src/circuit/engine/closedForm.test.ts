@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest'
 import reference from './reference.json'
-import { awgDiameter, awgOhmPerMetre } from '../../physics/wireGauge'
 import { taperFraction } from '../model/taper'
 import type { Element } from './netlist'
 import { ohmsBetween, reading } from './ohmmeter'
@@ -87,19 +86,6 @@ describe('ohmmeter [physics]', () => {
 })
 
 // [published: ASTM B258; IEC 60028]
-describe('wire gauges', () => {
-  it.each([
-    [22, 0.644],
-    [24, 0.511],
-    [26, 0.405],
-    [42, 0.0633],
-  ])('AWG %i is %f mm', (n, d) => expect(awgDiameter(n)).toBeCloseTo(d, 3))
-  it('resistance of AWG 22 and 42', () => {
-    expect(awgOhmPerMetre(22)).toBeCloseTo(0.053, 4)
-    expect(awgOhmPerMetre(42)).toBeCloseTo(5.47, 2)
-    expect(awgOhmPerMetre(42, 30) / awgOhmPerMetre(42)).toBeCloseTo(1.0393, 9)
-  })
-})
 
 it('audio taper holds a tenth of its resistance at half turn [practice]', () => {
   expect([0, 5, 6, 10].map((k) => taperFraction('audio', k))).toEqual([0, 0.1, expect.closeTo(0.28, 9), 1])

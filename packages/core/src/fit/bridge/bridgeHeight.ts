@@ -1,19 +1,17 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, sizesFor, traitAt } from '../../document/read'
+import { sizeAt, sizeRef, sizesFor } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { actionAt, afterTilt, CARD, riseOver, saddleHeight, SPARE, STRIP, tiltFor, type SideSetting } from '../../instrument/neckAngle'
-import { TARGETS } from '../../instrument/targets'
+import { actionAt, afterTilt, riseOver, SPARE } from '../../instrument/neckAngle'
 import { jointOf, waitingJoint } from '../../judge/assemble'
-import { check, type Check, type Cure, type DetailTable, type JudgedJoint } from '../../judge/joint'
-import { landing, sizeOr } from '../../judge/known'
+import { check, type Check, type DetailTable, type JudgedJoint } from '../../judge/joint'
 import type { Band } from '../../judge/verdict'
 import { fretPlace } from '../../physics/frets'
-import { likelyOf, linear, normal, ofSize, propagate, type Distribution } from '../../quantity/distribution'
+import { likelyOf, linear, ofSize, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import type { Size } from '../../quantity/size'
-import { heelOf, sideDrawing } from './sideDrawing'
-import { heldAt } from './stringHold'
+import { sideDrawing } from './sideDrawing'
+import { tiltCures, raiseCures } from './bridgeHeight.cures'
+import { tiltOf, wantedAction, wantedSaddle, saddleNow, sideSetting, sideOf } from './sideSetting'
 
 /** Bands of what is left to the nearer stop of the bridge, mm. */
 const RANGE_BANDS: readonly Band[] = [
@@ -21,58 +19,6 @@ const RANGE_BANDS: readonly Band[] = [
   { upTo: SPARE, is: 'tight' },
   { upTo: Infinity, is: 'snug' },
 ]
-/** How exactly a shim is made, degrees. [practice] */
-const SHIM_DOUBT = 0.05
-
-/** Tilt of the pocket's floor, shims planned on paper included. */
-const tiltOf = (build: Build): Size => sizeOr(build, sizeRef('body', 'pocket.tilt'), 0, 0.2)
-
-/** Action at fret 12 the chosen school aims at, mm, middle of both sides. */
-function wantedAction(build: Build): number {
-  const target = TARGETS[build.setup.school]
-  return (target.actionBass + target.actionTreble) / 2
-}
-
-/** Saddle-top height above the body that the wanted action asks for, mm; nothing until heel, pocket, crown and nut are known. */
-export function wantedSaddle(build: Build): Distribution | undefined {
-  const { have, missing } = sizesFor(build, {
-    heel: sizeRef('neck', 'heel.thickness'),
-    pocket: sizeRef('body', 'pocket.depth'),
-    crown: sizeRef('neck', 'crown'),
-    nut: sizeRef('nut', 'slot'),
-  })
-  if (missing.length) return undefined
-  const d = datums(build)
-  const [action, reach] = [wantedAction(build), d.scale - d.mouth]
-  return propagate(
-    ([heel, pocket, crown, nut, phi]) => saddleHeight({ board: heel! - pocket!, crown: crown!, reach, tilt: phi!, action, nut: nut! }),
-    [ofSize(have.heel), ofSize(have.pocket), ofSize(have.crown), ofSize(have.nut), ofSize(tiltOf(build))],
-  )
-}
-
-/** Saddle-top height as the bridge was set, or as the action wanted asks. */
-export function saddleNow(build: Build): Distribution | undefined {
-  return build.setup.saddle === undefined ? wantedSaddle(build) : normal(build.setup.saddle, 0.05)
-}
-
-/** What the goals and the drags reckon from; nothing until heel, pocket, crown, nut and the bridge's range are known. */
-export function sideSetting(build: Build): SideSetting | undefined {
-  const now = wantedSaddle(build)
-  const low = sizeAt(build, sizeRef('bridge', 'height.min'))
-  const high = sizeAt(build, sizeRef('bridge', 'height.max'))
-  if (!now || !low || !high) return undefined
-  const d = datums(build)
-  const held = heldAt(build)
-  return {
-    saddle: likelyOf(now),
-    action: wantedAction(build),
-    low: low.value,
-    high: high.value,
-    reach: d.scale - d.mouth,
-    heel: heelOf(build),
-    ...(held ? { held: { height: held.height.value, distance: held.distance.value } } : {}),
-  }
-}
 
 /** Tilts people try, degrees: a quarter, half, the plastic card under 70 mm, one. [practice] */
 const TRIED = [0, 0.25, 0.5, 0.62, 1]
@@ -237,19 +183,6 @@ export function bridgeHeightJoint(build: Build): JudgedJoint {
   ])
 }
 
-const sideOf = (build: Build): Parameters<typeof sideDrawing>[1] => {
-  const now = saddleNow(build)
-  return {
-    saddle: now && likelyOf(now),
-    tilt: tiltOf(build).value,
-    added: build.jobs[TRIAL_TILT]?.delta ?? 0,
-    held: sideSetting(build)?.held,
-  }
-}
-
-/** The job a tilt on trial stands under. */
-export const TRIAL_TILT = 'bridge-height/trial-tilt'
-
 /** Action as the bridge was set, beside the action wanted; only when its height has been given. */
 function asItStands(build: Build, needed: Distribution): Check[] {
   const set = build.setup.saddle
@@ -286,90 +219,5 @@ function asItStands(build: Build, needed: Distribution): Check[] {
               },
             ],
     }),
-  ]
-}
-
-function tiltCures(build: Build, above: Distribution): Cure[] {
-  const side = sideSetting(build)
-  const least = side && tiltFor(side, { reach: 'least', beyond: landing(above, riseOver(side.reach, SHIM_DOUBT)) })
-  if (!side || !least) return []
-  const card = (Math.atan(CARD / side.heel) * 180) / Math.PI
-  const plan = { slot: 'body' as const, size: 'pocket.tilt', delta: least.tilt, doubt: SHIM_DOUBT }
-  return [
-    ...(traitAt(build, 'neck', 'tiltScrew') === 'screw'
-      ? [
-          {
-            id: 'tilt-screw',
-            job: `Turn the heel’s tilt screw in until the pocket’s end opens by ${printMm(least.shim)} mm.`,
-            how: 'Slacken the neck screws half a turn first, tighten them after; check the side play.',
-            gives: 'nothing',
-            tools: ['key of the tilt screw', 'screwdriver'],
-            plan,
-          },
-        ]
-      : []),
-    {
-      id: 'taper-shim',
-      job: `Tilt the neck ${least.tilt.toFixed(2)}° back: a tapered shim, ${printMm(least.shim)} mm at the pocket’s end.`,
-      how: `A full-length taper supports the whole heel. A plastic card (${CARD} mm) at the end would give ${card.toFixed(2)}° and raise the plane ${printMm(riseOver(side.reach, card), 1)} mm at the saddle.`,
-      gives: 'nothing',
-      tools: ['tapered shim', 'screwdriver'],
-      plan,
-    },
-    {
-      id: 'strip-shim',
-      job: `Or a strip ${printMm(least.strip)} mm thick and ${STRIP} mm wide at the back of the pocket.`,
-      how: 'Quick and easy to undo; the heel lies on its front edge and is hollow before it. Both ways are practised.',
-      gives: 'nothing',
-      tools: ['card or veneer', 'scissors'],
-      plan,
-    },
-    ...middleCure(side),
-  ]
-}
-
-/** The other goal: the bridge in the middle of its range, room to spare either way. */
-function middleCure(side: SideSetting): Cure[] {
-  const middle = tiltFor(side, { reach: 'middle' })
-  if (!middle) return []
-  return [
-    {
-      id: 'shim-to-middle',
-      job: `Or tilt it ${middle.tilt.toFixed(2)}° (${printMm(middle.shim)} mm at the end): the bridge then stands mid-range.`,
-      how: 'More shim than needed now; leaves room both ways and a steeper string over the saddles.',
-      gives: 'nothing',
-      tools: ['tapered shim', 'screwdriver'],
-      plan: { slot: 'body', size: 'pocket.tilt', delta: middle.tilt, doubt: SHIM_DOUBT },
-    },
-  ]
-}
-
-/** Strings too low: a plate under the bridge, or the neck tipped forward. */
-function raiseCures(build: Build, lack: number, below: Distribution): Cure[] {
-  const side = sideSetting(build)
-  const least = side && tiltFor(side, { reach: 'least', beyond: landing(below, riseOver(side.reach, SHIM_DOUBT)) })
-  const missing = lack + landing(below, 0.1)
-  const screw = sizeAt(build, sizeRef('bridge', 'screw.length'))
-  return [
-    {
-      id: 'bridge-plate',
-      job: `Put a plate ${printMm(missing, 1)} mm thick under the bridge, with ${screw ? `screws of ${printMm(screw.value + missing, 0)} mm` : 'longer screws'}.`,
-      how: 'It must conduct where the string ground runs through it. Takes nothing off the body.',
-      gives: 'nothing',
-      tools: ['plate', 'longer screws'],
-      plan: { slot: 'bridge', size: 'height.max', delta: missing, doubt: 0.1 },
-    },
-    ...(least && least.tilt < 0
-      ? [
-          {
-            id: 'less-tilt',
-            job: `Or tip the neck ${Math.abs(least.tilt).toFixed(2)}° forward: a shim of ${printMm(least.shim)} mm at the pocket’s mouth.`,
-            how: 'Takes out a shim at the end first, where there is one. The strings get flatter over the saddles.',
-            gives: 'nothing',
-            tools: ['tapered shim', 'screwdriver'],
-            plan: { slot: 'body' as const, size: 'pocket.tilt', delta: least.tilt, doubt: SHIM_DOUBT },
-          },
-        ]
-      : []),
   ]
 }

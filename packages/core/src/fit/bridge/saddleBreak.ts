@@ -12,7 +12,7 @@ import type { Slot } from '../../parts/slots'
 import { likelyOf, ofSize, propagate, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
-import { saddleNow, sideSetting } from './bridgeHeight'
+import { saddleNow, sideSetting } from './sideSetting'
 import { stringHold, type StringHold } from './stringHold'
 
 const WHERE: Record<StringHold['by'], { title: string; label: string }> = {

@@ -4,7 +4,7 @@ import { leadRuns, openedBy } from '../../instrument/leads'
 import { aPart, jointIn } from '../../testing/bench'
 import { changed, fullBuild, without } from '../../testing/fullBuild'
 import { checkIn, judgeRows } from '../../testing/rows'
-import { packing } from './potInGuard'
+import { packing } from './potPanel'
 
 // Limits [practice], sums [physics].
 describe('pots through the guard', () => {

@@ -1,9 +1,6 @@
 import type { Build } from '../../document/build'
 import { sizeRef, sizesFor, valueAt } from '../../document/read'
-import type { Drawing, Mark } from '../../drawing/drawing'
 import { filmOn } from '../../finish/film'
-import { rectangle } from '../../geometry/box'
-import { pt } from '../../geometry/point'
 import { controlPlace } from '../../instrument/controlPlace'
 import { jointOf, waitingJoint } from '../../judge/assemble'
 import { check, type Check, type Cure, type JudgedJoint } from '../../judge/joint'
@@ -11,6 +8,8 @@ import type { Band } from '../../judge/verdict'
 import { likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
+import { potDrawing } from './potInGuard.draw'
+import { WASHER, NUT, CLEAR, type PotSlot, packing, panelOf } from './potPanel'
 
 /** Hole minus bushing, mm: at least 0.1 to pass, over 0.8 it wanders. [practice] */
 const HOLE_BANDS: readonly Band[] = [
@@ -31,30 +30,6 @@ const DEPTH_BANDS: readonly Band[] = [
   { upTo: 2, is: 'tight' },
   { upTo: Infinity, is: 'snug' },
 ]
-const WASHER = 0.6
-const NUT = 2
-const CLEAR = 0.1
-/** Thread that must stay above the nut for it to hold, mm. [practice] */
-const THREAD_KEPT = 0.3
-
-export type PotSlot = 'pot-volume' | 'pot-tone'
-
-/**
- * Packing that takes up a surplus of thread: inner nuts first, washers for the rest, a little thread kept over the nut, mm.
- * @returns how many of each, and how much thread is left over
- */
-export function packing(surplus: number, nut: number, washer: number): { nuts: number; washers: number; left: number } {
-  const count = (room: number, thick: number) => Math.max(0, Math.floor((room - THREAD_KEPT) / thick + 1e-9))
-  const nuts = count(surplus, nut)
-  const washers = count(surplus - nuts * nut, washer)
-  return { nuts, washers, left: surplus - nuts * nut - washers * washer }
-}
-
-/** What a control is mounted through: the guard, or the body's own top where there is none. */
-export const panelOf = (build: Build) =>
-  build.parts.guard
-    ? ({ slot: 'guard', name: 'guard', hole: sizeRef('guard', 'pot.hole'), thickness: sizeRef('guard', 'thickness') } as const)
-    : ({ slot: 'body', name: 'top', hole: sizeRef('body', 'pot.hole'), thickness: sizeRef('body', 'control.top') } as const)
 
 /** A pot through the guard or top: its hole, its thread, and the room below. */
 export function potInGuardJoint(build: Build, slot: PotSlot): JudgedJoint {
@@ -219,55 +194,4 @@ function depthCheck(build: Build, slot: PotSlot): Check | undefined {
             },
           ],
   })
-}
-
-/** Pot through the guard, cut down its middle, true proportion: guard, washer, nut, thread left over, what packs it. */
-function potDrawing(build: Build, slot: PotSlot, surplus: number): Drawing {
-  const value = (s: PotSlot, size: string, otherwise: number) => valueAt(build, { slot: s, size }) ?? otherwise
-  const panel = panelOf(build)
-  const bushing = value(slot, 'bushing.diameter', 9.5)
-  const length = value(slot, 'bushing.length', 9.5)
-  const entered = build.parts[slot]?.sizes['bushing.length']?.value ?? length
-  const guard = valueAt(build, panel.thickness) ?? 2.5
-  const hole = valueAt(build, panel.hole) ?? 9.5
-  const body = value(slot, 'body.diameter', 24)
-  const depth = value(slot, 'body.depth', 16)
-  const shaft = value(slot, 'shaft.diameter', 6)
-  const nut = value(slot, 'nut.thickness', NUT)
-  const washer = value(slot, 'washer.thickness', WASHER)
-  const packed = entered - length
-  const top = -guard
-  const b = bushing / 2
-  const marks: Mark[] = [
-    { mark: 'area', role: panel.slot === 'guard' ? 'plastic' : 'body-wood', points: rectangle(-26, top, -hole / 2, 0) },
-    { mark: 'area', role: panel.slot === 'guard' ? 'plastic' : 'body-wood', points: rectangle(hole / 2, top, 26, 0) },
-    { mark: 'area', role: 'metal', points: rectangle(-body / 2, packed, body / 2, packed + depth) },
-    { mark: 'area', role: 'metal', points: rectangle(-b, packed - entered, b, packed) },
-    { mark: 'area', role: 'metal', points: rectangle(-b - 3.4, top - washer, b + 3.4, top) },
-    { mark: 'area', role: 'metal', points: rectangle(-b - 2.4, top - washer - nut, b + 2.4, top - washer) },
-    { mark: 'area', role: 'metal', points: rectangle(-shaft / 2, packed - entered - 9, shaft / 2, packed - entered) },
-    { mark: 'line', role: 'centre', points: [pt(0, packed - entered - 12), pt(0, packed + depth + 3)] },
-  ]
-  if (packed > 0) marks.push({ mark: 'area', role: 'good', points: rectangle(-b - 3, 0, b + 3, packed) })
-  if (hole < bushing + CLEAR) {
-    marks.push({ mark: 'area', role: 'remove', points: rectangle(-b - CLEAR / 2, top, -hole / 2, 0) })
-    marks.push({ mark: 'area', role: 'remove', points: rectangle(hole / 2, top, b + CLEAR / 2, 0) })
-  }
-  const nutTop = top - washer - nut
-  if (Math.abs(surplus) > 0.05)
-    marks.push({ mark: 'dimension', from: pt(b + 7, nutTop), to: pt(b + 7, packed - entered), text: printMm(surplus, 1), emphasis: true })
-  marks.push({ mark: 'dimension', from: pt(-b - 9, packed - entered), to: pt(-b - 9, packed), text: printMm(entered, 1) })
-  marks.push({ mark: 'label', at: pt(26, top + guard / 2 + 0.8), text: `${panel.name} ${printMm(guard, 1)}`, anchor: 'end' })
-  return {
-    title: `Pot through the ${panel.name}, cut down the middle`,
-    note: packed > 0 ? 'true proportion · green: packing planned' : 'true proportion · hatched: to ream',
-    marks,
-    bounds: { x: -30, y: packed - entered - 13, width: 60, height: entered + depth + 18 },
-    numbers: [
-      { label: 'Hole and bushing', value: `${printMm(hole, 1)} mm, ${printMm(bushing, 1)} mm` },
-      { label: 'Bushing length', value: `${printMm(entered, 1)} mm` },
-      { label: 'Guard, washer, nut', value: `${printMm(guard, 1)} + ${printMm(washer, 1)} + ${printMm(nut, 1)} mm` },
-      { label: 'Thread over the nut', value: `${printMm(surplus, 1)} mm` },
-    ],
-  }
 }

@@ -1,11 +1,8 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, valueAt } from '../../document/read'
-import type { Mark } from '../../drawing/drawing'
-import { framed } from '../../drawing/sections'
-import { rectangle } from '../../geometry/box'
-import { pt, type Point } from '../../geometry/point'
+import { sizeAt, sizeRef } from '../../document/read'
+import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { laid, PLACES, seenFrom, type Pose } from '../../instrument/guardPlace'
+import { laid, seenFrom, type Pose } from '../../instrument/guardPlace'
 import { outlinePoints } from '../../instrument/outline'
 import { jointOf, waitingJoint, type JointBase } from '../../judge/assemble'
 import { check, type Check, type JudgedJoint } from '../../judge/joint'
@@ -13,6 +10,8 @@ import { gapOf, sizeOr } from '../../judge/known'
 import { likelyOf, linear, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { guardFit } from './guardOpenings'
+import { coverDrawing } from './guardCover.draw'
+import { insideBy, routeCorners, controlRoute, CONTROLS } from './guardRooms'
 
 /** A guard covers a route's edge by at least this, mm. [practice] */
 const COVER = 1.5
@@ -21,22 +20,6 @@ const SCREW_WOOD = 3
 /** Round a control's body there is room for its lugs and wires, mm. [practice] */
 const WIRING = 2
 const STRAIGHT: Pose = { along: 0, across: 0, turn: 0 }
-
-/** Shortest distance from a point to a closed polygon's edge, mm; negative outside. */
-export function insideBy(points: readonly Point[], at: Point): number {
-  let nearest = Infinity
-  let inside = false
-  let q = points[points.length - 1]!
-  for (const p of points) {
-    const [dx, dy] = [p.x - q.x, p.y - q.y]
-    const t = Math.max(0, Math.min(1, ((at.x - q.x) * dx + (at.y - q.y) * dy) / (dx * dx + dy * dy || 1)))
-    const [ex, ey] = [at.x - q.x - t * dx, at.y - q.y - t * dy]
-    nearest = Math.min(nearest, ex * ex + ey * ey)
-    if (q.y > at.y !== p.y > at.y && at.x < (dx * (at.y - q.y)) / dy + q.x) inside = !inside
-    q = p
-  }
-  return inside ? Math.sqrt(nearest) : -Math.sqrt(nearest)
-}
 
 /** With the guard in its best place: does it lie over every route's edge, clear the neck and the bridge, and find wood for its screws? */
 export function guardCoverJoint(build: Build): JudgedJoint {
@@ -52,25 +35,6 @@ export function guardCoverJoint(build: Build): JudgedJoint {
   const checks = [...cover(build, pose), ...neckCut(build), ...bridgeEdge(build, pose), ...controls(build, pose), ...screws(build)]
   const edge = sizeRef('guard', 'screw.edge')
   return checks.length ? jointOf(build, base, checks) : waitingJoint(base, [edge])
-}
-
-/** The guard's outline, laid on the body. */
-function laidOutline(build: Build, pose: Pose): Point[] {
-  const rows = build.parts.guard?.outline
-  if (!rows || rows.length < 3) return []
-  return outlinePoints(rows).map((p) => laid(pose, p))
-}
-
-/** Corners of every route, mm from the heel's end. */
-function routeCorners(build: Build): { place: string; corners: Point[] }[] {
-  const pocket = valueAt(build, sizeRef('body', 'pocket.length'))
-  return PLACES.flatMap((place) => {
-    const v = (k: 'centre' | 'length' | 'width') => valueAt(build, sizeRef('body', `route.${place}.${k}`))
-    const [c, l, w] = [v('centre'), v('length'), v('width')]
-    const side = valueAt(build, sizeRef('body', `route.${place}.side`)) ?? 0
-    if (!build.parts[`pickup-${place}`] || pocket === undefined || c === undefined || l === undefined || w === undefined) return []
-    return [{ place, corners: rectangle(c - pocket - l / 2, side - w / 2, c - pocket + l / 2, side + w / 2) }]
-  })
 }
 
 function cover(build: Build, pose: Pose): Check[] {
@@ -203,19 +167,6 @@ function bridgeEdge(build: Build, pose: Pose): Check[] {
   ]
 }
 
-/** Middle and half sizes of the control route, mm from the heel's end; nothing until all four of its sizes are known. */
-function controlRoute(build: Build): { middle: Point; half: Point } | undefined {
-  const v = (size: `control.${'x' | 'y' | 'length' | 'width'}` | 'pocket.length') => valueAt(build, sizeRef('body', size))
-  const [x, y, l, w, pocket] = [v('control.x'), v('control.y'), v('control.length'), v('control.width'), v('pocket.length')]
-  if (x === undefined || y === undefined || l === undefined || w === undefined || pocket === undefined) return undefined
-  return { middle: pt(x - pocket, y), half: pt(l / 2, w / 2) }
-}
-
-const CONTROLS = [
-  { name: 'volume', slot: 'pot-volume', radius: 'body.diameter', usual: 24 },
-  { name: 'tone', slot: 'pot-tone', radius: 'body.diameter', usual: 24 },
-] as const
-
 /** Every control hangs in the route with its body's radius and room for wires. */
 function controls(build: Build, pose: Pose): Check[] {
   const route = controlRoute(build)
@@ -309,45 +260,4 @@ function screws(build: Build): Check[] {
             ],
     }),
   ]
-}
-
-function coverDrawing(build: Build, pose: Pose) {
-  const own = laidOutline(build, pose)
-  const outline = own.length ? own : rectangle(0, -95, 165, 60)
-  const marks: Mark[] = [{ mark: 'area', role: 'plastic', points: outline }]
-  for (const r of routeCorners(build)) marks.push({ mark: 'area', role: 'cavity', points: r.corners })
-  const control = controlRoute(build)
-  if (control) {
-    const { middle: m, half: h } = control
-    marks.push({ mark: 'area', role: 'cavity', points: rectangle(m.x - h.x, m.y - h.y, m.x + h.x, m.y + h.y) })
-    for (const { name, slot, radius, usual } of CONTROLS) {
-      const [x, y] = [valueAt(build, sizeRef('guard', `${name}.x`)), valueAt(build, sizeRef('guard', `${name}.y`))]
-      if (build.parts[slot] && x !== undefined && y !== undefined)
-        marks.push({
-          mark: 'circle',
-          role: 'metal',
-          at: laid(pose, pt(x, y)),
-          r: (valueAt(build, sizeRef(slot, radius)) ?? usual) / 2,
-        })
-    }
-  }
-  const d = datums(build)
-  const w = (valueAt(build, sizeRef('bridge', 'plate.width')) ?? 80) / 2
-  const front = valueAt(build, sizeRef('bridge', 'plate.front')) ?? 6
-  const x = d.studs - d.heelEnd
-  marks.push({
-    mark: 'area',
-    role: 'metal',
-    points: rectangle(x - front, -w, x - front + (valueAt(build, sizeRef('bridge', 'plate.length')) ?? 36), w),
-  })
-  return framed(
-    'Guard laid over the routes, from above',
-    'true proportion · dark: routes under it',
-    marks,
-    routeCorners(build).map((r) => ({
-      label: `${r.place} route covered by`,
-      value: `${printMm(Math.min(...r.corners.map((c) => insideBy(outline, c))), 1)} mm`,
-    })),
-    0.04,
-  )
 }

@@ -8,25 +8,12 @@ import type { PickupPlace } from '../../instrument/guardPlace'
 import { judged } from '../../judge/assemble'
 import { check, type Check, type Cure, type JudgedJoint } from '../../judge/joint'
 import { amount, gapOf, sizeOr } from '../../judge/known'
-import type { Band } from '../../judge/verdict'
 import { certain, likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import type { Size } from '../../quantity/size'
 import { biteDrawing, screwBite } from './heightScrews'
-
-/** Opening minus cover, total, mm. [practice] */
-const OPENING_BANDS: readonly Band[] = [
-  { upTo: -2.5, is: 'wont-go' },
-  { upTo: 0.05, is: 'tight' },
-  { upTo: 1.6, is: 'snug' },
-  { upTo: Infinity, is: 'loose' },
-]
-/** A hidden route may be as large as it likes. */
-const HIDDEN_BANDS: readonly Band[] = [
-  { upTo: -4, is: 'wont-go' },
-  { upTo: 0, is: 'tight' },
-  { upTo: Infinity, is: 'snug' },
-]
+import { type Frame, frameOf, type Have } from './pickupFrame'
+import { ears } from './pickupEars'
+import { OPENING_BANDS, HIDDEN_BANDS } from './pickupLimits'
 
 /** Clearance a square-cornered cover needs on each side of a rounded opening: (ro - rc)(1 - 1/sqrt 2). [physics] */
 export const cornerNeeds = (opening: number, cover: number): number => Math.max(0, opening - cover) * (1 - Math.SQRT1_2)
@@ -69,37 +56,6 @@ export function pickupRoomJoint(build: Build, place: PickupPlace): JudgedJoint {
 }
 
 const capital = (s: string) => s[0]!.toUpperCase() + s.slice(1)
-
-interface Frame {
-  slot: 'guard' | 'body' | 'ring-neck' | 'ring-bridge'
-  name: string
-  length: SizeRef
-  width: SizeRef
-  radius: SizeRef
-}
-
-function frameOf(build: Build, place: PickupPlace): Frame {
-  const ring = place === 'middle' ? undefined : (`ring-${place}` as const)
-  if (ring && build.parts[ring])
-    return { slot: ring, name: 'ring', length: sizeRef(ring, 'length'), width: sizeRef(ring, 'width'), radius: sizeRef(ring, 'radius') }
-  if (build.parts.guard)
-    return {
-      slot: 'guard',
-      name: 'guard opening',
-      length: sizeRef('guard', `opening.${place}.length`),
-      width: sizeRef('guard', `opening.${place}.width`),
-      radius: sizeRef('guard', `opening.${place}.radius`),
-    }
-  return {
-    slot: 'body',
-    name: 'route',
-    length: sizeRef('body', `route.${place}.length`),
-    width: sizeRef('body', `route.${place}.width`),
-    radius: sizeRef('body', `route.${place}.radius`),
-  }
-}
-
-type Have = Record<'length' | 'width' | 'openLength' | 'openWidth', Size>
 
 function sides(build: Build, frame: Frame, have: Have, refs: Record<keyof Have, SizeRef>): Check[] {
   const one = (id: 'length' | 'width', label: string, open: 'openLength' | 'openWidth') => {
@@ -333,46 +289,6 @@ function depth(build: Build, place: PickupPlace): Check[] {
                 gives: 'body',
                 tools: ['router', 'bearing bit'],
                 plan: { slot: 'body', size: refs.route.size, delta: 1.5 - likelyOf(c), doubt: 0.5 },
-              },
-            ],
-    }),
-  ]
-}
-
-/** Ears hang into the route with the pickup, so it has to be as wide as they are. */
-function ears(build: Build, place: PickupPlace): Check[] {
-  const refs = { span: sizeRef(`pickup-${place}`, 'ears.span'), width: sizeRef('body', `route.${place}.width`) }
-  const span = sizeAt(build, refs.span)
-  const width = sizeAt(build, refs.width)
-  if (!span || !width) return []
-  const c = gapOf([
-    [1, width],
-    [-1, span],
-  ])
-  const take = 0.8 - likelyOf(c)
-  return [
-    check({
-      id: 'ears',
-      label: 'Route minus ears',
-      clearance: c,
-      bands: HIDDEN_BANDS,
-      coats: filmOn(build, 2),
-      reads: Object.values(refs),
-      says: ({ verdict }) =>
-        verdict === 'snug'
-          ? 'The ears hang free in the route.'
-          : `The ears are ${printMm(Math.abs(likelyOf(c)), 1)} mm wider than the route: the pickup sits on the wood and cannot be lowered.`,
-      cures: ({ verdict }) =>
-        verdict === 'snug'
-          ? []
-          : [
-              {
-                id: `ease-ears-${place}`,
-                job: `Cut the route ${printMm(take / 2, 1)} mm wider at each end for the ears.`,
-                how: 'Only where the ears are; a drill of that depth and a chisel do it. Or file the ears round, wrapped.',
-                gives: 'body',
-                tools: ['chisel', 'drill'],
-                plan: { slot: 'body', size: `route.${place}.width`, delta: take, doubt: 0.3 },
               },
             ],
     }),

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { packing } from './controls/potInGuard'
-import { cornerStandOff, shavingAmount, wallToEase } from './neck/pocketWidth'
-import { boardMargins } from './neck/stringsOnBoard'
+import { cornerStandOff } from './pocketCorner'
+import { shavingAmount, wallToEase } from './pocketWidth.words'
 
 describe('pocket', () => {
   // [physics: circle in circle]
@@ -23,28 +22,5 @@ describe('pocket', () => {
     // treble side, so straightening it moves the mouth towards the bass.
     const slope = 0.6 / (647.7 - 424)
     expect(slope * (386 - 424)).toBeLessThan(0)
-  })
-})
-
-describe('strings on the board', () => {
-  const board = { widthEnd: 56.2, scale: 647.7, frets: 22, pocketMiddle: 424 }
-  it('a straight neck leaves the same on both sides', () => {
-    const m = boardMargins(board, { nut: 35.5, bridge: 52.5 }, 0)
-    expect(m.bass).toBeCloseTo(m.treble, 9)
-    expect(m.bass).toBeCloseTo((56.2 - 47.73) / 2, 2)
-  })
-  it('an axis passing on the bass side leaves less on the treble side, and mirrors', () => {
-    const a = boardMargins(board, { nut: 35.5, bridge: 52.5 }, 1)
-    const b = boardMargins(board, { nut: 35.5, bridge: 52.5 }, -1)
-    expect(a.treble).toBeLessThan(a.bass)
-    expect(a.bass).toBeCloseTo(b.treble, 12)
-  })
-})
-
-describe('pots through a guard', () => {
-  it('9.5 bushing, 3.0 top, 0.6 washer, 2.2 nut leaves 3.7: one inner nut and two washers', () => {
-    const surplus = 9.5 - 3 - 0.6 - 2.2
-    expect(surplus).toBeCloseTo(3.7, 9)
-    expect(packing(surplus, 2.2, 0.6)).toMatchObject({ nuts: 1, washers: 2 })
   })
 })

@@ -1,0 +1,28 @@
+import { KINDS, type KindName } from '@snug/core'
+import { useState } from 'react'
+import { Button } from '../../ui/Button'
+import { INPUT } from '../../ui/Field'
+import { openSheet } from '../../ui/openSheet'
+
+export function Copy() {
+  const [kind, setKind] = useState<KindName>('neck')
+  return (
+    <div>
+      <h2 className="text-[23px]">Copy from an instrument you like</h2>
+      <p className="mt-1">
+        Necks are chosen by feel. Print the sheet, take it and the calipers to the instrument, and enter the readings under Parts
+        afterwards.
+      </p>
+      <select aria-label="What to copy" className={`${INPUT} mt-2`} value={kind} onChange={(e) => setKind(e.target.value as KindName)}>
+        {(['neck', 'body', 'guard', 'bridge', 'pickup', 'tuners', 'nut'] as const).map((k) => (
+          <option key={k} value={k}>
+            {KINDS[k].label}
+          </option>
+        ))}
+      </select>
+      <Button look="main" className="mt-2" onClick={() => void openSheet((f) => f.measuringSheet(kind))}>
+        Print the measuring sheet
+      </Button>
+    </div>
+  )
+}

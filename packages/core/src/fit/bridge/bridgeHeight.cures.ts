@@ -1,0 +1,93 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, traitAt } from '../../document/read'
+import { CARD, riseOver, STRIP, tiltFor, type SideSetting } from '../../instrument/neckAngle'
+import { type Cure } from '../../judge/joint'
+import { landing } from '../../judge/known'
+import { type Distribution } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+import { SHIM_DOUBT, sideSetting } from './sideSetting'
+
+export function tiltCures(build: Build, above: Distribution): Cure[] {
+  const side = sideSetting(build)
+  const least = side && tiltFor(side, { reach: 'least', beyond: landing(above, riseOver(side.reach, SHIM_DOUBT)) })
+  if (!side || !least) return []
+  const card = (Math.atan(CARD / side.heel) * 180) / Math.PI
+  const plan = { slot: 'body' as const, size: 'pocket.tilt', delta: least.tilt, doubt: SHIM_DOUBT }
+  return [
+    ...(traitAt(build, 'neck', 'tiltScrew') === 'screw'
+      ? [
+          {
+            id: 'tilt-screw',
+            job: `Turn the heel’s tilt screw in until the pocket’s end opens by ${printMm(least.shim)} mm.`,
+            how: 'Slacken the neck screws half a turn first, tighten them after; check the side play.',
+            gives: 'nothing',
+            tools: ['key of the tilt screw', 'screwdriver'],
+            plan,
+          },
+        ]
+      : []),
+    {
+      id: 'taper-shim',
+      job: `Tilt the neck ${least.tilt.toFixed(2)}° back: a tapered shim, ${printMm(least.shim)} mm at the pocket’s end.`,
+      how: `A full-length taper supports the whole heel. A plastic card (${CARD} mm) at the end would give ${card.toFixed(2)}° and raise the plane ${printMm(riseOver(side.reach, card), 1)} mm at the saddle.`,
+      gives: 'nothing',
+      tools: ['tapered shim', 'screwdriver'],
+      plan,
+    },
+    {
+      id: 'strip-shim',
+      job: `Or a strip ${printMm(least.strip)} mm thick and ${STRIP} mm wide at the back of the pocket.`,
+      how: 'Quick and easy to undo; the heel lies on its front edge and is hollow before it. Both ways are practised.',
+      gives: 'nothing',
+      tools: ['card or veneer', 'scissors'],
+      plan,
+    },
+    ...middleCure(side),
+  ]
+}
+
+/** The other goal: the bridge in the middle of its range, room to spare either way. */
+function middleCure(side: SideSetting): Cure[] {
+  const middle = tiltFor(side, { reach: 'middle' })
+  if (!middle) return []
+  return [
+    {
+      id: 'shim-to-middle',
+      job: `Or tilt it ${middle.tilt.toFixed(2)}° (${printMm(middle.shim)} mm at the end): the bridge then stands mid-range.`,
+      how: 'More shim than needed now; leaves room both ways and a steeper string over the saddles.',
+      gives: 'nothing',
+      tools: ['tapered shim', 'screwdriver'],
+      plan: { slot: 'body', size: 'pocket.tilt', delta: middle.tilt, doubt: SHIM_DOUBT },
+    },
+  ]
+}
+
+/** Strings too low: a plate under the bridge, or the neck tipped forward. */
+export function raiseCures(build: Build, lack: number, below: Distribution): Cure[] {
+  const side = sideSetting(build)
+  const least = side && tiltFor(side, { reach: 'least', beyond: landing(below, riseOver(side.reach, SHIM_DOUBT)) })
+  const missing = lack + landing(below, 0.1)
+  const screw = sizeAt(build, sizeRef('bridge', 'screw.length'))
+  return [
+    {
+      id: 'bridge-plate',
+      job: `Put a plate ${printMm(missing, 1)} mm thick under the bridge, with ${screw ? `screws of ${printMm(screw.value + missing, 0)} mm` : 'longer screws'}.`,
+      how: 'It must conduct where the string ground runs through it. Takes nothing off the body.',
+      gives: 'nothing',
+      tools: ['plate', 'longer screws'],
+      plan: { slot: 'bridge', size: 'height.max', delta: missing, doubt: 0.1 },
+    },
+    ...(least && least.tilt < 0
+      ? [
+          {
+            id: 'less-tilt',
+            job: `Or tip the neck ${Math.abs(least.tilt).toFixed(2)}° forward: a shim of ${printMm(least.shim)} mm at the pocket’s mouth.`,
+            how: 'Takes out a shim at the end first, where there is one. The strings get flatter over the saddles.',
+            gives: 'nothing',
+            tools: ['tapered shim', 'screwdriver'],
+            plan: { slot: 'body' as const, size: 'pocket.tilt', delta: least.tilt, doubt: SHIM_DOUBT },
+          },
+        ]
+      : []),
+  ]
+}

@@ -1,0 +1,96 @@
+import type { Build } from '../../document/build'
+import { filmOn } from '../../finish/film'
+import { check, type Check, type Cure } from '../../judge/joint'
+import { gapOf } from '../../judge/known'
+import type { Band } from '../../judge/verdict'
+import { likelyOf } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+import type { Size } from '../../quantity/size'
+
+/** Bushing minus bore, mm: +0.05 to +0.15 taps in square. [practice] */
+export const PRESS_BANDS: readonly Band[] = [
+  { upTo: -0.8, is: 'wont-go' },
+  { upTo: 0.03, is: 'loose' },
+  { upTo: 0.17, is: 'snug' },
+  { upTo: 0.9, is: 'tight' },
+  { upTo: Infinity, is: 'wont-go' },
+]
+
+/** A bushing tapped into the body: bridge studs and tailpiece studs alike. */
+export function pressCheck(
+  build: Build,
+  {
+    id,
+    label,
+    stud,
+    bore,
+    reads,
+    slot,
+    size,
+  }: { id: string; label: string; stud: Size; bore: Size; reads: Check['reads']; slot: 'body'; size: string },
+): Check {
+  const i = gapOf([
+    [1, stud],
+    [-1, bore],
+  ])
+  return check({
+    id,
+    label,
+    clearance: i,
+    bands: PRESS_BANDS,
+    // Film in the bore makes it smaller, so the bushing sits tighter.
+    coats: -filmOn(build, 2),
+    reads,
+    says: () => {
+      const v = likelyOf(i)
+      if (v < 0.03)
+        return `The bore is ${printMm(Math.max(0, -v))} mm larger than the bushing: the studs stand loose and lean under string pull.`
+      if (v <= 0.17)
+        return `The bushing taps in, ${printMm(v)} mm larger than its bore: square, protected, after trying the bridge on loose posts.`
+      return `The bushing is ${printMm(v)} mm larger than its bore; driven in it splits the wood.`
+    },
+    cures: ({ verdict }) => (verdict === 'snug' ? [] : pressCures(stud, bore, { slot, size })),
+  })
+}
+
+function pressCures(stud: Size, bore: Size, ref: { slot: 'body'; size: string }): Cure[] {
+  const v = stud.value - bore.value
+  const to = stud.value - 0.1
+  if (v > 0.15)
+    return [
+      {
+        id: 'ream-bore',
+        job: `Drill the bores out to ${printMm(to)} mm.`,
+        how: 'Try the bit in scrap of the same wood first; drill press or stand, tape flag for the depth.',
+        gives: 'body',
+        tools: ['bit of that size', 'drill stand'],
+        plan: { ...ref, delta: to - bore.value, doubt: 0.04 },
+      },
+    ]
+  const lack = Math.max(0.1, 0.1 - v)
+  return [
+    {
+      id: 'wrap-stud',
+      job: `Wrap the bushing: ${printMm(lack / 2)} mm of paper or foil all round.`,
+      how: 'Reversible, tried first. Press with the stud in, protected, square to the top.',
+      gives: 'nothing',
+      tools: ['paper or foil strip', 'clamp or soft-faced hammer'],
+      plan: { ...ref, delta: -lack, doubt: 0.04 },
+    },
+    {
+      id: 'plug-stud',
+      job: 'Or plug the bore with dowel of the same grain and drill it anew.',
+      how: 'An evening to dry; lasts for good. Before any finish.',
+      gives: 'nothing',
+      tools: ['dowel', 'wood glue', 'drill stand'],
+      plan: { ...ref, delta: to - bore.value, doubt: 0.05 },
+    },
+    {
+      id: 'glue-stud',
+      job: 'Or set the bushing in epoxy.',
+      how: 'Quick, and hard to undo: the bushing comes out only with the wood round it. Gloves; no skin contact.',
+      gives: 'nothing',
+      tools: ['epoxy', 'gloves'],
+    },
+  ]
+}

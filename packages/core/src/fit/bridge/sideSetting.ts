@@ -1,0 +1,77 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, sizesFor } from '../../document/read'
+import { datums } from '../../instrument/datums'
+import { saddleHeight, type SideSetting } from '../../instrument/neckAngle'
+import { TARGETS } from '../../instrument/targets'
+import { sizeOr } from '../../judge/known'
+import { likelyOf, normal, ofSize, propagate, type Distribution } from '../../quantity/distribution'
+import type { Size } from '../../quantity/size'
+import type { sideDrawing } from './sideDrawing'
+import { heelOf } from './sideDrawing'
+import { heldAt } from './stringHold'
+
+/** How exactly a shim is made, degrees. [practice] */
+export const SHIM_DOUBT = 0.05
+
+/** Tilt of the pocket's floor, shims planned on paper included. */
+export const tiltOf = (build: Build): Size => sizeOr(build, sizeRef('body', 'pocket.tilt'), 0, 0.2)
+
+/** Action at fret 12 the chosen school aims at, mm, middle of both sides. */
+export function wantedAction(build: Build): number {
+  const target = TARGETS[build.setup.school]
+  return (target.actionBass + target.actionTreble) / 2
+}
+
+/** Saddle-top height above the body that the wanted action asks for, mm; nothing until heel, pocket, crown and nut are known. */
+export function wantedSaddle(build: Build): Distribution | undefined {
+  const { have, missing } = sizesFor(build, {
+    heel: sizeRef('neck', 'heel.thickness'),
+    pocket: sizeRef('body', 'pocket.depth'),
+    crown: sizeRef('neck', 'crown'),
+    nut: sizeRef('nut', 'slot'),
+  })
+  if (missing.length) return undefined
+  const d = datums(build)
+  const [action, reach] = [wantedAction(build), d.scale - d.mouth]
+  return propagate(
+    ([heel, pocket, crown, nut, phi]) => saddleHeight({ board: heel! - pocket!, crown: crown!, reach, tilt: phi!, action, nut: nut! }),
+    [ofSize(have.heel), ofSize(have.pocket), ofSize(have.crown), ofSize(have.nut), ofSize(tiltOf(build))],
+  )
+}
+
+/** Saddle-top height as the bridge was set, or as the action wanted asks. */
+export function saddleNow(build: Build): Distribution | undefined {
+  return build.setup.saddle === undefined ? wantedSaddle(build) : normal(build.setup.saddle, 0.05)
+}
+
+/** What the goals and the drags reckon from; nothing until heel, pocket, crown, nut and the bridge's range are known. */
+export function sideSetting(build: Build): SideSetting | undefined {
+  const now = wantedSaddle(build)
+  const low = sizeAt(build, sizeRef('bridge', 'height.min'))
+  const high = sizeAt(build, sizeRef('bridge', 'height.max'))
+  if (!now || !low || !high) return undefined
+  const d = datums(build)
+  const held = heldAt(build)
+  return {
+    saddle: likelyOf(now),
+    action: wantedAction(build),
+    low: low.value,
+    high: high.value,
+    reach: d.scale - d.mouth,
+    heel: heelOf(build),
+    ...(held ? { held: { height: held.height.value, distance: held.distance.value } } : {}),
+  }
+}
+
+export const sideOf = (build: Build): Parameters<typeof sideDrawing>[1] => {
+  const now = saddleNow(build)
+  return {
+    saddle: now && likelyOf(now),
+    tilt: tiltOf(build).value,
+    added: build.jobs[TRIAL_TILT]?.delta ?? 0,
+    held: sideSetting(build)?.held,
+  }
+}
+
+/** The job a tilt on trial stands under. */
+export const TRIAL_TILT = 'bridge-height/trial-tilt'

@@ -1,0 +1,31 @@
+import type { Build } from '../../document/build'
+import { sizeRef, valueAt } from '../../document/read'
+import type { Mark } from '../../drawing/drawing'
+import { framed } from '../../drawing/sections'
+import { rectangle } from '../../geometry/box'
+import { pt } from '../../geometry/point'
+import { printMm } from '../../quantity/length'
+
+export function switchDrawing(build: Build) {
+  const route = valueAt(build, sizeRef('body', 'control.depth')) ?? 38
+  const own = valueAt(build, sizeRef('switch', 'depth')) ?? 22
+  const guard = build.parts.guard ? (valueAt(build, sizeRef('guard', 'thickness')) ?? 2.5) : 3
+  const slot = valueAt(build, sizeRef('guard', 'switch.slot')) ?? 27
+  const marks: Mark[] = [
+    { mark: 'area', role: 'plastic', points: rectangle(-36, -guard, -slot / 2, 0) },
+    { mark: 'area', role: 'plastic', points: rectangle(slot / 2, -guard, 36, 0) },
+    {
+      mark: 'area',
+      role: 'body-wood',
+      points: [pt(-46, 0), pt(-36, 0), pt(-36, route), pt(36, route), pt(36, 0), pt(46, 0), pt(46, route + 7), pt(-46, route + 7)],
+    },
+    { mark: 'area', role: 'metal', points: rectangle(-20, 0.5, 20, own) },
+    { mark: 'area', role: 'metal', points: rectangle(-1.2, -15, 1.2, 0.5) },
+    { mark: 'dimension', from: pt(28, 0), to: pt(28, route), text: printMm(route, 1) },
+    { mark: 'dimension', from: pt(-28, 0), to: pt(-28, own), text: printMm(own, 1), emphasis: true },
+  ]
+  return framed('Switch in its cavity', 'true proportion', marks, [
+    { label: 'Route', value: `${printMm(route, 1)} mm deep` },
+    { label: 'Switch', value: `${printMm(own, 1)} mm deep` },
+  ])
+}

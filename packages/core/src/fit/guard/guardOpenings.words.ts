@@ -1,0 +1,99 @@
+import type { Build } from '../../document/build'
+import { sizeRef, valueAt } from '../../document/read'
+import { type Edge, type EdgeFiling, type GuardFit, type PickupPlace } from '../../instrument/guardPlace'
+import { type Cure } from '../../judge/joint'
+import { printMm } from '../../quantity/length'
+
+/** The guard may stand off the heel by this before the gap is seen, mm, and be turned by this before it looks crooked, degrees. [ours] */
+export const GAP_AT_NECK = 1
+/** Wood that must stay between a widened route and the pocket, mm. [practice] */
+const WALL = 3
+
+/** "0.4 mm off the heel, 0.2 mm to the bass side, turned 0.3°". */
+export function poseWords({ pose: { along, across, turn } }: GuardFit): string {
+  const side = Math.abs(across) < 0.05 ? [] : [`${printMm(Math.abs(across), 1)} mm to the ${across > 0 ? 'bass' : 'treble'} side`]
+  const turned = turn === 0 ? [] : [`turned ${Math.abs(turn).toFixed(2)}° with its tail to the ${turn > 0 ? 'bass' : 'treble'} side`]
+  return [along < 0.05 ? 'against the heel' : `${printMm(along, 1)} mm off the heel`, ...side, ...turned].join(', ')
+}
+
+export function openingsSays(fit: GuardFit, verdict: string, measured: boolean): string {
+  if (fit.worst <= 0)
+    return measured
+      ? `All pickups pass with the guard ${poseWords(fit)}.`
+      : 'By the listings all pickups pass, but patterns of two sellers can differ by 5 to 8 mm. Measure opening to opening and route to route.'
+  const head = `No shift cures it: with the guard in its best place the ${fit.worstAt} opening still lacks ${printMm(fit.worst, 1)} mm.`
+  return verdict === 'cant-tell' && !measured ? `${head} That is by the listings; measure opening to opening.` : head
+}
+
+export const isAlong = (edge: Edge) => edge === 'neck side' || edge === 'bridge side'
+const filingWords = (f: EdgeFiling) => `${f.place} opening, ${f.edge}: ${printMm(f.amount, 1)} mm`
+
+export function openingCures(build: Build, fit: GuardFit): Cure[] {
+  if (fit.worst <= 0) return []
+  const [first] = fit.file
+  const only = fit.file.length === 1 && first
+  const gap = first ? gapAfter(build, first) : 0
+  const wood = fit.file.filter((f) => isAlong(f.edge)).map((f) => ({ f, left: woodLeft(build, f) }))
+  const breaks = wood.find((w) => w.left !== undefined && w.left < 0)
+  return [
+    {
+      id: 'file-openings',
+      job: `File the guard: ${fit.file.map(filingWords).join('; ')}.`,
+      how: `Guard ${poseWords(fit)}. Flat file drawn, not pushed; wrap the pickups, filings stick to magnets. A gap of ${printMm(gap, 1)} mm will show beside the ${first?.place ?? ''} cover.`,
+      gives: 'guard',
+      tools: ['flat file', 'tape'],
+      // An edge filed by f moves the opening's middle by f/2 and makes it f longer; only a single edge can be planned so.
+      ...(only
+        ? {
+            plan: {
+              slot: 'guard' as const,
+              size: `opening.${only.place}.${isAlong(only.edge) ? 'length' : 'width'}`,
+              delta: 2 * (only.amount + 0.3),
+              doubt: 0.2,
+            },
+          }
+        : {}),
+    },
+    ...(breaks
+      ? []
+      : wood.map(({ f, left }) => ({
+          id: `open-route-${f.place}`,
+          job: `Or leave the guard whole and open the body’s ${f.place} route by ${printMm(f.amount + 0.3, 1)} mm on its ${otherEdge(f.edge)}, before any finish.`,
+          how:
+            left === undefined
+              ? 'The pickup then sits where the guard holds it.'
+              : `${printMm(left, 1)} mm of wood stays to the pocket. The pickup then sits where the guard holds it.`,
+          gives: 'body',
+          tools: ['router', 'bearing bit'],
+          plan: { slot: 'body' as const, size: `route.${f.place}.length`, delta: 2 * (f.amount + 0.3), doubt: 0.3 },
+        }))),
+    {
+      id: 'other-guard',
+      job: 'Or another guard, cut to this body’s own spacing.',
+      how: breaks
+        ? `Opening the wood instead would break into the pocket: the ${breaks.f.place} route needs ${printMm(breaks.f.amount, 1)} mm there. Ask for opening-centre to opening-centre along the strings, not for a pattern’s name.`
+        : 'Ask for opening-centre to opening-centre along the strings, not for a pattern’s name.',
+      gives: 'the guard',
+      tools: [],
+    },
+  ]
+}
+
+/** EdgeFiling a guard's edge lets the cover back to its route; opening the wood instead gives way on the other side. */
+const otherEdge = (edge: Edge): Edge =>
+  ({ 'neck side': 'bridge side', 'bridge side': 'neck side', 'bass side': 'treble side', 'treble side': 'bass side' })[edge] as Edge
+
+/** Wood left between route and pocket over what must stay, if the route were opened on the neck side instead, mm; nothing when it opens the other way. */
+function woodLeft(build: Build, f: EdgeFiling): number | undefined {
+  if (otherEdge(f.edge) !== 'neck side') return undefined
+  const v = (size: `route.${PickupPlace}.${'centre' | 'length'}` | 'pocket.length') => valueAt(build, sizeRef('body', size))!
+  return v(`route.${f.place}.centre`) - v(`route.${f.place}.length`) / 2 - v('pocket.length') - f.amount - WALL
+}
+
+/** Gap that shows beside the cover once that edge is filed, mm: the opening's own spare and what was taken. */
+export function gapAfter(build: Build, f: EdgeFiling): number {
+  const [open, cover] = isAlong(f.edge) ? (['length', 'length'] as const) : (['width', 'width'] as const)
+  const spare =
+    (valueAt(build, sizeRef('guard', `opening.${f.place}.${open}`)) ?? 0) - (valueAt(build, sizeRef(`pickup-${f.place}`, cover)) ?? 0)
+  return Math.max(0, spare) + f.amount
+}

@@ -1,0 +1,114 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, valueAt } from '../../document/read'
+import { check, type Check } from '../../judge/joint'
+import { gapOf, sizeOr } from '../../judge/known'
+import { likelyOf, linear, ofSize, propagate } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+
+/** Wood that must stay under a headstock screw, mm. [practice] */
+const UNDER_SCREW = 2.5
+
+export function screws(build: Build): Check[] {
+  const refs = { head: sizeRef('neck', 'head.thickness'), screw: sizeRef('tuners', 'screw.length') }
+  const head = sizeAt(build, refs.head)
+  const screw = sizeAt(build, refs.screw)
+  if (!head || !screw) return []
+  const plateRef = sizeRef('tuners', 'plate.thickness')
+  const plate = sizeOr(build, plateRef, 1.2, 0.4)
+  const left = gapOf([
+    [1, head],
+    [1, plate],
+    [-1, screw],
+  ])
+  return [
+    check({
+      id: 'screw',
+      label: 'Wood under the screw’s tip',
+      clearance: linear([[1, left]], -UNDER_SCREW),
+      shown: left,
+      bands: [
+        { upTo: -UNDER_SCREW, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      reads: [...Object.values(refs), plateRef],
+      says: () => `A ${printMm(screw.value, 1)} mm screw leaves ${printMm(likelyOf(left), 1)} mm of wood before the headstock’s face.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'short-tuner-screws',
+                job: `Take tuner screws of ${printMm(head.value + plate.value - UNDER_SCREW, 0)} mm or less.`,
+                how: 'Or nip the tip off and file it round; a screw that comes through shows on the face for good.',
+                gives: 'nothing',
+                tools: ['side cutters', 'file'],
+                plan: { slot: 'tuners', size: 'screw.length', delta: likelyOf(left) - UNDER_SCREW - 0.3, doubt: 0.2 },
+              },
+            ],
+    }),
+  ]
+}
+
+/** Two holes this near each other hold no screw: wood between them, mm. [practice] */
+const BETWEEN = 1
+/** A new screw falls into an old hole of the same place, mm. [practice] */
+const SAME_HOLE = 0.3
+
+/** New tuners on a used headstock: their screws may fall beside the old holes, and the old holes may show. */
+export function oldScrews(build: Build): Check[] {
+  const refs = { old: sizeRef('neck', 'oldScrew.offset'), own: sizeRef('tuners', 'screw.offset') }
+  const old = sizeAt(build, refs.old)
+  const own = sizeAt(build, refs.own)
+  if (!old || !own) return []
+  const [oldSideRef, ownSideRef] = [sizeRef('neck', 'oldScrew.side'), sizeRef('tuners', 'screw.side')]
+  const [oldSide, ownSide] = [sizeOr(build, oldSideRef, 0, 0.5), sizeOr(build, ownSideRef, 0, 0.5)]
+  const apart = propagate(([a, b, c, d]) => Math.hypot(a! - b!, c! - d!), [ofSize(old), ofSize(own), ofSize(oldSide), ofSize(ownSide)])
+  const thread = valueAt(build, sizeRef('tuners', 'screw.thread')) ?? 2.2
+  const width = valueAt(build, sizeRef('tuners', 'housing.width'))
+  const length = valueAt(build, sizeRef('tuners', 'housing.length')) ?? width
+  const covered =
+    width !== undefined && length !== undefined && Math.abs(old.value) <= width / 2 - 1 && Math.abs(oldSide.value) <= length / 2 - 1
+  const away = likelyOf(apart)
+  const clash = away > SAME_HOLE && away < thread + BETWEEN
+  return [
+    check({
+      id: 'old-screws',
+      label: 'New screw from the old hole',
+      clearance: apart,
+      bands: [
+        { upTo: SAME_HOLE, is: 'snug' },
+        { upTo: thread + BETWEEN, is: 'tight' },
+        { upTo: Infinity, is: covered ? 'snug' : 'tight' },
+      ],
+      reads: [...Object.values(refs), oldSideRef, ownSideRef].filter((r) => sizeAt(build, r)),
+      says: () =>
+        away <= SAME_HOLE
+          ? 'The new screws fall into the old holes.'
+          : clash
+            ? `The new screws fall ${printMm(away, 1)} mm beside the old holes: the bit would wander into them.`
+            : covered
+              ? `The old holes lie under the new housings, ${printMm(away, 1)} mm from their screws.`
+              : `The old holes show beside the new housings, ${printMm(away, 1)} mm from the new screws.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'plug-old-screws',
+                job: clash ? 'Plug the old screw holes, then drill the new ones.' : 'Plug the old screw holes and touch them in.',
+                how: 'A tapered sliver of the neck’s wood with glue, cut flush when dry; before any finish. Row aligned by a straight-edge first.',
+                gives: 'nothing',
+                tools: ['wood slivers', 'wood glue', 'small bit'],
+              },
+              {
+                id: 'same-screw-tuners',
+                job: 'Or tuners whose screws fall into the old holes, or that need none.',
+                how: `Ask for the screw’s place from the post’s centre: ${printMm(old.value, 1)} mm along, ${printMm(oldSide.value, 1)} across.`,
+                gives: 'the tuners',
+                tools: [],
+              },
+            ],
+    }),
+  ]
+}

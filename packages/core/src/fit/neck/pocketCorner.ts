@@ -1,0 +1,63 @@
+import type { Build } from '../../document/build'
+import { sizeRef, sizesFor } from '../../document/read'
+import { check, type Check } from '../../judge/joint'
+import { likelyOf, linear, normal, ofSize, type Distribution } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+
+/**
+ * How far the heel stands off the end wall when its corners foul a larger pocket radius, mm.
+ * Goes home when pocket radius <= heel radius + gap/2; else s = d - sqrt(d^2 - (d - c/2)^2), d = radius difference.
+ * [physics: circle in circle]
+ * @param radiusDifference pocket radius minus heel radius, mm
+ * @param gap total width clearance, mm (negative counts as none)
+ */
+export function cornerStandOff(radiusDifference: number, gap: number): number {
+  const side = Math.max(0, gap) / 2
+  if (radiusDifference <= side) return 0
+  return radiusDifference - Math.sqrt(radiusDifference ** 2 - (radiusDifference - side) ** 2)
+}
+
+export function cornerCheck(build: Build, gap: Distribution): Check | undefined {
+  const refs = { pocket: sizeRef('body', 'pocket.radius'), heel: sizeRef('neck', 'heel.radius') }
+  const { have, missing } = sizesFor(build, refs)
+  if (missing.length) return undefined
+  const c = likelyOf(gap)
+  const spare = linear([
+    [1, ofSize(have.heel)],
+    [-1, ofSize(have.pocket)],
+    [1, normal(Math.max(0, c) / 2, 0)],
+  ])
+  const off = cornerStandOff(have.pocket.value - have.heel.value, c)
+  return check({
+    id: 'corner',
+    label: 'Corners',
+    clearance: spare,
+    bands: [
+      { upTo: 0, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    reads: [refs.pocket, refs.heel],
+    says: () =>
+      off > 0.005
+        ? `The corners foul: the heel stands ${printMm(off)} mm off the end wall, and the scale is that much long.`
+        : 'The corners clear; the heel goes home against the end wall.',
+    cures: () =>
+      off <= 0.005
+        ? []
+        : [
+            {
+              id: 'ease-corners',
+              job: `Round the heel’s corners to ${printMm(have.pocket.value - Math.max(0, c) / 2, 1)} mm, or square the pocket’s with a chisel.`,
+              how: 'A file across the heel corner hides under the guard; the pocket corner needs a narrow sharp chisel.',
+              gives: 'neck',
+              tools: ['file', 'narrow chisel'],
+              plan: {
+                slot: 'neck',
+                size: 'heel.radius',
+                delta: have.pocket.value - Math.max(0, c) / 2 - have.heel.value + 0.2,
+                doubt: 0.2,
+              },
+            },
+          ],
+  })
+}

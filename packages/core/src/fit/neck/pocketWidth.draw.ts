@@ -1,0 +1,93 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef } from '../../document/read'
+import type { Drawing, Mark } from '../../drawing/drawing'
+import { rectangle } from '../../geometry/box'
+import { pt } from '../../geometry/point'
+import { sizeText } from '../../judge/assemble'
+import { signed } from '../../judge/joint'
+import { printMm } from '../../quantity/length'
+import { type PocketPlace } from './pocketWidth.limits'
+import { wallToEase } from './pocketWidth.words'
+
+const EXAGGERATION = 8
+
+/** Pocket and heel from above, the gap enlarged by a stated factor; what has to come off is hatched. */
+export function pocketDrawing(build: Build, place: PocketPlace): Drawing {
+  const side = build.handedness === 'left' ? -1 : 1
+  const at = (slot: 'body' | 'neck', size: string) => sizeAt(build, { slot, size })
+  const size = {
+    pocketMouth: at('body', 'pocket.widthMouth'),
+    pocketEnd: at('body', 'pocket.widthEnd'),
+    heelMouth: at('neck', 'heel.widthMouth'),
+    heelEnd: at('neck', 'heel.widthEnd'),
+  }
+  const length = at('body', 'pocket.length')?.value ?? 76
+  const pm = size.pocketMouth?.value ?? 56
+  const pe = size.pocketEnd?.value ?? 56
+  const gap = { mouth: size.heelMouth ? pm - size.heelMouth.value : 0.2, end: size.heelEnd ? pe - size.heelEnd.value : 0.2 }
+  const heel = { mouth: pm - gap.mouth * EXAGGERATION, end: pe - gap.end * EXAGGERATION }
+  const wall = 14
+  const marks: Mark[] = [
+    {
+      mark: 'area',
+      role: 'body-wood',
+      points: [
+        pt(0, -pm / 2 - wall),
+        pt(length + wall, -pe / 2 - wall),
+        pt(length + wall, pe / 2 + wall),
+        pt(0, pm / 2 + wall),
+        pt(0, pm / 2),
+        pt(length, pe / 2),
+        pt(length, -pe / 2),
+        pt(0, -pm / 2),
+      ],
+    },
+    {
+      mark: 'area',
+      role: 'neck-wood',
+      dashed: !size.heelMouth || !size.heelEnd,
+      points: [
+        pt(-26, -heel.mouth / 2 + 1.2),
+        pt(0, -heel.mouth / 2),
+        pt(length - 0.6, -heel.end / 2),
+        pt(length - 0.6, heel.end / 2),
+        pt(0, heel.mouth / 2),
+        pt(-26, heel.mouth / 2 - 1.2),
+      ],
+    },
+    { mark: 'line', role: 'centre', points: [pt(-30, 0), pt(length + wall + 4, 0)] },
+  ]
+  const overlap = gap[place] < 0.05
+  if (overlap) {
+    const axis = sizeAt(build, sizeRef('body', 'axisAtBridge'))
+    const walls = axis && Math.abs(axis.value) > axis.doubt ? [wallToEase(place, axis.value) === 'bass' ? side : -side] : [1, -1]
+    for (const w of walls) {
+      const y = (w * (place === 'mouth' ? pm : pe)) / 2
+      const x = place === 'mouth' ? 0 : length - 34
+      marks.push({ mark: 'area', role: 'remove', points: rectangle(x, y - 1.6, x + 34, y + 1.6) })
+    }
+  }
+  const shown = place === 'mouth' ? size.pocketMouth : size.pocketEnd
+  const heelShown = place === 'mouth' ? size.heelMouth : size.heelEnd
+  const x = place === 'mouth' ? 12 : length - 14
+  const half = place === 'mouth' ? pm / 2 : pe / 2
+  if (shown) marks.push({ mark: 'dimension', from: pt(x, -half), to: pt(x, half), text: printMm(shown.value), emphasis: true })
+  if (heelShown) {
+    const hx = place === 'mouth' ? -14 : length - 40
+    const h = place === 'mouth' ? heel.mouth / 2 - 0.5 : heel.end / 2
+    marks.push({ mark: 'dimension', from: pt(hx, -h), to: pt(hx, h), text: printMm(heelShown.value) })
+  }
+  marks.push({ mark: 'label', at: pt(length / 2, side * (-half - wall / 2)), text: 'treble wall', anchor: 'middle' })
+  marks.push({ mark: 'label', at: pt(length / 2, side * (half + wall / 2)), text: 'bass wall', anchor: 'middle' })
+  return {
+    title: 'Pocket and heel from above',
+    note: `gap drawn ×${EXAGGERATION}${overlap ? ' · hatched: where to shave' : ''}`,
+    marks,
+    bounds: { x: -30, y: -half - wall - 2, width: length + wall + 36, height: 2 * (half + wall + 2) },
+    numbers: [
+      { label: `Pocket width, ${place}`, value: shown ? sizeText(shown) : 'not known' },
+      { label: `Heel width, ${place}`, value: heelShown ? sizeText(heelShown) : 'not known' },
+      { label: 'Gap, total', value: shown && heelShown ? `${signed(gap[place])} mm` : 'not known' },
+    ],
+  }
+}

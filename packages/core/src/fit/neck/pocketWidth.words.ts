@@ -1,0 +1,98 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, type SizeRef } from '../../document/read'
+import { signed, type Cure } from '../../judge/joint'
+import { likelyOf, type Distribution } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+import { WANTED, SLOPPY, SHAVING_DOUBT, type PocketPlace } from './pocketWidth.limits'
+
+export function widthSays(
+  place: PocketPlace,
+  verdict: string,
+  now: number,
+  worstGap: number,
+  season: { close: number; known: boolean },
+): string {
+  const where = place === 'mouth' ? 'at the mouth' : 'at the end'
+  const tail = season.known
+    ? season.close < -0.005
+      ? ` On the dampest days it closes by another ${printMm(-season.close)} mm.`
+      : ' The year does not close it further.'
+    : ' Name both woods to see what the year does to it.'
+  if (now < -0.95) return `Pocket is ${printMm(-now)} mm too narrow ${where}. The neck will not go in; do not drive it.${tail}`
+  if (now < 0.05)
+    return `Pocket is ${now < 0 ? `${printMm(-now)} mm too narrow` : `only ${printMm(now)} mm wider than the heel`} ${where}. ${
+      now < 0 ? 'The neck starts and sticks; forced, the ear can crack.' : 'Pressed in, the ear can crack on a damp day.'
+    }${tail}`
+  if (verdict === 'tight' || worstGap < 0.05)
+    return `It goes today with ${printMm(now)} mm, but damp air closes it to ${signed(worstGap)} mm ${where}.`
+  if (worstGap > SLOPPY) return `Gap of ${printMm(now)} mm ${where}: sloppy, the neck can swing.${tail}`
+  if (worstGap > 0.35) return `Gap of ${printMm(now)} mm ${where}: it goes, a little loose.${tail}`
+  return `Goes in by a firm hand press, ${printMm(now)} mm to spare ${where}.${tail}`
+}
+
+/** How much to take off in total so that the season's worst gap lands in the wanted range, mm. */
+export function shavingAmount(worstGap: number): { from: number; to: number } {
+  return { from: Math.max(0, WANTED.from - worstGap), to: Math.max(0, WANTED.to - worstGap) }
+}
+
+/**
+ * Which wall to ease. The neck turns about the pocket's middle, so bringing an axis that passes on one side of the
+ * bridge back to its middle needs room on that same side at the mouth and on the other at the end. [physics]
+ * @param axisAtBridge where the neck's axis passes the bridge, mm, bass positive
+ */
+export function wallToEase(place: PocketPlace, axisAtBridge: number): 'bass' | 'treble' {
+  const towardsBass = axisAtBridge > 0
+  return towardsBass === (place === 'mouth') ? 'bass' : 'treble'
+}
+
+export function widthCures(
+  build: Build,
+  place: PocketPlace,
+  verdict: string,
+  atWorst: Distribution,
+  refs: { pocket: SizeRef; heel: SizeRef },
+): Cure[] {
+  const gap = likelyOf(atWorst)
+  if (gap > 0.35) {
+    return [
+      {
+        id: 'line-wall',
+        job: `Line one wall with ${printMm(Math.max(0.2, gap - 0.2), 1)} mm of veneer.`,
+        how: 'Glue it to the pocket wall, not the heel, grain along the neck; trim flush. Takes nothing off either part.',
+        gives: 'nothing',
+        tools: ['veneer', 'wood glue', 'flat block'],
+        plan: { slot: refs.pocket.slot, size: refs.pocket.size, delta: -(gap - 0.2), doubt: SHAVING_DOUBT },
+      },
+    ]
+  }
+  if (verdict === 'snug' || gap >= 0.05) return []
+  const { from, to } = shavingAmount(gap)
+  const amount = `${from.toFixed(2)} to ${to.toFixed(2)} mm`
+  const axis = sizeAt(build, sizeRef('body', 'axisAtBridge'))
+  const leans = axis && Math.abs(axis.value) > axis.doubt
+  const wall = leans ? `the ${wallToEase(place, axis.value)} wall` : 'both walls evenly'
+  const why = leans
+    ? `The ${wallToEase(place, axis.value)} side, because the neck axis passes the bridge ${printMm(Math.abs(axis.value))} mm to the ${
+        axis.value > 0 ? 'bass' : 'treble'
+      } side.`
+    : 'Half off each, so that the neck’s axis stays where it is; measure the axis at the bridge to choose one wall.'
+  const middle = (from + to) / 2
+  return [
+    {
+      id: 'shave-wall',
+      job: `Shave ${wall} near the ${place}, ${amount} in all.`,
+      how: `Chisel bevel out, then P120 on a flat block; try the neck often. ${why} Before any finish.`,
+      gives: 'body',
+      tools: ['sharp chisel', 'P120 on a flat block'],
+      plan: { slot: 'body', size: refs.pocket.size, delta: middle, doubt: SHAVING_DOUBT },
+    },
+    {
+      id: 'plane-heel',
+      job: `Or plane the heel, ${amount} in all.`,
+      how: 'Keeps a finished body whole; the heel’s sides show when the guard is off. Same amount, block plane or block and paper.',
+      gives: 'neck',
+      tools: ['block plane', 'P120 on a flat block'],
+      plan: { slot: 'neck', size: refs.heel.size, delta: -middle, doubt: SHAVING_DOUBT },
+    },
+  ]
+}

@@ -1,0 +1,35 @@
+import type { Build } from '../../document/build'
+import { sizeRef, type SizeRef } from '../../document/read'
+import type { PickupPlace } from '../../instrument/guardPlace'
+import type { Size } from '../../quantity/size'
+
+export interface Frame {
+  slot: 'guard' | 'body' | 'ring-neck' | 'ring-bridge'
+  name: string
+  length: SizeRef
+  width: SizeRef
+  radius: SizeRef
+}
+
+export function frameOf(build: Build, place: PickupPlace): Frame {
+  const ring = place === 'middle' ? undefined : (`ring-${place}` as const)
+  if (ring && build.parts[ring])
+    return { slot: ring, name: 'ring', length: sizeRef(ring, 'length'), width: sizeRef(ring, 'width'), radius: sizeRef(ring, 'radius') }
+  if (build.parts.guard)
+    return {
+      slot: 'guard',
+      name: 'guard opening',
+      length: sizeRef('guard', `opening.${place}.length`),
+      width: sizeRef('guard', `opening.${place}.width`),
+      radius: sizeRef('guard', `opening.${place}.radius`),
+    }
+  return {
+    slot: 'body',
+    name: 'route',
+    length: sizeRef('body', `route.${place}.length`),
+    width: sizeRef('body', `route.${place}.width`),
+    radius: sizeRef('body', `route.${place}.radius`),
+  }
+}
+
+export type Have = Record<'length' | 'width' | 'openLength' | 'openWidth', Size>

@@ -1,0 +1,51 @@
+import type { Build } from '../../document/build'
+import type { Mark } from '../../drawing/drawing'
+import { framed } from '../../drawing/sections'
+import { rectangle } from '../../geometry/box'
+import { pt } from '../../geometry/point'
+import { datums } from '../../instrument/datums'
+import { jointOf, type JointBase } from '../../judge/assemble'
+import { type JudgedJoint } from '../../judge/joint'
+import { slotSpec, type Slot } from '../../parts/slots'
+import { settled } from './settled'
+
+/** Metals and colours side by side: a soft joint, photographs lie. */
+export function metalsJoint(build: Build): JudgedJoint {
+  const d = datums(build)
+  const metals = (Object.entries(build.parts) as [Slot, NonNullable<Build['parts'][Slot]>][]).flatMap(([slot, p]) =>
+    p.metal ? [{ slot, metal: p.metal }] : [],
+  )
+  const kinds = [...new Set(metals.map((m) => m.metal))]
+  const most = kinds.toSorted((a, b) => metals.filter((m) => m.metal === b).length - metals.filter((m) => m.metal === a).length)[0]
+  const odd = metals.filter((m) => m.metal !== most)
+  const base: JointBase = {
+    id: 'metals',
+    title: 'Metals match',
+    slots: metals.map((m) => m.slot),
+    at: pt(d.studs + 40, 50),
+    draw: () =>
+      framed(
+        'Metals on this build',
+        'hatched: the odd ones',
+        [
+          ...metals.flatMap((m, i): Mark[] => [
+            { mark: 'area', role: m.metal === most ? 'metal' : 'remove', points: rectangle(0, i * 9, 12, i * 9 + 6) },
+            { mark: 'label', at: pt(15, i * 9 + 5), text: `${slotSpec(m.slot).label}: ${m.metal}`, anchor: 'start' },
+          ]),
+          { mark: 'line', role: 'guide', points: [pt(90, 0), pt(91, 0)] },
+        ],
+        metals.map((m) => ({ label: slotSpec(m.slot).label, value: m.metal })),
+      ),
+  }
+  return jointOf(build, base, [
+    settled(
+      'metals',
+      'Parts of another metal',
+      !odd.length,
+      'loose',
+      odd.length
+        ? `Most parts are ${most}; not so: ${odd.map((o) => `${slotSpec(o.slot).label.toLowerCase()} (${o.metal})`).join(', ')}. It works; the eye decides, and photographs lie.`
+        : `All ${most ?? 'metal'} parts match.`,
+    ),
+  ])
+}

@@ -1,0 +1,64 @@
+import type { Build } from '../../document/build'
+import { sizeRef, traitAt, valueAt } from '../../document/read'
+import { framed } from '../../drawing/sections'
+import { rectangle } from '../../geometry/box'
+import { pt } from '../../geometry/point'
+import { datums } from '../../instrument/datums'
+import { jointOf, type JointBase } from '../../judge/assemble'
+import { type JudgedJoint } from '../../judge/joint'
+import { settled } from './settled'
+
+/** Can the truss tool reach its nut, with room to swing? */
+export function trussAccessJoint(build: Build): JudgedJoint {
+  const d = datums(build)
+  const heel = traitAt(build, 'neck', 'truss') === 'heel'
+  const notch = traitAt(build, 'body', 'notch') === 'yes'
+  const goes = !heel || notch
+  const key = valueAt(build, sizeRef('neck', 'truss.key')) ?? 4
+  const base: JointBase = {
+    id: 'truss-access',
+    title: 'Truss tool reaches its nut',
+    slots: ['neck', 'body'],
+    at: heel ? pt(d.heelEnd + 8, 12) : pt(-14, 0),
+    draw: () =>
+      framed(
+        heel ? 'Heel-end adjuster from above' : 'Adjuster at the headstock, from above',
+        'true proportion',
+        heel
+          ? [
+              { mark: 'area', role: 'body-wood', points: rectangle(-20, -34, 60, 34) },
+              { mark: 'area', role: 'neck-wood', points: rectangle(-20, -28, 0, 28) },
+              { mark: 'circle', role: 'metal', at: pt(-2, 0), r: key },
+              { mark: 'area', role: notch ? 'cavity' : 'remove', points: rectangle(0, -key - 2, 26, key + 2) },
+            ]
+          : [
+              { mark: 'area', role: 'neck-wood', points: rectangle(-50, -20, 0, 20) },
+              { mark: 'area', role: 'cavity', points: rectangle(-28, -5, -4, 5) },
+              { mark: 'circle', role: 'metal', at: pt(-8, 0), r: key },
+            ],
+        [{ label: 'Tool across flats', value: `${key} mm` }],
+      ),
+  }
+  return jointOf(build, base, [
+    settled(
+      'access',
+      'Way for the tool',
+      goes,
+      'wont-go',
+      !heel
+        ? `The truss nut sits at the headstock; a ${key} mm tool reaches it under its cover.`
+        : notch
+          ? 'The body has its notch; the tool swings.'
+          : 'The truss nut sits at the heel and the body has no notch: the neck would have to come off for every turn.',
+      [
+        {
+          id: 'cut-notch',
+          job: `Cut a notch ${Math.ceil(2 * key + 4)} mm wide and 26 mm long at the pocket’s end.`,
+          how: 'Drill and chisel before any finish; keep clear of the neck pickup’s route; the guard may need the same.',
+          gives: 'body',
+          tools: ['drill', 'chisel'],
+        },
+      ],
+    ),
+  ])
+}
