@@ -4,6 +4,9 @@ export const LAUNCH = {
   args: [
     '--no-sandbox',
     '--disable-gpu',
+    '--disable-gpu-compositing',
+    '--in-process-gpu',
+    '--renderer-process-limit=1',
     '--disable-quic',
     '--no-first-run',
     '--disable-background-networking',

@@ -8,6 +8,7 @@ export default defineConfig({
   timeout: 180_000,
   expect: { timeout: 45_000 },
   workers: 2,
+  fullyParallel: true,
   retries: 0,
   forbidOnly: true,
   reporter: [['./plainReporter.ts'], ['json']],
