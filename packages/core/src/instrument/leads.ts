@@ -15,6 +15,8 @@ const SPARE = 60
 export interface LeadRun {
   id: 'jack' | 'ground' | `pickup-${PickupPlace}`
   label: string
+  /** In one word, for a drawing. */
+  short: string
   from: Point
   to: Point
   /** Length that reaches with everything in place, mm. */
@@ -64,21 +66,22 @@ export function leadRuns(build: Build): LeadRun[] {
   const open = openedBy(build)
   const volume = controlPlace(build, 'volume')
   const v = (size: string) => valueAt(build, { slot: 'body', size })
-  const run = (id: LeadRun['id'], label: string, to: Point, hangs = false): LeadRun => {
+  const run = (id: LeadRun['id'], short: string, label: string, to: Point, hangs = false): LeadRun => {
     const closed = apart(volume, to) + SLACK
     // What hangs from the guard goes with it.
     const out = hangs ? closed : apart(laidOut(open, volume), to) + SLACK + (open.way === 'sound-hole' ? SLACK : 0)
     const longest = Math.max(closed, out)
-    return { id, label, from: volume, to, closed, open: longest, cut: Math.ceil((longest + SPARE) / 10) * 10 }
+    return { id, short, label, from: volume, to, closed, open: longest, cut: Math.ceil((longest + SPARE) / 10) * 10 }
   }
   const jack = v('jack.x')
   const claw = v('claw.x')
   return [
-    ...(jack === undefined ? [] : [run('jack', 'Controls to jack', pt(d.mouth + jack, v('jack.y') ?? -100))]),
-    run('ground', 'Controls to string ground', claw === undefined ? pt(d.studs, 0) : pt(d.mouth + claw, 0)),
+    ...(jack === undefined ? [] : [run('jack', 'jack', 'Controls to jack', pt(d.mouth + jack, v('jack.y') ?? -100))]),
+    run('ground', 'ground', 'Controls to string ground', claw === undefined ? pt(d.studs, 0) : pt(d.mouth + claw, 0)),
     ...PLACES.filter((place) => build.parts[`pickup-${place}` satisfies Slot]).map((place) =>
       run(
         `pickup-${place}`,
+        place,
         `${place[0]!.toUpperCase()}${place.slice(1)} pickup to controls`,
         pt(d.mouth + (v(`route.${place}.centre`) ?? 150), 0),
         open.way === 'guard' && traitAt(build, `pickup-${place}`, 'mount') === 'guard',

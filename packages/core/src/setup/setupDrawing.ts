@@ -20,8 +20,11 @@ export function setupDrawing(build: Build): Drawing {
   const relief = readRelief ?? (targets.relief.from + targets.relief.to) / 2
   const end = scale
   const up = (h: number) => -h * TALL
-  const line = (a12: number) => [pt(0, up(slot)), pt(end, up(2 * a12 - slot))]
   const dip = (x: number) => (x > 0.72 * scale ? 0 : -4 * relief * (x / (0.72 * scale)) * (1 - x / (0.72 * scale)))
+  const x12 = scale / 2
+  // Action is measured over the crown, which relief has let down: the string passes fret 12 that much lower.
+  const saddle = (action: number) => 2 * (action + dip(x12)) - slot
+  const line = (action: number) => [pt(0, up(slot)), pt(end, up(saddle(action)))]
   const marks: Mark[] = fretPlaces(scale, count).map((x) => ({
     mark: 'area',
     role: 'fret',
@@ -32,14 +35,13 @@ export function setupDrawing(build: Build): Drawing {
   const measured = setupReading(build, { what: 'action', string: bassString(build) })
   marks.push({ mark: 'line', role: 'good', dashed: true, points: line(targets.actionBass) })
   if (measured !== undefined) marks.push({ mark: 'line', role: 'string', points: line(measured) })
-  const x12 = scale / 2
   const shown = measured ?? targets.actionBass
-  marks.push({ mark: 'dimension', from: pt(x12, up(dip(x12))), to: pt(x12, up(shown)), text: printMm(shown), emphasis: true })
-  marks.push({ mark: 'area', role: 'metal', points: rectangle(end - 3, up(2 * shown - slot), end + 5, up(-1.3)) })
+  marks.push({ mark: 'dimension', from: pt(x12, up(dip(x12))), to: pt(x12, up(shown + dip(x12))), text: printMm(shown), emphasis: true })
+  marks.push({ mark: 'area', role: 'metal', points: rectangle(end - 3, up(saddle(shown)), end + 5, up(-1.3)) })
   marks.push({ mark: 'area', role: 'metal', points: rectangle(-5, up(slot), 0, up(-1.3)) })
   marks.push(
     { mark: 'label', at: pt(-5, up(slot) - 8), text: 'nut', anchor: 'start' },
-    { mark: 'label', at: pt(end + 4, up(2 * shown - slot) - 8), text: 'saddle', anchor: 'end' },
+    { mark: 'label', at: pt(end + 4, up(saddle(shown)) - 8), text: 'saddle', anchor: 'end' },
   )
   return {
     title: 'Lowest string over the frets',

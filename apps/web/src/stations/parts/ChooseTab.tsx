@@ -27,6 +27,7 @@ import { OpenSlots } from './OpenSlots'
 import { ToolsHere } from './ToolsHere'
 import { useCandidates } from './useStock'
 import { WhyNotPanel } from './WhyNotPanel'
+import { isHere, partHere, preferredHere } from './partHere'
 import { SetInHand } from './SetInHand'
 
 const RANKS: readonly (readonly [RankBy, string])[] = [
@@ -64,8 +65,8 @@ export function ChooseTab() {
     limits: { ...whole, lacking, ...(money === undefined ? {} : { money }), ...(days === undefined ? {} : { days }) },
     open: slots.map((slot) => ({
       slot,
-      items: [...(candidates.data ?? []).filter((i) => i.part.kind === slotSpec(slot).kind), ...present(build, slot)],
-      ...(build.slots?.[slot] === 'preferred' ? { preferred: `here-${slot}` } : {}),
+      items: [...(candidates.data ?? []).filter((i) => i.part.kind === slotSpec(slot).kind), ...partHere(build, slot)],
+      ...preferredHere(build, slot),
     })),
   })
   const run = async () => {
@@ -227,14 +228,8 @@ export function ChooseTab() {
   )
 }
 
-/** The part a slot already holds is a candidate like any other, at no further cost. */
-const present = (build: ReturnType<typeof useOpenBuild>, slot: Slot): StockItem[] => {
-  const part = build.parts[slot]
-  return part ? [{ id: `here-${slot}`, part, holding: part.state === 'planned' ? 'offer' : 'stash', quantity: 1, reserved: {} }] : []
-}
-
 /** What a set would change; the parts that stay go without saying. */
 const titleOf = (s: ChosenSet) => {
-  const others = s.items.filter((x) => !x.item.id.startsWith('here-'))
+  const others = s.items.filter((x) => !isHere(x))
   return others.length ? others.map((x) => x.item.part.name).join(' + ') : 'As it is now'
 }

@@ -1,6 +1,7 @@
 import { slotSpec, type ChosenSet, type Verdict } from '@snug/core'
 import { Button } from '../../ui/Button'
 import { PegMark } from '../../ui/PegMark'
+import { isHere } from './partHere'
 
 const URGENT: Verdict[] = ['wont-go', 'tight', 'cant-tell', 'loose', 'snug']
 
@@ -18,7 +19,7 @@ export function SetInHand({ set, onTake, onTry, currency }: { set: ChosenSet; on
               {item.part.name} <span className="text-soft">{slotSpec(slot).label}</span>
             </span>
             <span className="figure whitespace-nowrap">
-              {item.id.startsWith('here-') ? 'is here' : item.holding === 'stash' ? 'stash' : (item.part.price ?? 0).toFixed(2)}
+              {isHere({ slot, item }) ? 'is here' : item.holding === 'stash' ? 'stash' : (item.part.price ?? 0).toFixed(2)}
             </span>
           </li>
         ))}

@@ -1,4 +1,4 @@
-import type { Harness, WireRole } from '../model/harness'
+import { lugParts, type Harness, type WireRole } from '../model/harness'
 
 /** One wire to cut: from lug to lug, how long, which colour. */
 export interface WireRow {
@@ -30,9 +30,9 @@ const LUG_NAME: Record<string, string> = { start: 'start', finish: 'finish', tip
  * listed too so that nothing is forgotten. [ours]
  */
 export function wireList(harness: Harness): WireRow[] {
-  const component = (lug: string) => harness.components.find((c) => c.id === lug.slice(0, lug.lastIndexOf('.')))!
+  const component = (lug: string) => harness.components.find((c) => c.id === lugParts(lug).component)!
   const lugName = (lug: string) => {
-    const end = lug.slice(lug.lastIndexOf('.') + 1)
+    const end = lugParts(lug).own
     const c = component(lug)
     if (c.is === 'ground') return c.label
     return `${c.label}, ${LUG_NAME[end] ?? `lug ${end}`}`

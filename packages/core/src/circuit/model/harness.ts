@@ -125,6 +125,12 @@ export function jackProbes(harness: Harness): readonly [string, string] {
   return [`${jack.id}.tip`, `${jack.id}.sleeve`]
 }
 
+/** Of which component a lug is, and which of its own it is: a lug is written component.lug. */
+export function lugParts(lug: string): { component: string; own: string } {
+  const dot = lug.lastIndexOf('.')
+  return { component: lug.slice(0, dot), own: lug.slice(dot + 1) }
+}
+
 /** The lugs of a component, as wires and meters name them. */
 export function lugsOf(c: Component): string[] {
   const ends = {

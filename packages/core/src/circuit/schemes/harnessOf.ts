@@ -5,7 +5,7 @@ import { controlPlace } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
 import type { PickupPlace } from '../../instrument/guardPlace'
 import type { Slot } from '../../parts/slots'
-import type { Coil, Component, Harness, Wire } from '../model/harness'
+import { lugParts, type Coil, type Component, type Harness, type Wire } from '../model/harness'
 import { SWITCHES } from '../model/switches'
 import type { Taper } from '../model/taper'
 import { coilsOf } from './pickupCoils'
@@ -76,7 +76,7 @@ function wiresOf(scheme: Scheme, coils: readonly Coil[], tap: boolean): Wire[] {
   const ends = new Map(
     scheme.pickups.flatMap((place) => endsOf(coils.filter((c) => c.pickup === place)).map(([end, lug]) => [`${place}.${end}`, lug])),
   )
-  const isPickup = (lug: string) => scheme.pickups.some((p) => lug.startsWith(`${p}.`))
+  const isPickup = (lug: string) => scheme.pickups.some((p) => lugParts(lug).component === p)
   const lugAt = (lug: string) => (isPickup(lug) ? ends.get(lug) : lug)
   return scheme.wires.flatMap(([a, b, role, only]) => {
     if (only === 'tapped' && !tap) return []

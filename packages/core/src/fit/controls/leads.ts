@@ -127,7 +127,7 @@ function leadsDrawing(build: Build) {
       {
         mark: 'label',
         at: pt(r.to.x - (r.id === 'ground' ? 8 : 0), r.to.y + (r.id === 'ground' ? -9 : 15)),
-        text: r.id.replace('pickup-', ''),
+        text: r.short,
         anchor: r.id === 'ground' ? 'end' : 'middle',
       },
     ]),

@@ -6,7 +6,7 @@ import { pt } from '../../geometry/point'
 import { sizeText } from '../../judge/assemble'
 import { signed } from '../../judge/joint'
 import { printMm } from '../../quantity/length'
-import { type PocketPlace } from './pocketWidth.limits'
+import { type PocketPlace, SNUG, LINED_TO } from './pocketWidth.limits'
 import { wallToEase } from './pocketWidth.words'
 
 const EXAGGERATION = 8
@@ -24,7 +24,7 @@ export function pocketDrawing(build: Build, place: PocketPlace): Drawing {
   const length = at('body', 'pocket.length')?.value ?? 76
   const pm = size.pocketMouth?.value ?? 56
   const pe = size.pocketEnd?.value ?? 56
-  const gap = { mouth: size.heelMouth ? pm - size.heelMouth.value : 0.2, end: size.heelEnd ? pe - size.heelEnd.value : 0.2 }
+  const gap = { mouth: size.heelMouth ? pm - size.heelMouth.value : LINED_TO, end: size.heelEnd ? pe - size.heelEnd.value : LINED_TO }
   const heel = { mouth: pm - gap.mouth * EXAGGERATION, end: pe - gap.end * EXAGGERATION }
   const wall = 14
   const marks: Mark[] = [
@@ -57,7 +57,7 @@ export function pocketDrawing(build: Build, place: PocketPlace): Drawing {
     },
     { mark: 'line', role: 'centre', points: [pt(-30, 0), pt(length + wall + 4, 0)] },
   ]
-  const overlap = gap[place] < 0.05
+  const overlap = gap[place] < SNUG.from
   if (overlap) {
     const axis = sizeAt(build, sizeRef('body', 'axisAtBridge'))
     const walls = axis && Math.abs(axis.value) > axis.doubt ? [wallToEase(place, axis.value) === 'bass' ? side : -side] : [1, -1]

@@ -3,7 +3,7 @@ import { sizeAt, sizeRef, type SizeRef } from '../../document/read'
 import { signed, type Cure } from '../../judge/joint'
 import { likelyOf, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { WANTED, SLOPPY, SHAVING_DOUBT, type PocketPlace } from './pocketWidth.limits'
+import { WANTED, SLOPPY, SHAVING_DOUBT, type PocketPlace, SNUG, SHAVED_AT_MOST, VENEER, LINED_TO } from './pocketWidth.limits'
 
 export function widthSays(
   place: PocketPlace,
@@ -18,15 +18,15 @@ export function widthSays(
       ? ` On the dampest days it closes by another ${printMm(-season.close)} mm.`
       : ' The year does not close it further.'
     : ' Name both woods to see what the year does to it.'
-  if (now < -0.95) return `Pocket is ${printMm(-now)} mm too narrow ${where}. The neck will not go in; do not drive it.${tail}`
-  if (now < 0.05)
+  if (now < SHAVED_AT_MOST) return `Pocket is ${printMm(-now)} mm too narrow ${where}. The neck will not go in; do not drive it.${tail}`
+  if (now < SNUG.from)
     return `Pocket is ${now < 0 ? `${printMm(-now)} mm too narrow` : `only ${printMm(now)} mm wider than the heel`} ${where}. ${
       now < 0 ? 'The neck starts and sticks; forced, the ear can crack.' : 'Pressed in, the ear can crack on a damp day.'
     }${tail}`
-  if (verdict === 'tight' || worstGap < 0.05)
+  if (verdict === 'tight' || worstGap < SNUG.from)
     return `It goes today with ${printMm(now)} mm, but damp air closes it to ${signed(worstGap)} mm ${where}.`
   if (worstGap > SLOPPY) return `Gap of ${printMm(now)} mm ${where}: sloppy, the neck can swing.${tail}`
-  if (worstGap > 0.35) return `Gap of ${printMm(now)} mm ${where}: it goes, a little loose.${tail}`
+  if (worstGap > SNUG.to) return `Gap of ${printMm(now)} mm ${where}: it goes, a little loose.${tail}`
   return `Goes in by a firm hand press, ${printMm(now)} mm to spare ${where}.${tail}`
 }
 
@@ -53,19 +53,19 @@ export function widthCures(
   refs: { pocket: SizeRef; heel: SizeRef },
 ): Cure[] {
   const gap = likelyOf(atWorst)
-  if (gap > 0.35) {
+  if (gap > SNUG.to) {
     return [
       {
         id: 'line-wall',
-        job: `Line one wall with ${printMm(Math.max(0.2, gap - 0.2), 1)} mm of veneer.`,
+        job: `Line one wall with ${printMm(Math.max(VENEER, gap - LINED_TO), 1)} mm of veneer.`,
         how: 'Glue it to the pocket wall, not the heel, grain along the neck; trim flush. Takes nothing off either part.',
         gives: 'nothing',
         tools: ['veneer', 'wood glue', 'flat block'],
-        plan: { slot: refs.pocket.slot, size: refs.pocket.size, delta: -(gap - 0.2), doubt: SHAVING_DOUBT },
+        plan: { slot: refs.pocket.slot, size: refs.pocket.size, delta: -(gap - LINED_TO), doubt: SHAVING_DOUBT },
       },
     ]
   }
-  if (verdict === 'snug' || gap >= 0.05) return []
+  if (verdict === 'snug' || gap >= SNUG.from) return []
   const { from, to } = shavingAmount(gap)
   const amount = `${from.toFixed(2)} to ${to.toFixed(2)} mm`
   const axis = sizeAt(build, sizeRef('body', 'axisAtBridge'))

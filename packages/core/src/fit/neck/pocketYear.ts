@@ -2,6 +2,7 @@ import type { Build } from '../../document/build'
 import { signed, type DetailTable } from '../../judge/joint'
 import { gapChange } from '../../physics/woodMovement'
 import { pocketWoods } from './pocketSeason'
+import { SNUG } from './pocketWidth.limits'
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 
@@ -19,7 +20,7 @@ export function yearTable(build: Build, width: number, gap: number): DetailTable
       title: 'The gap over the year',
       columns: ['month', 'gap'],
       rows: MONTHS.map((m, i) => [m, `${signed(values[i]!)} mm`]),
-      chart: { labels: MONTHS, values, unit: 'mm', limits: { from: 0.05, to: 0.35 } },
+      chart: { labels: MONTHS, values, unit: 'mm', limits: SNUG },
     },
   ]
 }

@@ -7,10 +7,10 @@ import { judged } from '../../judge/assemble'
 import { check, type JudgedJoint } from '../../judge/joint'
 import { gapOf, sizeOr } from '../../judge/known'
 import { woodNamed } from '../../parts/woods'
-import { withdrawal } from '../../physics/pilot'
+import { withdrawal, FACE_GUARD } from '../../physics/pilot'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { WORKING } from './screwLimits'
+import { WORKING, OTHER_SCREW } from './screwLimits'
 
 /** Bridge screws into the body, or into a hollow body's block. */
 export function bridgeScrewsJoint(build: Build): JudgedJoint {
@@ -41,10 +41,10 @@ export function bridgeScrewsJoint(build: Build): JudgedJoint {
         check({
           id: 'through',
           label: 'Wood under the tips',
-          clearance: linear([[1, left]], -2.5),
+          clearance: linear([[1, left]], -FACE_GUARD),
           shown: left,
           bands: [
-            { upTo: -2.5, is: 'wont-go' },
+            { upTo: -FACE_GUARD, is: 'wont-go' },
             { upTo: 0, is: 'tight' },
             { upTo: Infinity, is: 'snug' },
           ],
@@ -57,11 +57,11 @@ export function bridgeScrewsJoint(build: Build): JudgedJoint {
               : [
                   {
                     id: 'short-bridge-screws',
-                    job: `Take bridge screws of ${Math.floor(have.wood.value + plate.value - 2.5)} mm or less.`,
+                    job: `Take bridge screws of ${Math.floor(have.wood.value + plate.value - FACE_GUARD)} mm or less.`,
                     how: 'Same thread; wax them.',
                     gives: 'the screws',
                     tools: [],
-                    plan: { slot: 'bridge', size: 'screw.length', delta: likelyOf(left) - 3, doubt: 0.3 },
+                    plan: { slot: 'bridge', size: 'screw.length', delta: likelyOf(left) - 3, doubt: OTHER_SCREW },
                   },
                 ],
         }),
@@ -87,7 +87,7 @@ export function bridgeScrewsJoint(build: Build): JudgedJoint {
                     how: 'At least 12 mm in the wood.',
                     gives: 'the screws',
                     tools: [],
-                    plan: { slot: 'bridge', size: 'screw.length', delta: 12.5 - likelyOf(bite), doubt: 0.3 },
+                    plan: { slot: 'bridge', size: 'screw.length', delta: 12.5 - likelyOf(bite), doubt: OTHER_SCREW },
                   },
                 ],
         }),

@@ -10,7 +10,7 @@ import { woodNamed } from '../../parts/woods'
 import { withdrawal } from '../../physics/pilot'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { TIP_CLEAR, BITE, WORKING } from './screwLimits'
+import { TIP_CLEAR, BITE, WORKING, OTHER_SCREW } from './screwLimits'
 
 /** Neck screws through body and plate into the heel: how far the tip stays from the board, how much thread bites. */
 export function neckScrewsJoint(build: Build): JudgedJoint {
@@ -47,8 +47,8 @@ export function neckScrewsJoint(build: Build): JudgedJoint {
       const wood = woodNamed(traitAt(build, 'neck', 'wood'))
       const thread = valueAt(build, sizeRef('neck-screws', 'thread')) ?? 4.2
       const holds = wood ? withdrawal(wood.density, thread, Math.max(0, likelyOf(bite))) / WORKING : undefined
-      const shorter = Math.floor(have.screw.value - (TIP_CLEAR - likelyOf(tip)) - landing(tip, 0.3))
-      const longer = Math.ceil(BITE - likelyOf(bite) + landing(bite, 0.3))
+      const shorter = Math.floor(have.screw.value - (TIP_CLEAR - likelyOf(tip)) - landing(tip, OTHER_SCREW))
+      const longer = Math.ceil(BITE - likelyOf(bite) + landing(bite, OTHER_SCREW))
       const fits = likelyOf(bite) - (have.screw.value - shorter)
       return [
         check({
@@ -80,7 +80,7 @@ export function neckScrewsJoint(build: Build): JudgedJoint {
                       slot: 'neck-screws',
                       size: 'length',
                       delta: shorter - have.screw.value,
-                      doubt: 0.3,
+                      doubt: OTHER_SCREW,
                     },
                   },
                 ],
@@ -107,7 +107,7 @@ export function neckScrewsJoint(build: Build): JudgedJoint {
                     how: 'Clearance holes in the body, so that they pull the neck in.',
                     gives: 'the screws',
                     tools: [],
-                    plan: { slot: 'neck-screws', size: 'length', delta: longer, doubt: 0.3 },
+                    plan: { slot: 'neck-screws', size: 'length', delta: longer, doubt: OTHER_SCREW },
                   },
                 ],
         }),

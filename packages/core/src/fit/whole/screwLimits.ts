@@ -4,3 +4,5 @@ export const TIP_CLEAR = 3
 export const BITE = 12
 /** A working load is a fifth of the breaking load. [practice] */
 export const WORKING = 5
+/** How exactly the length of another screw is known before it is bought, mm, 95 %. [ours] */
+export const OTHER_SCREW = 0.3

@@ -1,3 +1,4 @@
+import { OTHER_SCREW } from './screwLimits'
 import type { Build } from '../../document/build'
 import { sizeRef, valueAt } from '../../document/read'
 import { screwStack } from '../../drawing/sections'
@@ -47,7 +48,7 @@ export function strapButtonsJoint(build: Build): JudgedJoint {
                     how: 'Pilot first, wax, felt under the button.',
                     gives: 'the screws',
                     tools: ['pilot bit', 'wax'],
-                    plan: { slot: 'strap-buttons', size: 'screw.length', delta: Math.ceil(14.5 - likelyOf(bite)), doubt: 0.3 },
+                    plan: { slot: 'strap-buttons', size: 'screw.length', delta: Math.ceil(14.5 - likelyOf(bite)), doubt: OTHER_SCREW },
                   },
                 ],
         }),

@@ -1,0 +1,16 @@
+import type { Build, Slot, StockItem } from '@snug/core'
+
+const idHere = (slot: Slot) => `here-${slot}`
+
+/** The part a slot already holds is a candidate like any other, at no further cost. */
+export function partHere(build: Build, slot: Slot): StockItem[] {
+  const part = build.parts[slot]
+  return part ? [{ id: idHere(slot), part, holding: part.state === 'planned' ? 'offer' : 'stash', quantity: 1, reserved: {} }] : []
+}
+
+/** Under which id a preferred part that is here stands among the candidates. */
+export const preferredHere = (build: Build, slot: Slot): { preferred?: string } =>
+  build.slots?.[slot] === 'preferred' ? { preferred: idHere(slot) } : {}
+
+/** Is what a set has in this slot the part that is there already? */
+export const isHere = ({ slot, item }: { slot: Slot; item: StockItem }): boolean => item.id === idHere(slot)
