@@ -1,5 +1,6 @@
 import { STATION_NAME, STATIONS, type Station } from '@snug/core'
 import { Command } from 'cmdk'
+import { useRef } from 'react'
 import { useThings } from '../state/useThings'
 import { Sheet } from '../ui/Sheet'
 
@@ -31,15 +32,18 @@ function Findings({ choose }: { choose: (s: Station, hand?: string) => void }) {
     station,
     title: STATION_NAME[station],
   }))
+  const list = useRef<HTMLDivElement>(null)
   const things = [...stations, ...useThings()]
   return (
     <Command label="Find anything" loop>
       <Command.Input
         autoFocus
+        // The best hit stands first; without this the list stays where what was chosen before has moved to.
+        onValueChange={() => requestAnimationFrame(() => list.current?.scrollTo({ top: 0 }))}
         placeholder="A part, a joint, a hole, a step"
         className="min-h-11 w-full border-b border-hairline bg-transparent px-1"
       />
-      <Command.List className="mt-2 max-h-[46vh] overflow-auto">
+      <Command.List ref={list} className="mt-2 max-h-[46vh] overflow-auto">
         <Command.Empty className="p-3 text-soft">Nothing by that name in this build.</Command.Empty>
         {things.map((t) => (
           <Command.Item
