@@ -39,7 +39,11 @@ function Findings({ choose }: { choose: (s: Station, hand?: string) => void }) {
       <Command.Input
         autoFocus
         // The best hit stands first; without this the list stays where what was chosen before has moved to.
-        onValueChange={() => requestAnimationFrame(() => list.current?.scrollTo({ top: 0 }))}
+        onValueChange={() =>
+          requestAnimationFrame(() => {
+            if (list.current) list.current.scrollTop = 0
+          })
+        }
         placeholder="A part, a joint, a hole, a step"
         className="min-h-11 w-full border-b border-hairline bg-transparent px-1"
       />
