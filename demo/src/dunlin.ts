@@ -7,7 +7,7 @@ const humbucker = (place: string, ohm: number, width: number): Part =>
     seller: 'Lantern Lane Coils',
     price: 42,
     metal: 'nickel',
-    traits: { coils: 'two', sense: 'plain', leads: 'four', poles: 'poles', mount: 'ring', circuit: 'passive' },
+    traits: { coils: 'two', sense: 'plain', leads: 'four', poles: 'poles', mount: 'ring', circuit: 'passive', bassSide: 'same' },
     sizes: {
       length: [38.2, 'listed', 0.3],
       width: [width, 'calipers', 0.05],
@@ -15,6 +15,8 @@ const humbucker = (place: string, ohm: number, width: number): Part =>
       radius: [0.6, 'rule', 0.2],
       above: [4, 'rule', 0.3],
       'poles.spread': [50, 'listed', 0.4],
+      slant: [0, 'rule'],
+      'ears.span': [72, 'rule'],
       resistance: [ohm, 'listed'],
       inductance: [4.4, 'listed'],
     },

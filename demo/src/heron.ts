@@ -7,6 +7,8 @@ const opening = (place: string, centre: number, length: number, width: number): 
   [`opening.${place}.centre`]: centre,
   [`opening.${place}.length`]: length,
   [`opening.${place}.width`]: width,
+  [`opening.${place}.radius`]: [1.5, 'rule'],
+  [`opening.${place}.side`]: [0, 'rule'],
 })
 
 const audioPot = (name: string, price: number): Part =>
@@ -64,6 +66,7 @@ export function heron(today: string, due: string, late: string): Build {
           shield: 'paint',
           access: 'front',
           notch: 'no',
+          hand: 'right',
         },
         sizes: {
           thickness: 44.2,
@@ -122,6 +125,7 @@ export function heron(today: string, due: string, late: string): Build {
           'nut.slotWidth': 3.3,
           'nut.slotDepth': [3.4, 'calipers', 0.05],
           'head.drop': [9, 'rule', 0.4],
+          'head.angle': [0, 'rule', 0.3],
           'truss.key': 4,
           mass: [640, 'scale', 10],
           crown: 1.1,
@@ -159,6 +163,8 @@ export function heron(today: string, due: string, late: string): Build {
           'block.length': [12, 'listed', 0.4],
           'exit.height': [2.5, 'listed', 0.4],
           'exit.distance': [14, 'listed', 0.4],
+          'back.height': [5, 'listed', 0.4],
+          'back.distance': [4, 'listed', 0.4],
           mass: [290, 'listed', 20],
         },
       }),
@@ -190,7 +196,7 @@ export function heron(today: string, due: string, late: string): Build {
       'pickup-neck': part('pickup', 'Two-coil humbucker, neck, open coils', {
         seller: 'Quayside Electrics',
         price: 29,
-        traits: { coils: 'two', sense: 'plain', leads: 'four', poles: 'poles', mount: 'guard', circuit: 'passive' },
+        traits: { coils: 'two', sense: 'plain', leads: 'four', poles: 'poles', mount: 'guard', circuit: 'passive', bassSide: 'same' },
         sizes: {
           length: 36,
           width: 69,
@@ -198,6 +204,8 @@ export function heron(today: string, due: string, late: string): Build {
           radius: [1.5, 'rule'],
           above: [3, 'rule', 0.3],
           'poles.spread': 49.2,
+          slant: [0, 'rule'],
+          'ears.span': [72, 'rule'],
           resistance: [7900, 'meter'],
           inductance: [4.3, 'listed'],
         },
@@ -205,13 +213,15 @@ export function heron(today: string, due: string, late: string): Build {
       'pickup-middle': part('pickup', 'Single coil, middle', {
         seller: 'Quayside Electrics',
         price: 17,
-        traits: { coils: 'single', sense: 'plain', leads: 'two', poles: 'poles', mount: 'guard', circuit: 'passive' },
+        traits: { coils: 'single', sense: 'plain', leads: 'two', poles: 'poles', mount: 'guard', circuit: 'passive', bassSide: 'same' },
         sizes: {
           length: 18,
           width: 69,
           depth: [16, 'rule'],
           radius: [4, 'rule'],
           'poles.spread': 50.4,
+          slant: [0, 'rule'],
+          'ears.span': [72, 'rule'],
           resistance: [5900, 'meter'],
           inductance: [2.4, 'listed'],
         },
@@ -219,7 +229,7 @@ export function heron(today: string, due: string, late: string): Build {
       'pickup-bridge': part('pickup', 'Two-coil humbucker, bridge, open coils', {
         seller: 'Quayside Electrics',
         price: 29,
-        traits: { coils: 'two', sense: 'plain', leads: 'four', poles: 'poles', mount: 'guard', circuit: 'passive' },
+        traits: { coils: 'two', sense: 'plain', leads: 'four', poles: 'poles', mount: 'guard', circuit: 'passive', bassSide: 'same' },
         sizes: {
           length: 36,
           width: 69,
@@ -227,6 +237,8 @@ export function heron(today: string, due: string, late: string): Build {
           radius: [1.5, 'rule'],
           above: [3, 'rule', 0.3],
           'poles.spread': [49.2, 'listed', 0.4],
+          slant: [0, 'rule'],
+          'ears.span': [72, 'rule'],
           resistance: [8400, 'meter'],
           inductance: [4.9, 'listed'],
         },
@@ -246,6 +258,8 @@ export function heron(today: string, due: string, late: string): Build {
           'screw.offset': 11,
           'plate.thickness': 1.2,
           'post.height': [6, 'rule'],
+          'grip.min': [11, 'listed'],
+          'grip.max': [17, 'listed'],
           'string.hole': [1.8, 'listed', 0.1],
           mass: [29, 'scale', 1],
         },

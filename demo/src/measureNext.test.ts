@@ -87,8 +87,15 @@ describe('measure next', () => {
   it('no reading is expected to make things worse', () => {
     for (const r of measureNext(dunlin(TODAY, '2027-02-15', '2026-12-13'))) expect(r.gain).toBeGreaterThan(-0.02)
   })
-  it('a joint that waits for sizes is wholly unsure', () => {
-    const build = small((b) => delete b.parts.neck!.sizes['heel.widthEnd'])
-    expect(unsure(judgeJoints(build).find((j) => j.id === 'pocket-end')!)).toBe(1)
+  it('a joint that waits for sizes is less sure than one in doubt about those it has, and the less sure the more it waits for', () => {
+    const waiting = (...sizes: string[]) => {
+      const build = small((b) => {
+        for (const size of sizes) delete b.parts.neck!.sizes[size]
+      })
+      return unsure(judgeJoints(build).find((j) => j.id === 'pocket-end')!)
+    }
+    expect(waiting('heel.widthEnd')).toBeGreaterThan(0.75)
+    expect(waiting('heel.widthEnd', 'heel.radius')).toBeGreaterThan(waiting('heel.widthEnd'))
+    expect(waiting()).toBeLessThan(0.75)
   })
 })

@@ -24,12 +24,13 @@ export const route = (place: string, centre: number, length: number, width: numb
   [`route.${place}.width`]: width,
   [`route.${place}.depth`]: [depth, 'rule'],
   [`route.${place}.radius`]: [radius, 'rule'],
+  [`route.${place}.side`]: [0, 'rule'],
 })
 
 /** A set of strings in thousandths of an inch, 1 first; `core` for the wound ones. */
 export function gauges(thou: readonly number[], cores: Record<number, number> = {}): Record<string, Entry> {
   const out: Record<string, Entry> = { wound: Object.keys(cores).length }
   thou.forEach((t, i) => (out[`gauge.${i + 1}`] = [t * 0.0254, 'listed', 0.008]))
-  for (const [n, t] of Object.entries(cores)) out[`core.${n}`] = [t * 0.0254, 'assumed', 0.05]
+  for (const [n, t] of Object.entries(cores)) out[`core.${n}`] = [t * 0.0254, 'listed', 0.05]
   return out
 }

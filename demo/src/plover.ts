@@ -6,7 +6,7 @@ const soapbar = (place: string, spread: number, ohm: number): Part =>
   part('pickup', `Soapbar single coil, ${place}`, {
     seller: 'Quayside Electrics',
     price: 31,
-    traits: { coils: 'single', sense: 'plain', leads: 'two', poles: 'poles', mount: 'body', circuit: 'passive' },
+    traits: { coils: 'single', sense: 'plain', leads: 'two', poles: 'poles', mount: 'body', circuit: 'passive', bassSide: 'same' },
     sizes: {
       length: 35.2,
       width: 85.9,
@@ -14,6 +14,8 @@ const soapbar = (place: string, spread: number, ohm: number): Part =>
       radius: [0.5, 'rule'],
       above: [5, 'rule', 0.3],
       'poles.spread': spread,
+      slant: [0, 'rule'],
+      'ears.span': [72, 'rule'],
       'screw.length': [18, 'rule'],
       'screw.diameter': 3,
       travel: [6, 'rule'],
@@ -127,6 +129,7 @@ export function plover(today: string, due: string): Build {
           crown: 1.2,
           'head.thickness': 14.5,
           'head.drop': [10, 'rule', 0.4],
+          'head.angle': [0, 'rule', 0.3],
           'tuner.bore': 8.8,
           'tuner.pitch': 24.5,
           'tuner.first': [32, 'rule'],

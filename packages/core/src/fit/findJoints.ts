@@ -42,10 +42,11 @@ import { metalsJoint } from './whole/metals'
 import { shieldsMeetJoint } from './whole/shieldsMeet'
 import { trussAccessJoint } from './whole/trussAccess'
 
+/** A mount nobody has told may be any of them. */
 const mount =
   (...kinds: string[]) =>
   (b: Build) =>
-    kinds.includes(traitAt(b, 'bridge', 'mount') ?? '')
+    kinds.includes(traitAt(b, 'bridge', 'mount') ?? kinds[0]!)
 /** A bridge that holds its own strings is judged once someone says where it lets them go; steep angles do it no harm. */
 const stringsHeld = (b: Build) => b.parts.tailpiece !== undefined || sizeAt(b, { slot: 'bridge', size: 'exit.distance' }) !== undefined
 const PICKUPS = PLACES.map((place) => `pickup-${place}` as const)

@@ -14,19 +14,30 @@ export interface Datums {
   known: boolean
 }
 
+/** Each place is reckoned when it is asked for, so that whoever needs the scale alone has read no more than that. */
 export function datums(build: Build): Datums {
-  const scale = valueAt(build, sizeRef('neck', 'scale'))
-  const heelEnd = valueAt(build, sizeRef('neck', 'nutToHeelEnd'))
-  const pocket = valueAt(build, sizeRef('body', 'pocket.length'))
-  const toBridge = valueAt(build, sizeRef('body', 'mouthToBridge'))
-  const L = scale ?? build.scale
-  const end = heelEnd ?? 0.714 * L
-  const mouth = end - (pocket ?? 76)
+  const of = {
+    scale: () => valueAt(build, sizeRef('neck', 'scale')),
+    heelEnd: () => valueAt(build, sizeRef('neck', 'nutToHeelEnd')),
+    pocket: () => valueAt(build, sizeRef('body', 'pocket.length')),
+    toBridge: () => valueAt(build, sizeRef('body', 'mouthToBridge')),
+  }
   return {
-    scale: L,
-    heelEnd: end,
-    mouth,
-    studs: toBridge === undefined ? L - 6 : mouth + toBridge,
-    known: [scale, heelEnd, pocket, toBridge].every((v) => v !== undefined),
+    get scale() {
+      return of.scale() ?? build.scale
+    },
+    get heelEnd() {
+      return of.heelEnd() ?? 0.714 * this.scale
+    },
+    get mouth() {
+      return this.heelEnd - (of.pocket() ?? 76)
+    },
+    get studs() {
+      const toBridge = of.toBridge()
+      return toBridge === undefined ? this.scale - 6 : this.mouth + toBridge
+    },
+    get known() {
+      return Object.values(of).every((v) => v() !== undefined)
+    },
   }
 }

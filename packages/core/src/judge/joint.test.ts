@@ -3,9 +3,10 @@ import type { SizeRef } from '../document/read'
 import { pt } from '../geometry/point'
 import { certain, normal } from '../quantity/distribution'
 import { aBuild, aPart } from '../testing/bench'
-import { judged, jointOf, sizeText, waitingJoint } from './assemble'
-import { check, figureOf, signed, type Check, type Cure } from './joint'
-import { amount, gapOf, landing, sizeOr } from './known'
+import { Asker } from './ask'
+import { judged, jointOf, sizeText } from './assemble'
+import { figureOf, signed, type Check, type Cure, type Question } from './joint'
+import { amount, gapOf, landing, sizeIn, sizeToDraw, traitIn } from './known'
 import { isWorse, judge, worst, type Band, type Verdict } from './verdict'
 
 const BANDS: readonly Band[] = [
@@ -16,8 +17,24 @@ const BANDS: readonly Band[] = [
 ]
 const ref = (size: string): SizeRef => ({ slot: 'body', size })
 const cure = (id: string): Cure => ({ id, job: id, how: '', gives: 'body', tools: [] })
-const a = (id: string, mean: number, sigma = 0.001, more: Partial<Parameters<typeof check>[0]> = {}): Check =>
-  check({ id, label: id, clearance: normal(mean, sigma), bands: BANDS, says: (j) => `${id} ${j.verdict}`, reads: [ref(id)], ...more })
+const asks = (id: string, mean: number, sigma = 0.001, more: Partial<Question> = {}): Question => ({
+  id,
+  label: id,
+  clearance: normal(mean, sigma),
+  bands: BANDS,
+  says: (j) => `${id} ${j.verdict}`,
+  ...more,
+})
+/** A judged check, as if it had read these sizes. */
+const a = (
+  id: string,
+  mean: number,
+  sigma = 0.001,
+  { reads = [ref(id)], ...more }: Partial<Question> & { reads?: SizeRef[] } = {},
+): Check => ({
+  ...new Asker(aBuild({})).judge(() => asks(id, mean, sigma, more))[0]!,
+  reads,
+})
 const NOTHING = { title: '', marks: [], bounds: { x: 0, y: 0, width: 1, height: 1 }, numbers: [] }
 const base = { id: 'j', title: 'J', slots: ['body' as const], at: pt(0, 0), draw: () => NOTHING }
 
@@ -50,8 +67,8 @@ describe('a class', () => {
     ]
     expect(judge(normal(0.5, 1), bands).chances.loose).toBeCloseTo(0.617, 3)
   })
-  it('worst: won’t go, can’t tell, tight, loose, snug', () => {
-    const order: Verdict[] = ['snug', 'loose', 'tight', 'cant-tell', 'wont-go']
+  it('worst: won’t go, tight, can’t tell, loose, snug', () => {
+    const order: Verdict[] = ['snug', 'loose', 'cant-tell', 'tight', 'wont-go']
     for (let i = 0; i < order.length; i++)
       for (let k = 0; k < order.length; k++) {
         expect(isWorse(order[i]!, order[k]!)).toBe(i > k)
@@ -68,7 +85,7 @@ describe('a check', () => {
     expect(a('x', 0.2, 0.001, { coats: 0 }).coated!.verdict).toBe('snug')
   })
   it('known only from listings of a pattern it is never snug or loose; tight and won’t go stay', () => {
-    const verdict = (mean: number) => a('x', mean, 0.001, { hearsay: true }).raw.verdict
+    const verdict = (mean: number) => a('x', mean, 0.001, { hearsay: 'heard' }).raw.verdict
     expect([verdict(0.2), verdict(1), verdict(0), verdict(-1)]).toEqual(['cant-tell', 'cant-tell', 'tight', 'wont-go'])
   })
   it('its figure is signed, with two decimals below ten and one above', () => {
@@ -126,26 +143,102 @@ describe('a joint of several checks', () => {
   })
 })
 
-describe('a joint that waits', () => {
-  const refs = ['pocket.widthMouth', 'pocket.widthEnd', 'pocket.depth', 'thickness'].map(ref)
-  it('names up to three sizes and how many more, and asks for the first', () => {
-    const four = waitingJoint(base, refs)
-    expect(four.verdict).toBe('cant-tell')
-    expect(four.says).toMatch(/^Not known yet: [^,]*\(body\), [^,]*, ?[^,]*\(body\),.* and 1 more\.$|and 1 more\.$/)
-    expect(waitingJoint(base, refs.slice(0, 3)).says).not.toMatch(/more/)
-    expect(four.settles).toEqual(refs[0])
-    expect(four.missing).toEqual(refs)
-    expect(waitingJoint(base, []).settles).toBeUndefined()
+describe('a check asked of parts of which not all is known', () => {
+  const thickness = ref('thickness')
+  const over = (bands: readonly Band[], reckon: (mm: number) => number = (mm) => mm) => ({
+    ...base,
+    asks: [
+      (b: Parameters<typeof sizeIn>[0]) =>
+        asks('x', reckon(sizeIn(b, thickness).value), sizeIn(b, thickness).doubt / 2, {
+          bands,
+          cures: () => [{ ...cure('cut'), plan: { slot: 'body' as const, size: 'thickness', delta: 1, doubt: 0 } }, cure('buy')],
+        }),
+    ],
   })
-  it('is judged once all are there', () => {
+  const none = aBuild({ body: aPart('body', {}) })
+  const known = (mm: number) => aBuild({ body: aPart('body', { thickness: [mm, 'calipers', 0.02] }) })
+  const at = (mm: number): Band[] => [
+    { upTo: mm, is: 'tight' },
+    { upTo: Infinity, is: 'snug' },
+  ]
+  it('nobody can tell, and the size is named, where what bodies are found in lies on both sides of a limit', () => {
+    const j = judged(none, over(at(45)))
+    expect([j.verdict, j.missing, j.settles, j.says]).toEqual(['cant-tell', [thickness], thickness, 'Not known yet: thickness (body).'])
+    expect(j.cures).toEqual([])
+    expect(judged(known(44), over(at(45))).verdict).toBe('tight')
+    expect(judged(known(46), over(at(45))).verdict).toBe('snug')
+  })
+  it('an assumed size is not a known one', () => {
+    const assumed = aBuild({ body: aPart('body', { thickness: [46, 'assumed', 0.02] }) })
+    expect(judged(assumed, over(at(45))).verdict).toBe('cant-tell')
+  })
+  it('what is the same for every body there is stands: bodies are 28 to 60 mm thick', () => {
+    expect(judged(none, over(at(27.9))).verdict).toBe('snug')
+    expect(judged(none, over(at(28.1))).verdict).toBe('cant-tell')
+    expect(judged(none, over(at(60.1))).verdict).toBe('tight')
+    expect(judged(none, over(at(59.9))).verdict).toBe('cant-tell')
+  })
+  it('a sure fault says what its amount hangs on, and plans no amount', () => {
+    const j = judged(none, over(at(61)))
+    expect(j.says).toBe('x tight By how much hangs on what is not known yet: thickness (body), 28 to 60 mm.')
+    expect(j.cures.map((c) => c.id)).toEqual(['buy'])
+    expect(judged(known(44), over(at(61))).cures.map((c) => c.id)).toEqual(['cut', 'buy'])
+  })
+  it('a fault at both ends is none where the middle goes, however narrow the middle', () => {
+    // Ample only within 1 mm of 33: neither end of the band nor its middle lies there.
+    const j = (build: typeof none) =>
+      judged(
+        build,
+        over(at(0), (mm) => 1 - Math.abs(mm - 33)),
+      ).verdict
+    expect([j(known(33)), j(known(40)), j(none)]).toEqual(['snug', 'tight', 'cant-tell'])
+  })
+  it('a trait nobody has told is every option it has, never the first and never a no', () => {
     const plan = {
       ...base,
-      refs: { t: ref('thickness') },
-      checks: ({ t }: { t: { value: number } }) => [a('x', t.value)],
-      draw: () => NOTHING,
+      asks: [(b: Parameters<typeof traitIn>[0]) => asks('x', traitIn(b, 'body', 'notch') === 'yes' ? 0.2 : 0)],
     }
-    expect(judged(aBuild({ body: aPart('body', {}) }), plan).missing).toEqual([ref('thickness')])
-    expect(judged(aBuild({ body: aPart('body', { thickness: 44 }) }), plan).figure!.value).toBe(44)
+    const j = judged(none, plan)
+    expect([j.verdict, j.untold, j.says]).toEqual([
+      'cant-tell',
+      [{ slot: 'body', trait: 'notch' }],
+      'Not known yet: notch for a heel-end truss tool (body).',
+    ])
+    const told = (notch: string) => judged(aBuild({ body: aPart('body', {}, { notch }) }), plan).verdict
+    expect([told('yes'), told('no')]).toEqual(['snug', 'tight'])
+  })
+  it('where a check exists only for some answers, its fault is not sure and its going is', () => {
+    const only = (mean: number) => ({
+      ...base,
+      asks: [(b: Parameters<typeof traitIn>[0]) => (traitIn(b, 'body', 'build') === 'solid' ? undefined : asks('x', mean))],
+    })
+    expect(judged(none, only(0)).verdict).toBe('cant-tell')
+    expect(judged(none, only(0.2)).verdict).toBe('snug')
+    expect(judged(aBuild({ body: aPart('body', {}, { build: 'solid' }) }), only(0)).checks).toEqual([])
+  })
+  it('so many untold traits that not every answer is tried: never sure that it goes', () => {
+    const plan = {
+      ...base,
+      asks: [
+        (b: Parameters<typeof traitIn>[0]) => {
+          for (const trait of ['wood', 'grain', 'build', 'top', 'surface']) traitIn(b, 'body', trait)
+          return asks('x', 0.2)
+        },
+      ],
+    }
+    expect(judged(none, plan).verdict).toBe('cant-tell')
+  })
+  it('a sure fault is said although another check cannot be told', () => {
+    const j = judged(none, { ...base, asks: [...over(at(45)).asks, () => asks('sure', 0)] })
+    expect([j.verdict, j.says, j.missing]).toEqual(['tight', 'sure tight', [thickness]])
+  })
+  it('what it cannot be told without and is no size is named too', () => {
+    const j = judged(none, { ...base, asks: [() => asks('x', 0.2, 0.001, { lacks: 'the outline' })] })
+    expect([j.verdict, j.checks[0]!.says]).toEqual(['cant-tell', 'Not known yet: the outline.'])
+  })
+  it('by doubt alone: the figure and the classes it may be', () => {
+    const [c] = judged(known(44), { ...base, asks: [() => asks('Gap', 0.05, 0.1)] }).checks
+    expect(c!.says).toBe('Gap: +0.05 ±0.20 mm may be tight (50 %) or snug (50 %).')
   })
 })
 
@@ -154,10 +247,12 @@ describe('what is known', () => {
     { body: aPart('body', { thickness: 44 }) },
     { jobs: { j: { slot: 'body', size: 'pocket.depth', delta: 0.3, doubt: 0.4, text: 'x' } } },
   )
-  it('a size that is there, or the usual one with its doubt; planned jobs are done to either', () => {
-    expect(sizeOr(build, ref('thickness'), 40, 2)).toMatchObject({ value: 44, known: 'calipers' })
-    expect(sizeOr(build, ref('pocket.depth'), 16, 0.3)).toEqual({ value: 16.3, doubt: 0.5, known: 'assumed' })
+  it('to draw by: a size that is there, or the kind’s usual one; planned jobs are done to either', () => {
+    expect(sizeToDraw(build, ref('thickness'))).toMatchObject({ value: 44, known: 'calipers' })
+    expect(sizeToDraw(build, ref('pocket.depth'))).toMatchObject({ value: 16.3, known: 'assumed' })
   })
+  it('outside a check there is no size that nobody knows', () =>
+    expect(() => sizeIn(build, ref('pocket.depth'))).toThrow(/outside a check/))
   it('a gap is the sum of its terms', () => {
     const size = (value: number, doubt: number) => ({ value, doubt, known: 'calipers' as const })
     expect(

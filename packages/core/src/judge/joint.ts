@@ -4,6 +4,7 @@ import type { Drawing } from '../drawing/drawing'
 import type { Point } from '../geometry/point'
 import type { Slot } from '../parts/slots'
 import { doubtOf, likelyOf, type Distribution } from '../quantity/distribution'
+import type { TraitRef } from './completed'
 import { judge, type Band, type Judgement, type Verdict } from './verdict'
 
 /** What a check counts in: mostly millimetres. */
@@ -39,7 +40,12 @@ export interface Check {
   /** What is the matter, one or two sentences. */
   says: string
   cures: Cure[]
+  /** Every size it was judged by, assumed ones too. */
   reads: SizeRef[]
+  /** When it cannot be told: sizes it asks for that nobody knows. */
+  unknown: SizeRef[]
+  /** When it cannot be told: traits nobody has said. */
+  untold: TraitRef[]
   /** Rests on two sellers' listings of a pattern. */
   hearsay?: boolean
 }
@@ -58,9 +64,11 @@ export interface Joint {
   says: string
   cures: Cure[]
   checks: Check[]
-  /** Sizes it cannot do without and does not have. */
+  /** Sizes without which a check of it cannot be told. */
   missing: SizeRef[]
-  /** The unmeasured size with most say in it, when it can't tell. */
+  /** Traits without which a check of it cannot be told. */
+  untold: TraitRef[]
+  /** The size with most say in it, when it can't tell. */
   settles?: SizeRef
   reads: SizeRef[]
   /** Jobs already planned on paper that this joint counts on. */
@@ -84,7 +92,8 @@ export interface DetailTable {
   chart?: { labels: string[]; values: number[]; unit: string; limits?: { from: number; to: number } }
 }
 
-export interface CheckInput {
+/** A check before it is judged: a clearance, its limits, and what would be said and done. */
+export interface Question {
   id: string
   label: string
   clearance: Distribution
@@ -93,36 +102,21 @@ export interface CheckInput {
   bands: readonly Band[]
   /** How much a planned finish takes from the clearance, mm. */
   coats?: number
+  /** What it cannot be told without and is no size, in words: an outline nobody has drawn. */
+  lacks?: string
+  /** What is the matter; asked only when a class is sure. */
   says: (j: Judgement) => string
+  /** Asked only when a class is sure. */
   cures?: (j: Judgement) => Cure[]
-  reads: SizeRef[]
-  /** A pattern known only from two sellers' listings is never called snug, however the figures fall. */
-  hearsay?: boolean
+  /** A pattern known only from two sellers' listings is never called snug, however the figures fall; what is said then. */
+  hearsay?: string
 }
 
-/** Judges one clearance, raw and after coats. */
-export function check(input: CheckInput): Check {
-  const raw = judged(input, 0)
-  const { id, label, clearance, shown, unit = 'mm', bands, reads } = input
-  return {
-    id,
-    label,
-    clearance,
-    ...(shown ? { shown } : {}),
-    unit,
-    bands,
-    reads,
-    raw,
-    ...(input.coats === undefined ? {} : { coated: judged(input, input.coats) }),
-    says: input.says(raw),
-    cures: input.cures?.(raw) ?? [],
-    ...(input.hearsay ? { hearsay: true } : {}),
-  }
-}
-
-function judged({ clearance, bands, hearsay }: CheckInput, coats: number): Judgement {
+/** The class of a question's clearance with so much of it taken away by a finish, mm. */
+export function judgeAt({ clearance, bands, hearsay, lacks }: Question, coats: number): Judgement {
   const moved = coats ? clearance.map((n) => ({ ...n, mean: n.mean - coats })) : clearance
   const j = judge(moved, bands)
+  if (lacks) return { ...j, verdict: 'cant-tell' }
   return hearsay && (j.verdict === 'snug' || j.verdict === 'loose') ? { ...j, verdict: 'cant-tell' } : j
 }
 

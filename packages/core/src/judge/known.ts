@@ -1,11 +1,36 @@
 import type { Build } from '../document/build'
-import { sizeAt, withJobs, type SizeRef } from '../document/read'
+import { sizeAt, specAt, traitAt, withJobs, type SizeRef } from '../document/read'
+import { bandOf, usualOf } from '../parts/kind'
+import type { Slot } from '../parts/slots'
 import { doubtOf, linear, ofSize, type Distribution } from '../quantity/distribution'
 import type { Size } from '../quantity/size'
 
-/** The size as entered, or a usual value marked as assumed with its own doubt. */
-export const sizeOr = (build: Build, ref: SizeRef, usual: number, doubt: number): Size =>
-  sizeAt(build, ref) ?? withJobs(build, ref, { value: usual, doubt, known: 'assumed' })
+/** A size as a check sees it: known, or as widely as it may be. Throws for a part that is not there, which is a mistake in code. */
+export function sizeIn(build: Build, ref: SizeRef): Size {
+  const size = sizeAt(build, ref)
+  if (!size) throw new Error(`${ref.slot}/${ref.size} was asked outside a check, or of a part that is not there`)
+  return size
+}
+
+export function sizesIn<const K extends string>(build: Build, refs: Readonly<Record<K, SizeRef>>): Record<K, Size> {
+  const have = {} as Record<K, Size>
+  for (const name of Object.keys(refs) as K[]) have[name] = sizeIn(build, refs[name])
+  return have
+}
+
+export function traitIn(build: Build, slot: Slot, trait: string): string {
+  const told = traitAt(build, slot, trait)
+  if (told === undefined) throw new Error(`${slot}/${trait} was asked outside a check, or of a part that is not there`)
+  return told
+}
+
+/** The size to draw or to place a peg by: as known, or the kind's usual one with planned jobs done to it. Never to judge by. */
+export function sizeToDraw(build: Build, ref: SizeRef): Size {
+  const spec = specAt(ref)
+  const { low, high } = bandOf(spec)
+  return sizeAt(build, ref) ?? withJobs(build, ref, { value: usualOf(spec), doubt: (high - low) / 2, known: 'assumed' })
+}
+export const drawnAt = (build: Build, ref: SizeRef): number => sizeToDraw(build, ref).value
 
 /** Sum of factor times size, plus a fixed offset, as a distribution. */
 export const gapOf = (terms: readonly (readonly [number, Size])[], offset = 0): Distribution =>

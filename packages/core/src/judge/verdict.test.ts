@@ -33,9 +33,10 @@ describe('verdicts', () => {
       }),
     )
   })
-  it('what is not known may be worse than a known job, but not worse than won’t go', () => {
-    expect(worst(['tight', 'cant-tell'])).toBe('cant-tell')
+  it('a sure fault is not hidden by what is not known, and what is not known not by what goes', () => {
+    expect(worst(['tight', 'cant-tell'])).toBe('tight')
     expect(worst(['cant-tell', 'wont-go', 'snug'])).toBe('wont-go')
+    expect(worst(['loose', 'cant-tell', 'snug'])).toBe('cant-tell')
     expect(worst([])).toBe('snug')
   })
 })

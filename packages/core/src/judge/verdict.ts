@@ -2,6 +2,7 @@ import { probabilityBetween, type Distribution } from '../quantity/distribution'
 
 export type Class = 'snug' | 'loose' | 'tight' | 'wont-go'
 export type Verdict = Class | 'cant-tell'
+export const CLASSES: readonly Class[] = ['snug', 'loose', 'tight', 'wont-go']
 
 export const VERDICT_WORD: Record<Verdict, string> = {
   snug: 'snug',
@@ -43,8 +44,11 @@ export function judge(d: Distribution, bands: readonly Band[]): Judgement {
   return { verdict: chances[best] >= SURE ? best : 'cant-tell', chances }
 }
 
-const WORST: Verdict[] = ['snug', 'loose', 'tight', 'cant-tell', 'wont-go']
-/** Of several checks on one joint the worst speaks for it; what is not known may still be the worst of all. */
+/**
+ * Of several checks on one joint the worst that is sure speaks for it; only where none is surely bad does one that cannot be told keep it
+ * from being good. [ours]
+ */
+const WORST: Verdict[] = ['snug', 'loose', 'cant-tell', 'tight', 'wont-go']
 export const worst = (verdicts: readonly Verdict[]): Verdict =>
   verdicts.reduce<Verdict>((a, b) => (WORST.indexOf(b) > WORST.indexOf(a) ? b : a), 'snug')
 export const isWorse = (a: Verdict, b: Verdict): boolean => WORST.indexOf(a) > WORST.indexOf(b)

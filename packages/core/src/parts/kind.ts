@@ -13,9 +13,21 @@ export interface SizeSpec {
   required?: boolean
   /** The trade's usual value, shown as a placeholder only, never used as a fact. [practice] */
   usual?: number
+  /** The widest band such parts are found in; `min` to `max` where it is not said. Stands in for a size nobody knows. [practice] */
+  found?: readonly [low: number, high: number]
+  /** Left out where there is no such thing: only then does silence mean that it is not there. */
+  optional?: true
   /** Where and how to take it. */
   how?: string
 }
+
+/** What a size nobody knows may be. */
+export const bandOf = ({ found, min, max }: SizeSpec): { low: number; high: number } => ({
+  low: found?.[0] ?? min,
+  high: found?.[1] ?? max,
+})
+/** What to draw where a size is not known: the usual value, or the middle of what is found. Never to judge by. */
+export const usualOf = (spec: SizeSpec): number => spec.usual ?? (bandOf(spec).low + bandOf(spec).high) / 2
 
 /** A property that is chosen from a list rather than measured. */
 export interface TraitSpec {
@@ -38,7 +50,7 @@ export interface Kind {
 
 export const defineKind = <const K extends Kind>(kind: K): K => kind
 
-type Range = Pick<SizeSpec, 'required' | 'usual' | 'how'>
+type Range = Pick<SizeSpec, 'required' | 'usual' | 'found' | 'optional' | 'how'>
 /** A length in mm. */
 export const mm = (label: string, min: number, max: number, more: Range = {}): SizeSpec => ({
   label,

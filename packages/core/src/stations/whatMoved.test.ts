@@ -5,24 +5,34 @@ import { aBuild, aPart } from '../testing/bench'
 import { evaluate } from '../evaluate/evaluate'
 import { whatMoved } from './things'
 
+/** Both of one wood and grain: the year moves heel and pocket alike. */
+const WOOD = { wood: 'hard-maple', grain: 'flat' }
 const build = aBuild({
-  body: aPart('body', {
-    thickness: 44,
-    'pocket.widthMouth': 56.1,
-    'pocket.widthEnd': 56.3,
-    'pocket.length': 76,
-    'pocket.depth': 16,
-    mouthToBridge: 255,
-  }),
-  neck: aPart('neck', {
-    scale: 647.7,
-    nutToHeelEnd: 462,
-    'heel.widthMouth': 56.45,
-    'heel.widthEnd': 56.1,
-    'heel.thickness': 25.4,
-    'head.thickness': 14,
-    crown: 1.1,
-  }),
+  body: aPart(
+    'body',
+    {
+      thickness: 44,
+      'pocket.widthMouth': 56.1,
+      'pocket.widthEnd': 56.3,
+      'pocket.length': 76,
+      'pocket.depth': 16,
+      mouthToBridge: 255,
+    },
+    WOOD,
+  ),
+  neck: aPart(
+    'neck',
+    {
+      scale: 647.7,
+      nutToHeelEnd: 462,
+      'heel.widthMouth': 56.45,
+      'heel.widthEnd': 56.1,
+      'heel.thickness': 25.4,
+      'head.thickness': 14,
+      crown: 1.1,
+    },
+    WOOD,
+  ),
   strings: aPart('strings', { 'gauge.1': [0.254, 'listed', 0.005], 'gauge.2': [0.33, 'listed', 0.005] }),
 })
 const moved = (change: Parameters<typeof applyChange>[1]) =>

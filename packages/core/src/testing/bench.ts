@@ -29,6 +29,17 @@ export function aBuild(parts: Partial<Record<Slot, Part>>, more: Partial<Build> 
   return { ...newBuild({ name: 'Trial', handedness: 'right', strings: 6, scale: 647.7 }, '2026-11-24'), parts, ...more }
 }
 
+/** A case says only what it turns on: what else is asked of its parts is as on another build, mostly one on which everything fits. */
+export function withRest(build: Build, other: Build): Build {
+  const parts = Object.fromEntries(
+    Object.entries(build.parts).map(([slot, part]) => {
+      const rest = other.parts[slot as Slot]
+      return [slot, { ...part, sizes: { ...rest?.sizes, ...part.sizes }, traits: { ...rest?.traits, ...part.traits } }]
+    }),
+  )
+  return { ...build, parts }
+}
+
 export function jointIn(build: Build, id: string): JudgedJoint {
   for (const kind of JOINT_KINDS) {
     if (!existsIn(kind, build)) continue

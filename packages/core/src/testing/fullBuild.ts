@@ -34,12 +34,14 @@ const route = (place: string, centre: number, length: number, width: number): Si
   [`route.${place}.width`]: width,
   [`route.${place}.depth`]: 22,
   [`route.${place}.radius`]: 1,
+  [`route.${place}.side`]: 0,
 })
 const opening = (place: string, centre: number, length: number): Sizes => ({
   [`opening.${place}.centre`]: centre,
   [`opening.${place}.length`]: length,
   [`opening.${place}.width`]: 70,
   [`opening.${place}.radius`]: 1.5,
+  [`opening.${place}.side`]: 0,
 })
 const pickup = (place: 'neck' | 'middle' | 'bridge', length: number, poles: number, coils: string) =>
   aPart(
@@ -51,6 +53,7 @@ const pickup = (place: 'neck' | 'middle' | 'bridge', length: number, poles: numb
       radius: 1.5,
       above: 3,
       'poles.spread': poles,
+      slant: 0,
       'lead.length': [320, 'rule', 5],
       'ears.span': 72,
       resistance: [8000, 'meter', 80],
@@ -147,6 +150,7 @@ export function fullBuild(): Build {
         'nut.slotWidth': 3.4,
         'nut.slotDepth': [3.4, 'calipers', 0.03],
         'head.drop': 9,
+        'head.angle': 0,
         'truss.key': 4,
         crown: 1.1,
         'head.thickness': 14,

@@ -1,24 +1,28 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt } from '../../document/read'
-import { check, type Check } from '../../judge/joint'
-import { gapOf, sizeOr } from '../../judge/known'
+import { sizeRef } from '../../document/read'
+import { type Question } from '../../judge/joint'
+import { gapOf, sizeIn, traitIn } from '../../judge/known'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
 /** Wood wanted round a stud in a centre block, mm. [practice] */
 const BLOCK_WALL = 3
 
+/** Only a vibrato has a block below its plate. */
+const swings = (build: Build): boolean => ['two-stud', 'six-screw', 'double-locking'].includes(traitIn(build, 'bridge', 'mount'))
+
 /** A vibrato's block inside the body. */
-export function blockDepth(build: Build): Check[] {
-  const deep = sizeAt(build, sizeRef('bridge', 'block.depth'))
-  const body = sizeAt(build, sizeRef('body', 'thickness'))
-  if (!deep || !body || deep.value <= 0) return []
+export function blockDepth(build: Build): Question[] {
+  if (!swings(build)) return []
+  const deep = sizeIn(build, sizeRef('bridge', 'block.depth'))
+  const body = sizeIn(build, sizeRef('body', 'thickness'))
+  if (deep.value <= 0) return []
   const c = gapOf([
     [1, body],
     [-1, deep],
   ])
   return [
-    check({
+    {
       id: 'block',
       label: 'Block inside the body',
       clearance: c,
@@ -27,7 +31,6 @@ export function blockDepth(build: Build): Check[] {
         { upTo: 1, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: [sizeRef('bridge', 'block.depth'), sizeRef('body', 'thickness')],
       says: ({ verdict }) =>
         verdict === 'snug'
           ? `The block ends ${printMm(likelyOf(c), 1)} mm inside the back.`
@@ -44,7 +47,7 @@ export function blockDepth(build: Build): Check[] {
                 tools: [],
               },
             ],
-    }),
+    },
   ]
 }
 
@@ -52,12 +55,13 @@ export function blockDepth(build: Build): Check[] {
 const SWING = 14
 
 /** A vibrato's block swings in its route: its own length and what its depth sweeps. [physics] */
-export function blockSwing(build: Build): Check[] {
+export function blockSwing(build: Build): Question[] {
+  if (!swings(build)) return []
   const refs = { route: sizeRef('body', 'vibrato.length'), depth: sizeRef('bridge', 'block.depth') }
-  const route = sizeAt(build, refs.route)
-  const depth = sizeAt(build, refs.depth)
-  if (!route || !depth || depth.value <= 0) return []
-  const length = sizeOr(build, sizeRef('bridge', 'block.length'), 12, 1)
+  const route = sizeIn(build, refs.route)
+  const depth = sizeIn(build, refs.depth)
+  if (depth.value <= 0) return []
+  const length = sizeIn(build, sizeRef('bridge', 'block.length'))
   const sweep = Math.tan((SWING * Math.PI) / 180)
   const free = gapOf([
     [1, route],
@@ -65,7 +69,7 @@ export function blockSwing(build: Build): Check[] {
     [-sweep, depth],
   ])
   return [
-    check({
+    {
       id: 'swing',
       label: 'Route left when the block swings',
       clearance: free,
@@ -74,7 +78,6 @@ export function blockSwing(build: Build): Check[] {
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: [...Object.values(refs), sizeRef('bridge', 'block.length')].filter((r) => sizeAt(build, r)),
       says: ({ verdict }) =>
         verdict === 'snug'
           ? `The block swings freely, ${printMm(likelyOf(free), 1)} mm to spare.`
@@ -92,23 +95,22 @@ export function blockSwing(build: Build): Check[] {
                 plan: { slot: 'body', size: 'vibrato.length', delta: 1 - likelyOf(free), doubt: 0.5 },
               },
             ],
-    }),
+    },
   ]
 }
 
 /** In a hollow body the studs stand in the centre block with wood round them. */
-export function inCentreBlock(build: Build, slot: 'bridge' | 'tailpiece'): Check[] {
-  const hollow = traitAt(build, 'body', 'build')
+export function inCentreBlock(build: Build, slot: 'bridge' | 'tailpiece'): Question[] {
+  if (traitIn(build, 'body', 'build') === 'solid') return []
   const refs = { block: sizeRef('body', 'block.width'), studs: sizeRef(slot, 'studSpacing'), diameter: sizeRef(slot, 'studDiameter') }
-  const [block, studs, diameter] = [sizeAt(build, refs.block), sizeAt(build, refs.studs), sizeAt(build, refs.diameter)]
-  if (!hollow || hollow === 'solid' || !block || !studs || !diameter) return []
+  const [block, studs, diameter] = [sizeIn(build, refs.block), sizeIn(build, refs.studs), sizeIn(build, refs.diameter)]
   const wall = gapOf([
     [0.5, block],
     [-0.5, studs],
     [-0.5, diameter],
   ])
   return [
-    check({
+    {
       id: 'in-block',
       label: 'Block’s wood beside the studs',
       clearance: linear([[1, wall]], -BLOCK_WALL),
@@ -118,7 +120,6 @@ export function inCentreBlock(build: Build, slot: 'bridge' | 'tailpiece'): Check
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: Object.values(refs),
       says: () =>
         likelyOf(wall) < 0
           ? `The studs stand ${printMm(-likelyOf(wall), 1)} mm outside the centre block: there is only the top to hold them.`
@@ -136,6 +137,6 @@ export function inCentreBlock(build: Build, slot: 'bridge' | 'tailpiece'): Check
                 plan: { slot: 'body', size: 'block.width', delta: 2 * (BLOCK_WALL + 1 - likelyOf(wall)), doubt: 1 },
               },
             ],
-    }),
+    },
   ]
 }

@@ -1,13 +1,14 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, sizesFor } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { actionAt, afterTilt, riseOver, SPARE } from '../../instrument/neckAngle'
-import { jointOf, waitingJoint } from '../../judge/assemble'
-import { check, type Check, type DetailTable, type JudgedJoint } from '../../judge/joint'
+import { judged } from '../../judge/assemble'
+import { type Question, type DetailTable, type JudgedJoint } from '../../judge/joint'
+import { drawnAt, sizeIn, sizesIn } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { fretPlace } from '../../physics/frets'
-import { likelyOf, linear, ofSize, type Distribution } from '../../quantity/distribution'
+import { likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { sideDrawing } from './sideDrawing'
 import { tiltCures, raiseCures } from './bridgeHeight.cures'
@@ -47,19 +48,17 @@ function tiltTable(build: Build): DetailTable[] {
 }
 
 /** Strings over the pickup covers with the bridge as it stands: held at the last fret they sink further. */
-function coverChecks(build: Build): Check[] {
-  const ys = saddleNow(build)
-  if (!ys) return []
+function overCovers(build: Build): Question[] {
+  const ys = saddleNow(build)!
   const d = datums(build)
-  const board =
-    (sizeAt(build, sizeRef('neck', 'heel.thickness'))?.value ?? 25.4) - (sizeAt(build, sizeRef('body', 'pocket.depth'))?.value ?? 16)
-  const crown = sizeAt(build, sizeRef('neck', 'crown'))?.value ?? 1.1
-  const last = fretPlace(d.scale, sizeAt(build, sizeRef('neck', 'frets'))?.value ?? 22)
-  const guard = build.parts.guard ? (sizeAt(build, sizeRef('guard', 'thickness'))?.value ?? 2.5) : 0
-  return (['neck', 'bridge'] as const).flatMap((place) => {
-    const above = sizeAt(build, sizeRef(`pickup-${place}`, 'above'))
-    const centre = sizeAt(build, sizeRef('body', `route.${place}.centre`))
-    if (!above || !centre) return []
+  const board = drawnAt(build, sizeRef('neck', 'heel.thickness')) - drawnAt(build, sizeRef('body', 'pocket.depth'))
+  const crown = drawnAt(build, sizeRef('neck', 'crown'))
+  const last = fretPlace(d.scale, drawnAt(build, sizeRef('neck', 'frets')))
+  const guard = build.parts.guard ? drawnAt(build, sizeRef('guard', 'thickness')) : 0
+  return (['neck', 'bridge'] as const).flatMap((place): Question[] => {
+    if (!build.parts[`pickup-${place}`]) return []
+    const above = sizeIn(build, sizeRef(`pickup-${place}`, 'above'))
+    const centre = sizeIn(build, sizeRef('body', `route.${place}.centre`))
     const x = d.mouth + centre.value
     // The string held at the last fret runs straight from that crown to the saddle.
     const share = (x - last) / (d.scale - last)
@@ -72,7 +71,7 @@ function coverChecks(build: Build): Check[] {
       (1 - share) * crownAt - guard - CLEAR_OF_POLES,
     )
     return [
-      check({
+      {
         id: `cover-${place}`,
         label: `Strings over the ${place} cover, held at the last fret`,
         clearance: free,
@@ -82,7 +81,6 @@ function coverChecks(build: Build): Check[] {
           { upTo: 0, is: 'tight' },
           { upTo: Infinity, is: 'snug' },
         ],
-        reads: [sizeRef(`pickup-${place}`, 'above'), sizeRef('neck', 'heel.thickness'), sizeRef('body', 'pocket.depth')],
         says: ({ verdict }) =>
           verdict === 'snug'
             ? `Strings clear the ${place} cover by ${printMm(likelyOf(free) + CLEAR_OF_POLES, 1)} mm.`
@@ -100,7 +98,7 @@ function coverChecks(build: Build): Check[] {
                   plan: { slot: `pickup-${place}`, size: 'above', delta: likelyOf(free) - 0.2, doubt: 0.2 },
                 },
               ],
-      }),
+      },
     ]
   })
 }
@@ -108,26 +106,30 @@ function coverChecks(build: Build): Check[] {
 /** Pole-to-string distance to start from, mm. [practice] */
 const CLEAR_OF_POLES = 1.6
 
+const refs = {
+  heel: sizeRef('neck', 'heel.thickness'),
+  pocket: sizeRef('body', 'pocket.depth'),
+  crown: sizeRef('neck', 'crown'),
+  nut: sizeRef('nut', 'slot'),
+  low: sizeRef('bridge', 'height.min'),
+  high: sizeRef('bridge', 'height.max'),
+}
+
 /** Can the bridge reach the height the action asks for, with the neck as it sits? */
-export function bridgeHeightJoint(build: Build): JudgedJoint {
-  const refs = {
-    heel: sizeRef('neck', 'heel.thickness'),
-    pocket: sizeRef('body', 'pocket.depth'),
-    crown: sizeRef('neck', 'crown'),
-    nut: sizeRef('nut', 'slot'),
-    low: sizeRef('bridge', 'height.min'),
-    high: sizeRef('bridge', 'height.max'),
-  }
-  const d = datums(build)
-  const base = {
-    tables: tiltTable(build),
+export const bridgeHeightJoint = (build: Build): JudgedJoint =>
+  judged(build, {
     id: 'bridge-height',
     title: 'Neck angle and bridge height',
-    slots: ['neck', 'body', 'bridge', 'nut'] as ('neck' | 'body' | 'bridge' | 'nut')[],
-    at: pt(d.studs, -48),
-  }
-  const { have, missing } = sizesFor(build, refs)
-  if (missing.length) return waitingJoint({ ...base, draw: () => sideDrawing(build, sideOf(build)) }, missing)
+    slots: ['neck', 'body', 'bridge', 'nut'],
+    at: pt(datums(build).studs, -48),
+    tables: tiltTable(build),
+    draw: () => sideDrawing(build, sideOf(build)),
+    asks: [withinReach, asItStands, overCovers],
+  })
+
+function withinReach(build: Build): Question[] {
+  const have = sizesIn(build, refs)
+  const d = datums(build)
   const tilt = tiltOf(build)
   const action = wantedAction(build)
   const reach = d.scale - d.mouth
@@ -141,14 +143,12 @@ export function bridgeHeightJoint(build: Build): JudgedJoint {
     [-1, needed],
   ])
   const ys = likelyOf(needed)
-  const reads = [...Object.values(refs), sizeRef('body', 'pocket.tilt')]
   const range = `${printMm(have.low.value, 1)} to ${printMm(have.high.value, 1)} mm`
-  const lowEnd = check({
+  const lowEnd: Question = {
     id: 'low-stop',
     label: 'Above the lowest stop',
     clearance: above,
     bands: RANGE_BANDS,
-    reads,
     says: ({ verdict }) => {
       if (verdict === 'snug')
         return `Saddles stand ${printMm(ys, 1)} mm above the body for ${printMm(action)} mm at fret 12; the bridge reaches ${range}.`
@@ -160,13 +160,12 @@ export function bridgeHeightJoint(build: Build): JudgedJoint {
       )} mm.`
     },
     cures: ({ verdict }) => (verdict === 'snug' ? [] : tiltCures(build, above)),
-  })
-  const highEnd = check({
+  }
+  const highEnd: Question = {
     id: 'high-stop',
     label: 'Below the highest stop',
     clearance: below,
     bands: RANGE_BANDS,
-    reads,
     says: ({ verdict }) => {
       if (verdict === 'snug') return `Saddles stand ${printMm(ys, 1)} mm above the body; the bridge reaches ${range}.`
       return likelyOf(below) >= 0
@@ -174,26 +173,22 @@ export function bridgeHeightJoint(build: Build): JudgedJoint {
         : `Strings lie too low: saddles would have to stand at ${printMm(ys, 1)} mm and the bridge ends at ${printMm(have.high.value, 1)} mm.`
     },
     cures: ({ verdict }) => (verdict === 'snug' ? [] : raiseCures(build, ys + SPARE - have.high.value, below)),
-  })
-  const nearer = likelyOf(above) <= likelyOf(below) ? [lowEnd, highEnd] : [highEnd, lowEnd]
-  return jointOf(build, { ...base, draw: () => sideDrawing(build, sideOf(build)) }, [
-    ...nearer,
-    ...asItStands(build, needed),
-    ...coverChecks(build),
-  ])
+  }
+  return likelyOf(above) <= likelyOf(below) ? [lowEnd, highEnd] : [highEnd, lowEnd]
 }
 
 /** Action as the bridge was set, beside the action wanted; only when its height has been given. */
-function asItStands(build: Build, needed: Distribution): Check[] {
+function asItStands(build: Build): Question[] {
   const set = build.setup.saddle
   if (set === undefined) return []
+  const needed = wantedSaddle(build)!
   const wanted = wantedAction(build)
   // Fret 12 lies halfway: what the saddle is off shows there by half.
   const off = linear([[-0.5, needed]], set / 2)
-  const pitch = sizeAt(build, sizeRef('bridge', 'height.pitch'))?.value ?? 0.5
+  const pitch = drawnAt(build, sizeRef('bridge', 'height.pitch'))
   const move = -2 * likelyOf(off)
   return [
-    check({
+    {
       id: 'as-set',
       label: 'Action as the bridge is set, over the action wanted',
       clearance: off,
@@ -203,7 +198,6 @@ function asItStands(build: Build, needed: Distribution): Check[] {
         { upTo: 0.25, is: 'snug' },
         { upTo: Infinity, is: 'loose' },
       ],
-      reads: [sizeRef('neck', 'heel.thickness'), sizeRef('body', 'pocket.depth')],
       says: () =>
         `With the saddles at ${printMm(set, 1)} mm the action is ${printMm(wanted + likelyOf(off))} mm at fret 12; ${printMm(wanted)} is wanted.`,
       cures: ({ verdict }) =>
@@ -218,6 +212,6 @@ function asItStands(build: Build, needed: Distribution): Check[] {
                 tools: ['key of the height screws'],
               },
             ],
-    }),
+    },
   ]
 }

@@ -1,12 +1,13 @@
 import type { Build } from '../../document/build'
-import { sizeRef, sizesFor } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import type { Drawing } from '../../drawing/drawing'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { bridgePlace, saddleWindow, TRAVEL_SPARE } from '../../instrument/bridgePlace'
 import { datums } from '../../instrument/datums'
-import { jointOf, waitingJoint } from '../../judge/assemble'
-import { check, type Cure, type JudgedJoint } from '../../judge/joint'
+import { drawnOnceKnown, judged } from '../../judge/assemble'
+import { type Cure, type JudgedJoint, type Question } from '../../judge/joint'
+import { sizesIn } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
@@ -18,25 +19,32 @@ const TRAVEL_BANDS: readonly Band[] = [
   { upTo: Infinity, is: 'snug' },
 ]
 
+const refs = {
+  scale: sizeRef('neck', 'scale'),
+  heelEnd: sizeRef('neck', 'nutToHeelEnd'),
+  pocket: sizeRef('body', 'pocket.length'),
+  studs: sizeRef('body', 'mouthToBridge'),
+  front: sizeRef('bridge', 'travel.front'),
+  back: sizeRef('bridge', 'travel.back'),
+}
+
 /** Do the saddles reach the places that bring every string in tune? */
 export function bridgeReachJoint(build: Build): JudgedJoint {
-  const refs = {
-    scale: sizeRef('neck', 'scale'),
-    heelEnd: sizeRef('neck', 'nutToHeelEnd'),
-    pocket: sizeRef('body', 'pocket.length'),
-    studs: sizeRef('body', 'mouthToBridge'),
-    front: sizeRef('bridge', 'travel.front'),
-    back: sizeRef('bridge', 'travel.back'),
-  }
-  const d = datums(build)
-  const base = {
+  const { scale, studs } = datums(build)
+  return judged(build, {
     id: 'bridge-reach',
     title: 'Bridge reach, all saddles',
-    slots: ['neck', 'body', 'bridge'] as ('neck' | 'body' | 'bridge')[],
-    at: pt(d.studs + 8, 46),
-  }
-  const { have, missing } = sizesFor(build, refs)
-  if (missing.length) return waitingJoint({ ...base, draw: () => reachDrawing(d.scale, d.studs, { front: 0, back: 14 }) }, missing)
+    slots: ['neck', 'body', 'bridge'],
+    at: pt(studs + 8, 46),
+    draw: drawnOnceKnown(build, 'Saddle travel along the strings', refs, ({ front, back }) =>
+      reachDrawing(scale, studs, { front: front.value, back: back.value }),
+    ),
+    asks: [travelLeft],
+  })
+}
+
+function travelLeft(build: Build): Question[] {
+  const have = sizesIn(build, refs)
   const window = saddleWindow(have.scale.value)
   const place = bridgePlace(have.scale.value, { front: have.front.value, back: have.back.value })
   // Stud place: nut to heel end, back by the pocket, on by the distance to the studs.
@@ -62,7 +70,6 @@ export function bridgeReachJoint(build: Build): JudgedJoint {
     ],
     -window.back,
   )
-  const reads = Object.values(refs)
   const move = (shift: string): Cure[] => [
     {
       id: 'move-studs',
@@ -72,34 +79,29 @@ export function bridgeReachJoint(build: Build): JudgedJoint {
       tools: ['dowel', 'wood glue', 'drill guide'],
     },
   ]
-  const first = check({
+  const first: Question = {
     id: 'front',
     label: 'Travel left in front',
     clearance: ahead,
     bands: TRAVEL_BANDS,
-    reads,
     says: ({ verdict }) =>
       verdict === 'snug'
         ? 'The foremost saddle has travel to spare.'
         : 'The high strings’ saddles reach their front stop before they are in tune.',
     cures: ({ verdict }) => (verdict === 'snug' ? [] : move('The bridge sits too far back.')),
-  })
-  const last = check({
+  }
+  const last: Question = {
     id: 'back',
     label: 'Travel left behind',
     clearance: behind,
     bands: TRAVEL_BANDS,
-    reads,
     says: ({ verdict }) =>
       verdict === 'snug'
         ? 'Every saddle reaches its place with 1.5 mm in hand.'
         : 'The low strings’ saddles reach their back stop before they are in tune.',
     cures: ({ verdict }) => (verdict === 'snug' ? [] : move('The bridge sits too far forward.')),
-  })
-  return jointOf(build, { ...base, draw: () => reachDrawing(d.scale, d.studs, { front: have.front.value, back: have.back.value }) }, [
-    last,
-    first,
-  ])
+  }
+  return [last, first]
 }
 
 function reachDrawing(scale: number, studs: number, travel: { front: number; back: number }): Drawing {

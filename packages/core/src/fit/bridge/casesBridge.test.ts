@@ -1,24 +1,28 @@
 import { describe, expect, it } from 'vitest'
 import { shimFor } from '../../instrument/neckAngle'
-import { aBuild, aPart, cured, jointIn, type Sizes } from '../../testing/bench'
+import { aBuild, aPart, cured, jointIn, type Sizes, withRest } from '../../testing/bench'
 import { body, neck } from '../../testing/caseParts'
+import { fullBuild } from '../../testing/fullBuild'
 
 /** Hard moments of real work at the bridge and of the whole, with the numbers a bench meets. [practice], sums [physics]. */
 
 describe('bridge and neck angle', () => {
   const set = (low: number, high: number, more: Sizes = {}) =>
-    aBuild(
-      {
-        body: body(more),
-        neck: neck(),
-        nut: aPart('nut', { spread: 35, slot: 0.4 }),
-        bridge: aPart(
-          'bridge',
-          { spread: 52.5, 'height.min': low, 'height.max': high, studDiameter: 10, 'travel.front': 2, 'travel.back': 16 },
-          { mount: 'two-stud' },
-        ),
-      },
-      { setup: { school: 'low', readings: {} } },
+    withRest(
+      aBuild(
+        {
+          body: body(more),
+          neck: neck(),
+          nut: aPart('nut', { spread: 35, slot: 0.4 }),
+          bridge: aPart(
+            'bridge',
+            { spread: 52.5, 'height.min': low, 'height.max': high, studDiameter: 10, 'travel.front': 2, 'travel.back': 16 },
+            { mount: 'two-stud' },
+          ),
+        },
+        { setup: { school: 'low', readings: {} } },
+      ),
+      fullBuild(),
     )
   it('lowest action stays at 1.75 where 1.25 is wanted: tilt and shim', () => {
     // The fret plane must come up 1.0 mm at the saddle: 0.249 degrees over 230 mm, 0.33 mm under 76 mm of heel. [physics + practice]

@@ -1,12 +1,12 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, valueAt } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import { boreSection } from '../../drawing/sections'
 import { filmOn } from '../../finish/film'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { judged } from '../../judge/assemble'
-import { check, type Check, type JudgedJoint } from '../../judge/joint'
-import { gapOf, landing } from '../../judge/known'
+import { drawnOnceKnown, judged } from '../../judge/assemble'
+import { type Question, type JudgedJoint } from '../../judge/joint'
+import { drawnAt, gapOf, landing, sizeIn, sizesIn } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
@@ -21,89 +21,88 @@ const PRESS: readonly Band[] = [
 ]
 const AIM = 0.07
 
+const refs = { ferrule: sizeRef('ferrules', 'diameter'), bore: sizeRef('body', 'ferrule.bore') }
+
 /** String ferrules in the back of the body, and as many as there are strings. */
 export function ferrulesJoint(build: Build): JudgedJoint {
   const d = datums(build)
-  const refs = { ferrule: sizeRef('ferrules', 'diameter'), bore: sizeRef('body', 'ferrule.bore') }
   return judged(build, {
     id: 'ferrules',
     title: 'String ferrules in the body',
     slots: ['ferrules', 'body'],
     at: pt(d.studs + 30, -12),
-    refs,
-    checks: ({ ferrule, bore }) => {
-      const c = gapOf([
-        [1, ferrule],
-        [-1, bore],
-      ])
-      const v = likelyOf(c)
-      return [
-        check({
-          id: 'press',
-          label: 'Ferrule minus bore',
-          clearance: c,
-          bands: PRESS,
-          // Film in the bore makes it smaller.
-          coats: -filmOn(build, 2),
-          reads: Object.values(refs),
-          says: ({ verdict }) =>
-            verdict === 'snug'
-              ? `Ferrules press in, ${printMm(v)} mm larger than their bores.`
-              : v < 0
-                ? `The bores are ${printMm(-v)} mm larger than the ferrules: they drop out when the strings are off.`
-                : `The ferrules are ${printMm(v)} mm larger than their bores; forced, the back chips.`,
-          cures: ({ verdict }) =>
-            verdict === 'snug'
-              ? []
-              : v > AIM
-                ? [
-                    {
-                      id: 'drill-ferrules',
-                      job: `Drill the bores out to ${printMm(ferrule.value - AIM)} mm, all with one stop.`,
-                      how: 'A row of bores by a template clamped on; backing scrap, tape over the finish. A wavy row shows.',
-                      gives: 'body',
-                      tools: ['bit of that size', 'drill stand'],
-                      plan: { slot: 'body', size: 'ferrule.bore', delta: ferrule.value - AIM - bore.value, doubt: 0.04 },
-                    },
-                  ]
-                : [
-                    {
-                      id: 'wrap-ferrules',
-                      job: `Wrap each ferrule with ${printMm((AIM - v) / 2)} mm of paper, or set it with a dot of shellac.`,
-                      how: 'String pull holds them; the wrap only keeps them while strings are off.',
-                      gives: 'nothing',
-                      tools: ['paper strip'],
-                      plan: { slot: 'body', size: 'ferrule.bore', delta: v - AIM, doubt: Math.min(0.03, landing(c, 0)) },
-                    },
-                  ],
-        }),
-        ...enough(build),
-      ]
-    },
-    draw: ({ ferrule, bore }) =>
+    draw: drawnOnceKnown(build, 'Ferrule in the back', refs, ({ ferrule, bore }) =>
       boreSection({
         title: 'Ferrule in the back',
         into: 'body-wood',
         thickness: 20,
         bore: bore.value,
-        boreDepth: (valueAt(build, sizeRef('ferrules', 'length')) ?? 9) + 1,
+        boreDepth: drawnAt(build, sizeRef('ferrules', 'length')) + 1,
         plug: {
           label: 'Ferrule',
           diameter: ferrule.value,
-          length: valueAt(build, sizeRef('ferrules', 'length')) ?? 9,
+          length: drawnAt(build, sizeRef('ferrules', 'length')),
           flange: ferrule.value + 1.5,
         },
       }),
+    ),
+    asks: [pressed, enough],
   })
 }
 
-function enough(build: Build): Check[] {
+function pressed(build: Build): Question {
+  const { ferrule, bore } = sizesIn(build, refs)
+  const c = gapOf([
+    [1, ferrule],
+    [-1, bore],
+  ])
+  const v = likelyOf(c)
+  return {
+    id: 'press',
+    label: 'Ferrule minus bore',
+    clearance: c,
+    bands: PRESS,
+    // Film in the bore makes it smaller.
+    coats: -filmOn(build, 2),
+    says: ({ verdict }) =>
+      verdict === 'snug'
+        ? `Ferrules press in, ${printMm(v)} mm larger than their bores.`
+        : v < 0
+          ? `The bores are ${printMm(-v)} mm larger than the ferrules: they drop out when the strings are off.`
+          : `The ferrules are ${printMm(v)} mm larger than their bores; forced, the back chips.`,
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : v > AIM
+          ? [
+              {
+                id: 'drill-ferrules',
+                job: `Drill the bores out to ${printMm(ferrule.value - AIM)} mm, all with one stop.`,
+                how: 'A row of bores by a template clamped on; backing scrap, tape over the finish. A wavy row shows.',
+                gives: 'body',
+                tools: ['bit of that size', 'drill stand'],
+                plan: { slot: 'body', size: 'ferrule.bore', delta: ferrule.value - AIM - bore.value, doubt: 0.04 },
+              },
+            ]
+          : [
+              {
+                id: 'wrap-ferrules',
+                job: `Wrap each ferrule with ${printMm((AIM - v) / 2)} mm of paper, or set it with a dot of shellac.`,
+                how: 'String pull holds them; the wrap only keeps them while strings are off.',
+                gives: 'nothing',
+                tools: ['paper strip'],
+                plan: { slot: 'body', size: 'ferrule.bore', delta: v - AIM, doubt: Math.min(0.03, landing(c, 0)) },
+              },
+            ],
+  }
+}
+
+function enough(build: Build): Question[] {
   const ref = sizeRef('ferrules', 'count')
-  const count = sizeAt(build, ref)
-  if (!count) return []
+  const count = sizeIn(build, ref)
   const short = build.strings - count.value
   return [
-    check({
+    {
       id: 'count',
       label: 'As many as strings',
       clearance: certain(short > 0 ? -1 : 1),
@@ -112,7 +111,6 @@ function enough(build: Build): Check[] {
         { upTo: 0, is: 'wont-go' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: [ref],
       says: () => (short > 0 ? `${count.value} ferrules for ${build.strings} strings.` : 'There is a ferrule for every string.'),
       cures: () =>
         short > 0
@@ -126,6 +124,6 @@ function enough(build: Build): Check[] {
               },
             ]
           : [],
-    }),
+    },
   ]
 }

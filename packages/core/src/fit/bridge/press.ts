@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
 import { filmOn } from '../../finish/film'
-import { check, type Check, type Cure } from '../../judge/joint'
+import { type Question, type Cure } from '../../judge/joint'
 import { gapOf } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { likelyOf } from '../../quantity/distribution'
@@ -19,28 +19,19 @@ export const PRESS_BANDS: readonly Band[] = [
 /** A bushing tapped into the body: bridge studs and tailpiece studs alike. */
 export function pressCheck(
   build: Build,
-  {
-    id,
-    label,
-    stud,
-    bore,
-    reads,
-    slot,
-    size,
-  }: { id: string; label: string; stud: Size; bore: Size; reads: Check['reads']; slot: 'body'; size: string },
-): Check {
+  { id, label, stud, bore, slot, size }: { id: string; label: string; stud: Size; bore: Size; slot: 'body'; size: string },
+): Question {
   const i = gapOf([
     [1, stud],
     [-1, bore],
   ])
-  return check({
+  return {
     id,
     label,
     clearance: i,
     bands: PRESS_BANDS,
     // Film in the bore makes it smaller, so the bushing sits tighter.
     coats: -filmOn(build, 2),
-    reads,
     says: () => {
       const v = likelyOf(i)
       if (v < 0.03)
@@ -50,7 +41,7 @@ export function pressCheck(
       return `The bushing is ${printMm(v)} mm larger than its bore; driven in it splits the wood.`
     },
     cures: ({ verdict }) => (verdict === 'snug' ? [] : pressCures(stud, bore, { slot, size })),
-  })
+  }
 }
 
 function pressCures(stud: Size, bore: Size, ref: { slot: 'body'; size: string }): Cure[] {

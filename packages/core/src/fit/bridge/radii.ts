@@ -1,14 +1,16 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt, valueAt, type SizeRef } from '../../document/read'
+import { sizeRef, traitAt, valueAt } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { judged } from '../../judge/assemble'
-import { check, type DetailTable, type JudgedJoint } from '../../judge/joint'
+import { drawnOnceKnown, judged } from '../../judge/assemble'
+import { type DetailTable, type JudgedJoint, type Question } from '../../judge/joint'
+import { drawnAt, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { fretPlace } from '../../physics/frets'
-import { likelyOf, ofSize, propagate } from '../../quantity/distribution'
+import { certain, likelyOf, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
+import type { Size } from '../../quantity/size'
 
 /** How far an arc of radius R falls below its middle at a place y across, mm. [physics: circle] */
 export const fallOf = (radius: number, y: number): number => radius - Math.sqrt(Math.max(0, radius * radius - y * y))
@@ -18,98 +20,105 @@ export function radiusAtSaddle(nut: number, end: number | undefined, lastFret: n
   return end === undefined ? nut : nut + ((end - nut) * scale) / lastFret
 }
 
+const refs = { board: sizeRef('neck', 'board.radius'), spread: sizeRef('bridge', 'spread') }
+const SADDLE = sizeRef('bridge', 'saddle.radius')
+
+/** Radius the board asks for at the saddle. */
+function wantedIn(build: Build): (board: number) => number {
+  const { scale } = datums(build)
+  const lastFret = fretPlace(scale, drawnAt(build, sizeRef('neck', 'frets')))
+  const end = valueAt(build, sizeRef('neck', 'board.radiusEnd'))
+  return (board) => radiusAtSaddle(board, end, lastFret, scale)
+}
+
 /** Saddle radius against the board's at the saddle. */
 export function radiiJoint(build: Build): JudgedJoint {
-  const refs = { board: sizeRef('neck', 'board.radius'), spread: sizeRef('bridge', 'spread') }
-  const d = datums(build)
-  const arched = traitAt(build, 'bridge', 'saddles') === 'arched'
-  const saddleRef = sizeRef('bridge', 'saddle.radius')
-  const endRef = sizeRef('neck', 'board.radiusEnd')
-  const wanted = (board: number) =>
-    radiusAtSaddle(board, valueAt(build, endRef), fretPlace(d.scale, valueAt(build, sizeRef('neck', 'frets')) ?? 22), d.scale)
+  const wanted = wantedIn(build)
   return judged(build, {
     id: 'radii',
     title: 'Saddle radius and board radius',
     slots: ['bridge', 'neck'],
-    at: pt(d.scale + 4, 30),
-    refs: (arched ? { ...refs, saddle: saddleRef } : refs) as Record<'board' | 'spread', SizeRef>,
+    at: pt(datums(build).scale + 4, 30),
     tables: [...heightTable(build, wanted), ...spacingCard(build)],
-    checks: (have) => {
-      const saddle = arched ? sizeAt(build, saddleRef) : undefined
-      const off = saddle
-        ? propagate(
-            ([b, s, w]) => fallOf(wanted(b!), w! / 2) - fallOf(s!, w! / 2),
-            [ofSize(have.board), ofSize(saddle), ofSize(have.spread)],
-          )
-        : [{ weight: 1, mean: 0, sigma: 0 }]
-      const v = likelyOf(off)
-      return [
-        check({
-          id: 'radius',
-          label: 'Outer string off the board’s arc',
-          clearance: off.map((n) => ({ ...n, mean: 0.2 - Math.abs(n.mean) })),
-          shown: off,
-          bands: [
-            { upTo: -1, is: 'wont-go' },
-            { upTo: 0, is: 'tight' },
-            { upTo: Infinity, is: 'snug' },
-          ],
-          reads: saddle ? [refs.board, saddleRef] : [refs.board],
-          says: () =>
-            !saddle
-              ? `Each saddle has its own height: set them to an arc of ${printMm(wanted(have.board.value), 0)} mm, see the table.`
-              : `The board asks for ${printMm(wanted(have.board.value), 0)} mm at the saddle and the bridge has ${printMm(saddle.value, 0)}: outer strings end ${printMm(Math.abs(v))} mm too ${v > 0 ? 'high' : 'low'}.`,
-          cures: ({ verdict }) =>
-            verdict === 'snug'
-              ? []
-              : [
-                  {
-                    id: 'file-saddles',
-                    job: `Deepen the ${v > 0 ? 'outer' : 'inner'} saddle slots by up to ${printMm(Math.abs(v))} mm.`,
-                    how: 'Round file of the string’s size; a little at a time, against an arc cut from card.',
-                    gives: 'bridge',
-                    tools: ['round file, or paper on a pen', 'card arc'],
-                  },
-                  {
-                    id: 'other-radius',
-                    job: `Or a bridge of about ${printMm(wanted(have.board.value), 0)} mm radius.`,
-                    how: 'Or one with single saddles.',
-                    gives: 'the bridge',
-                    tools: [],
-                  },
-                ],
-        }),
-      ]
-    },
-    draw: (have) => {
-      const half = have.spread.value / 2
-      const arc = (r: number) =>
-        Array.from({ length: 33 }, (_, i) => {
-          const y = -half - 5 + ((2 * half + 10) * i) / 32
-          return pt(y, fallOf(r, y) * 4)
-        })
-      const board = wanted(have.board.value)
-      const saddle = valueAt(build, saddleRef) ?? board
-      const marks: Mark[] = [
-        { mark: 'line', role: 'centre', points: arc(board) },
-        { mark: 'line', role: 'string', dashed: true, points: arc(arched ? saddle : board) },
-        ...Array.from({ length: build.strings }, (_, i): Mark => {
-          const y = have.spread.value * (i / (build.strings - 1) - 0.5)
-          return { mark: 'circle', role: 'string', at: pt(y, fallOf(arched ? saddle : board, y) * 4), r: 0.9 }
-        }),
-        {
-          mark: 'label',
-          at: pt(0, -3),
-          text: `board ${printMm(board, 0)} mm${arched ? ` · saddles ${printMm(saddle, 0)} mm` : ''}`,
-          anchor: 'middle',
-        },
-      ]
-      return framed('Arcs at the saddle, seen along the strings', 'heights drawn ×4 · dashed: saddles', marks, [
-        { label: 'Board’s arc at the saddle', value: `${printMm(board, 0)} mm` },
-        { label: 'Saddles', value: arched ? `${printMm(saddle, 0)} mm` : 'each its own' },
-      ])
-    },
+    draw: drawnOnceKnown(build, 'Arcs at the saddle', refs, (have) => arcsDrawing(build, have)),
+    asks: [outerStrings],
   })
+}
+
+/** Single saddles follow any board; those fixed to an arch have one of their own. */
+function outerStrings(build: Build): Question {
+  const have = sizesIn(build, refs)
+  const wanted = wantedIn(build)
+  const saddle = traitIn(build, 'bridge', 'saddles') === 'arched' ? sizeIn(build, SADDLE) : undefined
+  const off = saddle
+    ? propagate(([b, s, w]) => fallOf(wanted(b!), w! / 2) - fallOf(s!, w! / 2), [ofSize(have.board), ofSize(saddle), ofSize(have.spread)])
+    : certain(0)
+  const v = likelyOf(off)
+  return {
+    id: 'radius',
+    label: 'Outer string off the board’s arc',
+    clearance: off.map((n) => ({ ...n, mean: 0.2 - Math.abs(n.mean) })),
+    shown: off,
+    bands: [
+      { upTo: -1, is: 'wont-go' },
+      { upTo: 0, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    says: () =>
+      !saddle
+        ? `Each saddle has its own height: set them to an arc of ${printMm(wanted(have.board.value), 0)} mm, see the table.`
+        : `The board asks for ${printMm(wanted(have.board.value), 0)} mm at the saddle and the bridge has ${printMm(saddle.value, 0)}: outer strings end ${printMm(Math.abs(v))} mm too ${v > 0 ? 'high' : 'low'}.`,
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : [
+            {
+              id: 'file-saddles',
+              job: `Deepen the ${v > 0 ? 'outer' : 'inner'} saddle slots by up to ${printMm(Math.abs(v))} mm.`,
+              how: 'Round file of the string’s size; a little at a time, against an arc cut from card.',
+              gives: 'bridge',
+              tools: ['round file, or paper on a pen', 'card arc'],
+            },
+            {
+              id: 'other-radius',
+              job: `Or a bridge of about ${printMm(wanted(have.board.value), 0)} mm radius.`,
+              how: 'Or one with single saddles.',
+              gives: 'the bridge',
+              tools: [],
+            },
+          ],
+  }
+}
+
+function arcsDrawing(build: Build, have: Record<keyof typeof refs, Size>) {
+  const wanted = wantedIn(build)
+  const arched = traitAt(build, 'bridge', 'saddles') === 'arched'
+  const half = have.spread.value / 2
+  const arc = (r: number) =>
+    Array.from({ length: 33 }, (_, i) => {
+      const y = -half - 5 + ((2 * half + 10) * i) / 32
+      return pt(y, fallOf(r, y) * 4)
+    })
+  const board = wanted(have.board.value)
+  const saddle = valueAt(build, SADDLE) ?? board
+  const marks: Mark[] = [
+    { mark: 'line', role: 'centre', points: arc(board) },
+    { mark: 'line', role: 'string', dashed: true, points: arc(arched ? saddle : board) },
+    ...Array.from({ length: build.strings }, (_, i): Mark => {
+      const y = have.spread.value * (i / (build.strings - 1) - 0.5)
+      return { mark: 'circle', role: 'string', at: pt(y, fallOf(arched ? saddle : board, y) * 4), r: 0.9 }
+    }),
+    {
+      mark: 'label',
+      at: pt(0, -3),
+      text: `board ${printMm(board, 0)} mm${arched ? ` · saddles ${printMm(saddle, 0)} mm` : ''}`,
+      anchor: 'middle',
+    },
+  ]
+  return framed('Arcs at the saddle, seen along the strings', 'heights drawn ×4 · dashed: saddles', marks, [
+    { label: 'Board’s arc at the saddle', value: `${printMm(board, 0)} mm` },
+    { label: 'Saddles', value: arched ? `${printMm(saddle, 0)} mm` : 'each its own' },
+  ])
 }
 
 /** A saddle without notches leaves its strings' places open: equal spaces between the strings' edges, so that a thick one takes no more. [practice] */

@@ -1,15 +1,16 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, valueAt } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
-import { framed } from '../../drawing/sections'
+import { framed, nothingYet } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { breakAngle, tiltFor } from '../../instrument/neckAngle'
-import { judged } from '../../judge/assemble'
-import { check, type Check, type Cure, type JudgedJoint } from '../../judge/joint'
+import { drawnOnceKnown, judged } from '../../judge/assemble'
+import { type Question, type Cure, type JudgedJoint } from '../../judge/joint'
+import { drawnAt, sizeIn, sizesIn } from '../../judge/known'
 import type { Slot } from '../../parts/slots'
-import { likelyOf, ofSize, propagate, type Distribution } from '../../quantity/distribution'
+import { likelyOf, normal, ofSize, propagate, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
 import { saddleNow, sideSetting } from './sideSetting'
@@ -24,33 +25,42 @@ const WHERE: Record<StringHold['by'], { title: string; label: string }> = {
 /** How steeply the strings break over the saddles, and whether they touch anything on the way to what holds them. */
 export function saddleBreakJoint(build: Build): JudgedJoint {
   const hold = stringHold(build)
-  const { refs, by } = hold
-  const d = datums(build)
-  const ys = saddleNow(build) ?? ofSize({ value: 14, doubt: 4 })
   return judged(build, {
     id: 'saddle-break',
-    title: WHERE[by].title,
-    slots: by === 'bridge' ? ['bridge', 'body'] : (['bridge', 'tailpiece', 'body'] satisfies Slot[]),
-    at: pt(d.studs + (valueAt(build, refs.distance) ?? 40) / 2, -22),
-    refs,
-    checks: (have) => [steepness(build, hold, ys, have), ...path(build, ys, have)],
-    draw: (have) => breakDrawing(hold, likelyOf(ys), have),
+    title: WHERE[hold.by].title,
+    slots: hold.by === 'bridge' ? ['bridge', 'body'] : (['bridge', 'tailpiece', 'body'] satisfies Slot[]),
+    at: pt(datums(build).studs + drawnAt(build, hold.refs.distance) / 2, -22),
+    draw: drawnOnceKnown(build, 'Strings over the saddles', hold.refs, (have) => {
+      const ys = saddleNow(build)
+      return ys ? breakDrawing(hold, likelyOf(ys), have) : nothingYet('Strings over the saddles')
+    }),
+    asks: [steepness, path],
   })
 }
 
 type Held = Record<'height' | 'distance', Size>
 
-function steepness(build: Build, hold: StringHold, ys: Distribution, have: Held): Check {
+/** The saddle's height; without a neck to reckon it from, anywhere the bridge goes. */
+function saddleIn(build: Build): Distribution {
+  const ys = saddleNow(build)
+  if (ys) return ys
+  const [low, high] = [sizeIn(build, sizeRef('bridge', 'height.min')).value, sizeIn(build, sizeRef('bridge', 'height.max')).value]
+  return normal((low + high) / 2, (high - low) / 4)
+}
+
+function steepness(build: Build): Question {
+  const hold = stringHold(build)
+  const ys = saddleIn(build)
+  const have = sizesIn(build, hold.refs)
   const angle = propagate(([s, h, l]) => breakAngle(s!, { height: h!, distance: l! }), [ys, ofSize(have.height), ofSize(have.distance)])
   const at = likelyOf(angle)
   const [low, high] = hold.limits.usual
-  return check({
+  return {
     id: 'break',
     label: 'Break angle over the saddle',
     clearance: angle,
     unit: 'deg',
     bands: hold.limits.bands,
-    reads: Object.values(hold.refs),
     says: () =>
       at < low
         ? `Strings break over the saddles by only ${at.toFixed(1)}°; under ${low}° they hop or buzz.`
@@ -58,7 +68,7 @@ function steepness(build: Build, hold: StringHold, ys: Distribution, have: Held)
           ? `Strings break by ${at.toFixed(1)}°, steeper than the usual ${high}°: the bridge leans and strings break at the saddle.`
           : `Strings break over the saddles by ${at.toFixed(1)}°.`,
     cures: ({ verdict }) => (verdict === 'snug' ? [] : [...tailCures(hold, likelyOf(ys), have), ...steeperCures(build, low, at < low)]),
-  })
+  }
 }
 
 /** A tailpiece goes up or down until the angle lies in the middle of what is usual. */
@@ -99,17 +109,18 @@ function steeperCures(build: Build, low: number, flat: boolean): Cure[] {
 }
 
 /** The string's straight line behind the saddle against the highest metal there. */
-function path(build: Build, ys: Distribution, have: Held): Check[] {
+function path(build: Build): Question[] {
+  const ys = saddleIn(build)
+  const have = sizesIn(build, stringHold(build).refs)
   const refs = { back: sizeRef('bridge', 'back.height'), distance: sizeRef('bridge', 'back.distance') }
-  const back = sizeAt(build, refs.back)
-  const distance = sizeAt(build, refs.distance)
-  if (!back || !distance) return []
+  const back = sizeIn(build, refs.back)
+  const distance = sizeIn(build, refs.distance)
   const free = propagate(
     ([s, h, l, b, x]) => s! - ((s! - h!) * x!) / l! - b!,
     [ys, ofSize(have.height), ofSize(have.distance), ofSize(back), ofSize(distance)],
   )
   return [
-    check({
+    {
       id: 'path',
       label: 'String above the bridge’s back',
       clearance: free,
@@ -117,7 +128,6 @@ function path(build: Build, ys: Distribution, have: Held): Check[] {
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: Object.values(refs),
       says: ({ verdict }) =>
         verdict === 'snug'
           ? 'The strings touch nothing behind the saddles.'
@@ -148,7 +158,7 @@ function path(build: Build, ys: Distribution, have: Held): Check[] {
                     tools: ['tapered shim'],
                   },
             ],
-    }),
+    },
   ]
 }
 

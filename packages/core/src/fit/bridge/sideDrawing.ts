@@ -1,11 +1,12 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import type { Drawing, Handle, Mark } from '../../drawing/drawing'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { riseOver } from '../../instrument/neckAngle'
 import { signed } from '../../judge/joint'
+import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
 
 /** How much taller than true the side view is drawn. */
@@ -23,13 +24,11 @@ interface Side {
 /** The instrument from the side, heights enlarged: body top, board, string, saddle and the bridge's reach. Neck and saddle can be dragged. */
 export function sideDrawing(build: Build, { saddle: ys, tilt, added, held }: Side): Drawing {
   const d = datums(build)
-  const value = (slot: 'neck' | 'body' | 'bridge' | 'nut', size: string, otherwise: number) =>
-    sizeAt(build, { slot, size })?.value ?? otherwise
-  const board = value('neck', 'heel.thickness', 25.4) - value('body', 'pocket.depth', 16)
-  const crown = value('neck', 'crown', 1.1)
-  const nut = value('nut', 'slot', 0.5)
-  const low = value('bridge', 'height.min', 9)
-  const high = value('bridge', 'height.max', 15)
+  const board = drawnAt(build, sizeRef('neck', 'heel.thickness')) - drawnAt(build, sizeRef('body', 'pocket.depth'))
+  const crown = drawnAt(build, sizeRef('neck', 'crown'))
+  const nut = drawnAt(build, sizeRef('nut', 'slot'))
+  const low = drawnAt(build, sizeRef('bridge', 'height.min'))
+  const high = drawnAt(build, sizeRef('bridge', 'height.max'))
   const up = (h: number) => -h * TALL
   // Height of the board's surface at x, the neck turning about the pocket mouth.
   const surface = (x: number) => board + riseOver(x - d.mouth, tilt)
@@ -123,4 +122,4 @@ export function sideDrawing(build: Build, { saddle: ys, tilt, added, held }: Sid
 }
 
 /** The heel's usable length, mm. */
-export const heelOf = (build: Build): number => sizeAt(build, sizeRef('body', 'pocket.length'))?.value ?? 76
+export const heelOf = (build: Build): number => drawnAt(build, sizeRef('body', 'pocket.length'))

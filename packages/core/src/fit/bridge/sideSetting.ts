@@ -3,7 +3,7 @@ import { sizeAt, sizeRef, sizesFor } from '../../document/read'
 import { datums } from '../../instrument/datums'
 import { saddleHeight, type SideSetting } from '../../instrument/neckAngle'
 import { TARGETS } from '../../instrument/targets'
-import { sizeOr } from '../../judge/known'
+import { sizeToDraw } from '../../judge/known'
 import { likelyOf, normal, ofSize, propagate, type Distribution } from '../../quantity/distribution'
 import type { Size } from '../../quantity/size'
 import type { sideDrawing } from './sideDrawing'
@@ -14,7 +14,7 @@ import { heldAt } from './stringHold'
 export const SHIM_DOUBT = 0.05
 
 /** Tilt of the pocket's floor, shims planned on paper included. */
-export const tiltOf = (build: Build): Size => sizeOr(build, sizeRef('body', 'pocket.tilt'), 0, 0.2)
+export const tiltOf = (build: Build): Size => sizeToDraw(build, sizeRef('body', 'pocket.tilt'))
 
 /** Action at fret 12 the chosen school aims at, mm, middle of both sides. */
 export function wantedAction(build: Build): number {

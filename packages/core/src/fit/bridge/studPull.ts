@@ -1,8 +1,8 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import { stringPulls } from '../../instrument/stringPulls'
-import { check, type Check } from '../../judge/joint'
-import { sizeOr } from '../../judge/known'
+import { type Question } from '../../judge/joint'
+import { sizeIn, sizesIn, traitIn } from '../../judge/known'
 import type { Slot } from '../../parts/slots'
 import { woodNamed } from '../../parts/woods'
 import { likelyOf, ofSize, propagate } from '../../quantity/distribution'
@@ -26,6 +26,9 @@ export const rimPressure = (pull: number, diameter: number, length: number, heig
  */
 export const vibratoStudPull = (total: number, stringArm: number, springArm: number): number => total * (1 + stringArm / springArm)
 
+/** Knife edge to string and to spring, mm, where no springs are chosen. [practice] */
+const USUAL_LEVER = { arm: { value: 36 }, string: { value: 9 } }
+
 interface Held {
   slot: Slot & ('bridge' | 'tailpiece')
   /** Newtons on both studs together. */
@@ -37,22 +40,24 @@ interface Held {
 function heldBy(build: Build, slot: Held['slot']): Held | undefined {
   const total = stringPulls(build).reduce((sum, p) => sum + p.newton, 0)
   if (!total) return undefined
-  if (slot === 'tailpiece') return { slot, pull: total, height: sizeOr(build, sizeRef('tailpiece', 'height'), 12, 2) }
-  const mount = traitAt(build, 'bridge', 'mount')
+  if (slot === 'tailpiece') return { slot, pull: total, height: sizeIn(build, sizeRef('tailpiece', 'height')) }
+  const mount = traitIn(build, 'bridge', 'mount')
   if (mount !== 'two-stud' && mount !== 'double-locking') return undefined
-  const arm = sizeOr(build, sizeRef('springs', 'arm'), 36, 3).value
-  const string = sizeOr(build, sizeRef('springs', 'string.arm'), 9, 1).value
-  return { slot, pull: vibratoStudPull(total, string, arm), height: { value: 6, doubt: 2, known: 'assumed' } }
+  // Springs not chosen yet: their lever is as wide as levers are.
+  const { arm, string } = build.parts.springs
+    ? sizesIn(build, { arm: sizeRef('springs', 'arm'), string: sizeRef('springs', 'string.arm') })
+    : USUAL_LEVER
+  return { slot, pull: vibratoStudPull(total, string.value, arm.value), height: { value: 6, doubt: 2, known: 'assumed' } }
 }
 
 /** String pull on two studs against the wood of the body. */
-export function studPull(build: Build, slot: Held['slot']): Check[] {
+export function studPull(build: Build, slot: Held['slot']): Question[] {
   const held = heldBy(build, slot)
-  const wood = woodNamed(traitAt(build, 'body', 'wood'))
+  if (!held) return []
+  const wood = woodNamed(traitIn(build, 'body', 'wood'))!
   const refs = { diameter: sizeRef(slot, 'studDiameter'), length: sizeRef(slot, 'studLength') }
-  const diameter = sizeAt(build, refs.diameter)
-  const length = sizeAt(build, refs.length)
-  if (!held || !wood || !diameter || !length) return []
+  const diameter = sizeIn(build, refs.diameter)
+  const length = sizeIn(build, refs.length)
   const allowed = wood.crushing / SHARE
   const spare = propagate(
     ([d, l, e]) => allowed - rimPressure(held.pull / 2, d!, l!, e!),
@@ -60,7 +65,7 @@ export function studPull(build: Build, slot: Held['slot']): Check[] {
   )
   const pressure = allowed - likelyOf(spare)
   return [
-    check({
+    {
       id: 'pull',
       label: 'Pressure the wood may still take at the studs’ rim, MPa',
       clearance: spare,
@@ -70,7 +75,6 @@ export function studPull(build: Build, slot: Held['slot']): Check[] {
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: Object.values(refs),
       says: () =>
         `The strings pull ${Math.round(held.pull / 2)} N on each stud, ${printMm(held.height.value, 0)} mm above the wood: ${pressure.toFixed(1)} MPa at the rim of a ${printMm(length.value, 0)} mm bushing. ${wood.label[0]!.toUpperCase()}${wood.label.slice(1)} is trusted with ${allowed.toFixed(1)}.`,
       cures: ({ verdict }) =>
@@ -93,7 +97,7 @@ export function studPull(build: Build, slot: Held['slot']): Check[] {
                 tools: ['plug', 'wood glue', 'drill stand'],
               },
             ],
-    }),
+    },
   ]
 }
 

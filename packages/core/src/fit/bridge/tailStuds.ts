@@ -1,10 +1,11 @@
 import type { Build } from '../../document/build'
-import { sizeRef, valueAt } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import { boreSection } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { judged } from '../../judge/assemble'
+import { drawnOnceKnown, judged } from '../../judge/assemble'
 import { type JudgedJoint } from '../../judge/joint'
+import { drawnAt, sizesIn } from '../../judge/known'
 import { inCentreBlock } from './blocks'
 import { studPull } from './studPull'
 import { pressCheck } from './press'
@@ -17,34 +18,26 @@ export function tailStudsJoint(build: Build): JudgedJoint {
     id: 'tail-studs',
     title: 'Tailpiece studs in the body',
     slots: ['tailpiece', 'body'],
-    at: pt(d.studs + (valueAt(build, sizeRef('body', 'tail.toBridge')) ?? 45), 48),
-    refs,
-    checks: ({ stud, bore }) => [
-      pressCheck(build, {
-        id: 'press',
-        label: 'Bushing minus bore',
-        stud,
-        bore,
-        reads: Object.values(refs),
-        slot: 'body',
-        size: 'tail.bore',
-      }),
-      ...inCentreBlock(build, 'tailpiece'),
-      ...studPull(build, 'tailpiece'),
-    ],
-    draw: ({ stud, bore }) =>
+    at: pt(d.studs + drawnAt(build, sizeRef('body', 'tail.toBridge')), 48),
+    draw: drawnOnceKnown(build, 'Tailpiece stud in its bore', refs, ({ stud, bore }) =>
       boreSection({
         title: 'Tailpiece stud in its bore',
         into: 'body-wood',
-        thickness: valueAt(build, sizeRef('body', 'block.thickness')) ?? 42,
+        thickness: drawnAt(build, sizeRef('body', 'block.thickness')),
         bore: bore.value,
-        boreDepth: valueAt(build, sizeRef('body', 'studBoreDepth')) ?? 24,
+        boreDepth: drawnAt(build, sizeRef('body', 'studBoreDepth')),
         plug: {
           label: 'Bushing',
           diameter: stud.value,
-          length: valueAt(build, sizeRef('tailpiece', 'studLength')) ?? 20,
+          length: drawnAt(build, sizeRef('tailpiece', 'studLength')),
           flange: stud.value + 2,
         },
       }),
+    ),
+    asks: [
+      (b) => pressCheck(b, { id: 'press', label: 'Bushing minus bore', ...sizesIn(b, refs), slot: 'body', size: 'tail.bore' }),
+      (b) => inCentreBlock(b, 'tailpiece'),
+      (b) => studPull(b, 'tailpiece'),
+    ],
   })
 }

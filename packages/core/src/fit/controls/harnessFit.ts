@@ -1,12 +1,12 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { controlPlace } from '../../instrument/controlPlace'
-import { judged } from '../../judge/assemble'
-import { check, type Check, type JudgedJoint } from '../../judge/joint'
-import { gapOf } from '../../judge/known'
+import { drawnOnceKnown, judged } from '../../judge/assemble'
+import { type Question, type JudgedJoint } from '../../judge/joint'
+import { gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { likelyOf, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
@@ -14,63 +14,25 @@ import { printMm } from '../../quantity/length'
 const PLATE_PLAY = 0.5
 const WIRE_SLACK = 5
 
+const refs = { pitch: sizeRef('harness', 'pot.pitch') }
+const PLACES = ['volume.x', 'volume.y', 'tone.x', 'tone.y'] as const
+
+/** Between the two pots' holes, mm. */
+function apart(build: Build): number {
+  const [volume, tone] = [controlPlace(build, 'volume'), controlPlace(build, 'tone')]
+  return Math.hypot(volume.x - tone.x, volume.y - tone.y)
+}
+
 /** A harness wired for another guitar: do its pots fall into these holes? */
 export function harnessJoint(build: Build): JudgedJoint {
-  const refs = { pitch: sizeRef('harness', 'pot.pitch') }
-  const slot = build.parts.guard ? 'guard' : 'body'
-  const volume = controlPlace(build, 'volume')
-  const tone = controlPlace(build, 'tone')
-  const holes = Math.hypot(volume.x - tone.x, volume.y - tone.y)
-  const known = (['volume.x', 'volume.y', 'tone.x', 'tone.y'] as const).every((size) => sizeAt(build, { slot, size }))
-  const rigid = traitAt(build, 'harness', 'frame') === 'rigid'
+  const [volume, tone] = [controlPlace(build, 'volume'), controlPlace(build, 'tone')]
   return judged(build, {
     id: 'harness',
     title: 'Pre-wired harness in the control holes',
     slots: ['harness', 'body'],
     at: pt((volume.x + tone.x) / 2, (volume.y + tone.y) / 2 + 14),
-    refs,
-    checks: (have) => {
-      const off = propagate(([p, h]) => p! - h!, [ofSize(have.pitch), ofSize({ value: holes, doubt: known ? 0.6 : 20 })])
-      return [
-        check({
-          id: 'pitch',
-          label: rigid ? 'Pots on their plate, beside the holes’ distance' : 'Wire between the pots, over the holes’ distance',
-          // On a plate too wide is as bad as too narrow; free wires may only be too short.
-          clearance: rigid
-            ? off.map((n) => ({ ...n, mean: PLATE_PLAY - Math.abs(n.mean) }))
-            : off.map((n) => ({ ...n, mean: n.mean - WIRE_SLACK })),
-          shown: off,
-          bands: [...(rigid ? [{ upTo: -0.5, is: 'wont-go' as const }] : []), { upTo: 0, is: 'tight' }, { upTo: Infinity, is: 'snug' }],
-          reads: [refs.pitch, { slot, size: 'volume.x' }, { slot, size: 'tone.x' }],
-          says: ({ verdict }) =>
-            verdict === 'snug'
-              ? `The harness fits the holes: ${printMm(have.pitch.value, 0)} mm between its pots, ${printMm(holes, 0)} between the holes.`
-              : `The harness was wired for other holes: ${printMm(have.pitch.value, 0)} mm between its pots, ${printMm(holes, 0)} between the holes here.`,
-          cures: ({ verdict }) =>
-            verdict === 'snug'
-              ? []
-              : [
-                  {
-                    id: 'rewire-between',
-                    job: rigid
-                      ? 'Take the pots off their plate and join them by free wires.'
-                      : `Put a wire ${printMm(holes + 30, 0)} mm long between the pots.`,
-                    how: 'Note every joint before it is undone; then it is checked at the jack as any other.',
-                    gives: 'the harness',
-                    tools: ['soldering iron', 'wire'],
-                    plan: {
-                      slot: 'harness',
-                      size: 'pot.pitch',
-                      delta: holes + (rigid ? 0 : WIRE_SLACK + 10) - have.pitch.value,
-                      doubt: 0.2,
-                    },
-                  },
-                ],
-        }),
-        ...bushings(build),
-      ]
-    },
-    draw: (have) => {
+    draw: drawnOnceKnown(build, 'Harness over the control holes', refs, (have) => {
+      const holes = apart(build)
       const far = have.pitch.value
       const marks: Mark[] = [
         { mark: 'circle', role: 'cavity', at: pt(0, 0), r: 4.8 },
@@ -84,23 +46,66 @@ export function harnessJoint(build: Build): JudgedJoint {
         { label: 'Between its pots', value: `${printMm(far, 1)} mm` },
         { label: 'Between the holes', value: `${printMm(holes, 1)} mm` },
       ])
-    },
+    }),
+    asks: [pitch, bushings],
   })
 }
 
+function pitch(build: Build): Question {
+  const have = sizesIn(build, refs)
+  const slot = build.parts.guard ? 'guard' : 'body'
+  const rigid = traitIn(build, 'harness', 'frame') === 'rigid'
+  const places = PLACES.map((size) => ofSize(sizeIn(build, { slot, size })))
+  const holes = apart(build)
+  const off = propagate(([p, vx, vy, tx, ty]) => p! - Math.hypot(vx! - tx!, vy! - ty!), [ofSize(have.pitch), ...places])
+  return {
+    id: 'pitch',
+    label: rigid ? 'Pots on their plate, beside the holes’ distance' : 'Wire between the pots, over the holes’ distance',
+    // On a plate too wide is as bad as too narrow; free wires may only be too short.
+    clearance: rigid
+      ? off.map((n) => ({ ...n, mean: PLATE_PLAY - Math.abs(n.mean) }))
+      : off.map((n) => ({ ...n, mean: n.mean - WIRE_SLACK })),
+    shown: off,
+    bands: [...(rigid ? [{ upTo: -0.5, is: 'wont-go' as const }] : []), { upTo: 0, is: 'tight' }, { upTo: Infinity, is: 'snug' }],
+    says: ({ verdict }) =>
+      verdict === 'snug'
+        ? `The harness fits the holes: ${printMm(have.pitch.value, 0)} mm between its pots, ${printMm(holes, 0)} between the holes.`
+        : `The harness was wired for other holes: ${printMm(have.pitch.value, 0)} mm between its pots, ${printMm(holes, 0)} between the holes here.`,
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : [
+            {
+              id: 'rewire-between',
+              job: rigid
+                ? 'Take the pots off their plate and join them by free wires.'
+                : `Put a wire ${printMm(holes + 30, 0)} mm long between the pots.`,
+              how: 'Note every joint before it is undone; then it is checked at the jack as any other.',
+              gives: 'the harness',
+              tools: ['soldering iron', 'wire'],
+              plan: {
+                slot: 'harness',
+                size: 'pot.pitch',
+                delta: holes + (rigid ? 0 : WIRE_SLACK + 10) - have.pitch.value,
+                doubt: 0.2,
+              },
+            },
+          ],
+  }
+}
+
 /** Its bushings against the holes they go through. */
-function bushings(build: Build): Check[] {
+function bushings(build: Build): Question[] {
   const slot = build.parts.guard ? 'guard' : 'body'
   const refs = { bush: sizeRef('harness', 'bushing.diameter'), hole: { slot, size: 'pot.hole' } as const }
-  const bush = sizeAt(build, refs.bush)
-  const hole = sizeAt(build, refs.hole)
-  if (!bush || !hole) return []
+  const bush = sizeIn(build, refs.bush)
+  const hole = sizeIn(build, refs.hole)
   const c = gapOf([
     [1, hole],
     [-1, bush],
   ])
   return [
-    check({
+    {
       id: 'bushing',
       label: 'Hole minus bushing',
       clearance: c,
@@ -108,7 +113,6 @@ function bushings(build: Build): Check[] {
         { upTo: 0.08, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: Object.values(refs),
       says: () => `Holes of ${printMm(hole.value, 1)} mm and bushings of ${printMm(bush.value, 1)} mm.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
@@ -123,6 +127,6 @@ function bushings(build: Build): Check[] {
                 plan: { ...refs.hole, delta: 0.15 - likelyOf(c), doubt: 0.05 },
               },
             ],
-    }),
+    },
   ]
 }

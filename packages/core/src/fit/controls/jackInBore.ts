@@ -1,98 +1,25 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, valueAt } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import { boreSection } from '../../drawing/sections'
 import { filmOn } from '../../finish/film'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { judged } from '../../judge/assemble'
-import { check, type Check, type JudgedJoint } from '../../judge/joint'
-import { gapOf } from '../../judge/known'
+import { drawnOnceKnown, judged } from '../../judge/assemble'
+import { type Question, type JudgedJoint } from '../../judge/joint'
+import { drawnAt, gapOf, sizeIn, sizesIn } from '../../judge/known'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
+const refs = { hole: sizeRef('body', 'jack.bore'), thread: sizeRef('jack', 'bore') }
+
 /** The jack: its hole, and whether it can pass the wire's way once it is soldered on. */
-export function jackJoint(build: Build): JudgedJoint {
-  const d = datums(build)
-  const refs = { hole: sizeRef('body', 'jack.bore'), thread: sizeRef('jack', 'bore') }
-  return judged(build, {
+export const jackJoint = (build: Build): JudgedJoint =>
+  judged(build, {
     id: 'jack',
     title: 'Jack in its bore',
     slots: ['jack', 'body'],
-    at: pt(d.mouth + (valueAt(build, sizeRef('body', 'jack.x')) ?? 330), valueAt(build, sizeRef('body', 'jack.y')) ?? -100),
-    refs,
-    checks: (have) => {
-      const c = gapOf([
-        [1, have.hole],
-        [-1, have.thread],
-      ])
-      const checks: Check[] = [
-        check({
-          id: 'bore',
-          label: 'Bore minus thread',
-          clearance: linear([[1, c]], -0.1),
-          shown: c,
-          bands: [
-            { upTo: 0, is: 'tight' },
-            { upTo: 30, is: 'snug' },
-            { upTo: Infinity, is: 'wont-go' },
-          ],
-          coats: filmOn(build, 2),
-          reads: Object.values(refs),
-          says: () => `The bore is ${printMm(have.hole.value, 1)} mm and the jack needs ${printMm(have.thread.value, 1)} mm.`,
-          cures: ({ verdict }) =>
-            verdict === 'snug'
-              ? []
-              : [
-                  {
-                    id: 'ream-jack',
-                    job: `Ream the jack bore to ${printMm(have.thread.value + 0.3, 1)} mm.`,
-                    how: 'From outside through tape, by hand; film chips when a bit bites.',
-                    gives: 'body',
-                    tools: ['tapered reamer'],
-                    plan: { slot: 'body', size: 'jack.bore', delta: 0.3 - likelyOf(c), doubt: 0.1 },
-                  },
-                ],
-        }),
-      ]
-      const passage = sizeAt(build, sizeRef('body', 'passage.diameter'))
-      const width = sizeAt(build, sizeRef('jack', 'width'))
-      if (passage && width) {
-        const p = gapOf([
-          [1, passage],
-          [-1, width],
-        ])
-        checks.push(
-          check({
-            id: 'passage',
-            label: 'Passage minus jack',
-            clearance: p,
-            bands: [
-              { upTo: 0, is: 'tight' },
-              { upTo: Infinity, is: 'snug' },
-            ],
-            reads: [sizeRef('body', 'passage.diameter'), sizeRef('jack', 'width')],
-            says: ({ verdict }) =>
-              verdict === 'snug'
-                ? 'A soldered jack passes the wire’s way.'
-                : `The jack is ${printMm(-likelyOf(p), 1)} mm wider than the passage: soldered on, it will not go through.`,
-            cures: ({ verdict }) =>
-              verdict === 'snug'
-                ? []
-                : [
-                    {
-                      id: 'solder-after',
-                      job: 'Thread the wires first, solder the jack after.',
-                      how: 'Leave 80 mm of wire standing out of the bore; towel over the finish while soldering.',
-                      gives: 'nothing',
-                      tools: ['soldering iron', 'towel'],
-                    },
-                  ],
-          }),
-        )
-      }
-      return [...checks, ...plugDepth(build)]
-    },
-    draw: (have) =>
+    at: pt(datums(build).mouth + drawnAt(build, sizeRef('body', 'jack.x')), drawnAt(build, sizeRef('body', 'jack.y'))),
+    draw: drawnOnceKnown(build, 'Jack through its bore', refs, (have) =>
       boreSection({
         title: 'Jack through its bore',
         into: 'body-wood',
@@ -102,26 +29,92 @@ export function jackJoint(build: Build): JudgedJoint {
         plug: {
           label: 'Thread',
           diameter: have.thread.value,
-          length: valueAt(build, sizeRef('jack', 'thread.length')) ?? 9,
+          length: drawnAt(build, sizeRef('jack', 'thread.length')),
           flange: have.thread.value + 6,
         },
       }),
+    ),
+    asks: [inBore, throughPassage, plugDepth],
   })
+
+function inBore(build: Build): Question {
+  const have = sizesIn(build, refs)
+  const c = gapOf([
+    [1, have.hole],
+    [-1, have.thread],
+  ])
+  return {
+    id: 'bore',
+    label: 'Bore minus thread',
+    clearance: linear([[1, c]], -0.1),
+    shown: c,
+    bands: [
+      { upTo: 0, is: 'tight' },
+      { upTo: 30, is: 'snug' },
+      { upTo: Infinity, is: 'wont-go' },
+    ],
+    coats: filmOn(build, 2),
+    says: () => `The bore is ${printMm(have.hole.value, 1)} mm and the jack needs ${printMm(have.thread.value, 1)} mm.`,
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : [
+            {
+              id: 'ream-jack',
+              job: `Ream the jack bore to ${printMm(have.thread.value + 0.3, 1)} mm.`,
+              how: 'From outside through tape, by hand; film chips when a bit bites.',
+              gives: 'body',
+              tools: ['tapered reamer'],
+              plan: { slot: 'body', size: 'jack.bore', delta: 0.3 - likelyOf(c), doubt: 0.1 },
+            },
+          ],
+  }
+}
+
+function throughPassage(build: Build): Question {
+  const p = gapOf([
+    [1, sizeIn(build, sizeRef('body', 'passage.diameter'))],
+    [-1, sizeIn(build, sizeRef('jack', 'width'))],
+  ])
+  return {
+    id: 'passage',
+    label: 'Passage minus jack',
+    clearance: p,
+    bands: [
+      { upTo: 0, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    says: ({ verdict }) =>
+      verdict === 'snug'
+        ? 'A soldered jack passes the wire’s way.'
+        : `The jack is ${printMm(-likelyOf(p), 1)} mm wider than the passage: soldered on, it will not go through.`,
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : [
+            {
+              id: 'solder-after',
+              job: 'Thread the wires first, solder the jack after.',
+              how: 'Leave 80 mm of wire standing out of the bore; towel over the finish while soldering.',
+              gives: 'nothing',
+              tools: ['soldering iron', 'towel'],
+            },
+          ],
+  }
 }
 
 /** The plug, pushed in, against the far wall of its bore. */
-function plugDepth(build: Build): Check[] {
+function plugDepth(build: Build): Question[] {
   const refs = { bore: sizeRef('body', 'jack.depth'), own: sizeRef('jack', 'depth') }
-  const bore = sizeAt(build, refs.bore)
-  const own = sizeAt(build, refs.own)
-  if (!bore || !own) return []
+  const bore = sizeIn(build, refs.bore)
+  const own = sizeIn(build, refs.own)
   const room = gapOf([
     [1, bore],
     [-1, own],
   ])
   const short = 2.5 - likelyOf(room)
   return [
-    check({
+    {
       id: 'plug',
       label: 'Bore behind the plug’s tip',
       clearance: linear([[1, room]], -1),
@@ -131,7 +124,6 @@ function plugDepth(build: Build): Check[] {
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: Object.values(refs),
       says: ({ verdict }) =>
         verdict === 'snug'
           ? `The plug ends ${printMm(likelyOf(room), 1)} mm before the far wall.`
@@ -149,6 +141,6 @@ function plugDepth(build: Build): Check[] {
                 plan: { slot: 'body', size: 'jack.depth', delta: short, doubt: 0.5 },
               },
             ],
-    }),
+    },
   ]
 }

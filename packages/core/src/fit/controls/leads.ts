@@ -1,14 +1,15 @@
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, type SizeRef } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
-import { framed, nothingYet } from '../../drawing/sections'
+import { framed } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { PLACES } from '../../instrument/guardPlace'
 import { leadRuns, openedBy, type LeadRun } from '../../instrument/leads'
 import { outlinePoints } from '../../instrument/outline'
-import { jointOf, waitingJoint, type JointBase } from '../../judge/assemble'
-import { check, type Check, type DetailTable, type JudgedJoint } from '../../judge/joint'
+import { judged } from '../../judge/assemble'
+import { type Question, type DetailTable, type JudgedJoint } from '../../judge/joint'
+import { sizeIn } from '../../judge/known'
 import type { Slot } from '../../parts/slots'
 import { likelyOf, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
@@ -31,9 +32,10 @@ const refOf = (id: LeadRun['id']): SizeRef =>
       ? sizeRef('wire', 'lead.ground')
       : { slot: id satisfies Slot, size: 'lead.length' }
 
+const LEADS: readonly LeadRun['id'][] = ['jack', 'ground', ...PLACES.map((p) => `pickup-${p}` as const)]
+
 /** Has anyone cut a lead, or measured one on a pickup? */
-export const leadsCut = (build: Build): boolean =>
-  (['jack', 'ground', ...PLACES.map((p) => `pickup-${p}` as const)] as const).some((id) => sizeAt(build, refOf(id)))
+export const leadsCut = (build: Build): boolean => LEADS.some((id) => sizeAt(build, refOf(id)))
 
 /** Lengths to cut, for whoever has not cut yet. */
 export function leadTable(build: Build): DetailTable {
@@ -45,29 +47,27 @@ export function leadTable(build: Build): DetailTable {
 }
 
 /** Are the leads long enough to lay the controls out while soldering, and not so long that they fold up under the guard? */
-export function leadsJoint(build: Build): JudgedJoint {
-  const d = datums(build)
-  const base: JointBase = {
+export const leadsJoint = (build: Build): JudgedJoint =>
+  judged(build, {
     id: 'leads',
     title: 'Leads, opened and closed',
     slots: ['jack', 'body'],
-    at: pt(d.studs - 20, -96),
+    at: pt(datums(build).studs - 20, -96),
     draw: () => leadsDrawing(build),
     tables: [leadTable(build)],
-  }
-  const checks = leadRuns(build).flatMap((run) => reachCheck(build, run))
-  return checks.length ? jointOf(build, base, checks) : waitingJoint({ ...base, draw: () => nothingYet(base.title) }, [refOf('jack')])
-}
+    asks: LEADS.map((id) => (b: Build) => reach(b, id)),
+  })
 
-function reachCheck(build: Build, run: LeadRun): Check[] {
-  const ref = refOf(run.id)
-  const lead = sizeAt(build, ref)
-  if (!lead) return []
+function reach(build: Build, id: LeadRun['id']): Question[] {
+  const run = leadRuns(build).find((r) => r.id === id)
+  const ref = refOf(id)
+  if (!run || !build.parts[ref.slot]) return []
+  const lead = sizeIn(build, ref)
   const words = OPEN_WORDS[openedBy(build).way]
   const spare = propagate(([l, need]) => l! - need!, [ofSize(lead), ofSize({ value: run.open, doubt: RUN_DOUBT })])
   const v = likelyOf(spare)
   return [
-    check({
+    {
       id: run.id,
       label: `${run.label}, over what it takes`,
       clearance: spare,
@@ -77,7 +77,6 @@ function reachCheck(build: Build, run: LeadRun): Check[] {
         { upTo: TOO_LONG, is: 'snug' },
         { upTo: Infinity, is: 'loose' },
       ],
-      reads: [ref],
       says: () =>
         v < 0
           ? `${run.label}: ${printMm(lead.value, 0)} mm, and ${words} it takes ${printMm(run.open, 0)}.`
@@ -107,7 +106,7 @@ function reachCheck(build: Build, run: LeadRun): Check[] {
                   tools: ['lacing cord or tape'],
                 },
               ],
-    }),
+    },
   ]
 }
 

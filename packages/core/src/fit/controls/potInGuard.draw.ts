@@ -1,26 +1,29 @@
 import type { Build } from '../../document/build'
-import { valueAt } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
+import { drawnAt } from '../../judge/known'
+import type { SizeKey } from '../../parts/kinds/index'
 import { printMm } from '../../quantity/length'
-import { WASHER, NUT, CLEAR, type PotSlot, panelOf } from './potPanel'
+import { CLEAR, type PotSlot, panelOf } from './potPanel'
 
 /** Pot through the guard, cut down its middle, true proportion: guard, washer, nut, thread left over, what packs it. */
-export function potDrawing(build: Build, slot: PotSlot, surplus: number): Drawing {
-  const value = (s: PotSlot, size: string, otherwise: number) => valueAt(build, { slot: s, size }) ?? otherwise
+export function potDrawing(build: Build, slot: PotSlot): Drawing {
+  const value = (size: SizeKey<'pot'>) => drawnAt(build, sizeRef(slot, size))
   const panel = panelOf(build)
-  const bushing = value(slot, 'bushing.diameter', 9.5)
-  const length = value(slot, 'bushing.length', 9.5)
+  const bushing = value('bushing.diameter')
+  const length = value('bushing.length')
   const entered = build.parts[slot]?.sizes['bushing.length']?.value ?? length
-  const guard = valueAt(build, panel.thickness) ?? 2.5
-  const hole = valueAt(build, panel.hole) ?? 9.5
-  const body = value(slot, 'body.diameter', 24)
-  const depth = value(slot, 'body.depth', 16)
-  const shaft = value(slot, 'shaft.diameter', 6)
-  const nut = value(slot, 'nut.thickness', NUT)
-  const washer = value(slot, 'washer.thickness', WASHER)
+  const guard = drawnAt(build, panel.thickness)
+  const hole = drawnAt(build, panel.hole)
+  const body = value('body.diameter')
+  const depth = value('body.depth')
+  const shaft = value('shaft.diameter')
+  const nut = value('nut.thickness')
+  const washer = value('washer.thickness')
   const packed = entered - length
+  const surplus = length - guard - nut - washer
   const top = -guard
   const b = bushing / 2
   const marks: Mark[] = [

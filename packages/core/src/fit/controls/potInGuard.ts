@@ -1,15 +1,16 @@
 import type { Build } from '../../document/build'
-import { sizeRef, sizesFor, valueAt } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import { filmOn } from '../../finish/film'
 import { controlPlace } from '../../instrument/controlPlace'
-import { jointOf, waitingJoint } from '../../judge/assemble'
-import { check, type Check, type Cure, type JudgedJoint } from '../../judge/joint'
+import { judged } from '../../judge/assemble'
+import { type Question, type Cure, type JudgedJoint } from '../../judge/joint'
+import { gapOf, sizesIn } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
 import { potDrawing } from './potInGuard.draw'
-import { WASHER, NUT, CLEAR, type PotSlot, packing, panelOf } from './potPanel'
+import { CLEAR, packing, panelOf, type PotSlot } from './potPanel'
 
 /** Hole minus bushing, mm: at least 0.1 to pass, over 0.8 it wanders. [practice] */
 const HOLE_BANDS: readonly Band[] = [
@@ -35,57 +36,60 @@ const DEPTH_BANDS: readonly Band[] = [
 export function potInGuardJoint(build: Build, slot: PotSlot): JudgedJoint {
   const which = slot === 'pot-volume' ? 'volume' : 'tone'
   const panel = panelOf(build)
-  const refs = {
-    hole: panel.hole,
-    guard: panel.thickness,
-    diameter: sizeRef(slot, 'bushing.diameter'),
-    length: sizeRef(slot, 'bushing.length'),
-  }
-  const base = {
+  return judged(build, {
     id: slot,
     title: `${which === 'volume' ? 'Volume' : 'Tone'} pot in ${panel.name}`,
-    slots: [slot, panel.slot] as (PotSlot | 'guard' | 'body')[],
+    slots: [slot, panel.slot],
     at: controlPlace(build, which),
-  }
-  const { have, missing } = sizesFor(build, refs)
-  if (missing.length) return waitingJoint({ ...base, draw: () => potDrawing(build, slot, 0) }, missing)
-  const nut = valueAt(build, sizeRef(slot, 'nut.thickness')) ?? NUT
-  const washer = valueAt(build, sizeRef(slot, 'washer.thickness')) ?? WASHER
-  const hole = linear([
-    [1, ofSize(have.hole)],
-    [-1, ofSize(have.diameter)],
+    draw: () => potDrawing(build, slot),
+    asks: [(b) => threadQuestion(b, slot), (b) => holeQuestion(b, slot), (b) => depthQuestion(b, slot)],
+  })
+}
+
+/** Bushing over panel, washer and nut. */
+const threadRefs = (build: Build, slot: PotSlot) => ({
+  length: sizeRef(slot, 'bushing.length'),
+  guard: panelOf(build).thickness,
+  nut: sizeRef(slot, 'nut.thickness'),
+  washer: sizeRef(slot, 'washer.thickness'),
+})
+
+function threadQuestion(build: Build, slot: PotSlot): Question {
+  const panel = panelOf(build)
+  const have = sizesIn(build, threadRefs(build, slot))
+  const [nut, washer] = [have.nut.value, have.washer.value]
+  const thread = gapOf([
+    [1, have.length],
+    [-1, have.guard],
+    [-1, have.nut],
+    [-1, have.washer],
   ])
-  const thread = linear(
-    [
-      [1, ofSize(have.length)],
-      [-1, ofSize(have.guard)],
-    ],
-    -(nut + washer),
-  )
-  const checks: Check[] = [
-    check({
-      id: 'thread',
-      label: 'Thread left over the nut',
-      clearance: thread,
-      bands: THREAD_BANDS,
-      reads: [refs.length, refs.guard],
-      says: () => threadSays(likelyOf(thread), have, panel.name),
-      cures: ({ verdict }) => threadCures(slot, likelyOf(thread), verdict === 'snug', nut, washer, panel, have.guard.value),
-    }),
-    check({
-      id: 'hole',
-      label: 'Hole minus bushing',
-      clearance: hole,
-      bands: HOLE_BANDS,
-      reads: [refs.hole, refs.diameter],
-      says: () => `The hole is ${printMm(have.hole.value)} mm and the bushing ${printMm(have.diameter.value)} mm.`,
-      cures: ({ verdict }) => (verdict === 'snug' || likelyOf(hole) >= CLEAR ? [] : [reamCure(have.hole, have.diameter, panel)]),
-      ...(panel.slot === 'body' ? { coats: filmOn(build, 2) } : {}),
-    }),
-  ]
-  const depth = depthCheck(build, slot)
-  if (depth) checks.push(depth)
-  return jointOf(build, { ...base, draw: () => potDrawing(build, slot, likelyOf(thread)) }, checks)
+  return {
+    id: 'thread',
+    label: 'Thread left over the nut',
+    clearance: thread,
+    bands: THREAD_BANDS,
+    says: () => threadSays(likelyOf(thread), have, panel.name),
+    cures: ({ verdict }) => threadCures(slot, likelyOf(thread), verdict === 'snug', nut, washer, panel, have.guard.value),
+  }
+}
+
+function holeQuestion(build: Build, slot: PotSlot): Question {
+  const panel = panelOf(build)
+  const have = sizesIn(build, { hole: panel.hole, diameter: sizeRef(slot, 'bushing.diameter') })
+  const hole = gapOf([
+    [1, have.hole],
+    [-1, have.diameter],
+  ])
+  return {
+    id: 'hole',
+    label: 'Hole minus bushing',
+    clearance: hole,
+    bands: HOLE_BANDS,
+    says: () => `The hole is ${printMm(have.hole.value)} mm and the bushing ${printMm(have.diameter.value)} mm.`,
+    cures: ({ verdict }) => (verdict === 'snug' || likelyOf(hole) >= CLEAR ? [] : [reamCure(have.hole, have.diameter, panel)]),
+    ...(panel.slot === 'body' ? { coats: filmOn(build, 2) } : {}),
+  }
 }
 
 function threadSays(surplus: number, have: { length: Size; guard: Size }, panel: string): string {
@@ -165,20 +169,17 @@ function reamCure(hole: Size, bushing: Size, panel: ReturnType<typeof panelOf>):
   }
 }
 
-function depthCheck(build: Build, slot: PotSlot): Check | undefined {
-  const refs = { route: sizeRef('body', 'control.depth'), body: sizeRef(slot, 'body.depth') }
-  const { have, missing } = sizesFor(build, refs)
-  if (missing.length) return undefined
+function depthQuestion(build: Build, slot: PotSlot): Question {
+  const have = sizesIn(build, { route: sizeRef('body', 'control.depth'), body: sizeRef(slot, 'body.depth') })
   const room = linear([
     [1, ofSize(have.route)],
     [-1, ofSize(have.body)],
   ])
-  return check({
+  return {
     id: 'depth',
     label: 'Room under the lugs',
     clearance: room,
     bands: DEPTH_BANDS,
-    reads: [refs.route, refs.body],
     says: () => `The pot hangs ${printMm(have.body.value, 1)} mm deep in a ${printMm(have.route.value, 1)} mm route.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
@@ -193,5 +194,5 @@ function depthCheck(build: Build, slot: PotSlot): Check | undefined {
               plan: { slot: 'body', size: 'control.depth', delta: 2 - likelyOf(room) + 0.5, doubt: 0.5 },
             },
           ],
-  })
+  }
 }

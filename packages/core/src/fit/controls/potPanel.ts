@@ -2,8 +2,6 @@ import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { THREAD_KEPT } from './potLimits'
 
-export const WASHER = 0.6
-export const NUT = 2
 export const CLEAR = 0.1
 
 export type PotSlot = 'pot-volume' | 'pot-tone'

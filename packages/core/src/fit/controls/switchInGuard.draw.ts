@@ -1,16 +1,17 @@
 import type { Build } from '../../document/build'
-import { sizeRef, valueAt } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
+import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
 
 export function switchDrawing(build: Build) {
-  const route = valueAt(build, sizeRef('body', 'control.depth')) ?? 38
-  const own = valueAt(build, sizeRef('switch', 'depth')) ?? 22
-  const guard = build.parts.guard ? (valueAt(build, sizeRef('guard', 'thickness')) ?? 2.5) : 3
-  const slot = valueAt(build, sizeRef('guard', 'switch.slot')) ?? 27
+  const route = drawnAt(build, sizeRef('body', 'control.depth'))
+  const own = drawnAt(build, sizeRef('switch', 'depth'))
+  const guard = build.parts.guard ? drawnAt(build, sizeRef('guard', 'thickness')) : 3
+  const slot = drawnAt(build, sizeRef('guard', 'switch.slot'))
   const marks: Mark[] = [
     { mark: 'area', role: 'plastic', points: rectangle(-36, -guard, -slot / 2, 0) },
     { mark: 'area', role: 'plastic', points: rectangle(slot / 2, -guard, 36, 0) },

@@ -1,10 +1,10 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, valueAt } from '../../document/read'
-import { pt } from '../../geometry/point'
-import { datums } from '../../instrument/datums'
-import { jointOf, waitingJoint } from '../../judge/assemble'
-import { check, type Check, type JudgedJoint } from '../../judge/joint'
-import { amount, gapOf } from '../../judge/known'
+import { sizeRef } from '../../document/read'
+import { pt, type Point } from '../../geometry/point'
+import { controlPlace } from '../../instrument/controlPlace'
+import { judged } from '../../judge/assemble'
+import { type Question, type JudgedJoint } from '../../judge/joint'
+import { amount, gapOf, sizeIn, traitIn } from '../../judge/known'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { switchDrawing } from './switchInGuard.draw'
@@ -13,114 +13,109 @@ import { switchDrawing } from './switchInGuard.draw'
 const SCREW_PLAY = 0.4
 const TOGGLE_NUT = 2.5
 
+/** A lever hangs from the guard by two screws; a toggle by its own thread. */
+const isToggle = (build: Build): boolean => traitIn(build, 'switch', 'contacts') === 'toggle-3'
+
 /** The selector in guard and cavity: depth, slot and swing, or a toggle's hole. */
-export function switchJoint(build: Build): JudgedJoint {
-  const d = datums(build)
-  const base = {
+export const switchJoint = (build: Build): JudgedJoint =>
+  judged(build, {
     id: 'switch',
     title: 'Selector switch in its place',
-    slots: ['switch', 'guard', 'body'] as JudgedJoint['slots'],
-    at: pt(d.heelEnd + (valueAt(build, sizeRef('guard', 'switch.x')) ?? 148), (valueAt(build, sizeRef('guard', 'switch.y')) ?? -62) + 10),
+    slots: ['switch', ...(build.parts.guard ? (['guard'] as const) : []), 'body'],
+    at: shifted(controlPlace(build, 'switch')),
     draw: () => switchDrawing(build),
+    asks: [depth, swing, screwHoles, toggleHole, toggleThread],
+  })
+
+/** A little beside the lever, so that the peg does not cover it. */
+const shifted = ({ x, y }: Point): Point => pt(x, y + 10)
+
+function depth(build: Build): Question {
+  const route = sizeIn(build, sizeRef('body', 'control.depth'))
+  const own = sizeIn(build, sizeRef('switch', 'depth'))
+  const c = gapOf([
+    [1, route],
+    [-1, own],
+  ])
+  return {
+    id: 'depth',
+    label: 'Room under the switch',
+    clearance: linear([[1, c]], -3),
+    shown: c,
+    bands: [
+      { upTo: -3, is: 'wont-go' },
+      { upTo: 0, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    says: () =>
+      `The switch hangs ${printMm(own.value, 1)} mm deep in a ${printMm(route.value, 1)} mm route; lugs and wires want 3 mm below.`,
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : [
+            {
+              id: 'deepen-switch',
+              job: `Deepen the control route by ${printMm(3.5 - likelyOf(c), 1)} mm under the switch.`,
+              how: 'Waste drilled out first, then a bearing bit; mind the wood left below. Before any finish.',
+              gives: 'body',
+              tools: ['router', 'bearing bit'],
+              plan: { slot: 'body', size: 'control.depth', delta: 3.5 - likelyOf(c), doubt: 0.5 },
+            },
+          ],
   }
-  const checks: Check[] = []
-  const depthRefs = { route: sizeRef('body', 'control.depth'), own: sizeRef('switch', 'depth') }
-  const route = sizeAt(build, depthRefs.route)
-  const own = sizeAt(build, depthRefs.own)
-  if (route && own) {
-    const c = gapOf([
-      [1, route],
-      [-1, own],
-    ])
-    checks.push(
-      check({
-        id: 'depth',
-        label: 'Room under the switch',
-        clearance: linear([[1, c]], -3),
-        shown: c,
-        bands: [
-          { upTo: -3, is: 'wont-go' },
-          { upTo: 0, is: 'tight' },
-          { upTo: Infinity, is: 'snug' },
-        ],
-        reads: Object.values(depthRefs),
-        says: () =>
-          `The switch hangs ${printMm(own.value, 1)} mm deep in a ${printMm(route.value, 1)} mm route; lugs and wires want 3 mm below.`,
-        cures: ({ verdict }) =>
-          verdict === 'snug'
-            ? []
-            : [
-                {
-                  id: 'deepen-switch',
-                  job: `Deepen the control route by ${printMm(3.5 - likelyOf(c), 1)} mm under the switch.`,
-                  how: 'Waste drilled out first, then a bearing bit; mind the wood left below. Before any finish.',
-                  gives: 'body',
-                  tools: ['router', 'bearing bit'],
-                  plan: { slot: 'body', size: 'control.depth', delta: 3.5 - likelyOf(c), doubt: 0.5 },
-                },
-              ],
-      }),
-    )
-  }
-  const slot = sizeAt(build, sizeRef('guard', 'switch.slot'))
-  const swing = sizeAt(build, sizeRef('switch', 'swing'))
-  if (slot && swing) {
-    const c = gapOf([
-      [1, slot],
-      [-1, swing],
-    ])
-    checks.push(
-      check({
-        id: 'swing',
-        label: 'Slot against the lever’s swing',
-        clearance: c,
-        bands: [
-          { upTo: 0, is: 'tight' },
-          { upTo: 6, is: 'snug' },
-          { upTo: Infinity, is: 'loose' },
-        ],
-        reads: [sizeRef('guard', 'switch.slot'), sizeRef('switch', 'swing')],
-        says: ({ verdict }) =>
-          verdict === 'tight'
-            ? `The lever needs ${printMm(swing.value, 1)} mm and the slot is ${printMm(slot.value, 1)}: it stops before the end positions.`
-            : 'The lever swings freely.',
-        cures: ({ verdict }) =>
-          verdict === 'tight'
-            ? [
-                {
-                  id: 'lengthen-slot',
-                  job: `Lengthen the slot by ${amount(0.5 - likelyOf(c), 0.2, 1)} mm, half at each end.`,
-                  how: 'Thin flat file drawn along; check all positions with the switch in place.',
-                  gives: 'guard',
-                  tools: ['thin flat file'],
-                  plan: { slot: 'guard', size: 'switch.slot', delta: 1 - likelyOf(c), doubt: 0.2 },
-                },
-              ]
-            : [],
-      }),
-    )
-  }
-  checks.push(...screwHoles(build), ...toggle(build))
-  return checks.length
-    ? jointOf(build, base, checks)
-    : waitingJoint(
-        base,
-        Object.values(depthRefs).filter((r) => !sizeAt(build, r)),
-      )
+}
+
+function swing(build: Build): Question[] {
+  if (!build.parts.guard || isToggle(build)) return []
+  const slot = sizeIn(build, sizeRef('guard', 'switch.slot'))
+  const swing = sizeIn(build, sizeRef('switch', 'swing'))
+  const c = gapOf([
+    [1, slot],
+    [-1, swing],
+  ])
+  return [
+    {
+      id: 'swing',
+      label: 'Slot against the lever’s swing',
+      clearance: c,
+      bands: [
+        { upTo: 0, is: 'tight' },
+        { upTo: 6, is: 'snug' },
+        { upTo: Infinity, is: 'loose' },
+      ],
+      says: ({ verdict }) =>
+        verdict === 'tight'
+          ? `The lever needs ${printMm(swing.value, 1)} mm and the slot is ${printMm(slot.value, 1)}: it stops before the end positions.`
+          : 'The lever swings freely.',
+      cures: ({ verdict }) =>
+        verdict === 'tight'
+          ? [
+              {
+                id: 'lengthen-slot',
+                job: `Lengthen the slot by ${amount(0.5 - likelyOf(c), 0.2, 1)} mm, half at each end.`,
+                how: 'Thin flat file drawn along; check all positions with the switch in place.',
+                gives: 'guard',
+                tools: ['thin flat file'],
+                plan: { slot: 'guard', size: 'switch.slot', delta: 1 - likelyOf(c), doubt: 0.2 },
+              },
+            ]
+          : [],
+    },
+  ]
 }
 
 /** A lever switch's two screws in the guard's holes. */
-function screwHoles(build: Build): Check[] {
+function screwHoles(build: Build): Question[] {
+  if (!build.parts.guard || isToggle(build)) return []
   const refs = { holes: sizeRef('guard', 'switch.screws'), own: sizeRef('switch', 'screw.spacing') }
-  const holes = sizeAt(build, refs.holes)
-  const own = sizeAt(build, refs.own)
-  if (!holes || !own) return []
+  const holes = sizeIn(build, refs.holes)
+  const own = sizeIn(build, refs.own)
   const off = gapOf([
     [1, own],
     [-1, holes],
   ])
   return [
-    check({
+    {
       id: 'screws',
       label: 'Screws in their holes',
       // Too wide is as bad as too narrow.
@@ -131,7 +126,6 @@ function screwHoles(build: Build): Check[] {
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: Object.values(refs),
       says: ({ verdict }) =>
         verdict === 'snug'
           ? 'The switch’s screws meet the guard’s holes.'
@@ -149,89 +143,91 @@ function screwHoles(build: Build): Check[] {
                 plan: { slot: 'guard', size: 'switch.screws', delta: likelyOf(off), doubt: 0.1 },
               },
             ],
-    }),
+    },
   ]
 }
 
-/** A toggle's thread in its hole, and long enough for what it goes through. */
-function toggle(build: Build): Check[] {
-  const slot = build.parts.guard ? ('guard' as const) : ('body' as const)
-  const refs = { hole: { slot, size: 'switch.hole' }, thread: sizeRef('switch', 'thread.diameter') } as const
-  const hole = sizeAt(build, refs.hole)
-  const thread = sizeAt(build, refs.thread)
-  const length = sizeAt(build, sizeRef('switch', 'thread.length'))
-  const panel = sizeAt(build, slot === 'guard' ? sizeRef('guard', 'thickness') : sizeRef('body', 'control.top'))
-  const checks: Check[] = []
-  if (hole && thread) {
-    const c = gapOf([
-      [1, hole],
-      [-1, thread],
-    ])
-    checks.push(
-      check({
-        id: 'hole',
-        label: 'Toggle hole minus thread',
-        clearance: c,
-        bands: [
-          { upTo: 0.05, is: 'tight' },
-          { upTo: 1.5, is: 'snug' },
-          { upTo: Infinity, is: 'loose' },
-        ],
-        reads: Object.values(refs),
-        says: () => `The toggle’s thread is ${printMm(thread.value, 1)} mm and its hole ${printMm(hole.value, 1)} mm.`,
-        cures: ({ verdict }) =>
-          verdict === 'tight'
-            ? [
-                {
-                  id: 'ream-toggle',
-                  job: `Ream the toggle hole to ${printMm(thread.value + 0.3, 1)} mm.`,
-                  how: 'From both faces, by hand.',
-                  gives: slot,
-                  tools: ['tapered reamer'],
-                  plan: { ...refs.hole, delta: 0.3 - likelyOf(c), doubt: 0.1 },
-                },
-              ]
-            : [],
-      }),
-    )
-  }
-  if (length && panel) {
-    const c = gapOf(
-      [
-        [1, length],
-        [-1, panel],
+const panelOf = (build: Build) =>
+  build.parts.guard
+    ? { hole: sizeRef('guard', 'switch.hole'), panel: sizeRef('guard', 'thickness'), gives: 'guard' }
+    : { hole: sizeRef('body', 'switch.hole'), panel: sizeRef('body', 'control.top'), gives: 'body' }
+
+/** A toggle's thread in its hole. */
+function toggleHole(build: Build): Question[] {
+  if (!isToggle(build)) return []
+  const refs = panelOf(build)
+  const hole = sizeIn(build, refs.hole)
+  const thread = sizeIn(build, sizeRef('switch', 'thread.diameter'))
+  const c = gapOf([
+    [1, hole],
+    [-1, thread],
+  ])
+  return [
+    {
+      id: 'hole',
+      label: 'Toggle hole minus thread',
+      clearance: c,
+      bands: [
+        { upTo: 0.05, is: 'tight' },
+        { upTo: 1.5, is: 'snug' },
+        { upTo: Infinity, is: 'loose' },
       ],
-      -TOGGLE_NUT,
-    )
-    checks.push(
-      check({
-        id: 'thread',
-        label: 'Thread over what it goes through and its nut',
-        clearance: c,
-        bands: [
-          { upTo: 0, is: 'wont-go' },
-          { upTo: 6, is: 'snug' },
-          { upTo: Infinity, is: 'loose' },
-        ],
-        reads: [sizeRef('switch', 'thread.length'), slot === 'guard' ? sizeRef('guard', 'thickness') : sizeRef('body', 'control.top')],
-        says: () =>
-          likelyOf(c) < 0
-            ? `The toggle’s thread is ${printMm(-likelyOf(c), 1)} mm too short for ${printMm(panel.value, 1)} mm and its nut.`
-            : `The toggle’s thread stands ${printMm(likelyOf(c), 1)} mm over its nut.`,
-        cures: ({ verdict }) =>
-          verdict === 'wont-go'
-            ? [
-                {
-                  id: 'long-toggle',
-                  job: `Take a toggle with ${printMm(panel.value + TOGGLE_NUT + 1, 0)} mm of thread, or rout the top thinner from inside.`,
-                  how: 'Carved tops have long ones.',
-                  gives: 'the switch',
-                  tools: [],
-                },
-              ]
-            : [],
-      }),
-    )
-  }
-  return checks
+      says: () => `The toggle’s thread is ${printMm(thread.value, 1)} mm and its hole ${printMm(hole.value, 1)} mm.`,
+      cures: ({ verdict }) =>
+        verdict === 'tight'
+          ? [
+              {
+                id: 'ream-toggle',
+                job: `Ream the toggle hole to ${printMm(thread.value + 0.3, 1)} mm.`,
+                how: 'From both faces, by hand.',
+                gives: refs.gives,
+                tools: ['tapered reamer'],
+                plan: { ...refs.hole, delta: 0.3 - likelyOf(c), doubt: 0.1 },
+              },
+            ]
+          : [],
+    },
+  ]
+}
+
+/** And long enough for what it goes through. */
+function toggleThread(build: Build): Question[] {
+  if (!isToggle(build)) return []
+  const length = sizeIn(build, sizeRef('switch', 'thread.length'))
+  const panel = sizeIn(build, panelOf(build).panel)
+  const c = gapOf(
+    [
+      [1, length],
+      [-1, panel],
+    ],
+    -TOGGLE_NUT,
+  )
+  return [
+    {
+      id: 'thread',
+      label: 'Thread over what it goes through and its nut',
+      clearance: c,
+      bands: [
+        { upTo: 0, is: 'wont-go' },
+        { upTo: 6, is: 'snug' },
+        { upTo: Infinity, is: 'loose' },
+      ],
+      says: () =>
+        likelyOf(c) < 0
+          ? `The toggle’s thread is ${printMm(-likelyOf(c), 1)} mm too short for ${printMm(panel.value, 1)} mm and its nut.`
+          : `The toggle’s thread stands ${printMm(likelyOf(c), 1)} mm over its nut.`,
+      cures: ({ verdict }) =>
+        verdict === 'wont-go'
+          ? [
+              {
+                id: 'long-toggle',
+                job: `Take a toggle with ${printMm(panel.value + TOGGLE_NUT + 1, 0)} mm of thread, or rout the top thinner from inside.`,
+                how: 'Carved tops have long ones.',
+                gives: 'the switch',
+                tools: [],
+              },
+            ]
+          : [],
+    },
+  ]
 }

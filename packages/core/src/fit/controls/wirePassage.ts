@@ -5,8 +5,10 @@ import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { judged } from '../../judge/assemble'
-import { check, type JudgedJoint } from '../../judge/joint'
+import { PLACES } from '../../instrument/guardPlace'
+import { drawnOnceKnown, judged } from '../../judge/assemble'
+import { type JudgedJoint, type Question } from '../../judge/joint'
+import { sizesIn } from '../../judge/known'
 import { linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { leadTable } from './leads'
@@ -14,60 +16,20 @@ import { leadTable } from './leads'
 /** Bundle of round wires laid together, mm: about 1.2 times the root of their number in diameters. [ours] */
 export const bundle = (wires: number, diameter: number): number => (wires === 1 ? 1 : 1.2 * Math.sqrt(wires)) * diameter
 
+const refs = { passage: sizeRef('body', 'passage.diameter'), wire: sizeRef('wire', 'diameter') }
+/** Two to the jack and one of each pickup. */
+const wiresThrough = (build: Build): number => 2 + PLACES.filter((p) => build.parts[`pickup-${p}`]).length
+
 /** Wires through the body's narrowest passage. */
-export function wirePassageJoint(build: Build): JudgedJoint {
-  const d = datums(build)
-  const refs = { passage: sizeRef('body', 'passage.diameter'), wire: sizeRef('wire', 'diameter') }
-  const pickups = (['neck', 'middle', 'bridge'] as const).filter((p) => build.parts[`pickup-${p}`]).length
-  const wires = 2 + pickups
-  return judged(build, {
+export const wirePassageJoint = (build: Build): JudgedJoint =>
+  judged(build, {
     id: 'wire-passage',
     title: 'Wires through the passage',
     slots: ['wire', 'body'],
-    at: pt(d.studs - 60, 26),
-    refs,
+    at: pt(datums(build).studs - 60, 26),
     tables: [leadTable(build)],
-    checks: (have) => {
-      const c = linear([
-        [1, ofSize(have.passage)],
-        [-bundle(wires, 1), ofSize(have.wire)],
-      ])
-      return [
-        check({
-          id: 'bundle',
-          label: 'Passage minus bundle',
-          clearance: linear([[1, c]], -0.5),
-          shown: c,
-          bands: [
-            { upTo: -1.5, is: 'wont-go' },
-            { upTo: 0, is: 'tight' },
-            { upTo: Infinity, is: 'snug' },
-          ],
-          reads: Object.values(refs),
-          says: () =>
-            `${wires} wires of ${printMm(have.wire.value, 1)} mm make a bundle of ${printMm(bundle(wires, have.wire.value), 1)} mm in a passage of ${printMm(have.passage.value, 1)} mm.`,
-          cures: ({ verdict }) =>
-            verdict === 'snug'
-              ? []
-              : [
-                  {
-                    id: 'widen-passage',
-                    job: `Drill the passage out to ${printMm(bundle(wires, have.wire.value) + 1, 1)} mm.`,
-                    how: 'A long bit from the jack or pickup side; tape flag; before any finish. Or thinner wire.',
-                    gives: 'body',
-                    tools: ['long bit'],
-                    plan: {
-                      slot: 'body',
-                      size: 'passage.diameter',
-                      delta: bundle(wires, have.wire.value) + 1 - have.passage.value,
-                      doubt: 0.2,
-                    },
-                  },
-                ],
-        }),
-      ]
-    },
-    draw: (have) => {
+    draw: drawnOnceKnown(build, 'Wires in the passage', refs, (have) => {
+      const wires = wiresThrough(build)
       const r = have.passage.value / 2
       const w = have.wire.value / 2
       const marks: Mark[] = [
@@ -89,6 +51,46 @@ export function wirePassageJoint(build: Build): JudgedJoint {
         { label: 'Bundle', value: `${printMm(bundle(wires, have.wire.value), 1)} mm` },
         { label: 'Passage', value: `${printMm(have.passage.value, 1)} mm` },
       ])
-    },
+    }),
+    asks: [bundleInPassage],
   })
+
+function bundleInPassage(build: Build): Question {
+  const have = sizesIn(build, refs)
+  const wires = wiresThrough(build)
+  const c = linear([
+    [1, ofSize(have.passage)],
+    [-bundle(wires, 1), ofSize(have.wire)],
+  ])
+  return {
+    id: 'bundle',
+    label: 'Passage minus bundle',
+    clearance: linear([[1, c]], -0.5),
+    shown: c,
+    bands: [
+      { upTo: -1.5, is: 'wont-go' },
+      { upTo: 0, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    says: () =>
+      `${wires} wires of ${printMm(have.wire.value, 1)} mm make a bundle of ${printMm(bundle(wires, have.wire.value), 1)} mm in a passage of ${printMm(have.passage.value, 1)} mm.`,
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : [
+            {
+              id: 'widen-passage',
+              job: `Drill the passage out to ${printMm(bundle(wires, have.wire.value) + 1, 1)} mm.`,
+              how: 'A long bit from the jack or pickup side; tape flag; before any finish. Or thinner wire.',
+              gives: 'body',
+              tools: ['long bit'],
+              plan: {
+                slot: 'body',
+                size: 'passage.diameter',
+                delta: bundle(wires, have.wire.value) + 1 - have.passage.value,
+                doubt: 0.2,
+              },
+            },
+          ],
+  }
 }

@@ -6,6 +6,7 @@ import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { laid, type Pose } from '../../instrument/guardPlace'
+import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
 import { insideBy, laidOutline, routeCorners, controlRoute, CONTROLS } from './guardRooms'
 
@@ -18,25 +19,25 @@ export function coverDrawing(build: Build, pose: Pose) {
   if (control) {
     const { middle: m, half: h } = control
     marks.push({ mark: 'area', role: 'cavity', points: rectangle(m.x - h.x, m.y - h.y, m.x + h.x, m.y + h.y) })
-    for (const { name, slot, radius, usual } of CONTROLS) {
+    for (const { name, slot } of CONTROLS) {
       const [x, y] = [valueAt(build, sizeRef('guard', `${name}.x`)), valueAt(build, sizeRef('guard', `${name}.y`))]
       if (build.parts[slot] && x !== undefined && y !== undefined)
         marks.push({
           mark: 'circle',
           role: 'metal',
           at: laid(pose, pt(x, y)),
-          r: (valueAt(build, sizeRef(slot, radius)) ?? usual) / 2,
+          r: drawnAt(build, sizeRef(slot, 'body.diameter')) / 2,
         })
     }
   }
   const d = datums(build)
-  const w = (valueAt(build, sizeRef('bridge', 'plate.width')) ?? 80) / 2
-  const front = valueAt(build, sizeRef('bridge', 'plate.front')) ?? 6
+  const w = drawnAt(build, sizeRef('bridge', 'plate.width')) / 2
+  const front = drawnAt(build, sizeRef('bridge', 'plate.front'))
   const x = d.studs - d.heelEnd
   marks.push({
     mark: 'area',
     role: 'metal',
-    points: rectangle(x - front, -w, x - front + (valueAt(build, sizeRef('bridge', 'plate.length')) ?? 36), w),
+    points: rectangle(x - front, -w, x - front + drawnAt(build, sizeRef('bridge', 'plate.length')), w),
   })
   return framed(
     'Guard laid over the routes, from above',

@@ -1,13 +1,14 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { laid, seenFrom, type Pose } from '../../instrument/guardPlace'
 import { outlinePoints } from '../../instrument/outline'
-import { jointOf, waitingJoint, type JointBase } from '../../judge/assemble'
-import { check, type Check, type JudgedJoint } from '../../judge/joint'
-import { gapOf, sizeOr } from '../../judge/known'
-import { likelyOf, linear, ofSize, propagate } from '../../quantity/distribution'
+import { judged } from '../../judge/assemble'
+import { type Question, type JudgedJoint } from '../../judge/joint'
+import { gapOf, sizeIn } from '../../judge/known'
+import type { Band } from '../../judge/verdict'
+import { likelyOf, linear, normal, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { guardFit } from './guardOpenings'
 import { coverDrawing } from './guardCover.draw'
@@ -19,43 +20,56 @@ const COVER = 1.5
 const SCREW_WOOD = 3
 /** Round a control's body there is room for its lugs and wires, mm. [practice] */
 const WIRING = 2
+const COVER_BANDS: readonly Band[] = [
+  { upTo: 0, is: 'wont-go' },
+  { upTo: COVER, is: 'tight' },
+  { upTo: Infinity, is: 'snug' },
+]
 const STRAIGHT: Pose = { along: 0, across: 0, turn: 0 }
 
 /** With the guard in its best place: does it lie over every route's edge, clear the neck and the bridge, and find wood for its screws? */
-export function guardCoverJoint(build: Build): JudgedJoint {
-  const d = datums(build)
-  const base: JointBase = {
+export const guardCoverJoint = (build: Build): JudgedJoint =>
+  judged(build, {
     id: 'guard-cover',
     title: 'Guard over routes, neck and bridge',
     slots: ['guard', 'body', 'neck', 'bridge'],
-    at: pt(d.heelEnd + 110, 58),
+    at: pt(datums(build).heelEnd + 110, 58),
     draw: () => coverDrawing(build, guardFit(build)?.pose ?? STRAIGHT),
-  }
-  const pose = guardFit(build)?.pose ?? STRAIGHT
-  const checks = [...cover(build, pose), ...neckCut(build), ...bridgeEdge(build, pose), ...controls(build, pose), ...screws(build)]
-  const edge = sizeRef('guard', 'screw.edge')
-  return checks.length ? jointOf(build, base, checks) : waitingJoint(base, [edge])
-}
+    asks: [
+      (b) => {
+        const pose = guardFit(b)?.pose ?? STRAIGHT
+        return [...cover(b, pose), ...bridgeEdge(b, pose), ...controls(b, pose)]
+      },
+      neckCut,
+      screws,
+    ],
+  })
 
-function cover(build: Build, pose: Pose): Check[] {
-  const rows = build.parts.guard?.outline
+function cover(build: Build, pose: Pose): Question[] {
+  const rows = build.parts.guard?.outline ?? []
   const corners = routeCorners(build)
-  if (!rows || rows.length < 3 || !corners.length) return []
+  if (!corners.length) return []
+  if (rows.length < 3)
+    return [
+      {
+        id: 'cover',
+        label: 'Guard beyond the route edges',
+        clearance: normal(0, COVER),
+        bands: COVER_BANDS,
+        lacks: 'the guard’s outline',
+        says: () => '',
+      },
+    ]
   const outline = outlinePoints(rows)
   const worst = corners
     .flatMap((r) => r.corners.map((c) => ({ place: r.place, by: insideBy(outline, seenFrom(pose, c)) })))
     .reduce((a, b) => (b.by < a.by ? b : a))
   return [
-    check({
+    {
       id: 'cover',
       label: 'Guard beyond the route edges',
       clearance: gapOf([], worst.by).map((n) => ({ ...n, sigma: 0.3 })),
-      bands: [
-        { upTo: 0, is: 'wont-go' },
-        { upTo: COVER, is: 'tight' },
-        { upTo: Infinity, is: 'snug' },
-      ],
-      reads: [sizeRef('guard', 'opening.neck.centre')],
+      bands: COVER_BANDS,
       says: ({ verdict }) =>
         verdict === 'snug'
           ? `The guard covers every route edge by ${printMm(worst.by, 1)} mm or more.`
@@ -74,21 +88,20 @@ function cover(build: Build, pose: Pose): Check[] {
                 tools: ['wood strip', 'wood glue', 'chisel'],
               },
             ],
-    }),
+    },
   ]
 }
 
-function neckCut(build: Build): Check[] {
+function neckCut(build: Build): Question[] {
   const refs = { cut: sizeRef('guard', 'neck.width'), heel: sizeRef('neck', 'heel.widthEnd') }
-  const cut = sizeAt(build, refs.cut)
-  const heel = sizeAt(build, refs.heel)
-  if (!cut || !heel) return []
+  const cut = sizeIn(build, refs.cut)
+  const heel = sizeIn(build, refs.heel)
   const c = gapOf([
     [1, cut],
     [-1, heel],
   ])
   return [
-    check({
+    {
       id: 'neck-cut',
       label: 'Neck cut-out',
       clearance: c,
@@ -98,7 +111,6 @@ function neckCut(build: Build): Check[] {
         { upTo: 1.5, is: 'snug' },
         { upTo: Infinity, is: 'loose' },
       ],
-      reads: Object.values(refs),
       says: () => `The neck cut-out is ${printMm(Math.abs(likelyOf(c)))} mm ${likelyOf(c) < 0 ? 'narrower' : 'wider'} than the heel.`,
       cures: ({ verdict }) =>
         verdict === 'tight' || verdict === 'wont-go'
@@ -113,18 +125,17 @@ function neckCut(build: Build): Check[] {
               },
             ]
           : [],
-    }),
+    },
   ]
 }
 
-function bridgeEdge(build: Build, pose: Pose): Check[] {
+function bridgeEdge(build: Build, pose: Pose): Question[] {
   const refs = { edge: sizeRef('guard', 'bridge.edge'), bridge: sizeRef('body', 'mouthToBridge'), pocket: sizeRef('body', 'pocket.length') }
-  const edge = sizeAt(build, refs.edge)
-  const bridge = sizeAt(build, refs.bridge)
-  const pocket = sizeAt(build, refs.pocket)
-  if (!edge || !bridge || !pocket) return []
+  const edge = sizeIn(build, refs.edge)
+  const bridge = sizeIn(build, refs.bridge)
+  const pocket = sizeIn(build, refs.pocket)
   const frontRef = sizeRef('bridge', 'plate.front')
-  const front = sizeOr(build, frontRef, 6, 1)
+  const front = sizeIn(build, frontRef)
   const c = gapOf(
     [
       [1, bridge],
@@ -135,7 +146,7 @@ function bridgeEdge(build: Build, pose: Pose): Check[] {
     -pose.along,
   )
   return [
-    check({
+    {
       id: 'bridge-edge',
       label: 'Guard to bridge plate',
       clearance: c,
@@ -145,7 +156,6 @@ function bridgeEdge(build: Build, pose: Pose): Check[] {
         { upTo: 8, is: 'snug' },
         { upTo: Infinity, is: 'loose' },
       ],
-      reads: [...Object.values(refs), frontRef],
       says: () =>
         likelyOf(c) < 0.3
           ? `The guard’s edge meets the bridge plate: ${printMm(0.5 - likelyOf(c), 1)} mm has to go.`
@@ -163,20 +173,19 @@ function bridgeEdge(build: Build, pose: Pose): Check[] {
               },
             ]
           : [],
-    }),
+    },
   ]
 }
 
 /** Every control hangs in the route with its body's radius and room for wires. */
-function controls(build: Build, pose: Pose): Check[] {
-  const route = controlRoute(build)
-  if (!route) return []
-  return CONTROLS.flatMap(({ name, slot, radius, usual }) => {
+function controls(build: Build, pose: Pose): Question[] {
+  const route = controlRoute(build)!
+  return CONTROLS.flatMap(({ name, slot }) => {
+    if (!build.parts[slot]) return []
     const refs = { x: sizeRef('guard', `${name}.x`), y: sizeRef('guard', `${name}.y`) }
-    const x = sizeAt(build, refs.x)
-    const y = sizeAt(build, refs.y)
-    if (!build.parts[slot] || !x || !y) return []
-    const body = sizeOr(build, sizeRef(slot, radius), usual, 1)
+    const x = sizeIn(build, refs.x)
+    const y = sizeIn(build, refs.y)
+    const body = sizeIn(build, sizeRef(slot, 'body.diameter'))
     const free = propagate(
       ([px, py, b]) => {
         const at = laid(pose, pt(px!, py!))
@@ -185,17 +194,16 @@ function controls(build: Build, pose: Pose): Check[] {
       [ofSize(x), ofSize(y), ofSize(body)],
     )
     return [
-      check({
+      {
         id: `in-route-${name}`,
         label: `Round the ${name} pot in its route`,
         clearance: free,
         shown: linear([[1, free]], WIRING),
         bands: [
-          { upTo: -WIRING - usual / 2, is: 'wont-go' },
+          { upTo: -WIRING - body.value / 2, is: 'wont-go' },
           { upTo: 0, is: 'tight' },
           { upTo: Infinity, is: 'snug' },
         ],
-        reads: [refs.x, refs.y, sizeRef('body', 'control.x'), sizeRef('body', 'control.y')],
         says: ({ verdict }) =>
           verdict === 'snug'
             ? `The ${name} pot hangs free in the control route.`
@@ -219,17 +227,16 @@ function controls(build: Build, pose: Pose): Check[] {
                   tools: ['router', 'bearing bit'],
                 },
               ],
-      }),
+      },
     ]
   })
 }
 
-function screws(build: Build): Check[] {
+function screws(build: Build): Question[] {
   const ref = sizeRef('guard', 'screw.edge')
-  const edge = sizeAt(build, ref)
-  if (!edge) return []
+  const edge = sizeIn(build, ref)
   return [
-    check({
+    {
       id: 'screws',
       label: 'Nearest screw to a route',
       clearance: gapOf([[1, edge]], -SCREW_WOOD),
@@ -240,7 +247,6 @@ function screws(build: Build): Check[] {
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: [ref],
       says: ({ verdict }) =>
         verdict === 'snug'
           ? `Every screw stands on wood, ${printMm(edge.value, 1)} mm from a route or more.`
@@ -258,6 +264,6 @@ function screws(build: Build): Check[] {
                 plan: { slot: 'guard', size: 'screw.edge', delta: 6, doubt: 0.5 },
               },
             ],
-    }),
+    },
   ]
 }

@@ -6,6 +6,7 @@ import { pt, type Point } from '../../geometry/point'
 import { laid, PLACES, type GuardFit, type OpeningFit } from '../../instrument/guardPlace'
 import { outlinePoints } from '../../instrument/outline'
 import { type DetailTable } from '../../judge/joint'
+import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
 import { poseWords, isAlong, gapAfter } from './guardOpenings.words'
 
@@ -37,7 +38,7 @@ const laidBox = (fit: GuardFit | undefined, c: Point, l: number, w: number): Poi
 
 /** Routes and guard openings from above, at true proportion: routes solid, openings outlined, filing hatched. */
 export function guardDrawing(build: Build, fit: GuardFit | undefined): Drawing {
-  const pocket = valueAt(build, sizeRef('body', 'pocket.length')) ?? 76
+  const pocket = drawnAt(build, sizeRef('body', 'pocket.length'))
   const rows = build.parts.guard?.outline
   const own = rows && rows.length >= 3 ? outlinePoints(rows).map((p) => (fit ? laid(fit.pose, p) : p)) : laidBox(fit, pt(80, -6), 172, 104)
   const marks: Mark[] = [{ mark: 'area', role: 'plastic', points: own }]

@@ -2,6 +2,7 @@ import type { Build } from '../../document/build'
 import { sizeRef, valueAt } from '../../document/read'
 import { type Edge, type EdgeFiling, type GuardFit, type PickupPlace } from '../../instrument/guardPlace'
 import { type Cure } from '../../judge/joint'
+import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
 
 /** The guard may stand off the heel by this before the gap is seen, mm, and be turned by this before it looks crooked, degrees. [ours] */
@@ -16,14 +17,10 @@ export function poseWords({ pose: { along, across, turn } }: GuardFit): string {
   return [along < 0.05 ? 'against the heel' : `${printMm(along, 1)} mm off the heel`, ...side, ...turned].join(', ')
 }
 
-export function openingsSays(fit: GuardFit, verdict: string, measured: boolean): string {
-  if (fit.worst <= 0)
-    return measured
-      ? `All pickups pass with the guard ${poseWords(fit)}.`
-      : 'By the listings all pickups pass, but patterns of two sellers can differ by 5 to 8 mm. Measure opening to opening and route to route.'
-  const head = `No shift cures it: with the guard in its best place the ${fit.worstAt} opening still lacks ${printMm(fit.worst, 1)} mm.`
-  return verdict === 'cant-tell' && !measured ? `${head} That is by the listings; measure opening to opening.` : head
-}
+export const openingsSays = (fit: GuardFit): string =>
+  fit.worst <= 0
+    ? `All pickups pass with the guard ${poseWords(fit)}.`
+    : `No shift cures it: with the guard in its best place the ${fit.worstAt} opening still lacks ${printMm(fit.worst, 1)} mm.`
 
 export const isAlong = (edge: Edge) => edge === 'neck side' || edge === 'bridge side'
 const filingWords = (f: EdgeFiling) => `${f.place} opening, ${f.edge}: ${printMm(f.amount, 1)} mm`
@@ -93,7 +90,6 @@ function woodLeft(build: Build, f: EdgeFiling): number | undefined {
 /** Gap that shows beside the cover once that edge is filed, mm: the opening's own spare and what was taken. */
 export function gapAfter(build: Build, f: EdgeFiling): number {
   const [open, cover] = isAlong(f.edge) ? (['length', 'length'] as const) : (['width', 'width'] as const)
-  const spare =
-    (valueAt(build, sizeRef('guard', `opening.${f.place}.${open}`)) ?? 0) - (valueAt(build, sizeRef(`pickup-${f.place}`, cover)) ?? 0)
+  const spare = drawnAt(build, sizeRef('guard', `opening.${f.place}.${open}`)) - drawnAt(build, sizeRef(`pickup-${f.place}`, cover))
   return Math.max(0, spare) + f.amount
 }

@@ -4,6 +4,7 @@ import { rectangle } from '../../geometry/box'
 import { pt, type Point } from '../../geometry/point'
 import { laid, PLACES, type Pose } from '../../instrument/guardPlace'
 import { outlinePoints } from '../../instrument/outline'
+import { drawnAt } from '../../judge/known'
 
 /** Shortest distance from a point to a closed polygon's edge, mm; negative outside. */
 export function insideBy(points: readonly Point[], at: Point): number {
@@ -34,7 +35,7 @@ export function routeCorners(build: Build): { place: string; corners: Point[] }[
   return PLACES.flatMap((place) => {
     const v = (k: 'centre' | 'length' | 'width') => valueAt(build, sizeRef('body', `route.${place}.${k}`))
     const [c, l, w] = [v('centre'), v('length'), v('width')]
-    const side = valueAt(build, sizeRef('body', `route.${place}.side`)) ?? 0
+    const side = drawnAt(build, sizeRef('body', `route.${place}.side`))
     if (!build.parts[`pickup-${place}`] || pocket === undefined || c === undefined || l === undefined || w === undefined) return []
     return [{ place, corners: rectangle(c - pocket - l / 2, side - w / 2, c - pocket + l / 2, side + w / 2) }]
   })
@@ -49,6 +50,6 @@ export function controlRoute(build: Build): { middle: Point; half: Point } | und
 }
 
 export const CONTROLS = [
-  { name: 'volume', slot: 'pot-volume', radius: 'body.diameter', usual: 24 },
-  { name: 'tone', slot: 'pot-tone', radius: 'body.diameter', usual: 24 },
+  { name: 'volume', slot: 'pot-volume' },
+  { name: 'tone', slot: 'pot-tone' },
 ] as const

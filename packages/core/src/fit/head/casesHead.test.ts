@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../../document/build'
-import { aBuild, aPart, cured, jointIn } from '../../testing/bench'
+import { aBuild, aPart, cured, jointIn, withRest } from '../../testing/bench'
 import { neck } from '../../testing/caseParts'
+import { fullBuild } from '../../testing/fullBuild'
 import { rowShortfall } from './tunerRow'
 
 /** Hard moments of real work, with the numbers a bench meets. [practice], sums [physics]. */
@@ -37,10 +38,13 @@ describe('tuners and nut', () => {
     expect(jointIn(cured(b, 'tuner-row', 1), 'tuner-row').verdict).toBe('snug')
   })
   it('a nut blank 1.2 mm too low: shim or new', () => {
-    const b = aBuild({
-      neck: neck({ 'nut.slotDepth': 3.6 }),
-      nut: aPart('nut', { spread: 35, slot: 0.5, height: 2.8 }, { type: 'slotted' }),
-    })
+    const b = withRest(
+      aBuild({
+        neck: neck({ 'nut.slotDepth': 3.6 }),
+        nut: aPart('nut', { spread: 35, slot: 0.5, height: 2.8 }, { type: 'slotted' }),
+      }),
+      fullBuild(),
+    )
     const j = jointIn(b, 'nut-in-slot')
     expect(j.verdict).toBe('tight')
     expect(j.says).toMatch(/1\.2 mm too low/)
@@ -48,11 +52,14 @@ describe('tuners and nut', () => {
     expect(jointIn(cured(b, 'nut-in-slot'), 'nut-in-slot').verdict).toBe('snug')
   })
   it('a string that rattles in its slot: lower wraps, or a tree', () => {
-    const b = aBuild({
-      neck: neck({ 'head.drop': 8, 'tuner.first': 33, 'tuner.pitch': 25.4 }),
-      nut: aPart('nut', { spread: 35, slot: 0.5 }),
-      tuners: aPart('tuners', { count: 6, 'post.height': 6, 'screw.length': 9, 'screw.thread': 2.2, 'screw.root': 1.6 }),
-    })
+    const b = withRest(
+      aBuild({
+        neck: neck({ 'head.drop': 8, 'tuner.first': 33, 'tuner.pitch': 25.4 }),
+        nut: aPart('nut', { spread: 35, slot: 0.5 }),
+        tuners: aPart('tuners', { count: 6, 'post.height': 6, 'screw.length': 9, 'screw.thread': 2.2, 'screw.root': 1.6 }),
+      }),
+      fullBuild(),
+    )
     expect(jointIn(b, 'nut-break').cures.map((c) => c.id)).toEqual(['lower-wraps', 'string-tree'])
   })
   it('a tuner screw that comes through the headstock’s face', () => {

@@ -1,17 +1,18 @@
 import type { Build } from '../../document/build'
-import { sizeRef, sizesFor, valueAt } from '../../document/read'
+import { sizeRef, sizesFor } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
 import { framed, nothingYet } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
+import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
 
 export function nutDrawing(build: Build) {
   const { have, missing } = sizesFor(build, { height: sizeRef('nut', 'height'), depth: sizeRef('neck', 'nut.slotDepth') })
   if (missing.length) return nothingYet('Nut in its slot')
-  const w = valueAt(build, sizeRef('neck', 'nut.slotWidth')) ?? 3.3
-  const nw = valueAt(build, sizeRef('nut', 'width')) ?? 3.3
-  const crown = valueAt(build, sizeRef('neck', 'crown')) ?? 1.1
+  const w = drawnAt(build, sizeRef('neck', 'nut.slotWidth'))
+  const nw = drawnAt(build, sizeRef('nut', 'width'))
+  const crown = drawnAt(build, sizeRef('neck', 'crown'))
   const bottom = have.depth.value
   const top = bottom - have.height.value
   const marks: Mark[] = [

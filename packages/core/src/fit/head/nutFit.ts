@@ -1,9 +1,9 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, sizesFor, traitAt } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
-import { jointOf, waitingJoint, type JointBase } from '../../judge/assemble'
-import { check, type Check, type JudgedJoint } from '../../judge/joint'
-import { gapOf } from '../../judge/known'
+import { judged } from '../../judge/assemble'
+import { type Question, type JudgedJoint } from '../../judge/joint'
+import { gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { nutDrawing } from './nutFit.draw'
@@ -12,25 +12,20 @@ import { nutDrawing } from './nutFit.draw'
 const START_HEIGHT = 0.4
 
 /** The nut in its slot: width, length, and whether its strings come out high enough. */
-export function nutInSlotJoint(build: Build): JudgedJoint {
-  const base: JointBase = {
+export const nutInSlotJoint = (build: Build): JudgedJoint =>
+  judged(build, {
     id: 'nut-in-slot',
     title: 'Nut in its slot',
     slots: ['nut', 'neck'],
     at: pt(-2, -34),
     draw: () => nutDrawing(build),
-  }
-  const refs = { height: sizeRef('nut', 'height'), depth: sizeRef('neck', 'nut.slotDepth') }
-  const checks = [...heights(build), ...widths(build), ...lengths(build), ...slots(build), ...lockScrews(build)]
-  const { missing } = sizesFor(build, refs)
-  return checks.length ? jointOf(build, base, checks) : waitingJoint(base, missing)
-}
+    asks: [heights, widths, lengths, slots, lockScrews],
+  })
 
-function heights(build: Build): Check[] {
+function heights(build: Build): Question[] {
   const refs = { height: sizeRef('nut', 'height'), depth: sizeRef('neck', 'nut.slotDepth') }
-  const { have, missing } = sizesFor(build, refs)
-  if (missing.length) return []
-  const blank = traitAt(build, 'nut', 'type') === 'blank'
+  const have = sizesIn(build, refs)
+  const blank = traitIn(build, 'nut', 'type') === 'blank'
   const above = gapOf([
     [1, have.height],
     [-1, have.depth],
@@ -38,7 +33,7 @@ function heights(build: Build): Check[] {
   const v = likelyOf(above)
   const lack = START_HEIGHT - v
   return [
-    check({
+    {
       id: 'height',
       label: 'Slot bottom above the fret plane, over what is wanted',
       clearance: linear([[1, above]], -START_HEIGHT),
@@ -49,7 +44,6 @@ function heights(build: Build): Check[] {
         { upTo: blank ? 4 : 0.5, is: 'snug' },
         { upTo: Infinity, is: 'tight' },
       ],
-      reads: Object.values(refs),
       says: () =>
         v < START_HEIGHT - 0.12
           ? `The nut stands ${printMm(lack, 1)} mm too low: its slots end ${printMm(v)} mm ${v < 0 ? 'under' : 'over'} the fret plane and ${START_HEIGHT} is wanted to file from.`
@@ -85,20 +79,19 @@ function heights(build: Build): Check[] {
           },
         ]
       },
-    }),
+    },
   ]
 }
 
-function widths(build: Build): Check[] {
+function widths(build: Build): Question[] {
   const refs = { slot: sizeRef('neck', 'nut.slotWidth'), nut: sizeRef('nut', 'width') }
-  const { have, missing } = sizesFor(build, refs)
-  if (missing.length) return []
+  const have = sizesIn(build, refs)
   const c = gapOf([
     [1, have.slot],
     [-1, have.nut],
   ])
   return [
-    check({
+    {
       id: 'width',
       label: 'Slot minus nut, along the strings',
       clearance: c,
@@ -109,7 +102,6 @@ function widths(build: Build): Check[] {
         { upTo: 1, is: 'loose' },
         { upTo: Infinity, is: 'wont-go' },
       ],
-      reads: Object.values(refs),
       says: () => `The slot is ${printMm(have.slot.value)} mm wide and the nut ${printMm(have.nut.value)} mm.`,
       cures: ({ verdict }) =>
         verdict === 'tight' || verdict === 'wont-go'
@@ -134,20 +126,19 @@ function widths(build: Build): Check[] {
                 },
               ]
             : [],
-    }),
+    },
   ]
 }
 
-function lengths(build: Build): Check[] {
+function lengths(build: Build): Question[] {
   const refs = { nut: sizeRef('nut', 'length'), board: sizeRef('neck', 'nut.width') }
-  const { have, missing } = sizesFor(build, refs)
-  if (missing.length) return []
+  const have = sizesIn(build, refs)
   const over = gapOf([
     [1, have.nut],
     [-1, have.board],
   ])
   return [
-    check({
+    {
       id: 'length',
       label: 'Nut beyond the board',
       clearance: over,
@@ -157,7 +148,6 @@ function lengths(build: Build): Check[] {
         { upTo: 0.35, is: 'snug' },
         { upTo: Infinity, is: 'tight' },
       ],
-      reads: Object.values(refs),
       says: () => `The nut is ${printMm(have.nut.value, 1)} mm long on a ${printMm(have.board.value, 1)} mm board.`,
       cures: ({ verdict }) =>
         verdict === 'tight'
@@ -172,16 +162,15 @@ function lengths(build: Build): Check[] {
               },
             ]
           : [],
-    }),
+    },
   ]
 }
 
-function slots(build: Build): Check[] {
-  const ref = sizeRef('nut', 'slot.extra')
-  const extra = sizeAt(build, ref)
-  if (!extra) return []
+function slots(build: Build): Question[] {
+  if (traitIn(build, 'nut', 'type') === 'blank') return []
+  const extra = sizeIn(build, sizeRef('nut', 'slot.extra'))
   return [
-    check({
+    {
       id: 'slots',
       label: 'Slots wider than their strings',
       clearance: ofSize(extra),
@@ -190,7 +179,6 @@ function slots(build: Build): Check[] {
         { upTo: 0.16, is: 'snug' },
         { upTo: Infinity, is: 'loose' },
       ],
-      reads: [ref],
       says: () => `String slots are ${printMm(extra.value)} mm wider than their strings; 0.05 to 0.10 is wanted.`,
       cures: ({ verdict }) =>
         verdict === 'tight'
@@ -205,21 +193,21 @@ function slots(build: Build): Check[] {
               },
             ]
           : [],
-    }),
+    },
   ]
 }
 
 /** A locking nut's screws in the neck's holes. */
-function lockScrews(build: Build): Check[] {
+function lockScrews(build: Build): Question[] {
   const refs = { own: sizeRef('nut', 'screw.spread'), wood: sizeRef('neck', 'nut.screws') }
-  const { have, missing } = sizesFor(build, refs)
-  if (missing.length || traitAt(build, 'nut', 'type') !== 'locking') return []
+  if (traitIn(build, 'nut', 'type') !== 'locking') return []
+  const have = sizesIn(build, refs)
   const off = gapOf([
     [1, have.own],
     [-1, have.wood],
   ])
   return [
-    check({
+    {
       id: 'lock-screws',
       label: 'Locking nut’s screws',
       clearance: off.map((n) => ({ ...n, mean: 0.3 - Math.abs(n.mean) })),
@@ -229,7 +217,6 @@ function lockScrews(build: Build): Check[] {
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: Object.values(refs),
       says: () => `Its screws are ${printMm(have.own.value, 1)} mm apart and the neck’s holes ${printMm(have.wood.value, 1)} mm.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
@@ -244,6 +231,6 @@ function lockScrews(build: Build): Check[] {
                 plan: { slot: 'neck', size: 'nut.screws', delta: likelyOf(off), doubt: 0.1 },
               },
             ],
-    }),
+    },
   ]
 }

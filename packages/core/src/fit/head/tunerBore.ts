@@ -1,12 +1,12 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, valueAt } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import { boreSection } from '../../drawing/sections'
 import { filmOn } from '../../finish/film'
 import { pt } from '../../geometry/point'
 import { tunerPosts } from '../../instrument/tuners'
-import { judged } from '../../judge/assemble'
-import { check, type Check, type JudgedJoint } from '../../judge/joint'
-import { gapOf } from '../../judge/known'
+import { drawnOnceKnown, judged } from '../../judge/assemble'
+import { type Question, type JudgedJoint } from '../../judge/joint'
+import { drawnAt, gapOf, sizeIn, sizesIn } from '../../judge/known'
 import { likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { screws, oldScrews } from './tunerScrewHoles'
@@ -20,14 +20,24 @@ export function tunerBoreJoint(build: Build): JudgedJoint {
     title: 'Tuner bushings and screws',
     slots: ['tuners', 'neck'],
     at: post ? pt(post.x, post.y - 16) : pt(-40, -20),
-    refs,
-    checks: (have) => {
-      const c = gapOf([
-        [1, have.bore],
-        [-1, have.bush],
-      ])
-      return [
-        check({
+    draw: drawnOnceKnown(build, 'Bushing in the headstock', refs, (have) =>
+      boreSection({
+        title: 'Bushing in the headstock',
+        into: 'neck-wood',
+        thickness: drawnAt(build, sizeRef('neck', 'head.thickness')),
+        bore: have.bore.value,
+        boreDepth: 99,
+        plug: { label: 'Bushing', diameter: have.bush.value, length: 12, flange: have.bush.value + 3 },
+      }),
+    ),
+    asks: [
+      (b) => {
+        const have = sizesIn(b, refs)
+        const c = gapOf([
+          [1, have.bore],
+          [-1, have.bush],
+        ])
+        return {
           id: 'bore',
           label: 'Bore minus bushing',
           clearance: c,
@@ -38,8 +48,7 @@ export function tunerBoreJoint(build: Build): JudgedJoint {
             { upTo: 2, is: 'loose' },
             { upTo: Infinity, is: 'wont-go' },
           ],
-          coats: filmOn(build, 2),
-          reads: Object.values(refs),
+          coats: filmOn(b, 2),
           says: () =>
             `Bores are ${printMm(have.bore.value)} mm and the bushings ${printMm(have.bush.value)} mm. Ferrules go in before the tuners, so that each post stands square.`,
           cures: ({ verdict }) => {
@@ -65,39 +74,28 @@ export function tunerBoreJoint(build: Build): JudgedJoint {
               },
             ]
           },
-        }),
-        ...screws(build),
-        ...oldScrews(build),
-        ...grip(build),
-      ]
-    },
-    draw: (have) =>
-      boreSection({
-        title: 'Bushing in the headstock',
-        into: 'neck-wood',
-        thickness: valueAt(build, sizeRef('neck', 'head.thickness')) ?? 14,
-        bore: have.bore.value,
-        boreDepth: 99,
-        plug: { label: 'Bushing', diameter: have.bush.value, length: 12, flange: have.bush.value + 3 },
-      }),
+        }
+      },
+      screws,
+      oldScrews,
+      grip,
+    ],
   })
 }
 
 /** A bushing or nut reaches through a headstock of so much and no more. */
-function grip(build: Build): Check[] {
-  const head = sizeAt(build, sizeRef('neck', 'head.thickness'))
-  if (!head) return []
-  const one = (id: 'grip.min' | 'grip.max', sign: 1 | -1): Check[] => {
+function grip(build: Build): Question[] {
+  const head = sizeIn(build, sizeRef('neck', 'head.thickness'))
+  const one = (id: 'grip.min' | 'grip.max', sign: 1 | -1): Question[] => {
     const ref = sizeRef('tuners', id)
-    const limit = sizeAt(build, ref)
-    if (!limit) return []
+    const limit = sizeIn(build, ref)
     const c = gapOf([
       [sign, limit],
       [-sign, head],
     ])
     const thick = id === 'grip.max'
     return [
-      check({
+      {
         id,
         label: thick ? 'Thickest headstock they take, over this one' : 'This headstock over the thinnest they take',
         clearance: c,
@@ -106,7 +104,6 @@ function grip(build: Build): Check[] {
           { upTo: 0, is: 'tight' },
           { upTo: Infinity, is: 'snug' },
         ],
-        reads: [sizeRef('neck', 'head.thickness'), ref],
         says: () =>
           `The headstock is ${printMm(head.value, 1)} mm thick; they take ${thick ? 'at most' : 'at least'} ${printMm(limit.value, 1)}.`,
         cures: ({ verdict }) =>
@@ -132,7 +129,7 @@ function grip(build: Build): Check[] {
                     tools: ['washers'],
                   },
                 ],
-      }),
+      },
     ]
   }
   return [...one('grip.max', 1), ...one('grip.min', -1)]

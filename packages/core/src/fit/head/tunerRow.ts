@@ -1,16 +1,17 @@
 import type { Build } from '../../document/build'
-import { sizeRef, traitAt, valueAt } from '../../document/read'
+import { sizeRef, traitAt } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { outlinePoints } from '../../instrument/outline'
 import { tunerPosts } from '../../instrument/tuners'
-import { judged } from '../../judge/assemble'
-import { check, type Check, type JudgedJoint } from '../../judge/joint'
-import { landing, sizeOr } from '../../judge/known'
+import { drawnOnceKnown, judged } from '../../judge/assemble'
+import { type Question, type JudgedJoint } from '../../judge/joint'
+import { drawnAt, landing, sizesIn, sizeToDraw } from '../../judge/known'
 import { ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
+import type { Size } from '../../quantity/size'
 import { insideBy } from '../guard/guardRooms'
 
 /** Posts stand at least this far from the headstock's edge, mm. [practice] */
@@ -26,111 +27,119 @@ export function rowShortfall(n: number, width: number, pitch: number, play: numb
   return { total, perFace: n > 1 ? Math.max(0, total) / (2 * (n - 1)) : 0 }
 }
 
+const refs = { width: sizeRef('tuners', 'housing.width'), pitch: sizeRef('neck', 'tuner.pitch') }
+
 /** Tuners beside each other: housings against their pitch, with the play of the bores. */
 export function tunerRowJoint(build: Build): JudgedJoint {
-  const refs = { width: sizeRef('tuners', 'housing.width'), pitch: sizeRef('neck', 'tuner.pitch') }
   const posts = tunerPosts(build)
-  const count = valueAt(build, sizeRef('tuners', 'count')) ?? build.strings
-  const row = traitAt(build, 'neck', 'head') === 'two-rows' ? Math.ceil(count / 2) : count
-  const boreRef = sizeRef('neck', 'tuner.bore')
-  const bushRef = sizeRef('tuners', 'bushing')
-  const bore = sizeOr(build, boreRef, 10, 0.1)
-  const bush = sizeOr(build, bushRef, 10, 0.1)
+  const third = posts[Math.min(2, posts.length - 1)]
   return judged(build, {
     id: 'tuner-row',
     title: 'Tuners in a row',
     slots: ['tuners', 'neck'],
-    at: posts[Math.min(2, posts.length - 1)] ? pt(posts[Math.min(2, posts.length - 1)]!.x, posts[0]!.y + 30) : pt(-90, 40),
-    refs,
-    checks: (have) => {
-      const spare = propagate(
-        ([w, p, b, u]) => -rowShortfall(row, w!, p!, b! - u!).total,
-        [ofSize(have.width), ofSize(have.pitch), ofSize(bore), ofSize(bush)],
-      )
-      const { total, perFace } = rowShortfall(row, have.width.value, have.pitch.value, bore.value - bush.value)
-      const face = Math.max(0.01, perFace + landing(spare, (row - 1) * 0.01) / (2 * Math.max(1, row - 1)))
-      return [
-        check({
-          id: 'row',
-          label: `${row} housings in a row`,
-          clearance: spare,
-          bands: [
-            { upTo: -3, is: 'wont-go' },
-            { upTo: 0, is: 'tight' },
-            { upTo: Infinity, is: 'snug' },
-          ],
-          reads: [refs.width, refs.pitch, boreRef, bushRef],
-          says: () =>
-            total > 0
-              ? `${row} housings of ${printMm(have.width.value)} mm on ${printMm(have.pitch.value)} mm centres are ${printMm(total)} mm too wide together: the last one will not go in.`
-              : `${row} housings of ${printMm(have.width.value)} mm sit on ${printMm(have.pitch.value)} mm centres with ${printMm(-total)} mm to spare.`,
-          cures: ({ verdict }) =>
-            verdict === 'snug'
-              ? []
-              : [
-                  {
-                    id: 'deburr',
-                    job: 'Deburr the casting seams and measure a housing again.',
-                    how: 'Half of this trouble is burr from the casting; a few strokes of a fine file on each flange.',
-                    gives: 'nothing',
-                    tools: ['fine file'],
-                  },
-                  {
-                    id: 'file-flanges',
-                    job: `File ${printMm(face)} mm off each face that touches another.`,
-                    how: 'Flat on a sheet of P180; count the strokes so that all faces lose the same. Plating goes where two meet, unseen.',
-                    gives: 'tuners',
-                    tools: ['P180 on a flat plate'],
-                    plan: { slot: 'tuners', size: 'housing.width', delta: -2 * face, doubt: 0.01 },
-                  },
-                ],
-        }),
-        ...edge(build),
-      ]
-    },
-    draw: (have) => {
-      const marks: Mark[] = []
-      for (let i = 0; i < row; i++) {
-        const x = i * have.pitch.value
-        const w = have.width.value / 2
-        marks.push({ mark: 'area', role: 'metal', points: rectangle(x - w, -7, x + w, 7) })
-        marks.push(
-          { mark: 'circle', role: 'cavity', at: pt(x, 0), r: bore.value / 2 },
-          { mark: 'circle', role: 'metal', at: pt(x, 0), r: bush.value / 2 },
-        )
-        const over = have.width.value - have.pitch.value
-        if (over > 0 && i > 0)
-          marks.push({
-            mark: 'area',
-            role: 'remove',
-            points: rectangle(x - have.pitch.value / 2 - over / 2, -9, x - have.pitch.value / 2 + over / 2, 9),
-          })
-      }
-      marks.push({ mark: 'dimension', from: pt(0, 14), to: pt(have.pitch.value, 14), text: printMm(have.pitch.value) })
-      marks.push({
-        mark: 'dimension',
-        from: pt(-have.width.value / 2, -12),
-        to: pt(have.width.value / 2, -12),
-        text: printMm(have.width.value),
-        emphasis: true,
-      })
-      return framed('Row of tuners from the back', 'true proportion · hatched: where housings meet', marks, [
-        { label: 'Housing', value: `${printMm(have.width.value)} mm` },
-        { label: 'Centre to centre', value: `${printMm(have.pitch.value)} mm` },
-        { label: 'Play of a bore', value: `${printMm(bore.value - bush.value)} mm` },
-      ])
-    },
+    at: third ? pt(third.x, posts[0]!.y + 30) : pt(-90, 40),
+    draw: drawnOnceKnown(build, 'Row of tuners from the back', refs, (have) => rowDrawing(build, have)),
+    asks: [housings, edge],
   })
 }
 
+/** How many stand in one row. */
+function inRow(build: Build): number {
+  const count = drawnAt(build, sizeRef('tuners', 'count'))
+  return traitAt(build, 'neck', 'head') === 'two-rows' ? Math.ceil(count / 2) : count
+}
+const PLAY = { bore: sizeRef('neck', 'tuner.bore'), bush: sizeRef('tuners', 'bushing') }
+
+function housings(build: Build): Question {
+  const have = sizesIn(build, refs)
+  const { bore, bush } = sizesIn(build, PLAY)
+  const row = inRow(build)
+  const spare = propagate(
+    ([w, p, b, u]) => -rowShortfall(row, w!, p!, b! - u!).total,
+    [ofSize(have.width), ofSize(have.pitch), ofSize(bore), ofSize(bush)],
+  )
+  const { total, perFace } = rowShortfall(row, have.width.value, have.pitch.value, bore.value - bush.value)
+  const face = Math.max(0.01, perFace + landing(spare, (row - 1) * 0.01) / (2 * Math.max(1, row - 1)))
+  return {
+    id: 'row',
+    label: `${row} housings in a row`,
+    clearance: spare,
+    bands: [
+      { upTo: -3, is: 'wont-go' },
+      { upTo: 0, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    says: () =>
+      total > 0
+        ? `${row} housings of ${printMm(have.width.value)} mm on ${printMm(have.pitch.value)} mm centres are ${printMm(total)} mm too wide together: the last one will not go in.`
+        : `${row} housings of ${printMm(have.width.value)} mm sit on ${printMm(have.pitch.value)} mm centres with ${printMm(-total)} mm to spare.`,
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : [
+            {
+              id: 'deburr',
+              job: 'Deburr the casting seams and measure a housing again.',
+              how: 'Half of this trouble is burr from the casting; a few strokes of a fine file on each flange.',
+              gives: 'nothing',
+              tools: ['fine file'],
+            },
+            {
+              id: 'file-flanges',
+              job: `File ${printMm(face)} mm off each face that touches another.`,
+              how: 'Flat on a sheet of P180; count the strokes so that all faces lose the same. Plating goes where two meet, unseen.',
+              gives: 'tuners',
+              tools: ['P180 on a flat plate'],
+              plan: { slot: 'tuners', size: 'housing.width', delta: -2 * face, doubt: 0.01 },
+            },
+          ],
+  }
+}
+
+function rowDrawing(build: Build, have: Record<keyof typeof refs, Size>) {
+  const row = inRow(build)
+  const bore = sizeToDraw(build, PLAY.bore)
+  const bush = sizeToDraw(build, PLAY.bush)
+  const marks: Mark[] = []
+  for (let i = 0; i < row; i++) {
+    const x = i * have.pitch.value
+    const w = have.width.value / 2
+    marks.push({ mark: 'area', role: 'metal', points: rectangle(x - w, -7, x + w, 7) })
+    marks.push(
+      { mark: 'circle', role: 'cavity', at: pt(x, 0), r: bore.value / 2 },
+      { mark: 'circle', role: 'metal', at: pt(x, 0), r: bush.value / 2 },
+    )
+    const over = have.width.value - have.pitch.value
+    if (over > 0 && i > 0)
+      marks.push({
+        mark: 'area',
+        role: 'remove',
+        points: rectangle(x - have.pitch.value / 2 - over / 2, -9, x - have.pitch.value / 2 + over / 2, 9),
+      })
+  }
+  marks.push({ mark: 'dimension', from: pt(0, 14), to: pt(have.pitch.value, 14), text: printMm(have.pitch.value) })
+  marks.push({
+    mark: 'dimension',
+    from: pt(-have.width.value / 2, -12),
+    to: pt(have.width.value / 2, -12),
+    text: printMm(have.width.value),
+    emphasis: true,
+  })
+  return framed('Row of tuners from the back', 'true proportion · hatched: where housings meet', marks, [
+    { label: 'Housing', value: `${printMm(have.width.value)} mm` },
+    { label: 'Centre to centre', value: `${printMm(have.pitch.value)} mm` },
+    { label: 'Play of a bore', value: `${printMm(bore.value - bush.value)} mm` },
+  ])
+}
+
 /** Posts against the headstock's edge. */
-function edge(build: Build): Check[] {
+function edge(build: Build): Question[] {
   const rows = build.parts.neck?.outline
   if (!rows || rows.length < 3) return []
   const outline = outlinePoints(rows)
   const nearest = Math.min(...tunerPosts(build).map((p) => insideBy(outline, p)))
   return [
-    check({
+    {
       id: 'edge',
       label: 'Nearest post to the headstock edge',
       clearance: [{ weight: 1, mean: nearest - EDGE, sigma: 0.5 }],
@@ -140,9 +149,8 @@ function edge(build: Build): Check[] {
         { upTo: -1, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: [sizeRef('neck', 'tuner.first')],
       says: () => `The nearest post stands ${printMm(nearest, 1)} mm from the headstock’s edge; ${EDGE} is usual.`,
       cures: () => [],
-    }),
+    },
   ]
 }

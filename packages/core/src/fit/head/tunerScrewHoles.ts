@@ -1,27 +1,26 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, valueAt } from '../../document/read'
-import { check, type Check } from '../../judge/joint'
-import { gapOf, sizeOr } from '../../judge/known'
+import { sizeAt, sizeRef } from '../../document/read'
+import { type Question } from '../../judge/joint'
+import { drawnAt, gapOf, sizeIn } from '../../judge/known'
 import { likelyOf, linear, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
 /** Wood that must stay under a headstock screw, mm. [practice] */
 const UNDER_SCREW = 2.5
 
-export function screws(build: Build): Check[] {
+export function screws(build: Build): Question[] {
   const refs = { head: sizeRef('neck', 'head.thickness'), screw: sizeRef('tuners', 'screw.length') }
-  const head = sizeAt(build, refs.head)
-  const screw = sizeAt(build, refs.screw)
-  if (!head || !screw) return []
+  const head = sizeIn(build, refs.head)
+  const screw = sizeIn(build, refs.screw)
   const plateRef = sizeRef('tuners', 'plate.thickness')
-  const plate = sizeOr(build, plateRef, 1.2, 0.4)
+  const plate = sizeIn(build, plateRef)
   const left = gapOf([
     [1, head],
     [1, plate],
     [-1, screw],
   ])
   return [
-    check({
+    {
       id: 'screw',
       label: 'Wood under the screw’s tip',
       clearance: linear([[1, left]], -UNDER_SCREW),
@@ -31,7 +30,6 @@ export function screws(build: Build): Check[] {
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: [...Object.values(refs), plateRef],
       says: () => `A ${printMm(screw.value, 1)} mm screw leaves ${printMm(likelyOf(left), 1)} mm of wood before the headstock’s face.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
@@ -46,7 +44,7 @@ export function screws(build: Build): Check[] {
                 plan: { slot: 'tuners', size: 'screw.length', delta: likelyOf(left) - UNDER_SCREW - 0.3, doubt: 0.2 },
               },
             ],
-    }),
+    },
   ]
 }
 
@@ -56,23 +54,21 @@ const BETWEEN = 1
 const SAME_HOLE = 0.3
 
 /** New tuners on a used headstock: their screws may fall beside the old holes, and the old holes may show. */
-export function oldScrews(build: Build): Check[] {
+export function oldScrews(build: Build): Question[] {
   const refs = { old: sizeRef('neck', 'oldScrew.offset'), own: sizeRef('tuners', 'screw.offset') }
   const old = sizeAt(build, refs.old)
-  const own = sizeAt(build, refs.own)
-  if (!old || !own) return []
+  if (!old) return []
+  const own = sizeIn(build, refs.own)
   const [oldSideRef, ownSideRef] = [sizeRef('neck', 'oldScrew.side'), sizeRef('tuners', 'screw.side')]
-  const [oldSide, ownSide] = [sizeOr(build, oldSideRef, 0, 0.5), sizeOr(build, ownSideRef, 0, 0.5)]
+  const [oldSide, ownSide] = [sizeIn(build, oldSideRef), sizeIn(build, ownSideRef)]
   const apart = propagate(([a, b, c, d]) => Math.hypot(a! - b!, c! - d!), [ofSize(old), ofSize(own), ofSize(oldSide), ofSize(ownSide)])
-  const thread = valueAt(build, sizeRef('tuners', 'screw.thread')) ?? 2.2
-  const width = valueAt(build, sizeRef('tuners', 'housing.width'))
-  const length = valueAt(build, sizeRef('tuners', 'housing.length')) ?? width
-  const covered =
-    width !== undefined && length !== undefined && Math.abs(old.value) <= width / 2 - 1 && Math.abs(oldSide.value) <= length / 2 - 1
+  const thread = drawnAt(build, sizeRef('tuners', 'screw.thread'))
+  const [width, length] = (['housing.width', 'housing.length'] as const).map((size) => sizeIn(build, sizeRef('tuners', size)).value)
+  const covered = Math.abs(old.value) <= width! / 2 - 1 && Math.abs(oldSide.value) <= length! / 2 - 1
   const away = likelyOf(apart)
   const clash = away > SAME_HOLE && away < thread + BETWEEN
   return [
-    check({
+    {
       id: 'old-screws',
       label: 'New screw from the old hole',
       clearance: apart,
@@ -81,7 +77,6 @@ export function oldScrews(build: Build): Check[] {
         { upTo: thread + BETWEEN, is: 'tight' },
         { upTo: Infinity, is: covered ? 'snug' : 'tight' },
       ],
-      reads: [...Object.values(refs), oldSideRef, ownSideRef].filter((r) => sizeAt(build, r)),
       says: () =>
         away <= SAME_HOLE
           ? 'The new screws fall into the old holes.'
@@ -109,6 +104,6 @@ export function oldScrews(build: Build): Check[] {
                 tools: [],
               },
             ],
-    }),
+    },
   ]
 }

@@ -1,6 +1,7 @@
 import { TOOLS, type Build, type Tool } from '../../document/build'
 import { enteredAt, type SizeRef } from '../../document/read'
-import type { JudgedJoint } from '../../judge/joint'
+import type { Check, JudgedJoint } from '../../judge/joint'
+import { bandOf, type SizeSpec } from '../../parts/kind'
 import { KINDS } from '../../parts/kinds/index'
 import { slotSpec, SLOTS, type Slot } from '../../parts/slots'
 import { ofSize, orAnotherPattern, probabilityBetween, type Distribution } from '../../quantity/distribution'
@@ -41,12 +42,16 @@ function bestTool(ref: SizeRef, tools: readonly Tool[]): { tool: Tool; doubt: (v
   return tool && { tool, doubt: () => lengthDoubt(tool, kind.trade) }
 }
 
-/** How unsure a joint's verdict is: what its likeliest class leaves over, the worst of its checks; 1 while sizes are missing. */
-export function unsure(joint: JudgedJoint): number {
-  if (joint.missing.length) return 1
-  return joint.checks.reduce((worst, c) => Math.max(worst, 1 - Math.max(...Object.values(c.raw.chances)) + (c.hearsay ? HEARSAY : 0)), 0)
+/** How unsure a joint's verdict is: what its likeliest class leaves over, the worst of its checks. */
+export const unsure = (joint: JudgedJoint): number => joint.checks.reduce((worst, c) => Math.max(worst, unsureOf(c)), 0)
+
+/** A check that lacks sizes is open, and a little less so with each that is found; the last one settles it. */
+function unsureOf(c: Check): number {
+  if (c.unknown.length || c.untold.length) return 1 - LAST / (c.unknown.length + c.untold.length)
+  return 1 - Math.max(...Object.values(c.raw.chances)) + (c.hearsay ? HEARSAY : 0)
 }
-/** A pattern known only from listings stays open however its figures fall. [ours] */
+/** What stays open of a check while one size of it is missing, and of a pattern known only from listings. [ours] */
+const LAST = 0.2
 const HEARSAY = 0.3
 
 /** What a wrong buy of the parts in a joint costs, as a weight: one, and one more for every 40 not yet in hand. [ours] */
@@ -59,8 +64,9 @@ function weightOf(build: Build, joint: JudgedJoint): number {
 }
 
 /** What a reading of the size may turn out to be: as known now, a wrong pattern included for what is only listed. */
-function predictive(size: Size | undefined, spec: { min: number; max: number; usual?: number }, wood: boolean): Distribution {
-  if (!size) return [{ weight: 1, mean: spec.usual ?? (spec.min + spec.max) / 2, sigma: (spec.max - spec.min) / 8 }]
+function predictive(size: Size | undefined, spec: SizeSpec, wood: boolean): Distribution {
+  const { low, high } = bandOf(spec)
+  if (!size) return [{ weight: 1, mean: spec.usual ?? (low + high) / 2, sigma: (high - low) / 8 }]
   const d = ofSize(size)
   return size.known === 'listed' && wood ? orAnotherPattern(d, OTHER_PATTERN.q, OTHER_PATTERN.wide) : d
 }

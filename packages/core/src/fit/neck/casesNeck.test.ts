@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { aBuild, aPart, cured, jointIn } from '../../testing/bench'
+import { aBuild, aPart, cured, jointIn, withRest } from '../../testing/bench'
 import { body, neck } from '../../testing/caseParts'
+import { fullBuild } from '../../testing/fullBuild'
 
 describe('pocket', () => {
   it('about 0.8 mm small: tight, an amount, no hammer', () => {
@@ -16,11 +17,14 @@ describe('pocket', () => {
     expect(j.says).toMatch(/shim of 0\.5 mm can bring it back/)
   })
   it('an overhanging board that meets the guard before the heel is down', () => {
-    const b = aBuild({
-      body: body({ 'pocket.depth': 17.6 }),
-      neck: neck({ boardLength: 498, 'board.thickness': 6 }),
-      guard: aPart('guard', { thickness: 2.5, 'pot.hole': 9.5 }),
-    })
+    const b = withRest(
+      aBuild({
+        body: body({ 'pocket.depth': 17.6 }),
+        neck: neck({ boardLength: 498, 'board.thickness': 6 }),
+        guard: aPart('guard', { thickness: 2.5, 'pot.hole': 9.5 }),
+      }),
+      fullBuild(),
+    )
     expect(jointIn(b, 'pocket-depth').says).toMatch(/meets the guard 0\.9 mm before the heel is down/)
     expect(jointIn(cured(b, 'pocket-depth'), 'pocket-depth').verdict).toBe('snug')
   })

@@ -1,6 +1,7 @@
 import type { Build } from '../../document/build'
-import { sizeRef, sizesFor } from '../../document/read'
-import { check, type Check } from '../../judge/joint'
+import { sizeRef } from '../../document/read'
+import { type Question } from '../../judge/joint'
+import { sizesIn } from '../../judge/known'
 import { likelyOf, linear, normal, ofSize, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
@@ -17,10 +18,9 @@ export function cornerStandOff(radiusDifference: number, gap: number): number {
   return radiusDifference - Math.sqrt(radiusDifference ** 2 - (radiusDifference - side) ** 2)
 }
 
-export function cornerCheck(build: Build, gap: Distribution): Check | undefined {
+export function cornerQuestion(build: Build, gap: Distribution): Question {
   const refs = { pocket: sizeRef('body', 'pocket.radius'), heel: sizeRef('neck', 'heel.radius') }
-  const { have, missing } = sizesFor(build, refs)
-  if (missing.length) return undefined
+  const have = sizesIn(build, refs)
   const c = likelyOf(gap)
   const spare = linear([
     [1, ofSize(have.heel)],
@@ -28,7 +28,7 @@ export function cornerCheck(build: Build, gap: Distribution): Check | undefined 
     [1, normal(Math.max(0, c) / 2, 0)],
   ])
   const off = cornerStandOff(have.pocket.value - have.heel.value, c)
-  return check({
+  return {
     id: 'corner',
     label: 'Corners',
     clearance: spare,
@@ -36,7 +36,6 @@ export function cornerCheck(build: Build, gap: Distribution): Check | undefined 
       { upTo: 0, is: 'tight' },
       { upTo: Infinity, is: 'snug' },
     ],
-    reads: [refs.pocket, refs.heel],
     says: () =>
       off > 0.005
         ? `The corners foul: the heel stands ${printMm(off)} mm off the end wall, and the scale is that much long.`
@@ -59,5 +58,5 @@ export function cornerCheck(build: Build, gap: Distribution): Check | undefined 
               },
             },
           ],
-  })
+  }
 }

@@ -1,13 +1,13 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, sizesFor, valueAt } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { jointOf, waitingJoint, type JointBase } from '../../judge/assemble'
-import { check, type Check, type JudgedJoint } from '../../judge/joint'
-import { gapOf, sizeOr } from '../../judge/known'
+import { judged } from '../../judge/assemble'
+import { type Question, type JudgedJoint } from '../../judge/joint'
+import { drawnAt, gapOf, sizeIn, sizesIn } from '../../judge/known'
 import { likelyOf, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
@@ -29,105 +29,103 @@ const UNDER_BANDS = [
  * The overhanging end must clear what lies under it, and the floor must be flat. [physics]
  */
 export function pocketDepthJoint(build: Build): JudgedJoint {
-  const refs = { heel: sizeRef('neck', 'heel.thickness'), pocket: sizeRef('body', 'pocket.depth') }
-  const d = datums(build)
-  const base: JointBase = {
+  return judged(build, {
     id: 'pocket-depth',
     title: 'Pocket depth and floor',
     seatsNeck: true,
     slots: ['body', 'neck', ...(build.parts.guard ? (['guard'] as const) : [])],
-    at: pt(d.heelEnd - 18, -34),
+    at: pt(datums(build).heelEnd - 18, -34),
     draw: () => depthDrawing(build),
-  }
-  const { have, missing } = sizesFor(build, refs)
-  if (missing.length) return waitingJoint(base, missing)
-  const guard = sizeAt(build, sizeRef('guard', 'thickness'))
+    asks: [overhang, dip],
+  })
+}
+
+/** The board's end, where it reaches beyond the heel, over what lies under it. */
+function overhang(build: Build): Question | undefined {
+  const { reach, heelEnd } = sizesIn(build, { reach: sizeRef('neck', 'boardLength'), heelEnd: sizeRef('neck', 'nutToHeelEnd') })
+  if (reach.value - heelEnd.value <= 0.5) return undefined
+  const have = sizesIn(build, {
+    heel: sizeRef('neck', 'heel.thickness'),
+    pocket: sizeRef('body', 'pocket.depth'),
+    board: sizeRef('neck', 'board.thickness'),
+  })
+  const guard = build.parts.guard && sizeIn(build, sizeRef('guard', 'thickness'))
   const above = have.heel.value - have.pocket.value
-  const boardRef = sizeRef('neck', 'board.thickness')
-  const board = sizeOr(build, boardRef, 6, 0.6)
-  const overhang = (valueAt(build, sizeRef('neck', 'boardLength')) ?? 0) - (valueAt(build, sizeRef('neck', 'nutToHeelEnd')) ?? 0)
   const stands = `Board stands ${printMm(above, 1)} mm above the body${guard ? `, ${printMm(above - guard.value, 1)} mm above the guard` : ''}.`
-  const checks: Check[] = []
-  const under = gapOf([[1, have.heel], [-1, have.pocket], [-1, board], ...(guard ? ([[-1, guard]] as const) : [])])
-  checks.push(
-    check({
-      id: 'overhang',
-      label: 'Under the board’s end',
-      clearance: under,
-      bands: overhang > 0.5 ? UNDER_BANDS : [{ upTo: Infinity, is: 'snug' }],
-      reads: [refs.heel, refs.pocket, boardRef, ...(guard ? [sizeRef('guard', 'thickness')] : [])],
-      says: ({ verdict }) =>
-        verdict === 'snug'
-          ? stands
-          : `${stands} Its overhanging end meets the ${guard ? 'guard' : 'body'} ${printMm(Math.max(0, 0.2 - likelyOf(under)), 1)} mm before the heel is down.`,
-      cures: ({ verdict }) => {
-        const lift = Math.max(0.1, 0.3 - likelyOf(under))
-        return verdict === 'snug'
-          ? []
-          : [
-              {
-                id: 'lift-heel',
-                job: `Put a flat plate ${printMm(lift, 1)} mm thick under the whole heel.`,
-                how: 'Full length and full width, so that the heel is carried; the bridge goes up by as much. Easy to undo.',
-                gives: 'nothing',
-                tools: ['veneer or plate', 'knife'],
-                plan: { slot: 'body', size: 'pocket.depth', delta: -lift, doubt: 0.1 },
-              },
-              ...(guard
-                ? [
-                    {
-                      id: 'trim-guard',
-                      job: 'Or cut the guard back so that it ends at the heel, not under the board.',
-                      how: 'Knife and file along the board’s end; plastic is cheaper than wood.',
-                      gives: 'guard',
-                      tools: ['knife', 'file'],
-                    },
-                  ]
-                : []),
-            ]
-      },
-    }),
-  )
-  const dip = sizeAt(build, sizeRef('body', 'pocket.dip'))
-  if (dip)
-    checks.push(
-      check({
-        id: 'dip',
-        label: 'Floor dip',
-        clearance: ofSize(dip),
-        bands: DIP_BANDS,
-        reads: [sizeRef('body', 'pocket.dip')],
-        says: ({ verdict }) =>
-          verdict === 'snug'
-            ? 'The floor is flat.'
-            : `The floor dips ${printMm(dip.value)} mm: the neck rocks, or sits on a hidden shim. Write the tilt down before you scrape, so that a shim of ${printMm(dip.value)} mm can bring it back.`,
-        cures: ({ verdict }) =>
-          verdict === 'snug'
-            ? []
-            : [
-                {
-                  id: 'flatten-floor',
-                  job: `Scrape chips and paint lumps level, or fill the dip of ${printMm(dip.value)} mm with veneer.`,
-                  how: 'Scraper or chisel laid flat, straight-edge both ways and across the corners. Before any finish.',
-                  gives: 'body',
-                  tools: ['scraper or chisel', 'straight-edge'],
-                  plan: { slot: 'body', size: 'pocket.dip', delta: -dip.value, doubt: 0.03 },
-                },
-              ],
-      }),
-    )
-  return jointOf(build, base, checks)
+  const under = gapOf([[1, have.heel], [-1, have.pocket], [-1, have.board], ...(guard ? ([[-1, guard]] as const) : [])])
+  return {
+    id: 'overhang',
+    label: 'Under the board’s end',
+    clearance: under,
+    bands: UNDER_BANDS,
+    says: ({ verdict }) =>
+      verdict === 'snug'
+        ? stands
+        : `${stands} Its overhanging end meets the ${guard ? 'guard' : 'body'} ${printMm(Math.max(0, 0.2 - likelyOf(under)), 1)} mm before the heel is down.`,
+    cures: ({ verdict }) => {
+      const lift = Math.max(0.1, 0.3 - likelyOf(under))
+      return verdict === 'snug'
+        ? []
+        : [
+            {
+              id: 'lift-heel',
+              job: `Put a flat plate ${printMm(lift, 1)} mm thick under the whole heel.`,
+              how: 'Full length and full width, so that the heel is carried; the bridge goes up by as much. Easy to undo.',
+              gives: 'nothing',
+              tools: ['veneer or plate', 'knife'],
+              plan: { slot: 'body', size: 'pocket.depth', delta: -lift, doubt: 0.1 },
+            },
+            ...(guard
+              ? [
+                  {
+                    id: 'trim-guard',
+                    job: 'Or cut the guard back so that it ends at the heel, not under the board.',
+                    how: 'Knife and file along the board’s end; plastic is cheaper than wood.',
+                    gives: 'guard',
+                    tools: ['knife', 'file'],
+                  },
+                ]
+              : []),
+          ]
+    },
+  }
+}
+
+function dip(build: Build): Question {
+  const deep = sizeIn(build, sizeRef('body', 'pocket.dip'))
+  return {
+    id: 'dip',
+    label: 'Floor dip',
+    clearance: ofSize(deep),
+    bands: DIP_BANDS,
+    says: ({ verdict }) =>
+      verdict === 'snug'
+        ? 'The floor is flat.'
+        : `The floor dips ${printMm(deep.value)} mm: the neck rocks, or sits on a hidden shim. Write the tilt down before you scrape, so that a shim of ${printMm(deep.value)} mm can bring it back.`,
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : [
+            {
+              id: 'flatten-floor',
+              job: `Scrape chips and paint lumps level, or fill the dip of ${printMm(deep.value)} mm with veneer.`,
+              how: 'Scraper or chisel laid flat, straight-edge both ways and across the corners. Before any finish.',
+              gives: 'body',
+              tools: ['scraper or chisel', 'straight-edge'],
+              plan: { slot: 'body', size: 'pocket.dip', delta: -deep.value, doubt: 0.03 },
+            },
+          ],
+  }
 }
 
 /** Heel on the pocket floor from the side, with board, overhang and guard. */
 function depthDrawing(build: Build) {
-  const v = (slot: 'body' | 'neck' | 'guard', size: string, otherwise: number) => valueAt(build, { slot, size }) ?? otherwise
-  const depth = v('body', 'pocket.depth', 16)
-  const heel = v('neck', 'heel.thickness', 25.4)
-  const board = v('neck', 'board.thickness', 6)
-  const length = v('body', 'pocket.length', 76)
-  const over = Math.max(0, v('neck', 'boardLength', 470) - v('neck', 'nutToHeelEnd', 462))
-  const guard = build.parts.guard ? v('guard', 'thickness', 2.5) : 0
+  const depth = drawnAt(build, sizeRef('body', 'pocket.depth'))
+  const heel = drawnAt(build, sizeRef('neck', 'heel.thickness'))
+  const board = drawnAt(build, sizeRef('neck', 'board.thickness'))
+  const length = drawnAt(build, sizeRef('body', 'pocket.length'))
+  const over = Math.max(0, drawnAt(build, sizeRef('neck', 'boardLength')) - drawnAt(build, sizeRef('neck', 'nutToHeelEnd')))
+  const guard = build.parts.guard ? drawnAt(build, sizeRef('guard', 'thickness')) : 0
   const top = -(heel - depth)
   const marks: Mark[] = [
     {

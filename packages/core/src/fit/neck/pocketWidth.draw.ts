@@ -5,6 +5,7 @@ import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { sizeText } from '../../judge/assemble'
 import { signed } from '../../judge/joint'
+import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
 import { type PocketPlace, SNUG, LINED_TO } from './pocketWidth.limits'
 import { wallToEase } from './pocketWidth.words'
@@ -21,9 +22,9 @@ export function pocketDrawing(build: Build, place: PocketPlace): Drawing {
     heelMouth: at('neck', 'heel.widthMouth'),
     heelEnd: at('neck', 'heel.widthEnd'),
   }
-  const length = at('body', 'pocket.length')?.value ?? 76
-  const pm = size.pocketMouth?.value ?? 56
-  const pe = size.pocketEnd?.value ?? 56
+  const length = drawnAt(build, sizeRef('body', 'pocket.length'))
+  const pm = drawnAt(build, sizeRef('body', 'pocket.widthMouth'))
+  const pe = drawnAt(build, sizeRef('body', 'pocket.widthEnd'))
   const gap = { mouth: size.heelMouth ? pm - size.heelMouth.value : LINED_TO, end: size.heelEnd ? pe - size.heelEnd.value : LINED_TO }
   const heel = { mouth: pm - gap.mouth * EXAGGERATION, end: pe - gap.end * EXAGGERATION }
   const wall = 14

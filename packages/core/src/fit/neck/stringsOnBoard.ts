@@ -1,14 +1,15 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, sizesFor } from '../../document/read'
+import { sizeRef, type SizeRef } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { jointOf, waitingJoint } from '../../judge/assemble'
-import { check, type JudgedJoint } from '../../judge/joint'
+import { drawnOnceKnown, judged } from '../../judge/assemble'
+import { type JudgedJoint, type Question } from '../../judge/joint'
+import { sizeToDraw } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { fretPlace } from '../../physics/frets'
-import { likelyOf, ofSize, propagate } from '../../quantity/distribution'
+import { likelyOf, ofSize, propagate, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
 /** String centre to board edge at the last fret: usual 3 to 4 mm, worrying under 2.5. [practice] */
@@ -51,74 +52,77 @@ export function stringsOnBoardJoint(build: Build): JudgedJoint {
     nut: sizeRef('nut', 'spread'),
     bridge: sizeRef('bridge', 'spread'),
   }
-  const d = datums(build)
-  const base = {
+  return judged(build, {
     id: 'strings-on-board',
     title: 'Strings on the board',
-    slots: ['neck', 'nut', 'bridge'] as ('neck' | 'nut' | 'bridge')[],
-    at: pt(d.heelEnd - 60, 44),
-  }
-  const { have, missing } = sizesFor(build, refs)
-  if (missing.length) return waitingJoint({ ...base, draw: () => emptyBoard() }, missing)
-  const axis = sizeAt(build, sizeRef('body', 'axisAtBridge')) ?? { value: 0, doubt: 2, known: 'assumed' as const }
-  const pocketMiddle = (d.mouth + d.heelEnd) / 2
-  const margin = (side: 'bass' | 'treble') =>
-    propagate(
-      ([widthEnd, nut, bridge, e]) =>
-        boardMargins({ widthEnd: widthEnd!, scale: d.scale, frets: have.frets.value, pocketMiddle }, { nut: nut!, bridge: bridge! }, e!)[
-          side
-        ],
-      [ofSize(have.widthEnd), ofSize(have.nut), ofSize(have.bridge), ofSize(axis)],
-    )
-  const both = { bass: margin('bass'), treble: margin('treble') }
-  const bass = likelyOf(both.bass)
-  const treble = likelyOf(both.treble)
-  const bias = bass - treble
-  const reads = [...Object.values(refs), sizeRef('body', 'axisAtBridge')]
-  const narrow = (side: 'bass' | 'treble') =>
-    check({
-      id: side,
-      label: `Margin, ${side} side`,
-      clearance: both[side],
-      bands: MARGIN_BANDS,
-      reads,
-      says: ({ verdict }) => {
-        const list = `Outer strings run ${printMm(bass, 1)} mm (bass) and ${printMm(treble, 1)} mm (treble) from the board’s edges at the last fret.`
-        if (verdict === 'tight' || verdict === 'wont-go') return `${list} Under 2.5 mm a string slips off the edge when fretted.`
-        if (Math.abs(bias) > VISIBLE) return `${list} The eye sees that difference of ${printMm(Math.abs(bias), 1)} mm.`
-        return list
+    slots: ['neck', 'nut', 'bridge'],
+    at: pt(datums(build).heelEnd - 60, 44),
+    draw: drawnOnceKnown(build, 'Board at the last fret', refs, ({ widthEnd }) => {
+      const margins = marginsIn(build, refs)
+      return boardDrawing(build, widthEnd.value, { bass: likelyOf(margins.bass), treble: likelyOf(margins.treble) })
+    }),
+    asks: [
+      (b) => {
+        const margins = marginsIn(b, refs)
+        const axis = sizeToDraw(b, AXIS).value
+        const both = [marginQuestion('bass', margins, axis), marginQuestion('treble', margins, axis)]
+        return likelyOf(margins.bass) < likelyOf(margins.treble) ? both : both.toReversed()
       },
-      cures: ({ verdict }) =>
-        verdict === 'tight' || verdict === 'wont-go'
-          ? [
-              Math.abs(bias) > VISIBLE
-                ? {
-                    id: 'turn-neck',
-                    job: `Turn the neck: bring its axis ${printMm(Math.abs(axis.value), 1)} mm to the ${axis.value > 0 ? 'treble' : 'bass'} side at the bridge.`,
-                    how: 'Ease one wall at the mouth and the other at the end, about half the pocket’s share each; two threads for the outer strings show it best.',
-                    gives: 'body',
-                    tools: ['two threads', 'chisel', 'P120 on a flat block'],
-                  }
-                : {
-                    id: 'narrower-spacing',
-                    job: 'Use a nut or saddles with closer string spacing.',
-                    how: 'A new nut cut from a blank is the cheaper of the two; board edges stay as they are.',
-                    gives: 'nut',
-                    tools: ['nut blank', 'nut files or round jet-cleaning files'],
-                  },
-            ]
-          : [],
-    })
-  const checks = bass < treble ? [narrow('bass'), narrow('treble')] : [narrow('treble'), narrow('bass')]
-  return jointOf(build, { ...base, draw: () => boardDrawing(build, have.widthEnd.value, { bass, treble }) }, checks)
+    ],
+  })
 }
 
-const emptyBoard = (): Drawing => ({
-  title: 'Board at the last fret',
-  marks: [],
-  bounds: { x: -30, y: -12, width: 60, height: 24 },
-  numbers: [],
-})
+const AXIS = sizeRef('body', 'axisAtBridge')
+type Margins = Record<'bass' | 'treble', Distribution>
+
+function marginsIn(build: Build, refs: Readonly<Record<'widthEnd' | 'frets' | 'nut' | 'bridge', SizeRef>>): Margins {
+  const [widthEnd, frets, nut, bridge] = [refs.widthEnd, refs.frets, refs.nut, refs.bridge].map((r) => sizeToDraw(build, r))
+  const { scale, mouth, heelEnd } = datums(build)
+  const margin = (side: 'bass' | 'treble') =>
+    propagate(
+      ([w, n, b, e]) =>
+        boardMargins({ widthEnd: w!, scale, frets: frets!.value, pocketMiddle: (mouth + heelEnd) / 2 }, { nut: n!, bridge: b! }, e!)[side],
+      [ofSize(widthEnd!), ofSize(nut!), ofSize(bridge!), ofSize(sizeToDraw(build, AXIS))],
+    )
+  return { bass: margin('bass'), treble: margin('treble') }
+}
+
+function marginQuestion(side: 'bass' | 'treble', margins: Margins, axis: number): Question {
+  const [bass, treble] = [likelyOf(margins.bass), likelyOf(margins.treble)]
+  const bias = bass - treble
+  return {
+    id: side,
+    label: `Margin, ${side} side`,
+    clearance: margins[side],
+    bands: MARGIN_BANDS,
+    says: ({ verdict }) => {
+      const list = `Outer strings run ${printMm(bass, 1)} mm (bass) and ${printMm(treble, 1)} mm (treble) from the board’s edges at the last fret.`
+      if (verdict === 'tight' || verdict === 'wont-go') return `${list} Under 2.5 mm a string slips off the edge when fretted.`
+      if (Math.abs(bias) > VISIBLE) return `${list} The eye sees that difference of ${printMm(Math.abs(bias), 1)} mm.`
+      return list
+    },
+    cures: ({ verdict }) =>
+      verdict === 'tight' || verdict === 'wont-go'
+        ? [
+            Math.abs(bias) > VISIBLE
+              ? {
+                  id: 'turn-neck',
+                  job: `Turn the neck: bring its axis ${printMm(Math.abs(axis), 1)} mm to the ${axis > 0 ? 'treble' : 'bass'} side at the bridge.`,
+                  how: 'Ease one wall at the mouth and the other at the end, about half the pocket’s share each; two threads for the outer strings show it best.',
+                  gives: 'body',
+                  tools: ['two threads', 'chisel', 'P120 on a flat block'],
+                }
+              : {
+                  id: 'narrower-spacing',
+                  job: 'Use a nut or saddles with closer string spacing.',
+                  how: 'A new nut cut from a blank is the cheaper of the two; board edges stay as they are.',
+                  gives: 'nut',
+                  tools: ['nut blank', 'nut files or round jet-cleaning files'],
+                },
+          ]
+        : [],
+  }
+}
 
 /** The board cut across at the last fret, strings above it, seen from the bridge; true proportion. */
 function boardDrawing(build: Build, width: number, margin: { bass: number; treble: number }): Drawing {

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../../document/build'
-import { aBuild, aPart, jointIn } from '../../testing/bench'
+import { aBuild, aPart, jointIn, withRest } from '../../testing/bench'
 import { body } from '../../testing/caseParts'
+import { fullBuild } from '../../testing/fullBuild'
 import { cornerNeeds, cornerOverlap } from './pickupRoom'
 
 /** Hard moments of real work, with the numbers a bench meets. [practice], sums [physics]. */
@@ -89,11 +90,18 @@ describe('pickups', () => {
 
 describe('rings and neighbours', () => {
   const ringed = (foot: string, top: string, low: number, high: number) =>
-    aBuild({
-      body: body({ 'route.neck.centre': 104 }, { top }),
-      'pickup-neck': aPart('pickup-neck', { length: 38, width: 69.5, resistance: [8000, 'meter', 80] }, { coils: 'two', mount: 'ring' }),
-      'ring-neck': aPart('ring-neck', { length: 38.9, width: 70.2, 'height.neckSide': low, 'height.bridgeSide': high }, { foot }),
-    })
+    withRest(
+      aBuild({
+        body: body({ 'route.neck.centre': 104 }, { top }),
+        'pickup-neck': aPart('pickup-neck', { length: 38, width: 69.5, resistance: [8000, 'meter', 80] }, { coils: 'two', mount: 'ring' }),
+        'ring-neck': aPart(
+          'ring-neck',
+          { length: 38.9, width: 70.2, radius: 1.5, 'height.neckSide': low, 'height.bridgeSide': high },
+          { foot },
+        ),
+      }),
+      fullBuild(),
+    )
   it('a flat foot on an arched top, or a ring the wrong way round', () => {
     expect(jointIn(ringed('flat', 'arched', 4, 5), 'room-neck').says).toMatch(/A flat foot on an arched top/)
     expect(jointIn(ringed('curved', 'arched', 6, 4), 'room-neck').cures[0]!.job).toBe('Turn the ring round.')

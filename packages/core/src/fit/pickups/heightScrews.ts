@@ -1,9 +1,9 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt, valueAt } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import { screwStack } from '../../drawing/sections'
 import type { PickupPlace } from '../../instrument/guardPlace'
-import { check, type Check } from '../../judge/joint'
-import { gapOf, sizeOr } from '../../judge/known'
+import { type Question } from '../../judge/joint'
+import { drawnAt, gapOf, sizeIn, traitIn } from '../../judge/known'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
@@ -11,16 +11,15 @@ import { printMm } from '../../quantity/length'
  * A pickup that hangs from screws in the body: thread left in the wood at its highest setting must be at least one and a half
  * diameters. engaged = length - (route depth - depth of the ears) - travel. [practice]
  */
-export function screwBite(build: Build, place: PickupPlace): Check[] {
+export function screwBite(build: Build, place: PickupPlace): Question[] {
   const slot = `pickup-${place}` as const
-  if (traitAt(build, slot, 'mount') !== 'body') return []
+  if (traitIn(build, slot, 'mount') !== 'body') return []
   const refs = { screw: sizeRef(slot, 'screw.length'), depth: sizeRef(`body`, `route.${place}.depth`), own: sizeRef(slot, 'depth') }
-  const screw = sizeAt(build, refs.screw)
-  const wood = sizeAt(build, refs.depth)
-  const own = sizeAt(build, refs.own)
-  if (!screw || !wood || !own) return []
-  const travel = sizeOr(build, sizeRef(slot, 'travel'), 6, 1)
-  const d = valueAt(build, sizeRef(slot, 'screw.diameter')) ?? 3
+  const screw = sizeIn(build, refs.screw)
+  const wood = sizeIn(build, refs.depth)
+  const own = sizeIn(build, refs.own)
+  const travel = sizeIn(build, sizeRef(slot, 'travel'))
+  const d = drawnAt(build, sizeRef(slot, 'screw.diameter'))
   // The ears sit at the bottom of the cover: raised by the travel they stand that far above the floor's gap.
   const engaged = gapOf([
     [1, screw],
@@ -30,7 +29,7 @@ export function screwBite(build: Build, place: PickupPlace): Check[] {
   ])
   const want = 1.5 * d
   return [
-    check({
+    {
       id: 'bite',
       label: 'Screws in the wood at the highest setting',
       clearance: linear([[1, engaged]], -want),
@@ -40,7 +39,6 @@ export function screwBite(build: Build, place: PickupPlace): Check[] {
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: Object.values(refs),
       says: ({ verdict }) =>
         verdict === 'snug'
           ? `At the highest setting the screws still hold ${printMm(likelyOf(engaged), 1)} mm of wood.`
@@ -65,21 +63,23 @@ export function screwBite(build: Build, place: PickupPlace): Check[] {
                 tools: ['wood', 'wood glue'],
               },
             ],
-    }),
+    },
   ]
 }
 
 /** The height screw at its highest: air under the ear, wood below. */
 export function biteDrawing(build: Build, place: PickupPlace) {
   const slot = `pickup-${place}` as const
-  const v = (s: typeof slot | 'body', size: string, otherwise: number) => valueAt(build, { slot: s, size }) ?? otherwise
-  const air = v('body', `route.${place}.depth`, 18) - v(slot, 'depth', 12) + v(slot, 'travel', 6)
+  const air =
+    drawnAt(build, sizeRef('body', `route.${place}.depth`)) -
+    drawnAt(build, sizeRef(slot, 'depth')) +
+    drawnAt(build, sizeRef(slot, 'travel'))
   return screwStack(
     'Height screw at the highest setting',
     [
       { label: 'air under the ear', thickness: Math.max(0.5, air), role: 'open' },
       { label: 'body', thickness: 14, role: 'body-wood' },
     ],
-    { length: v(slot, 'screw.length', 20), thread: v(slot, 'screw.diameter', 3) },
+    { length: drawnAt(build, sizeRef(slot, 'screw.length')), thread: drawnAt(build, sizeRef(slot, 'screw.diameter')) },
   )
 }

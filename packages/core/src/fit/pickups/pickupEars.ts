@@ -1,32 +1,30 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import { filmOn } from '../../finish/film'
 import type { PickupPlace } from '../../instrument/guardPlace'
-import { check, type Check } from '../../judge/joint'
-import { gapOf } from '../../judge/known'
+import { type Question } from '../../judge/joint'
+import { gapOf, sizeIn } from '../../judge/known'
 import { likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { HIDDEN_BANDS } from './pickupLimits'
 
 /** Ears hang into the route with the pickup, so it has to be as wide as they are. */
-export function ears(build: Build, place: PickupPlace): Check[] {
+export function ears(build: Build, place: PickupPlace): Question[] {
   const refs = { span: sizeRef(`pickup-${place}`, 'ears.span'), width: sizeRef('body', `route.${place}.width`) }
-  const span = sizeAt(build, refs.span)
-  const width = sizeAt(build, refs.width)
-  if (!span || !width) return []
+  const span = sizeIn(build, refs.span)
+  const width = sizeIn(build, refs.width)
   const c = gapOf([
     [1, width],
     [-1, span],
   ])
   const take = 0.8 - likelyOf(c)
   return [
-    check({
+    {
       id: 'ears',
       label: 'Route minus ears',
       clearance: c,
       bands: HIDDEN_BANDS,
       coats: filmOn(build, 2),
-      reads: Object.values(refs),
       says: ({ verdict }) =>
         verdict === 'snug'
           ? 'The ears hang free in the route.'
@@ -44,6 +42,6 @@ export function ears(build: Build, place: PickupPlace): Check[] {
                 plan: { slot: 'body', size: `route.${place}.width`, delta: take, doubt: 0.3 },
               },
             ],
-    }),
+    },
   ]
 }

@@ -1,13 +1,14 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt, valueAt, type SizeRef } from '../../document/read'
+import { sizeRef, type SizeRef } from '../../document/read'
 import { inOpening } from '../../drawing/sections'
 import { filmOn } from '../../finish/film'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import type { PickupPlace } from '../../instrument/guardPlace'
-import { judged } from '../../judge/assemble'
-import { check, type Check, type Cure, type JudgedJoint } from '../../judge/joint'
-import { amount, gapOf, sizeOr } from '../../judge/known'
+import { Asker } from '../../judge/ask'
+import { drawnOnceKnown, judged } from '../../judge/assemble'
+import { type Question, type Cure, type JudgedJoint } from '../../judge/joint'
+import { amount, drawnAt, gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { certain, likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { biteDrawing, screwBite } from './heightScrews'
@@ -23,53 +24,61 @@ export const cornerOverlap = (opening: number, cover: number): number => Math.ma
 /** A pickup in what frames it (guard, ring or the body's own route) and in the wood below. */
 export function pickupRoomJoint(build: Build, place: PickupPlace): JudgedJoint {
   const slot = `pickup-${place}` as const
-  const d = datums(build)
   const frame = frameOf(build, place)
-  const refs = { length: sizeRef(slot, 'length'), width: sizeRef(slot, 'width'), openLength: frame.length, openWidth: frame.width }
+  const refs = refsOf(frame, slot)
+  const title = `${capital(place)} pickup in its ${frame.name}`
   return judged(build, {
     id: `room-${place}`,
-    title: `${capital(place)} pickup in its ${frame.name}`,
+    title,
     slots: [slot, frame.slot, 'body'],
-    at: pt(d.mouth + (valueAt(build, sizeRef('body', `route.${place}.centre`)) ?? 150), -30),
-    refs,
-    checks: (have) => [
-      ...sides(build, frame, have, refs),
-      ...corner(build, frame, have, slot),
-      ...ringWay(build, frame),
-      ...route(build, place, have),
-      ...ears(build, place),
-      ...depth(build, place),
-      ...screwBite(build, place),
-    ],
-    draw: (have) => {
-      const bite = screwBite(build, place)[0]
+    at: pt(datums(build).mouth + drawnAt(build, sizeRef('body', `route.${place}.centre`)), -30),
+    draw: drawnOnceKnown(build, title, refs, (have) => {
       const wide = have.openLength.value > have.length.value && have.openWidth.value > have.width.value
-      if (bite && bite.raw.verdict !== 'snug' && wide) return biteDrawing(build, place)
+      if (wide && hangsShort(build, place)) return biteDrawing(build, place)
       return inOpening(
-        `${capital(place)} pickup in its ${frame.name}`,
-        { length: have.openLength.value, width: have.openWidth.value, radius: valueAt(build, frame.radius) ?? 0 },
-        { length: have.length.value, width: have.width.value, radius: valueAt(build, sizeRef(slot, 'radius')) ?? 0 },
+        title,
+        { length: have.openLength.value, width: have.openWidth.value, radius: drawnAt(build, frame.radius) },
+        { length: have.length.value, width: have.width.value, radius: drawnAt(build, sizeRef(slot, 'radius')) },
         frame.slot === 'body' ? 'body-wood' : 'plastic',
       )
-    },
+    }),
+    asks: [
+      (b) => sides(b, frame, sizesIn(b, refs), refs),
+      (b) => corner(b, frame, sizesIn(b, refs), slot),
+      (b) => ringWay(b, frame),
+      (b) => route(b, place, sizesIn(b, refs)),
+      (b) => ears(b, place),
+      (b) => depth(b, place),
+      (b) => screwBite(b, place),
+    ],
   })
 }
 
+const refsOf = (frame: Frame, slot: `pickup-${PickupPlace}`) => ({
+  length: sizeRef(slot, 'length'),
+  width: sizeRef(slot, 'width'),
+  openLength: frame.length,
+  openWidth: frame.width,
+})
+
+/** Do its screws let go of the wood at the highest setting? Then that is what to look at. */
+const hangsShort = (build: Build, place: PickupPlace): boolean =>
+  new Asker(build).judge((b) => screwBite(b, place)).some((c) => c.raw.verdict === 'tight' || c.raw.verdict === 'wont-go')
+
 const capital = (s: string) => s[0]!.toUpperCase() + s.slice(1)
 
-function sides(build: Build, frame: Frame, have: Have, refs: Record<keyof Have, SizeRef>): Check[] {
-  const one = (id: 'length' | 'width', label: string, open: 'openLength' | 'openWidth') => {
+function sides(build: Build, frame: Frame, have: Have, refs: Record<keyof Have, SizeRef>): Question[] {
+  const one = (id: 'length' | 'width', label: string, open: 'openLength' | 'openWidth'): Question => {
     const c = gapOf([
       [1, have[open]],
       [-1, have[id]],
     ])
-    return check({
+    return {
       id,
       label,
       clearance: c,
       bands: OPENING_BANDS,
       ...(frame.slot === 'body' ? { coats: filmOn(build, 2) } : {}),
-      reads: [refs[open], refs[id]],
       says: ({ verdict }) => {
         const over = likelyOf(c)
         if (over < 0) return `The pickup is ${printMm(-over)} mm too ${id === 'width' ? 'wide' : 'long'} for its ${frame.name}.`
@@ -78,7 +87,7 @@ function sides(build: Build, frame: Frame, have: Have, refs: Record<keyof Have, 
           : `The cover drops in with ${printMm(over)} mm to spare.`
       },
       cures: ({ verdict }) => (verdict === 'snug' || verdict === 'loose' ? [] : fileCures(frame, refs, id, open, likelyOf(c))),
-    })
+    }
   }
   return [one('width', 'Across', 'openWidth'), one('length', 'Along the strings', 'openLength')]
 }
@@ -114,11 +123,10 @@ function fileCures(
   return [plastic, cover]
 }
 
-function corner(build: Build, frame: Frame, have: Have, slot: SizeRef['slot']): Check[] {
-  const ro = sizeAt(build, frame.radius)
+function corner(build: Build, frame: Frame, have: Have, slot: SizeRef['slot']): Question[] {
+  const ro = sizeIn(build, frame.radius)
   const rcRef: SizeRef = { slot, size: 'radius' }
-  const rc = sizeAt(build, rcRef)
-  if (!ro || !rc) return []
+  const rc = sizeIn(build, rcRef)
   const share = 1 - Math.SQRT1_2
   const sideways = Math.max(0, Math.min(have.openLength.value - have.length.value, have.openWidth.value - have.width.value)) / 2
   const spare = linear(
@@ -130,7 +138,7 @@ function corner(build: Build, frame: Frame, have: Have, slot: SizeRef['slot']): 
   )
   const needs = cornerNeeds(ro.value, rc.value)
   return [
-    check({
+    {
       id: 'corner',
       label: 'Corners',
       clearance: ro.value <= rc.value ? [{ weight: 1, mean: Math.max(0.2, likelyOf(spare)), sigma: 0 }] : spare,
@@ -138,7 +146,6 @@ function corner(build: Build, frame: Frame, have: Have, slot: SizeRef['slot']): 
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: [frame.radius, rcRef],
       says: ({ verdict }) =>
         verdict === 'snug'
           ? 'The corners clear.'
@@ -156,23 +163,22 @@ function corner(build: Build, frame: Frame, have: Have, slot: SizeRef['slot']): 
                 plan: { slot: frame.radius.slot, size: frame.radius.size, delta: rc.value - ro.value, doubt: 0.2 },
               },
             ],
-    }),
+    },
   ]
 }
 
 /** A ring has its foot and its way round: curved feet for arched tops, the lower side towards the neck. */
-function ringWay(build: Build, frame: Frame): Check[] {
+function ringWay(build: Build, frame: Frame): Question[] {
   const { slot } = frame
   if (slot !== 'ring-neck' && slot !== 'ring-bridge') return []
-  const foot = traitAt(build, slot, 'foot')
-  const top = traitAt(build, 'body', 'top')
-  const low = valueAt(build, sizeRef(slot, 'height.neckSide'))
-  const high = valueAt(build, sizeRef(slot, 'height.bridgeSide'))
-  const wrongFoot = foot !== undefined && top !== undefined && (foot === 'curved') !== (top === 'arched')
-  const turned = low !== undefined && high !== undefined && low > high
-  if (foot === undefined && low === undefined) return []
+  const foot = traitIn(build, slot, 'foot')
+  const top = traitIn(build, 'body', 'top')
+  const low = sizeIn(build, sizeRef(slot, 'height.neckSide')).value
+  const high = sizeIn(build, sizeRef(slot, 'height.bridgeSide')).value
+  const wrongFoot = (foot === 'curved') !== (top === 'arched')
+  const turned = low > high
   return [
-    check({
+    {
       id: 'ring',
       label: 'Ring’s foot and way round',
       clearance: certain(wrongFoot || turned ? -1 : 1),
@@ -181,7 +187,6 @@ function ringWay(build: Build, frame: Frame): Check[] {
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: [],
       says: () =>
         wrongFoot
           ? `A ${foot} foot on ${top === 'arched' ? 'an arched' : 'a flat'} top: the ring rocks, and cracks when its screws are drawn.`
@@ -200,71 +205,67 @@ function ringWay(build: Build, frame: Frame): Check[] {
                 tools: ['screwdriver'],
               },
             ],
-    }),
+    },
   ]
 }
 
 /** The wood below a guard or ring: lining and film count, hidden play does not. */
-function route(build: Build, place: PickupPlace, have: Have): Check[] {
+function route(build: Build, place: PickupPlace, have: Have): Question[] {
   if (frameOf(build, place).slot === 'body') return []
   const lining = build.parts.shielding
-    ? sizeOr(build, sizeRef('shielding', 'thickness'), 0.1, 0.05)
+    ? sizeIn(build, sizeRef('shielding', 'thickness'))
     : { value: 0, doubt: 0, known: 'assumed' as const }
-  const checks: Check[] = []
+  const checks: Question[] = []
   for (const [id, label, own] of [
     ['length', 'Route, along the strings', have.length],
     ['width', 'Route, across', have.width],
   ] as const) {
     const ref = sizeRef('body', `route.${place}.${id}`)
-    const wood = sizeAt(build, ref)
+    const wood = sizeIn(build, ref)
     if (!wood) continue
     const c = gapOf([
       [1, wood],
       [-1, own],
       [-2, lining],
     ])
-    checks.push(
-      check({
-        id: `route-${id}`,
-        label,
-        clearance: c,
-        bands: HIDDEN_BANDS,
-        coats: filmOn(build, 2),
-        reads: [ref, sizeRef(`pickup-${place}`, id)],
-        says: ({ verdict }) =>
-          verdict === 'snug'
-            ? 'The route below is large enough.'
-            : `The route below is ${printMm(-likelyOf(c))} mm too ${id === 'width' ? 'narrow' : 'short'}, lining included.`,
-        cures: ({ verdict }) =>
-          verdict === 'snug'
-            ? []
-            : [
-                {
-                  id: `open-route-${id}`,
-                  job: `Open the route by ${amount(0.3 - likelyOf(c), 0.2, 1)} mm, under the ${frameOf(build, place).name} where it is not seen.`,
-                  how: 'Chisel or drum; before any finish and before the lining goes in.',
-                  gives: 'body',
-                  tools: ['chisel', 'P80 on a flat stick'],
-                  plan: { slot: 'body', size: ref.size, delta: 0.4 - likelyOf(c), doubt: 0.2 },
-                },
-              ],
-      }),
-    )
+    checks.push({
+      id: `route-${id}`,
+      label,
+      clearance: c,
+      bands: HIDDEN_BANDS,
+      coats: filmOn(build, 2),
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? 'The route below is large enough.'
+          : `The route below is ${printMm(-likelyOf(c))} mm too ${id === 'width' ? 'narrow' : 'short'}, lining included.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: `open-route-${id}`,
+                job: `Open the route by ${amount(0.3 - likelyOf(c), 0.2, 1)} mm, under the ${frameOf(build, place).name} where it is not seen.`,
+                how: 'Chisel or drum; before any finish and before the lining goes in.',
+                gives: 'body',
+                tools: ['chisel', 'P80 on a flat stick'],
+                plan: { slot: 'body', size: ref.size, delta: 0.4 - likelyOf(c), doubt: 0.2 },
+              },
+            ],
+    })
   }
   return checks
 }
 
-function depth(build: Build, place: PickupPlace): Check[] {
+function depth(build: Build, place: PickupPlace): Question[] {
   const refs = { route: sizeRef('body', `route.${place}.depth`), pickup: sizeRef(`pickup-${place}`, 'depth') }
-  const wood = sizeAt(build, refs.route)
-  const own = sizeAt(build, refs.pickup)
-  if (!wood || !own) return []
+  const wood = sizeIn(build, refs.route)
+  const own = sizeIn(build, refs.pickup)
   const c = gapOf([
     [1, wood],
     [-1, own],
   ])
   return [
-    check({
+    {
       id: 'depth',
       label: 'Depth, screws run down',
       clearance: c,
@@ -273,7 +274,6 @@ function depth(build: Build, place: PickupPlace): Check[] {
         { upTo: 0.5, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: Object.values(refs),
       says: ({ verdict }) =>
         verdict === 'snug'
           ? `Run down it hangs ${printMm(own.value, 1)} mm deep in ${printMm(wood.value, 1)} mm.`
@@ -291,6 +291,6 @@ function depth(build: Build, place: PickupPlace): Check[] {
                 plan: { slot: 'body', size: refs.route.size, delta: 1.5 - likelyOf(c), doubt: 0.5 },
               },
             ],
-    }),
+    },
   ]
 }

@@ -1,11 +1,12 @@
 import type { Build } from '../../document/build'
-import { sizeRef, traitAt, valueAt } from '../../document/read'
+import { sizeRef, traitAt } from '../../document/read'
 import { rowsOver } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import type { PickupPlace } from '../../instrument/guardPlace'
-import { judged } from '../../judge/assemble'
-import { check, type Check, type JudgedJoint } from '../../judge/joint'
+import { drawnOnceKnown, judged } from '../../judge/assemble'
+import { type Question, type JudgedJoint } from '../../judge/joint'
+import { drawnAt, sizesIn, traitIn } from '../../judge/known'
 import { certain, likelyOf, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
@@ -15,77 +16,25 @@ const POLE_OFF = 1.5
 /** String spacing, first to last, at a place between nut and scale line, mm. [physics: straight lines] */
 export const spreadAt = (x: number, scale: number, nut: number, bridge: number): number => nut + (bridge - nut) * (x / scale)
 
+const refsOf = (place: PickupPlace) => ({
+  nut: sizeRef('nut', 'spread'),
+  bridge: sizeRef('bridge', 'spread'),
+  centre: sizeRef('body', `route.${place}.centre`),
+  poles: sizeRef(`pickup-${place}`, 'poles.spread'),
+})
+const slantOf = (build: Build, place: PickupPlace) => (drawnAt(build, sizeRef(`pickup-${place}`, 'slant')) * Math.PI) / 180
+
 /** Do the poles lie under their strings at the pickup's place? */
 export function polesUnderJoint(build: Build, place: PickupPlace): JudgedJoint {
   const slot = `pickup-${place}` as const
+  const refs = refsOf(place)
   const d = datums(build)
-  const blade = traitAt(build, slot, 'poles') === 'blade'
-  const refs = {
-    nut: sizeRef('nut', 'spread'),
-    bridge: sizeRef('bridge', 'spread'),
-    centre: sizeRef('body', `route.${place}.centre`),
-    poles: sizeRef(slot, 'poles.spread'),
-  }
-  const slant = ((valueAt(build, sizeRef(slot, 'slant')) ?? 0) * Math.PI) / 180
-  // A slanted row is narrower across the strings; its two ends lie at two places along them, which is the middle's on average.
-  const off = (nut: number, bridge: number, centre: number, poles: number) =>
-    (spreadAt(d.mouth + centre, d.scale, nut, bridge) - poles * Math.cos(slant)) / 2
   return judged(build, {
     id: `poles-${place}`,
     title: `Poles under strings, ${place} pickup`,
     slots: [slot, 'nut', 'bridge', 'body'],
-    at: pt(d.mouth + (build.parts.body?.sizes[refs.centre.size]?.value ?? 150), 20),
-    refs,
-    checks: (have) => {
-      const signed = propagate(
-        ([n, b, c, p]) => off(n!, b!, c!, p!),
-        [ofSize(have.nut), ofSize(have.bridge), ofSize(have.centre), ofSize(have.poles)],
-      )
-      const value = likelyOf(signed)
-      // The nearer limit decides; on the far side of zero the sign turns round.
-      const spare = signed.map((n) => ({ ...n, mean: POLE_OFF - Math.abs(n.mean) }))
-      return [
-        check({
-          id: 'poles',
-          label: 'Spare before a pole is heard to miss',
-          clearance: spare,
-          shown: signed,
-          bands: blade
-            ? [{ upTo: Infinity, is: 'snug' }]
-            : [
-                { upTo: -2, is: 'wont-go' },
-                { upTo: 0, is: 'tight' },
-                { upTo: Infinity, is: 'snug' },
-              ],
-          reads: Object.values(refs),
-          says: () =>
-            blade
-              ? 'A blade runs under all strings wherever they lie.'
-              : `${slant ? `Slanted by ${printMm((slant * 180) / Math.PI, 0)}°, the` : 'The'} outer strings pass ${printMm(Math.abs(value), 1)} mm ${value > 0 ? 'outside' : 'inside'} the outer poles.`,
-          cures: ({ verdict }) =>
-            verdict === 'snug'
-              ? []
-              : [
-                  {
-                    id: 'other-spacing',
-                    job: `Take a pickup with ${printMm(have.poles.value + 2 * value, 1)} mm from first to last pole, or one with a blade.`,
-                    how: 'The bridge version of a pair has the wider spacing; turned round the pair may fit.',
-                    gives: 'the pickup',
-                    tools: [],
-                  },
-                  {
-                    id: 'slant-pickup',
-                    job: 'Or leave it: outer strings sound a little weaker over missed poles.',
-                    how: 'Raise that side by half a turn after the strings are on and listen.',
-                    gives: 'nothing',
-                    tools: ['screwdriver'],
-                  },
-                ],
-        }),
-        ...bassSide(build, place),
-      ]
-    },
-    draw: (have) => {
+    at: pt(d.mouth + drawnAt(build, refs.centre), 20),
+    draw: drawnOnceKnown(build, 'Strings over poles', refs, (have) => {
       const row = (spread: number) => Array.from({ length: build.strings }, (_, i) => spread * (i / (build.strings - 1) - 0.5))
       return rowsOver('Strings over poles, seen from the bridge', 'true proportion', [
         {
@@ -94,19 +43,76 @@ export function polesUnderJoint(build: Build, place: PickupPlace): JudgedJoint {
           role: 'string',
           r: 0.8,
         },
-        { label: blade ? 'blade' : 'poles', at: row(have.poles.value * Math.cos(slant)), role: 'metal', r: 2.4 },
+        {
+          label: traitAt(build, slot, 'poles') === 'blade' ? 'blade' : 'poles',
+          at: row(have.poles.value * Math.cos(slantOf(build, place))),
+          role: 'metal',
+          r: 2.4,
+        },
       ])
-    },
+    }),
+    asks: [(b) => polesQuestion(b, place), (b) => bassSide(b, place)],
   })
 }
 
+function polesQuestion(build: Build, place: PickupPlace): Question {
+  const blade = traitIn(build, `pickup-${place}`, 'poles') === 'blade'
+  const have = sizesIn(build, refsOf(place))
+  const { mouth, scale } = datums(build)
+  const slant = slantOf(build, place)
+  // A slanted row is narrower across the strings; its two ends lie at two places along them, which is the middle's on average.
+  const signed = propagate(
+    ([n, b, c, p]) => (spreadAt(mouth + c!, scale, n!, b!) - p! * Math.cos(slant)) / 2,
+    [ofSize(have.nut), ofSize(have.bridge), ofSize(have.centre), ofSize(have.poles)],
+  )
+  const value = likelyOf(signed)
+  // The nearer limit decides; on the far side of zero the sign turns round.
+  const spare = signed.map((n) => ({ ...n, mean: POLE_OFF - Math.abs(n.mean) }))
+  return {
+    id: 'poles',
+    label: 'Spare before a pole is heard to miss',
+    clearance: spare,
+    shown: signed,
+    bands: blade
+      ? [{ upTo: Infinity, is: 'snug' }]
+      : [
+          { upTo: -2, is: 'wont-go' },
+          { upTo: 0, is: 'tight' },
+          { upTo: Infinity, is: 'snug' },
+        ],
+    says: () =>
+      blade
+        ? 'A blade runs under all strings wherever they lie.'
+        : `${slant ? `Slanted by ${printMm((slant * 180) / Math.PI, 0)}°, the` : 'The'} outer strings pass ${printMm(Math.abs(value), 1)} mm ${value > 0 ? 'outside' : 'inside'} the outer poles.`,
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : [
+            {
+              id: 'other-spacing',
+              job: `Take a pickup with ${printMm(have.poles.value + 2 * value, 1)} mm from first to last pole, or one with a blade.`,
+              how: 'The bridge version of a pair has the wider spacing; turned round the pair may fit.',
+              gives: 'the pickup',
+              tools: [],
+            },
+            {
+              id: 'slant-pickup',
+              job: 'Or leave it: outer strings sound a little weaker over missed poles.',
+              how: 'Raise that side by half a turn after the strings are on and listen.',
+              gives: 'nothing',
+              tools: ['screwdriver'],
+            },
+          ],
+  }
+}
+
 /** A pickup whose poles are set for the wound strings on one side sits that side to the bass. */
-function bassSide(build: Build, place: PickupPlace): Check[] {
-  const way = traitAt(build, `pickup-${place}`, 'bassSide')
-  if (way === undefined || way === 'same') return []
+function bassSide(build: Build, place: PickupPlace): Question[] {
+  const way = traitIn(build, `pickup-${place}`, 'bassSide')
+  if (way === 'same') return []
   const turned = way === 'turned'
   return [
-    check({
+    {
       id: 'bass-side',
       label: 'Bass end to the bass strings',
       clearance: certain(turned ? -1 : 1),
@@ -115,7 +121,6 @@ function bassSide(build: Build, place: PickupPlace): Check[] {
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      reads: [],
       says: () =>
         turned
           ? `The ${place} pickup sits turned round: its bass end is under the high strings.`
@@ -132,6 +137,6 @@ function bassSide(build: Build, place: PickupPlace): Check[] {
               },
             ]
           : [],
-    }),
+    },
   ]
 }

@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt, valueAt } from '../../document/read'
+import { sizeAt, sizeRef, traitAt, valueAt, type SizeRef } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
 import { boxAround } from '../../geometry/box'
 import { pt, type Point } from '../../geometry/point'
@@ -7,8 +7,9 @@ import { areaOf, centroidOf } from '../../geometry/polygon'
 import { datums } from '../../instrument/datums'
 import { bodyOutline } from '../../instrument/longView'
 import { tunerPosts } from '../../instrument/tuners'
-import { jointOf, waitingJoint, type JointBase } from '../../judge/assemble'
-import { check, type DetailTable, type JudgedJoint } from '../../judge/joint'
+import { judged } from '../../judge/assemble'
+import { type DetailTable, type JudgedJoint, type Question } from '../../judge/joint'
+import { drawnAt, sizeIn, sizeToDraw } from '../../judge/known'
 import type { Slot } from '../../parts/slots'
 import { woodNamed } from '../../parts/woods'
 import { GRIPPY, restingAngle, SLIPPERY } from '../../physics/restingAngle'
@@ -30,44 +31,50 @@ const CARVED = 0.9
 const HOLLOW = 0.62
 
 /** Every part with its mass where it lies, weighed or estimated from its wood. */
-export function lumps(build: Build): Lump[] {
+const massOf = (slot: Slot): SizeRef => ({ slot, size: 'mass' })
+
+export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) => sizeAt(build, massOf(slot)) !== undefined): Lump[] {
   const d = datums(build)
   const out: Lump[] = []
-  const mass = (slot: Slot) => sizeAt(build, { slot, size: 'mass' })
+  const mass = (slot: Slot) => sizeToDraw(build, massOf(slot))
   const outline = bodyOutline(build, d.mouth)
   const body = build.parts.body
   if (body) {
-    const weighed = mass('body')
-    const wood = woodNamed(traitAt(build, 'body', 'wood'))
-    const thick = valueAt(build, sizeRef('body', 'thickness')) ?? 44
-    const share = traitAt(build, 'body', 'build') === 'solid' ? CARVED : HOLLOW
-    const gram = weighed?.value ?? (areaOf(outline) * thick * (wood?.density ?? 0.45) * DAMP * share) / 1000
-    out.push({ label: 'body', gram, at: centroidOf(outline) ?? pt(0, 0), doubt: weighed?.doubt ?? gram * 0.15 })
+    const at = centroidOf(outline) ?? pt(0, 0)
+    // Not weighed, but drawn: its outline, thickness and wood say what it weighs, within about a seventh.
+    if (!weighed('body') && (body.outline?.length ?? 0) > 2) {
+      const wood = woodNamed(traitAt(build, 'body', 'wood'))
+      const share = (traitAt(build, 'body', 'build') ?? 'solid') === 'solid' ? CARVED : HOLLOW
+      const thick = drawnAt(build, sizeRef('body', 'thickness'))
+      const gram = (areaOf(outline) * thick * (wood?.density ?? 0.45) * DAMP * share) / 1000
+      out.push({ label: 'body', gram, at, doubt: gram * 0.15 })
+    } else out.push({ label: 'body', gram: mass('body').value, at, doubt: mass('body').doubt })
   }
   if (build.parts.neck) {
-    const weighed = mass('neck')
-    const gram = weighed?.value ?? 620
-    out.push({ label: 'neck', gram, at: pt(d.heelEnd * 0.42, 0), doubt: weighed?.doubt ?? 90 })
+    const { value, doubt } = mass('neck')
+    out.push({ label: 'neck', gram: value, at: pt(d.heelEnd * 0.42, 0), doubt })
   }
   if (build.parts.tuners) {
     const each = mass('tuners')
     const posts = tunerPosts(build)
-    const gram = (each?.value ?? 30) * posts.length
+    const gram = each.value * posts.length
     const middle = posts.reduce((s, p) => pt(s.x + p.x / posts.length, s.y + p.y / posts.length), pt(0, 0))
-    out.push({ label: 'tuners', gram, at: middle, doubt: (each?.doubt ?? 8) * posts.length })
+    out.push({ label: 'tuners', gram, at: middle, doubt: each.doubt * posts.length })
   }
+  for (const [slot, at] of [
+    ['bridge', pt(d.studs + 8, 0)],
+    ['tailpiece', pt(d.studs + drawnAt(build, sizeRef('body', 'tail.toBridge')), 0)],
+  ] as const)
+    if (build.parts[slot]) out.push({ label: slot, gram: mass(slot).value, at, doubt: mass(slot).doubt })
+  // Of these nobody has a mass to enter; they are light and lie near the middle. [practice, from memory]
   const small: [Slot, number, Point][] = [
-    ['bridge', 220, pt(d.studs + 8, 0)],
-    ['tailpiece', 90, pt(d.studs + (valueAt(build, sizeRef('body', 'tail.toBridge')) ?? 45), 0)],
     ['pickup-neck', 95, pt(d.heelEnd + 32, 0)],
     ['pickup-middle', 70, pt(d.heelEnd + 88, 0)],
     ['pickup-bridge', 95, pt(d.studs - 32, 0)],
     ['guard', 60, pt(d.heelEnd + 90, -30)],
   ]
   for (const [slot, usual, at] of small) {
-    if (!build.parts[slot]) continue
-    const weighed = slot === 'bridge' || slot === 'tailpiece' ? mass(slot) : undefined
-    out.push({ label: slot, gram: weighed?.value ?? usual, at, doubt: weighed?.doubt ?? usual * 0.3 })
+    if (build.parts[slot]) out.push({ label: slot, gram: usual, at, doubt: usual * 0.3 })
   }
   return out
 }
@@ -80,19 +87,24 @@ export function centreOfMass(all: readonly Lump[]): { gram: number; doubt: numbe
   return { gram, doubt: Math.hypot(...all.map((l) => l.doubt)), at, along }
 }
 
+const BUTTON = sizeRef('body', 'button.upper.x')
+
 /** Hung on its strap: does the neck dip? Headward of the upper button it surely does, near it on a slippery strap. [practice] */
 export function balanceJoint(build: Build): JudgedJoint {
-  const d = datums(build)
-  const ref = sizeRef('body', 'button.upper.x')
+  const { mouth } = datums(build)
   const all = lumps(build)
   const com = centreOfMass(all)
-  const base: JointBase = {
+  const button = valueAt(build, BUTTON)
+  const rests = button === undefined ? undefined : restsAt(build, com.at, mouth, button)
+  const weighed = (slot: Slot) => sizeAt(build, massOf(slot)) !== undefined
+  return judged(build, {
     id: 'balance',
     title: 'Balance on the strap',
     slots: ['body', 'neck', 'tuners', 'bridge'],
-    at: com.gram ? com.at : pt(d.mouth, 0),
+    at: com.gram ? com.at : pt(mouth, 0),
     draw: () => balanceDrawing(build, all, com),
     tables: [
+      ...(rests ? [restTable(rests)] : []),
       {
         title: 'What weighs where',
         columns: ['part', 'gram', 'mm from the nut'],
@@ -102,52 +114,52 @@ export function balanceJoint(build: Build): JudgedJoint {
         ],
       },
     ],
-  }
-  const button = sizeAt(build, ref)
-  if (!button) return waitingJoint(base, [ref])
-  const rests = restsAt(build, com.at, d.mouth, button.value)
-  const margin = com.at.x - (d.mouth + button.value)
+    asks: [(b) => behindButton(b, weighed, rests)],
+  })
+}
+
+function behindButton(build: Build, weighed: (slot: Slot) => boolean, rests: Rests | undefined): Question {
+  const com = centreOfMass(lumps(build, weighed))
+  const button = sizeIn(build, BUTTON)
+  const margin = com.at.x - (datums(build).mouth + button.value)
   const head = Math.abs(margin)
-  return jointOf(build, { ...base, tables: [...(rests ? [restTable(rests)] : []), ...base.tables!] }, [
-    check({
-      id: 'margin',
-      label: 'Centre of mass behind the upper button',
-      clearance: normal(margin, Math.hypot(com.along, button.doubt) / 2),
-      bands: [
-        { upTo: 0, is: 'tight' },
-        { upTo: 25, is: 'loose' },
-        { upTo: Infinity, is: 'snug' },
-      ],
-      reads: [ref, sizeRef('body', 'mass'), sizeRef('neck', 'mass'), sizeRef('tuners', 'mass')].filter((r) => build.parts[r.slot]),
-      says: ({ verdict }) =>
-        `About ${(com.gram / 1000).toFixed(1)} kg. ${
-          margin < 0
-            ? `The centre of mass lies ${printMm(head, 0)} mm on the headstock’s side of the upper button: neck-heavy, it dips.`
-            : `The centre of mass lies ${printMm(head, 0)} mm behind the upper button: ${hangs(rests ?? (verdict === 'loose' ? { grippy: 0, slippery: 90 } : LEVEL))}.`
-        } Hang it and see: that overrides this sum.`,
-      cures: ({ verdict }) =>
-        verdict === 'snug' || verdict === 'cant-tell'
-          ? []
-          : [
-              {
-                id: 'move-button',
-                job: `Move the upper strap button ${printMm(Math.max(5, 30 - margin), 0)} mm towards the headstock.`,
-                how: 'Behind the heel or on a longer horn; plug the old hole.',
-                gives: 'nothing',
-                tools: ['pilot bit'],
-                plan: { slot: 'body', size: 'button.upper.x', delta: -Math.max(5, 30 - margin), doubt: 3 },
-              },
-              {
-                id: 'light-tuners',
-                job: 'Or lighter tuners: every 10 g at the headstock counts like 40 at the bridge.',
-                how: 'Open-geared ones weigh about half.',
-                gives: 'the tuners',
-                tools: [],
-              },
-              { id: 'grippy-strap', job: 'Or a grippy strap.', how: 'Suede side to the shirt.', gives: 'nothing', tools: [] },
-            ],
-    }),
-  ])
+  return {
+    id: 'margin',
+    label: 'Centre of mass behind the upper button',
+    clearance: normal(margin, Math.hypot(com.along, button.doubt) / 2),
+    bands: [
+      { upTo: 0, is: 'tight' },
+      { upTo: 25, is: 'loose' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    says: ({ verdict }) =>
+      `About ${(com.gram / 1000).toFixed(1)} kg. ${
+        margin < 0
+          ? `The centre of mass lies ${printMm(head, 0)} mm on the headstock’s side of the upper button: neck-heavy, it dips.`
+          : `The centre of mass lies ${printMm(head, 0)} mm behind the upper button: ${hangs(rests ?? (verdict === 'loose' ? { grippy: 0, slippery: 90 } : LEVEL))}.`
+      } Hang it and see: that overrides this sum.`,
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : [
+            {
+              id: 'move-button',
+              job: `Move the upper strap button ${printMm(Math.max(5, 30 - margin), 0)} mm towards the headstock.`,
+              how: 'Behind the heel or on a longer horn; plug the old hole.',
+              gives: 'nothing',
+              tools: ['pilot bit'],
+              plan: { slot: 'body', size: 'button.upper.x', delta: -Math.max(5, 30 - margin), doubt: 3 },
+            },
+            {
+              id: 'light-tuners',
+              job: 'Or lighter tuners: every 10 g at the headstock counts like 40 at the bridge.',
+              how: 'Open-geared ones weigh about half.',
+              gives: 'the tuners',
+              tools: [],
+            },
+            { id: 'grippy-strap', job: 'Or a grippy strap.', how: 'Suede side to the shirt.', gives: 'nothing', tools: [] },
+          ],
+  }
 }
 
 /** Degrees the neck drops by on a grippy and on a slippery strap. */

@@ -1,106 +1,110 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt } from '../../document/read'
+import { sizeRef, traitAt } from '../../document/read'
 import { screwStack } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { judged } from '../../judge/assemble'
-import { check, type JudgedJoint } from '../../judge/joint'
-import { gapOf, sizeOr } from '../../judge/known'
+import { drawnOnceKnown, judged } from '../../judge/assemble'
+import { type JudgedJoint, type Question } from '../../judge/joint'
+import { drawnAt, gapOf, sizesIn, traitIn } from '../../judge/known'
 import { woodNamed } from '../../parts/woods'
 import { withdrawal, FACE_GUARD } from '../../physics/pilot'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { WORKING, OTHER_SCREW } from './screwLimits'
 
+/** What the screws go into: the body, or a hollow body's centre block. */
+const woodOf = (hollow: boolean) => (hollow ? sizeRef('body', 'block.thickness') : sizeRef('body', 'thickness'))
+const isHollow = (build: Build): boolean => (traitAt(build, 'body', 'build') ?? 'solid') !== 'solid'
+const SCREW = sizeRef('bridge', 'screw.length')
+const PLATE = sizeRef('bridge', 'plate.thickness')
+
 /** Bridge screws into the body, or into a hollow body's block. */
 export function bridgeScrewsJoint(build: Build): JudgedJoint {
-  const d = datums(build)
-  const hollow = traitAt(build, 'body', 'build') !== 'solid' && sizeAt(build, sizeRef('body', 'block.thickness'))
-  const wood = hollow ? sizeRef('body', 'block.thickness') : sizeRef('body', 'thickness')
-  const refs = { screw: sizeRef('bridge', 'screw.length'), wood }
-  const plate = sizeOr(build, sizeRef('bridge', 'plate.thickness'), 2, 0.4)
+  const hollow = isHollow(build)
   return judged(build, {
     id: 'bridge-screws',
     title: 'Bridge screws in the wood',
     slots: ['bridge', 'body'],
-    at: pt(d.studs - 10, 34),
-    refs,
-    checks: (have) => {
-      const left = gapOf([
-        [1, have.wood],
-        [1, plate],
-        [-1, have.screw],
-      ])
-      const bite = gapOf([
-        [1, have.screw],
-        [-1, plate],
-      ])
-      const named = woodNamed(traitAt(build, 'body', 'wood'))
-      const holds = named ? withdrawal(named.density, 3.5, Math.max(0, likelyOf(bite))) / WORKING : 0
-      return [
-        check({
-          id: 'through',
-          label: 'Wood under the tips',
-          clearance: linear([[1, left]], -FACE_GUARD),
-          shown: left,
-          bands: [
-            { upTo: -FACE_GUARD, is: 'wont-go' },
-            { upTo: 0, is: 'tight' },
-            { upTo: Infinity, is: 'snug' },
-          ],
-          reads: Object.values(refs),
-          says: () =>
-            `A ${printMm(have.screw.value, 1)} mm screw leaves ${printMm(likelyOf(left), 1)} mm of wood${holds ? ` and holds about ${Math.round(holds)} N` : ''}.`,
-          cures: ({ verdict }) =>
-            verdict === 'snug'
-              ? []
-              : [
-                  {
-                    id: 'short-bridge-screws',
-                    job: `Take bridge screws of ${Math.floor(have.wood.value + plate.value - FACE_GUARD)} mm or less.`,
-                    how: 'Same thread; wax them.',
-                    gives: 'the screws',
-                    tools: [],
-                    plan: { slot: 'bridge', size: 'screw.length', delta: likelyOf(left) - 3, doubt: OTHER_SCREW },
-                  },
-                ],
-        }),
-        check({
-          id: 'bite',
-          label: 'Thread in the wood',
-          clearance: linear([[1, bite]], -12),
-          shown: bite,
-          bands: [
-            { upTo: -6, is: 'wont-go' },
-            { upTo: 0, is: 'tight' },
-            { upTo: Infinity, is: 'snug' },
-          ],
-          reads: [refs.screw],
-          says: () => `${printMm(likelyOf(bite), 1)} mm of thread in the wood.`,
-          cures: ({ verdict }) =>
-            verdict === 'snug'
-              ? []
-              : [
-                  {
-                    id: 'long-bridge-screws',
-                    job: 'Take longer bridge screws.',
-                    how: 'At least 12 mm in the wood.',
-                    gives: 'the screws',
-                    tools: [],
-                    plan: { slot: 'bridge', size: 'screw.length', delta: 12.5 - likelyOf(bite), doubt: OTHER_SCREW },
-                  },
-                ],
-        }),
-      ]
-    },
-    draw: (have) =>
+    at: pt(datums(build).studs - 10, 34),
+    draw: drawnOnceKnown(build, 'Bridge screw', { screw: SCREW, wood: woodOf(hollow) }, (have) =>
       screwStack(
         'Bridge screw',
         [
-          { label: 'plate', thickness: plate.value, role: 'metal' },
+          { label: 'plate', thickness: drawnAt(build, PLATE), role: 'metal' },
           { label: hollow ? 'centre block' : 'body', thickness: have.wood.value, role: 'body-wood' },
         ],
         { length: have.screw.value, thread: 3.5 },
       ),
+    ),
+    asks: [tips],
   })
+}
+
+function tips(build: Build): Question[] {
+  const have = sizesIn(build, { screw: SCREW, plate: PLATE, wood: woodOf(isHollow(build)) })
+  const { plate } = have
+  const left = gapOf([
+    [1, have.wood],
+    [1, plate],
+    [-1, have.screw],
+  ])
+  const bite = gapOf([
+    [1, have.screw],
+    [-1, plate],
+  ])
+  const named = woodNamed(traitIn(build, 'body', 'wood'))
+  const holds = named ? withdrawal(named.density, 3.5, Math.max(0, likelyOf(bite))) / WORKING : 0
+  return [
+    {
+      id: 'through',
+      label: 'Wood under the tips',
+      clearance: linear([[1, left]], -FACE_GUARD),
+      shown: left,
+      bands: [
+        { upTo: -FACE_GUARD, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      says: () =>
+        `A ${printMm(have.screw.value, 1)} mm screw leaves ${printMm(likelyOf(left), 1)} mm of wood${holds ? ` and holds about ${Math.round(holds)} N` : ''}.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'short-bridge-screws',
+                job: `Take bridge screws of ${Math.floor(have.wood.value + plate.value - FACE_GUARD)} mm or less.`,
+                how: 'Same thread; wax them.',
+                gives: 'the screws',
+                tools: [],
+                plan: { slot: 'bridge', size: 'screw.length', delta: likelyOf(left) - 3, doubt: OTHER_SCREW },
+              },
+            ],
+    },
+    {
+      id: 'bite',
+      label: 'Thread in the wood',
+      clearance: linear([[1, bite]], -12),
+      shown: bite,
+      bands: [
+        { upTo: -6, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      says: () => `${printMm(likelyOf(bite), 1)} mm of thread in the wood.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'long-bridge-screws',
+                job: 'Take longer bridge screws.',
+                how: 'At least 12 mm in the wood.',
+                gives: 'the screws',
+                tools: [],
+                plan: { slot: 'bridge', size: 'screw.length', delta: 12.5 - likelyOf(bite), doubt: OTHER_SCREW },
+              },
+            ],
+    },
+  ]
 }

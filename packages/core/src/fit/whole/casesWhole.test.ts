@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { aBuild, aPart, jointIn } from '../../testing/bench'
+import { aBuild, aPart, jointIn, withRest } from '../../testing/bench'
 import { body, neck } from '../../testing/caseParts'
+import { fullBuild } from '../../testing/fullBuild'
 
 describe('the whole', () => {
   it('twelve tuners on a light body: neck-heavy, by how many mm', () => {
@@ -20,16 +21,19 @@ describe('the whole', () => {
     expect(heavy.figure!.value).toBeLessThan(jointIn(b(15), 'balance').figure!.value)
   })
   it('a left-handed part in a right-handed build', () => {
-    const b = aBuild({ body: body(), neck: neck({}, { hand: 'left' }) })
+    const b = aBuild({ body: body({}, { hand: 'either' }), neck: neck({}, { hand: 'left' }) })
     expect(jointIn(b, 'hands').verdict).toBe('wont-go')
     expect(jointIn({ ...b, handedness: 'left' }, 'hands').verdict).toBe('snug')
   })
   it('a thick set on short hardware: drill the hole out', () => {
-    const b = aBuild({
-      strings: aPart('strings', { 'gauge.1': [0.28, 'listed', 0.01], 'gauge.6': [1.65, 'listed', 0.01] }),
-      bridge: aPart('bridge', { spread: 52, 'height.min': 9, 'height.max': 16, 'string.hole': 1.4 }, { mount: 'screws' }),
-      tuners: aPart('tuners', { count: 6, 'string.hole': 2, 'screw.length': 9, 'screw.thread': 2, 'screw.root': 1.5 }),
-    })
+    const b = withRest(
+      aBuild({
+        strings: aPart('strings', { 'gauge.1': [0.28, 'listed', 0.01], 'gauge.6': [1.65, 'listed', 0.01] }),
+        bridge: aPart('bridge', { spread: 52, 'height.min': 9, 'height.max': 16, 'string.hole': 1.4 }, { mount: 'screws' }),
+        tuners: aPart('tuners', { count: 6, 'string.hole': 2, 'screw.length': 9, 'screw.thread': 2, 'screw.root': 1.5 }),
+      }),
+      fullBuild(),
+    )
     expect(jointIn(b, 'strings-through').cures[0]!.job).toMatch(/bridge out to 1\.85 mm/)
   })
 })

@@ -5,46 +5,54 @@ import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { jointOf, type JointBase } from '../../judge/assemble'
-import { type JudgedJoint } from '../../judge/joint'
+import { judged } from '../../judge/assemble'
+import { type JudgedJoint, type Question } from '../../judge/joint'
+import { traitIn } from '../../judge/known'
 import { KINDS } from '../../parts/kinds/index'
 import { slotSpec, type Slot } from '../../parts/slots'
 import { settled } from './settled'
 
 /** Every handed part against the build's hand. */
 export function handsJoint(build: Build): JudgedJoint {
-  const d = datums(build)
-  const handed = (Object.keys(build.parts) as Slot[]).filter((s) => KINDS[slotSpec(s).kind].traits.hand)
-  const wrong = handed.filter((s) => {
-    const hand = traitAt(build, s, 'hand')
-    return hand !== undefined && hand !== 'either' && hand !== build.handedness
-  })
-  const names = wrong.map((s) => slotSpec(s).label.toLowerCase()).join(', ')
-  const base: JointBase = {
+  const handed = handedParts(build)
+  return judged(build, {
     id: 'hands',
     title: 'Right- and left-handed parts',
     slots: handed,
-    at: pt(d.mouth - 30, 26),
-    draw: () => handsDrawing(build, handed, wrong),
-  }
-  return jointOf(build, base, [
-    settled(
-      'hands',
-      'Parts of the other hand',
-      !wrong.length,
-      'wont-go',
-      wrong.length ? `Made for the other hand: ${names}.` : `Every handed part is for a ${build.handedness}-handed build, or for either.`,
-      [
-        {
-          id: 'other-hand',
-          job: `Find the ${names} for a ${build.handedness}-handed build.`,
-          how: 'Tuners of the other hand turn backwards; a nut may be cut anew; a neck must be the right one.',
-          gives: names,
-          tools: [],
-        },
-      ],
-    ),
-  ])
+    at: pt(datums(build).mouth - 30, 26),
+    draw: () =>
+      handsDrawing(
+        build,
+        handed,
+        handed.filter((s) => isWrong(build, traitAt(build, s, 'hand'))),
+      ),
+    // One check a part: each is for this hand or not, whatever is said of the others.
+    asks: handed.map((slot) => (b: Build) => handOf(b, slot)),
+  })
+}
+
+const handedParts = (build: Build) => (Object.keys(build.parts) as Slot[]).filter((s) => KINDS[slotSpec(s).kind].traits.hand)
+const isWrong = (build: Build, hand: string | undefined): boolean => hand !== undefined && hand !== 'either' && hand !== build.handedness
+
+function handOf(build: Build, slot: Slot): Question {
+  const name = slotSpec(slot).label.toLowerCase()
+  const wrong = isWrong(build, traitIn(build, slot, 'hand'))
+  return settled(
+    `hand-${slot}`,
+    `${slotSpec(slot).label}, its hand`,
+    !wrong,
+    'wont-go',
+    wrong ? `The ${name} is made for the other hand.` : `Every handed part is for a ${build.handedness}-handed build, or for either.`,
+    [
+      {
+        id: `other-hand-${slot}`,
+        job: `Find a ${name} for a ${build.handedness}-handed build.`,
+        how: 'Tuners of the other hand turn backwards; a nut may be cut anew; a neck must be the right one.',
+        gives: name,
+        tools: [],
+      },
+    ],
+  )
 }
 
 function handsDrawing(build: Build, handed: readonly Slot[], wrong: readonly Slot[]) {

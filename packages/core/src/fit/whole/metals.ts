@@ -4,7 +4,7 @@ import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { jointOf, type JointBase } from '../../judge/assemble'
+import { judged } from '../../judge/assemble'
 import { type JudgedJoint } from '../../judge/joint'
 import { slotSpec, type Slot } from '../../parts/slots'
 import { settled } from './settled'
@@ -18,7 +18,7 @@ export function metalsJoint(build: Build): JudgedJoint {
   const kinds = [...new Set(metals.map((m) => m.metal))]
   const most = kinds.toSorted((a, b) => metals.filter((m) => m.metal === b).length - metals.filter((m) => m.metal === a).length)[0]
   const odd = metals.filter((m) => m.metal !== most)
-  const base: JointBase = {
+  return judged(build, {
     id: 'metals',
     title: 'Metals match',
     slots: metals.map((m) => m.slot),
@@ -36,16 +36,17 @@ export function metalsJoint(build: Build): JudgedJoint {
         ],
         metals.map((m) => ({ label: slotSpec(m.slot).label, value: m.metal })),
       ),
-  }
-  return jointOf(build, base, [
-    settled(
-      'metals',
-      'Parts of another metal',
-      !odd.length,
-      'loose',
-      odd.length
-        ? `Most parts are ${most}; not so: ${odd.map((o) => `${slotSpec(o.slot).label.toLowerCase()} (${o.metal})`).join(', ')}. It works; the eye decides, and photographs lie.`
-        : `All ${most ?? 'metal'} parts match.`,
-    ),
-  ])
+    asks: [
+      () =>
+        settled(
+          'metals',
+          'Parts of another metal',
+          !odd.length,
+          'loose',
+          odd.length
+            ? `Most parts are ${most}; not so: ${odd.map((o) => `${slotSpec(o.slot).label.toLowerCase()} (${o.metal})`).join(', ')}. It works; the eye decides, and photographs lie.`
+            : `All ${most ?? 'metal'} parts match.`,
+        ),
+    ],
+  })
 }

@@ -1,128 +1,130 @@
 import type { Build } from '../../document/build'
-import { sizeRef, traitAt, valueAt } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import { screwStack } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { judged } from '../../judge/assemble'
-import { check, type JudgedJoint } from '../../judge/joint'
-import { gapOf, landing, sizeOr } from '../../judge/known'
+import { drawnOnceKnown, judged } from '../../judge/assemble'
+import { type JudgedJoint, type Question } from '../../judge/joint'
+import { drawnAt, gapOf, landing, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { woodNamed } from '../../parts/woods'
 import { withdrawal } from '../../physics/pilot'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { TIP_CLEAR, BITE, WORKING, OTHER_SCREW } from './screwLimits'
 
+const refs = {
+  screw: sizeRef('neck-screws', 'length'),
+  body: sizeRef('body', 'thickness'),
+  pocket: sizeRef('body', 'pocket.depth'),
+  heel: sizeRef('neck', 'heel.thickness'),
+}
+const PLATE = sizeRef('neck-screws', 'plate.thickness')
+
 /** Neck screws through body and plate into the heel: how far the tip stays from the board, how much thread bites. */
 export function neckScrewsJoint(build: Build): JudgedJoint {
   const d = datums(build)
-  const refs = {
-    screw: sizeRef('neck-screws', 'length'),
-    body: sizeRef('body', 'thickness'),
-    pocket: sizeRef('body', 'pocket.depth'),
-    heel: sizeRef('neck', 'heel.thickness'),
-  }
-  const plateRef = sizeRef('neck-screws', 'plate.thickness')
-  const plate = sizeOr(build, plateRef, 1.5, 0.5)
   return judged(build, {
     id: 'neck-screws',
     title: 'Neck screws in the heel',
     slots: ['neck-screws', 'body', 'neck'],
     at: pt((d.mouth + d.heelEnd) / 2, 0),
-    refs,
-    checks: (have) => {
-      const bite = gapOf([
-        [1, have.screw],
-        [-1, plate],
-        [-1, have.body],
-        [1, have.pocket],
-      ])
-      const tip = gapOf([
-        [1, have.heel],
-        [-1, have.screw],
-        [1, plate],
-        [1, have.body],
-        [-1, have.pocket],
-      ])
-      const reads = [...Object.values(refs), plateRef]
-      const wood = woodNamed(traitAt(build, 'neck', 'wood'))
-      const thread = valueAt(build, sizeRef('neck-screws', 'thread')) ?? 4.2
-      const holds = wood ? withdrawal(wood.density, thread, Math.max(0, likelyOf(bite))) / WORKING : undefined
-      const shorter = Math.floor(have.screw.value - (TIP_CLEAR - likelyOf(tip)) - landing(tip, OTHER_SCREW))
-      const longer = Math.ceil(BITE - likelyOf(bite) + landing(bite, OTHER_SCREW))
-      const fits = likelyOf(bite) - (have.screw.value - shorter)
-      return [
-        check({
-          id: 'tip',
-          label: 'Tip to the board’s face',
-          clearance: linear([[1, tip]], -TIP_CLEAR),
-          shown: tip,
-          bands: [
-            { upTo: -TIP_CLEAR, is: 'wont-go' },
-            { upTo: 0, is: 'tight' },
-            { upTo: Infinity, is: 'snug' },
-          ],
-          reads,
-          says: () =>
-            likelyOf(tip) < 0
-              ? `The screws are ${printMm(-likelyOf(tip), 1)} mm too long: they would come through the board.`
-              : `The tips stop ${printMm(likelyOf(tip), 1)} mm under the board’s face${holds ? `; each holds about ${Math.round(holds)} N` : ''}.`,
-          cures: ({ verdict }) =>
-            verdict === 'snug'
-              ? []
-              : [
-                  {
-                    id: 'short-neck-screws',
-                    job: `Take neck screws of ${shorter} mm or less.`,
-                    how: `They still bite ${printMm(Math.max(0, fits), 1)} mm. Or a thicker plate; never grind a tip and hope.`,
-                    gives: 'the screws',
-                    tools: [],
-                    plan: {
-                      slot: 'neck-screws',
-                      size: 'length',
-                      delta: shorter - have.screw.value,
-                      doubt: OTHER_SCREW,
-                    },
-                  },
-                ],
-        }),
-        check({
-          id: 'bite',
-          label: 'Thread in the heel',
-          clearance: linear([[1, bite]], -BITE),
-          shown: bite,
-          bands: [
-            { upTo: -6, is: 'wont-go' },
-            { upTo: 0, is: 'tight' },
-            { upTo: Infinity, is: 'snug' },
-          ],
-          reads,
-          says: () => `The screws bite ${printMm(likelyOf(bite), 1)} mm of the heel; ${BITE} is wanted.`,
-          cures: ({ verdict }) =>
-            verdict === 'snug'
-              ? []
-              : [
-                  {
-                    id: 'long-neck-screws',
-                    job: `Take neck screws ${longer} mm longer.`,
-                    how: 'Clearance holes in the body, so that they pull the neck in.',
-                    gives: 'the screws',
-                    tools: [],
-                    plan: { slot: 'neck-screws', size: 'length', delta: longer, doubt: OTHER_SCREW },
-                  },
-                ],
-        }),
-      ]
-    },
-    draw: (have) =>
+    draw: drawnOnceKnown(build, 'Neck screw from the back', refs, (have) =>
       screwStack(
         'Neck screw from the back',
         [
-          { label: 'plate', thickness: plate.value, role: 'metal' },
+          { label: 'plate', thickness: drawnAt(build, PLATE), role: 'metal' },
           { label: 'body under the pocket', thickness: have.body.value - have.pocket.value, role: 'body-wood' },
-          { label: 'heel', thickness: have.heel.value - 6, role: 'neck-wood' },
-          { label: 'board', thickness: 6, role: 'board' },
+          { label: 'heel', thickness: have.heel.value - drawnAt(build, BOARD), role: 'neck-wood' },
+          { label: 'board', thickness: drawnAt(build, BOARD), role: 'board' },
         ],
-        { length: have.screw.value, thread: valueAt(build, sizeRef('neck-screws', 'thread')) ?? 4.2 },
+        { length: have.screw.value, thread: drawnAt(build, sizeRef('neck-screws', 'thread')) },
       ),
+    ),
+    asks: [screwReach],
   })
+}
+const BOARD = sizeRef('neck', 'board.thickness')
+
+function screwReach(build: Build): Question[] {
+  const have = sizesIn(build, refs)
+  const plate = sizeIn(build, PLATE)
+  const bite = gapOf([
+    [1, have.screw],
+    [-1, plate],
+    [-1, have.body],
+    [1, have.pocket],
+  ])
+  const tip = gapOf([
+    [1, have.heel],
+    [-1, have.screw],
+    [1, plate],
+    [1, have.body],
+    [-1, have.pocket],
+  ])
+  const wood = woodNamed(traitIn(build, 'neck', 'wood'))
+  const thread = drawnAt(build, sizeRef('neck-screws', 'thread'))
+  const holds = wood ? withdrawal(wood.density, thread, Math.max(0, likelyOf(bite))) / WORKING : undefined
+  const shorter = Math.floor(have.screw.value - (TIP_CLEAR - likelyOf(tip)) - landing(tip, OTHER_SCREW))
+  const longer = Math.ceil(BITE - likelyOf(bite) + landing(bite, OTHER_SCREW))
+  const fits = likelyOf(bite) - (have.screw.value - shorter)
+  return [
+    {
+      id: 'tip',
+      label: 'Tip to the board’s face',
+      clearance: linear([[1, tip]], -TIP_CLEAR),
+      shown: tip,
+      bands: [
+        { upTo: -TIP_CLEAR, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      says: () =>
+        likelyOf(tip) < 0
+          ? `The screws are ${printMm(-likelyOf(tip), 1)} mm too long: they would come through the board.`
+          : `The tips stop ${printMm(likelyOf(tip), 1)} mm under the board’s face${holds ? `; each holds about ${Math.round(holds)} N` : ''}.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'short-neck-screws',
+                job: `Take neck screws of ${shorter} mm or less.`,
+                how: `They still bite ${printMm(Math.max(0, fits), 1)} mm. Or a thicker plate; never grind a tip and hope.`,
+                gives: 'the screws',
+                tools: [],
+                plan: {
+                  slot: 'neck-screws',
+                  size: 'length',
+                  delta: shorter - have.screw.value,
+                  doubt: OTHER_SCREW,
+                },
+              },
+            ],
+    },
+    {
+      id: 'bite',
+      label: 'Thread in the heel',
+      clearance: linear([[1, bite]], -BITE),
+      shown: bite,
+      bands: [
+        { upTo: -6, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      says: () => `The screws bite ${printMm(likelyOf(bite), 1)} mm of the heel; ${BITE} is wanted.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'long-neck-screws',
+                job: `Take neck screws ${longer} mm longer.`,
+                how: 'Clearance holes in the body, so that they pull the neck in.',
+                gives: 'the screws',
+                tools: [],
+                plan: { slot: 'neck-screws', size: 'length', delta: longer, doubt: OTHER_SCREW },
+              },
+            ],
+    },
+  ]
 }

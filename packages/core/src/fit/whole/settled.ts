@@ -1,12 +1,12 @@
-import { check, type Check } from '../../judge/joint'
+import type { Cure, Question } from '../../judge/joint'
 import type { Class } from '../../judge/verdict'
 import { certain } from '../../quantity/distribution'
 
 /** Joints that measure nothing: something is so or is not. */
 
 /** A check that is settled by looking: +1 when it goes, -1 when it does not. */
-export function settled(id: string, label: string, goes: boolean, otherwise: Class, says: string, cures: Check['cures'] = []): Check {
-  return check({
+export function settled(id: string, label: string, goes: boolean, otherwise: Class, says: string, cures: Cure[] = []): Question {
+  return {
     id,
     label,
     clearance: certain(goes ? 1 : -1),
@@ -15,8 +15,7 @@ export function settled(id: string, label: string, goes: boolean, otherwise: Cla
       { upTo: 0, is: otherwise },
       { upTo: Infinity, is: 'snug' },
     ],
-    reads: [],
     says: () => says,
     cures: () => (goes ? [] : cures),
-  })
+  }
 }

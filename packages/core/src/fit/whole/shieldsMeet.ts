@@ -5,8 +5,9 @@ import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { jointOf, type JointBase } from '../../judge/assemble'
-import { type JudgedJoint } from '../../judge/joint'
+import { judged } from '../../judge/assemble'
+import { type JudgedJoint, type Question } from '../../judge/joint'
+import { traitIn } from '../../judge/known'
 import { settled } from './settled'
 
 /** Foil on the guard and lining in the cavity are one box only when they touch. */
@@ -15,8 +16,7 @@ export function shieldsMeetJoint(build: Build): JudgedJoint {
   const cavity = traitAt(build, 'body', 'shield') ?? 'none'
   const guard = traitAt(build, 'guard', 'shield') ?? 'none'
   const tab = traitAt(build, 'shielding', 'tab') === 'tab'
-  const closed = cavity !== 'none' && guard !== 'none' && tab
-  const base: JointBase = {
+  return judged(build, {
     id: 'shields-meet',
     title: 'Shields make one box',
     slots: ['shielding', 'guard', 'body'],
@@ -45,33 +45,39 @@ export function shieldsMeetJoint(build: Build): JudgedJoint {
           ...(tab ? [{ mark: 'line', role: 'hot', points: [pt(41, -1.2), pt(41, 0)] } as Mark] : []),
         ],
         [
-          { label: 'Cavity lined with', value: cavity },
-          { label: 'Guard backed with', value: guard },
+          { label: 'Cavity lined with', value: traitAt(build, 'body', 'shield') ?? 'not said' },
+          { label: 'Guard backed with', value: traitAt(build, 'guard', 'shield') ?? 'not said' },
           { label: 'Joined by a tab', value: tab ? 'yes' : 'no' },
         ],
       ),
-  }
+    asks: [boxClosed],
+  })
+}
+
+function boxClosed(build: Build): Question {
+  const cavity = traitIn(build, 'body', 'shield')
+  const guard = traitIn(build, 'guard', 'shield')
+  const tab = traitIn(build, 'shielding', 'tab') === 'tab'
+  const closed = cavity !== 'none' && guard !== 'none' && tab
   const lacks = [
     cavity === 'none' ? 'the cavity is not lined' : '',
     guard === 'none' ? 'the guard’s back is bare' : '',
     tab ? '' : 'nothing joins the two',
   ].filter(Boolean)
-  return jointOf(build, base, [
-    settled(
-      'closed',
-      'Box closed',
-      closed,
-      'tight',
-      closed ? 'Cavity and guard are one box; check it: foil to jack sleeve under 1 ohm.' : `The box is open: ${lacks.join(', ')}.`,
-      [
-        {
-          id: 'join-shields',
-          job: 'Line both and join them: a tab of foil folded over the cavity’s edge, or a wire.',
-          how: 'Each part keeps its own ground wire; foil alone is fragile. A long unscreened run hums more than an unlined cavity.',
-          gives: 'nothing',
-          tools: ['foil', 'soldering iron'],
-        },
-      ],
-    ),
-  ])
+  return settled(
+    'closed',
+    'Box closed',
+    closed,
+    'tight',
+    closed ? 'Cavity and guard are one box; check it: foil to jack sleeve under 1 ohm.' : `The box is open: ${lacks.join(', ')}.`,
+    [
+      {
+        id: 'join-shields',
+        job: 'Line both and join them: a tab of foil folded over the cavity’s edge, or a wire.',
+        how: 'Each part keeps its own ground wire; foil alone is fragile. A long unscreened run hums more than an unlined cavity.',
+        gives: 'nothing',
+        tools: ['foil', 'soldering iron'],
+      },
+    ],
+  )
 }

@@ -1,21 +1,23 @@
 import type { Build } from '../../document/build'
-import { sizeRef, traitAt, valueAt } from '../../document/read'
+import { sizeRef, traitAt } from '../../document/read'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { jointOf, type JointBase } from '../../judge/assemble'
-import { type JudgedJoint } from '../../judge/joint'
+import { judged } from '../../judge/assemble'
+import { type JudgedJoint, type Question } from '../../judge/joint'
+import { drawnAt, traitIn } from '../../judge/known'
 import { settled } from './settled'
+
+const KEY = sizeRef('neck', 'truss.key')
 
 /** Can the truss tool reach its nut, with room to swing? */
 export function trussAccessJoint(build: Build): JudgedJoint {
   const d = datums(build)
   const heel = traitAt(build, 'neck', 'truss') === 'heel'
   const notch = traitAt(build, 'body', 'notch') === 'yes'
-  const goes = !heel || notch
-  const key = valueAt(build, sizeRef('neck', 'truss.key')) ?? 4
-  const base: JointBase = {
+  const key = drawnAt(build, KEY)
+  return judged(build, {
     id: 'truss-access',
     title: 'Truss tool reaches its nut',
     slots: ['neck', 'body'],
@@ -38,27 +40,32 @@ export function trussAccessJoint(build: Build): JudgedJoint {
             ],
         [{ label: 'Tool across flats', value: `${key} mm` }],
       ),
-  }
-  return jointOf(build, base, [
-    settled(
-      'access',
-      'Way for the tool',
-      goes,
-      'wont-go',
-      !heel
-        ? `The truss nut sits at the headstock; a ${key} mm tool reaches it under its cover.`
-        : notch
-          ? 'The body has its notch; the tool swings.'
-          : 'The truss nut sits at the heel and the body has no notch: the neck would have to come off for every turn.',
-      [
-        {
-          id: 'cut-notch',
-          job: `Cut a notch ${Math.ceil(2 * key + 4)} mm wide and 26 mm long at the pocket’s end.`,
-          how: 'Drill and chisel before any finish; keep clear of the neck pickup’s route; the guard may need the same.',
-          gives: 'body',
-          tools: ['drill', 'chisel'],
-        },
-      ],
-    ),
-  ])
+    asks: [access],
+  })
+}
+
+function access(build: Build): Question {
+  const heel = traitIn(build, 'neck', 'truss') === 'heel'
+  const notch = heel && traitIn(build, 'body', 'notch') === 'yes'
+  const key = drawnAt(build, KEY)
+  return settled(
+    'access',
+    'Way for the tool',
+    !heel || notch,
+    'wont-go',
+    !heel
+      ? `The truss nut sits at the headstock; a ${key} mm tool reaches it under its cover.`
+      : notch
+        ? 'The body has its notch; the tool swings.'
+        : 'The truss nut sits at the heel and the body has no notch: the neck would have to come off for every turn.',
+    [
+      {
+        id: 'cut-notch',
+        job: `Cut a notch ${Math.ceil(2 * key + 4)} mm wide and 26 mm long at the pocket’s end.`,
+        how: 'Drill and chisel before any finish; keep clear of the neck pickup’s route; the guard may need the same.',
+        gives: 'body',
+        tools: ['drill', 'chisel'],
+      },
+    ],
+  )
 }

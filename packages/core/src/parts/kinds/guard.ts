@@ -7,7 +7,11 @@ const opening = <P extends string>(place: P, name: string) =>
     [`opening.${place}.length`]: mm(`${name} opening, along the strings`, 10, 130),
     [`opening.${place}.width`]: mm(`${name} opening, across`, 40, 140),
     [`opening.${place}.radius`]: mm(`${name} opening, corner radius`, 0, 15),
-    [`opening.${place}.side`]: mm(`${name} opening, beside the centre line`, -20, 20, { how: 'its middle, bass side positive; usually 0' }),
+    [`opening.${place}.side`]: mm(`${name} opening, beside the centre line`, -20, 20, {
+      usual: 0,
+      found: [-1, 1],
+      how: 'its middle, bass side positive; usually 0',
+    }),
   }) as Record<`opening.${P}.${'centre' | 'length' | 'width' | 'radius' | 'side'}`, SizeSpec>
 
 const place = (name: string) =>

@@ -2,9 +2,19 @@ import { defineKind, mm, sized, type SizeSpec } from '../kind'
 
 type Row = Record<`gauge.${number}` | `core.${number}`, SizeSpec>
 const rows: Row = {}
+/** Thinnest and thickest of each string in the sets there are, guitar to bass, mm. [practice, from memory] */
+const FOUND: readonly (readonly [number, number])[] = [
+  [0.2, 1.2],
+  [0.25, 1.6],
+  [0.33, 2.2],
+  [0.45, 2.8],
+  [0.6, 3.5],
+  [0.8, 1.8],
+]
+const WIDEST = [0.18, 3.5] as const
 for (let n = 1; n <= 12; n++) {
-  rows[`gauge.${n}`] = mm(`String ${n}, gauge`, 0.15, 3.5, n <= 4 ? { required: true } : {})
-  rows[`core.${n}`] = mm(`String ${n}, core of a wound string`, 0.15, 1.5)
+  rows[`gauge.${n}`] = mm(`String ${n}, gauge`, 0.15, 3.5, { found: FOUND[n - 1] ?? WIDEST, ...(n <= 4 ? { required: true } : {}) })
+  rows[`core.${n}`] = mm(`String ${n}, core of a wound string`, 0.15, 1.5, { optional: true, found: [0.25, 0.75], how: 'left out of a plain string' })
 }
 
 /** A set of strings, 1 the highest. A string with a core size is wound. */
@@ -12,7 +22,7 @@ export const strings = defineKind({
   kind: 'strings',
   label: 'String set',
   trade: 'hardware',
-  sizes: { wound: sized('count', 'Wound strings', 0, 12), ...rows },
+  sizes: { wound: sized('count', 'Wound strings', 0, 12, { optional: true, how: 'where the cores are not given' }), ...rows },
   traits: {
     wrap: {
       label: 'Wrap',

@@ -1,0 +1,73 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../document/build'
+import { specAt } from '../document/read'
+import { anyBuild, untold } from '../testing/anyBuild'
+import { JOINT_KINDS } from './findJoints'
+import { existsIn } from './kind'
+
+/** One joint of a build, one thing it was judged by taken away, and the joint again. */
+const cases = fc.record({ build: anyBuild, kind: fc.nat(), taken: fc.nat() })
+
+function judgedTwice({ build, kind, taken }: { build: Build; kind: number; taken: number }) {
+  const here = JOINT_KINDS.filter((k) => existsIn(k, build))
+  const k = here[kind % here.length]!
+  const before = k.find(build)
+  const known = [
+    ...before.reads
+      // What is left out where there is none is known to be none.
+      .filter((r) => !specAt(r).optional && build.parts[r.slot]?.sizes[r.size] && build.parts[r.slot]!.sizes[r.size]!.known !== 'assumed')
+      .map((r) => ['sizes', r.slot, r.size] as const),
+    ...before.slots.flatMap((slot) => Object.keys(build.parts[slot]?.traits ?? {}).map((trait) => ['traits', slot, trait] as const)),
+  ]
+  if (!known.length) return undefined
+  const [what, slot, name] = known[taken % known.length]!
+  const less = untold(build, what, slot, name)
+  return { before, after: k.find(less), exists: existsIn(k, less), took: `${slot}/${name}` }
+}
+
+describe('less known never reads better', () => {
+  it('taking a size or trait away leaves each check as it was, or untold; what it lacks is named', () => {
+    let untoldNow = 0
+    fc.assert(
+      fc.property(cases, (c) => {
+        const twice = judgedTwice(c)
+        if (!twice) return
+        const { before, after, took } = twice
+        for (const check of after.checks) {
+          const was = before.checks.find((b) => b.id === check.id)
+          const at = `${before.id}/${check.id} without ${took}`
+          if (check.raw.verdict === 'cant-tell') {
+            if (was && was.raw.verdict !== 'cant-tell') {
+              untoldNow++
+              const named = [...check.unknown.map((r) => `${r.slot}/${r.size}`), ...check.untold.map((t) => `${t.slot}/${t.trait}`)]
+              expect(named, at).toContain(took)
+            }
+          } else if (was) expect(check.raw.verdict, at).toBe(was.raw.verdict)
+        }
+        // A check may only vanish where the parts are such that it cannot exist.
+        for (const was of before.checks.filter((b) => b.raw.verdict === 'tight' || b.raw.verdict === 'wont-go'))
+          expect(
+            after.checks.map((a) => a.id),
+            `${before.id}/${was.id} without ${took}`,
+          ).toContain(was.id)
+      }),
+      { numRuns: 5_000 },
+    )
+    expect(untoldNow).toBeGreaterThan(500)
+  })
+  it('a joint is snug only when every check of it is, raw and known', () => {
+    fc.assert(
+      fc.property(cases, ({ build, kind }) => {
+        const here = JOINT_KINDS.filter((k) => existsIn(k, build))
+        const joint = here[kind % here.length]!.find(build)
+        if (joint.verdict === 'snug') for (const c of joint.checks) expect(c.raw.verdict, `${joint.id}/${c.id}`).toBe('snug')
+        if (joint.verdict === 'cant-tell')
+          expect(joint.missing.length + joint.untold.length + Number(joint.settles !== undefined)).toBeGreaterThan(0)
+        const fault = joint.checks.find((c) => c.raw.verdict === 'wont-go') ?? joint.checks.find((c) => c.raw.verdict === 'tight')
+        if (fault) expect(joint.verdict, joint.id).toBe(fault.raw.verdict)
+      }),
+      { numRuns: 5_000 },
+    )
+  })
+})

@@ -1,0 +1,112 @@
+import { specAt, type SizeRef } from '../document/read'
+import { bandOf } from '../parts/kind'
+import { meanOf } from '../quantity/distribution'
+import type { Question } from './joint'
+import type { Class, Judgement } from './verdict'
+
+/** What one check turned out to be under one supposition after another. */
+export interface Found {
+  question: Question
+  seen: Judgement[]
+  coated: Judgement[]
+  /** Not asked under every answer. */
+  absent: boolean
+  /** Its clearance may lie in more than one class, by what the sizes may be. */
+  crosses: boolean
+  /** Unknown sizes that move its clearance. */
+  moved: Set<string>
+}
+
+/** The class all agree on. */
+export const agreed = (seen: readonly Judgement[]): Class | undefined => {
+  const [first] = seen
+  return first && first.verdict !== 'cant-tell' && seen.every((j) => j.verdict === first.verdict) ? first.verdict : undefined
+}
+
+type AskAt = (sizes: ReadonlyMap<string, number>) => readonly Question[]
+type Ends = Map<string, { low: number; high: number }>
+
+/**
+ * Asks with every unknown size at both ends of its band, one by one, and with all of them where they are worst and best together. Where
+ * the clearance is a straight line in each, that is all there is to it. Where it bends in one size, its highest and lowest are searched
+ * for; where it bends in several, whether it crosses a limit somewhere between is not decided, and so it may.
+ * @param open whether any check is still of one class; nothing more need be asked when none is
+ */
+export function acrossBands(found: Map<string, Found>, unknown: ReadonlyMap<string, SizeRef>, ask: AskAt, open: () => boolean): void {
+  const middle = meansOf(ask(new Map()))
+  const ends = new Map<string, Ends>()
+  for (const [key, ref] of unknown) {
+    if (!open()) return
+    const band = bandOf(specAt(ref))
+    const [low, high] = [meansOf(ask(new Map([[key, band.low]]))), meansOf(ask(new Map([[key, band.high]])))]
+    for (const id of middle.keys()) {
+      const [l, h] = [low.get(id), high.get(id)]
+      if (l === undefined || h === undefined || (l === h && l === middle.get(id))) continue
+      ends.set(id, (ends.get(id) ?? new Map()).set(key, { low: l, high: h }))
+      found.get(id)?.moved.add(key)
+    }
+  }
+  for (const [id, of] of ends) {
+    if (!open()) return
+    const f = found.get(id)!
+    const range = corners(id, of, unknown, middle.get(id)!, ask)
+    const [only] = of.size === 1 ? [...of.keys()] : []
+    if (range.straight || only) {
+      const searched = range.straight ? [] : [-1, 1].map((sign) => farthest(id, only!, unknown.get(only!)!, sign as 1 | -1, ask))
+      f.crosses ||= crossed(f.question, Math.min(range.low, ...searched), Math.max(range.high, ...searched))
+    } else f.crosses = true
+  }
+}
+
+const meansOf = (questions: readonly Question[]) => new Map(questions.map((q) => [q.id, meanOf(q.clearance)]))
+
+/** The clearance with all unknown sizes at the ends that make it least, and most; and whether it is a straight line in each of them. */
+function corners(
+  id: string,
+  ends: Ends,
+  unknown: ReadonlyMap<string, SizeRef>,
+  middle: number,
+  ask: AskAt,
+): { low: number; high: number; straight: boolean } {
+  const at = (most: boolean) => {
+    const sizes = new Map(
+      [...ends].map(([key, e]) => [key, bandOf(specAt(unknown.get(key)!))[e.low < e.high === most ? 'high' : 'low']] as const),
+    )
+    return meansOf(ask(sizes)).get(id) ?? NaN
+  }
+  const [low, high] = [at(false), at(true)]
+  const swing = [...ends.values()].reduce((sum, e) => sum + Math.abs(e.high - e.low) / 2, 0)
+  const near = (a: number, b: number) => Math.abs(a - b) <= 1e-6 * (1 + swing)
+  const straight =
+    [...ends.values()].every((e) => near((e.low + e.high) / 2, middle)) && near(low, middle - swing) && near(high, middle + swing)
+  return { low, high, straight }
+}
+
+/** Is there a limit between two classes inside the range? */
+const crossed = ({ bands }: Question, low: number, high: number): boolean =>
+  bands.some((b, i) => b.upTo > low && b.upTo < high && bands[i + 1] && bands[i + 1]!.is !== b.is)
+
+const GOLDEN = (Math.sqrt(5) - 1) / 2
+const SEARCHES = 40
+
+/** The highest (sign 1) or lowest clearance over one size's band. [published: Kiefer 1953, golden section, from memory] */
+function farthest(id: string, key: string, ref: SizeRef, sign: 1 | -1, ask: AskAt): number {
+  let { low, high } = bandOf(specAt(ref))
+  const reckon = (value: number) => sign * (meansOf(ask(new Map([[key, value]]))).get(id) ?? -Infinity)
+  let [a, b] = [high - GOLDEN * (high - low), low + GOLDEN * (high - low)]
+  let [fa, fb] = [reckon(a), reckon(b)]
+  for (let i = 0; i < SEARCHES; i++) {
+    if (fa > fb) {
+      high = b
+      ;[b, fb] = [a, fa]
+      a = high - GOLDEN * (high - low)
+      fa = reckon(a)
+    } else {
+      low = a
+      ;[a, fa] = [b, fb]
+      b = low + GOLDEN * (high - low)
+      fb = reckon(b)
+    }
+  }
+  return sign * Math.max(fa, fb)
+}

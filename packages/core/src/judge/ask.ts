@@ -1,0 +1,177 @@
+import type { Build } from '../document/build'
+import { specAt, type SizeRef } from '../document/read'
+import { KINDS } from '../parts/kinds/index'
+import { slotSpec } from '../parts/slots'
+import { bandOf } from '../parts/kind'
+import type { Size } from '../quantity/size'
+import { completed, keyOf, nothingNoted, type Noted, type TraitRef } from './completed'
+import type { Check, Question } from './joint'
+import { judgeAt } from './joint'
+import { acrossBands, agreed, type Found } from './acrossBands'
+import { doubtSays, supposedSays } from './doubtWords'
+import { CLASSES, type Judgement } from './verdict'
+
+/**
+ * One or more checks, asked of a build in which everything that can be known of its parts has an answer. It returns nothing where such a
+ * check cannot exist for these parts; never because something is not known.
+ */
+export type Ask = (build: Build) => Question | readonly Question[] | undefined
+
+/** More ways to answer the untold traits than this are not all gone through; the check then is never sure that it goes. */
+const MOST_WAYS = 48
+
+/** Answers to what is not known, by size and by trait. */
+interface Way {
+  sizes: ReadonlyMap<string, number>
+  traits: ReadonlyMap<string, string>
+}
+const NOTHING_SAID: Way = { sizes: new Map(), traits: new Map() }
+
+/** Asks checks of one build, again and again, under whatever is supposed for what is not known. */
+export class Asker {
+  private readonly note = { noted: nothingNoted() }
+  private readonly base: Build
+
+  constructor(private readonly build: Build) {
+    this.base = this.under(NOTHING_SAID)
+  }
+
+  /**
+   * Judges what is asked. A class stands when every answer the parts may give to what is missing gives it: each size at both ends of the
+   * widest band such parts are found in, each trait at each of its options. Otherwise nobody can tell.
+   */
+  judge(ask: Ask): Check[] {
+    const { questions, noted } = this.run(ask, this.base)
+    if (!noted.sizes.size && !noted.traits.size) return questions.map((q) => checkOf(q, judgeAt(q, 0), noted))
+    return this.supposing(ask, questions, noted)
+  }
+
+  private under(way: Way): Build {
+    return completed(this.build, { size: (ref) => sizeUnder(way, ref), trait: (ref) => traitUnder(way, ref) }, this.note)
+  }
+
+  private run(ask: Ask, build: Build): { questions: readonly Question[]; noted: Noted } {
+    this.note.noted = nothingNoted()
+    const asked = ask(build)
+    const questions = asked === undefined ? [] : Array.isArray(asked) ? (asked as readonly Question[]) : [asked as Question]
+    return { questions, noted: this.note.noted }
+  }
+
+  private supposing(ask: Ask, first: readonly Question[], noted: Noted): Check[] {
+    const found = new Map<string, Found>()
+    let runs = 0
+    /** Asks once more under other suppositions, and takes note of what it then is. */
+    const meet = (questions: readonly Question[]): void => {
+      for (const q of questions) {
+        const at = found.get(q.id) ?? { question: q, seen: [], coated: [], absent: runs > 0, crosses: false, moved: new Set<string>() }
+        at.seen.push(judgeAt(q, 0))
+        if (q.coats !== undefined) at.coated.push(judgeAt(q, q.coats))
+        found.set(q.id, at)
+      }
+      for (const [id, at] of found) if (!questions.some((q) => q.id === id)) at.absent = true
+      runs++
+    }
+    const under = (way: Way): readonly Question[] => {
+      const got = this.run(ask, this.under(way))
+      takeIn(noted, got.noted)
+      meet(got.questions)
+      return got.questions
+    }
+    meet(first)
+    const { ways, all } = allWays(noted, (traits) => void under({ sizes: NOTHING_SAID.sizes, traits }))
+    const open = () => [...found.values()].some((f) => agreed(f.seen) !== undefined || agreed(f.coated) !== undefined)
+    for (const traits of noted.sizes.size ? ways : [])
+      if (open()) acrossBands(found, noted.sizes, (sizes) => under({ sizes, traits }), open)
+    return [...found.values()].map(({ question, seen, coated, absent, crosses, moved }) =>
+      checkOf(question, merged(seen, all && !crosses, absent || crosses), noted, {
+        ...(coated.length ? { coated: merged(coated, all && !crosses, absent || crosses) } : {}),
+        moved: [...moved].map((key) => noted.sizes.get(key)!),
+      }),
+    )
+  }
+}
+
+/** Every way the untold traits may be answered; more traits may be asked for on the way. */
+function allWays(noted: Noted, meet: (traits: ReadonlyMap<string, string>) => void): { ways: ReadonlyMap<string, string>[]; all: boolean } {
+  const ways: ReadonlyMap<string, string>[] = []
+  let all = true
+  for (let before = -1; before !== noted.traits.size;) {
+    before = noted.traits.size
+    const next = waysOf([...noted.traits.values()])
+    all = next.all
+    for (const traits of next.ways) {
+      if (ways.some((w) => sameMap(w, traits))) continue
+      ways.push(traits)
+      meet(traits)
+    }
+  }
+  return { ways: ways.length ? ways : [NOTHING_SAID.traits], all }
+}
+
+function takeIn(noted: Noted, more: Noted): void {
+  for (const [key, ref] of more.reads) noted.reads.set(key, ref)
+  for (const [key, ref] of more.sizes) noted.sizes.set(key, ref)
+  for (const [key, ref] of more.traits) noted.traits.set(key, ref)
+}
+
+const sameMap = (a: ReadonlyMap<string, string>, b: ReadonlyMap<string, string>) =>
+  a.size === b.size && [...a].every(([k, v]) => b.get(k) === v)
+
+function sizeUnder(way: Way, ref: SizeRef): Size {
+  const band = bandOf(specAt(ref))
+  const set = way.sizes.get(keyOf(ref))
+  if (set !== undefined) return { value: set, doubt: 0, known: 'assumed' }
+  return { value: (band.low + band.high) / 2, doubt: (band.high - band.low) / 2, known: 'assumed' }
+}
+
+const optionsOf = (ref: TraitRef): readonly string[] => KINDS[slotSpec(ref.slot).kind].traits[ref.trait]!.options.map(([value]) => value)
+const traitUnder = (way: Way, ref: TraitRef): string => way.traits.get(keyOf(ref)) ?? optionsOf(ref)[0]!
+
+/** Every way to answer the untold traits; where they are too many, each of them in turn beside the first options of the others. */
+function waysOf(traits: readonly TraitRef[]): { ways: ReadonlyMap<string, string>[]; all: boolean } {
+  const count = traits.reduce((n, t) => n * optionsOf(t).length, 1)
+  if (!traits.length) return { ways: [], all: true }
+  if (count > MOST_WAYS) {
+    const usual = traits.map((t) => [keyOf(t), optionsOf(t)[0]!] as const)
+    return { ways: traits.flatMap((t) => optionsOf(t).map((o) => new Map([...usual, [keyOf(t), o] as const]))), all: false }
+  }
+  let ways: Map<string, string>[] = [new Map()]
+  for (const t of traits) ways = ways.flatMap((w) => optionsOf(t).map((o) => new Map([...w, [keyOf(t), o] as const])))
+  return { ways, all: true }
+}
+
+/** One judgement out of those under every supposition. */
+function merged(seen: readonly Judgement[], all: boolean, absent: boolean): Judgement {
+  const chances = { snug: 0, loose: 0, tight: 0, 'wont-go': 0 }
+  for (const j of seen) for (const c of CLASSES) chances[c] += j.chances[c] / seen.length
+  const one = agreed(seen)
+  // Where the check might not even exist, a fault is not sure; nor is a good class where not every answer was tried.
+  const stands = one !== undefined && (one === 'snug' || one === 'loose' ? all : !absent)
+  return { verdict: stands ? one : 'cant-tell', chances }
+}
+
+function checkOf(q: Question, raw: Judgement, noted: Noted, more: { coated?: Judgement; moved?: readonly SizeRef[] } = {}): Check {
+  const open = raw.verdict === 'cant-tell'
+  const unknown = open ? [...noted.sizes.values()] : []
+  const untold = open ? [...noted.traits.values()] : []
+  const supposed = more.moved ?? []
+  const after = more.coated ?? (q.coats === undefined ? undefined : judgeAt(q, q.coats))
+  const cures = open ? [] : (q.cures?.(raw) ?? [])
+  return {
+    id: q.id,
+    label: q.label,
+    clearance: q.clearance,
+    ...(q.shown ? { shown: q.shown } : {}),
+    unit: q.unit ?? 'mm',
+    bands: q.bands,
+    reads: [...noted.reads.values()],
+    unknown,
+    untold,
+    raw,
+    ...(after ? { coated: after } : {}),
+    says: open ? doubtSays(q, raw, unknown, untold) : q.says(raw) + (raw.verdict === 'snug' ? '' : supposedSays(supposed)),
+    // An amount that hangs on a size nobody knows is not given: what would be cut by it cannot be put back.
+    cures: supposed.length ? cures.filter((c) => !c.plan) : cures,
+    ...(q.hearsay ? { hearsay: true } : {}),
+  }
+}

@@ -1,0 +1,48 @@
+import { nameOf, specAt, type SizeRef } from '../document/read'
+import { KINDS } from '../parts/kinds/index'
+import { bandOf, type SizeUnit } from '../parts/kind'
+import { slotSpec } from '../parts/slots'
+import { doubtOf, likelyOf } from '../quantity/distribution'
+import type { TraitRef } from './completed'
+import { signed, type Question } from './joint'
+import { CLASSES, VERDICT_WORD, type Judgement } from './verdict'
+
+const sizeName = (r: SizeRef) => `${nameOf(r).toLowerCase()} (${slotSpec(r.slot).label.toLowerCase()})`
+export const traitName = (r: TraitRef): string =>
+  `${KINDS[slotSpec(r.slot).kind].traits[r.trait]!.label.toLowerCase()} (${slotSpec(r.slot).label.toLowerCase()})`
+
+/** How many of what is missing are named in a sentence. */
+const NAMED = 3
+
+/** "Not known yet: grain (neck), fret crown (neck) and 2 more." */
+export function missingSays(sizes: readonly SizeRef[], traits: readonly TraitRef[]): string {
+  const names = [...traits.map(traitName), ...sizes.map(sizeName)]
+  const more = names.length > NAMED ? ` and ${names.length - NAMED} more` : ''
+  return `Not known yet: ${names.slice(0, NAMED).join(', ')}${more}.`
+}
+
+/** What is said of a check that cannot be told: what is not known, or between which classes the figures leave it. */
+export function doubtSays(q: Question, { chances }: Judgement, sizes: readonly SizeRef[], traits: readonly TraitRef[]): string {
+  if (q.lacks) return `Not known yet: ${q.lacks}.`
+  if (sizes.length || traits.length) return missingSays(sizes, traits)
+  if (q.hearsay) return q.hearsay
+  const of = q.shown ?? q.clearance
+  const unit = { mm: ' mm', deg: '°', count: '', MPa: ' MPa', none: '' }[q.unit ?? 'mm']
+  const figure = q.unit === 'none' ? '' : ` ${signed(likelyOf(of))} ±${doubtOf(of).toFixed(2)}${unit}`
+  const may = CLASSES.filter((c) => chances[c] >= 0.005)
+    .toSorted((a, b) => chances[b] - chances[a])
+    .map((c) => `${VERDICT_WORD[c]} (${Math.round(100 * chances[c])} %)`)
+  return `${q.label}:${figure} may be ${may.join(' or ')}.`
+}
+
+const UNIT: Record<SizeUnit, string> = { mm: ' mm', ohm: ' ohm', farad: ' F', henry: ' H', g: ' g', newton: ' N', deg: '°', count: '' }
+
+/** Said after a fault that is one whatever the unknown sizes are: how much it is hangs on them. */
+export function supposedSays(sizes: readonly SizeRef[]): string {
+  if (!sizes.length) return ''
+  const each = sizes.slice(0, NAMED).map((r) => {
+    const { low, high } = bandOf(specAt(r))
+    return `${sizeName(r)}, ${low} to ${high}${UNIT[specAt(r).unit]}`
+  })
+  return ` By how much hangs on what is not known yet: ${each.join('; ')}.`
+}

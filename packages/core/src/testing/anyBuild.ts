@@ -1,0 +1,106 @@
+import fc from 'fast-check'
+import type { Build } from '../document/build'
+import { specAt } from '../document/read'
+import { bandOf } from '../parts/kind'
+import { KINDS } from '../parts/kinds/index'
+import type { Part } from '../parts/part'
+import { SLOTS, slotSpec, type Slot } from '../parts/slots'
+import { aPart } from './bench'
+import { changed, fullBuild, without } from './fullBuild'
+
+/** Builds of every make: the one on which everything fits, turned into others by what differs between them. */
+const MAKES: readonly (() => Build)[] = [
+  fullBuild,
+  () => without(fullBuild(), 'guard'),
+  () => changed(withPart(fullBuild(), 'tailpiece', aTailpiece()), {}, { 'bridge/mount': 'post' }),
+  () => changed(withPart(withPart(fullBuild(), 'ferrules', FERRULES), 'harness', HARNESS), {}, { 'bridge/mount': 'string-through' }),
+  () => changed(fullBuild(), {}, { 'bridge/mount': 'screws', 'bridge/saddles': 'arched', 'body/build': 'semi-hollow' }),
+  () => changed(without(fullBuild(), 'guard'), {}, { 'bridge/mount': 'six-screw', 'switch/contacts': 'toggle-3' }),
+  () =>
+    changed(
+      withPart(fullBuild(), 'battery', aPart('battery', { length: 50 })),
+      {},
+      { 'bridge/mount': 'double-locking', 'nut/type': 'locking' },
+    ),
+  () => changed(withPart(fullBuild(), 'ring-neck', RING), {}, { 'pickup-neck/mount': 'ring', 'pickup-bridge/mount': 'body' }),
+]
+const withPart = (build: Build, slot: Slot, part: Part): Build => ({ ...build, parts: { ...build.parts, [slot]: part } })
+const aTailpiece = () =>
+  aPart(
+    'tailpiece',
+    { studDiameter: 11.5, studLength: 22, studSpacing: 82, height: 12, 'string.hole': 2 },
+    { type: 'stop', hand: 'either' },
+  )
+const FERRULES = aPart('ferrules', { count: 6, diameter: 8, length: 9, 'string.hole': 3.6 })
+const HARNESS = aPart('harness', { 'pot.pitch': 46, 'lead.length': 200, 'bushing.diameter': 9.4 }, { frame: 'free' })
+const RING = aPart('ring-neck', { length: 37, width: 70, radius: 2, 'height.neckSide': 4, 'height.bridgeSide': 5 }, { foot: 'flat' })
+
+/** Every size and trait a part of this build could have, as slot and name. */
+export const everySize = (build: Build): [Slot, string][] => everything(build, 'sizes')
+export const everyTrait = (build: Build): [Slot, string][] => everything(build, 'traits')
+const everything = (build: Build, what: 'sizes' | 'traits'): [Slot, string][] =>
+  SLOTS.flatMap(({ slot }) =>
+    build.parts[slot] ? Object.keys(KINDS[slotSpec(slot).kind][what]).map((name): [Slot, string] => [slot, name]) : [],
+  )
+
+/** The build without one size or trait. */
+export function untold(build: Build, what: 'sizes' | 'traits', slot: Slot, name: string): Build {
+  const { [name]: _, ...rest } = build.parts[slot]![what] as Record<string, never>
+  return { ...build, parts: { ...build.parts, [slot]: { ...build.parts[slot]!, [what]: rest } } }
+}
+
+/** How a size differs from the build on which everything fits: not at all, a little, or anything such a part is found with; or it is missing. */
+const edits = fc.oneof(
+  { weight: 6, arbitrary: fc.record({ near: fc.double({ min: -1.5, max: 1.5, noNaN: true }) }) },
+  { weight: 3, arbitrary: fc.record({ share: fc.double({ min: 0, max: 1, noNaN: true }) }) },
+  { weight: 2, arbitrary: fc.constant('missing' as const) },
+  { weight: 1, arbitrary: fc.constant('assumed' as const) },
+)
+
+/**
+ * A build of any make, its traits drawn from their options or left untold, some of its sizes moved, some missing. Every value lies within
+ * what such parts are found in.
+ */
+export const anyBuild: fc.Arbitrary<Build> = fc
+  .record({
+    make: fc.nat(MAKES.length - 1),
+    sizes: fc.array(fc.tuple(fc.nat(), edits), { maxLength: 14 }),
+    traits: fc.array(fc.tuple(fc.nat(), fc.nat(6)), { maxLength: 5 }),
+    doubt: fc.constantFrom(0, 0.02, 0.05, 0.3),
+    film: fc.constantFrom(false, true),
+  })
+  .map(({ make, sizes, traits, doubt, film }) => {
+    let build = MAKES[make]!()
+    const [sizeNames, traitNames] = [everySize(build), everyTrait(build)]
+    for (const [at, option] of traits) {
+      const [slot, trait] = traitNames[at % traitNames.length]!
+      const options = KINDS[slotSpec(slot).kind].traits[trait]!.options
+      const chosen = options[option]?.[0]
+      build = chosen ? withTrait(build, slot, trait, chosen) : untold(build, 'traits', slot, trait)
+    }
+    for (const [at, edit] of sizes) {
+      const [slot, size] = sizeNames[at % sizeNames.length]!
+      const now = build.parts[slot]!.sizes[size]
+      if (edit === 'missing') build = untold(build, 'sizes', slot, size)
+      else if (edit === 'assumed' ? now : true) {
+        const { low, high } = bandOf(specAt({ slot, size }))
+        const value =
+          edit === 'assumed' ? now!.value : 'near' in edit ? (now?.value ?? (low + high) / 2) + edit.near : low + edit.share * (high - low)
+        build = withSize(build, slot, size, {
+          value: Math.min(high, Math.max(low, value)),
+          doubt,
+          known: edit === 'assumed' ? 'assumed' : 'calipers',
+        })
+      }
+    }
+    return { ...build, finish: { ...build.finish, maskPocket: film } }
+  })
+
+const withSize = (build: Build, slot: Slot, name: string, size: Part['sizes'][string]): Build => ({
+  ...build,
+  parts: { ...build.parts, [slot]: { ...build.parts[slot]!, sizes: { ...build.parts[slot]!.sizes, [name]: size } } },
+})
+const withTrait = (build: Build, slot: Slot, name: string, told: string): Build => ({
+  ...build,
+  parts: { ...build.parts, [slot]: { ...build.parts[slot]!, traits: { ...build.parts[slot]!.traits, [name]: told } } },
+})
