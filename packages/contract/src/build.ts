@@ -33,12 +33,17 @@ class RoomDoc {
   @Between(5, 95, 'Highest humidity', ' %') high!: number
   @Between(5, 95, 'Humidity now', ' %') now!: number
 }
-class JobDoc {
+class EffectDoc {
   @IsIn(SLOT_NAMES, says('A job names a slot of the build.')) slot!: Slot
   @Length(1, 60, says('A job names a size.')) size!: string
   // In the unit of the size it changes: mostly millimetres, ohms where a pot is exchanged.
   @Between(-1e6, 1e6, 'A job’s amount') delta!: number
   @Between(0, 1e5, 'A job’s doubt') doubt!: number
+}
+class JobDoc extends EffectDoc {
+  @Optional()
+  @ListOf(each(EffectDoc), 'What else a job moves', { most: 12, each: 'sizes' })
+  also?: EffectDoc[]
   @Length(1, LIMITS.jobText, says(`A job’s words have at most ${LIMITS.jobText} letters.`)) text!: string
 }
 class CircuitDoc {

@@ -73,15 +73,24 @@ export interface MockupResult {
 }
 
 /** A planned cut, ream or packing: how much it changes one size and how surely. */
-export interface PlannedJob {
+/** What a job does to one size. */
+export interface JobEffect {
   slot: Slot
   size: string
   /** Change of the size, in its own unit. */
   delta: number
   /** 95 % half-width of how exactly it will be done, same unit. */
   doubt: number
+}
+
+export interface PlannedJob extends JobEffect {
+  /** What else it moves: a shim at the mouth tilts the neck and lifts it. */
+  also?: JobEffect[]
   text: string
 }
+
+/** Everything a job moves, what it is done for first. */
+export const effectsOf = (job: Omit<PlannedJob, 'text'>): JobEffect[] => [job, ...(job.also ?? [])]
 
 export interface CircuitChoice {
   scheme: 'two-humbuckers-and-single'

@@ -3,7 +3,7 @@ import type { Part } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
 import { printMm } from '../quantity/length'
 import { isMeasured, type Size } from '../quantity/size'
-import type { Build, PlannedJob } from './build'
+import { effectsOf, type Build, type JobEffect, type PlannedJob } from './build'
 import { edit, type Change, type Edit, type Json } from './change'
 import { enteredAt, specAt, type SizeRef } from './read'
 
@@ -15,9 +15,16 @@ export function setSize(build: Build, ref: SizeRef, size: Size): Change {
   const spec = specAt(ref)
   const before = enteredAt(build, ref)
   const was = before ? `${plain(before.value, spec.unit)} → ` : ''
-  const done = Object.entries(build.jobs)
-    .filter(([, job]) => job.slot === ref.slot && job.size === ref.size && before && before.value !== size.value)
-    .map(([id]) => edit(build, ['jobs', id], undefined))
+  const is = (effect: JobEffect) => effect.slot === ref.slot && effect.size === ref.size
+  const measured = before && before.value !== size.value ? Object.entries(build.jobs) : []
+  // What the job moved beside what it was for counts until it is measured itself.
+  const done = measured.flatMap(([id, job]) =>
+    is(job)
+      ? [edit(build, ['jobs', id], undefined)]
+      : job.also?.some(is)
+        ? [edit(build, ['jobs', id, 'also'], asJson(job.also.filter((effect) => !is(effect))))]
+        : [],
+  )
   // What the seller said is kept beside the first reading: the ground of a claim.
   const part = build.parts[ref.slot]
   const heard = before?.known === 'listed' && isMeasured(size.known) && part?.promised?.[ref.size] === undefined
@@ -56,7 +63,7 @@ export function removePart(build: Build, slot: Slot): Change {
 /** Jobs planned on a part leave with the part. */
 const jobsOn = (build: Build, slot: Slot): Edit[] =>
   Object.entries(build.jobs)
-    .filter(([, job]) => job.slot === slot)
+    .filter(([, job]) => effectsOf(job).some((effect) => effect.slot === slot))
     .map(([id]) => edit(build, ['jobs', id], undefined))
 
 export type PartField = 'name' | 'seller' | 'state' | 'price' | 'arrives' | 'colour' | 'metal' | 'note'

@@ -2,7 +2,7 @@ import type { Finding } from '../border/plain'
 import { whyNotValue } from '../parts/check'
 import { KINDS } from '../parts/kinds/index'
 import { slotSpec } from '../parts/slots'
-import type { Build } from './build'
+import { effectsOf, type Build } from './build'
 
 /**
  * Planned jobs add up: what they leave of a size must still be a size its kind can have, or every drawing and joint downstream
@@ -11,7 +11,8 @@ import type { Build } from './build'
 export function jobProblems(build: Build): Finding[] {
   const sums = new Map<string, number>()
   const problems: Finding[] = []
-  for (const [id, { slot, size, delta }] of Object.entries(build.jobs)) {
+  const effects = Object.entries(build.jobs).flatMap(([id, job]) => effectsOf(job).map((effect) => ({ id, ...effect })))
+  for (const { id, slot, size, delta } of effects) {
     const { kind } = slotSpec(slot)
     const spec = Object.hasOwn(KINDS[kind].sizes, size) ? KINDS[kind].sizes[size] : undefined
     if (!spec) {

@@ -3,7 +3,7 @@ import { KINDS, type SizeKey } from '../parts/kinds/index'
 import type { Part } from '../parts/part'
 import { isSlot, slotSpec, type KindOf, type Slot } from '../parts/slots'
 import type { Size } from '../quantity/size'
-import type { Build } from './build'
+import { effectsOf, type Build } from './build'
 
 /** Names one size of one chosen part. */
 export interface SizeRef {
@@ -31,11 +31,12 @@ export function enteredAt(build: Build, ref: SizeRef): Size | undefined {
 /** A size with the jobs planned on paper already done to it. */
 export function withJobs(build: Build, ref: SizeRef, entered: Size): Size {
   let { value, doubt } = entered
-  for (const job of Object.values(build.jobs)) {
-    if (job.slot !== ref.slot || job.size !== ref.size) continue
-    value += job.delta
-    doubt = Math.hypot(doubt, job.doubt)
-  }
+  for (const job of Object.values(build.jobs))
+    for (const effect of effectsOf(job)) {
+      if (effect.slot !== ref.slot || effect.size !== ref.size) continue
+      value += effect.delta
+      doubt = Math.hypot(doubt, effect.doubt)
+    }
   return { ...entered, value, doubt }
 }
 

@@ -1,4 +1,4 @@
-export { sideSetting, TRIAL_TILT } from './bridge/sideSetting'
+export { sideSetting, tiltJob, TRIAL_TILT } from './bridge/sideSetting'
 export * from './choose/benchTools'
 export * from './choose/bestSets'
 export * from './choose/chooseSets'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { actionAt, actionSet, afterTilt, saddleHeight, shimFor, SPARE, STRIP, stripFor, tiltFor } from './neckAngle'
+import { actionAt, actionSet, afterTilt, mouthLift, saddleHeight, shimFor, SPARE, STRIP, stripFor, tiltFor } from './neckAngle'
 
 const view = { board: 9.5, crown: 1.1, reach: 230, tilt: 0, nut: 0.5 }
 
@@ -57,6 +57,15 @@ describe('goals of a tilt', () => {
     expect(tiltFor(side, { reach: 'break', degrees: 10 })!.tilt).toBe(0)
     const { held: _, ...free } = side
     expect(tiltFor(free, { reach: 'break', degrees: 10 })).toBeUndefined()
+  })
+  it('forward it turns about the heel’s end: 1 mm down at the saddle is 0.49 mm under the mouth of a 76 mm heel 230 mm from it [physics]', () => {
+    // t = l x drop / (D - l) = 76 x 1 / 154 = 0.4935; the mouth is lifted by as much.
+    const long = { ...side, reach: 230, heel: 76 }
+    const a = tiltFor({ ...long, saddle: 20, low: 9, high: 19.5 }, { reach: 'least' })!
+    expect(a.saddle).toBeCloseTo(19, 9)
+    expect(a.shim).toBeCloseTo(0.4935, 4)
+    expect(mouthLift(76, a.tilt)).toBeCloseTo(0.4935, 4)
+    expect(mouthLift(76, 0.5)).toBe(0)
   })
   it('a bridge with hardly any range is set to its middle', () => {
     expect(tiltFor({ ...side, low: 12, high: 12.6 }, { reach: 'least' })!.saddle).toBeCloseTo(12.3, 9)

@@ -86,9 +86,15 @@ export interface TiltAnswer {
   breaks?: number
 }
 
+/** Back, the neck turns about the pocket's mouth; forward, by a shim at the mouth, about the heel's end, and is lifted there. [physics] */
+const leverOf = ({ reach, heel }: Pick<SideSetting, 'reach' | 'heel'>, tilt: number): number => (tilt < 0 ? reach - heel : reach)
+
+/** How far a shim at the mouth lifts the board there, mm; one at the end lifts nothing. [physics] */
+export const mouthLift = (heel: number, tilt: number): number => (tilt < 0 ? riseOver(heel, -tilt) : 0)
+
 /** What a tilt does. [physics] */
 export function afterTilt(s: SideSetting, tilt: number): TiltAnswer {
-  const saddle = s.saddle + riseOver(s.reach, tilt)
+  const saddle = s.saddle + riseOver(leverOf(s, tilt), tilt)
   return {
     tilt,
     shim: riseOver(s.heel, Math.abs(tilt)),
@@ -109,7 +115,7 @@ export const actionSet = (s: SideSetting, tilt: number, saddle: number): number 
  */
 export function tiltFor(s: SideSetting, goal: TiltGoal): TiltAnswer | undefined {
   const wanted = saddleFor(s, goal)
-  return wanted === undefined ? undefined : afterTilt(s, shimFor(wanted - s.saddle, s.reach, s.heel).tilt)
+  return wanted === undefined ? undefined : afterTilt(s, shimFor(wanted - s.saddle, leverOf(s, wanted - s.saddle), s.heel).tilt)
 }
 
 function saddleFor(s: SideSetting, goal: TiltGoal): number | undefined {

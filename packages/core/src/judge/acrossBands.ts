@@ -52,7 +52,7 @@ export function acrossBands(found: Map<string, Found>, unknown: ReadonlyMap<stri
     const range = corners(id, of, unknown, middle.get(id)!, ask)
     const [only] = of.size === 1 ? [...of.keys()] : []
     if (range.straight || only) {
-      const searched = range.straight ? [] : [-1, 1].map((sign) => farthest(id, only!, unknown.get(only!)!, sign as 1 | -1, ask))
+      const searched = range.straight ? [] : between(id, only!, unknown.get(only!)!, ask)
       f.crosses ||= crossed(f.question, Math.min(range.low, ...searched), Math.max(range.high, ...searched))
     } else f.crosses = true
   }
@@ -86,27 +86,37 @@ function corners(
 const crossed = ({ bands }: Question, low: number, high: number): boolean =>
   bands.some((b, i) => b.upTo > low && b.upTo < high && bands[i + 1] && bands[i + 1]!.is !== b.is)
 
+/** A step away from either end, as a share of the band, by which a hump or a hollow between them shows. */
+const STEP = 1e-4
+
+/** Highest and lowest of the clearance between the ends of one size's band; nothing where it only rises or only falls. */
+function between(id: string, key: string, ref: SizeRef, ask: AskAt): number[] {
+  const { low, high } = bandOf(specAt(ref))
+  const reckon = (value: number) => meansOf(ask(new Map([[key, value]]))).get(id) ?? NaN
+  const step = STEP * (high - low)
+  const [atLow, atHigh] = [Math.sign(reckon(low + step) - reckon(low)), Math.sign(reckon(high) - reckon(high - step))]
+  return atLow === atHigh && atLow !== 0 ? [] : [-1, 1].map((sign) => sign * highest((value) => sign * reckon(value), low, high))
+}
+
 const GOLDEN = (Math.sqrt(5) - 1) / 2
 const SEARCHES = 40
 
-/** The highest (sign 1) or lowest clearance over one size's band. [published: Kiefer 1953, golden section, from memory] */
-function farthest(id: string, key: string, ref: SizeRef, sign: 1 | -1, ask: AskAt): number {
-  let { low, high } = bandOf(specAt(ref))
-  const reckon = (value: number) => sign * (meansOf(ask(new Map([[key, value]]))).get(id) ?? -Infinity)
+/** The highest of a function with one hump. [published: Kiefer 1953, golden section, from memory] */
+function highest(f: (value: number) => number, low: number, high: number): number {
   let [a, b] = [high - GOLDEN * (high - low), low + GOLDEN * (high - low)]
-  let [fa, fb] = [reckon(a), reckon(b)]
+  let [fa, fb] = [f(a), f(b)]
   for (let i = 0; i < SEARCHES; i++) {
     if (fa > fb) {
       high = b
       ;[b, fb] = [a, fa]
       a = high - GOLDEN * (high - low)
-      fa = reckon(a)
+      fa = f(a)
     } else {
       low = a
       ;[a, fa] = [b, fb]
       b = low + GOLDEN * (high - low)
-      fb = reckon(b)
+      fb = f(b)
     }
   }
-  return sign * Math.max(fa, fb)
+  return Math.max(fa, fb)
 }

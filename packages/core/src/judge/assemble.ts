@@ -1,4 +1,4 @@
-import type { Build } from '../document/build'
+import { effectsOf, type Build } from '../document/build'
 import { sizesFor, type SizeRef } from '../document/read'
 import type { Drawing } from '../drawing/drawing'
 import { nothingYet } from '../drawing/sections'
@@ -11,6 +11,7 @@ import { keyOf } from './completed'
 import { missingSays } from './doubtWords'
 import { figureOf, type Check, type DetailTable, type JudgedJoint } from './joint'
 import { isWorse, worst } from './verdict'
+import { vetted } from './vet'
 
 export interface JointPlan {
   id: string
@@ -27,11 +28,8 @@ export interface JointPlan {
 /** Asks every check of a joint; the worst that is sure speaks for it. */
 export function judged(build: Build, { asks, ...base }: JointPlan): JudgedJoint {
   const asker = new Asker(build)
-  return jointOf(
-    build,
-    base,
-    asks.flatMap((ask) => asker.judge(ask)),
-  )
+  const asked = asks.map((ask) => ({ ask, checks: asker.judge(ask) }))
+  return jointOf(build, base, vetted(build, asked))
 }
 
 /** A joint of checks already judged. */
@@ -45,7 +43,7 @@ export function jointOf(build: Build, base: Omit<JointPlan, 'asks'>, checks: Che
   const untold = uniqueRefs(checks.flatMap((c) => c.untold))
   const settles = verdict === 'cant-tell' && speaker ? (missing[0] ?? mostSay(build, speaker.reads)) : undefined
   const planned = Object.entries(build.jobs)
-    .filter(([, job]) => reads.some((r) => r.slot === job.slot && r.size === job.size))
+    .filter(([, job]) => effectsOf(job).some((effect) => reads.some((r) => r.slot === effect.slot && r.size === effect.size)))
     .map(([id]) => id)
   return {
     tables: [],

@@ -151,7 +151,7 @@ describe('a check asked of parts of which not all is known', () => {
       (b: Parameters<typeof sizeIn>[0]) =>
         asks('x', reckon(sizeIn(b, thickness).value), sizeIn(b, thickness).doubt / 2, {
           bands,
-          cures: () => [{ ...cure('cut'), plan: { slot: 'body' as const, size: 'thickness', delta: 1, doubt: 0 } }, cure('buy')],
+          cures: () => [{ ...cure('cut'), plan: { slot: 'body' as const, size: 'thickness', delta: 18, doubt: 0 } }, cure('buy')],
         }),
     ],
   })

@@ -49,52 +49,66 @@ export function untold(build: Build, what: 'sizes' | 'traits', slot: Slot, name:
   return { ...build, parts: { ...build.parts, [slot]: { ...build.parts[slot]!, [what]: rest } } }
 }
 
+type Edit = { near: number } | { share: number } | 'missing' | 'assumed'
+
 /** How a size differs from the build on which everything fits: not at all, a little, or anything such a part is found with; or it is missing. */
-const edits = fc.oneof(
+const edits: fc.Arbitrary<Edit> = fc.oneof(
   { weight: 6, arbitrary: fc.record({ near: fc.double({ min: -1.5, max: 1.5, noNaN: true }) }) },
   { weight: 3, arbitrary: fc.record({ share: fc.double({ min: 0, max: 1, noNaN: true }) }) },
   { weight: 2, arbitrary: fc.constant('missing' as const) },
   { weight: 1, arbitrary: fc.constant('assumed' as const) },
 )
 
+const told = edits.filter((e) => typeof e === 'object')
+
 /**
  * A build of any make, its traits drawn from their options or left untold, some of its sizes moved, some missing. Every value lies within
  * what such parts are found in.
  */
-export const anyBuild: fc.Arbitrary<Build> = fc
-  .record({
-    make: fc.nat(MAKES.length - 1),
-    sizes: fc.array(fc.tuple(fc.nat(), edits), { maxLength: 14 }),
-    traits: fc.array(fc.tuple(fc.nat(), fc.nat(6)), { maxLength: 5 }),
-    doubt: fc.constantFrom(0, 0.02, 0.05, 0.3),
-    film: fc.constantFrom(false, true),
-  })
-  .map(({ make, sizes, traits, doubt, film }) => {
-    let build = MAKES[make]!()
-    const [sizeNames, traitNames] = [everySize(build), everyTrait(build)]
-    for (const [at, option] of traits) {
-      const [slot, trait] = traitNames[at % traitNames.length]!
-      const options = KINDS[slotSpec(slot).kind].traits[trait]!.options
-      const chosen = options[option]?.[0]
-      build = chosen ? withTrait(build, slot, trait, chosen) : untold(build, 'traits', slot, trait)
-    }
-    for (const [at, edit] of sizes) {
-      const [slot, size] = sizeNames[at % sizeNames.length]!
-      const now = build.parts[slot]!.sizes[size]
-      if (edit === 'missing') build = untold(build, 'sizes', slot, size)
-      else if (edit === 'assumed' ? now : true) {
-        const { low, high } = bandOf(specAt({ slot, size }))
-        const value =
-          edit === 'assumed' ? now!.value : 'near' in edit ? (now?.value ?? (low + high) / 2) + edit.near : low + edit.share * (high - low)
-        build = withSize(build, slot, size, {
-          value: Math.min(high, Math.max(low, value)),
-          doubt,
-          known: edit === 'assumed' ? 'assumed' : 'calipers',
-        })
+export const anyBuild = buildsWith(edits, 6, 14)
+/** The same with nothing taken away: what is off is off by a little or by much, and known. */
+export const knownBuild = buildsWith(told, 1, 60)
+
+function buildsWith(edit: fc.Arbitrary<Edit>, lastOption: number, most: number): fc.Arbitrary<Build> {
+  return fc
+    .record({
+      make: fc.nat(MAKES.length - 1),
+      sizes: fc.array(fc.tuple(fc.nat(), edit), { maxLength: most, size: 'max' }),
+      traits: fc.array(fc.tuple(fc.nat(), fc.nat(lastOption)), { maxLength: 5 }),
+      doubt: fc.constantFrom(0, 0.02, 0.05, 0.3),
+      film: fc.constantFrom(false, true),
+    })
+    .map(({ make, sizes, traits, doubt, film }) => {
+      let build = MAKES[make]!()
+      const [sizeNames, traitNames] = [everySize(build), everyTrait(build)]
+      for (const [at, option] of traits) {
+        const [slot, trait] = traitNames[at % traitNames.length]!
+        const options = KINDS[slotSpec(slot).kind].traits[trait]!.options
+        const chosen = options[option]?.[0]
+        build = chosen ? withTrait(build, slot, trait, chosen) : untold(build, 'traits', slot, trait)
       }
-    }
-    return { ...build, finish: { ...build.finish, maskPocket: film } }
-  })
+      for (const [at, edit] of sizes) {
+        const [slot, size] = sizeNames[at % sizeNames.length]!
+        const now = build.parts[slot]!.sizes[size]
+        if (edit === 'missing') build = untold(build, 'sizes', slot, size)
+        else if (edit === 'assumed' ? now : true) {
+          const { low, high } = bandOf(specAt({ slot, size }))
+          const value =
+            edit === 'assumed'
+              ? now!.value
+              : 'near' in edit
+                ? (now?.value ?? (low + high) / 2) + edit.near
+                : low + edit.share * (high - low)
+          build = withSize(build, slot, size, {
+            value: Math.min(high, Math.max(low, value)),
+            doubt,
+            known: edit === 'assumed' ? 'assumed' : 'calipers',
+          })
+        }
+      }
+      return { ...build, finish: { ...build.finish, maskPocket: film } }
+    })
+}
 
 const withSize = (build: Build, slot: Slot, name: string, size: Part['sizes'][string]): Build => ({
   ...build,

@@ -1,8 +1,10 @@
 import {
   dropJob,
   enteredAt,
+  KINDS,
   planJob,
   setSize,
+  setTrait,
   slotSpec,
   specAt,
   VERDICT_WORD,
@@ -18,6 +20,7 @@ import { useShallow } from 'zustand/react/shallow'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
+import { Choice } from '../../ui/Field'
 import { PegMark } from '../../ui/PegMark'
 import { DetailTables } from '../../ui/DetailTables'
 import { SizeField } from '../../ui/SizeField'
@@ -30,7 +33,7 @@ function Settles({ joint }: { joint: Joint }) {
   if (joint.verdict !== 'cant-tell' || !ranked) return null
   const next = ranked.find((r) => tells(r) && r.joints.includes(joint.id))
   // What it lacks stands in its own words.
-  if (!next && joint.missing.length) return null
+  if (!next && joint.missing.length + joint.untold.length) return null
   return (
     <p className="mt-1 text-cant">
       {next
@@ -58,6 +61,12 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
         <p className="mt-1 text-mind">After the planned coats: {VERDICT_WORD[joint.coated]}. Mask the joint, or leave room for the film.</p>
       )}
       <Settles joint={joint} />
+      <Untold
+        joint={joint}
+        onSay={(ref, said) =>
+          trying ? tryOut((b) => setTrait(b, ref.slot, ref.trait, said)) : change((b) => setTrait(b, ref.slot, ref.trait, said))
+        }
+      />
       {before && trial && <TrialStrip before={before} after={joint} />}
 
       {joint.id === 'bridge-height' && <SideView />}
@@ -77,7 +86,7 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
         )}
       </div>
       <div>
-        {joint.reads.map((ref) => (
+        {missingFirst(joint).map((ref) => (
           <div key={`${ref.slot}/${ref.size}`} data-size={`${ref.slot}/${ref.size}`}>
             <SizeField sizeRef={ref} size={enteredAt(shownBuild, ref)} label={labelOf(ref, joint)} onCommit={(size) => set(ref, size)} />
           </div>
@@ -98,6 +107,34 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
       )}
       <DetailTables tables={joint.tables} />
       <Chances checks={joint.checks.filter((c) => c.unit !== 'none')} />
+    </div>
+  )
+}
+
+/** What it waits for stands where the eye falls first. */
+function missingFirst({ reads, missing }: Joint): SizeRef[] {
+  const waits = (r: SizeRef) => missing.some((m) => m.slot === r.slot && m.size === r.size)
+  return [...reads.filter(waits), ...reads.filter((r) => !waits(r))]
+}
+
+/** What nobody has said of its parts yet and it hangs on; said here, without a way to the parts. */
+function Untold({ joint, onSay }: { joint: Joint; onSay: (ref: Joint['untold'][number], said: string) => void }) {
+  if (!joint.untold.length) return null
+  return (
+    <div className="mt-2 grid grid-cols-2 gap-x-3 gap-y-2">
+      {joint.untold.map((ref) => {
+        const { kind, label } = slotSpec(ref.slot)
+        const trait = KINDS[kind].traits[ref.trait]!
+        return (
+          <Choice
+            key={`${ref.slot}/${ref.trait}`}
+            label={`${trait.label} (${label.toLowerCase()})`}
+            value=""
+            options={[['', 'not said yet'], ...trait.options]}
+            onChange={(said) => said && onSay(ref, said)}
+          />
+        )
+      })}
     </div>
   )
 }

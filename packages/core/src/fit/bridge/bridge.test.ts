@@ -136,7 +136,7 @@ describe('neck angle and bridge height', () => {
       verdict: 'wont-go',
       sizes: { 'bridge/height.max': 10.5 },
       says: /Strings lie too low/,
-      job: /^Put a plate/,
+      job: /^Tip the neck/,
     },
     {
       what: 'the bridge at its stop',
@@ -158,7 +158,9 @@ describe('neck angle and bridge height', () => {
   ])
   it('strings too low: a plate, or the neck tipped forward; both land inside', () => {
     const low = changed(fullBuild(), { 'bridge/height.max': 12.6 })
-    expect(jointIn(low, 'bridge-height').cures.map((c) => c.id)).toEqual(['bridge-plate', 'less-tilt'])
+    expect(jointIn(low, 'bridge-height').cures.map((c) => c.id)).toEqual(['less-tilt', 'deepen-pocket'])
+    const flat = jointIn(changed(low, {}, { 'bridge/mount': 'six-screw' }), 'bridge-height')
+    expect(flat.cures.map((c) => c.id)).toEqual(['bridge-plate', 'less-tilt', 'deepen-pocket'])
   })
   it('a heel with its own tilt screw is turned before anything is cut', () => {
     const stop = changed(fullBuild(), { 'bridge/height.min': 14.5, 'bridge/height.max': 20 }, { 'neck/tiltScrew': 'screw' })

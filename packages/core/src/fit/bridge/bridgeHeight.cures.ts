@@ -5,14 +5,14 @@ import { type Cure } from '../../judge/joint'
 import { landing } from '../../judge/known'
 import { type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { SHIM_DOUBT, sideSetting } from './sideSetting'
+import { SHIM_DOUBT, sideSetting, tiltJob } from './sideSetting'
 
 export function tiltCures(build: Build, above: Distribution): Cure[] {
   const side = sideSetting(build)
   const least = side && tiltFor(side, { reach: 'least', beyond: landing(above, riseOver(side.reach, SHIM_DOUBT)) })
   if (!side || !least) return []
   const card = (Math.atan(CARD / side.heel) * 180) / Math.PI
-  const plan = { slot: 'body' as const, size: 'pocket.tilt', delta: least.tilt, doubt: SHIM_DOUBT }
+  const plan = tiltJob(side.heel, least.tilt)
   return [
     ...(traitAt(build, 'neck', 'tiltScrew') === 'screw'
       ? [
@@ -57,37 +57,60 @@ function middleCure(side: SideSetting): Cure[] {
       how: 'More shim than needed now; leaves room both ways and a steeper string over the saddles.',
       gives: 'nothing',
       tools: ['tapered shim', 'screwdriver'],
-      plan: { slot: 'body', size: 'pocket.tilt', delta: middle.tilt, doubt: SHIM_DOUBT },
+      plan: tiltJob(side.heel, middle.tilt),
     },
   ]
 }
 
-/** Strings too low: a plate under the bridge, or the neck tipped forward. */
+/** Only a bridge that lies on the body can be lifted by a plate; one that stands on studs or posts hangs from its threads. */
+const LIES_ON_BODY = ['screws', 'string-through', 'six-screw']
+
+/** Strings too low: the neck tipped forward or set deeper, and a plate under a bridge that lies on the body. */
 export function raiseCures(build: Build, lack: number, below: Distribution): Cure[] {
   const side = sideSetting(build)
   const least = side && tiltFor(side, { reach: 'least', beyond: landing(below, riseOver(side.reach, SHIM_DOUBT)) })
-  const missing = lack + landing(below, 0.1)
+  const missing = lack + landing(below, DEEPEN_DOUBT)
   const screw = sizeAt(build, sizeRef('bridge', 'screw.length'))
   return [
-    {
-      id: 'bridge-plate',
-      job: `Put a plate ${printMm(missing, 1)} mm thick under the bridge, with ${screw ? `screws of ${printMm(screw.value + missing, 0)} mm` : 'longer screws'}.`,
-      how: 'It must conduct where the string ground runs through it. Takes nothing off the body.',
-      gives: 'nothing',
-      tools: ['plate', 'longer screws'],
-      plan: { slot: 'bridge', size: 'height.max', delta: missing, doubt: 0.1 },
-    },
+    ...(LIES_ON_BODY.includes(traitAt(build, 'bridge', 'mount') ?? '')
+      ? [
+          {
+            id: 'bridge-plate',
+            job: `Put a plate ${printMm(missing, 1)} mm thick under the bridge, with ${screw ? `screws of ${printMm(screw.value + missing, 0)} mm` : 'longer screws'}.`,
+            how: 'It must conduct where the string ground runs through it. Takes nothing off the body.',
+            gives: 'nothing',
+            tools: ['plate', 'longer screws'],
+            plan: {
+              slot: 'bridge' as const,
+              size: 'height.max',
+              delta: missing,
+              doubt: 0.1,
+              also: [{ slot: 'bridge' as const, size: 'height.min', delta: missing, doubt: 0.1 }],
+            },
+          },
+        ]
+      : []),
     ...(least && least.tilt < 0
       ? [
           {
             id: 'less-tilt',
-            job: `Or tip the neck ${Math.abs(least.tilt).toFixed(2)}° forward: a shim of ${printMm(least.shim)} mm at the pocket’s mouth.`,
-            how: 'Takes out a shim at the end first, where there is one. The strings get flatter over the saddles.',
+            job: `Tip the neck ${Math.abs(least.tilt).toFixed(2)}° forward: a shim of ${printMm(least.shim)} mm at the pocket’s mouth.`,
+            how: 'Takes out a shim at the end first, where there is one. It lifts the heel at the mouth by as much, which is reckoned in; the strings get flatter over the saddles.',
             gives: 'nothing',
             tools: ['tapered shim', 'screwdriver'],
-            plan: { slot: 'body' as const, size: 'pocket.tilt', delta: least.tilt, doubt: SHIM_DOUBT },
+            plan: tiltJob(side.heel, least.tilt),
           },
         ]
       : []),
+    {
+      id: 'deepen-pocket',
+      job: `Or deepen the pocket by ${printMm(missing, 1)} mm, evenly.`,
+      how: 'Router on a flat template, or scraper and straight-edge; it cannot be put back but by a plate under the heel. Before any finish.',
+      gives: 'body',
+      tools: ['router', 'bearing bit'],
+      plan: { slot: 'body', size: 'pocket.depth', delta: missing, doubt: DEEPEN_DOUBT },
+    },
   ]
 }
+/** How exactly a pocket is deepened, mm. [practice] */
+const DEEPEN_DOUBT = 0.1

@@ -187,6 +187,9 @@ function asItStands(build: Build): Question[] {
   const off = linear([[-0.5, needed]], set / 2)
   const pitch = drawnAt(build, sizeRef('bridge', 'height.pitch'))
   const move = -2 * likelyOf(off)
+  const { low, high } = sizesIn(build, { low: refs.low, high: refs.high })
+  // Beyond a stop no screw turns: the joint's other checks say what to do instead.
+  const inReach = set + move >= low.value && set + move <= high.value
   return [
     {
       id: 'as-set',
@@ -201,7 +204,7 @@ function asItStands(build: Build): Question[] {
       says: () =>
         `With the saddles at ${printMm(set, 1)} mm the action is ${printMm(wanted + likelyOf(off))} mm at fret 12; ${printMm(wanted)} is wanted.`,
       cures: ({ verdict }) =>
-        verdict === 'snug'
+        verdict === 'snug' || !inReach
           ? []
           : [
               {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { shimFor } from '../../instrument/neckAngle'
 import { aBuild, aPart, cured, jointIn, type Sizes, withRest } from '../../testing/bench'
 import { body, neck } from '../../testing/caseParts'
-import { fullBuild } from '../../testing/fullBuild'
+import { changed, fullBuild } from '../../testing/fullBuild'
 
 /** Hard moments of real work at the bridge and of the whole, with the numbers a bench meets. [practice], sums [physics]. */
 
@@ -37,9 +37,11 @@ describe('bridge and neck angle', () => {
     expect(jointIn(b, 'bridge-height').tables[0]!.rows.map((r) => r[0])).toEqual(['0°', '0.25°', '0.5°', '0.62° card', '1°'])
   })
   it('strings too low on a long-scale conversion: a plate, and its thickness', () => {
-    const j = jointIn(set(6, 10.5), 'bridge-height')
-    expect(j.verdict).toBe('wont-go')
-    expect(j.cures[0]!.job).toMatch(/plate \d(\.\d)? mm thick under the bridge/)
+    const low = (mount: string) => jointIn(changed(set(6, 10.5), {}, { 'bridge/mount': mount }), 'bridge-height')
+    expect(low('screws').verdict).toBe('wont-go')
+    expect(low('screws').cures[0]!.job).toMatch(/plate \d(\.\d)? mm thick under the bridge/)
+    // One on studs stands in its own threads: a plate under it lifts nothing.
+    expect(low('two-stud').cures.map((c) => c.id)).toEqual(['less-tilt', 'deepen-pocket'])
   })
   it('loose studs: wrap first, plug, glue as the quick one that is hard to undo', () => {
     const b = set(9, 16, { studBore: 10.15 })

@@ -13,7 +13,7 @@ import type { Slot } from '../../parts/slots'
 import { likelyOf, normal, ofSize, propagate, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
-import { saddleNow, sideSetting } from './sideSetting'
+import { saddleNow, sideSetting, tiltJob } from './sideSetting'
 import { stringHold, type StringHold } from './stringHold'
 
 const WHERE: Record<StringHold['by'], { title: string; label: string }> = {
@@ -71,11 +71,14 @@ function steepness(build: Build): Question {
   }
 }
 
+/** A tailpiece wound down to the body lets its strings go no lower than this, mm. [practice, from memory] */
+const TAIL_LOWEST = 6
+
 /** A tailpiece goes up or down until the angle lies in the middle of what is usual. */
 function tailCures({ by, limits }: StringHold, saddle: number, have: Held): Cure[] {
   if (by === 'bridge') return []
   const middle = (limits.usual[0] + limits.usual[1]) / 2
-  const height = Math.max(2, saddle - have.distance.value * Math.tan((middle * Math.PI) / 180))
+  const height = Math.max(TAIL_LOWEST, saddle - have.distance.value * Math.tan((middle * Math.PI) / 180))
   return [
     {
       id: 'tail-height',
@@ -103,7 +106,7 @@ function steeperCures(build: Build, low: number, flat: boolean): Cure[] {
         : `The saddles would have to go up to ${printMm(goal.saddle, 1)} mm and the bridge does not reach it: set the tailpiece instead.`,
       gives: 'nothing',
       tools: ['tapered shim'],
-      ...(reaches ? { plan: { slot: 'body' as const, size: 'pocket.tilt', delta: goal.tilt, doubt: 0.05 } } : {}),
+      ...(reaches ? { plan: tiltJob(side!.heel, goal.tilt) } : {}),
     },
   ]
 }

@@ -1,7 +1,7 @@
-import type { Build } from '../../document/build'
+import type { Build, PlannedJob } from '../../document/build'
 import { sizeAt, sizeRef, sizesFor } from '../../document/read'
 import { datums } from '../../instrument/datums'
-import { saddleHeight, type SideSetting } from '../../instrument/neckAngle'
+import { mouthLift, saddleHeight, type SideSetting } from '../../instrument/neckAngle'
 import { TARGETS } from '../../instrument/targets'
 import { sizeToDraw } from '../../judge/known'
 import { likelyOf, normal, ofSize, propagate, type Distribution } from '../../quantity/distribution'
@@ -72,6 +72,17 @@ export const sideOf = (build: Build): Parameters<typeof sideDrawing>[1] => {
     held: sideSetting(build)?.held,
   }
 }
+
+/** What a tilt moves: forward, the shim at the mouth also lifts the heel there. */
+export const tiltJob = (heel: number, tilt: number): Omit<PlannedJob, 'text'> => ({
+  slot: 'body',
+  size: 'pocket.tilt',
+  delta: tilt,
+  doubt: SHIM_DOUBT,
+  ...(tilt < 0 ? { also: [{ slot: 'body', size: 'pocket.depth', delta: -mouthLift(heel, tilt), doubt: SHIM_EXACT }] } : {}),
+})
+/** How exactly a shim's thickness is made, mm. [practice] */
+const SHIM_EXACT = 0.05
 
 /** The job a tilt on trial stands under. */
 export const TRIAL_TILT = 'bridge-height/trial-tilt'

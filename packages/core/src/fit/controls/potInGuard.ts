@@ -19,9 +19,10 @@ const HOLE_BANDS: readonly Band[] = [
   { upTo: Infinity, is: 'loose' },
 ]
 /** Thread standing above the nut, mm: over about 2 the knob rides high. [practice] */
+const THREAD_WANTED = 2
 const THREAD_BANDS: readonly Band[] = [
   { upTo: 0, is: 'wont-go' },
-  { upTo: 2, is: 'snug' },
+  { upTo: THREAD_WANTED, is: 'snug' },
   { upTo: 12, is: 'tight' },
   { upTo: Infinity, is: 'wont-go' },
 ]
@@ -70,7 +71,7 @@ function threadQuestion(build: Build, slot: PotSlot): Question {
     clearance: thread,
     bands: THREAD_BANDS,
     says: () => threadSays(likelyOf(thread), have, panel.name),
-    cures: ({ verdict }) => threadCures(slot, likelyOf(thread), verdict === 'snug', nut, washer, panel, have.guard.value),
+    cures: ({ verdict }) => threadCures(slot, likelyOf(thread), verdict === 'snug', nut, washer, panel, have),
   }
 }
 
@@ -95,7 +96,7 @@ function holeQuestion(build: Build, slot: PotSlot): Question {
 function threadSays(surplus: number, have: { length: Size; guard: Size }, panel: string): string {
   const through = `A ${printMm(have.length.value, 1)} mm bushing through ${printMm(have.guard.value, 1)} mm of ${panel}`
   if (surplus < 0) return `${through} is ${printMm(-surplus, 1)} mm too short for its washer and nut.`
-  if (surplus <= 2) return `${through} takes its washer and nut, ${printMm(surplus, 1)} mm of thread over.`
+  if (surplus <= THREAD_WANTED) return `${through} takes its washer and nut, ${printMm(surplus, 1)} mm of thread over.`
   return `${through} leaves ${printMm(surplus, 1)} mm of thread over the nut: the pot is too long and the knob would ride that high.`
 }
 
@@ -106,7 +107,7 @@ function threadCures(
   nut: number,
   washer: number,
   panel: ReturnType<typeof panelOf>,
-  thickness: number,
+  have: { length: Size; guard: Size },
 ): Cure[] {
   if (snug) return []
   if (surplus < 0)
@@ -122,7 +123,7 @@ function threadCures(
         ? [
             {
               id: 'thin-top',
-              job: `Or rout the top from inside to ${printMm(thickness + surplus - 1, 1)} mm round the hole.`,
+              job: `Or rout the top from inside to ${printMm(have.guard.value + surplus - 1, 1)} mm round the hole.`,
               how: 'A wide flat bit, depth stop set on scrap; mind what the top has to carry. Before any finish.',
               gives: 'body',
               tools: ['router or wide flat bit', 'depth stop'],
@@ -140,28 +141,38 @@ function threadCures(
   return [
     {
       id: 'inner-nut',
-      job: `Put ${words.join(' and ')} on the ${slot === 'pot-volume' ? 'volume' : 'tone'} pot under the guard: takes up ${printMm(packed, 1)} mm.`,
+      job: `Put ${words.join(' and ')} on the ${slot === 'pot-volume' ? 'volume' : 'tone'} pot under the ${panel.name}: takes up ${printMm(packed, 1)} mm.`,
       how: 'Run the inner nut down the thread before the pot goes in; it sets the height. Nothing is cut.',
       gives: 'nothing',
       tools: ['inner nut', 'washers', 'socket of the nut’s size'],
       plan: { slot, size: 'bushing.length', delta: -packed, doubt: 0.2 },
     },
-    {
+    // Washers one has come before a pot one has not; and only a bushing that then fits.
+    ...shorter(have, nut + washer).map((length) => ({
       id: 'shorter-bushing',
-      job: 'Or take a pot with a usual 9.5 mm or short 6.5 mm bushing.',
+      job: `Or take a pot with a ${printMm(length, 1)} mm bushing.`,
       how: 'Long bushings are made for thick carved tops.',
       gives: 'the pot',
       tools: [],
-    },
+    })),
   ]
 }
+
+/** Bushings pots are sold with, mm. [practice] */
+const BUSHINGS = [6.5, 9.5]
+
+/** The longest of them that is shorter than this one and goes through with no more thread over than is wanted. */
+const shorter = (have: { length: Size; guard: Size }, under: number): number[] =>
+  BUSHINGS.filter(
+    (b) => b < have.length.value - 0.5 && b - have.guard.value - under >= 0 && b - have.guard.value - under <= THREAD_WANTED,
+  ).slice(-1)
 
 function reamCure(hole: Size, bushing: Size, panel: ReturnType<typeof panelOf>): Cure {
   // The clearance wanted, and as much again for a hole reamed by hand.
   const to = bushing.value + 2 * CLEAR
   return {
     id: 'ream',
-    job: `Ream the hole from ${printMm(hole.value, 1)} to ${printMm(to, 1)} mm.`,
+    job: `Ream the hole from ${printMm(hole.value)} to ${printMm(to)} mm.`,
     how: 'Turn the reamer by hand from both faces in turn; from one side only it leaves a cone. Tape under it saves the face.',
     gives: panel.slot,
     tools: ['tapered reamer, or a round file'],

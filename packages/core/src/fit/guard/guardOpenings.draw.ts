@@ -8,7 +8,7 @@ import { outlinePoints } from '../../instrument/outline'
 import { type DetailTable } from '../../judge/joint'
 import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
-import { poseWords, isAlong, gapAfter } from './guardOpenings.words'
+import { filed, poseWords, isAlong, gapAfter } from './guardOpenings.words'
 
 /** With the guard in its best place: how each opening lies over its route, what goes, what will show. */
 export function placeTable(build: Build, fits: readonly OpeningFit[], fit: GuardFit): DetailTable {
@@ -23,7 +23,7 @@ export function placeTable(build: Build, fits: readonly OpeningFit[], fit: Guard
         f.place,
         `${printMm(at.x - f.route.x, 1)} mm`,
         `${printMm(at.y - f.route.y, 1)} mm`,
-        filings.length ? filings.map((x) => `${x.edge} ${printMm(x.amount, 1)}`).join(', ') : 'nothing',
+        filings.length ? filings.map((x) => `${x.edge} ${printMm(filed(x), 1)}`).join(', ') : 'nothing',
         `${printMm(Math.max(0, ...filings.map((x) => gapAfter(build, x)), spare), 1)} mm`,
       ]
     }),
@@ -57,8 +57,8 @@ export function guardDrawing(build: Build, fit: GuardFit | undefined): Drawing {
     marks.push({ mark: 'area', role: 'open', points: laidBox(fit, oc, ol, ow) })
     for (const f of fit?.file.filter((x) => x.place === place) ?? []) {
       const strip = isAlong(f.edge)
-        ? ([pt(oc.x + ((ol + f.amount) / 2) * (f.edge === 'neck side' ? -1 : 1), oc.y), f.amount, ow] as const)
-        : ([pt(oc.x, oc.y + ((ow + f.amount) / 2) * (f.edge === 'treble side' ? -1 : 1)), ol, f.amount] as const)
+        ? ([pt(oc.x + ((ol + filed(f)) / 2) * (f.edge === 'neck side' ? -1 : 1), oc.y), filed(f), ow] as const)
+        : ([pt(oc.x, oc.y + ((ow + filed(f)) / 2) * (f.edge === 'treble side' ? -1 : 1)), ol, filed(f)] as const)
       marks.push({ mark: 'area', role: 'remove', points: laidBox(fit, ...strip) })
     }
     const at = fit ? laid(fit.pose, oc) : oc

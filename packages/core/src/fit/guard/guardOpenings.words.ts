@@ -1,4 +1,4 @@
-import type { Build } from '../../document/build'
+import type { Build, JobEffect, PlannedJob } from '../../document/build'
 import { sizeRef, valueAt } from '../../document/read'
 import { type Edge, type EdgeFiling, type GuardFit, type PickupPlace } from '../../instrument/guardPlace'
 import { type Cure } from '../../judge/joint'
@@ -23,12 +23,39 @@ export const openingsSays = (fit: GuardFit): string =>
     : `No shift cures it: with the guard in its best place the ${fit.worstAt} opening still lacks ${printMm(fit.worst, 1)} mm.`
 
 export const isAlong = (edge: Edge) => edge === 'neck side' || edge === 'bridge side'
-const filingWords = (f: EdgeFiling) => `${f.place} opening, ${f.edge}: ${printMm(f.amount, 1)} mm`
+/** What goes from an edge so that it clears and a little over, to a tenth. */
+export const filed = (f: EdgeFiling): number => Math.ceil(10 * (f.amount + OVER)) / 10
+const OVER = 0.2
+const filingWords = (f: EdgeFiling) => `${f.place} opening, ${f.edge}: ${printMm(filed(f), 1)} mm`
+
+/** An edge taken back makes its opening that much longer, and moves its middle by half of it to that side. */
+function widened(
+  slot: 'guard' | 'body',
+  name: (key: 'centre' | 'length' | 'width' | 'side') => string,
+  edge: Edge,
+  by: number,
+): JobEffect[] {
+  const [size, middle] = isAlong(edge) ? (['length', 'centre'] as const) : (['width', 'side'] as const)
+  const sign = edge === 'bridge side' || edge === 'bass side' ? 1 : -1
+  return [
+    { slot, size: name(size), delta: by, doubt: 0.2 },
+    { slot, size: name(middle), delta: (sign * by) / 2, doubt: 0.1 },
+  ]
+}
+/** Effects on one size are one. */
+function together(effects: readonly JobEffect[]): Omit<PlannedJob, 'text'> {
+  const by = new Map<string, JobEffect>()
+  for (const e of effects) {
+    const was = by.get(e.size)
+    by.set(e.size, was ? { ...e, delta: was.delta + e.delta, doubt: Math.hypot(was.doubt, e.doubt) } : e)
+  }
+  const [first, ...also] = [...by.values()].filter((e) => e.delta !== 0)
+  return { ...first!, ...(also.length ? { also } : {}) }
+}
 
 export function openingCures(build: Build, fit: GuardFit): Cure[] {
   if (fit.worst <= 0) return []
   const [first] = fit.file
-  const only = fit.file.length === 1 && first
   const gap = first ? gapAfter(build, first) : 0
   const wood = fit.file.filter((f) => isAlong(f.edge)).map((f) => ({ f, left: woodLeft(build, f) }))
   const breaks = wood.find((w) => w.left !== undefined && w.left < 0)
@@ -39,30 +66,20 @@ export function openingCures(build: Build, fit: GuardFit): Cure[] {
       how: `Guard ${poseWords(fit)}. Flat file drawn, not pushed; wrap the pickups, filings stick to magnets. A gap of ${printMm(gap, 1)} mm will show beside the ${first?.place ?? ''} cover.`,
       gives: 'guard',
       tools: ['flat file', 'tape'],
-      // An edge filed by f moves the opening's middle by f/2 and makes it f longer; only a single edge can be planned so.
-      ...(only
-        ? {
-            plan: {
-              slot: 'guard' as const,
-              size: `opening.${only.place}.${isAlong(only.edge) ? 'length' : 'width'}`,
-              delta: 2 * (only.amount + 0.3),
-              doubt: 0.2,
-            },
-          }
-        : {}),
+      plan: together(fit.file.flatMap((f) => widened('guard', (key) => `opening.${f.place}.${key}`, f.edge, filed(f)))),
     },
     ...(breaks
       ? []
       : wood.map(({ f, left }) => ({
           id: `open-route-${f.place}`,
-          job: `Or leave the guard whole and open the body’s ${f.place} route by ${printMm(f.amount + 0.3, 1)} mm on its ${otherEdge(f.edge)}, before any finish.`,
+          job: `Or leave the guard whole and open the body’s ${f.place} route by ${printMm(filed(f), 1)} mm on its ${otherEdge(f.edge)}, before any finish.`,
           how:
             left === undefined
               ? 'The pickup then sits where the guard holds it.'
               : `${printMm(left, 1)} mm of wood stays to the pocket. The pickup then sits where the guard holds it.`,
           gives: 'body',
           tools: ['router', 'bearing bit'],
-          plan: { slot: 'body' as const, size: `route.${f.place}.length`, delta: 2 * (f.amount + 0.3), doubt: 0.3 },
+          plan: together(widened('body', (key) => `route.${f.place}.${key}`, otherEdge(f.edge), filed(f))),
         }))),
     {
       id: 'other-guard',
@@ -84,12 +101,12 @@ const otherEdge = (edge: Edge): Edge =>
 function woodLeft(build: Build, f: EdgeFiling): number | undefined {
   if (otherEdge(f.edge) !== 'neck side') return undefined
   const v = (size: `route.${PickupPlace}.${'centre' | 'length'}` | 'pocket.length') => valueAt(build, sizeRef('body', size))!
-  return v(`route.${f.place}.centre`) - v(`route.${f.place}.length`) / 2 - v('pocket.length') - f.amount - WALL
+  return v(`route.${f.place}.centre`) - v(`route.${f.place}.length`) / 2 - v('pocket.length') - filed(f) - WALL
 }
 
 /** Gap that shows beside the cover once that edge is filed, mm: the opening's own spare and what was taken. */
 export function gapAfter(build: Build, f: EdgeFiling): number {
   const [open, cover] = isAlong(f.edge) ? (['length', 'length'] as const) : (['width', 'width'] as const)
   const spare = drawnAt(build, sizeRef('guard', `opening.${f.place}.${open}`)) - drawnAt(build, sizeRef(`pickup-${f.place}`, cover))
-  return Math.max(0, spare) + f.amount
+  return Math.max(0, spare) + filed(f)
 }

@@ -4,7 +4,7 @@ import { pt } from '../../geometry/point'
 import { judged } from '../../judge/assemble'
 import { type Question, type JudgedJoint } from '../../judge/joint'
 import { gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
-import { likelyOf, linear, ofSize } from '../../quantity/distribution'
+import { certain, doubtOf, likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { nutDrawing } from './nutFit.draw'
 
@@ -19,7 +19,7 @@ export const nutInSlotJoint = (build: Build): JudgedJoint =>
     slots: ['nut', 'neck'],
     at: pt(-2, -34),
     draw: () => nutDrawing(build),
-    asks: [heights, widths, lengths, slots, lockScrews],
+    asks: [heights, slotReadings, widths, lengths, slots, lockScrews],
   })
 
 function heights(build: Build): Question[] {
@@ -46,7 +46,7 @@ function heights(build: Build): Question[] {
       ],
       says: () =>
         v < START_HEIGHT - 0.12
-          ? `The nut stands ${printMm(lack, 1)} mm too low: its slots end ${printMm(v)} mm ${v < 0 ? 'under' : 'over'} the fret plane and ${START_HEIGHT} is wanted to file from.`
+          ? `The nut stands ${printMm(lack, 1)} mm too low: its slots end ${printMm(Math.abs(v))} mm ${v < 0 ? 'under' : 'over'} the fret plane and ${START_HEIGHT} is wanted to file from.`
           : `The slots end ${printMm(v)} mm over the fret plane${v > START_HEIGHT + 0.5 && !blank ? ': high, file the bottom of the nut first' : ''}.`,
       cures: ({ verdict }) => {
         if (verdict === 'snug') return []
@@ -82,6 +82,39 @@ function heights(build: Build): Question[] {
     },
   ]
 }
+
+/** The slot over the fret plane as read, and as height less depth: two ways to one number. */
+function slotReadings(build: Build): Question[] {
+  if (traitIn(build, 'nut', 'type') === 'blank') return []
+  const have = sizesIn(build, { slot: sizeRef('nut', 'slot'), height: sizeRef('nut', 'height'), depth: sizeRef('neck', 'nut.slotDepth') })
+  const off = gapOf([
+    [1, have.slot],
+    [-1, have.height],
+    [1, have.depth],
+  ])
+  const apart = likelyOf(off)
+  const agree = Math.abs(apart) <= doubtOf(off) + READ_ALIKE
+  return [
+    {
+      id: 'slot-readings',
+      label: 'Slot over the fret plane, two readings of it',
+      clearance: certain(READ_ALIKE),
+      shown: off,
+      bands: [
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      ...(agree
+        ? {}
+        : {
+            lacks: `which is right: the slots stand ${printMm(have.slot.value)} mm over the fret plane as read, and ${printMm(have.slot.value - apart)} by the nut’s height and its slot’s depth; read all three again`,
+          }),
+      says: () => 'Both ways to the slot’s height agree.',
+    },
+  ]
+}
+/** Readings this near are taken as the same, mm. [ours] */
+const READ_ALIKE = 0.1
 
 function widths(build: Build): Question[] {
   const refs = { slot: sizeRef('neck', 'nut.slotWidth'), nut: sizeRef('nut', 'width') }

@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, type SizeRef } from '../../document/read'
+import { sizeAt, sizeRef, valueAt, type SizeRef } from '../../document/read'
 import { signed, type Cure } from '../../judge/joint'
 import { likelyOf, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
@@ -67,32 +67,67 @@ export function widthCures(
   }
   if (verdict === 'snug' || gap >= SNUG.from) return []
   const { from, to } = shavingAmount(gap)
-  const amount = `${from.toFixed(2)} to ${to.toFixed(2)} mm`
-  const axis = sizeAt(build, sizeRef('body', 'axisAtBridge'))
-  const leans = axis && Math.abs(axis.value) > axis.doubt
-  const wall = leans ? `the ${wallToEase(place, axis.value)} wall` : 'both walls evenly'
-  const why = leans
-    ? `The ${wallToEase(place, axis.value)} side, because the neck axis passes the bridge ${printMm(Math.abs(axis.value))} mm to the ${
-        axis.value > 0 ? 'bass' : 'treble'
-      } side.`
-    : 'Half off each, so that the neck’s axis stays where it is; measure the axis at the bridge to choose one wall.'
+  const amount = `${from.toFixed(2)} mm in all, then try; not more than ${to.toFixed(2)}`
   const middle = (from + to) / 2
+  const shares = wallShares(build, place, middle)
+  const walls = !shares
+    ? `both walls evenly near the ${place}`
+    : `the ${shares.wall} wall near the ${place}${shares.less < LEAST_SHAVING ? '' : `, and the other by ${Math.round((100 * shares.less) / middle)} % of the whole`}`
+  const why = shares
+    ? `More from the ${shares.wall} wall, because the neck’s axis passes the bridge ${printMm(Math.abs(shares.axis))} mm to the ${
+        shares.axis > 0 ? 'bass' : 'treble'
+      } side: that brings it ${printMm(Math.abs(shares.moves))} mm back.`
+    : 'Half off each, so that the neck’s axis stays where it is; measure the axis at the bridge to choose one wall.'
   return [
     {
       id: 'shave-wall',
-      job: `Shave ${wall} near the ${place}, ${amount} in all.`,
-      how: `Chisel bevel out, then P120 on a flat block; try the neck often. ${why} Before any finish.`,
+      job: `Shave ${walls}: ${amount}.`,
+      how: `Chisel bevel out, then P120 on a flat block; stop when it goes in by hand. ${why} What is off comes back only as veneer. Before any finish.`,
       gives: 'body',
       tools: ['sharp chisel', 'P120 on a flat block'],
-      plan: { slot: 'body', size: refs.pocket.size, delta: middle, doubt: SHAVING_DOUBT },
+      plan: {
+        slot: 'body',
+        size: refs.pocket.size,
+        delta: middle,
+        doubt: SHAVING_DOUBT,
+        ...(shares ? { also: [{ slot: 'body', size: 'axisAtBridge', delta: shares.moves, doubt: SHAVING_DOUBT }] } : {}),
+      },
     },
     {
       id: 'plane-heel',
-      job: `Or plane the heel, ${amount} in all.`,
-      how: 'Keeps a finished body whole; the heel’s sides show when the guard is off. Same amount, block plane or block and paper.',
+      job: `Or plane the heel, both sides evenly: ${amount}.`,
+      how: 'Keeps a finished body whole; the heel’s sides show when the guard is off. Block plane, or block and paper; stop when it goes in by hand.',
       gives: 'neck',
       tools: ['block plane', 'P120 on a flat block'],
       plan: { slot: 'neck', size: refs.heel.size, delta: -middle, doubt: SHAVING_DOUBT },
     },
   ]
+}
+
+/** Less than this is not worth taking from a wall, mm. [practice] */
+const LEAST_SHAVING = 0.02
+
+/**
+ * How to part what comes off between the walls so that the neck's axis comes back to the bridge's middle: a heel moved sideways by s at
+ * the mouth turns about the pocket's end and moves the axis at the bridge by s (D - l)/l the other way; at the end, by s D/l about the mouth,
+ * the same way. Never more on one wall than there is to take. [physics: levers]
+ */
+function wallShares(
+  build: Build,
+  place: PocketPlace,
+  total: number,
+): { wall: 'bass' | 'treble'; more: number; less: number; axis: number; moves: number } | undefined {
+  const axis = sizeAt(build, sizeRef('body', 'axisAtBridge'))
+  const length = valueAt(build, sizeRef('body', 'pocket.length'))
+  const reach = valueAt(build, sizeRef('body', 'mouthToBridge'))
+  if (!axis || Math.abs(axis.value) <= axis.doubt || length === undefined || reach === undefined) return undefined
+  const lever = place === 'mouth' ? (reach - length) / length : reach / length
+  const shift = Math.min(total / 2, Math.abs(axis.value) / lever)
+  return {
+    wall: wallToEase(place, axis.value),
+    more: total / 2 + shift,
+    less: total / 2 - shift,
+    axis: axis.value,
+    moves: -Math.sign(axis.value) * shift * lever,
+  }
 }

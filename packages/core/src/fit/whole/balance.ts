@@ -61,11 +61,12 @@ export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) =>
     const middle = posts.reduce((s, p) => pt(s.x + p.x / posts.length, s.y + p.y / posts.length), pt(0, 0))
     out.push({ label: 'tuners', gram, at: middle, doubt: each.doubt * posts.length })
   }
-  for (const [slot, at] of [
-    ['bridge', pt(d.studs + 8, 0)],
-    ['tailpiece', pt(d.studs + drawnAt(build, sizeRef('body', 'tail.toBridge')), 0)],
-  ] as const)
-    if (build.parts[slot]) out.push({ label: slot, gram: mass(slot).value, at, doubt: mass(slot).doubt })
+  const metal: [Slot, () => number][] = [
+    ['bridge', () => d.studs + 8],
+    ['tailpiece', () => d.studs + drawnAt(build, sizeRef('body', 'tail.toBridge'))],
+  ]
+  for (const [slot, x] of metal)
+    if (build.parts[slot]) out.push({ label: slot, gram: mass(slot).value, at: pt(x(), 0), doubt: mass(slot).doubt })
   // Of these nobody has a mass to enter; they are light and lie near the middle. [practice, from memory]
   const small: [Slot, number, Point][] = [
     ['pickup-neck', 95, pt(d.heelEnd + 32, 0)],
@@ -123,6 +124,10 @@ function behindButton(build: Build, weighed: (slot: Slot) => boolean, rests: Res
   const button = sizeIn(build, BUTTON)
   const margin = com.at.x - (datums(build).mouth + button.value)
   const head = Math.abs(margin)
+  // Ten grams taken off where the tuners are. [physics: centre of mass]
+  const posts = tunerPosts(build)
+  const tuners = posts.reduce((sum, p) => sum + p.x / posts.length, 0)
+  const lighter = (10 * (com.at.x - tuners)) / (com.gram - 10)
   return {
     id: 'margin',
     label: 'Centre of mass behind the upper button',
@@ -152,7 +157,7 @@ function behindButton(build: Build, weighed: (slot: Slot) => boolean, rests: Res
             },
             {
               id: 'light-tuners',
-              job: 'Or lighter tuners: every 10 g at the headstock counts like 40 at the bridge.',
+              job: `Or lighter tuners: 10 g less there moves the balance ${printMm(lighter, 1)} mm towards the tail.`,
               how: 'Open-geared ones weigh about half.',
               gives: 'the tuners',
               tools: [],

@@ -10,7 +10,11 @@ export const pickup = defineKind({
     depth: mm('Depth below the top', 5, 40, { usual: 12 }),
     radius: mm('Cover corner radius', 0, 12),
     'poles.spread': mm('Poles, first to last centre', 20, 110, { usual: 50 }),
-    slant: sized('deg', 'Slant in its opening', -30, 30, { usual: 0, found: [-15, 15], how: 'bass end towards the neck positive; 0 for square' }),
+    slant: sized('deg', 'Slant in its opening', -30, 30, {
+      usual: 0,
+      found: [-15, 15],
+      how: 'bass end towards the neck positive; 0 for square',
+    }),
     'lead.length': mm('Lead, free length', 20, 1500, { how: 'from the cover to its end' }),
     above: mm('Cover top above its mount, screws run down', 0, 25, {
       how: 'height of the cover over guard, ring or body with the height screws right down',

@@ -14,7 +14,11 @@ const FOUND: readonly (readonly [number, number])[] = [
 const WIDEST = [0.18, 3.5] as const
 for (let n = 1; n <= 12; n++) {
   rows[`gauge.${n}`] = mm(`String ${n}, gauge`, 0.15, 3.5, { found: FOUND[n - 1] ?? WIDEST, ...(n <= 4 ? { required: true } : {}) })
-  rows[`core.${n}`] = mm(`String ${n}, core of a wound string`, 0.15, 1.5, { optional: true, found: [0.25, 0.75], how: 'left out of a plain string' })
+  rows[`core.${n}`] = mm(`String ${n}, core of a wound string`, 0.15, 1.5, {
+    optional: true,
+    found: [0.25, 0.75],
+    how: 'left out of a plain string',
+  })
 }
 
 /** A set of strings, 1 the highest. A string with a core size is wound. */

@@ -1,4 +1,5 @@
 import { drawJoint, findJoints } from '../../fit/findJoints'
+import { harmless } from '../../fit/harmless'
 import type { Joint } from '../../judge/joint'
 import { VERDICT_WORD } from '../../judge/verdict'
 import type { Contribution } from '../contribution'
@@ -11,7 +12,10 @@ const TOLD = 2
 
 /** Dry fit: every joint, those that need a person first. */
 export const fit: Contribution<Joint[]> = {
-  result: (build, _today, _earlier, remember) => findJoints(build, (kind) => remember(`joint ${kind.id}`, build, kind.find)),
+  result: (build, _today, _earlier, remember) => {
+    const joints = findJoints(build, (kind) => remember(`joint ${kind.id}`, build, kind.find))
+    return joints.map((joint) => harmless(build, joint, joints))
+  },
   steps: fitSteps,
   things: (build, joints) => joints.map((j) => ({ id: j.id, title: j.title, at: j.at, draw: () => drawJoint(build, j.id) })),
   count: (_, joints) => joints.filter((j) => j.verdict !== 'snug' && j.verdict !== 'loose').length,
