@@ -4,6 +4,8 @@ import {
   jobProblems,
   LIMITS,
   OUTCOMES,
+  TRIAL_RESULTS,
+  type TrialResult,
   SCHEMA,
   SETUP_READINGS,
   SETUP_SCHOOLS,
@@ -26,7 +28,7 @@ import { checked, type Checked, type Problem } from './checked'
 import { IsDay, IsTime, ListOf, MapOf, Nested, Optional, RecordOf, says } from './fields'
 import type { PartDoc } from './part'
 import { partIn } from './part'
-import { aDay, each, numberFrom, oneOf, textOf, wholeFrom, type Rule } from './rules'
+import { aDay, each, numberFrom, oneOf, textOf, wholeFrom, wordOrNumber, type Rule } from './rules'
 
 class RoomDoc {
   @Between(5, 95, 'Lowest humidity', ' %') low!: number
@@ -153,6 +155,12 @@ class MockupDoc {
   @IsTime() at!: string
   @IsString() @MaxLength(20) basis!: string
 }
+class TrialDoc {
+  @IsIn(TRIAL_RESULTS, says(`A joint tried by hand ${TRIAL_RESULTS.join(', ')}.`)) result!: TrialResult
+  @IsDay() on!: string
+  // Sizes in their own unit, traits and names as words.
+  @RecordOf(wordOrNumber(200, 'What a trial stood on is a number or a name.')) of!: Record<string, string | number>
+}
 class OrderedSizeDoc {
   @Between(-1000, 1000, 'An ordered size', ' mm') value!: number
   @Between(0, 50, 'Its tolerance', ' mm') tolerance!: number
@@ -199,6 +207,7 @@ export class BuildDoc {
   parcels?: Record<string, number>
   @Optional() @RecordOf(each(ConsumableDoc)) consumables?: Record<string, ConsumableDoc>
   @Optional() @RecordOf(each(MockupDoc), 100) mockup?: Record<string, MockupDoc>
+  @Optional() @RecordOf(each(TrialDoc), 100) trials?: Record<string, TrialDoc>
   @Optional() @BySlot(() => oneOf(UNPACKED, `What was unpacked is one of ${UNPACKED.join(', ')}.`)) unpacked?: Build['unpacked']
   @Optional()
   @BySlot(() => each(OrderDoc))

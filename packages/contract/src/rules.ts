@@ -37,6 +37,12 @@ export const textOf = (minLength: number, maxLength: number, why: string): Rule 
   schema: { type: 'string', minLength, maxLength },
 })
 
+/** A name, or a number that is one. */
+export const wordOrNumber = (maxLength: number, why: string): Rule => ({
+  problems: (v) => ((typeof v === 'string' && v.length <= maxLength) || Number.isFinite(v) ? [] : wrong(why)),
+  schema: { anyOf: [{ type: 'string', maxLength }, { type: 'number' }] },
+})
+
 /** A day as an entry of a list. */
 export const aDay: Rule = {
   problems: (v) => {

@@ -33,6 +33,8 @@ export interface Build {
   consumables?: Record<string, Consumable>
   /** Results of the trial build, by its steps. */
   mockup?: Record<string, MockupResult>
+  /** What came of trying a joint by hand, by joint. */
+  trials?: Record<string, Trial>
   /** What was found when parcels were unpacked, by slot. */
   unpacked?: Partial<Record<Slot, Unpacked>>
   /** What was ordered to be made, by slot, as it was sent. */
@@ -51,6 +53,16 @@ export interface Build {
   setup: SetupChoice
   /** Steps ticked off, by step id. */
   steps: Record<string, { done: string }>
+}
+
+export const TRIAL_RESULTS = ['goes', 'force', 'rattles', 'wont', 'flat', 'rocks'] as const
+export type TrialResult = (typeof TRIAL_RESULTS)[number]
+/** A joint tried by hand: how it went, on which day, and what it was tried with. */
+export interface Trial {
+  result: TrialResult
+  on: string
+  /** Sizes ("body/thickness"), traits ("bridge.mount") and parts ("neck", by name) as they were then; when one is another, it was another joint. */
+  of: Record<string, string | number>
 }
 
 export const SLOT_STATES = ['fixed', 'preferred', 'open'] as const

@@ -118,3 +118,6 @@ export function sameJson(a: Json | undefined, b: Json | undefined): boolean {
   const keys = Object.keys(a)
   return keys.length === Object.keys(b).length && keys.every((k) => Object.hasOwn(b, k) && sameJson(a[k], b[k]))
 }
+
+/** A value as plain data, as it travels. */
+export const asJson = (value: object): Json => JSON.parse(JSON.stringify(value)) as Json

@@ -4,7 +4,7 @@ import { slotSpec, type Slot } from '../parts/slots'
 import { printMm } from '../quantity/length'
 import { isMeasured, type Size } from '../quantity/size'
 import { effectsOf, type Build, type JobEffect, type PlannedJob } from './build'
-import { edit, type Change, type Edit, type Json } from './change'
+import { asJson, edit, type Change, type Edit, type Json } from './change'
 import { enteredAt, specAt, type SizeRef } from './read'
 
 /**
@@ -103,5 +103,3 @@ export function tickStep(build: Build, id: string, title: string, at: string | u
     edits: [edit(build, ['steps', id], at ? { done: at } : undefined)],
   }
 }
-
-const asJson = (value: object): Json => JSON.parse(JSON.stringify(value)) as Json

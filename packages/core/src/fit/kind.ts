@@ -1,5 +1,6 @@
 import type { Build } from '../document/build'
 import type { JudgedJoint } from '../judge/joint'
+import type { TrialKind } from './trial'
 import type { Slot } from '../parts/slots'
 
 /**
@@ -12,6 +13,8 @@ export interface JointKind {
   needs: readonly Slot[]
   also?: readonly Slot[]
   when?: (build: Build) => boolean
+  /** How it is tried by hand. */
+  trial: TrialKind
   find: (build: Build) => JudgedJoint
 }
 

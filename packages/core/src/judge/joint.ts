@@ -1,4 +1,4 @@
-import type { PlannedJob } from '../document/build'
+import type { PlannedJob, TrialResult } from '../document/build'
 import type { SizeRef } from '../document/read'
 import type { Drawing } from '../drawing/drawing'
 import type { Point } from '../geometry/point'
@@ -73,6 +73,8 @@ export interface Joint {
   reads: SizeRef[]
   /** Jobs already planned on paper that this joint counts on. */
   planned: string[]
+  /** Tried by hand: how it went and when; what has become another since, or which size to doubt where the sum says otherwise. */
+  tried?: { result: TrialResult; on: string; since?: string; doubted?: SizeRef }
   /** It holds the neck in its pocket, so the trial build waits for its jobs. */
   seatsNeck?: true
   /** More numbers than a list row holds: what each shim would do, the year's movement, a row of strings. */

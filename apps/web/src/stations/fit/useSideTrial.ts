@@ -1,4 +1,4 @@
-import { edit, tiltJob, TRIAL_TILT, type Build, type Change, type Edit, type Json } from '@snug/core'
+import { asJson, edit, tiltJob, TRIAL_TILT, type Build, type Change, type Edit, type Json } from '@snug/core'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 
 /** What is tried in the side view: tilt added to the neck, degrees, and the bridge's height, mm; undefined where the action decides. */
@@ -17,7 +17,7 @@ function trialChange(build: Build, to: SideTrial): Change {
   const heel = build.parts.body?.sizes['pocket.length']?.value ?? 76
   const tilt = Math.round(to.tilt * 1000) / 1000
   const text = shimWords(tilt, heel)
-  const job: Json | undefined = tilt === 0 ? undefined : ({ ...tiltJob(heel, tilt), text } as unknown as Json)
+  const job: Json | undefined = tilt === 0 ? undefined : asJson({ ...tiltJob(heel, tilt), text })
   const edits: Edit[] = [edit(build, ['jobs', TRIAL_TILT], job), edit(build, ['setup', 'saddle'], to.saddle)]
   const words = [...(job ? [text] : []), ...(to.saddle === undefined ? [] : [`saddles at ${to.saddle.toFixed(2)} mm`])]
   return { label: words.join(', ') || 'Neck and bridge as they were', edits }

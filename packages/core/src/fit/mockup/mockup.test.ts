@@ -52,6 +52,11 @@ describe('mock-up sheet', () => {
     expect(stateOf(step(full, 'neck-in'), result)).toBe('done')
     expect(stateOf(step(changed(full, { 'neck/heel.widthMouth': 56.5 }), 'neck-in'), result)).toBe('stale')
   })
+  it('a trait said otherwise makes it stale like a size', () => {
+    const result = noted(full, 'bridge-on')
+    expect(stateOf(step(full, 'bridge-on'), result)).toBe('done')
+    expect(stateOf(step(changed(full, {}, { 'bridge/mount': 'double-locking' }), 'bridge-on'), result)).toBe('stale')
+  })
   it('another bridge makes only what reads the bridge stale', () => {
     const results = Object.fromEntries(mockupSteps(full).map((s) => [s.id, noted(full, s.id)]))
     const other = { ...full, parts: { ...full.parts, bridge: { ...full.parts.bridge!, name: 'another bridge' } } }

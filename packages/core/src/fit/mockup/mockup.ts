@@ -161,8 +161,11 @@ function basisOf(build: Build, ref: SizeRef | undefined, joints: readonly Judged
   // A measured step's own size is its result, not what it stands on.
   const others = refs.filter((r) => !(ref && r.slot === ref.slot && r.size === ref.size))
   const names = joints.flatMap((j) => j.slots).map((s) => `${s}=${build.parts[s]?.name ?? ''}`)
+  const traits = joints
+    .flatMap((j) => j.slots)
+    .flatMap((s) => Object.entries(build.parts[s]?.traits ?? {}).map(([t, v]) => `${s}.${t}=${v}`))
   const values = ref ? [] : others.map((r) => `${r.slot}/${r.size}=${enteredAt(build, r)?.value ?? ''}`)
-  return digest([...new Set([...names, ...values])].toSorted().join(';'))
+  return digest([...new Set([...names, ...traits, ...values])].toSorted().join(';'))
 }
 
 /** Short fingerprint of a text: FNV-1a, 32 bits. [published: Fowler, Noll, Vo, from memory] */

@@ -1,0 +1,114 @@
+import type { Build, TrialResult } from '../document/build'
+import { nameOf } from '../document/read'
+import { trialOf } from '../document/trials'
+import { jointOf } from '../judge/assemble'
+import type { Check, JudgedJoint } from '../judge/joint'
+import type { Class } from '../judge/verdict'
+import { certain, likelyOf } from '../quantity/distribution'
+import { isMeasured } from '../quantity/size'
+
+/** How a person at the bench finds out, and what it may come to. */
+export interface TrialKind {
+  how: string
+  offers: readonly TrialResult[]
+  /** Checks that a trial says nothing of: the sum alone speaks there. */
+  notSettled?: readonly string[]
+}
+
+export const TRIAL_WORD: Record<TrialResult, string> = {
+  goes: 'goes in by hand, or does what it should',
+  force: 'needs force, or only just does it',
+  rattles: 'rattles',
+  wont: 'will not',
+  flat: 'lies flat',
+  rocks: 'rocks',
+}
+const MEANS: Record<TrialResult, Class> = { goes: 'snug', force: 'tight', rattles: 'loose', wont: 'wont-go', flat: 'snug', rocks: 'tight' }
+
+/** Pressed in or put through by hand. */
+export const press = (how: string, ...notSettled: string[]): TrialKind => ({
+  how,
+  offers: ['goes', 'force', 'rattles', 'wont'],
+  notSettled,
+})
+/** Laid in its place. */
+export const lay = (how: string, ...notSettled: string[]): TrialKind => ({ how, offers: ['flat', 'rocks', 'wont'], notSettled })
+/** Done, and seen whether it does. */
+export const see = (how: string, ...notSettled: string[]): TrialKind => ({ how, offers: ['goes', 'force', 'wont'], notSettled })
+
+/** A figure that the worst day moves further than this from today's is not settled by a trial today, mm. [ours] */
+const TODAY = 0.05
+
+/**
+ * The hand overrules the sum: a trial that still holds settles what could not be told and stands against a sum that says otherwise; then both are
+ * shown, with the size to doubt.
+ */
+export function withTrial(build: Build, joint: JudgedJoint, kind: TrialKind): JudgedJoint {
+  const known = trialOf(build, joint.id)
+  if (!known) return joint
+  const { trial, since } = known
+  const tried = { result: trial.result, on: trial.on, ...(since ? { since } : {}) }
+  if (since) return { ...joint, tried }
+  const is = MEANS[trial.result]
+  const good = is === 'snug' || is === 'loose'
+  const settles = (c: Check) => !kind.notSettled?.includes(c.id) && !(c.shown && c.unit === 'mm' && good && movesBeyond(c))
+  const against = joint.checks.filter((c) => settles(c) && c.raw.verdict !== 'cant-tell' && isGood(c.raw.verdict as Class) !== good)
+  // A fault found by hand lies in one of the checks, nobody knows in which: only a good trial settles them all.
+  const checks = joint.checks.map((c) =>
+    good && settles(c) && c.raw.verdict !== is && (c.raw.verdict === 'cant-tell' || against.includes(c)) ? byHand(c, is, trial.on) : c,
+  )
+  const doubted = against.length ? doubtable(build, against) : undefined
+  const says = [
+    `Tried by hand on ${trial.on}: it ${TRIAL_WORD[trial.result]}.`,
+    against.length
+      ? `The sum says otherwise: ${against[0]!.says}${doubted ? ` Doubt ${nameOf(doubted).toLowerCase()} first, and measure it again.` : ''}`
+      : '',
+  ]
+    .filter(Boolean)
+    .join(' ')
+  const hand: Check = {
+    id: 'tried',
+    label: 'Tried by hand',
+    clearance: certain(good ? 1 : -1),
+    unit: 'none',
+    bands: [
+      { upTo: 0, is: good ? 'tight' : is },
+      { upTo: Infinity, is: good ? is : 'snug' },
+    ],
+    raw: { verdict: is, chances: { snug: 0, loose: 0, tight: 0, 'wont-go': 0, [is]: 1 } },
+    says,
+    cures: [],
+    reads: [],
+    unknown: [],
+    untold: [],
+  }
+  const all = jointOf(build, joint, [hand, ...checks])
+  return {
+    ...all,
+    says: all.verdict === is || against.length ? says : `${says} ${all.says}`,
+    tried: { ...tried, ...(doubted ? { doubted } : {}) },
+  }
+}
+
+const isGood = (c: Class) => c === 'snug' || c === 'loose'
+/** Does the day that decides lie further off than a trial today can tell? */
+const movesBeyond = (c: Check): boolean => c.id === 'width' && Math.abs(likelyOf(c.clearance) - likelyOf(c.shown!)) > TODAY
+
+const byHand = (c: Check, is: Class, on: string): Check => ({
+  ...c,
+  raw: { verdict: is, chances: { snug: 0, loose: 0, tight: 0, 'wont-go': 0, [is]: 1 } },
+  says: `Tried by hand on ${on}.`,
+  cures: [],
+  unknown: [],
+  untold: [],
+})
+
+/** Of the sizes a contradicted sum stands on, the one to measure again: what was only listed, then what was read least exactly. */
+function doubtable(build: Build, checks: readonly Check[]) {
+  const refs = checks.flatMap((c) => c.reads).filter((r) => build.parts[r.slot]?.sizes[r.size])
+  const doubt = (r: (typeof refs)[number]) => {
+    const size = build.parts[r.slot]!.sizes[r.size]!
+    return size.doubt + (isMeasured(size.known) ? 0 : 1000)
+  }
+  return refs.toSorted((a, b) => doubt(b) - doubt(a))[0]
+}
