@@ -8,7 +8,7 @@ import {
   harnessOf,
   topology,
   whatMoved,
-  VERDICT_WORD,
+  wordOf,
   parseLength,
 } from '@snug/core'
 import { describe, expect, it } from 'vitest'
@@ -66,7 +66,7 @@ describe('Heron’s story', () => {
     for (const key of Object.keys(guard.sizes).filter((k) => k.startsWith('opening.')))
       guard.sizes[key] = { ...guard.sizes[key]!, doubt: 0.8, known: 'listed' }
     guard.sizes['opening.neck.centre'] = { value: 31, doubt: 0.1, known: 'listed' }
-    expect(VERDICT_WORD[joint(listed, 'guard-openings').verdict]).toBe('can’t tell')
+    expect(wordOf[joint(listed, 'guard-openings').verdict]).toBe('can’t tell')
   })
 })
 

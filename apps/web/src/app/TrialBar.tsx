@@ -1,4 +1,4 @@
-import { VERDICT_WORD } from '@snug/core'
+import { wordOf } from '@snug/core'
 import { useShallow } from 'zustand/react/shallow'
 import { useBuild } from '../state/buildStore'
 import { Button } from '../ui/Button'
@@ -31,8 +31,8 @@ export function TrialBar() {
           <ul className="flex flex-wrap gap-x-4">
             {moved.map(({ joint, was }) => (
               <li key={joint.id} className="flex items-center gap-1.5 text-[14px]">
-                {joint.title}: {was ? VERDICT_WORD[was] : 'new'} → <PegMark verdict={joint.verdict} size={17} silent />{' '}
-                {VERDICT_WORD[joint.verdict]}
+                {joint.title}: {was ? wordOf(was, joint.condition) : 'new'} → <PegMark verdict={joint.verdict} size={17} silent />{' '}
+                {wordOf(joint.verdict, joint.condition)}
               </li>
             ))}
           </ul>

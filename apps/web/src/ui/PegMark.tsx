@@ -1,4 +1,4 @@
-import { VERDICT_WORD, type Verdict } from '@snug/core'
+import { wordOf, type Verdict } from '@snug/core'
 
 const COLOUR: Record<Verdict, string> = {
   snug: 'var(--snug)',
@@ -14,7 +14,7 @@ const COLOUR: Record<Verdict, string> = {
  */
 export function PegMark({ verdict, size = 22, silent = false }: { verdict: Verdict; size?: number; silent?: boolean }) {
   const c = COLOUR[verdict]
-  const name = silent ? { 'aria-hidden': true as const } : { role: 'img', 'aria-label': VERDICT_WORD[verdict] }
+  const name = silent ? { 'aria-hidden': true as const } : { role: 'img', 'aria-label': wordOf(verdict) }
   return (
     <svg width={size} height={size} viewBox="-12 -12 24 24" {...name} className="shrink-0">
       <PegShape verdict={verdict} colour={c} />

@@ -1,4 +1,4 @@
-import { VERDICT_WORD, type Verdict } from '@snug/core'
+import { wordOf, type Verdict } from '@snug/core'
 
 const TONE: Record<Verdict, string> = {
   snug: 'text-snug',
@@ -8,6 +8,7 @@ const TONE: Record<Verdict, string> = {
   'cant-tell': 'text-cant',
 }
 
-export const VerdictWord = ({ verdict }: { verdict: Verdict }) => (
-  <span className={`label text-[1.08em] font-semibold tracking-[0.045em] ${TONE[verdict]}`}>{VERDICT_WORD[verdict]}</span>
+/** A verdict in its colour; what is no fit but a condition goes by words of its own. */
+export const VerdictWord = ({ verdict, condition }: { verdict: Verdict; condition?: boolean | undefined }) => (
+  <span className={`label text-[1.08em] font-semibold tracking-[0.045em] ${TONE[verdict]}`}>{wordOf(verdict, condition)}</span>
 )

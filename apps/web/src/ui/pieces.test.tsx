@@ -1,4 +1,4 @@
-import { VERDICT_WORD, drawJoint, findJoints, type Mark, type Verdict } from '@snug/core'
+import { wordOf, drawJoint, findJoints, type Mark, type Verdict } from '@snug/core'
 import { fullBuild } from '@snug/core/testing/fullBuild'
 import { cleanup, fireEvent, render, screen } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
@@ -21,7 +21,7 @@ const VERDICTS: Verdict[] = ['snug', 'loose', 'tight', 'wont-go', 'cant-tell']
 describe('peg marks', () => {
   it.each(VERDICTS)('%s has a shape of its own and its word', (verdict) => {
     const { container } = render(<PegMark verdict={verdict} />)
-    expect(screen.getByRole('img', { name: VERDICT_WORD[verdict] })).toBeTruthy()
+    expect(screen.getByRole('img', { name: wordOf(verdict) })).toBeTruthy()
     // Told apart by shape and not only by colour.
     const shape = container.querySelector('svg')!.innerHTML.replace(/var\(--[a-z]+\)/g, '')
     for (const other of VERDICTS.filter((v) => v !== verdict)) {

@@ -32,7 +32,11 @@ export class Asker {
   private readonly note = { noted: nothingNoted() }
   private readonly base: Build
 
-  constructor(private readonly build: Build) {
+  /** @param condition what is asked is no fit, and is told in other words */
+  constructor(
+    private readonly build: Build,
+    private readonly condition?: boolean,
+  ) {
     this.base = this.under(NOTHING_SAID)
   }
 
@@ -42,7 +46,8 @@ export class Asker {
    */
   judge(ask: Ask): Check[] {
     const { questions, noted } = this.run(ask, this.base)
-    if (!noted.sizes.size && !noted.traits.size) return questions.map((q) => checkOf(q, judgeAt(q, 0), noted))
+    if (!noted.sizes.size && !noted.traits.size)
+      return questions.map((q) => checkOf(q, judgeAt(q, 0), noted, { condition: this.condition }))
     return this.supposing(ask, questions, noted)
   }
 
@@ -84,6 +89,7 @@ export class Asker {
       if (open()) acrossBands(found, noted.sizes, (sizes) => under({ sizes, traits }), open)
     return [...found.values()].map(({ question, seen, coated, absent, crosses, moved }) =>
       checkOf(question, merged(seen, all && !crosses, absent || crosses), noted, {
+        condition: this.condition,
         ...(coated.length ? { coated: merged(coated, all && !crosses, absent || crosses) } : {}),
         moved: [...moved].map((key) => noted.sizes.get(key)!),
       }),
@@ -150,7 +156,12 @@ function merged(seen: readonly Judgement[], all: boolean, absent: boolean): Judg
   return { verdict: stands ? one : 'cant-tell', chances }
 }
 
-function checkOf(q: Question, raw: Judgement, noted: Noted, more: { coated?: Judgement; moved?: readonly SizeRef[] } = {}): Check {
+function checkOf(
+  q: Question,
+  raw: Judgement,
+  noted: Noted,
+  more: { coated?: Judgement; moved?: readonly SizeRef[]; condition?: boolean | undefined },
+): Check {
   const open = raw.verdict === 'cant-tell'
   const unknown = open ? [...noted.sizes.values()] : []
   const untold = open ? [...noted.traits.values()] : []
@@ -169,7 +180,7 @@ function checkOf(q: Question, raw: Judgement, noted: Noted, more: { coated?: Jud
     untold,
     raw,
     ...(after ? { coated: after } : {}),
-    says: open ? doubtSays(q, raw, unknown, untold) : q.says(raw) + (raw.verdict === 'snug' ? '' : supposedSays(supposed)),
+    says: open ? doubtSays(q, raw, unknown, untold, more.condition) : q.says(raw) + (raw.verdict === 'snug' ? '' : supposedSays(supposed)),
     // An amount that hangs on a size nobody knows is not given: what would be cut by it cannot be put back.
     cures: supposed.length ? cures.filter((c) => !c.plan) : cures,
     ...(q.hearsay ? { hearsay: true } : {}),

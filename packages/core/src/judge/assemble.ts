@@ -16,6 +16,8 @@ import { vetted } from './vet'
 export interface JointPlan {
   id: string
   title: string
+  /** Not how two parts fit but whether something is as it should be. */
+  condition?: true
   slots: Slot[]
   at: Point
   seatsNeck?: true
@@ -27,7 +29,7 @@ export interface JointPlan {
 
 /** Asks every check of a joint; the worst that is sure speaks for it. */
 export function judged(build: Build, { asks, ...base }: JointPlan): JudgedJoint {
-  const asker = new Asker(build)
+  const asker = new Asker(build, base.condition)
   const asked = asks.map((ask) => ({ ask, checks: asker.judge(ask) }))
   return jointOf(build, base, vetted(build, asked))
 }

@@ -5,7 +5,7 @@ import { slotSpec } from '../parts/slots'
 import { doubtOf, likelyOf } from '../quantity/distribution'
 import type { TraitRef } from './completed'
 import { signed, type Question } from './joint'
-import { CLASSES, VERDICT_WORD, type Judgement } from './verdict'
+import { CLASSES, wordOf, type Judgement } from './verdict'
 
 const sizeName = (r: SizeRef) => `${nameOf(r).toLowerCase()} (${slotSpec(r.slot).label.toLowerCase()})`
 export const traitName = (r: TraitRef): string =>
@@ -22,16 +22,26 @@ export function missingSays(sizes: readonly SizeRef[], traits: readonly TraitRef
 }
 
 /** What is said of a check that cannot be told: what is not known, or between which classes the figures leave it. */
-export function doubtSays(q: Question, { chances }: Judgement, sizes: readonly SizeRef[], traits: readonly TraitRef[]): string {
+export function doubtSays(
+  q: Question,
+  { chances }: Judgement,
+  sizes: readonly SizeRef[],
+  traits: readonly TraitRef[],
+  condition?: boolean,
+): string {
   if (q.lacks) return `Not known yet: ${q.lacks}.`
   if (sizes.length || traits.length) return missingSays(sizes, traits)
   if (q.hearsay) return q.hearsay
   const of = q.shown ?? q.clearance
   const unit = { mm: ' mm', deg: '°', count: '', MPa: ' MPa', none: '' }[q.unit ?? 'mm']
   const figure = q.unit === 'none' ? '' : ` ${signed(likelyOf(of))} ±${doubtOf(of).toFixed(2)}${unit}`
-  const may = CLASSES.filter((c) => chances[c] >= 0.005)
-    .toSorted((a, b) => chances[b] - chances[a])
-    .map((c) => `${VERDICT_WORD[c]} (${Math.round(100 * chances[c])} %)`)
+  // Classes that go by one word count as one.
+  const by = new Map<string, number>()
+  for (const c of CLASSES) by.set(wordOf(c, condition), (by.get(wordOf(c, condition)) ?? 0) + chances[c])
+  const may = [...by]
+    .filter(([, p]) => p >= 0.005)
+    .toSorted(([, a], [, b]) => b - a)
+    .map(([word, p]) => `${word} (${Math.round(100 * p)} %)`)
   return `${q.label}:${figure} may be ${may.join(' or ')}.`
 }
 

@@ -54,6 +54,8 @@ export interface Check {
 export interface Joint {
   id: string
   title: string
+  /** Not how two parts fit but whether something is as it should be; its verdict has words of its own. */
+  condition?: true
   slots: Slot[]
   /** Where its peg stands on the instrument: mm from the nut, mm across. */
   at: Point

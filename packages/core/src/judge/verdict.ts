@@ -4,13 +4,23 @@ export type Class = 'snug' | 'loose' | 'tight' | 'wont-go'
 export type Verdict = Class | 'cant-tell'
 export const CLASSES: readonly Class[] = ['snug', 'loose', 'tight', 'wont-go']
 
-export const VERDICT_WORD: Record<Verdict, string> = {
+const VERDICT_WORD: Record<Verdict, string> = {
   snug: 'snug',
   loose: 'loose',
   tight: 'tight',
   'wont-go': 'won’t go',
   'cant-tell': 'can’t tell',
 }
+
+/** What is not a fit but a condition, as a break angle or two shields that meet, has words of its own. */
+const CONDITION_WORD: Record<Verdict, string> = {
+  snug: 'good',
+  loose: 'needs work',
+  tight: 'needs work',
+  'wont-go': 'will not do',
+  'cant-tell': 'can’t tell',
+}
+export const wordOf = (verdict: Verdict, condition?: boolean): string => (condition ? CONDITION_WORD : VERDICT_WORD)[verdict]
 
 /** A stretch of clearance and its class; bands are listed upwards, each ending where the next begins. */
 export interface Band {

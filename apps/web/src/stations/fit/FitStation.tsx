@@ -1,4 +1,4 @@
-import { drawJoint, type Joint, type Mark } from '@snug/core'
+import { drawJoint, wordOf, type Joint, type Mark } from '@snug/core'
 import { memo, useCallback, useMemo } from 'react'
 import { Empty, Workspace } from '../../app/Workspace'
 import { DrawingView } from '../../drawing/DrawingView'
@@ -37,7 +37,7 @@ function JointsTab() {
         id: j.id,
         at: j.at,
         number: i + 1,
-        label: `${j.title}: ${j.verdict}`,
+        label: `${j.title}: ${wordOf(j.verdict, j.condition)}`,
         shape: <PegShape verdict={j.verdict} />,
         minor: j.verdict === 'snug' || j.verdict === 'loose',
       })),
@@ -126,7 +126,7 @@ function JointLine({ joint }: { joint: Joint }) {
   const [cure] = joint.verdict === 'snug' ? [] : joint.cures
   return (
     <>
-      <VerdictWord verdict={joint.verdict} /> · {cure ? cure.job : joint.says}
+      <VerdictWord verdict={joint.verdict} condition={joint.condition} /> · {cure ? cure.job : joint.says}
     </>
   )
 }

@@ -7,17 +7,23 @@ import {
   setTrait,
   slotSpec,
   specAt,
-  VERDICT_WORD,
+  forgetTrial,
+  JOINT_KINDS,
+  recordTrial,
+  TRIAL_WORD,
+  wordOf,
   type Check,
   type Cure,
   type Joint,
   type Size,
   type SizeRef,
+  type TrialResult,
 } from '@snug/core'
 import { useState } from 'react'
 import { tells } from '../../app/next'
 import { useShallow } from 'zustand/react/shallow'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { today } from '../../state/today'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { Choice } from '../../ui/Field'
@@ -54,11 +60,13 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
     <div>
       <h2 className="flex items-center gap-2 text-[23px]">
         <PegMark verdict={joint.verdict} size={26} /> {joint.title}
-        <VerdictWord verdict={joint.verdict} />
+        <VerdictWord verdict={joint.verdict} condition={joint.condition} />
       </h2>
       <p className="mt-1">{joint.says}</p>
       {joint.coated && joint.coated !== joint.verdict && (
-        <p className="mt-1 text-mind">After the planned coats: {VERDICT_WORD[joint.coated]}. Mask the joint, or leave room for the film.</p>
+        <p className="mt-1 text-mind">
+          After the planned coats: {wordOf(joint.coated, joint.condition)}. Mask the joint, or leave room for the film.
+        </p>
       )}
       <Settles joint={joint} />
       <Untold
@@ -67,6 +75,7 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
           trying ? tryOut((b) => setTrait(b, ref.slot, ref.trait, said)) : change((b) => setTrait(b, ref.slot, ref.trait, said))
         }
       />
+      {!trial && <ByHand joint={joint} />}
       {before && trial && <TrialStrip before={before} after={joint} />}
 
       {joint.id === 'bridge-height' && <SideView />}
@@ -93,7 +102,8 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
         ))}
       </div>
 
-      <Planned joint={joint} />
+      <Planned joint={joint} onMeasured={set} />
+      <TickedUnmeasured joint={joint} onMeasured={set} />
       {joint.cures.map((cure, i) => (
         <CureCard
           key={cure.id}
@@ -107,6 +117,27 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
       )}
       <DetailTables tables={joint.tables} />
       <Chances checks={joint.checks.filter((c) => c.unit !== 'none')} />
+    </div>
+  )
+}
+
+/** The hand overrules: how it went when it was tried, kept until a size, a trait or the part is another. */
+function ByHand({ joint }: { joint: Joint }) {
+  const change = useBuild((s) => s.change)
+  const kind = JOINT_KINDS.find((k) => k.id === joint.id)
+  if (!kind) return null
+  const { tried } = joint
+  return (
+    <div className="mt-2 border-l-4 border-hairline px-3">
+      <Choice<TrialResult | ''>
+        label={`I tried it: ${kind.trial.how}`}
+        value={tried && !tried.since ? tried.result : ''}
+        options={[
+          ['', tried?.since ? 'it has changed since; try it again' : 'not tried yet'],
+          ...kind.trial.offers.map((r) => [r, TRIAL_WORD[r]] as const),
+        ]}
+        onChange={(r) => change((b) => (r ? recordTrial(b, joint, r, today()) : forgetTrial(b, joint)))}
+      />
     </div>
   )
 }
@@ -163,26 +194,62 @@ function CureCard({ cure, first, onPlan }: { cure: Cure; first: boolean; onPlan:
   )
 }
 
-/** Jobs this joint already counts on: done on paper, with a step in the plan, until the real size is measured. */
-function Planned({ joint }: { joint: Joint }) {
+/** Jobs this joint already counts on: done on paper, with a step in the plan, until the size they change is measured. */
+function Planned({ joint, onMeasured }: { joint: Joint; onMeasured: (ref: SizeRef, size: Size) => void }) {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
   // What is only on trial stands in the bar at the foot, not in the plan.
-  const planned = joint.planned.filter((id) => build.jobs[id])
+  const planned = joint.planned.flatMap((id) => (build.jobs[id] ? [{ id, job: build.jobs[id] }] : []))
   if (!planned.length) return null
   return (
     <div className="mt-3 border-l-4 border-violet bg-wash px-3 py-2">
-      {planned.map((id) => (
-        <p key={id} className="flex flex-wrap items-center gap-2">
-          <span>
-            On paper: <b>{build.jobs[id]?.text}</b> It stands in the Plan; measure again when it is done.
-          </span>
-          <Button look="quiet" className="!min-h-8" onClick={() => change((b) => dropJob(b, id))}>
-            Rub it out
-          </Button>
-        </p>
+      {planned.map(({ id, job }) => (
+        <div key={id}>
+          <p className="flex flex-wrap items-center gap-2">
+            <span>
+              On paper: <b>{job.text}</b>{' '}
+              {build.steps[`job-${id}`]
+                ? 'Ticked off: measure it, and the joint is judged by what is.'
+                : 'It stands in the Plan; measure it when it is done.'}
+            </span>
+            <Button look="quiet" className="!min-h-8" onClick={() => change((b) => dropJob(b, id))}>
+              Rub it out
+            </Button>
+          </p>
+          <Measured sizeRef={job} onMeasured={onMeasured} />
+        </div>
       ))}
     </div>
+  )
+}
+
+/** A cure ticked off in the plan without a reading moves nothing: it asks for the size it was to change. */
+function TickedUnmeasured({ joint, onMeasured }: { joint: Joint; onMeasured: (ref: SizeRef, size: Size) => void }) {
+  const done = useOpenBuild().steps[`cure-${joint.id}`]?.done
+  const ref = joint.cures.find((c) => c.plan)?.plan
+  if (!done || !ref) return null
+  return (
+    <div className="mt-3 border-l-4 border-violet bg-wash px-3 py-2">
+      <p>
+        Ticked off on {done.slice(0, 10)}, and by its sizes it is still {wordOf(joint.verdict, joint.condition)}. What was changed is known
+        when it is measured:
+      </p>
+      <Measured sizeRef={ref} onMeasured={onMeasured} />
+    </div>
+  )
+}
+
+/** Where the reading after the job goes. */
+function Measured({ sizeRef, onMeasured }: { sizeRef: SizeRef; onMeasured: (ref: SizeRef, size: Size) => void }) {
+  const build = useOpenBuild()
+  const ref = { slot: sizeRef.slot, size: sizeRef.size }
+  return (
+    <SizeField
+      sizeRef={ref}
+      size={enteredAt(build, ref)}
+      label={`${specAt(ref).label}, as it is now`}
+      onCommit={(size) => onMeasured(ref, size)}
+    />
   )
 }
 
@@ -192,7 +259,7 @@ function TrialStrip({ before, after }: { before: Joint; after: Joint }) {
     <div className="min-w-0 flex-1 px-3 py-1.5">
       <p className="label text-[14px] text-soft">{name}</p>
       <p>
-        <VerdictWord verdict={j.verdict} /> <span className="figure">{j.figure?.text}</span>
+        <VerdictWord verdict={j.verdict} condition={j.condition} /> <span className="figure">{j.figure?.text}</span>
       </p>
       <p className="text-[13.5px]">{j.says}</p>
     </div>

@@ -119,6 +119,7 @@ const refs = {
 export const bridgeHeightJoint = (build: Build): JudgedJoint =>
   judged(build, {
     id: 'bridge-height',
+    condition: true,
     title: 'Neck angle and bridge height',
     slots: ['neck', 'body', 'bridge', 'nut'],
     at: pt(datums(build).studs, -48),

@@ -33,6 +33,7 @@ export function bridgeReachJoint(build: Build): JudgedJoint {
   const { scale, studs } = datums(build)
   return judged(build, {
     id: 'bridge-reach',
+    condition: true,
     title: 'Bridge reach, all saddles',
     slots: ['neck', 'body', 'bridge'],
     at: pt(studs + 8, 46),

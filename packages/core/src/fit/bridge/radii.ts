@@ -36,6 +36,7 @@ export function radiiJoint(build: Build): JudgedJoint {
   const wanted = wantedIn(build)
   return judged(build, {
     id: 'radii',
+    condition: true,
     title: 'Saddle radius and board radius',
     slots: ['bridge', 'neck'],
     at: pt(datums(build).scale + 4, 30),

@@ -27,6 +27,7 @@ export function saddleBreakJoint(build: Build): JudgedJoint {
   const hold = stringHold(build)
   return judged(build, {
     id: 'saddle-break',
+    condition: true,
     title: WHERE[hold.by].title,
     slots: hold.by === 'bridge' ? ['bridge', 'body'] : (['bridge', 'tailpiece', 'body'] satisfies Slot[]),
     at: pt(datums(build).studs + drawnAt(build, hold.refs.distance) / 2, -22),

@@ -28,6 +28,7 @@ const totalPull = (build: Build) => stringPulls(build).reduce((s, p) => s + p.ne
 export const springsJoint = (build: Build): JudgedJoint =>
   judged(build, {
     id: 'springs',
+    condition: true,
     title: 'Springs against the strings',
     slots: ['springs', 'bridge', 'strings'],
     at: pt(datums(build).studs - 50, -20),

@@ -26,6 +26,7 @@ const refs = {
 export const controlReachJoint = (build: Build): JudgedJoint =>
   judged(build, {
     id: 'control-reach',
+    condition: true,
     title: 'Controls within reach',
     slots: ['guard', 'pot-volume', 'pot-tone', 'bridge'],
     at: pt(datums(build).heelEnd + drawnAt(build, refs.tx) + 16, drawnAt(build, refs.ty)),

@@ -50,6 +50,7 @@ export function leadTable(build: Build): DetailTable {
 export const leadsJoint = (build: Build): JudgedJoint =>
   judged(build, {
     id: 'leads',
+    condition: true,
     title: 'Leads, opened and closed',
     slots: ['jack', 'body'],
     at: pt(datums(build).studs - 20, -96),

@@ -48,6 +48,7 @@ export function nutBreakJoint(build: Build): JudgedJoint {
   const known = Object.values(ANGLES).every((r) => sizeAt(build, r))
   return judged(build, {
     id: 'nut-break',
+    condition: true,
     title: 'Break angle at the nut',
     slots: ['neck', 'nut', 'tuners', ...(build.parts['string-tree'] ? (['string-tree'] as const) : [])],
     at: pt(-24, 30),

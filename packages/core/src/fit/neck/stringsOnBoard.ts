@@ -54,6 +54,7 @@ export function stringsOnBoardJoint(build: Build): JudgedJoint {
   }
   return judged(build, {
     id: 'strings-on-board',
+    condition: true,
     title: 'Strings on the board',
     slots: ['neck', 'nut', 'bridge'],
     at: pt(datums(build).heelEnd - 60, 44),

@@ -31,6 +31,7 @@ export function polesUnderJoint(build: Build, place: PickupPlace): JudgedJoint {
   const d = datums(build)
   return judged(build, {
     id: `poles-${place}`,
+    condition: true,
     title: `Poles under strings, ${place} pickup`,
     slots: [slot, 'nut', 'bridge', 'body'],
     at: pt(d.mouth + drawnAt(build, refs.centre), 20),

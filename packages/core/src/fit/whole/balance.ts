@@ -100,6 +100,7 @@ export function balanceJoint(build: Build): JudgedJoint {
   const weighed = (slot: Slot) => sizeAt(build, massOf(slot)) !== undefined
   return judged(build, {
     id: 'balance',
+    condition: true,
     title: 'Balance on the strap',
     slots: ['body', 'neck', 'tuners', 'bridge'],
     at: com.gram ? com.at : pt(mouth, 0),

@@ -23,6 +23,7 @@ export function bridgeScrewsJoint(build: Build): JudgedJoint {
   const hollow = isHollow(build)
   return judged(build, {
     id: 'bridge-screws',
+    condition: true,
     title: 'Bridge screws in the wood',
     slots: ['bridge', 'body'],
     at: pt(datums(build).studs - 10, 34),

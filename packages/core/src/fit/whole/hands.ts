@@ -17,6 +17,7 @@ export function handsJoint(build: Build): JudgedJoint {
   const handed = handedParts(build)
   return judged(build, {
     id: 'hands',
+    condition: true,
     title: 'Right- and left-handed parts',
     slots: handed,
     at: pt(datums(build).mouth - 30, 26),

@@ -20,6 +20,7 @@ export function metalsJoint(build: Build): JudgedJoint {
   const odd = metals.filter((m) => m.metal !== most)
   return judged(build, {
     id: 'metals',
+    condition: true,
     title: 'Metals match',
     slots: metals.map((m) => m.slot),
     at: pt(d.studs + 40, 50),

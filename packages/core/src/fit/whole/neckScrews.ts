@@ -25,6 +25,7 @@ export function neckScrewsJoint(build: Build): JudgedJoint {
   const d = datums(build)
   return judged(build, {
     id: 'neck-screws',
+    condition: true,
     title: 'Neck screws in the heel',
     slots: ['neck-screws', 'body', 'neck'],
     at: pt((d.mouth + d.heelEnd) / 2, 0),

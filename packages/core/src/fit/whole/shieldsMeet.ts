@@ -18,6 +18,7 @@ export function shieldsMeetJoint(build: Build): JudgedJoint {
   const tab = traitAt(build, 'shielding', 'tab') === 'tab'
   return judged(build, {
     id: 'shields-meet',
+    condition: true,
     title: 'Shields make one box',
     slots: ['shielding', 'guard', 'body'],
     at: pt(d.heelEnd + 180, -40),

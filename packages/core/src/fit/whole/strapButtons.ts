@@ -16,6 +16,7 @@ const refs = { screw: sizeRef('strap-buttons', 'screw.length'), thickness: sizeR
 export const strapButtonsJoint = (build: Build): JudgedJoint =>
   judged(build, {
     id: 'strap-buttons',
+    condition: true,
     title: 'Strap button screws',
     slots: ['strap-buttons', 'body'],
     at: pt(datums(build).mouth + drawnAt(build, sizeRef('body', 'button.lower.x')), 8),

@@ -19,6 +19,7 @@ export function trussAccessJoint(build: Build): JudgedJoint {
   const key = drawnAt(build, KEY)
   return judged(build, {
     id: 'truss-access',
+    condition: true,
     title: 'Truss tool reaches its nut',
     slots: ['neck', 'body'],
     at: heel ? pt(d.heelEnd + 8, 12) : pt(-14, 0),

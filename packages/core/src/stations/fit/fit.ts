@@ -1,7 +1,7 @@
 import { drawJoint, findJoints } from '../../fit/findJoints'
 import { harmless } from '../../fit/harmless'
 import type { Joint } from '../../judge/joint'
-import { VERDICT_WORD } from '../../judge/verdict'
+import { wordOf } from '../../judge/verdict'
 import type { Contribution } from '../contribution'
 import { fitSteps } from './steps'
 
@@ -29,7 +29,9 @@ export const fit: Contribution<Joint[]> = {
       ({ was, now }) => was.verdict === now.verdict && was.figure && now.figure && Math.abs(was.figure.value - now.figure.value) > MOVED,
     )
     return [
-      ...verdicts.map(({ was, now }) => `${now.title.toLowerCase()}: ${VERDICT_WORD[was.verdict]} → ${VERDICT_WORD[now.verdict]}`),
+      ...verdicts.map(
+        ({ was, now }) => `${now.title.toLowerCase()}: ${wordOf(was.verdict, was.condition)} → ${wordOf(now.verdict, now.condition)}`,
+      ),
       ...figures.slice(0, TOLD).map(({ was, now }) => `${now.title.toLowerCase()} ${was.figure!.text} → ${now.figure!.text}`),
     ]
   },
