@@ -66,7 +66,7 @@ describe('Heron’s story', () => {
     for (const key of Object.keys(guard.sizes).filter((k) => k.startsWith('opening.')))
       guard.sizes[key] = { ...guard.sizes[key]!, doubt: 0.8, known: 'listed' }
     guard.sizes['opening.neck.centre'] = { value: 31, doubt: 0.1, known: 'listed' }
-    expect(wordOf[joint(listed, 'guard-openings').verdict]).toBe('can’t tell')
+    expect(wordOf(joint(listed, 'guard-openings').verdict)).toBe('can’t tell')
   })
 })
 
