@@ -107,7 +107,7 @@ test('a person’s own measured pocket and heel give the verdict and the amount'
   await pocket.press('Enter')
   await expect(pocket).toHaveValue('55.96')
   await expect(heading).toContainText('tight')
-  await expect(hand).toContainText(/Shave the treble wall near the mouth, 0\.\d+ to \d\.\d+ mm/)
+  await expect(hand).toContainText(/Shave \d\.\d+ mm off the treble wall.* near the mouth, then try; not more than \d\.\d+ mm in all/)
 })
 
 test('undo, redo, and a change on trial that is dropped', async ({ page, server }) => {

@@ -236,7 +236,7 @@ export function dunlin(today: string, due: string, late: string): Build {
       jack: part('jack', 'Mono jack, long thread', {
         seller: 'Quayside Electrics',
         price: 5,
-        traits: { contacts: 'mono' },
+        traits: { contacts: 'mono', held: 'plate' },
         sizes: { bore: 9.5, 'thread.length': [14, 'rule'], width: [12, 'rule'] },
       }),
       'neck-screws': part('neck-screws', 'Four machine-cut screws, bushings', {

@@ -230,7 +230,7 @@ export function plover(today: string, due: string): Build {
       jack: part('jack', 'Mono jack, open', {
         seller: 'Quayside Electrics',
         price: 3,
-        traits: { contacts: 'mono' },
+        traits: { contacts: 'mono', held: 'thread' },
         sizes: { bore: 9.5, 'thread.length': [8, 'rule'], width: [21, 'rule'] },
       }),
       'neck-screws': part('neck-screws', 'Four screws from the donor, with plate', {

@@ -19,7 +19,7 @@ describe('a joint tried by hand', () => {
   it('settles what could not be told', () => {
     expect(jointIn(unknown, 'jack').verdict).toBe('cant-tell')
     const j = jointIn(tried(unknown, 'jack', 'goes'), 'jack')
-    expect([j.verdict, j.missing, j.says]).toEqual(['snug', [], 'Tried by hand on 2026-11-25: it goes in by hand, or does what it should.'])
+    expect([j.verdict, j.missing, j.says]).toEqual(['snug', [], 'Tried by hand on 2026-11-25: it goes in by hand.'])
   })
   it('stands against a sum that says otherwise, and both are shown with the size to doubt', () => {
     const b = changed(fullBuild(), { 'jack/width': 25 })
@@ -28,14 +28,14 @@ describe('a joint tried by hand', () => {
     const j = jointIn(tried(b, 'jack', 'goes'), 'jack')
     expect(j.verdict).toBe('snug')
     expect(j.says).toMatch(
-      /^Tried by hand on 2026-11-25: it goes in by hand.* The sum says otherwise: The jack is 1 mm wider than the passage.* Doubt widest part, to pass through a passage first, and measure it again\.$/,
+      /^Tried by hand on 2026-11-25: it goes in by hand\. The sum says otherwise: The jack is 1 mm wider than the passage.* Doubt widest part, to pass through a passage first, and measure it again\.$/,
     )
     expect(j.tried!.doubted).toEqual({ slot: 'jack', size: 'width' })
   })
   it('a fault found by hand is one although every sum is snug; the sums are kept', () => {
     const j = jointIn(tried(fullBuild(), 'jack', 'wont'), 'jack')
     expect(j.verdict).toBe('wont-go')
-    expect(j.says).toMatch(/it will not\. The sum says otherwise/)
+    expect(j.says).toMatch(/it will not go in\. The sum says otherwise/)
     expect(checkIn(tried(fullBuild(), 'jack', 'wont'), 'jack', 'passage').raw.verdict).toBe('snug')
   })
   it('is stale once a size, a trait or the part has become another, and then counts for nothing', () => {

@@ -10,31 +10,44 @@ import { isMeasured } from '../quantity/size'
 /** How a person at the bench finds out, and what it may come to. */
 export interface TrialKind {
   how: string
-  offers: readonly TrialResult[]
+  offers: readonly (readonly [result: TrialResult, words: string])[]
   /** Checks that a trial says nothing of: the sum alone speaks there. */
   notSettled?: readonly string[]
 }
 
-export const TRIAL_WORD: Record<TrialResult, string> = {
-  goes: 'goes in by hand, or does what it should',
-  force: 'needs force, or only just does it',
-  rattles: 'rattles',
-  wont: 'will not',
-  flat: 'lies flat',
-  rocks: 'rocks',
-}
 const MEANS: Record<TrialResult, Class> = { goes: 'snug', force: 'tight', rattles: 'loose', wont: 'wont-go', flat: 'snug', rocks: 'tight' }
 
 /** Pressed in or put through by hand. */
 export const press = (how: string, ...notSettled: string[]): TrialKind => ({
   how,
-  offers: ['goes', 'force', 'rattles', 'wont'],
+  offers: [
+    ['goes', 'goes in by hand'],
+    ['force', 'needs force'],
+    ['rattles', 'rattles'],
+    ['wont', 'will not go in'],
+  ],
   notSettled,
 })
 /** Laid in its place. */
-export const lay = (how: string, ...notSettled: string[]): TrialKind => ({ how, offers: ['flat', 'rocks', 'wont'], notSettled })
+export const lay = (how: string, ...notSettled: string[]): TrialKind => ({
+  how,
+  offers: [
+    ['flat', 'lies flat'],
+    ['rocks', 'rocks'],
+    ['wont', 'will not go on'],
+  ],
+  notSettled,
+})
 /** Done, and seen whether it does. */
-export const see = (how: string, ...notSettled: string[]): TrialKind => ({ how, offers: ['goes', 'force', 'wont'], notSettled })
+export const see = (how: string, ...notSettled: string[]): TrialKind => ({
+  how,
+  offers: [
+    ['goes', 'is as it should be'],
+    ['force', 'only just does'],
+    ['wont', 'does not do'],
+  ],
+  notSettled,
+})
 
 /** A figure that the worst day moves further than this from today's is not settled by a trial today, mm. [ours] */
 const TODAY = 0.05
@@ -59,7 +72,7 @@ export function withTrial(build: Build, joint: JudgedJoint, kind: TrialKind): Ju
   )
   const doubted = against.length ? doubtable(build, against) : undefined
   const says = [
-    `Tried by hand on ${trial.on}: it ${TRIAL_WORD[trial.result]}.`,
+    `Tried by hand on ${trial.on}: it ${kind.offers.find(([r]) => r === trial.result)?.[1] ?? 'was tried'}.`,
     against.length
       ? `The sum says otherwise: ${against[0]!.says}${doubted ? ` Doubt ${nameOf(doubted).toLowerCase()} first, and measure it again.` : ''}`
       : '',

@@ -40,7 +40,8 @@ export function jointOf(build: Build, base: Omit<JointPlan, 'asks'>, checks: Che
   const speaker = checks.reduce<Check | undefined>((a, b) => (!a || isWorse(b.raw.verdict, a.raw.verdict) ? b : a), undefined)
   const touched = checks.filter((c) => c.coated)
   const reads = uniqueRefs(checks.flatMap((c) => c.reads))
-  const figure = speaker && figureOf(speaker)
+  // A figure that rests on what nobody knows is none.
+  const figure = speaker && !speaker.unknown.length && !speaker.untold.length ? figureOf(speaker) : undefined
   const missing = uniqueRefs(checks.flatMap((c) => c.unknown))
   const untold = uniqueRefs(checks.flatMap((c) => c.untold))
   const settles = verdict === 'cant-tell' && speaker ? (missing[0] ?? mostSay(build, speaker.reads)) : undefined

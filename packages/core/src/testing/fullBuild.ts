@@ -256,7 +256,7 @@ export function fullBuild(): Build {
     'pot-volume': pot('pot-volume'),
     'pot-tone': pot('pot-tone'),
     switch: aPart('switch', { depth: 24, 'screw.spacing': 41.2, swing: 26 }, { contacts: 'lever-5x4' }),
-    jack: aPart('jack', { bore: 9.5, 'thread.length': 8, width: 21, depth: 52 }, { contacts: 'mono' }),
+    jack: aPart('jack', { bore: 9.5, 'thread.length': 8, width: 21, depth: 52 }, { contacts: 'mono', held: 'thread' }),
     capacitor: aPart('capacitor', { capacitance: [22e-9, 'meter', 1e-9] }),
     'neck-screws': aPart('neck-screws', {
       count: 4,

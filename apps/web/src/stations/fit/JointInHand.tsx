@@ -10,7 +10,6 @@ import {
   forgetTrial,
   JOINT_KINDS,
   recordTrial,
-  TRIAL_WORD,
   wordOf,
   type Check,
   type Cure,
@@ -132,10 +131,7 @@ function ByHand({ joint }: { joint: Joint }) {
       <Choice<TrialResult | ''>
         label={`I tried it: ${kind.trial.how}`}
         value={tried && !tried.since ? tried.result : ''}
-        options={[
-          ['', tried?.since ? 'it has changed since; try it again' : 'not tried yet'],
-          ...kind.trial.offers.map((r) => [r, TRIAL_WORD[r]] as const),
-        ]}
+        options={[['', tried?.since ? 'it has changed since; try it again' : 'not tried yet'], ...kind.trial.offers]}
         onChange={(r) => change((b) => (r ? recordTrial(b, joint, r, today()) : forgetTrial(b, joint)))}
       />
     </div>

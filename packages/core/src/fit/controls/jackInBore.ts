@@ -6,7 +6,7 @@ import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import { type Question, type JudgedJoint } from '../../judge/joint'
-import { drawnAt, gapOf, sizeIn, sizesIn } from '../../judge/known'
+import { drawnAt, gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
@@ -37,12 +37,17 @@ export const jackJoint = (build: Build): JudgedJoint =>
     asks: [inBore, throughPassage, plugDepth],
   })
 
+/** A bore this much over the thread leaves a jack's nut nothing to bear on, mm. [practice] */
+const HELD = 1
+
 function inBore(build: Build): Question {
   const have = sizesIn(build, refs)
+  const plated = traitIn(build, 'jack', 'held') === 'plate'
   const c = gapOf([
     [1, have.hole],
     [-1, have.thread],
   ])
+  const over = likelyOf(c)
   return {
     id: 'bore',
     label: 'Bore minus thread',
@@ -50,24 +55,37 @@ function inBore(build: Build): Question {
     shown: c,
     bands: [
       { upTo: 0, is: 'tight' },
-      { upTo: 30, is: 'snug' },
-      { upTo: Infinity, is: 'wont-go' },
+      { upTo: plated ? Infinity : HELD - 0.1, is: 'snug' },
+      ...(plated ? [] : [{ upTo: Infinity, is: 'wont-go' as const }]),
     ],
     coats: filmOn(build, 2),
-    says: () => `The bore is ${printMm(have.hole.value, 1)} mm and the jack needs ${printMm(have.thread.value, 1)} mm.`,
+    says: ({ verdict }) =>
+      verdict === 'wont-go'
+        ? `The bore is ${printMm(over, 1)} mm wider than the jack’s thread: its nut bears on nothing and it falls through.`
+        : `The bore is ${printMm(have.hole.value, 1)} mm and the jack needs ${printMm(have.thread.value, 1)} mm.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []
-        : [
-            {
-              id: 'ream-jack',
-              job: `Ream the jack bore to ${printMm(have.thread.value + 0.3, 1)} mm.`,
-              how: 'From outside through tape, by hand; film chips when a bit bites.',
-              gives: 'body',
-              tools: ['tapered reamer'],
-              plan: { slot: 'body', size: 'jack.bore', delta: 0.3 - likelyOf(c), doubt: 0.1 },
-            },
-          ],
+        : verdict === 'wont-go'
+          ? [
+              {
+                id: 'jack-plate',
+                job: 'Take a jack plate or cup that covers the bore, and say under Parts that it is held by it.',
+                how: 'Curved where the rim is; its screws want wood beside the bore.',
+                gives: 'nothing',
+                tools: ['small bit', 'screwdriver'],
+              },
+            ]
+          : [
+              {
+                id: 'ream-jack',
+                job: `Ream the jack bore to ${printMm(have.thread.value + 0.3, 1)} mm.`,
+                how: 'From outside through tape, by hand; film chips when a bit bites.',
+                gives: 'body',
+                tools: ['tapered reamer'],
+                plan: { slot: 'body', size: 'jack.bore', delta: 0.3 - over, doubt: 0.1 },
+              },
+            ],
   }
 }
 

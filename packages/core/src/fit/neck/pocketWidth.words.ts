@@ -67,12 +67,13 @@ export function widthCures(
   }
   if (verdict === 'snug' || gap >= SNUG.from) return []
   const { from, to } = shavingAmount(gap)
-  const amount = `${from.toFixed(2)} mm in all, then try; not more than ${to.toFixed(2)}`
   const middle = (from + to) / 2
   const shares = wallShares(build, place, middle)
+  const most = `then try; not more than ${to.toFixed(2)} mm in all.`
+  const off = (share: number) => ((from * share) / middle).toFixed(2)
   const walls = !shares
-    ? `both walls evenly near the ${place}`
-    : `the ${shares.wall} wall near the ${place}${shares.less < LEAST_SHAVING ? '' : `, and the other by ${Math.round((100 * shares.less) / middle)} % of the whole`}`
+    ? `${(from / 2).toFixed(2)} mm off each wall`
+    : `${off(shares.more)} mm off the ${shares.wall} wall${shares.less < LEAST_SHAVING ? '' : ` and ${off(shares.less)} off the other`}`
   const why = shares
     ? `More from the ${shares.wall} wall, because the neck’s axis passes the bridge ${printMm(Math.abs(shares.axis))} mm to the ${
         shares.axis > 0 ? 'bass' : 'treble'
@@ -81,7 +82,7 @@ export function widthCures(
   return [
     {
       id: 'shave-wall',
-      job: `Shave ${walls}: ${amount}.`,
+      job: `Shave ${walls} near the ${place}, ${most}`,
       how: `Chisel bevel out, then P120 on a flat block; stop when it goes in by hand. ${why} What is off comes back only as veneer. Before any finish.`,
       gives: 'body',
       tools: ['sharp chisel', 'P120 on a flat block'],
@@ -95,7 +96,7 @@ export function widthCures(
     },
     {
       id: 'plane-heel',
-      job: `Or plane the heel, both sides evenly: ${amount}.`,
+      job: `Or plane ${(from / 2).toFixed(2)} mm off each side of the heel, ${most}`,
       how: 'Keeps a finished body whole; the heel’s sides show when the guard is off. Block plane, or block and paper; stop when it goes in by hand.',
       gives: 'neck',
       tools: ['block plane', 'P120 on a flat block'],

@@ -153,6 +153,13 @@ export const jack = defineKind({
     depth: mm('Depth behind the panel, plug in', 10, 90),
   },
   traits: {
+    held: {
+      label: 'Held by',
+      options: [
+        ['thread', 'its own thread and nut'],
+        ['plate', 'a plate or cup over a wide bore'],
+      ],
+    },
     contacts: {
       label: 'Contacts',
       options: [
