@@ -1,10 +1,11 @@
 import type { Build } from '../document/build'
-import { specAt, type SizeRef } from '../document/read'
+import { sizeAt, specAt, type SizeRef } from '../document/read'
 import { KINDS } from '../parts/kinds/index'
 import { slotSpec } from '../parts/slots'
 import { bandOf } from '../parts/kind'
+import { likelyOf, type Distribution } from '../quantity/distribution'
 import type { Size } from '../quantity/size'
-import { completed, keyOf, nothingNoted, type Noted, type TraitRef } from './completed'
+import { completed, keyOf, nothingNoted, type Noted, type Suppose, type TraitRef } from './completed'
 import type { Check, Question } from './joint'
 import { judgeAt } from './joint'
 import { acrossBands, agreed, type Found } from './acrossBands'
@@ -24,6 +25,11 @@ const MOST_WAYS = 48
 interface Way {
   sizes: ReadonlyMap<string, number>
   traits: ReadonlyMap<string, string>
+}
+/** Of a build in which all is known nothing has to be supposed. */
+const UNASKED: Suppose = {
+  size: (ref) => sizeUnder(NOTHING_SAID, ref),
+  trait: (ref) => traitUnder(NOTHING_SAID, ref),
 }
 const NOTHING_SAID: Way = { sizes: new Map(), traits: new Map() }
 
@@ -46,9 +52,34 @@ export class Asker {
    */
   judge(ask: Ask): Check[] {
     const { questions, noted } = this.run(ask, this.base)
+    const widen = questions.some((q) => q.spread) ? this.spread(ask, questions, noted) : (asked: readonly Question[]) => asked
     if (!noted.sizes.size && !noted.traits.size)
-      return questions.map((q) => checkOf(q, judgeAt(q, 0), noted, { condition: this.condition }))
-    return this.supposing(ask, questions, noted)
+      return widen(questions).map((q) => checkOf(q, judgeAt(q, 0), noted, { condition: this.condition }))
+    return this.supposing(ask, questions, noted, widen)
+  }
+
+  /**
+   * Each known size taken one sigma further, one after another: what that moves of a clearance is its share of the doubt. [published: law of
+   * propagation of uncertainty, first order, from memory]
+   * @returns what makes questions as wide as that
+   */
+  private spread(ask: Ask, questions: readonly Question[], noted: Noted): (asked: readonly Question[]) => readonly Question[] {
+    const variance = new Map<string, number>()
+    for (const [key, ref] of noted.reads) {
+      const sigma = noted.sizes.has(key) ? 0 : (sizeAt(this.build, ref)?.doubt ?? 0) / 2
+      if (!sigma) continue
+      const further = this.run(ask, completed(this.build, { ...UNASKED, shifted: { key, by: sigma } }, this.note)).questions
+      for (const q of questions) {
+        const then = q.spread && further.find((f) => f.id === q.id)
+        if (then) variance.set(q.id, (variance.get(q.id) ?? 0) + (likelyOf(then.clearance) - likelyOf(q.clearance)) ** 2)
+      }
+    }
+    const wider = (d: Distribution, by: number): Distribution => d.map((n) => ({ ...n, sigma: Math.hypot(n.sigma, by) }))
+    return (asked) =>
+      asked.map((q) => {
+        const by = Math.sqrt(variance.get(q.id) ?? 0)
+        return by ? { ...q, clearance: wider(q.clearance, by), ...(q.shown ? { shown: wider(q.shown, by) } : {}) } : q
+      })
   }
 
   private under(way: Way): Build {
@@ -62,11 +93,17 @@ export class Asker {
     return { questions, noted: this.note.noted }
   }
 
-  private supposing(ask: Ask, first: readonly Question[], noted: Noted): Check[] {
+  private supposing(
+    ask: Ask,
+    first: readonly Question[],
+    noted: Noted,
+    widen: (asked: readonly Question[]) => readonly Question[],
+  ): Check[] {
     const found = new Map<string, Found>()
     let runs = 0
     /** Asks once more under other suppositions, and takes note of what it then is. */
-    const meet = (questions: readonly Question[]): void => {
+    const meet = (asked: readonly Question[]): void => {
+      const questions = widen(asked)
       for (const q of questions) {
         const at = found.get(q.id) ?? { question: q, seen: [], coated: [], absent: runs > 0, crosses: false, moved: new Set<string>() }
         at.seen.push(judgeAt(q, 0))

@@ -16,6 +16,8 @@ export const keyOf = (ref: SizeRef | TraitRef): string => `${ref.slot}/${'size' 
 /** What to take for what nobody knows, while a check is asked. */
 export interface Suppose {
   size: (ref: SizeRef) => Size
+  /** A known size taken as this much more, to see what its doubt does. */
+  shifted?: { key: string; by: number }
   trait: (ref: TraitRef) => string
 }
 
@@ -59,7 +61,8 @@ function completedPart(part: Part, slot: Slot, suppose: Suppose, note: { noted: 
     const ref = { slot, size }
     const key = `${slot}/${size}`
     note.noted.reads.set(key, ref)
-    if (entered && entered.known !== 'assumed') return entered
+    if (entered && entered.known !== 'assumed')
+      return suppose.shifted?.key === key ? { ...entered, value: entered.value + suppose.shifted.by } : entered
     note.noted.sizes.set(key, ref)
     return suppose.size(ref)
   }

@@ -106,6 +106,8 @@ export interface Question {
   bands: readonly Band[]
   /** How much a planned finish takes from the clearance, mm. */
   coats?: number
+  /** Its clearance is reckoned from plain values: the frame spreads it by the doubts of the sizes it read. */
+  spread?: true
   /** What it cannot be told without and is no size, in words: an outline nobody has drawn. */
   lacks?: string
   /** What is the matter; asked only when a class is sure. */

@@ -8,7 +8,7 @@ import { type Question, type DetailTable, type JudgedJoint } from '../../judge/j
 import { drawnAt, sizeIn, sizesIn } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { fretPlace } from '../../physics/frets'
-import { likelyOf, linear, ofSize } from '../../quantity/distribution'
+import { certain, likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { sideDrawing } from './sideDrawing'
 import { tiltCures, raiseCures } from './bridgeHeight.cures'
@@ -63,16 +63,11 @@ function overCovers(build: Build): Question[] {
     // The string held at the last fret runs straight from that crown to the saddle.
     const share = (x - last) / (d.scale - last)
     const crownAt = board + crown + riseOver(last - d.mouth, tiltOf(build).value)
-    const free = linear(
-      [
-        [share, ys],
-        [-1, ofSize(above)],
-      ],
-      (1 - share) * crownAt - guard - CLEAR_OF_POLES,
-    )
+    const free = certain(share * likelyOf(ys) - above.value + (1 - share) * crownAt - guard - CLEAR_OF_POLES)
     return [
       {
         id: `cover-${place}`,
+        spread: true,
         label: `Strings over the ${place} cover, held at the last fret`,
         clearance: free,
         shown: linear([[1, free]], CLEAR_OF_POLES),

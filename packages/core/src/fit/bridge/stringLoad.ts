@@ -9,7 +9,7 @@ import { drawnOnceKnown, judged } from '../../judge/assemble'
 import { type JudgedJoint, type Question } from '../../judge/joint'
 import { gapOf, sizeIn, sizesIn, sizeToDraw, traitIn } from '../../judge/known'
 import { slotSpec } from '../../parts/slots'
-import { likelyOf, ofSize, propagate } from '../../quantity/distribution'
+import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
 
@@ -39,13 +39,11 @@ export const springsJoint = (build: Build): JudgedJoint =>
 function springBalance(build: Build): Question {
   const have = sizesIn(build, SPRINGS)
   const total = totalPull(build)
-  const spare = propagate(
-    ([n, p, a, s]) => n! - (total * s!) / (p! * a!),
-    [ofSize(have.count), ofSize(have.pull), ofSize(have.arm), ofSize(have.string)],
-  )
+  const spare = certain(have.count.value - (total * have.string.value) / (have.pull.value * have.arm.value))
   const needed = have.count.value - likelyOf(spare)
   return {
     id: 'balance',
+    spread: true,
     label: 'Springs fitted over springs needed',
     clearance: spare,
     unit: 'count',

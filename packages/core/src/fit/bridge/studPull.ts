@@ -5,7 +5,7 @@ import { type Question } from '../../judge/joint'
 import { sizeIn, sizesIn, traitIn } from '../../judge/known'
 import type { Slot } from '../../parts/slots'
 import { woodNamed } from '../../parts/woods'
-import { likelyOf, ofSize, propagate } from '../../quantity/distribution'
+import { likelyOf, normal } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
 
@@ -59,14 +59,17 @@ export function studPull(build: Build, slot: Held['slot']): Question[] {
   const diameter = sizeIn(build, refs.diameter)
   const length = sizeIn(build, refs.length)
   const allowed = wood.crushing / SHARE
-  const spare = propagate(
-    ([d, l, e]) => allowed - rimPressure(held.pull / 2, d!, l!, e!),
-    [ofSize(diameter), ofSize(length), ofSize(held.height)],
+  const left = (height: number) => allowed - rimPressure(held.pull / 2, diameter.value, length.value, height)
+  // How high a vibrato's knife edges stand is nobody's size; a tailpiece's height is, and its doubt is counted with the others.
+  const spare = normal(
+    left(held.height.value),
+    slot === 'bridge' ? Math.abs(left(held.height.value + held.height.doubt / 2) - left(held.height.value)) : 0,
   )
   const pressure = allowed - likelyOf(spare)
   return [
     {
       id: 'pull',
+      spread: true,
       label: 'Pressure the wood may still take at the studs’ rim, MPa',
       clearance: spare,
       unit: 'MPa',

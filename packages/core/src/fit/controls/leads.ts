@@ -11,7 +11,7 @@ import { judged } from '../../judge/assemble'
 import { type Question, type DetailTable, type JudgedJoint } from '../../judge/joint'
 import { sizeIn } from '../../judge/known'
 import type { Slot } from '../../parts/slots'
-import { likelyOf, ofSize, propagate } from '../../quantity/distribution'
+import { likelyOf, normal } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
 /** A lead longer than it need be by this folds up in the cavity and takes up hum, mm. [practice] */
@@ -65,11 +65,12 @@ function reach(build: Build, id: LeadRun['id']): Question[] {
   if (!run || !build.parts[ref.slot]) return []
   const lead = sizeIn(build, ref)
   const words = OPEN_WORDS[openedBy(build).way]
-  const spare = propagate(([l, need]) => l! - need!, [ofSize(lead), ofSize({ value: run.open, doubt: RUN_DOUBT })])
+  const spare = normal(lead.value - run.open, RUN_DOUBT / 2)
   const v = likelyOf(spare)
   return [
     {
       id: run.id,
+      spread: true,
       label: `${run.label}, over what it takes`,
       clearance: spare,
       bands: [

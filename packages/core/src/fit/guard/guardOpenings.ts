@@ -72,7 +72,10 @@ function roomOf(build: Build): GuardRoom {
 interface Placing {
   all: Opening[]
   missing: SizeRef[]
-  /** Sizes it moves with, in the order `fitsAt` takes their values: centres of routes and openings, then how far beside the centre line. */
+  /**
+   * Sizes it moves with, in the order `fitsAt` takes their values: centres of routes and openings, how far beside the centre line, lengths
+   * of openings, routes and covers, and the pocket's.
+   */
   moving: Size[]
   fitsAt: (values: readonly number[]) => OpeningFit[]
   room: GuardRoom
@@ -87,33 +90,30 @@ function placing(build: Build): Placing {
   const { have } = sizesFor(build, { pocket })
   const of = (ref: SizeRef) => sizeAt(build, ref)!
   const beside = (ref: SizeRef) => sizeToDraw(build, ref)
-  const fixed = all.map((o) => {
-    const cover = of(o.refs.cover).value
-    return {
-      play: {
-        along: (of(o.refs.openLength).value - cover) / 2 + (of(o.refs.routeLength).value - cover) / 2,
-        across: playAcross(build, o.place),
-      },
-      half: { along: cover / 2, across: drawnAt(build, sizeRef(`pickup-${o.place}`, 'width')) / 2 },
-    }
-  })
+  const across = all.map((o) => playAcross(build, o.place))
+  const wide = all.map((o) => drawnAt(build, sizeRef(`pickup-${o.place}`, 'width')))
   const n = all.length
   return {
     all,
     missing,
     moving: [
-      ...all.map((o) => of(o.refs.routeCentre)),
-      ...all.map((o) => of(o.refs.openCentre)),
-      ...all.map((o) => beside(o.sides.route)),
-      ...all.map((o) => beside(o.sides.opening)),
+      ...(['routeCentre', 'openCentre'] as const).flatMap((key) => all.map((o) => of(o.refs[key]))),
+      ...(['route', 'opening'] as const).flatMap((key) => all.map((o) => beside(o.sides[key]))),
+      ...(['openLength', 'routeLength', 'cover'] as const).flatMap((key) => all.map((o) => of(o.refs[key]))),
+      have.pocket,
     ],
     fitsAt: (v) =>
-      all.map((o, i) => ({
-        place: o.place,
-        route: pt(v[i]! - have.pocket.value, v[2 * n + i]!),
-        opening: pt(v[n + i]!, v[3 * n + i]!),
-        ...fixed[i]!,
-      })),
+      all.map((o, i) => {
+        const at = (group: number) => v[group * n + i]!
+        const [open, route, cover] = [at(4), at(5), at(6)]
+        return {
+          place: o.place,
+          route: pt(at(0) - v[7 * n]!, at(2)),
+          opening: pt(at(1), at(3)),
+          play: { along: (open - cover) / 2 + (route - cover) / 2, across: across[i]! },
+          half: { along: cover / 2, across: wide[i]! / 2 },
+        }
+      }),
     room,
   }
 }

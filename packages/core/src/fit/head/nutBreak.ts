@@ -8,7 +8,7 @@ import { tunerPosts } from '../../instrument/tuners'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import { type DetailTable, type JudgedJoint, type Question } from '../../judge/joint'
 import { drawnAt, sizesIn } from '../../judge/known'
-import { likelyOf, ofSize, propagate } from '../../quantity/distribution'
+import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
 
@@ -61,15 +61,12 @@ export function nutBreakJoint(build: Build): JudgedJoint {
 function flattestString(build: Build): Question {
   const have = sizesIn(build, ANGLES)
   const angle = angleOf(build)
-  const at = (n: number) =>
-    propagate(
-      ([d, w, s, t, c]) => angle(n, d!, w!, s!, t!, c!),
-      [have.drop, have.wrap, have.slot, have.tilt, have.crown].map((size) => ofSize(size)),
-    )
-  const flattest = stringsOf(build).reduce((a, b) => (likelyOf(at(b)) < likelyOf(at(a)) ? b : a))
-  const low = at(flattest)
+  const at = (n: number) => angle(n, have.drop.value, have.wrap.value, have.slot.value, have.tilt.value, have.crown.value)
+  const flattest = stringsOf(build).reduce((a, b) => (at(b) < at(a) ? b : a))
+  const low = certain(at(flattest))
   return {
     id: 'flattest',
+    spread: true,
     label: `Flattest string, ${flattest}`,
     clearance: low,
     unit: 'deg',

@@ -141,6 +141,7 @@ function edge(build: Build): Question[] {
   return [
     {
       id: 'edge',
+      spread: true,
       label: 'Nearest post to the headstock edge',
       clearance: [{ weight: 1, mean: nearest - EDGE, sigma: 0.5 }],
       shown: [{ weight: 1, mean: nearest, sigma: 0.5 }],

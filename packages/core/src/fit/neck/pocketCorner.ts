@@ -2,7 +2,7 @@ import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { type Question } from '../../judge/joint'
 import { sizesIn } from '../../judge/known'
-import { likelyOf, linear, normal, ofSize, type Distribution } from '../../quantity/distribution'
+import { certain, likelyOf, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
 /**
@@ -22,14 +22,11 @@ export function cornerQuestion(build: Build, gap: Distribution): Question {
   const refs = { pocket: sizeRef('body', 'pocket.radius'), heel: sizeRef('neck', 'heel.radius') }
   const have = sizesIn(build, refs)
   const c = likelyOf(gap)
-  const spare = linear([
-    [1, ofSize(have.heel)],
-    [-1, ofSize(have.pocket)],
-    [1, normal(Math.max(0, c) / 2, 0)],
-  ])
+  const spare = certain(have.heel.value - have.pocket.value + Math.max(0, c) / 2)
   const off = cornerStandOff(have.pocket.value - have.heel.value, c)
   return {
     id: 'corner',
+    spread: true,
     label: 'Corners',
     clearance: spare,
     bands: [

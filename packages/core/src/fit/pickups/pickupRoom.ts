@@ -9,7 +9,7 @@ import { Asker } from '../../judge/ask'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import { type Question, type Cure, type JudgedJoint } from '../../judge/joint'
 import { amount, drawnAt, gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
-import { certain, likelyOf, linear, ofSize } from '../../quantity/distribution'
+import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { biteDrawing, screwBite } from './heightScrews'
 import { type Frame, frameOf, type Have } from './pickupFrame'
@@ -129,19 +129,14 @@ function corner(build: Build, frame: Frame, have: Have, slot: SizeRef['slot']): 
   const rc = sizeIn(build, rcRef)
   const share = 1 - Math.SQRT1_2
   const sideways = Math.max(0, Math.min(have.openLength.value - have.length.value, have.openWidth.value - have.width.value)) / 2
-  const spare = linear(
-    [
-      [-share, ofSize(ro)],
-      [share, ofSize(rc)],
-    ],
-    sideways,
-  )
+  const spare = sideways - share * (ro.value - rc.value)
   const needs = cornerNeeds(ro.value, rc.value)
   return [
     {
       id: 'corner',
+      spread: true,
       label: 'Corners',
-      clearance: ro.value <= rc.value ? [{ weight: 1, mean: Math.max(0.2, likelyOf(spare)), sigma: 0 }] : spare,
+      clearance: certain(ro.value <= rc.value ? Math.max(0.2, spare) : spare),
       bands: [
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },

@@ -22,6 +22,8 @@ export interface Lump {
   at: Point
   /** 95 % half-width, g. */
   doubt: number
+  /** By a size of its own, whose doubt is counted where the size is read. */
+  weighed?: true
 }
 
 /** Wood at room moisture weighs this much more than its oven-dry relative density says. [practice] */
@@ -48,25 +50,25 @@ export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) =>
       const thick = drawnAt(build, sizeRef('body', 'thickness'))
       const gram = (areaOf(outline) * thick * (wood?.density ?? 0.45) * DAMP * share) / 1000
       out.push({ label: 'body', gram, at, doubt: gram * 0.15 })
-    } else out.push({ label: 'body', gram: mass('body').value, at, doubt: mass('body').doubt })
+    } else out.push({ label: 'body', gram: mass('body').value, at, doubt: mass('body').doubt, weighed: true })
   }
   if (build.parts.neck) {
     const { value, doubt } = mass('neck')
-    out.push({ label: 'neck', gram: value, at: pt(d.heelEnd * 0.42, 0), doubt })
+    out.push({ label: 'neck', gram: value, at: pt(d.heelEnd * 0.42, 0), doubt, weighed: true })
   }
   if (build.parts.tuners) {
     const each = mass('tuners')
     const posts = tunerPosts(build)
     const gram = each.value * posts.length
     const middle = posts.reduce((s, p) => pt(s.x + p.x / posts.length, s.y + p.y / posts.length), pt(0, 0))
-    out.push({ label: 'tuners', gram, at: middle, doubt: each.doubt * posts.length })
+    out.push({ label: 'tuners', gram, at: middle, doubt: each.doubt * posts.length, weighed: true })
   }
   const metal: [Slot, () => number][] = [
     ['bridge', () => d.studs + 8],
     ['tailpiece', () => d.studs + drawnAt(build, sizeRef('body', 'tail.toBridge'))],
   ]
   for (const [slot, x] of metal)
-    if (build.parts[slot]) out.push({ label: slot, gram: mass(slot).value, at: pt(x(), 0), doubt: mass(slot).doubt })
+    if (build.parts[slot]) out.push({ label: slot, gram: mass(slot).value, at: pt(x(), 0), doubt: mass(slot).doubt, weighed: true })
   // Of these nobody has a mass to enter; they are light and lie near the middle. [practice, from memory]
   const small: [Slot, number, Point][] = [
     ['pickup-neck', 95, pt(d.heelEnd + 32, 0)],
@@ -80,11 +82,11 @@ export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) =>
   return out
 }
 
-/** Whole mass and centre of mass, with the 95 % half-width of its place along the neck, mm. [physics] */
+/** Whole mass and centre of mass, with the 95 % half-width of its place along the neck that the estimated parts leave, mm. [physics] */
 export function centreOfMass(all: readonly Lump[]): { gram: number; doubt: number; at: Point; along: number } {
   const gram = all.reduce((s, l) => s + l.gram, 0)
   const at = all.reduce((s, l) => pt(s.x + (l.gram * l.at.x) / gram, s.y + (l.gram * l.at.y) / gram), pt(0, 0))
-  const along = Math.hypot(...all.map((l) => (l.doubt * (l.at.x - at.x)) / gram), 12)
+  const along = Math.hypot(...all.map((l) => (l.weighed ? 0 : (l.doubt * (l.at.x - at.x)) / gram)), 12)
   return { gram, doubt: Math.hypot(...all.map((l) => l.doubt)), at, along }
 }
 
@@ -131,8 +133,9 @@ function behindButton(build: Build, weighed: (slot: Slot) => boolean, rests: Res
   const lighter = (10 * (com.at.x - tuners)) / (com.gram - 10)
   return {
     id: 'margin',
+    spread: true,
     label: 'Centre of mass behind the upper button',
-    clearance: normal(margin, Math.hypot(com.along, button.doubt) / 2),
+    clearance: normal(margin, com.along / 2),
     bands: [
       { upTo: 0, is: 'tight' },
       { upTo: 25, is: 'loose' },
