@@ -13,6 +13,8 @@ export interface Order {
 /** Usual tolerance, mm: places and openings that decide joints, and the rest. [practice] */
 const CRITICAL = 0.2
 const LOOSE = 0.5
+/** What a unit conversion does to the ninth figure. */
+const HAIR = 1e-6
 const decides = (key: string) => /opening|route|hole|neck\.width|spread|pocket|heel|bore/.test(key)
 
 /** An order for a made-to-order part from its sizes as wanted; the next revision of what was sent before. */
@@ -29,15 +31,18 @@ export interface Acceptance {
   ordered: number
   tolerance: number
   came?: number
-  verdict: 'pass' | 'fail' | 'not measured'
+  verdict: 'pass' | 'fail' | 'too close to tell' | 'not measured' | 'not here yet'
 }
 
-/** Each ordered size against what was measured on arrival. A reading whose doubt straddles the limit passes. [ours] */
+/** Each ordered size against what was measured on arrival: a pass only where the reading's own doubt leaves the tolerance no question. [ours] */
 export function acceptance(order: Order, part: Part): Acceptance[] {
   return Object.entries(order.sizes).map(([key, { value, tolerance }]) => {
     const size = part.sizes[key]
     const base = { key, label: KINDS[part.kind].sizes[key]?.label ?? key, ordered: value, tolerance }
+    if (part.state !== 'in hand') return { ...base, verdict: 'not here yet' }
     if (!size || !isMeasured(size.known)) return { ...base, verdict: 'not measured' }
-    return { ...base, came: size.value, verdict: Math.abs(size.value - value) <= tolerance + size.doubt ? 'pass' : 'fail' }
+    const off = Math.abs(size.value - value)
+    const verdict = off + size.doubt <= tolerance + HAIR ? 'pass' : off - size.doubt > tolerance ? 'fail' : 'too close to tell'
+    return { ...base, came: size.value, verdict }
   })
 }
