@@ -200,6 +200,8 @@ function checkOf(
   more: { coated?: Judgement; moved?: readonly SizeRef[]; condition?: boolean | undefined },
 ): Check {
   const open = raw.verdict === 'cant-tell'
+  // Before words and cures are asked for, which look at more than the verdict hangs on.
+  const reads = [...noted.reads.values()]
   const unknown = open ? [...noted.sizes.values()] : []
   const untold = open ? [...noted.traits.values()] : []
   const supposed = more.moved ?? []
@@ -212,7 +214,7 @@ function checkOf(
     ...(q.shown ? { shown: q.shown } : {}),
     unit: q.unit ?? 'mm',
     bands: q.bands,
-    reads: [...noted.reads.values()],
+    reads,
     unknown,
     untold,
     raw,
