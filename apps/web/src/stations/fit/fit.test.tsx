@@ -61,6 +61,42 @@ describe('joints', () => {
     expect(says('balance')).toMatch(/^To know, read Mass \(body\) with the scale/)
     expect(says('balance', ['calipers'])).toBe('No reading with the tools here would settle it.')
   })
+  it('what nobody has said is asked for where the joint is looked at, and said there', async () => {
+    const b = structuredClone(fullBuild())
+    delete b.parts.neck!.traits.truss
+    delete b.parts.body!.traits.notch
+    layOut(b)
+    show(<FitStation />, 'fit/truss-access')
+    expect(inHand().getByText(/^Not known yet: truss rod adjusts at \(neck\), notch/)).toBeTruthy()
+    await userEvent.selectOptions(inHand().getByLabelText('Truss rod adjusts at (neck)'), 'head')
+    await waitFor(() => expect(inHand().getByRole('heading', { level: 2 }).textContent).toMatch(/good/))
+    await waitFor(() => expect(server.build.parts.neck!.traits.truss).toBe('head'))
+    expect(inHand().queryByLabelText(/Notch for/)).toBeNull()
+  })
+  it('tried by hand: it settles what could not be told, is kept with its day, and can be taken back', async () => {
+    const b = structuredClone(fullBuild())
+    delete b.parts.jack!.sizes.width
+    layOut(b)
+    show(<FitStation />, 'fit/jack')
+    expect(inHand().getByRole('heading', { level: 2 }).textContent).toMatch(/can’t tell/)
+    await userEvent.selectOptions(inHand().getByLabelText(/^I tried it: Jack in its bore/), 'goes')
+    await waitFor(() => expect(inHand().getByText(/^Tried by hand on \d{4}-\d\d-\d\d: it goes in by hand\.$/)).toBeTruthy())
+    expect(inHand().getByRole('heading', { level: 2 }).textContent).toMatch(/snug/)
+    await userEvent.selectOptions(inHand().getByLabelText(/^I tried it/), '')
+    await waitFor(() => expect(inHand().getByRole('heading', { level: 2 }).textContent).toMatch(/can’t tell/))
+  })
+  it('a job ticked off without a reading asks for the size it was to change; the reading closes the joint', async () => {
+    const b = tight()
+    b.steps['cure-pocket-mouth'] = { done: '2026-11-24T20:00:00Z' }
+    layOut(b)
+    show(station(), 'fit/pocket-mouth')
+    expect(inHand().getByText(/^Ticked off on 2026-11-24, and by its sizes it is still tight/)).toBeTruthy()
+    const field = inHand().getByLabelText('Pocket width, mouth, as it is now')
+    await userEvent.clear(field)
+    await userEvent.type(field, '56.6{Enter}')
+    await waitFor(() => expect(inHand().getByRole('heading', { level: 2 }).textContent).toMatch(/snug/))
+    expect(inHand().queryByText(/^Ticked off/)).toBeNull()
+  })
   it('done on paper, rubbed out again', async () => {
     layOut(tight())
     show(station(), 'fit/pocket-mouth')
