@@ -20,6 +20,20 @@ import { TrialBar } from './TrialBar'
 import { KEYS, useKeys } from './useKeys'
 import { useWhere } from './where'
 
+/** How long a field may take to appear with its station, ms. */
+const PATIENCE = 3000
+
+/** The field appears with the station, on a slow machine some frames later: it is focused once it stands, unless the person has moved on. */
+function focusOnceThere(selector: string): void {
+  const [until, from] = [performance.now() + PATIENCE, document.activeElement]
+  const look = () => {
+    const field = document.querySelector<HTMLElement>(selector)
+    if (field) field.focus()
+    else if (performance.now() < until && [from, document.body].includes(document.activeElement)) requestAnimationFrame(look)
+  }
+  requestAnimationFrame(look)
+}
+
 /** Everything round the stations of one open build. */
 export function Shell({ pockets }: { pockets: Record<Station, Pocket> }) {
   const { id = '' } = useParams()
@@ -40,9 +54,7 @@ export function Shell({ pockets }: { pockets: Record<Station, Pocket> }) {
         const next = s.build && s.evaluation ? nextMeasure(s.build, s.evaluation, s.ranked) : undefined
         if (next?.joint) go('fit', next.joint)
         else if (next) go('parts', next.ref.slot)
-        // The field appears with the station; focus it once it stands.
-        if (next)
-          setTimeout(() => document.querySelector<HTMLElement>(`[data-size="${next.ref.slot}/${next.ref.size}"] input`)?.focus(), 120)
+        if (next) focusOnceThere(`[data-size="${next.ref.slot}/${next.ref.size}"] input`)
       },
     }),
     [go],
