@@ -1,6 +1,7 @@
 import type { Build } from '../document/build'
 import { traitAt, valueAt } from '../document/read'
 import { pt, type Point } from '../geometry/point'
+import type { OutlineRow } from '../parts/part'
 import type { Slot } from '../parts/slots'
 import { controlPlace } from './controlPlace'
 import { datums } from './datums'
@@ -37,8 +38,7 @@ export function openedBy(build: Build): OpenedBy {
   const d = datums(build)
   const rows = build.parts.guard?.outline
   if (rows && rows.length >= 3) {
-    const across = outlinePoints(rows).map((p) => p.y)
-    const [treble, bass] = [Math.min(...across), Math.max(...across)]
+    const { treble, bass } = edgesOf(rows)
     const jack = valueAt(build, { slot: 'body', size: 'jack.y' }) ?? -100
     return Math.abs(jack - treble) <= Math.abs(jack - bass)
       ? { way: 'guard', edge: treble, side: 'treble' }
@@ -51,41 +51,71 @@ export function openedBy(build: Build): OpenedBy {
   return { way: 'in-place' }
 }
 
+/** How far a guard reaches to either side, mm; found once for each table of half-widths. */
+function edgesOf(rows: readonly OutlineRow[]): { treble: number; bass: number } {
+  const known = edges.get(rows)
+  if (known) return known
+  const across = outlinePoints(rows).map((p) => p.y)
+  const found = { treble: Math.min(...across), bass: Math.max(...across) }
+  edges.set(rows, found)
+  return found
+}
+const edges = new WeakMap<readonly OutlineRow[], { treble: number; bass: number }>()
+
 /** Where a control ends up while it is soldered. */
 function laidOut(open: OpenedBy, at: Point): Point {
   if (open.way === 'guard') return pt(at.x, 2 * open.edge - at.y)
   return open.way === 'sound-hole' ? open.hole : at
 }
 
+const LEADS: readonly LeadRun['id'][] = ['jack', 'ground', ...PLACES.map((place) => `pickup-${place}` as const)]
+
+/** Every lead that leaves the controls. */
+export const leadRuns = (build: Build): LeadRun[] => LEADS.flatMap((id) => leadRun(build, id) ?? [])
+
 /**
- * Every lead that leaves the controls: what it takes with the guard in place, and with the controls out where they are soldered.
+ * One lead: what it takes with the guard in place, and with the controls out where they are soldered; nothing where there is no such lead.
  * Straight lines and a usual slack. [ours]
  */
-export function leadRuns(build: Build): LeadRun[] {
-  const d = datums(build)
-  const open = openedBy(build)
+export function leadRun(build: Build, id: LeadRun['id']): LeadRun | undefined {
+  const to = endOf(build, id)
+  if (!to) return undefined
   const volume = controlPlace(build, 'volume')
-  const v = (size: string) => valueAt(build, { slot: 'body', size })
-  const run = (id: LeadRun['id'], short: string, label: string, to: Point, hangs = false): LeadRun => {
-    const closed = apart(volume, to) + SLACK
-    // What hangs from the guard goes with it.
-    const out = hangs ? closed : apart(laidOut(open, volume), to) + SLACK + (open.way === 'sound-hole' ? SLACK : 0)
-    const longest = Math.max(closed, out)
-    return { id, short, label, from: volume, to, closed, open: longest, cut: Math.ceil((longest + SPARE) / 10) * 10 }
+  const closed = apart(volume, to.at) + SLACK
+  const open = openedBy(build)
+  // What hangs from the guard goes with it.
+  const hangs = open.way === 'guard' && id !== 'jack' && id !== 'ground' && traitAt(build, id, 'mount') === 'guard'
+  const out = hangs ? closed : apart(laidOut(open, volume), to.at) + SLACK + (open.way === 'sound-hole' ? SLACK : 0)
+  const longest = Math.max(closed, out)
+  return {
+    id,
+    short: to.short,
+    label: to.label,
+    from: volume,
+    to: to.at,
+    closed,
+    open: longest,
+    cut: Math.ceil((longest + SPARE) / 10) * 10,
   }
-  const jack = v('jack.x')
-  const claw = v('claw.x')
-  return [
-    ...(jack === undefined ? [] : [run('jack', 'jack', 'Controls to jack', pt(d.mouth + jack, v('jack.y') ?? -100))]),
-    run('ground', 'ground', 'Controls to string ground', claw === undefined ? pt(d.studs, 0) : pt(d.mouth + claw, 0)),
-    ...PLACES.filter((place) => build.parts[`pickup-${place}` satisfies Slot]).map((place) =>
-      run(
-        `pickup-${place}`,
-        place,
-        `${place[0]!.toUpperCase()}${place.slice(1)} pickup to controls`,
-        pt(d.mouth + (v(`route.${place}.centre`) ?? 150), 0),
-        open.way === 'guard' && traitAt(build, `pickup-${place}`, 'mount') === 'guard',
-      ),
-    ),
-  ]
+}
+
+/** Where a lead ends, and what it is called. */
+function endOf(build: Build, id: LeadRun['id']): { at: Point; short: string; label: string } | undefined {
+  const d = datums(build)
+  const v = (size: string) => valueAt(build, { slot: 'body', size })
+  if (id === 'jack') {
+    const x = v('jack.x')
+    return x === undefined ? undefined : { at: pt(d.mouth + x, v('jack.y') ?? -100), short: 'jack', label: 'Controls to jack' }
+  }
+  if (id === 'ground') {
+    const claw = v('claw.x')
+    return { at: claw === undefined ? pt(d.studs, 0) : pt(d.mouth + claw, 0), short: 'ground', label: 'Controls to string ground' }
+  }
+  const place = PLACES.find((p) => id === `pickup-${p}`)!
+  if (!build.parts[id satisfies Slot]) return undefined
+  return {
+    at: pt(d.mouth + (v(`route.${place}.centre`) ?? 150), 0),
+    short: place,
+    label: `${place[0]!.toUpperCase()}${place.slice(1)} pickup to controls`,
+  }
 }

@@ -36,6 +36,8 @@ const NOTHING_SAID: Way = { sizes: new Map(), traits: new Map() }
 /** Asks checks of one build, again and again, under whatever is supposed for what is not known. */
 export class Asker {
   private readonly note = { noted: nothingNoted() }
+  /** One completed build serves every ask; only which size is taken further changes between two runs. */
+  private readonly supposed: Suppose = { ...UNASKED }
   private readonly base: Build
 
   /** @param condition what is asked is no fit, and is told in other words */
@@ -43,7 +45,7 @@ export class Asker {
     private readonly build: Build,
     private readonly condition?: boolean,
   ) {
-    this.base = this.under(NOTHING_SAID)
+    this.base = completed(build, this.supposed, this.note)
   }
 
   /**
@@ -68,7 +70,9 @@ export class Asker {
     for (const [key, ref] of noted.reads) {
       const sigma = noted.sizes.has(key) ? 0 : (sizeAt(this.build, ref)?.doubt ?? 0) / 2
       if (!sigma) continue
-      const further = this.run(ask, completed(this.build, { ...UNASKED, shifted: { key, by: sigma } }, this.note)).questions
+      this.supposed.shifted = { key, by: sigma }
+      const further = this.run(ask, this.base).questions
+      this.supposed.shifted = undefined
       for (const q of questions) {
         const then = q.spread && further.find((f) => f.id === q.id)
         if (then) variance.set(q.id, (variance.get(q.id) ?? 0) + (likelyOf(then.clearance) - likelyOf(q.clearance)) ** 2)

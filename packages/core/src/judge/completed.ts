@@ -17,7 +17,7 @@ export const keyOf = (ref: SizeRef | TraitRef): string => `${ref.slot}/${'size' 
 export interface Suppose {
   size: (ref: SizeRef) => Size
   /** A known size taken as this much more, to see what its doubt does. */
-  shifted?: { key: string; by: number }
+  shifted?: { key: string; by: number } | undefined
   trait: (ref: TraitRef) => string
 }
 

@@ -5,7 +5,7 @@ import { framed } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { PLACES } from '../../instrument/guardPlace'
-import { leadRuns, openedBy, type LeadRun } from '../../instrument/leads'
+import { leadRun, leadRuns, openedBy, type LeadRun } from '../../instrument/leads'
 import { outlinePoints } from '../../instrument/outline'
 import { judged } from '../../judge/assemble'
 import { type Question, type DetailTable, type JudgedJoint } from '../../judge/joint'
@@ -60,7 +60,7 @@ export const leadsJoint = (build: Build): JudgedJoint =>
   })
 
 function reach(build: Build, id: LeadRun['id']): Question[] {
-  const run = leadRuns(build).find((r) => r.id === id)
+  const run = leadRun(build, id)
   const ref = refOf(id)
   if (!run || !build.parts[ref.slot]) return []
   const lead = sizeIn(build, ref)

@@ -10,6 +10,7 @@ import { tunerPosts } from '../../instrument/tuners'
 import { judged } from '../../judge/assemble'
 import { type DetailTable, type JudgedJoint, type Question } from '../../judge/joint'
 import { drawnAt, sizeIn, sizeToDraw } from '../../judge/known'
+import type { OutlineRow } from '../../parts/part'
 import type { Slot } from '../../parts/slots'
 import { woodNamed } from '../../parts/woods'
 import { GRIPPY, restingAngle, SLIPPERY } from '../../physics/restingAngle'
@@ -33,22 +34,35 @@ const CARVED = 0.9
 const HOLLOW = 0.62
 
 /** Every part with its mass where it lies, weighed or estimated from its wood. */
+/** A body's area, mm2, and its middle from the pocket's mouth; reckoned once for each outline. */
+function shapeOf(build: Build): { area: number; middle: Point } {
+  const rows = build.parts.body?.outline ?? USUAL
+  const known = shapes.get(rows)
+  if (known) return known
+  const outline = bodyOutline(build, 0)
+  const shape = { area: areaOf(outline), middle: centroidOf(outline) ?? pt(0, 0) }
+  shapes.set(rows, shape)
+  return shape
+}
+const USUAL: readonly OutlineRow[] = []
+const shapes = new WeakMap<readonly OutlineRow[], { area: number; middle: Point }>()
+
 const massOf = (slot: Slot): SizeRef => ({ slot, size: 'mass' })
 
 export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) => sizeAt(build, massOf(slot)) !== undefined): Lump[] {
   const d = datums(build)
   const out: Lump[] = []
   const mass = (slot: Slot) => sizeToDraw(build, massOf(slot))
-  const outline = bodyOutline(build, d.mouth)
   const body = build.parts.body
   if (body) {
-    const at = centroidOf(outline) ?? pt(0, 0)
+    const shape = shapeOf(build)
+    const at = pt(d.mouth + shape.middle.x, shape.middle.y)
     // Not weighed, but drawn: its outline, thickness and wood say what it weighs, within about a seventh.
     if (!weighed('body') && (body.outline?.length ?? 0) > 2) {
       const wood = woodNamed(traitAt(build, 'body', 'wood'))
       const share = (traitAt(build, 'body', 'build') ?? 'solid') === 'solid' ? CARVED : HOLLOW
       const thick = drawnAt(build, sizeRef('body', 'thickness'))
-      const gram = (areaOf(outline) * thick * (wood?.density ?? 0.45) * DAMP * share) / 1000
+      const gram = (shape.area * thick * (wood?.density ?? 0.45) * DAMP * share) / 1000
       out.push({ label: 'body', gram, at, doubt: gram * 0.15 })
     } else out.push({ label: 'body', gram: mass('body').value, at, doubt: mass('body').doubt, weighed: true })
   }
