@@ -23,15 +23,14 @@ export function specAt(ref: SizeRef): SizeSpec {
 export const nameOf = (ref: SizeRef): string => specAt(ref).label
 
 /** The size as entered, or nothing. */
-export function enteredAt(build: Build, ref: SizeRef): Size | undefined {
-  const part = build.parts[ref.slot]
-  return part && Object.hasOwn(part.sizes, ref.size) ? part.sizes[ref.size] : undefined
-}
+export const enteredAt = (build: Build, ref: SizeRef): Size | undefined => build.parts[ref.slot]?.sizes[ref.size]
 
 /** A size with the jobs planned on paper already done to it. */
 export function withJobs(build: Build, ref: SizeRef, entered: Size): Size {
+  const jobs = Object.values(build.jobs)
+  if (!jobs.length) return entered
   let { value, doubt } = entered
-  for (const job of Object.values(build.jobs))
+  for (const job of jobs)
     for (const effect of effectsOf(job)) {
       if (effect.slot !== ref.slot || effect.size !== ref.size) continue
       value += effect.delta

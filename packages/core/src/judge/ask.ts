@@ -10,6 +10,7 @@ import type { Check, Question } from './joint'
 import { judgeAt } from './joint'
 import { acrossBands, agreed, type Found } from './acrossBands'
 import { doubtSays, supposedSays } from './doubtWords'
+import { lazily } from './lazily'
 import { CLASSES, type Judgement } from './verdict'
 
 /**
@@ -210,8 +211,7 @@ function checkOf(
   const untold = open ? [...noted.traits.values()] : []
   const supposed = more.moved ?? []
   const after = more.coated ?? (q.coats === undefined ? undefined : judgeAt(q, q.coats))
-  const cures = open ? [] : (q.cures?.(raw) ?? [])
-  return {
+  const check: Check = {
     id: q.id,
     label: q.label,
     clearance: q.clearance,
@@ -223,9 +223,15 @@ function checkOf(
     untold,
     raw,
     ...(after ? { coated: after } : {}),
-    says: open ? doubtSays(q, raw, unknown, untold, more.condition) : q.says(raw) + (raw.verdict === 'snug' ? '' : supposedSays(supposed)),
-    // An amount that hangs on a size nobody knows is not given: what would be cut by it cannot be put back.
-    cures: supposed.length ? cures.filter((c) => !c.plan) : cures,
+    says: '',
+    cures: [],
     ...(q.hearsay ? { hearsay: true } : {}),
   }
+  // Words and cures are for whoever looks: choosing and ranking judge thousands of joints and look at few.
+  lazily(check, 'says', () =>
+    open ? doubtSays(q, raw, unknown, untold, more.condition) : q.says(raw) + (raw.verdict === 'snug' ? '' : supposedSays(supposed)),
+  )
+  // An amount that hangs on a size nobody knows is not given: what would be cut by it cannot be put back.
+  if (!open) lazily(check, 'cures', () => (q.cures?.(raw) ?? []).filter((c) => !supposed.length || !c.plan))
+  return check
 }

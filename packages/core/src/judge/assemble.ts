@@ -10,6 +10,7 @@ import { Asker, type Ask } from './ask'
 import { keyOf } from './completed'
 import { missingSays } from './doubtWords'
 import { figureOf, type Check, type DetailTable, type JudgedJoint } from './joint'
+import { lazily } from './lazily'
 import { isWorse, worst } from './verdict'
 import { vetted } from './vet'
 
@@ -48,15 +49,14 @@ export function jointOf(build: Build, base: Omit<JointPlan, 'asks'>, checks: Che
   const planned = Object.entries(build.jobs)
     .filter(([, job]) => effectsOf(job).some((effect) => reads.some((r) => r.slot === effect.slot && r.size === effect.size)))
     .map(([id]) => id)
-  return {
+  const joint: JudgedJoint = {
     tables: [],
     ...base,
     verdict,
     ...(touched.length ? { coated: worst(checks.map((c) => (c.coated ?? c.raw).verdict)) } : {}),
     ...(figure ? { figure } : {}),
-    says: verdict === 'cant-tell' && (missing.length || untold.length) ? missingSays(missing, untold) : (speaker?.says ?? ''),
-    // What cures the check that speaks comes first.
-    cures: speaker ? [speaker, ...checks.filter((c) => c !== speaker)].flatMap((c) => c.cures) : [],
+    says: '',
+    cures: [],
     checks,
     missing,
     untold,
@@ -64,6 +64,12 @@ export function jointOf(build: Build, base: Omit<JointPlan, 'asks'>, checks: Che
     reads,
     planned,
   }
+  lazily(joint, 'says', () =>
+    verdict === 'cant-tell' && (missing.length || untold.length) ? missingSays(missing, untold) : (speaker?.says ?? ''),
+  )
+  // What cures the check that speaks comes first.
+  if (speaker) lazily(joint, 'cures', () => [speaker, ...checks.filter((c) => c !== speaker)].flatMap((c) => c.cures))
+  return joint
 }
 
 const uniqueRefs = <R extends Parameters<typeof keyOf>[0]>(refs: readonly R[]): R[] => [...new Map(refs.map((r) => [keyOf(r), r])).values()]

@@ -54,17 +54,30 @@ export function completed(build: Build, suppose: Suppose, note: { noted: Noted }
 
 function completedPart(part: Part, slot: Slot, suppose: Suppose, note: { noted: Noted }): Part {
   const kind = KINDS[slotSpec(slot).kind]
-  const sizeOf = (size: string): Size | undefined => {
-    const entered = Object.hasOwn(part.sizes, size) ? part.sizes[size] : undefined
+  /** Each size is looked up once; after that it is only noted, once in every run. */
+  const met = new Map<string, { key: string; ref: SizeRef; entered: Size | undefined; told: boolean; notedIn: Noted | undefined }>()
+  const meet = (size: string) => {
     const spec = Object.hasOwn(kind.sizes, size) ? kind.sizes[size] : undefined
-    if (!spec || (!entered && spec.optional)) return entered
-    const ref = { slot, size }
-    const key = `${slot}/${size}`
-    note.noted.reads.set(key, ref)
-    if (entered && entered.known !== 'assumed')
-      return suppose.shifted?.key === key ? { ...entered, value: entered.value + suppose.shifted.by } : entered
-    note.noted.sizes.set(key, ref)
-    return suppose.size(ref)
+    const entered = Object.hasOwn(part.sizes, size) ? part.sizes[size] : undefined
+    const told = entered !== undefined && entered.known !== 'assumed'
+    // Not a size of its kind, or left out because there is none: the part itself answers.
+    const silent = !spec || (!entered && spec.optional)
+    const found = silent ? undefined : { key: `${slot}/${size}`, ref: { slot, size }, entered, told, notedIn: undefined }
+    if (found) met.set(size, found)
+    return found ?? entered
+  }
+  const sizeOf = (size: string): Size | undefined => {
+    const known = met.get(size) ?? meet(size)
+    if (!known || !('ref' in known)) return known
+    const { noted } = note
+    if (known.notedIn !== noted) {
+      known.notedIn = noted
+      noted.reads.set(known.key, known.ref)
+      if (!known.told) noted.sizes.set(known.key, known.ref)
+    }
+    if (!known.told) return suppose.size(known.ref)
+    const { shifted } = suppose
+    return shifted?.key === known.key ? { ...known.entered!, value: known.entered!.value + shifted.by } : known.entered
   }
   const traitOf = (trait: string): string | undefined => {
     const told = part.traits[trait]

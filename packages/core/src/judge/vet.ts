@@ -3,6 +3,7 @@ import { sizeAt, specAt, type SizeRef } from '../document/read'
 import type { SizeUnit } from '../parts/kind'
 import { Asker, type Ask } from './ask'
 import type { Check, Cure } from './joint'
+import { lazily } from './lazily'
 import { onPaper, type Plan } from './onPaper'
 import { staysWhole } from './whatStays'
 
@@ -41,7 +42,7 @@ export const harms = (before: readonly Check[], after: readonly Check[]): boolea
  * Cures that can be done on paper are done there first. One is offered only when it can be done, brings its check out of the class it is in
  * and not into a worse one, and makes no other check of the joint worse.
  */
-export function vetted(build: Build, asked: readonly { ask: Ask; checks: readonly Check[] }[]): Check[] {
+export function vetted(build: Build, asked: readonly { ask: Ask; checks: Check[] }[]): Check[] {
   const checks = asked.flatMap((a) => a.checks)
   const helps = (check: Check, { plan }: Cure): boolean => {
     if (!plan) return true
@@ -53,5 +54,9 @@ export function vetted(build: Build, asked: readonly { ask: Ask; checks: readonl
     const now = after.find((c) => c.id === check.id)
     return now !== undefined && now.raw.verdict !== 'wont-go' && now.raw.verdict !== check.raw.verdict && !harms(checks, after)
   }
-  return checks.map((c) => (c.cures.some((cure) => cure.plan) ? { ...c, cures: c.cures.filter((cure) => helps(c, cure)) } : c))
+  for (const c of checks) {
+    const offered = Object.getOwnPropertyDescriptor(c, 'cures')!
+    if (offered.get) lazily(c, 'cures', () => (offered.get!.call(c) as Cure[]).filter((cure) => helps(c, cure)))
+  }
+  return checks
 }

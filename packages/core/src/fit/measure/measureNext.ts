@@ -137,7 +137,10 @@ export const measureNext = (build: Build, tools: readonly Tool[] = USUAL_TOOLS):
 
 /** The same one size at a time, so that whoever asks can do something else between two sizes, or stop. */
 export function* rankSizes(build: Build, tools: readonly Tool[] = USUAL_TOOLS): Generator<MeasureRank> {
-  for (const [key, all] of readers(build)) {
+  for (const [key, every] of readers(build)) {
+    // What is sure already can only stay so: a reading cannot settle it further.
+    const all = every.filter((r) => weightOf(build, r.joint) * unsure(r.joint) >= SETTLED)
+    if (!all.length) continue
     const [slot, size] = [key.slice(0, key.indexOf('/')) as Slot, key.slice(key.indexOf('/') + 1)]
     const ref: SizeRef = { slot, size }
     const kind = KINDS[slotSpec(slot).kind]
@@ -146,7 +149,6 @@ export function* rankSizes(build: Build, tools: readonly Tool[] = USUAL_TOOLS): 
     const now = enteredAt(build, ref)
     if (!spec || !best || (now && isMeasured(now.known) && now.doubt <= best.doubt(now.value) + 1e-9)) continue
     const before = all.reduce((s, r) => s + weightOf(build, r.joint) * unsure(r.joint), 0)
-    if (before < 1e-4) continue
     const values = slices(predictive(now, spec, kind.trade === 'wood'), SLICES).map((v) => Math.min(spec.max, Math.max(spec.min, v)))
     const after =
       values.reduce((sum, value) => {
@@ -156,6 +158,9 @@ export function* rankSizes(build: Build, tools: readonly Tool[] = USUAL_TOOLS): 
     yield { ref, gain: before - after, minutes: MINUTES[best.tool], tool: best.tool, joints: all.map((r) => r.joint.id) }
   }
 }
+
+/** Less than this of a joint left open is none. [ours] */
+const SETTLED = 1e-4
 
 /** Ranks what `rankSizes` gave, and leaves out what tells nothing. */
 export function bestFirst(build: Build, sizes: readonly MeasureRank[]): MeasureRank[] {
