@@ -26,6 +26,14 @@ describe('what stations contribute', () => {
         ).toBe(true)
     }
   })
+  it('a soft body is padded: said once, at the trial build, and not of a hard one', () => {
+    const said = (wood: string) =>
+      evaluate(changed(fullBuild(), {}, { 'body/wood': wood }), TODAY)
+        .plan.steps.filter((s) => /belt buckle/.test(s.why))
+        .map((s) => s.id)
+    expect(said('basswood')).toEqual(['trial-build'])
+    expect(said('hard-maple')).toEqual([])
+  })
   it('joints, holes and parts have drawings of their own', () => {
     for (const t of things.filter((x) => ['parts', 'fit', 'drill'].includes(x.station)))
       expect(drawingOf(build, things, { station: t.station, thing: t.id })?.title.length, `${t.station} ${t.id}`).toBeGreaterThan(2)

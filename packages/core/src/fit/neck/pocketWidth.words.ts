@@ -21,12 +21,18 @@ export function widthSays(
   if (now < SHAVED_AT_MOST) return `Pocket is ${printMm(-now)} mm too narrow ${where}. The neck will not go in; do not drive it.${tail}`
   if (now < SNUG.from)
     return `Pocket is ${now < 0 ? `${printMm(-now)} mm too narrow` : `only ${printMm(now)} mm wider than the heel`} ${where}. ${
-      now < 0 ? 'The neck starts and sticks; forced, the ear can crack.' : 'Pressed in, the ear can crack on a damp day.'
+      now < 0
+        ? 'The neck starts and sticks; forced, the ear can crack.'
+        : worstGap < 0
+          ? 'Pressed in today, the ear can crack on a damp day.'
+          : 'It goes in with some force.'
     }${tail}`
   if (verdict === 'tight' || worstGap < SNUG.from)
     return `It goes today with ${printMm(now)} mm, but damp air closes it to ${signed(worstGap)} mm ${where}.`
   if (worstGap > SLOPPY) return `Gap of ${printMm(now)} mm ${where}: sloppy, the neck can swing.${tail}`
   if (worstGap > SNUG.to) return `Gap of ${printMm(now)} mm ${where}: it goes, a little loose.${tail}`
+  if (now > SNUG.to)
+    return `Gap of ${printMm(now)} mm ${where} today, which damp air closes to ${printMm(worstGap)}: right where it matters.`
   return `Goes in by a firm hand press, ${printMm(now)} mm to spare ${where}.${tail}`
 }
 

@@ -1,5 +1,7 @@
 import type { Build } from '../../document/build'
+import { traitAt } from '../../document/read'
 import type { Joint } from '../../judge/joint'
+import { woodNamed } from '../../parts/woods'
 import { before, parcelsOf } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
 
@@ -16,7 +18,7 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
   const trial = step({
     id: 'trial-build',
     title: 'Trial build: bare neck in pocket, bridge, guard and controls in place',
-    why: 'Everything together once before any finish, then apart again.',
+    why: `Everything together once before any finish, then apart again.${isSoft(build) ? ' Soft wood: padding under the body, no watch, no belt buckle.' : ''}`,
     station: 'fit',
     stage: 'trial',
     slot: 'neck',
@@ -28,6 +30,9 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
   })
   return [...jobs.map(({ job }) => job), trial]
 }
+
+/** A wood that a buckle or a bench marks for good. */
+const isSoft = (build: Build): boolean => woodNamed(traitAt(build, 'body', 'wood'))?.hard === false
 
 function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
   const common = { station: 'fit', stage: 'wood', thing: j.id, minutes: 30, befores: parcelsOf(j.slots, earlier) } as const
