@@ -29,7 +29,17 @@ const fullest = (): Build => {
     unpacked: { guard: 'damaged' },
     orders: { guard: { revision: 1, at: '2026-11-24', sizes: { thickness: { value: 2.4, tolerance: 0.2 } } } },
     rescue: { asking: 120, worth: 300, defects: ['frets'] },
-    jobs: { a: { slot: 'body', size: 'pocket.widthMouth', delta: 0.2, doubt: 0.05, text: 'Shave the pocket' } },
+    jobs: {
+      a: {
+        slot: 'body',
+        size: 'pocket.widthMouth',
+        delta: 0.2,
+        doubt: 0.05,
+        also: [{ slot: 'body', size: 'axisAtBridge', delta: 0.3, doubt: 0.1 }],
+        text: 'Shave the pocket',
+      },
+    },
+    trials: { jack: { result: 'goes', on: '2026-11-24', of: { jack: 'Mono jack', 'jack.contacts': 'mono', 'jack/bore': 9.5 } } },
     readings: {
       jack: {
         ohm: 8200,

@@ -67,6 +67,15 @@ describe('pickups in guard and routes', () => {
     },
     // At 386 + 164 mm the strings are 35.2 + 17.3 x 550/647.7 = 49.9 apart: (49.9 - 46)/2 = 1.95, over 1.5.
     { what: '3.9 mm narrower', joint: 'poles-middle', check: 'poles', verdict: 'tight', sizes: { 'pickup-middle/poles.spread': 46 } },
+    // Axis 4 mm to the bass at the bridge: the nut lies 4 x 424/223.7 = 7.6 to the treble, at 493 mm (1 - 0.761) of it, 1.81: over 1.5 - 0.4.
+    {
+      what: 'neck axis 4 mm off',
+      joint: 'poles-neck',
+      check: 'poles',
+      verdict: 'tight',
+      sizes: { 'body/axisAtBridge': 4 },
+      says: /1\.8 mm to the treble side/,
+    },
     { what: 'turned', joint: 'poles-middle', check: 'bass-side', verdict: 'tight', traits: { 'pickup-middle/bassSide': 'turned' } },
     { what: 'turned', joint: 'poles-bridge', check: 'bass-side', verdict: 'tight', traits: { 'pickup-bridge/bassSide': 'turned' } },
     // 12 mm over the guard, where the held strings stand about 9.
@@ -133,6 +142,15 @@ describe('tailpiece in a hollow body', () => {
 
 describe('head and nut', () => {
   judgeRows([
+    // (42 - 38)/2 = 2.0, under 2.5.
+    {
+      what: '2 mm from the edges',
+      joint: 'strings-on-board',
+      check: 'nut',
+      verdict: 'tight',
+      sizes: { 'nut/spread': 38 },
+      job: /35\.4 mm/,
+    },
     // 14 - 14.5 = -0.5.
     { what: 'made for a thicker head', joint: 'tuner-bore', check: 'grip.min', verdict: 'tight', sizes: { 'tuners/grip.min': 14.5 } },
     // 11 - 9 = 2 mm apart: the bit wanders from 0.3 to 2.2 + 1.

@@ -6,13 +6,13 @@ import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import { type JudgedJoint, type Question } from '../../judge/joint'
-import { sizeToDraw } from '../../judge/known'
+import { gapOf, sizesIn, sizeToDraw } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { fretPlace } from '../../physics/frets'
 import { likelyOf, ofSize, propagate, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
-/** String centre to board edge at the last fret: usual 3 to 4 mm, worrying under 2.5. [practice] */
+/** String centre to board edge at nut and last fret: usual 3 to 4 mm, worrying under 2.5. [practice] */
 const MARGIN_BANDS: readonly Band[] = [
   { upTo: 1.2, is: 'wont-go' },
   { upTo: 2.5, is: 'tight' },
@@ -63,6 +63,7 @@ export function stringsOnBoardJoint(build: Build): JudgedJoint {
       return boardDrawing(build, widthEnd.value, { bass: likelyOf(margins.bass), treble: likelyOf(margins.treble) })
     }),
     asks: [
+      marginAtNut,
       (b) => {
         const margins = marginsIn(b, refs)
         const axis = sizeToDraw(b, AXIS).value
@@ -72,6 +73,37 @@ export function stringsOnBoardJoint(build: Build): JudgedJoint {
     ],
   })
 }
+
+/** At the nut the strings lie in the middle of the board, whichever way the neck points; between nut and last fret both edges run straight. */
+function marginAtNut(build: Build): Question {
+  const have = sizesIn(build, { board: sizeRef('neck', 'nut.width'), strings: sizeRef('nut', 'spread') })
+  const margin = gapOf([
+    [0.5, have.board],
+    [-0.5, have.strings],
+  ])
+  return {
+    id: 'nut',
+    label: 'Margin at the nut, either side',
+    clearance: margin,
+    bands: MARGIN_BANDS,
+    says: () => `Outer strings lie ${printMm(likelyOf(margin), 1)} mm from the board’s edges at the nut; 3 to 4 is usual.`,
+    cures: ({ verdict }) =>
+      verdict === 'tight' || verdict === 'wont-go'
+        ? [
+            {
+              id: 'closer-nut',
+              job: `Cut a nut with ${printMm(have.board.value - 2 * USUAL_MARGIN, 1)} mm from first to last string.`,
+              how: 'From a blank; the old one shows how deep its slots were.',
+              gives: 'the nut',
+              tools: ['nut blank', 'nut files or round jet-cleaning files'],
+              plan: { slot: 'nut', size: 'spread', delta: have.board.value - 2 * USUAL_MARGIN - have.strings.value, doubt: 0.2 },
+            },
+          ]
+        : [],
+  }
+}
+/** [practice] */
+const USUAL_MARGIN = 3.3
 
 const AXIS = sizeRef('body', 'axisAtBridge')
 type Margins = Record<'bass' | 'treble', Distribution>

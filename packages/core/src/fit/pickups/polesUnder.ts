@@ -7,7 +7,7 @@ import type { PickupPlace } from '../../instrument/guardPlace'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import { type Question, type JudgedJoint } from '../../judge/joint'
 import { drawnAt, sizesIn, traitIn } from '../../judge/known'
-import { certain, likelyOf, ofSize, propagate } from '../../quantity/distribution'
+import { certain } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
 /** A pole further from its string than this is heard, mm; a blade does not care. [practice] */
@@ -56,21 +56,32 @@ export function polesUnderJoint(build: Build, place: PickupPlace): JudgedJoint {
   })
 }
 
+/**
+ * How far the middle of the strings lies beside the body's centre line at a place along them, mm, bass positive: nothing at the bridge, and at
+ * the nut as far the other way as the neck's axis passes beside the bridge, by its length either side of the pocket's middle. [physics: levers]
+ */
+function stringsAside(build: Build, x: number): number {
+  const { mouth, heelEnd, scale } = datums(build)
+  const axis = drawnAt(build, sizeRef('body', 'axisAtBridge'))
+  const middle = (mouth + heelEnd) / 2
+  return (-axis * middle * (1 - x / scale)) / (scale - middle)
+}
+
 function polesQuestion(build: Build, place: PickupPlace): Question {
   const blade = traitIn(build, `pickup-${place}`, 'poles') === 'blade'
   const have = sizesIn(build, refsOf(place))
   const { mouth, scale } = datums(build)
   const slant = slantOf(build, place)
   // A slanted row is narrower across the strings; its two ends lie at two places along them, which is the middle's on average.
-  const signed = propagate(
-    ([n, b, c, p]) => (spreadAt(mouth + c!, scale, n!, b!) - p! * Math.cos(slant)) / 2,
-    [ofSize(have.nut), ofSize(have.bridge), ofSize(have.centre), ofSize(have.poles)],
-  )
-  const value = likelyOf(signed)
-  // The nearer limit decides; on the far side of zero the sign turns round.
-  const spare = signed.map((n) => ({ ...n, mean: POLE_OFF - Math.abs(n.mean) }))
+  const x = mouth + have.centre.value
+  const value = (spreadAt(x, scale, have.nut.value, have.bridge.value) - have.poles.value * Math.cos(slant)) / 2
+  const aside = stringsAside(build, x) - drawnAt(build, sizeRef('body', `route.${place}.side`))
+  const signed = certain(value)
+  // The nearer limit decides, on the side to which the strings' middle lies.
+  const spare = certain(POLE_OFF - Math.abs(value) - Math.abs(aside))
   return {
     id: 'poles',
+    spread: true,
     label: 'Spare before a pole is heard to miss',
     clearance: spare,
     shown: signed,
@@ -84,7 +95,7 @@ function polesQuestion(build: Build, place: PickupPlace): Question {
     says: () =>
       blade
         ? 'A blade runs under all strings wherever they lie.'
-        : `${slant ? `Slanted by ${printMm((slant * 180) / Math.PI, 0)}°, the` : 'The'} outer strings pass ${printMm(Math.abs(value), 1)} mm ${value > 0 ? 'outside' : 'inside'} the outer poles.`,
+        : `${slant ? `Slanted by ${printMm((slant * 180) / Math.PI, 0)}°, the` : 'The'} outer strings pass ${printMm(Math.abs(value), 1)} mm ${value > 0 ? 'outside' : 'inside'} the outer poles${Math.abs(aside) >= 0.1 ? `, and ${printMm(Math.abs(aside), 1)} mm to the ${aside > 0 ? 'bass' : 'treble'} side of them` : ''}.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []
