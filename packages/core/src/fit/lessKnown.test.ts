@@ -7,6 +7,9 @@ import { anyBuild, untold } from '../testing/anyBuild'
 import { JOINT_KINDS } from './findJoints'
 import { existsIn } from './kind'
 
+/** Thousands of builds, on whatever machine, ms. */
+const LONG = 600_000
+
 /** One joint of a build, one thing it was judged by taken away, and the joint again. */
 const cases = fc.record({ build: anyBuild, kind: fc.nat(), taken: fc.nat() })
 
@@ -37,34 +40,38 @@ function holdsTogether(joint: JudgedJoint): void {
 }
 
 describe('less known never reads better', () => {
-  it('taking a size or trait away leaves each check as it was, or untold; what it lacks is named', () => {
-    let untoldNow = 0
-    fc.assert(
-      fc.property(cases, (c) => {
-        const twice = judgedTwice(c)
-        if (!twice) return
-        const { before, after, took } = twice
-        holdsTogether(before)
-        for (const check of after.checks) {
-          const was = before.checks.find((b) => b.id === check.id)
-          const at = `${before.id}/${check.id} without ${took}`
-          if (check.raw.verdict === 'cant-tell') {
-            if (was && was.raw.verdict !== 'cant-tell') {
-              untoldNow++
-              const named = [...check.unknown.map((r) => `${r.slot}/${r.size}`), ...check.untold.map((t) => `${t.slot}/${t.trait}`)]
-              expect(named, at).toContain(took)
-            }
-          } else if (was) expect(check.raw.verdict, at).toBe(was.raw.verdict)
-        }
-        // A check may only vanish where the parts are such that it cannot exist.
-        for (const was of before.checks.filter((b) => b.raw.verdict === 'tight' || b.raw.verdict === 'wont-go'))
-          expect(
-            after.checks.map((a) => a.id),
-            `${before.id}/${was.id} without ${took}`,
-          ).toContain(was.id)
-      }),
-      { numRuns: 5_000 },
-    )
-    expect(untoldNow).toBeGreaterThan(500)
-  })
+  it(
+    'taking a size or trait away leaves each check as it was, or untold; what it lacks is named',
+    () => {
+      let untoldNow = 0
+      fc.assert(
+        fc.property(cases, (c) => {
+          const twice = judgedTwice(c)
+          if (!twice) return
+          const { before, after, took } = twice
+          holdsTogether(before)
+          for (const check of after.checks) {
+            const was = before.checks.find((b) => b.id === check.id)
+            const at = `${before.id}/${check.id} without ${took}`
+            if (check.raw.verdict === 'cant-tell') {
+              if (was && was.raw.verdict !== 'cant-tell') {
+                untoldNow++
+                const named = [...check.unknown.map((r) => `${r.slot}/${r.size}`), ...check.untold.map((t) => `${t.slot}/${t.trait}`)]
+                expect(named, at).toContain(took)
+              }
+            } else if (was) expect(check.raw.verdict, at).toBe(was.raw.verdict)
+          }
+          // A check may only vanish where the parts are such that it cannot exist.
+          for (const was of before.checks.filter((b) => b.raw.verdict === 'tight' || b.raw.verdict === 'wont-go'))
+            expect(
+              after.checks.map((a) => a.id),
+              `${before.id}/${was.id} without ${took}`,
+            ).toContain(was.id)
+        }),
+        { numRuns: 5_000 },
+      )
+      expect(untoldNow).toBeGreaterThan(500)
+    },
+    LONG,
+  )
 })

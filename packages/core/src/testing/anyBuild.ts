@@ -35,6 +35,10 @@ const FERRULES = aPart('ferrules', { count: 6, diameter: 8, length: 9, 'string.h
 const HARNESS = aPart('harness', { 'pot.pitch': 46, 'lead.length': 200, 'bushing.diameter': 9.4 }, { frame: 'free' })
 const RING = aPart('ring-neck', { length: 37, width: 70, radius: 2, 'height.neckSide': 4, 'height.bridgeSide': 5 }, { foot: 'flat' })
 
+/** Made once: what is generated from them is always a copy. */
+let kept: readonly Build[] | undefined
+const made = (): readonly Build[] => (kept ??= MAKES.map((make) => make()))
+
 /** Every size and trait a part of this build could have, as slot and name. */
 export const everySize = (build: Build): [Slot, string][] => everything(build, 'sizes')
 export const everyTrait = (build: Build): [Slot, string][] => everything(build, 'traits')
@@ -79,7 +83,7 @@ function buildsWith(edit: fc.Arbitrary<Edit>, lastOption: number, most: number):
       film: fc.constantFrom(false, true),
     })
     .map(({ make, sizes, traits, doubt, film }) => {
-      let build = MAKES[make]!()
+      let build = made()[make]!
       const [sizeNames, traitNames] = [everySize(build), everyTrait(build)]
       for (const [at, option] of traits) {
         const [slot, trait] = traitNames[at % traitNames.length]!
