@@ -302,7 +302,8 @@ const URGENCY: Verdict[] = ['wont-go', 'tight', 'cant-tell', 'loose', 'snug']
 /** All joints of a build with the way to draw them, in mock-up order. */
 export const judgeJoints = (build: Build): JudgedJoint[] => JOINT_KINDS.filter((k) => existsIn(k, build)).map((k) => k.find(build))
 
-const undrawn = ({ draw: _, ...joint }: JudgedJoint): Joint => joint
+/** As plain data, its words and cures worked out here, where a fault of theirs is this station's alone. */
+const undrawn = ({ draw: _, ...joint }: JudgedJoint): Joint => ({ ...joint, checks: joint.checks.map((c) => ({ ...c })) })
 
 /**
  * All joints of a build as plain data, those that need a person first; equal ones stay in mock-up order.
