@@ -84,8 +84,7 @@ export interface MockupResult {
   basis: string
 }
 
-/** A planned cut, ream or packing: how much it changes one size and how surely. */
-/** What a job does to one size. */
+/** What a job (a cut, a ream, packing) does to one size, and how surely. */
 export interface JobEffect {
   slot: Slot
   size: string

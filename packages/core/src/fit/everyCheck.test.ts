@@ -3,7 +3,7 @@ import type { Build } from '../document/build'
 import type { Part } from '../parts/part'
 import type { Slot } from '../parts/slots'
 import { aPart } from '../testing/bench'
-import { changed, fullBuild } from '../testing/fullBuild'
+import { changed, fullBuild, without } from '../testing/fullBuild'
 import { checkIn, judgeRows } from '../testing/rows'
 
 /** Checks that no other test holds to a sum, each with the sum beside it. Limits [practice], sums [physics]. */
@@ -245,5 +245,13 @@ describe('said, not measured', () => {
     b.parts.tuners!.metal = 'gold'
     expect(checkIn(b, 'metals', 'metals').raw.verdict).toBe('loose')
     expect(checkIn(changed(fullBuild()), 'metals', 'metals').raw.verdict).toBe('snug')
+  })
+})
+
+describe('string pull on a vibrato’s studs', () => {
+  it('cannot be told without its springs, whose lever is no fact until they are chosen', () => {
+    const c = checkIn(without(fullBuild(), 'springs'), 'bridge-on-body', 'pull')
+    expect([c.raw.verdict, c.says]).toEqual(['cant-tell', 'Not known yet: which springs hold the vibrato.'])
+    expect(checkIn(fullBuild(), 'bridge-on-body', 'pull').raw.verdict).toBe('snug')
   })
 })

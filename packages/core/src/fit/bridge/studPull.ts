@@ -43,7 +43,7 @@ function heldBy(build: Build, slot: Held['slot']): Held | undefined {
   if (slot === 'tailpiece') return { slot, pull: total, height: sizeIn(build, sizeRef('tailpiece', 'height')) }
   const mount = traitIn(build, 'bridge', 'mount')
   if (mount !== 'two-stud' && mount !== 'double-locking') return undefined
-  // Springs not chosen yet: their lever is as wide as levers are.
+  // Without springs the sum goes on with the usual lever, and the check says that it cannot be told without them.
   const { arm, string } = build.parts.springs
     ? sizesIn(build, { arm: sizeRef('springs', 'arm'), string: sizeRef('springs', 'string.arm') })
     : USUAL_LEVER
@@ -69,6 +69,7 @@ export function studPull(build: Build, slot: Held['slot']): Question[] {
   return [
     {
       id: 'pull',
+      ...(slot === 'bridge' && !build.parts.springs ? { lacks: 'which springs hold the vibrato' } : {}),
       spread: true,
       label: 'Pressure the wood may still take at the studs’ rim, MPa',
       clearance: spare,
