@@ -150,6 +150,12 @@ class ConsumableDoc {
   @Between(0, 1e5, 'Its price') price!: number
   @Between(0, 1, 'The share used') share!: number
 }
+class ShopJobDoc {
+  @Length(1, 120, says('A shop’s job needs words of 1 to 120 letters.')) what!: string
+  @Between(0, 1e6, 'Its price') price!: number
+  @Optional() @IsDay() back?: string
+  @Optional() @IsIn(SLOT_NAMES, says('The part that is away is named by its slot.')) slot?: Slot
+}
 class MockupDoc {
   @IsIn(OUTCOMES, says(`A step of the trial ends ${OUTCOMES.join(', ')}.`)) outcome!: (typeof OUTCOMES)[number]
   @IsTime() at!: string
@@ -206,6 +212,8 @@ export class BuildDoc {
   @RecordOf(numberFrom(0, 1e5, 'Postage is a number from 0 to 100000.'))
   parcels?: Record<string, number>
   @Optional() @RecordOf(each(ConsumableDoc)) consumables?: Record<string, ConsumableDoc>
+  @Optional() @RecordOf(each(ShopJobDoc), 100) shop?: Record<string, ShopJobDoc>
+  @Optional() @Between(0, 1e6, 'What it is sold for') sale?: number
   @Optional() @RecordOf(each(MockupDoc), 100) mockup?: Record<string, MockupDoc>
   @Optional() @RecordOf(each(TrialDoc), 100) trials?: Record<string, TrialDoc>
   @Optional() @BySlot(() => oneOf(UNPACKED, `What was unpacked is one of ${UNPACKED.join(', ')}.`)) unpacked?: Build['unpacked']

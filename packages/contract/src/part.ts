@@ -39,6 +39,7 @@ export class PartDoc {
   @Optional() @IsString() @MaxLength(LIMITS.seller, says(`A seller’s name has at most ${LIMITS.seller} letters.`)) seller?: string
   @IsIn(PART_STATES, says(`A part is ${PART_STATES.join(', ')}.`)) state!: PartState
   @Optional() @Between(0, 1e6, 'A price') price?: number
+  @Optional() @Between(0, 1e6, 'The original’s price') original?: number
   @Optional() @IsDay() arrives?: string
   @Optional() @Matches(/^#[0-9a-fA-F]{6}$/, says('A colour is written like #d9b98a.')) colour?: string
   @Optional() @IsIn(METALS, says(`A metal is one of ${METALS.join(', ')}.`)) metal?: Metal

@@ -1,4 +1,4 @@
-import type { KindName, StockItem } from '@snug/core'
+import { handWords, type KindName, type StockItem } from '@snug/core'
 import { and, asc, count, eq, like, type SQL } from 'drizzle-orm'
 import { randomUUID } from 'node:crypto'
 import type { Db } from '../db/open'
@@ -10,7 +10,8 @@ export type NewStock = Omit<StockItem, 'id'>
 type Row = typeof stock.$inferSelect
 const itemOf = (row: Row): StockItem => ({ id: row.id, ...row.doc })
 
-const searchOf = ({ part, place }: NewStock) => [part.name, part.seller, place, part.kind].filter(Boolean).join(' ').toLowerCase()
+const searchOf = ({ part, place }: NewStock) =>
+  [part.name, handWords(part), part.seller, place, part.kind].filter(Boolean).join(' ').toLowerCase()
 const rowOf = (doc: NewStock, id: string, createdAt: string): Row => ({
   id,
   holding: doc.holding,

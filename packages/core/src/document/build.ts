@@ -1,7 +1,7 @@
 import type { Order } from '../parts/order'
 import type { Part } from '../parts/part'
 import type { Slot } from '../parts/slots'
-import type { Consumable } from '../parts/spending'
+import type { Consumable, ShopJob } from '../parts/spending'
 
 /**
  * One instrument being made. A plain document: everything a person chose, measured or did. Whatever can be computed
@@ -31,6 +31,10 @@ export interface Build {
   /** Postage by seller, once a parcel. */
   parcels?: Record<string, number>
   consumables?: Record<string, Consumable>
+  /** Work given to somebody else's bench, by id. */
+  shop?: Record<string, ShopJob>
+  /** What it is to be sold for, where it is made to be sold. */
+  sale?: number
   /** Results of the trial build, by its steps. */
   mockup?: Record<string, MockupResult>
   /** What came of trying a joint by hand, by joint. */

@@ -66,7 +66,7 @@ const jobsOn = (build: Build, slot: Slot): Edit[] =>
     .filter(([, job]) => effectsOf(job).some((effect) => effect.slot === slot))
     .map(([id]) => edit(build, ['jobs', id], undefined))
 
-export type PartField = 'name' | 'seller' | 'state' | 'price' | 'arrives' | 'colour' | 'metal' | 'note'
+export type PartField = 'name' | 'seller' | 'state' | 'price' | 'original' | 'arrives' | 'colour' | 'metal' | 'note'
 export function setPartField(build: Build, slot: Slot, field: PartField, value: string | number | undefined): Change {
   return { label: `${slotSpec(slot).label}: ${field} ${value ?? 'cleared'}`, edits: [edit(build, ['parts', slot, field], value)] }
 }
@@ -82,7 +82,7 @@ export function dropJob(build: Build, id: string): Change {
 /** Sets one entry of a record that may not be there yet. */
 export function setIn(
   build: Build,
-  field: 'slots' | 'parcels' | 'consumables' | 'mockup' | 'unpacked' | 'orders',
+  field: 'slots' | 'parcels' | 'consumables' | 'shop' | 'mockup' | 'unpacked' | 'orders',
   key: string,
   to: Json | undefined,
   label: string,

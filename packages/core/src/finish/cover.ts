@@ -1,6 +1,7 @@
 import type { Build } from '../document/build'
 import { sizeAt } from '../document/read'
 import { areaOf, perimeterOf } from '../geometry/polygon'
+import { bodyShape } from '../instrument/bodyShape'
 import { outlinePoints } from '../instrument/outline'
 import { SYSTEMS, type System } from './systems'
 
@@ -23,7 +24,8 @@ export interface Area {
 const MM2 = 1e-6
 
 export function areaToCoat(build: Build): Area {
-  const outline = build.parts.body?.outline
+  const shape = bodyShape(build)
+  const outline = shape.known === 'usual' ? undefined : shape.rows
   const thickness = sizeAt(build, { slot: 'body', size: 'thickness' })?.value
   const head = build.parts.neck?.outline
   let bodyArea = 0.29

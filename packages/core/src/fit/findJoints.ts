@@ -15,6 +15,7 @@ import { springsJoint, stringsThroughJoint } from './bridge/stringLoad'
 import { controlReachJoint } from './controls/controlReach'
 import { harnessJoint } from './controls/harnessFit'
 import { jackJoint } from './controls/jackInBore'
+import { jackPlateJoint } from './controls/jackPlate'
 import { knobJoint } from './controls/knobOnShaft'
 import { leadsCut, leadsJoint } from './controls/leads'
 import { potInGuardJoint } from './controls/potInGuard'
@@ -112,7 +113,7 @@ const KINDS: readonly JointKind[] = [
     id: 'bridge-height',
     trial: see('Outer strings on, bridge at its lowest: the action at fret 12 is at or under what is wanted.', 'high-stop', 'as-set'),
     needs: ['body', 'neck', 'bridge', 'nut'],
-    also: ['guard', 'pickup-neck', 'pickup-bridge'],
+    also: ['guard', ...PICKUPS, 'ring-neck', 'ring-bridge'],
     find: bridgeHeightJoint,
   },
   {
@@ -139,7 +140,7 @@ const KINDS: readonly JointKind[] = [
   },
   ...PLACES.map((place): JointKind => ({
     id: `room-${place}`,
-    trial: press('Pickup into its place, screws run down, nothing forced.', 'bite'),
+    trial: press('Pickup into its place, screws run down, nothing forced.', 'bite', 'tip'),
     needs: [`pickup-${place}`, 'body'],
     also: ['guard', 'shielding', ...(place === 'middle' ? [] : ([`ring-${place}`] as const))],
     find: (b) => pickupRoomJoint(b, place),
@@ -192,12 +193,24 @@ const KINDS: readonly JointKind[] = [
     needs: ['guard', 'pot-volume', 'pot-tone', 'bridge'],
     find: controlReachJoint,
   },
-  { id: 'jack', trial: press('Jack in its bore, plug in until it clicks.'), needs: ['jack', 'body'], find: jackJoint },
+  {
+    id: 'jack',
+    trial: press('Jack in its bore, plug in until it clicks.'),
+    needs: ['jack', 'body'],
+    also: ['jack-plate'],
+    find: jackJoint,
+  },
+  {
+    id: 'jack-plate',
+    trial: lay('Jack in the plate, plate on its bore, before any screw is marked.', 'screws'),
+    needs: ['jack-plate', 'jack', 'body'],
+    find: jackPlateJoint,
+  },
   {
     id: 'wire-passage',
     trial: press('Feed the bundle through.'),
     needs: ['wire', 'body'],
-    also: ['guard', 'jack', 'bridge', 'neck'],
+    also: ['guard', 'jack', 'bridge', 'neck', 'pot-volume', 'pot-tone'],
     find: wirePassageJoint,
   },
   {
@@ -208,7 +221,13 @@ const KINDS: readonly JointKind[] = [
     when: leadsCut,
     find: leadsJoint,
   },
-  { id: 'harness', trial: press('Hang the harness in its holes.'), needs: ['harness', 'body'], also: ['guard'], find: harnessJoint },
+  {
+    id: 'harness',
+    trial: press('Hang the harness in its holes.'),
+    needs: ['harness', 'body'],
+    also: ['guard', ...PICKUPS],
+    find: harnessJoint,
+  },
   {
     id: 'active',
     trial: press('Battery in its room, lid on.', 'switching'),

@@ -46,8 +46,8 @@ const TESTS = readdirSync(new URL('.', import.meta.url), { recursive: true, enco
 /** The tests that hold a check to a sum: a row that names joint and check, or a reading of that check. */
 function testsOf(kind: string, check: string): string[] {
   const plain = (id: string) => id.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
-  // A row written once for several pickups names its place by a variable.
-  const quoted = (id: string) => `(?:${plain(id)}|${plain(id.replace(/neck|middle|bridge/, '${place}'))})`
+  // A row written once for several pickups, sides or pots names its place by a variable.
+  const quoted = (id: string) => plain(id).replace(/neck|middle|bridge|volume|tone/g, (word) => `(?:${word}|\\$\\{\\w+\\})`)
   const named = new RegExp(
     `joint: ['\`]${quoted(kind)}['\`],\\s*check: ['\`]${quoted(check)}['\`]|checkIn\\([^\\n]*['\`]${quoted(kind)}['\`], ['\`]${quoted(check)}['\`]`,
   )

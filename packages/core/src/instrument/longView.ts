@@ -6,6 +6,7 @@ import { pt, type Point } from '../geometry/point'
 import type { Metal } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
 import { fretPlace, fretPlaces } from '../physics/frets'
+import { bodyOutline } from './bodyShape'
 import { controlPlace } from './controlPlace'
 import { datums } from './datums'
 import { PLACES } from './guardPlace'
@@ -201,21 +202,6 @@ export function turnedOver(mark: Mark): Mark {
     case 'dimension':
       return { ...mark, from: t(mark.from), to: t(mark.to) }
   }
-}
-
-/** Outline of the body placed on the instrument; usual proportions when none was entered. */
-export function bodyOutline(build: Build, mouth: number): Point[] {
-  const rows = build.parts.body?.outline
-  if (rows && rows.length >= 3) return outlinePoints(rows).map((p) => pt(p.x + mouth, p.y))
-  const r = [
-    { x: 0, bass: 120, treble: 100 },
-    { x: 80, bass: 138, treble: 126 },
-    { x: 150, bass: 118, treble: 116 },
-    { x: 240, bass: 158, treble: 158 },
-    { x: 320, bass: 120, treble: 120 },
-    { x: 345, bass: 30, treble: 30 },
-  ]
-  return outlinePoints(r).map((p) => pt(p.x + mouth, p.y))
 }
 
 function guardOutline(build: Build, heelEnd: number): Point[] {

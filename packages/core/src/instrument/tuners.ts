@@ -18,5 +18,16 @@ export function tunerPosts(build: Build): Point[] {
   }
   const slant = (value('tuner.slant', 0) * Math.PI) / 180
   const offset = value('tuner.offset', 0)
-  return Array.from({ length: count }, (_, i) => pt(-first - i * pitch * Math.cos(slant), offset - i * pitch * Math.sin(slant)))
+  const row = Array.from({ length: count }, (_, i) => pt(-first - i * pitch * Math.cos(slant), offset - i * pitch * Math.sin(slant)))
+  // A head turned round is the mirror of the other: its highest string has the nearest post.
+  return traitAt(build, 'neck', 'row') === 'treble' ? row.map((p) => pt(p.x, -p.y)).toReversed() : row
+}
+
+/**
+ * How many tuners a head takes on its right side, seen from the front with the head up. The bass side of a right-handed instrument is the left.
+ * @param rows how its tuners stand; in a single row, on which side of the strings
+ */
+export function wantedRight(count: number, hand: Build['handedness'], rows: 'two-rows' | 'bass' | 'treble'): number {
+  const bass = rows === 'two-rows' ? Math.ceil(count / 2) : rows === 'bass' ? count : 0
+  return hand === 'right' ? count - bass : bass
 }

@@ -16,7 +16,8 @@ function atMost(build: Build, ref: SizeRef): number {
 }
 
 const THICKNESS = sizeRef('body', 'thickness')
-const SWINGING = ['two-stud', 'six-screw', 'double-locking']
+/** Vibratos whose springs lie in a room of their own. */
+export const SWINGING: readonly string[] = ['two-stud', 'six-screw', 'double-locking']
 /** A vibrato's springs lie in a room of their own under these. */
 const OVER_SPRINGS = ['pocket.depth', 'route.neck.depth', 'route.middle.depth', 'route.bridge.depth']
 const DEPTHS = [...OVER_SPRINGS, 'control.depth', 'studBoreDepth']

@@ -24,6 +24,8 @@ export interface Part {
   state: PartState
   /** Price asked or paid, in the build's currency. */
   price?: number
+  /** What the original costs that it stands in for, same currency. */
+  original?: number
   /** Day a parcel is promised, ISO date. */
   arrives?: string
   colour?: string

@@ -46,6 +46,7 @@ export const SLOTS = [
   spec('battery', 'battery', 'Battery', false),
   spec('wire', 'wire', 'Wire', false),
   spec('harness', 'harness', 'Pre-wired harness', false),
+  spec('jack-plate', 'jack-plate', 'Jack plate or cup', false),
 ] as const satisfies readonly SlotSpec[]
 
 export type Slot = (typeof SLOTS)[number]['slot']

@@ -14,7 +14,12 @@ const MAKES: readonly (() => Build)[] = [
   () => without(fullBuild(), 'guard'),
   () => changed(withPart(fullBuild(), 'tailpiece', aTailpiece()), {}, { 'bridge/mount': 'post' }),
   () => changed(withPart(withPart(fullBuild(), 'ferrules', FERRULES), 'harness', HARNESS), {}, { 'bridge/mount': 'string-through' }),
-  () => changed(fullBuild(), {}, { 'bridge/mount': 'screws', 'bridge/saddles': 'arched', 'body/build': 'semi-hollow' }),
+  () =>
+    changed(
+      withPart(fullBuild(), 'jack-plate', JACK_PLATE),
+      { 'body/jack.bore': 24, 'body/rim.thickness': 40 },
+      { 'bridge/mount': 'screws', 'bridge/saddles': 'arched', 'body/build': 'semi-hollow', 'body/rim': 'straight' },
+    ),
   () => changed(without(fullBuild(), 'guard'), {}, { 'bridge/mount': 'six-screw', 'switch/contacts': 'toggle-3' }),
   () =>
     changed(
@@ -32,7 +37,13 @@ const aTailpiece = () =>
     { type: 'stop', hand: 'either' },
   )
 const FERRULES = aPart('ferrules', { count: 6, diameter: 8, length: 9, 'string.hole': 3.6 })
-const HARNESS = aPart('harness', { 'pot.pitch': 46, 'lead.length': 200, 'bushing.diameter': 9.4 }, { frame: 'free' })
+const HARNESS = aPart(
+  'harness',
+  { 'pot.pitch': 46, 'lead.length': 200, 'bushing.diameter': 9.4, pickups: 3 },
+  { frame: 'free', ground: 'yes' },
+)
+/** A 24 mm bore under a plate of 40 x 32, screws 34 apart. */
+export const JACK_PLATE = aPart('jack-plate', { hole: 9.7, thickness: 1.5, length: 40, width: 32, 'screw.spread': 34 }, { curve: 'flat' })
 const RING = aPart('ring-neck', { length: 37, width: 70, radius: 2, 'height.neckSide': 4, 'height.bridgeSide': 5 }, { foot: 'flat' })
 
 /** Made once: what is generated from them is always a copy. */

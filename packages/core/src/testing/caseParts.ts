@@ -27,4 +27,4 @@ const NECK: Sizes = {
 export const body = (more: Sizes = {}, traits: Record<string, string> = {}) =>
   aPart('body', { ...BODY, ...more }, { wood: 'alder', grain: 'flat', build: 'solid', ...traits })
 export const neck = (more: Sizes = {}, traits: Record<string, string> = {}) =>
-  aPart('neck', { ...NECK, ...more }, { wood: 'hard-maple', grain: 'flat', head: 'one-row', truss: 'head', ...traits })
+  aPart('neck', { ...NECK, ...more }, { wood: 'hard-maple', grain: 'flat', head: 'one-row', row: 'bass', truss: 'head', ...traits })

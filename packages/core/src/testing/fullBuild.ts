@@ -161,7 +161,7 @@ export function fullBuild(): Build {
         'tuner.slant': [13, 'calipers', 0.2],
         mass: [640, 'scale', 5],
       },
-      { wood: 'hard-maple', grain: 'quarter', head: 'one-row', truss: 'head', hand: 'right', tiltScrew: 'none' },
+      { wood: 'hard-maple', grain: 'quarter', head: 'one-row', row: 'bass', truss: 'head', hand: 'right', tiltScrew: 'none' },
       { outline: HEAD_OUTLINE },
     ),
     bridge: aPart(

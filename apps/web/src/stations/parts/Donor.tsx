@@ -1,4 +1,4 @@
-import { type Slot } from '@snug/core'
+import { handWords, type Slot } from '@snug/core'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { useOpenBuild } from '../../state/buildStore'
@@ -40,9 +40,7 @@ export function Donor() {
                 }}
               />
               {build.parts[slot]!.name}
-              {build.parts[slot]!.traits.hand && build.parts[slot]!.traits.hand !== 'either' && (
-                <span className="text-soft">{build.parts[slot]!.traits.hand}-handed</span>
-              )}
+              <span className="text-soft">{handWords(build.parts[slot]!)}</span>
             </label>
           </li>
         ))}

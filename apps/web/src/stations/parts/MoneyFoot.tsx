@@ -14,6 +14,16 @@ export const MoneyFoot = ({ sum, currency }: { sum: Spending; currency: string }
         Budget left <b className="figure">{sum.left.toFixed(2)}</b>
       </span>
     )}
+    {sum.saved !== undefined && (
+      <span>
+        {sum.saved < 0 ? 'Dearer' : 'Cheaper'} than the originals by <b className="figure">{Math.abs(sum.saved).toFixed(2)}</b>
+      </span>
+    )}
+    {sum.profit !== undefined && (
+      <span className={sum.profit < 0 ? 'text-wont' : ''}>
+        {sum.profit < 0 ? 'Lost' : 'Left'} when sold <b className="figure">{Math.abs(sum.profit).toFixed(2)}</b>
+      </span>
+    )}
     {sum.unpriced > 0 && <span className="text-soft">{sum.unpriced} without a price</span>}
   </>
 )

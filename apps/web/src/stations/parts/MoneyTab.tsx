@@ -10,6 +10,7 @@ import { PartsList } from './PartsList'
 import { SellerChart } from './SellerChart'
 import { OrderBy } from './OrderBy'
 import { Consumables } from './Consumables'
+import { ShopWork } from './ShopWork'
 
 Chart.register(BarElement, CategoryScale, LinearScale)
 
@@ -58,6 +59,7 @@ export function MoneyTab() {
               ))}
             </tbody>
           </table>
+          <ShopWork />
           <Consumables />
         </PartsList>
       }
@@ -71,6 +73,13 @@ export function MoneyTab() {
               from={0}
               to={1e6}
               onCommit={(v) => change((b) => setField(b, ['budget'], v, `Budget ${v}`))}
+            />
+            <NumberEntry
+              label={`To be sold for, ${build.currency}`}
+              value={build.sale}
+              from={0}
+              to={1e6}
+              onCommit={(v) => change((b) => setField(b, ['sale'], v, `To be sold for ${v}`))}
             />
             <label className="label text-[14px] text-soft">
               Due

@@ -3,7 +3,15 @@ import { useState } from 'react'
 import { useBuild } from '../../state/buildStore'
 import { Field, INPUT } from '../../ui/Field'
 
-export function PriceField({ slot, part, currency }: { slot: Slot; part: Part; currency: string }) {
+interface Props {
+  slot: Slot
+  part: Part
+  currency: string
+  /** Of the part itself, or of the original it stands in for. */
+  of?: 'price' | 'original'
+}
+
+export function PriceField({ slot, part, currency, of = 'price' }: Props) {
   const change = useBuild((s) => s.change)
   const [error, setError] = useState<string>()
   const [typed, setTyped] = useState<string>()
@@ -15,16 +23,16 @@ export function PriceField({ slot, part, currency }: { slot: Slot; part: Part; c
     setError(undefined)
     setTyped(undefined)
     const price = read?.ok ? read.value : undefined
-    if (price !== part.price) change((b) => setPartField(b, slot, 'price', price))
+    if (price !== part[of]) change((b) => setPartField(b, slot, of, price))
   }
   return (
-    <Field label={`Price, ${currency}`} error={error}>
+    <Field label={of === 'price' ? `Price, ${currency}` : `The original’s price, ${currency}`} error={error}>
       {(p) => (
         <input
           {...p}
           className={`${INPUT} figure`}
           inputMode="decimal"
-          value={typed ?? part.price ?? ''}
+          value={typed ?? part[of] ?? ''}
           onChange={(e) => setTyped(e.target.value)}
           onBlur={commit}
           onKeyDown={(e) => e.key === 'Enter' && commit()}

@@ -1,4 +1,4 @@
-import { freeOf, KIND_NAMES, KINDS, leadDays, type StockItem } from '@snug/core'
+import { freeOf, handWords, KIND_NAMES, KINDS, leadDays, type StockItem } from '@snug/core'
 import { useVirtualizer } from '@tanstack/react-virtual'
 import { Download, Upload } from 'lucide-react'
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
@@ -90,7 +90,7 @@ export function StockTab() {
               <div className="grid shrink-0 grid-cols-[1fr_11rem_8.5rem] gap-2 border-b border-hairline p-2">
                 <input
                   aria-label="Search parts"
-                  placeholder="Name, seller or place"
+                  placeholder="Name, hand, seller, place"
                   className={INPUT}
                   value={q}
                   onChange={(e) => setQ(e.target.value)}
@@ -167,7 +167,7 @@ function StockRow({ item, buildId, selected, onSelect }: { item: StockItem; buil
       <span className="min-w-0">
         <span className="block truncate font-bold">{part.name}</span>
         <span className={`block truncate text-[13.5px] ${selected ? 'text-ink' : 'text-soft'}`}>
-          {[KINDS[part.kind].label, part.seller, item.place].filter(Boolean).join(' · ')}
+          {[KINDS[part.kind].label, handWords(part), part.seller, item.place].filter(Boolean).join(' · ')}
         </span>
       </span>
       <span className="figure text-right text-[15px]">

@@ -26,9 +26,11 @@ export function coilsOf(build: Build, place: PickupPlace): Coil[] {
   const farad = valueAt(build, { slot, size: 'capacitance' }) ?? FARAD[kind]
   const x = datums(build).mouth + (valueAt(build, { slot: 'body', size: `route.${place}.centre` }) ?? 0)
   const flip = traitAt(build, slot, 'sense') === 'reverse' ? -1 : 1
+  // A magnet turned over changes the strings' sense and leaves that of the hum, which the winding alone decides.
+  const upward = (traitAt(build, slot, 'pole') === 'turned' ? -flip : flip) as 1 | -1
   const base = { is: 'coil' as const, slot, pickup: place, estimated: known === undefined }
   if (kind === 'single')
-    return [{ ...base, id: place, label: place, at: pt(x, 0), ohm, henry, farad, magnet: flip as 1 | -1, winding: flip as 1 | -1 }]
+    return [{ ...base, id: place, label: place, at: pt(x, 0), ohm, henry, farad, magnet: upward, winding: flip as 1 | -1 }]
   const half = { ohm: ohm / 2, henry: henry / 2, farad: farad * 2, winding: flip as 1 | -1 }
   return [
     {
@@ -37,7 +39,7 @@ export function coilsOf(build: Build, place: PickupPlace): Coil[] {
       id: `${place}-a`,
       label: `${place}, coil nearer the neck`,
       at: pt(x - COIL_SPACING / 2, 0),
-      magnet: -flip as 1 | -1,
+      magnet: -upward as 1 | -1,
     },
     {
       ...base,
@@ -45,7 +47,7 @@ export function coilsOf(build: Build, place: PickupPlace): Coil[] {
       id: `${place}-b`,
       label: `${place}, coil nearer the bridge`,
       at: pt(x + COIL_SPACING / 2, 0),
-      magnet: flip as 1 | -1,
+      magnet: upward,
     },
   ]
 }

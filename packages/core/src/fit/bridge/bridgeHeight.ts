@@ -2,17 +2,17 @@ import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { actionAt, afterTilt, riseOver, SPARE } from '../../instrument/neckAngle'
+import { actionAt, afterTilt, SPARE } from '../../instrument/neckAngle'
 import { judged } from '../../judge/assemble'
 import { type Question, type DetailTable, type JudgedJoint } from '../../judge/joint'
-import { drawnAt, sizeIn, sizesIn } from '../../judge/known'
+import { drawnAt, sizesIn } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
-import { fretPlace } from '../../physics/frets'
-import { certain, likelyOf, linear, ofSize } from '../../quantity/distribution'
+import { likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { sideDrawing } from './sideDrawing'
 import { tiltCures, raiseCures } from './bridgeHeight.cures'
-import { tiltOf, wantedAction, wantedSaddle, saddleNow, sideSetting, sideOf } from './sideSetting'
+import { actionWords, tiltOf, wantedAction, wantedSaddle, sideSetting, sideOf } from './sideSetting'
+import { underStrings } from './underStrings'
 
 /** Bands of what is left to the nearer stop of the bridge, mm. */
 const RANGE_BANDS: readonly Band[] = [
@@ -47,60 +47,6 @@ function tiltTable(build: Build): DetailTable[] {
   ]
 }
 
-/** Strings over the pickup covers with the bridge as it stands: held at the last fret they sink further. */
-function overCovers(build: Build): Question[] {
-  const ys = saddleNow(build)!
-  const d = datums(build)
-  const board = drawnAt(build, sizeRef('neck', 'heel.thickness')) - drawnAt(build, sizeRef('body', 'pocket.depth'))
-  const crown = drawnAt(build, sizeRef('neck', 'crown'))
-  const last = fretPlace(d.scale, drawnAt(build, sizeRef('neck', 'frets')))
-  const guard = build.parts.guard ? drawnAt(build, sizeRef('guard', 'thickness')) : 0
-  return (['neck', 'bridge'] as const).flatMap((place): Question[] => {
-    if (!build.parts[`pickup-${place}`]) return []
-    const above = sizeIn(build, sizeRef(`pickup-${place}`, 'above'))
-    const centre = sizeIn(build, sizeRef('body', `route.${place}.centre`))
-    const x = d.mouth + centre.value
-    // The string held at the last fret runs straight from that crown to the saddle.
-    const share = (x - last) / (d.scale - last)
-    const crownAt = board + crown + riseOver(last - d.mouth, tiltOf(build).value)
-    const free = certain(share * likelyOf(ys) - above.value + (1 - share) * crownAt - guard - CLEAR_OF_POLES)
-    return [
-      {
-        id: `cover-${place}`,
-        spread: true,
-        label: `Strings over the ${place} cover, held at the last fret`,
-        clearance: free,
-        shown: linear([[1, free]], CLEAR_OF_POLES),
-        bands: [
-          { upTo: -CLEAR_OF_POLES, is: 'wont-go' },
-          { upTo: 0, is: 'tight' },
-          { upTo: Infinity, is: 'snug' },
-        ],
-        says: ({ verdict }) =>
-          verdict === 'snug'
-            ? `Strings clear the ${place} cover by ${printMm(likelyOf(free) + CLEAR_OF_POLES, 1)} mm.`
-            : `Run right down the ${place} cover still stands ${printMm(Math.max(0, likelyOf(free) + CLEAR_OF_POLES), 1)} mm under the strings held at the last fret; ${CLEAR_OF_POLES} is wanted.`,
-        cures: ({ verdict }) =>
-          verdict === 'snug'
-            ? []
-            : [
-                {
-                  id: `lower-cover-${place}`,
-                  job: `Let the ${place} pickup ${printMm(-likelyOf(free), 1)} mm deeper: deepen its route, or raise the strings with a plate under the heel.`,
-                  how: 'A lower ring does it too, where there is a ring.',
-                  gives: 'body',
-                  tools: ['router', 'bearing bit'],
-                  plan: { slot: `pickup-${place}`, size: 'above', delta: likelyOf(free) - 0.2, doubt: 0.2 },
-                },
-              ],
-      },
-    ]
-  })
-}
-
-/** Pole-to-string distance to start from, mm. [practice] */
-const CLEAR_OF_POLES = 1.6
-
 const refs = {
   heel: sizeRef('neck', 'heel.thickness'),
   pocket: sizeRef('body', 'pocket.depth'),
@@ -120,25 +66,26 @@ export const bridgeHeightJoint = (build: Build): JudgedJoint =>
     at: pt(datums(build).studs, -48),
     tables: tiltTable(build),
     draw: () => sideDrawing(build, sideOf(build)),
-    asks: [withinReach, asItStands, overCovers],
+    asks: [withinReach, asItStands, underStrings],
   })
 
 function withinReach(build: Build): Question[] {
   const have = sizesIn(build, refs)
   const d = datums(build)
   const tilt = tiltOf(build)
-  const action = wantedAction(build)
   const reach = d.scale - d.mouth
   const needed = wantedSaddle(build)!
+  const highest = wantedSaddle(build, 'bass')!
   const above = linear([
     [1, needed],
     [-1, ofSize(have.low)],
   ])
   const below = linear([
     [1, ofSize(have.high)],
-    [-1, needed],
+    [-1, highest],
   ])
   const ys = likelyOf(needed)
+  const top = likelyOf(highest)
   const range = `${printMm(have.low.value, 1)} to ${printMm(have.high.value, 1)} mm`
   const lowEnd: Question = {
     id: 'low-stop',
@@ -147,7 +94,7 @@ function withinReach(build: Build): Question[] {
     bands: RANGE_BANDS,
     says: ({ verdict }) => {
       if (verdict === 'snug')
-        return `Saddles stand ${printMm(ys, 1)} mm above the body for ${printMm(action)} mm at fret 12; the bridge reaches ${range}.`
+        return `Saddles stand ${printMm(ys, 1)} mm above the body for ${actionWords(build)}; the bridge reaches ${range}.`
       if (ys >= have.low.value)
         return `Saddles stand ${printMm(ys, 1)} mm above the body, only ${printMm(likelyOf(above), 1)} mm over the bridge’s lowest stop.`
       const side = { board: have.heel.value - have.pocket.value, crown: have.crown.value, reach, tilt: tilt.value, nut: have.nut.value }
@@ -163,12 +110,12 @@ function withinReach(build: Build): Question[] {
     clearance: below,
     bands: RANGE_BANDS,
     says: ({ verdict }) => {
-      if (verdict === 'snug') return `Saddles stand ${printMm(ys, 1)} mm above the body; the bridge reaches ${range}.`
+      if (verdict === 'snug') return `Saddles stand ${printMm(top, 1)} mm above the body; the bridge reaches ${range}.`
       return likelyOf(below) >= 0
-        ? `Saddles stand ${printMm(ys, 1)} mm above the body, only ${printMm(likelyOf(below), 1)} mm under where the bridge ends.`
-        : `Strings lie too low: saddles would have to stand at ${printMm(ys, 1)} mm and the bridge ends at ${printMm(have.high.value, 1)} mm.`
+        ? `Saddles stand ${printMm(top, 1)} mm above the body, only ${printMm(likelyOf(below), 1)} mm under where the bridge ends.`
+        : `Strings lie too low: saddles would have to stand at ${printMm(top, 1)} mm and the bridge ends at ${printMm(have.high.value, 1)} mm.`
     },
-    cures: ({ verdict }) => (verdict === 'snug' ? [] : raiseCures(build, ys + SPARE - have.high.value, below)),
+    cures: ({ verdict }) => (verdict === 'snug' ? [] : raiseCures(build, top + SPARE - have.high.value, below)),
   }
   return likelyOf(above) <= likelyOf(below) ? [lowEnd, highEnd] : [highEnd, lowEnd]
 }
@@ -198,7 +145,7 @@ function asItStands(build: Build): Question[] {
         { upTo: Infinity, is: 'loose' },
       ],
       says: () =>
-        `With the saddles at ${printMm(set, 1)} mm the action is ${printMm(wanted + likelyOf(off))} mm at fret 12; ${printMm(wanted)} is wanted.`,
+        `With the saddles at ${printMm(set, 1)} mm the action is ${printMm(wanted + likelyOf(off))} mm; ${actionWords(build)} is wanted.`,
       cures: ({ verdict }) =>
         verdict === 'snug' || !inReach
           ? []

@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { sizeRef } from '../../document/read'
+import { sizeAt, sizeRef } from '../../document/read'
 import type { Drawing } from '../../drawing/drawing'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
@@ -9,7 +9,7 @@ import { drawnOnceKnown, judged } from '../../judge/assemble'
 import { type Cure, type JudgedJoint, type Question } from '../../judge/joint'
 import { sizesIn } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
-import { linear, ofSize } from '../../quantity/distribution'
+import { likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
 /** Travel left beyond the place a saddle needs, mm; 1.5 mm is kept in hand. [practice] */
@@ -40,7 +40,7 @@ export function bridgeReachJoint(build: Build): JudgedJoint {
     draw: drawnOnceKnown(build, 'Saddle travel along the strings', refs, ({ front, back }) =>
       reachDrawing(scale, studs, { front: front.value, back: back.value }),
     ),
-    asks: [travelLeft],
+    asks: [travelLeft, asOnOld],
   })
 }
 
@@ -103,6 +103,51 @@ function travelLeft(build: Build): Question[] {
     cures: ({ verdict }) => (verdict === 'snug' ? [] : move('The bridge sits too far forward.')),
   }
   return [last, first]
+}
+
+/** The studs may stand so far from where they stood on the old instrument before one of the two was read wrongly, mm. [ours] */
+const AS_OLD = 1.5
+
+/** Read off the instrument the neck came from: a second way to the bridge's place, beside the scale. */
+function asOnOld(build: Build): Question[] {
+  const old = sizeAt(build, sizeRef('neck', 'old.nutToStuds'))
+  if (!old) return []
+  const have = sizesIn(build, { heelEnd: refs.heelEnd, pocket: refs.pocket, studs: refs.studs })
+  const off = linear([
+    [1, ofSize(have.heelEnd)],
+    [-1, ofSize(have.pocket)],
+    [1, ofSize(have.studs)],
+    [-1, ofSize(old)],
+  ])
+  const v = likelyOf(off)
+  return [
+    {
+      id: 'as-old',
+      label: 'Studs from the nut, over those of the old instrument',
+      clearance: off.map((n) => ({ ...n, mean: AS_OLD - Math.abs(n.mean) })),
+      shown: off,
+      bands: [
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? `On the old instrument the studs stood ${printMm(old.value, 1)} mm from the nut, and so they do here.`
+          : `On the old instrument the studs stood ${printMm(old.value, 1)} mm from the nut; here they are ${printMm(Math.abs(v), 1)} mm ${v > 0 ? 'further away' : 'nearer'}.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'measure-old',
+                job: 'Read both distances again, nut to fret 12 too: its double is the scale, whatever the old bridge did.',
+                how: 'Another bridge holds its saddles elsewhere over its studs; then the scale decides and not the old place.',
+                gives: 'nothing',
+                tools: ['rule'],
+              },
+            ],
+    },
+  ]
 }
 
 function reachDrawing(scale: number, studs: number, travel: { front: number; back: number }): Drawing {

@@ -5,6 +5,7 @@ import { mouthLift, saddleHeight, type SideSetting } from '../../instrument/neck
 import { TARGETS } from '../../instrument/targets'
 import { sizeToDraw } from '../../judge/known'
 import { likelyOf, normal, ofSize, propagate, type Distribution } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
 import type { sideDrawing } from './sideDrawing'
 import { heelOf } from './sideDrawing'
@@ -16,14 +17,19 @@ export const SHIM_DOUBT = 0.05
 /** Tilt of the pocket's floor, shims planned on paper included. */
 export const tiltOf = (build: Build): Size => sizeToDraw(build, sizeRef('body', 'pocket.tilt'))
 
-/** Action at fret 12 the chosen school aims at, mm, middle of both sides. */
-export function wantedAction(build: Build): number {
-  const target = TARGETS[build.setup.school]
-  return (target.actionBass + target.actionTreble) / 2
-}
+/** The side of the strings a target is for. */
+export type StringSide = 'bass' | 'treble'
+
+/** Action at fret 12 the chosen school aims at, mm. The treble side asks for the lowest saddle, the bass side for the highest. */
+export const wantedAction = (build: Build, side: StringSide = 'treble'): number =>
+  TARGETS[build.setup.school][side === 'bass' ? 'actionBass' : 'actionTreble']
+
+/** "1.25 mm at fret 12 on the treble side": the side only where the school tells them apart. */
+export const actionWords = (build: Build, side: StringSide = 'treble'): string =>
+  `${printMm(wantedAction(build, side))} mm at fret 12${wantedAction(build, 'bass') === wantedAction(build, 'treble') ? '' : ` on the ${side} side`}`
 
 /** Saddle-top height above the body that the wanted action asks for, mm; nothing until heel, pocket, crown and nut are known. */
-export function wantedSaddle(build: Build): Distribution | undefined {
+export function wantedSaddle(build: Build, side: StringSide = 'treble'): Distribution | undefined {
   const { have, missing } = sizesFor(build, {
     heel: sizeRef('neck', 'heel.thickness'),
     pocket: sizeRef('body', 'pocket.depth'),
@@ -32,7 +38,7 @@ export function wantedSaddle(build: Build): Distribution | undefined {
   })
   if (missing.length) return undefined
   const d = datums(build)
-  const [action, reach] = [wantedAction(build), d.scale - d.mouth]
+  const [action, reach] = [wantedAction(build, side), d.scale - d.mouth]
   return propagate(
     ([heel, pocket, crown, nut, phi]) => saddleHeight({ board: heel! - pocket!, crown: crown!, reach, tilt: phi!, action, nut: nut! }),
     [ofSize(have.heel), ofSize(have.pocket), ofSize(have.crown), ofSize(have.nut), ofSize(tiltOf(build))],

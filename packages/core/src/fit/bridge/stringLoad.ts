@@ -7,7 +7,7 @@ import { datums } from '../../instrument/datums'
 import { stringPulls } from '../../instrument/stringPulls'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import { type JudgedJoint, type Question } from '../../judge/joint'
-import { gapOf, sizeIn, sizesIn, sizeToDraw, traitIn } from '../../judge/known'
+import { gapOf, landing, sizeIn, sizesIn, sizeToDraw, traitIn } from '../../judge/known'
 import { slotSpec } from '../../parts/slots'
 import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
@@ -94,8 +94,20 @@ function springsDrawing(build: Build, count: Size) {
 
 const gauge = (n: number): SizeRef => ({ slot: 'strings', size: `gauge.${n}` })
 
-/** What is wound round a string's ball end stays in the body; elsewhere the string passes alone, mm more than the string. [practice] */
+/** What is wound round a string's ball end stays in the body's hole, mm more than the string where nobody has measured it. [practice] */
 const BALL = 2.2
+
+/** How exactly a bit of a named size drills metal, mm. [practice] */
+const DRILLED = 0.05
+
+/** What passes a hole of this part: the thickest string, or what is wound round that end of it where that is wider. */
+function passing(build: Build, slot: Holed): { what: string; size: Size; ball: number } {
+  const { string } = thickest(build)
+  const wound = sizeAt(build, sizeRef('strings', slot === 'tuners' ? 'silk.diameter' : 'twist.diameter'))
+  if (wound && wound.value > string.value)
+    return { what: slot === 'tuners' ? 'thread at the tuner end' : 'twist at the ball end', size: wound, ball: 0 }
+  return { what: 'thickest string', size: string, ball: slot === 'body' && !wound ? BALL : 0 }
+}
 
 /** Every hole a string has to pass, against the thickest string. */
 export function stringsThroughJoint(build: Build): JudgedJoint {
@@ -129,9 +141,8 @@ function passes(build: Build, slot: Holed): Question[] {
   if (!meets(build, slot)) return []
   const ref = sizeRef(slot, 'string.hole')
   const hole = sizeIn(build, ref)
-  const { string } = thickest(build)
+  const { what, size: string, ball } = passing(build, slot)
   const name = slotSpec(slot).label.toLowerCase()
-  const ball = slot === 'body' ? BALL : 0
   const c = gapOf(
     [
       [1, hole],
@@ -139,6 +150,7 @@ function passes(build: Build, slot: Holed): Question[] {
     ],
     -PASS - ball,
   )
+  const wider = landing(c, DRILLED) - likelyOf(c)
   return [
     {
       id: `hole-${slot}`,
@@ -151,19 +163,19 @@ function passes(build: Build, slot: Holed): Question[] {
       ],
       says: ({ verdict }) =>
         verdict === 'snug'
-          ? `The thickest string, ${printMm(string.value)} mm, passes the hole in the ${name}.`
-          : `The thickest string, ${printMm(string.value)} mm, does not pass the ${printMm(hole.value, 1)} mm hole in the ${name}.`,
+          ? `The ${what}, ${printMm(string.value)} mm, passes the hole in the ${name}.`
+          : `The ${what}, ${printMm(string.value)} mm, does not pass the ${printMm(hole.value, 1)} mm hole in the ${name}${ball ? ` with its ball’s twist, which takes ${ball} more` : ''}.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []
           : [
               {
                 id: `drill-${slot}`,
-                job: `Drill the hole in the ${name} out to ${printMm(string.value + PASS + ball)} mm.`,
+                job: `Drill the hole in the ${name} out to ${printMm(string.value + PASS + ball)} mm at least: the next bit over that, about ${printMm(hole.value + wider)}.`,
                 how: 'Metal: clamp it, slow speed, deburr both sides, eyes covered. A long-scale set on short hardware often needs this.',
                 gives: name,
                 tools: ['bit', 'clamp', 'eye protection'],
-                plan: { slot, size: ref.size, delta: 0.05 - likelyOf(c), doubt: 0.05 },
+                plan: { slot, size: ref.size, delta: wider, doubt: DRILLED },
               },
             ],
     },

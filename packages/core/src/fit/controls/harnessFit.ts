@@ -4,11 +4,13 @@ import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { controlPlace } from '../../instrument/controlPlace'
+import { PLACES as GUARD_PLACES } from '../../instrument/guardPlace'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import { type Question, type JudgedJoint } from '../../judge/joint'
 import { gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { likelyOf, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
+import { settled } from '../whole/settled'
 
 /** Pots on a plate may be off their holes by this, on free wires the wire between them needs this much slack, mm. [practice] */
 const PLATE_PLAY = 0.5
@@ -47,7 +49,7 @@ export function harnessJoint(build: Build): JudgedJoint {
         { label: 'Between the holes', value: `${printMm(holes, 1)} mm` },
       ])
     }),
-    asks: [pitch, bushings],
+    asks: [pitch, bushings, pickupLeads, groundWire],
   })
 }
 
@@ -129,4 +131,61 @@ function bushings(build: Build): Question[] {
             ],
     },
   ]
+}
+
+/** Leads for the pickups there are; one too many does no harm once its end is sleeved. */
+function pickupLeads(build: Build): Question {
+  const own = sizeIn(build, sizeRef('harness', 'pickups'))
+  const here = PICKUP_SLOTS.filter((slot) => build.parts[slot]).length
+  const over = own.value - here
+  return {
+    id: 'pickup-leads',
+    label: 'Pickup leads, over the pickups here',
+    clearance: ofSize(own).map((n) => ({ ...n, mean: n.mean - here })),
+    unit: 'count',
+    bands: [
+      { upTo: -0.5, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    says: () =>
+      over < 0
+        ? `The harness has leads for ${own.value} and ${here} pickups are here: ${-over} must be added.`
+        : over > 0
+          ? `This body does not need ${over === 1 ? 'one of its pickup leads' : `${over} of its pickup leads`}: sleeve the end, fold it back and tape it down; do not let it touch foil.`
+          : 'It has a lead for each pickup here.',
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : [
+            {
+              id: 'add-lead',
+              job: `Solder ${-over} more pickup lead${over < -1 ? 's' : ''} to the selector.`,
+              how: 'At the free lug; the wiring checks say whether the selector has one.',
+              gives: 'nothing',
+              tools: ['soldering iron', 'wire'],
+            },
+          ],
+  }
+}
+const PICKUP_SLOTS = GUARD_PLACES.map((place) => `pickup-${place}` as const)
+
+/** Strings are grounded in every body but one whose pickups are active and say otherwise; a wire left over is sleeved. */
+function groundWire(build: Build): Question {
+  const has = traitIn(build, 'harness', 'ground') === 'yes'
+  return settled(
+    'ground-wire',
+    'Wire for the string ground',
+    has,
+    'tight',
+    has ? 'It brings a wire for the string ground.' : 'It has no wire for the string ground.',
+    [
+      {
+        id: 'add-ground',
+        job: 'Solder a wire from a pot’s case and lead it to the bridge or the claw.',
+        how: 'Bare end under the bridge, proud of the wood by 0.1 to 0.2 mm; checked with the meter before the strings go on.',
+        gives: 'nothing',
+        tools: ['soldering iron', 'wire'],
+      },
+    ],
+  )
 }

@@ -42,7 +42,7 @@ const HELD = 1
 
 function inBore(build: Build): Question {
   const have = sizesIn(build, refs)
-  const plated = traitIn(build, 'jack', 'held') === 'plate'
+  const plated = build.parts['jack-plate'] !== undefined || traitIn(build, 'jack', 'held') === 'plate'
   const c = gapOf([
     [1, have.hole],
     [-1, have.thread],
@@ -70,7 +70,7 @@ function inBore(build: Build): Question {
           ? [
               {
                 id: 'jack-plate',
-                job: 'Take a jack plate or cup that covers the bore, and say under Parts that it is held by it.',
+                job: 'Take a jack plate or cup that covers the bore, and enter it under Parts.',
                 how: 'Curved where the rim is; its screws want wood beside the bore.',
                 gives: 'nothing',
                 tools: ['small bit', 'screwdriver'],

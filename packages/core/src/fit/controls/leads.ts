@@ -40,7 +40,11 @@ export const leadsCut = (build: Build): boolean => LEADS.some((id) => sizeAt(bui
 /** Lengths to cut, for whoever has not cut yet. */
 export function leadTable(build: Build): DetailTable {
   return {
-    title: `Leads: to reach ${OPEN_WORDS[openedBy(build).way]}, and a little for a later swap`,
+    title: `Leads: to reach ${OPEN_WORDS[openedBy(build).way]}, and a little for a later swap${
+      build.sale === undefined
+        ? ''
+        : '. It is made to be sold: leave the pickups’ own leads as long as they came, looped and tied; a cut one lowers what a pickup fetches'
+    }`,
     columns: ['lead', 'in place', 'opened', 'cut'],
     rows: leadRuns(build).map((r) => [r.label, `${printMm(r.closed, 0)} mm`, `${printMm(r.open, 0)} mm`, `${printMm(r.cut, 0)} mm`]),
   }

@@ -1,9 +1,11 @@
 import type { Build } from '../../document/build'
-import { sizeRef } from '../../document/read'
+import { sizeAt, sizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
+import { datums } from '../../instrument/datums'
 import { judged } from '../../judge/assemble'
 import { type Question, type JudgedJoint } from '../../judge/joint'
 import { gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
+import { fretPlace } from '../../physics/frets'
 import { certain, doubtOf, likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { nutDrawing } from './nutFit.draw'
@@ -19,7 +21,7 @@ export const nutInSlotJoint = (build: Build): JudgedJoint =>
     slots: ['nut', 'neck'],
     at: pt(-2, -34),
     draw: () => nutDrawing(build),
-    asks: [heights, slotReadings, widths, lengths, slots, lockScrews],
+    asks: [heights, slotReadings, firstFret, (b) => widths(b, 'bass'), (b) => widths(b, 'treble'), lengths, slots, lockScrews],
   })
 
 function heights(build: Build): Question[] {
@@ -116,17 +118,22 @@ function slotReadings(build: Build): Question[] {
 /** Readings this near are taken as the same, mm. [ours] */
 const READ_ALIKE = 0.1
 
-function widths(build: Build): Question[] {
-  const refs = { slot: sizeRef('neck', 'nut.slotWidth'), nut: sizeRef('nut', 'width') }
-  const have = sizesIn(build, refs)
+/** Both faces bear: against the board's end in front, against the slot's wall behind; each end by itself where they differ. */
+function widths(build: Build, end: 'bass' | 'treble'): Question[] {
+  const treble = sizeAt(build, sizeRef('nut', 'width.treble'))
+  if (end === 'treble' && !treble) return []
+  const slot = sizeIn(build, sizeRef('neck', 'nut.slotWidth'))
+  const size = end === 'treble' ? 'width.treble' : 'width'
+  const nut = sizeIn(build, sizeRef('nut', size))
   const c = gapOf([
-    [1, have.slot],
-    [-1, have.nut],
+    [1, slot],
+    [-1, nut],
   ])
+  const at = treble ? ` at the ${end} end` : ''
   return [
     {
-      id: 'width',
-      label: 'Slot minus nut, along the strings',
+      id: size,
+      label: `Slot minus nut, along the strings${at}`,
       clearance: c,
       bands: [
         { upTo: -2, is: 'wont-go' },
@@ -135,24 +142,24 @@ function widths(build: Build): Question[] {
         { upTo: 1, is: 'loose' },
         { upTo: Infinity, is: 'wont-go' },
       ],
-      says: () => `The slot is ${printMm(have.slot.value)} mm wide and the nut ${printMm(have.nut.value)} mm.`,
+      says: () => `The slot is ${printMm(slot.value)} mm wide and the nut ${printMm(nut.value)} mm${at}.`,
       cures: ({ verdict }) =>
         verdict === 'tight' || verdict === 'wont-go'
           ? [
               {
-                id: 'thin-nut',
-                job: `Sand the nut’s back face by ${printMm(0.05 - likelyOf(c))} mm.`,
+                id: `thin-nut-${end}`,
+                job: `Sand the nut’s back face by ${printMm(0.05 - likelyOf(c))} mm${at}.`,
                 how: 'The face away from the board, flat on P180; the front face is where the scale starts.',
                 gives: 'nut',
                 tools: ['P180 on a flat plate'],
-                plan: { slot: 'nut', size: 'width', delta: likelyOf(c) - 0.05, doubt: 0.03 },
+                plan: { slot: 'nut', size, delta: likelyOf(c) - 0.05, doubt: 0.03 },
               },
             ]
           : verdict === 'loose'
             ? [
                 {
-                  id: 'shim-nut-face',
-                  job: `Glue a shaving of ${printMm(likelyOf(c) - 0.05)} mm to the nut’s back face.`,
+                  id: `shim-nut-face-${end}`,
+                  job: `Glue a shaving of ${printMm(likelyOf(c) - 0.05)} mm to the nut’s back face${at}.`,
                   how: 'Behind, so that the front stays where the scale starts.',
                   gives: 'nothing',
                   tools: ['veneer shaving'],
@@ -161,6 +168,62 @@ function widths(build: Build): Question[] {
             : [],
     },
   ]
+}
+
+/** Held at fret 3 a string may stand so far over fret 1, mm. [practice] */
+const OVER_FIRST = { from: 0.03, to: 0.2, aim: 0.1 }
+
+/**
+ * The gap over fret 1 with the string held at fret 3, one end of the nut at a time. The string runs straight from the slot to that crown, so
+ * that the slot moves by x3/(x3 - x1) of what the gap wants. [physics]
+ */
+function firstFret(build: Build): Question[] {
+  const { scale } = datums(build)
+  const [x1, x3] = [fretPlace(scale, 1), fretPlace(scale, 3)]
+  const lever = x3 / (x3 - x1)
+  return (['bass', 'treble'] as const).flatMap((end): Question[] => {
+    const gap = sizeAt(build, sizeRef('nut', `fret1.${end}`))
+    if (!gap) return []
+    const move = lever * (OVER_FIRST.aim - gap.value)
+    return [
+      {
+        id: `fret1-${end}`,
+        label: `Over fret 1 on the ${end} side, held at fret 3`,
+        clearance: ofSize(gap),
+        bands: [
+          { upTo: OVER_FIRST.from, is: 'tight' },
+          { upTo: OVER_FIRST.to, is: 'snug' },
+          { upTo: Infinity, is: 'loose' },
+        ],
+        says: () =>
+          `On the ${end} side the string stands ${printMm(gap.value)} mm over fret 1 held at fret 3; ${OVER_FIRST.from} to ${OVER_FIRST.to} is wanted.`,
+        cures: ({ verdict }) =>
+          verdict === 'tight'
+            ? [
+                {
+                  id: `shim-nut-${end}`,
+                  job: `Shim the nut by ${printMm(move)} mm at its ${end} end, tapering to nothing at the other.`,
+                  how: 'Veneer or paper rubbed thin towards one end, the nut’s full width; then read both ends again.',
+                  gives: 'nothing',
+                  tools: ['veneer strip', 'P180 on a flat plate'],
+                  plan: { slot: 'nut', size: `fret1.${end}`, delta: move / lever, doubt: 0.04 },
+                },
+              ]
+            : verdict === 'loose'
+              ? [
+                  {
+                    id: `file-slots-${end}`,
+                    job: `File the slots on the ${end} side ${printMm(-move)} mm deeper.`,
+                    how: 'After the frets are done, a stroke at a time, the file leaning down to the tuners; a slot too deep is a new nut.',
+                    gives: 'nut',
+                    tools: ['nut files or round jet-cleaning files'],
+                    plan: { slot: 'nut', size: `fret1.${end}`, delta: move / lever, doubt: 0.04 },
+                  },
+                ]
+              : [],
+      },
+    ]
+  })
 }
 
 function lengths(build: Build): Question[] {
@@ -187,7 +250,7 @@ function lengths(build: Build): Question[] {
           ? [
               {
                 id: 'shorten-nut',
-                job: `File the nut’s ends flush: ${printMm(likelyOf(over), 1)} mm in all.`,
+                job: `File the nut’s ends flush: ${printMm(likelyOf(over) / 2)} mm off each where it sits in the middle, ${printMm(likelyOf(over), 1)} in all.`,
                 how: 'After it is in, with tape on the neck.',
                 gives: 'nut',
                 tools: ['file', 'tape'],

@@ -6,6 +6,7 @@ import { type Question } from '../../judge/joint'
 import { drawnAt, gapOf, sizeIn, traitIn } from '../../judge/known'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
+import { STAYS, SWINGING } from '../../judge/whatStays'
 
 /**
  * A pickup that hangs from screws in the body: thread left in the wood at its highest setting must be at least one and a half
@@ -61,6 +62,52 @@ export function screwBite(build: Build, place: PickupPlace): Question[] {
                 how: 'Lifts the floor to the screws; grain across, an evening to dry.',
                 gives: 'nothing',
                 tools: ['wood', 'wood glue'],
+              },
+            ],
+    },
+  ]
+}
+
+/** The other end of the travel: run right down, the tip of a screw in the body stands as deep as the ears and its own length together. */
+export function tipInBody(build: Build, place: PickupPlace): Question[] {
+  const slot = `pickup-${place}` as const
+  if (traitIn(build, slot, 'mount') !== 'body') return []
+  const screw = sizeIn(build, sizeRef(slot, 'screw.length'))
+  const swings = build.parts.bridge !== undefined && SWINGING.includes(traitIn(build, 'bridge', 'mount'))
+  const left = gapOf([
+    [1, sizeIn(build, sizeRef('body', 'thickness'))],
+    ...(swings ? [[-1, sizeIn(build, sizeRef('body', 'spring.depth'))] as const] : []),
+    [-1, sizeIn(build, sizeRef(slot, 'depth'))],
+    [-1, screw],
+  ])
+  const under = swings ? 'the spring room' : 'the back'
+  const longest = screw.value + likelyOf(left) - STAYS
+  return [
+    {
+      id: 'tip',
+      label: 'Wood under the height screws’ tips, run right down',
+      clearance: linear([[1, left]], -STAYS),
+      shown: left,
+      bands: [
+        { upTo: -STAYS, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      says: ({ verdict }) =>
+        verdict === 'wont-go'
+          ? `Run right down, the height screws come through into ${under} by ${printMm(Math.max(0, -likelyOf(left)), 1)} mm.`
+          : `Run right down, the height screws end ${printMm(likelyOf(left), 1)} mm before ${under}.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'shorter-height-screws',
+                job: `Take height screws of at most ${printMm(longest, 1)} mm, or nip these off.`,
+                how: 'File the cut end round; then see that they still hold at the highest setting.',
+                gives: 'nothing',
+                tools: ['side cutters', 'file'],
+                plan: { slot, size: 'screw.length', delta: likelyOf(left) - STAYS - 0.5, doubt: 0.3 },
               },
             ],
     },

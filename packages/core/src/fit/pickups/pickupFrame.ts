@@ -1,6 +1,7 @@
 import type { Build } from '../../document/build'
 import { sizeRef, type SizeRef } from '../../document/read'
 import type { PickupPlace } from '../../instrument/guardPlace'
+import { sizeIn } from '../../judge/known'
 import type { Size } from '../../quantity/size'
 
 export interface Frame {
@@ -31,5 +32,18 @@ export function frameOf(build: Build, place: PickupPlace): Frame {
     radius: sizeRef('body', `route.${place}.radius`),
   }
 }
+
+/**
+ * What a pickup hangs from, as terms of its height over the body, mm: a ring's two sides by half each, the guard, or nothing where it sits in
+ * the body itself. Its cover and its screws are measured from there.
+ */
+export function mountHeight(build: Build, place: PickupPlace): (readonly [number, Size])[] {
+  const { slot } = frameOf(build, place)
+  if (slot === 'body') return []
+  if (slot === 'guard') return [[1, sizeIn(build, sizeRef('guard', 'thickness'))]]
+  return RING_SIDES.map((size) => [0.5, sizeIn(build, sizeRef(slot, size))] as const)
+}
+/** A ring's two heights, the neck side's first. */
+export const RING_SIDES = ['height.neckSide', 'height.bridgeSide'] as const
 
 export type Have = Record<'length' | 'width' | 'openLength' | 'openWidth', Size>

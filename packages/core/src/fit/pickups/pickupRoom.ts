@@ -11,7 +11,7 @@ import { type Question, type Cure, type JudgedJoint } from '../../judge/joint'
 import { amount, drawnAt, gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { biteDrawing, screwBite } from './heightScrews'
+import { biteDrawing, screwBite, tipInBody } from './heightScrews'
 import { type Frame, frameOf, type Have } from './pickupFrame'
 import { ears } from './pickupEars'
 import { OPENING_BANDS, HIDDEN_BANDS } from './pickupLimits'
@@ -50,6 +50,7 @@ export function pickupRoomJoint(build: Build, place: PickupPlace): JudgedJoint {
       (b) => ears(b, place),
       (b) => depth(b, place),
       (b) => screwBite(b, place),
+      (b) => tipInBody(b, place),
     ],
   })
 }

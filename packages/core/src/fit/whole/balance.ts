@@ -5,7 +5,7 @@ import { boxAround } from '../../geometry/box'
 import { pt, type Point } from '../../geometry/point'
 import { areaOf, centroidOf } from '../../geometry/polygon'
 import { datums } from '../../instrument/datums'
-import { bodyOutline } from '../../instrument/longView'
+import { bodyOutline, bodyShape } from '../../instrument/bodyShape'
 import { tunerPosts } from '../../instrument/tuners'
 import { judged } from '../../judge/assemble'
 import { type DetailTable, type JudgedJoint, type Question } from '../../judge/joint'
@@ -33,10 +33,9 @@ const DAMP = 1.1
 const CARVED = 0.9
 const HOLLOW = 0.62
 
-/** Every part with its mass where it lies, weighed or estimated from its wood. */
 /** A body's area, mm2, and its middle from the pocket's mouth; reckoned once for each outline. */
 function shapeOf(build: Build): { area: number; middle: Point } {
-  const rows = build.parts.body?.outline ?? USUAL
+  const { rows } = bodyShape(build)
   const known = shapes.get(rows)
   if (known) return known
   const outline = bodyOutline(build, 0)
@@ -44,11 +43,19 @@ function shapeOf(build: Build): { area: number; middle: Point } {
   shapes.set(rows, shape)
   return shape
 }
-const USUAL: readonly OutlineRow[] = []
 const shapes = new WeakMap<readonly OutlineRow[], { area: number; middle: Point }>()
 
 const massOf = (slot: Slot): SizeRef => ({ slot, size: 'mass' })
 
+/** What is hollow of a chambered body, mm3, where its chambers were measured. */
+function chambers(build: Build): number | undefined {
+  const [count, length, width, depth] = (['count', 'length', 'width', 'depth'] as const).map((s) =>
+    valueAt(build, sizeRef('body', `chamber.${s}`)),
+  )
+  return count === undefined || !length || !width || !depth ? undefined : count * length * width * depth
+}
+
+/** Every part with its mass where it lies, weighed or estimated from its wood. */
 export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) => sizeAt(build, massOf(slot)) !== undefined): Lump[] {
   const d = datums(build)
   const out: Lump[] = []
@@ -57,13 +64,16 @@ export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) =>
   if (body) {
     const shape = shapeOf(build)
     const at = pt(d.mouth + shape.middle.x, shape.middle.y)
-    // Not weighed, but drawn: its outline, thickness and wood say what it weighs, within about a seventh.
-    if (!weighed('body') && (body.outline?.length ?? 0) > 2) {
+    // Not weighed, but drawn: its outline, thickness and wood say what it weighs, within about a seventh; by a few numbers, a fifth.
+    const shaped = bodyShape(build).known
+    if (!weighed('body') && shaped !== 'usual') {
       const wood = woodNamed(traitAt(build, 'body', 'wood'))
       const share = (traitAt(build, 'body', 'build') ?? 'solid') === 'solid' ? CARVED : HOLLOW
       const thick = drawnAt(build, sizeRef('body', 'thickness'))
-      const gram = (shape.area * thick * (wood?.density ?? 0.45) * DAMP * share) / 1000
-      out.push({ label: 'body', gram, at, doubt: gram * 0.15 })
+      const hollows = chambers(build)
+      const solid = hollows === undefined ? shape.area * thick * share : Math.max(0, shape.area * thick * CARVED - hollows)
+      const gram = (solid * (wood?.density ?? 0.45) * DAMP) / 1000
+      out.push({ label: 'body', gram, at, doubt: gram * (shaped === 'drawn' ? 0.15 : 0.2) })
     } else out.push({ label: 'body', gram: mass('body').value, at, doubt: mass('body').doubt, weighed: true })
   }
   if (build.parts.neck) {

@@ -1,13 +1,15 @@
 import type { Build } from '../../document/build'
-import { traitAt } from '../../document/read'
+import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
+import { wantedRight } from '../../instrument/tuners'
+import { Asker } from '../../judge/ask'
 import { judged } from '../../judge/assemble'
 import { type JudgedJoint, type Question } from '../../judge/joint'
-import { traitIn } from '../../judge/known'
+import { sizeIn, traitIn } from '../../judge/known'
 import { KINDS } from '../../parts/kinds/index'
 import { slotSpec, type Slot } from '../../parts/slots'
 import { settled } from './settled'
@@ -25,15 +27,19 @@ export function handsJoint(build: Build): JudgedJoint {
       handsDrawing(
         build,
         handed,
-        handed.filter((s) => isWrong(build, traitAt(build, s, 'hand'))),
+        handed.filter((s) => wrongHand(build, s)),
       ),
     // One check a part: each is for this hand or not, whatever is said of the others.
-    asks: handed.map((slot) => (b: Build) => handOf(b, slot)),
+    asks: handed.map((slot) => (b: Build) => (slot === 'tuners' ? tunerSides(b) : handOf(b, slot))),
   })
 }
 
 const handedParts = (build: Build) => (Object.keys(build.parts) as Slot[]).filter((s) => KINDS[slotSpec(s).kind].traits.hand)
 const isWrong = (build: Build, hand: string | undefined): boolean => hand !== undefined && hand !== 'either' && hand !== build.handedness
+
+/** As the checks have it, so that what is hatched is what is said. */
+const wrongHand = (build: Build, slot: Slot): boolean =>
+  new Asker(build, true).judge((b) => (slot === 'tuners' ? tunerSides(b) : handOf(b, slot))).some((c) => c.raw.verdict === 'wont-go')
 
 function handOf(build: Build, slot: Slot): Question {
   const name = slotSpec(slot).label.toLowerCase()
@@ -50,6 +56,38 @@ function handOf(build: Build, slot: Slot): Question {
         job: `Find a ${name} for a ${build.handedness}-handed build.`,
         how: 'Tuners of the other hand turn backwards; a nut may be cut anew; a neck must be the right one.',
         gives: name,
+        tools: [],
+      },
+    ],
+  )
+}
+
+/** Tuners go by the side of the head they stand on, which a head turned round exchanges. */
+function tunerSides(build: Build): Question {
+  const hand = traitIn(build, 'tuners', 'hand')
+  const told = sizeAt(build, sizeRef('tuners', 'count.right'))
+  if (hand === 'either' && !told)
+    return settled('hand-tuners', 'Tuners, their side', true, 'wont-go', 'The tuners go on either side of the head.', [])
+  const count = sizeIn(build, sizeRef('tuners', 'count')).value
+  const rows = traitIn(build, 'neck', 'head') === 'two-rows' ? 'two-rows' : (traitIn(build, 'neck', 'row') as 'bass' | 'treble')
+  const want = wantedRight(count, build.handedness, rows)
+  // A set for one hand, not counted by sides, is made for a single row on that hand's bass side.
+  const have = told?.value ?? wantedRight(count, hand === 'left' ? 'left' : 'right', 'bass')
+  const sides = (right: number) => `${count - right} for the left side of the head and ${right} for the right`
+  return settled(
+    'hand-tuners',
+    'Tuners, their side',
+    have === want,
+    'wont-go',
+    have === want
+      ? `The tuners are right for this head: ${sides(have)}, seen from the front.`
+      : `This head takes ${sides(want)}, seen from the front; these tuners are ${sides(have)}.`,
+    [
+      {
+        id: 'other-side-tuners',
+        job: `Take tuners ${sides(want)}, or ones that go on either side.`,
+        how: 'On the wrong side the button points to the strings and turns the other way.',
+        gives: 'the tuners',
         tools: [],
       },
     ],

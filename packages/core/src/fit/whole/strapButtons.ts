@@ -5,10 +5,13 @@ import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import { type JudgedJoint, type Question } from '../../judge/joint'
-import { drawnAt, gapOf, sizesIn } from '../../judge/known'
-import { likelyOf, linear } from '../../quantity/distribution'
+import { drawnAt, gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
+import { likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { OTHER_SCREW } from './screwLimits'
+
+/** Thread wanted in the wood, mm. [practice] */
+const BITE = 14
 
 const refs = { screw: sizeRef('strap-buttons', 'screw.length'), thickness: sizeRef('strap-buttons', 'thickness') }
 
@@ -30,7 +33,7 @@ export const strapButtonsJoint = (build: Build): JudgedJoint =>
         { length: have.screw.value, thread: drawnAt(build, sizeRef('strap-buttons', 'screw.thread')) },
       ),
     ),
-    asks: [inRim],
+    asks: [inRim, rimWood],
   })
 
 function inRim(build: Build): Question {
@@ -42,26 +45,60 @@ function inRim(build: Build): Question {
   return {
     id: 'bite',
     label: 'Thread in the rim',
-    clearance: linear([[1, bite]], -14),
+    clearance: linear([[1, bite]], -BITE),
     shown: bite,
     bands: [
       { upTo: -8, is: 'wont-go' },
       { upTo: 0, is: 'tight' },
       { upTo: Infinity, is: 'snug' },
     ],
-    says: () => `The button’s screw bites ${printMm(likelyOf(bite), 1)} mm; 14 is wanted, square to the rim.`,
+    says: () => `The button’s screw bites ${printMm(likelyOf(bite), 1)} mm; ${BITE} is wanted, square to the rim.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []
         : [
             {
               id: 'long-button-screw',
-              job: `Take a button screw ${printMm(14 - likelyOf(bite), 0)} mm longer.`,
+              job: `Take a button screw ${printMm(BITE - likelyOf(bite), 0)} mm longer.`,
               how: 'Pilot first, wax, felt under the button.',
               gives: 'the screws',
               tools: ['pilot bit', 'wax'],
-              plan: { slot: 'strap-buttons', size: 'screw.length', delta: Math.ceil(14.5 - likelyOf(bite)), doubt: OTHER_SCREW },
+              plan: { slot: 'strap-buttons', size: 'screw.length', delta: Math.ceil(BITE + 0.5 - likelyOf(bite)), doubt: OTHER_SCREW },
             },
           ],
   }
+}
+
+/** In a body with hollows only the solid wood behind the rim holds a screw. */
+function rimWood(build: Build): Question[] {
+  if (traitIn(build, 'body', 'build') === 'solid') return []
+  const rim = sizeIn(build, sizeRef('body', 'rim.thickness'))
+  return [
+    {
+      id: 'rim',
+      label: 'Solid wood behind the button',
+      clearance: linear([[1, ofSize(rim)]], -BITE),
+      shown: ofSize(rim),
+      bands: [
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? `The rim is solid for ${printMm(rim.value, 0)} mm behind the button.`
+          : `The rim is solid for only ${printMm(rim.value, 0)} mm behind the button: past it the thread is in air.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: 'button-to-block',
+                job: 'Put the button where a block stands behind the rim, or glue one in from inside.',
+                how: 'Knock along the rim and listen; the tail end usually has the centre block behind it.',
+                gives: 'nothing',
+                tools: ['wood', 'wood glue'],
+              },
+            ],
+    },
+  ]
 }

@@ -90,6 +90,18 @@ export const body = defineKind({
     'soundHole.diameter': mm('Sound hole diameter', 20, 140, { optional: true }),
     'soundHole.x': mm('Sound hole, along the centre line', -100, 400, { optional: true, how: at }),
     'soundHole.y': mm('Sound hole, across', -150, 150, { optional: true, how: 'bass side positive' }),
+    'outline.length': mm('Whole length', 250, 600, { optional: true, how: 'horns included; with the widths enough for weight and area' }),
+    'outline.upper': mm('Widest above the waist', 150, 450, { optional: true }),
+    'outline.waist': mm('Waist', 120, 400, { optional: true }),
+    'outline.lower': mm('Widest below the waist', 200, 480, { optional: true }),
+    'chamber.count': sized('count', 'Chambers', 0, 12, { optional: true }),
+    'chamber.length': mm('A chamber, along the strings', 10, 350, { optional: true, how: 'the middle one where they differ' }),
+    'chamber.width': mm('A chamber, across', 10, 200, { optional: true }),
+    'chamber.depth': mm('A chamber, depth', 5, 60, { optional: true }),
+    'rim.thickness': mm('Solid wood from the rim inwards', 4, 120, {
+      found: [6, 60],
+      how: 'hollow and chambered bodies: at the strap buttons',
+    }),
     mass: sized('g', 'Mass', 300, 6000, { found: [1100, 3600] }),
     'claw.x': mm('Spring claw, along the centre line', 0, 400, { how: at }),
     'spring.depth': mm('Spring cavity, depth', 5, 40),
@@ -142,6 +154,13 @@ export const body = defineKind({
       ],
     },
     hand: HANDED,
+    rim: {
+      label: 'Rim at the jack',
+      options: [
+        ['straight', 'straight'],
+        ['curved', 'curved'],
+      ],
+    },
     surface: {
       label: 'Surface',
       options: [

@@ -44,6 +44,20 @@ export const pickup = defineKind({
         ['reverse', 'reverse-wound, reverse polarity'],
       ],
     },
+    magnet: {
+      label: 'Magnet',
+      options: [
+        ['alnico', 'alnico'],
+        ['ceramic', 'ceramic'],
+      ],
+    },
+    pole: {
+      label: 'Magnet, held to a compass',
+      options: [
+        ['listed', 'as it was sold'],
+        ['turned', 'turned over, north for south'],
+      ],
+    },
     poles: {
       label: 'Poles',
       options: [
@@ -150,6 +164,9 @@ export const jack = defineKind({
     bore: mm('Bore it needs', 6, 14, { usual: 9.5 }),
     'thread.length': mm('Thread length', 3, 20, { usual: 9 }),
     width: mm('Widest part, to pass through a passage', 6, 40),
+    narrow: mm('Widest part, turned the narrow way', 6, 40, { optional: true, how: 'left out where it is as wide every way' }),
+    'nut.thickness': mm('Nut thickness', 1, 5, { found: [1.5, 3], usual: 2.2 }),
+    'washer.thickness': mm('Washer thickness', 0.2, 2, { found: [0.4, 1], usual: 0.6 }),
     depth: mm('Depth behind the panel, plug in', 10, 90),
   },
   traits: {
@@ -165,6 +182,30 @@ export const jack = defineKind({
       options: [
         ['mono', 'mono'],
         ['stereo', 'stereo'],
+      ],
+    },
+  },
+})
+
+/** What covers a bore too wide for the jack's own thread. */
+export const jackPlate = defineKind({
+  kind: 'jack-plate',
+  label: 'Jack plate or cup',
+  trade: 'hardware',
+  sizes: {
+    hole: mm('Hole for the jack', 6, 14, { required: true, usual: 9.5 }),
+    thickness: mm('Thickness at the hole', 0.5, 5, { found: [0.7, 2.5], usual: 1.5 }),
+    length: mm('Length', 20, 90, { usual: 40 }),
+    width: mm('Width', 15, 60, { usual: 30 }),
+    'screw.spread': mm('Screws, centre to centre', 15, 80, { usual: 32 }),
+    'cup.diameter': mm('Cup, outside diameter', 10, 40, { optional: true, how: 'what of it goes into the bore; left out of a plate' }),
+  },
+  traits: {
+    curve: {
+      label: 'Bent',
+      options: [
+        ['flat', 'flat'],
+        ['curved', 'to the curve of the rim'],
       ],
     },
   },

@@ -153,6 +153,10 @@ export const tuners = defineKind({
   trade: 'hardware',
   sizes: {
     count: sized('count', 'How many', 3, 14, { required: true }),
+    'count.right': sized('count', 'Of them, made for the right side', 0, 14, {
+      optional: true,
+      how: 'seen from the front, head up; left out of tuners that go on either side',
+    }),
     bushing: mm('Bushing diameter', 5, 14, { usual: 10 }),
     'housing.width': mm('Housing width, along the row', 8, 40),
     'screw.length': mm('Screw length', 4, 25, { required: true, usual: 12 }),
@@ -200,6 +204,18 @@ export const nut = defineKind({
     }),
     length: mm('Length', 30, 70),
     width: mm('Width, along the strings', 2, 10, { usual: 3.3 }),
+    'width.treble': mm('Width at the treble end', 2, 10, {
+      optional: true,
+      how: 'where the two ends differ; the other then is the bass end',
+    }),
+    'fret1.bass': mm('Lowest string over fret 1, held at fret 3', 0, 1.5, {
+      optional: true,
+      how: 'feeler gauge or a strip of known paper',
+    }),
+    'fret1.treble': mm('Highest string over fret 1, held at fret 3', 0, 1.5, {
+      optional: true,
+      how: 'feeler gauge or a strip of known paper',
+    }),
     height: mm('Height, bottom to highest slot bottom', 2, 15, {
       how: 'from the bottom of the nut to the bottom of a string slot; a blank: to its top',
     }),

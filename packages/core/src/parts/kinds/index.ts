@@ -1,6 +1,6 @@
 import type { Kind } from '../kind'
 import { body } from './body'
-import { capacitor, jack, pickup, pickupSwitch, pot } from './electrics'
+import { capacitor, jack, jackPlate, pickup, pickupSwitch, pot } from './electrics'
 import { guard } from './guard'
 import { bridge, ferrules, neckScrews, nut, springs, strapButtons, stringTree, tailpiece, tuners } from './hardware'
 import { neck } from './neck'
@@ -19,6 +19,7 @@ const ALL = {
   pot,
   switch: pickupSwitch,
   jack,
+  'jack-plate': jackPlate,
   capacitor,
   'neck-screws': neckScrews,
   tailpiece,

@@ -60,6 +60,10 @@ export const neck = defineKind({
       found: [-3, 3],
       how: 'towards the headstock’s middle positive',
     }),
+    'old.nutToStuds': mm('On the instrument it came from, nut to bridge studs', 200, 1000, {
+      optional: true,
+      how: 'ruler from the nut’s board side to the middle of the studs, before it is taken apart',
+    }),
     mass: sized('g', 'Mass', 100, 2000, { usual: 620, found: [400, 1000] }),
   },
   traits: {
@@ -76,6 +80,13 @@ export const neck = defineKind({
       options: [
         ['one-row', 'all tuners in one row'],
         ['two-rows', 'half on each side'],
+      ],
+    },
+    row: {
+      label: 'A single row of tuners stands',
+      options: [
+        ['bass', 'on the bass side'],
+        ['treble', 'on the treble side, the head turned round'],
       ],
     },
     alloy: {

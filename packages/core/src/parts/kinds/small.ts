@@ -115,8 +115,16 @@ export const harness = defineKind({
     'pot.pitch': mm('Pots, centre to centre', 10, 150, { required: true }),
     'lead.length': mm('Shortest pickup lead', 20, 1000),
     'bushing.diameter': mm('Bushing diameter', 4, 12),
+    pickups: sized('count', 'Pickups it has leads for', 1, 3, { usual: 2 }),
   },
   traits: {
+    ground: {
+      label: 'Wire for the string ground',
+      options: [
+        ['yes', 'has one'],
+        ['no', 'has none'],
+      ],
+    },
     frame: {
       label: 'Pots are',
       options: [

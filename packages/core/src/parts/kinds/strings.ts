@@ -26,7 +26,15 @@ export const strings = defineKind({
   kind: 'strings',
   label: 'String set',
   trade: 'hardware',
-  sizes: { wound: sized('count', 'Wound strings', 0, 12, { optional: true, how: 'where the cores are not given' }), ...rows },
+  sizes: {
+    wound: sized('count', 'Wound strings', 0, 12, { optional: true, how: 'where the cores are not given' }),
+    ...rows,
+    'twist.diameter': mm('Twist at the ball end, widest', 0.3, 6, {
+      optional: true,
+      how: 'the thickest of the set: what is wound round the string before its ball',
+    }),
+    'silk.diameter': mm('Thread wound round the tuner end, widest', 0.3, 6, { optional: true, how: 'left out of bare ends' }),
+  },
   traits: {
     wrap: {
       label: 'Wrap',

@@ -3,13 +3,13 @@ import { partDrawing } from '../../instrument/partDrawing'
 import { openSlots } from '../../parts/open'
 import { slotSpec, type Slot } from '../../parts/slots'
 import type { Contribution } from '../contribution'
-import { arrivalSteps } from './arrivals'
+import { arrivalSteps, shopSteps } from './arrivals'
 import { partPlace } from './partPlace'
 
 /** Parts: the slots that still want a part or a size it cannot do without. */
 export const parts: Contribution<Slot[]> = {
   result: (build, _today, _earlier, remember) => remember('parts', build, (b) => openSlots(b.parts)),
-  steps: arrivalSteps,
+  steps: (build) => [...arrivalSteps(build), ...shopSteps(build)],
   things: (build) =>
     chosenParts(build).map(([slot, part]) => ({
       id: slot,

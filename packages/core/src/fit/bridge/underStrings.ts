@@ -1,0 +1,131 @@
+import type { Build } from '../../document/build'
+import { sizeRef, type SizeRef } from '../../document/read'
+import { datums } from '../../instrument/datums'
+import { PLACES, type PickupPlace } from '../../instrument/guardPlace'
+import { riseOver } from '../../instrument/neckAngle'
+import type { Question } from '../../judge/joint'
+import { drawnAt, sizeIn } from '../../judge/known'
+import { fretPlace } from '../../physics/frets'
+import { certain, likelyOf, linear, type Distribution } from '../../quantity/distribution'
+import { printMm } from '../../quantity/length'
+import { frameOf, mountHeight, RING_SIDES } from '../pickups/pickupFrame'
+import { saddleNow, tiltOf } from './sideSetting'
+
+/** Pole-to-string distance to start from, mm. [practice] */
+const CLEAR_OF_POLES = 1.6
+/** A ring or bezel this near a string is struck by it, mm. [ours] */
+const CLEAR_OF_RING = 1
+
+/** Whatever stands up under the strings, each against the string held at the last fret, where it sinks furthest. */
+export const underStrings = (build: Build): Question[] =>
+  PLACES.flatMap((place) => (build.parts[`pickup-${place}`] ? [overCover(build, place), ...overRing(build, place)] : []))
+
+/** Height over the body of a string held at the last fret, at a place from the nut, mm; straight from that crown to the saddle. [physics] */
+function heldString(build: Build, x: number): Distribution {
+  const d = datums(build)
+  const board = drawnAt(build, sizeRef('neck', 'heel.thickness')) - drawnAt(build, sizeRef('body', 'pocket.depth'))
+  const last = fretPlace(d.scale, drawnAt(build, sizeRef('neck', 'frets')))
+  const crownAt = board + drawnAt(build, sizeRef('neck', 'crown')) + riseOver(last - d.mouth, tiltOf(build).value)
+  const share = (x - last) / (d.scale - last)
+  return linear([[share, saddleNow(build)!]], (1 - share) * crownAt)
+}
+
+function overCover(build: Build, place: PickupPlace): Question {
+  const above = sizeIn(build, sizeRef(`pickup-${place}`, 'above'))
+  const centre = sizeIn(build, sizeRef('body', `route.${place}.centre`))
+  const mount = mountHeight(build, place).reduce((sum, [share, height]) => sum + share * height.value, 0)
+  const free = certain(likelyOf(heldString(build, datums(build).mouth + centre.value)) - above.value - mount - CLEAR_OF_POLES)
+  const air = likelyOf(free) + CLEAR_OF_POLES
+  return {
+    id: `cover-${place}`,
+    spread: true,
+    label: `Strings over the ${place} cover, held at the last fret`,
+    clearance: free,
+    shown: linear([[1, free]], CLEAR_OF_POLES),
+    bands: [
+      { upTo: -CLEAR_OF_POLES, is: 'wont-go' },
+      { upTo: 0, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    says: ({ verdict }) =>
+      verdict === 'snug'
+        ? `Strings clear the ${place} cover by ${printMm(air, 1)} mm.`
+        : air < 0
+          ? `Run right down the ${place} cover still stands ${printMm(-air, 1)} mm into the strings held at the last fret; ${CLEAR_OF_POLES} of air is wanted.`
+          : `Run right down the ${place} cover still stands only ${printMm(air, 1)} mm under the strings held at the last fret; ${CLEAR_OF_POLES} is wanted.`,
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : [
+            ...lowerRing(build, place, likelyOf(free)),
+            {
+              id: `lower-cover-${place}`,
+              job: `Let the ${place} pickup ${printMm(-likelyOf(free), 1)} mm deeper: deepen its route, or raise the strings with a plate under the heel.`,
+              how: 'With the neck angle as it is; first see that nothing under the pickup, its leads or foam, holds it up.',
+              gives: 'body',
+              tools: ['router', 'bearing bit'],
+              plan: { slot: `pickup-${place}`, size: 'above', delta: likelyOf(free) - 0.2, doubt: 0.2 },
+            },
+          ],
+  }
+}
+
+/** A lower ring takes its pickup down with it. */
+function lowerRing(build: Build, place: PickupPlace, free: number) {
+  const { slot } = frameOf(build, place)
+  if (slot !== 'ring-neck' && slot !== 'ring-bridge') return []
+  const down = { slot, delta: free - 0.2, doubt: 0.2 }
+  return [
+    {
+      id: `lower-ring-${place}`,
+      job: `Take a ring ${printMm(-free, 1)} mm lower on both sides.`,
+      how: 'The pickup comes down with it; nothing is cut.',
+      gives: 'the ring',
+      tools: ['screwdriver'],
+      plan: { ...down, size: RING_SIDES[0], also: [{ ...down, size: RING_SIDES[1] }] },
+    },
+  ]
+}
+
+/** Each edge of a ring stands up by its own height, at its own place under the strings. */
+function overRing(build: Build, place: PickupPlace): Question[] {
+  const { slot, length } = frameOf(build, place)
+  if (slot !== 'ring-neck' && slot !== 'ring-bridge') return []
+  const middle = datums(build).mouth + sizeIn(build, sizeRef('body', `route.${place}.centre`)).value
+  const half = sizeIn(build, length).value / 2
+  return RING_SIDES.map((size, i): Question => {
+    const ref: SizeRef = sizeRef(slot, size)
+    const side = i === 0 ? 'neck' : 'bridge'
+    const air = linear([[1, heldString(build, middle + (i === 0 ? -half : half))]], -sizeIn(build, ref).value)
+    const short = CLEAR_OF_RING - likelyOf(air)
+    return {
+      id: `ring-${place}-${side}`,
+      spread: true,
+      label: `Strings over the ${place} ring’s edge on the ${side} side`,
+      clearance: certain(-short),
+      shown: air,
+      bands: [
+        { upTo: -CLEAR_OF_RING, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      says: ({ verdict }) =>
+        verdict === 'wont-go'
+          ? `The ${place} ring’s edge on the ${side} side stands ${printMm(Math.max(0, -likelyOf(air)), 1)} mm into the strings held at the last fret.`
+          : `The strings held at the last fret pass ${printMm(likelyOf(air), 1)} mm over the ${place} ring’s edge on the ${side} side.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: `lower-ring-${place}-${side}`,
+                job: `Take a ring ${printMm(short, 1)} mm lower on the ${side} side.`,
+                how: 'A ring that slopes less or more may do; turned round, its lower side comes here. Its foot can be rubbed down on paper laid flat.',
+                gives: 'the ring',
+                tools: ['P120 on a flat plate'],
+                plan: { slot, size, delta: -short - 0.3, doubt: 0.2 },
+              },
+            ],
+    }
+  })
+}
