@@ -46,10 +46,12 @@ interface Bore {
   boreDepth: number
   /** What goes in. */
   plug: { label: string; diameter: number; length: number; flange?: number }
+  /** It is meant to be pressed in, larger than its bore by up to this, mm: nothing is to come off. */
+  pressed?: number
 }
 
 /** A round thing in its bore, cut down the middle; the gap on each side enlarged so that it can be seen. */
-export function boreSection({ title, into, thickness, bore, boreDepth, plug }: Bore): Drawing {
+export function boreSection({ title, into, thickness, bore, boreDepth, plug, pressed = 0 }: Bore): Drawing {
   const gap = bore - plug.diameter
   const times = Math.abs(gap) < 0.6 ? 8 : 1
   const shown = bore / 2 - (gap / 2) * times
@@ -64,7 +66,7 @@ export function boreSection({ title, into, thickness, bore, boreDepth, plug }: B
     { mark: 'dimension', from: pt(-plug.diameter / 2, -6), to: pt(plug.diameter / 2, -6), text: printMm(plug.diameter), emphasis: true },
   ]
   if (plug.flange) marks.push({ mark: 'area', role: 'metal', points: rectangle(-plug.flange / 2, -3, plug.flange / 2, -1.5) })
-  if (gap < 0)
+  if (-gap > pressed)
     marks.push(
       { mark: 'area', role: 'remove', points: rectangle(-shown, 0, -bore / 2, deep) },
       { mark: 'area', role: 'remove', points: rectangle(bore / 2, 0, shown, deep) },
@@ -77,6 +79,8 @@ export function boreSection({ title, into, thickness, bore, boreDepth, plug }: B
 }
 
 interface Layer {
+  /** It is thicker than is drawn: nobody measures how thick. */
+  goesOn?: true
   label: string
   thickness: number
   role: Role
@@ -91,8 +95,10 @@ export function screwStack(title: string, layers: readonly Layer[], screw: { len
   for (const l of layers) {
     marks.push({ mark: 'area', role: l.role, points: rectangle(-half, y, half, y + l.thickness) })
     if (l.thickness > 2) marks.push({ mark: 'label', at: pt(-half + 1, y + l.thickness / 2 + 1), text: l.label, anchor: 'start' })
-    marks.push({ mark: 'dimension', from: pt(half + 6, y), to: pt(half + 6, y + l.thickness), text: printMm(l.thickness, 1) })
-    numbers.push({ label: l.label, value: `${printMm(l.thickness, 1)} mm` })
+    if (!l.goesOn) {
+      marks.push({ mark: 'dimension', from: pt(half + 6, y), to: pt(half + 6, y + l.thickness), text: printMm(l.thickness, 1) })
+      numbers.push({ label: l.label, value: `${printMm(l.thickness, 1)} mm` })
+    }
     y += l.thickness
   }
   const t = screw.thread / 2
@@ -111,12 +117,12 @@ export function screwStack(title: string, layers: readonly Layer[], screw: { len
     ],
   })
   marks.push({ mark: 'dimension', from: pt(-half - 6, 0), to: pt(-half - 6, screw.length), text: printMm(screw.length, 1), emphasis: true })
-  if (screw.length < y) marks.push({ mark: 'dimension', from: pt(8, screw.length), to: pt(8, y), text: printMm(y - screw.length, 1) })
-  else marks.push({ mark: 'area', role: 'remove', points: rectangle(-t, y, t, screw.length) })
-  numbers.push(
-    { label: 'Screw', value: `${printMm(screw.length, 1)} mm` },
-    { label: 'Left beyond the tip', value: `${printMm(y - screw.length, 1)} mm` },
-  )
+  const goesOn = layers.at(-1)?.goesOn
+  if (screw.length < y && !goesOn)
+    marks.push({ mark: 'dimension', from: pt(8, screw.length), to: pt(8, y), text: printMm(y - screw.length, 1) })
+  else if (screw.length >= y) marks.push({ mark: 'area', role: 'remove', points: rectangle(-t, y, t, screw.length) })
+  numbers.push({ label: 'Screw', value: `${printMm(screw.length, 1)} mm` })
+  if (!goesOn) numbers.push({ label: 'Left beyond the tip', value: `${printMm(y - screw.length, 1)} mm` })
   return framed(title, 'true proportion', marks, numbers)
 }
 

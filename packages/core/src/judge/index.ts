@@ -1,2 +1,3 @@
 export * from './joint'
 export * from './verdict'
+export { cutSays, type CutLimits } from './leastCut'

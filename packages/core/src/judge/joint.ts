@@ -5,6 +5,7 @@ import type { Point } from '../geometry/point'
 import type { Slot } from '../parts/slots'
 import { doubtOf, likelyOf, type Distribution } from '../quantity/distribution'
 import type { TraitRef } from './completed'
+import type { CutLimits } from './leastCut'
 import { judge, type Band, type Judgement, type Verdict } from './verdict'
 
 /** What a check counts in: mostly millimetres. */
@@ -22,6 +23,10 @@ export interface Cure {
   tools: string[]
   /** What planning it on paper does to the sizes; absent when the cure is another part. */
   plan?: Omit<PlannedJob, 'text'>
+  /** Where it takes something off a part that stays: the least that can do, and what it must not exceed. */
+  cut?: CutLimits
+  /** Its own words say both already. */
+  limited?: true
 }
 
 /** One clearance of a joint with its limits and what they say. */

@@ -1,9 +1,10 @@
-import { effectsOf, type Build } from '../document/build'
+import { effectsOf, type Build, type JobEffect } from '../document/build'
 import { sizeAt, specAt, type SizeRef } from '../document/read'
 import type { SizeUnit } from '../parts/kind'
 import { Asker, type Ask } from './ask'
 import type { Check, Cure } from './joint'
 import { lazily } from './lazily'
+import { cutLimits, cutOf } from './leastCut'
 import { onPaper, type Plan } from './onPaper'
 import { staysWhole } from './whatStays'
 
@@ -50,13 +51,29 @@ export function vetted(build: Build, asked: readonly { ask: Ask; checks: Check[]
     const asker = new Asker(onPaper(build, plan))
     // What does not read the size is as it was.
     const touched = asked.filter((a) => a.checks.some((c) => moves(plan, c.reads)))
-    const after = touched.flatMap((a) => asker.judge(a.ask))
-    const now = after.find((c) => c.id === check.id)
-    return now !== undefined && now.raw.verdict !== 'wont-go' && now.raw.verdict !== check.raw.verdict && !harms(checks, after)
+    const then = touched.flatMap((a) => asker.judge(a.ask))
+    const now = then.find((c) => c.id === check.id)
+    return now !== undefined && now.raw.verdict !== 'wont-go' && now.raw.verdict !== check.raw.verdict && !harms(checks, then)
+  }
+  /** The check and those beside it after so many times the plan, where that can be done at all. */
+  const after = (check: Check, plan: Plan, share: number): Check | undefined => {
+    const scaled = (effect: JobEffect): JobEffect => ({ ...effect, delta: effect.delta * share })
+    const part: Plan = { ...plan, delta: plan.delta * share, ...(plan.also ? { also: plan.also.map(scaled) } : {}) }
+    if (share > 1 && !canBeDone(build, part)) return undefined
+    const asker = new Asker(onPaper(build, part))
+    const now = asked.filter((a) => a.checks.some((c) => moves(part, c.reads))).flatMap((a) => asker.judge(a.ask))
+    return harms(checks, now) ? undefined : now.find((c) => c.id === check.id)
+  }
+  const measured = (check: Check, cure: Cure): Cure => {
+    const plan = cutOf(cure)
+    if (!plan) return cure
+    const limits = cutLimits(plan, (share) => after(check, plan, share))
+    return limits ? { ...cure, cut: limits } : cure
   }
   for (const c of checks) {
     const offered = Object.getOwnPropertyDescriptor(c, 'cures')!
-    if (offered.get) lazily(c, 'cures', () => (offered.get!.call(c) as Cure[]).filter((cure) => helps(c, cure)))
+    if (offered.get)
+      lazily(c, 'cures', () => (offered.get!.call(c) as Cure[]).filter((cure) => helps(c, cure)).map((cure) => measured(c, cure)))
   }
   return checks
 }

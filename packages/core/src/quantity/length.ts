@@ -102,3 +102,7 @@ function fractionOf64(n: number): string {
 export function printLength(mm: number, system: LengthSystem, digits = 2): string {
   return system === 'in' ? printInch(mm).text : `${printMm(mm, digits)} mm`
 }
+
+/** "5.9 mm under the body": a length with the side it is on instead of a sign. @param sides what it is called over nothing, and under it */
+export const printSide = (value: number, digits: number, [over, under]: readonly [string, string]): string =>
+  `${printMm(Math.abs(value), digits)} mm ${value < 0 ? under : over}`

@@ -11,6 +11,7 @@ export const BODY: Sizes = {
   mouthToBridge: 230,
 }
 const NECK: Sizes = {
+  'tuner.edge': 12,
   scale: 647.7,
   frets: 22,
   nutToHeelEnd: 490,

@@ -12,6 +12,7 @@ import {
   recordTrial,
   wordOf,
   type Check,
+  cutSays,
   type Cure,
   type Joint,
   type Size,
@@ -177,6 +178,7 @@ function CureCard({ cure, first, onPlan }: { cure: Cure; first: boolean; onPlan:
     <div className={`mt-3 border-l-4 px-3 ${first ? 'border-mind' : 'border-hairline'}`}>
       <p className="font-bold">{cure.job}</p>
       <p className="text-[14.5px]">{cure.how}</p>
+      {cure.cut && <p className="text-[14.5px]">{cutSays(cure.cut)}</p>}
       <p className="label text-[14px] text-soft">
         {cure.gives === 'nothing' ? 'Takes nothing off any part' : `Gives way: ${cure.gives}`}
         {cure.tools.length > 0 && ` · ${cure.tools.join(', ')}`}

@@ -8,7 +8,7 @@ import { type Question, type DetailTable, type JudgedJoint } from '../../judge/j
 import { drawnAt, sizesIn } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { likelyOf, linear, ofSize } from '../../quantity/distribution'
-import { printMm } from '../../quantity/length'
+import { printMm, printSide } from '../../quantity/length'
 import { sideDrawing } from './sideDrawing'
 import { tiltCures, raiseCures } from './bridgeHeight.cures'
 import { actionWords, tiltOf, wantedAction, wantedSaddle, sideSetting, sideOf } from './sideSetting'
@@ -46,6 +46,8 @@ function tiltTable(build: Build): DetailTable[] {
     },
   ]
 }
+
+const OVER_BODY = ['above', 'under'] as const
 
 const refs = {
   heel: sizeRef('neck', 'heel.thickness'),
@@ -94,11 +96,11 @@ function withinReach(build: Build): Question[] {
     bands: RANGE_BANDS,
     says: ({ verdict }) => {
       if (verdict === 'snug')
-        return `Saddles stand ${printMm(ys, 1)} mm above the body for ${actionWords(build)}; the bridge reaches ${range}.`
+        return `Saddles stand ${printSide(ys, 1, OVER_BODY)} the body for ${actionWords(build)}; the bridge reaches ${range}.`
       if (ys >= have.low.value)
-        return `Saddles stand ${printMm(ys, 1)} mm above the body, only ${printMm(likelyOf(above), 1)} mm over the bridge’s lowest stop.`
+        return `Saddles stand ${printSide(ys, 1, OVER_BODY)} the body, only ${printMm(likelyOf(above), 1)} mm over the bridge’s lowest stop.`
       const side = { board: have.heel.value - have.pocket.value, crown: have.crown.value, reach, tilt: tilt.value, nut: have.nut.value }
-      return `The action wanted needs saddles at ${printMm(ys, 1)} mm and the bridge reaches ${range}: at its stop the action stays at ${printMm(
+      return `The action wanted needs saddles ${printSide(ys, 1, OVER_BODY)} the body and the bridge reaches ${range}: at its stop the action stays at ${printMm(
         actionAt(side, have.low.value),
       )} mm.`
     },
@@ -110,9 +112,9 @@ function withinReach(build: Build): Question[] {
     clearance: below,
     bands: RANGE_BANDS,
     says: ({ verdict }) => {
-      if (verdict === 'snug') return `Saddles stand ${printMm(top, 1)} mm above the body; the bridge reaches ${range}.`
+      if (verdict === 'snug') return `Saddles stand ${printSide(top, 1, OVER_BODY)} the body; the bridge reaches ${range}.`
       return likelyOf(below) >= 0
-        ? `Saddles stand ${printMm(top, 1)} mm above the body, only ${printMm(likelyOf(below), 1)} mm under where the bridge ends.`
+        ? `Saddles stand ${printSide(top, 1, OVER_BODY)} the body, only ${printMm(likelyOf(below), 1)} mm under where the bridge ends.`
         : `Strings lie too low: saddles would have to stand at ${printMm(top, 1)} mm and the bridge ends at ${printMm(have.high.value, 1)} mm.`
     },
     cures: ({ verdict }) => (verdict === 'snug' ? [] : raiseCures(build, top + SPARE - have.high.value, below)),

@@ -5,11 +5,13 @@ import { boreSection, framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { signed } from '../../judge/joint'
+import { PRESSED } from './press'
 import { printMm } from '../../quantity/length'
 
 export function studDrawing(build: Build) {
   const v = (slot: 'body' | 'bridge', size: string, otherwise: number) => valueAt(build, { slot, size }) ?? otherwise
   return boreSection({
+    pressed: PRESSED,
     title: 'Stud bushing in its bore',
     into: 'body-wood',
     thickness: v('body', 'block.thickness', v('body', 'thickness', 44)),

@@ -11,11 +11,13 @@ import type { Band } from '../../judge/verdict'
 import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
+/** A ferrule larger than its bore by up to this is pressed in, mm. [practice] */
+const PRESSED = 0.14
 /** Ferrule minus bore, mm: thin metal presses in by less than a bushing does. [practice] */
 const PRESS: readonly Band[] = [
   { upTo: -0.6, is: 'wont-go' },
   { upTo: 0, is: 'loose' },
-  { upTo: 0.14, is: 'snug' },
+  { upTo: PRESSED, is: 'snug' },
   { upTo: 0.8, is: 'tight' },
   { upTo: Infinity, is: 'wont-go' },
 ]
@@ -33,6 +35,7 @@ export function ferrulesJoint(build: Build): JudgedJoint {
     at: pt(d.studs + 30, -12),
     draw: drawnOnceKnown(build, 'Ferrule in the back', refs, ({ ferrule, bore }) =>
       boreSection({
+        pressed: PRESSED,
         title: 'Ferrule in the back',
         into: 'body-wood',
         thickness: 20,

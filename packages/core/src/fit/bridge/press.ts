@@ -7,11 +7,13 @@ import { likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
 
+/** A bushing is tapped in while it is larger than its bore by no more than this, mm. [practice] */
+export const PRESSED = 0.17
 /** Bushing minus bore, mm: +0.05 to +0.15 taps in square. [practice] */
 export const PRESS_BANDS: readonly Band[] = [
   { upTo: -0.8, is: 'wont-go' },
   { upTo: 0.03, is: 'loose' },
-  { upTo: 0.17, is: 'snug' },
+  { upTo: PRESSED, is: 'snug' },
   { upTo: 0.9, is: 'tight' },
   { upTo: Infinity, is: 'wont-go' },
 ]
@@ -36,7 +38,7 @@ export function pressCheck(
       const v = likelyOf(i)
       if (v < 0.03)
         return `The bore is ${printMm(Math.max(0, -v))} mm larger than the bushing: the studs stand loose and lean under string pull.`
-      if (v <= 0.17)
+      if (v <= PRESSED)
         return `The bushing taps in, ${printMm(v)} mm larger than its bore: square, protected, after trying the bridge on loose posts.`
       return `The bushing is ${printMm(v)} mm larger than its bore; driven in it splits the wood.`
     },

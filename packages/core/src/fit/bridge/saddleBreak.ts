@@ -63,11 +63,13 @@ function steepness(build: Build): Question {
     unit: 'deg',
     bands: hold.limits.bands,
     says: () =>
-      at < low
-        ? `Strings break over the saddles by only ${at.toFixed(1)}°; under ${low}° they hop or buzz.`
-        : at > high
-          ? `Strings break by ${at.toFixed(1)}°, steeper than the usual ${high}°: the bridge leans and strings break at the saddle.`
-          : `Strings break over the saddles by ${at.toFixed(1)}°.`,
+      at < 0
+        ? `Strings rise behind the saddles by ${(-at).toFixed(1)}° instead of bearing on them: they jump out.`
+        : at < low
+          ? `Strings break over the saddles by only ${at.toFixed(1)}°; under ${low}° they hop or buzz.`
+          : at > high
+            ? `Strings break by ${at.toFixed(1)}°, steeper than the usual ${high}°: the bridge leans and strings break at the saddle.`
+            : `Strings break over the saddles by ${at.toFixed(1)}°.`,
     cures: ({ verdict }) => (verdict === 'snug' ? [] : [...tailCures(hold, likelyOf(ys), have), ...steeperCures(build, low, at < low)]),
   }
 }

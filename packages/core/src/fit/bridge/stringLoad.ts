@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, type SizeRef } from '../../document/read'
+import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
 import { boreSection, framed, nothingYet } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
@@ -117,7 +117,11 @@ export function stringsThroughJoint(build: Build): JudgedJoint {
     title: 'Strings through their holes',
     slots: ['strings', 'bridge', 'tuners'],
     at: pt(datums(build).studs + 26, 12),
-    draw: () => holeDrawing(build, slots),
+    draw: () =>
+      holeDrawing(
+        build,
+        slots.filter((slot) => goesThrough(slot, traitAt(build, 'bridge', 'mount'))),
+      ),
     asks: slots.map((slot) => (b: Build) => passes(b, slot)),
   })
 }
@@ -126,11 +130,12 @@ const HOLED = ['bridge', 'tailpiece', 'ferrules', 'body', 'tuners'] as const
 type Holed = (typeof HOLED)[number]
 
 /** Does the string go through a hole of this part at all? Through the body only where it is anchored behind it. */
-function meets(build: Build, slot: Holed): boolean {
-  if (slot === 'body') return traitIn(build, 'bridge', 'mount') === 'string-through'
+function goesThrough(slot: Holed, mount: string | undefined): boolean {
+  if (slot === 'body') return mount === 'string-through'
   // A clamp in a locking vibrato, and a bridge on posts, let the string lie in a groove.
-  return slot !== 'bridge' || !['double-locking', 'post'].includes(traitIn(build, 'bridge', 'mount'))
+  return slot !== 'bridge' || !['double-locking', 'post'].includes(mount ?? '')
 }
+const OF_BRIDGE: readonly Holed[] = ['body', 'bridge']
 
 function thickest(build: Build): { ref: SizeRef; string: Size } {
   const all = Array.from({ length: build.strings }, (_, i) => ({ ref: gauge(i + 1), string: sizeToDraw(build, gauge(i + 1)) }))
@@ -138,7 +143,7 @@ function thickest(build: Build): { ref: SizeRef; string: Size } {
 }
 
 function passes(build: Build, slot: Holed): Question[] {
-  if (!meets(build, slot)) return []
+  if (!goesThrough(slot, OF_BRIDGE.includes(slot) ? traitIn(build, 'bridge', 'mount') : undefined)) return []
   const ref = sizeRef(slot, 'string.hole')
   const hole = sizeIn(build, ref)
   const { what, size: string, ball } = passing(build, slot)

@@ -8,7 +8,7 @@ import { type JudgedJoint } from '../../judge/joint'
 import { drawnAt, sizesIn } from '../../judge/known'
 import { inCentreBlock } from './blocks'
 import { studPull } from './studPull'
-import { pressCheck } from './press'
+import { pressCheck, PRESSED } from './press'
 
 /** A tailpiece's studs, by the same rule. */
 export function tailStudsJoint(build: Build): JudgedJoint {
@@ -21,6 +21,7 @@ export function tailStudsJoint(build: Build): JudgedJoint {
     at: pt(d.studs + drawnAt(build, sizeRef('body', 'tail.toBridge')), 48),
     draw: drawnOnceKnown(build, 'Tailpiece stud in its bore', refs, ({ stud, bore }) =>
       boreSection({
+        pressed: PRESSED,
         title: 'Tailpiece stud in its bore',
         into: 'body-wood',
         thickness: drawnAt(build, sizeRef('body', 'block.thickness')),

@@ -102,7 +102,7 @@ function hole(build: Build): Question {
               id: 'ream-plate',
               job: `Ream the plate’s hole to ${printMm(jack.value + 0.2, 1)} mm.`,
               how: 'Clamped on scrap, not held in the hand: sheet metal catches and spins. Deburr both sides.',
-              gives: 'the plate',
+              gives: 'jack plate',
               tools: ['tapered reamer or step bit', 'clamp', 'eye protection'],
               plan: { slot: PLATE, size: 'hole', delta: 0.2 - likelyOf(c), doubt: 0.1 },
             },

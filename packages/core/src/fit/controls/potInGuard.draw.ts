@@ -43,7 +43,13 @@ export function potDrawing(build: Build, slot: PotSlot): Drawing {
   }
   const nutTop = top - washer - nut
   if (Math.abs(surplus) > 0.05)
-    marks.push({ mark: 'dimension', from: pt(b + 7, nutTop), to: pt(b + 7, packed - entered), text: printMm(surplus, 1), emphasis: true })
+    marks.push({
+      mark: 'dimension',
+      from: pt(b + 7, nutTop),
+      to: pt(b + 7, packed - entered),
+      text: printMm(Math.abs(surplus), 1),
+      emphasis: true,
+    })
   marks.push({ mark: 'dimension', from: pt(-b - 9, packed - entered), to: pt(-b - 9, packed), text: printMm(entered, 1) })
   marks.push({ mark: 'label', at: pt(26, top + guard / 2 + 0.8), text: `${panel.name} ${printMm(guard, 1)}`, anchor: 'end' })
   return {

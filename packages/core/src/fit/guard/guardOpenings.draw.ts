@@ -7,7 +7,7 @@ import { laid, PLACES, type GuardFit, type OpeningFit } from '../../instrument/g
 import { outlinePoints } from '../../instrument/outline'
 import { type DetailTable } from '../../judge/joint'
 import { drawnAt } from '../../judge/known'
-import { printMm } from '../../quantity/length'
+import { printMm, printSide } from '../../quantity/length'
 import { filed, poseWords, isAlong, gapAfter } from './guardOpenings.words'
 
 /** With the guard in its best place: how each opening lies over its route, what goes, what will show. */
@@ -63,8 +63,11 @@ export function guardDrawing(build: Build, fit: GuardFit | undefined): Drawing {
     }
     const at = fit ? laid(fit.pose, oc) : oc
     const filing = fit?.file.some((f) => f.place === place) ?? false
-    marks.push({ mark: 'dimension', from: pt(rc.x, -47), to: pt(at.x, -47), text: printMm(at.x - rc.x, 1), emphasis: filing })
-    numbers.push({ label: `${place} opening beside its route`, value: `${printMm(at.x - rc.x, 1)} mm` })
+    marks.push({ mark: 'dimension', from: pt(rc.x, -47), to: pt(at.x, -47), text: printMm(Math.abs(at.x - rc.x), 1), emphasis: filing })
+    numbers.push({
+      label: `${place} opening beside its route`,
+      value: printSide(at.x - rc.x, 1, ['towards the bridge', 'towards the neck']),
+    })
   }
   marks.push({ mark: 'line', role: 'centre', points: [pt(-12, 0), pt(176, 0)] })
   return {

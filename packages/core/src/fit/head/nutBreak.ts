@@ -76,9 +76,11 @@ function flattestString(build: Build): Question {
       { upTo: Infinity, is: 'snug' },
     ],
     says: () =>
-      likelyOf(low) < RATTLES
-        ? `String ${flattest} breaks over the nut by only ${likelyOf(low).toFixed(1)}°: it rattles in its slot like a spring.`
-        : `The flattest string breaks over the nut by ${likelyOf(low).toFixed(1)}°.`,
+      likelyOf(low) < 0
+        ? `String ${flattest} rises from the nut by ${(-likelyOf(low)).toFixed(1)}° instead of bearing on it: it lifts out of its slot.`
+        : likelyOf(low) < RATTLES
+          ? `String ${flattest} breaks over the nut by only ${likelyOf(low).toFixed(1)}°: it rattles in its slot like a spring.`
+          : `The flattest string breaks over the nut by ${likelyOf(low).toFixed(1)}°.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []

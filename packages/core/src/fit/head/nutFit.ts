@@ -7,7 +7,7 @@ import { type Question, type JudgedJoint } from '../../judge/joint'
 import { gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { fretPlace } from '../../physics/frets'
 import { certain, doubtOf, likelyOf, linear, ofSize } from '../../quantity/distribution'
-import { printMm } from '../../quantity/length'
+import { printMm, printSide } from '../../quantity/length'
 import { nutDrawing } from './nutFit.draw'
 
 /** Slot bottom above the fret plane to aim for before filing, mm: a nut is filed down, never up. [practice] */
@@ -144,7 +144,7 @@ function widths(build: Build, end: 'bass' | 'treble'): Question[] {
       ],
       says: () => `The slot is ${printMm(slot.value)} mm wide and the nut ${printMm(nut.value)} mm${at}.`,
       cures: ({ verdict }) =>
-        verdict === 'tight' || verdict === 'wont-go'
+        verdict !== 'snug' && likelyOf(c) < 0
           ? [
               {
                 id: `thin-nut-${end}`,
@@ -275,7 +275,7 @@ function slots(build: Build): Question[] {
         { upTo: 0.16, is: 'snug' },
         { upTo: Infinity, is: 'loose' },
       ],
-      says: () => `String slots are ${printMm(extra.value)} mm wider than their strings; 0.05 to 0.10 is wanted.`,
+      says: () => `String slots are ${printSide(extra.value, 2, ['wider', 'narrower'])} than their strings; 0.05 to 0.10 is wanted.`,
       cures: ({ verdict }) =>
         verdict === 'tight'
           ? [

@@ -8,9 +8,10 @@ import { outlinePoints } from '../../instrument/outline'
 import { tunerPosts } from '../../instrument/tuners'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import { type Question, type JudgedJoint } from '../../judge/joint'
-import { drawnAt, landing, sizesIn, sizeToDraw } from '../../judge/known'
-import { ofSize, propagate } from '../../quantity/distribution'
-import { printMm } from '../../quantity/length'
+import { drawnAt, landing, sizeIn, sizesIn, sizeToDraw } from '../../judge/known'
+import { likelyOf, linear, ofSize, propagate, type Distribution } from '../../quantity/distribution'
+import type { OutlineRow } from '../../parts/part'
+import { printMm, printSide } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
 import { insideBy } from '../guard/guardRooms'
 
@@ -110,7 +111,8 @@ function rowDrawing(build: Build, have: Record<keyof typeof refs, Size>) {
       { mark: 'circle', role: 'metal', at: pt(x, 0), r: bush.value / 2 },
     )
     const over = have.width.value - have.pitch.value
-    if (over > 0 && i > 0)
+    // What the bores' play takes up needs no filing.
+    if (i > 0 && (row - 1) * over > Math.max(0, bore.value - bush.value))
       marks.push({
         mark: 'area',
         role: 'remove',
@@ -132,26 +134,34 @@ function rowDrawing(build: Build, have: Record<keyof typeof refs, Size>) {
   ])
 }
 
-/** Posts against the headstock's edge. */
+/** Posts against the headstock's edge: by its outline, or as read with a rule where nobody has drawn it. */
 function edge(build: Build): Question[] {
   const rows = build.parts.neck?.outline
-  if (!rows || rows.length < 3) return []
-  const outline = outlinePoints(rows)
-  const nearest = Math.min(...tunerPosts(build).map((p) => insideBy(outline, p)))
+  const drawn = rows && rows.length >= 3
+  const nearest = drawn ? nearestPost(build, rows) : ofSize(sizeIn(build, sizeRef('neck', 'tuner.edge')))
   return [
     {
       id: 'edge',
-      spread: true,
+      ...(drawn ? { spread: true } : {}),
       label: 'Nearest post to the headstock edge',
-      clearance: [{ weight: 1, mean: nearest - EDGE, sigma: 0.5 }],
-      shown: [{ weight: 1, mean: nearest, sigma: 0.5 }],
+      clearance: linear([[1, nearest]], -EDGE),
+      shown: nearest,
       bands: [
         { upTo: -6, is: 'wont-go' },
         { upTo: -1, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      says: () => `The nearest post stands ${printMm(nearest, 1)} mm from the headstock’s edge; ${EDGE} is usual.`,
+      says: () =>
+        `The nearest post stands ${printSide(likelyOf(nearest), 1, ['inside', 'outside'])} the headstock’s edge; ${EDGE} is usual.`,
       cures: () => [],
     },
   ]
+}
+
+/** How exactly an outline table follows the wood between its rows, mm. [ours] */
+const OUTLINE_SIGMA = 0.5
+
+function nearestPost(build: Build, rows: readonly OutlineRow[]): Distribution {
+  const outline = outlinePoints(rows)
+  return [{ weight: 1, mean: Math.min(...tunerPosts(build).map((p) => insideBy(outline, p))), sigma: OUTLINE_SIGMA }]
 }

@@ -30,7 +30,10 @@ export function screws(build: Build): Question[] {
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      says: () => `A ${printMm(screw.value, 1)} mm screw leaves ${printMm(likelyOf(left), 1)} mm of wood before the headstock’s face.`,
+      says: () =>
+        likelyOf(left) < 0
+          ? `A ${printMm(screw.value, 1)} mm screw comes ${printMm(-likelyOf(left), 1)} mm through the headstock’s face.`
+          : `A ${printMm(screw.value, 1)} mm screw leaves ${printMm(likelyOf(left), 1)} mm of wood before the headstock’s face.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []

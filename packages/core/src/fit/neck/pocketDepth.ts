@@ -9,7 +9,7 @@ import { judged } from '../../judge/assemble'
 import { type Question, type JudgedJoint } from '../../judge/joint'
 import { drawnAt, gapOf, sizeIn, sizesIn } from '../../judge/known'
 import { likelyOf, ofSize } from '../../quantity/distribution'
-import { printMm } from '../../quantity/length'
+import { printMm, printSide } from '../../quantity/length'
 
 /** A floor that dips more than this rocks the neck or acts as a hidden shim, mm. [practice] */
 const DIP_BANDS = [
@@ -51,7 +51,7 @@ function overhang(build: Build): Question | undefined {
   })
   const guard = build.parts.guard && sizeIn(build, sizeRef('guard', 'thickness'))
   const above = have.heel.value - have.pocket.value
-  const stands = `Board stands ${printMm(above, 1)} mm above the body${guard ? `, ${printMm(above - guard.value, 1)} mm above the guard` : ''}.`
+  const stands = `Board stands ${printSide(above, 1, ['above', 'under'])} the body${guard ? `, ${printSide(above - guard.value, 1, ['above', 'under'])} the guard` : ''}.`
   const under = gapOf([[1, have.heel], [-1, have.pocket], [-1, have.board], ...(guard ? ([[-1, guard]] as const) : [])])
   return {
     id: 'overhang',

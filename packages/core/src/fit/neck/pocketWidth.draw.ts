@@ -7,13 +7,17 @@ import { sizeText } from '../../judge/assemble'
 import { signed } from '../../judge/joint'
 import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
-import { type PocketPlace, SNUG, LINED_TO } from './pocketWidth.limits'
-import { wallToEase } from './pocketWidth.words'
+import { type PocketPlace, LINED_TO } from './pocketWidth.limits'
 
 const EXAGGERATION = 8
+/** Thinner hatching is not seen, mm. [ours] */
+const HATCHED = 1.6
 
-/** Pocket and heel from above, the gap enlarged by a stated factor; what has to come off is hatched. */
-export function pocketDrawing(build: Build, place: PocketPlace): Drawing {
+/**
+ * Pocket and heel from above, the gap enlarged by a stated factor; what has to come off is hatched.
+ * @param shaved the walls the joint's cure takes from, and how much
+ */
+export function pocketDrawing(build: Build, place: PocketPlace, shaved: readonly { wall: 'bass' | 'treble'; off: number }[]): Drawing {
   const side = build.handedness === 'left' ? -1 : 1
   const at = (slot: 'body' | 'neck', size: string) => sizeAt(build, { slot, size })
   const size = {
@@ -58,15 +62,12 @@ export function pocketDrawing(build: Build, place: PocketPlace): Drawing {
     },
     { mark: 'line', role: 'centre', points: [pt(-30, 0), pt(length + wall + 4, 0)] },
   ]
-  const overlap = gap[place] < SNUG.from
-  if (overlap) {
-    const axis = sizeAt(build, sizeRef('body', 'axisAtBridge'))
-    const walls = axis && Math.abs(axis.value) > axis.doubt ? [wallToEase(place, axis.value) === 'bass' ? side : -side] : [1, -1]
-    for (const w of walls) {
-      const y = (w * (place === 'mouth' ? pm : pe)) / 2
-      const x = place === 'mouth' ? 0 : length - 34
-      marks.push({ mark: 'area', role: 'remove', points: rectangle(x, y - 1.6, x + 34, y + 1.6) })
-    }
+  for (const { wall, off } of shaved) {
+    const w = wall === 'bass' ? side : -side
+    const y = (w * (place === 'mouth' ? pm : pe)) / 2
+    const x = place === 'mouth' ? 0 : length - 34
+    const deep = Math.max(HATCHED, off * EXAGGERATION)
+    marks.push({ mark: 'area', role: 'remove', points: rectangle(x, Math.min(y, y + w * deep), x + 34, Math.max(y, y + w * deep)) })
   }
   const shown = place === 'mouth' ? size.pocketMouth : size.pocketEnd
   const heelShown = place === 'mouth' ? size.heelMouth : size.heelEnd
@@ -82,7 +83,7 @@ export function pocketDrawing(build: Build, place: PocketPlace): Drawing {
   marks.push({ mark: 'label', at: pt(length / 2, side * (half + wall / 2)), text: 'bass wall', anchor: 'middle' })
   return {
     title: 'Pocket and heel from above',
-    note: `gap drawn ×${EXAGGERATION}${overlap ? ' · hatched: where to shave' : ''}`,
+    note: `gap drawn ×${EXAGGERATION}${shaved.length ? ' · hatched: where to shave' : ''}`,
     marks,
     bounds: { x: -30, y: -half - wall - 2, width: length + wall + 36, height: 2 * (half + wall + 2) },
     numbers: [

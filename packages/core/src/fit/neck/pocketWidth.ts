@@ -3,6 +3,7 @@ import { sizeRef, sizesFor } from '../../document/read'
 import { plannedFilm } from '../../finish/film'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
+import { Asker } from '../../judge/ask'
 import { judged } from '../../judge/assemble'
 import { type JudgedJoint, type Question } from '../../judge/joint'
 import { gapOf, sizeIn } from '../../judge/known'
@@ -10,7 +11,7 @@ import { likelyOf, shifted, type Distribution } from '../../quantity/distributio
 import { pocketSeason } from './pocketSeason'
 import { cornerQuestion } from './pocketCorner'
 import { WIDTH_BANDS, type PocketPlace } from './pocketWidth.limits'
-import { widthSays, widthCures } from './pocketWidth.words'
+import { widthSays, widthCures, wallsToShave } from './pocketWidth.words'
 import { pocketDrawing } from './pocketWidth.draw'
 import { yearTable } from './pocketYear'
 
@@ -30,10 +31,16 @@ export function pocketWidthJoint(build: Build, place: PocketPlace): JudgedJoint 
     seatsNeck: true,
     slots: ['body', 'neck'],
     at: pt(place === 'mouth' ? mouth : heelEnd, place === 'mouth' ? -40 : 40),
-    draw: () => pocketDrawing(build, place),
+    draw: () => pocketDrawing(build, place, shaved(build, place, refs)),
     tables: missing.length ? [] : yearTable(build, have.pocket.value, have.pocket.value - have.heel.value),
     asks: [(b) => widthQuestion(b, place, refs), ...(place === 'end' ? [(b: Build) => cornerQuestion(b, gapIn(b, refs))] : [])],
   })
+}
+
+/** The walls its own check says to shave; none where it says so of none. */
+function shaved(build: Build, place: PocketPlace, refs: ReturnType<typeof refsOf>) {
+  const [check] = new Asker(build).judge((b) => widthQuestion(b, place, refs))
+  return check?.cures.some((c) => c.id === 'shave-wall') ? wallsToShave(build, place, likelyOf(check.clearance)) : []
 }
 
 const gapIn = (build: Build, { pocket, heel }: ReturnType<typeof refsOf>): Distribution =>

@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, valueAt, type SizeRef } from '../../document/read'
-import { signed, type Cure } from '../../judge/joint'
+import { type Cure } from '../../judge/joint'
 import { likelyOf, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { WANTED, SLOPPY, SHAVING_DOUBT, type PocketPlace, SNUG, SHAVED_AT_MOST, VENEER, LINED_TO } from './pocketWidth.limits'
@@ -28,7 +28,7 @@ export function widthSays(
           : 'It goes in with some force.'
     }${tail}`
   if (verdict === 'tight' || worstGap < SNUG.from)
-    return `It goes today with ${printMm(now)} mm, but damp air closes it to ${signed(worstGap)} mm ${where}.`
+    return `It goes today with ${printMm(now)} mm, but damp air ${worstGap < 0 ? `makes it ${printMm(-worstGap)} mm too narrow` : `closes it to ${printMm(worstGap)} mm`} ${where}.`
   if (worstGap > SLOPPY) return `Gap of ${printMm(now)} mm ${where}: sloppy, the neck can swing.${tail}`
   if (worstGap > SNUG.to) return `Gap of ${printMm(now)} mm ${where}: it goes, a little loose.${tail}`
   if (now > SNUG.to)
@@ -72,9 +72,7 @@ export function widthCures(
     ]
   }
   if (verdict === 'snug' || gap >= SNUG.from) return []
-  const { from, to } = shavingAmount(gap)
-  const middle = (from + to) / 2
-  const shares = wallShares(build, place, middle)
+  const { from, to, middle, shares } = shaving(build, place, gap)
   const most = `then try; not more than ${to.toFixed(2)} mm in all.`
   const off = (share: number) => ((from * share) / middle).toFixed(2)
   const walls = !shares
@@ -92,6 +90,7 @@ export function widthCures(
       how: `Chisel bevel out, then P120 on a flat block; stop when it goes in by hand. ${why} What is off comes back only as veneer. Before any finish.`,
       gives: 'body',
       tools: ['sharp chisel', 'P120 on a flat block'],
+      limited: true,
       plan: {
         slot: 'body',
         size: refs.pocket.size,
@@ -106,9 +105,29 @@ export function widthCures(
       how: 'Keeps a finished body whole; the heel’s sides show when the guard is off. Block plane, or block and paper; stop when it goes in by hand.',
       gives: 'neck',
       tools: ['block plane', 'P120 on a flat block'],
+      limited: true,
       plan: { slot: 'neck', size: refs.heel.size, delta: -middle, doubt: SHAVING_DOUBT },
     },
   ]
+}
+
+/** What comes off in total for such a gap at the season's worst, and how the walls part it. */
+function shaving(build: Build, place: PocketPlace, worstGap: number) {
+  const { from, to } = shavingAmount(worstGap)
+  const middle = (from + to) / 2
+  return { from, to, middle, shares: wallShares(build, place, middle) }
+}
+
+/** The walls that shaving takes from, and how much in the middle of what is offered, mm: for the drawing, so that it hatches what is said. */
+export function wallsToShave(build: Build, place: PocketPlace, worstGap: number): { wall: 'bass' | 'treble'; off: number }[] {
+  const { middle, shares } = shaving(build, place, worstGap)
+  if (!shares)
+    return [
+      { wall: 'bass', off: middle / 2 },
+      { wall: 'treble', off: middle / 2 },
+    ]
+  const other = shares.wall === 'bass' ? ('treble' as const) : ('bass' as const)
+  return [{ wall: shares.wall, off: shares.more }, ...(shares.less < LEAST_SHAVING ? [] : [{ wall: other, off: shares.less }])]
 }
 
 /** Less than this is not worth taking from a wall, mm. [practice] */

@@ -10,7 +10,7 @@ import { gapOf, sizesIn, sizeToDraw } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { fretPlace } from '../../physics/frets'
 import { likelyOf, ofSize, propagate, type Distribution } from '../../quantity/distribution'
-import { printMm } from '../../quantity/length'
+import { printMm, printSide } from '../../quantity/length'
 
 /** String centre to board edge at nut and last fret: usual 3 to 4 mm, worrying under 2.5. [practice] */
 const MARGIN_BANDS: readonly Band[] = [
@@ -86,7 +86,7 @@ function marginAtNut(build: Build): Question {
     label: 'Margin at the nut, either side',
     clearance: margin,
     bands: MARGIN_BANDS,
-    says: () => `Outer strings lie ${printMm(likelyOf(margin), 1)} mm from the board’s edges at the nut; 3 to 4 is usual.`,
+    says: () => `Outer strings lie ${printSide(likelyOf(margin), 1, INSIDE)} the board’s edges at the nut; 3 to 4 is usual.`,
     cures: ({ verdict }) =>
       verdict === 'tight' || verdict === 'wont-go'
         ? [
@@ -102,6 +102,7 @@ function marginAtNut(build: Build): Question {
         : [],
   }
 }
+const INSIDE = ['inside', 'outside'] as const
 /** [practice] */
 const USUAL_MARGIN = 3.3
 
@@ -129,7 +130,7 @@ function marginQuestion(side: 'bass' | 'treble', margins: Margins, axis: number)
     clearance: margins[side],
     bands: MARGIN_BANDS,
     says: ({ verdict }) => {
-      const list = `Outer strings run ${printMm(bass, 1)} mm (bass) and ${printMm(treble, 1)} mm (treble) from the board’s edges at the last fret.`
+      const list = `Outer strings run ${printSide(bass, 1, INSIDE)} (bass) and ${printSide(treble, 1, INSIDE)} (treble) the board’s edges at the last fret.`
       if (verdict === 'tight' || verdict === 'wont-go') return `${list} Under 2.5 mm a string slips off the edge when fretted.`
       if (Math.abs(bias) > VISIBLE) return `${list} The eye sees that difference of ${printMm(Math.abs(bias), 1)} mm.`
       return list

@@ -125,7 +125,11 @@ export function biteDrawing(build: Build, place: PickupPlace) {
     'Height screw at the highest setting',
     [
       { label: 'air under the ear', thickness: Math.max(0.5, air), role: 'open' },
-      { label: 'body', thickness: 14, role: 'body-wood' },
+      {
+        label: 'body under the route',
+        thickness: Math.max(0.5, drawnAt(build, sizeRef('body', 'thickness')) - drawnAt(build, sizeRef('body', `route.${place}.depth`))),
+        role: 'body-wood',
+      },
     ],
     { length: drawnAt(build, sizeRef(slot, 'screw.length')), thread: drawnAt(build, sizeRef(slot, 'screw.diameter')) },
   )

@@ -117,7 +117,7 @@ function fileCures(
     id: `file-cover-${id}`,
     job: `Or file the cover’s ends, ${amount(take / 2, 0.05)} mm each.`,
     how: 'Only a plastic cover, and only where its wall is thick enough; wrap the coils.',
-    gives: 'the pickup’s cover',
+    gives: 'pickup’s cover',
     tools: ['flat file', 'tape'],
     plan: { slot: refs[id].slot, size: refs[id].size, delta: -take, doubt: 0.1 },
   }

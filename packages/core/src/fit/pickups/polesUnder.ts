@@ -95,24 +95,24 @@ function polesQuestion(build: Build, place: PickupPlace): Question {
     says: () =>
       blade
         ? 'A blade runs under all strings wherever they lie.'
-        : `${slant ? `Slanted by ${printMm((slant * 180) / Math.PI, 0)}°, the` : 'The'} outer strings pass ${printMm(Math.abs(value), 1)} mm ${value > 0 ? 'outside' : 'inside'} the outer poles${Math.abs(aside) >= 0.1 ? `, and ${printMm(Math.abs(aside), 1)} mm to the ${aside > 0 ? 'bass' : 'treble'} side of them` : ''}.`,
+        : `${slant ? `Slanted by ${printMm((Math.abs(slant) * 180) / Math.PI, 0)}°, bass end towards the ${slant > 0 ? 'neck' : 'bridge'}, the` : 'The'} outer strings pass ${printMm(Math.abs(value), 1)} mm ${value > 0 ? 'outside' : 'inside'} the outer poles${Math.abs(aside) >= 0.1 ? `, and ${printMm(Math.abs(aside), 1)} mm to the ${aside > 0 ? 'bass' : 'treble'} side of them` : ''}.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []
         : [
             {
-              id: 'other-spacing',
-              job: `Take a pickup with ${printMm(have.poles.value + 2 * value, 1)} mm from first to last pole, or one with a blade.`,
-              how: 'The bridge version of a pair has the wider spacing; turned round the pair may fit.',
-              gives: 'the pickup',
-              tools: [],
-            },
-            {
               id: 'slant-pickup',
-              job: 'Or leave it: outer strings sound a little weaker over missed poles.',
+              job: 'Leave it: outer strings sound a little weaker over missed poles.',
               how: 'Raise that side by half a turn after the strings are on and listen.',
               gives: 'nothing',
               tools: ['screwdriver'],
+            },
+            {
+              id: 'other-spacing',
+              job: `Or take a pickup with ${printMm(have.poles.value + 2 * value, 1)} mm from first to last pole, or one with a blade.`,
+              how: 'The bridge version of a pair has the wider spacing; turned round the pair may fit.',
+              gives: 'the pickup',
+              tools: [],
             },
           ],
   }

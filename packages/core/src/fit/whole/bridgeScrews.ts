@@ -67,7 +67,9 @@ function tips(build: Build): Question[] {
         { upTo: Infinity, is: 'snug' },
       ],
       says: () =>
-        `A ${printMm(have.screw.value, 1)} mm screw leaves ${printMm(likelyOf(left), 1)} mm of wood${holds ? ` and holds about ${Math.round(holds)} N` : ''}.`,
+        likelyOf(left) < 0
+          ? `A ${printMm(have.screw.value, 1)} mm screw comes ${printMm(-likelyOf(left), 1)} mm out of the wood on the far side.`
+          : `A ${printMm(have.screw.value, 1)} mm screw leaves ${printMm(likelyOf(left), 1)} mm of wood${holds ? ` and holds about ${Math.round(holds)} N` : ''}.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []
@@ -92,7 +94,10 @@ function tips(build: Build): Question[] {
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      says: () => `${printMm(likelyOf(bite), 1)} mm of thread in the wood.`,
+      says: () =>
+        likelyOf(bite) < 0
+          ? `The screws end ${printMm(-likelyOf(bite), 1)} mm before the wood.`
+          : `${printMm(likelyOf(bite), 1)} mm of thread in the wood.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []

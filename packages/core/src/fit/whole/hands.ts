@@ -72,7 +72,7 @@ function tunerSides(build: Build): Question {
   const rows = traitIn(build, 'neck', 'head') === 'two-rows' ? 'two-rows' : (traitIn(build, 'neck', 'row') as 'bass' | 'treble')
   const want = wantedRight(count, build.handedness, rows)
   // A set for one hand, not counted by sides, is made for a single row on that hand's bass side.
-  const have = told?.value ?? wantedRight(count, hand === 'left' ? 'left' : 'right', 'bass')
+  const have = told ? Math.min(told.value, count) : wantedRight(count, hand === 'left' ? 'left' : 'right', 'bass')
   const sides = (right: number) => `${count - right} for the left side of the head and ${right} for the right`
   return settled(
     'hand-tuners',

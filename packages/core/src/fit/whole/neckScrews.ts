@@ -112,7 +112,10 @@ function screwReach(build: Build): Question[] {
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      says: () => `The screws bite ${printMm(likelyOf(bite), 1)} mm of the heel; ${BITE} is wanted.`,
+      says: () =>
+        likelyOf(bite) < 0
+          ? `The screws end ${printMm(-likelyOf(bite), 1)} mm before the heel; ${BITE} mm in it are wanted.`
+          : `The screws bite ${printMm(likelyOf(bite), 1)} mm of the heel; ${BITE} is wanted.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []

@@ -28,7 +28,7 @@ export const strapButtonsJoint = (build: Build): JudgedJoint =>
         'Strap button in the rim',
         [
           { label: 'button', thickness: have.thickness.value / 2, role: 'metal' },
-          { label: 'body rim', thickness: 34, role: 'body-wood' },
+          { label: 'body rim', thickness: Math.max(34, have.screw.value + 6), role: 'body-wood', goesOn: true },
         ],
         { length: have.screw.value, thread: drawnAt(build, sizeRef('strap-buttons', 'screw.thread')) },
       ),
@@ -52,7 +52,7 @@ function inRim(build: Build): Question {
       { upTo: 0, is: 'tight' },
       { upTo: Infinity, is: 'snug' },
     ],
-    says: () => `The button’s screw bites ${printMm(likelyOf(bite), 1)} mm; ${BITE} is wanted, square to the rim.`,
+    says: () => `The button’s screw bites ${printMm(Math.max(0, likelyOf(bite)), 1)} mm; ${BITE} is wanted, square to the rim.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []

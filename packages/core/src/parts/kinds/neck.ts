@@ -51,6 +51,11 @@ export const neck = defineKind({
       found: [-15, 15],
       how: 'the row swings towards the treble side as it leaves the nut',
     }),
+    'tuner.edge': mm('Tuner post to the headstock’s edge, nearest', -10, 40, {
+      usual: 11,
+      found: [6, 16],
+      how: 'from the middle of the bore; its outline says it where one was entered',
+    }),
     'oldScrew.offset': mm('Old tuner screw from post centre, along the row', -25, 25, {
       optional: true,
       how: 'away from the nut positive',

@@ -1,0 +1,157 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../document/build'
+import type { Drawing } from '../drawing/drawing'
+import { boxAround } from '../geometry/box'
+import type { JudgedJoint } from '../judge/joint'
+import { sizeToDraw } from '../judge/known'
+import { KINDS } from '../parts/kinds/index'
+import { slotSpec, type Slot } from '../parts/slots'
+import { likelyOf } from '../quantity/distribution'
+import { anyBuild, knownBuild } from '../testing/anyBuild'
+import { jointIn } from '../testing/bench'
+import { changed, fullBuild } from '../testing/fullBuild'
+import { judgeJoints } from './findJoints'
+
+/** Verdict, figure, words and drawing come from the same values: over builds of every kind. */
+
+/** Every size of the build as it is drawn. */
+const sizesOf = (build: Build): number[] =>
+  (Object.keys(build.parts) as Slot[]).flatMap((slot) =>
+    Object.keys(KINDS[slotSpec(slot).kind].sizes).map((size) => sizeToDraw(build, { slot, size }).value),
+  )
+const figuresOf = (joint: JudgedJoint): number[] => joint.checks.flatMap((c) => [likelyOf(c.clearance), likelyOf(c.shown ?? c.clearance)])
+const numbersIn = (d: Drawing) =>
+  d.marks.flatMap((m) => (m.mark === 'dimension' && /^-?\d+(\.\d+)?$/.test(m.text) ? [{ mark: m, text: m.text }] : []))
+
+describe('drawings of every joint', () => {
+  it('each dimension is a size, a figure of a check, or what two sizes differ by', { timeout: 120_000 }, () => {
+    let held = 0
+    fc.assert(
+      fc.property(fc.oneof(knownBuild, anyBuild), (build) => {
+        const sizes = sizesOf(build)
+        for (const joint of judgeJoints(build)) {
+          const known = [...sizes, ...figuresOf(joint)]
+          for (const { text } of numbersIn(joint.draw())) {
+            const half = 0.5 * 10 ** -(text.split('.')[1]?.length ?? 0) + 1e-6
+            const is = (x: number) => Math.abs(Math.abs(x) - Math.abs(Number(text))) <= half
+            expect(known.some(is) || sizes.some((a) => sizes.some((b) => is(a - b))), `${joint.id}: ${text}`).toBe(true)
+            held++
+          }
+        }
+      }),
+      { numRuns: 250, seed: 26 },
+    )
+    expect(held).toBeGreaterThan(5000)
+  })
+  it('each dimension of a drawing in true proportion is as long as it says', { timeout: 120_000 }, () => {
+    fc.assert(
+      fc.property(knownBuild, (build) => {
+        for (const joint of judgeJoints(build)) {
+          const d = joint.draw()
+          if (d.note && /×|µm/.test(d.note)) continue
+          for (const { mark, text } of numbersIn(d)) {
+            const half = 0.5 * 10 ** -(text.split('.')[1]?.length ?? 0) + 1e-6
+            const apart = Math.hypot(mark.to.x - mark.from.x, mark.to.y - mark.from.y)
+            expect(Math.abs(apart - Math.abs(Number(text))), `${joint.id}: ${text} for ${apart.toFixed(3)}`).toBeLessThanOrEqual(half)
+          }
+        }
+      }),
+      { numRuns: 150, seed: 27 },
+    )
+  })
+  it('nothing is drawn to be taken off where no check finds a fault', { timeout: 120_000 }, () => {
+    fc.assert(
+      fc.property(knownBuild, (build) => {
+        for (const joint of judgeJoints(build))
+          if (joint.checks.every((c) => c.raw.verdict === 'snug'))
+            expect(
+              joint.draw().marks.filter((m) => m.mark === 'area' && m.role === 'remove'),
+              joint.id,
+            ).toEqual([])
+      }),
+      { numRuns: 250, seed: 28 },
+    )
+  })
+})
+
+describe('the hatched side is the side that is named', () => {
+  const hatched = (d: Drawing) => d.marks.flatMap((m) => (m.mark === 'area' && m.role === 'remove' ? [boxAround(m.points)] : []))
+  it(
+    'pocket walls: bass and treble as the words have them, at the end they speak of, the deeper cut drawn deeper',
+    { timeout: 120_000 },
+    () => {
+      let [one, both] = [0, 0]
+      const pockets = fc.record({
+        mouth: fc.double({ min: 55.6, max: 56.5, noNaN: true }),
+        end: fc.double({ min: 55.6, max: 56.5, noNaN: true }),
+        axis: fc.double({ min: -4, max: 4, noNaN: true }),
+        left: fc.boolean(),
+      })
+      fc.assert(
+        fc.property(pockets, ({ mouth, end, axis, left }) => {
+          const b: Build = {
+            ...changed(fullBuild(), { 'body/pocket.widthMouth': mouth, 'body/pocket.widthEnd': end, 'body/axisAtBridge': axis }),
+            handedness: left ? 'left' : 'right',
+          }
+          for (const place of ['mouth', 'end'] as const) {
+            const joint = jointIn(b, `pocket-${place}`)
+            const d = joint.draw()
+            const job = joint.cures.find((c) => c.id === 'shave-wall')?.job
+            if (!job) continue
+            // In a view from above the bass wall of a left-handed body lies on the other side.
+            const boxes = hatched(d).map((box) => ({
+              wall: box.y + box.height / 2 > 0 === !left ? 'bass' : 'treble',
+              deep: box.height,
+              box,
+            }))
+            const only = /off the (bass|treble) wall near/.exec(job)?.[1]
+            const more = /off the (bass|treble) wall and/.exec(job)?.[1]
+            if (only) expect(boxes.map((x) => x.wall)).toEqual([only])
+            else expect(boxes.map((x) => x.wall).toSorted()).toEqual(['bass', 'treble'])
+            if (more) expect(boxes.find((x) => x.wall === more)!.deep).toBeGreaterThanOrEqual(boxes.find((x) => x.wall !== more)!.deep)
+            for (const { box } of boxes) expect(box.x === 0, `${place}: ${job}`).toBe(place === 'mouth')
+            if (only) one++
+            else both++
+          }
+        }),
+        { numRuns: 300, seed: 29 },
+      )
+      expect([one > 20, both > 20]).toEqual([true, true])
+    },
+  )
+  it('guard openings: each strip lies on the edge that is to be filed', { timeout: 120_000 }, () => {
+    const sides = { 'neck side': [-1, 0], 'bridge side': [1, 0], 'bass side': [0, 1], 'treble side': [0, -1] } as const
+    let held = 0
+    fc.assert(
+      fc.property(
+        fc.constantFrom('neck', 'middle', 'bridge'),
+        fc.double({ min: -9, max: 9, noNaN: true }),
+        fc.double({ min: -4, max: 4, noNaN: true }),
+        (place, along, across) => {
+          const centre = { neck: 31, middle: 88, bridge: 143 }[place]
+          const b = changed(fullBuild(), { [`guard/opening.${place}.centre`]: centre + along, [`guard/opening.${place}.side`]: across })
+          const joint = jointIn(b, 'guard-openings')
+          const job = joint.cures.find((c) => c.id === 'file-openings')?.job
+          const strips = hatched(joint.draw())
+          if (!job) return
+          const named = [...job.matchAll(/(neck|middle|bridge) opening, (\w+ side)/g)]
+          expect(strips).toHaveLength(named.length)
+          const openings = joint.draw().marks.flatMap((m) => (m.mark === 'area' && m.role === 'open' ? [boxAround(m.points)] : []))
+          for (const [i, [, at, side]] of named.entries()) {
+            const opening = openings[['neck', 'middle', 'bridge'].indexOf(at!)]!
+            const [dx, dy] = sides[side as keyof typeof sides]
+            const away = (s: (typeof strips)[number]) =>
+              dx
+                ? dx * (s.x + s.width / 2 - opening.x - opening.width / 2) > opening.width / 2 - 0.5
+                : dy * (s.y + s.height / 2 - opening.y - opening.height / 2) > opening.height / 2 - 0.5
+            expect(strips.some(away), `${i}: ${job}`).toBe(true)
+            held++
+          }
+        },
+      ),
+      { numRuns: 200, seed: 30 },
+    )
+    expect(held).toBeGreaterThan(20)
+  })
+})
