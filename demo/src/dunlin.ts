@@ -73,9 +73,11 @@ export function dunlin(today: string, due: string, late: string): Build {
           shield: 'none',
           access: 'sound-hole',
           hand: 'right',
+          rim: 'curved',
         },
         sizes: {
           thickness: [46, 'rule', 0.3],
+          'rim.thickness': [30, 'rule'],
           'pocket.widthMouth': [56.6, 'listed', 0.8],
           'pocket.widthEnd': [56.6, 'listed', 0.8],
           'pocket.length': [70, 'listed', 0.8],
@@ -237,7 +239,14 @@ export function dunlin(today: string, due: string, late: string): Build {
         seller: 'Quayside Electrics',
         price: 5,
         traits: { contacts: 'mono', held: 'plate' },
-        sizes: { bore: 9.5, 'thread.length': [14, 'rule'], width: [12, 'rule'] },
+        sizes: { bore: 9.5, 'thread.length': [14, 'rule'], width: [12, 'rule'], 'nut.thickness': 2.2, 'washer.thickness': 0.6 },
+      }),
+      'jack-plate': part('jack-plate', 'Oval jack plate, bent to the rim', {
+        seller: 'Capstan Hardware',
+        price: 4,
+        metal: 'nickel',
+        traits: { curve: 'curved' },
+        sizes: { hole: 9.7, thickness: 1.6, length: [44, 'rule'], width: [34, 'rule'], 'screw.spread': [36, 'rule'] },
       }),
       'neck-screws': part('neck-screws', 'Four machine-cut screws, bushings', {
         seller: 'Capstan Hardware',
@@ -273,8 +282,8 @@ export function dunlin(today: string, due: string, late: string): Build {
       harness: part('harness', 'Harness wired for another guitar, pots on free wires', {
         seller: 'Tidewrack Salvage',
         price: 18,
-        traits: { frame: 'free' },
-        sizes: { 'pot.pitch': [32, 'rule'], 'lead.length': [240, 'rule', 5], 'bushing.diameter': 9.4 },
+        traits: { frame: 'free', ground: 'yes' },
+        sizes: { 'pot.pitch': [32, 'rule'], 'lead.length': [240, 'rule', 5], 'bushing.diameter': 9.4, pickups: 3 },
       }),
     },
     finish: { ...build.finish, system: 'wipe-on', start: addDays(today, 28), weather: { air: 19, surface: 18, humidity: 50 } },

@@ -108,7 +108,7 @@ export function heron(today: string, due: string, late: string): Build {
         price: 72,
         colour: '#caa068',
         outline: HERON_HEAD,
-        traits: { wood: 'hard-maple', grain: 'flat', head: 'one-row', truss: 'head', hand: 'right' },
+        traits: { wood: 'hard-maple', grain: 'flat', head: 'one-row', row: 'bass', truss: 'head', hand: 'right' },
         sizes: {
           scale: [647.7, 'rule', 0.3],
           frets: 22,
@@ -220,6 +220,7 @@ export function heron(today: string, due: string, late: string): Build {
           width: 69,
           depth: [16, 'rule'],
           radius: [4, 'rule'],
+          above: [3, 'rule', 0.3],
           'poles.spread': 50.4,
           slant: [0, 'rule'],
           'ears.span': [72, 'rule'],

@@ -111,7 +111,7 @@ export function plover(today: string, due: string): Build {
         price: 88,
         colour: '#c9a06a',
         outline: PLOVER_HEAD,
-        traits: { wood: 'hard-maple', grain: 'quarter', head: 'one-row', truss: 'heel', hand: 'left' },
+        traits: { wood: 'hard-maple', grain: 'quarter', head: 'one-row', row: 'bass', truss: 'heel', hand: 'left' },
         sizes: {
           scale: [686, 'rule', 0.3],
           frets: 24,

@@ -130,7 +130,7 @@ export const demoStock = (): NewItem[] => [
   offer('neck', 'Maple neck, 22 frets, heel 55.9', 'Old Ropewalk Parts', 96, {
     outline: heron('2026-11-24', '2027-02-15', '2026-12-05').parts.neck!.outline!,
     colour: '#d6b27c',
-    traits: { wood: 'hard-maple', grain: 'quarter', head: 'one-row', truss: 'head', hand: 'right' },
+    traits: { wood: 'hard-maple', grain: 'quarter', head: 'one-row', row: 'bass', truss: 'head', hand: 'right' },
     sizes: {
       scale: [647.7, 'listed', 0.4],
       frets: 22,

@@ -72,6 +72,8 @@ const fullest = (): Build => {
       },
       laid: { a: { zone: 'front', product: 'sealer', at: '2026-11-24T19:00:00Z', air: 19, surface: 18, humidity: 55 } },
     },
+    shop: { tint: { what: 'Neck tinted', price: 300, back: '2026-12-18', slot: 'neck' } },
+    sale: 900,
     plan: {
       daysOff: ['2026-12-24'],
       quiet: { from: 1320, to: 420 },

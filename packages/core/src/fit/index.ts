@@ -1,3 +1,4 @@
+export { alternatives } from './alternatives'
 export { sideSetting, tiltJob, TRIAL_TILT } from './bridge/sideSetting'
 export * from './choose/benchTools'
 export * from './choose/bestSets'

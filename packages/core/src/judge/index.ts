@@ -1,3 +1,3 @@
 export * from './joint'
 export * from './verdict'
-export { cutSays, type CutLimits } from './leastCut'
+export { cutSays } from './leastCut'

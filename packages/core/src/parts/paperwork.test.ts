@@ -125,4 +125,18 @@ describe('stock, money and days', () => {
     expect(s.paid).toBeCloseTo(24 + 3.8 + 2, 9)
     expect(s.left).toBeCloseTo(40 - 35.8, 9)
   })
+  it('a part that stands in for an original says by how much it is cheaper; a shop’s work counts, and what is left when it is sold', () => {
+    const s = spending({
+      parts: {
+        guard: { ...guard({}), price: 24, original: 61 },
+        'pot-volume': { ...guard({}), kind: 'pot', price: 6, original: 4.5 } as Part,
+        'pot-tone': { ...guard({}), kind: 'pot', price: 6 } as Part,
+      },
+      shop: { tint: { what: 'neck tinted', price: 300, back: '2026-12-18' } },
+      sale: 900,
+    })
+    // 61 - 24 + 4.5 - 6 = 35.5; 900 - 24 - 6 - 6 - 300 = 564.
+    expect([s.saved, s.shop, s.profit]).toEqual([35.5, 300, 564])
+    expect(spending({ parts: { guard: guard({}) } })).not.toHaveProperty('saved')
+  })
 })

@@ -47,6 +47,13 @@ describe('plan', () => {
     const here = { ...build, parts: { ...build.parts, bridge: { ...build.parts.bridge!, state: 'in hand' as const } } }
     expect(plan(here).steps.some((s) => s.id === 'arrive-bridge')).toBe(false)
   })
+  it('work given to a shop waits for the day it is promised back, and says what it asks', () => {
+    const tint = { what: 'neck tinted', price: 300, back: '2026-12-18', slot: 'neck' as const }
+    const step = plan({ ...build, shop: { tint } }).steps.find((s) => s.id === 'shop-tint')!
+    expect([step.state, step.slot]).toEqual(['waiting', 'neck'])
+    expect(step.date! >= '2026-12-18').toBe(true)
+    expect(step.why).toMatch(/back for 2026-12-18, for 300\.00 EUR/)
+  })
   it('ticking a step takes its minutes off and never makes the end later', () => {
     const before = plan()
     const id = before.ready[0]!

@@ -31,6 +31,7 @@ import { PegMark } from '../../ui/PegMark'
 import { DetailTables } from '../../ui/DetailTables'
 import { SizeField } from '../../ui/SizeField'
 import { VerdictWord } from '../../ui/VerdictWord'
+import { Alternatives } from './Alternatives'
 import { SideView } from './SideView'
 
 /** What to read to know, with the best tool of those on the bench; or that no reading with them will tell. */
@@ -115,6 +116,7 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
       {joint.cures.some((c) => c.tools.includes('router')) && (
         <Caution lines={['Both hands on the router; eye and ear protection; clamp the work.']} />
       )}
+      {joint.verdict !== 'snug' && !trial && <Alternatives key={joint.id} joint={joint} />}
       <DetailTables tables={joint.tables} />
       <Chances checks={joint.checks.filter((c) => c.unit !== 'none')} />
     </div>

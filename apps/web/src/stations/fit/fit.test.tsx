@@ -44,6 +44,24 @@ describe('joints', () => {
     await waitFor(() => expect(server.build.parts.body!.sizes['pocket.widthMouth']!.value).toBe(56.55))
     expect(useBuild.getState().moved.what.join()).toMatch(/tight → snug/)
   })
+  it('a cut is offered with the least that can do and what it must not exceed', () => {
+    layOut(changed(fullBuild(), { 'guard/opening.bridge.width': 69.3 }))
+    show(station(), 'fit/room-bridge')
+    expect(inHand().getAllByText(/^The least that can do: 0\.1\d mm in all, then try it/).length).toBe(2)
+  })
+  it('another part instead: what lies in the stash, what the joint would then be, and it is taken', async () => {
+    layOut(tight())
+    const neck = { ...fullBuild().parts.neck!, name: 'Neck with a narrow heel' }
+    neck.sizes = { ...neck.sizes, 'heel.widthMouth': { value: 55.8, doubt: 0.05, known: 'calipers' } }
+    server.stock = [{ id: 'n', part: neck, holding: 'stash', quantity: 1, reserved: {}, place: 'rack 2' }]
+    show(station(), 'fit/pocket-mouth')
+    await userEvent.click(inHand().getByText('Another part instead'))
+    await userEvent.selectOptions(inHand().getByLabelText('Instead of'), 'neck')
+    const row = await within(inHand().getByRole('list', { name: 'Parts that could take its place' })).findByText(/Neck with a narrow heel/)
+    expect(row.parentElement!.textContent).toMatch(/snug · rack 2 · 0\.00 EUR/)
+    await userEvent.click(inHand().getByRole('button', { name: 'Take it' }))
+    await waitFor(() => expect(server.build.parts.neck!.name).toBe('Neck with a narrow heel'))
+  })
   it('what cannot be told says what to read and with which tool; a scale for a mass', () => {
     const says = (id: string, tools?: Tool[]) => {
       const b = structuredClone(fullBuild())

@@ -1,6 +1,6 @@
 import { choosePart, freeOf, KINDS, slotSpec, type Part, type Slot, type StockItem } from '@snug/core'
 import { useState } from 'react'
-import { useCandidates } from './useStock'
+import { useCandidates } from '../../state/useCandidates'
 import { useWhere } from '../../app/where'
 import { useBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'

@@ -1,6 +1,6 @@
 import { addDays, latestOrder } from '@snug/core'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
-import { useCandidates } from './useStock'
+import { useCandidates } from '../../state/useCandidates'
 import { day } from './dayWords'
 
 /** Offers of the kinds still missing, each with the latest day that keeps the due date. */

@@ -96,6 +96,7 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
           onChange={(s) => change((b) => setPartField(b, slot, 'state', s))}
         />
         <PriceField slot={slot} part={part} currency={build.currency} />
+        <PriceField slot={slot} part={part} currency={build.currency} of="original" />
         {part.state === 'ordered' && (
           <Field label="Promised for">
             {(p) => (

@@ -69,7 +69,7 @@ export function ShopWork() {
             }
           />
           <Button look="quiet" onClick={() => change((b) => setIn(b, 'shop', id, undefined, `Shop no longer asked: ${job.what}`))}>
-            Leave out
+            Not by a shop
           </Button>
         </div>
       ))}
@@ -91,7 +91,7 @@ export function ShopWork() {
           onChange={(e) => setWhat(e.target.value)}
         />
         <Button type="submit" className="whitespace-nowrap">
-          Count it
+          Add the work
         </Button>
       </form>
     </section>

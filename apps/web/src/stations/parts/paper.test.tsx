@@ -185,6 +185,27 @@ describe('money', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Leave out' }))
     await waitFor(() => expect(server.build.consumables).toEqual({}))
   })
+  it('a shop’s work costs money and days; what it is sold for says what is left', async () => {
+    layOut(priced())
+    show(<PartsStation />, 'parts?tab=money')
+    await userEvent.type(screen.getByLabelText('Work for a shop'), 'Neck tinted')
+    await userEvent.click(screen.getByRole('button', { name: 'Add the work' }))
+    const price = await screen.findByLabelText('Neck tinted, price')
+    await userEvent.clear(price)
+    await userEvent.type(price, '300{Enter}')
+    await userEvent.selectOptions(screen.getByLabelText('Neck tinted, the part that is away'), 'neck')
+    await userEvent.type(screen.getByLabelText('Neck tinted, promised back'), '2026-12-18')
+    await waitFor(() =>
+      expect(server.build.shop).toEqual({ 'neck-tinted': { what: 'Neck tinted', price: 300, back: '2026-12-18', slot: 'neck' } }),
+    )
+    // 240 of parts and 300 for the work.
+    await waitFor(() => expect(document.body.textContent).toMatch(/Planned 540\.00/))
+    await userEvent.type(inHand().getByLabelText('To be sold for, EUR'), '500{Enter}')
+    await waitFor(() => expect(document.body.textContent).toMatch(/Lost when sold 40\.00/))
+    await userEvent.click(screen.getByRole('button', { name: 'Not by a shop' }))
+    await waitFor(() => expect(server.build.shop).toEqual({}))
+    expect(document.body.textContent).toMatch(/Left when sold 260\.00/)
+  })
   it('a budget below what is planned is told in the foot', async () => {
     layOut(priced())
     show(<PartsStation />, 'parts?tab=money')

@@ -1,4 +1,4 @@
-import { keepPreviousData, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { keepPreviousData, useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query'
 import type { StockItem } from '@snug/core'
 import { toast } from 'sonner'
 import { api, type NewStock } from '../../state/api'
@@ -16,15 +16,6 @@ export function useStock(query: { q: string; kind: string; holding: string }) {
       return have < last.total ? have : undefined
     },
     placeholderData: keepPreviousData,
-  })
-}
-
-/** Everything of some kinds, for choosing; the 500 first of each. */
-export function useCandidates(kinds: readonly string[]) {
-  return useQuery({
-    queryKey: ['stock', 'kinds', kinds],
-    queryFn: async () => (await Promise.all([...new Set(kinds)].map((kind) => api.stock({ kind, limit: 500 })))).flatMap((p) => p.items),
-    enabled: kinds.length > 0,
   })
 }
 

@@ -8,7 +8,7 @@ import { drawnAt, sizeIn } from '../../judge/known'
 import { fretPlace } from '../../physics/frets'
 import { certain, likelyOf, linear, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { frameOf, mountHeight, RING_SIDES } from '../pickups/pickupFrame'
+import { frameOf, mountHeight, RING_SIDES } from '../../instrument/pickupFrame'
 import { saddleNow, tiltOf } from './sideSetting'
 
 /** Pole-to-string distance to start from, mm. [practice] */
@@ -33,7 +33,7 @@ function heldString(build: Build, x: number): Distribution {
 function overCover(build: Build, place: PickupPlace): Question {
   const above = sizeIn(build, sizeRef(`pickup-${place}`, 'above'))
   const centre = sizeIn(build, sizeRef('body', `route.${place}.centre`))
-  const mount = mountHeight(build, place).reduce((sum, [share, height]) => sum + share * height.value, 0)
+  const mount = mountHeight(build, place).reduce((sum, [share, height]) => sum + share * sizeIn(build, height).value, 0)
   const free = certain(likelyOf(heldString(build, datums(build).mouth + centre.value)) - above.value - mount - CLEAR_OF_POLES)
   const air = likelyOf(free) + CLEAR_OF_POLES
   return {

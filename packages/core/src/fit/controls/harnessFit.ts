@@ -10,7 +10,7 @@ import { type Question, type JudgedJoint } from '../../judge/joint'
 import { gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { likelyOf, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { settled } from '../whole/settled'
+import { settled } from '../../judge/settled'
 
 /** Pots on a plate may be off their holes by this, on free wires the wire between them needs this much slack, mm. [practice] */
 const PLATE_PLAY = 0.5

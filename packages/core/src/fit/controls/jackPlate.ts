@@ -9,7 +9,7 @@ import { drawnAt, gapOf, sizeIn, traitIn } from '../../judge/known'
 import type { Class } from '../../judge/verdict'
 import { likelyOf, linear, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { settled } from '../whole/settled'
+import { settled } from '../../judge/settled'
 import { packing } from './potPanel'
 import { THREAD_KEPT } from './potLimits'
 

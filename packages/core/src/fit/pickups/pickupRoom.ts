@@ -12,7 +12,7 @@ import { amount, drawnAt, gapOf, sizeIn, sizesIn, traitIn } from '../../judge/kn
 import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { biteDrawing, screwBite, tipInBody } from './heightScrews'
-import { type Frame, frameOf, type Have } from './pickupFrame'
+import { type Frame, frameOf, type Have } from '../../instrument/pickupFrame'
 import { ears } from './pickupEars'
 import { OPENING_BANDS, HIDDEN_BANDS } from './pickupLimits'
 

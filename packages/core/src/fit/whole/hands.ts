@@ -12,7 +12,7 @@ import { type JudgedJoint, type Question } from '../../judge/joint'
 import { sizeIn, traitIn } from '../../judge/known'
 import { KINDS } from '../../parts/kinds/index'
 import { slotSpec, type Slot } from '../../parts/slots'
-import { settled } from './settled'
+import { settled } from '../../judge/settled'
 
 /** Every handed part against the build's hand. */
 export function handsJoint(build: Build): JudgedJoint {

@@ -7,7 +7,7 @@ import { datums } from '../../instrument/datums'
 import { judged } from '../../judge/assemble'
 import { type JudgedJoint } from '../../judge/joint'
 import { slotSpec, type Slot } from '../../parts/slots'
-import { settled } from './settled'
+import { settled } from '../../judge/settled'
 
 /** Metals and colours side by side: a soft joint, photographs lie. */
 export function metalsJoint(build: Build): JudgedJoint {

@@ -8,7 +8,7 @@ import { datums } from '../../instrument/datums'
 import { judged } from '../../judge/assemble'
 import { type JudgedJoint, type Question } from '../../judge/joint'
 import { traitIn } from '../../judge/known'
-import { settled } from './settled'
+import { settled } from '../../judge/settled'
 
 /** Foil on the guard and lining in the cavity are one box only when they touch. */
 export function shieldsMeetJoint(build: Build): JudgedJoint {

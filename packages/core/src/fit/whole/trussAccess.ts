@@ -7,7 +7,7 @@ import { datums } from '../../instrument/datums'
 import { judged } from '../../judge/assemble'
 import { type JudgedJoint, type Question } from '../../judge/joint'
 import { drawnAt, traitIn } from '../../judge/known'
-import { settled } from './settled'
+import { settled } from '../../judge/settled'
 
 const KEY = sizeRef('neck', 'truss.key')
 

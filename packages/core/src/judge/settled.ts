@@ -1,6 +1,6 @@
-import type { Cure, Question } from '../../judge/joint'
-import type { Class } from '../../judge/verdict'
-import { certain } from '../../quantity/distribution'
+import type { Cure, Question } from './joint'
+import type { Class } from './verdict'
+import { certain } from '../quantity/distribution'
 
 /** Joints that measure nothing: something is so or is not. */
 

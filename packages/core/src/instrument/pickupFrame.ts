@@ -1,8 +1,7 @@
-import type { Build } from '../../document/build'
-import { sizeRef, type SizeRef } from '../../document/read'
-import type { PickupPlace } from '../../instrument/guardPlace'
-import { sizeIn } from '../../judge/known'
-import type { Size } from '../../quantity/size'
+import type { Build } from '../document/build'
+import { sizeRef, type SizeRef } from '../document/read'
+import type { PickupPlace } from './guardPlace'
+import type { Size } from '../quantity/size'
 
 export interface Frame {
   slot: 'guard' | 'body' | 'ring-neck' | 'ring-bridge'
@@ -37,11 +36,11 @@ export function frameOf(build: Build, place: PickupPlace): Frame {
  * What a pickup hangs from, as terms of its height over the body, mm: a ring's two sides by half each, the guard, or nothing where it sits in
  * the body itself. Its cover and its screws are measured from there.
  */
-export function mountHeight(build: Build, place: PickupPlace): (readonly [number, Size])[] {
+export function mountHeight(build: Build, place: PickupPlace): (readonly [share: number, SizeRef])[] {
   const { slot } = frameOf(build, place)
   if (slot === 'body') return []
-  if (slot === 'guard') return [[1, sizeIn(build, sizeRef('guard', 'thickness'))]]
-  return RING_SIDES.map((size) => [0.5, sizeIn(build, sizeRef(slot, size))] as const)
+  if (slot === 'guard') return [[1, sizeRef('guard', 'thickness')]]
+  return RING_SIDES.map((size) => [0.5, sizeRef(slot, size)] as const)
 }
 /** A ring's two heights, the neck side's first. */
 export const RING_SIDES = ['height.neckSide', 'height.bridgeSide'] as const

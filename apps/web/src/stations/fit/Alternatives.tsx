@@ -1,0 +1,66 @@
+import { alternatives, choosePart, slotSpec, type Joint, type Slot } from '@snug/core'
+import { useMemo, useState } from 'react'
+import { useCandidates } from '../../state/useCandidates'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { today } from '../../state/today'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Field'
+import { PegMark } from '../../ui/PegMark'
+
+/** More than these are not compared by eye. */
+const SHOWN = 6
+
+/** Another part instead: what lies in the stash or is on offer, what this joint would then be, what it costs and when it is here. */
+export function Alternatives({ joint }: { joint: Joint }) {
+  const build = useOpenBuild()
+  const change = useBuild((s) => s.change)
+  const slots = joint.slots.filter((s) => build.parts[s])
+  // What is bought more easily than a body or a neck stands first.
+  const usual = slots.find((s) => s !== 'body' && s !== 'neck') ?? slots[0]!
+  const [slot, setSlot] = useState<Slot>(usual)
+  const [open, setOpen] = useState(false)
+  const stock = useCandidates(open ? [slotSpec(slot).kind] : [])
+  const found = useMemo(
+    () => (open && stock.data ? alternatives(build, joint.id, slot, stock.data, today()) : undefined),
+    [open, stock.data, build, joint.id, slot],
+  )
+  return (
+    <details className="mt-3 border-y border-hairline" onToggle={(e) => setOpen(e.currentTarget.open)}>
+      <summary className="label min-h-10 cursor-pointer content-center text-[15px]">Another part instead</summary>
+      <div className="pb-2">
+        <Choice<Slot>
+          label="Instead of"
+          value={slot}
+          options={slots.map((s) => [s, `${slotSpec(s).label}: ${build.parts[s]!.name}`] as const)}
+          onChange={setSlot}
+        />
+        {stock.isError && (
+          <p role="alert" className="text-wont">
+            {stock.error.message}
+          </p>
+        )}
+        {found?.length === 0 && (
+          <p className="mt-1 text-soft">No other {slotSpec(slot).label.toLowerCase()} lies in the stash or is on offer.</p>
+        )}
+        <ul aria-label="Parts that could take its place">
+          {found?.slice(0, SHOWN).map(({ item, verdict, word, cost, here }) => (
+            <li key={item.id} className="flex flex-wrap items-center gap-x-3 border-b border-hairline py-1">
+              <PegMark verdict={verdict} size={16} />
+              <span className="min-w-0 flex-1">
+                <b>{item.part.name}</b>{' '}
+                <span className="text-soft">
+                  {word} · {item.holding === 'stash' ? (item.place ?? 'in the stash') : `here by ${here}`} ·{' '}
+                  {cost === undefined ? 'no price' : `${cost.toFixed(2)} ${build.currency} with postage`}
+                </span>
+              </span>
+              <Button look="quiet" className="!min-h-8" onClick={() => change((b) => choosePart(b, slot, item.part))}>
+                Take it
+              </Button>
+            </li>
+          ))}
+        </ul>
+        {found && found.length > SHOWN && <p className="text-soft">{found.length - SHOWN} more; choosing compares them all.</p>}
+      </div>
+    </details>
+  )
+}

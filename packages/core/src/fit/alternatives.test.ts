@@ -1,0 +1,49 @@
+import { describe, expect, it } from 'vitest'
+import type { Part } from '../parts/part'
+import type { StockItem } from '../parts/stock'
+import { jointIn } from '../testing/bench'
+import { changed, fullBuild } from '../testing/fullBuild'
+import { alternatives } from './alternatives'
+
+const guardWith = (name: string, centre: number, known: 'calipers' | 'listed', doubt: number): Part => {
+  const part = structuredClone(fullBuild().parts.guard!)
+  part.sizes['opening.neck.centre'] = { value: centre, doubt, known }
+  return { ...part, name, seller: 'Low Tide Plastics' }
+}
+const offer = (part: Part, price: number, days: number): StockItem => ({
+  id: part.name,
+  part: { ...part, price },
+  holding: 'offer',
+  quantity: 1,
+  reserved: {},
+  shipping: 4,
+  lead: { promised: days },
+})
+
+describe('another part in a joint', () => {
+  // Openings 5.8 mm too close together: no shift cures it.
+  const off = changed(fullBuild(), { 'guard/opening.neck.centre': 36.8 })
+  const items = [
+    offer(guardWith('as far off', 36.8, 'calipers', 0.1), 12, 3),
+    offer(guardWith('cut to this body', 31, 'calipers', 0.1), 38, 21),
+    offer(guardWith('the same, sooner', 31, 'calipers', 0.1), 38, 8),
+    offer(guardWith('only listed', 31, 'listed', 3), 20, 5),
+    { ...offer(guardWith('in a drawer', 31, 'calipers', 0.1), 30, 0), holding: 'stash' as const },
+    offer({ ...fullBuild().parts.tuners!, name: 'tuners' }, 9, 2),
+  ]
+  const found = alternatives(off, 'guard-openings', 'guard', items, '2026-11-24')
+  it('the ones that go first, the cheaper and then the sooner of them, each with its money and its day', () => {
+    expect(jointIn(off, 'guard-openings').verdict).toBe('wont-go')
+    expect(found.map((a) => [a.item.id, a.verdict, a.cost, a.here])).toEqual([
+      ['in a drawer', 'snug', 0, '2026-11-24'],
+      ['the same, sooner', 'snug', 42, '2026-12-02'],
+      ['cut to this body', 'snug', 42, '2026-12-15'],
+      ['only listed', 'cant-tell', 24, '2026-11-29'],
+      ['as far off', 'wont-go', 16, '2026-11-27'],
+    ])
+  })
+  it('what is in the build already is no alternative to itself', () => {
+    const own = { ...offer(off.parts.guard!, 1, 1) }
+    expect(alternatives(off, 'guard-openings', 'guard', [own], '2026-11-24')).toEqual([])
+  })
+})

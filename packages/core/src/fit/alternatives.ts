@@ -1,0 +1,57 @@
+import type { Build } from '../document/build'
+import { wordOf, type Verdict } from '../judge/verdict'
+import { leadDays, type StockItem } from '../parts/stock'
+import { slotSpec, type Slot } from '../parts/slots'
+import { addDays } from '../quantity/days'
+import { JOINT_KINDS } from './findJoints'
+import { existsIn } from './kind'
+
+/** Another part in this one's place: what the joint then says, what it costs with its postage, and the day it could be here. */
+export interface Alternative {
+  item: StockItem
+  verdict: Verdict
+  word: string
+  says: string
+  /** Absent where nobody has named a price; what lies in the stash costs nothing more. */
+  cost?: number
+  here: string
+}
+
+const BEST: readonly Verdict[] = ['snug', 'loose', 'cant-tell', 'tight', 'wont-go']
+
+/**
+ * Parts that could take a slot's place in one joint, the best first: by what the joint then is, by money, by day.
+ * @param today ISO date from which lead times run
+ */
+export function alternatives(build: Build, joint: string, slot: Slot, items: readonly StockItem[], today: string): Alternative[] {
+  const kind = JOINT_KINDS.find((k) => k.id === joint)
+  if (!kind) return []
+  const now = build.parts[slot]
+  return items
+    .filter((item) => item.part.kind === slotSpec(slot).kind && !sameThing(item, now))
+    .flatMap((item): Alternative[] => {
+      // Jobs planned on the part that is there leave with it.
+      const jobs = Object.fromEntries(Object.entries(build.jobs).filter(([, job]) => job.slot !== slot))
+      const then: Build = { ...build, jobs, parts: { ...build.parts, [slot]: item.part } }
+      if (!existsIn(kind, then)) return []
+      const found = kind.find(then)
+      const cost = item.holding === 'stash' ? 0 : item.part.price === undefined ? undefined : item.part.price + (item.shipping ?? 0)
+      return [
+        {
+          item,
+          verdict: found.verdict,
+          word: wordOf(found.verdict, found.condition),
+          says: found.says,
+          ...(cost === undefined ? {} : { cost }),
+          here: addDays(today, leadDays(item)),
+        },
+      ]
+    })
+    .toSorted(
+      (a, b) =>
+        BEST.indexOf(a.verdict) - BEST.indexOf(b.verdict) || (a.cost ?? Infinity) - (b.cost ?? Infinity) || a.here.localeCompare(b.here),
+    )
+}
+
+const sameThing = ({ part }: StockItem, now: Build['parts'][Slot]) =>
+  now !== undefined && part.name === now.name && part.seller === now.seller
