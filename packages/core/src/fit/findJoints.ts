@@ -272,7 +272,8 @@ const KINDS: readonly JointKind[] = [
   {
     id: 'springs',
     trial: see('Tuned to pitch, the bridge stands where it is wanted.'),
-    needs: ['springs', 'bridge', 'strings'],
+    needs: ['springs', 'strings'],
+    beside: ['bridge'],
     also: ['neck'],
     find: springsJoint,
   },

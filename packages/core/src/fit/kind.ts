@@ -11,6 +11,8 @@ export interface JointKind {
   /** Of the joint it finds. */
   id: string
   needs: readonly Slot[]
+  /** Must be filled too, but nothing of it is read. */
+  beside?: readonly Slot[]
   also?: readonly Slot[]
   when?: (build: Build) => boolean
   /** How it is tried by hand. */
@@ -19,4 +21,4 @@ export interface JointKind {
 }
 
 export const existsIn = (kind: Omit<JointKind, 'find'>, build: Build): boolean =>
-  kind.needs.every((slot) => build.parts[slot]) && (kind.when?.(build) ?? true)
+  kind.needs.every((slot) => build.parts[slot]) && (kind.beside ?? []).every((slot) => build.parts[slot]) && (kind.when?.(build) ?? true)

@@ -15,29 +15,31 @@ export interface Datums {
 }
 
 /** Each place is reckoned when it is asked for, so that whoever needs the scale alone has read no more than that. */
-export function datums(build: Build): Datums {
-  const of = {
-    scale: () => valueAt(build, sizeRef('neck', 'scale')),
-    heelEnd: () => valueAt(build, sizeRef('neck', 'nutToHeelEnd')),
-    pocket: () => valueAt(build, sizeRef('body', 'pocket.length')),
-    toBridge: () => valueAt(build, sizeRef('body', 'mouthToBridge')),
+export const datums = (build: Build): Datums => new Reckoned(build)
+
+const REFS = {
+  scale: sizeRef('neck', 'scale'),
+  heelEnd: sizeRef('neck', 'nutToHeelEnd'),
+  pocket: sizeRef('body', 'pocket.length'),
+  toBridge: sizeRef('body', 'mouthToBridge'),
+}
+
+class Reckoned implements Datums {
+  constructor(private readonly build: Build) {}
+  get scale() {
+    return valueAt(this.build, REFS.scale) ?? this.build.scale
   }
-  return {
-    get scale() {
-      return of.scale() ?? build.scale
-    },
-    get heelEnd() {
-      return of.heelEnd() ?? 0.714 * this.scale
-    },
-    get mouth() {
-      return this.heelEnd - (of.pocket() ?? 76)
-    },
-    get studs() {
-      const toBridge = of.toBridge()
-      return toBridge === undefined ? this.scale - 6 : this.mouth + toBridge
-    },
-    get known() {
-      return Object.values(of).every((v) => v() !== undefined)
-    },
+  get heelEnd() {
+    return valueAt(this.build, REFS.heelEnd) ?? 0.714 * this.scale
+  }
+  get mouth() {
+    return this.heelEnd - (valueAt(this.build, REFS.pocket) ?? 76)
+  }
+  get studs() {
+    const toBridge = valueAt(this.build, REFS.toBridge)
+    return toBridge === undefined ? this.scale - 6 : this.mouth + toBridge
+  }
+  get known() {
+    return Object.values(REFS).every((ref) => valueAt(this.build, ref) !== undefined)
   }
 }

@@ -6,11 +6,10 @@ import { bandOf } from '../parts/kind'
 import { likelyOf, type Distribution } from '../quantity/distribution'
 import type { Size } from '../quantity/size'
 import { completed, keyOf, nothingNoted, type Noted, type Suppose, type TraitRef } from './completed'
-import type { Check, Question } from './joint'
+import type { Check, Cure, Question } from './joint'
 import { judgeAt } from './joint'
 import { acrossBands, agreed, type Found } from './acrossBands'
 import { doubtSays, supposedSays } from './doubtWords'
-import { lazily } from './lazily'
 import { CLASSES, type Judgement } from './verdict'
 
 /**
@@ -34,12 +33,19 @@ const UNASKED: Suppose = {
 }
 const NOTHING_SAID: Way = { sizes: new Map(), traits: new Map() }
 
+const UNNOTED = nothingNoted()
+
+const questionsOf = (asked: ReturnType<Ask>): readonly Question[] =>
+  asked === undefined ? [] : Array.isArray(asked) ? (asked as readonly Question[]) : [asked as Question]
+
 /** Asks checks of one build, again and again, under whatever is supposed for what is not known. */
 export class Asker {
   private readonly note = { noted: nothingNoted() }
   /** One completed build serves every ask; only which size is taken further changes between two runs. */
   private readonly supposed: Suppose = { ...UNASKED }
   private readonly base: Build
+  /** Which of the cures a check offers are worth offering; all of them where nobody looks. */
+  vet: ((check: Check, offered: readonly Cure[]) => Cure[]) | undefined
 
   /** @param condition what is asked is no fit, and is told in other words */
   constructor(
@@ -54,10 +60,17 @@ export class Asker {
    * widest band such parts are found in, each trait at each of its options. Otherwise nobody can tell.
    */
   judge(ask: Ask): Check[] {
+    const checks = this.judgedBy(ask)
+    // Words and cures look at more than the verdict hangs on: what they read is nobody's.
+    this.note.noted = UNNOTED
+    return checks
+  }
+
+  private judgedBy(ask: Ask): Check[] {
     const { questions, noted } = this.run(ask, this.base)
     const widen = questions.some((q) => q.spread) ? this.spread(ask, questions, noted) : (asked: readonly Question[]) => asked
     if (!noted.sizes.size && !noted.traits.size)
-      return widen(questions).map((q) => checkOf(q, judgeAt(q, 0), noted, { condition: this.condition }))
+      return widen(questions).map((q) => checkOf(q, judgeAt(q, 0), noted, { condition: this.condition, vet: this.vet }))
     return this.supposing(ask, questions, noted, widen)
   }
 
@@ -72,7 +85,9 @@ export class Asker {
       const sigma = noted.sizes.has(key) ? 0 : (sizeAt(this.build, ref)?.doubt ?? 0) / 2
       if (!sigma) continue
       this.supposed.shifted = { key, by: sigma }
-      const further = this.run(ask, this.base).questions
+      // What is read now was noted before.
+      this.note.noted = UNNOTED
+      const further = questionsOf(ask(this.base))
       this.supposed.shifted = undefined
       for (const q of questions) {
         const then = q.spread && further.find((f) => f.id === q.id)
@@ -93,9 +108,7 @@ export class Asker {
 
   private run(ask: Ask, build: Build): { questions: readonly Question[]; noted: Noted } {
     this.note.noted = nothingNoted()
-    const asked = ask(build)
-    const questions = asked === undefined ? [] : Array.isArray(asked) ? (asked as readonly Question[]) : [asked as Question]
-    return { questions, noted: this.note.noted }
+    return { questions: questionsOf(ask(build)), noted: this.note.noted }
   }
 
   private supposing(
@@ -132,6 +145,7 @@ export class Asker {
     return [...found.values()].map(({ question, seen, coated, absent, crosses, moved }) =>
       checkOf(question, merged(seen, all && !crosses, absent || crosses), noted, {
         condition: this.condition,
+        vet: this.vet,
         ...(coated.length ? { coated: merged(coated, all && !crosses, absent || crosses) } : {}),
         moved: [...moved].map((key) => noted.sizes.get(key)!),
       }),
@@ -198,19 +212,21 @@ function merged(seen: readonly Judgement[], all: boolean, absent: boolean): Judg
   return { verdict: stands ? one : 'cant-tell', chances }
 }
 
-function checkOf(
-  q: Question,
-  raw: Judgement,
-  noted: Noted,
-  more: { coated?: Judgement; moved?: readonly SizeRef[]; condition?: boolean | undefined },
-): Check {
+/** What a check's words and cures are made with. */
+interface Making {
+  coated?: Judgement
+  moved?: readonly SizeRef[]
+  condition: boolean | undefined
+  vet: ((check: Check, offered: readonly Cure[]) => Cure[]) | undefined
+}
+
+/** Words, cures and lists are for whoever looks: choosing and ranking judge thousands of joints and look at few. */
+function checkOf(q: Question, raw: Judgement, noted: Noted, { coated, moved = [], condition, vet }: Making): Check {
   const open = raw.verdict === 'cant-tell'
-  // Before words and cures are asked for, which look at more than the verdict hangs on.
-  const reads = [...noted.reads.values()]
-  const unknown = open ? [...noted.sizes.values()] : []
-  const untold = open ? [...noted.traits.values()] : []
-  const supposed = more.moved ?? []
-  const after = more.coated ?? (q.coats === undefined ? undefined : judgeAt(q, q.coats))
+  const after = coated ?? (q.coats === undefined ? undefined : judgeAt(q, q.coats))
+  let says: string | undefined
+  let cures: Cure[] | undefined
+  let reads: SizeRef[] | undefined
   const check: Check = {
     id: q.id,
     label: q.label,
@@ -218,20 +234,24 @@ function checkOf(
     ...(q.shown ? { shown: q.shown } : {}),
     unit: q.unit ?? 'mm',
     bands: q.bands,
-    reads,
-    unknown,
-    untold,
+    get reads() {
+      return (reads ??= [...noted.reads.values()])
+    },
+    unknown: open ? [...noted.sizes.values()] : [],
+    untold: open ? [...noted.traits.values()] : [],
     raw,
     ...(after ? { coated: after } : {}),
-    says: '',
-    cures: [],
+    get says() {
+      return (says ??= open
+        ? doubtSays(q, raw, check.unknown, check.untold, condition)
+        : q.says(raw) + (raw.verdict === 'snug' ? '' : supposedSays(moved)))
+    },
+    get cures() {
+      // An amount that hangs on a size nobody knows is not given: what would be cut by it cannot be put back.
+      const offered = () => (open ? [] : (q.cures?.(raw) ?? []).filter((c) => !moved.length || !c.plan))
+      return (cures ??= vet ? vet(check, offered()) : offered())
+    },
     ...(q.hearsay ? { hearsay: true } : {}),
   }
-  // Words and cures are for whoever looks: choosing and ranking judge thousands of joints and look at few.
-  lazily(check, 'says', () =>
-    open ? doubtSays(q, raw, unknown, untold, more.condition) : q.says(raw) + (raw.verdict === 'snug' ? '' : supposedSays(supposed)),
-  )
-  // An amount that hangs on a size nobody knows is not given: what would be cut by it cannot be put back.
-  if (!open) lazily(check, 'cures', () => (q.cures?.(raw) ?? []).filter((c) => !supposed.length || !c.plan))
   return check
 }

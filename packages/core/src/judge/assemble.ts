@@ -9,10 +9,9 @@ import { isMeasured, type Size } from '../quantity/size'
 import { Asker, type Ask } from './ask'
 import { keyOf } from './completed'
 import { missingSays } from './doubtWords'
-import { figureOf, type Check, type DetailTable, type JudgedJoint } from './joint'
-import { lazily } from './lazily'
+import { figureOf, type Check, type Cure, type DetailTable, type JudgedJoint } from './joint'
 import { isWorse, worst } from './verdict'
-import { vetted } from './vet'
+import { vetOf } from './vet'
 
 export interface JointPlan {
   id: string
@@ -31,44 +30,57 @@ export interface JointPlan {
 /** Asks every check of a joint; the worst that is sure speaks for it. */
 export function judged(build: Build, { asks, ...base }: JointPlan): JudgedJoint {
   const asker = new Asker(build, base.condition)
-  const asked = asks.map((ask) => ({ ask, checks: asker.judge(ask) }))
-  return jointOf(build, base, vetted(build, asked))
+  const asked: { ask: Ask; checks: Check[] }[] = []
+  asker.vet = vetOf(build, asked)
+  for (const ask of asks) asked.push({ ask, checks: asker.judge(ask) })
+  return jointOf(
+    build,
+    base,
+    asked.flatMap((a) => a.checks),
+  )
 }
 
-/** A joint of checks already judged. */
+/** A joint of checks already judged; all but its verdict is worked out for whoever looks at it. */
 export function jointOf(build: Build, base: Omit<JointPlan, 'asks'>, checks: Check[]): JudgedJoint {
   const verdict = worst(checks.map((c) => c.raw.verdict))
   const speaker = checks.reduce<Check | undefined>((a, b) => (!a || isWorse(b.raw.verdict, a.raw.verdict) ? b : a), undefined)
-  const touched = checks.filter((c) => c.coated)
-  const reads = uniqueRefs(checks.flatMap((c) => c.reads))
-  // A figure that rests on what nobody knows is none.
-  const figure = speaker && !speaker.unknown.length && !speaker.untold.length ? figureOf(speaker) : undefined
-  const missing = uniqueRefs(checks.flatMap((c) => c.unknown))
-  const untold = uniqueRefs(checks.flatMap((c) => c.untold))
+  const touched = checks.some((c) => c.coated)
+  const missing = checks.some((c) => c.unknown.length) ? uniqueRefs(checks.flatMap((c) => c.unknown)) : []
+  const untold = checks.some((c) => c.untold.length) ? uniqueRefs(checks.flatMap((c) => c.untold)) : []
   const settles = verdict === 'cant-tell' && speaker ? (missing[0] ?? mostSay(build, speaker.reads)) : undefined
-  const planned = Object.entries(build.jobs)
-    .filter(([, job]) => effectsOf(job).some((effect) => reads.some((r) => r.slot === effect.slot && r.size === effect.size)))
-    .map(([id]) => id)
+  let says: string | undefined
+  let cures: Cure[] | undefined
+  let reads: SizeRef[] | undefined
+  let planned: string[] | undefined
   const joint: JudgedJoint = {
     tables: [],
     ...base,
     verdict,
-    ...(touched.length ? { coated: worst(checks.map((c) => (c.coated ?? c.raw).verdict)) } : {}),
-    ...(figure ? { figure } : {}),
-    says: '',
-    cures: [],
+    ...(touched ? { coated: worst(checks.map((c) => (c.coated ?? c.raw).verdict)) } : {}),
+    get figure() {
+      // A figure that rests on what nobody knows is none.
+      return speaker && !speaker.unknown.length && !speaker.untold.length ? figureOf(speaker) : undefined
+    },
+    get says() {
+      return (says ??= verdict === 'cant-tell' && (missing.length || untold.length) ? missingSays(missing, untold) : (speaker?.says ?? ''))
+    },
+    get cures() {
+      // What cures the check that speaks comes first.
+      return (cures ??= speaker ? [speaker, ...checks.filter((c) => c !== speaker)].flatMap((c) => c.cures) : [])
+    },
     checks,
     missing,
     untold,
     ...(settles ? { settles } : {}),
-    reads,
-    planned,
+    get reads() {
+      return (reads ??= uniqueRefs(checks.flatMap((c) => c.reads)))
+    },
+    get planned() {
+      return (planned ??= Object.entries(build.jobs)
+        .filter(([, job]) => effectsOf(job).some((effect) => joint.reads.some((r) => r.slot === effect.slot && r.size === effect.size)))
+        .map(([id]) => id))
+    },
   }
-  lazily(joint, 'says', () =>
-    verdict === 'cant-tell' && (missing.length || untold.length) ? missingSays(missing, untold) : (speaker?.says ?? ''),
-  )
-  // What cures the check that speaks comes first.
-  if (speaker) lazily(joint, 'cures', () => [speaker, ...checks.filter((c) => c !== speaker)].flatMap((c) => c.cures))
   return joint
 }
 

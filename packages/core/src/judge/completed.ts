@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import type { SizeRef } from '../document/read'
+import { answersSizes, type SizeRef } from '../document/read'
 import { KINDS } from '../parts/kinds/index'
 import type { Part } from '../parts/part'
 import { isSlot, slotSpec, type Slot } from '../parts/slots'
@@ -37,22 +37,29 @@ export const nothingNoted = (): Noted => ({ reads: new Map(), sizes: new Map(), 
  * @param note where the next reads are written down; the caller may put another in its place between two checks
  */
 export function completed(build: Build, suppose: Suppose, note: { noted: Noted }): Build {
-  const made = new Map<Slot, Part>()
+  const made = new Map<string, Completed>()
+  const fill = (slot: string): Completed | undefined => {
+    const known = made.get(slot)
+    if (known) return known
+    const part = isSlot(slot) ? build.parts[slot] : undefined
+    if (!part) return undefined
+    const full = completedPart(part, slot as Slot, suppose, note)
+    made.set(slot, full)
+    return full
+  }
   const parts = new Proxy(build.parts, {
-    get(target, slot) {
-      const part: unknown = Reflect.get(target, slot)
-      if (typeof slot === 'symbol' || !part || !isSlot(slot)) return part
-      const known = made.get(slot)
-      if (known) return known
-      const full = completedPart(part as Part, slot, suppose, note)
-      made.set(slot, full)
-      return full
-    },
+    get: (target, slot) => (typeof slot === 'symbol' ? undefined : fill(slot)?.part) ?? (Reflect.get(target, slot) as unknown),
   })
-  return new Proxy(build, { get: (target, key) => (key === 'parts' ? parts : (Reflect.get(target, key) as unknown)) })
+  const whole = new Proxy(build, { get: (target, key) => (key === 'parts' ? parts : (Reflect.get(target, key) as unknown)) })
+  return answersSizes(whole, (slot, size) => fill(slot)?.sizeOf(size))
 }
 
-function completedPart(part: Part, slot: Slot, suppose: Suppose, note: { noted: Noted }): Part {
+interface Completed {
+  part: Part
+  sizeOf: (size: string) => Size | undefined
+}
+
+function completedPart(part: Part, slot: Slot, suppose: Suppose, note: { noted: Noted }): Completed {
   const kind = KINDS[slotSpec(slot).kind]
   /** Each size is looked up once; after that it is only noted, once in every run. */
   const met = new Map<string, { key: string; ref: SizeRef; entered: Size | undefined; told: boolean; notedIn: Noted | undefined }>()
@@ -88,9 +95,10 @@ function completedPart(part: Part, slot: Slot, suppose: Suppose, note: { noted: 
   }
   const sizes = answering(part.sizes, sizeOf)
   const traits = answering(part.traits, traitOf)
-  return new Proxy(part, {
+  const whole = new Proxy(part, {
     get: (target, key) => (key === 'sizes' ? sizes : key === 'traits' ? traits : (Reflect.get(target, key) as unknown)),
   })
+  return { part: whole, sizeOf }
 }
 
 /** A record that has every key it is asked for, and lists the keys it really has. */

@@ -24,7 +24,7 @@ export interface Cure {
   /** What planning it on paper does to the sizes; absent when the cure is another part. */
   plan?: Omit<PlannedJob, 'text'>
   /** Where it takes something off a part that stays: the least that can do, and what it must not exceed. */
-  cut?: CutLimits
+  cut?: CutLimits | undefined
   /** Its own words say both already. */
   limited?: true
 }
@@ -67,7 +67,7 @@ export interface Joint {
   verdict: Verdict
   coated?: Verdict
   /** The check that speaks for the joint: the worst one. */
-  figure?: { text: string; value: number; doubt: number; unit: FigureUnit }
+  figure?: { text: string; value: number; doubt: number; unit: FigureUnit } | undefined
   says: string
   cures: Cure[]
   checks: Check[]

@@ -3,8 +3,7 @@ import { sizeAt, specAt, type SizeRef } from '../document/read'
 import type { SizeUnit } from '../parts/kind'
 import { Asker, type Ask } from './ask'
 import type { Check, Cure } from './joint'
-import { lazily } from './lazily'
-import { cutLimits, cutOf } from './leastCut'
+import { cutLimits, cutOf, type CutLimits } from './leastCut'
 import { onPaper, type Plan } from './onPaper'
 import { staysWhole } from './whatStays'
 
@@ -41,39 +40,43 @@ export const harms = (before: readonly Check[], after: readonly Check[]): boolea
 
 /**
  * Cures that can be done on paper are done there first. One is offered only when it can be done, brings its check out of the class it is in
- * and not into a worse one, and makes no other check of the joint worse.
+ * and not into a worse one, and makes no other check of the joint worse. What takes something off says the least that can do.
+ * @param asked every check of the joint; looked at only once a cure is
  */
-export function vetted(build: Build, asked: readonly { ask: Ask; checks: Check[] }[]): Check[] {
-  const checks = asked.flatMap((a) => a.checks)
+export function vetOf(
+  build: Build,
+  asked: readonly { ask: Ask; checks: readonly Check[] }[],
+): (check: Check, offered: readonly Cure[]) => Cure[] {
+  /** Its checks after so much of the plan; those that do not read what it moves are as they were. */
+  const after = (plan: Plan): Check[] => {
+    const asker = new Asker(onPaper(build, plan))
+    return asked.filter((a) => a.checks.some((c) => moves(plan, c.reads))).flatMap((a) => asker.judge(a.ask))
+  }
+  const all = () => asked.flatMap((a) => a.checks)
   const helps = (check: Check, { plan }: Cure): boolean => {
     if (!plan) return true
     if (!canBeDone(build, plan)) return false
-    const asker = new Asker(onPaper(build, plan))
-    // What does not read the size is as it was.
-    const touched = asked.filter((a) => a.checks.some((c) => moves(plan, c.reads)))
-    const then = touched.flatMap((a) => asker.judge(a.ask))
+    const then = after(plan)
     const now = then.find((c) => c.id === check.id)
-    return now !== undefined && now.raw.verdict !== 'wont-go' && now.raw.verdict !== check.raw.verdict && !harms(checks, then)
+    return now !== undefined && now.raw.verdict !== 'wont-go' && now.raw.verdict !== check.raw.verdict && !harms(all(), then)
   }
-  /** The check and those beside it after so many times the plan, where that can be done at all. */
-  const after = (check: Check, plan: Plan, share: number): Check | undefined => {
+  const some = (check: Check, plan: Plan, share: number): Check | undefined => {
     const scaled = (effect: JobEffect): JobEffect => ({ ...effect, delta: effect.delta * share })
     const part: Plan = { ...plan, delta: plan.delta * share, ...(plan.also ? { also: plan.also.map(scaled) } : {}) }
     if (share > 1 && !canBeDone(build, part)) return undefined
-    const asker = new Asker(onPaper(build, part))
-    const now = asked.filter((a) => a.checks.some((c) => moves(part, c.reads))).flatMap((a) => asker.judge(a.ask))
-    return harms(checks, now) ? undefined : now.find((c) => c.id === check.id)
+    const then = after(part)
+    return harms(all(), then) ? undefined : then.find((c) => c.id === check.id)
   }
   const measured = (check: Check, cure: Cure): Cure => {
     const plan = cutOf(cure)
     if (!plan) return cure
-    const limits = cutLimits(plan, (share) => after(check, plan, share))
-    return limits ? { ...cure, cut: limits } : cure
+    let cut: { limits: CutLimits | undefined } | undefined
+    return {
+      ...cure,
+      get cut() {
+        return (cut ??= { limits: cutLimits(plan, (share) => some(check, plan, share)) }).limits
+      },
+    }
   }
-  for (const c of checks) {
-    const offered = Object.getOwnPropertyDescriptor(c, 'cures')!
-    if (offered.get)
-      lazily(c, 'cures', () => (offered.get!.call(c) as Cure[]).filter((cure) => helps(c, cure)).map((cure) => measured(c, cure)))
-  }
-  return checks
+  return (check, offered) => offered.filter((cure) => helps(check, cure)).map((cure) => measured(check, cure))
 }

@@ -92,7 +92,9 @@ const costOf = (item: StockItem): number => (item.holding === 'stash' ? 0 : (ite
 const cuts = (cure: Cure, build: Build) => cure.gives === 'body' && build.parts.body?.traits.surface === 'coated'
 /** Minutes to make a joint go under the limits; Infinity rules the pairing out. */
 function minutesFor(joint: JudgedJoint, build: Build, limits: ChooseLimits): number {
-  if (joint.verdict === 'tight' && joint.cures.length && !joint.cures.some((c) => allowed(c, build, limits))) return Infinity
+  // Cures are vetted when they are looked at, which is as much work as the verdict: only where a limit asks for it.
+  const limited = limits.noCuttingFinished || limits.lacking?.length
+  if (joint.verdict === 'tight' && limited && joint.cures.length && !joint.cures.some((c) => allowed(c, build, limits))) return Infinity
   return MINUTES[joint.verdict]
 }
 const allowed = (cure: Cure, build: Build, limits: ChooseLimits) =>
