@@ -27,17 +27,33 @@ export interface JointPlan {
   asks: readonly Ask[]
 }
 
+type Asked = { ask: Ask; checks: Check[] }[]
+const askedFor = new WeakMap<JudgedJoint, Asked>()
+
 /** Asks every check of a joint; the worst that is sure speaks for it. */
 export function judged(build: Build, { asks, ...base }: JointPlan): JudgedJoint {
   const asker = new Asker(build, base.condition)
-  const asked: { ask: Ask; checks: Check[] }[] = []
+  const asked: Asked = []
   asker.vet = vetOf(build, asked)
   for (const ask of asks) asked.push({ ask, checks: asker.judge(ask) })
-  return jointOf(
+  const joint = jointOf(
     build,
     base,
     asked.flatMap((a) => a.checks),
   )
+  askedFor.set(joint, asked)
+  return joint
+}
+
+/**
+ * The checks of a joint in a build that differs from the one it was judged in by a single size: those that do not read it are as they were.
+ * @returns nothing for a joint that was not judged by its checks alone, such as one tried by hand
+ */
+export function checksOnce(joint: JudgedJoint, build: Build, moved: SizeRef): Check[] | undefined {
+  const asker = new Asker(build, joint.condition)
+  // What gave no check may give one now: nobody knows what it read.
+  const reads = (checks: readonly Check[]) => !checks.length || checks[0]!.reads.some((r) => r.slot === moved.slot && r.size === moved.size)
+  return askedFor.get(joint)?.flatMap(({ ask, checks }) => (reads(checks) ? asker.judge(ask) : checks))
 }
 
 /** A joint of checks already judged; all but its verdict is worked out for whoever looks at it. */

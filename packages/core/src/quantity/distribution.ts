@@ -49,13 +49,16 @@ export function propagate(f: (x: readonly number[]) => number, inputs: readonly 
   return combos.map(({ weight, parts }) => {
     const at = parts.map((n) => n.mean)
     let variance = 0
-    parts.forEach((n, i) => {
-      if (n.sigma === 0) return
+    for (const [i, n] of parts.entries()) {
+      if (n.sigma === 0) continue
       const h = n.sigma / 2
-      const up = f(at.with(i, n.mean + h))
-      const down = f(at.with(i, n.mean - h))
+      at[i] = n.mean + h
+      const up = f(at)
+      at[i] = n.mean - h
+      const down = f(at)
+      at[i] = n.mean
       variance += ((up - down) / 2 / 0.5) ** 2
-    })
+    }
     return { weight, mean: f(at), sigma: Math.sqrt(variance) }
   })
 }

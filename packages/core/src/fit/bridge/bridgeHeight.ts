@@ -68,7 +68,7 @@ export const bridgeHeightJoint = (build: Build): JudgedJoint =>
     at: pt(datums(build).studs, -48),
     tables: tiltTable(build),
     draw: () => sideDrawing(build, sideOf(build)),
-    asks: [withinReach, asItStands, underStrings],
+    asks: [withinReach, asItStands, ...underStrings],
   })
 
 function withinReach(build: Build): Question[] {

@@ -3,7 +3,7 @@ import { sizeAt, sizeRef, sizesFor } from '../../document/read'
 import { datums } from '../../instrument/datums'
 import { mouthLift, saddleHeight, type SideSetting } from '../../instrument/neckAngle'
 import { TARGETS } from '../../instrument/targets'
-import { sizeToDraw } from '../../judge/known'
+import { sizesIn, sizeToDraw } from '../../judge/known'
 import { likelyOf, normal, ofSize, propagate, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
@@ -28,14 +28,16 @@ export const wantedAction = (build: Build, side: StringSide = 'treble'): number 
 export const actionWords = (build: Build, side: StringSide = 'treble'): string =>
   `${printMm(wantedAction(build, side))} mm at fret 12${wantedAction(build, 'bass') === wantedAction(build, 'treble') ? '' : ` on the ${side} side`}`
 
+const HEIGHT = {
+  heel: sizeRef('neck', 'heel.thickness'),
+  pocket: sizeRef('body', 'pocket.depth'),
+  crown: sizeRef('neck', 'crown'),
+  nut: sizeRef('nut', 'slot'),
+}
+
 /** Saddle-top height above the body that the wanted action asks for, mm; nothing until heel, pocket, crown and nut are known. */
 export function wantedSaddle(build: Build, side: StringSide = 'treble'): Distribution | undefined {
-  const { have, missing } = sizesFor(build, {
-    heel: sizeRef('neck', 'heel.thickness'),
-    pocket: sizeRef('body', 'pocket.depth'),
-    crown: sizeRef('neck', 'crown'),
-    nut: sizeRef('nut', 'slot'),
-  })
+  const { have, missing } = sizesFor(build, HEIGHT)
   if (missing.length) return undefined
   const d = datums(build)
   const [action, reach] = [wantedAction(build, side), d.scale - d.mouth]
@@ -48,6 +50,21 @@ export function wantedSaddle(build: Build, side: StringSide = 'treble'): Distrib
 /** Saddle-top height as the bridge was set, or as the action wanted asks. */
 export function saddleNow(build: Build): Distribution | undefined {
   return build.setup.saddle === undefined ? wantedSaddle(build) : normal(build.setup.saddle, 0.05)
+}
+
+/** The likeliest of that alone, where every size has an answer, mm. */
+export function likelySaddle(build: Build): number {
+  if (build.setup.saddle !== undefined) return build.setup.saddle
+  const have = sizesIn(build, HEIGHT)
+  const { scale, mouth } = datums(build)
+  return saddleHeight({
+    board: have.heel.value - have.pocket.value,
+    crown: have.crown.value,
+    reach: scale - mouth,
+    tilt: tiltOf(build).value,
+    action: wantedAction(build),
+    nut: have.nut.value,
+  })
 }
 
 /** What the goals and the drags reckon from; nothing until heel, pocket, crown, nut and the bridge's range are known. */

@@ -3,13 +3,14 @@ import { sizeRef, type SizeRef } from '../../document/read'
 import { datums } from '../../instrument/datums'
 import { PLACES, type PickupPlace } from '../../instrument/guardPlace'
 import { riseOver } from '../../instrument/neckAngle'
+import type { Ask } from '../../judge/ask'
 import type { Question } from '../../judge/joint'
 import { drawnAt, sizeIn } from '../../judge/known'
 import { fretPlace } from '../../physics/frets'
-import { certain, likelyOf, linear, type Distribution } from '../../quantity/distribution'
+import { certain, likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { frameOf, mountHeight, RING_SIDES } from '../../instrument/pickupFrame'
-import { saddleNow, tiltOf } from './sideSetting'
+import { likelySaddle, tiltOf } from './sideSetting'
 
 /** Pole-to-string distance to start from, mm. [practice] */
 const CLEAR_OF_POLES = 1.6
@@ -17,24 +18,25 @@ const CLEAR_OF_POLES = 1.6
 const CLEAR_OF_RING = 1
 
 /** Whatever stands up under the strings, each against the string held at the last fret, where it sinks furthest. */
-export const underStrings = (build: Build): Question[] =>
-  PLACES.flatMap((place) => (build.parts[`pickup-${place}`] ? [overCover(build, place), ...overRing(build, place)] : []))
+export const underStrings: readonly Ask[] = PLACES.map(
+  (place) => (build) => (build.parts[`pickup-${place}`] ? [overCover(build, place), ...overRing(build, place)] : []),
+)
 
 /** Height over the body of a string held at the last fret, at a place from the nut, mm; straight from that crown to the saddle. [physics] */
-function heldString(build: Build, x: number): Distribution {
+function heldString(build: Build, x: number): number {
   const d = datums(build)
   const board = drawnAt(build, sizeRef('neck', 'heel.thickness')) - drawnAt(build, sizeRef('body', 'pocket.depth'))
   const last = fretPlace(d.scale, drawnAt(build, sizeRef('neck', 'frets')))
   const crownAt = board + drawnAt(build, sizeRef('neck', 'crown')) + riseOver(last - d.mouth, tiltOf(build).value)
   const share = (x - last) / (d.scale - last)
-  return linear([[share, saddleNow(build)!]], (1 - share) * crownAt)
+  return share * likelySaddle(build) + (1 - share) * crownAt
 }
 
 function overCover(build: Build, place: PickupPlace): Question {
   const above = sizeIn(build, sizeRef(`pickup-${place}`, 'above'))
   const centre = sizeIn(build, sizeRef('body', `route.${place}.centre`))
   const mount = mountHeight(build, place).reduce((sum, [share, height]) => sum + share * sizeIn(build, height).value, 0)
-  const free = certain(likelyOf(heldString(build, datums(build).mouth + centre.value)) - above.value - mount - CLEAR_OF_POLES)
+  const free = certain(heldString(build, datums(build).mouth + centre.value) - above.value - mount - CLEAR_OF_POLES)
   const air = likelyOf(free) + CLEAR_OF_POLES
   return {
     id: `cover-${place}`,
@@ -96,7 +98,7 @@ function overRing(build: Build, place: PickupPlace): Question[] {
   return RING_SIDES.map((size, i): Question => {
     const ref: SizeRef = sizeRef(slot, size)
     const side = i === 0 ? 'neck' : 'bridge'
-    const air = linear([[1, heldString(build, middle + (i === 0 ? -half : half))]], -sizeIn(build, ref).value)
+    const air = certain(heldString(build, middle + (i === 0 ? -half : half)) - sizeIn(build, ref).value)
     const short = CLEAR_OF_RING - likelyOf(air)
     return {
       id: `ring-${place}-${side}`,

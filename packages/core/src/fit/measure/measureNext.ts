@@ -1,5 +1,6 @@
 import { TOOLS, type Build, type Tool } from '../../document/build'
 import { enteredAt, type SizeRef } from '../../document/read'
+import { checksOnce } from '../../judge/assemble'
 import type { Check, JudgedJoint } from '../../judge/joint'
 import { bandOf, type SizeSpec } from '../../parts/kind'
 import { KINDS } from '../../parts/kinds/index'
@@ -43,7 +44,7 @@ function bestTool(ref: SizeRef, tools: readonly Tool[]): { tool: Tool; doubt: (v
 }
 
 /** How unsure a joint's verdict is: what its likeliest class leaves over, the worst of its checks. */
-export const unsure = (joint: JudgedJoint): number => joint.checks.reduce((worst, c) => Math.max(worst, unsureOf(c)), 0)
+export const unsure = ({ checks }: { checks: readonly Check[] }): number => checks.reduce((worst, c) => Math.max(worst, unsureOf(c)), 0)
 
 /** A check that lacks sizes is open, and a little less so with each that is found; the last one settles it. */
 function unsureOf(c: Check): number {
@@ -153,7 +154,13 @@ export function* rankSizes(build: Build, tools: readonly Tool[] = USUAL_TOOLS): 
     const after =
       values.reduce((sum, value) => {
         const told = withSize(build, ref, { value, doubt: best.doubt(value), known: best.tool })
-        return sum + all.reduce((s, r) => s + weightOf(build, r.joint) * unsure(r.kind.find(told)), 0)
+        return (
+          sum +
+          all.reduce(
+            (s, r) => s + weightOf(build, r.joint) * unsure({ checks: checksOnce(r.joint, told, ref) ?? r.kind.find(told).checks }),
+            0,
+          )
+        )
       }, 0) / values.length
     yield { ref, gain: before - after, minutes: MINUTES[best.tool], tool: best.tool, joints: all.map((r) => r.joint.id) }
   }
