@@ -4,6 +4,7 @@ import type { Build } from '../document/build'
 import type { Check } from '../judge/joint'
 import { likelyOf } from '../quantity/distribution'
 import { knownBuild } from '../testing/anyBuild'
+import { holds } from '../testing/holds'
 import { JOINT_KINDS } from './findJoints'
 import { existsIn, type JointKind } from './kind'
 
@@ -27,7 +28,7 @@ describe('every doubt counts', () => {
     'a check is as unsure as the sizes it reads make it, by taking each a sigma further',
     () => {
       let met = 0
-      fc.assert(
+      holds(
         fc.property(knownBuild, fc.nat(), (build, n) => {
           const here = JOINT_KINDS.filter((k) => existsIn(k, build))
           const kind = here[n % here.length]!
@@ -47,7 +48,7 @@ describe('every doubt counts', () => {
             met++
           }
         }),
-        { numRuns: 1_500 },
+        1_500,
       )
       expect(met).toBeGreaterThan(1000)
     },

@@ -4,6 +4,7 @@ import type { Build, TrialResult } from '../document/build'
 import { applyChange } from '../document/change'
 import { forgetTrial, recordTrial, trialOf } from '../document/trials'
 import { anyBuild } from '../testing/anyBuild'
+import { holds } from '../testing/holds'
 import { jointIn } from '../testing/bench'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { checkIn } from '../testing/rows'
@@ -74,7 +75,7 @@ describe('a joint tried by hand', () => {
   it(
     'a good trial leaves a joint no worse, a bad one no better; never unknown where it speaks of every check',
     () => {
-      fc.assert(
+      holds(
         fc.property(anyBuild, fc.nat(), fc.constantFrom<TrialResult>('goes', 'force', 'wont'), (build, n, result) => {
           const here = JOINT_KINDS.filter((k) => existsIn(k, build))
           const kind = here[n % here.length]!
@@ -85,7 +86,7 @@ describe('a joint tried by hand', () => {
           if (result === 'goes') expect(rank.indexOf(after.verdict)).toBeLessThanOrEqual(rank.indexOf(before.verdict))
           else expect(rank.indexOf(after.verdict)).toBeGreaterThanOrEqual(rank.indexOf(result === 'force' ? 'tight' : 'wont-go'))
         }),
-        { numRuns: 5_000 },
+        5_000,
       )
     },
     LONG,
