@@ -1,4 +1,5 @@
 import { alternatives, choosePart, slotSpec, type Joint, type Slot } from '@snug/core'
+import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { useCandidates } from '../../state/useCandidates'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -49,7 +50,7 @@ export function Alternatives({ joint }: { joint: Joint }) {
               <span className="min-w-0 flex-1">
                 <b>{item.part.name}</b>{' '}
                 <span className="text-soft">
-                  {word} · {item.holding === 'stash' ? (item.place ?? 'in the stash') : `here by ${here}`} ·{' '}
+                  {word} · {item.holding === 'stash' ? (item.place ?? 'in the stash') : `here by ${format(parseISO(here), 'd MMM')}`} ·{' '}
                   {cost === undefined ? 'no price' : `${cost.toFixed(2)} ${build.currency} with postage`}
                 </span>
               </span>

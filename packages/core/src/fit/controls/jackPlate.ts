@@ -1,6 +1,8 @@
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef } from '../../document/read'
-import { inOpening } from '../../drawing/sections'
+import type { Drawing, Mark } from '../../drawing/drawing'
+import { framed } from '../../drawing/sections'
+import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
@@ -9,6 +11,7 @@ import { drawnAt, gapOf, sizeIn, traitIn } from '../../judge/known'
 import type { Class } from '../../judge/verdict'
 import { likelyOf, linear, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
+import type { Size } from '../../quantity/size'
 import { settled } from '../../judge/settled'
 import { packing } from './potPanel'
 import { THREAD_KEPT } from './potLimits'
@@ -35,20 +38,38 @@ export const jackPlateJoint = (build: Build): JudgedJoint =>
     title: 'Jack plate over its bore',
     slots: ['jack-plate', 'jack', 'body'],
     at: pt(datums(build).mouth + drawnAt(build, sizeRef('body', 'jack.x')), drawnAt(build, sizeRef('body', 'jack.y')) + 16),
-    draw: drawnOnceKnown(
-      build,
-      'Jack plate over its bore',
-      { bore: BORE, length: sizeRef(PLATE, 'length'), width: sizeRef(PLATE, 'width') },
-      (have) =>
-        inOpening(
-          'Jack plate over its bore, from outside',
-          { length: have.width.value, width: have.length.value, radius: 3 },
-          { length: have.bore.value, width: have.bore.value, radius: have.bore.value / 2 },
-          'metal',
-        ),
-    ),
+    draw: drawnOnceKnown(build, 'Jack plate over its bore', SHAPE, plateDrawing),
     asks: [hole, thread, covers, screwsOnWood, entry, cup, curve],
   })
+
+const SHAPE = {
+  bore: BORE,
+  length: sizeRef(PLATE, 'length'),
+  width: sizeRef(PLATE, 'width'),
+  spread: sizeRef(PLATE, 'screw.spread'),
+  hole: sizeRef(PLATE, 'hole'),
+}
+
+/** The plate from outside, its long side upright: what it hides dashed, its hole and its screws. */
+function plateDrawing({ bore, length, width, spread, hole }: Record<keyof typeof SHAPE, Size>): Drawing {
+  const [w, l, s] = [width.value / 2, length.value / 2, spread.value / 2]
+  const marks: Mark[] = [
+    { mark: 'area', role: 'body-wood', points: rectangle(-w - 12, -l - 8, w + 12, l + 8) },
+    { mark: 'area', role: 'metal', points: rectangle(-w, -l, w, l) },
+    { mark: 'circle', role: 'cavity', at: pt(0, 0), r: bore.value / 2, dashed: true },
+    { mark: 'circle', role: 'open', at: pt(0, 0), r: hole.value / 2 },
+    ...[-s, s].map((y): Mark => ({ mark: 'circle', role: 'cavity', at: pt(0, y), r: SCREW_HALF })),
+    { mark: 'dimension', from: pt(-bore.value / 2, l + 12), to: pt(bore.value / 2, l + 12), text: printMm(bore.value, 1), emphasis: true },
+    { mark: 'dimension', from: pt(w + 16, -s), to: pt(w + 16, s), text: printMm(spread.value, 1) },
+    { mark: 'dimension', from: pt(-w - 16, -l), to: pt(-w - 16, l), text: printMm(length.value, 1) },
+  ]
+  return framed('Jack plate over its bore, from outside', 'true proportion · dashed: the bore behind it', marks, [
+    { label: 'Bore', value: `${printMm(bore.value, 1)} mm` },
+    { label: 'Plate', value: `${printMm(length.value, 1)} x ${printMm(width.value, 1)} mm` },
+    { label: 'Screws, centre to centre', value: `${printMm(spread.value, 1)} mm` },
+    { label: 'Hole for the jack', value: `${printMm(hole.value, 1)} mm` },
+  ])
+}
 
 /** A gap that must be at least nothing, with one cure. */
 function atLeast(
