@@ -1,5 +1,20 @@
-import { applyChange, choosePart, jobsLeft, judgeJoints, mockupSteps, setIn, setSize, stateOf, type Build } from '@snug/core'
-import { measuringSheet, mockupSheet, orderSheet, rescueSheet, unpackingSheet } from '@snug/formats'
+import {
+  applyChange,
+  choosePart,
+  jobsLeft,
+  judgeJoints,
+  mockupSteps,
+  setIn,
+  setSize,
+  stateOf,
+  type Build,
+  measuringSheet,
+  mockupSheet,
+  orderSheet,
+  rescueSheet,
+  unpackingSheet,
+} from '@snug/core'
+import { sheetHtml } from '@snug/formats'
 import { orderFor } from '@snug/core'
 import { describe, expect, it } from 'vitest'
 import { dunlin, heron } from './index'
@@ -62,18 +77,19 @@ describe('printed sheets', () => {
     const sly = structuredClone(build)
     sly.parts.guard!.name = '<script>alert(1)</script>'
     const order = orderFor(sly.parts.guard!, undefined, '2026-11-24')
-    for (const html of [
+    const paper = [
       unpackingSheet(sly),
       orderSheet(sly, 'guard', order),
       mockupSheet(sly),
       measuringSheet('neck'),
       rescueSheet(['coil'], 60, 180, 'EUR'),
-    ]) {
+    ]
+    for (const html of paper.map(sheetHtml)) {
       expect(html).toMatch(/^<!doctype html>/)
       expect(html).not.toMatch(/<script/i)
     }
-    expect(orderSheet(sly, 'guard', order)).toMatch(/Revision 1[\s\S]*<svg[\s\S]*Neck pickup opening, centre/)
-    expect(measuringSheet('neck')).toMatch(/Heel width, at the pocket mouth/)
-    expect(rescueSheet(['coil'], 60, 180, 'EUR')).toMatch(/Ohms at the jack/)
+    expect(sheetHtml(orderSheet(sly, 'guard', order))).toMatch(/Revision 1[\s\S]*<svg[\s\S]*Neck pickup opening, centre/)
+    expect(sheetHtml(measuringSheet('neck'))).toMatch(/Heel width, at the pocket mouth/)
+    expect(sheetHtml(rescueSheet(['coil'], 60, 180, 'EUR'))).toMatch(/Ohms at the jack/)
   })
 })

@@ -1,18 +1,10 @@
-import type { Drawing } from '@snug/core'
+import type { Sheet, SheetBlock } from '@snug/core'
 import { drawingSvg } from './drawingSvg'
-
-/** One part of a printed sheet: words, a table, a list with boxes to tick, a drawing. */
-export type SheetBlock =
-  | { heading: string }
-  | { text: string }
-  | { table: { columns: string[]; rows: string[][] } }
-  | { tick: string[] }
-  | { drawing: Drawing; width?: number }
 
 const escape = (s: string) => s.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;')
 
 /** A sheet for the bench as one self-contained HTML file: big enough to read at arm's length, prints on A4 and Letter. */
-export function sheetHtml(title: string, about: string, blocks: readonly SheetBlock[]): string {
+export function sheetHtml({ title, about, blocks }: Sheet): string {
   return `<!doctype html>
 <html lang="en"><head><meta charset="utf-8"><title>${escape(title)}</title>
 <style>

@@ -1,17 +1,32 @@
 // @vitest-environment jsdom
-import { drawJoint, KIND_NAMES, orderFor, SLOT_NAMES, findJoints, mockupSteps } from '@snug/core'
+import {
+  drawJoint,
+  evaluate,
+  findJoints,
+  KIND_NAMES,
+  measuringSheet,
+  mockupSheet,
+  mockupSteps,
+  orderFor,
+  orderSheet,
+  rescueSheet,
+  SLOT_NAMES,
+  sheetsOf,
+  unpackingSheet,
+  type Sheet,
+} from '@snug/core'
 import { changed, fullBuild } from '@snug/core/testing/fullBuild'
 import { describe, expect, it } from 'vitest'
 import { drawingSvg } from './drawingSvg'
-import { measuringSheet, mockupSheet, orderSheet, rescueSheet, unpackingSheet } from './paperSheets'
 import { sheetHtml } from './sheetHtml'
 
-const page = (html: string) => new DOMParser().parseFromString(html, 'text/html')
+const page = (sheet: Sheet) => new DOMParser().parseFromString(sheetHtml(sheet), 'text/html')
+const made = (title: string, about: string, blocks: Sheet['blocks']): Sheet => ({ id: 'x', title, about, blocks })
 const build = fullBuild()
 
 describe('a sheet of paper', () => {
   it('stands alone: no script, nothing fetched, a title, a language', () => {
-    const doc = page(sheetHtml('Trial', 'about it', [{ heading: 'One' }, { text: 'words' }, { tick: ['a', 'b'] }]))
+    const doc = page(made('Trial', 'about it', [{ heading: 'One' }, { text: 'words' }, { tick: ['a', 'b'] }]))
     expect(doc.querySelectorAll('script, link, img, iframe')).toHaveLength(0)
     expect(doc.title).toBe('Trial')
     expect(doc.documentElement.lang).toBe('en')
@@ -20,7 +35,7 @@ describe('a sheet of paper', () => {
   it('what people typed stays text', () => {
     const nasty = '<img src=x onerror="alert(1)"> & "co"'
     const doc = page(
-      sheetHtml(nasty, nasty, [{ heading: nasty }, { text: nasty }, { tick: [nasty] }, { table: { columns: [nasty], rows: [[nasty]] } }]),
+      made(nasty, nasty, [{ heading: nasty }, { text: nasty }, { tick: [nasty] }, { table: { columns: [nasty], rows: [[nasty]] } }]),
     )
     expect(doc.querySelectorAll('img')).toHaveLength(0)
     expect(doc.querySelector('h1')!.textContent).toBe(nasty)
@@ -44,6 +59,21 @@ describe('order sheet', () => {
   it('what came and failed stands beside it', () => {
     const came = changed(build, { 'guard/opening.neck.centre': 25 })
     expect(page(orderSheet(came, 'guard', order)).body.textContent).toMatch(/25fail/)
+  })
+})
+
+describe('what stations give to be printed', () => {
+  it('a sheet for each, found by its station, none of them empty', () => {
+    const ordered = { ...build, orders: { guard: orderFor(build.parts.guard!, undefined, '2026-11-24') } }
+    const sheets = sheetsOf(ordered, evaluate(ordered, '2026-11-24'))
+    expect(sheets.map((s) => `${s.station} ${s.id}`)).toEqual([
+      'parts unpacking',
+      'parts order-guard',
+      'parts measuring-neck',
+      'parts measuring-body',
+      'fit trial-build',
+    ])
+    for (const s of sheets) expect(page(s).querySelectorAll('li, td, svg').length, s.id).toBeGreaterThan(3)
   })
 })
 

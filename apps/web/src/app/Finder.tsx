@@ -1,10 +1,11 @@
-import { STATION_NAME, STATIONS, type Station } from '@snug/core'
+import { STATION_NAME, STATIONS, type Sheet as PaperSheet, type Station } from '@snug/core'
 import { Command } from 'cmdk'
 import { useRef } from 'react'
-import { useThings } from '../state/useThings'
+import { useSheets, useThings } from '../state/useThings'
+import { openSheet } from '../ui/openSheet'
 import { Sheet } from '../ui/Sheet'
 
-/** Find anything: a part, joint, hole, coat or step, by a few letters. */
+/** Find anything: a part, joint, hole, coat or step, or a sheet to print, by a few letters. */
 export function Finder({
   open,
   onOpenChange,
@@ -21,19 +22,24 @@ export function Finder({
           onOpenChange(false)
           go(s, hand)
         }}
+        print={(sheet) => {
+          onOpenChange(false)
+          void openSheet(sheet)
+        }}
       />
     </Sheet>
   )
 }
 
 /** Gathered only while the finder is open. */
-function Findings({ choose }: { choose: (s: Station, hand?: string) => void }) {
+function Findings({ choose, print }: { choose: (s: Station, hand?: string) => void; print: (sheet: PaperSheet) => void }) {
   const stations: { station: Station; id?: string; title: string }[] = STATIONS.map((station) => ({
     station,
     title: STATION_NAME[station],
   }))
   const list = useRef<HTMLDivElement>(null)
   const things = [...stations, ...useThings()]
+  const sheets = useSheets()
   return (
     <Command label="Find anything" loop>
       <Command.Input
@@ -58,6 +64,17 @@ function Findings({ choose }: { choose: (s: Station, hand?: string) => void }) {
           >
             <span className="truncate">{t.title}</span>
             <span className="label text-[14px] text-soft">{STATION_NAME[t.station]}</span>
+          </Command.Item>
+        ))}
+        {sheets.map((s) => (
+          <Command.Item
+            key={`print ${s.station}/${s.id}`}
+            value={`Print ${s.title} ${s.id}`}
+            onSelect={() => print(s)}
+            className="flex min-h-10 cursor-pointer items-center justify-between gap-3 px-2 data-[selected=true]:bg-wash"
+          >
+            <span className="truncate">Print: {s.title}</span>
+            <span className="label text-[14px] text-soft">{STATION_NAME[s.station]}</span>
           </Command.Item>
         ))}
       </Command.List>

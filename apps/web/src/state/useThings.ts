@@ -1,4 +1,4 @@
-import { thingsOf, type PlacedThing } from '@snug/core'
+import { sheetsOf, thingsOf, type PlacedSheet, type PlacedThing } from '@snug/core'
 import { useMemo } from 'react'
 import { useBuild, useOpenBuild } from './buildStore'
 
@@ -7,4 +7,11 @@ export function useThings(): PlacedThing[] {
   const build = useOpenBuild()
   const evaluation = useBuild((s) => s.evaluation!)
   return useMemo(() => thingsOf(build, evaluation), [build, evaluation])
+}
+
+/** Everything of the open build that can be printed. */
+export function useSheets(): PlacedSheet[] {
+  const build = useOpenBuild()
+  const evaluation = useBuild((s) => s.evaluation!)
+  return useMemo(() => sheetsOf(build, evaluation), [build, evaluation])
 }

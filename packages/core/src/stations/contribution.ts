@@ -2,6 +2,7 @@ import type { Build } from '../document/build'
 import type { Drawing } from '../drawing/drawing'
 import type { Point } from '../geometry/point'
 import type { Step } from '../plan/step'
+import type { Sheet } from './sheet'
 
 /** Something a station has that can be found, pinned on the instrument and written about in the log. */
 export interface Thing {
@@ -36,6 +37,8 @@ export interface Contribution<R> {
   draw?: (build: Build) => Drawing
   /** How many of its things need a person. */
   count?: (build: Build, result: R) => number
+  /** What can be printed of it. */
+  sheets?: (build: Build, result: R) => Sheet[]
   /** What a change did here, in a few words each. */
   moved?: (before: R, after: R) => string[]
 }

@@ -4,6 +4,7 @@ import type { Drawing } from '../drawing/drawing'
 import type { Point } from '../geometry/point'
 import { isSlot, type Slot } from '../parts/slots'
 import type { Contribution, Thing } from './contribution'
+import type { Sheet } from './sheet'
 import { CONTRIBUTIONS, type Results } from './list'
 import { partPlace } from './parts/partPlace'
 
@@ -39,6 +40,17 @@ export function placeOf(build: Build, things: readonly PlacedThing[], name: Name
 /** Its drawing, or its station's. */
 export const drawingOf = (build: Build, things: readonly PlacedThing[], name: Named): Drawing | undefined =>
   named(things, name)?.draw?.() ?? (name.station && of(name.station).draw?.(build))
+
+/** A printable sheet with the station it belongs to. */
+export interface PlacedSheet extends Sheet {
+  station: Station
+}
+
+/** Everything that can be printed of a build. */
+export const sheetsOf = (build: Build, results: Results): PlacedSheet[] =>
+  (Object.keys(CONTRIBUTIONS) as Station[]).flatMap((station) =>
+    (of(station).sheets?.(build, results[station]) ?? []).map((s) => ({ ...s, station })),
+  )
 
 /** How many things of each station need a person. */
 export const countsOf = (build: Build, results: Results): Partial<Record<Station, number>> =>

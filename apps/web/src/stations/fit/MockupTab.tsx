@@ -1,4 +1,15 @@
-import { drawJoint, enteredAt, mockupSteps, setIn, setSize, specAt, stateOf, type MockupStep, type MockupState } from '@snug/core'
+import {
+  drawJoint,
+  enteredAt,
+  mockupSteps,
+  setIn,
+  setSize,
+  specAt,
+  stateOf,
+  type MockupStep,
+  type MockupState,
+  mockupSheet,
+} from '@snug/core'
 import { Circle, CircleCheck, RotateCw } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
@@ -36,7 +47,7 @@ export function MockupTab() {
             <div className="flex-1">
               <FitTabs />
             </div>
-            <Button look="quiet" className="mr-2" onClick={() => void openSheet((f) => f.mockupSheet(build))}>
+            <Button look="quiet" className="mr-2" onClick={() => void openSheet(mockupSheet(build))}>
               Print the sheet
             </Button>
           </div>

@@ -1,4 +1,4 @@
-import { KINDS, type KindName } from '@snug/core'
+import { KINDS, type KindName, measuringSheet } from '@snug/core'
 import { useState } from 'react'
 import { Button } from '../../ui/Button'
 import { INPUT } from '../../ui/Field'
@@ -20,7 +20,7 @@ export function Copy() {
           </option>
         ))}
       </select>
-      <Button look="main" className="mt-2" onClick={() => void openSheet((f) => f.measuringSheet(kind))}>
+      <Button look="main" className="mt-2" onClick={() => void openSheet(measuringSheet(kind))}>
         Print the measuring sheet
       </Button>
     </div>

@@ -1,4 +1,4 @@
-import { acceptance, orderFor, setIn, slotSpec, type Slot } from '@snug/core'
+import { acceptance, orderFor, setIn, slotSpec, type Slot, orderSheet } from '@snug/core'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { today } from '../../state/today'
 import { Button } from '../../ui/Button'
@@ -39,7 +39,7 @@ export function OrderSheet({ slot, onSlot }: { slot: Slot | undefined; onSlot: (
         >
           {order ? 'Keep a new revision' : 'Keep this as the order'}
         </Button>
-        {order && <Button onClick={() => void openSheet((f) => f.orderSheet(build, slot, order))}>Print it</Button>}
+        {order && <Button onClick={() => void openSheet(orderSheet(build, slot, order))}>Print it</Button>}
       </div>
       {order && (
         <>

@@ -1,4 +1,4 @@
-import { DEFECTS, rescueEstimate, setField } from '@snug/core'
+import { DEFECTS, rescueEstimate, setField, rescueSheet } from '@snug/core'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { NumberEntry } from '../../ui/NumberEntry'
@@ -58,10 +58,7 @@ export function Rescue() {
           </li>
         ))}
       </ul>
-      <Button
-        className="mt-2"
-        onClick={() => void openSheet((f) => f.rescueSheet(rescue.defects, rescue.asking, rescue.worth, build.currency))}
-      >
+      <Button className="mt-2" onClick={() => void openSheet(rescueSheet(rescue.defects, rescue.asking, rescue.worth, build.currency))}>
         Print the questions for the seller
       </Button>
     </div>

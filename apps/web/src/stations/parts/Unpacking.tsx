@@ -1,4 +1,4 @@
-import { setIn, slotSpec, UNPACKED, type Slot, type Unpacked } from '@snug/core'
+import { setIn, slotSpec, UNPACKED, type Slot, type Unpacked, unpackingSheet } from '@snug/core'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { INPUT } from '../../ui/Field'
@@ -16,7 +16,7 @@ export function Unpacking({ onLook }: { onLook: (s: Slot) => void }) {
       <p>
         {seen} of {slots.length} looked over. Do it the day a parcel comes, before the return window ends.
       </p>
-      <Button className="mt-2" onClick={() => void openSheet((f) => f.unpackingSheet(build))}>
+      <Button className="mt-2" onClick={() => void openSheet(unpackingSheet(build))}>
         Print it
       </Button>
       <ul className="mt-2">

@@ -3,6 +3,7 @@ import { harmless } from '../../fit/harmless'
 import type { Joint } from '../../judge/joint'
 import { wordOf } from '../../judge/verdict'
 import type { Contribution } from '../contribution'
+import { mockupSheet } from './sheets'
 import { fitSteps } from './steps'
 
 /** A figure counts as moved beyond this, in its own unit. [ours] */
@@ -18,6 +19,7 @@ export const fit: Contribution<Joint[]> = {
   },
   steps: fitSteps,
   things: (build, joints) => joints.map((j) => ({ id: j.id, title: j.title, at: j.at, draw: () => drawJoint(build, j.id) })),
+  sheets: (build) => [mockupSheet(build)],
   count: (_, joints) => joints.filter((j) => j.verdict !== 'snug' && j.verdict !== 'loose').length,
   moved: (before, after) => {
     const pairs = after.flatMap((now) => {

@@ -1,10 +1,12 @@
 import { chosenParts } from '../../document/read'
 import { partDrawing } from '../../instrument/partDrawing'
 import { openSlots } from '../../parts/open'
+import type { Order } from '../../parts/order'
 import { slotSpec, type Slot } from '../../parts/slots'
 import type { Contribution } from '../contribution'
 import { arrivalSteps, shopSteps } from './arrivals'
 import { partPlace } from './partPlace'
+import { measuringSheet, orderSheet, unpackingSheet } from './sheets'
 
 /** Parts: the slots that still want a part or a size it cannot do without. */
 export const parts: Contribution<Slot[]> = {
@@ -17,5 +19,13 @@ export const parts: Contribution<Slot[]> = {
       at: partPlace(build, slot),
       draw: () => partDrawing(build, slot),
     })),
+  sheets: (build) => [
+    unpackingSheet(build),
+    ...(Object.entries(build.orders ?? {}) as [Slot, Order][]).flatMap(([slot, order]) =>
+      build.parts[slot] ? [orderSheet(build, slot, order)] : [],
+    ),
+    measuringSheet('neck'),
+    measuringSheet('body'),
+  ],
   count: (_, open) => open.length,
 }
