@@ -156,13 +156,13 @@ test('a donor broken up, its parts put by for another build, and a slip undone f
 
   await page.goto(`/builds/${id}/parts?tab=stock`)
   const list = page.getByRole('region', { name: 'Stash and offers' })
-  await list.getByLabel('Search parts').fill('box 12 jack')
+  await list.getByLabel('Search parts').fill('box 12 mono jack')
   await expect(list.getByRole('status')).toContainText('1 parts')
   await hand.getByRole('button', { name: /^Use it in/ }).click()
   await saved(page)
   const count = async (says: string) => {
     await page.goto(`/builds/${id}/parts?tab=stock`)
-    await list.getByLabel('Search parts').fill('box 12 jack')
+    await list.getByLabel('Search parts').fill('box 12 mono jack')
     await expect(hand.getByLabel(/^Put by for/)).toHaveValue(says)
   }
   await count('1')

@@ -16,8 +16,10 @@ import { existsIn } from './kind'
 /** Thousands of builds, on whatever machine, ms. */
 const LONG = 600_000
 
+type Planned = Cure & { plan: NonNullable<Cure['plan']> }
+
 /** Every cure that can be planned, of every check that is surely bad, of one joint of a generated build: the n-th of those that are not good. */
-function planned(build: Build, n: number): { joint: string; check: Check; cure: Cure & { plan: NonNullable<Cure['plan']> } }[] {
+function planned(build: Build, n: number): { joint: string; check: Check; cure: Planned }[] {
   const bad = JOINT_KINDS.filter((k) => existsIn(k, build))
     .toSorted((a, b) => ((a.id.length * 31 + n) % 17) - ((b.id.length * 31 + n) % 17))
     .slice(0, LOOKED_AT)
@@ -25,9 +27,7 @@ function planned(build: Build, n: number): { joint: string; check: Check; cure: 
   return bad.flatMap((joint) =>
     joint.checks
       .filter((c) => c.raw.verdict === 'tight' || c.raw.verdict === 'wont-go' || c.raw.verdict === 'loose')
-      .flatMap((check) =>
-        check.cures.flatMap((cure) => (cure.plan ? [{ joint: joint.id, check, cure: { ...cure, plan: cure.plan } }] : [])),
-      ),
+      .flatMap((check) => check.cures.flatMap((cure) => (cure.plan ? [{ joint: joint.id, check, cure: cure as Planned }] : []))),
   )
 }
 /** So many joints of each build: more builds say more than more joints of one. */

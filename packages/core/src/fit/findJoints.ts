@@ -3,6 +3,7 @@ import { sizeAt, traitAt } from '../document/read'
 import { PLACES } from '../instrument/guardPlace'
 import type { Drawing } from '../drawing/drawing'
 import type { Joint, JudgedJoint } from '../judge/joint'
+import type { CutLimits } from '../judge/leastCut'
 import type { Verdict } from '../judge/verdict'
 import { bridgeHeightJoint } from './bridge/bridgeHeight'
 import { bridgeOnBodyJoint } from './bridge/bridgeOnBody'
@@ -333,6 +334,13 @@ export const findJoints = (build: Build, judge: (kind: PlainKind) => Joint = (ki
   PLAIN_KINDS.filter((k) => existsIn(k, build))
     .map(judge)
     .toSorted((a, b) => URGENCY.indexOf(a.verdict) - URGENCY.indexOf(b.verdict))
+
+/** What each cure of one joint that takes something off must do at least and may do at most, by the cure's id. */
+export function cutsOf(build: Build, id: string): Readonly<Record<string, CutLimits>> {
+  const kind = JOINT_KINDS.find((k) => k.id === id)
+  const cures = kind && existsIn(kind, build) ? kind.find(build).cures : []
+  return Object.fromEntries(cures.flatMap((c) => (c.cut ? [[c.id, c.cut]] : [])))
+}
 
 /** The drawing of one joint, when the build has it. */
 export function drawJoint(build: Build, id: string): Drawing | undefined {

@@ -1,3 +1,3 @@
 export * from './joint'
 export * from './verdict'
-export { cutSays } from './leastCut'
+export { cutSays, type CutLimits } from './leastCut'

@@ -23,7 +23,7 @@ export interface Cure {
   tools: string[]
   /** What planning it on paper does to the sizes; absent when the cure is another part. */
   plan?: Omit<PlannedJob, 'text'>
-  /** Where it takes something off a part that stays: the least that can do, and what it must not exceed. */
+  /** Where it takes something off a part that stays: the least that can do, and what it must not exceed. Not copied with the cure. */
   cut?: CutLimits | undefined
   /** Its own words say both already. */
   limited?: true

@@ -71,12 +71,11 @@ export function vetOf(
     const plan = cutOf(cure)
     if (!plan) return cure
     let cut: { limits: CutLimits | undefined } | undefined
-    return {
-      ...cure,
-      get cut() {
-        return (cut ??= { limits: cutLimits(plan, (share) => some(check, plan, share)) }).limits
-      },
-    }
+    // Twenty more trials on paper: for who looks at this one cure, not for who sends or copies it.
+    return Object.defineProperty({ ...cure }, 'cut', {
+      enumerable: false,
+      get: () => (cut ??= { limits: cutLimits(plan, (share) => some(check, plan, share)) }).limits,
+    })
   }
   return (check, offered) => offered.filter((cure) => helps(check, cure)).map((cure) => measured(check, cure))
 }

@@ -58,6 +58,13 @@ const everything = (build: Build, what: 'sizes' | 'traits'): [Slot, string][] =>
     build.parts[slot] ? Object.keys(KINDS[slotSpec(slot).kind][what]).map((name): [Slot, string] => [slot, name]) : [],
   )
 
+const names = new WeakMap<Build, { sizeNames: [Slot, string][]; traitNames: [Slot, string][] }>()
+function namesOf(make: Build) {
+  const known = names.get(make) ?? { sizeNames: everySize(make), traitNames: everyTrait(make) }
+  names.set(make, known)
+  return known
+}
+
 /** The build without one size or trait. */
 export function untold(build: Build, what: 'sizes' | 'traits', slot: Slot, name: string): Build {
   const { [name]: _, ...rest } = build.parts[slot]![what] as Record<string, never>
@@ -95,7 +102,7 @@ function buildsWith(edit: fc.Arbitrary<Edit>, lastOption: number, most: number):
     })
     .map(({ make, sizes, traits, doubt, film }) => {
       let build = made()[make]!
-      const [sizeNames, traitNames] = [everySize(build), everyTrait(build)]
+      const { sizeNames, traitNames } = namesOf(build)
       for (const [at, option] of traits) {
         const [slot, trait] = traitNames[at % traitNames.length]!
         const options = KINDS[slotSpec(slot).kind].traits[trait]!.options

@@ -13,13 +13,15 @@ import {
   wordOf,
   type Check,
   cutSays,
+  cutsOf,
+  type CutLimits,
   type Cure,
   type Joint,
   type Size,
   type SizeRef,
   type TrialResult,
 } from '@snug/core'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { tells } from '../../app/next'
 import { useShallow } from 'zustand/react/shallow'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -56,6 +58,7 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
   const { change, tryOut, trial } = useBuild(useShallow(({ change, tryOut, trial }) => ({ change, tryOut, trial })))
   const [trying, setTrying] = useState(false)
   const shownBuild = trial?.build ?? build
+  const cuts = useMemo(() => (joint.cures.length ? cutsOf(shownBuild, joint.id) : {}), [shownBuild, joint])
   const set = (ref: SizeRef, size: Size) => (trying ? tryOut((b) => setSize(b, ref, size)) : change((b) => setSize(b, ref, size)))
   return (
     <div>
@@ -109,6 +112,7 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
         <CureCard
           key={cure.id}
           cure={cure}
+          cut={cuts[cure.id]}
           first={i === 0}
           onPlan={cure.plan ? () => change((b) => planJob(b, `${joint.id}/${cure.id}`, { ...cure.plan!, text: cure.job })) : undefined}
         />
@@ -175,12 +179,22 @@ const labelOf = (ref: SizeRef, joint: Joint) => {
   return twin ? `${label} (${slotSpec(ref.slot).label.toLowerCase()})` : label
 }
 
-function CureCard({ cure, first, onPlan }: { cure: Cure; first: boolean; onPlan: (() => void) | undefined }) {
+function CureCard({
+  cure,
+  cut,
+  first,
+  onPlan,
+}: {
+  cure: Cure
+  cut: CutLimits | undefined
+  first: boolean
+  onPlan: (() => void) | undefined
+}) {
   return (
     <div className={`mt-3 border-l-4 px-3 ${first ? 'border-mind' : 'border-hairline'}`}>
       <p className="font-bold">{cure.job}</p>
       <p className="text-[14.5px]">{cure.how}</p>
-      {cure.cut && <p className="text-[14.5px]">{cutSays(cure.cut)}</p>}
+      {cut && <p className="text-[14.5px]">{cutSays(cut)}</p>}
       <p className="label text-[14px] text-soft">
         {cure.gives === 'nothing' ? 'Takes nothing off any part' : `Gives way: ${cure.gives}`}
         {cure.tools.length > 0 && ` · ${cure.tools.join(', ')}`}

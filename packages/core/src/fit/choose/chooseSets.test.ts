@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../../document/build'
+import type { JudgedJoint } from '../../judge/joint'
 import type { Slot } from '../../parts/slots'
 import type { StockItem } from '../../parts/stock'
 import { changed, fullBuild } from '../../testing/fullBuild'
@@ -8,6 +9,11 @@ import { existsIn } from '../kind'
 import { chooseSets, ruledOut, whyNot, type ChooseRequest } from './chooseSets'
 
 const MINUTES = { snug: 0, loose: 10, tight: 30, 'cant-tell': 20, 'wont-go': Infinity }
+/** What cannot be told but is bad either way costs more than what is surely tight. */
+const minutesOf = (j: JudgedJoint): number =>
+  j.verdict === 'cant-tell' && j.checks.some((c) => c.raw.verdict === 'cant-tell' && c.raw.chances.tight + c.raw.chances['wont-go'] >= 0.9)
+    ? 40
+    : MINUTES[j.verdict]
 
 /** An offer of a slot's own part with some sizes changed. */
 function offer(
@@ -73,7 +79,7 @@ function everySet(r: ChooseRequest) {
         const judged = JOINT_KINDS.filter((k) => existsIn(k, build) && [...k.needs, ...(k.also ?? [])].some((s) => touched.has(s))).map(
           (k) => k.find(build),
         )
-        const minutes = judged.reduce((s, j) => s + MINUTES[j.verdict], 0)
+        const minutes = judged.reduce((s, j) => s + minutesOf(j), 0)
         if (minutes === Infinity) continue
         const all = [b, g, p]
         const sellers = [...new Set(all.map((i) => i.part.seller!))]
@@ -210,5 +216,21 @@ describe('why not', () => {
     const why = whyNot(request({ limits: { days: 5 } }), 'guard', GUARDS[0]!)
     expect(why.alone).toMatch(/20 days to come and 5 are left/)
     expect(why.clashes).toEqual([])
+  })
+})
+
+describe('what cannot be told', () => {
+  it('costs more than what is surely tight where it is bad either way: it may not go at all', () => {
+    // Pattern 0.5 of play: 74 against 74.9 is 0.4 over, surely tight; against 75.3 by a listing of 0.5, tight or not to be had.
+    const sure = offer('tight for sure', 'bridge', { 'bridge/studSpacing': 74.9 })
+    const unsure = offer('tight or worse', 'bridge', { 'bridge/studSpacing': 75.3 })
+    unsure.part.sizes.studSpacing = { value: 75.3, doubt: 0.25, known: 'listed' }
+    const [best] = chooseSets(request({ rank: 'bench', keep: 1, open: [{ slot: 'bridge', items: [unsure, sure] }] })).sets
+    expect(best!.items[0]!.item.id).toBe('tight for sure')
+    const verdictOf = (item: StockItem) => {
+      const set = chooseSets(request({ keep: 1, open: [{ slot: 'bridge', items: [item] }] })).sets[0]!
+      return set.joints.find((j) => j.id === 'bridge-on-body')!.verdict
+    }
+    expect([verdictOf(sure), verdictOf(unsure)]).toEqual(['tight', 'cant-tell'])
   })
 })

@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
-import type { Cure, JudgedJoint } from '../../judge/joint'
-import type { Verdict } from '../../judge/verdict'
+import type { Check, Cure, JudgedJoint } from '../../judge/joint'
+import { SURE, type Verdict } from '../../judge/verdict'
 import { KINDS } from '../../parts/kinds/index'
 import type { Part } from '../../parts/part'
 import { slotSpec, type Slot } from '../../parts/slots'
@@ -64,6 +64,9 @@ export interface Choice {
 
 /** Bench minutes a joint that must be worked on costs, by its verdict. [practice, from memory: half an hour a small job] */
 const MINUTES: Record<Verdict, number> = { snug: 0, loose: 10, tight: 30, 'cant-tell': 20, 'wont-go': Infinity }
+/** What cannot be told but is bad whichever it is costs more than a tight joint: it may not go at all. [ours] */
+const BAD_EITHER_WAY = 40
+const surelyBad = ({ raw }: Check): boolean => raw.verdict === 'cant-tell' && raw.chances.snug + raw.chances.loose <= 1 - SURE
 /** A preferred part is let go only when another set saves at least this, in money. [ours] */
 const PREFERENCE = 15
 /** Keeps sets of equal cost in the order of their bench time and price. */
@@ -95,7 +98,7 @@ function minutesFor(joint: JudgedJoint, build: Build, limits: ChooseLimits): num
   // Cures are vetted when they are looked at, which is as much work as the verdict: only where a limit asks for it.
   const limited = limits.noCuttingFinished || limits.lacking?.length
   if (joint.verdict === 'tight' && limited && joint.cures.length && !joint.cures.some((c) => allowed(c, build, limits))) return Infinity
-  return MINUTES[joint.verdict]
+  return joint.verdict === 'cant-tell' && joint.checks.some(surelyBad) ? BAD_EITHER_WAY : MINUTES[joint.verdict]
 }
 const allowed = (cure: Cure, build: Build, limits: ChooseLimits) =>
   !(limits.noCuttingFinished && cuts(cure, build)) && canDo(cure.tools, limits.lacking ?? [])
