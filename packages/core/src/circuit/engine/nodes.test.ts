@@ -19,4 +19,30 @@ describe('merging nodes', () => {
     expect(m.find('b').offset).toBeCloseTo(5, 12)
     expect(() => mergeNodes([v('one', 'a', GROUND, 2), v('two', 'a', GROUND, 3)])).toThrow(/^two is shorted/)
   })
+  it('offsets add up whichever way a source hangs: x = 2 on ground, y = x - 1, z = y + 5, p = q + 1, p = x + 3', () => {
+    const v = (ref: string, a: string, b: string, ac: number): Element => ({ type: 'V', ref, nodes: [a, b], ac })
+    const m = mergeNodes([
+      v('1', 'x', GROUND, 2),
+      v('2', 'x', 'y', 1),
+      v('3', 'z', 'y', 5),
+      v('4', 'p', 'q', 1),
+      v('5', 'p', 'x', 3),
+      v('6', GROUND, 'w', 4),
+    ])
+    for (const name of ['x', 'y', 'z', 'p', 'q', 'w']) expect(m.find(name).root, name).toBe(m.ground)
+    expect(['x', 'y', 'z', 'p', 'q', 'w'].map((n) => m.find(n).offset)).toEqual([2, 1, 6, 5, 4, -4])
+  })
+  it('a source beside its equal says the same again; one a hair off contradicts it, by way of others too', () => {
+    const v = (ref: string, a: string, b: string, ac: number): Element => ({ type: 'V', ref, nodes: [a, b], ac })
+    const chain = [v('1', 'x', GROUND, 2), v('2', 'y', 'x', 3)]
+    expect(() => mergeNodes([...chain, v('again', 'y', GROUND, 5)])).not.toThrow()
+    expect(() => mergeNodes([...chain, v('back', GROUND, 'y', -5)])).not.toThrow()
+    expect(() => mergeNodes([...chain, v('off', 'y', GROUND, 5.001)])).toThrow(/^off is shorted/)
+    expect(() => mergeNodes([...chain, v('turned', GROUND, 'y', 5)])).toThrow(/^turned is shorted/)
+    expect(() => mergeNodes([v('wired', 'a', 'b', 1), { type: 'W', ref: 'w', nodes: ['a', 'b'] }])).toThrow(/^wired is shorted/)
+  })
+  it('without its sources a circuit has their ends joined', () => {
+    const m = mergeNodes([{ type: 'V', ref: '1', nodes: ['x', GROUND], ac: 2 }], false)
+    expect(m.find('x')).toEqual({ root: m.ground, offset: 0 })
+  })
 })

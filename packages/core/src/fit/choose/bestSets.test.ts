@@ -50,6 +50,52 @@ describe('best sets', () => {
       { numRuns: 150 },
     )
   })
+  it('with more sellers than are tried in turn, too: a parcel is paid once, by whichever part is chosen first', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e9 }), fc.integer({ min: 1, max: 4 }), (seed, slots) => {
+        const r = seeded(seed)
+        const parcel = Array.from({ length: 15 }, () => Math.floor(r() * 30))
+        const t = { ...random(seed, slots, 5), parcel }
+        t.seller = t.sizes.map((n) => Array.from({ length: n }, () => Math.floor(r() * (r() < 0.5 ? 3 : 15))))
+        expect(bestSets(problemOf(t), 4).sets.map((s) => s.cost)).toEqual(exhaustive(t).slice(0, 4))
+      }),
+      { numRuns: 120 },
+    )
+  })
+  it('what is not sent needs no parcel', () => {
+    const found = bestSets({
+      sizes: [2],
+      own: (_, c) => c,
+      pair: () => 0,
+      parcel: (_, c) => (c === 0 ? 0 : undefined),
+      parcelCost: [5],
+    })
+    expect(found.sets.map((s) => [s.chosen[0], s.cost])).toEqual([
+      [1, 1],
+      [0, 5],
+    ])
+  })
+  it('a set that meets the limit exactly is taken, one a hundredth over is not', () => {
+    const within = (atMost: number) =>
+      bestSets({ sizes: [2, 2], own: (s, c) => 3 + s + c, pair: () => 0, atMost }, 9).sets.map((s) => s.cost)
+    expect(within(8)).toEqual([7, 8, 8])
+    expect(within(7.99)).toEqual([7])
+    expect(within(6.99)).toEqual([])
+  })
+  it('asks whether to stop every 256 looks and not at each', () => {
+    let asked = 0
+    const sizes = Array.from({ length: 6 }, () => 5)
+    // Costs that a bound tells nothing of until the last slot.
+    const groups = [
+      { slots: [0, 1, 2, 3, 4, 5], cost: (chosen: readonly number[]) => (chosen.reduce((a, b) => a + b) === 24 ? 0 : Infinity) },
+    ]
+    const { nodes } = bestSets({ sizes, own: () => 0, pair: () => 0, groups }, 1, () => {
+      asked++
+      return false
+    })
+    expect(nodes).toBeGreaterThan(512)
+    expect(asked).toBe(Math.floor(nodes / 256))
+  })
   it('joints of three slots count', () => {
     const cost = ([a, b, c]: readonly number[]) => ((a! + b! + c!) % 3 === 0 ? Infinity : (a! * b! + c!) % 5)
     const sizes = [4, 5, 3]

@@ -194,6 +194,19 @@ describe('ruled out whatever else is chosen', () => {
     ['too dear', offer('dear', 'guard', {}, { price: 80, shipping: 5 }), 'guard', { money: 84 }, /costs 80 and 84 is left/],
     ['another kind', offer('nut', 'nut', {}), 'guard', {}, /takes a pickguard/],
   ])('%s', (_, item, slot, limits, why) => expect(out(item, slot, limits)).toMatch(why))
+  it('what just meets a limit is in, what just misses it is out', () => {
+    const neck = (scale: number) => offer('n', 'neck', { 'neck/scale': scale })
+    // 2 mm and the size's own doubt, 0.05, either way of 647.7.
+    expect([649.74, 645.66].map((s) => out(neck(s), 'neck'))).toEqual([undefined, undefined])
+    for (const s of [649.8, 645.6]) expect(out(neck(s), 'neck'), `${s}`).toMatch(/scale is/)
+    expect(out(offer('six', 'tuners', { 'tuners/count': 6 }), 'tuners')).toBeUndefined()
+    expect(out(offer('g', 'guard', {}, { days: 12 }), 'guard', { days: 12 })).toBeUndefined()
+    expect(out(offer('g', 'guard', {}, { days: 13 }), 'guard', { days: 12 })).toMatch(/13 days/)
+    expect(out(offer('g', 'guard', {}, { price: 80, shipping: 4 }), 'guard', { money: 84 })).toBeUndefined()
+    expect(out(offer('g', 'guard', {}, { price: 80, shipping: 4 }), 'guard', { money: 83.99 })).toMatch(/costs 80/)
+    expect(out(offer('e', 'tuners', {}, { hand: 'either' }), 'tuners')).toBeUndefined()
+    expect(out(offer('r', 'tuners', {}, { hand: 'right' }), 'tuners')).toBeUndefined()
+  })
   it('otherwise nothing', () => expect(out(offer('fine', 'guard', {}), 'guard', { money: 100, days: 30 })).toBeUndefined())
 })
 

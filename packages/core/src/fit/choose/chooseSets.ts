@@ -8,7 +8,7 @@ import { leadDays, type StockItem } from '../../parts/stock'
 import { JOINT_KINDS } from '../findJoints'
 import { existsIn, type JointKind } from '../kind'
 import { canDo } from './benchTools'
-import { bestSets, type SetProblem } from './bestSets'
+import { bestSets, type SearchResult, type SetProblem } from './bestSets'
 
 export interface ChooseLimits {
   /** Money that may still be spent on this, the build's currency. */
@@ -69,6 +69,8 @@ const BAD_EITHER_WAY = 40
 const surelyBad = ({ raw }: Check): boolean => raw.verdict === 'cant-tell' && raw.chances.snug + raw.chances.loose <= 1 - SURE
 /** A preferred part is let go only when another set saves at least this, in money. [ours] */
 const PREFERENCE = 15
+/** So many times as many sets are looked at where a limit of money may rule the first ones out. [ours] */
+const AHEAD = 4
 /** Keeps sets of equal cost in the order of their bench time and price. */
 const TIE = 1e-4
 
@@ -201,19 +203,28 @@ export function chooseSets(request: ChooseRequest, stop?: () => boolean): Choice
     ...(rank === 'money' && limits.money !== undefined ? { atMost: limits.money + PREFERENCE * open.length } : {}),
     ...(rank === 'date' ? { slowest: true } : {}),
   }
-  const found = bestSets(problem, limits.money === undefined ? keep : keep * 4, stop)
-  const sets = found.sets
-    .map(({ chosen }) =>
-      describe(
-        withParts(chosen.map((c, s) => [s, c] as const)),
-        chosen.map((c, s) => ({ slot: open[s]!.slot, item: open[s]!.items[c]! })),
-        shipping,
-        sellers,
-        limits,
-      ),
-    )
-    .filter((s) => limits.money === undefined || s.money <= limits.money + 1e-9)
-    .slice(0, keep)
+  const whole = (found: SearchResult) =>
+    found.sets
+      .map(({ chosen }) =>
+        describe(
+          withParts(chosen.map((c, s) => [s, c] as const)),
+          chosen.map((c, s) => ({ slot: open[s]!.slot, item: open[s]!.items[c]! })),
+          shipping,
+          sellers,
+          limits,
+        ),
+      )
+      .filter((s) => limits.money === undefined || s.money <= limits.money + 1e-9)
+      .slice(0, keep)
+  let asked = limits.money === undefined ? keep : keep * AHEAD
+  let found = bestSets(problem, asked, stop)
+  let sets = whole(found)
+  // Ranked by something else than money the best may all be too dear: further ones are looked at until enough are not, or none is left.
+  while (sets.length < keep && found.complete && found.sets.length === asked) {
+    asked *= AHEAD
+    found = bestSets(problem, asked, stop)
+    sets = whole(found)
+  }
   const most = found.inTheWay.reduce((a, times, k) => (times > (found.inTheWay[a] ?? 0) ? k : a), -1)
   if (sets.length || most < 0) return { sets, complete: found.complete, empty: [] }
   const { kind, vars } = many[most]!
