@@ -29,6 +29,7 @@ describe('another part in a joint', () => {
     offer(guardWith('the same, sooner', 31, 'calipers', 0.1), 38, 8),
     offer(guardWith('only listed', 31, 'listed', 3), 20, 5),
     { ...offer(guardWith('in a drawer', 31, 'calipers', 0.1), 30, 0), holding: 'stash' as const },
+    { ...offer(guardWith('put by for another', 31, 'calipers', 0.1), 1, 0), holding: 'stash' as const, reserved: { other: 1 } },
     offer({ ...fullBuild().parts.tuners!, name: 'tuners' }, 9, 2),
   ]
   const found = alternatives(off, 'guard-openings', 'guard', items, '2026-11-24')

@@ -1,6 +1,6 @@
 import type { Build } from '../document/build'
 import { wordOf, type Verdict } from '../judge/verdict'
-import { leadDays, type StockItem } from '../parts/stock'
+import { freeOf, leadDays, type StockItem } from '../parts/stock'
 import { slotSpec, type Slot } from '../parts/slots'
 import { addDays } from '../quantity/days'
 import { JOINT_KINDS } from './findJoints'
@@ -28,7 +28,7 @@ export function alternatives(build: Build, joint: string, slot: Slot, items: rea
   if (!kind) return []
   const now = build.parts[slot]
   return items
-    .filter((item) => item.part.kind === slotSpec(slot).kind && !sameThing(item, now))
+    .filter((item) => item.part.kind === slotSpec(slot).kind && (item.holding === 'offer' || freeOf(item) > 0) && !sameThing(item, now))
     .flatMap((item): Alternative[] => {
       // Jobs planned on the part that is there leave with it.
       const jobs = Object.fromEntries(Object.entries(build.jobs).filter(([, job]) => job.slot !== slot))

@@ -141,7 +141,7 @@ describe('tuners by the side of the head', () => {
     const wrong = tuners('right', { 'neck/row': 'treble' })
     expect([wrong.raw.verdict, wrong.says]).toEqual([
       'wont-go',
-      'This head takes 0 for the left side of the head and 6 for the right, seen from the front; these tuners are 6 for the left side of the head and 0 for the right.',
+      'This head takes 6 for the right side of the head, seen from the front; these tuners are 6 for the left side of the head.',
     ])
     expect(tuners('left', { 'neck/row': 'treble' }).raw.verdict).toBe('snug')
   })

@@ -73,7 +73,12 @@ function tunerSides(build: Build): Question {
   const want = wantedRight(count, build.handedness, rows)
   // A set for one hand, not counted by sides, is made for a single row on that hand's bass side.
   const have = told ? Math.min(told.value, count) : wantedRight(count, hand === 'left' ? 'left' : 'right', 'bass')
-  const sides = (right: number) => `${count - right} for the left side of the head and ${right} for the right`
+  const sides = (right: number) =>
+    right === 0
+      ? `${count} for the left side of the head`
+      : right === count
+        ? `${count} for the right side of the head`
+        : `${count - right} for the left side of the head and ${right} for the right`
   return settled(
     'hand-tuners',
     'Tuners, their side',
