@@ -20,8 +20,11 @@ function shifted(build: Build, kind: JointKind, check: string, ref: Check['reads
   return c && likelyOf(c.clearance)
 }
 
+/** Where a best place does not move for half a sigma and then does, its slope says less than a whole one does, mm. */
+const FLAT = 0.02
+
 /** Of a guard's best place what its openings are off across is of little weight, and is not counted. */
-const BESIDE = /route\..*\.(side|width)|opening\..*\.(side|width)|pickup-.*\/width|widthEnd|neck\.width/
+const BESIDE = /widthEnd|neck\.width/
 
 describe('every doubt counts', () => {
   it(
@@ -46,7 +49,7 @@ describe('every doubt counts', () => {
               variance += ((up - down) / 2) ** 2
             }
             const sigma = Math.sqrt(c.clearance.reduce((s, n2) => s + n2.weight * n2.sigma ** 2, 0))
-            expect(sigma, `${kind.id}/${c.id}`).toBeGreaterThanOrEqual(0.8 * Math.sqrt(variance) - 0.02)
+            expect(sigma, `${kind.id}/${c.id}`).toBeGreaterThanOrEqual(0.8 * Math.sqrt(variance) - FLAT)
             met++
           }
         }),

@@ -52,13 +52,17 @@ function openings(build: Build): Opening[] {
   }))
 }
 
-/** Play across, mm a side: the cover in its opening and in its route; ample where the widths are not known. */
-function playAcross(build: Build, place: PickupPlace): number {
-  const v = (slot: 'body' | 'guard' | `pickup-${PickupPlace}`, size: string) => valueAt(build, { slot, size })
+/** Play across, mm a side, with its doubt: the cover in its opening and in its route; ample where the widths are not known. */
+function playAcross(build: Build, place: PickupPlace): Size {
+  const v = (slot: 'body' | 'guard' | `pickup-${PickupPlace}`, size: string) => sizeAt(build, { slot, size })
   const cover = v(`pickup-${place}`, 'width')
   const [route, opening] = [v('body', `route.${place}.width`), v('guard', `opening.${place}.width`)]
-  const spare = (wide: number | undefined) => (cover === undefined || wide === undefined ? 5 : Math.max(0, (wide - cover) / 2))
-  return spare(route) + spare(opening)
+  const spare = (wide: Size | undefined) => (cover === undefined || wide === undefined ? 5 : Math.max(0, (wide.value - cover.value) / 2))
+  return {
+    value: spare(route) + spare(opening),
+    doubt: Math.hypot((route?.doubt ?? 0) / 2, (opening?.doubt ?? 0) / 2, cover?.doubt ?? 0),
+    known: 'calipers',
+  }
 }
 
 /** Where the guard may be pushed: what the neck cut-out leaves at the sides of the pocket's end, where the heel stands. */
@@ -74,7 +78,7 @@ interface Placing {
   missing: SizeRef[]
   /**
    * Sizes it moves with, in the order `fitsAt` takes their values: centres of routes and openings, how far beside the centre line, lengths
-   * of openings, routes and covers, and the pocket's.
+   * of openings, routes and covers, the pocket's, and the play across.
    */
   moving: Size[]
   fitsAt: (values: readonly number[]) => OpeningFit[]
@@ -90,7 +94,6 @@ function placing(build: Build): Placing {
   const { have } = sizesFor(build, { pocket })
   const of = (ref: SizeRef) => sizeAt(build, ref)!
   const beside = (ref: SizeRef) => sizeToDraw(build, ref)
-  const across = all.map((o) => playAcross(build, o.place))
   const wide = all.map((o) => drawnAt(build, sizeRef(`pickup-${o.place}`, 'width')))
   const n = all.length
   return {
@@ -101,6 +104,7 @@ function placing(build: Build): Placing {
       ...(['route', 'opening'] as const).flatMap((key) => all.map((o) => beside(o.sides[key]))),
       ...(['openLength', 'routeLength', 'cover'] as const).flatMap((key) => all.map((o) => of(o.refs[key]))),
       have.pocket,
+      ...all.map((o) => playAcross(build, o.place)),
     ],
     fitsAt: (v) =>
       all.map((o, i) => {
@@ -110,7 +114,7 @@ function placing(build: Build): Placing {
           place: o.place,
           route: pt(at(0) - v[7 * n]!, at(2)),
           opening: pt(at(1), at(3)),
-          play: { along: (open - cover) / 2 + (route - cover) / 2, across: across[i]! },
+          play: { along: (open - cover) / 2 + (route - cover) / 2, across: v[7 * n + 1 + i]! },
           half: { along: cover / 2, across: wide[i]! / 2 },
         }
       }),
