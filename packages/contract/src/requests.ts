@@ -1,4 +1,4 @@
-import { BUNDLE_FORMAT, BUNDLE_VERSION, LIMITS, LOG_KINDS, STATIONS, type Build, type LogEntry } from '@snug/core'
+import { BUNDLE_FORMAT, BUNDLE_VERSION, LIMITS, LOG_KINDS, START_IDS, STATIONS, type Build, type LogEntry, type StartId } from '@snug/core'
 import {
   ArrayMaxSize,
   ArrayNotEmpty,
@@ -35,6 +35,7 @@ export class NewBuildRequest {
   @Min(500, says('Scale length: 500 to 900 mm (about 20 to 35 in).'))
   @Max(900, says('Scale length: 500 to 900 mm (about 20 to 35 in).'))
   scale!: number
+  @Optional() @IsIn(START_IDS, says(`A build begins with nothing or with one of ${START_IDS.join(', ')}.`)) start?: StartId
 }
 
 /** One edit of a change; `from` and `to` may be any plain JSON, absent for nothing. */

@@ -1,3 +1,4 @@
+import type { Build } from '@snug/core'
 import { bundleSchema } from '@snug/contract/schema'
 import { heron } from '@snug/demo'
 import Ajv from 'ajv/dist/2020'
@@ -11,6 +12,18 @@ beforeAll(async () => {
 })
 afterAll(() => app.close())
 
+it('a build begun with a starting set has its parts, all of them guesses; another word for one is refused', async () => {
+  const { body } = await app.post('/builds', { ...WANTED, start: 'bolt-guard-vibrato' }).expect(201)
+  const parts = (body as { build: Build }).build.parts
+  expect(Object.keys(parts).length).toBeGreaterThan(15)
+  expect(
+    Object.values(parts)
+      .flatMap((p) => Object.values(p.sizes))
+      .every((s) => s.known === 'assumed'),
+  ).toBe(true)
+  const refused = await app.post('/builds', { ...WANTED, start: 'harp' }).expect(422)
+  expect(JSON.stringify(refused.body)).toMatch(/begins with nothing or with one of/)
+})
 const fresh = async () => (await app.post('/builds', WANTED).expect(201)).body as { id: string; revision: number }
 const rename = (revision: number, from: string, to: string) => ({ revision, label: `Name ${to}`, edits: [{ path: ['name'], from, to }] })
 

@@ -1,6 +1,6 @@
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { NewBuildRequest } from '@snug/contract'
-import { parseLength } from '@snug/core'
+import { parseLength, START_IDS, STARTING_SETS } from '@snug/core'
 import { useMutation } from '@tanstack/react-query'
 import { useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router'
@@ -9,7 +9,7 @@ import { api } from '../state/api'
 import { Button } from '../ui/Button'
 import { Field, INPUT } from '../ui/Field'
 
-/** Name, hand, strings and scale: the same class checks them here and on the server. */
+/** Name, what it begins with, hand, strings and scale: the same class checks them here and on the server. */
 export function NewBuildForm() {
   const navigate = useNavigate()
   const form = useForm<NewBuildRequest>({
@@ -22,6 +22,14 @@ export function NewBuildForm() {
     onError: (e) => toast.error(e.message),
   })
   const { errors } = form.formState
+  const start = form.watch('start')
+  /** Its strings and its scale are those of what it begins with, until the person says otherwise. */
+  const begin = ({ target: { value } }: { target: { value: string } }) => {
+    const set = START_IDS.find((id) => id === value)
+    if (!set) return
+    form.setValue('strings', STARTING_SETS[set].strings)
+    form.setValue('scale', STARTING_SETS[set].scale)
+  }
   const scale = form.register('scale', {
     setValueAs: (typed: string | number) => {
       const parsed = parseLength(String(typed))
@@ -32,6 +40,18 @@ export function NewBuildForm() {
     <form className="mt-3 flex flex-col gap-3" noValidate onSubmit={(e) => void form.handleSubmit((wanted) => create.mutate(wanted))(e)}>
       <Field label="Name" error={errors.name?.message}>
         {(p) => <input {...p} className={INPUT} {...form.register('name')} />}
+      </Field>
+      <Field label="Begin with" hint={start ? 'Usual parts; each size is a guess until you read it.' : 'Every part is entered by you.'}>
+        {(p) => (
+          <select {...p} className={INPUT} {...form.register('start', { onChange: begin, setValueAs: (v: string) => v || undefined })}>
+            <option value="">nothing yet</option>
+            {START_IDS.map((id) => (
+              <option key={id} value={id}>
+                {STARTING_SETS[id].label}
+              </option>
+            ))}
+          </select>
+        )}
       </Field>
       <Field label="Hand" error={errors.handedness?.message}>
         {(p) => (

@@ -64,6 +64,15 @@ describe('shelf', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'Bring it back' }))
     await screen.findByRole('link', { name: /Wren/ })
   })
+  it('what a build begins with brings its strings and its scale', async () => {
+    await userEvent.selectOptions(screen.getByLabelText(/Begin with/), 'twelve-string')
+    expect(screen.getByLabelText<HTMLInputElement>('Strings').value).toBe('12')
+    expect(screen.getByLabelText<HTMLInputElement>(/Scale length/).value).toBe('628.65')
+    expect(screen.getByText(/each size is a guess until you read it/)).toBeTruthy()
+    await userEvent.type(screen.getByLabelText('Name'), 'Tern')
+    await userEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }))
+    await waitFor(() => expect(server.build.parts.tailpiece?.sizes.height?.known).toBe('assumed'))
+  })
   it('a new build wants a name, strings and a scale that can be', async () => {
     await userEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }))
     await waitFor(() => expect(screen.getAllByRole('alert').length).toBeGreaterThan(0))

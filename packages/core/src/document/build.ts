@@ -1,6 +1,8 @@
 import type { Order } from '../parts/order'
 import type { Part } from '../parts/part'
 import type { Slot } from '../parts/slots'
+import { startParts } from '../parts/starting/fill'
+import type { StartId } from '../parts/starting/sets'
 import type { Consumable, ShopJob } from '../parts/spending'
 
 /**
@@ -220,16 +222,18 @@ export interface NewBuild {
   handedness: Build['handedness']
   strings: number
   scale: number
+  /** Begins with the parts of such an instrument, every size of them a guess until it is read. */
+  start?: StartId
 }
 
-/** An empty build with the settings people start from. `today` is an ISO date. */
-export function newBuild(wanted: NewBuild, today: string): Build {
+/** A build with the settings people start from, empty or with the parts of a starting set. `today` is an ISO date. */
+export function newBuild({ start, ...wanted }: NewBuild, today: string): Build {
   return {
     schema: 3,
     ...wanted,
     currency: 'EUR',
     room: { low: 35, high: 65, now: 45 },
-    parts: {},
+    parts: start ? startParts(start) : {},
     jobs: {},
     circuit: { scheme: 'two-humbuckers-and-single', split: true, cable: 5 },
     readings: {},

@@ -1,0 +1,261 @@
+import type { Slot } from '../slots'
+
+/** A part of a starting set: what it is, and where its sizes differ from what is usual of its kind. */
+export interface StartPart {
+  name: string
+  traits?: Readonly<Record<string, string>>
+  sizes?: Readonly<Record<string, number>>
+}
+
+/** A kind of instrument to begin with: our own patterns, in the trade's generic words; every size a guess until it is read. [practice] */
+export interface StartingSet {
+  label: string
+  strings: number
+  scale: number
+  parts: Readonly<Partial<Record<Slot, StartPart>>>
+}
+
+const HUMBUCKER = { coils: 'two', leads: 'four', poles: 'poles', circuit: 'passive' }
+const SINGLE = { coils: 'single', leads: 'two', poles: 'poles', circuit: 'passive' }
+const pickup = (name: string, kind: typeof HUMBUCKER, mount: string): StartPart => ({
+  name,
+  traits: { ...kind, mount },
+  sizes:
+    kind === HUMBUCKER
+      ? { length: 36, width: 69, resistance: 8000, 'poles.spread': 50 }
+      : { length: 18, width: 69, depth: 16, resistance: 6000, 'poles.spread': 50 },
+})
+const pots: Partial<Record<Slot, StartPart>> = {
+  'pot-volume': { name: 'Volume pot', traits: { taper: 'audio', pull: 'plain' }, sizes: { resistance: 500e3 } },
+  'pot-tone': { name: 'Tone pot', traits: { taper: 'audio', pull: 'plain' }, sizes: { resistance: 500e3 } },
+  capacitor: { name: 'Tone capacitor' },
+  jack: { name: 'Jack', traits: { contacts: 'mono' } },
+  knobs: { name: 'Knobs', sizes: { count: 2 } },
+  'strap-buttons': { name: 'Strap buttons' },
+  wire: { name: 'Wire', traits: { type: 'stranded' } },
+}
+const STRINGS: StartPart = {
+  name: 'String set',
+  sizes: { 'gauge.1': 0.254, 'gauge.2': 0.33, 'gauge.3': 0.432, 'gauge.4': 0.66, 'gauge.5': 0.914, 'gauge.6': 1.168, wound: 3 },
+}
+const LEVER: StartPart = { name: 'Lever switch', traits: { contacts: 'lever-5' } }
+const TOGGLE: StartPart = { name: 'Toggle', traits: { contacts: 'toggle-3' } }
+const neck = (more: StartPart['sizes'] = {}, traits: Record<string, string> = {}): StartPart => ({
+  name: 'Neck',
+  traits: { ...(traits.head === 'two-rows' ? {} : { row: 'bass' }), head: 'one-row', ...traits },
+  // Two rows stand either side of the middle, further apart along it.
+  sizes: { ...(traits.head === 'two-rows' ? { 'tuner.offset': 24, 'tuner.pitch': 38, 'tuner.first': 38 } : {}), ...more },
+})
+const TUNERS: StartPart = { name: 'Tuners', sizes: { count: 6 } }
+/** Places of two humbuckers, and of a single between them, along the centre line from the pocket's mouth, mm. */
+const twoRoutes = (bridge: number): Record<string, number> => ({
+  'route.neck.centre': 107,
+  'route.neck.length': 40,
+  'route.neck.width': 74,
+  'route.bridge.centre': bridge,
+  'route.bridge.length': 40,
+  'route.bridge.width': 74,
+})
+
+export const STARTING_SETS = {
+  'bolt-guard-vibrato': {
+    label: 'Guard and vibrato on two studs',
+    strings: 6,
+    scale: 647.7,
+    parts: {
+      body: {
+        name: 'Body',
+        traits: { build: 'solid', top: 'flat', access: 'front' },
+        sizes: {
+          mouthToBridge: 255,
+          ...twoRoutes(219),
+          'route.middle.centre': 164,
+          'route.middle.length': 22,
+          'route.middle.width': 74,
+          'vibrato.length': 30,
+          'spring.depth': 18,
+          'claw.x': 118,
+          studBore: 10,
+        },
+      },
+      neck: neck(),
+      bridge: { name: 'Vibrato bridge', traits: { mount: 'two-stud', saddles: 'single' }, sizes: { studSpacing: 74, studDiameter: 10 } },
+      springs: { name: 'Springs and claw' },
+      guard: {
+        name: 'Pickguard',
+        sizes: {
+          'opening.neck.centre': 31,
+          'opening.neck.length': 37,
+          'opening.neck.width': 70,
+          'opening.middle.centre': 88,
+          'opening.middle.length': 19,
+          'opening.middle.width': 70,
+          'opening.bridge.centre': 143,
+          'opening.bridge.length': 37,
+          'opening.bridge.width': 70,
+        },
+      },
+      'pickup-neck': pickup('Neck humbucker', HUMBUCKER, 'guard'),
+      'pickup-middle': pickup('Middle single coil', SINGLE, 'guard'),
+      'pickup-bridge': pickup('Bridge humbucker', HUMBUCKER, 'guard'),
+      tuners: TUNERS,
+      nut: { name: 'Nut', traits: { type: 'slotted' } },
+      strings: STRINGS,
+      switch: LEVER,
+      'neck-screws': { name: 'Neck screws and plate' },
+      shielding: { name: 'Shielding', traits: { type: 'foil' } },
+      ...pots,
+    },
+  },
+  'bolt-through': {
+    label: 'Strings through the body',
+    strings: 6,
+    scale: 647.7,
+    parts: {
+      body: {
+        name: 'Body',
+        traits: { build: 'solid', top: 'flat', access: 'back' },
+        sizes: { mouthToBridge: 252, ...twoRoutes(216), 'ferrule.bore': 8 },
+      },
+      neck: neck(),
+      bridge: { name: 'Fixed bridge', traits: { mount: 'string-through', saddles: 'single' }, sizes: { screws: 4 } },
+      ferrules: { name: 'String ferrules', sizes: { count: 6 } },
+      'pickup-neck': pickup('Neck humbucker', HUMBUCKER, 'ring'),
+      'pickup-bridge': pickup('Bridge humbucker', HUMBUCKER, 'ring'),
+      'ring-neck': { name: 'Neck ring' },
+      'ring-bridge': { name: 'Bridge ring' },
+      tuners: TUNERS,
+      nut: { name: 'Nut', traits: { type: 'slotted' } },
+      strings: STRINGS,
+      switch: TOGGLE,
+      'neck-screws': { name: 'Neck screws and plate' },
+      ...pots,
+    },
+  },
+  'post-stop': {
+    label: 'Posts and stop tailpiece',
+    strings: 6,
+    scale: 628.65,
+    parts: {
+      body: {
+        name: 'Body',
+        traits: { build: 'solid', top: 'arched', access: 'back' },
+        sizes: { mouthToBridge: 252, ...twoRoutes(216), studBore: 7, 'tail.bore': 11.5, 'pocket.tilt': 3 },
+      },
+      neck: neck({ scale: 628.65, nutToHeelEnd: 446, boardLength: 454, 'head.angle': 14 }, { head: 'two-rows' }),
+      bridge: { name: 'Bridge on posts', traits: { mount: 'post', saddles: 'arched' }, sizes: { studSpacing: 74, studDiameter: 7 } },
+      tailpiece: { name: 'Stop tailpiece', traits: { type: 'stop' }, sizes: { studSpacing: 82, studDiameter: 11.5 } },
+      'pickup-neck': pickup('Neck humbucker', HUMBUCKER, 'ring'),
+      'pickup-bridge': pickup('Bridge humbucker', HUMBUCKER, 'ring'),
+      'ring-neck': { name: 'Neck ring' },
+      'ring-bridge': { name: 'Bridge ring' },
+      tuners: TUNERS,
+      nut: { name: 'Nut', traits: { type: 'slotted' } },
+      strings: STRINGS,
+      switch: TOGGLE,
+      'neck-screws': { name: 'Neck screws and plate' },
+      ...pots,
+    },
+  },
+  'semi-hollow': {
+    label: 'Semi-hollow, no back panel',
+    strings: 6,
+    scale: 628.65,
+    parts: {
+      body: {
+        name: 'Semi-hollow body',
+        traits: { build: 'semi-hollow', top: 'arched', access: 'sound-hole' },
+        sizes: { mouthToBridge: 252, ...twoRoutes(216), studBore: 7, 'tail.bore': 11.5, 'block.width': 110, 'rim.thickness': 12 },
+      },
+      neck: neck({ scale: 628.65, nutToHeelEnd: 446, boardLength: 454, 'head.angle': 14 }, { head: 'two-rows' }),
+      bridge: { name: 'Bridge on posts', traits: { mount: 'post', saddles: 'arched' }, sizes: { studSpacing: 74, studDiameter: 7 } },
+      tailpiece: { name: 'Stop tailpiece', traits: { type: 'stop' }, sizes: { studSpacing: 82, studDiameter: 11.5 } },
+      'pickup-neck': pickup('Neck humbucker', HUMBUCKER, 'ring'),
+      'pickup-bridge': pickup('Bridge humbucker', HUMBUCKER, 'ring'),
+      'ring-neck': { name: 'Neck ring' },
+      'ring-bridge': { name: 'Bridge ring' },
+      tuners: TUNERS,
+      nut: { name: 'Nut', traits: { type: 'slotted' } },
+      strings: STRINGS,
+      switch: TOGGLE,
+      'neck-screws': { name: 'Neck screws and plate' },
+      ...pots,
+    },
+  },
+  'twelve-string': {
+    label: 'Twelve strings, on posts',
+    strings: 12,
+    scale: 628.65,
+    parts: {
+      body: {
+        name: 'Body',
+        traits: { build: 'solid', top: 'flat', access: 'back' },
+        sizes: { mouthToBridge: 252, ...twoRoutes(216), studBore: 7, 'tail.bore': 11.5 },
+      },
+      neck: neck({ scale: 628.65, nutToHeelEnd: 446, boardLength: 454, 'nut.width': 48, 'tuner.pitch': 24 }, { head: 'two-rows' }),
+      bridge: {
+        name: 'Twelve-saddle bridge',
+        traits: { mount: 'post', saddles: 'arched' },
+        sizes: { studSpacing: 74, studDiameter: 7, spread: 54 },
+      },
+      tailpiece: { name: 'Stop tailpiece', traits: { type: 'stop' }, sizes: { studSpacing: 82, studDiameter: 11.5 } },
+      'pickup-neck': pickup('Neck humbucker', HUMBUCKER, 'ring'),
+      'pickup-bridge': pickup('Bridge humbucker', HUMBUCKER, 'ring'),
+      'ring-neck': { name: 'Neck ring' },
+      'ring-bridge': { name: 'Bridge ring' },
+      tuners: { name: 'Tuners', sizes: { count: 12, mass: 28 } },
+      nut: { name: 'Nut', traits: { type: 'slotted' }, sizes: { spread: 41 } },
+      strings: {
+        name: 'Twelve-string set',
+        sizes: {
+          'gauge.1': 0.254,
+          'gauge.2': 0.254,
+          'gauge.3': 0.33,
+          'gauge.4': 0.33,
+          'gauge.5': 0.229,
+          'gauge.6': 0.508,
+          'gauge.7': 0.305,
+          'gauge.8': 0.66,
+          'gauge.9': 0.457,
+          'gauge.10': 0.914,
+          'gauge.11': 0.66,
+          'gauge.12': 1.168,
+        },
+      },
+      switch: TOGGLE,
+      'neck-screws': { name: 'Neck screws and plate' },
+      ...pots,
+    },
+  },
+  'long-scale': {
+    label: 'Long scale, strings through',
+    strings: 6,
+    scale: 762,
+    parts: {
+      body: {
+        name: 'Body',
+        traits: { build: 'solid', top: 'flat', access: 'back' },
+        sizes: { mouthToBridge: 300, ...twoRoutes(262), 'ferrule.bore': 8 },
+      },
+      neck: neck({ scale: 762, nutToHeelEnd: 540, boardLength: 548, frets: 24 }),
+      bridge: { name: 'Fixed bridge', traits: { mount: 'string-through', saddles: 'single' }, sizes: { screws: 4 } },
+      ferrules: { name: 'String ferrules', sizes: { count: 6 } },
+      'pickup-neck': pickup('Neck humbucker', HUMBUCKER, 'ring'),
+      'pickup-bridge': pickup('Bridge humbucker', HUMBUCKER, 'ring'),
+      'ring-neck': { name: 'Neck ring' },
+      'ring-bridge': { name: 'Bridge ring' },
+      tuners: TUNERS,
+      nut: { name: 'Nut', traits: { type: 'slotted' } },
+      strings: {
+        name: 'Heavy string set',
+        sizes: { 'gauge.1': 0.33, 'gauge.2': 0.432, 'gauge.3': 0.66, 'gauge.4': 0.914, 'gauge.5': 1.168, 'gauge.6': 1.575, wound: 4 },
+      },
+      switch: TOGGLE,
+      'neck-screws': { name: 'Neck screws and plate' },
+      ...pots,
+    },
+  },
+} as const satisfies Record<string, StartingSet>
+
+export type StartId = keyof typeof STARTING_SETS
+export const START_IDS = Object.keys(STARTING_SETS) as StartId[]
