@@ -154,8 +154,10 @@ function bestTurn(
   // With the openings in one line a turn only takes room along; it can help across alone.
   const inLine = fits.every((f) => f.opening.y === fits[0]!.opening.y)
   if (most === 0 || fits.length < 2 || (inLine && straight.along >= straight.across)) return 0
+  const now = Math.max(straight.along, straight.across)
+  // A turn gains no more than there is.
+  if (now <= WORTH_TURNING) return 0
   const turn = lowestAt(worstAt, -most, most, 1e-5)
-  const now = worstAt(0)
   const gain = Math.max(0, now) - Math.max(0, worstAt(turn))
   return gain > WORTH_TURNING ? turn : 0
 }
