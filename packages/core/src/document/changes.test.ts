@@ -2,7 +2,21 @@ import { describe, expect, it } from 'vitest'
 import { fullBuild } from '../testing/fullBuild'
 import type { Build } from './build'
 import { applyChange, inverse, sameJson, type Change, type Json } from './change'
-import { choosePart, clearSize, dropJob, planJob, removePart, setField, setIn, setPartField, setSize, setTrait, tickStep } from './changes'
+import {
+  choosePart,
+  clearSize,
+  dropJob,
+  notHere,
+  openNotHere,
+  planJob,
+  removePart,
+  setField,
+  setIn,
+  setPartField,
+  setSize,
+  setTrait,
+  tickStep,
+} from './changes'
 import { enteredAt, nameOf, sizeAt, sizesFor, specAt, traitAt, valueAt, withJobs } from './read'
 
 const full = fullBuild()
@@ -81,5 +95,17 @@ describe('reading a build', () => {
     expect(() => specAt({ slot: 'nut', size: 'pocket.depth' })).toThrow(/nut has no size pocket\.depth/)
     expect(traitAt(full, 'body', 'wood')).toBe('hard-maple')
     expect(traitAt(full, 'tailpiece', 'type')).toBeUndefined()
+  })
+  it('opens at once every slot whose part is not in hand, but none that was said to stay', () => {
+    const build = structuredClone(fullBuild())
+    build.parts.guard!.state = 'planned'
+    build.parts.tuners!.state = 'ordered'
+    build.parts.nut!.state = 'planned'
+    build.slots = { nut: 'fixed', body: 'preferred' }
+    expect(notHere(build).toSorted()).toEqual(['guard', 'tuners'])
+    const after = applyChange(build, openNotHere(build))
+    expect(after.slots).toEqual({ nut: 'fixed', body: 'preferred', guard: 'open', tuners: 'open' })
+    expect(notHere(after)).toEqual([])
+    expect(applyChange(after, inverse(openNotHere(build)))).toEqual(build)
   })
 })

@@ -92,6 +92,20 @@ export function setIn(
   return { label, edits: to === undefined ? [] : [edit(build, [field], { [key]: to })] }
 }
 
+/** Slots whose part is not in hand and was never said to stay: what choosing may look for. */
+export const notHere = (build: Build): Slot[] =>
+  (Object.keys(build.parts) as Slot[]).filter((slot) => build.parts[slot]!.state !== 'in hand' && build.slots?.[slot] === undefined)
+
+/** Opens all of those at once. */
+export function openNotHere(build: Build): Change {
+  const slots = notHere(build)
+  const to = { ...build.slots, ...Object.fromEntries(slots.map((slot) => [slot, 'open'])) }
+  return {
+    label: `Open to choose: ${slots.map((s) => slotSpec(s).label.toLowerCase()).join(', ')}`,
+    edits: [edit(build, ['slots'], asJson(to))],
+  }
+}
+
 /** Sets one field by its path; for settings that need no words of their own. */
 export function setField(build: Build, path: string[], to: Json | undefined, label: string): Change {
   return { label, edits: [edit(build, path, to)] }

@@ -342,3 +342,16 @@ describe('the stash', () => {
     await waitFor(() => expect(screen.getByText('Nothing by that name.')).toBeTruthy())
   })
 })
+
+describe('what choosing may change', () => {
+  it('opens with one act every slot whose part is not in hand', async () => {
+    const b = structuredClone(fullBuild())
+    b.parts.guard!.state = 'planned'
+    b.parts.tuners!.state = 'ordered'
+    layOut(b)
+    show(<PartsStation />, 'parts?tab=choose')
+    await userEvent.click(screen.getByRole('button', { name: 'Open the 2 slots whose parts are not in hand' }))
+    await waitFor(() => expect(server.build.slots).toEqual({ guard: 'open', tuners: 'open' }))
+    expect(screen.queryByRole('button', { name: /not in hand$/ })).toBeNull()
+  })
+})
