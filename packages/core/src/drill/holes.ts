@@ -1,4 +1,5 @@
 import type { Build } from '../document/build'
+import { answersSizes } from '../document/read'
 import type { Drawing } from '../drawing/drawing'
 import { type DrawnCard, type HoleCard } from './holeCard'
 import { type Finder } from './pilotCard'
@@ -12,7 +13,20 @@ import { potHoles } from './potHoles'
 /** In the order holes are drilled: references and bridge, through holes, then small screws. */
 const FINDERS: readonly Finder[] = [studBores, bridgeScrews, stringHoles, neckScrewClearance, neckScrewHoles, potHoles, tunerScrews]
 
-const drawnCards = (build: Build): DrawnCard[] => (build.parts.body || build.parts.neck ? FINDERS.flatMap((find) => find(build)) : [])
+/**
+ * The build without its guesses: a hole cannot be taken back, so that a size nobody has read or been told is missing here, and its card says
+ * so. Read through, so that whoever watches the build sees what is really read.
+ */
+const withoutGuesses = (build: Build): Build =>
+  answersSizes(new Proxy(build, {}), (slot, size) => {
+    const entered = build.parts[slot]?.sizes[size]
+    return entered?.known === 'assumed' ? undefined : entered
+  })
+
+const drawnCards = (build: Build): DrawnCard[] => {
+  const told = withoutGuesses(build)
+  return build.parts.body || build.parts.neck ? FINDERS.flatMap((find) => find(told)) : []
+}
 
 /** Every hole card of a build, in drilling order. */
 export const holeCards = (build: Build): HoleCard[] => drawnCards(build).map(({ draw: _, ...card }) => card)
