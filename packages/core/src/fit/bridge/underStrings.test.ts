@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../../document/build'
+import type { Part } from '../../parts/part'
+import type { Slot } from '../../parts/slots'
+import { aPart } from '../../testing/bench'
+import { changed, fullBuild, without } from '../../testing/fullBuild'
+import { checkIn, judgeRows } from '../../testing/rows'
+
+/** Limits [practice], sums [physics]; each with the sum by hand. */
+
+const withParts = (parts: Partial<Record<Slot, Part>>, build = fullBuild()): Build => ({ ...build, parts: { ...build.parts, ...parts } })
+const ring = (neckSide: number, bridgeSide: number): Part =>
+  aPart('ring-bridge', { length: 37, width: 70, radius: 2, 'height.neckSide': neckSide, 'height.bridgeSide': bridgeSide }, { foot: 'flat' })
+
+describe('what stands up under the strings', () => {
+  // Body to crown at fret 22, 465.9 mm from the nut: 25.4 - 15.9 + 1.1 = 10.6; saddles at 10.6 + 2 x 1.59 - 0.5 = 13.28, 647.7 mm from it.
+  // Under the neck ring's edges, 493 -+ 18.5 mm: 10.6 + 2.68 x 8.6/181.8 = 10.73 and 10.6 + 2.68 x 45.6/181.8 = 11.27.
+  // Under the bridge ring's edges, 605 -+ 18.5 mm: 12.38 and 12.92. A ring wants 1 mm of air.
+  const rows = (place: 'neck' | 'bridge', side: 'neck' | 'bridge', under: number) =>
+    judgeRows(
+      [
+        { what: 'a millimetre and a tenth of air', height: under - 1.1, verdict: 'snug' as const },
+        { what: '0.7 mm of air', height: under - 0.7, verdict: 'tight' as const },
+        { what: '0.3 mm into them', height: under + 0.3, verdict: 'wont-go' as const },
+      ].map(({ what, height, verdict }) => ({
+        what,
+        joint: 'bridge-height',
+        check: `ring-${place}-${side}`,
+        verdict,
+        sizes: { [`ring-${place}/height.${side}Side`]: height, [`pickup-${place}/above`]: 0.5 },
+      })),
+      () => withParts({ [`ring-${place}`]: { ...ring(4, 4), name: `ring-${place}` } }),
+    )
+  rows('neck', 'neck', 10.73)
+  rows('neck', 'bridge', 11.27)
+  rows('bridge', 'neck', 12.38)
+  rows('bridge', 'bridge', 12.92)
+  it('a cover is measured from what it hangs on: guard, ring or body', () => {
+    // At 605 mm the held string stands 12.65 over the body; the cover 3 mm over its mount.
+    const air = (b: Build) => checkIn(changed(b, { 'pickup-bridge/above': 3 }), 'bridge-height', 'cover-bridge').shown![0]!.mean
+    expect(air(fullBuild())).toBeCloseTo(12.65 - 3 - 2.5, 1)
+    expect(air(withParts({ 'ring-bridge': ring(6, 8) }))).toBeCloseTo(12.65 - 3 - 7, 1)
+    expect(air(without(fullBuild(), 'guard'))).toBeCloseTo(12.65 - 3, 1)
+  })
+  judgeRows([
+    // At 550 mm the held string stands 11.84: 11.84 - 2.5 - 8.5 = 0.8.
+    { what: '0.8 mm under them', joint: 'bridge-height', check: 'cover-middle', verdict: 'tight', sizes: { 'pickup-middle/above': 8.5 } },
+  ])
+  it('a lower ring is offered before wood is cut, and brings the pickup down by as much', () => {
+    const high = changed(withParts({ 'ring-bridge': ring(8, 8) }), { 'pickup-bridge/above': 4 })
+    // 12.66 - 8 - 4 = 0.66 of air where 1.6 is wanted.
+    const c = checkIn(high, 'bridge-height', 'cover-bridge')
+    expect(c.cures.map((x) => x.id)).toEqual(['lower-ring-bridge', 'lower-cover-bridge'])
+    expect(c.cures[0]!.job).toMatch(/0\.9 mm lower/)
+  })
+})
+
+describe('each side of the strings has its own target', () => {
+  // Low: 1.25 treble, 1.5 bass: saddles at 10.6 + 2.5 - 0.5 = 12.6 and 13.1. Ordinary: 13.28 both.
+  const at = (low: number, high: number, school: 'low' | 'ordinary') => {
+    const b = changed(fullBuild(), { 'bridge/height.min': low, 'bridge/height.max': high })
+    const set = { ...b, setup: { ...b.setup, school } }
+    return [checkIn(set, 'bridge-height', 'low-stop'), checkIn(set, 'bridge-height', 'high-stop')].map((c) => c.clearance[0]!.mean)
+  }
+  it('the lowest stop is held against the treble, the highest against the bass', () => {
+    expect(at(10, 15, 'low')).toEqual([expect.closeTo(2.6, 2), expect.closeTo(1.9, 2)])
+    expect(at(10, 15, 'ordinary')).toEqual([expect.closeTo(3.28, 2), expect.closeTo(1.72, 2)])
+  })
+})

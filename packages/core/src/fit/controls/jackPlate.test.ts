@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../../document/build'
+import type { Part } from '../../parts/part'
+import type { Slot } from '../../parts/slots'
+import { JACK_PLATE } from '../../testing/anyBuild'
+import { jointIn } from '../../testing/bench'
+import { changed, fullBuild } from '../../testing/fullBuild'
+import { judgeRows } from '../../testing/rows'
+
+/** Limits [practice], sums [physics]; each with the sum by hand. */
+
+const withParts = (parts: Partial<Record<Slot, Part>>, build = fullBuild()): Build => ({ ...build, parts: { ...build.parts, ...parts } })
+
+describe('a jack over a wide bore', () => {
+  // Bore 24, plate 40 x 32 with screws 34 apart, hole 9.7, 1.5 thick; jack 9.5, 21 wide, 8 mm of thread, nut 2.2, washer 0.6.
+  const plated = () =>
+    changed(
+      withParts({ 'jack-plate': JACK_PLATE }),
+      { 'body/jack.bore': 24, 'jack/nut.thickness': 2.2, 'jack/washer.thickness': 0.6 },
+      { 'body/rim': 'straight' },
+    )
+  it('falls through without a plate, and is held by one', () => {
+    expect(jointIn(changed(fullBuild(), { 'body/jack.bore': 24 }), 'jack').verdict).toBe('wont-go')
+    expect(jointIn(plated(), 'jack').verdict).toBe('snug')
+  })
+  judgeRows(
+    [
+      // 9.3 - 9.5 = -0.2; 10.8 - 9.5 = 1.3, over 1.
+      { what: 'hole 0.2 too small', joint: 'jack-plate', check: 'hole', verdict: 'tight', sizes: { 'jack-plate/hole': 9.3 } },
+      { what: 'hole 1.3 too wide', joint: 'jack-plate', check: 'hole', verdict: 'wont-go', sizes: { 'jack-plate/hole': 10.8 } },
+      // 8 - 1.5 - 0.6 - 2.2 = 3.7: one nut of 2.2 behind, and with 1 mm of thread kept no washer more.
+      { what: '3.7 mm out', joint: 'jack-plate', check: 'thread', verdict: 'snug', says: /3\.7 mm out of its nut/ },
+      // 4 - 4.3 = -0.3: the washer's 0.6 is more than that.
+      {
+        what: '0.3 too short',
+        joint: 'jack-plate',
+        check: 'thread',
+        verdict: 'tight',
+        sizes: { 'jack/thread.length': 4 },
+        job: /Leave the washer off/,
+      },
+      // (32 - 30.6)/2 = 0.7, and 1 is wanted.
+      { what: '0.7 over the edge', joint: 'jack-plate', check: 'covers', verdict: 'wont-go', sizes: { 'body/jack.bore': 30.6 } },
+      // (34 - 27)/2 - 1.5 = 2, and 3 is wanted.
+      { what: '2 mm of wood', joint: 'jack-plate', check: 'screws', verdict: 'tight', sizes: { 'body/jack.bore': 27 } },
+      // 24 - 25 = -1; turned the narrow way 24 - 20 = 4.
+      { what: 'wider than the bore', joint: 'jack-plate', check: 'entry', verdict: 'tight', sizes: { 'jack/width': 25 } },
+      {
+        what: 'turned in',
+        joint: 'jack-plate',
+        check: 'entry',
+        verdict: 'snug',
+        sizes: { 'jack/width': 25, 'jack/narrow': 20 },
+        says: /turned the narrow way/,
+      },
+      // 24 - 24.1 = -0.1.
+      { what: 'cup 0.1 too wide', joint: 'jack-plate', check: 'cup', verdict: 'tight', sizes: { 'jack-plate/cup.diameter': 24.1 } },
+      { what: 'flat on a curve', joint: 'jack-plate', check: 'curve', verdict: 'tight', traits: { 'body/rim': 'curved' } },
+      {
+        what: 'curved on a curve',
+        joint: 'jack-plate',
+        check: 'curve',
+        verdict: 'snug',
+        traits: { 'body/rim': 'curved', 'jack-plate/curve': 'curved' },
+      },
+    ],
+    plated,
+  )
+})

@@ -1,0 +1,53 @@
+import { describe } from 'vitest'
+import { changed, fullBuild, without } from '../../testing/fullBuild'
+import { judgeRows } from '../../testing/rows'
+
+/** Limits [practice], sums [physics]; each with the sum by hand. */
+
+describe('height screws of a hung pickup over their whole travel', () => {
+  const hung = () =>
+    changed(without(fullBuild(), 'guard', 'shielding'), { 'body/pot.hole': 9.6, 'body/control.top': 3 }, { 'pickup-neck/mount': 'body' })
+  // Run right down: 44.2 - 18 of spring room - 17 - 6 = 3.2 under the tip; 2.5 must stay. Twice as long: 44.2 - 18 - 17 - 14 = -4.8.
+  judgeRows(
+    [
+      {
+        what: '3.2 mm under the tip',
+        joint: 'room-neck',
+        check: 'tip',
+        verdict: 'snug',
+        sizes: { 'pickup-neck/screw.length': 6, 'pickup-neck/depth': 17 },
+      },
+      {
+        what: '1.7 mm under the tip',
+        joint: 'room-neck',
+        check: 'tip',
+        verdict: 'tight',
+        sizes: { 'pickup-neck/screw.length': 7.5, 'pickup-neck/depth': 17 },
+      },
+      {
+        what: 'into the spring room',
+        joint: 'room-neck',
+        check: 'tip',
+        verdict: 'wont-go',
+        sizes: { 'pickup-neck/screw.length': 14, 'pickup-neck/depth': 17 },
+        says: /come through into the spring room by 4\.8 mm/,
+      },
+    ],
+    hung,
+  )
+  for (const place of ['middle', 'bridge'] as const)
+    // A fixed bridge has no spring room: 44.2 - 17 - 26 = 1.2.
+    judgeRows(
+      [
+        {
+          what: '1.2 mm under the tip',
+          joint: `room-${place}`,
+          check: 'tip',
+          verdict: 'tight',
+          sizes: { [`pickup-${place}/screw.length`]: 26, [`pickup-${place}/depth`]: 17 },
+          traits: { [`pickup-${place}/mount`]: 'body', 'bridge/mount': 'screws' },
+        },
+      ],
+      hung,
+    )
+})
