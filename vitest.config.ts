@@ -5,6 +5,8 @@ import { fileURLToPath } from 'node:url'
 const template = fileURLToPath(new URL('apps/server/src/testing/template.ts', import.meta.url))
 const seed = fileURLToPath(new URL('scripts/seed.mjs', import.meta.url))
 
+const QUICK_WASM = ['--liftoff-only']
+
 const node = (name: string, root: string, ...setup: string[]) => ({
   test: {
     name,
@@ -30,7 +32,8 @@ export default defineConfig({
       node('contract', 'packages/contract', 'reflect-metadata'),
       node('demo', 'demo'),
       {
-        test: { ...node('server', 'apps/server', 'reflect-metadata').test, globalSetup: [template] },
+        // The database's program is run a few times by each process: quick to compile matters more than quick to run.
+        test: { ...node('server', 'apps/server', 'reflect-metadata').test, globalSetup: [template], execArgv: QUICK_WASM },
       },
       {
         plugins: [react()],
@@ -38,6 +41,8 @@ export default defineConfig({
           name: 'web',
           root: 'apps/web',
           environment: 'jsdom',
+          // Each file has a world of its own, made far sooner than a process of its own.
+          pool: 'vmThreads',
           testTimeout: 120_000,
           hookTimeout: 120_000,
           setupFiles: [seed],

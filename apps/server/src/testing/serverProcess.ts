@@ -22,7 +22,8 @@ export async function emptyFolder(at: string): Promise<string> {
 
 /** A server process on a data folder and a free port, without waiting for anything. */
 export function launch(folder: string, env: Record<string, string> = {}): ChildProcess {
-  const child = spawn(process.execPath, ['dist/main.js'], {
+  // These live for seconds: the database's program is compiled for a quick start, not for a long life.
+  const child = spawn(process.execPath, ['--liftoff-only', 'dist/main.js'], {
     cwd: server,
     env: { ...process.env, SNUG_DATA: folder, SNUG_PORT: '0', ...env },
   })
