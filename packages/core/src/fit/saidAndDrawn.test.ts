@@ -31,7 +31,8 @@ function dimensionsAreSizes(build: Build, joint: JudgedJoint, drawing: Drawing):
   const known = [...sizes, ...figuresOf(joint)]
   const told = numbersIn(drawing)
   for (const { text } of told) {
-    const is = (x: number) => Math.abs(Math.abs(x) - Math.abs(Number(text))) <= lastDigit(text)
+    const [said, within] = [Math.abs(Number(text)), lastDigit(text)]
+    const is = (x: number) => Math.abs(Math.abs(x) - said) <= within
     expect(known.some(is) || sizes.some((a) => sizes.some((b) => is(a - b))), `${joint.id}: ${text}`).toBe(true)
   }
   return told.length

@@ -84,10 +84,15 @@ function demands(fits: readonly OpeningFit[], turn: number): { along: Demand[]; 
 
 const clamp = (v: number, { from, to }: Stretch) => Math.min(to, Math.max(from, v))
 /** Shifts at which no demand lacks more than `level`; empty (from above to) when there is none. */
-const within = (list: readonly Demand[], level: number): Stretch => ({
-  from: Math.max(...list.map((d) => d.wants - d.play)) - level,
-  to: Math.min(...list.map((d) => d.wants + d.play)) + level,
-})
+function within(list: readonly Demand[], level: number): Stretch {
+  let from = -Infinity
+  let to = Infinity
+  for (const { wants, play } of list) {
+    from = Math.max(from, wants - play)
+    to = Math.min(to, wants + play)
+  }
+  return { from: from - level, to: to + level }
+}
 
 /** Least possible lack along one axis: half of how far the extreme demands overlap the wrong way, or what a stop leaves. [physics] */
 function leastLack(list: readonly Demand[], room: Stretch): number {

@@ -101,18 +101,21 @@ function buildsWith(edit: fc.Arbitrary<Edit>, lastOption: number, most: number):
       film: fc.constantFrom(false, true),
     })
     .map(({ make, sizes, traits, doubt, film }) => {
-      let build = made()[make]!
-      const { sizeNames, traitNames } = namesOf(build)
+      const like = made()[make]!
+      const { sizeNames, traitNames } = namesOf(like)
+      const build = copied(like)
       for (const [at, option] of traits) {
         const [slot, trait] = traitNames[at % traitNames.length]!
-        const options = KINDS[slotSpec(slot).kind].traits[trait]!.options
-        const chosen = options[option]?.[0]
-        build = chosen ? withTrait(build, slot, trait, chosen) : untold(build, 'traits', slot, trait)
+        const told = build.parts[slot]!.traits
+        const chosen = KINDS[slotSpec(slot).kind].traits[trait]!.options[option]?.[0]
+        if (chosen) told[trait] = chosen
+        else delete told[trait]
       }
       for (const [at, edit] of sizes) {
         const [slot, size] = sizeNames[at % sizeNames.length]!
-        const now = build.parts[slot]!.sizes[size]
-        if (edit === 'missing') build = untold(build, 'sizes', slot, size)
+        const known = build.parts[slot]!.sizes
+        const now = known[size]
+        if (edit === 'missing') delete known[size]
         else if (edit === 'assumed' ? now : true) {
           const { low, high } = bandOf(specAt({ slot, size }))
           const value =
@@ -121,22 +124,17 @@ function buildsWith(edit: fc.Arbitrary<Edit>, lastOption: number, most: number):
               : 'near' in edit
                 ? (now?.value ?? (low + high) / 2) + edit.near
                 : low + edit.share * (high - low)
-          build = withSize(build, slot, size, {
-            value: Math.min(high, Math.max(low, value)),
-            doubt,
-            known: edit === 'assumed' ? 'assumed' : 'calipers',
-          })
+          known[size] = { value: Math.min(high, Math.max(low, value)), doubt, known: edit === 'assumed' ? 'assumed' : 'calipers' }
         }
       }
       return { ...build, finish: { ...build.finish, maskPocket: film } }
     })
 }
 
-const withSize = (build: Build, slot: Slot, name: string, size: Part['sizes'][string]): Build => ({
+/** A build whose sizes and traits may be changed in place, without changing those of the other. */
+const copied = (build: Build): Build => ({
   ...build,
-  parts: { ...build.parts, [slot]: { ...build.parts[slot]!, sizes: { ...build.parts[slot]!.sizes, [name]: size } } },
-})
-const withTrait = (build: Build, slot: Slot, name: string, told: string): Build => ({
-  ...build,
-  parts: { ...build.parts, [slot]: { ...build.parts[slot]!, traits: { ...build.parts[slot]!.traits, [name]: told } } },
+  parts: Object.fromEntries(
+    Object.entries(build.parts).map(([slot, part]) => [slot, { ...part, sizes: { ...part.sizes }, traits: { ...part.traits } }]),
+  ),
 })
