@@ -18,6 +18,7 @@ const LAYERS = {
     'document',
     'log',
     'instrument',
+    'portrait',
     'judge',
     'plan',
     'finish',

@@ -22,7 +22,7 @@ export function chromium() {
   }
   apt('update', '-qq')
   // Older releases have only the whole browser.
-  apt('install', '-y', '-qq', 'chromium-headless-shell') || apt('install', '-y', '-qq', 'chromium')
+  if (!apt('install', '-y', '-qq', 'chromium-headless-shell')) apt('install', '-y', '-qq', 'chromium')
   const now = found()
   if (!now)
     throw new Error('No Chromium was found and none could be installed. Install the package "chromium" or set CHROMIUM to its path.')

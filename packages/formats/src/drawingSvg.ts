@@ -15,6 +15,7 @@ const FILL: Partial<Record<Role, string>> = {
   doubt: 'url(#doubt)',
   bit: '#dedbd4',
   tape: '#b9b0dd',
+  tool: '#e4e0f2',
 }
 const escape = (s: string) => s.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;')
 const n = (x: number) => x.toFixed(3).replace(/\.?0+$/, '')

@@ -20,6 +20,7 @@ export type Role =
   | 'doubt'
   | 'bit'
   | 'tape'
+  | 'tool'
   | 'hot'
   | 'ground'
   | 'coil'

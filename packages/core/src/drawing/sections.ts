@@ -1,6 +1,7 @@
-import { boxAround, rectangle } from '../geometry/box'
+import { rectangle } from '../geometry/box'
 import { pt, type Point } from '../geometry/point'
 import { printMm } from '../quantity/length'
+import { boundsOf } from './bounds'
 import type { Drawing, Mark, Role } from './drawing'
 
 /** Sections and plans that several joints share, each from the joint's own sizes, one unit a millimetre. */
@@ -9,16 +10,7 @@ type Numbers = Drawing['numbers']
 
 /** Everything round the marks, with a margin. */
 export function framed(title: string, note: string, marks: Mark[], numbers: Numbers, margin = 0.1): Drawing {
-  const points = marks.flatMap((m): Point[] =>
-    m.mark === 'area' || m.mark === 'line'
-      ? m.points
-      : m.mark === 'dimension'
-        ? [m.from, m.to]
-        : m.mark === 'circle'
-          ? [pt(m.at.x - m.r, m.at.y - m.r), pt(m.at.x + m.r, m.at.y + m.r)]
-          : [m.at],
-  )
-  const box = boxAround(points)
+  const box = boundsOf(marks)
   const grow = margin * Math.max(box.width, box.height) + 0.5
   return {
     title,

@@ -1,14 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { newBuild, type Build } from '../document/build'
+import { newBuild } from '../document/build'
 import type { Mark } from '../drawing/drawing'
 import { boxAround } from '../geometry/box'
 import type { Point } from '../geometry/point'
-import { SLOT_NAMES } from '../parts/slots'
 import { changed, fullBuild, without } from '../testing/fullBuild'
 import { controlPlace } from './controlPlace'
 import { datums } from './datums'
 import { frontView } from './longView'
-import { partDrawing } from './partDrawing'
 import { sideProfile } from './sideView'
 import { stringAcross, stringLines } from './strings'
 import { tunerPosts } from './tuners'
@@ -106,34 +104,5 @@ describe('controls', () => {
     expect(controlPlace(fullBuild(), 'volume')).toEqual({ x: 462 + 192, y: -70 })
     const bare = changed(without(fullBuild(), 'guard'), { 'body/volume.x': 260, 'body/volume.y': -80 })
     expect(controlPlace(bare, 'volume')).toEqual({ x: 386 + 260, y: -80 })
-  })
-})
-
-describe('part drawings', () => {
-  it.each(SLOT_NAMES.map((s) => [s] as const))('%s: drawn from its own sizes, or says what to do', (slot) => {
-    const d = partDrawing(fullBuild(), slot)
-    expect(d.marks.length).toBeGreaterThan(0)
-    expect(finite(d.marks)).toBe(true)
-    expect(d.bounds.width).toBeGreaterThan(0)
-    const part = fullBuild().parts[slot]
-    if (part) expect(d.numbers).toHaveLength(Object.keys(part.sizes).length)
-    else expect(d.marks[0]).toMatchObject({ mark: 'label', text: 'Empty slot' })
-  })
-  it('a part that has no lengths says its value; one that lacks them says that', () => {
-    const says = (b: Build, slot: 'capacitor' | 'nut') => (partDrawing(b, slot).marks[0] as { text: string }).text
-    const build = fullBuild()
-    build.parts.capacitor = {
-      kind: 'capacitor',
-      name: '22 n film',
-      state: 'in hand',
-      sizes: { capacitance: { value: 22e-9, doubt: 1e-9, known: 'listed' } },
-      traits: {},
-    }
-    expect(says(build, 'capacitor')).toBe('Capacitance 22 nF')
-    build.parts.capacitor.sizes = {}
-    expect(says(build, 'capacitor')).toBe('Nothing entered yet')
-    build.parts.nut = { ...build.parts.nut!, sizes: {} }
-    expect(says(build, 'nut')).toBe('No lengths entered yet')
-    expect(partDrawing(build, 'nut').note).toBeUndefined()
   })
 })

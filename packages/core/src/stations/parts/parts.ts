@@ -1,5 +1,5 @@
 import { chosenParts } from '../../document/read'
-import { partDrawing } from '../../instrument/partDrawing'
+import { partDrawing } from '../../portrait/partDrawing'
 import { openSlots } from '../../parts/open'
 import type { Order } from '../../parts/order'
 import { slotSpec, type Slot } from '../../parts/slots'

@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { partDrawing } from '../../instrument/partDrawing'
+import { partDrawing } from '../../portrait/partDrawing'
 import { printValue } from '../../parts/check'
 import { KINDS, type KindName } from '../../parts/kinds/index'
 import { acceptance, type Order } from '../../parts/order'

@@ -1,0 +1,2 @@
+export { HOLD_WORDS, partDrawing, sizeDrawing } from './partDrawing'
+export type { Hold } from './sketch'

@@ -1,0 +1,169 @@
+import type { Build } from '../document/build'
+import { enteredAt, specAt, type SizeRef } from '../document/read'
+import type { Drawing, Mark } from '../drawing/drawing'
+import { boundsOf } from '../drawing/bounds'
+import type { Box } from '../geometry/box'
+import { pt, type Point } from '../geometry/point'
+import { printValue } from '../parts/check'
+import { bandOf } from '../parts/kind'
+import { KINDS } from '../parts/kinds/index'
+import type { Part } from '../parts/part'
+import { slotSpec, type Slot } from '../parts/slots'
+import { printMm } from '../quantity/length'
+import { jaws } from './jaws'
+import { sketchOf } from './sketches'
+import type { Hold, Place, Sketch, View } from './sketch'
+
+/** Room between two views of a part, as a share of the larger. */
+const APART = 0.16
+
+const moved = (m: Mark, by: Point): Mark => {
+  const at = (p: Point) => pt(p.x + by.x, p.y + by.y)
+  switch (m.mark) {
+    case 'area':
+    case 'line':
+      return { ...m, points: m.points.map(at) }
+    case 'dimension':
+      return { ...m, from: at(m.from), to: at(m.to) }
+    default:
+      return { ...m, at: at(m.at) }
+  }
+}
+
+const numbersOf = (part: Part): Drawing['numbers'] =>
+  Object.entries(part.sizes).map(([key, s]) => ({
+    label: KINDS[part.kind].sizes[key]?.label ?? key,
+    value: printValue(s.value, KINDS[part.kind].sizes[key]?.unit ?? 'mm'),
+  }))
+
+/** Does anything of it rest on usual values? */
+const guessed = (part: Part): boolean =>
+  Object.entries(KINDS[part.kind].sizes).some(
+    ([key, spec]) => spec.unit === 'mm' && !spec.optional && (part.sizes[key]?.known ?? 'assumed') === 'assumed',
+  )
+
+/** The part in hand as it looks from its sizes, its sides under one another; what nobody has measured is dotted. */
+export function partDrawing(build: Build, slot: Slot): Drawing {
+  const part = build.parts[slot]
+  if (!part)
+    return {
+      title: slotSpec(slot).label,
+      marks: [{ mark: 'label', at: pt(0, 0), text: 'Empty slot', anchor: 'middle' }],
+      bounds: { x: -40, y: -12, width: 80, height: 24 },
+      numbers: [],
+    }
+  const sketch = sketchOf(build, slot)
+  const [main, ...rest] = sketch.views.map((view) => ({ view, box: boundsOf(view.marks) })).filter(({ view }) => view.marks.length > 0)
+  const marks = main ? [...main.view.marks, ...dimensions(sketch, main.view)] : []
+  let box = boundsOf(marks)
+  // A long part has its other sides under it, a tall one beside it.
+  const under = box.width > 1.5 * box.height
+  for (const { view, box: b } of rest.filter(({ box: r }) => r.width <= 1.2 * box.width && r.height <= 1.2 * box.height)) {
+    const gap = APART * Math.max(box.height, b.height)
+    const by = under
+      ? pt(box.x + (box.width - b.width) / 2 - b.x, box.y + box.height + gap - b.y)
+      : pt(box.x + box.width + gap - b.x, box.y + (box.height - b.height) / 2 - b.y)
+    const placed = [...view.marks, ...dimensions(sketch, view)].map((m) => moved(m, by))
+    marks.push(...placed)
+    box = boundsOf(marks)
+  }
+  const electric = Object.entries(part.sizes).flatMap(([key, s]) => {
+    const spec = KINDS[part.kind].sizes[key]
+    return spec && /^(ohm|farad|henry)$/.test(spec.unit) ? [`${spec.label} ${printValue(s.value, spec.unit)}`] : []
+  })
+  if (electric.length) marks.push({ mark: 'label', at: pt(box.x, box.y - 0.06 * box.height), text: electric.join(', ') })
+  return {
+    title: part.name,
+    note: guessed(part) ? 'from its sizes; dotted where they are not known' : 'true proportion, from its own sizes',
+    marks,
+    bounds: grown(boundsOf(marks), 0.06),
+    numbers: numbersOf(part),
+  }
+}
+
+/** Dimensions of a view: its two or three longest known sizes that do not run over one another. */
+function dimensions(sketch: Sketch, view: View): Mark[] {
+  const shown: { from: Point; to: Point }[] = []
+  const places = [...sketch.places]
+    .filter(([size, p]) => p.view === view.id && p.hold !== 'gauge' && p.times === 1 && sketch.known(size) && lengthOf(p) > 0)
+    .toSorted(([, a], [, b]) => lengthOf(b) - lengthOf(a))
+  const marks: Mark[] = []
+  const box = boundsOf(view.marks)
+  for (const [size, p] of places) {
+    if (lengthOf(p) < 0.12 * Math.max(box.width, box.height) || shown.some((s) => crowded(s, p, box))) continue
+    shown.push(p)
+    marks.push({ mark: 'dimension', from: p.from, to: p.to, text: printMm(Math.abs(sketch.v(size)), lengthOf(p) > 100 ? 1 : 2) })
+    if (shown.length === 4) break
+  }
+  return marks
+}
+
+const lengthOf = (p: Place) => Math.hypot(p.to.x - p.from.x, p.to.y - p.from.y)
+const middle = (p: { from: Point; to: Point }) => pt((p.from.x + p.to.x) / 2, (p.from.y + p.to.y) / 2)
+/** Two dimensions whose figures would stand on one another. */
+const crowded = (a: { from: Point; to: Point }, b: { from: Point; to: Point }, box: Box): boolean => {
+  const [m, n] = [middle(a), middle(b)]
+  return Math.abs(m.x - n.x) < 0.2 * box.width && Math.abs(m.y - n.y) < 0.2 * Math.max(box.height, 0.3 * box.width)
+}
+const grown = (b: Box, share: number): Box => {
+  const by = share * Math.max(b.width, b.height) + 1
+  return { x: b.x - by, y: b.y - by, width: b.width + 2 * by, height: b.height + 2 * by }
+}
+
+/** How each hold is said to the hand. */
+export const HOLD_WORDS: Readonly<Record<Hold, string>> = {
+  outside: 'Outside jaws over it',
+  inside: 'Inside jaws in it',
+  depth: 'Depth rod: the end of the beam on the edge, the rod down to the floor',
+  rule: 'Rule laid along it',
+  gauge: 'Gauge or feeler held to it',
+}
+
+/** What a size is so far: "9.82 mm", or a question. */
+function soFar(build: Build, ref: SizeRef): string {
+  const now = enteredAt(build, ref)
+  return now && now.known !== 'assumed' ? printValue(now.value, specAt(ref).unit) : '?'
+}
+/** What such parts are found with, for a size that nobody has said. */
+function found(build: Build, ref: SizeRef): string {
+  const spec = specAt(ref)
+  const { low, high } = bandOf(spec)
+  return soFar(build, ref) === '?' ? ` · ${printMm(low)} to ${printMm(high)} mm are found` : ''
+}
+
+/**
+ * Where one size is taken: the part from the side it is taken at, with what is held to it.
+ * @returns the part as it is, for what is counted, weighed or read with a meter
+ */
+export function sizeDrawing(build: Build, ref: SizeRef): Drawing {
+  const part = build.parts[ref.slot]
+  const sketch = sketchOf(build, ref.slot, ref.size)
+  const place = sketch.places.get(ref.size)
+  const view = place && sketch.views.find((v) => v.id === place.view)
+  if (!part || !place || !view) return partDrawing(build, ref.slot)
+  const whole = boundsOf([...view.marks, { mark: 'dimension', from: place.from, to: place.to, text: '' }])
+  const window = lookAt(whole, place)
+  const reach = 0.16 * Math.min(window.width, window.height * 1.6)
+  const tool = jaws(place, reach)
+  const text = soFar(build, ref)
+  return {
+    title: `${slotSpec(ref.slot).label}, ${view.title}`,
+    note: HOLD_WORDS[place.hold].toLowerCase() + found(build, ref),
+    marks: [
+      ...view.marks,
+      ...tool,
+      ...(place.hold === 'gauge' ? [] : [{ mark: 'dimension', from: place.from, to: place.to, text, emphasis: true } as Mark]),
+    ],
+    bounds: window,
+    numbers: [{ label: specAt(ref).label, value: text }, ...numbersOf(part)],
+  }
+}
+
+/** The whole view, or of a small size as much of it as shows where it is. */
+function lookAt(whole: Box, place: Place): Box {
+  const all = grown(whole, 0.2)
+  const seen = Math.max(5 * lengthOf(place), 0.08 * Math.max(whole.width, whole.height))
+  if (seen >= 0.75 * Math.max(all.width, all.height)) return all
+  const m = middle(place)
+  return { x: m.x - seen / 2, y: m.y - seen * 0.3, width: seen, height: seen * 0.6 }
+}

@@ -1,0 +1,167 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../document/build'
+import { specAt } from '../document/read'
+import type { Mark } from '../drawing/drawing'
+import { boundsOf } from '../drawing/bounds'
+import { KINDS } from '../parts/kinds/index'
+import { SLOT_NAMES, slotSpec, type Slot } from '../parts/slots'
+import { anyBuild } from '../testing/anyBuild'
+import { fullBuild } from '../testing/fullBuild'
+import { holds } from '../testing/holds'
+import { partDrawing, sizeDrawing } from './partDrawing'
+import { sketchOf } from './sketches'
+
+const finite = (marks: readonly Mark[]) => Object.values(boundsOf(marks)).every(Number.isFinite)
+const lengths = (slot: Slot) => Object.entries(KINDS[slotSpec(slot).kind].sizes).flatMap(([key, s]) => (s.unit === 'mm' ? [key] : []))
+const bare = (slot: Slot): Build => {
+  const b = structuredClone(fullBuild())
+  b.parts[slot] = { kind: slotSpec(slot).kind, name: 'a part', state: 'in hand', sizes: {}, traits: {} }
+  return b
+}
+/** Of a set of more strings than the build has nobody asks. */
+const asked = (build: Build, size: string) => Number(/\.(\d+)$/.exec(size)?.[1] ?? 0) <= build.strings
+
+describe('where each size is taken', () => {
+  it.each(SLOT_NAMES.map((s) => [s] as const))('%s: every length has its place, whether anything of the part is known or not', (slot) => {
+    for (const build of [fullBuild(), bare(slot)])
+      for (const size of lengths(slot)) if (asked(build, size)) expect(sketchOf(build, slot, size).places.get(size), size).toBeDefined()
+  })
+  it('what is held to the part spans the size, whatever the sizes', () => {
+    let spans = 0
+    holds(
+      fc.property(anyBuild, fc.nat(), (build, n) => {
+        const slots = Object.keys(build.parts) as Slot[]
+        const slot = slots[n % slots.length]!
+        const sizes = lengths(slot).filter((s) => asked(build, s))
+        const size = sizes[(n >> 6) % sizes.length]
+        if (!size) return
+        const sketch = sketchOf(build, slot, size)
+        const { from, to, times, hold } = sketch.places.get(size)!
+        const span = times * Math.hypot(to.x - from.x, to.y - from.y)
+        if (hold === 'gauge' && span === 0) return
+        expect(span, `${slot}/${size}`).toBeCloseTo(Math.abs(sketch.v(size)), 6)
+        spans++
+      }),
+      2000,
+    )
+    expect(spans).toBeGreaterThan(1500)
+  })
+  it('radii and what lies between a string and a fret are held to a gauge; nothing else is', () => {
+    for (const slot of SLOT_NAMES)
+      for (const size of lengths(slot)) {
+        const place = sketchOf(fullBuild(), slot, size).places.get(size)
+        if (place?.hold === 'gauge') expect(`${slot}/${size}`).toMatch(/radius|fret1\.|slot\.extra/i)
+      }
+  })
+  it('the drawing for a reading shows the place, with what is held there and what is known so far', () => {
+    holds(
+      fc.property(anyBuild, fc.nat(), (build, n) => {
+        const slots = Object.keys(build.parts) as Slot[]
+        const slot = slots[n % slots.length]!
+        const sizes = lengths(slot).filter((s) => asked(build, s))
+        const size = sizes[(n >> 6) % sizes.length]
+        if (!size) return
+        const d = sizeDrawing(build, { slot, size })
+        expect(finite(d.marks), `${slot}/${size}`).toBe(true)
+        expect(
+          d.marks.some((m) => 'role' in m && m.role === 'tool'),
+          `${slot}/${size}`,
+        ).toBe(true)
+        const { from, to } = sketchOf(build, slot, size).places.get(size)!
+        for (const p of [from, to]) {
+          expect(p.x >= d.bounds.x && p.x <= d.bounds.x + d.bounds.width, `${slot}/${size} along`).toBe(true)
+          expect(p.y >= d.bounds.y && p.y <= d.bounds.y + d.bounds.height, `${slot}/${size} across`).toBe(true)
+        }
+        expect(d.numbers[0]!.label).toBe(specAt({ slot, size }).label)
+      }),
+      1000,
+    )
+  })
+  it('ten threads for one, half a scale for a whole', () => {
+    const pitch = sketchOf(fullBuild(), 'bridge', 'height.pitch').places.get('height.pitch')!
+    expect(Math.hypot(pitch.to.x - pitch.from.x, pitch.to.y - pitch.from.y)).toBeCloseTo(
+      10 * fullBuild().parts.bridge!.sizes['height.pitch']!.value,
+      9,
+    )
+    const scale = sketchOf(fullBuild(), 'neck', 'scale').places.get('scale')!
+    expect(scale.to.x).toBeCloseTo(fullBuild().parts.neck!.sizes.scale!.value / 2, 9)
+  })
+})
+
+describe('a part as it looks', () => {
+  const dashed = (marks: readonly Mark[]) => marks.filter((m) => 'dashed' in m && m.dashed).length
+  it.each(SLOT_NAMES.map((s) => [s] as const))('%s: from its own sizes, or dotted from usual ones; never nothing', (slot) => {
+    const drawn = partDrawing(bare(slot), slot)
+    expect(drawn.marks.filter((m) => m.mark !== 'label').length).toBeGreaterThan(0)
+    expect(finite(drawn.marks)).toBe(true)
+    expect(drawn.marks.some((m) => m.mark === 'dimension')).toBe(false)
+    if (lengths(slot).length) {
+      expect(dashed(drawn.marks)).toBeGreaterThan(0)
+      expect(drawn.note).toMatch(/dotted/)
+    }
+    const empty = { ...fullBuild(), parts: {} }
+    expect(partDrawing(empty, slot).marks[0]).toMatchObject({ mark: 'label', text: 'Empty slot' })
+  })
+  it('an assumed size is dotted, a listed or measured one is not; only what is known is dimensioned', () => {
+    const build = structuredClone(fullBuild())
+    const sizes = build.parts.ferrules?.sizes ?? {}
+    build.parts.ferrules = {
+      kind: 'ferrules',
+      name: 'six',
+      state: 'in hand',
+      traits: {},
+      sizes: {
+        ...sizes,
+        diameter: { value: 8, doubt: 0.05, known: 'calipers' },
+        length: { value: 9, doubt: 2, known: 'assumed' },
+        'string.hole': { value: 3, doubt: 0.4, known: 'listed' },
+      },
+    }
+    const drawn = partDrawing(build, 'ferrules')
+    expect(dashed(drawn.marks)).toBe(1)
+    expect(drawn.marks.flatMap((m) => (m.mark === 'dimension' ? [m.text] : []))).toEqual(['8', '3'])
+  })
+  it('each dimension says its own length, and lies inside the frame', () => {
+    let met = 0
+    holds(
+      fc.property(anyBuild, fc.nat(), (build, n) => {
+        const slots = Object.keys(build.parts) as Slot[]
+        const drawn = partDrawing(build, slots[n % slots.length]!)
+        const { x, y, width, height } = drawn.bounds
+        for (const m of drawn.marks) {
+          const box = boundsOf([m])
+          expect(box.x >= x && box.y >= y && box.x + box.width <= x + width && box.y + box.height <= y + height, drawn.title).toBe(true)
+          if (m.mark !== 'dimension') continue
+          met++
+          const digits = m.text.split('.')[1]?.length ?? 0
+          expect(Math.abs(Math.hypot(m.to.x - m.from.x, m.to.y - m.from.y) - Math.abs(Number(m.text)))).toBeLessThanOrEqual(
+            0.5 * 10 ** -digits + 1e-6,
+          )
+        }
+      }),
+      1000,
+    )
+    expect(met).toBeGreaterThan(1000)
+  })
+  it('what is read with a meter is said beside the drawing', () => {
+    const build = structuredClone(fullBuild())
+    build.parts.capacitor = {
+      kind: 'capacitor',
+      name: '22 n film',
+      state: 'in hand',
+      sizes: { capacitance: { value: 22e-9, doubt: 1e-9, known: 'listed' } },
+      traits: {},
+    }
+    expect(partDrawing(build, 'capacitor').marks).toContainEqual(expect.objectContaining({ mark: 'label', text: 'Capacitance 22 nF' }))
+  })
+  it('a longer part is a longer drawing: a lead of 400 mm twice one of 200', () => {
+    const lead = (length: number) => {
+      const b = bare('harness')
+      b.parts.harness!.sizes = { 'lead.length': { value: length, doubt: 1, known: 'rule' } }
+      const place = sketchOf(b, 'harness').places.get('lead.length')!
+      return place.from.x - place.to.x
+    }
+    expect(lead(400)).toBeCloseTo(2 * lead(200), 9)
+  })
+})

@@ -1,0 +1,372 @@
+import type { Build } from '../document/build'
+import { traitAt } from '../document/read'
+import { pt, type Point } from '../geometry/point'
+import { bodyShape } from '../instrument/bodyShape'
+import { outlinePoints } from '../instrument/outline'
+import { tunerPosts } from '../instrument/tuners'
+import { HOLE_PLACES, opening } from './places'
+import type { Sketch } from './sketch'
+
+/** Where things are drawn on a body of which nobody has said where they are. [ours] */
+export const BODY_USUAL: Readonly<Record<string, number>> = {
+  mouthToBridge: 186,
+  studBore: 10,
+  'route.neck.centre': 96,
+  'route.middle.centre': 132,
+  'route.bridge.centre': 166,
+  'route.neck.length': 40,
+  'route.middle.length': 40,
+  'route.bridge.length': 40,
+  'route.neck.width': 72,
+  'route.middle.width': 72,
+  'route.bridge.width': 72,
+  'vibrato.length': 44,
+  'control.x': 272,
+  'control.y': -84,
+  'control.length': 110,
+  'control.width': 56,
+  'pot.hole': 9.5,
+  'switch.hole': 12.5,
+  'ferrule.bore': 8,
+  'tail.bore': 11,
+  'jack.bore': 22,
+  'jack.depth': 40,
+  'passage.diameter': 8,
+  'battery.room': 58,
+  'button.upper.x': -40,
+  'block.width': 100,
+  'soundHole.diameter': 80,
+  'soundHole.x': 60,
+  'soundHole.y': 66,
+  'chamber.length': 120,
+  'chamber.width': 60,
+  'chamber.depth': 30,
+  'oldHoles.front': 8,
+  'oldHoles.back': 20,
+  'claw.x': 108,
+  'spring.depth': 18,
+  'rim.thickness': 20,
+  axisAtBridge: 1,
+  'pocket.dip': 0.3,
+  'outline.length': 400,
+  'outline.upper': 276,
+  'outline.waist': 234,
+  'outline.lower': 316,
+}
+
+export function sketchBody(s: Sketch): void {
+  const { rows, known } = bodyShape(s.build)
+  const first = rows[0]!.x
+  const last = rows.at(-1)!.x
+  const [mouth, end, length, bridge] = [s.v('pocket.widthMouth'), s.v('pocket.widthEnd'), s.v('pocket.length'), s.v('mouthToBridge')]
+  const hasPart = (slot: string) => slot in s.build.parts
+  s.view('front', 'from the front')
+  s.mark({ mark: 'area', role: 'body-wood', points: outlinePoints(rows), ...(known === 'drawn' ? {} : { dashed: true }) })
+  s.area(
+    'cavity',
+    [pt(0, -mouth / 2), pt(length, -end / 2), pt(length, end / 2), pt(0, mouth / 2)],
+    ['pocket.widthMouth', 'pocket.widthEnd', 'pocket.length'],
+  )
+  s.across('pocket.widthMouth', 'inside', 0).across('pocket.widthEnd', 'inside', length)
+  s.along('pocket.length', 'rule', 0, 0).gauge('pocket.radius', pt(length, end / 2))
+  s.line('centre', pt(first, 0), pt(last, 0)).along('mouthToBridge', 'rule', 0, 0)
+  // Studs, or the outer screws.
+  const studs = s.v('studSpacing')
+  for (const side of [-1, 1])
+    s.round('cavity', pt(bridge, (side * studs) / 2), s.v('studBore'), ['studBore', 'studSpacing', 'mouthToBridge'])
+  s.across('studSpacing', 'rule', bridge).wide('studBore', 'inside', bridge, -studs / 2)
+  s.take('axisAtBridge', 'rule', pt(bridge, 0), pt(bridge, s.v('axisAtBridge')))
+  for (const place of ['neck', 'middle', 'bridge'] as const) opening(s, `route.${place}`, hasPart(`pickup-${place}`))
+  s.only(['oldHoles.front', 'oldHoles.back'], false, () => {
+    s.round('open', pt(bridge - s.v('oldHoles.front'), 24), 3, ['oldHoles.front'])
+    s.round('open', pt(bridge + s.v('oldHoles.back'), 24), 3, ['oldHoles.back'])
+    s.take('oldHoles.front', 'rule', pt(bridge, 24), pt(bridge - s.v('oldHoles.front'), 24))
+    s.along('oldHoles.back', 'rule', bridge, 24)
+  })
+  s.only(['vibrato.length'], false, () => {
+    s.box('cavity', bridge + 4, -34, bridge + 4 + s.v('vibrato.length'), 34, ['vibrato.length'])
+    s.along('vibrato.length', 'inside', bridge + 4, 0)
+  })
+  s.only(['string.hole', 'ferrule.bore'], hasPart('ferrules'), () => {
+    for (let i = 0; i < s.build.strings; i++)
+      s.round('cavity', pt(bridge + 30, 52 * (i / (s.build.strings - 1) - 0.5)), s.v('string.hole'), ['string.hole'])
+    s.wide('string.hole', 'inside', bridge + 30, -26)
+    s.round('open', pt(bridge + 30, 26), s.v('ferrule.bore'), ['ferrule.bore']).wide('ferrule.bore', 'inside', bridge + 30, 26)
+  })
+  s.only(['tail.toBridge', 'tail.bore'], hasPart('tailpiece'), () => {
+    for (const side of [-1, 1])
+      s.round('cavity', pt(bridge + s.v('tail.toBridge'), side * 41), s.v('tail.bore'), ['tail.bore', 'tail.toBridge'])
+    s.along('tail.toBridge', 'rule', bridge, -41).wide('tail.bore', 'inside', bridge + s.v('tail.toBridge'), 41)
+  })
+  s.only(['control.length', 'control.width', 'control.x', 'control.y'], true, () => {
+    const [x, y, l, w] = [s.v('control.x'), s.v('control.y'), s.v('control.length'), s.v('control.width')]
+    s.box('cavity', x - l / 2, y - w / 2, x + l / 2, y + w / 2, ['control.length', 'control.width', 'control.x', 'control.y'])
+    s.wide('control.length', 'inside', x, y).across('control.width', 'inside', x, y)
+    s.take('control.x', 'rule', pt(0, y), pt(x, y)).take('control.y', 'rule', pt(x, 0), pt(x, y))
+  })
+  for (const [hole, size, here] of [
+    ['volume', 'pot.hole', 'pot-volume'],
+    ['tone', 'pot.hole', 'pot-tone'],
+    ['switch', 'switch.hole', 'switch'],
+  ] as const)
+    // Under a guard or a plate they are its holes.
+    s.only([`${hole}.x`, `${hole}.y`, size], hasPart(here) && !hasPart('guard'), () => {
+      const [x, y] = [s.v(`${hole}.x`), s.v(`${hole}.y`)]
+      s.round('cavity', pt(x, y), s.v(size), [`${hole}.x`, `${hole}.y`, size])
+      s.take(`${hole}.x`, 'rule', pt(0, y), pt(x, y)).take(`${hole}.y`, 'rule', pt(x, 0), pt(x, y))
+      s.wide(size, 'inside', x, y)
+    })
+  const [jx, jy] = [s.v('jack.x'), s.v('jack.y')]
+  s.round('cavity', pt(jx, jy), 8, ['jack.x', 'jack.y'])
+  s.take('jack.x', 'rule', pt(0, jy), pt(jx, jy)).take('jack.y', 'rule', pt(jx, 0), pt(jx, jy))
+  const horn = rows.reduce((a, r) => (Math.abs(r.x - s.v('button.upper.x')) < Math.abs(a.x - s.v('button.upper.x')) ? r : a)).bass
+  s.round('metal', pt(s.v('button.upper.x'), horn), 12, ['button.upper.x']).along('button.upper.x', 'rule', 0, horn)
+  s.round('metal', pt(s.v('button.lower.x'), 0), 12, ['button.lower.x']).along('button.lower.x', 'rule', 0, 0)
+  s.only(['block.width'], s.trait('build') === 'semi-hollow', () => {
+    s.box('neck-wood', bridge - 30, -s.v('block.width') / 2, bridge + 30, s.v('block.width') / 2, ['block.width'])
+    s.across('block.width', 'rule', bridge - 30)
+  })
+  s.only(['soundHole.diameter', 'soundHole.x', 'soundHole.y'], s.trait('access') === 'sound-hole', () => {
+    const [x, y] = [s.v('soundHole.x'), s.v('soundHole.y')]
+    s.round('cavity', pt(x, y), s.v('soundHole.diameter'), ['soundHole.diameter', 'soundHole.x', 'soundHole.y'])
+    s.wide('soundHole.diameter', 'inside', x, y)
+    s.take('soundHole.x', 'rule', pt(0, y), pt(x, y)).take('soundHole.y', 'rule', pt(x, 0), pt(x, y))
+  })
+  s.only(['chamber.length', 'chamber.width'], s.trait('build') === 'chambered', () => {
+    const [l, w] = [s.v('chamber.length'), s.v('chamber.width')]
+    s.box('open', 120, 70, 120 + l, 70 + w, ['chamber.length', 'chamber.width'])
+    s.along('chamber.length', 'rule', 120, 70 + w / 2).take('chamber.width', 'rule', pt(120 + l / 2, 70), pt(120 + l / 2, 70 + w))
+  })
+  s.along('outline.length', 'rule', first, 0)
+  s.across('outline.upper', 'rule', first + 0.26 * (last - first)).across('outline.waist', 'rule', first + 0.48 * (last - first))
+  s.across('outline.lower', 'rule', first + 0.74 * (last - first))
+  s.take('rim.thickness', 'rule', pt(last, 0), pt(last - s.v('rim.thickness'), 0))
+  bodySection(s, Math.max(last, bridge + 60, s.v('control.x') + 70))
+}
+
+/** Cut along the centre line, the front up. */
+function bodySection(s: Sketch, tail: number): void {
+  const t = s.v('thickness')
+  const [length, bridge, depth] = [s.v('pocket.length'), s.v('mouthToBridge'), s.v('pocket.depth')]
+  s.view('section', 'cut along the centre line')
+  s.box('body-wood', 0, 0, tail, t, ['thickness']).down('thickness', 'outside', tail - 30, 0)
+  const lean = Math.tan((s.v('pocket.tilt') * Math.PI) / 180) * (length / 2)
+  s.area('cavity', [pt(0, 0), pt(length, 0), pt(length, depth - lean), pt(0, depth + lean)], ['pocket.depth', 'pocket.length'])
+  s.down('pocket.depth', 'depth', length / 2, 0).gauge('pocket.tilt', pt(length / 2, depth))
+  s.down('pocket.dip', 'depth', length * 0.3, depth)
+  for (const place of ['neck', 'middle', 'bridge'] as const)
+    s.only([`route.${place}.depth`], `pickup-${place}` in s.build.parts, () => {
+      const [c, l, d] = ['centre', 'length', 'depth'].map((k) => s.v(`route.${place}.${k}`)) as [number, number, number]
+      s.box('cavity', c - l / 2, 0, c + l / 2, d, [`route.${place}.depth`]).down(`route.${place}.depth`, 'depth', c, 0)
+    })
+  const bore = s.v('studBore')
+  s.box('cavity', bridge - bore / 2, 0, bridge + bore / 2, s.v('studBoreDepth'), ['studBoreDepth', 'studBore'])
+  s.down('studBoreDepth', 'depth', bridge, 0)
+  const [x, l] = [s.v('control.x'), s.v('control.length')]
+  const back = s.trait('access') === 'back'
+  const floor = back ? t - s.v('control.depth') : s.v('control.depth')
+  s.box('cavity', x - l / 2, back ? t : 0, x + l / 2, floor, ['control.depth'])
+  s.take('control.depth', 'depth', pt(x, back ? t : 0), pt(x, floor)).down('control.top', 'depth', x + l / 4, 0)
+  s.box('cavity', tail - s.v('jack.depth'), t / 2 - s.v('jack.bore') / 2, tail, t / 2 + s.v('jack.bore') / 2, ['jack.bore', 'jack.depth'])
+  s.across('jack.bore', 'inside', tail, t / 2).take('jack.depth', 'depth', pt(tail, t / 2), pt(tail - s.v('jack.depth'), t / 2))
+  s.down('block.thickness', 'outside', bridge + 14, 0)
+  s.only(['passage.diameter'], true, () => {
+    const d = s.v('passage.diameter')
+    s.box('open', s.v('route.bridge.centre') + 20, t * 0.3 - d / 2, x - l / 2, t * 0.3 + d / 2, ['passage.diameter'])
+    s.across('passage.diameter', 'inside', x - l / 2, t * 0.3)
+  })
+  s.only(['chamber.depth', 'rim.thickness'], s.trait('build') === 'chambered', () => {
+    s.box('open', tail - 70, 4, tail - 45, 4 + s.v('chamber.depth'), ['chamber.depth']).down('chamber.depth', 'depth', tail - 58, 4)
+  })
+  s.only(['claw.x', 'spring.depth'], 'springs' in s.build.parts, () => {
+    s.box('cavity', s.v('claw.x'), t, bridge, t - s.v('spring.depth'), ['spring.depth', 'claw.x'])
+    s.take('spring.depth', 'depth', pt(s.v('claw.x') + 20, t), pt(s.v('claw.x') + 20, t - s.v('spring.depth')))
+    s.along('claw.x', 'rule', 0, t + 4)
+  })
+  s.only(['battery.room'], 'battery' in s.build.parts, () => {
+    s.box('cavity', x - 20, t, x - 20 + s.v('battery.room'), t - 26, ['battery.room']).along('battery.room', 'inside', x - 20, t - 4)
+  })
+}
+
+export const neckUsual = (build: Build): Readonly<Record<string, number>> => ({
+  // Two rows stand either side of the centre line; a single one begins on it.
+  'tuner.offset': traitAt(build, 'neck', 'head') === 'two-rows' ? 22 : 0,
+  'nut.screws': 26,
+  'crown.width': 2.5,
+  'oldScrew.offset': 10,
+  'old.nutToStuds': 630,
+  'board.radiusEnd': 400,
+})
+/** A headstock nobody has drawn. [ours] */
+const headOf = (half: number, long: number): Point[] => [
+  pt(0, -half),
+  pt(-14, -half - 3),
+  pt(-34, -half - 16),
+  pt(-long + 22, -half - 14),
+  pt(-long, -half + 2),
+  pt(-long - 4, half),
+  pt(-long + 16, half + 14),
+  pt(-34, half + 16),
+  pt(-14, half + 3),
+  pt(0, half),
+]
+
+export function sketchNeck(s: Sketch): void {
+  const [nut, end, long, heel, scale] = [s.v('nut.width'), s.v('board.widthEnd'), s.v('boardLength'), s.v('nutToHeelEnd'), s.v('scale')]
+  const posts = tunerPosts(s.build)
+  // The nearest to the nut; of a head turned round that is the highest string's.
+  const row = s.trait('row') === 'treble' && s.trait('head') !== 'two-rows' ? posts.toReversed() : posts
+  const [first, second] = [row[0] ?? pt(-32, 0), row[1] ?? pt(-57, 0)]
+  const head = s.part?.outline
+  const fret = (n: number) => scale * (1 - 2 ** (-n / 12))
+  s.view('front', 'from the front')
+  const furthest = Math.max(...posts.map((p) => -p.x), 80) + 18
+  s.mark(
+    head
+      ? { mark: 'area', role: 'neck-wood', points: outlinePoints(head) }
+      : { mark: 'area', role: 'neck-wood', points: headOf(nut / 2, furthest), dashed: true },
+  )
+  s.area('board', [pt(0, -nut / 2), pt(long, -end / 2), pt(long, end / 2), pt(0, nut / 2)], ['nut.width', 'board.widthEnd', 'boardLength'])
+  for (let n = 1; n <= s.v('frets'); n++) {
+    const x = fret(n)
+    const half = (nut + ((end - nut) * x) / long) / 2
+    s.line('fret', pt(x, -half), pt(x, half))
+  }
+  s.take('scale', 'rule', pt(0, 0), pt(scale / 2, 0), 2)
+    .along('nutToHeelEnd', 'rule', 0, 0)
+    .along('boardLength', 'rule', 0, end / 2)
+  s.across('nut.width', 'outside', 0).across('board.widthEnd', 'outside', fret(s.v('frets')))
+  s.wide('crown.width', 'outside', fret(12), 0)
+  for (const p of posts) s.round('cavity', p, s.v('tuner.bore'), ['tuner.bore', 'tuner.pitch', 'tuner.first'])
+  s.wide('tuner.bore', 'inside', first.x, first.y)
+  // Along a row that slants the pitch is along the slant.
+  s.take('tuner.pitch', 'rule', first, second)
+  s.take('tuner.first', 'rule', pt(0, first.y), pt(-s.v('tuner.first'), first.y))
+  s.take('tuner.offset', 'rule', pt(first.x, 0), first)
+  s.take('tuner.edge', 'rule', first, pt(first.x, first.y + s.v('tuner.edge'))).gauge('tuner.slant', first)
+  s.only(['oldScrew.offset', 'oldScrew.side'], false, () => {
+    const at = pt(first.x - s.v('oldScrew.offset'), first.y - s.v('oldScrew.side'))
+    s.round('open', at, 2, ['oldScrew.offset', 'oldScrew.side'])
+    s.take('oldScrew.offset', 'rule', first, pt(at.x, first.y)).take('oldScrew.side', 'rule', pt(at.x, first.y), at)
+  })
+  s.only(['nut.screws'], false, () => {
+    for (const side of [-1, 1]) s.round('cavity', pt(-8, (side * s.v('nut.screws')) / 2), 3, ['nut.screws'])
+    s.across('nut.screws', 'rule', -8)
+  })
+  s.box('cavity', -s.v('nut.slotWidth'), -nut / 2, 0, nut / 2, ['nut.slotWidth'])
+  s.take('nut.slotWidth', 'inside', pt(-s.v('nut.slotWidth'), -nut / 2), pt(0, -nut / 2))
+  s.round('cavity', pt(-18, 0), s.v('truss.key'), ['truss.key']).across('truss.key', 'inside', -18)
+  s.along('old.nutToStuds', 'rule', 0, 0)
+  s.gauge('board.radius', pt(fret(1), 0)).gauge('board.radiusEnd', pt(fret(s.v('frets')), 0))
+  neckBack(s, heel)
+  neckSide(s, heel, fret)
+}
+
+function neckBack(s: Sketch, heel: number): void {
+  const [mouth, end] = [s.v('heel.widthMouth'), s.v('heel.widthEnd')]
+  s.view('back', 'from the back, at the heel')
+  const near = heel - 76
+  s.area('neck-wood', [pt(near - 60, -mouth / 2 + 2), pt(near, -mouth / 2 + 1), pt(near, mouth / 2 - 1), pt(near - 60, mouth / 2 - 2)], [])
+  const known = ['heel.widthMouth', 'heel.widthEnd', 'nutToHeelEnd']
+  s.area('neck-wood', [pt(near, -mouth / 2), pt(heel, -end / 2), pt(heel, end / 2), pt(near, mouth / 2)], known)
+  s.across('heel.widthMouth', 'outside', near).across('heel.widthEnd', 'outside', heel)
+  s.gauge('heel.radius', pt(heel, end / 2))
+}
+
+/** From the treble side, the board up. */
+function neckSide(s: Sketch, heel: number, fret: (n: number) => number): void {
+  const [t1, t12, crown, drop] = [s.v('fret1.thickness'), s.v('fret12.thickness'), s.v('crown'), s.v('head.drop')]
+  s.view('side', 'from the side')
+  const shaft = Math.min(fret(12) + 60, heel - 80)
+  s.area(
+    'neck-wood',
+    [
+      pt(0, 0),
+      pt(heel, 0),
+      pt(heel, s.v('heel.thickness')),
+      pt(heel - 76, s.v('heel.thickness')),
+      pt(shaft, t12),
+      pt(fret(12), t12),
+      pt(fret(1), t1),
+      pt(0, t1),
+    ],
+    ['heel.thickness', 'fret1.thickness', 'fret12.thickness'],
+  )
+  s.box('board', 0, 0, s.v('boardLength'), s.v('board.thickness'), ['board.thickness', 'boardLength'])
+  for (let n = 1; n <= s.v('frets'); n++) s.box('metal', fret(n) - 1.2, -crown, fret(n) + 1.2, 0, ['crown'])
+  const a = (s.v('head.angle') * Math.PI) / 180
+  const turned = (x: number, y: number) => pt(x * Math.cos(a) + y * Math.sin(a), drop - x * Math.sin(a) + y * Math.cos(a))
+  const ht = s.v('head.thickness')
+  s.area('neck-wood', [turned(0, 0), turned(-170, 0), turned(-170, ht), turned(0, ht)], ['head.thickness', 'head.drop'])
+  s.take('head.thickness', 'outside', turned(-120, 0), turned(-120, ht)).take('head.drop', 'depth', pt(-4, 0), pt(-4, drop))
+  s.gauge('head.angle', turned(-40, 0))
+  s.down('fret1.thickness', 'outside', fret(1), 0).down('fret12.thickness', 'outside', fret(12), 0)
+  s.down('heel.thickness', 'outside', heel - 16, 0).down('board.thickness', 'outside', heel - 110, 0)
+  s.take('crown', 'depth', pt(fret(12), -crown), pt(fret(12), 0))
+  s.box('cavity', -s.v('nut.slotWidth'), -crown, 0, s.v('nut.slotDepth') - crown, ['nut.slotDepth'])
+  s.down('nut.slotDepth', 'depth', -s.v('nut.slotWidth') / 2, -crown)
+}
+
+export const GUARD_USUAL: Readonly<Record<string, number>> = {
+  'opening.neck.centre': 22,
+  'opening.middle.centre': 72,
+  'opening.bridge.centre': 116,
+  'neck.width': 56,
+  'bridge.edge': 140,
+  'volume.x': 178,
+  'volume.y': -62,
+  'tone.x': 214,
+  'tone.y': -78,
+  'switch.x': 140,
+  'switch.y': -66,
+  'screw.edge': 8,
+}
+
+export function sketchGuard(s: Sketch): void {
+  const rows = s.part?.outline
+  const edge = s.v('bridge.edge')
+  s.view('front', 'from the front')
+  if (rows) s.mark({ mark: 'area', role: 'plastic', points: outlinePoints(rows) })
+  else
+    s.mark({
+      mark: 'area',
+      role: 'plastic',
+      dashed: true,
+      points: [
+        pt(-30, -62),
+        pt(40, -88),
+        pt(180, -104),
+        pt(240, -92),
+        pt(236, -60),
+        pt(edge, -40),
+        pt(edge, 48),
+        pt(30, 66),
+        pt(-40, 52),
+        pt(-30, 28),
+        pt(0, 28),
+        pt(0, -28),
+        pt(-30, -28),
+      ],
+    })
+  s.line('centre', pt(-20, 0), pt(edge + 30, 0))
+  for (const place of ['neck', 'middle', 'bridge'] as const) opening(s, `opening.${place}`, `pickup-${place}` in s.build.parts)
+  for (const hole of HOLE_PLACES) {
+    const [x, y] = [s.v(`${hole}.x`), s.v(`${hole}.y`)]
+    s.take(`${hole}.x`, 'rule', pt(0, y), pt(x, y)).take(`${hole}.y`, 'rule', pt(x, 0), pt(x, y))
+    if (hole !== 'switch') s.round('cavity', pt(x, y), s.v('pot.hole'), [`${hole}.x`, `${hole}.y`, 'pot.hole'])
+  }
+  s.wide('pot.hole', 'inside', s.v('volume.x'), s.v('volume.y'))
+  const at = pt(s.v('switch.x'), s.v('switch.y'))
+  s.box('cavity', at.x - s.v('switch.slot') / 2, at.y - 1.5, at.x + s.v('switch.slot') / 2, at.y + 1.5, [
+    'switch.slot',
+    'switch.x',
+    'switch.y',
+  ])
+  for (const side of [-1, 1]) s.round('cavity', pt(at.x + (side * s.v('switch.screws')) / 2, at.y), 3, ['switch.screws'])
+  s.wide('switch.slot', 'inside', at.x, at.y).wide('switch.screws', 'rule', at.x, at.y)
+  s.only(['switch.hole'], false, () => s.round('cavity', at, s.v('switch.hole'), ['switch.hole']).wide('switch.hole', 'inside', at.x, at.y))
+  s.across('neck.width', 'inside', 0).along('bridge.edge', 'rule', 0, 0)
+  s.round('cavity', pt(-10, 40), 3, ['screw.edge']).along('screw.edge', 'rule', -10, 40)
+  s.view('edge', 'its edge')
+  s.box('plastic', 0, 0, 60, s.v('thickness'), ['thickness']).down('thickness', 'outside', 30, 0)
+}
