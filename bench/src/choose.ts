@@ -1,4 +1,4 @@
-import { bestSets, chooseSets, doubtOfBuild, measureNext, SLOTS, type Build, type Slot, type StockItem } from '@snug/core'
+import { bestSets, chooseSets, doubtOfBuild, measureNext, measuringRound, newBuild, SLOTS, type Build, type Slot, type StockItem } from '@snug/core'
 import { heron } from '@snug/demo'
 import highs from 'highs'
 import { median, row } from './measure'
@@ -132,5 +132,11 @@ export async function benchMeasureNext(): Promise<void> {
     `measure next with ${unknown} sizes known only by listing`,
     await median(5, () => measureNext(build)),
     `doubt ${doubtOfBuild(build).toFixed(1)}`,
+  )
+  const guessed = newBuild({ name: 'begun', handedness: 'right', strings: 6, scale: 648, start: 'bolt-guard-vibrato' }, '2026-11-24')
+  row(
+    'measure next for a build just begun, every size assumed',
+    await median(5, () => measureNext(guessed)),
+    `${measureNext(guessed).length} readings in ${measuringRound(guessed).length} bundles`,
   )
 }

@@ -26,7 +26,7 @@ vi.mock('../workers/compute', () => ({
       setup: { total: 0 },
       plan: {},
     }),
-  rankWorker: () => ({ measureNext: () => Promise.resolve([]) }),
+  rankWorker: () => ({ measuringRound: () => Promise.resolve([]) }),
 }))
 vi.mock('./api', async (original) => {
   const actual = await original<typeof Api>()

@@ -1,4 +1,14 @@
-import { applyChange, sameJson, whatMoved, type Build, type Change, type Evaluation, type Json, type MeasureRank } from '@snug/core'
+import {
+  applyChange,
+  sameJson,
+  whatMoved,
+  type Build,
+  type Change,
+  type Evaluation,
+  type Json,
+  type MeasureBundle,
+  type MeasureRank,
+} from '@snug/core'
 import { toast } from 'sonner'
 import { create } from 'zustand'
 import { evaluateAtBench, rankWorker } from '../workers/compute'
@@ -20,6 +30,8 @@ interface BuildStore {
   problem?: string
   evaluation?: Evaluation
   /** What is worth measuring, best first; follows the evaluation a moment later. */
+  /** The measuring round, and its sizes as one list. */
+  round?: MeasureBundle[]
   ranked?: MeasureRank[]
   /** A size changed on trial only: computed beside the real build, kept or dropped by the person. */
   trial?: { change: Change; build: Build; evaluation?: Evaluation }
@@ -91,8 +103,8 @@ export const useBuild = create<BuildStore>()((set, get) => {
     const evaluation = await evaluateAtBench(build, today())
     if (mine !== evaluating) return
     set({ evaluation, ...(label && before ? { moved: { label, what: whatMoved(before, evaluation) } } : {}) })
-    const ranked = await rankWorker().measureNext(build, build.tools)
-    if (mine === evaluating && ranked) set({ ranked })
+    const round = await rankWorker().measuringRound(build, build.tools)
+    if (mine === evaluating && round) set({ round, ranked: round.flatMap((b) => b.readings) })
   }
 
   /** A drag tries faster than the worker reckons: one at a time, and always the newest. */

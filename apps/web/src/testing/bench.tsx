@@ -1,4 +1,4 @@
-import { evaluate, measureNext, type Build } from '@snug/core'
+import { evaluate, measureNext, measuringRound, type Build } from '@snug/core'
 import { fullBuild } from '@snug/core/testing/fullBuild'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { cleanup, render, within } from '@testing-library/react'
@@ -37,6 +37,7 @@ export function layOut(build: Build = fullBuild()): Build {
     build,
     revision: 0,
     evaluation: evaluate(build, today()),
+    round: measuringRound(build, build.tools),
     ranked: measureNext(build, build.tools),
     canUndo: false,
     canRedo: false,

@@ -1,7 +1,7 @@
 import {
   chooseSets,
   evaluate,
-  measureNext,
+  measuringRound,
   patchOf,
   switchStates,
   whyNot,
@@ -24,7 +24,7 @@ type Later = { [K in keyof ComputeApi]: (...args: Parameters<ComputeApi[K]>) => 
 /** What the workers compute, in the test's own thread; of the very type of theirs. */
 const local: Later = {
   evaluate: (build: Build, today: string) => Promise.resolve(patchOf(undefined, evaluate(build, today))),
-  measureNext: (build: Build, tools?: Tool[]) => Promise.resolve(measureNext(build, tools)),
+  measuringRound: (build: Build, tools?: Tool[]) => Promise.resolve(measuringRound(build, tools)),
   readCsv: (text: string) => Promise.resolve(readPartsCsv(text)),
   choose: (request: ChooseRequest) => Promise.resolve(chooseSets(request)),
   whyNot: (request: ChooseRequest, slot: Slot, item: StockItem) => Promise.resolve(whyNot(request, slot, item)),

@@ -1,9 +1,10 @@
 import {
   chooseSets,
   evaluator,
-  bestFirst,
+  bundled,
   patchOf,
-  rankSizes,
+  stakes,
+  USUAL_TOOLS,
   switchStates,
   whyNot,
   type Build,
@@ -11,7 +12,8 @@ import {
   type Evaluation,
   type Harness,
   type Load,
-  type MeasureRank,
+  type MeasureBundle,
+  type Stake,
   type Patch,
   type Setting,
   type Slot,
@@ -36,16 +38,16 @@ const api = {
     given = evaluation
     return patch
   },
-  /** What to measure next; nothing when a newer call came meanwhile. */
-  async measureNext(build: Build, tools?: Tool[]): Promise<MeasureRank[] | undefined> {
+  /** What to measure next, in bundles; nothing when a newer call came meanwhile. */
+  async measuringRound(build: Build, tools: Tool[] = [...USUAL_TOOLS]): Promise<MeasureBundle[] | undefined> {
     const mine = ++ranking
-    const sizes: MeasureRank[] = []
-    for (const size of rankSizes(build, tools)) {
-      sizes.push(size)
+    const found: Stake[] = []
+    for (const stake of stakes(build, tools)) {
+      found.push(...stake)
       await pause()
       if (mine !== ranking) return undefined
     }
-    return bestFirst(build, sizes)
+    return bundled(found, tools)
   },
   readCsv: (text: string) => readPartsCsv(text),
   choose: (request: ChooseRequest) => chooseSets(request),

@@ -187,7 +187,7 @@ const KINDS: readonly JointKind[] = [
     also: ['guard'],
     find: switchJoint,
   },
-  { id: 'knobs', trial: press('Knob on its shaft by hand.'), needs: ['knobs', 'pot-volume'], find: knobJoint },
+  { id: 'knobs', light: true, trial: press('Knob on its shaft by hand.'), needs: ['knobs', 'pot-volume'], find: knobJoint },
   {
     id: 'control-reach',
     trial: see('Hold the guitar and turn each knob without looking.'),
@@ -209,6 +209,7 @@ const KINDS: readonly JointKind[] = [
   },
   {
     id: 'wire-passage',
+    light: true,
     trial: press('Feed the bundle through.'),
     needs: ['wire', 'body'],
     also: ['guard', 'jack', 'bridge', 'neck', 'pot-volume', 'pot-tone'],
@@ -265,6 +266,7 @@ const KINDS: readonly JointKind[] = [
   },
   {
     id: 'strings-through',
+    light: true,
     trial: press('Feed the thickest string through every hole.'),
     needs: ['strings', 'bridge', 'tuners'],
     also: ['tailpiece', 'ferrules', 'body'],
@@ -280,6 +282,7 @@ const KINDS: readonly JointKind[] = [
   },
   {
     id: 'strap-buttons',
+    light: true,
     trial: see('Drive the screw by hand into its pilot and pull.'),
     needs: ['strap-buttons', 'body'],
     find: strapButtonsJoint,

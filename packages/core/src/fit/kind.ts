@@ -15,6 +15,8 @@ export interface JointKind {
   beside?: readonly Slot[]
   also?: readonly Slot[]
   when?: (build: Build) => boolean
+  /** A mistake here is put right in minutes and cents: what costs wood or weeks is measured before it. [ours] */
+  light?: true
   /** How it is tried by hand. */
   trial: TrialKind
   find: (build: Build) => JudgedJoint

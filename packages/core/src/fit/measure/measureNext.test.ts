@@ -1,8 +1,15 @@
 import { describe, expect, it } from 'vitest'
-import type { Build } from '../../document/build'
+import { newBuild, type Build } from '../../document/build'
+import { specAt } from '../../document/read'
+import { bandOf } from '../../parts/kind'
 import { normal, probabilityBetween } from '../../quantity/distribution'
+import { START_IDS, STARTING_SETS } from '../../parts/starting/sets'
 import { fullBuild } from '../../testing/fullBuild'
-import { bestFirst, doubtOfBuild, measureNext, slices, rankSizes, type MeasureRank } from './measureNext'
+import { judgeJoints } from '../findJoints'
+import { bundled, measureNext, measuringRound } from './measureNext'
+import { slices, withSizes } from './readings'
+import { stakes } from './stakes'
+import { doubtOfBuild } from './unsure'
 
 /** The full build with some sizes known only by listing. */
 function listed(refs: readonly string[], doubt = 0.6): Build {
@@ -48,12 +55,85 @@ describe('what to measure next', () => {
     dear.parts.bridge!.price = 120
     expect(measureNext(dear)[0]!.gain).toBeGreaterThan(measureNext(here)[0]!.gain)
   })
-  it('one size at a time, so that it can be left off; put in order it is the whole', () => {
+  it('one joint at a time, so that it can be left off; put together it is the whole', () => {
     const build = listed(['body/pocket.widthMouth', 'nut/height', 'bridge/studDiameter'])
-    const sizes = rankSizes(build)
-    const first = sizes.next()
+    const every = stakes(build, ['calipers'])
+    const first = every.next()
     expect(first.done).toBe(false)
-    expect(bestFirst(build, [first.value as MeasureRank, ...sizes])).toEqual(measureNext(build))
+    expect(bundled([first.value!, ...every].flat(), ['calipers'])).toEqual(measuringRound(build, ['calipers']))
+  })
+  it('partners are asked for together: heel and pocket width, one part in each hand, two minutes, two readings', () => {
+    const build = listed([])
+    for (const [slot, size] of [
+      ['body', 'pocket.widthMouth'],
+      ['neck', 'heel.widthMouth'],
+    ] as const)
+      delete build.parts[slot]!.sizes[size]
+    const [first] = measuringRound(build)
+    expect(first!.readings.map((r) => `${r.ref.slot}/${r.ref.size}`).toSorted()).toEqual(['body/pocket.widthMouth', 'neck/heel.widthMouth'])
+    // Two readings of half a minute, and half a minute to take each part in hand.
+    expect(first!.minutes).toBeCloseTo(2, 9)
+    expect(first!.settles).toContain('pocket-mouth')
+    for (const r of first!.readings) expect(r.gain).toBeGreaterThan(0.05)
+  })
+  it('a size whose partner is unknown too is never worth nothing', () => {
+    for (const start of START_IDS) {
+      const { strings, scale } = STARTING_SETS[start]
+      const build = newBuild({ name: 'New', handedness: 'right', strings, scale, start }, '2026-11-24')
+      const round = measuringRound(build)
+      expect(round.length, start).toBeGreaterThan(4)
+      for (const r of round.flatMap((b) => b.readings)) expect(r.gain, `${start} ${r.ref.slot}/${r.ref.size}`).toBeGreaterThan(0)
+      // No reading is asked for twice, and none of a part that is not there.
+      const keys = round.flatMap((b) => b.readings.map((r) => `${r.ref.slot}/${r.ref.size}`))
+      expect(new Set(keys).size).toBe(keys.length)
+      for (const r of round.flatMap((b) => b.readings)) expect(build.parts[r.ref.slot]).toBeDefined()
+      // A strap button is not what a kit is begun with.
+      expect(round[0]!.readings.some((r) => r.ref.slot === 'strap-buttons')).toBe(false)
+    }
+  })
+  it('read as asked, bundle after bundle, each joint it names leaves "can’t tell"', () => {
+    let build = newBuild({ name: 'New', handedness: 'right', strings: 6, scale: 647.7, start: 'bolt-guard-vibrato' }, '2026-11-24')
+    for (let k = 0; k < 4; k++) {
+      const [bundle] = measuringRound(build)
+      for (const r of bundle!.readings) {
+        const size = build.parts[r.ref.slot]!.sizes[r.ref.size]
+        const { low, high } = bandOf(specAt(r.ref))
+        build = withSizes(build, [[r.ref, { value: size?.value ?? (low + high) / 2, doubt: 0.05, known: 'calipers' }]])
+      }
+      const joints = judgeJoints(build)
+      for (const id of bundle!.settles) {
+        const joint = joints.find((j) => j.id === id)!
+        expect(joint.missing, id).toEqual([])
+      }
+    }
+  })
+  it('the first bundle is as good as the best of all sets of readings there are, on a build small enough to try them', () => {
+    const build = listed([])
+    build.parts = { body: build.parts.body!, neck: build.parts.neck!, 'neck-screws': build.parts['neck-screws']! }
+    for (const [slot, size] of [
+      ['body', 'pocket.widthMouth'],
+      ['neck', 'heel.widthMouth'],
+      ['body', 'pocket.depth'],
+      ['neck', 'heel.thickness'],
+      ['neck-screws', 'length'],
+      ['body', 'pocket.widthEnd'],
+    ] as const)
+      delete build.parts[slot]!.sizes[size]
+    const at = [...stakes(build, ['calipers'])].flat()
+    const refs = [...new Map(at.flatMap((s) => s.needs.map((r) => [`${r.slot}/${r.size}`, r] as const))).entries()]
+    expect(refs.length).toBeGreaterThan(4)
+    const worth = (set: ReadonlySet<string>) =>
+      at.reduce((sum, s) => sum + (s.needs.every((r) => set.has(`${r.slot}/${r.size}`)) ? s.worth : 0), 0)
+    const minutes = (set: ReadonlySet<string>) => 0.5 * set.size + 0.5 * new Set([...set].map((k) => k.split('/')[0])).size
+    let best = 0
+    for (let mask = 1; mask < 1 << refs.length; mask++) {
+      const set = new Set(refs.flatMap(([key], i) => (mask & (1 << i) ? [key] : [])))
+      best = Math.max(best, worth(set) / minutes(set))
+    }
+    const [first] = measuringRound(build, ['calipers'])
+    const set = new Set(first!.readings.map((r) => `${r.ref.slot}/${r.ref.size}`))
+    expect(first!.minutes).toBeCloseTo(minutes(set), 9)
+    expect(worth(set) / first!.minutes).toBeCloseTo(best, 9)
   })
   it('what is read settles: the doubt of the whole build falls', () => {
     expect(doubtOfBuild(listed(['body/pocket.widthMouth']))).toBeGreaterThan(doubtOfBuild(fullBuild()))

@@ -1,0 +1,87 @@
+import type { Build, Tool } from '../../document/build'
+import { enteredAt, specAt, type SizeRef } from '../../document/read'
+import { checksOnce } from '../../judge/assemble'
+import type { JudgedJoint } from '../../judge/joint'
+import { KINDS } from '../../parts/kinds/index'
+import { slotSpec } from '../../parts/slots'
+import { isMeasured, type Size } from '../../quantity/size'
+import { JOINT_KINDS } from '../findJoints'
+import { existsIn, type JointKind } from '../kind'
+import { bestTool, predictive, slices, withSizes } from './readings'
+import { unsure, weightOf } from './unsure'
+
+/** What is to be gained for one joint by readings that only together tell: all that it lacks, or one of the sizes it is in doubt about. */
+export interface Stake {
+  joint: string
+  needs: SizeRef[]
+  /** Expected fall of what is unsure about its verdict once all of them are read, weighted by what a wrong buy costs. */
+  worth: number
+}
+
+/** Less than this of a joint left open is none. [ours] */
+const SETTLED = 1e-4
+/** Equally likely readings a single size is tried at, and ways that several together are. [ours] */
+const READINGS = 5
+const TOGETHER = 8
+/** Each size goes through its readings in an order of its own: odd steps meet all of eight. */
+const STEPS = [1, 3, 5, 7] as const
+
+/** What there is to be gained, joint by joint, so that whoever asks can do something else in between, or stop. */
+export function* stakes(build: Build, tools: readonly Tool[]): Generator<Stake[]> {
+  for (const kind of JOINT_KINDS) {
+    if (!existsIn(kind, build)) continue
+    const joint = kind.find(build)
+    const weight = weightOf(build, kind, joint)
+    if (weight * unsure(joint) < SETTLED) continue
+    yield (joint.missing.length ? lacking(build, kind, joint, tools) : doubtful(build, kind, joint, tools)).map((s) => ({
+      ...s,
+      worth: weight * s.worth,
+    }))
+  }
+}
+
+/** A joint that lacks sizes: nothing is told before the last of them is read. */
+function lacking(build: Build, kind: JointKind, joint: JudgedJoint, tools: readonly Tool[]): Stake[] {
+  const needs = joint.missing.filter((r) => build.parts[r.slot])
+  if (!needs.every((ref) => bestTool(ref, tools))) return []
+  const each = needs.map((ref, i) => ({ ref, reading: readingsOf(build, ref, tools, TOGETHER), step: STEPS[i % STEPS.length]!, from: i }))
+  let left = 0
+  for (let k = 0; k < TOGETHER; k++)
+    left += unsure(
+      kind.find(
+        withSizes(
+          build,
+          each.map(({ ref, reading, step, from }) => [ref, reading((k * step + from) % TOGETHER)]),
+        ),
+      ),
+    )
+  return [{ joint: joint.id, needs, worth: Math.max(0, unsure(joint) - left / TOGETHER) }]
+}
+
+/** A joint whose sizes are all known but not well enough: each may be what it hangs on. */
+function doubtful(build: Build, kind: JointKind, joint: JudgedJoint, tools: readonly Tool[]): Stake[] {
+  return joint.reads.flatMap((ref): Stake[] => {
+    const best = bestTool(ref, tools)
+    const now = enteredAt(build, ref)
+    if (!best || !now || (isMeasured(now.known) && now.doubt <= best.doubt(now.value) + 1e-9)) return []
+    const reading = readingsOf(build, ref, tools, READINGS)
+    let left = 0
+    for (let k = 0; k < READINGS; k++) {
+      const then = withSizes(build, [[ref, reading(k)]])
+      left += unsure({ checks: checksOnce(joint, then, ref) ?? kind.find(then).checks })
+    }
+    return [{ joint: joint.id, needs: [ref], worth: unsure(joint) - left / READINGS }]
+  })
+}
+
+/** So many equally likely readings of a size. */
+function readingsOf(build: Build, ref: SizeRef, tools: readonly Tool[], count: number): (k: number) => Size {
+  const spec = specAt(ref)
+  const best = bestTool(ref, tools)!
+  const now = enteredAt(build, ref)
+  const known = now?.known === 'assumed' ? undefined : now
+  const values = slices(predictive(known, spec, KINDS[slotSpec(ref.slot).kind].trade === 'wood'), count).map((v) =>
+    Math.min(spec.max, Math.max(spec.min, v)),
+  )
+  return (k) => ({ value: values[k]!, doubt: best.doubt(values[k]!), known: best.tool })
+}
