@@ -1,7 +1,17 @@
-import { KINDS, openSlots, missingSizes, slotSpec, specAt, type Build, type Evaluation, type MeasureRank, type SizeRef } from '@snug/core'
+import {
+  KINDS,
+  openSlots,
+  missingSizes,
+  slotSpec,
+  specAt,
+  type Build,
+  type Evaluation,
+  type MeasureRank,
+  type SizeRef,
+  WORTH_READING,
+} from '@snug/core'
 
-/** A reading that changes no verdict by a hundredth is not worth asking for. [ours] */
-export const tells = (r: MeasureRank): boolean => r.gain > 0.01
+export const tells = (r: MeasureRank): boolean => r.gain > WORTH_READING
 
 export interface NextMeasure {
   joint?: string

@@ -18,8 +18,8 @@ export interface Stake {
   worth: number
 }
 
-/** Less than this of a joint left open is none. [ours] */
-const SETTLED = 1e-4
+/** A reading that is expected to change no verdict by this much is not worth asking for. [ours] */
+export const WORTH_READING = 0.002
 /** Equally likely readings a single size is tried at, and ways that several together are. [ours] */
 const READINGS = 5
 const TOGETHER = 8
@@ -32,7 +32,7 @@ export function* stakes(build: Build, tools: readonly Tool[]): Generator<Stake[]
     if (!existsIn(kind, build)) continue
     const joint = kind.find(build)
     const weight = weightOf(build, kind, joint)
-    if (weight * unsure(joint) < SETTLED) continue
+    if (weight * unsure(joint) < WORTH_READING) continue
     yield (joint.missing.length ? lacking(build, kind, joint, tools) : doubtful(build, kind, joint, tools)).map((s) => ({
       ...s,
       worth: weight * s.worth,
@@ -65,12 +65,17 @@ function doubtful(build: Build, kind: JointKind, joint: JudgedJoint, tools: read
     const now = enteredAt(build, ref)
     if (!best || !now || (isMeasured(now.known) && now.doubt <= best.doubt(now.value) + 1e-9)) return []
     const reading = readingsOf(build, ref, tools, READINGS)
-    let left = 0
-    for (let k = 0; k < READINGS; k++) {
+    const before = unsure(joint)
+    const after = (k: number) => {
       const then = withSizes(build, [[ref, reading(k)]])
-      left += unsure({ checks: checksOnce(joint, then, ref) ?? kind.find(then).checks })
+      return unsure({ checks: checksOnce(joint, then, ref) ?? kind.find(then).checks })
     }
-    return [{ joint: joint.id, needs: [ref], worth: unsure(joint) - left / READINGS }]
+    // Where neither the least nor the greatest reading changes anything, none between them does.
+    const ends = [after(0), after(READINGS - 1)] as const
+    if (ends.every((u) => Math.abs(u - before) < WORTH_READING / 5)) return []
+    let left = ends[0] + ends[1]
+    for (let k = 1; k < READINGS - 1; k++) left += after(k)
+    return [{ joint: joint.id, needs: [ref], worth: before - left / READINGS }]
   })
 }
 
