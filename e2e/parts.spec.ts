@@ -32,16 +32,15 @@ test('choose a set, see why another part is out, try it, take it, take it back',
   await expect(hand.getByRole('heading', { name: /Guard openings/ })).toContainText('won’t go')
 })
 
-test('what to measure next settles a verdict', async ({ page, server }) => {
+test('the measuring round settles a verdict', async ({ page, server }) => {
   const id = await copyOf(server, 'heron')
   await page.goto(`/builds/${id}/parts?tab=measure`)
+  const board = page.getByRole('region', { name: 'The size to read' })
   const hand = page.getByRole('region', { name: 'In hand' })
-  await expect(hand.getByRole('heading', { name: 'Housing width, along the row' })).toBeVisible()
-  await expect(hand.getByRole('img', { name: 'can’t tell' })).toBeVisible()
-  await hand.getByRole('combobox').selectOption('calipers')
-  const field = hand.getByRole('textbox', { name: 'Housing width, along the row' })
-  await field.fill('25.3')
-  await field.press('Enter')
+  await expect(board.getByRole('heading', { name: 'Tuners · housing width, along the row' })).toBeVisible()
+  await page.keyboard.type('25.3')
+  await page.keyboard.press('Enter')
+  await expect(board.getByRole('status')).toContainText('Tuners in a row: snug')
   await saved(page)
   await page.goto(`/builds/${id}/fit/tuner-row`)
   await expect(hand.getByRole('heading', { name: /Tuners in a row/ })).toContainText('snug')

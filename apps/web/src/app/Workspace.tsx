@@ -6,11 +6,14 @@ import { LongView, type Pin } from '../longview/LongView'
 import { useBuild } from '../state/buildStore'
 import { usePrefs } from '../state/prefs'
 
-interface Props {
+interface LongProps {
   pins?: readonly Pin[]
   overlay?: readonly Mark[]
   selected?: string | undefined
   onPick?: (id: string) => void
+}
+
+interface Props extends LongProps {
   /** A drawing of the thing in hand, or what stands in its place. */
   loupe: Drawing | ReactElement | undefined
   fromSide?: boolean
@@ -21,24 +24,12 @@ interface Props {
 }
 
 /** How every station is laid out: long view and loupe above, the list and the thing in hand below. */
-export function Workspace({ pins, overlay, selected, onPick, loupe, list, hand, listLabel, fromSide = false }: Props) {
-  const build = useBuild((s) => s.build)
+export function Workspace({ loupe, list, hand, listLabel, fromSide = false, ...long }: Props) {
   const stage = usePrefs((p) => p.stage)
-  // The bar of a trial lies over the foot of the bench; what is under it can still be scrolled up.
-  const foot = useBuild((s) => s.trial !== undefined) ? 'pb-24' : ''
+  const foot = useFoot()
   return (
     <div className={`workspace stage-${stage}`}>
-      <div className="ws-long border-b border-hairline">
-        <ErrorBoundary resetKeys={[build]} fallback={<Empty>The instrument cannot be drawn from these sizes.</Empty>}>
-          <LongView
-            {...(pins ? { pins } : {})}
-            {...(overlay ? { overlay } : {})}
-            selected={selected}
-            fromSide={fromSide}
-            {...(onPick ? { onPick } : {})}
-          />
-        </ErrorBoundary>
-      </div>
+      <Long {...long} fromSide={fromSide} />
       {stage !== 'whole' && (
         <>
           <section aria-label="Loupe" className="ws-loupe border-b border-l border-hairline bg-sheet">
@@ -52,6 +43,54 @@ export function Workspace({ pins, overlay, selected, onPick, loupe, list, hand, 
           </section>
         </>
       )}
+    </div>
+  )
+}
+
+interface BoardProps extends LongProps {
+  /** The drawing the work is done on, with all that belongs to it. */
+  board: ReactNode
+  boardLabel: string
+  hand: ReactNode
+}
+
+/** When the work is a drawing: the long view folds to its strip, the board takes its place and the list's, the hand stays where it is. */
+export function Board({ board, boardLabel, hand, ...long }: BoardProps) {
+  const stage = usePrefs((p) => p.stage)
+  const foot = useFoot()
+  return (
+    <div className={`workspace ${stage === 'whole' ? 'stage-whole' : 'with-board'}`}>
+      <Long {...long} fromSide={false} />
+      {stage !== 'whole' && (
+        <>
+          <section aria-label={boardLabel} className={`ws-board overflow-auto ${foot}`} tabIndex={-1}>
+            {board}
+          </section>
+          <section aria-label="In hand" tabIndex={-1} className={`ws-hand overflow-auto border-l border-hairline px-5 py-3 ${foot}`}>
+            {hand}
+          </section>
+        </>
+      )}
+    </div>
+  )
+}
+
+/** The bar of a trial lies over the foot of the bench; what is under it can still be scrolled up. */
+const useFoot = () => (useBuild((s) => s.trial !== undefined) ? 'pb-24' : '')
+
+function Long({ pins, overlay, selected, onPick, fromSide }: LongProps & { fromSide: boolean }) {
+  const build = useBuild((s) => s.build)
+  return (
+    <div className="ws-long border-b border-hairline">
+      <ErrorBoundary resetKeys={[build]} fallback={<Empty>The instrument cannot be drawn from these sizes.</Empty>}>
+        <LongView
+          {...(pins ? { pins } : {})}
+          {...(overlay ? { overlay } : {})}
+          selected={selected}
+          fromSide={fromSide}
+          {...(onPick ? { onPick } : {})}
+        />
+      </ErrorBoundary>
     </div>
   )
 }

@@ -84,24 +84,37 @@ interface Props {
   label?: string
   /** Enter files the number even when it has not changed. */
   always?: boolean
+  /** In big type, for a hand that holds the part meanwhile. */
+  big?: boolean
+  /** What it is read with unless another tool is named. */
+  tool?: Known
+  /** Stands in the empty field in place of the usual value. */
+  hint?: string
 }
 
 /** One size of one part: its number in the bench's own writing, the other system small, its doubt and how it is known. */
-export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label, always }: Props) {
+export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label, always, big = false, tool, hint }: Props) {
   const system = usePrefs((p) => p.system)
   const spec = specAt(sizeRef)
   const id = useId()
   const [error, setError] = useState<string>()
   const options = KNOWN_FOR(spec)
   const [chosen, setChosen] = useState<Known>()
-  const known: Known = size?.known ?? chosen ?? options[0]!
-  const commit = (value: number, how: Known = size && isMeasured(size.known) ? size.known : (chosen ?? options[0]!)) =>
+  const usually = tool ?? options[0]!
+  const known: Known = size?.known ?? chosen ?? usually
+  const commit = (value: number, how: Known = size && isMeasured(size.known) ? size.known : (chosen ?? usually)) =>
     onCommit({ value, doubt: defaultDoubt(sizeRef, spec, how, value), known: how })
   const other = size && spec.unit === 'mm' ? (system === 'mm' ? printInch(size.value).text : `${printMm(size.value)} mm`) : ''
   return (
-    <div className="border-b border-hairline py-1">
-      <div className="grid grid-cols-[1fr_7.2rem_6.4rem] items-center gap-2">
-        <div className="min-w-0 leading-tight">
+    <div className={big ? '' : 'border-b border-hairline py-1'}>
+      <div
+        className={
+          big
+            ? 'grid grid-cols-[minmax(9rem,16rem)_1fr] items-center gap-x-4 gap-y-1'
+            : 'grid grid-cols-[1fr_7.2rem_6.4rem] items-center gap-2'
+        }
+      >
+        <div className={big ? 'col-span-2 sr-only' : 'min-w-0 leading-tight'}>
           <label htmlFor={id} className="text-[15px]">
             {label ?? spec.label}
           </label>
@@ -111,7 +124,7 @@ export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label, 
           id={id}
           label={spec.label}
           shown={size ? printSize(size.value, spec.unit, system) : ''}
-          placeholder={spec.usual === undefined ? '' : `usual ${printSize(spec.usual, spec.unit, system)}`}
+          placeholder={hint ?? (spec.usual === undefined ? '' : `usual ${printSize(spec.usual, spec.unit, system)}`)}
           parse={(text) =>
             text.trim() === '' && onClear ? refuse('Use the clear button to forget this size.') : parseSize(spec, text, system)
           }
@@ -120,11 +133,12 @@ export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label, 
           describedBy={`${id}-about`}
           {...(autoFocus ? { autoFocus } : {})}
           {...(always ? { always } : {})}
+          {...(big ? { className: 'h-16 border-2 border-violet text-[34px]' } : {})}
           step={(d) => (size && spec.unit === 'mm' ? stepped(spec, size.value + d * toolStep(size.known)) : undefined)}
         />
         <select
           aria-label={`${label ?? spec.label}: how it is known`}
-          className="label min-h-10 rounded border border-transparent bg-transparent text-[14px] text-soft hover:border-hairline"
+          className={`label min-h-10 rounded border border-transparent bg-transparent text-soft hover:border-hairline ${big ? 'text-[17px]' : 'text-[14px]'}`}
           value={known}
           onChange={(e) => {
             const how = e.target.value as Known

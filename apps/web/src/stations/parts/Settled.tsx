@@ -1,0 +1,43 @@
+import { specAt, wordOf } from '@snug/core'
+import { useBuild } from '../../state/buildStore'
+import { PegMark } from '../../ui/PegMark'
+import type { LastRead } from './useRound'
+
+/** What the last reading settled, or what its joints still wait for. */
+export function Settled({ last }: { last: LastRead | undefined }) {
+  const fit = useBuild((s) => s.evaluation?.fit)
+  const of = (fit ?? []).filter((j) => last?.before.has(j.id))
+  const told = of.filter((j) => j.verdict !== 'cant-tell')
+  const waits = of.filter((j) => j.verdict === 'cant-tell')
+  return (
+    <div role="status" aria-live="polite" className="mt-2 min-h-[3.2rem] text-[15px]">
+      {last && told.length > 0 && (
+        <ul>
+          {told.slice(0, 2).map((j) => (
+            <li key={j.id} className="flex items-start gap-2">
+              <PegMark verdict={j.verdict} silent />
+              <span>
+                <span className="label font-semibold">
+                  {j.title}: {wordOf(j.verdict)}.
+                </span>{' '}
+                {j.says}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {last && told.length === 0 && waits[0] && (
+        <p className="text-soft">
+          {specAt(last.rank.ref).label} is filed. {waits[0].title} waits for{' '}
+          {waits[0].missing.length
+            ? waits[0].missing
+                .slice(0, 3)
+                .map((r) => specAt(r).label.toLowerCase())
+                .join(', ')
+            : 'a better reading'}
+          .
+        </p>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,63 @@
+import { enteredAt, isMeasured, type Build, type MeasureBundle, type MeasureRank, type Verdict } from '@snug/core'
+import { useState } from 'react'
+import { useShallow } from 'zustand/react/shallow'
+import { useBuild } from '../../state/buildStore'
+
+export const keyOf = (r: MeasureRank) => `${r.ref.slot}/${r.ref.size}`
+
+/** Joints a reading told something about, with what each was before. */
+export interface LastRead {
+  rank: MeasureRank
+  before: ReadonlyMap<string, Verdict>
+}
+
+/**
+ * The measuring round as a walk. The bundle in hand stays in hand until each of its sizes is read or passed over, however the ranking moves
+ * meanwhile; then the next best one is taken.
+ */
+export function useRound(build: Build) {
+  const { round, evaluation } = useBuild(useShallow((s) => ({ round: s.round, evaluation: s.evaluation })))
+  const [held, setHeld] = useState<MeasureBundle>()
+  const [picked, setPicked] = useState<string>()
+  const [read, setRead] = useState<ReadonlySet<string>>(new Set())
+  const [passed, setPassed] = useState<ReadonlySet<string>>(new Set())
+  const [last, setLast] = useState<LastRead>()
+  const open = (r: MeasureRank) => !read.has(keyOf(r)) && !passed.has(keyOf(r))
+  const ahead = (round ?? []).filter((b) => b.readings.some(open))
+  const bundle = held?.readings.some(open) ? held : ahead[0]
+  const hand = bundle?.readings.find((r) => keyOf(r) === picked) ?? bundle?.readings.find(open)
+  const goOn = (done: MeasureRank) => {
+    const at = bundle!.readings.indexOf(done)
+    const next = [...bundle!.readings.slice(at + 1), ...bundle!.readings.slice(0, at)].find(open)
+    setHeld(next ? bundle : undefined)
+    setPicked(next && keyOf(next))
+  }
+  return {
+    known: round !== undefined,
+    bundle,
+    hand,
+    last,
+    /** Other bundles, what comes next first. */
+    then: ahead.filter((b) => b !== bundle && !b.readings.every((r) => bundle?.readings.some((h) => keyOf(h) === keyOf(r)))),
+    isRead: (r: MeasureRank) => read.has(keyOf(r)) || isMeasured(enteredAt(build, r.ref)?.known ?? 'assumed'),
+    isPassed: (r: MeasureRank) => passed.has(keyOf(r)),
+    passedOver: passed.size,
+    take: (b: MeasureBundle, r?: MeasureRank) => {
+      setHeld(b)
+      setPicked(r && keyOf(r))
+      // What was passed over is taken up again when somebody asks for it.
+      if (r) setPassed((was) => new Set([...was].filter((k) => k !== keyOf(r))))
+    },
+    file: (r: MeasureRank) => {
+      const before = new Map(evaluation!.fit.filter((j) => r.joints.includes(j.id)).map((j) => [j.id, j.verdict]))
+      setRead((was) => new Set(was).add(keyOf(r)))
+      setLast({ rank: r, before })
+      goOn(r)
+    },
+    pass: (r: MeasureRank) => {
+      setPassed((was) => new Set(was).add(keyOf(r)))
+      goOn(r)
+    },
+    again: () => setPassed(new Set()),
+  }
+}
