@@ -11,8 +11,8 @@ export function useWhere() {
   const [, , , station, thing] = pathname.split('/')
   const navigate = useNavigate()
   const go = useCallback(
-    (to: Station, hand?: string, replace = false) =>
-      void navigate(`/builds/${id}/${to}${hand ? `/${encodeURIComponent(hand)}` : ''}`, { replace }),
+    (to: Station, hand?: string, replace = false, tab?: string) =>
+      void navigate(`/builds/${id}/${to}${hand ? `/${encodeURIComponent(hand)}` : ''}${tab ? `?tab=${tab}` : ''}`, { replace }),
     [id, navigate],
   )
   return { id, station: isStation(station) ? station : undefined, thing: thing ? decodeURIComponent(thing) : undefined, go }

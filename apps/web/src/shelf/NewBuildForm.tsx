@@ -16,13 +16,13 @@ export function NewBuildForm() {
     resolver: classValidatorResolver(NewBuildRequest),
     defaultValues: { name: '', handedness: 'right', strings: 6, scale: 647.7 },
   })
+  const start = form.watch('start')
   const create = useMutation({
     mutationFn: (wanted: NewBuildRequest) => api.create({ ...wanted }),
-    onSuccess: (state) => void navigate(`/builds/${state.id}/parts`),
+    onSuccess: (state) => void navigate(`/builds/${state.id}/parts${start ? '?tab=box' : ''}`),
     onError: (e) => toast.error(e.message),
   })
   const { errors } = form.formState
-  const start = form.watch('start')
   /** Its strings and its scale are those of what it begins with, until the person says otherwise. */
   const begin = ({ target: { value } }: { target: { value: string } }) => {
     const set = START_IDS.find((id) => id === value)

@@ -1,3 +1,4 @@
+export * from './box'
 export * from './build'
 export * from './read'
 export * from './merge'

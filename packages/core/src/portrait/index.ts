@@ -1,2 +1,2 @@
-export { HOLD_WORDS, partDrawing, sizeDrawing } from './partDrawing'
+export { HOLD_WORDS, partDrawing, partPicture, sizeDrawing } from './partDrawing'
 export type { Hold } from './sketch'

@@ -81,6 +81,12 @@ export function partDrawing(build: Build, slot: Slot): Drawing {
   }
 }
 
+/** Only what it looks like from its first side, for a tray of parts. */
+export function partPicture(build: Build, slot: Slot): Pick<Drawing, 'marks' | 'bounds'> {
+  const marks = sketchOf(build, slot).views.find((v) => v.marks.length)?.marks ?? []
+  return { marks, bounds: grown(boundsOf(marks), 0.04) }
+}
+
 /** Dimensions of a view: its two or three longest known sizes that do not run over one another. */
 function dimensions(sketch: Sketch, view: View): Mark[] {
   const shown: { from: Point; to: Point }[] = []

@@ -82,7 +82,11 @@ export class Sketch {
     if (!this.hidden) this.views.at(-1)!.marks.push(mark)
     return this
   }
-  private dashed = (sizes: readonly string[]) => (sizes.every((s) => this.known(s)) ? {} : { dashed: true })
+  /** What hangs on no size of its own is as known as the part is at all. */
+  private dashed(sizes: readonly string[]) {
+    const known = sizes.length ? sizes.every((s) => this.known(s)) : Object.keys(this.part?.sizes ?? {}).some((s) => this.known(s))
+    return known ? {} : { dashed: true }
+  }
 
   area(role: Role, points: Point[], sizes: readonly string[]): this {
     return this.mark({ mark: 'area', role, points, ...this.dashed(sizes) })

@@ -1,4 +1,5 @@
 import { useTab } from '../../ui/StationTabs'
+import { BoxTab } from './BoxTab'
 import { ChooseTab } from './ChooseTab'
 import { MeasureTab } from './MeasureTab'
 import { MoneyTab } from './MoneyTab'
@@ -13,6 +14,8 @@ export default function PartsStation() {
   switch (tab) {
     case 'slots':
       return <SlotsTab />
+    case 'box':
+      return <BoxTab />
     case 'measure':
       return <MeasureTab />
     case 'stock':

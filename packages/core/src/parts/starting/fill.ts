@@ -3,10 +3,13 @@ import { bandOf, type SizeSpec } from '../kind'
 import { KINDS } from '../kinds/index'
 import type { Part } from '../part'
 import { slotSpec, type Slot } from '../slots'
-import { STARTING_SETS, type StartId, type StartingSet } from './sets'
+import { STARTING_SETS, type StartId, type StartPart, type StartingSet } from './sets'
+
+/** What an instrument has, as far as it decides which sizes there are. */
+type Instrument = Readonly<Partial<Record<Slot, { traits?: Readonly<Record<string, string>> }>>>
 
 /** Which of a part's sizes an instrument of this kind does not have at all: nobody is asked for them. */
-function lacks({ parts }: StartingSet, slot: Slot, size: string): boolean {
+function lacks(parts: Instrument, slot: Slot, size: string): boolean {
   const place = /^(?:route|opening)\.(neck|middle|bridge)\./.exec(size)?.[1] as 'neck' | 'middle' | 'bridge' | undefined
   if (place) return !parts[`pickup-${place}`]
   if (slot !== 'body') return false
@@ -31,17 +34,18 @@ function assumed(spec: SizeSpec, value: number, slot: Slot): Size {
   return { value, doubt, known: 'assumed' }
 }
 
-/** The parts of a starting set, each with the sizes its kind usually has; what has no usual value stays unknown. */
+/** A part nobody has described: its sizes as usual of its kind, as far as an instrument of these parts has them; the rest stays unknown. */
+export function usualPart(slot: Slot, { name, traits = {}, sizes = {} }: StartPart, parts: Instrument): Part {
+  const { kind } = slotSpec(slot)
+  const known = Object.entries(KINDS[kind].sizes).flatMap(([size, spec]) => {
+    const value = sizes[size] ?? (spec.optional ? undefined : spec.usual)
+    return value === undefined || lacks(parts, slot, size) ? [] : [[size, assumed(spec, value, slot)] as const]
+  })
+  return { kind, name, state: 'planned', traits: { ...traits }, sizes: Object.fromEntries(known) }
+}
+
+/** The parts of a starting set. */
 export function startParts(id: StartId): Partial<Record<Slot, Part>> {
-  const set: StartingSet = STARTING_SETS[id]
-  const parts: Partial<Record<Slot, Part>> = {}
-  for (const [slot, { name, traits = {}, sizes = {} }] of Object.entries(set.parts) as [Slot, NonNullable<StartingSet['parts'][Slot]>][]) {
-    const kind = KINDS[slotSpec(slot).kind]
-    const known = Object.entries(kind.sizes).flatMap(([size, spec]) => {
-      const value = sizes[size] ?? (spec.optional ? undefined : spec.usual)
-      return value === undefined || lacks(set, slot, size) ? [] : [[size, assumed(spec, value, slot)] as const]
-    })
-    parts[slot] = { kind: slotSpec(slot).kind, name, state: 'planned', traits: { ...traits }, sizes: Object.fromEntries(known) }
-  }
-  return parts
+  const { parts }: StartingSet = STARTING_SETS[id]
+  return Object.fromEntries((Object.entries(parts) as [Slot, StartPart][]).map(([slot, part]) => [slot, usualPart(slot, part, parts)]))
 }

@@ -1,0 +1,52 @@
+import { describe, expect, it } from 'vitest'
+import { judgeJoints } from '../fit/findJoints'
+import { partProblems } from '../parts/check'
+import { SLOT_NAMES, type Slot } from '../parts/slots'
+import { PILES, pileOf, putOnPile, unsorted } from './box'
+import { newBuild, type Build } from './build'
+import { applyChange, inverse } from './change'
+
+const begun = (): Build => newBuild({ name: 'Kit', handedness: 'right', strings: 6, scale: 647.7, start: 'bolt-through' }, '2026-11-24')
+
+describe('what came in the box', () => {
+  it('a part put on any pile lies there, and only it; taken back everything is as it was', () => {
+    for (const pile of PILES)
+      for (const slot of SLOT_NAMES) {
+        const build = begun()
+        const change = putOnPile(build, [slot], pile)
+        const then = applyChange(build, change)
+        expect(pileOf(then.parts[slot]), `${slot} ${pile}`).toBe(pile)
+        for (const other of SLOT_NAMES) if (other !== slot) expect(then.parts[other]).toEqual(build.parts[other])
+        expect(applyChange(then, inverse(change))).toEqual(build)
+      }
+  })
+  it('all that came is one change', () => {
+    const build = begun()
+    const then = applyChange(build, putOnPile(build, unsorted(build), 'box'))
+    expect(Object.values(then.parts).every((p) => p.state === 'in hand')).toBe(true)
+    expect(unsorted(then)).toEqual([])
+  })
+  it('what nobody foresaw is added as usual of its kind, every size a guess', () => {
+    const build = begun()
+    for (const slot of ['string-tree', 'battery', 'shielding'] as Slot[]) {
+      const part = applyChange(build, putOnPile(build, [slot], 'coming')).parts[slot]!
+      expect(partProblems(part)).toEqual([])
+      expect(part.state).toBe('ordered')
+      expect(Object.values(part.sizes).length).toBeGreaterThan(0)
+      for (const size of Object.values(part.sizes)) expect(size.known).toBe('assumed')
+    }
+  })
+  it('a part that is not on it takes its joints and the jobs planned on it with it', () => {
+    const build = begun()
+    build.jobs = { shave: { slot: 'tuners', size: 'housing.width', delta: -0.2, doubt: 0.05, text: 'File', joint: 'tuner-row' } as never }
+    const then = applyChange(build, putOnPile(build, ['tuners'], 'none'))
+    expect(judgeJoints(build).some((j) => j.slots.includes('tuners'))).toBe(true)
+    expect(judgeJoints(then).some((j) => j.slots.includes('tuners'))).toBe(false)
+    expect(then.jobs).toEqual({})
+  })
+  it('is said as a person would', () => {
+    const build = begun()
+    expect(putOnPile(build, ['nut', 'strings'], 'coming').label).toBe('Nut, strings: on its way')
+    expect(putOnPile(build, ['guard'], 'none').edits).toEqual([])
+  })
+})
