@@ -1,4 +1,16 @@
-import { BUNDLE_FORMAT, BUNDLE_VERSION, LIMITS, LOG_KINDS, START_IDS, STATIONS, type Build, type LogEntry, type StartId } from '@snug/core'
+import {
+  BUNDLE_FORMAT,
+  BUNDLE_VERSION,
+  JOB_IDS,
+  LIMITS,
+  LOG_KINDS,
+  START_IDS,
+  STATIONS,
+  type Build,
+  type JobId,
+  type LogEntry,
+  type StartId,
+} from '@snug/core'
 import {
   ArrayMaxSize,
   ArrayNotEmpty,
@@ -36,6 +48,7 @@ export class NewBuildRequest {
   @Max(900, says('Scale length: 500 to 900 mm (about 20 to 35 in).'))
   scale!: number
   @Optional() @IsIn(START_IDS, says(`A build begins with nothing or with one of ${START_IDS.join(', ')}.`)) start?: StartId
+  @Optional() @IsIn(JOB_IDS, says(`A job is one of ${JOB_IDS.join(', ')}.`)) job?: JobId
 }
 
 /** One edit of a change; `from` and `to` may be any plain JSON, absent for nothing. */

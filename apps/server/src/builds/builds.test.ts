@@ -24,6 +24,32 @@ it('a build begun with a starting set has its parts, all of them guesses; anothe
   const refused = await app.post('/builds', { ...WANTED, start: 'harp' }).expect(422)
   expect(JSON.stringify(refused.body)).toMatch(/begins with nothing or with one of/)
 })
+it('an example is a copy that has an id of its own, each time', async () => {
+  const [one, two] = [
+    (await app.post('/builds/example', {}).expect(201)).body,
+    (await app.post('/builds/example', {}).expect(201)).body,
+  ] as {
+    id: string
+    build: { name: string; parts: object }
+  }[]
+  expect(one!.id).not.toBe(two!.id)
+  expect(one!.build.name).toBe('Heron, an example')
+  expect(Object.keys(one!.build.parts).length).toBeGreaterThan(15)
+  await app.remove(`/builds/${one!.id}`).expect(204)
+})
+it('of a rescue everything is here and coated; of a raw kit nothing is and the wood is bare', async () => {
+  const of = async (job: string) =>
+    ((await app.post('/builds', { ...WANTED, start: 'bolt-through', job }).expect(201)).body as { build: Build }).build.parts
+  for (const [job, state, surface] of [
+    ['kit', 'planned', 'raw'],
+    ['rescue', 'in hand', 'coated'],
+  ] as const) {
+    const parts = await of(job)
+    expect(new Set(Object.values(parts).map((p) => p.state))).toEqual(new Set([state]))
+    expect(parts.body!.traits.surface).toBe(surface)
+  }
+  await app.post('/builds', { ...WANTED, job: 'holiday' }).expect(422)
+})
 const fresh = async () => (await app.post('/builds', WANTED).expect(201)).body as { id: string; revision: number }
 const rename = (revision: number, from: string, to: string) => ({ revision, label: `Name ${to}`, edits: [{ path: ['name'], from, to }] })
 

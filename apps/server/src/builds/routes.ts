@@ -4,6 +4,7 @@ import { Router } from 'express'
 import type { Db } from '../db/open'
 import { bodyAs } from '../http/body'
 import type { NewsHub } from '../news/hub'
+import { exampleBuild } from './example'
 import { changeBuild, createBuild, goBack, listBuilds, listEvents, putAway, readBuild, stepBack, type BuildState } from './store'
 
 export function buildRoutes(db: Db, hub: NewsHub): Router {
@@ -14,6 +15,7 @@ export function buildRoutes(db: Db, hub: NewsHub): Router {
   }
   routes.get('/builds', async (_req, res) => void res.json(await listBuilds(db)))
   routes.post('/builds', async (req, res) => void res.status(201).json(await createBuild(db, bodyAs(NewBuildRequest, req.body))))
+  routes.post('/builds/example', async (_req, res) => void res.status(201).json(await exampleBuild(db)))
   routes.get('/builds/:id', async (req, res) => void res.json(await readBuild(db, req.params.id)))
   routes.delete('/builds/:id', async (req, res) => {
     await putAway(db, req.params.id, true)

@@ -1,6 +1,6 @@
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { NewBuildRequest } from '@snug/contract'
-import { parseLength, START_IDS, STARTING_SETS } from '@snug/core'
+import { JOB_IDS, JOBS, newBuild, parseLength, START_IDS, STARTING_SETS, type StartId } from '@snug/core'
 import { useMutation } from '@tanstack/react-query'
 import { useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router'
@@ -8,15 +8,19 @@ import { toast } from 'sonner'
 import { api } from '../state/api'
 import { Button } from '../ui/Button'
 import { Field, INPUT } from '../ui/Field'
+import { today } from '../state/today'
+import { useMemo } from 'react'
+import { SmallInstrument } from './SmallInstrument'
 
 /** Name, what it begins with, hand, strings and scale: the same class checks them here and on the server. */
 export function NewBuildForm() {
   const navigate = useNavigate()
   const form = useForm<NewBuildRequest>({
     resolver: classValidatorResolver(NewBuildRequest),
-    defaultValues: { name: '', handedness: 'right', strings: 6, scale: 647.7 },
+    defaultValues: { name: '', handedness: 'right', strings: 6, scale: 647.7, job: 'kit' },
   })
   const start = form.watch('start')
+  const job = form.watch('job')
   const create = useMutation({
     mutationFn: (wanted: NewBuildRequest) => api.create({ ...wanted }),
     onSuccess: (state) => void navigate(`/builds/${state.id}/parts${start ? '?tab=box' : ''}`),
@@ -24,11 +28,10 @@ export function NewBuildForm() {
   })
   const { errors } = form.formState
   /** Its strings and its scale are those of what it begins with, until the person says otherwise. */
-  const begin = ({ target: { value } }: { target: { value: string } }) => {
-    const set = START_IDS.find((id) => id === value)
-    if (!set) return
-    form.setValue('strings', STARTING_SETS[set].strings)
-    form.setValue('scale', STARTING_SETS[set].scale)
+  const begin = (id: StartId) => {
+    form.setValue('start', id)
+    form.setValue('strings', STARTING_SETS[id].strings)
+    form.setValue('scale', STARTING_SETS[id].scale)
   }
   const scale = form.register('scale', {
     setValueAs: (typed: string | number) => {
@@ -41,18 +44,32 @@ export function NewBuildForm() {
       <Field label="Name" error={errors.name?.message}>
         {(p) => <input {...p} className={INPUT} {...form.register('name')} />}
       </Field>
-      <Field label="Begin with" hint={start ? 'Usual parts; each size is a guess until you read it.' : 'Every part is entered by you.'}>
+      <Field label="What kind of job" {...(job ? { hint: JOBS[job].about } : {})}>
         {(p) => (
-          <select {...p} className={INPUT} {...form.register('start', { onChange: begin, setValueAs: (v: string) => v || undefined })}>
-            <option value="">nothing yet</option>
-            {START_IDS.map((id) => (
+          <select {...p} className={INPUT} {...form.register('job')}>
+            {JOB_IDS.map((id) => (
               <option key={id} value={id}>
-                {STARTING_SETS[id].label}
+                {JOBS[id].label}
               </option>
             ))}
           </select>
         )}
       </Field>
+      <fieldset>
+        <legend className="label text-[15px]">Begin with an instrument like this</legend>
+        <p className="text-[13px] text-soft">
+          {start ? 'Usual parts; each size is a guess until you read it.' : 'Every part is entered by you.'}
+        </p>
+        <div className="mt-1 grid grid-cols-2 gap-1.5">
+          {START_IDS.map((id) => (
+            <StartChoice key={id} id={id} checked={start === id} onChoose={() => begin(id)} />
+          ))}
+          <label className={choiceLook(!start)}>
+            <input type="radio" name="start" className="sr-only" checked={!start} onChange={() => form.setValue('start', undefined)} />
+            <span className="content-center">nothing yet</span>
+          </label>
+        </div>
+      </fieldset>
       <Field label="Hand" error={errors.handedness?.message}>
         {(p) => (
           <select {...p} className={INPUT} {...form.register('handedness')}>
@@ -71,5 +88,24 @@ export function NewBuildForm() {
         Put it on the shelf
       </Button>
     </form>
+  )
+}
+
+const choiceLook = (checked: boolean) =>
+  `flex min-h-10 cursor-pointer flex-col rounded border px-2 py-1 text-[13px] leading-tight has-focus-visible:outline-2 has-focus-visible:outline-violet ${checked ? 'border-violet bg-wash' : 'border-hairline bg-paper hover:border-violet'}`
+
+/** One of the instruments to begin with, as it would lie there. */
+function StartChoice({ id, checked, onChoose }: { id: StartId; checked: boolean; onChoose: () => void }) {
+  const { label, strings, scale } = STARTING_SETS[id]
+  const build = useMemo(
+    () => newBuild({ name: label, handedness: 'right', strings, scale, start: id }, today()),
+    [id, label, scale, strings],
+  )
+  return (
+    <label className={choiceLook(checked)}>
+      <input type="radio" name="start" className="sr-only" checked={checked} onChange={onChoose} />
+      <SmallInstrument build={build} height={46} />
+      <span>{label}</span>
+    </label>
   )
 }

@@ -45,7 +45,7 @@ export function Shelf() {
               {builds.error.message}
             </p>
           )}
-          {builds.data?.length === 0 && <p className="text-soft">The shelf is empty. Put a new build on it, or bring in a bundle.</p>}
+          {builds.data?.length === 0 && <FirstOfAll />}
           {builds.data && <Rows builds={builds.data} />}
         </section>
         <section aria-labelledby="new-build" className="self-start border border-hairline bg-sheet p-5">
@@ -55,6 +55,33 @@ export function Shelf() {
           <NewBuildForm />
         </section>
       </main>
+    </div>
+  )
+}
+
+/** What to do where nothing is yet. */
+function FirstOfAll() {
+  const navigate = useNavigate()
+  const example = useMutation({
+    mutationFn: api.example,
+    onSuccess: (state) => void navigate(`/builds/${state.id}`),
+    onError: (e) => toast.error(e.message),
+  })
+  return (
+    <div className="max-w-[34rem] text-[17px]">
+      <p className="text-[20px]">The shelf is empty.</p>
+      <ol className="mt-3 list-decimal space-y-2 pl-6">
+        <li>Say what kind of job it is and what the instrument is like. All its parts are then there, with usual sizes, dotted.</li>
+        <li>Put each part on its pile: in the box, on its way, still to be bought, not on this instrument.</li>
+        <li>Measure what settles most, one size at a time. Joints, holes, wiring, coats and the plan follow from it.</li>
+      </ol>
+      <p className="mt-4">
+        Or look round first:{' '}
+        <Button onClick={() => example.mutate()} disabled={example.isPending}>
+          Open an example
+        </Button>
+      </p>
+      <p className="mt-1 text-[15px] text-soft">It is a copy, yours to spoil and to put away.</p>
     </div>
   )
 }

@@ -1,4 +1,5 @@
 import { printBundle, toBundle } from '@snug/formats'
+import { STARTING_SETS } from '@snug/core'
 import { fullBuild } from '@snug/core/testing/fullBuild'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
@@ -61,17 +62,20 @@ describe('shelf', () => {
   it('put away and brought back', async () => {
     await userEvent.click(await screen.findByRole('button', { name: 'Put away' }))
     await waitFor(() => expect(screen.getByText(/The shelf is empty/)).toBeTruthy())
+    expect(screen.getByRole('button', { name: 'Open an example' })).toBeTruthy()
     await userEvent.click(await screen.findByRole('button', { name: 'Bring it back' }))
     await screen.findByRole('link', { name: /Wren/ })
   })
   it('what a build begins with brings its strings and its scale', async () => {
-    await userEvent.selectOptions(screen.getByLabelText(/Begin with/), 'twelve-string')
+    await userEvent.selectOptions(screen.getByLabelText('What kind of job'), 'rescue')
+    await userEvent.click(screen.getByRole('radio', { name: STARTING_SETS['twelve-string'].label }))
     expect(screen.getByLabelText<HTMLInputElement>('Strings').value).toBe('12')
     expect(screen.getByLabelText<HTMLInputElement>(/Scale length/).value).toBe('628.65')
     expect(screen.getByText(/each size is a guess until you read it/)).toBeTruthy()
     await userEvent.type(screen.getByLabelText('Name'), 'Tern')
     await userEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }))
     await waitFor(() => expect(server.build.parts.tailpiece?.sizes.height?.known).toBe('assumed'))
+    expect(server.build.parts.tailpiece!.state).toBe('in hand')
   })
   it('a new build wants a name, strings and a scale that can be', async () => {
     await userEvent.click(screen.getByRole('button', { name: 'Put it on the shelf' }))

@@ -73,6 +73,7 @@ export const api = {
   builds: () => call<BuildSummary[]>('GET', '/builds'),
   build: (id: string) => call<BuildState>('GET', `/builds/${id}`),
   create: (wanted: NewBuild) => call<BuildState>('POST', '/builds', wanted),
+  example: () => call<BuildState>('POST', '/builds/example', {}),
   putAway: (id: string) => call<void>('DELETE', `/builds/${id}`),
   restore: (id: string) => call<BuildState>('POST', `/builds/${id}/restore`, {}),
   change: (id: string, revision: number, change: Change) => call<BuildState>('POST', `/builds/${id}/changes`, { revision, ...change }),

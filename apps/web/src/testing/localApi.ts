@@ -53,6 +53,10 @@ const found = (query: { q?: string; kind?: string; holding?: string }) =>
   )
 
 export const api = {
+  example: () => {
+    resetServer({ ...server.build, name: 'An example' })
+    return Promise.resolve(state())
+  },
   builds: () => {
     const { name, handedness, strings, scale, due, parts } = server.build
     const summary = { name, handedness, strings, scale, ...(due ? { due } : {}), parts: Object.keys(parts).length }

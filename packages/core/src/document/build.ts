@@ -2,6 +2,7 @@ import type { Order } from '../parts/order'
 import type { Part } from '../parts/part'
 import type { Slot } from '../parts/slots'
 import { startParts } from '../parts/starting/fill'
+import { partsFor, type JobId } from '../parts/starting/jobs'
 import type { StartId } from '../parts/starting/sets'
 import type { Consumable, ShopJob } from '../parts/spending'
 
@@ -224,16 +225,18 @@ export interface NewBuild {
   scale: number
   /** Begins with the parts of such an instrument, every size of them a guess until it is read. */
   start?: StartId
+  /** What kind of job it is: what of that lies on the bench already, and how its wood is. */
+  job?: JobId
 }
 
 /** A build with the settings people start from, empty or with the parts of a starting set. `today` is an ISO date. */
-export function newBuild({ start, ...wanted }: NewBuild, today: string): Build {
+export function newBuild({ start, job = 'kit', ...wanted }: NewBuild, today: string): Build {
   return {
     schema: 3,
     ...wanted,
     currency: 'EUR',
     room: { low: 35, high: 65, now: 45 },
-    parts: start ? startParts(start) : {},
+    parts: start ? partsFor(job, startParts(start)) : {},
     jobs: {},
     circuit: { scheme: 'two-humbuckers-and-single', split: true, cable: 5 },
     readings: {},

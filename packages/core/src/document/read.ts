@@ -61,6 +61,9 @@ export const valueAt = (build: Build, ref: SizeRef): number | undefined => sizeA
 
 export const traitAt = (build: Build, slot: Slot, trait: string): string | undefined => build.parts[slot]?.traits[trait]
 
+/** Is the neck glued in? It then goes in before any finish, and has no screws. */
+export const isGlued = (build: Build): boolean => traitAt(build, 'neck', 'joint') === 'set'
+
 /** All of the sizes asked for, or the list of those missing. */
 export function sizesFor<const K extends string>(
   build: Build,

@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizesFor, valueAt } from '../document/read'
+import { sizesFor, valueAt, isGlued } from '../document/read'
 import { pt } from '../geometry/point'
 import { datums } from '../instrument/datums'
 import { BITS } from '../physics/pilot'
@@ -11,7 +11,7 @@ import { type Finder, isHard, type Basics, waiting, pilotCard } from './pilotCar
 
 /** Neck screws: clearance through the body, pilots in the heel that stay clear of the board. */
 export const neckScrewHoles: Finder = (build) => {
-  if (!build.parts['neck-screws'] || !build.parts.body || !build.parts.neck) return []
+  if (!build.parts['neck-screws'] || !build.parts.body || !build.parts.neck || isGlued(build)) return []
   const base: Basics = {
     id: 'neck-screws',
     title: 'Neck screw pilots in the heel',
@@ -47,7 +47,7 @@ export const neckScrewHoles: Finder = (build) => {
 
 /** Clearance holes in the body, so that the screws pull the neck down instead of holding it off. */
 export const neckScrewClearance: Finder = (build) => {
-  if (!build.parts['neck-screws'] || !build.parts.body) return []
+  if (!build.parts['neck-screws'] || !build.parts.body || isGlued(build)) return []
   const base: Basics = {
     id: 'neck-clearance',
     title: 'Neck screw holes through the body',

@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizeAt, traitAt } from '../document/read'
+import { isGlued, sizeAt, traitAt } from '../document/read'
 import { PLACES } from '../instrument/guardPlace'
 import type { Drawing } from '../drawing/drawing'
 import type { Joint, JudgedJoint } from '../judge/joint'
@@ -81,6 +81,7 @@ const KINDS: readonly JointKind[] = [
     id: 'neck-screws',
     trial: see('Drive one screw by hand into its pilot: it bites, and nothing shows on the board.'),
     needs: ['body', 'neck', 'neck-screws'],
+    when: (b) => !isGlued(b),
     find: neckScrewsJoint,
   },
   {

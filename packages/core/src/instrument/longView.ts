@@ -3,7 +3,7 @@ import { sizeAt, traitAt, valueAt } from '../document/read'
 import type { Mark, Role } from '../drawing/drawing'
 import { rectangle } from '../geometry/box'
 import { pt, type Point } from '../geometry/point'
-import type { Metal } from '../parts/part'
+import type { Metal, Part } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
 import { fretPlace, fretPlaces } from '../physics/frets'
 import { bodyOutline } from './bodyShape'
@@ -16,15 +16,15 @@ import { tunerPosts } from './tuners'
 
 /**
  * The instrument from the front in true proportion, from its own sizes: x from the nut towards the tail, y across with
- * the bass side positive. What is not chosen yet is drawn dashed at usual proportions.
+ * the bass side positive. What it cannot do without and is not chosen yet, and parts of which nothing is known but guesses, are drawn
+ * dashed at usual proportions; what may be missing and is, is not drawn.
  */
 export function frontView(build: Build): Mark[] {
   const d = datums(build)
   const has = (slot: Slot) => build.parts[slot] !== undefined
   const value = (slot: Slot, size: string, otherwise: number) => sizeAt(build, { slot, size })?.value ?? otherwise
   const marks: Mark[] = []
-  // Once a body is chosen, what may stay empty is no longer hinted at.
-  const hinted = (slot: Slot) => has(slot) || !has('body') || slotSpec(slot).needed
+  const hinted = (slot: Slot) => has(slot) || slotSpec(slot).needed
   const area = (slot: Slot, role: Role, points: Point[]) => {
     const tint = tintOf(build, slot, role)
     if (hinted(slot)) marks.push({ mark: 'area', role, points, thing: slot, dashed: !has(slot), ...(tint ? { tint } : {}) })
@@ -67,7 +67,13 @@ export function frontView(build: Build): Mark[] {
       })
   const { x: sx, y: sy } = controlPlace(build, 'switch')
   area('switch', 'metal', [pt(sx - 13, sy - 3), pt(sx + 13, sy + 3), pt(sx + 13, sy + 5), pt(sx - 13, sy - 1)])
-  return marks
+  return marks.map((m) => ('thing' in m && m.thing && guessed(build.parts[m.thing as Slot]) ? { ...m, dashed: true } : m))
+}
+
+/** Is every size of it an assumption? Then it is only thought of so far. */
+const guessed = (part: Part | undefined): boolean => {
+  const sizes = Object.values(part?.sizes ?? {})
+  return sizes.length > 0 && sizes.every((s) => s.known === 'assumed')
 }
 
 /** How metals look side by side; a preview, not a promise. [ours] */

@@ -21,6 +21,11 @@ export const BECAUSE = {
     risk: 'Holes in the wrong place put the whole instrument out of tune.',
     wayBack: 'Plug with dowel of the same grain, wait, drill anew.',
   },
+  dryBeforeGlue: {
+    why: 'A glued neck stays as it is: axis, tilt and height are tried dry first.',
+    risk: 'A neck glued in crooked steers the strings off the board for good.',
+    wayBack: 'Within minutes pull it and wipe both clean; later heat and a thin knife, and the joint is made anew.',
+  },
   scrapFirst: {
     why: 'A pilot is tried in scrap of the same wood first.',
     risk: 'A screw that needs force snaps in the wood.',
@@ -67,7 +72,9 @@ export const before = (id: string, because: keyof typeof BECAUSE): Before => ({ 
 
 /** The parcels among earlier steps that bring one of these parts. */
 export const parcelsOf = (slots: readonly Slot[], earlier: readonly Step[]): Before[] =>
-  slots.flatMap((slot) => earlier.filter((s) => s.stage === 'parcel' && s.slot === slot).map((s) => before(s.id, 'partsFirst')))
+  earlier
+    .filter((s) => s.stage === 'parcel' && slots.some((slot) => s.slot === slot || s.slots?.includes(slot)))
+    .map((s) => before(s.id, 'partsFirst'))
 
 /** The last step of the film, after which hardware goes on. */
 export const onceFilmIsHard = (earlier: readonly Step[]): Before[] =>

@@ -23,6 +23,8 @@ export interface Step {
   thing?: string
   /** The part it is done to or waits for. */
   slot?: Slot
+  /** Of a step that is for several parts at once. */
+  slots?: readonly Slot[]
   minutes: number
   /** Waiting afterwards, minutes. */
   wait: number

@@ -101,6 +101,13 @@ export const neck = defineKind({
         ['steel', 'stainless steel'],
       ],
     },
+    joint: {
+      label: 'Held to the body by',
+      options: [
+        ['bolt', 'screws'],
+        ['set', 'glue'],
+      ],
+    },
     carve: {
       label: 'Back of the neck',
       options: [

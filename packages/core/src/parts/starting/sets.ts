@@ -36,6 +36,8 @@ const common: Partial<Record<Slot, StartPart>> = {
   wire: { name: 'Wire', traits: { type: 'stranded' } },
   'neck-screws': { name: 'Neck screws and plate' },
 }
+/** The same with a neck that is glued in. */
+const { 'neck-screws': _, ...glued } = common
 /** Two humbuckers, each in a ring. */
 const ringed: Partial<Record<Slot, StartPart>> = {
   'pickup-neck': pickup('Neck humbucker', HUMBUCKER, 'ring'),
@@ -58,7 +60,7 @@ const LEVER: StartPart = { name: 'Lever switch', traits: { contacts: 'lever-5' }
 const TOGGLE: StartPart = { name: 'Toggle', traits: { contacts: 'toggle-3' } }
 const neck = (more: StartPart['sizes'] = {}, traits: Record<string, string> = {}): StartPart => ({
   name: 'Neck',
-  traits: { ...(traits.head === 'two-rows' ? {} : { row: 'bass' }), head: 'one-row', ...traits },
+  traits: { joint: 'bolt', ...(traits.head === 'two-rows' ? {} : { row: 'bass' }), head: 'one-row', ...traits },
   // Two rows stand either side of the middle, further apart along it.
   sizes: { ...(traits.head === 'two-rows' ? { 'tuner.offset': 24, 'tuner.pitch': 38, 'tuner.first': 38 } : {}), ...more },
 })
@@ -144,7 +146,7 @@ export const STARTING_SETS = {
     },
   },
   'post-stop': {
-    label: 'Posts and stop tailpiece',
+    label: 'Set neck, posts and stop tailpiece',
     strings: 6,
     scale: 628.65,
     parts: {
@@ -153,7 +155,7 @@ export const STARTING_SETS = {
         traits: { build: 'solid', top: 'arched', access: 'back' },
         sizes: { mouthToBridge: 252, ...twoRoutes(216), studBore: 7, 'tail.bore': 11.5, 'pocket.tilt': 3 },
       },
-      neck: neck({ scale: 628.65, nutToHeelEnd: 446, boardLength: 454, 'head.angle': 14 }, { head: 'two-rows' }),
+      neck: neck({ scale: 628.65, nutToHeelEnd: 446, boardLength: 454, 'head.angle': 14 }, { head: 'two-rows', joint: 'set' }),
       bridge: POSTS,
       tailpiece: STOP,
       ...ringed,
@@ -161,7 +163,7 @@ export const STARTING_SETS = {
       nut: NUT,
       strings: STRINGS,
       switch: TOGGLE,
-      ...common,
+      ...glued,
     },
   },
   'semi-hollow': {
@@ -174,7 +176,7 @@ export const STARTING_SETS = {
         traits: { build: 'semi-hollow', top: 'arched', access: 'sound-hole' },
         sizes: { mouthToBridge: 252, ...twoRoutes(216), studBore: 7, 'tail.bore': 11.5, 'block.width': 110, 'rim.thickness': 12 },
       },
-      neck: neck({ scale: 628.65, nutToHeelEnd: 446, boardLength: 454, 'head.angle': 14 }, { head: 'two-rows' }),
+      neck: neck({ scale: 628.65, nutToHeelEnd: 446, boardLength: 454, 'head.angle': 14 }, { head: 'two-rows', joint: 'set' }),
       bridge: POSTS,
       tailpiece: STOP,
       ...ringed,
@@ -182,7 +184,7 @@ export const STARTING_SETS = {
       nut: NUT,
       strings: STRINGS,
       switch: TOGGLE,
-      ...common,
+      ...glued,
     },
   },
   'twelve-string': {

@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { traitAt } from '../../document/read'
+import { isGlued, traitAt } from '../../document/read'
 import type { Joint } from '../../judge/joint'
 import { woodNamed } from '../../parts/woods'
 import { before, parcelsOf } from '../../plan/reasons'
@@ -28,7 +28,19 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
       ...jobs.filter(({ joint }) => joint.seatsNeck).map(({ job }) => before(job.id, 'dryFitFirst')),
     ],
   })
-  return [...jobs.map(({ job }) => job), trial]
+  const glued = step({
+    id: 'neck-on',
+    title: 'Glue the neck in',
+    why: 'Clamps and a block shaped to the board made ready and tried dry; glue on both faces, clamp, wipe what squeezes out with a damp rag.',
+    station: 'fit',
+    stage: 'wood',
+    slot: 'neck',
+    minutes: 45,
+    wait: 24 * 60,
+    cautions: ['Read the glue’s label for open time, clamping time and warmth.'],
+    befores: [before(trial.id, 'dryBeforeGlue')],
+  })
+  return [...jobs.map(({ job }) => job), trial, ...(build.parts.body && build.parts.neck && isGlued(build) ? [glued] : [])]
 }
 
 /** A wood that a buckle or a bench marks for good. */

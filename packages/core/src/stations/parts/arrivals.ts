@@ -1,6 +1,7 @@
 import type { Build } from '../../document/build'
 import { chosenParts } from '../../document/read'
-import { slotSpec } from '../../parts/slots'
+import type { Part } from '../../parts/part'
+import { SLOT_NAMES, slotSpec, type Slot } from '../../parts/slots'
 import { step, type Step } from '../../plan/step'
 
 /** A step for each job that somebody else's bench does: it waits for the day it was promised back. */
@@ -20,17 +21,18 @@ export const shopSteps = (build: Build): Step[] =>
     }),
   )
 
-/** A step for each part that is not in hand. */
-export const arrivalSteps = (build: Build): Step[] =>
-  chosenParts(build)
-    .filter(([, p]) => p.state !== 'in hand')
-    .map(([slot, p]) =>
+/** A step for each part that was ordered and is not in hand yet, and one for all that are still to be bought. */
+export function arrivalSteps(build: Build): Step[] {
+  const parts = chosenParts(build)
+  const ordered = parts.filter(([, p]) => p.state === 'ordered')
+  return [
+    ...ordered.map(([slot, p]) =>
       step({
         id: `arrive-${slot}`,
         title: `${slotSpec(slot).label} in hand: ${p.name}`,
         why: p.arrives
           ? `Promised for ${p.arrives}. Check it against its listing the same day.`
-          : 'Not ordered yet. Check it against its listing when it comes.',
+          : 'Ordered, no day promised. Check it against its listing when it comes.',
         station: 'parts',
         stage: 'parcel',
         slot,
@@ -38,4 +40,27 @@ export const arrivalSteps = (build: Build): Step[] =>
         minutes: 10,
         ...(p.arrives ? { notBefore: p.arrives } : {}),
       }),
-    )
+    ),
+    ...toBuy(parts.filter(([, p]) => p.state === 'planned')),
+  ]
+}
+
+/** One act, however many parts it is: listing them one by one would hide the work behind them. */
+function toBuy(parts: readonly (readonly [Slot, Part])[]): Step[] {
+  if (!parts.length) return []
+  const names = parts.map(([slot]) => slotSpec(slot).label.toLowerCase())
+  const [first] = parts[0]!
+  return [
+    step({
+      // Ticked off, it stands for these parts and no others.
+      id: `buy-${parts.map(([slot]) => SLOT_NAMES.indexOf(slot)).join('.')}`,
+      title: `Say what came, or order: ${names.slice(0, 3).join(', ')}${names.length > 3 ? ` and ${names.length - 3} more` : ''}`,
+      why: `${parts.length === 1 ? 'One part is' : `${parts.length} parts are`} neither here nor ordered. What came in the box is put on its pile under Parts; the rest is ordered.`,
+      station: 'parts',
+      stage: 'parcel',
+      thing: first,
+      slots: parts.map(([slot]) => slot),
+      minutes: 10,
+    }),
+  ]
+}

@@ -1,4 +1,5 @@
 import type { Build } from '../../document/build'
+import { isGlued } from '../../document/read'
 import { before, onceFilmIsHard } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
 
@@ -58,7 +59,8 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
       ...(wired('string-ground') ? [before('string-ground', 'groundBeforeBridge')] : []),
     ],
   })
-  return [hardware, neckOn, ...closing, strung, ...adjustments(strung)]
+  // A glued neck went in before the finish.
+  return [hardware, ...(isGlued(build) ? [] : [neckOn]), ...closing, strung, ...adjustments(strung)]
 }
 
 function adjustments(strung: Step): Step[] {
