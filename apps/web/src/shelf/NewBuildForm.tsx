@@ -70,20 +70,22 @@ export function NewBuildForm() {
           </label>
         </div>
       </fieldset>
-      <Field label="Hand" error={errors.handedness?.message}>
-        {(p) => (
-          <select {...p} className={INPUT} {...form.register('handedness')}>
-            <option value="right">right-handed</option>
-            <option value="left">left-handed</option>
-          </select>
-        )}
-      </Field>
-      <Field label="Strings" error={errors.strings?.message}>
-        {(p) => <input {...p} className={`${INPUT} figure`} inputMode="numeric" {...form.register('strings', { valueAsNumber: true })} />}
-      </Field>
-      <Field label="Scale length" hint="mm, or inches like 25.5in" error={errors.scale?.message}>
-        {(p) => <input {...p} className={`${INPUT} figure`} {...scale} />}
-      </Field>
+      <div className="grid grid-cols-[1.3fr_0.7fr_1fr] gap-2">
+        <Field label="Hand" error={errors.handedness?.message}>
+          {(p) => (
+            <select {...p} className={INPUT} {...form.register('handedness')}>
+              <option value="right">right</option>
+              <option value="left">left</option>
+            </select>
+          )}
+        </Field>
+        <Field label="Strings" error={errors.strings?.message}>
+          {(p) => <input {...p} className={`${INPUT} figure`} inputMode="numeric" {...form.register('strings', { valueAsNumber: true })} />}
+        </Field>
+        <Field label="Scale length" hint="mm or in" error={errors.scale?.message}>
+          {(p) => <input {...p} className={`${INPUT} figure`} {...scale} />}
+        </Field>
+      </div>
       <Button look="main" type="submit" disabled={create.isPending} className="justify-center">
         Put it on the shelf
       </Button>

@@ -1,6 +1,5 @@
 import {
   claimSheet,
-  clearSize,
   KINDS,
   METALS,
   notAsListed,
@@ -10,7 +9,6 @@ import {
   PART_STATES,
   removePart,
   setPartField,
-  setSize,
   setTrait,
   slotSpec,
   type Part,
@@ -18,7 +16,6 @@ import {
   type Slot,
   type SlotState,
 } from '@snug/core'
-import { X } from 'lucide-react'
 import { toast } from 'sonner'
 import { TextField } from './TextField'
 import { useStockActs } from './useStock'
@@ -28,10 +25,10 @@ import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { download } from '../../ui/download'
 import { Choice, Field, INPUT } from '../../ui/Field'
-import { SizeField } from '../../ui/SizeField'
-import { useGradually } from '../../ui/useGradually'
 import { EmptySlot } from './EmptySlot'
 import { PriceField } from './PriceField'
+import { SizeRows } from './SizeRows'
+import { useSizes } from './useSizes'
 
 /** The slot in hand: its part with sizes, or what to enter when it is empty. */
 export function PartInHand({ slot }: { slot: Slot }) {
@@ -69,14 +66,7 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
     .filter(Boolean)
     .join(', ')
   const unsaid = Object.entries(kind.traits).some(([key, t]) => t.required && !part.traits[key])
-  const keys = Object.keys(kind.sizes).filter((k) => !/\.(\d+)$/.test(k) || Number(/\d+$/.exec(k)![0]) <= build.strings)
-  const shown = [
-    ...keys.filter((k) => missing.has(k)),
-    ...keys.filter((k) => part.sizes[k]),
-    ...keys.filter((k) => !missing.has(k) && !part.sizes[k]),
-  ]
-  // A body has seventy sizes.
-  const rows = useGradually(shown, 8, slot)
+  const { open, known, rest } = useSizes(slot, part)
   return (
     <div>
       <h2 className="text-[23px]">{part.name}</h2>
@@ -126,12 +116,14 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
           What it is: <span className="text-soft">{said || 'nothing said yet'}</span>
         </summary>
         <div className="grid grid-cols-2 gap-x-3 gap-y-2 pb-2">
-          <Choice
-            label="Metal"
-            value={part.metal ?? ''}
-            options={[['', 'none or not said'], ...METALS.map((m) => [m, m] as const)]}
-            onChange={(v) => change((b) => setPartField(b, slot, 'metal', v || undefined))}
-          />
+          {kind.trade !== 'wood' && (
+            <Choice
+              label="Metal"
+              value={part.metal ?? ''}
+              options={[['', 'none or not said'], ...METALS.map((m) => [m, m] as const)]}
+              onChange={(v) => change((b) => setPartField(b, slot, 'metal', v || undefined))}
+            />
+          )}
           <Field label="Colour, seen on the long view">
             {(p) => (
               <span className="flex gap-2">
@@ -174,27 +166,18 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
           </Button>
         </div>
       )}
-      <h3 className="mt-3 text-[18px]">Sizes</h3>
-      {rows.map((key) => {
-        const ref = { slot, size: key }
-        return (
-          <div key={key} data-size={`${slot}/${key}`} className="flex items-start gap-1">
-            <div className="min-w-0 flex-1">
-              <SizeField sizeRef={ref} size={part.sizes[key]} onCommit={(size) => change((b) => setSize(b, ref, size))} />
-            </div>
-            <button
-              type="button"
-              aria-label={`Forget ${kind.sizes[key]!.label}`}
-              title="Forget this size"
-              disabled={!part.sizes[key]}
-              className="grid size-10 shrink-0 place-items-center text-soft hover:text-wont disabled:invisible"
-              onClick={() => change((b) => clearSize(b, ref))}
-            >
-              <X size={15} />
-            </button>
-          </div>
-        )
-      })}
+      {open.length > 0 && <h3 className="mt-3 text-[18px]">Its open joints wait for</h3>}
+      <SizeRows slot={slot} part={part} keys={open} />
+      {known.length > 0 && <h3 className="mt-3 text-[18px]">{open.length ? 'Known or guessed' : 'Sizes'}</h3>}
+      <SizeRows slot={slot} part={part} keys={known} />
+      {rest.length > 0 && (
+        <details className="mt-3 border-y border-hairline">
+          <summary className="label min-h-10 cursor-pointer content-center text-[15px]">
+            {rest.length} more {rest.length === 1 ? 'size' : 'sizes'} it may have
+          </summary>
+          <SizeRows slot={slot} part={part} keys={rest} />
+        </details>
+      )}
       <div className="mt-4 flex gap-2">
         <Button onClick={() => void putBack()}>Put it in the stash</Button>
         <Button look="quiet" onClick={() => change((b) => removePart(b, slot))}>

@@ -8,21 +8,25 @@ import { STARTING_SETS, type StartId, type StartPart, type StartingSet } from '.
 /** What an instrument has, as far as it decides which sizes there are. */
 type Instrument = Readonly<Partial<Record<Slot, { traits?: Readonly<Record<string, string>> }>>>
 
-/** Which of a part's sizes an instrument of this kind does not have at all: nobody is asked for them. */
-function lacks(parts: Instrument, slot: Slot, size: string): boolean {
-  const place = /^(?:route|opening)\.(neck|middle|bridge)\./.exec(size)?.[1] as 'neck' | 'middle' | 'bridge' | undefined
-  if (place) return !parts[`pickup-${place}`]
+const PLACES = ['neck', 'middle', 'bridge'] as const
+
+/**
+ * Which of a part's sizes an instrument of these parts does not have at all: nobody is asked for them. What is not said yet of the other
+ * parts leaves everything open.
+ */
+export function lacks(parts: Instrument, slot: Slot, size: string): boolean {
+  const place = /^(?:route|opening)\.(neck|middle|bridge)\./.exec(size)?.[1] as (typeof PLACES)[number] | undefined
+  if (place) return !parts[`pickup-${place}`] && PLACES.some((p) => parts[`pickup-${p}`])
   if (slot !== 'body') return false
-  const mount = parts.bridge?.traits?.mount ?? ''
-  const through = mount === 'string-through'
-  const swings = ['two-stud', 'six-screw', 'double-locking'].includes(mount)
-  if (/^(vibrato|spring|claw)\b/.test(size)) return !swings
-  if (/^(string\.hole|ferrule\.bore)$/.test(size)) return !through
-  if (/^studBore/.test(size)) return !['two-stud', 'double-locking', 'post'].includes(mount)
-  if (size.startsWith('tail.')) return !parts.tailpiece
+  const mount = parts.bridge?.traits?.mount
+  const isOf = (...mounts: string[]) => mount === undefined || mounts.includes(mount)
+  if (/^(vibrato|spring|claw)\b/.test(size)) return !isOf('two-stud', 'six-screw', 'double-locking')
+  if (/^(string\.hole|ferrule\.bore)$/.test(size)) return !isOf('string-through')
+  if (/^studBore/.test(size)) return !isOf('two-stud', 'double-locking', 'post')
+  if (size.startsWith('tail.')) return mount !== undefined && !parts.tailpiece
   if (/^(pot\.hole|volume\.|tone\.|switch\.|control\.top)/.test(size)) return parts.guard !== undefined
   if (/^(block|rim|chamber|soundHole)\./.test(size)) return parts.body?.traits?.build === 'solid' && !size.startsWith('block.thickness')
-  return size.startsWith('battery.') && !parts.battery
+  return size.startsWith('battery.') && mount !== undefined && !parts.battery
 }
 
 /** A size nobody has read: as usual, and as far from it as such parts are found. [ours] */

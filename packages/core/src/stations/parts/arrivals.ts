@@ -1,6 +1,5 @@
 import type { Build } from '../../document/build'
 import { chosenParts } from '../../document/read'
-import type { Part } from '../../parts/part'
 import { SLOT_NAMES, slotSpec, type Slot } from '../../parts/slots'
 import { step, type Step } from '../../plan/step'
 
@@ -41,25 +40,25 @@ export function arrivalSteps(build: Build): Step[] {
         ...(p.arrives ? { notBefore: p.arrives } : {}),
       }),
     ),
-    ...toBuy(parts.filter(([, p]) => p.state === 'planned')),
+    ...toBuy(SLOT_NAMES.filter((slot) => build.parts[slot]?.state === 'planned')),
   ]
 }
 
 /** One act, however many parts it is: listing them one by one would hide the work behind them. */
-function toBuy(parts: readonly (readonly [Slot, Part])[]): Step[] {
-  if (!parts.length) return []
-  const names = parts.map(([slot]) => slotSpec(slot).label.toLowerCase())
-  const [first] = parts[0]!
+function toBuy(slots: readonly Slot[]): Step[] {
+  const [first] = slots
+  if (!first) return []
+  const names = slots.map((slot) => slotSpec(slot).label.toLowerCase())
   return [
     step({
       // Ticked off, it stands for these parts and no others.
-      id: `buy-${parts.map(([slot]) => SLOT_NAMES.indexOf(slot)).join('.')}`,
+      id: `buy-${slots.map((slot) => SLOT_NAMES.indexOf(slot)).join('.')}`,
       title: `Say what came, or order: ${names.slice(0, 3).join(', ')}${names.length > 3 ? ` and ${names.length - 3} more` : ''}`,
-      why: `${parts.length === 1 ? 'One part is' : `${parts.length} parts are`} neither here nor ordered. What came in the box is put on its pile under Parts; the rest is ordered.`,
+      why: `${slots.length === 1 ? 'One part is' : `${slots.length} parts are`} neither here nor ordered. What came in the box is put on its pile under Parts; the rest is ordered.`,
       station: 'parts',
       stage: 'parcel',
       thing: first,
-      slots: parts.map(([slot]) => slot),
+      slots,
       minutes: 10,
     }),
   ]

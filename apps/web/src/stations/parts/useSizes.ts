@@ -1,0 +1,22 @@
+import { KINDS, lacks, missingSizes, type Part, type Slot } from '@snug/core'
+import { useMemo } from 'react'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+
+/** The sizes of a part in the order they are asked for: what its open joints wait for, what is known, and the rest. */
+export function useSizes(slot: Slot, part: Part): { open: string[]; known: string[]; rest: string[] } {
+  const { parts, strings } = useOpenBuild()
+  const fit = useBuild((s) => s.evaluation?.fit)
+  return useMemo(() => {
+    const waiting = new Set([
+      ...missingSizes(part),
+      ...(fit ?? []).flatMap((j) => j.missing.flatMap((r) => (r.slot === slot ? [r.size] : []))),
+    ])
+    const own = Object.keys(KINDS[part.kind].sizes).filter((k) => {
+      const string = /\.(\d+)$/.exec(k)?.[1]
+      return part.sizes[k] !== undefined || (!lacks(parts, slot, k) && (string === undefined || Number(string) <= strings))
+    })
+    const open = own.filter((k) => waiting.has(k))
+    const others = own.filter((k) => !waiting.has(k))
+    return { open, known: others.filter((k) => part.sizes[k]), rest: others.filter((k) => !part.sizes[k]) }
+  }, [fit, part, parts, slot, strings])
+}
