@@ -1,4 +1,5 @@
 export * from './box'
+export * from './sameAs'
 export * from './build'
 export * from './read'
 export * from './merge'

@@ -327,6 +327,12 @@ const URGENCY: Verdict[] = ['wont-go', 'tight', 'cant-tell', 'loose', 'snug']
 /** All joints of a build with the way to draw them, in mock-up order. */
 export const judgeJoints = (build: Build): JudgedJoint[] => JOINT_KINDS.filter((k) => existsIn(k, build)).map((k) => k.find(build))
 
+/** One joint's verdict, at once and nothing else; nothing where the build has no such joint. */
+export function verdictOf(build: Build, id: string): Verdict | undefined {
+  const kind = JOINT_KINDS.find((k) => k.id === id)
+  return kind && existsIn(kind, build) ? kind.find(build).verdict : undefined
+}
+
 /** As plain data, its words and cures worked out here, where a fault of theirs is this station's alone. */
 const undrawn = ({ draw: _, ...joint }: JudgedJoint): Joint => ({ ...joint, checks: joint.checks.map((c) => ({ ...c })) })
 

@@ -1,4 +1,15 @@
-import { enteredAt, setSize, sizeDrawing, slotSpec, specAt, type Build, type MeasureBundle, type MeasureRank } from '@snug/core'
+import {
+  alike,
+  enteredAt,
+  sameAs,
+  setSize,
+  sizeDrawing,
+  slotSpec,
+  specAt,
+  type Build,
+  type MeasureBundle,
+  type MeasureRank,
+} from '@snug/core'
 import { useMemo } from 'react'
 import { Board } from '../../app/Workspace'
 import { useWhere } from '../../app/where'
@@ -26,6 +37,7 @@ export function MeasureTab() {
   const { hand, bundle } = round
   const change = useBuild((s) => s.change)
   const [tab, onTab] = useTab(TAB_IDS)
+  const twin = hand && alike(build, hand.ref.slot, hand.ref.size)
   const drawing = useMemo(() => (hand ? sizeDrawing(build, hand.ref) : undefined), [build, hand])
   return (
     <Board
@@ -68,6 +80,17 @@ export function MeasureTab() {
                     }}
                   />
                 </div>
+                {twin && (
+                  <Button
+                    className="min-h-12"
+                    onClick={() => {
+                      change((b) => sameAs(b, hand.ref.slot, twin))
+                      round.file(hand)
+                    }}
+                  >
+                    Same as the {slotSpec(twin).label.toLowerCase()}
+                  </Button>
+                )}
                 <Button className="min-h-12" onClick={() => round.pass(hand)} title="Pass this size over for now">
                   Can’t get at it{' '}
                   <span className="keys-only">

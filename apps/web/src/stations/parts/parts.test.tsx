@@ -164,6 +164,18 @@ describe('the measuring round', () => {
     expect(board().getByRole('alert').textContent).toMatch(/40.*90/)
     expect(title()).toBe('Body · pocket width, mouth')
   })
+  it('of two alike one is read, and the other is the same with one press', async () => {
+    const b = begun()
+    b.parts['pot-volume']!.sizes['bushing.length'] = { value: 9.4, doubt: 0.05, known: 'calipers' }
+    layOut(b)
+    show(<PartsStation />, 'parts?tab=measure')
+    const row = () => screen.queryAllByRole('button', { name: /Tone pot/ })[0]
+    if (row()) await userEvent.click(row()!)
+    while (!/Tone pot/.test(title()!)) await userEvent.click(board().getByRole('button', { name: /Can’t get at it/ }))
+    while (!/bushing length/.test(title()!)) await userEvent.click(board().getByRole('button', { name: /Can’t get at it/ }))
+    await userEvent.click(board().getByRole('button', { name: 'Same as the volume pot' }))
+    await waitFor(() => expect(server.build.parts['pot-tone']!.sizes['bushing.length']).toMatchObject({ value: 9.4, known: 'calipers' }))
+  })
   it('another bundle can be taken first', async () => {
     layOut(begun())
     show(<PartsStation />, 'parts?tab=measure')
@@ -177,6 +189,52 @@ describe('the measuring round', () => {
     show(<PartsStation />, 'parts?tab=measure')
     await userEvent.click(screen.getByRole('checkbox', { name: 'calipers' }))
     await waitFor(() => expect(server.build.tools).toEqual(['rule', 'meter', 'scale']))
+  })
+})
+
+describe('what came in the box', () => {
+  const board = () => within(screen.getByRole('region', { name: 'What came in the box' }))
+  const begun = () => newBuild({ name: 'Kit', handedness: 'right', strings: 6, scale: 647.7, start: 'bolt-through' }, '2026-11-24')
+  const tray = (name: string) => within(board().getByRole('region', { name }))
+
+  it('all of it is here with one press; what is not is put on its pile by pressing it', async () => {
+    layOut(begun())
+    show(<PartsStation />, 'parts?tab=box')
+    expect(tray('still to be bought').getAllByRole('button').length).toBe(Object.keys(begun().parts).length)
+    await userEvent.click(board().getByRole('button', { name: 'It is all here' }))
+    await waitFor(() => expect(Object.values(server.build.parts).every((p) => p.state === 'in hand')).toBe(true))
+    await userEvent.click(board().getByRole('radio', { name: 'on its way' }))
+    await userEvent.click(tray('in the box').getByRole('button', { name: 'Nut' }))
+    await waitFor(() => expect(server.build.parts.nut!.state).toBe('ordered'))
+    expect(tray('on its way').getAllByRole('button')).toHaveLength(1)
+    expect(inHand().getByLabelText('Promised for')).toBeTruthy()
+    await userEvent.click(board().getByRole('radio', { name: 'not on this instrument' }))
+    await userEvent.click(tray('in the box').getByRole('button', { name: 'Tone pot' }))
+    await waitFor(() => expect(server.build.parts['pot-tone']).toBeUndefined())
+    expect(tray('not on this instrument').getByRole('button', { name: 'Tone pot' })).toBeTruthy()
+  })
+  it('what nobody foresaw is put in by pressing it where it was not', async () => {
+    layOut(begun())
+    show(<PartsStation />, 'parts?tab=box')
+    await userEvent.click(tray('not on this instrument').getByRole('button', { name: 'String tree' }))
+    await waitFor(() => expect(server.build.parts['string-tree']).toMatchObject({ state: 'in hand', name: 'String tree' }))
+  })
+  it('what it is is chosen by its looks, and can be left unsaid', async () => {
+    layOut(begun())
+    show(<PartsStation />, 'parts/pickup-neck?tab=box')
+    await userEvent.click(inHand().getByRole('radio', { name: 'single coil' }))
+    await waitFor(() => expect(server.build.parts['pickup-neck']!.traits.coils).toBe('single'))
+    const coils = within(inHand().getByRole('group', { name: 'Coils' }))
+    await userEvent.click(coils.getByRole('button', { name: 'can’t see' }))
+    await waitFor(() => expect(server.build.parts['pickup-neck']!.traits.coils).toBeUndefined())
+  })
+  it('says what can be seen already', () => {
+    layOut(begun())
+    show(<PartsStation />, 'parts?tab=box')
+    const { fit, drill } = useBuild.getState().evaluation!
+    expect(inHand().getByText(`${fit.length} joints`)).toBeTruthy()
+    expect(inHand().getByText(`${drill.length} kinds of hole`)).toBeTruthy()
+    expect(inHand().getByText('3 switch positions')).toBeTruthy()
   })
 })
 

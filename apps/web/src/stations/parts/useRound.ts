@@ -1,4 +1,4 @@
-import { enteredAt, isMeasured, type Build, type MeasureBundle, type MeasureRank, type Verdict } from '@snug/core'
+import { enteredAt, isMeasured, verdictOf, type Build, type MeasureBundle, type MeasureRank, type Verdict } from '@snug/core'
 import { useState } from 'react'
 import { useShallow } from 'zustand/react/shallow'
 import { useBuild } from '../../state/buildStore'
@@ -9,6 +9,13 @@ export const keyOf = (r: MeasureRank) => `${r.ref.slot}/${r.ref.size}`
 export interface LastRead {
   rank: MeasureRank
   before: ReadonlyMap<string, Verdict>
+}
+
+/** Has the bundle done what it was for? Looked up in the build as it is now: the evaluation follows a moment later. */
+function toldAlready({ settles }: MeasureBundle): boolean {
+  const { build, evaluation } = useBuild.getState()
+  const open = settles.filter((id) => evaluation?.fit.find((j) => j.id === id)?.verdict === 'cant-tell')
+  return open.length > 0 && open.every((id) => verdictOf(build!, id) !== 'cant-tell')
 }
 
 /**
@@ -22,13 +29,17 @@ export function useRound(build: Build) {
   const [read, setRead] = useState<ReadonlySet<string>>(new Set())
   const [passed, setPassed] = useState<ReadonlySet<string>>(new Set())
   const [last, setLast] = useState<LastRead>()
-  const open = (r: MeasureRank) => !read.has(keyOf(r)) && !passed.has(keyOf(r))
+  // Looked up in the build as it is now: a size may have been read together with another.
+  const open = (r: MeasureRank) =>
+    !read.has(keyOf(r)) && !passed.has(keyOf(r)) && enteredAt(useBuild.getState().build ?? build, r.ref)?.known !== r.tool
   const ahead = (round ?? []).filter((b) => b.readings.some(open))
   const bundle = held?.readings.some(open) ? held : ahead[0]
   const hand = bundle?.readings.find((r) => keyOf(r) === picked) ?? bundle?.readings.find(open)
   const goOn = (done: MeasureRank) => {
     const at = bundle!.readings.indexOf(done)
-    const next = [...bundle!.readings.slice(at + 1), ...bundle!.readings.slice(0, at)].find(open)
+    const rest = [...bundle!.readings.slice(at + 1), ...bundle!.readings.slice(0, at)].filter((r) => r !== done && open(r))
+    // What all its joints are told without is asked of nobody.
+    const next = toldAlready(bundle!) ? undefined : rest[0]
     setHeld(next ? bundle : undefined)
     setPicked(next && keyOf(next))
   }

@@ -1,0 +1,130 @@
+import type { Page } from '@playwright/test'
+import { expect, saved, test } from './server'
+
+/** A person at the bench, whose acts are counted: a press, a choice, or a number with Enter. */
+class Hand {
+  acts = 0
+  entries = 0
+  constructor(readonly page: Page) {}
+  readonly board = this.page.getByRole('region', { name: 'The size to read' })
+  readonly box = this.page.getByRole('region', { name: 'What came in the box' })
+
+  async press(name: string | RegExp, role: 'button' | 'radio' | 'link' = 'button') {
+    await this.page
+      .getByRole(role, { name, exact: typeof name === 'string' })
+      .first()
+      .click()
+    this.acts++
+  }
+  /** From the shelf to the box: a name, an instrument to begin with, and on the shelf with it. */
+  async begin(like: RegExp, job = 'kit') {
+    await this.page.goto('/')
+    await this.page.getByLabel('Name').fill('First')
+    this.acts++
+    if (job !== 'kit') {
+      await this.page.getByLabel('What kind of job').selectOption(job)
+      this.acts++
+    }
+    await this.page.getByRole('radio', { name: like }).check({ force: true })
+    this.acts++
+    await this.press('Put it on the shelf')
+    await expect(this.box.getByRole('heading', { name: 'What came in the box' })).toBeVisible()
+  }
+  /** Reads the size in hand as usual of its kind, by what the drawing says is found. */
+  async read() {
+    const field = this.board.getByRole('textbox')
+    const before = await this.board.getByRole('heading', { level: 2 }).textContent()
+    const hint = /[\d.]+$/.exec((await field.getAttribute('placeholder')) ?? '')?.[0]
+    const [, low, high] = /(-?[\d.]+) to (-?[\d.]+) mm are found/.exec((await this.board.locator('figcaption').textContent()) ?? '') ?? []
+    await field.fill(hint ?? String((Number(low) + Number(high)) / 2))
+    await field.press('Enter')
+    await expect(this.board.getByRole('heading', { level: 2 })).not.toHaveText(before!)
+    this.acts++
+    this.entries++
+  }
+  async settled(): Promise<number> {
+    return Number(/(\d+) of \d+ joint/.exec((await this.page.getByText(/\d+ of \d+ joints? settled/).textContent()) ?? '')?.[1])
+  }
+}
+
+const KITS = [
+  ['a bolt-on kit, strings through', /Strings through the body/, 'kit', 30],
+  ['a set-neck kit', /Set neck/, 'kit', undefined],
+  ['a twelve-string', /Twelve strings/, 'kit', undefined],
+  ['a bare body with a donor neck', /Long scale/, 'conversion', 30],
+] as const
+
+for (const [what, like, job, entries] of KITS)
+  test(`the first hour with ${what}: listed, first verdict, everything shows something`, async ({ page }) => {
+    const hand = new Hand(page)
+    await hand.begin(like, job)
+    if (job === 'kit') await hand.press('It is all here')
+    // Three parts are on their way, one is not on it.
+    const listing = hand.acts
+    await hand.press('on its way', 'radio')
+    for (const part of ['Nut', 'Strings', 'Knobs']) await hand.press(part)
+    await hand.press('not on this instrument', 'radio')
+    await hand.press('Tone pot')
+    const listed = hand.acts
+    expect(listed).toBeLessThanOrEqual(12)
+    await expect(page.getByRole('region', { name: 'on its way' }).getByRole('button')).toHaveCount(3)
+    await page.keyboard.press('Control+z')
+    await expect(page.getByRole('region', { name: 'in the box' }).getByRole('button', { name: 'Tone pot' })).toBeVisible()
+    // Before any reading every station has something to show.
+    const id = new URL(page.url()).pathname.split('/')[2]!
+    for (const [station, says] of [
+      ['fit', /Heel in pocket/],
+      ['drill', /screws|strap/i],
+      ['wire', /bridge|neck/i],
+      ['finish', /coats/i],
+      ['setup', /action|relief/i],
+      ['plan', /Trial build/],
+    ] as const) {
+      await page.goto(`/builds/${id}/${station}`)
+      await expect(page.locator('.ws-list')).toContainText(says)
+    }
+    // The first verdict from readings of one's own; what the listing of exceptions took is not part of it.
+    await page.goto(`/builds/${id}/parts?tab=measure`)
+    await expect(hand.board.getByRole('textbox')).toBeVisible()
+    const before = await hand.settled()
+    const from = hand.acts
+    await expect(async () => {
+      if ((await hand.settled()) <= before) await hand.read()
+      expect(await hand.settled()).toBeGreaterThan(before)
+    }).toPass({ timeout: 60_000 })
+    expect(listing + 1 + hand.acts - from).toBeLessThanOrEqual(what.startsWith('a bolt') ? 8 : 10)
+    if (entries === undefined) return
+    while ((await hand.settled()) < 10 && hand.entries <= entries) await hand.read()
+    await expect.poll(() => hand.settled()).toBeGreaterThanOrEqual(10)
+    expect(hand.entries).toBeLessThanOrEqual(entries)
+    await saved(page)
+  })
+
+test('on a telephone: the round from its start to a settled joint, nothing off the screen, nothing sideways', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  const hand = new Hand(page)
+  await hand.begin(/Strings through the body/)
+  await hand.press('It is all here')
+  await hand.press('Measure it')
+  await expect(hand.board.getByRole('textbox')).toBeInViewport()
+  const before = await hand.settled()
+  for (let i = 0; i < 8 && (await hand.settled()) <= before; i++) {
+    await expect(hand.board.getByRole('textbox')).toBeInViewport()
+    await expect(hand.board.getByRole('button', { name: /Can’t get at it/ })).toBeInViewport()
+    await hand.read()
+  }
+  await expect(hand.board.getByRole('status')).toBeInViewport()
+  await expect(hand.board.getByRole('status')).toContainText(/snug|loose|tight|won’t go/)
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+})
+
+test('an example to look round in, where the shelf is empty', async ({ page, server }) => {
+  const builds = (await (await fetch(`${server}/api/builds`)).json()) as { id: string }[]
+  await page.route('**/api/builds', (route) => (route.request().method() === 'GET' ? route.fulfill({ json: [] }) : route.continue()))
+  await page.goto('/')
+  await expect(page.getByText('The shelf is empty.')).toBeVisible()
+  await page.getByRole('button', { name: 'Open an example' }).click()
+  await expect(page.getByRole('banner').getByText('Heron, an example')).toBeVisible()
+  const id = new URL(page.url()).pathname.split('/')[2]!
+  expect(builds.map((b) => b.id)).not.toContain(id)
+})
