@@ -46,17 +46,20 @@ export function DrawingView({ drawing, onPick, onHandle }: Props) {
           </svg>
         )}
       </div>
-      <table className="sr-only">
-        <caption>{drawing.title}, in numbers</caption>
-        <tbody>
-          {drawing.numbers.map((n) => (
-            <tr key={n.label}>
-              <th scope="row">{n.label}</th>
-              <td>{n.value}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      {/* A table keeps the width of its words, seen or not: what holds it is what is hidden. */}
+      <div className="sr-only">
+        <table>
+          <caption>{drawing.title}, in numbers</caption>
+          <tbody>
+            {drawing.numbers.map((n) => (
+              <tr key={n.label}>
+                <th scope="row">{n.label}</th>
+                <td>{n.value}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
     </figure>
   )
 }

@@ -23,6 +23,7 @@ export function BoxTab() {
   const open = unsorted(build)
   // Pictures may follow a keystroke later; the piles may not.
   const drawn = useDeferredValue(build)
+  const allHere = () => change((b) => putOnPile(b, unsorted(b), 'box'))
   const press = (slot: Slot) => {
     pick(slot)
     if (pileOf(build.parts[slot]) !== pile) change((b) => putOnPile(b, [slot], pile))
@@ -38,15 +39,18 @@ export function BoxTab() {
           <div className="min-h-0 flex-1 overflow-auto px-5 py-3">
             <div className="flex flex-wrap items-center justify-between gap-3">
               <h2 className="text-[25px] leading-tight">What came in the box</h2>
-              {open.length > 0 ? (
-                <Button look="main" onClick={() => change((b) => putOnPile(b, unsorted(b), 'box'))}>
-                  It is all here
+              <span className="flex flex-wrap gap-2">
+                {open.length > 0 && <Button onClick={allHere}>It is all here</Button>}
+                <Button
+                  look="main"
+                  onClick={() => {
+                    if (open.length) allHere()
+                    go('parts', undefined, false, 'measure')
+                  }}
+                >
+                  {open.length ? 'All here: measure' : 'Measure it'}
                 </Button>
-              ) : (
-                <Button look="main" onClick={() => go('parts', undefined, false, 'measure')}>
-                  Measure it
-                </Button>
-              )}
+              </span>
             </div>
             <p className="text-[15px] text-soft">
               Everything is as usual for its kind, dotted, until you measure it. Say where a part is, then press each one that is there.
