@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, saved, test } from './server'
+import { copyOf, expect, saved, test } from './server'
 
 /** A person at the bench, whose acts are counted: a press, a choice, or a number with Enter. */
 class Hand {
@@ -123,6 +123,22 @@ test('on a telephone: the round from its start to a settled joint, nothing off t
   }
   await expect(hand.board.getByRole('status')).toBeInViewport()
   await expect(hand.board.getByRole('status')).toContainText(/snug|loose|tight|won’t go/)
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+})
+
+test('on a telephone: a joint from far down the list opens over it, and goes away again', async ({ page, server }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`/builds/${await copyOf(server, 'heron')}/fit`)
+  const list = page.locator('.ws-list')
+  const row = list.getByRole('listitem').nth(25).getByRole('button')
+  await row.scrollIntoViewIfNeeded()
+  const title = (await row.locator('.font-bold').textContent())!
+  await row.click()
+  const heading = page.getByRole('region', { name: 'In hand' }).getByRole('heading', { level: 2 })
+  await expect(heading).toBeInViewport()
+  await expect(heading).toContainText(title.trim())
+  await page.getByRole('button', { name: 'Back to the list' }).click()
+  await expect(row).toBeInViewport()
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
 })
 

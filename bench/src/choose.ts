@@ -1,4 +1,15 @@
-import { bestSets, chooseSets, doubtOfBuild, measureNext, measuringRound, newBuild, SLOTS, type Build, type Slot, type StockItem } from '@snug/core'
+import {
+  bestSets,
+  chooseSets,
+  doubtOfBuild,
+  measureNext,
+  measuringRound,
+  newBuild,
+  SLOTS,
+  type Build,
+  type Slot,
+  type StockItem,
+} from '@snug/core'
 import { heron } from '@snug/demo'
 import highs from 'highs'
 import { median, row } from './measure'

@@ -1,10 +1,12 @@
 import type { Drawing, Mark } from '@snug/core'
-import type { ReactElement, ReactNode } from 'react'
+import { ArrowLeft } from 'lucide-react'
+import { useState, type MouseEvent, type ReactElement, type ReactNode } from 'react'
 import { ErrorBoundary } from 'react-error-boundary'
 import { DrawingView } from '../drawing/DrawingView'
 import { LongView, type Pin } from '../longview/LongView'
 import { useBuild } from '../state/buildStore'
 import { usePrefs } from '../state/prefs'
+import { Button } from '../ui/Button'
 
 interface LongProps {
   pins?: readonly Pin[]
@@ -27,6 +29,7 @@ interface Props extends LongProps {
 export function Workspace({ loupe, list, hand, listLabel, fromSide = false, ...long }: Props) {
   const stage = usePrefs((p) => p.stage)
   const foot = useFoot()
+  const { over, overList, back } = useOverList()
   return (
     <div className={`workspace stage-${stage}`}>
       <Long {...long} fromSide={fromSide} />
@@ -35,16 +38,42 @@ export function Workspace({ loupe, list, hand, listLabel, fromSide = false, ...l
           <section aria-label="Loupe" className="ws-loupe border-b border-l border-hairline bg-sheet">
             {loupe && ('marks' in loupe ? <DrawingView drawing={loupe} /> : loupe)}
           </section>
-          <section aria-label={listLabel} className={`ws-list overflow-auto ${foot}`} tabIndex={-1}>
+          <section aria-label={listLabel} className={`ws-list overflow-auto ${foot}`} tabIndex={-1} onClick={overList}>
             {list}
           </section>
-          <section aria-label="In hand" tabIndex={-1} className={`ws-hand overflow-auto border-l border-hairline px-5 py-3 ${foot}`}>
+          <section
+            aria-label="In hand"
+            tabIndex={-1}
+            className={`ws-hand overflow-auto border-l border-hairline px-5 py-3 ${over ? 'ws-over' : ''} ${foot}`}
+            onKeyDown={(e) => e.key === 'Escape' && back()}
+          >
+            {over && (
+              <Button className="mb-3" onClick={back}>
+                <ArrowLeft size={16} aria-hidden /> Back to the list
+              </Button>
+            )}
             {hand}
           </section>
         </>
       )}
     </div>
   )
+}
+
+/** Where everything stands in one column, what is picked from the list opens over it: it would change far above what the hand sees. */
+function useOverList() {
+  const [over, setOver] = useState(false)
+  return {
+    over,
+    overList: (e: MouseEvent<HTMLElement>) => {
+      if ((e.target as Element).closest('li button') && window.matchMedia?.('(max-width: 820px)').matches) setOver(true)
+    },
+    back: () => {
+      setOver(false)
+      // The list has moved down by what lies above it again.
+      requestAnimationFrame(() => document.querySelector('.ws-list [aria-current="true"]')?.scrollIntoView({ block: 'center' }))
+    },
+  }
 }
 
 interface BoardProps extends LongProps {

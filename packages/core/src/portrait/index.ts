@@ -1,2 +1,1 @@
-export { HOLD_WORDS, partDrawing, partPicture, sizeDrawing } from './partDrawing'
-export type { Hold } from './sketch'
+export { partDrawing, partPicture, sizeDrawing } from './partDrawing'

@@ -117,7 +117,7 @@ const grown = (b: Box, share: number): Box => {
 }
 
 /** How each hold is said to the hand. */
-export const HOLD_WORDS: Readonly<Record<Hold, string>> = {
+const HOLD_WORDS: Readonly<Record<Hold, string>> = {
   outside: 'Outside jaws over it',
   inside: 'Inside jaws in it',
   depth: 'Depth rod: the end of the beam on the edge, the rod down to the floor',

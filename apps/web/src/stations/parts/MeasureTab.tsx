@@ -63,7 +63,11 @@ export function MeasureTab() {
               <div className="round-drawing border-y border-hairline bg-sheet">
                 <DrawingView drawing={drawing} />
               </div>
-              <div className="mt-3 flex flex-wrap items-start gap-x-4 gap-y-2" data-size={keyOf(hand)}>
+              <div
+                className="mt-3 flex flex-wrap items-start gap-x-4 gap-y-2"
+                data-size={keyOf(hand)}
+                onInput={() => round.take(bundle!, hand)}
+              >
                 <div className="min-w-[17rem] flex-1">
                   <SizeField
                     key={keyOf(hand)}

@@ -40,7 +40,9 @@ export function useRound(build: Build) {
     const rest = [...bundle!.readings.slice(at + 1), ...bundle!.readings.slice(0, at)].filter((r) => r !== done && open(r))
     // What all its joints are told without is asked of nobody.
     const next = toldAlready(bundle!) ? undefined : rest[0]
-    setHeld(next ? bundle : undefined)
+    // The ranking follows a moment later; what is in the hand by then stays there, or a number begun would go to another size.
+    const other = next ? bundle : ahead.find((b) => b !== bundle && b.readings.some((r) => r !== done && open(r)) && !toldAlready(b))
+    setHeld(other)
     setPicked(next && keyOf(next))
   }
   return {
