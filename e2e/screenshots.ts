@@ -13,7 +13,6 @@ const VIEWS: [file: string, path: string][] = [
   ['parts-money', '/builds/heron/parts?tab=money'],
   ['dry-fit-guard', '/builds/heron/fit/guard-openings'],
   ['dry-fit-side', '/builds/plover/fit/bridge-height'],
-  ['dry-fit-twelve', '/builds/dunlin/fit/balance'],
   ['mock-up', '/builds/heron/fit?tab=mockup'],
   ['drill', '/builds/heron/drill'],
   ['wire', '/builds/heron/wire'],
@@ -44,6 +43,19 @@ test('pictures of the main views', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Its joints' })).toBeVisible()
   await page.waitForTimeout(400)
   await page.screenshot({ path: join(folder, 'parts-choose.png') })
+  // A kit just begun: its box, and its measuring round in a dusty hand.
+  const answer = await page.request.post('/api/builds', {
+    data: { name: 'Grebe', handedness: 'right', strings: 6, scale: 647.7, start: 'bolt-through' },
+  })
+  const { id } = (await answer.json()) as { id: string }
+  await page.goto(`/builds/${id}/parts?tab=box`)
+  await page.getByRole('button', { name: 'It is all here' }).click()
+  await shoot('box', `/builds/${id}/parts/pickup-neck?tab=box`)
+  await page.setViewportSize({ width: 390, height: 844 })
+  await shoot('measure-phone', `/builds/${id}/parts?tab=measure`)
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.keyboard.press('Escape')
+  await page.goto('/')
   await page.keyboard.press('t')
   await shoot('dry-fit-dark', '/builds/heron/fit/guard-openings')
 })

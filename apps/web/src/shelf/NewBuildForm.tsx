@@ -106,7 +106,7 @@ function StartChoice({ id, checked, onChoose }: { id: StartId; checked: boolean;
   return (
     <label className={choiceLook(checked)}>
       <input type="radio" name="start" className="sr-only" checked={checked} onChange={onChoose} />
-      <SmallInstrument build={build} height={46} />
+      <SmallInstrument build={build} height={34} />
       <span>{label}</span>
     </label>
   )

@@ -106,10 +106,14 @@ function dimensions(sketch: Sketch, view: View): Mark[] {
 
 const lengthOf = (p: Place) => Math.hypot(p.to.x - p.from.x, p.to.y - p.from.y)
 const middle = (p: { from: Point; to: Point }) => pt((p.from.x + p.to.x) / 2, (p.from.y + p.to.y) / 2)
-/** Two dimensions whose figures would stand on one another. */
+/** Two dimensions whose figures would stand on one another, or that run along each other on one line. */
 const crowded = (a: { from: Point; to: Point }, b: { from: Point; to: Point }, box: Box): boolean => {
   const [m, n] = [middle(a), middle(b)]
-  return Math.abs(m.x - n.x) < 0.2 * box.width && Math.abs(m.y - n.y) < 0.2 * Math.max(box.height, 0.3 * box.width)
+  const size = Math.max(box.width, box.height)
+  const near = (p: number, q: number) => Math.abs(p - q) < 0.08 * size
+  const meet = (k: 'x' | 'y') =>
+    Math.min(a.from[k], a.to[k]) < Math.max(b.from[k], b.to[k]) && Math.min(b.from[k], b.to[k]) < Math.max(a.from[k], a.to[k])
+  return (near(m.x, n.x) && near(m.y, n.y)) || (near(m.y, n.y) && meet('x')) || (near(m.x, n.x) && meet('y'))
 }
 const grown = (b: Box, share: number): Box => {
   const by = share * Math.max(b.width, b.height) + 1

@@ -1,4 +1,4 @@
-import { enteredAt, isMeasured, verdictOf, type Build, type MeasureBundle, type MeasureRank, type Verdict } from '@snug/core'
+import { enteredAt, verdictOf, type Build, type MeasureBundle, type MeasureRank, type Verdict } from '@snug/core'
 import { useState } from 'react'
 import { useShallow } from 'zustand/react/shallow'
 import { useBuild } from '../../state/buildStore'
@@ -52,7 +52,8 @@ export function useRound(build: Build) {
     last,
     /** Other bundles, what comes next first. */
     then: ahead.filter((b) => b !== bundle && !b.readings.every((r) => bundle?.readings.some((h) => keyOf(h) === keyOf(r)))),
-    isRead: (r: MeasureRank) => read.has(keyOf(r)) || isMeasured(enteredAt(build, r.ref)?.known ?? 'assumed'),
+    /** With the tool it is to be read with: one by a coarser tool is to be read again. */
+    isRead: (r: MeasureRank) => read.has(keyOf(r)) || enteredAt(build, r.ref)?.known === r.tool,
     isPassed: (r: MeasureRank) => passed.has(keyOf(r)),
     passedOver: passed.size,
     take: (b: MeasureBundle, r?: MeasureRank) => {
