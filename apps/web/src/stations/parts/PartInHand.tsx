@@ -26,6 +26,7 @@ import { Button } from '../../ui/Button'
 import { download } from '../../ui/download'
 import { Choice, Field, INPUT } from '../../ui/Field'
 import { EmptySlot } from './EmptySlot'
+import { PasteListing } from './PasteListing'
 import { PriceField } from './PriceField'
 import { SizeRows } from './SizeRows'
 import { useSizes } from './useSizes'
@@ -178,6 +179,7 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
           <SizeRows slot={slot} part={part} keys={rest} />
         </details>
       )}
+      <PasteListing slot={slot} part={part} />
       <div className="mt-4 flex gap-2">
         <Button onClick={() => void putBack()}>Put it in the stash</Button>
         <Button look="quiet" onClick={() => change((b) => removePart(b, slot))}>

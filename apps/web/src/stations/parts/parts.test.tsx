@@ -100,6 +100,23 @@ describe('slots', () => {
   })
 })
 
+describe('a seller’s listing', () => {
+  it('its numbers are offered, and only the one that is pressed is taken, as listed', async () => {
+    const b = structuredClone(fullBuild())
+    b.parts['pot-tone']!.sizes = {}
+    layOut(b)
+    show(<PartsStation />, 'parts/pot-tone')
+    fireEvent.change(inHand().getByLabelText('Paste its text'), { target: { value: 'Audio pot 500k, bushing length 9.5 mm' } })
+    const takes = inHand().getAllByRole('button', { name: 'Take it' })
+    expect(takes).toHaveLength(2)
+    await userEvent.click(takes[1]!)
+    await waitFor(() =>
+      expect(server.build.parts['pot-tone']!.sizes).toEqual({ 'bushing.length': { value: 9.5, doubt: 0.4, known: 'listed' } }),
+    )
+    expect(inHand().getByRole('button', { name: 'Taken' })).toBeTruthy()
+  })
+})
+
 describe('the measuring round', () => {
   const board = () => within(screen.getByRole('region', { name: 'The size to read' }))
   const begun = () => newBuild({ name: 'Kit', handedness: 'right', strings: 6, scale: 647.7, start: 'bolt-through' }, '2026-11-24')
