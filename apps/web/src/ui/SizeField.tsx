@@ -106,7 +106,7 @@ export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label, 
     onCommit({ value, doubt: defaultDoubt(sizeRef, spec, how, value), known: how })
   const other = size && spec.unit === 'mm' ? (system === 'mm' ? printInch(size.value).text : `${printMm(size.value)} mm`) : ''
   return (
-    <div className={big ? '' : 'border-b border-hairline py-1'}>
+    <div className={big ? '' : 'group border-b border-hairline py-1'}>
       <div
         className={
           big
@@ -154,7 +154,11 @@ export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label, 
           ))}
         </select>
       </div>
-      <p id={`${id}-about`} className={error ? 'text-[13px] text-wont' : 'sr-only'} role={error ? 'alert' : undefined}>
+      <p
+        id={`${id}-about`}
+        className={error ? 'text-[13px] text-wont' : 'sr-only text-[13.5px] text-soft group-focus-within:not-sr-only'}
+        role={error ? 'alert' : undefined}
+      >
         {error ?? spec.how ?? ''}
       </p>
     </div>

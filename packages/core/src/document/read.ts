@@ -61,6 +61,10 @@ export const valueAt = (build: Build, ref: SizeRef): number | undefined => sizeA
 
 export const traitAt = (build: Build, slot: Slot, trait: string): string | undefined => build.parts[slot]?.traits[trait]
 
+/** Has somebody said it, by reading or by listing, or is it only assumed? */
+export const isSaid = (build: Build, ...refs: readonly SizeRef[]): boolean =>
+  refs.every((ref) => (enteredAt(build, ref)?.known ?? 'assumed') !== 'assumed')
+
 /** Is the neck glued in? It then goes in before any finish, and has no screws. */
 export const isGlued = (build: Build): boolean => traitAt(build, 'neck', 'joint') === 'set'
 

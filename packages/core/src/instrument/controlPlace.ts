@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizeAt } from '../document/read'
+import { isSaid, sizeAt } from '../document/read'
 import { pt, type Point } from '../geometry/point'
 import { datums } from './datums'
 
@@ -16,4 +16,10 @@ export function controlPlace(build: Build, control: Control): Point {
   const [x, y] = USUAL[control]
   const along = at('x')
   return pt(along === undefined ? d.heelEnd + x : from.datum + along, at('y') ?? y)
+}
+
+/** Has anybody said where it sits? Otherwise its place is the usual one, good for a drawing and for nothing that is cut. */
+export function controlSaid(build: Build, control: Control): boolean {
+  const slot = build.parts.guard ? 'guard' : 'body'
+  return isSaid(build, { slot, size: `${control}.x` }, { slot, size: `${control}.y` })
 }

@@ -2,6 +2,7 @@ import { KINDS, PILE_WORDS, pileOf, setPartField, setTrait, slotSpec, type Build
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Field, INPUT } from '../../ui/Field'
 import { PartPicture } from '../../ui/PartPicture'
+import { PromisedFor } from './PromisedFor'
 import { TextField } from './TextField'
 
 /** The part in hand at the box: what can be said of it by looking, each answer a picture where it looks different. */
@@ -33,19 +34,7 @@ function PartAtTheBox({ slot }: { slot: Slot }) {
           ))}
           <div className="mt-3 grid grid-cols-2 gap-x-3 gap-y-2">
             <TextField label="Name" value={part.name} onCommit={(v) => v && change((b) => setPartField(b, slot, 'name', v))} max={120} />
-            {part.state === 'ordered' && (
-              <Field label="Promised for">
-                {(p) => (
-                  <input
-                    {...p}
-                    type="date"
-                    className={INPUT}
-                    value={part.arrives ?? ''}
-                    onChange={(e) => change((b) => setPartField(b, slot, 'arrives', e.target.value || undefined))}
-                  />
-                )}
-              </Field>
-            )}
+            {part.state === 'ordered' && <PromisedFor slot={slot} part={part} />}
           </div>
         </>
       )}

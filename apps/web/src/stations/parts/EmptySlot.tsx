@@ -1,8 +1,8 @@
-import { choosePart, freeOf, KINDS, slotSpec, type Part, type Slot, type StockItem } from '@snug/core'
+import { choosePart, freeOf, KINDS, SLOTS, slotSpec, type Part, type Slot, type StockItem } from '@snug/core'
 import { useState } from 'react'
 import { useCandidates } from '../../state/useCandidates'
 import { useWhere } from '../../app/where'
-import { useBuild } from '../../state/buildStore'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Field, INPUT } from '../../ui/Field'
 
@@ -11,7 +11,8 @@ export function EmptySlot({ slot }: { slot: Slot }) {
   const spec = slotSpec(slot)
   const kind = KINDS[spec.kind]
   const [name, setName] = useState('')
-  const { id } = useWhere()
+  const { id, go } = useWhere()
+  const build = useOpenBuild()
   const stock = useCandidates([spec.kind])
   const fitting = (stock.data ?? []).filter((i) => i.holding === 'stash' && freeOf(i, id) > 0)
   const take = (item: StockItem) => change((b) => choosePart(b, slot, { ...item.part, state: 'in hand' }))
@@ -34,6 +35,9 @@ export function EmptySlot({ slot }: { slot: Slot }) {
           e.preventDefault()
           const part: Part = { kind: spec.kind, name: name.trim() || kind.label, state: 'planned', sizes: {}, traits: {} }
           change((b) => choosePart(b, slot, part))
+          // The next one that the build cannot do without comes into the hand.
+          const next = SLOTS.find((s) => s.needed && s.slot !== slot && !build.parts[s.slot])
+          if (next) go('parts', next.slot)
         }}
       >
         <div className="flex-1">

@@ -24,10 +24,11 @@ import { api } from '../../state/api'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { download } from '../../ui/download'
-import { Choice, Field, INPUT } from '../../ui/Field'
+import { Choice, Field } from '../../ui/Field'
 import { EmptySlot } from './EmptySlot'
 import { PasteListing } from './PasteListing'
 import { PriceField } from './PriceField'
+import { PromisedFor } from './PromisedFor'
 import { SizeRows } from './SizeRows'
 import { useSizes } from './useSizes'
 
@@ -88,19 +89,7 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
         />
         <PriceField slot={slot} part={part} currency={build.currency} />
         <PriceField slot={slot} part={part} currency={build.currency} of="original" />
-        {part.state === 'ordered' && (
-          <Field label="Promised for">
-            {(p) => (
-              <input
-                {...p}
-                type="date"
-                className={INPUT}
-                value={part.arrives ?? ''}
-                onChange={(e) => change((b) => setPartField(b, slot, 'arrives', e.target.value || undefined))}
-              />
-            )}
-          </Field>
-        )}
+        {part.state === 'ordered' && <PromisedFor slot={slot} part={part} />}
         <Choice<SlotState>
           label="This slot"
           value={build.slots?.[slot] ?? 'fixed'}

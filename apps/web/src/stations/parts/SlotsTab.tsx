@@ -1,6 +1,6 @@
-import { missingSizes, notAsListed, partDrawing, SLOTS, spending, type Slot } from '@snug/core'
+import { missingSizes, notAsListed, partDrawing, sizeDrawing, SLOTS, spending, type Slot } from '@snug/core'
 import { Check, CircleDashed, Truck } from 'lucide-react'
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import { useHand } from '../../app/useHand'
 import { Workspace } from '../../app/Workspace'
 import { useOpenBuild } from '../../state/buildStore'
@@ -16,7 +16,15 @@ export function SlotsTab() {
   const build = useOpenBuild()
   const { hand, pick } = useHand('parts', ROWS)
   const slot = hand!.id
-  const drawing = useMemo(() => partDrawing(build, slot), [build, slot])
+  // The size a person is at is shown where it is taken.
+  const [at, setAt] = useState<string>()
+  const drawing = useMemo(
+    () =>
+      at && build.parts[slot] && at.startsWith(`${slot}/`)
+        ? sizeDrawing(build, { slot, size: at.slice(slot.length + 1) })
+        : partDrawing(build, slot),
+    [at, build, slot],
+  )
   const sum = spending(build)
   // What is chosen or needed first, what may stay empty for good after it.
   const rows = useMemo(
@@ -64,7 +72,7 @@ export function SlotsTab() {
                           .filter(Boolean)
                           .join(' · ')
                       : row.needed
-                        ? 'enter its sizes first of all'
+                        ? 'the build cannot do without it'
                         : undefined
                   }
                   figure={part?.price !== undefined ? part.price.toFixed(0) : ''}
@@ -77,7 +85,14 @@ export function SlotsTab() {
           </ul>
         </PartsList>
       }
-      hand={<PartInHand key={slot} slot={slot} />}
+      hand={
+        <div
+          onFocus={(e) => setAt(e.target.closest<HTMLElement>('[data-size]')?.dataset.size)}
+          onBlur={(e) => !e.currentTarget.contains(e.relatedTarget) && setAt(undefined)}
+        >
+          <PartInHand key={slot} slot={slot} />
+        </div>
+      }
     />
   )
 }

@@ -1,9 +1,8 @@
-import { newBuild, slotSpec, specAt, type StockItem } from '@snug/core'
+import type { StockItem } from '@snug/core'
 import { changed, fullBuild, without } from '@snug/core/testing/fullBuild'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
-import { useBuild } from '../../state/buildStore'
 import { usePrefs } from '../../state/prefs'
 import { inHand, layOut, loupe, show } from '../../testing/bench'
 import { server } from '../../testing/localApi'
@@ -19,11 +18,6 @@ vi.mock('react-chartjs-2', () => ({
   Bar: (p: { 'aria-label': string }) => <div role="img" aria-label={p['aria-label']} />,
 }))
 
-const listed = () => {
-  const b = structuredClone(fullBuild())
-  b.parts.body!.sizes['pocket.widthMouth'] = { value: 56.4, doubt: 0.8, known: 'listed' }
-  return b
-}
 const stash = (more: Partial<StockItem> = {}): StockItem => ({
   id: 's0',
   part: { ...fullBuild().parts.nut!, name: 'Nut from the drawer' },
@@ -39,7 +33,7 @@ describe('slots', () => {
     show(<PartsStation />, 'parts/jack')
     const rows = [...document.querySelectorAll('.ws-list li')]
     expect(rows[0]!.textContent).toMatch(/body/)
-    expect(rows.find((r) => r.textContent!.includes('Nut: empty'))!.textContent).toMatch(/enter its sizes first of all/)
+    expect(rows.find((r) => r.textContent!.includes('Nut: empty'))!.textContent).toMatch(/the build cannot do without it/)
     expect(inHand().getByLabelText<HTMLInputElement>('Bore it needs').value).toBe('9.5')
     expect(loupe().getByRole('img', { name: 'jack' })).toBeTruthy()
   })
@@ -51,6 +45,23 @@ describe('slots', () => {
     await waitFor(() => expect(inHand().getByRole('heading', { level: 2 }).textContent).toBe('Bone blank'))
     expect(inHand().getByText(/sizes are needed before its joints can be judged/)).toBeTruthy()
     await waitFor(() => expect(server.build.parts.nut!.state).toBe('planned'))
+  })
+  it('then the next one that is empty and needed is in the hand', async () => {
+    layOut(without(without(fullBuild(), 'nut'), 'strings'))
+    show(<PartsStation />, 'parts/nut')
+    await userEvent.click(inHand().getByRole('button', { name: 'Put it in' }))
+    await waitFor(() => expect(inHand().getByRole('heading', { level: 2 }).textContent).toBe('Strings'))
+    expect(server.build.parts.nut!.name).toBe('Nut')
+  })
+  it('the size a person is at is shown where it is taken, with how', () => {
+    layOut(fullBuild())
+    show(<PartsStation />, 'parts/body')
+    const field = inHand().getByLabelText('Pocket width, mouth')
+    fireEvent.focus(field)
+    expect(loupe().getByRole('img', { name: 'Body, from the front' })).toBeTruthy()
+    expect(field.getAttribute('aria-describedby')).toBeTruthy()
+    fireEvent.blur(field)
+    expect(loupe().queryByRole('img', { name: 'Body, from the front' })).toBeNull()
   })
   it('from the stash it comes with its sizes and is put by', async () => {
     layOut(without(fullBuild(), 'nut'))
@@ -97,161 +108,6 @@ describe('slots', () => {
     await userEvent.click(inHand().getByRole('button', { name: 'Put it in the stash' }))
     await waitFor(() => expect(server.stock.map((i) => i.part.name)).toEqual(['nut']))
     await waitFor(() => expect(server.build.parts.nut).toBeUndefined())
-  })
-})
-
-describe('a seller’s listing', () => {
-  it('its numbers are offered, and only the one that is pressed is taken, as listed', async () => {
-    const b = structuredClone(fullBuild())
-    b.parts['pot-tone']!.sizes = {}
-    layOut(b)
-    show(<PartsStation />, 'parts/pot-tone')
-    fireEvent.change(inHand().getByLabelText('Paste its text'), { target: { value: 'Audio pot 500k, bushing length 9.5 mm' } })
-    const takes = inHand().getAllByRole('button', { name: 'Take it' })
-    expect(takes).toHaveLength(2)
-    await userEvent.click(takes[1]!)
-    await waitFor(() =>
-      expect(server.build.parts['pot-tone']!.sizes).toEqual({ 'bushing.length': { value: 9.5, doubt: 0.4, known: 'listed' } }),
-    )
-    expect(inHand().getByRole('button', { name: 'Taken' })).toBeTruthy()
-  })
-})
-
-describe('the measuring round', () => {
-  const board = () => within(screen.getByRole('region', { name: 'The size to read' }))
-  const begun = () => newBuild({ name: 'Kit', handedness: 'right', strings: 6, scale: 647.7, start: 'bolt-through' }, '2026-11-24')
-  const title = () => board().getByRole('heading', { level: 2 }).textContent
-
-  it('the size that settles most comes first, drawn where it is taken, with how to take it', async () => {
-    layOut(listed())
-    show(<PartsStation />, 'parts?tab=measure')
-    expect(title()).toBe('Body · pocket width, mouth')
-    expect(board().getByText(/Inside jaws, at the edge/)).toBeTruthy()
-    expect(board().getByRole('img', { name: 'Body, from the front' })).toBeTruthy()
-    expect(inHand().getByText('1 reading, 1 min: settles 1 joint')).toBeTruthy()
-  })
-  it('what was only listed does not stand in the field as if it had been read', () => {
-    layOut(listed())
-    show(<PartsStation />, 'parts?tab=measure')
-    const field = board().getByRole<HTMLInputElement>('textbox')
-    expect([field.value, field.placeholder]).toEqual(['', 'listed 56.4'])
-    fireEvent.keyDown(field, { key: 'Enter' })
-    expect(server.build.parts.body!.sizes['pocket.widthMouth']!.known).toBe('listed')
-  })
-  it('a number and Enter file it with the tool in the hand, say what it settled, and bring the next', async () => {
-    layOut(listed())
-    show(<PartsStation />, 'parts?tab=measure')
-    await userEvent.type(board().getByRole('textbox'), '56.5{Enter}')
-    await waitFor(() =>
-      expect(server.build.parts.body!.sizes['pocket.widthMouth']).toEqual({ value: 56.5, doubt: 0.05, known: 'calipers' }),
-    )
-    await waitFor(() => expect(useBuild.getState().ranked).toEqual([]))
-    expect(screen.getByText(/Nothing left to measure would change a verdict/)).toBeTruthy()
-  })
-  it('the part stays in the hand until its bundle is read, whatever the ranking does meanwhile', async () => {
-    layOut(begun())
-    show(<PartsStation />, 'parts?tab=measure')
-    const [bundle] = useBuild.getState().round!
-    expect(bundle!.readings.length).toBeGreaterThan(1)
-    for (const r of bundle!.readings) {
-      expect(title()).toBe(`${slotSpec(r.ref.slot).label} · ${specAt(r.ref).label.toLowerCase()}`)
-      await userEvent.type(board().getByRole('textbox'), `${specAt(r.ref).usual ?? 20}{Enter}`)
-      await waitFor(() => expect(server.build.parts[r.ref.slot]!.sizes[r.ref.size]!.known).toBe(r.tool))
-    }
-    const settled = bundle!.settles[0]!
-    await waitFor(() =>
-      expect(board().getByRole('status').textContent).toContain(useBuild.getState().evaluation!.fit.find((j) => j.id === settled)!.title),
-    )
-  })
-  it('what cannot be got at is passed over, and offered again at the end', async () => {
-    layOut(listed())
-    show(<PartsStation />, 'parts?tab=measure')
-    await userEvent.click(board().getByRole('button', { name: /Can’t get at it/ }))
-    expect(screen.getByText(/What is left you could not get at/)).toBeTruthy()
-    await userEvent.click(screen.getByRole('button', { name: 'Try those again' }))
-    expect(title()).toBe('Body · pocket width, mouth')
-    await userEvent.type(board().getByRole('textbox'), '{Escape}')
-    expect(screen.getByText(/What is left you could not get at/)).toBeTruthy()
-    expect(server.build.parts.body!.sizes['pocket.widthMouth']!.known).toBe('listed')
-  })
-  it('an impossible reading is told, and the size stays in the hand', async () => {
-    layOut(listed())
-    show(<PartsStation />, 'parts?tab=measure')
-    await userEvent.type(board().getByRole('textbox'), '5600{Enter}')
-    expect(board().getByRole('alert').textContent).toMatch(/40.*90/)
-    expect(title()).toBe('Body · pocket width, mouth')
-  })
-  it('of two alike one is read, and the other is the same with one press', async () => {
-    const b = begun()
-    b.parts['pot-volume']!.sizes['bushing.length'] = { value: 9.4, doubt: 0.05, known: 'calipers' }
-    layOut(b)
-    show(<PartsStation />, 'parts?tab=measure')
-    const row = () => screen.queryAllByRole('button', { name: /Tone pot/ })[0]
-    if (row()) await userEvent.click(row()!)
-    while (!/Tone pot/.test(title()!)) await userEvent.click(board().getByRole('button', { name: /Can’t get at it/ }))
-    while (!/bushing length/.test(title()!)) await userEvent.click(board().getByRole('button', { name: /Can’t get at it/ }))
-    await userEvent.click(board().getByRole('button', { name: 'Same as the volume pot' }))
-    await waitFor(() => expect(server.build.parts['pot-tone']!.sizes['bushing.length']).toMatchObject({ value: 9.4, known: 'calipers' }))
-  })
-  it('another bundle can be taken first', async () => {
-    layOut(begun())
-    show(<PartsStation />, 'parts?tab=measure')
-    const other = useBuild.getState().round![1]!.readings[0]!
-    const then = within(inHand().getByRole('heading', { name: 'Then' }).parentElement!)
-    await userEvent.click(then.getAllByRole('button')[0]!)
-    expect(title()).toBe(`${slotSpec(other.ref.slot).label} · ${specAt(other.ref).label.toLowerCase()}`)
-  })
-  it('tools on hand are kept with the build', async () => {
-    layOut(listed())
-    show(<PartsStation />, 'parts?tab=measure')
-    await userEvent.click(screen.getByRole('checkbox', { name: 'calipers' }))
-    await waitFor(() => expect(server.build.tools).toEqual(['rule', 'meter', 'scale']))
-  })
-})
-
-describe('what came in the box', () => {
-  const board = () => within(screen.getByRole('region', { name: 'What came in the box' }))
-  const begun = () => newBuild({ name: 'Kit', handedness: 'right', strings: 6, scale: 647.7, start: 'bolt-through' }, '2026-11-24')
-  const tray = (name: string) => within(board().getByRole('region', { name }))
-
-  it('all of it is here with one press; what is not is put on its pile by pressing it', async () => {
-    layOut(begun())
-    show(<PartsStation />, 'parts?tab=box')
-    expect(tray('still to be bought').getAllByRole('button').length).toBe(Object.keys(begun().parts).length)
-    await userEvent.click(board().getByRole('button', { name: 'It is all here' }))
-    await waitFor(() => expect(Object.values(server.build.parts).every((p) => p.state === 'in hand')).toBe(true))
-    await userEvent.click(board().getByRole('radio', { name: 'on its way' }))
-    await userEvent.click(tray('in the box').getByRole('button', { name: 'Nut' }))
-    await waitFor(() => expect(server.build.parts.nut!.state).toBe('ordered'))
-    expect(tray('on its way').getAllByRole('button')).toHaveLength(1)
-    expect(inHand().getByLabelText('Promised for')).toBeTruthy()
-    await userEvent.click(board().getByRole('radio', { name: 'not on this instrument' }))
-    await userEvent.click(tray('in the box').getByRole('button', { name: 'Tone pot' }))
-    await waitFor(() => expect(server.build.parts['pot-tone']).toBeUndefined())
-    expect(tray('not on this instrument').getByRole('button', { name: 'Tone pot' })).toBeTruthy()
-  })
-  it('what nobody foresaw is put in by pressing it where it was not', async () => {
-    layOut(begun())
-    show(<PartsStation />, 'parts?tab=box')
-    await userEvent.click(tray('not on this instrument').getByRole('button', { name: 'String tree' }))
-    await waitFor(() => expect(server.build.parts['string-tree']).toMatchObject({ state: 'in hand', name: 'String tree' }))
-  })
-  it('what it is is chosen by its looks, and can be left unsaid', async () => {
-    layOut(begun())
-    show(<PartsStation />, 'parts/pickup-neck?tab=box')
-    await userEvent.click(inHand().getByRole('radio', { name: 'single coil' }))
-    await waitFor(() => expect(server.build.parts['pickup-neck']!.traits.coils).toBe('single'))
-    const coils = within(inHand().getByRole('group', { name: 'Coils' }))
-    await userEvent.click(coils.getByRole('button', { name: 'can’t see' }))
-    await waitFor(() => expect(server.build.parts['pickup-neck']!.traits.coils).toBeUndefined())
-  })
-  it('says what can be seen already', () => {
-    layOut(begun())
-    show(<PartsStation />, 'parts?tab=box')
-    const { fit, drill } = useBuild.getState().evaluation!
-    expect(inHand().getByText(`${fit.length} joints`)).toBeTruthy()
-    expect(inHand().getByText(`${drill.length} kinds of hole`)).toBeTruthy()
-    expect(inHand().getByText('3 switch positions')).toBeTruthy()
   })
 })
 

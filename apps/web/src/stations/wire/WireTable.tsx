@@ -3,7 +3,8 @@ import type { WireRow } from '@snug/core'
 /** Wires in soldering order, each with its length to cut; totals by colour below. */
 export function WireTable({ wires }: { wires: readonly WireRow[] }) {
   const totals = new Map<string, number>()
-  for (const w of wires) totals.set(w.colour, (totals.get(w.colour) ?? 0) + w.length)
+  for (const w of wires) totals.set(w.colour, (totals.get(w.colour) ?? 0) + (w.length ?? 0))
+  const open = wires.filter((w) => w.length === undefined).length
   return (
     <div>
       <table className="w-full text-[14px]">
@@ -27,7 +28,7 @@ export function WireTable({ wires }: { wires: readonly WireRow[] }) {
               <td>{w.from}</td>
               <td>{w.to}</td>
               <td>{w.colour}</td>
-              <td className="figure pr-3 text-right">{w.length}</td>
+              <td className="figure pr-3 text-right">{w.length ?? <span className="text-soft">lay it out</span>}</td>
             </tr>
           ))}
         </tbody>
@@ -35,6 +36,8 @@ export function WireTable({ wires }: { wires: readonly WireRow[] }) {
       <p className="label border-t border-hairline px-3 py-2 text-[15px] text-soft">
         In all: {[...totals].map(([c, mm]) => `${c} ${(mm / 1000).toFixed(2)} m`).join(' · ')}. Lengths are along the guard, a fifth over,
         plus 40 mm.
+        {open > 0 &&
+          ` ${open} ${open === 1 ? 'wire has' : 'wires have'} no length: nobody has said where its ends are. Measure the places of pickups and controls, or lay the wire along its way and add a hand’s breadth.`}
       </p>
     </div>
   )

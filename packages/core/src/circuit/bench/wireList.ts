@@ -6,8 +6,8 @@ export interface WireRow {
   from: string
   to: string
   role: WireRole
-  /** mm to cut, slack included. */
-  length: number
+  /** mm to cut, slack included; nothing where nobody has said where its ends are. */
+  length?: number
   colour: string
   /** American wire gauge. */
   gauge: number
@@ -56,7 +56,7 @@ export function wireList(harness: Harness): WireRow[] {
         from: lugName(w.from),
         to: lugName(w.to),
         role: w.role,
-        length: Math.ceil((a === b ? 25 : 1.2 * away + 40) / 5) * 5,
+        ...(a !== b && (a.guessed || b.guessed) ? {} : { length: Math.ceil((a === b ? 25 : 1.2 * away + 40) / 5) * 5 }),
         colour: COLOUR[w.role],
         gauge: HOOK_UP,
         stage,

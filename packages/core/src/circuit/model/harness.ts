@@ -10,6 +10,8 @@ interface Placed {
   id: string
   label: string
   at: Point
+  /** Nobody has said where: it is drawn where such things usually are, and no wire is cut to it. */
+  guessed?: true
   /** The part of the build it is, or is a piece of; absent for what comes with the wiring. */
   slot?: Slot
 }

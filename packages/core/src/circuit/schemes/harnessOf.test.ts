@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { aBuild, aPart } from '../../testing/bench'
+import { changed, fullBuild } from '../../testing/fullBuild'
 import { dcAtJack } from '../bench/readings'
 import { topology } from '../bench/topology'
 import { wireList } from '../bench/wireList'
@@ -57,12 +58,24 @@ describe('wire list', () => {
     expect(rows[0]!.stage).toBe('tone capacitor and jumpers')
     expect(rows.at(-1)!.stage).toBe('jack')
   })
-  it('every ground is green and every length ends on 5 mm', () => {
-    for (const r of rows) {
-      if (r.role === 'ground') expect(new Set(rows.filter((x) => x.role === 'ground').map((x) => x.colour)).size).toBe(1)
-      expect(r.length % 5).toBe(0)
-      expect(r.length).toBeGreaterThanOrEqual(25)
+  it('every ground is green, and every length between places that are known ends on 5 mm', () => {
+    const known = wireList(harness(fullBuild()))
+    expect(new Set(known.filter((x) => x.role === 'ground').map((x) => x.colour)).size).toBe(1)
+    for (const r of known) {
+      expect(r.length! % 5, r.from).toBe(0)
+      expect(r.length!).toBeGreaterThanOrEqual(25)
     }
+  })
+  it('to a place that nobody has said no wire is cut', () => {
+    const guessed = changed(fullBuild())
+    const size = guessed.parts.body!.sizes['route.neck.centre']!
+    guessed.parts.body!.sizes['route.neck.centre'] = { ...size, known: 'assumed' }
+    for (const r of wireList(harness(guessed)))
+      expect(r.length === undefined, `${r.from} to ${r.to}`).toBe(/^neck/.test(r.from) || /^neck/.test(r.to))
+    // Here nobody has said anything: only a bridge between two lugs of one part has a length.
+    const nothing = rows.filter((r) => r.length !== undefined)
+    for (const r of nothing) expect(r.from.split(',')[0]).toBe(r.to.split(',')[0])
+    expect(nothing.length).toBeLessThan(rows.length)
   })
 })
 

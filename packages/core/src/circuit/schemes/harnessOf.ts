@@ -1,7 +1,7 @@
 import type { Build } from '../../document/build'
-import { traitAt, valueAt } from '../../document/read'
+import { isSaid, traitAt, valueAt } from '../../document/read'
 import { pt } from '../../geometry/point'
-import { controlPlace } from '../../instrument/controlPlace'
+import { controlPlace, controlSaid, type Control } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
 import type { PickupPlace } from '../../instrument/guardPlace'
 import type { Slot } from '../../parts/slots'
@@ -42,12 +42,15 @@ const CANNOT_TAP = 'A two-pole lever cannot tap the humbuckers; they stay whole 
 
 function controls(build: Build, scheme: Scheme): Component[] {
   const d = datums(build)
+  const guessed = (said: boolean) => (said ? {} : { guessed: true as const })
+  const control = (id: Control) => ({ at: controlPlace(build, id), ...guessed(controlSaid(build, id)) })
+  const by = (...sizes: string[]) => guessed(isSaid(build, ...sizes.map((size) => ({ slot: 'body' as const, size }))))
   const pot = (slot: 'pot-volume' | 'pot-tone', id: 'volume' | 'tone'): Component => ({
     is: 'pot',
     id,
     slot,
     label: id,
-    at: controlPlace(build, id),
+    ...control(id),
     ohm: valueAt(build, { slot, size: 'resistance' }) ?? 250e3,
     taper: (traitAt(build, slot, 'taper') ?? 'audio') as Taper,
   })
@@ -61,13 +64,21 @@ function controls(build: Build, scheme: Scheme): Component[] {
       id: 'cap',
       slot: 'capacitor',
       label: 'tone capacitor',
+      ...control('tone'),
       at: pt(tone.x, tone.y - 8),
       farad: valueAt(build, { slot: 'capacitor', size: 'capacitance' }) ?? 22e-9,
     },
-    { is: 'switch', id: 'switch', slot: 'switch', label: 'selector', at: controlPlace(build, 'switch'), table: SWITCHES[scheme.contacts]! },
-    { is: 'jack', id: 'jack', slot: 'jack', label: 'jack', at: pt(d.mouth + body('jack.x', 330), body('jack.y', -100)) },
-    { is: 'ground', id: 'case', label: 'volume case (all grounds meet here)', at: controlPlace(build, 'volume') },
-    { is: 'ground', id: 'claw', label: 'spring claw (strings)', at: pt(d.mouth + body('claw.x', 118), 0) },
+    { is: 'switch', id: 'switch', slot: 'switch', label: 'selector', ...control('switch'), table: SWITCHES[scheme.contacts]! },
+    {
+      is: 'jack',
+      id: 'jack',
+      slot: 'jack',
+      label: 'jack',
+      at: pt(d.mouth + body('jack.x', 330), body('jack.y', -100)),
+      ...by('jack.x', 'jack.y'),
+    },
+    { is: 'ground', id: 'case', label: 'volume case (all grounds meet here)', ...control('volume') },
+    { is: 'ground', id: 'claw', label: 'spring claw (strings)', at: pt(d.mouth + body('claw.x', 118), 0), ...by('claw.x') },
   ]
 }
 

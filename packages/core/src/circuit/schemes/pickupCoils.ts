@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { traitAt, valueAt } from '../../document/read'
+import { isSaid, traitAt, valueAt } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import type { PickupPlace } from '../../instrument/guardPlace'
@@ -28,7 +28,8 @@ export function coilsOf(build: Build, place: PickupPlace): Coil[] {
   const flip = traitAt(build, slot, 'sense') === 'reverse' ? -1 : 1
   // A magnet turned over changes the strings' sense and leaves that of the hum, which the winding alone decides.
   const upward = (traitAt(build, slot, 'pole') === 'turned' ? -flip : flip) as 1 | -1
-  const base = { is: 'coil' as const, slot, pickup: place, estimated: known === undefined }
+  const guessed = isSaid(build, { slot: 'body', size: `route.${place}.centre` }) ? {} : { guessed: true as const }
+  const base = { is: 'coil' as const, slot, pickup: place, estimated: known === undefined, ...guessed }
   if (kind === 'single')
     return [{ ...base, id: place, label: place, at: pt(x, 0), ohm, henry, farad, magnet: upward, winding: flip as 1 | -1 }]
   const half = { ohm: ohm / 2, henry: henry / 2, farad: farad * 2, winding: flip as 1 | -1 }
