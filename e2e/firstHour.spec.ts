@@ -52,7 +52,9 @@ class Hand {
     this.acts++
     this.entries++
   }
+  /** As a person who looks before the next reading: what the last one told is there. */
   async settled(): Promise<number> {
+    await expect(this.page.getByText(/\d+ of \d+ joints? settled/)).toHaveAttribute('aria-busy', 'false')
     return Number(/(\d+) of \d+ joint/.exec((await this.page.getByText(/\d+ of \d+ joints? settled/).textContent()) ?? '')?.[1])
   }
 }

@@ -30,6 +30,8 @@ interface BuildStore {
   problem?: string
   evaluation?: Evaluation
   /** What is worth measuring, best first; follows the evaluation a moment later. */
+  /** The build the evaluation was made of: while it is another, what is shown is on its way to change. */
+  evaluated?: Build
   /** The measuring round, and its sizes as one list. */
   round?: MeasureBundle[]
   ranked?: MeasureRank[]
@@ -102,7 +104,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
     const mine = ++evaluating
     const evaluation = await evaluateAtBench(build, today())
     if (mine !== evaluating) return
-    set({ evaluation, ...(label && before ? { moved: { label, what: whatMoved(before, evaluation) } } : {}) })
+    set({ evaluation, evaluated: build, ...(label && before ? { moved: { label, what: whatMoved(before, evaluation) } } : {}) })
     const round = await rankWorker().measuringRound(build, build.tools)
     if (mine === evaluating && round) set({ round, ranked: round.flatMap((b) => b.readings) })
   }
