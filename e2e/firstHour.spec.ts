@@ -144,6 +144,20 @@ test('on a telephone: a joint from far down the list opens over it, and goes awa
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
 })
 
+test('a build copied whole: another on the shelf with the same parts', async ({ page, server }) => {
+  await page.goto('/')
+  const row = page
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('link', { name: /^Plover/ }) })
+    .first()
+  await row.getByRole('button', { name: 'Copy' }).click()
+  await expect
+    .poll(async () => ((await (await fetch(`${server}/api/builds`)).json()) as { name: string }[]).map((b) => b.name))
+    .toContain('Plover, a copy')
+  const all = (await (await fetch(`${server}/api/builds`)).json()) as { name: string; parts: number }[]
+  expect(all.find((b) => b.name === 'Plover, a copy')!.parts).toBe(all.find((b) => b.name === 'Plover')!.parts)
+})
+
 test('an example to look round in, where the shelf is empty', async ({ page, server }) => {
   const builds = (await (await fetch(`${server}/api/builds`)).json()) as { id: string }[]
   await page.route('**/api/builds', (route) => (route.request().method() === 'GET' ? route.fulfill({ json: [] }) : route.continue()))

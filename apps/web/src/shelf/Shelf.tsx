@@ -130,6 +130,11 @@ function ShelfRow({ build }: { build: BuildSummary }) {
     },
     onError: (e) => toast.error(e.message),
   })
+  const copy = useMutation({
+    mutationFn: () => api.copy(id),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['builds'] }),
+    onError: (e) => toast.error(e.message),
+  })
   const chosen = build.parts
   return (
     <>
@@ -153,6 +158,14 @@ function ShelfRow({ build }: { build: BuildSummary }) {
         >
           <Download size={14} aria-hidden /> Bundle
         </a>
+        <button
+          type="button"
+          onClick={() => copy.mutate()}
+          disabled={copy.isPending}
+          className="label min-h-10 px-2 text-[14px] text-soft hover:text-violet"
+        >
+          Copy
+        </button>
         <button type="button" onClick={() => putAway.mutate()} className="label min-h-10 px-2 text-[14px] text-soft hover:text-wont">
           Put away
         </button>

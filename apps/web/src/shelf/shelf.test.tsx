@@ -66,6 +66,10 @@ describe('shelf', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'Bring it back' }))
     await screen.findByRole('link', { name: /Wren/ })
   })
+  it('copied whole, under a name of its own', async () => {
+    await userEvent.click(await screen.findByRole('button', { name: 'Copy' }))
+    await screen.findByRole('link', { name: /Wren, a copy/ })
+  })
   it('what a build begins with brings its strings and its scale', async () => {
     await userEvent.selectOptions(screen.getByLabelText('What kind of job'), 'rescue')
     await userEvent.click(screen.getByRole('radio', { name: STARTING_SETS['twelve-string'].label }))

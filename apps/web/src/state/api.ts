@@ -81,6 +81,14 @@ export const api = {
   redo: (id: string, revision: number) => call<BuildState>('POST', `/builds/${id}/redo`, { revision }),
   events: (id: string) => call<BuildEvent[]>('GET', `/builds/${id}/events`),
   back: (id: string, revision: number, to: number) => call<BuildState>('POST', `/builds/${id}/back`, { revision, to }),
+  /** Another build like this one, with its log, under a name of its own. */
+  copy: async (id: string) => {
+    const bundle = await call<{ build: Build }>('GET', `/builds/${id}/bundle`)
+    return call<BuildState>('POST', '/import', {
+      ...bundle,
+      build: { ...bundle.build, name: `${bundle.build.name.slice(0, 110)}, a copy` },
+    })
+  },
   importBundle: (text: string) => call<BuildState>('POST', '/import', text),
   log: (id: string) => call<LogEntry[]>('GET', `/builds/${id}/log`),
   addLog: (id: string, entry: { kind: LogKind; text: string; station?: Station; thing?: string }) =>

@@ -30,8 +30,9 @@ interface BuildStore {
   problem?: string
   evaluation?: Evaluation
   /** What is worth measuring, best first; follows the evaluation a moment later. */
-  /** The build the evaluation was made of: while it is another, what is shown is on its way to change. */
+  /** The builds the evaluation and the round were made of: while either is another, what is shown is on its way to change. */
   evaluated?: Build
+  weighed?: Build
   /** The measuring round, and its sizes as one list. */
   round?: MeasureBundle[]
   ranked?: MeasureRank[]
@@ -106,7 +107,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
     if (mine !== evaluating) return
     set({ evaluation, evaluated: build, ...(label && before ? { moved: { label, what: whatMoved(before, evaluation) } } : {}) })
     const round = await rankWorker().measuringRound(build, build.tools)
-    if (mine === evaluating && round) set({ round, ranked: round.flatMap((b) => b.readings) })
+    if (mine === evaluating && round) set({ round, weighed: build, ranked: round.flatMap((b) => b.readings) })
   }
 
   /** A drag tries faster than the worker reckons: one at a time, and always the newest. */

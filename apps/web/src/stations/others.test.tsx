@@ -133,7 +133,7 @@ describe('Set up', () => {
   it('the other school moves the targets', async () => {
     layOut()
     show(<SetupStation />, 'setup/action')
-    await userEvent.selectOptions(inHand().getByLabelText('School'), 'low')
+    await userEvent.selectOptions(inHand().getByLabelText('How low you like the strings'), 'low')
     await waitFor(() => expect(server.build.setup.school).toBe('low'))
   })
 })

@@ -53,6 +53,10 @@ const found = (query: { q?: string; kind?: string; holding?: string }) =>
   )
 
 export const api = {
+  copy: () => {
+    resetServer({ ...server.build, name: `${server.build.name}, a copy` })
+    return Promise.resolve(state())
+  },
   example: () => {
     resetServer({ ...server.build, name: 'An example' })
     return Promise.resolve(state())

@@ -242,7 +242,7 @@ function Then({ round }: { round: Round }) {
 
 /** How far the round has come. */
 function SoFar() {
-  const { build, evaluation, evaluated, round } = useBuild((s) => s)
+  const { build, evaluation, evaluated, weighed, round } = useBuild((s) => s)
   const { go } = useWhere()
   const all = evaluation!.fit.length
   const settled = evaluation!.fit.filter((j) => j.verdict !== 'cant-tell').length
@@ -255,7 +255,7 @@ function SoFar() {
         <rect width="100" height="4" fill="var(--hairline)" />
         <rect width={(100 * settled) / all} height="4" fill="var(--violet)" />
       </svg>
-      <p aria-busy={evaluated !== build}>
+      <p aria-busy={evaluated !== build || weighed !== build}>
         {settled} of {joints(all)} settled{more > 0 ? `; about ${minutes(more)} more for the rest` : ''}.{' '}
         <button type="button" className="min-h-10 underline underline-offset-4 hover:text-violet" onClick={() => go('fit')}>
           See them

@@ -17,13 +17,13 @@ export function SetupInHand({ setup, what }: { setup: SetupResult; what: string 
       {what !== 'strings' && what !== 'intonation' && (
         <>
           <Choice<SetupSchool>
-            label="School"
+            label="How low you like the strings"
             value={build.setup.school}
             options={(Object.keys(TARGETS) as SetupSchool[]).map(
               (s) =>
                 [s, `${TARGETS[s].label}: ${printMm(TARGETS[s].actionBass)} / ${printMm(TARGETS[s].actionTreble)} mm at fret 12`] as const,
             )}
-            onChange={(s) => change((b) => setField(b, ['setup', 'school'], s, `Setup school: ${s}`))}
+            onChange={(s) => change((b) => setField(b, ['setup', 'school'], s, `Strings liked: ${TARGETS[s].label}`))}
           />
           <p className="text-[14px] text-soft">{setup.targets.why}</p>
         </>

@@ -25,6 +25,13 @@ export function PositionInHand({
       <h2 className="text-[22px]">
         Position {id}: <span className="label text-[18px] font-medium">{topology.words}</span>
       </h2>
+      {/[‖+]/.test(topology.words) && (
+        <p className="text-[13.5px] text-soft">
+          {[topology.words.includes('‖') && '‖ side by side', topology.words.includes('+') && '+ one after the other']
+            .filter(Boolean)
+            .join(', ')}
+        </p>
+      )}
       <Knobs harness={harness} />
       <div className="flex items-center justify-between gap-3">
         <p className="text-[14.5px]">
