@@ -18,7 +18,7 @@ export function densest(problem: Bundling): number[] {
   let best = problem.things.map((_, i) => i)
   let ratio = ratioOf(problem, best)
   if (!(ratio > EPS)) return []
-  // What pays at a price below every single gain is the first guess; each step finds what pays better still.
+  // All of them is the first guess; each step finds what pays better still.
   for (;;) {
     const set = closure(problem, ratio)
     const next = set.length ? ratioOf(problem, set) : 0
