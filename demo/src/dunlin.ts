@@ -1,6 +1,6 @@
 import { addDays, newBuild, type Build, type Part } from '@snug/core'
 import { DUNLIN_BODY, DUNLIN_HEAD } from './dunlinOutlines'
-import { gauges, part, route } from './part'
+import { gauges, holes, part, route } from './part'
 
 const humbucker = (place: string, ohm: number, width: number): Part =>
   part('pickup', `Two-coil humbucker, ${place}, covered`, {
@@ -27,7 +27,16 @@ const ring = (place: string): Part =>
     seller: 'Lantern Lane Coils',
     price: 5,
     traits: { foot: 'flat' },
-    sizes: { length: 38.9, width: 70.2, radius: [3, 'rule', 0.3], 'height.neckSide': [4, 'rule'], 'height.bridgeSide': [5, 'rule'] },
+    sizes: {
+      length: 38.9,
+      width: 70.2,
+      radius: [3, 'rule', 0.3],
+      'height.neckSide': [4, 'rule'],
+      'height.bridgeSide': [5, 'rule'],
+      'screw.length': [14, 'rule'],
+      'screw.thread': 2.2,
+      'screw.root': 1.6,
+    },
   })
 
 const pot = (name: string, length: number): Part =>
@@ -74,6 +83,8 @@ export function dunlin(today: string, due: string, late: string): Build {
           access: 'sound-hole',
           hand: 'right',
           rim: 'curved',
+          ...holes('none', 'neck', 'rings', 'jackPlate', 'buttons'),
+          ...holes('drilled', 'ground', 'toggle'),
         },
         sizes: {
           thickness: [46, 'rule', 0.3],
@@ -103,6 +114,7 @@ export function dunlin(today: string, due: string, late: string): Build {
           'tone.y': [-112, 'rule'],
           'switch.x': [40, 'rule'],
           'switch.y': [96, 'rule'],
+          'switch.hole': 12.3,
           'soundHole.diameter': [62, 'rule'],
           'soundHole.x': [150, 'rule'],
           'soundHole.y': [104, 'rule'],
@@ -121,7 +133,15 @@ export function dunlin(today: string, due: string, late: string): Build {
         price: 120,
         colour: '#a9744a',
         outline: DUNLIN_HEAD,
-        traits: { wood: 'mahogany', grain: 'quarter', head: 'two-rows', truss: 'head', hand: 'either' },
+        traits: {
+          wood: 'mahogany',
+          grain: 'quarter',
+          head: 'two-rows',
+          truss: 'head',
+          hand: 'either',
+          pilots: 'none',
+          ...holes('none', 'tunerScrews'),
+        },
         sizes: {
           scale: [628.65, 'rule', 0.3],
           frets: 20,
@@ -207,6 +227,7 @@ export function dunlin(today: string, due: string, late: string): Build {
           'screw.thread': 2.2,
           'screw.root': 1.6,
           'screw.offset': 9,
+          'screw.side': 0,
           'plate.thickness': 1.1,
           'post.height': [6, 'rule'],
           'string.hole': 1.5,
@@ -232,7 +253,7 @@ export function dunlin(today: string, due: string, late: string): Build {
         price: 12,
         metal: 'nickel',
         traits: { contacts: 'toggle-3' },
-        sizes: { depth: [34, 'rule'] },
+        sizes: { depth: [34, 'rule'], 'thread.diameter': 12 },
       }),
       capacitor: part('capacitor', '22 n film', { seller: 'Quayside Electrics', price: 1, sizes: { capacitance: [22e-9, 'listed'] } }),
       jack: part('jack', 'Mono jack, long thread', {
@@ -246,7 +267,16 @@ export function dunlin(today: string, due: string, late: string): Build {
         price: 4,
         metal: 'nickel',
         traits: { curve: 'curved' },
-        sizes: { hole: 9.7, thickness: 1.6, length: [44, 'rule'], width: [34, 'rule'], 'screw.spread': [36, 'rule'] },
+        sizes: {
+          hole: 9.7,
+          thickness: 1.6,
+          length: [44, 'rule'],
+          width: [34, 'rule'],
+          'screw.spread': [36, 'rule'],
+          'screw.length': [12, 'rule'],
+          'screw.thread': 3,
+          'screw.root': 2,
+        },
       }),
       'neck-screws': part('neck-screws', 'Four machine-cut screws, bushings', {
         seller: 'Capstan Hardware',
@@ -271,7 +301,7 @@ export function dunlin(today: string, due: string, late: string): Build {
         seller: 'Capstan Hardware',
         price: 3,
         metal: 'nickel',
-        sizes: { 'screw.length': [28, 'rule'], 'screw.thread': 3.5, thickness: [12, 'rule'] },
+        sizes: { 'screw.length': [28, 'rule'], 'screw.thread': 3.5, 'screw.root': 2.5, thickness: [12, 'rule'] },
       }),
       wire: part('wire', 'Screened cable', {
         seller: 'Quayside Electrics',

@@ -131,7 +131,7 @@ describe('plan', () => {
       }
   })
   it('an open before is named with its risk and the way back', () => {
-    const drill = plan.steps.find((s) => s.id === 'drill-stud-bores')!
+    const drill = plan.steps.find((s) => s.id === 'drill-neck-screws')!
     expect(drill.state).toBe('blocked')
     expect(drill.open.map((b) => b.id)).toContain('trial-build')
     expect(drill.open[0]!.risk.length).toBeGreaterThan(10)

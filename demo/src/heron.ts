@@ -1,6 +1,6 @@
 import { addDays, newBuild, type Build, type Part } from '@snug/core'
 import { HERON_BODY, HERON_GUARD, HERON_HEAD } from './heronOutlines'
-import { gauges, part, route } from './part'
+import { gauges, holes, part, route } from './part'
 import type { Entry } from './sizes'
 
 const opening = (place: string, centre: number, length: number, width: number): Record<string, Entry> => ({
@@ -67,6 +67,7 @@ export function heron(today: string, due: string, late: string): Build {
           access: 'front',
           notch: 'no',
           hand: 'right',
+          ...holes('none', 'neck', 'claw', 'guard', 'buttons'),
         },
         sizes: {
           thickness: 44.2,
@@ -101,6 +102,7 @@ export function heron(today: string, due: string, late: string): Build {
           'jack.x': [338, 'rule'],
           'jack.y': [-112, 'rule'],
           'claw.x': [118, 'rule'],
+          'vibrato.width': [58, 'rule'],
         },
       }),
       neck: part('neck', 'Maple neck, 22 frets', {
@@ -108,7 +110,16 @@ export function heron(today: string, due: string, late: string): Build {
         price: 72,
         colour: '#caa068',
         outline: HERON_HEAD,
-        traits: { wood: 'hard-maple', grain: 'flat', head: 'one-row', row: 'bass', truss: 'head', hand: 'right' },
+        traits: {
+          wood: 'hard-maple',
+          grain: 'flat',
+          head: 'one-row',
+          row: 'bass',
+          truss: 'head',
+          hand: 'right',
+          pilots: 'none',
+          ...holes('none', 'tunerScrews'),
+        },
         sizes: {
           scale: [647.7, 'rule', 0.3],
           frets: 22,
@@ -181,6 +192,9 @@ export function heron(today: string, due: string, late: string): Build {
           'switch.slot': 28,
           'switch.screws': 41,
           'screw.edge': [4.5, 'rule'],
+          'screw.length': 12,
+          'screw.thread': 3,
+          'screw.root': 2,
           ...opening('neck', 36.8, 36.7, 69.6),
           ...opening('middle', 88, 18.6, 69.8),
           ...opening('bridge', 143, 36.7, 69.6),
@@ -260,6 +274,7 @@ export function heron(today: string, due: string, late: string): Build {
           'screw.thread': 2.2,
           'screw.root': 1.6,
           'screw.offset': 11,
+          'screw.side': 0,
           'plate.thickness': 1.2,
           'post.height': [6, 'rule'],
           'grip.min': [11, 'listed'],
@@ -320,7 +335,15 @@ export function heron(today: string, due: string, late: string): Build {
       springs: part('springs', 'Three springs with claw', {
         seller: 'Capstan Hardware',
         price: 9,
-        sizes: { count: 3, pull: [41, 'scale', 3], arm: [36, 'rule'], 'string.arm': [9, 'rule'] },
+        sizes: {
+          count: 3,
+          pull: [41, 'scale', 3],
+          arm: [36, 'rule'],
+          'string.arm': [9, 'rule'],
+          'screw.length': [40, 'rule'],
+          'screw.thread': 4.2,
+          'screw.root': 3,
+        },
       }),
       knobs: part('knobs', 'Two knobs, split shaft', {
         seller: 'Quayside Electrics',
@@ -332,7 +355,7 @@ export function heron(today: string, due: string, late: string): Build {
         seller: 'Capstan Hardware',
         price: 3,
         metal: 'chrome',
-        sizes: { 'screw.length': [25, 'rule'], 'screw.thread': 3.5, thickness: [12, 'rule'] },
+        sizes: { 'screw.length': [25, 'rule'], 'screw.thread': 3.5, 'screw.root': 2.5, thickness: [12, 'rule'] },
       }),
       shielding: part('shielding', 'Copper foil', {
         seller: 'Quayside Electrics',

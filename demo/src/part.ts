@@ -34,3 +34,7 @@ export function gauges(thou: readonly number[], cores: Record<number, number> = 
   for (const [n, t] of Object.entries(cores)) out[`core.${n}`] = [t * 0.0254, 'listed', 0.05]
   return out
 }
+
+/** Which holes are there already, as whoever looked at the part said. */
+export const holes = (there: 'none' | 'drilled', ...which: readonly string[]): Record<string, string> =>
+  Object.fromEntries(which.map((w) => [`bored.${w}`, there]))

@@ -1,5 +1,5 @@
 import { addDays, newBuild, type Build, type Part } from '@snug/core'
-import { gauges, part, route } from './part'
+import { gauges, holes, part, route } from './part'
 import { PLOVER_BODY, PLOVER_HEAD } from './ploverOutlines'
 
 const soapbar = (place: string, spread: number, ohm: number): Part =>
@@ -18,6 +18,7 @@ const soapbar = (place: string, spread: number, ohm: number): Part =>
       'ears.span': [72, 'rule'],
       'screw.length': [18, 'rule'],
       'screw.diameter': 3,
+      'screw.root': 2,
       travel: [6, 'rule'],
       resistance: [ohm, 'meter'],
       inductance: [5.2, 'listed'],
@@ -68,6 +69,8 @@ export function plover(today: string, due: string): Build {
           shield: 'none',
           access: 'back',
           hand: 'left',
+          ...holes('drilled', 'neck', 'buttons'),
+          ...holes('none', 'bridge', 'pickups', 'toggle', 'ground'),
         },
         sizes: {
           thickness: 42.6,
@@ -89,6 +92,10 @@ export function plover(today: string, due: string): Build {
           ...route('bridge', 222, 35.9, 86.6, 17),
           'control.depth': [36, 'rule'],
           'control.top': [5, 'rule', 0.3],
+          'control.x': [300, 'rule'],
+          'control.y': [-93, 'rule'],
+          'control.length': [92, 'rule'],
+          'control.width': [52, 'rule'],
           'pot.hole': 8,
           'volume.x': [280, 'rule'],
           'volume.y': [-92, 'rule'],
@@ -111,7 +118,16 @@ export function plover(today: string, due: string): Build {
         price: 88,
         colour: '#c9a06a',
         outline: PLOVER_HEAD,
-        traits: { wood: 'hard-maple', grain: 'quarter', head: 'one-row', row: 'bass', truss: 'heel', hand: 'left' },
+        traits: {
+          wood: 'hard-maple',
+          grain: 'quarter',
+          head: 'one-row',
+          row: 'bass',
+          truss: 'heel',
+          hand: 'left',
+          pilots: 'none',
+          ...holes('none', 'tunerScrews', 'tree'),
+        },
         sizes: {
           scale: [686, 'rule', 0.3],
           frets: 24,
@@ -152,6 +168,9 @@ export function plover(today: string, due: string): Build {
           'screw.spread': 58.1,
           'screw.length': [25, 'rule'],
           'screw.root': 2.4,
+          'screw.thread': 3.5,
+          screws: 5,
+          'holes.behind': [17, 'rule'],
           'plate.thickness': 2,
           'plate.front': [9, 'rule'],
           'plate.length': [46, 'calipers'],
@@ -189,6 +208,7 @@ export function plover(today: string, due: string): Build {
           'screw.thread': 2.2,
           'screw.root': 1.6,
           'screw.offset': 11,
+          'screw.side': 0,
           'plate.thickness': 1.2,
           'post.height': [5.5, 'rule'],
           'string.hole': 1.7,
@@ -198,7 +218,7 @@ export function plover(today: string, due: string): Build {
       'string-tree': part('string-tree', 'String tree, low', {
         seller: 'Capstan Hardware',
         price: 2,
-        sizes: { height: [4, 'rule'], holds: 2 },
+        sizes: { height: [4, 'rule'], holds: 2, 'screw.length': [9, 'rule'], 'screw.thread': 2.2, 'screw.root': 1.6 },
       }),
       nut: part('nut', 'Bone nut from the stash', {
         price: 0,
@@ -224,7 +244,7 @@ export function plover(today: string, due: string): Build {
         seller: 'Quayside Electrics',
         price: 9,
         traits: { contacts: 'toggle-3' },
-        sizes: { depth: [31, 'rule'] },
+        sizes: { depth: [31, 'rule'], 'thread.diameter': 12 },
       }),
       capacitor: part('capacitor', '33 n film', { seller: 'Quayside Electrics', price: 1, sizes: { capacitance: [33e-9, 'listed'] } }),
       jack: part('jack', 'Mono jack, open', {
@@ -255,7 +275,7 @@ export function plover(today: string, due: string): Build {
       'strap-buttons': part('strap-buttons', 'Strap buttons', {
         price: 0,
         metal: 'nickel',
-        sizes: { 'screw.length': [18, 'rule'], 'screw.thread': 3.5, thickness: [12, 'rule'] },
+        sizes: { 'screw.length': [18, 'rule'], 'screw.thread': 3.5, 'screw.root': 2.5, thickness: [12, 'rule'] },
       }),
       battery: part('battery', 'Block battery for the preset’s small amplifier', {
         price: 4,

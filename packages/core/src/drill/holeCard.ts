@@ -1,36 +1,80 @@
 import type { SizeRef } from '../document/read'
 import type { Drawing } from '../drawing/drawing'
 import type { Point } from '../geometry/point'
+import type { TraitRef } from '../judge/completed'
+import type { Verdict } from '../judge/verdict'
 import type { Slot } from '../parts/slots'
 
-export type Face = 'front' | 'back' | 'head back' | 'heel'
+/** Where the hand with the drill is. */
+export const SIDES = ['front', 'back', 'rim', 'heel', 'head front', 'head back', 'guard'] as const
+export type Side = (typeof SIDES)[number]
 
-/** Everything about drilling one hole or a row of equal holes. */
+/** What has to be done about a hole: it is there and stays, is opened up, is plugged and made anew, or is made. */
+export type Work = 'keep' | 'ream' | 'plug' | 'new'
+
+/** May it be done now as the card says? Waiting is for something nobody knows, done is ticked off. */
+export type Standing = 'ready' | 'mind' | 'refused' | 'waiting' | 'done'
+
+/** One thing a hole must not do, with its numbers. */
+export interface Guard {
+  id: string
+  label: string
+  verdict: Verdict
+  says: string
+  /** Wood to spare, mm, and its doubt; nothing where it cannot be told. */
+  spare?: { value: number; doubt: number }
+}
+
+/** Everything about one hole or a row of equal holes. */
 export interface HoleCard {
   id: string
   title: string
+  /** The part it is made for. */
   slot: Slot
-  face: Face
-  places: Point[]
-  /** Two things a person can reach to measure from. */
-  measureFrom: string
+  side: Side
+  /** Nothing where nobody has said whether it is there. */
+  work?: Work
+  stands: Standing
+  says: string
   /** What goes in. */
   goesIn: string
-  bits: string[]
-  bit: number
-  /** mm, and undefined right through. */
+  /** What says where it comes. */
+  located: string
+  /** What must be in place before it is marked. */
+  first: string[]
+  /** Centres, mm from the nut and across, bass side positive; none where nobody can say them. */
+  places: Point[]
+  /** How surely those places are known, 95 %, mm. */
+  placeDoubt?: number
+  /** The places in words: from two things within reach. */
+  from: string[]
+  /** What is done, in order. */
+  steps: string[]
+  /** Diameter of the hole, mm; nothing while it is not known. */
+  bit?: number
+  /** The same as it stands in a list: a single number, or a band that scrap decides. */
+  size: string
+  /** Depth of full diameter, mm; nothing right through. */
   depth?: number
   flag?: number
   left?: number
-  state: 'ready' | 'mind' | 'refused' | 'waiting'
-  says: string
-  tools: string
+  with: string
+  guards: Guard[]
+  /** Kept in mind while at it. */
+  mind: string[]
+  /** What to do when it has gone wrong. */
+  back: string
   cautions: string[]
   missing: SizeRef[]
+  untold: TraitRef[]
 }
 
 /** A card as worked out; its drawing is made only for those who look. */
 export interface DrawnCard extends HoleCard {
+  /** Marked through the part alone: it has no place in numbers and needs none. */
+  byPart?: true
+  /** Diameter other holes keep clear of, where that is more than the hole's own, mm. */
+  takes?: number
   draw: () => Drawing
 }
 

@@ -1,17 +1,49 @@
 import type { Build } from '../document/build'
 import { answersSizes } from '../document/read'
 import type { Drawing } from '../drawing/drawing'
-import { type DrawnCard, type HoleCard } from './holeCard'
-import { type Finder } from './pilotCard'
-import { studBores } from './studBores'
-import { bridgeScrews } from './bridgeScrewHoles'
-import { stringHoles } from './stringHoles'
-import { tunerScrews } from './tunerScrewHoles'
-import { neckScrewHoles, neckScrewClearance } from './neckScrewHoles'
-import { potHoles } from './potHoles'
+import { PLACES } from '../instrument/guardPlace'
+import { USUAL_BENCH, type Bench } from './bench'
+import { withGuards } from './card'
+import { bridgeScrews } from './cards/bridgeScrews'
+import { potHoles, toggleHole } from './cards/controls'
+import { clawScrews, guardScrews, pickupScrews, ringScrews } from './cards/held'
+import { neckClearance, neckPilots } from './cards/neckScrews'
+import { groundPassage, jackPassage } from './cards/passage'
+import { jackBore, jackPlateScrews, strapButtons } from './cards/rim'
+import { pickupRoute } from './cards/routes'
+import { ferruleBores, stringHoles } from './cards/strings'
+import { studBores, tailBores } from './cards/studBores'
+import { stringTree, tunerBores, tunerScrews } from './cards/tuners'
+import type { Finder } from './finder'
+import type { DrawnCard, HoleCard } from './holeCard'
+import { withNeighbours } from './neighbours'
 
-/** In the order holes are drilled: references and bridge, through holes, then small screws. */
-const FINDERS: readonly Finder[] = [studBores, bridgeScrews, stringHoles, neckScrewClearance, neckScrewHoles, potHoles, tunerScrews]
+/** In the order they are made: what is riskiest and what others are measured from first, what hangs on strings last. */
+const FINDERS: readonly Finder[] = [
+  ...PLACES.map(pickupRoute),
+  neckClearance,
+  neckPilots,
+  studBores,
+  tailBores,
+  bridgeScrews,
+  stringHoles,
+  ferruleBores,
+  tunerBores,
+  potHoles,
+  toggleHole,
+  jackBore,
+  jackPassage,
+  groundPassage,
+  ...PLACES.map(pickupScrews),
+  ringScrews('neck'),
+  ringScrews('bridge'),
+  tunerScrews,
+  clawScrews,
+  jackPlateScrews,
+  guardScrews,
+  strapButtons,
+  stringTree,
+]
 
 /**
  * The build without its guesses: a hole cannot be taken back, so that a size nobody has read or been told is missing here, and its card says
@@ -23,16 +55,18 @@ const withoutGuesses = (build: Build): Build =>
     return entered?.known === 'assumed' ? undefined : entered
   })
 
-const drawnCards = (build: Build): DrawnCard[] => {
+function drawnCards(build: Build, bench: Bench): DrawnCard[] {
+  if (!build.parts.body && !build.parts.neck) return []
   const told = withoutGuesses(build)
-  return build.parts.body || build.parts.neck ? FINDERS.flatMap((find) => find(told)) : []
+  const cards = FINDERS.flatMap((find) => find(told, bench) ?? [])
+  return withNeighbours(told, cards).map(({ card, more }) => withGuards(card, more))
 }
 
-/** Every hole card of a build, in drilling order. */
-export const holeCards = (build: Build): HoleCard[] => drawnCards(build).map(({ draw: _, ...card }) => card)
+/** Every hole card of a build, in the order of the work. */
+export const holeCards = (build: Build, bench: Bench = USUAL_BENCH): HoleCard[] => drawnCards(build, bench).map(({ draw: _, ...card }) => card)
 
 /** The drawing of one card, when the build has it. */
-export const drawHole = (build: Build, id: string): Drawing | undefined =>
-  drawnCards(build)
+export const drawHole = (build: Build, id: string, bench: Bench = USUAL_BENCH): Drawing | undefined =>
+  drawnCards(build, bench)
     .find((c) => c.id === id)
     ?.draw()

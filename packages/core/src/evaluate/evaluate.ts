@@ -1,4 +1,5 @@
 import { newBuild, type Build } from '../document/build'
+import { USUAL_BENCH, type Bench } from '../drill/bench'
 import type { Station } from '../document/station'
 import type { Step } from '../plan/step'
 import { computed, type Contribution, type Remember } from '../stations/contribution'
@@ -16,8 +17,9 @@ const IN_ORDER_OF_WORK = Object.entries(CONTRIBUTIONS) as [Station, Contribution
  * Computes all stations; one that fails takes only those with it that stand on its steps.
  * @param today ISO date, because the plan starts there
  * @param remember keeps what was computed before; nothing is kept without it
+ * @param bench the tools of the person who builds it
  */
-export function evaluate(build: Build, today: string, remember: Remember = computed): Evaluation {
+export function evaluate(build: Build, today: string, remember: Remember = computed, bench: Bench = USUAL_BENCH): Evaluation {
   const empty = newBuild({ name: 'empty', handedness: build.handedness, strings: 6, scale: 648 }, today)
   const failed: Evaluation['failed'] = {}
   const results: Partial<Record<Station, unknown>> = {}
@@ -27,14 +29,14 @@ export function evaluate(build: Build, today: string, remember: Remember = compu
     try {
       if (c.fromSteps && broken) failed[station] = broken
       else {
-        results[station] = c.result(build, today, steps, remember)
+        results[station] = c.result(build, today, steps, remember, bench)
         if (!broken) steps.push(...(c.steps?.(build, results[station], steps) ?? []))
       }
     } catch (e) {
       failed[station] = e instanceof Error ? `${e.name}: ${e.message}` : String(e)
       if (c.steps) broken ??= `It stands on ${station}: ${failed[station]}`
     }
-    if (failed[station] !== undefined) results[station] = c.result(empty, today, [], computed)
+    if (failed[station] !== undefined) results[station] = c.result(empty, today, [], computed, bench)
   }
   return { ...(results as unknown as Results), failed }
 }

@@ -1,4 +1,5 @@
 import type { Build } from '../document/build'
+import { USUAL_BENCH, type Bench } from '../drill/bench'
 import { shared } from '../document/shared'
 import type { Remember } from '../stations/contribution'
 import { evaluate, type Evaluation } from './evaluate'
@@ -11,7 +12,7 @@ const DEPTH: Depth = { parts: { '*': { sizes: {}, traits: {} } } }
  * Evaluates one version of a build after another, computing only what has read something that changed since. The answer is what
  * `evaluate` gives; pieces that did not change are the very objects of the answer before.
  */
-export function evaluator(): (build: Build, today: string) => Evaluation {
+export function evaluator(): (build: Build, today: string, bench?: Bench) => Evaluation {
   const kept = new Map<string, { stillReads: (now: Build) => boolean; value: unknown }>()
   const remember: Remember = (key, build, work) => {
     const before = kept.get(key)
@@ -22,9 +23,9 @@ export function evaluator(): (build: Build, today: string) => Evaluation {
     return value
   }
   let last: Build | undefined
-  return (build, today) => {
+  return (build, today, bench = USUAL_BENCH) => {
     // A build sent over from another thread is a copy; what it has in common with the last one is put back, so that it is seen to be the same.
     last = last ? shared(last, build) : build
-    return evaluate(last, today, remember)
+    return evaluate(last, today, remember, bench)
   }
 }

@@ -18,3 +18,20 @@ export function centroidOf(points: readonly Point[]): Point | undefined {
   const [x, y] = polygonCentroid(pairs(points))
   return pt(x, y)
 }
+
+/** The point of a closed polygon's edge nearest to a place, its distance, and the way its edge runs there. */
+export function nearestOnEdge(points: readonly Point[], at: Point): { point: Point; distance: number; along: Point } {
+  let best = { point: at, distance: Infinity, along: pt(1, 0) }
+  for (let i = 0; i < points.length; i++) {
+    const a = points[i]!
+    const b = points[(i + 1) % points.length]!
+    const [dx, dy] = [b.x - a.x, b.y - a.y]
+    const length = Math.hypot(dx, dy)
+    if (length === 0) continue
+    const t = Math.min(1, Math.max(0, ((at.x - a.x) * dx + (at.y - a.y) * dy) / length ** 2))
+    const point = pt(a.x + t * dx, a.y + t * dy)
+    const distance = Math.hypot(at.x - point.x, at.y - point.y)
+    if (distance < best.distance) best = { point, distance, along: pt(dx / length, dy / length) }
+  }
+  return best
+}

@@ -139,7 +139,8 @@ export class Asker {
     }
     meet(first)
     const { ways, all } = allWays(noted, (traits) => void under({ sizes: NOTHING_SAID.sizes, traits }))
-    const open = () => [...found.values()].some((f) => agreed(f.seen) !== undefined || agreed(f.coated) !== undefined)
+    // What has given no check yet may give one at the ends of a band.
+    const open = () => !found.size || [...found.values()].some((f) => agreed(f.seen) !== undefined || agreed(f.coated) !== undefined)
     for (const traits of noted.sizes.size ? ways : [])
       if (open()) acrossBands(found, noted.sizes, (sizes) => under({ sizes, traits }), open)
     return [...found.values()].map(({ question, seen, coated, absent, crosses, moved }) =>

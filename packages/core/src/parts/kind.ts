@@ -67,6 +67,22 @@ export const sized = (unit: SizeUnit, label: string, min: number, max: number, m
   ...more,
 })
 
+/** Is a hole there already? Said once by whoever looks at the part. */
+export const bored = (label: string): TraitSpec => ({
+  label,
+  options: [
+    ['none', 'not there'],
+    ['drilled', 'there'],
+  ],
+})
+
+/** The three sizes of the wood screws that come with a part. */
+export const screwSizes = (name: string, length: number, thread: number, root: number) => ({
+  'screw.length': mm(`${name} length`, 4, 70, { usual: length }),
+  'screw.thread': mm(`${name} thread diameter`, 1, 6, { usual: thread }),
+  'screw.root': mm(`${name} root diameter`, 0.8, 5, { usual: root }),
+})
+
 export const HANDED: TraitSpec = {
   label: 'Hand',
   options: [

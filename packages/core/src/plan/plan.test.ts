@@ -94,8 +94,8 @@ describe('what stands before what, on a whole instrument', () => {
     return seen
   }
   it.each([
-    ['drill-stud-bores', 'trial-build'],
-    ['sand', 'drill-stud-bores'],
+    ['drill-neck-screws', 'trial-build'],
+    ['sand', 'drill-neck-screws'],
     ['rub-out', 'sand'],
     ['hardware', 'rub-out'],
     ['neck-on', 'rub-out'],

@@ -56,6 +56,16 @@ export const BECAUSE = {
     risk: 'Numbers taken slack mean nothing.',
     wayBack: 'String up, tune, start at the relief.',
   },
+  treeByStrings: {
+    why: 'A string tree is placed by the strings it holds.',
+    risk: 'Beside their line it pulls them sideways over the nut.',
+    wayBack: 'A sliver of hardwood and glue, drilled anew; the foot hides it.',
+  },
+  holeAfterHole: {
+    why: 'The one is marked by the other.',
+    risk: 'Marked too early, the hole comes where nothing will meet it.',
+    wayBack: 'Plug, wait, drill anew.',
+  },
   setupOrder: {
     why: 'Relief, balance, nut, action, pitch: each moves the next.',
     risk: 'The next adjustment undoes this one.',

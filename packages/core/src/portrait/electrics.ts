@@ -1,4 +1,5 @@
 import { pt } from '../geometry/point'
+import { ownScrew, screwOf } from './hardware'
 import type { Sketch } from './sketch'
 
 export const PICKUP_USUAL: Readonly<Record<string, number>> = {
@@ -33,9 +34,7 @@ export function sketchPickup(s: Sketch): void {
   s.take('above', 'depth', pt(-l / 4, -above), pt(-l / 4, 0)).down('depth', 'depth', l / 4, 0)
   s.take('travel', 'rule', pt(l / 2 + 4, -above), pt(l / 2 + 4, -above + s.v('travel')))
   s.view('screw', 'its height screw')
-  const [long, thick] = [s.v('screw.length'), s.v('screw.diameter')]
-  s.screw(0, 0, long, thick, thick * 0.8, ['screw.length', 'screw.diameter'])
-  s.down('screw.length', 'outside', 0, 0).wide('screw.diameter', 'outside', 0, long / 2)
+  screwOf(s, 'screw.length', 'screw.diameter', 'screw.root')
   s.view('lead', 'its lead, laid straight')
   const lead = s.v('lead.length')
   s.box('pickup', -w / 2, -l / 2, 0, l / 2, ['length', 'width']).mark({ mark: 'line', role: 'hot', points: [pt(0, 0), pt(lead, 0)] })
@@ -123,6 +122,7 @@ export function sketchJackPlate(s: Sketch): void {
     .wide('screw.spread', 'rule', 0, 0)
   s.view('edge', 'its edge')
   s.box('metal', 0, 0, l, s.v('thickness'), ['thickness']).down('thickness', 'outside', l / 2, 0)
+  ownScrew(s)
 }
 
 /** A body with two wires; a capacitor and a resistor are read in farads and ohms, and have no lengths. */

@@ -69,14 +69,21 @@ function bridgeSide(s: Sketch, back: number): void {
     s.box('metal', -s.v('studDiameter') / 2, 0, s.v('studDiameter') / 2, s.v('studLength'), ['studLength', 'studDiameter'])
     s.down('studLength', 'outside', 0, 0)
   })
-  s.only(['screw.length', 'screw.root'], s.trait('mount') === 'six-screw' || s.trait('mount') === 'screws', () => {
-    const root = s.v('screw.root')
-    s.screw(-front / 2, 0, s.v('screw.length'), root * 1.4, root, ['screw.length', 'screw.root'])
-    s.down('screw.length', 'outside', -front / 2, 0).wide('screw.root', 'outside', -front / 2, s.v('screw.length') / 2)
-  })
   const hole = pt(8 + s.v('exit.distance'), -s.v('exit.height'))
   s.round('cavity', hole, s.v('string.hole'), ['string.hole']).wide('string.hole', 'inside', hole.x, hole.y)
   threads(s)
+  const mount = s.trait('mount')
+  s.only(['holes.behind'], mount === 'string-through', () => {
+    s.view('plate', 'its plate, from above')
+    const x = s.v('holes.behind')
+    s.box('metal', -front, -30, Math.max(x, 0) + 10, 30, ['plate.front'])
+    for (const y of [-20, 0, 20]) s.round('cavity', pt(x, y), 3, ['holes.behind']).round('cavity', pt(0, y * 1.2), 4, ['screw.spread'])
+    s.along('holes.behind', 'rule', 0, 0)
+  })
+  s.only(['screw.length', 'screw.root', 'screw.thread'], mount === 'six-screw' || mount === 'screws' || mount === 'string-through', () => {
+    s.view('screw', 'one of its screws')
+    screwOf(s, 'screw.length', 'screw.thread', 'screw.root')
+  })
 }
 
 /** Ten turns of a thread are read at once. */
@@ -149,6 +156,12 @@ export function sketchTuners(s: Sketch): void {
   s.wide('housing.width', 'outside', 0, -long / 4).across('housing.length', 'outside', -width / 4)
   s.take('screw.offset', 'rule', pt(0, 0), pt(at.x, 0)).take('screw.side', 'rule', pt(at.x, 0), at)
   s.view('screw', 'its screw')
+  screwOf(s, 'screw.length', 'screw.thread', 'screw.root')
+}
+
+/** The screws a part comes with. */
+export function ownScrew(s: Sketch): void {
+  s.view('screw', 'one of its screws')
   screwOf(s, 'screw.length', 'screw.thread', 'screw.root')
 }
 
@@ -238,6 +251,7 @@ export function sketchStringTree(s: Sketch): void {
     .box('metal', -1.5, -h - 3, 1.5, 0, ['height'])
     .box('metal', -8, -h - 3, 8, -h - 1.4, ['height'])
   s.line('string', pt(-14, -h + 1), pt(0, -h), pt(14, -h + 2)).take('height', 'depth', pt(4, -h), pt(4, 0))
+  ownScrew(s)
 }
 
 export function sketchStrapButtons(s: Sketch): void {
@@ -250,7 +264,7 @@ export function sketchStrapButtons(s: Sketch): void {
   )
   s.down('thickness', 'outside', 0, 0)
   s.view('screw', 'its screw')
-  screwOf(s, 'screw.length', 'screw.thread')
+  screwOf(s, 'screw.length', 'screw.thread', 'screw.root')
 }
 
 export const SPRINGS_USUAL: Readonly<Record<string, number>> = { free: 62 }
@@ -268,6 +282,7 @@ export function sketchSprings(s: Sketch): void {
     .box('metal', 4, 3, 14, arm + 3, ['arm'])
     .line('string', pt(-40, -string), pt(20, -string))
   s.round('metal', pt(0, 0), 2, []).take('string.arm', 'rule', pt(0, 0), pt(0, -string)).down('arm', 'rule', 0, 0)
+  ownScrew(s)
 }
 
 export function sketchNeckScrews(s: Sketch): void {

@@ -1,5 +1,5 @@
 import { pt } from '../geometry/point'
-import { screwOf } from './hardware'
+import { ownScrew, screwOf } from './hardware'
 import type { Sketch } from './sketch'
 
 export const RING_USUAL: Readonly<Record<string, number>> = { radius: 3, 'height.neckSide': 6, 'height.bridgeSide': 8 }
@@ -27,6 +27,7 @@ export function sketchRing(s: Sketch): void {
     pt(l / 2 + 5, 0),
     pt(l / 2 + 5, -bridge),
   )
+  ownScrew(s)
 }
 
 export const KNOBS_USUAL: Readonly<Record<string, number>> = { diameter: 19 }

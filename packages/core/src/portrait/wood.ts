@@ -4,6 +4,7 @@ import { pt, type Point } from '../geometry/point'
 import { bodyShape } from '../instrument/bodyShape'
 import { outlinePoints } from '../instrument/outline'
 import { tunerPosts } from '../instrument/tuners'
+import { ownScrew } from './hardware'
 import { HOLE_PLACES, opening } from './places'
 import type { Sketch } from './sketch'
 
@@ -21,6 +22,7 @@ export const BODY_USUAL: Readonly<Record<string, number>> = {
   'route.middle.width': 72,
   'route.bridge.width': 72,
   'vibrato.length': 44,
+  'vibrato.width': 68,
   'control.x': 272,
   'control.y': -84,
   'control.length': 110,
@@ -83,9 +85,10 @@ export function sketchBody(s: Sketch): void {
     s.take('oldHoles.front', 'rule', pt(bridge, 24), pt(bridge - s.v('oldHoles.front'), 24))
     s.along('oldHoles.back', 'rule', bridge, 24)
   })
-  s.only(['vibrato.length'], false, () => {
-    s.box('cavity', bridge + 4, -34, bridge + 4 + s.v('vibrato.length'), 34, ['vibrato.length'])
-    s.along('vibrato.length', 'inside', bridge + 4, 0)
+  s.only(['vibrato.length', 'vibrato.width'], false, () => {
+    const half = s.v('vibrato.width') / 2
+    s.box('cavity', bridge + 4, -half, bridge + 4 + s.v('vibrato.length'), half, ['vibrato.length', 'vibrato.width'])
+    s.along('vibrato.length', 'inside', bridge + 4, 0).across('vibrato.width', 'inside', bridge + 10)
   })
   s.only(['string.hole', 'ferrule.bore'], hasPart('ferrules'), () => {
     for (let i = 0; i < s.build.strings; i++)
@@ -369,4 +372,5 @@ export function sketchGuard(s: Sketch): void {
   s.round('cavity', pt(-10, 40), 3, ['screw.edge']).along('screw.edge', 'rule', -10, 40)
   s.view('edge', 'its edge')
   s.box('plastic', 0, 0, 60, s.v('thickness'), ['thickness']).down('thickness', 'outside', 30, 0)
+  ownScrew(s)
 }

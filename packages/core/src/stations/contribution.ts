@@ -1,4 +1,5 @@
 import type { Build } from '../document/build'
+import type { Bench } from '../drill/bench'
 import type { Drawing } from '../drawing/drawing'
 import type { Point } from '../geometry/point'
 import type { Step } from '../plan/step'
@@ -26,8 +27,12 @@ export const computed: Remember = (_, build, work) => work(build)
 
 /** What one station gives to the bench: its result, and from it everything that is said of it elsewhere. */
 export interface Contribution<R> {
-  /** Works the station out from the build. @param earlier steps of the stations before it in the order of the work */
-  result: (build: Build, today: string, earlier: readonly Step[], remember: Remember) => R
+  /**
+   * Works the station out from the build.
+   * @param earlier steps of the stations before it in the order of the work
+   * @param bench the tools of the person who builds it
+   */
+  result: (build: Build, today: string, earlier: readonly Step[], remember: Remember, bench: Bench) => R
   /** Its result is made of those earlier steps. */
   fromSteps?: true
   /** Work it asks for. */

@@ -1,4 +1,4 @@
-import { defineKind, HANDED, mm, sized, type SizeSpec } from '../kind'
+import { bored, defineKind, HANDED, mm, sized, type SizeSpec } from '../kind'
 import { WOOD_OPTIONS } from '../woods'
 
 const at = 'from the pocket mouth, along the centre line'
@@ -59,6 +59,7 @@ export const body = defineKind({
       how: 'behind the bridge reference, towards the tail positive',
     }),
     'vibrato.length': mm('Vibrato route, along the strings', 10, 120),
+    'vibrato.width': mm('Spring cavity, across', 20, 140, { found: [50, 110] }),
     'string.hole': mm('String-through hole diameter', 1.5, 8, { usual: 4 }),
     'ferrule.bore': mm('Ferrule bore diameter', 4, 14),
     'tail.toBridge': mm('Bridge studs to tailpiece studs', 20, 160, { usual: 45 }),
@@ -153,6 +154,24 @@ export const body = defineKind({
         ['sound-hole', 'a sound hole'],
       ],
     },
+    routed: bored('Pickup routes'),
+    'bored.neck': bored('Neck screw holes'),
+    'bored.studs': bored('Bores for the bridge’s studs'),
+    'bored.tail': bored('Bores for the tailpiece’s studs'),
+    'bored.bridge': bored('Bridge screw holes'),
+    'bored.strings': bored('String holes'),
+    'bored.ferrules': bored('Ferrule recesses'),
+    'bored.controls': bored('Pot holes in the top'),
+    'bored.toggle': bored('Toggle hole in the top'),
+    'bored.jack': bored('Jack bore'),
+    'bored.jackPlate': bored('Jack plate’s screw holes'),
+    'bored.passage': bored('Passage from jack to controls'),
+    'bored.ground': bored('Passage for the string ground'),
+    'bored.pickups': bored('Pickup screw holes'),
+    'bored.rings': bored('Ring screw holes'),
+    'bored.guard': bored('Guard screw holes'),
+    'bored.claw': bored('Spring claw’s screw holes'),
+    'bored.buttons': bored('Strap button holes'),
     hand: HANDED,
     rim: {
       label: 'Rim at the jack',

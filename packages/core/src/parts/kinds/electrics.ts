@@ -1,4 +1,4 @@
-import { defineKind, mm, sized } from '../kind'
+import { defineKind, mm, screwSizes, sized } from '../kind'
 
 export const pickup = defineKind({
   kind: 'pickup',
@@ -22,6 +22,7 @@ export const pickup = defineKind({
     'ears.span': mm('Ears, end to end', 40, 130, { found: [60, 98] }),
     'screw.length': mm('Height screw length', 8, 60, { usual: 30 }),
     'screw.diameter': mm('Height screw diameter', 1.5, 5, { found: [2, 3.5], usual: 3 }),
+    'screw.root': mm('Height screw root diameter', 1, 4, { found: [1.4, 2.8], usual: 2, how: 'a pickup held by the wood under it' }),
     travel: mm('Height screw travel in use', 0, 20, { found: [2, 12], usual: 6 }),
     resistance: sized('ohm', 'DC resistance, all coils in series', 1, 60000, { required: true }),
     load: sized('ohm', 'Pot its maker recommends', 1e4, 2e6),
@@ -198,6 +199,7 @@ export const jackPlate = defineKind({
     length: mm('Length', 20, 90, { usual: 40 }),
     width: mm('Width', 15, 60, { usual: 30 }),
     'screw.spread': mm('Screws, centre to centre', 15, 80, { usual: 32 }),
+    ...screwSizes('Screw', 12, 3, 2),
     'cup.diameter': mm('Cup, outside diameter', 10, 40, { optional: true, how: 'what of it goes into the bore; left out of a plate' }),
   },
   traits: {

@@ -1,4 +1,4 @@
-import { defineKind, HANDED, mm, type SizeSpec } from '../kind'
+import { bored, defineKind, HANDED, mm, screwSizes, type SizeSpec } from '../kind'
 
 const at = 'from the guard’s own neck cut-out edge, along the centre line'
 const opening = <P extends string>(place: P, name: string) =>
@@ -46,6 +46,7 @@ export const guard = defineKind({
     'switch.slot': mm('Switch slot, length', 5, 60, { usual: 27 }),
     'switch.screws': mm('Switch screw holes, centre to centre', 15, 70, { usual: 41 }),
     'switch.hole': mm('Toggle hole', 4, 20, { usual: 12 }),
+    ...screwSizes('Its screws,', 12, 3, 2),
     'screw.edge': mm('Nearest screw hole to a route edge', 0, 60, { how: 'lay the guard on the body, neck side tight' }),
   },
   traits: {
@@ -56,6 +57,8 @@ export const guard = defineKind({
         ['foil', 'foil'],
       ],
     },
+    'bored.controls': bored('Pot holes in the guard'),
+    'bored.toggle': bored('Toggle hole in the guard'),
     hand: HANDED,
   },
 })

@@ -1,4 +1,4 @@
-import { defineKind, HANDED, mm, sized } from '../kind'
+import { defineKind, HANDED, mm, screwSizes, sized } from '../kind'
 
 export const bridge = defineKind({
   kind: 'bridge',
@@ -12,6 +12,12 @@ export const bridge = defineKind({
     screws: sized('count', 'Mounting screws', 0, 12),
     'screw.length': mm('Mounting screw length', 8, 60, { usual: 25 }),
     'screw.root': mm('Mounting screw root diameter', 1, 5, { usual: 2.4 }),
+    'screw.thread': mm('Mounting screw thread diameter', 1.5, 6, { usual: 3.5 }),
+    'holes.behind': mm('String holes behind its screws', -40, 60, {
+      found: [-10, 40],
+      usual: 14,
+      how: 'strings through the body: centre to centre, towards the tail positive',
+    }),
     'plate.thickness': mm('Plate thickness', 0.8, 12, { found: [1, 10], usual: 2 }),
     'height.min': mm('Saddle top above body, lowest', 0, 40, { usual: 9, required: true, how: 'bridge wound down to its stop' }),
     'height.max': mm('Saddle top above body, highest', 1, 60, { usual: 15, required: true }),
@@ -112,6 +118,7 @@ export const stringTree = defineKind({
   sizes: {
     height: mm('String above the headstock face', 1, 14, { required: true, usual: 6 }),
     holds: sized('count', 'Strings it holds', 1, 6, { usual: 2 }),
+    ...screwSizes('Screw', 10, 2.2, 1.6),
   },
   traits: {},
 })
@@ -123,6 +130,7 @@ export const strapButtons = defineKind({
   sizes: {
     'screw.length': mm('Screw length', 10, 60, { required: true, usual: 25 }),
     'screw.thread': mm('Screw thread diameter', 2, 6, { usual: 4 }),
+    'screw.root': mm('Screw root diameter', 1, 5, { usual: 2.7 }),
     thickness: mm('Button thickness', 4, 25, { usual: 12 }),
   },
   traits: {},
@@ -143,6 +151,7 @@ export const springs = defineKind({
     'string.arm': mm('Knife edge to string', 2, 25, { usual: 9, found: [5, 16] }),
     diameter: mm('Spring, outside diameter', 4, 16, { usual: 8 }),
     free: mm('Spring, free length', 30, 120),
+    ...screwSizes('Claw screw', 50, 4.2, 3),
   },
   traits: {},
 })

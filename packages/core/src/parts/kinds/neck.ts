@@ -1,4 +1,4 @@
-import { defineKind, HANDED, mm, sized } from '../kind'
+import { bored, defineKind, HANDED, mm, sized } from '../kind'
 import { WOOD_OPTIONS } from '../woods'
 
 /** The neck. Datum: the nut's board-side face; x grows towards the body. */
@@ -117,13 +117,10 @@ export const neck = defineKind({
         ['uneven', 'fuller on one side'],
       ],
     },
-    pilots: {
-      label: 'Screw pilots in the heel',
-      options: [
-        ['none', 'none'],
-        ['drilled', 'drilled'],
-      ],
-    },
+    pilots: bored('Screw pilots in the heel'),
+    'bored.tuners': bored('Tuner bores'),
+    'bored.tunerScrews': bored('Tuner screw holes'),
+    'bored.tree': bored('String tree’s screw hole'),
     tiltScrew: {
       label: 'Tilt screw in the heel',
       options: [

@@ -1,4 +1,4 @@
-import { defineKind, mm, sized } from '../kind'
+import { defineKind, mm, screwSizes, sized } from '../kind'
 
 /** Kinds a build needs few sizes of, but a stash holds many of. */
 
@@ -12,6 +12,7 @@ export const ring = defineKind({
     radius: mm('Opening corner radius', 0, 12),
     'height.neckSide': mm('Height, neck side', 1, 20),
     'height.bridgeSide': mm('Height, bridge side', 1, 20),
+    ...screwSizes('Screw', 14, 2.2, 1.6),
   },
   traits: {
     foot: {

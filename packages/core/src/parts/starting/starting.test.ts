@@ -41,7 +41,7 @@ describe.each(START_IDS.map((id) => [id] as const))('a build begun with %s', (id
     expect(e.plan.steps.length).toBeGreaterThan(5)
     expect(e.drill.length).toBeGreaterThan(0)
     // A hole cannot be taken back: none is drilled by a guess.
-    for (const card of e.drill) expect([card.state, card.missing.length > 0], card.id).toEqual(['waiting', true])
+    for (const card of e.drill) expect([card.stands, card.missing.length + card.untold.length > 0], card.id).toEqual(['waiting', true])
   })
   it('says what to measure first, of what it has', () => {
     const ranked = measureNext(build())

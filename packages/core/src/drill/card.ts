@@ -1,0 +1,91 @@
+import type { Build } from '../document/build'
+import type { SizeRef } from '../document/read'
+import type { Drawing } from '../drawing/drawing'
+import type { Point } from '../geometry/point'
+import type { TraitRef } from '../judge/completed'
+import { missingSays } from '../judge/doubtWords'
+import { partDrawing, sizeDrawing } from '../portrait/partDrawing'
+import { DRILL_CAUTIONS, type DrawnCard, type Guard, type HoleCard, type Standing } from './holeCard'
+
+/** What is known of a hole before anything about it is worked out. */
+export type Base = Pick<DrawnCard, 'id' | 'title' | 'slot' | 'side' | 'goesIn' | 'located' | 'first' | 'back' | 'byPart'>
+
+const NOTHING = {
+  places: [],
+  from: [],
+  steps: [],
+  size: '',
+  with: '',
+  guards: [],
+  mind: [],
+  cautions: DRILL_CAUTIONS,
+  missing: [],
+  untold: [],
+} satisfies Partial<HoleCard>
+
+/**
+ * A card that cannot be filled in: it says what to measure or tell, and its drawing shows where.
+ * @param known where its holes come all the same, and how wide they are
+ */
+export function waiting(
+  build: Build,
+  base: Base,
+  missing: readonly SizeRef[],
+  untold: readonly TraitRef[] = [],
+  known: { about?: string; places?: Point[]; takes?: number | undefined } = {},
+): DrawnCard {
+  const [first] = missing
+  const slot = first?.slot ?? untold[0]?.slot ?? base.slot
+  return {
+    ...NOTHING,
+    ...base,
+    stands: 'waiting',
+    says: [known.about, missingSays(missing, untold)].filter(Boolean).join(' '),
+    missing: [...missing],
+    untold: [...untold],
+    ...(known.places ? { places: known.places } : {}),
+    ...(known.takes === undefined ? {} : { takes: known.takes }),
+    draw: () => ({ ...(first ? sizeDrawing(build, first) : partDrawing(build, slot)), title: base.title }),
+  }
+}
+
+export type Filled = Partial<Omit<DrawnCard, 'stands' | 'draw' | keyof Base>> & Pick<HoleCard, 'work' | 'says'> & { draw: () => Drawing; mindful?: boolean }
+
+/**
+ * A card with everything on it. It is refused where a guard is, to be minded where one is near or cannot be told, and done once it is
+ * ticked off; what it says begins with what stands against it.
+ */
+export function filled(build: Build, base: Base, { mindful, ...card }: Filled): DrawnCard {
+  const guards = card.guards ?? []
+  const stands = standingOf(guards, mindful)
+  const against = card.work === 'keep' ? [] : guards.filter((g) => g.verdict === 'wont-go')
+  const done = card.work !== 'keep' && build.steps[`drill-${base.id}`]
+  return {
+    ...NOTHING,
+    ...base,
+    ...card,
+    stands: done ? 'done' : stands,
+    says: done
+      ? `Ticked off on ${done.done.slice(0, 10)}: try the part in it, and measure what you made.`
+      : [...against.map((g) => g.says), card.says].join(' '),
+  }
+}
+
+function standingOf(guards: readonly Guard[], mindful = false): Standing {
+  if (guards.some((g) => g.verdict === 'wont-go')) return 'refused'
+  return mindful || guards.some((g) => g.verdict !== 'snug') ? 'mind' : 'ready'
+}
+
+/** A card on which more stands against it than it knew by itself. */
+export function withGuards(card: DrawnCard, more: readonly Guard[]): DrawnCard {
+  if (!more.length) return card
+  const worse = standingOf(more)
+  const against = more.filter((g) => g.verdict === 'wont-go')
+  const open = card.stands === 'ready' || card.stands === 'mind'
+  return {
+    ...card,
+    guards: [...card.guards, ...more],
+    stands: open && worse !== 'ready' ? worse : card.stands,
+    says: [...against.map((g) => g.says), card.says].join(' '),
+  }
+}

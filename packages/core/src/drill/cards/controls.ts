@@ -1,0 +1,101 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
+import { pt } from '../../geometry/point'
+import { controlPlace, controlSaid, type Control } from '../../instrument/controlPlace'
+import { opened } from '../opened'
+import type { Finder } from '../finder'
+import type { Located } from '../place'
+import { printMm } from '../../quantity/length'
+import { alongWords } from '../place'
+
+const CAUTIONS = ['Eye protection; clamp plastic between scrap, it grabs and cracks.']
+const potsOf = (build: Build) => (['volume', 'tone'] as const).filter((n) => build.parts[`pot-${n}`])
+
+/** Where controls sit, in the guard's own marks or on the wood. */
+function placed(build: Build, which: readonly Control[]): Located {
+  const slot = build.parts.guard ? 'guard' : 'body'
+  const said = which.filter((c) => controlSaid(build, c))
+  const missing = which.filter((c) => !controlSaid(build, c)).flatMap((c): SizeRef[] => [{ slot, size: `${c}.x` }, { slot, size: `${c}.y` }])
+  const words = (c: Control) => {
+    const x = sizeAt(build, { slot, size: `${c}.x` })!.value
+    const y = sizeAt(build, { slot, size: `${c}.y` })!.value
+    const along = slot === 'guard' ? `${printMm(x, 1)} mm from the guard’s neck edge` : alongWords(build, x)[0]
+    return `${c}: ${along}, ${printMm(Math.abs(y), 1)} to the ${y > 0 ? 'bass' : 'treble'} side`
+  }
+  return { places: said.map((c) => controlPlace(build, c)).map((p) => pt(p.x, p.y)), from: said.map(words), missing }
+}
+
+/** Holes for the pots, in the guard or in the wood. */
+export const potHoles: Finder = (build, bench) => {
+  const pots = potsOf(build)
+  if (!pots.length || !(build.parts.guard || build.parts.body)) return undefined
+  const guard = build.parts.guard !== undefined
+  const own = sizeRef(pots[0] === 'volume' ? 'pot-volume' : 'pot-tone', 'bushing.diameter')
+  return opened(
+    build,
+    bench,
+    {
+      id: 'pot-holes',
+      title: guard ? 'Pot holes in the guard' : 'Pot holes in the top',
+      slot: guard ? 'guard' : 'pot-volume',
+      side: guard ? 'guard' : 'front',
+      goesIn: 'the pots’ bushings',
+      located: guard ? 'the guard’s own marks; the route’s walls below clear the pots by 2 mm' : 'the control route: knobs 30 mm apart and 15 from the strings',
+      first: guard ? ['the guard lying where it will lie'] : ['the control route, its floor measured'],
+      back: guard ? 'A washer wide enough, or another guard.' : 'A washer, or dowel and drill anew: it shows through a clear finish.',
+    },
+    {
+      there: { slot: guard ? 'guard' : 'body', trait: 'bored.controls' },
+      own,
+      hole: sizeRef(guard ? 'guard' : 'body', 'pot.hole'),
+      small: 0.1,
+      large: 1.5,
+      over: 0.2,
+      through: guard
+        ? { ref: sizeRef('guard', 'thickness'), label: 'guard', role: 'plastic' }
+        : { ref: sizeRef('body', 'control.top'), label: 'top', role: 'body-wood' },
+      located: placed(build, pots),
+      byNumbers: true,
+      ream: guard ? 'tapered reamer by hand, tape on the face' : 'tapered reamer by hand from both faces, tape on the face',
+      tooLarge: 'A flat washer on the face, wider than the hole.',
+      ...(guard ? { cautions: CAUTIONS } : {}),
+    },
+  )
+}
+
+/** A toggle's hole, in the guard or in the wood. */
+export const toggleHole: Finder = (build, bench) => {
+  if (!build.parts.switch || traitAt(build, 'switch', 'contacts') !== 'toggle-3') return undefined
+  if (!build.parts.guard && !build.parts.body) return undefined
+  const guard = build.parts.guard !== undefined
+  return opened(
+    build,
+    bench,
+    {
+      id: 'toggle-hole',
+      title: guard ? 'Toggle hole in the guard' : 'Toggle hole in the top',
+      slot: 'switch',
+      side: guard ? 'guard' : 'front',
+      goesIn: 'the toggle’s thread',
+      located: guard ? 'the guard’s own mark' : 'the room below it: its frame turns and clears the walls',
+      first: [guard ? 'the guard lying where it will lie' : 'the room under it and its passage'],
+      back: 'A ring washer hides little; dowel and drill anew shows through a clear finish.',
+    },
+    {
+      there: { slot: guard ? 'guard' : 'body', trait: 'bored.toggle' },
+      own: sizeRef('switch', 'thread.diameter'),
+      hole: sizeRef(guard ? 'guard' : 'body', 'switch.hole'),
+      small: 0.1,
+      large: 1.5,
+      over: 0.2,
+      through: guard
+        ? { ref: sizeRef('guard', 'thickness'), label: 'guard', role: 'plastic' }
+        : { ref: sizeRef('body', 'control.top'), label: 'top', role: 'body-wood' },
+      located: placed(build, ['switch']),
+      byNumbers: true,
+      ream: 'step bit or reamer by hand, tape on the face',
+      tooLarge: 'Its ring washer, wider than the hole.',
+      ...(guard ? { cautions: CAUTIONS } : {}),
+    },
+  )
+}

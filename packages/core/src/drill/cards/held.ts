@@ -1,0 +1,208 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, traitAt } from '../../document/read'
+import type { PickupPlace } from '../../instrument/guardPlace'
+import { printMm } from '../../quantity/length'
+import type { Finder } from '../finder'
+import { guarded, untellable } from '../guard'
+import type { Guard } from '../holeCard'
+import { screwed } from '../screwed'
+import { isThere } from '../told'
+
+const capital = (s: string) => s[0]!.toUpperCase() + s.slice(1)
+const workOf = (build: Build, trait: { slot: 'body'; trait: string }) => {
+  const known = isThere(build, trait)
+  return known === undefined ? undefined : known ? ('keep' as const) : ('new' as const)
+}
+const BY_PART = { places: [], missing: [] }
+
+/** Screws of a pickup that is held by the wood under it. */
+export const pickupScrews =
+  (place: PickupPlace): Finder =>
+  (build, bench) => {
+    const slot = `pickup-${place}` as const
+    if (!build.parts.body || traitAt(build, slot, 'mount') !== 'body') return undefined
+    const there = { slot: 'body', trait: 'bored.pickups' } as const
+    return screwed(
+      build,
+      bench,
+      {
+        id: `pickup-${place}`,
+        title: `${capital(place)} pickup’s screws`,
+        slot,
+        side: 'front',
+      byPart: true,
+        goesIn: 'its height screws, springs or foam under the ears',
+        located: 'the pickup itself, seated in its route: straight down through its ears',
+        first: ['its lead fed through', 'the pickup seated, square to the strings and free of the guard'],
+        back: 'Hardwood dowel in the floor, a day to dry, drilled anew; the pickup hides it.',
+      },
+      {
+        work: workOf(build, there),
+        there,
+        length: sizeRef(slot, 'screw.length'),
+        root: sizeRef(slot, 'screw.root'),
+        thread: sizeRef(slot, 'screw.diameter'),
+        through: [],
+        held: { label: 'ear', role: 'metal' },
+        wood: {
+          terms: [
+            [1, sizeRef('body', 'thickness')],
+            [-1, sizeRef('body', `route.${place}.depth`)],
+          ],
+          face: 'the body’s back',
+        },
+        woodOf: 'body',
+        located: { ...BY_PART, from: ['the pickup’s own ears'] },
+        mind: ['Take the pickup out again before the screws go in; nothing of its coils under the bit.'],
+      },
+    )
+  }
+
+/** Screws of a pickup's ring. */
+export const ringScrews =
+  (place: 'neck' | 'bridge'): Finder =>
+  (build, bench) => {
+    const slot = `ring-${place}` as const
+    if (!build.parts.body || !build.parts[slot]) return undefined
+    const there = { slot: 'body', trait: 'bored.rings' } as const
+    return screwed(
+      build,
+      bench,
+      {
+        id: slot,
+        title: `${capital(place)} ring’s screws`,
+        slot,
+        side: 'front',
+      byPart: true,
+        goesIn: 'four small screws',
+        located: 'the ring itself, its pickup in it, centred under the outer strings',
+        first: ['two threads for the outer strings', 'the pickup hung in its ring'],
+        back: 'A sliver of hardwood and glue, an hour, drilled anew.',
+      },
+      {
+        work: workOf(build, there),
+        there,
+        length: sizeRef(slot, 'screw.length'),
+        root: sizeRef(slot, 'screw.root'),
+        thread: sizeRef(slot, 'screw.thread'),
+        through: [[1, sizeRef(slot, 'height.neckSide')]],
+        held: { label: 'ring', role: 'plastic' },
+        wood: { terms: [[1, sizeRef('body', 'thickness')]], face: 'the body’s back' },
+        woodOf: 'body',
+        located: { ...BY_PART, from: ['the ring’s own holes'] },
+        guards: solid(build),
+      },
+    )
+  }
+
+/** A guard's screws: a few first, the rest when everything under it works. */
+export const guardScrews: Finder = (build, bench) => {
+  if (!build.parts.guard || !build.parts.body) return undefined
+  const there = { slot: 'body', trait: 'bored.guard' } as const
+  return screwed(
+    build,
+    bench,
+    {
+      id: 'guard-screws',
+      title: 'Guard screws',
+      slot: 'guard',
+      side: 'front',
+      byPart: true,
+      goesIn: 'small screws round its edge',
+      located: 'the guard itself, laid where every opening clears',
+      first: ['neck in and the guard pushed to it; or the guard on, loosened while the neck goes in', 'pickups and bridge in, the strings’ lines checked'],
+      back: 'A sliver of hardwood and glue, an hour, drilled anew; the guard hides it.',
+    },
+    {
+      work: workOf(build, there),
+      there,
+      length: sizeRef('guard', 'screw.length'),
+      root: sizeRef('guard', 'screw.root'),
+      thread: sizeRef('guard', 'screw.thread'),
+      through: [[1, sizeRef('guard', 'thickness')]],
+      held: { label: 'guard', role: 'plastic' },
+      wood: { terms: [[1, sizeRef('body', 'thickness')]], face: 'the body’s back' },
+      woodOf: 'body',
+      located: { ...BY_PART, from: ['the guard’s own holes'] },
+      guards: [...toRoute(build), ...solid(build)],
+      mind: ['Three screws, wiring tested, then the rest.', 'Nothing under it: lift it and look for wires and routes where each hole comes.'],
+    },
+  )
+}
+
+/** No screw of the guard stands in a route's edge. */
+function toRoute(build: Build): Guard[] {
+  const [edge, thread] = [sizeAt(build, sizeRef('guard', 'screw.edge')), sizeAt(build, sizeRef('guard', 'screw.thread'))]
+  if (!edge) return [untellable('route', 'Wood under each screw', 'how near its holes come to a route is not measured')]
+  const wood = edge.value - (thread?.value ?? 3) / 2
+  return [
+    guarded(
+      'route',
+      'Wood to the nearest route',
+      { value: wood, doubt: edge.doubt },
+      [
+        { upTo: 0, is: 'wont-go' },
+        { upTo: 1.5, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      wood <= 0 ? 'A hole of the guard lies over a route: that screw has no wood under it. Leave it out.' : `${printMm(wood, 1)} mm of wood between the nearest hole and a route.`,
+    ),
+  ]
+}
+
+const solid = (build: Build): Guard[] =>
+  traitAt(build, 'body', 'build') === 'solid' ? [] : [untellable('chamber', 'Solid wood under it', 'the body is not known to be solid there: knock before a bit goes in')]
+
+/** Screws that hold the spring claw, into the wall behind the springs. */
+export const clawScrews: Finder = (build, bench) => {
+  if (!build.parts.springs || !build.parts.body) return undefined
+  const there = { slot: 'body', trait: 'bored.claw' } as const
+  return screwed(
+    build,
+    bench,
+    {
+      id: 'claw-screws',
+      title: 'Spring claw screws',
+      slot: 'springs',
+      side: 'back',
+      byPart: true,
+      goesIn: 'two long screws that hold the claw',
+      located: 'the claw held level in its cavity, its middle on the vibrato’s centre line',
+      first: ['the ground wire soldered to the claw', 'the vibrato hung on its studs'],
+      back: 'Hardwood dowel in the wall, a day to dry, drilled anew.',
+    },
+    {
+      work: workOf(build, there),
+      there,
+      length: sizeRef('springs', 'screw.length'),
+      root: sizeRef('springs', 'screw.root'),
+      thread: sizeRef('springs', 'screw.thread'),
+      through: [],
+      held: { label: 'claw', role: 'metal' },
+      woodOf: 'body',
+      located: { ...BY_PART, from: ['the claw’s own holes'] },
+      guards: [toPocket(build)],
+      mind: ['A long bit held low: it goes in a few degrees upwards; the chuck must clear the cavity’s edge.'],
+    },
+  )
+}
+
+/** The screws point at the neck: they must end before the pocket. */
+function toPocket(build: Build): Guard {
+  const refs = [sizeRef('body', 'claw.x'), sizeRef('body', 'pocket.length'), sizeRef('springs', 'screw.length')]
+  const [claw, pocket, screw] = refs.map((r) => sizeAt(build, r))
+  if (!claw || !pocket || !screw) return untellable('pocket', 'Wood to the neck’s pocket', 'the claw’s or the pocket’s place is not measured')
+  const left = claw.value - pocket.value - screw.value
+  return guarded(
+    'pocket',
+    'Wood to the neck’s pocket',
+    { value: left, doubt: Math.hypot(claw.doubt, pocket.doubt, screw.doubt) },
+    [
+      { upTo: 0, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    left > 0
+      ? `Screwed home its tips end ${printMm(left, 1)} mm before the pocket.`
+      : `A ${printMm(screw.value, 0)} mm screw screwed home would reach the pocket ${printMm(-left, 1)} mm before the claw does: cut it or leave it out so far.`,
+  )
+}

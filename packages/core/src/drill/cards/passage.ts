@@ -1,0 +1,172 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
+import { crosses } from '../../geometry/box'
+import { pt, type Point } from '../../geometry/point'
+import { datums } from '../../instrument/datums'
+import { printMm } from '../../quantity/length'
+import { bitWords, boreBit, methodFor } from '../bench'
+import { filled, waiting, type Base } from '../card'
+import type { Finder } from '../finder'
+import { guarded, untellable } from '../guard'
+import { hollowsOf, unplacedHollows } from '../hollows'
+import type { Guard } from '../holeCard'
+import { holeSection } from '../section'
+import { isThere } from '../told'
+
+const CONTROL = (['control.x', 'control.y', 'control.length', 'control.width', 'control.depth'] as const).map((s) => sizeRef('body', s))
+const THICK = sizeRef('body', 'thickness')
+/** A bare wire passes a hole of this, a pair through the same, mm. [practice] */
+const WIRE = { from: 2.5, to: 4, best: 3 }
+/** A passage comes out so far above the floor of the route it meets, mm. [ours] */
+const ABOVE_FLOOR = 6
+const VIBRATOS = new Set(['two-stud', 'six-screw', 'double-locking'])
+
+/**
+ * A straight bore from a place in the top down to the nearest wall of the control route: how long, and how steep.
+ * @param depth how far below the top it comes out, mm
+ */
+export function slantingBore(from: Point, to: Point, depth: number): { length: number; slope: number } {
+  const run = Math.hypot(to.x - from.x, to.y - from.y)
+  return { length: Math.hypot(run, depth), slope: (Math.atan2(depth, run) * 180) / Math.PI }
+}
+
+/** The string ground's wire, from under a bridge that is no vibrato to the controls. */
+export const groundPassage: Finder = (build, bench) => {
+  const mount = traitAt(build, 'bridge', 'mount')
+  if (!build.parts.body || !mount || VIBRATOS.has(mount)) return undefined
+  const post = mount === 'post'
+  const base: Base = {
+    id: 'ground-wire',
+    title: 'Passage for the string ground',
+    slot: 'bridge',
+    side: 'front',
+    goesIn: post ? 'a bare wire’s end, pinched under a stud’s bushing' : 'a bare wire’s end, laid under the plate',
+    located: post ? 'a stud’s bore, from inside it' : 'the plate’s outline: well inside it, clear of every screw',
+    first: ['the control route', post ? 'the stud bores, bushings out' : 'the bridge’s own screws'],
+    back: 'A dowel in the wrong mouth; the bridge hides it. Or the wire in a groove under the plate.',
+  }
+  const there = isThere(build, { slot: 'body', trait: 'bored.ground' })
+  if (there === undefined) return waiting(build, base, [], [{ slot: 'body', trait: 'bored.ground' }])
+  const layers = [{ label: 'body', thickness: sizeAt(build, THICK)?.value ?? 44, role: 'body-wood' as const }]
+  if (there)
+    return filled(build, base, {
+      work: 'keep',
+      says: 'It is there: push a wire through and look where it comes out.',
+      with: 'a stiff wire',
+      draw: () => holeSection({ title: base.title, layers, bit: WIRE.best }),
+    })
+  const needed: SizeRef[] = [...CONTROL, THICK, sizeRef('body', 'mouthToBridge')]
+  const missing = needed.filter((r) => !sizeAt(build, r))
+  if (missing.length) return waiting(build, base, missing)
+  const value = (r: SizeRef) => sizeAt(build, r)!.value
+  const d = datums(build)
+  const control = hollowsOf(build).find((h) => h.id === 'control')!
+  const half = (sizeAt(build, sizeRef('bridge', 'screw.spread')) ?? sizeAt(build, sizeRef('bridge', 'studSpacing')) ?? sizeAt(build, sizeRef('bridge', 'spread')))?.value ?? 50
+  const side = Math.sign(value(CONTROL[1]!)) || -1
+  const from = pt(d.studs, side * (post ? half / 2 : betweenScrews(half / 2, sizeAt(build, sizeRef('bridge', 'screws'))?.value ?? 0)))
+  const to = pt(
+    Math.min(Math.max(from.x, control.box.x + 5), control.box.x + control.box.width - 5),
+    side > 0 ? control.box.y : control.box.y + control.box.height,
+  )
+  const depth = Math.max(4, value(CONTROL[4]!) - ABOVE_FLOOR)
+  const bore = slantingBore(from, to, depth)
+  const bit = boreBit(WIRE.from, WIRE.to, WIRE.best, bench.bits)
+  const { method } = methodFor({ ...bench, throats: [] }, undefined)
+  return filled(build, base, {
+    work: 'new',
+    mindful: !bit.owned,
+    says: `From ${post ? 'the bore of a stud' : 'under the plate'} down to the control route: ${printMm(bore.length, 0)} mm long, ${printMm(bore.slope, 0)} degrees below the top, ${bitWords(bit)}.`,
+    places: [from],
+    placeDoubt: 2,
+    from: [`${printMm(Math.abs(from.y), 0)} mm to the ${side > 0 ? 'bass' : 'treble'} side of the centre line, in line with the bridge’s ${post ? 'studs' : 'screws'}`],
+    steps: [
+      `${printMm(bit.bit, 1)} mm, long enough for ${printMm(bore.length + 15, 0)} mm, laid ${printMm(bore.slope, 0)} degrees below the top, pointing at the control route`,
+      `stop when it comes out, ${printMm(depth, 0)} mm below the top; look before you push`,
+      'a groove for the wire’s bare end, as deep as the wire less 0.1 to 0.2 mm, so that the plate presses it',
+    ],
+    bit: bit.bit,
+    size: printMm(bit.bit, 1),
+    with: `${method.words}; a block sawn to ${printMm(bore.slope, 0)} degrees guides it`,
+    guards: onTheWay(build, from, to),
+    draw: () => holeSection({ title: base.title, layers, bit: bit.bit, depth }),
+  })
+}
+
+/** Beside the centre line, as far from every screw of an even row as it can be. @param end the outer screw, mm from the centre line */
+export function betweenScrews(end: number, screws: number): number {
+  if (screws < 2) return end / 2
+  const pitch = (2 * end) / (screws - 1)
+  // An odd row has a screw on the centre line, an even one has none there.
+  return screws % 2 ? pitch / 2 : pitch
+}
+
+/** What lies between the two ends and would be opened. */
+export function onTheWay(build: Build, from: Point, to: Point): Guard[] {
+  const hit = hollowsOf(build).filter((h) => h.id !== 'control' && crosses(h.box, from, to))
+  const guards = hit.map((h) =>
+    guarded(
+      `through-${h.id}`,
+      `Clear of ${h.name}`,
+      { value: -1, doubt: 0 },
+      [
+        { upTo: 0, is: 'wont-go' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      `On its way it would break into ${h.name}. Start from the other side, or go round it.`,
+    ),
+  )
+  return [...guards, ...unplacedHollows(build).map((name) => untellable(`through-${name}`, `Clear of ${name}`, `where ${name} lies is not measured`))]
+}
+
+/** The passage from the jack's bore to the controls, where the bore does not reach them. */
+export const jackPassage: Finder = (build, bench) => {
+  if (!build.parts.body || !build.parts.jack) return undefined
+  const base: Base = {
+    id: 'jack-passage',
+    byPart: true,
+    title: 'Passage from the jack to the controls',
+    slot: 'jack',
+    side: 'rim',
+    goesIn: 'the jack’s two wires',
+    located: 'the jack’s bore, aimed at the middle of the control route',
+    first: ['the jack’s bore', 'the control route'],
+    back: 'The wires go where the bit came out, if that is inside; otherwise dowel and drill anew.',
+  }
+  const trait = { slot: 'body', trait: 'bored.passage' } as const
+  const there = isThere(build, trait, sizeRef('body', 'passage.diameter'))
+  if (there === undefined) return waiting(build, base, [], [trait])
+  const layers = [{ label: 'body', thickness: 30, role: 'body-wood' as const }]
+  if (there) {
+    const wide = sizeAt(build, sizeRef('body', 'passage.diameter'))
+    return filled(build, base, {
+      work: 'keep',
+      says: `It is there${wide ? `, ${printMm(wide.value, 1)} mm at its narrowest` : ''}: nothing is drilled.`,
+      ...(wide ? { bit: wide.value, size: printMm(wide.value, 1) } : {}),
+      draw: () => holeSection({ title: base.title, layers, bit: wide?.value ?? 6 }),
+    })
+  }
+  const needed: SizeRef[] = [sizeRef('body', 'jack.x'), sizeRef('body', 'jack.y'), ...CONTROL]
+  const missing = needed.filter((r) => !sizeAt(build, r))
+  if (missing.length) return waiting(build, base, missing)
+  const value = (r: SizeRef) => sizeAt(build, r)!.value
+  const mouth = datums(build).mouth
+  const from = pt(mouth + value(needed[0]!), value(needed[1]!))
+  const to = pt(mouth + value(CONTROL[0]!), value(CONTROL[1]!))
+  const run = Math.hypot(to.x - from.x, to.y - from.y)
+  const bit = boreBit(6, 9, 8, bench.bits)
+  const { method } = methodFor({ ...bench, throats: [] }, undefined)
+  return filled(build, base, {
+    work: 'new',
+    mindful: !bit.owned,
+    says: `From the jack’s bore to the control route’s middle, ${printMm(run, 0)} mm at most, half way down the body: ${bitWords(bit)}.`,
+    places: [from],
+    placeDoubt: 1,
+    from: ['the middle of the jack’s bore'],
+    steps: ['a rod or a pencil line over the top shows the way: bore and route in one line', `${printMm(bit.bit, 1)} mm, level with the top; stop when it comes out`],
+    bit: bit.bit,
+    size: printMm(bit.bit, 1),
+    with: method.words,
+    guards: onTheWay(build, from, to),
+    draw: () => holeSection({ title: base.title, layers, bit: bit.bit }),
+  })
+}

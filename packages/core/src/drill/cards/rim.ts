@@ -1,0 +1,250 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, traitAt } from '../../document/read'
+import type { Point } from '../../geometry/point'
+import { nearestOnEdge } from '../../geometry/polygon'
+import { datums } from '../../instrument/datums'
+import { pt } from '../../geometry/point'
+import { printMm } from '../../quantity/length'
+import { opened } from '../opened'
+import type { Finder } from '../finder'
+import { guarded, untellable } from '../guard'
+import type { Guard } from '../holeCard'
+import { alongWords, drawnEdge, type Located } from '../place'
+import { screwed } from '../screwed'
+import { isThere } from '../told'
+
+/**
+ * A hole in the rim goes in square to the curve at its point: how far that is from straight across the instrument, degrees, towards the
+ * tail positive, with the point itself. Nothing where nobody drew the outline.
+ */
+export function squareToRim(edge: readonly Point[], near: Point): { at: Point; fromAcross: number } {
+  const { point, along } = nearestOnEdge(edge, near)
+  // Of the two ways square to the edge, the one that goes in.
+  const inward = { x: -along.y, y: along.x }
+  const inside = Math.sign(polygonTurn(edge)) || 1
+  const way = { x: inward.x * inside, y: inward.y * inside }
+  return { at: point, fromAcross: (Math.atan2(way.x, Math.abs(way.y)) * 180) / Math.PI }
+}
+
+/** Twice the signed area: positive when the outline runs anticlockwise in a frame whose y grows upwards. */
+const polygonTurn = (points: readonly Point[]): number =>
+  points.reduce((sum, p, i) => {
+    const q = points[(i + 1) % points.length]!
+    return sum + p.x * q.y - q.x * p.y
+  }, 0)
+
+/** In words a person can set a block by. */
+export function angleWords(fromAcross: number): string {
+  const off = Math.abs(fromAcross)
+  if (off > 80) return `along the centre line, square to the end of the body${off < 89.5 ? ` (${printMm(90 - off, 0)} degrees off it)` : ''}`
+  const way = fromAcross > 0 ? 'tail' : 'neck'
+  return off < 0.5 ? 'straight across the body, square to its edge' : `square to its edge: ${printMm(off, 0)} degrees from straight across, pointing towards the ${way}`
+}
+
+interface OnRim extends Located {
+  angles: string[]
+}
+
+/** Places on the rim nearest to where somebody measured them. */
+function onRim(build: Build, points: readonly { name: string; along: number; y: number; doubt: number }[]): OnRim {
+  const edge = drawnEdge(build)
+  const d = datums(build)
+  if (!edge) return { places: points.map((p) => pt(d.mouth + p.along, p.y)), from: points.map((p) => `${p.name}: ${alongWords(build, p.along)[0]}`), missing: [], angles: [] }
+  const each = points.map((p) => squareToRim(edge, pt(d.mouth + p.along, p.y)))
+  return {
+    places: each.map((e) => e.at),
+    doubt: Math.max(0, ...points.map((p) => p.doubt)),
+    from: points.map((p) => `${p.name}: ${alongWords(build, p.along)[0]}, at half the body’s thickness`),
+    missing: [],
+    angles: each.map((e, i) => `${points[i]!.name}: the bit goes in ${angleWords(e.fromAcross)}`),
+  }
+}
+
+/** Screws that hold the strap buttons: square to the curve of the rim. */
+export const strapButtons: Finder = (build, bench) => {
+  if (!build.parts.body || !build.parts['strap-buttons']) return undefined
+  const there = { slot: 'body', trait: 'bored.buttons' } as const
+  const known = isThere(build, there)
+  const refs = [sizeRef('body', 'button.upper.x'), sizeRef('body', 'button.lower.x')]
+  const sizes = refs.map((r) => sizeAt(build, r))
+  const missing = refs.filter((_, i) => !sizes[i])
+  const located = missing.length
+    ? { places: [], from: [], missing, angles: [] as string[] }
+    : onRim(build, [
+        // The upper one stands on the bass side's edge, the lower one at the end of the centre line.
+        { name: 'upper', along: sizes[0]!.value, y: 400, doubt: sizes[0]!.doubt },
+        { name: 'lower', along: sizes[1]!.value + 400, y: 0, doubt: sizes[1]!.doubt },
+      ].map((p) => (p.name === 'upper' ? upperAt(build, p) : lowerAt(build, p))))
+  return screwed(
+    build,
+    bench,
+    {
+      id: 'strap-buttons',
+      title: 'Strap button screws',
+      slot: 'strap-buttons',
+      side: 'rim',
+      goesIn: 'two screws, felt under each button',
+      located: 'half the body’s thickness, and where it hangs level on a strap held there by hand',
+      first: ['the body’s edge finished; hung from a strap held there, once strung'],
+      back: 'Hardwood dowel, a day to dry, drilled anew; the felt hides it.',
+    },
+    {
+      work: known === undefined ? undefined : known ? 'keep' : 'new',
+      there,
+      length: sizeRef('strap-buttons', 'screw.length'),
+      root: sizeRef('strap-buttons', 'screw.root'),
+      thread: sizeRef('strap-buttons', 'screw.thread'),
+      // The head sinks into the button: about half of it is passed before the wood.
+      through: [[0.5, sizeRef('strap-buttons', 'thickness')]],
+      held: { label: 'button', role: 'metal' },
+      woodOf: 'body',
+      located,
+      guards: located.angles.length || known ? rimWood(build) : [untellable('square', 'Square to the rim', 'nobody drew the body’s outline: lay a square against the rim')],
+      mind: located.angles,
+    },
+  )
+}
+
+/** Where a line across the body meets its outer edge on the bass side. */
+function upperAt(build: Build, p: { name: string; along: number; y: number; doubt: number }) {
+  const edge = drawnEdge(build)
+  const x = datums(build).mouth + p.along
+  const ys = (edge ?? []).flatMap((a, i) => {
+    const b = edge![(i + 1) % edge!.length]!
+    if (a.x === b.x || (a.x - x) * (b.x - x) > 0) return []
+    return [a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x)]
+  })
+  return { ...p, y: ys.length ? Math.max(...ys) : 120 }
+}
+
+/** Where the centre line leaves the body. */
+function lowerAt(build: Build, p: { name: string; along: number; y: number; doubt: number }) {
+  const edge = drawnEdge(build)
+  const d = datums(build)
+  const xs = (edge ?? []).flatMap((a, i) => {
+    const b = edge![(i + 1) % edge!.length]!
+    if (a.y === b.y || a.y * b.y > 0) return []
+    return [a.x + ((b.x - a.x) * (0 - a.y)) / (b.y - a.y)]
+  })
+  return { ...p, along: xs.length ? Math.max(...xs) - d.mouth : p.along - 400 }
+}
+
+/** In a body with hollows only the solid wood behind the rim holds a screw. */
+function rimWood(build: Build): Guard[] {
+  if (traitAt(build, 'body', 'build') === 'solid') return []
+  const rim = sizeAt(build, sizeRef('body', 'rim.thickness'))
+  const screw = sizeAt(build, sizeRef('strap-buttons', 'screw.length'))
+  const button = sizeAt(build, sizeRef('strap-buttons', 'thickness'))
+  if (!rim || !screw || !button) return [untellable('rim', 'Solid wood behind the rim', 'how thick the rim is, is not known')]
+  const left = rim.value - screw.value + button.value / 2
+  return [
+    guarded(
+      'rim',
+      'Solid wood behind the rim',
+      { value: left, doubt: Math.hypot(rim.doubt, screw.doubt) },
+      [
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      left < 0 ? `The rim is solid for ${printMm(rim.value, 0)} mm: the last ${printMm(-left, 1)} mm of thread is in air.` : `The rim is solid for ${printMm(rim.value, 0)} mm.`,
+    ),
+  ]
+}
+
+function jackPlace(build: Build): OnRim {
+  const refs = [sizeRef('body', 'jack.x'), sizeRef('body', 'jack.y')]
+  const [x, y] = refs.map((r) => sizeAt(build, r))
+  return x && y
+    ? onRim(build, [{ name: 'jack', along: x.value, y: y.value, doubt: Math.hypot(x.doubt, y.doubt) }])
+    : { places: [], from: [], missing: refs.filter((r) => !sizeAt(build, r)), angles: [] }
+}
+
+/** The jack's bore in the rim. */
+export const jackBore: Finder = (build, bench) => {
+  if (!build.parts.jack || !build.parts.body) return undefined
+  const located = jackPlace(build)
+  const cup = sizeAt(build, sizeRef('jack-plate', 'cup.diameter')) !== undefined
+  if (traitAt(build, 'jack', 'held') === 'plate' && !cup) return undefined
+  return opened(
+    build,
+    bench,
+    {
+      id: 'jack-bore',
+      title: cup ? 'Bore for the jack’s cup' : 'Jack bore in the rim',
+      slot: 'jack',
+      side: 'rim',
+      goesIn: cup ? 'the cup' : 'the jack’s thread, from inside',
+      located: 'the control route: the bore comes out in its middle',
+      first: ['the control route', 'a wire passage, where the bore does not reach the route'],
+      back: 'A larger cup or an oval plate covers it.',
+    },
+    {
+      there: { slot: 'body', trait: 'bored.jack' },
+      own: cup ? sizeRef('jack-plate', 'cup.diameter') : sizeRef('jack', 'bore'),
+      hole: sizeRef('body', 'jack.bore'),
+      small: 0,
+      large: cup ? 0.6 : 1.5,
+      over: 0.2,
+      through: { ref: sizeRef('body', 'jack.depth'), label: 'rim', role: 'body-wood' },
+      located,
+      byNumbers: true,
+      ream: 'step bit or reamer, the rim taped; a plug in the bore keeps it on centre',
+      tooLarge: cup ? 'A cup of that size.' : 'An oval plate over it holds the jack.',
+      mind: located.angles,
+    },
+  )
+}
+
+/** Screws of a jack plate, marked through it. */
+export const jackPlateScrews: Finder = (build, bench) => {
+  if (!build.parts['jack-plate'] || !build.parts.body) return undefined
+  const there = { slot: 'body', trait: 'bored.jackPlate' } as const
+  const known = isThere(build, there)
+  return screwed(
+    build,
+    bench,
+    {
+      id: 'jack-plate',
+      byPart: true,
+      title: 'Jack plate screws',
+      slot: 'jack-plate',
+      side: 'rim',
+      goesIn: 'the plate’s small screws',
+      located: 'the plate itself, its jack in the middle of the bore',
+      first: ['the jack in its plate, a plug in the jack, nothing touching inside'],
+      back: 'A sliver of hardwood and glue, an hour, drilled anew.',
+    },
+    {
+      work: known === undefined ? undefined : known ? 'keep' : 'new',
+      there,
+      length: sizeRef('jack-plate', 'screw.length'),
+      root: sizeRef('jack-plate', 'screw.root'),
+      thread: sizeRef('jack-plate', 'screw.thread'),
+      through: [[1, sizeRef('jack-plate', 'thickness')]],
+      held: { label: 'plate', role: 'metal' },
+      woodOf: 'body',
+      located: { places: [], from: ['the plate’s own holes'], missing: [] },
+      guards: [plateWall(build)],
+    },
+  )
+}
+
+/** A plate's screw stands in wood, not in the bore's edge. */
+function plateWall(build: Build): Guard {
+  const [apart, bore, thread] = [sizeRef('jack-plate', 'screw.spread'), sizeRef('body', 'jack.bore'), sizeRef('jack-plate', 'screw.thread')].map((r) =>
+    sizeAt(build, r),
+  )
+  if (!apart || !bore || !thread) return untellable('bore', 'Wood to the jack’s bore', 'the bore or the plate’s screws are not measured')
+  const wood = (apart.value - bore.value - thread.value) / 2
+  return guarded(
+    'bore',
+    'Wood to the jack’s bore',
+    { value: wood, doubt: Math.hypot(apart.doubt, bore.doubt) / 2 },
+    [
+      { upTo: 0, is: 'wont-go' },
+      { upTo: 1.5, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    `${printMm(Math.max(0, wood), 1)} mm of wood between screw and bore.`,
+  )
+}

@@ -1,0 +1,152 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
+import { rectangle } from '../../geometry/box'
+import { pt } from '../../geometry/point'
+import { framed } from '../../drawing/sections'
+import { datums } from '../../instrument/datums'
+import type { PickupPlace } from '../../instrument/guardPlace'
+import { FACE_GUARD } from '../../physics/pilot'
+import { printMm } from '../../quantity/length'
+import { filled, waiting, type Base } from '../card'
+import type { Finder } from '../finder'
+import { guarded } from '../guard'
+import { summed } from '../told'
+
+/** Room round a cover in its route, each side, and under it, mm. [practice] */
+const ROUND = 1
+const UNDER = 3
+/** One pass of a router goes no deeper than this, mm. [practice] */
+const PASS = 4
+
+/**
+ * How far a template's edge stands off the cut: half of what the guide bushing is wider than the bit, outwards for an opening. A bearing as
+ * wide as its bit needs none. [physics]
+ */
+export const templateOffset = (bushing: number, bit: number): number => (bushing - bit) / 2
+
+/** Of the bushings and bits there are, the pair that leaves the tightest corner and a bushing the bit passes through. */
+export function routerPair(bushings: readonly number[], bits: readonly number[]): { bushing: number; bit: number } | undefined {
+  const pairs = bits.flatMap((bit) => bushings.filter((b) => b > bit + 1).map((bushing) => ({ bushing, bit })))
+  return pairs.toSorted((a, b) => a.bit - b.bit || a.bushing - b.bushing)[0]
+}
+
+const ROUTER_CAUTIONS = [
+  'Router: eye and ear protection, both hands on it, no loose sleeves, the work clamped; it kicks when it is fed the wrong way.',
+  'A template held by hot glue or tape alone can let go: screws where it does not show, or clamps.',
+  'Dust mask for wood dust: hardwood dust is a recognised carcinogen (IARC). Follow the tool maker’s instructions and local rules.',
+]
+
+/** A pickup's route in the top. */
+export const pickupRoute =
+  (place: PickupPlace): Finder =>
+  (build, bench) => {
+    const slot = `pickup-${place}` as const
+    if (!build.parts.body || !build.parts[slot]) return undefined
+    const base: Base = {
+      id: `route-${place}`,
+      title: `${place[0]!.toUpperCase()}${place.slice(1)} pickup’s route`,
+      slot,
+      side: 'front',
+      goesIn: 'the pickup, with room for its cover and its lead',
+      located: 'the outer strings: its middle between them, square to the centre line',
+      first: ['two threads for the outer strings, nut to bridge', 'the bridge’s place, decided'],
+      back: 'A block of the same wood glued in, a day to dry, cut anew; under a ring or guard it does not show.',
+    }
+    const own = (['length', 'width', 'depth'] as const).map((s) => sizeRef('body', `route.${place}.${s}`))
+    const trait = { slot: 'body', trait: 'routed' } as const
+    const there = own.some((r) => sizeAt(build, r)) || traitAt(build, 'body', 'routed') === 'drilled' ? true : traitAt(build, 'body', 'routed') === 'none' ? false : undefined
+    if (there === undefined) return waiting(build, base, [], [trait])
+    const centre = sizeRef('body', `route.${place}.centre`)
+    if (there) return routeThere(build, base, own, centre, place)
+    const cover = (['length', 'width', 'depth'] as const).map((s) => sizeRef(slot, s))
+    const thick = sizeRef('body', 'thickness')
+    const missing = [...cover, thick, centre].filter((r) => !sizeAt(build, r))
+    if (missing.length) return waiting(build, base, missing)
+    const [long, wide, deep] = cover.map((r) => sizeAt(build, r)!)
+    const size = { long: long!.value + 2 * ROUND, wide: wide!.value + 2 * ROUND, deep: deep!.value + UNDER }
+    const floor = summed([
+      [1, sizeAt(build, thick)!],
+      [-1, deep!],
+    ])
+    const left = { value: floor.value - UNDER, doubt: floor.doubt }
+    const pair = routerPair(bench.bushings, bench.routerBits)
+    const offset = pair && templateOffset(pair.bushing, pair.bit)
+    const passes = Math.ceil(size.deep / PASS)
+    const at = sizeAt(build, centre)!
+    return filled(build, base, {
+      work: 'new',
+      mindful: !pair,
+      says: `${printMm(size.long, 1)} x ${printMm(size.wide, 1)} mm and ${printMm(size.deep, 1)} deep, ${ROUND} mm round the cover and ${UNDER} under it, in ${passes} passes.`,
+      places: [pt(datums(build).mouth + at.value, 0)],
+      placeDoubt: at.doubt,
+      from: [`its middle ${printMm(at.value, 1)} mm from the pocket’s mouth on the centre line`],
+      steps: [
+        pair
+          ? `template for a ${printMm(pair.bushing, 2)} mm bushing and a ${printMm(pair.bit, 2)} mm bit: its edge ${printMm(offset!, 3)} mm outside the cut all round, its corners of at least ${printMm(pair.bit / 2 + offset!, 2)} mm radius`
+          : 'no bushing of yours is wider than a bit of yours: a bearing bit, the template’s edge on the cut',
+        'waste drilled out first, depth stop set',
+        `passes of ${PASS} mm at most, fed so that the bit pulls itself against the template`,
+        'bearing bit to deepen; corners by chisel where the cover is square',
+      ],
+      size: `${printMm(size.long, 0)}x${printMm(size.wide, 0)}`,
+      depth: size.deep,
+      left: left.value,
+      with: 'router',
+      guards: [
+        guarded(
+          'face',
+          'Floor left under it',
+          { value: left.value - FACE_GUARD, doubt: left.doubt },
+          [
+            { upTo: 0, is: 'wont-go' },
+            { upTo: 3, is: 'tight' },
+            { upTo: Infinity, is: 'snug' },
+          ],
+          `${printMm(left.value, 1)} mm of floor stays.`,
+        ),
+      ],
+      cautions: ROUTER_CAUTIONS,
+      draw: () => routeDrawing(base.title, size.long, size.wide, offset),
+    })
+  }
+
+function routeThere(build: Build, base: Base, own: readonly SizeRef[], centre: SizeRef, place: PickupPlace) {
+  const missing = own.filter((r) => !sizeAt(build, r))
+  if (missing.length) return waiting(build, base, missing)
+  const [long, wide, deep] = own.map((r) => sizeAt(build, r)!.value)
+  const at = sizeAt(build, centre)
+  return filled(build, base, {
+    work: 'keep',
+    says: `The route is there, ${printMm(long!, 1)} x ${printMm(wide!, 1)} mm and ${printMm(deep!, 1)} deep; whether the pickup has room in it stands under Dry fit.`,
+    ...(at ? { places: [pt(datums(build).mouth + at.value, sizeAt(build, sizeRef('body', `route.${place}.side`))?.value ?? 0)] } : {}),
+    size: `${printMm(long!, 0)}x${printMm(wide!, 0)}`,
+    draw: () => routeDrawing(base.title, long!, wide!, undefined),
+  })
+}
+
+const routeDrawing = (title: string, long: number, wide: number, offset: number | undefined) =>
+  framed(
+    title,
+    offset === undefined ? 'from above, true proportion' : 'from above, true proportion · dashed: the template’s edge',
+    [
+      { mark: 'area', role: 'body-wood', points: rectangle(-long / 2 - 12, -wide / 2 - 12, long / 2 + 12, wide / 2 + 12) },
+      { mark: 'area', role: 'cavity', points: rectangle(-long / 2, -wide / 2, long / 2, wide / 2) },
+      ...(offset === undefined
+        ? []
+        : [
+            {
+              mark: 'area' as const,
+              role: 'guide' as const,
+              dashed: true,
+              points: rectangle(-long / 2 - offset, -wide / 2 - offset, long / 2 + offset, wide / 2 + offset),
+            },
+          ]),
+      { mark: 'dimension', from: pt(-long / 2, wide / 2 + 16), to: pt(long / 2, wide / 2 + 16), text: printMm(long, 1), emphasis: true },
+      { mark: 'dimension', from: pt(long / 2 + 16, -wide / 2), to: pt(long / 2 + 16, wide / 2), text: printMm(wide, 1), emphasis: true },
+    ],
+    [
+      { label: 'Along the strings', value: `${printMm(long, 1)} mm` },
+      { label: 'Across', value: `${printMm(wide, 1)} mm` },
+      ...(offset === undefined ? [] : [{ label: 'Template’s edge outside the cut', value: `${printMm(offset, 3)} mm` }]),
+    ],
+  )

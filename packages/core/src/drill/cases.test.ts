@@ -1,0 +1,276 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../document/build'
+import { pt } from '../geometry/point'
+import { fretPlace } from '../physics/frets'
+import { tipCone } from '../physics/pilot'
+import { aBuild, aPart } from '../testing/bench'
+import { drillable } from '../testing/drillable'
+import { changed, fullBuild, without } from '../testing/fullBuild'
+import { USUAL_BENCH } from './bench'
+import { recessGuards } from './cards/strings'
+import { onTheWay } from './cards/passage'
+import { angleWords, squareToRim } from './cards/rim'
+import { routerPair, templateOffset } from './cards/routes'
+import { screwPlaces } from './cards/tuners'
+import { holeCards } from './holes'
+
+const card = (build: Build, id: string, bench = USUAL_BENCH) => holeCards(build, bench).find((c) => c.id === id)!
+const full = () => drillable(fullBuild())
+/** The same with no stud bores in the body. */
+const blank = () => changed(full(), { 'body/studBore': undefined, 'body/studBoreDepth': undefined }, { 'body/bored.studs': 'none' })
+const guardOf = (build: Build, id: string, guard: string) => card(build, id).guards.find((g) => g.id === guard)
+
+describe('what is there is measured, what is planned is drilled', () => {
+  // Bushing 10.0 in a bore of 9.9: 0.1 larger, taps in.
+  it('studs already bored: nothing is drilled', () => {
+    const c = card(full(), 'stud-bores')
+    expect([c.work, c.stands]).toEqual(['keep', 'ready'])
+    expect(c.says).toMatch(/0\.1 mm larger: nothing is drilled/)
+    expect(c.steps.join(' ')).not.toMatch(/drill/)
+  })
+  // 10.3 - 10.0 = 0.3 mm too large for a press of at most 0.17: opened to 10.15 ... 10.25, for which no half-millimetre bit will do.
+  it('a bushing 0.3 mm over its bore is not ready: the bore is opened to 0.1 under the bushing', () => {
+    const c = card(changed(full(), { 'body/studBore': 10, 'bridge/studDiameter': 10.3 }), 'stud-bores')
+    expect([c.work, c.stands, c.bit]).toEqual(['ream', 'mind', 10.2])
+    expect(c.says).toMatch(/10 mm, and the bushings 10\.3: driven in, they split the wood/)
+  })
+  it('a bore wider than its bushing is not drilled either: it is wrapped', () => {
+    const c = card(changed(full(), { 'body/studBore': 10.2 }), 'stud-bores')
+    expect([c.work, c.stands]).toEqual(['keep', 'mind'])
+    expect(c.says).toMatch(/0\.2 mm wider than the bushings.*wrap/)
+  })
+  // Body 74, bridge 78: the bores cannot be used.
+  it('bores of another pattern are plugged and made anew, at the bridge’s own spacing', () => {
+    const c = card(changed(full(), { 'bridge/studSpacing': 78 }), 'stud-bores')
+    expect(c.work).toBe('plug')
+    expect(c.places.map((p) => p.y).toSorted((a, b) => a - b)).toEqual([-39, 39])
+    expect(c.says).toMatch(/74 mm apart and it wants 78/)
+  })
+  it('nobody has said whether it is there: the card asks, and drills nothing', () => {
+    const b = changed(full(), { 'body/studBore': undefined })
+    delete b.parts.body!.traits['bored.studs']
+    const c = card(b, 'stud-bores')
+    expect([c.work, c.stands]).toEqual([undefined, 'waiting'])
+    expect(c.untold).toEqual([{ slot: 'body', trait: 'bored.studs' }])
+  })
+  // 10.0 - 0.15 ... 0.05 = 9.85 ... 9.95: none of 1, 1.5 ... 13.
+  it('a bore for a 10 mm bushing wants 9.9 and no half-millimetre bit is that: get it; with one it is ready', () => {
+    const c = card(blank(), 'stud-bores')
+    expect([c.work, c.stands, c.bit]).toEqual(['new', 'mind', 9.9])
+    expect(c.says).toMatch(/get 9\.9 mm before you drill/)
+    const owned = card(blank(), 'stud-bores', { ...USUAL_BENCH, bits: [...USUAL_BENCH.bits, 9.9] })
+    expect([owned.stands, owned.depth! + tipCone(9.9)]).toEqual(['ready', owned.flag])
+  })
+  it('a guess is no size: an assumed bushing is asked for', () => {
+    const b = blank()
+    const assumed = { ...b.parts.bridge!.sizes, studDiameter: { value: 10, doubt: 1, known: 'assumed' as const } }
+    const c = card({ ...b, parts: { ...b.parts, bridge: { ...b.parts.bridge!, sizes: assumed } } }, 'stud-bores')
+    expect([c.stands, c.missing]).toEqual(['waiting', [{ slot: 'bridge', size: 'studDiameter' }]])
+  })
+  it('pilots that are there are tried by hand, and no flag is given', () => {
+    const c = card(changed(full(), {}, { 'neck/pilots': 'drilled' }), 'neck-screws')
+    expect([c.work, c.flag, c.bit]).toEqual(['keep', undefined, undefined])
+  })
+  it('a hole ticked off is done', () =>
+    expect(card({ ...full(), steps: { 'drill-guard-screws': { done: '2026-11-20T19:00:00Z' } } }, 'guard-screws').stands).toBe('done'))
+})
+
+describe('pilots by the wood at hand', () => {
+  it('a 4.2 mm neck screw in hard maple: 2.7 mm, and the words, the steps and the size are that one value', () => {
+    const c = card(full(), 'neck-screws')
+    expect([c.bit, c.size, c.stands]).toEqual([2.7, '2.7', 'mind'])
+    expect(c.says).toMatch(/2\.7 mm bit is 90 % of the 3 mm root/)
+    expect(c.steps.filter((s) => /2\.7 mm/.test(s))).toHaveLength(2)
+    expect(card(full(), 'neck-screws', { ...USUAL_BENCH, bits: [...USUAL_BENCH.bits, 2.7] }).stands).toBe('ready')
+  })
+  it('an unknown wood is asked for: a band and the scrap test, never one number', () => {
+    const b = full()
+    delete b.parts.neck!.traits.wood
+    const c = card(b, 'neck-screws')
+    expect([c.stands, c.size]).toEqual(['mind', '2.1–2.7'])
+    expect(c.untold).toEqual([{ slot: 'neck', trait: 'wood' }])
+    expect(c.says).toMatch(/Nobody has said what wood/)
+  })
+  // 45 - (1.5 + 44.2 - 15.9) = 15.2 mm bite; heel 25.4: 10.2 mm stay beyond the tip.
+  it('the tip of a neck screw stays 3 mm under the board', () => {
+    expect(guardOf(full(), 'neck-screws', 'tip')!.spare!.value).toBeCloseTo(10.2, 6)
+    const long = card(changed(full(), { 'neck-screws/length': 56 }), 'neck-screws')
+    expect(long.stands).toBe('refused')
+    expect(long.says).toMatch(/0\.8 mm too long: it would come out of the board/)
+  })
+})
+
+describe('tuner screws', () => {
+  const head = (thickness: number, length = 12) => changed(full(), { 'neck/head.thickness': thickness, 'tuners/screw.length': length })
+  // 13.5 - 2.5 (and the 0.05 nobody is sure of) = 10.95 to the tip; two thirds of 12 is 8; cone 0.75/tan 59 = 0.45: flag 8.45.
+  it('a 12 mm screw in a 13.5 mm headstock: pilot two thirds, the screw’s tip 2.7 mm under the face', () => {
+    const c = card(head(13.5), 'tuner-screws')
+    expect(c.depth).toBeCloseTo(8, 9)
+    expect(c.flag).toBeCloseTo(8.45, 2)
+    expect(guardOf(head(13.5), 'tuner-screws', 'tip')!.spare!.value).toBeCloseTo(13.5 - (12 - 1.2), 9)
+    expect(c.stands).toBe('ready')
+  })
+  it('one that would come through the face is refused', () => {
+    const c = card(head(13.5, 16), 'tuner-screws')
+    expect([c.stands, c.says]).toEqual(['refused', expect.stringMatching(/1\.3 mm too long: it would come out of the headstock’s face/)])
+  })
+  // The row leaves the nut at 13 degrees towards the treble: 9 mm along it is 9 cos 13 = 8.77 away from the nut and 9 sin 13 = 2.02 across.
+  it('stand beside their posts along the row, as far as the tuner says, never half of it', () => {
+    const [screw] = screwPlaces(full()).places
+    expect(screw!.x).toBeCloseTo(-33 - 9 * Math.cos((13 * Math.PI) / 180), 6)
+    expect(screw!.y).toBeCloseTo(18 - 9 * Math.sin((13 * Math.PI) / 180), 6)
+    expect(Math.hypot(screw!.x + 33, screw!.y - 18)).toBeCloseTo(9, 9)
+    // Bore 10, thread 2.2: 9 - 6.1 = 2.9 mm of wood to the post's bore.
+    expect(guardOf(full(), 'tuner-screws', 'post')!.spare!.value).toBeCloseTo(2.9, 9)
+  })
+  it('one so near its post that its pilot would break into the bore is refused', () => {
+    expect(card(changed(full(), { 'tuners/screw.offset': 5.5 }), 'tuner-screws').stands).toBe('refused')
+  })
+  it('two rows: away from the nut is along the head, the middle is inwards on either side', () => {
+    const b = changed(full(), { 'tuners/screw.side': 2, 'tuners/screw.offset': 9, 'neck/tuner.offset': 22 }, { 'neck/head': 'two-rows' })
+    const places = screwPlaces(b).places
+    expect(places[0]).toEqual(pt(-33 - 9, 20))
+    expect(places[3]).toEqual(pt(-33 - 9, -20))
+  })
+  // Screws 9 mm behind posts 25.4 apart: 16.4 mm to the next post; at a pitch of 14 and an offset of 12 it is 2 mm from it.
+  it('a screw that falls into the neighbour’s bore is refused', () => {
+    const b = changed(full(), { 'neck/tuner.pitch': 14, 'tuners/screw.offset': 12 })
+    expect(guardOf(b, 'tuner-screws', 'near-tuner-bores')?.verdict).toBe('wont-go')
+  })
+})
+
+describe('places from two things within reach, which agree', () => {
+  it('from the mouth and from fret 12 it is the same place, for any scale and any pocket', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 600, max: 780, noNaN: true }),
+        fc.double({ min: 60, max: 110, noNaN: true }),
+        fc.double({ min: 230, max: 330, noNaN: true }),
+        (scale, pocket, studs) => {
+          const b = changed(blank(), { 'neck/scale': scale, 'body/pocket.length': pocket, 'body/mouthToBridge': studs })
+          const c = card(b, 'stud-bores')
+          if (c.stands === 'waiting') return
+          const fromMouth = Number(/^([\d.]+) mm from the pocket/.exec(c.from[0]!)![1])
+          const [, fret12, way] = /([\d.]+) mm (beyond|before) fret 12/.exec(c.from[1]!)!
+          const nut = fretPlace(scale, 12) + (way === 'beyond' ? 1 : -1) * Number(fret12)
+          expect(nut).toBeCloseTo(462 - pocket + fromMouth, 0)
+          expect(c.places[0]!.x).toBeCloseTo(nut, 0)
+        },
+      ),
+      { numRuns: 100 },
+    ))
+  // Fret 12 at 381.0 and the bridge’s reference at 762.0: 381 beyond fret 12.
+  it('a long-scale conversion: fret 12 at 381.0, the studs at 762.0', () => {
+    const b = changed(blank(), { 'neck/scale': 762, 'neck/nutToHeelEnd': 540, 'body/pocket.length': 76, 'body/mouthToBridge': 298 })
+    expect(card(b, 'stud-bores').from[1]).toMatch(/381 mm beyond fret 12/)
+  })
+  // Window for 647.7: foremost saddle 648.2, rearmost 654.7. Travel -3 and 18: studs from 654.7 + 1.5 - 18 = 638.2 to 648.2 - 1.5 - 3 = 643.7.
+  it('a place from which no saddle reaches is refused', () => {
+    expect(card(blank(), 'stud-bores').guards.find((g) => g.id === 'window')!.says).toMatch(/641 mm from the nut; between 638\.2 and 643\.7/)
+    expect(card(changed(blank(), { 'body/mouthToBridge': 262 }), 'stud-bores').stands).toBe('refused')
+  })
+})
+
+describe('rows, rims, templates, tools', () => {
+  // (8 - 4.5)/2 = 1.75 mm.
+  it('ferrules hide an error of the string holes up to half of what they are wider', () => {
+    const at = (error: number) => recessGuards({ recess: 8, bore: 4.5, error, pitch: 10.5 })[0]!
+    expect(at(1.7).verdict).toBe('snug')
+    expect(at(1.8).verdict).toBe('tight')
+    expect(at(1).spare!.value).toBeCloseTo(0.75, 9)
+  })
+  it('a string-through row by hand in a 45 mm body: 1.57 mm off, and the better ways with theirs', () => {
+    const b = changed(full(), { 'body/thickness': 45 }, { 'bridge/mount': 'string-through' })
+    const c = card({ ...b, parts: { ...b.parts, ferrules: aPart('ferrules', { count: 6, diameter: 8, length: 9 }) } }, 'string-holes', {
+      ...USUAL_BENCH,
+      block: false,
+    })
+    expect([c.work, c.bit]).toEqual(['new', 4.5])
+    expect(c.says).toMatch(/wanders up to 1\.57 mm/)
+    expect(c.mind[0]).toMatch(/press 0\.12, stand 0\.31, guide block 0\.55, by eye 1\.57/)
+  })
+  it('a press whose throat is too short: the next way, with its error; one that reaches is used', () => {
+    const at = (throat: number) => card(blank(), 'stud-bores', { ...USUAL_BENCH, throats: [throat] })
+    expect(at(60).with).toMatch(/guide block/)
+    expect(at(60).says).toMatch(/your press reaches 60: .*0\.7 instead of 0\.15 degrees/)
+    expect(at(250).with).toBe('drill press')
+  })
+  // A circle's edge at 30 degrees from the far side: square to it is along its radius.
+  it('buttons stand square to the curve', () => {
+    const circle = Array.from({ length: 720 }, (_, i) => pt(100 * Math.cos((i * Math.PI) / 360), 100 * Math.sin((i * Math.PI) / 360)))
+    for (const [turn, hole] of [
+      [circle, pt(120 * Math.sin(0.5), 120 * Math.cos(0.5))],
+      [circle.toReversed(), pt(120 * Math.sin(0.5), 120 * Math.cos(0.5))],
+    ] as const) {
+      const { at, fromAcross } = squareToRim(turn, hole)
+      // The bit points back to the middle: towards smaller x, the neck.
+      expect(fromAcross).toBeCloseTo((-0.5 * 180) / Math.PI, 0)
+      expect(Math.hypot(at.x, at.y)).toBeCloseTo(100, 1)
+    }
+    expect(angleWords(-29)).toMatch(/29 degrees from straight across, pointing towards the neck/)
+    expect(angleWords(29)).toMatch(/towards the tail/)
+  })
+  // (12.7 - 6.35)/2 = 3.175.
+  it('template edge = cut + (bushing - bit)/2', () => {
+    expect(templateOffset(12.7, 6.35)).toBeCloseTo(3.175, 12)
+    expect(routerPair([12.7, 8], [6.35, 10])).toEqual({ bushing: 8, bit: 6.35 })
+    const c = card(changed(full(), { 'body/route.neck.length': undefined, 'body/route.neck.width': undefined, 'body/route.neck.depth': undefined }), 'route-neck')
+    expect(c.work).toBe('new')
+    expect(c.steps[0]).toMatch(/12\.7 mm bushing and a 6\.35 mm bit: its edge 3\.175 mm outside the cut/)
+  })
+  // Pot bushings of 9.4 in holes of 8: reamed to 9.6.
+  it('larger pots in small holes: reamed from both faces to two tenths over', () => {
+    const c = card(changed(full(), { 'guard/pot.hole': 8 }), 'pot-holes')
+    expect([c.work, c.bit, c.side]).toEqual(['ream', 9.6, 'guard'])
+    expect(c.says).toMatch(/open them by 1\.6 mm, to 9\.6/)
+    expect(c.mind.join(' ')).toMatch(/both faces/)
+  })
+  it('a passage that would break into the vibrato’s cavity is refused; one beside it is clear', () => {
+    // The claw 118 mm and the cavity's end 255 + 30 mm behind the mouth at 386: 504 to 671, 29 either side.
+    const into = onTheWay(full(), pt(724, -100), pt(560, 60))
+    expect(into.find((g) => g.id === 'through-springs')?.verdict).toBe('wont-go')
+    expect(onTheWay(full(), pt(724, -100), pt(680, -76)).map((g) => g.id)).toEqual([])
+    expect(onTheWay(changed(full(), { 'body/vibrato.width': undefined }), pt(724, -100), pt(680, -76))[0]!.verdict).toBe('cant-tell')
+  })
+  it('no screw of the guard without wood under it', () => {
+    expect(guardOf(changed(full(), { 'guard/screw.edge': 1 }), 'guard-screws', 'route')!.verdict).toBe('wont-go')
+    expect(guardOf(full(), 'guard-screws', 'route')!.verdict).toBe('snug')
+  })
+  it('the pot holes of a guard are no holes in the wood', () => {
+    expect(card(full(), 'pot-holes').side).toBe('guard')
+    const wood = changed(without(full(), 'guard'), { 'body/pot.hole': 9.6, 'body/control.top': 4, 'body/volume.x': 260, 'body/volume.y': -70, 'body/tone.x': 300, 'body/tone.y': -80 })
+    expect(card(wood, 'pot-holes').side).toBe('front')
+  })
+})
+
+describe('cautions and empty benches', () => {
+  it('every card that turns a bit carries its cautions', () => {
+    for (const c of holeCards(full())) expect(c.cautions.join(' '), c.id).toMatch(/Eye protection|eye and ear protection/)
+  })
+  it('nothing to drill in an empty build', () => expect(holeCards(without(fullBuild(), 'body', 'neck'))).toEqual([]))
+  it('10 000 tuner screws in any headstock: what is ready leaves the face whole, what is refused would not have', () =>
+    fc.assert(
+      fc.property(
+        fc.record({
+          head: fc.double({ min: 9, max: 22, noNaN: true }),
+          length: fc.double({ min: 5, max: 24, noNaN: true }),
+          root: fc.double({ min: 0.8, max: 2.4, noNaN: true }),
+          ear: fc.double({ min: 0.5, max: 3, noNaN: true }),
+          doubt: fc.constantFrom(0, 0.05, 0.3),
+        }),
+        ({ head, length, root, ear, doubt }) => {
+          const b = aBuild({
+            neck: aPart('neck', { 'head.thickness': [head, 'calipers', doubt], 'tuner.bore': 10 }, { wood: 'hard-maple', 'bored.tunerScrews': 'none', 'bored.tuners': 'none' }),
+            tuners: aPart('tuners', { 'screw.length': length, 'screw.root': root, 'screw.thread': root * 1.35, 'plate.thickness': ear, 'screw.offset': 10, 'screw.side': 0 }),
+          })
+          const c = card(b, 'tuner-screws')
+          const through = length - ear - head
+          if (c.stands !== 'refused') expect(through).toBeLessThan(0.2 + doubt)
+          if (through > 0.3 + doubt) expect(c.stands).toBe('refused')
+          if (c.stands !== 'refused') expect(c.flag!).toBeLessThanOrEqual(head - 2.5 + 1e-9)
+        },
+      ),
+      { numRuns: 10_000 },
+    ))
+})

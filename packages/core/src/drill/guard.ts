@@ -1,0 +1,87 @@
+import { judge, type Band } from '../judge/verdict'
+import { normal } from '../quantity/distribution'
+import { printMm } from '../quantity/length'
+import type { Size } from '../quantity/size'
+import type { Guard } from './holeCard'
+
+type Plain = Pick<Size, 'value' | 'doubt'>
+
+/**
+ * A thing a hole must not do, judged as joints are: by what there is to spare over a limit, and how surely.
+ * @param spare what is left, mm
+ * @param bands limits of it, upwards
+ */
+export const guarded = (id: string, label: string, spare: Plain, bands: readonly Band[], says: string): Guard => ({
+  id,
+  label,
+  verdict: judge(normal(spare.value, spare.doubt / 2), bands).verdict,
+  says,
+  spare: { value: spare.value, doubt: spare.doubt },
+})
+
+/** A guard nobody can tell, and for want of what. */
+export const untellable = (id: string, label: string, lacks: string): Guard => ({
+  id,
+  label,
+  verdict: 'cant-tell',
+  says: `Not checked: ${lacks}.`,
+})
+
+/** A screw nearer to an edge than so many of its diameters splits the wood. [practice] */
+const EDGE_TIMES = 1.5
+/** Wood wanted between two holes, mm. [practice] */
+export const BETWEEN = 1.5
+
+/** From a hole's middle to the nearest edge. */
+export const edgeGuard = (distance: Plain, diameter: number, edge: string): Guard =>
+  guarded(
+    'edge',
+    `To ${edge}`,
+    distance,
+    [
+      { upTo: diameter / 2, is: 'wont-go' },
+      { upTo: EDGE_TIMES * diameter, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    distance.value < EDGE_TIMES * diameter
+      ? `Only ${printMm(Math.max(0, distance.value), 1)} mm from ${edge}; ${EDGE_TIMES} times the diameter, ${printMm(EDGE_TIMES * diameter, 1)} mm, keeps the wood from splitting.`
+      : `${printMm(distance.value, 1)} mm from ${edge}.`,
+  )
+
+/** Two round holes: wood between them. @param apart their centres, mm */
+export function betweenGuard(id: string, apart: Plain, radii: number, other: string): Guard {
+  const wood = { value: apart.value - radii, doubt: apart.doubt }
+  return guarded(
+    id,
+    `Wood to ${other}`,
+    wood,
+    [
+      { upTo: 0, is: 'wont-go' },
+      { upTo: BETWEEN, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    wood.value <= 0
+      ? `It would break into ${other}: their centres are ${printMm(apart.value, 1)} mm apart and ${printMm(radii, 1)} are needed. Plug that one, let it dry, drill anew.`
+      : wood.value < BETWEEN
+        ? `Only ${printMm(wood.value, 1)} mm of wood to ${other}.`
+        : `${printMm(wood.value, 1)} mm of wood to ${other}.`,
+  )
+}
+
+/** Wood that stays beyond a screw's tip. @param limit what is wanted of it, mm */
+export const tipGuard = (left: Plain, limit: number, face: string): Guard =>
+  guarded(
+    'tip',
+    'Wood beyond the screw’s tip',
+    left,
+    [
+      { upTo: 0, is: 'wont-go' },
+      { upTo: limit, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    left.value <= 0
+      ? `The screw is ${printMm(-left.value, 1)} mm too long: it would come out of ${face}. Take a shorter screw.`
+      : left.value < limit
+        ? `The screw’s tip ends ${printMm(left.value, 1)} mm under ${face}; ${printMm(limit, 1)} are wanted. Take a shorter screw.`
+        : `The screw’s tip ends ${printMm(left.value, 1)} mm under ${face}.`,
+  )

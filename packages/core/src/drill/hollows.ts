@@ -1,0 +1,85 @@
+import type { Build } from '../document/build'
+import { sizeAt, traitAt } from '../document/read'
+import type { Box } from '../geometry/box'
+import { datums } from '../instrument/datums'
+import { PLACES } from '../instrument/guardPlace'
+
+/** A hollow in the body that a hole must not break into. */
+export interface Hollow {
+  id: string
+  name: string
+  box: Box
+  /** From which face it is cut, and how deep, where that is known, mm. */
+  face: 'front' | 'back'
+  depth?: number
+}
+
+/** Every hollow of the body whose place somebody has said, in the instrument's frame. */
+export function hollowsOf(build: Build): Hollow[] {
+  const d = datums(build)
+  const size = (key: string) => sizeAt(build, { slot: 'body', size: key })?.value
+  const round = (id: string, name: string, face: Hollow['face'], at: { x?: number; y?: number; long?: number; wide?: number }, depth?: number): Hollow[] =>
+    at.x === undefined || at.y === undefined || at.long === undefined || at.wide === undefined
+      ? []
+      : [
+          {
+            id,
+            name,
+            face,
+            box: { x: d.mouth + at.x - at.long / 2, y: at.y - at.wide / 2, width: at.long, height: at.wide },
+            ...(depth === undefined ? {} : { depth }),
+          },
+        ]
+  const pickups = PLACES.flatMap((p) =>
+    round(
+      `route-${p}`,
+      `the ${p} pickup’s route`,
+      'front',
+      at(size(`route.${p}.centre`), size(`route.${p}.side`) ?? 0, size(`route.${p}.length`), size(`route.${p}.width`)),
+      size(`route.${p}.depth`),
+    ),
+  )
+  const pocketLong = size('pocket.length')
+  const pocket = round('pocket', 'the neck’s pocket', 'front', at(pocketLong && pocketLong / 2, 0, pocketLong, size('pocket.widthMouth')), size('pocket.depth'))
+  const control = round(
+    'control',
+    'the control route',
+    traitAt(build, 'body', 'access') === 'front' ? 'front' : 'back',
+    at(size('control.x'), size('control.y'), size('control.length'), size('control.width')),
+    size('control.depth'),
+  )
+  return [...pocket, ...pickups, ...control, ...springRoom(build, size, round)]
+}
+
+const at = (x?: number, y?: number, long?: number, wide?: number) => ({
+  ...(x === undefined ? {} : { x }),
+  ...(y === undefined ? {} : { y }),
+  ...(long === undefined ? {} : { long }),
+  ...(wide === undefined ? {} : { wide }),
+})
+
+const VIBRATOS = new Set(['two-stud', 'six-screw', 'double-locking'])
+
+/** The springs' room, from the claw to behind the studs. */
+function springRoom(
+  build: Build,
+  size: (key: string) => number | undefined,
+  round: (id: string, name: string, face: Hollow['face'], at: { x?: number; y?: number; long?: number; wide?: number }, depth?: number) => Hollow[],
+): Hollow[] {
+  if (!VIBRATOS.has(traitAt(build, 'bridge', 'mount') ?? '')) return []
+  const [claw, studs, behind] = [size('claw.x'), size('mouthToBridge'), size('vibrato.length')]
+  if (claw === undefined || studs === undefined || behind === undefined) return []
+  const end = studs + behind
+  return round('springs', 'the vibrato’s cavity', 'back', at((claw + end) / 2, 0, end - claw, size('vibrato.width')), size('spring.depth'))
+}
+
+/** Hollows this instrument must have and whose place nobody measured: nothing can be called clear of them. */
+export function unplacedHollows(build: Build): string[] {
+  const known = new Set(hollowsOf(build).map((h) => h.id))
+  return [
+    ...(build.parts.neck ? [['pocket', 'the neck’s pocket']] : []),
+    ...PLACES.filter((p) => build.parts[`pickup-${p}`]).map((p) => [`route-${p}`, `the ${p} pickup’s route`]),
+    ...(build.parts['pot-volume'] || build.parts['pot-tone'] ? [['control', 'the control route']] : []),
+    ...(VIBRATOS.has(traitAt(build, 'bridge', 'mount') ?? '') ? [['springs', 'the vibrato’s cavity']] : []),
+  ].flatMap(([id, name]) => (known.has(id!) ? [] : [name!]))
+}

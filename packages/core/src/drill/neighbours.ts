@@ -1,0 +1,118 @@
+import type { Build } from '../document/build'
+import { sizeAt, traitAt } from '../document/read'
+import { toBox } from '../geometry/box'
+import type { Point } from '../geometry/point'
+import { printMm } from '../quantity/length'
+import { betweenGuard, guarded, untellable, BETWEEN } from './guard'
+import { hollowsOf, unplacedHollows, type Hollow } from './hollows'
+import type { DrawnCard, Guard, Side } from './holeCard'
+
+/** The piece of wood a side belongs to; holes through different pieces do not meet. */
+const PIECE: Record<Side, string> = {
+  front: 'body',
+  back: 'body',
+  rim: 'rim',
+  heel: 'heel',
+  'head front': 'head',
+  'head back': 'head',
+  guard: 'guard',
+}
+/** Wood between two holes beyond this is no news, mm. */
+const NEWS = 3
+/** Holes that are one: a recess over its string hole. */
+const ONE = [new Set(['string-holes', 'ferrule-bores']), new Set(['neck-clearance', 'neck-screws'])]
+/** What is made through a hollow on purpose. */
+const INTO_HOLLOW = new Set(['pot-holes', 'toggle-hole', 'neck-clearance', 'claw-screws'])
+
+/** Looks at each hole to be made beside all others and beside the body's hollows: those too near are its guards too. */
+export function withNeighbours(build: Build, cards: readonly DrawnCard[]): { card: DrawnCard; more: Guard[] }[] {
+  const hollows = hollowsOf(build)
+  const thick = sizeAt(build, { slot: 'body', size: 'thickness' })?.value
+  return cards.map((card) => {
+    if (!card.work || card.work === 'keep' || card.bit === undefined || card.byPart) return { card, more: [] }
+    if (!card.places.length) return { card, more: [untellable('place', 'Clear of what lies there', 'its places are not known in numbers')] }
+    return { card, more: [...beside(card, cards, thick), ...hollow(build, card, hollows, thick)] }
+  })
+}
+
+function beside(card: DrawnCard, cards: readonly DrawnCard[], thick: number | undefined): Guard[] {
+  const found: Guard[] = []
+  for (const other of cards) {
+    if (PIECE[other.side] !== PIECE[card.side] || other.byPart) continue
+    const wide = other.takes ?? other.bit
+    if (!other.places.length || wide === undefined) {
+      if (!other.id.startsWith('route-')) found.push(untellable(`near-${other.id}`, `Wood to ${other.title.toLowerCase()}`, `the place of ${other.title.toLowerCase()} is not known`))
+      continue
+    }
+    if (ONE.some((pair) => pair.has(card.id) && pair.has(other.id) && card !== other)) continue
+    if (!meet(card, other, thick)) continue
+    const apart = nearest(card, other)
+    if (apart === undefined) continue
+    const radii = ((card.takes ?? card.bit!) + wide) / 2
+    // What is located by the same thing moves together.
+    const doubt = card === other ? 0 : Math.hypot(card.placeDoubt ?? 0, other.placeDoubt ?? 0)
+    if (apart - radii > NEWS + doubt) continue
+    found.push(betweenGuard(`near-${other.id}`, { value: apart, doubt }, radii, card === other ? 'its neighbour' : other.title.toLowerCase()))
+  }
+  return found
+}
+
+/** Do two holes from opposite faces reach each other's depth? */
+function meet(a: DrawnCard, b: DrawnCard, thick: number | undefined): boolean {
+  if (a.side === b.side || PIECE[a.side] !== 'body') return true
+  if (a.depth === undefined || b.depth === undefined || thick === undefined) return true
+  return (a.flag ?? a.depth) + (b.flag ?? b.depth) >= thick - BETWEEN
+}
+
+function nearest(a: DrawnCard, b: DrawnCard): number | undefined {
+  let least = Infinity
+  a.places.forEach((p, i) =>
+    b.places.forEach((q, j) => {
+      if (a === b && i === j) return
+      least = Math.min(least, Math.hypot(p.x - q.x, p.y - q.y))
+    }),
+  )
+  return Number.isFinite(least) ? least : undefined
+}
+
+function hollow(build: Build, card: DrawnCard, hollows: readonly Hollow[], thick: number | undefined): Guard[] {
+  if (PIECE[card.side] !== 'body' || INTO_HOLLOW.has(card.id)) return []
+  const near = hollows.flatMap((h) => {
+    if (!reaches(card, h, thick)) return []
+    const wood = Math.min(...card.places.map((p: Point) => toBox(h.box, p))) - (card.takes ?? card.bit!) / 2
+    if (wood > NEWS) return []
+    return [
+      guarded(
+        `hollow-${h.id}`,
+        `Wood to ${h.name}`,
+        { value: wood, doubt: card.placeDoubt ?? 0 },
+        [
+          { upTo: 0, is: 'wont-go' },
+          { upTo: BETWEEN, is: 'tight' },
+          { upTo: Infinity, is: 'snug' },
+        ],
+        wood <= 0 ? `It would come out in ${h.name}.` : `Only ${printMm(wood, 1)} mm of wood to ${h.name}.`,
+      ),
+    ]
+  })
+  near.push(
+    ...unplacedHollows(build).map((name) => untellable(`hollow-${name}`, `Wood to ${name}`, `where ${name} lies is not measured`)),
+  )
+  const built = traitAt(build, 'body', 'build')
+  return built === 'solid'
+    ? near
+    : [
+        ...near,
+        untellable(
+          'chamber',
+          'Solid wood under it',
+          built === undefined ? 'nobody has said whether the body is solid' : 'the body has chambers: knock, or look in through the control route, before a bit goes in',
+        ),
+      ]
+}
+
+/** Does a hole come as deep as a hollow cut from the other face begins? */
+function reaches(card: DrawnCard, h: Hollow, thick: number | undefined): boolean {
+  if (card.side === h.face || card.depth === undefined || thick === undefined || h.depth === undefined) return true
+  return (card.flag ?? card.depth) > thick - h.depth - BETWEEN
+}

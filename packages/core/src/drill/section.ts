@@ -1,0 +1,86 @@
+import type { Drawing, Mark, Role } from '../drawing/drawing'
+import { framed } from '../drawing/sections'
+import { rectangle } from '../geometry/box'
+import { pt } from '../geometry/point'
+import { printMm } from '../quantity/length'
+
+export interface Section {
+  title: string
+  /** What the bit goes through and into, from where it enters, mm. */
+  layers: readonly { label: string; thickness: number; role: Role }[]
+  /** Layers above it that are held by the screw and are not drilled here, mm. */
+  above?: readonly { label: string; thickness: number; role: Role }[]
+  bit: number
+  depth?: number
+  flag?: number
+  left?: number
+  /** Screw under its head, mm. */
+  screw?: { length: number; thread: number }
+  /** How far the far end may come out beside its mark, mm. */
+  wander?: number
+}
+
+/** Section through a hole: what it goes through, the bit beside it with its tape flag, the screw, what stays under the tip; true proportion. */
+export function holeSection({ title, layers, above = [], bit, depth, flag, left, screw, wander }: Section): Drawing {
+  const wood = layers.reduce((sum, l) => sum + l.thickness, 0)
+  const up = above.reduce((sum, l) => sum + l.thickness, 0)
+  const r = bit / 2
+  const half = Math.max(12, wood * 0.6, 3 * bit)
+  const tip = flag ?? wood + r
+  const marks: Mark[] = []
+  const stack = (list: Section['layers'], from: number) => {
+    let y = from
+    for (const l of list) {
+      marks.push({ mark: 'area', role: l.role, points: rectangle(-half, y, half, y + l.thickness) })
+      if (l.thickness > 2.5) marks.push({ mark: 'label', at: pt(half - 1, y + l.thickness / 2 + 1), text: l.label, anchor: 'end' })
+      y += l.thickness
+    }
+  }
+  stack(above, -up)
+  stack(layers, 0)
+  const hole =
+    depth === undefined
+      ? rectangle(-r, 0, r, wood)
+      : [pt(-r, 0), pt(r, 0), pt(r, depth), ...(flag === undefined ? [] : [pt(0, flag)]), pt(-r, depth)]
+  marks.push({ mark: 'area', role: 'cavity', points: hole })
+  if (up) marks.push({ mark: 'area', role: 'cavity', points: rectangle(-r * 1.3, -up, r * 1.3, 0) })
+  if (screw) marks.push(...screwIn(screw, up))
+  if (wander)
+    for (const s of [-1, 1])
+      marks.push({ mark: 'line', role: 'doubt', points: [pt(s * r, 0), pt(s * (r + wander), wood)], dashed: true })
+  if (flag !== undefined && depth !== undefined) {
+    const x = -half - 4 - r
+    marks.push(
+      { mark: 'area', role: 'bit', points: [pt(x - r, -14), pt(x + r, -14), pt(x + r, depth), pt(x, flag), pt(x - r, depth)] },
+      { mark: 'area', role: 'tape', points: rectangle(x - r - 2, -5, x + r + 2, 0) },
+      { mark: 'label', at: pt(x + r + 3, -2), text: 'tape', anchor: 'start' },
+      { mark: 'dimension', from: pt(x - r - 5, 0), to: pt(x - r - 5, tip), text: printMm(flag, 1), emphasis: true },
+    )
+  }
+  if (left !== undefined) marks.push({ mark: 'dimension', from: pt(r + 4, tip), to: pt(r + 4, wood), text: printMm(left, 1) })
+  marks.push(
+    { mark: 'dimension', from: pt(half + 5, 0), to: pt(half + 5, wood), text: printMm(wood, 1) },
+    { mark: 'label', at: pt(0, -up - 3), text: `⌀ ${printMm(bit, 1)}`, anchor: 'middle' },
+  )
+  return framed(title, `true proportion${flag === undefined ? '' : ' · the flag counts from the bit’s tip'}`, marks, [
+    { label: 'Hole', value: `${printMm(bit, 1)} mm` },
+    ...layers.map((l) => ({ label: l.label, value: `${printMm(l.thickness, 1)} mm` })),
+    ...(flag === undefined ? [] : [{ label: 'Tape flag from the tip', value: `${printMm(flag, 1)} mm` }]),
+    left === undefined ? { label: 'Depth', value: 'right through' } : { label: 'Wood left under the tip', value: `${printMm(left, 1)} mm` },
+    ...(wander ? [{ label: 'Comes out beside its mark by up to', value: `${printMm(wander)} mm` }] : []),
+  ])
+}
+
+function screwIn({ length, thread }: { length: number; thread: number }, up: number): Mark[] {
+  const t = thread / 2
+  const end = length - up
+  const point = Math.min(end / 2, thread)
+  return [
+    {
+      mark: 'area',
+      role: 'metal',
+      points: [pt(-t, -up), pt(t, -up), pt(t, end - point), pt(0, end), pt(-t, end - point)],
+    },
+    { mark: 'area', role: 'metal', points: rectangle(-2 * t, -up - 1.5, 2 * t, -up) },
+  ]
+}

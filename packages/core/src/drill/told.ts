@@ -1,0 +1,20 @@
+import type { Build } from '../document/build'
+import { sizeAt, traitAt, type SizeRef } from '../document/read'
+import type { TraitRef } from '../judge/completed'
+import type { Size } from '../quantity/size'
+
+/** Is a hole there already? A size somebody read of it says so too. Nothing where nobody has said. */
+export function isThere(build: Build, trait: TraitRef, ...read: readonly SizeRef[]): boolean | undefined {
+  if (read.some((ref) => sizeAt(build, ref))) return true
+  const told = traitAt(build, trait.slot, trait.trait)
+  return told === undefined ? undefined : told === 'drilled'
+}
+
+/** Sizes added and taken away, their doubts with them; a part that is not there adds nothing. */
+export function summed(terms: readonly (readonly [factor: number, size: Size])[]): Size {
+  return {
+    value: terms.reduce((sum, [f, s]) => sum + f * s.value, 0),
+    doubt: Math.hypot(...terms.map(([f, s]) => f * s.doubt)),
+    known: 'calipers',
+  }
+}

@@ -1,0 +1,32 @@
+import type { HoleCard } from '../../drill/holeCard'
+import type { Step } from '../../plan/step'
+
+/** Which joints must be in order before a hole is marked by the parts that meet there. */
+const AFTER: Record<string, readonly string[]> = {
+  'neck-clearance': ['pocket-mouth', 'pocket-end', 'pocket-depth'],
+  'neck-screws': ['pocket-mouth', 'pocket-end', 'pocket-depth'],
+  'stud-bores': ['pocket-mouth', 'pocket-end', 'strings-on-board'],
+  'bridge-screws': ['pocket-mouth', 'pocket-end', 'strings-on-board'],
+  'tuner-screws': ['tuner-bore', 'tuner-row'],
+  'guard-screws': ['guard-openings', 'guard-cover'],
+  'jack-plate': ['jack', 'jack-plate'],
+}
+
+/** Jobs at the joints a hole is located by. */
+export const jobsBefore = (card: HoleCard, earlier: readonly Step[]): Step[] =>
+  card.work === 'keep' ? [] : earlier.filter((s) => s.station === 'fit' && s.thing !== undefined && AFTER[card.id]?.includes(s.thing))
+
+const afterCache = new WeakMap<readonly HoleCard[], { key: string; cards: HoleCard[] }>()
+
+/** Cards with what has to be done first at the joints they are located by: until then none of them is ready. */
+export function afterJoints(cards: readonly HoleCard[], earlier: readonly Step[]): HoleCard[] {
+  const jobs = cards.map((c) => jobsBefore(c, earlier).map((s) => s.title))
+  const key = JSON.stringify(jobs)
+  const kept = afterCache.get(cards)
+  if (kept?.key === key) return kept.cards
+  const now = cards.map((c, i) =>
+    jobs[i]!.length ? { ...c, first: [...jobs[i]!, ...c.first], stands: c.stands === 'ready' ? ('mind' as const) : c.stands } : c,
+  )
+  afterCache.set(cards, { key, cards: now })
+  return now
+}
