@@ -1,5 +1,4 @@
 import type { Build } from '../document/build'
-import { answersSizes } from '../document/read'
 import type { Drawing } from '../drawing/drawing'
 import { PLACES } from '../instrument/guardPlace'
 import { USUAL_BENCH, type Bench } from './bench'
@@ -17,6 +16,7 @@ import { stringTree, tunerBores, tunerScrews } from './cards/tuners'
 import type { Finder } from './finder'
 import type { DrawnCard, HoleCard } from './holeCard'
 import { withNeighbours } from './neighbours'
+import { withoutGuesses } from './told'
 
 /** In the order they are made: what is riskiest and what others are measured from first, what hangs on strings last. */
 const FINDERS: readonly Finder[] = [
@@ -44,16 +44,6 @@ const FINDERS: readonly Finder[] = [
   strapButtons,
   stringTree,
 ]
-
-/**
- * The build without its guesses: a hole cannot be taken back, so that a size nobody has read or been told is missing here, and its card says
- * so. Read through, so that whoever watches the build sees what is really read.
- */
-const withoutGuesses = (build: Build): Build =>
-  answersSizes(new Proxy(build, {}), (slot, size) => {
-    const entered = build.parts[slot]?.sizes[size]
-    return entered?.known === 'assumed' ? undefined : entered
-  })
 
 function drawnCards(build: Build, bench: Bench): DrawnCard[] {
   if (!build.parts.body && !build.parts.neck) return []

@@ -1,3 +1,5 @@
 export * from './bench'
 export * from './holeCard'
 export * from './holes'
+export * from './templates/template'
+export * from './templates/templates'

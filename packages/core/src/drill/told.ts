@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizeAt, traitAt, type SizeRef } from '../document/read'
+import { answersSizes, sizeAt, traitAt, type SizeRef } from '../document/read'
 import type { TraitRef } from '../judge/completed'
 import type { Size } from '../quantity/size'
 
@@ -18,3 +18,13 @@ export function summed(terms: readonly (readonly [factor: number, size: Size])[]
     known: 'calipers',
   }
 }
+
+/**
+ * The build without its guesses: a hole cannot be taken back, so that a size nobody has read or been told is missing here, and its card says
+ * so. Read through, so that whoever watches the build sees what is really read.
+ */
+export const withoutGuesses = (build: Build): Build =>
+  answersSizes(new Proxy(build, {}), (slot, size) => {
+    const entered = build.parts[slot]?.sizes[size]
+    return entered?.known === 'assumed' ? undefined : entered
+  })

@@ -1,0 +1,189 @@
+import type { Point, Shape, Stroke, Template } from '@snug/core'
+import {
+  clip,
+  degrees,
+  endPath,
+  PDFDocument,
+  popGraphicsState,
+  pushGraphicsState,
+  rectangle,
+  rgb,
+  StandardFonts,
+  type PDFFont,
+  type PDFPage,
+} from 'pdf-lib'
+import { BARS, footLines } from './templateFoot'
+
+export type Paper = 'a4' | 'letter'
+
+/** mm, upright. [published: ISO 216; ANSI Y14.1] */
+export const PAPERS: Record<Paper, { width: number; height: number }> = {
+  a4: { width: 210, height: 297 },
+  letter: { width: 215.9, height: 279.4 },
+}
+/** What home printers leave white, mm. [practice] */
+const MARGIN = 10
+/** Two neighbouring sheets show the same stretch, mm, so that they can be laid on each other. */
+export const OVERLAP = 10
+/** Strip at the foot of each sheet for its bars and words, mm. */
+const STRIP = 26
+const POINT = 72 / 25.4
+
+const WIDTH: Record<Stroke, number> = { cut: 0.4, shown: 0.25, centre: 0.18, mark: 0.18 }
+const DASH: Partial<Record<Stroke, number[]>> = { shown: [3, 1.5], centre: [8, 2, 1, 2] }
+
+/** One sheet: which part of the template lies on it, mm in the template's own frame. */
+export interface Tile {
+  column: number
+  row: number
+  x: number
+  y: number
+  width: number
+  height: number
+}
+
+/** Parts a template over sheets of paper, each overlapping the next. */
+export function tilesOf({ bounds }: Pick<Template, 'bounds'>, paper: Paper): Tile[] {
+  const { width, height } = PAPERS[paper]
+  const inner = { width: width - 2 * MARGIN, height: height - 2 * MARGIN - STRIP }
+  const along = (length: number, room: number) => Math.max(1, Math.ceil((length - OVERLAP) / (room - OVERLAP)))
+  const [columns, rows] = [along(bounds.width, inner.width), along(bounds.height, inner.height)]
+  return Array.from({ length: rows * columns }, (_, i) => {
+    const [row, column] = [Math.floor(i / columns), i % columns]
+    return {
+      column,
+      row,
+      x: bounds.x + column * (inner.width - OVERLAP),
+      y: bounds.y + row * (inner.height - OVERLAP),
+      ...inner,
+    }
+  })
+}
+
+/**
+ * A template as PDF at true size on sheets a home printer has: overlapping, with marks to lay one sheet on the next, and bars to measure on
+ * each of them.
+ */
+export async function templatePdf(template: Template, build: string, paper: Paper = 'a4'): Promise<Uint8Array> {
+  const doc = await PDFDocument.create()
+  doc.setTitle(`${build}: ${template.title}`)
+  doc.setCreator('Snug Bolt')
+  const fonts = { plain: await doc.embedFont(StandardFonts.Helvetica), bold: await doc.embedFont(StandardFonts.HelveticaBold) }
+  const tiles = tilesOf(template, paper)
+  for (const tile of tiles) sheet(doc.addPage([PAPERS[paper].width * POINT, PAPERS[paper].height * POINT]), template, build, tile, tiles, fonts)
+  return doc.save()
+}
+
+interface Fonts {
+  plain: PDFFont
+  bold: PDFFont
+}
+
+function sheet(page: PDFPage, template: Template, build: string, tile: Tile, tiles: readonly Tile[], fonts: Fonts) {
+  // The page's y grows upwards and begins below; the template's grows downwards.
+  const top = page.getHeight() / POINT - MARGIN
+  const on = (p: Point): Point => ({ x: MARGIN + p.x - tile.x, y: top - (p.y - tile.y) })
+  page.pushOperators(
+    pushGraphicsState(),
+    rectangle(MARGIN * POINT, (top - tile.height) * POINT, tile.width * POINT, tile.height * POINT),
+    clip(),
+    endPath(),
+  )
+  for (const s of template.shapes) drawShape(page, s, on, fonts.plain)
+  page.pushOperators(popGraphicsState())
+  registration(page, tile, tiles, on)
+  strip(page, template, build, tile, tiles, fonts)
+}
+
+function drawShape(page: PDFPage, s: Shape, on: (p: Point) => Point, font: PDFFont) {
+  if (s.shape === 'text') {
+    const size = 3 * POINT
+    const text = printable(s.text)
+    const wide = font.widthOfTextAtSize(text, size)
+    const at = on(s.at)
+    const shift = s.anchor === 'middle' ? wide / 2 : s.anchor === 'end' ? wide : 0
+    page.drawText(text, { x: at.x * POINT - shift, y: at.y * POINT, size, font })
+    return
+  }
+  const dash = DASH[s.stroke]?.map((d) => d * POINT)
+  const style = { borderWidth: WIDTH[s.stroke] * POINT, borderColor: rgb(0, 0, 0), ...(dash ? { borderDashArray: dash } : {}) }
+  if (s.shape === 'circle') {
+    const at = on(s.at)
+    page.drawCircle({ x: at.x * POINT, y: at.y * POINT, size: s.r * POINT, ...style })
+    return
+  }
+  const points = s.points.map(on)
+  // drawSvgPath turns y over and counts from where it is told: from the page's own corner that is minus y.
+  const d = `M${points.map((p) => `${p.x * POINT} ${-p.y * POINT}`).join('L')}${s.closed ? 'Z' : ''}`
+  page.drawSvgPath(d, { x: 0, y: 0, ...style })
+}
+
+/** Crosses in the middle of each overlap, on both sheets that share it. */
+export function crossesOf(tile: Tile, tiles: readonly Tile[]): Point[] {
+  const found: Point[] = []
+  for (const other of tiles) {
+    const [dc, dr] = [other.column - tile.column, other.row - tile.row]
+    if (Math.abs(dc) + Math.abs(dr) !== 1) continue
+    const [a, b] = dc + dr > 0 ? [tile, other] : [other, tile]
+    for (const share of [0.25, 0.75])
+      found.push(
+        dc ? { x: b.x + OVERLAP / 2, y: a.y + share * a.height } : { x: a.x + share * a.width, y: b.y + OVERLAP / 2 },
+      )
+  }
+  return found
+}
+
+function registration(page: PDFPage, tile: Tile, tiles: readonly Tile[], on: (p: Point) => Point) {
+  for (const cross of crossesOf(tile, tiles)) {
+    const { x, y } = on(cross)
+    for (const [dx, dy] of [
+      [4, 0],
+      [0, 4],
+    ] as const)
+      page.drawLine({
+        start: { x: (x - dx) * POINT, y: (y - dy) * POINT },
+        end: { x: (x + dx) * POINT, y: (y + dy) * POINT },
+        thickness: 0.15 * POINT,
+        color: rgb(0, 0, 0),
+      })
+    page.drawCircle({ x: x * POINT, y: y * POINT, size: 2.5 * POINT, borderWidth: 0.15 * POINT, borderColor: rgb(0, 0, 0) })
+  }
+}
+
+function strip(page: PDFPage, template: Template, build: string, tile: Tile, tiles: readonly Tile[], fonts: Fonts) {
+  const bar = (length: number, y: number, words: string) => {
+    const black = { thickness: 0.2 * POINT, color: rgb(0, 0, 0) }
+    const [x0, x1] = [MARGIN, MARGIN + length]
+    page.drawLine({ start: { x: x0 * POINT, y: y * POINT }, end: { x: x1 * POINT, y: y * POINT }, ...black })
+    for (const x of [x0, x1]) page.drawLine({ start: { x: x * POINT, y: (y - 1.5) * POINT }, end: { x: x * POINT, y: (y + 1.5) * POINT }, ...black })
+    page.drawText(words, { x: (x1 + 3) * POINT, y: (y - 1) * POINT, size: 2.8 * POINT, font: fonts.plain })
+  }
+  bar(BARS.millimetres, MARGIN + 18, '100 mm: measure before you trust it')
+  bar(BARS.inches, MARGIN + 13, '4 in')
+  const [columns, rows] = [1 + Math.max(...tiles.map((t) => t.column)), 1 + Math.max(...tiles.map((t) => t.row))]
+  const lines = [
+    ...footLines(template, build),
+    ...(tiles.length > 1
+      ? [
+          {
+            text: `Sheet ${tile.row * columns + tile.column + 1} of ${tiles.length}: column ${tile.column + 1} of ${columns}, row ${tile.row + 1} of ${rows}. Lay cross on cross, ${OVERLAP} mm overlap.`,
+            big: false,
+          },
+        ]
+      : []),
+  ]
+  lines.slice(-4).forEach((l, i) =>
+    page.drawText(printable(l.text).slice(0, 130), {
+      x: MARGIN * POINT,
+      y: (MARGIN + 9 - i * 3.6) * POINT,
+      size: (l.big ? 3.6 : 2.8) * POINT,
+      font: l.big ? fonts.bold : fonts.plain,
+    }),
+  )
+  const mirror = lines.find((l) => l.big)
+  if (template.mirrored && mirror)
+    page.drawText(printable(mirror.text), { x: (MARGIN - 3) * POINT, y: 60 * POINT, size: 5 * POINT, font: fonts.bold, rotate: degrees(90) })
+}
+
+/** The standard fonts have no more letters than these. */
+const printable = (s: string) => s.replace(/[‘’]/g, '\u2019').replace(/–/g, '-').replace(/⌀/g, 'dia ').replace(/[^\x20-\x7e\u00a0-\u00ff\u2019]/g, '?')
