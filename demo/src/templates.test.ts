@@ -55,7 +55,10 @@ describe.each([
         expect(holes[i]!.radius).toBeCloseTo(c.r, 3)
       })
       const edge = t.shapes.find((s) => s.shape === 'path' && s.stroke === 'cut')
-      const drawn = read.entities.find((e) => e.layer === 'cut' && e.type === 'LWPOLYLINE') as unknown as { vertices: Point[]; shape: boolean }
+      const drawn = read.entities.find((e) => e.layer === 'cut' && e.type === 'LWPOLYLINE') as unknown as {
+        vertices: Point[]
+        shape: boolean
+      }
       if (edge?.shape === 'path') {
         expect(drawn.vertices).toHaveLength(edge.points.length)
         expect(drawn.shape).toBe(true)
@@ -81,7 +84,8 @@ describe.each<[string, Build, Paper]>([
   it('has the paper’s size and a sheet a tile', () => {
     expect(pages).toHaveLength(tiles.length)
     expect(tiles.length).toBeGreaterThan(1)
-    for (const p of pages) expect([p.width, p.height]).toEqual([expect.closeTo(PAPERS[paper].width, 1), expect.closeTo(PAPERS[paper].height, 1)])
+    for (const p of pages)
+      expect([p.width, p.height]).toEqual([expect.closeTo(PAPERS[paper].width, 1), expect.closeTo(PAPERS[paper].height, 1)])
   })
   it('every sheet has bars of exactly 100 mm and 4 in, and says which way it is turned', () => {
     for (const p of pages) {
@@ -110,8 +114,7 @@ describe.each<[string, Build, Paper]>([
         for (const p of s.points)
           expect(tiles.some((b) => p.x >= b.x && p.x <= b.x + b.width && p.y >= b.y && p.y <= b.y + b.height)).toBe(true)
     for (const a of tiles)
-      for (const b of tiles)
-        if (b.row === a.row && b.column === a.column + 1) expect(a.x + a.width - b.x).toBeCloseTo(OVERLAP, 9)
+      for (const b of tiles) if (b.row === a.row && b.column === a.column + 1) expect(a.x + a.width - b.x).toBeCloseTo(OVERLAP, 9)
   })
 })
 
@@ -121,10 +124,14 @@ describe('which way a template lies', () => {
     const [front, back] = [templateOf(HERON, 'head-front')!, templateOf(HERON, 'head-back')!]
     expect([front.mirrored, back.mirrored]).toEqual([false, true])
     expect(back.notes.join(' ')).toMatch(/SEEN FROM THE BACK/)
-    const posts = holeCards(HERON).find((c) => c.id === 'tuner-bores')!.places.map((p) => p.y)
+    const posts = holeCards(HERON)
+      .find((c) => c.id === 'tuner-bores')!
+      .places.map((p) => p.y)
     expect(across(front)).toEqual(posts)
     expect(across(back).slice(0, 6)).toEqual(posts.map((y) => -y))
-    const screws = holeCards(HERON).find((c) => c.id === 'tuner-screws')!.places.map((p) => -p.y)
+    const screws = holeCards(HERON)
+      .find((c) => c.id === 'tuner-screws')!
+      .places.map((p) => -p.y)
     expect(across(back).slice(6)).toEqual(screws)
   })
   it('a left-handed body is the mirror of a right-handed one, and says so', () => {

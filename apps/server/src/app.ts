@@ -5,6 +5,7 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { pinoHttp } from 'pino-http'
 import type { Logger } from 'pino'
+import { benchRoutes } from './bench/routes'
 import { buildRoutes } from './builds/routes'
 import { bundleRoutes, importRoutes } from './bundle/routes'
 import type { OpenDb } from './db/open'
@@ -74,5 +75,5 @@ function api({ db }: Pick<OpenDb, 'db'>, hub: NewsHub): Router {
   const routes = Router()
   routes.get('/health', (_req, res) => void res.json({ ok: true }))
   routes.get('/openapi.json', (_req, res) => void res.json(openApi()))
-  return routes.use(newsRoutes(hub), buildRoutes(db, hub), bundleRoutes(db), logRoutes(db), stockRoutes(db))
+  return routes.use(newsRoutes(hub), buildRoutes(db, hub), bundleRoutes(db), logRoutes(db), stockRoutes(db), benchRoutes(db))
 }

@@ -1,5 +1,6 @@
 import {
   BackRequest,
+  BenchRequest,
   ChangeRequest,
   CsvRequest,
   JsonStockRequest,
@@ -42,6 +43,8 @@ const OPERATIONS: Operation[] = [
   ['get', '/api/stock.json', 'All of it as JSON'],
   ['post', '/api/stock/import', 'Take a table in, all or none', CsvRequest],
   ['post', '/api/stock/import-json', 'Take a list as JSON in, all or none', JsonStockRequest],
+  ['get', '/api/bench', 'What there is to drill and rout with'],
+  ['put', '/api/bench', 'Say what there is', BenchRequest],
   ['get', '/api/schema/build-bundle', 'JSON Schema of the bundle'],
 ]
 

@@ -185,6 +185,15 @@ class RescueDoc {
   })
   defects!: string[]
 }
+const acrossBody = (what: string) => Between(0, 700, what, ' mm')
+class PencilLinesDoc {
+  @Between(-100, 500, 'The place along the body', ' mm') along!: number
+  @acrossBody('The line of the bass side') bassLine!: number
+  @acrossBody('The line of the treble side') trebleLine!: number
+  @acrossBody('The bass end of what is even about the middle') bassEnd!: number
+  @acrossBody('The treble end of what is even about the middle') trebleEnd!: number
+}
+const PENCIL = { near: each(PencilLinesDoc), far: each(PencilLinesDoc) }
 /** A map of slots, each with the rule for it. */
 const BySlot = (rule: (slot: Slot) => Rule, stranger = (slot: string) => `"${slot}" is not a slot.`): PropertyDecorator =>
   MapOf(Object.fromEntries(SLOT_NAMES.map((slot) => [slot, rule(slot)])), stranger)
@@ -208,6 +217,7 @@ export class BuildDoc {
     each: 'tools',
   })
   tools?: Tool[]
+  @Optional() @MapOf(PENCIL, (name) => `"${name}" is no place for pencil lines; they are near and far.`) pencil?: Build['pencil']
   @Optional()
   @RecordOf(numberFrom(0, 1e5, 'Postage is a number from 0 to 100000.'))
   parcels?: Record<string, number>

@@ -1,4 +1,5 @@
 import 'reflect-metadata'
+export * from './bench'
 export * from './build'
 export * from './checked'
 export * from './part'

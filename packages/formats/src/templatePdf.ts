@@ -13,52 +13,12 @@ import {
   type PDFPage,
 } from 'pdf-lib'
 import { BARS, footLines } from './templateFoot'
+import { crossesOf, MARGIN, OVERLAP, PAPERS, tilesOf, type Paper, type Tile } from './templateTiles'
 
-export type Paper = 'a4' | 'letter'
-
-/** mm, upright. [published: ISO 216; ANSI Y14.1] */
-export const PAPERS: Record<Paper, { width: number; height: number }> = {
-  a4: { width: 210, height: 297 },
-  letter: { width: 215.9, height: 279.4 },
-}
-/** What home printers leave white, mm. [practice] */
-const MARGIN = 10
-/** Two neighbouring sheets show the same stretch, mm, so that they can be laid on each other. */
-export const OVERLAP = 10
-/** Strip at the foot of each sheet for its bars and words, mm. */
-const STRIP = 26
 const POINT = 72 / 25.4
 
 const WIDTH: Record<Stroke, number> = { cut: 0.4, shown: 0.25, centre: 0.18, mark: 0.18 }
 const DASH: Partial<Record<Stroke, number[]>> = { shown: [3, 1.5], centre: [8, 2, 1, 2] }
-
-/** One sheet: which part of the template lies on it, mm in the template's own frame. */
-export interface Tile {
-  column: number
-  row: number
-  x: number
-  y: number
-  width: number
-  height: number
-}
-
-/** Parts a template over sheets of paper, each overlapping the next. */
-export function tilesOf({ bounds }: Pick<Template, 'bounds'>, paper: Paper): Tile[] {
-  const { width, height } = PAPERS[paper]
-  const inner = { width: width - 2 * MARGIN, height: height - 2 * MARGIN - STRIP }
-  const along = (length: number, room: number) => Math.max(1, Math.ceil((length - OVERLAP) / (room - OVERLAP)))
-  const [columns, rows] = [along(bounds.width, inner.width), along(bounds.height, inner.height)]
-  return Array.from({ length: rows * columns }, (_, i) => {
-    const [row, column] = [Math.floor(i / columns), i % columns]
-    return {
-      column,
-      row,
-      x: bounds.x + column * (inner.width - OVERLAP),
-      y: bounds.y + row * (inner.height - OVERLAP),
-      ...inner,
-    }
-  })
-}
 
 /**
  * A template as PDF at true size on sheets a home printer has: overlapping, with marks to lay one sheet on the next, and bars to measure on
@@ -70,7 +30,8 @@ export async function templatePdf(template: Template, build: string, paper: Pape
   doc.setCreator('Snug Bolt')
   const fonts = { plain: await doc.embedFont(StandardFonts.Helvetica), bold: await doc.embedFont(StandardFonts.HelveticaBold) }
   const tiles = tilesOf(template, paper)
-  for (const tile of tiles) sheet(doc.addPage([PAPERS[paper].width * POINT, PAPERS[paper].height * POINT]), template, build, tile, tiles, fonts)
+  for (const tile of tiles)
+    sheet(doc.addPage([PAPERS[paper].width * POINT, PAPERS[paper].height * POINT]), template, build, tile, tiles, fonts)
   return doc.save()
 }
 
@@ -118,21 +79,6 @@ function drawShape(page: PDFPage, s: Shape, on: (p: Point) => Point, font: PDFFo
   page.drawSvgPath(d, { x: 0, y: 0, ...style })
 }
 
-/** Crosses in the middle of each overlap, on both sheets that share it. */
-export function crossesOf(tile: Tile, tiles: readonly Tile[]): Point[] {
-  const found: Point[] = []
-  for (const other of tiles) {
-    const [dc, dr] = [other.column - tile.column, other.row - tile.row]
-    if (Math.abs(dc) + Math.abs(dr) !== 1) continue
-    const [a, b] = dc + dr > 0 ? [tile, other] : [other, tile]
-    for (const share of [0.25, 0.75])
-      found.push(
-        dc ? { x: b.x + OVERLAP / 2, y: a.y + share * a.height } : { x: a.x + share * a.width, y: b.y + OVERLAP / 2 },
-      )
-  }
-  return found
-}
-
 function registration(page: PDFPage, tile: Tile, tiles: readonly Tile[], on: (p: Point) => Point) {
   for (const cross of crossesOf(tile, tiles)) {
     const { x, y } = on(cross)
@@ -155,7 +101,8 @@ function strip(page: PDFPage, template: Template, build: string, tile: Tile, til
     const black = { thickness: 0.2 * POINT, color: rgb(0, 0, 0) }
     const [x0, x1] = [MARGIN, MARGIN + length]
     page.drawLine({ start: { x: x0 * POINT, y: y * POINT }, end: { x: x1 * POINT, y: y * POINT }, ...black })
-    for (const x of [x0, x1]) page.drawLine({ start: { x: x * POINT, y: (y - 1.5) * POINT }, end: { x: x * POINT, y: (y + 1.5) * POINT }, ...black })
+    for (const x of [x0, x1])
+      page.drawLine({ start: { x: x * POINT, y: (y - 1.5) * POINT }, end: { x: x * POINT, y: (y + 1.5) * POINT }, ...black })
     page.drawText(words, { x: (x1 + 3) * POINT, y: (y - 1) * POINT, size: 2.8 * POINT, font: fonts.plain })
   }
   bar(BARS.millimetres, MARGIN + 18, '100 mm: measure before you trust it')
@@ -182,8 +129,19 @@ function strip(page: PDFPage, template: Template, build: string, tile: Tile, til
   )
   const mirror = lines.find((l) => l.big)
   if (template.mirrored && mirror)
-    page.drawText(printable(mirror.text), { x: (MARGIN - 3) * POINT, y: 60 * POINT, size: 5 * POINT, font: fonts.bold, rotate: degrees(90) })
+    page.drawText(printable(mirror.text), {
+      x: (MARGIN - 3) * POINT,
+      y: 60 * POINT,
+      size: 5 * POINT,
+      font: fonts.bold,
+      rotate: degrees(90),
+    })
 }
 
 /** The standard fonts have no more letters than these. */
-const printable = (s: string) => s.replace(/[‘’]/g, '\u2019').replace(/–/g, '-').replace(/⌀/g, 'dia ').replace(/[^\x20-\x7e\u00a0-\u00ff\u2019]/g, '?')
+const printable = (s: string) =>
+  s
+    .replace(/[‘’]/g, '\u2019')
+    .replace(/–/g, '-')
+    .replace(/⌀/g, 'dia ')
+    .replace(/[^\x20-\x7e\u00a0-\u00ff\u2019]/g, '?')

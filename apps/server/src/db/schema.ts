@@ -1,4 +1,4 @@
-import type { Build, KindName, LogKind, Station, StockItem } from '@snug/core'
+import type { Bench, Build, KindName, LogKind, Station, StockItem } from '@snug/core'
 import type { Edit } from '@snug/core'
 import { index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core'
 
@@ -61,3 +61,10 @@ export const stock = pgTable(
   },
   (t) => [index('stock_kind').on(t.kind, t.holding), index('stock_created').on(t.createdAt, t.id)],
 )
+
+/** What the person has to work with, whichever instrument it is for: one row. */
+export const benches = pgTable('benches', {
+  id: text('id').primaryKey(),
+  doc: jsonb('doc').$type<Bench>().notNull(),
+  updatedAt: now('updated_at').notNull(),
+})

@@ -1,4 +1,4 @@
-import type { Build, Change, LogEntry, LogKind, NewBuild, Station, StockItem } from '@snug/core'
+import type { Bench, Build, Change, LogEntry, LogKind, NewBuild, Station, StockItem } from '@snug/core'
 
 /** A build as the server holds it. */
 export interface BuildState {
@@ -102,6 +102,8 @@ export const api = {
   addStock: (item: NewStock) => call<StockItem>('POST', '/stock', item),
   addMany: (items: NewStock[]) => call<StockItem[]>('POST', '/stock/many', { items }),
   changeStock: ({ id, ...item }: StockItem) => call<StockItem>('PUT', `/stock/${id}`, item),
+  bench: () => call<Bench>('GET', '/bench'),
+  putBench: (bench: Bench) => call<Bench>('PUT', '/bench', bench),
   removeStock: (id: string) => call<void>('DELETE', `/stock/${id}`),
   importJson: (items: unknown) => call<{ taken: number }>('POST', '/stock/import-json', { items }),
   importCsv: (csv: string) => call<{ taken: number }>('POST', '/stock/import', { csv }),

@@ -12,6 +12,7 @@ import {
 import { toast } from 'sonner'
 import { create } from 'zustand'
 import { evaluateAtBench, rankWorker } from '../workers/compute'
+import { useBench } from './benchStore'
 import { api, type BuildState, type News } from './api'
 import { Outbox, type Conflict, type Sending } from './outbox'
 import { today } from './today'
@@ -54,6 +55,8 @@ interface BuildStore {
   /** The build as it was before a change, as a change like any other. */
   goBack: (to: number) => Promise<void>
   bringBack: () => Promise<void>
+  /** Reckons the open build once more: what it is built with has changed, not the build. */
+  again: () => void
   /** Sends what was left unsent of a build that is not open. */
   revive: (id: string) => Promise<void>
 }
@@ -103,7 +106,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
     const { build, evaluation: before } = get()
     if (!build) return
     const mine = ++evaluating
-    const evaluation = await evaluateAtBench(build, today())
+    const evaluation = await evaluateAtBench(build, today(), useBench.getState().bench)
     if (mine !== evaluating) return
     set({ evaluation, evaluated: build, ...(label && before ? { moved: { label, what: whatMoved(before, evaluation) } } : {}) })
     const round = await rankWorker().measuringRound(build, build.tools)
@@ -115,7 +118,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
     for (let done: Change | undefined; ;) {
       const trial = get().trial
       if (!trial || trial.change === done) return
-      const evaluation = await evaluateAtBench(trial.build, today())
+      const evaluation = await evaluateAtBench(trial.build, today(), useBench.getState().bench)
       done = trial.change
       const now = get().trial
       if (now) set({ trial: { ...now, evaluation } })
@@ -131,6 +134,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
   }
 
   return {
+    again: () => void reckon('Your tools'),
     revision: 0,
     canUndo: false,
     canRedo: false,

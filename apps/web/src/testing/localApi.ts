@@ -1,4 +1,15 @@
-import { applyChange, inverse, newBuild, putBy, type Build, type Change, type LogEntry, type StockItem } from '@snug/core'
+import {
+  applyChange,
+  inverse,
+  newBuild,
+  putBy,
+  USUAL_BENCH,
+  type Bench,
+  type Build,
+  type Change,
+  type LogEntry,
+  type StockItem,
+} from '@snug/core'
 import { readBundle, readPartsCsv } from '@snug/formats'
 import type { BuildState } from '../state/api'
 
@@ -28,12 +39,13 @@ export const server = {
   undone: [] as Change[],
   log: [] as LogEntry[],
   stock: [] as StockItem[],
+  bench: USUAL_BENCH,
   /** The build was put away from the shelf. */
   away: false,
 }
 
 export function resetServer(build: Build) {
-  Object.assign(server, { build, revision: 0, done: [], undone: [], log: [], stock: [], away: false })
+  Object.assign(server, { build, revision: 0, done: [], undone: [], log: [], stock: [], away: false, bench: USUAL_BENCH })
 }
 
 const state = (): BuildState => ({
@@ -129,6 +141,11 @@ export const api = {
       return struck ? { ...bare, struck: '2026-11-24T21:00:00Z' } : bare
     })
     return Promise.resolve(server.log.find((e) => e.id === id)!)
+  },
+  bench: () => Promise.resolve(server.bench),
+  putBench: (bench: Bench) => {
+    server.bench = bench
+    return Promise.resolve(bench)
   },
   stock: (query: { q?: string; kind?: string; holding?: string }) => {
     const items = found(query)

@@ -1,10 +1,12 @@
 import {
   chooseSets,
+  computed,
   evaluate,
   measuringRound,
   patchOf,
   switchStates,
   whyNot,
+  type Bench,
   type Build,
   type ChooseRequest,
   type Harness,
@@ -23,7 +25,7 @@ type Later = { [K in keyof ComputeApi]: (...args: Parameters<ComputeApi[K]>) => 
 
 /** What the workers compute, in the test's own thread; of the very type of theirs. */
 const local: Later = {
-  evaluate: (build: Build, today: string) => Promise.resolve(patchOf(undefined, evaluate(build, today))),
+  evaluate: (build: Build, today: string, bench: Bench) => Promise.resolve(patchOf(undefined, evaluate(build, today, computed, bench))),
   measuringRound: (build: Build, tools?: Tool[]) => Promise.resolve(measuringRound(build, tools)),
   readCsv: (text: string) => Promise.resolve(readPartsCsv(text)),
   choose: (request: ChooseRequest) => Promise.resolve(chooseSets(request)),
@@ -33,7 +35,7 @@ const local: Later = {
     return Promise.resolve()
   },
 }
-export const evaluateAtBench = (build: Build, today: string) => Promise.resolve(evaluate(build, today))
+export const evaluateAtBench = (build: Build, today: string, bench: Bench) => Promise.resolve(evaluate(build, today, computed, bench))
 export const circuitWorker = () => local
 export const rankWorker = () => local
 export const shopWorker = () => local

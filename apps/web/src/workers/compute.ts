@@ -1,4 +1,4 @@
-import { patched, type Build, type Evaluation } from '@snug/core'
+import { patched, type Bench, type Build, type Evaluation } from '@snug/core'
 import { wrap, type Remote } from 'comlink'
 import type { ComputeApi } from './compute.worker'
 
@@ -13,9 +13,9 @@ let given: Evaluation | undefined
  * Every station's result, from a worker that is always free for the next edit. It sends only what changed since its last answer, and
  * answers in the order it was asked; what did not change is the same object as before.
  */
-export async function evaluateAtBench(build: Build, today: string): Promise<Evaluation> {
+export async function evaluateAtBench(build: Build, today: string, tools: Bench): Promise<Evaluation> {
   bench ??= start()
-  const patch = await bench.evaluate(build, today)
+  const patch = await bench.evaluate(build, today, tools)
   return (given = patched(given, patch))
 }
 /** Worker for circuit sweeps, apart so that a long sweep never holds up a verdict. */

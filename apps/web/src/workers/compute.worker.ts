@@ -7,6 +7,7 @@ import {
   USUAL_TOOLS,
   switchStates,
   whyNot,
+  type Bench,
   type Build,
   type ChooseRequest,
   type Evaluation,
@@ -32,8 +33,8 @@ let given: Evaluation | undefined
 
 const api = {
   /** What has changed since the evaluation this worker gave last. */
-  evaluate(build: Build, today: string): Patch {
-    const evaluation = evaluateNext(build, today)
+  evaluate(build: Build, today: string, bench: Bench): Patch {
+    const evaluation = evaluateNext(build, today, bench)
     const patch = patchOf(given, evaluation)
     given = evaluation
     return patch

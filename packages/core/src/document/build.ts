@@ -31,6 +31,8 @@ export interface Build {
   slots?: Partial<Record<Slot, SlotState>>
   /** Tools the person owns. */
   tools?: Tool[]
+  /** Where a straight-edge along each side of the neck left its pencil lines on the body, by station. */
+  pencil?: Partial<Record<PencilStation, PencilLines>>
   /** Postage by seller, once a parcel. */
   parcels?: Record<string, number>
   consumables?: Record<string, Consumable>
@@ -70,6 +72,20 @@ export interface Trial {
   on: string
   /** Sizes ("body/thickness"), traits ("bridge.mount") and parts ("neck", by name) as they were then; when one is another, it was another joint. */
   of: Record<string, string | number>
+}
+
+export const PENCIL_STATIONS = ['near', 'far'] as const
+/** Near the neck, and near the bridge. */
+export type PencilStation = (typeof PENCIL_STATIONS)[number]
+/** Read at one place along the body, all from one straight edge on the bass side, mm. */
+export interface PencilLines {
+  /** From the pocket's mouth, along the centre line. */
+  along: number
+  bassLine: number
+  trebleLine: number
+  /** Two things that lie evenly about the body's own middle there: ends of a pickup's route, studs, outer screws. */
+  bassEnd: number
+  trebleEnd: number
 }
 
 export const SLOT_STATES = ['fixed', 'preferred', 'open'] as const

@@ -82,7 +82,7 @@ export function dropJob(build: Build, id: string): Change {
 /** Sets one entry of a record that may not be there yet. */
 export function setIn(
   build: Build,
-  field: 'slots' | 'parcels' | 'consumables' | 'shop' | 'mockup' | 'unpacked' | 'orders',
+  field: 'slots' | 'pencil' | 'parcels' | 'consumables' | 'shop' | 'mockup' | 'unpacked' | 'orders',
   key: string,
   to: Json | undefined,
   label: string,

@@ -1,4 +1,4 @@
-import type { PilotBand } from '../physics/pilot'
+import { exitError, type PilotBand } from '../physics/pilot'
 import { printMm } from '../quantity/length'
 
 /** What a person drills with. It is theirs, not an instrument's. */
@@ -52,7 +52,9 @@ export function pilotBit({ from, to }: PilotBand, root: number, owned: readonly 
   const [low, high] = hard ? [from - 0.02, root - UNDER_ROOT] : soft ? [from - SMALLER, to + LARGER] : [from - 0.02, to + 0.02]
   const fit = owned.filter((b) => b >= low - 1e-9 && b <= high + 1e-9)
   if (fit.length) return { bit: soft ? nearest(fit, to) : Math.min(...fit), owned: true }
-  const toGet = hard ? Math.min(Math.ceil(from * 10 - 1e-6) / 10, Math.floor((root - UNDER_ROOT) * 20) / 20) : Math.floor((soft ? to : (from + to) / 2) * 10 + 1e-6) / 10
+  const toGet = hard
+    ? Math.min(Math.ceil(from * 10 - 1e-6) / 10, Math.floor((root - UNDER_ROOT) * 20) / 20)
+    : Math.floor((soft ? to : (from + to) / 2) * 10 + 1e-6) / 10
   return { bit: toGet, owned: false }
 }
 
@@ -95,3 +97,7 @@ export function methodFor(bench: Bench, inwards: number | undefined): { method: 
     why: `It lies ${printMm(inwards, 0)} mm from the edge and your press reaches ${printMm(throat, 0)}: ${next.words}, ${next.degrees} instead of ${METHODS.press.degrees} degrees off.`,
   }
 }
+
+/** Every way to hold a drill, best first, with what it does over a depth, mm. */
+export const drillMethods = (depth: number): { words: string; degrees: number; error: number }[] =>
+  Object.values(METHODS).map(({ words, degrees }) => ({ words, degrees, error: exitError(depth, degrees) }))

@@ -89,7 +89,10 @@ function kept(build: Build, base: Base, b: Bushed, over: Size, verdict: string):
     places: b.found.places,
     ...(b.found.doubt === undefined ? {} : { placeDoubt: b.found.doubt }),
     from: b.found.from,
-    steps: ['try a bushing in each by hand; it starts and does not drop in', 'tap in square with the stud screwed in, after the bridge was tried on loose posts'],
+    steps: [
+      'try a bushing in each by hand; it starts and does not drop in',
+      'tap in square with the stud screwed in, after the bridge was tried on loose posts',
+    ],
     bit: bore,
     size: printMm(bore),
     with: 'soft-faced hammer and a block',
@@ -215,9 +218,19 @@ function bored(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size,
     left: wood.value - hole.flag,
     with: method.words,
     guards,
-    mind: [`${capital(method.words)}: leans ${printMm(lean)} mm over the bushing’s length.`, 'A point that is not a twist bit’s has another flag: measure its tip.'],
+    mind: [
+      `${capital(method.words)}: leans ${printMm(lean)} mm over the bushing’s length.`,
+      'A point that is not a twist bit’s has another flag: measure its tip.',
+    ],
     draw: () =>
-      holeSection({ title: base.title, layers: woodOf(build), bit: bit.bit, depth: hole.depth, flag: hole.flag, left: wood.value - hole.flag }),
+      holeSection({
+        title: base.title,
+        layers: woodOf(build),
+        bit: bit.bit,
+        depth: hole.depth,
+        flag: hole.flag,
+        left: wood.value - hole.flag,
+      }),
   })
 }
 const capital = (s: string) => s[0]!.toUpperCase() + s.slice(1)

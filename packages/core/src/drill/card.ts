@@ -49,7 +49,8 @@ export function waiting(
   }
 }
 
-export type Filled = Partial<Omit<DrawnCard, 'stands' | 'draw' | keyof Base>> & Pick<HoleCard, 'work' | 'says'> & { draw: () => Drawing; mindful?: boolean }
+export type Filled = Partial<Omit<DrawnCard, 'stands' | 'draw' | keyof Base>> &
+  Pick<HoleCard, 'work' | 'says'> & { draw: () => Drawing; mindful?: boolean }
 
 /**
  * A card with everything on it. It is refused where a guard is, to be minded where one is near or cannot be told, and done once it is

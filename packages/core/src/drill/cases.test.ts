@@ -167,7 +167,9 @@ describe('places from two things within reach, which agree', () => {
   })
   // Window for 647.7: foremost saddle 648.2, rearmost 654.7. Travel -3 and 18: studs from 654.7 + 1.5 - 18 = 638.2 to 648.2 - 1.5 - 3 = 643.7.
   it('a place from which no saddle reaches is refused', () => {
-    expect(card(blank(), 'stud-bores').guards.find((g) => g.id === 'window')!.says).toMatch(/641 mm from the nut; between 638\.2 and 643\.7/)
+    expect(card(blank(), 'stud-bores').guards.find((g) => g.id === 'window')!.says).toMatch(
+      /641 mm from the nut; between 638\.2 and 643\.7/,
+    )
     expect(card(changed(blank(), { 'body/mouthToBridge': 262 }), 'stud-bores').stands).toBe('refused')
   })
 })
@@ -215,7 +217,10 @@ describe('rows, rims, templates, tools', () => {
   it('template edge = cut + (bushing - bit)/2', () => {
     expect(templateOffset(12.7, 6.35)).toBeCloseTo(3.175, 12)
     expect(routerPair([12.7, 8], [6.35, 10])).toEqual({ bushing: 8, bit: 6.35 })
-    const c = card(changed(full(), { 'body/route.neck.length': undefined, 'body/route.neck.width': undefined, 'body/route.neck.depth': undefined }), 'route-neck')
+    const c = card(
+      changed(full(), { 'body/route.neck.length': undefined, 'body/route.neck.width': undefined, 'body/route.neck.depth': undefined }),
+      'route-neck',
+    )
     expect(c.work).toBe('new')
     expect(c.steps[0]).toMatch(/12\.7 mm bushing and a 6\.35 mm bit: its edge 3\.175 mm outside the cut/)
   })
@@ -239,7 +244,14 @@ describe('rows, rims, templates, tools', () => {
   })
   it('the pot holes of a guard are no holes in the wood', () => {
     expect(card(full(), 'pot-holes').side).toBe('guard')
-    const wood = changed(without(full(), 'guard'), { 'body/pot.hole': 9.6, 'body/control.top': 4, 'body/volume.x': 260, 'body/volume.y': -70, 'body/tone.x': 300, 'body/tone.y': -80 })
+    const wood = changed(without(full(), 'guard'), {
+      'body/pot.hole': 9.6,
+      'body/control.top': 4,
+      'body/volume.x': 260,
+      'body/volume.y': -70,
+      'body/tone.x': 300,
+      'body/tone.y': -80,
+    })
     expect(card(wood, 'pot-holes').side).toBe('front')
   })
 })
@@ -261,8 +273,19 @@ describe('cautions and empty benches', () => {
         }),
         ({ head, length, root, ear, doubt }) => {
           const b = aBuild({
-            neck: aPart('neck', { 'head.thickness': [head, 'calipers', doubt], 'tuner.bore': 10 }, { wood: 'hard-maple', 'bored.tunerScrews': 'none', 'bored.tuners': 'none' }),
-            tuners: aPart('tuners', { 'screw.length': length, 'screw.root': root, 'screw.thread': root * 1.35, 'plate.thickness': ear, 'screw.offset': 10, 'screw.side': 0 }),
+            neck: aPart(
+              'neck',
+              { 'head.thickness': [head, 'calipers', doubt], 'tuner.bore': 10 },
+              { wood: 'hard-maple', 'bored.tunerScrews': 'none', 'bored.tuners': 'none' },
+            ),
+            tuners: aPart('tuners', {
+              'screw.length': length,
+              'screw.root': root,
+              'screw.thread': root * 1.35,
+              'plate.thickness': ear,
+              'screw.offset': 10,
+              'screw.side': 0,
+            }),
           })
           const c = card(b, 'tuner-screws')
           const through = length - ear - head

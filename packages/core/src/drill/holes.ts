@@ -53,7 +53,8 @@ function drawnCards(build: Build, bench: Bench): DrawnCard[] {
 }
 
 /** Every hole card of a build, in the order of the work. */
-export const holeCards = (build: Build, bench: Bench = USUAL_BENCH): HoleCard[] => drawnCards(build, bench).map(({ draw: _, ...card }) => card)
+export const holeCards = (build: Build, bench: Bench = USUAL_BENCH): HoleCard[] =>
+  drawnCards(build, bench).map(({ draw: _, ...card }) => card)
 
 /** The drawing of one card, when the build has it. */
 export const drawHole = (build: Build, id: string, bench: Bench = USUAL_BENCH): Drawing | undefined =>

@@ -18,7 +18,13 @@ export interface Hollow {
 export function hollowsOf(build: Build): Hollow[] {
   const d = datums(build)
   const size = (key: string) => sizeAt(build, { slot: 'body', size: key })?.value
-  const round = (id: string, name: string, face: Hollow['face'], at: { x?: number; y?: number; long?: number; wide?: number }, depth?: number): Hollow[] =>
+  const round = (
+    id: string,
+    name: string,
+    face: Hollow['face'],
+    at: { x?: number; y?: number; long?: number; wide?: number },
+    depth?: number,
+  ): Hollow[] =>
     at.x === undefined || at.y === undefined || at.long === undefined || at.wide === undefined
       ? []
       : [
@@ -40,7 +46,13 @@ export function hollowsOf(build: Build): Hollow[] {
     ),
   )
   const pocketLong = size('pocket.length')
-  const pocket = round('pocket', 'the neck’s pocket', 'front', at(pocketLong && pocketLong / 2, 0, pocketLong, size('pocket.widthMouth')), size('pocket.depth'))
+  const pocket = round(
+    'pocket',
+    'the neck’s pocket',
+    'front',
+    at(pocketLong && pocketLong / 2, 0, pocketLong, size('pocket.widthMouth')),
+    size('pocket.depth'),
+  )
   const control = round(
     'control',
     'the control route',
@@ -64,7 +76,13 @@ const VIBRATOS = new Set(['two-stud', 'six-screw', 'double-locking'])
 function springRoom(
   build: Build,
   size: (key: string) => number | undefined,
-  round: (id: string, name: string, face: Hollow['face'], at: { x?: number; y?: number; long?: number; wide?: number }, depth?: number) => Hollow[],
+  round: (
+    id: string,
+    name: string,
+    face: Hollow['face'],
+    at: { x?: number; y?: number; long?: number; wide?: number },
+    depth?: number,
+  ) => Hollow[],
 ): Hollow[] {
   if (!VIBRATOS.has(traitAt(build, 'bridge', 'mount') ?? '')) return []
   const [claw, studs, behind] = [size('claw.x'), size('mouthToBridge'), size('vibrato.length')]

@@ -22,7 +22,13 @@ const somePlaces = (build: Build, drop: readonly number[]): Build => {
   return now
 }
 const aBench: fc.Arbitrary<Bench> = fc.record({
-  bits: fc.oneof(fc.constant(USUAL_BENCH.bits), fc.uniqueArray(fc.integer({ min: 10, max: 130 }).map((d) => d / 10), { maxLength: 20 })),
+  bits: fc.oneof(
+    fc.constant(USUAL_BENCH.bits),
+    fc.uniqueArray(
+      fc.integer({ min: 10, max: 130 }).map((d) => d / 10),
+      { maxLength: 20 },
+    ),
+  ),
   throats: fc.array(fc.integer({ min: 60, max: 250 }), { maxLength: 2 }),
   stand: fc.boolean(),
   block: fc.boolean(),
@@ -51,7 +57,10 @@ describe('laws of holes, over generated builds of every kind', () => {
       fc.property(drawn, aBench, (build, bench) => {
         for (const c of holeCards(build, bench)) {
           if (c.flag === undefined || c.stands === 'done' || !made(c)) continue
-          expect(c.steps.some((s) => s.includes(`tape at ${printMm(c.flag!, 1)} mm`)), `${c.id}: ${c.steps.join('; ')}`).toBe(true)
+          expect(
+            c.steps.some((s) => s.includes(`tape at ${printMm(c.flag!, 1)} mm`)),
+            `${c.id}: ${c.steps.join('; ')}`,
+          ).toBe(true)
           const root = rootOf(build, c.id)
           if (root !== undefined) expect(c.bit!, c.id).toBeLessThan(root)
         }
@@ -85,7 +94,11 @@ describe('laws of holes, over generated builds of every kind', () => {
               b.places.forEach((q, j) => {
                 if (a.id === b.id && i === j) return
                 const apart = Math.hypot(p.x - q.x, p.y - q.y) - (a.bit! + b.bit!) / 2
-                if (apart <= 0) expect(a.guards.some((g) => g.id === `near-${b.id}` && g.verdict !== 'snug'), `${a.id} ${b.id}`).toBe(true)
+                if (apart <= 0)
+                  expect(
+                    a.guards.some((g) => g.id === `near-${b.id}` && g.verdict !== 'snug'),
+                    `${a.id} ${b.id}`,
+                  ).toBe(true)
               }),
             )
           }
@@ -94,19 +107,30 @@ describe('laws of holes, over generated builds of every kind', () => {
     ))
   it('thicker wood never makes a hole shallower', () =>
     fc.assert(
-      fc.property(drawn, fc.constantFrom(['body', 'thickness'], ['neck', 'heel.thickness'], ['neck', 'head.thickness']), fc.double({ min: 0.1, max: 5, noNaN: true }), (build, ref, by) => {
-        const [slot, size] = ref as [Slot, string]
-        const now = build.parts[slot]?.sizes[size]
-        if (!now || now.value + by > specAt({ slot, size }).max) return
-        const thicker = { ...build, parts: { ...build.parts, [slot]: { ...build.parts[slot]!, sizes: { ...build.parts[slot]!.sizes, [size]: { ...now, value: now.value + by } } } } }
-        const after = holeCards(thicker)
-        for (const c of holeCards(build)) {
-          const then = after.find((a) => a.id === c.id)
-          // A thicker body takes more of a neck screw's length before its heel.
-          if (c.depth === undefined || then?.depth === undefined || (c.id === 'neck-screws' && slot === 'body')) continue
-          expect(then.depth, c.id).toBeGreaterThanOrEqual(c.depth - 1e-9)
-        }
-      }),
+      fc.property(
+        drawn,
+        fc.constantFrom(['body', 'thickness'], ['neck', 'heel.thickness'], ['neck', 'head.thickness']),
+        fc.double({ min: 0.1, max: 5, noNaN: true }),
+        (build, ref, by) => {
+          const [slot, size] = ref as [Slot, string]
+          const now = build.parts[slot]?.sizes[size]
+          if (!now || now.value + by > specAt({ slot, size }).max) return
+          const thicker = {
+            ...build,
+            parts: {
+              ...build.parts,
+              [slot]: { ...build.parts[slot]!, sizes: { ...build.parts[slot]!.sizes, [size]: { ...now, value: now.value + by } } },
+            },
+          }
+          const after = holeCards(thicker)
+          for (const c of holeCards(build)) {
+            const then = after.find((a) => a.id === c.id)
+            // A thicker body takes more of a neck screw's length before its heel.
+            if (c.depth === undefined || then?.depth === undefined || (c.id === 'neck-screws' && slot === 'body')) continue
+            expect(then.depth, c.id).toBeGreaterThanOrEqual(c.depth - 1e-9)
+          }
+        },
+      ),
       RUNS,
     ))
   it('a left-handed instrument has the same holes, bass for bass', () =>
@@ -144,7 +168,15 @@ describe('laws of holes, over generated builds of every kind', () => {
     ))
 })
 
-const ROOTS: Record<string, Slot> = { 'bridge-screws': 'bridge', 'neck-screws': 'neck-screws', 'tuner-screws': 'tuners', 'strap-buttons': 'strap-buttons', 'guard-screws': 'guard', 'claw-screws': 'springs', 'string-tree': 'string-tree' }
+const ROOTS: Record<string, Slot> = {
+  'bridge-screws': 'bridge',
+  'neck-screws': 'neck-screws',
+  'tuner-screws': 'tuners',
+  'strap-buttons': 'strap-buttons',
+  'guard-screws': 'guard',
+  'claw-screws': 'springs',
+  'string-tree': 'string-tree',
+}
 function rootOf(build: Build, id: string): number | undefined {
   const slot = ROOTS[id]
   return slot && build.parts[slot]?.sizes[slotSpec(slot).kind === 'neck-screws' ? 'root' : 'screw.root']?.value

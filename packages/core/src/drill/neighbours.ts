@@ -41,7 +41,10 @@ function beside(card: DrawnCard, cards: readonly DrawnCard[], thick: number | un
     if (PIECE[other.side] !== PIECE[card.side] || other.byPart) continue
     const wide = other.takes ?? other.bit
     if (!other.places.length || wide === undefined) {
-      if (!other.id.startsWith('route-')) found.push(untellable(`near-${other.id}`, `Wood to ${other.title.toLowerCase()}`, `the place of ${other.title.toLowerCase()} is not known`))
+      if (!other.id.startsWith('route-'))
+        found.push(
+          untellable(`near-${other.id}`, `Wood to ${other.title.toLowerCase()}`, `the place of ${other.title.toLowerCase()} is not known`),
+        )
       continue
     }
     if (ONE.some((pair) => pair.has(card.id) && pair.has(other.id) && card !== other)) continue
@@ -52,7 +55,9 @@ function beside(card: DrawnCard, cards: readonly DrawnCard[], thick: number | un
     // What is located by the same thing moves together.
     const doubt = card === other ? 0 : Math.hypot(card.placeDoubt ?? 0, other.placeDoubt ?? 0)
     if (apart - radii > NEWS + doubt) continue
-    found.push(betweenGuard(`near-${other.id}`, { value: apart, doubt }, radii, card === other ? 'its neighbour' : other.title.toLowerCase()))
+    found.push(
+      betweenGuard(`near-${other.id}`, { value: apart, doubt }, radii, card === other ? 'its neighbour' : other.title.toLowerCase()),
+    )
   }
   return found
 }
@@ -95,9 +100,7 @@ function hollow(build: Build, card: DrawnCard, hollows: readonly Hollow[], thick
       ),
     ]
   })
-  near.push(
-    ...unplacedHollows(build).map((name) => untellable(`hollow-${name}`, `Wood to ${name}`, `where ${name} lies is not measured`)),
-  )
+  near.push(...unplacedHollows(build).map((name) => untellable(`hollow-${name}`, `Wood to ${name}`, `where ${name} lies is not measured`)))
   const built = traitAt(build, 'body', 'build')
   return built === 'solid'
     ? near
@@ -106,7 +109,9 @@ function hollow(build: Build, card: DrawnCard, hollows: readonly Hollow[], thick
         untellable(
           'chamber',
           'Solid wood under it',
-          built === undefined ? 'nobody has said whether the body is solid' : 'the body has chambers: knock, or look in through the control route, before a bit goes in',
+          built === undefined
+            ? 'nobody has said whether the body is solid'
+            : 'the body has chambers: knock, or look in through the control route, before a bit goes in',
         ),
       ]
 }

@@ -128,6 +128,11 @@ function made(build: Build, bench: Bench, base: Base, o: Opened, aim: number): D
     mind: [...(o.mind ?? []), `Comes out up to ${printMm(wander)} mm beside its mark.`],
     ...(o.cautions ? { cautions: o.cautions } : {}),
     draw: () =>
-      holeSection({ title: base.title, layers: [{ label: o.through.label, thickness: thick, role: o.through.role }], bit: bit.bit, wander }),
+      holeSection({
+        title: base.title,
+        layers: [{ label: o.through.label, thickness: thick, role: o.through.role }],
+        bit: bit.bit,
+        wander,
+      }),
   })
 }

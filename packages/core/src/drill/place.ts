@@ -21,7 +21,12 @@ const NECK = [sizeRef('neck', 'scale'), sizeRef('neck', 'nutToHeelEnd'), sizeRef
  * @param along sizes that add up to its distance from the mouth
  * @param across places beside the centre line, mm, bass side positive; made of `spread`
  */
-export function acrossBody(build: Build, along: readonly SizeRef[], spread: SizeRef | undefined, across: (spread: number) => number[]): Located {
+export function acrossBody(
+  build: Build,
+  along: readonly SizeRef[],
+  spread: SizeRef | undefined,
+  across: (spread: number) => number[],
+): Located {
   const refs = [...along, ...(spread ? [spread] : [])]
   const missing = refs.filter((ref) => !sizeAt(build, ref))
   if (missing.length) return { places: [], from: [], missing }
@@ -56,7 +61,9 @@ function acrossWords(ys: readonly number[]): string {
   const [low, high] = [Math.min(...ys), Math.max(...ys)]
   const even = Math.abs(low + high) < 0.05
   const ends = even ? `${printMm(high, 1)} mm to either side of the centre line` : `${beside(high)}, ${beside(low)}`
-  return ys.length === 2 ? `${ends}, ${printMm(high - low, 1)} apart` : `outer ones ${ends}, ${ys.length} in all, ${printMm((high - low) / (ys.length - 1), 2)} apart`
+  return ys.length === 2
+    ? `${ends}, ${printMm(high - low, 1)} apart`
+    : `outer ones ${ends}, ${ys.length} in all, ${printMm((high - low) / (ys.length - 1), 2)} apart`
 }
 const beside = (y: number) => `${printMm(Math.abs(y), 1)} mm to the ${y > 0 ? 'bass' : 'treble'} side of the centre line`
 

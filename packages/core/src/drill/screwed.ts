@@ -75,7 +75,16 @@ export function screwed(build: Build, bench: Bench, base: Base, s: Screwed): Dra
     ...(s.guards ?? []),
     ...edgesOf(build, base, s, thread.value),
     ...(wood && s.wood
-      ? [tipGuard(summed([[1, wood], [-1, bites]]), least, s.wood.face)]
+      ? [
+          tipGuard(
+            summed([
+              [1, wood],
+              [-1, bites],
+            ]),
+            least,
+            s.wood.face,
+          ),
+        ]
       : []),
     ...(hole.refused ? [noDepth(wood!, s.wood!.face)] : []),
     ...(bites.value < 3 * thread.value ? [shortScrew(bites, thread.value)] : []),

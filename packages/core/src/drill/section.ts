@@ -46,8 +46,7 @@ export function holeSection({ title, layers, above = [], bit, depth, flag, left,
   if (up) marks.push({ mark: 'area', role: 'cavity', points: rectangle(-r * 1.3, -up, r * 1.3, 0) })
   if (screw) marks.push(...screwIn(screw, up))
   if (wander)
-    for (const s of [-1, 1])
-      marks.push({ mark: 'line', role: 'doubt', points: [pt(s * r, 0), pt(s * (r + wander), wood)], dashed: true })
+    for (const s of [-1, 1]) marks.push({ mark: 'line', role: 'doubt', points: [pt(s * r, 0), pt(s * (r + wander), wood)], dashed: true })
   if (flag !== undefined && depth !== undefined) {
     const x = -half - 4 - r
     marks.push(

@@ -26,8 +26,7 @@ export function tunerPosts(build: Build): Point[] {
 /** Unit steps at each post, seen from the front: along its row away from the nut, and square to that towards the headstock's middle. */
 export function rowDirections(build: Build): { away: Point; inwards: Point }[] {
   const posts = tunerPosts(build)
-  if (traitAt(build, 'neck', 'head') === 'two-rows')
-    return posts.map((p) => ({ away: pt(-1, 0), inwards: pt(0, p.y > 0 ? -1 : 1) }))
+  if (traitAt(build, 'neck', 'head') === 'two-rows') return posts.map((p) => ({ away: pt(-1, 0), inwards: pt(0, p.y > 0 ? -1 : 1) }))
   const slant = ((sizeAt(build, { slot: 'neck', size: 'tuner.slant' })?.value ?? 0) * Math.PI) / 180
   const [c, s] = [Math.cos(slant), Math.sin(slant)]
   const side = traitAt(build, 'neck', 'row') === 'treble' ? -1 : 1

@@ -34,6 +34,8 @@ export interface TraitSpec {
   label: string
   options: readonly (readonly [value: string, label: string])[]
   required?: boolean
+  /** Whether a hole is there: told where holes are, under Drill. */
+  hole?: true
 }
 
 export interface Kind {
@@ -70,6 +72,7 @@ export const sized = (unit: SizeUnit, label: string, min: number, max: number, m
 /** Is a hole there already? Said once by whoever looks at the part. */
 export const bored = (label: string): TraitSpec => ({
   label,
+  hole: true,
   options: [
     ['none', 'not there'],
     ['drilled', 'there'],
@@ -82,6 +85,9 @@ export const screwSizes = (name: string, length: number, thread: number, root: n
   'screw.thread': mm(`${name} thread diameter`, 1, 6, { usual: thread }),
   'screw.root': mm(`${name} root diameter`, 0.8, 5, { usual: root }),
 })
+
+/** What a part's own form asks of it. */
+export const askedOf = (kind: Kind): [string, TraitSpec][] => Object.entries(kind.traits).filter(([, t]) => !t.hole)
 
 export const HANDED: TraitSpec = {
   label: 'Hand',

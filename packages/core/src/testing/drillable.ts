@@ -1,4 +1,5 @@
 import type { Build } from '../document/build'
+import type { TraitSpec } from '../parts/kind'
 import { KINDS } from '../parts/kinds/index'
 import type { Part } from '../parts/part'
 import type { Slot } from '../parts/slots'
@@ -27,11 +28,10 @@ const SCREWS: Partial<Record<Slot, Sizes>> = {
   switch: { 'thread.diameter': 12 },
 }
 
-const isBored = (trait: string) => trait.startsWith('bored.') || trait === 'pilots' || trait === 'routed'
-
 export function drillable(build: Build): Build {
   const parts = Object.entries(build.parts).map(([slot, part]): [string, Part] => {
-    const bored = Object.keys(KINDS[part.kind].traits).filter(isBored)
+    const holes: [string, TraitSpec][] = Object.entries(KINDS[part.kind].traits)
+    const bored = holes.filter(([, t]) => t.hole).map(([name]) => name)
     return [
       slot,
       {

@@ -1,7 +1,6 @@
 import {
   dropJob,
   enteredAt,
-  KINDS,
   planJob,
   setSize,
   setTrait,
@@ -29,6 +28,7 @@ import { today } from '../../state/today'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { Choice } from '../../ui/Field'
+import { Untold } from '../../ui/Untold'
 import { PegMark } from '../../ui/PegMark'
 import { DetailTables } from '../../ui/DetailTables'
 import { SizeField } from '../../ui/SizeField'
@@ -74,7 +74,7 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
       )}
       <Settles joint={joint} />
       <Untold
-        joint={joint}
+        refs={joint.untold}
         onSay={(ref, said) =>
           trying ? tryOut((b) => setTrait(b, ref.slot, ref.trait, said)) : change((b) => setTrait(b, ref.slot, ref.trait, said))
         }
@@ -149,28 +149,6 @@ function ByHand({ joint }: { joint: Joint }) {
 function missingFirst({ reads, missing }: Joint): SizeRef[] {
   const waits = (r: SizeRef) => missing.some((m) => m.slot === r.slot && m.size === r.size)
   return [...reads.filter(waits), ...reads.filter((r) => !waits(r))]
-}
-
-/** What nobody has said of its parts yet and it hangs on; said here, without a way to the parts. */
-function Untold({ joint, onSay }: { joint: Joint; onSay: (ref: Joint['untold'][number], said: string) => void }) {
-  if (!joint.untold.length) return null
-  return (
-    <div className="mt-2 grid grid-cols-2 gap-x-3 gap-y-2">
-      {joint.untold.map((ref) => {
-        const { kind, label } = slotSpec(ref.slot)
-        const trait = KINDS[kind].traits[ref.trait]!
-        return (
-          <Choice
-            key={`${ref.slot}/${ref.trait}`}
-            label={`${trait.label} (${label.toLowerCase()})`}
-            value=""
-            options={[['', 'not said yet'], ...trait.options]}
-            onChange={(said) => said && onSay(ref, said)}
-          />
-        )
-      })}
-    </div>
-  )
 }
 
 const labelOf = (ref: SizeRef, joint: Joint) => {

@@ -1,4 +1,16 @@
-import { KINDS, PILE_WORDS, pileOf, setPartField, setTrait, slotSpec, type Build, type Part, type Slot, type TraitSpec } from '@snug/core'
+import {
+  askedOf,
+  KINDS,
+  PILE_WORDS,
+  pileOf,
+  setPartField,
+  setTrait,
+  slotSpec,
+  type Build,
+  type Part,
+  type Slot,
+  type TraitSpec,
+} from '@snug/core'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Field, INPUT } from '../../ui/Field'
 import { PartPicture } from '../../ui/PartPicture'
@@ -29,7 +41,7 @@ function PartAtTheBox({ slot }: { slot: Slot }) {
       </p>
       {part && (
         <>
-          {Object.entries(KINDS[part.kind].traits).map(([key, spec]) => (
+          {askedOf(KINDS[part.kind]).map(([key, spec]) => (
             <Looks key={key} build={build} slot={slot} part={part} trait={key} spec={spec} />
           ))}
           <div className="mt-3 grid grid-cols-2 gap-x-3 gap-y-2">

@@ -1,4 +1,5 @@
 import {
+  askedOf,
   claimSheet,
   KINDS,
   METALS,
@@ -60,7 +61,7 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
   const off = notAsListed(part)
   const missing = new Set(missingSizes(part))
   const said = [
-    ...Object.entries(kind.traits).map(
+    ...askedOf(kind).map(
       ([key, t]) => part.traits[key] !== 'no' && part.traits[key] !== 'none' && t.options.find(([v]) => v === part.traits[key])?.[1],
     ),
     part.metal,
@@ -132,7 +133,7 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
               </span>
             )}
           </Field>
-          {Object.entries(kind.traits).map(([key, spec]) => (
+          {askedOf(kind).map(([key, spec]) => (
             <Choice
               key={key}
               label={spec.label}

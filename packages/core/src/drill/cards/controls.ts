@@ -15,7 +15,12 @@ const potsOf = (build: Build) => (['volume', 'tone'] as const).filter((n) => bui
 function placed(build: Build, which: readonly Control[]): Located {
   const slot = build.parts.guard ? 'guard' : 'body'
   const said = which.filter((c) => controlSaid(build, c))
-  const missing = which.filter((c) => !controlSaid(build, c)).flatMap((c): SizeRef[] => [{ slot, size: `${c}.x` }, { slot, size: `${c}.y` }])
+  const missing = which
+    .filter((c) => !controlSaid(build, c))
+    .flatMap((c): SizeRef[] => [
+      { slot, size: `${c}.x` },
+      { slot, size: `${c}.y` },
+    ])
   const words = (c: Control) => {
     const x = sizeAt(build, { slot, size: `${c}.x` })!.value
     const y = sizeAt(build, { slot, size: `${c}.y` })!.value
@@ -40,7 +45,9 @@ export const potHoles: Finder = (build, bench) => {
       slot: guard ? 'guard' : 'pot-volume',
       side: guard ? 'guard' : 'front',
       goesIn: 'the pots’ bushings',
-      located: guard ? 'the guard’s own marks; the route’s walls below clear the pots by 2 mm' : 'the control route: knobs 30 mm apart and 15 from the strings',
+      located: guard
+        ? 'the guard’s own marks; the route’s walls below clear the pots by 2 mm'
+        : 'the control route: knobs 30 mm apart and 15 from the strings',
       first: guard ? ['the guard lying where it will lie'] : ['the control route, its floor measured'],
       back: guard ? 'A washer wide enough, or another guard.' : 'A washer, or dowel and drill anew: it shows through a clear finish.',
     },

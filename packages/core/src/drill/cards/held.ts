@@ -30,7 +30,7 @@ export const pickupScrews =
         title: `${capital(place)} pickup’s screws`,
         slot,
         side: 'front',
-      byPart: true,
+        byPart: true,
         goesIn: 'its height screws, springs or foam under the ears',
         located: 'the pickup itself, seated in its route: straight down through its ears',
         first: ['its lead fed through', 'the pickup seated, square to the strings and free of the guard'],
@@ -73,7 +73,7 @@ export const ringScrews =
         title: `${capital(place)} ring’s screws`,
         slot,
         side: 'front',
-      byPart: true,
+        byPart: true,
         goesIn: 'four small screws',
         located: 'the ring itself, its pickup in it, centred under the outer strings',
         first: ['two threads for the outer strings', 'the pickup hung in its ring'],
@@ -110,7 +110,10 @@ export const guardScrews: Finder = (build, bench) => {
       byPart: true,
       goesIn: 'small screws round its edge',
       located: 'the guard itself, laid where every opening clears',
-      first: ['neck in and the guard pushed to it; or the guard on, loosened while the neck goes in', 'pickups and bridge in, the strings’ lines checked'],
+      first: [
+        'neck in and the guard pushed to it; or the guard on, loosened while the neck goes in',
+        'pickups and bridge in, the strings’ lines checked',
+      ],
       back: 'A sliver of hardwood and glue, an hour, drilled anew; the guard hides it.',
     },
     {
@@ -125,7 +128,10 @@ export const guardScrews: Finder = (build, bench) => {
       woodOf: 'body',
       located: { ...BY_PART, from: ['the guard’s own holes'] },
       guards: [...toRoute(build), ...solid(build)],
-      mind: ['Three screws, wiring tested, then the rest.', 'Nothing under it: lift it and look for wires and routes where each hole comes.'],
+      mind: [
+        'Three screws, wiring tested, then the rest.',
+        'Nothing under it: lift it and look for wires and routes where each hole comes.',
+      ],
     },
   )
 }
@@ -145,13 +151,17 @@ function toRoute(build: Build): Guard[] {
         { upTo: 1.5, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      wood <= 0 ? 'A hole of the guard lies over a route: that screw has no wood under it. Leave it out.' : `${printMm(wood, 1)} mm of wood between the nearest hole and a route.`,
+      wood <= 0
+        ? 'A hole of the guard lies over a route: that screw has no wood under it. Leave it out.'
+        : `${printMm(wood, 1)} mm of wood between the nearest hole and a route.`,
     ),
   ]
 }
 
 const solid = (build: Build): Guard[] =>
-  traitAt(build, 'body', 'build') === 'solid' ? [] : [untellable('chamber', 'Solid wood under it', 'the body is not known to be solid there: knock before a bit goes in')]
+  traitAt(build, 'body', 'build') === 'solid'
+    ? []
+    : [untellable('chamber', 'Solid wood under it', 'the body is not known to be solid there: knock before a bit goes in')]
 
 /** Screws that hold the spring claw, into the wall behind the springs. */
 export const clawScrews: Finder = (build, bench) => {
@@ -191,7 +201,8 @@ export const clawScrews: Finder = (build, bench) => {
 function toPocket(build: Build): Guard {
   const refs = [sizeRef('body', 'claw.x'), sizeRef('body', 'pocket.length'), sizeRef('springs', 'screw.length')]
   const [claw, pocket, screw] = refs.map((r) => sizeAt(build, r))
-  if (!claw || !pocket || !screw) return untellable('pocket', 'Wood to the neck’s pocket', 'the claw’s or the pocket’s place is not measured')
+  if (!claw || !pocket || !screw)
+    return untellable('pocket', 'Wood to the neck’s pocket', 'the claw’s or the pocket’s place is not measured')
   const left = claw.value - pocket.value - screw.value
   return guarded(
     'pocket',

@@ -65,7 +65,9 @@ export const neckClearance: Finder = (build, bench) => {
   const bit = boreBit(thread + FREE.from, thread + FREE.to, thread + FREE.best, bench.bits)
   const at = { takes: thread + FREE.best, places: located.places, ...(located.doubt === undefined ? {} : { placeDoubt: located.doubt }) }
   const from = located.places.length
-    ? [`${printMm(sizeAt(build, ALONG)!.value, 1)} x ${printMm(sizeAt(build, ACROSS)!.value, 1)} mm about the pocket’s middle on the centre line`]
+    ? [
+        `${printMm(sizeAt(build, ALONG)!.value, 1)} x ${printMm(sizeAt(build, ACROSS)!.value, 1)} mm about the pocket’s middle on the centre line`,
+      ]
     : ['the plate’s own holes']
   const draw = (size: number) => () =>
     holeSection({ title: base.title, layers: [{ label: 'under the pocket', thickness: wood.value, role: 'body-wood' }], bit: size })

@@ -61,7 +61,12 @@ export const groundPassage: Finder = (build, bench) => {
   const value = (r: SizeRef) => sizeAt(build, r)!.value
   const d = datums(build)
   const control = hollowsOf(build).find((h) => h.id === 'control')!
-  const half = (sizeAt(build, sizeRef('bridge', 'screw.spread')) ?? sizeAt(build, sizeRef('bridge', 'studSpacing')) ?? sizeAt(build, sizeRef('bridge', 'spread')))?.value ?? 50
+  const half =
+    (
+      sizeAt(build, sizeRef('bridge', 'screw.spread')) ??
+      sizeAt(build, sizeRef('bridge', 'studSpacing')) ??
+      sizeAt(build, sizeRef('bridge', 'spread'))
+    )?.value ?? 50
   const side = Math.sign(value(CONTROL[1]!)) || -1
   const from = pt(d.studs, side * (post ? half / 2 : betweenScrews(half / 2, sizeAt(build, sizeRef('bridge', 'screws'))?.value ?? 0)))
   const to = pt(
@@ -78,7 +83,9 @@ export const groundPassage: Finder = (build, bench) => {
     says: `From ${post ? 'the bore of a stud' : 'under the plate'} down to the control route: ${printMm(bore.length, 0)} mm long, ${printMm(bore.slope, 0)} degrees below the top, ${bitWords(bit)}.`,
     places: [from],
     placeDoubt: 2,
-    from: [`${printMm(Math.abs(from.y), 0)} mm to the ${side > 0 ? 'bass' : 'treble'} side of the centre line, in line with the bridge’s ${post ? 'studs' : 'screws'}`],
+    from: [
+      `${printMm(Math.abs(from.y), 0)} mm to the ${side > 0 ? 'bass' : 'treble'} side of the centre line, in line with the bridge’s ${post ? 'studs' : 'screws'}`,
+    ],
     steps: [
       `${printMm(bit.bit, 1)} mm, long enough for ${printMm(bore.length + 15, 0)} mm, laid ${printMm(bore.slope, 0)} degrees below the top, pointing at the control route`,
       `stop when it comes out, ${printMm(depth, 0)} mm below the top; look before you push`,
@@ -115,7 +122,10 @@ export function onTheWay(build: Build, from: Point, to: Point): Guard[] {
       `On its way it would break into ${h.name}. Start from the other side, or go round it.`,
     ),
   )
-  return [...guards, ...unplacedHollows(build).map((name) => untellable(`through-${name}`, `Clear of ${name}`, `where ${name} lies is not measured`))]
+  return [
+    ...guards,
+    ...unplacedHollows(build).map((name) => untellable(`through-${name}`, `Clear of ${name}`, `where ${name} lies is not measured`)),
+  ]
 }
 
 /** The passage from the jack's bore to the controls, where the bore does not reach them. */
@@ -162,7 +172,10 @@ export const jackPassage: Finder = (build, bench) => {
     places: [from],
     placeDoubt: 1,
     from: ['the middle of the jack’s bore'],
-    steps: ['a rod or a pencil line over the top shows the way: bore and route in one line', `${printMm(bit.bit, 1)} mm, level with the top; stop when it comes out`],
+    steps: [
+      'a rod or a pencil line over the top shows the way: bore and route in one line',
+      `${printMm(bit.bit, 1)} mm, level with the top; stop when it comes out`,
+    ],
     bit: bit.bit,
     size: printMm(bit.bit, 1),
     with: method.words,

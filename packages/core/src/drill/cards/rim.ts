@@ -36,9 +36,12 @@ const polygonTurn = (points: readonly Point[]): number =>
 /** In words a person can set a block by. */
 export function angleWords(fromAcross: number): string {
   const off = Math.abs(fromAcross)
-  if (off > 80) return `along the centre line, square to the end of the body${off < 89.5 ? ` (${printMm(90 - off, 0)} degrees off it)` : ''}`
+  if (off > 80)
+    return `along the centre line, square to the end of the body${off < 89.5 ? ` (${printMm(90 - off, 0)} degrees off it)` : ''}`
   const way = fromAcross > 0 ? 'tail' : 'neck'
-  return off < 0.5 ? 'straight across the body, square to its edge' : `square to its edge: ${printMm(off, 0)} degrees from straight across, pointing towards the ${way}`
+  return off < 0.5
+    ? 'straight across the body, square to its edge'
+    : `square to its edge: ${printMm(off, 0)} degrees from straight across, pointing towards the ${way}`
 }
 
 interface OnRim extends Located {
@@ -49,7 +52,13 @@ interface OnRim extends Located {
 function onRim(build: Build, points: readonly { name: string; along: number; y: number; doubt: number }[]): OnRim {
   const edge = drawnEdge(build)
   const d = datums(build)
-  if (!edge) return { places: points.map((p) => pt(d.mouth + p.along, p.y)), from: points.map((p) => `${p.name}: ${alongWords(build, p.along)[0]}`), missing: [], angles: [] }
+  if (!edge)
+    return {
+      places: points.map((p) => pt(d.mouth + p.along, p.y)),
+      from: points.map((p) => `${p.name}: ${alongWords(build, p.along)[0]}`),
+      missing: [],
+      angles: [],
+    }
   const each = points.map((p) => squareToRim(edge, pt(d.mouth + p.along, p.y)))
   return {
     places: each.map((e) => e.at),
@@ -70,11 +79,14 @@ export const strapButtons: Finder = (build, bench) => {
   const missing = refs.filter((_, i) => !sizes[i])
   const located = missing.length
     ? { places: [], from: [], missing, angles: [] as string[] }
-    : onRim(build, [
-        // The upper one stands on the bass side's edge, the lower one at the end of the centre line.
-        { name: 'upper', along: sizes[0]!.value, y: 400, doubt: sizes[0]!.doubt },
-        { name: 'lower', along: sizes[1]!.value + 400, y: 0, doubt: sizes[1]!.doubt },
-      ].map((p) => (p.name === 'upper' ? upperAt(build, p) : lowerAt(build, p))))
+    : onRim(
+        build,
+        [
+          // The upper one stands on the bass side's edge, the lower one at the end of the centre line.
+          { name: 'upper', along: sizes[0]!.value, y: 400, doubt: sizes[0]!.doubt },
+          { name: 'lower', along: sizes[1]!.value + 400, y: 0, doubt: sizes[1]!.doubt },
+        ].map((p) => (p.name === 'upper' ? upperAt(build, p) : lowerAt(build, p))),
+      )
   return screwed(
     build,
     bench,
@@ -99,7 +111,10 @@ export const strapButtons: Finder = (build, bench) => {
       held: { label: 'button', role: 'metal' },
       woodOf: 'body',
       located,
-      guards: located.angles.length || known ? rimWood(build) : [untellable('square', 'Square to the rim', 'nobody drew the body’s outline: lay a square against the rim')],
+      guards:
+        located.angles.length || known
+          ? rimWood(build)
+          : [untellable('square', 'Square to the rim', 'nobody drew the body’s outline: lay a square against the rim')],
       mind: located.angles,
     },
   )
@@ -146,7 +161,9 @@ function rimWood(build: Build): Guard[] {
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      left < 0 ? `The rim is solid for ${printMm(rim.value, 0)} mm: the last ${printMm(-left, 1)} mm of thread is in air.` : `The rim is solid for ${printMm(rim.value, 0)} mm.`,
+      left < 0
+        ? `The rim is solid for ${printMm(rim.value, 0)} mm: the last ${printMm(-left, 1)} mm of thread is in air.`
+        : `The rim is solid for ${printMm(rim.value, 0)} mm.`,
     ),
   ]
 }
@@ -231,9 +248,11 @@ export const jackPlateScrews: Finder = (build, bench) => {
 
 /** A plate's screw stands in wood, not in the bore's edge. */
 function plateWall(build: Build): Guard {
-  const [apart, bore, thread] = [sizeRef('jack-plate', 'screw.spread'), sizeRef('body', 'jack.bore'), sizeRef('jack-plate', 'screw.thread')].map((r) =>
-    sizeAt(build, r),
-  )
+  const [apart, bore, thread] = [
+    sizeRef('jack-plate', 'screw.spread'),
+    sizeRef('body', 'jack.bore'),
+    sizeRef('jack-plate', 'screw.thread'),
+  ].map((r) => sizeAt(build, r))
   if (!apart || !bore || !thread) return untellable('bore', 'Wood to the jack’s bore', 'the bore or the plate’s screws are not measured')
   const wood = (apart.value - bore.value - thread.value) / 2
   return guarded(

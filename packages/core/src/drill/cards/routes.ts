@@ -54,7 +54,12 @@ export const pickupRoute =
     }
     const own = (['length', 'width', 'depth'] as const).map((s) => sizeRef('body', `route.${place}.${s}`))
     const trait = { slot: 'body', trait: 'routed' } as const
-    const there = own.some((r) => sizeAt(build, r)) || traitAt(build, 'body', 'routed') === 'drilled' ? true : traitAt(build, 'body', 'routed') === 'none' ? false : undefined
+    const there =
+      own.some((r) => sizeAt(build, r)) || traitAt(build, 'body', 'routed') === 'drilled'
+        ? true
+        : traitAt(build, 'body', 'routed') === 'none'
+          ? false
+          : undefined
     if (there === undefined) return waiting(build, base, [], [trait])
     const centre = sizeRef('body', `route.${place}.centre`)
     if (there) return routeThere(build, base, own, centre, place)

@@ -64,7 +64,9 @@ export const stringHoles: Finder = (build, bench) => {
   const { method, why } = methodFor(bench, inwardsOf(build, located.places)?.most)
   const wander = exitError(thick.value, method.degrees)
   const bit = boreBit(BORE - 0.3, BORE + 0.3, BORE, bench.bits)
-  const each = Object.values(METHODS).map((m) => `${m.id === 'hand' ? 'by eye' : m.id === 'block' ? 'guide block' : m.id} ${printMm(exitError(thick.value, m.degrees))}`)
+  const each = Object.values(METHODS).map(
+    (m) => `${m.id === 'hand' ? 'by eye' : m.id === 'block' ? 'guide block' : m.id} ${printMm(exitError(thick.value, m.degrees))}`,
+  )
   return filled(build, base, {
     work: 'new',
     mindful: true,

@@ -19,7 +19,12 @@ function posts(build: Build): Located {
   const missing = PITCH.filter((r) => !sizeAt(build, r))
   return missing.length
     ? { places: [], from: [], missing }
-    : { places: tunerPosts(build), doubt: Math.hypot(...PITCH.map((r) => sizeAt(build, r)!.doubt)), from: ['the headstock template'], missing }
+    : {
+        places: tunerPosts(build),
+        doubt: Math.hypot(...PITCH.map((r) => sizeAt(build, r)!.doubt)),
+        from: ['the headstock template'],
+        missing,
+      }
 }
 
 /** Bores the tuners' posts stand in. */
@@ -114,7 +119,8 @@ export const tunerScrews: Finder = (build, bench) => {
 /** From a little screw to the bore of its own post. */
 function toPost(build: Build): Guard {
   const [offset, side, bore, thread] = [OFFSET, SIDE, BORE, sizeRef('tuners', 'screw.thread')].map((r) => sizeAt(build, r))
-  if (!offset || !side || !bore || !thread) return untellable('post', 'Wood to the post’s bore', 'how far the screw stands from its post is not known')
+  if (!offset || !side || !bore || !thread)
+    return untellable('post', 'Wood to the post’s bore', 'how far the screw stands from its post is not known')
   return betweenGuard(
     'post',
     { value: Math.hypot(offset.value, side.value), doubt: Math.hypot(offset.doubt, side.doubt) },
@@ -156,4 +162,3 @@ export const stringTree: Finder = (build, bench) => {
     },
   )
 }
-

@@ -40,10 +40,7 @@ export const TEMPLATE_IDS = [
 export type TemplateId = (typeof TEMPLATE_IDS)[number]
 
 /** Shapes in the instrument's frame, bass side positive, as they lie on the paper: the paper's y grows downwards. */
-export function laidOut(
-  t: Pick<Template, 'id' | 'title' | 'seen' | 'notes' | 'shapes'>,
-  handedness: 'left' | 'right',
-): Template {
+export function laidOut(t: Pick<Template, 'id' | 'title' | 'seen' | 'notes' | 'shapes'>, handedness: 'left' | 'right'): Template {
   const mirrored = (handedness === 'left') !== (t.seen === 'back')
   const turn = (p: Point) => (mirrored ? pt(p.x, -p.y) : p)
   const shapes = t.shapes.map((s): Shape => {
@@ -62,7 +59,11 @@ export function laidOut(
 const mirrorNotes = (handedness: 'left' | 'right', seen: Template['seen']): string[] =>
   handedness === 'right' && seen === 'front'
     ? []
-    : [[handedness === 'left' ? 'LEFT-HANDED' : '', seen === 'back' ? 'SEEN FROM THE BACK' : 'SEEN FROM THE FRONT'].filter(Boolean).join(', ')]
+    : [
+        [handedness === 'left' ? 'LEFT-HANDED' : '', seen === 'back' ? 'SEEN FROM THE BACK' : 'SEEN FROM THE FRONT']
+          .filter(Boolean)
+          .join(', '),
+      ]
 
 function extent(s: Shape): Point[] {
   if (s.shape === 'path') return s.points
@@ -72,7 +73,12 @@ function extent(s: Shape): Point[] {
 
 export const closed = (points: Point[], stroke: Stroke = 'shown'): Shape => ({ shape: 'path', stroke, points, closed: true })
 export const line = (points: Point[], stroke: Stroke = 'centre'): Shape => ({ shape: 'path', stroke, points, closed: false })
-export const words = (at: Point, text: string, anchor: 'start' | 'middle' | 'end' = 'middle'): Shape => ({ shape: 'text', at, text, anchor })
+export const words = (at: Point, text: string, anchor: 'start' | 'middle' | 'end' = 'middle'): Shape => ({
+  shape: 'text',
+  at,
+  text,
+  anchor,
+})
 
 /** A hole as it is marked: its edge, its cross-hair, its name. */
 export function hole(at: Point, diameter: number, name: string, there = false): Shape[] {

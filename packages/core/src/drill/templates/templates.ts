@@ -24,7 +24,10 @@ export function templateOf(build: Build, id: TemplateId, bench: Bench = USUAL_BE
 }
 
 /** Which templates a build has, with what the others wait for. */
-export const templatesOf = (build: Build, bench: Bench = USUAL_BENCH): { id: TemplateId; title: string; template: Template | undefined; waits?: string }[] =>
+export const templatesOf = (
+  build: Build,
+  bench: Bench = USUAL_BENCH,
+): { id: TemplateId; title: string; template: Template | undefined; waits?: string }[] =>
   TEMPLATE_IDS.filter((id) => EXISTS[id](build)).map((id) => {
     const template = templateOf(build, id, bench)
     return { id, title: TITLES[id], template, ...(template ? {} : { waits: WAITS[id] }) }
@@ -116,7 +119,10 @@ function body(build: Build, bench: Bench, seen: 'front' | 'back'): Made | undefi
 
 function hollowShape(build: Build, h: Hollow): Shape[] {
   const radius = sizeAt(build, { slot: 'body', size: `route.${h.id.replace('route-', '')}.radius` })?.value ?? 3
-  return [closed(roundedBox(h.box, h.id === 'pocket' ? 0 : radius)), words(pt(h.box.x + h.box.width / 2, h.box.y + h.box.height / 2 + 9), h.name)]
+  return [
+    closed(roundedBox(h.box, h.id === 'pocket' ? 0 : radius)),
+    words(pt(h.box.x + h.box.width / 2, h.box.y + h.box.height / 2 + 9), h.name),
+  ]
 }
 
 /** Two holes that are there lay a second paper exactly on the first. */
@@ -124,7 +130,9 @@ function registration(cards: readonly HoleCard[], side: Side): string[] {
   const there = cards.find((c) => c.side === side && c.work === 'keep' && c.places.length >= 2)
   if (!there) return []
   const [a, b] = [there.places[0]!, there.places.at(-1)!]
-  return [`Lay it on by ${there.title.toLowerCase()} that are there: ${printMm(Math.hypot(a.x - b.x, a.y - b.y), 1)} mm apart on the wood and on the paper.`]
+  return [
+    `Lay it on by ${there.title.toLowerCase()} that are there: ${printMm(Math.hypot(a.x - b.x, a.y - b.y), 1)} mm apart on the wood and on the paper.`,
+  ]
 }
 
 /** Which of the holes on it are placed by numbers that are not sure. */
@@ -180,7 +188,12 @@ function guardTemplate(build: Build, bench: Bench): Made | undefined {
     title: TITLES.guard,
     seen: 'front',
     notes: ['Screw holes are marked on the wood through the guard itself, not from paper.'],
-    shapes: [closed(outline, 'cut'), ...openings, ...pots, line([pt(Math.min(...outline.map((p) => p.x)) - 6, 0), pt(Math.max(...outline.map((p) => p.x)) + 6, 0)])],
+    shapes: [
+      closed(outline, 'cut'),
+      ...openings,
+      ...pots,
+      line([pt(Math.min(...outline.map((p) => p.x)) - 6, 0), pt(Math.max(...outline.map((p) => p.x)) + 6, 0)]),
+    ],
   }
 }
 
@@ -224,7 +237,12 @@ function routeTemplate(build: Build, bench: Bench, place: PickupPlace): Made | u
     ],
     shapes: [
       closed(roundedBox({ x: -size.l / 2, y: -size.w / 2, width: size.l, height: size.w }, corner), 'cut'),
-      closed(roundedBox({ x: -l / 2 - room, y: -w / 2 - room, width: l + 2 * room, height: w + 2 * room }, Math.max(pair.bit / 2, corner - offset))),
+      closed(
+        roundedBox(
+          { x: -l / 2 - room, y: -w / 2 - room, width: l + 2 * room, height: w + 2 * room },
+          Math.max(pair.bit / 2, corner - offset),
+        ),
+      ),
       line([pt(-size.l / 2 - 25, 0), pt(size.l / 2 + 25, 0)]),
       line([pt(0, -size.w / 2 - 15), pt(0, size.w / 2 + 15)]),
       words(pt(2, -size.w / 2 - 8), 'across the strings', 'start'),
@@ -238,7 +256,12 @@ function shim(build: Build): Made | undefined {
   const [l, mouth, end] = [size('pocket.length'), size('pocket.widthMouth'), size('pocket.widthEnd')]
   if (l === undefined || mouth === undefined || end === undefined) return undefined
   const loose = 0.5
-  const outline: Point[] = [pt(0, -mouth / 2 + loose), pt(l - loose, -end / 2 + loose), pt(l - loose, end / 2 - loose), pt(0, mouth / 2 - loose)]
+  const outline: Point[] = [
+    pt(0, -mouth / 2 + loose),
+    pt(l - loose, -end / 2 + loose),
+    pt(l - loose, end / 2 - loose),
+    pt(0, mouth / 2 - loose),
+  ]
   const screw = (key: string) => sizeAt(build, { slot: 'neck-screws', size: key })?.value
   const [along, across, thread] = [screw('spread.along'), screw('spread.across'), screw('thread')]
   const holes =
@@ -263,7 +286,9 @@ function cover(build: Build): Made | undefined {
   return {
     title: TITLES.cover,
     seen: 'back',
-    notes: [`${rim} mm of cover all round the cavity; into a recess: the recess less 0.3 mm all round instead. Saw to the line, file; light passes.`],
+    notes: [
+      `${rim} mm of cover all round the cavity; into a recess: the recess less 0.3 mm all round instead. Saw to the line, file; light passes.`,
+    ],
     shapes: [
       closed(roundedBox({ x: -l / 2 - rim, y: -w / 2 - rim, width: l + 2 * rim, height: w + 2 * rim }, rim), 'cut'),
       closed(roundedBox({ x: -l / 2, y: -w / 2, width: l, height: w }, 4)),

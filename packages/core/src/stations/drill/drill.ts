@@ -32,6 +32,8 @@ export const drill: Contribution<HoleCard[]> = {
 }
 
 const movedWords = (c: HoleCard): string =>
-  c.flag !== undefined ? `${c.title.toLowerCase()}: tape at ${printMm(c.flag, 1)} mm` : `${c.title.toLowerCase()}: ${WORK[c.work ?? 'unsaid']}`
+  c.flag !== undefined
+    ? `${c.title.toLowerCase()}: tape at ${printMm(c.flag, 1)} mm`
+    : `${c.title.toLowerCase()}: ${WORK[c.work ?? 'unsaid']}`
 
 const WORK = { keep: 'stays as it is', ream: 'opened up', plug: 'plugged and made anew', new: 'made', unsaid: 'not known yet' } as const

@@ -1,0 +1,127 @@
+import { enteredAt, setSize, setTrait, tickStep, wordOf, type HoleCard } from '@snug/core'
+import { useState, type ReactNode } from 'react'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { Button } from '../../ui/Button'
+import { Caution } from '../../ui/Caution'
+import { PegMark } from '../../ui/PegMark'
+import { SizeField } from '../../ui/SizeField'
+import { Untold } from '../../ui/Untold'
+import { BenchView } from './BenchView'
+import { StandMark } from './HolesTab'
+import { SIDE, STANDING, WORK } from './holeWords'
+
+/** The card in hand: what is done where and with what; what it waits for is said and read right here. */
+export function HoleInHand({ card, cards }: { card: HoleCard; cards: readonly HoleCard[] }) {
+  const build = useOpenBuild()
+  const change = useBuild((s) => s.change)
+  const [atBench, setAtBench] = useState(false)
+  const done = build.steps[`drill-${card.id}`]
+  const workable = card.stands === 'ready' || card.stands === 'mind'
+  const tick = () => change((b) => tickStep(b, `drill-${card.id}`, card.title, done ? undefined : new Date().toISOString()))
+  return (
+    <div>
+      <h2 className="flex flex-wrap items-center gap-x-2 text-[23px]">
+        <StandMark card={card} size={24} /> {card.title}
+        <span className="label text-[16px] text-soft">{standing(card)}</span>
+      </h2>
+      <p className="mt-1">{card.says}</p>
+      <Untold refs={card.untold} onSay={(ref, said) => change((b) => setTrait(b, ref.slot, ref.trait, said))} />
+      {card.missing.map((ref) => (
+        <div key={`${ref.slot}/${ref.size}`} data-size={`${ref.slot}/${ref.size}`}>
+          <SizeField sizeRef={ref} size={enteredAt(build, ref)} onCommit={(size) => change((b) => setSize(b, ref, size))} />
+        </div>
+      ))}
+      {card.work !== 'keep' && (workable || done) && (
+        <div className="mt-2 flex flex-wrap gap-2">
+          {!done && (
+            <Button look="main" onClick={() => setAtBench(true)}>
+              At the bench
+            </Button>
+          )}
+          <Button data-tick onClick={tick}>
+            {done ? 'Not done after all' : 'Done'}
+          </Button>
+        </div>
+      )}
+      {card.stands !== 'waiting' && (
+        <dl className="mt-3 grid grid-cols-[7rem_1fr] gap-x-3 gap-y-1.5 text-[15px]">
+          {card.first.length > 0 && card.work !== 'keep' && (
+            <Row name="First">
+              <Lines lines={card.first} />
+            </Row>
+          )}
+          {card.work !== 'keep' && <Row name="Located by">{card.located}</Row>}
+          {card.from.length > 0 && (
+            <Row name="Measured">
+              <Lines lines={card.from} />
+              {card.placeDoubt !== undefined && <span className="text-soft">known to ±{card.placeDoubt.toFixed(1)} mm</span>}
+            </Row>
+          )}
+          {card.work !== 'keep' && <Row name="Side">{SIDE[card.side]}</Row>}
+          {card.steps.length > 0 && (
+            <Row name="In order">
+              <ol className="list-decimal pl-4">
+                {card.steps.map((b) => (
+                  <li key={b}>{b}</li>
+                ))}
+              </ol>
+            </Row>
+          )}
+          {card.depth !== undefined && card.flag !== undefined && (
+            <Row name="Depth">
+              {card.depth.toFixed(1)} mm full, tape flag at {card.flag.toFixed(1)} mm from the tip
+              {card.left !== undefined && `, ${card.left.toFixed(1)} mm stays`}
+            </Row>
+          )}
+          {card.with && <Row name="With">{card.with}</Row>}
+          <Row name="Goes in">{card.goesIn}</Row>
+          {card.guards.length > 0 && (
+            <Row name="Looked at">
+              <ul>
+                {card.guards.map((g) => (
+                  <li key={g.id} className="grid grid-cols-[auto_1fr] items-start gap-2">
+                    <span className="pt-0.5">
+                      <PegMark verdict={g.verdict} size={16} />
+                    </span>
+                    <span>
+                      <b className="font-semibold">{g.label}:</b> {g.says}
+                      <span className="sr-only"> {wordOf(g.verdict, true)}</span>
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </Row>
+          )}
+          {card.mind.length > 0 && card.work !== 'keep' && (
+            <Row name="Mind">
+              <Lines lines={card.mind} />
+            </Row>
+          )}
+          {card.work !== 'keep' && <Row name="Gone wrong">{card.back}</Row>}
+        </dl>
+      )}
+      {card.work !== 'keep' && card.stands !== 'waiting' && <Caution lines={card.cautions} />}
+      {atBench && <BenchView start={card.id} cards={cards} onClose={() => setAtBench(false)} />}
+    </div>
+  )
+}
+
+const standing = (card: HoleCard) =>
+  card.work === 'keep' && card.stands === 'ready'
+    ? WORK.keep
+    : `${STANDING[card.stands]}${card.work && card.stands !== 'done' ? ` · ${WORK[card.work]}` : ''}`
+
+const Row = ({ name, children }: { name: string; children: ReactNode }) => (
+  <>
+    <dt className="label text-soft">{name}</dt>
+    <dd>{children}</dd>
+  </>
+)
+
+const Lines = ({ lines }: { lines: readonly string[] }) => (
+  <ul>
+    {lines.map((l) => (
+      <li key={l}>{l}</li>
+    ))}
+  </ul>
+)

@@ -1,0 +1,29 @@
+import type { HoleCard, Side, Work } from '@snug/core'
+
+export const STANDING: Record<HoleCard['stands'], string> = {
+  ready: 'ready',
+  mind: 'mind this',
+  refused: 'do not drill',
+  waiting: 'not known yet',
+  done: 'done',
+}
+export const WORK: Record<Work, string> = {
+  keep: 'is there',
+  ream: 'open up',
+  plug: 'plug, make anew',
+  new: 'to make',
+}
+export const SIDE: Record<Side, string> = {
+  front: 'from the front',
+  back: 'from the back',
+  rim: 'into the rim',
+  heel: 'into the heel, through the body’s holes',
+  'head front': 'from the headstock’s face',
+  'head back': 'from the back of the headstock',
+  guard: 'in the guard, off the instrument',
+}
+/** What is seen on the view chosen. */
+export const seenFrom = (side: Side, view: string): boolean => (side === 'back' || side === 'head back' ? view === 'back' : view !== 'back')
+
+/** A hole that is there and nobody asks for is no work. */
+export const isWork = (card: HoleCard): boolean => card.work !== 'keep' || card.stands !== 'ready'
