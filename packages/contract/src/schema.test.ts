@@ -23,6 +23,10 @@ const fullest = (): Build => {
     budget: 500,
     slots: { guard: 'open', neck: 'fixed' },
     tools: ['calipers', 'meter'],
+    pencil: {
+      near: { along: 100, bassLine: 110, trebleLine: 168, bassEnd: 100, trebleEnd: 178 },
+      far: { along: 220, bassLine: 108, trebleLine: 172, bassEnd: 100, trebleEnd: 178 },
+    },
     parcels: { 'Quayside Electrics': 6 },
     consumables: { tub: { name: 'Grain filler', price: 9, share: 0.5 } },
     mockup: { 'neck-in': { outcome: 'goes', at: '2026-11-24T20:00:00Z', basis: 'a' } },

@@ -72,6 +72,7 @@ describe('what stations give to be printed', () => {
       'parts measuring-neck',
       'parts measuring-body',
       'fit trial-build',
+      'drill drill-sheet',
     ])
     for (const s of sheets) expect(page(s).querySelectorAll('li, td, svg').length, s.id).toBeGreaterThan(3)
   })

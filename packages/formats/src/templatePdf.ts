@@ -13,7 +13,7 @@ import {
   type PDFPage,
 } from 'pdf-lib'
 import { BARS, footLines } from './templateFoot'
-import { crossesOf, MARGIN, OVERLAP, PAPERS, tilesOf, type Paper, type Tile } from './templateTiles'
+import { crossesOf, MARGIN, OVERLAP, tilesOf, type Paper, type Tile } from './templateTiles'
 
 const POINT = 72 / 25.4
 
@@ -30,8 +30,7 @@ export async function templatePdf(template: Template, build: string, paper: Pape
   doc.setCreator('Snug Bolt')
   const fonts = { plain: await doc.embedFont(StandardFonts.Helvetica), bold: await doc.embedFont(StandardFonts.HelveticaBold) }
   const tiles = tilesOf(template, paper)
-  for (const tile of tiles)
-    sheet(doc.addPage([PAPERS[paper].width * POINT, PAPERS[paper].height * POINT]), template, build, tile, tiles, fonts)
+  for (const tile of tiles) sheet(doc.addPage([tile.page.width * POINT, tile.page.height * POINT]), template, build, tile, tiles, fonts)
   return doc.save()
 }
 

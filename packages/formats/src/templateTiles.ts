@@ -13,7 +13,7 @@ export const MARGIN = 10
 export const OVERLAP = 10
 /** Strip at the foot of each sheet for its bars and words, mm. */
 const STRIP = 26
-/** One sheet: which part of the template lies on it, mm in the template's own frame. */
+/** One sheet: which part of the template lies on it, mm in the template's own frame, and how large the paper is. */
 export interface Tile {
   column: number
   row: number
@@ -21,12 +21,18 @@ export interface Tile {
   y: number
   width: number
   height: number
+  page: { width: number; height: number }
 }
 
-/** Parts a template over sheets of paper, each overlapping the next. */
+/** Parts a template over sheets of paper, each overlapping the next; the paper is turned the way that takes fewer. */
 export function tilesOf({ bounds }: Pick<Template, 'bounds'>, paper: Paper): Tile[] {
   const { width, height } = PAPERS[paper]
-  const inner = { width: width - 2 * MARGIN, height: height - 2 * MARGIN - STRIP }
+  const [upright, across] = [parted(bounds, { width, height }), parted(bounds, { width: height, height: width })]
+  return across.length < upright.length ? across : upright
+}
+
+function parted(bounds: Template['bounds'], page: Tile['page']): Tile[] {
+  const inner = { width: page.width - 2 * MARGIN, height: page.height - 2 * MARGIN - STRIP }
   const along = (length: number, room: number) => Math.max(1, Math.ceil((length - OVERLAP) / (room - OVERLAP)))
   const [columns, rows] = [along(bounds.width, inner.width), along(bounds.height, inner.height)]
   return Array.from({ length: rows * columns }, (_, i) => {
@@ -37,6 +43,7 @@ export function tilesOf({ bounds }: Pick<Template, 'bounds'>, paper: Paper): Til
       x: bounds.x + column * (inner.width - OVERLAP),
       y: bounds.y + row * (inner.height - OVERLAP),
       ...inner,
+      page,
     }
   })
 }

@@ -3,6 +3,7 @@ import {
   computed,
   evaluate,
   measuringRound,
+  layHead,
   patchOf,
   switchStates,
   whyNot,
@@ -10,6 +11,7 @@ import {
   type Build,
   type ChooseRequest,
   type Harness,
+  type HeadTask,
   type Load,
   type Setting,
   type Slot,
@@ -27,6 +29,7 @@ type Later = { [K in keyof ComputeApi]: (...args: Parameters<ComputeApi[K]>) => 
 const local: Later = {
   evaluate: (build: Build, today: string, bench: Bench) => Promise.resolve(patchOf(undefined, evaluate(build, today, computed, bench))),
   measuringRound: (build: Build, tools?: Tool[]) => Promise.resolve(measuringRound(build, tools)),
+  layHead: (task: HeadTask) => Promise.resolve(layHead(task)),
   readCsv: (text: string) => Promise.resolve(readPartsCsv(text)),
   choose: (request: ChooseRequest) => Promise.resolve(chooseSets(request)),
   whyNot: (request: ChooseRequest, slot: Slot, item: StockItem) => Promise.resolve(whyNot(request, slot, item)),

@@ -2,6 +2,7 @@ import {
   chooseSets,
   evaluator,
   bundled,
+  layHead,
   patchOf,
   stakes,
   USUAL_TOOLS,
@@ -12,6 +13,7 @@ import {
   type ChooseRequest,
   type Evaluation,
   type Harness,
+  type HeadTask,
   type Load,
   type MeasureBundle,
   type Stake,
@@ -50,6 +52,7 @@ const api = {
     }
     return bundled(found, tools)
   },
+  layHead: (task: HeadTask) => layHead(task),
   readCsv: (text: string) => readPartsCsv(text),
   choose: (request: ChooseRequest) => chooseSets(request),
   whyNot: (request: ChooseRequest, slot: Slot, item: StockItem) => whyNot(request, slot, item),

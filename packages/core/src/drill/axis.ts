@@ -105,7 +105,7 @@ export function axisAdvice(build: Build): AxisAdvice | undefined {
           play === undefined
             ? 'Widths of heel and pocket are not known: how much the neck may be turned in its play is not, either.'
             : cuts.length
-              ? `${byPlay > 0.05 ? `Turning the neck in its play of ${printMm(play)} mm brings ${printMm(byPlay, 1)} mm of it back. The rest: ` : ''}ease ${cuts.map((c) => `the ${c.wall} wall at the pocket’s ${c.place} by ${printMm(c.amount)} mm`).join(' and ')}.`
+              ? `${byPlay > 0.05 ? `Turning the neck in its play of ${printMm(play)} mm brings ${printMm(byPlay, 1)} mm of it back. The rest: ease` : small ? 'If you do correct it: ease' : 'Ease'} ${cuts.map((c) => `the ${c.wall} wall at the pocket’s ${c.place} by ${printMm(c.amount)} mm`).join(' and ')}.`
               : `Just turn the neck in its play of ${printMm(play)} mm, its head towards the ${side} side: it reaches.`,
         ]),
   ]

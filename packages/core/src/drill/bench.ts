@@ -1,4 +1,4 @@
-import { exitError, type PilotBand } from '../physics/pilot'
+import type { PilotBand } from '../physics/pilot'
 import { printMm } from '../quantity/length'
 
 /** What a person drills with. It is theirs, not an instrument's. */
@@ -97,7 +97,3 @@ export function methodFor(bench: Bench, inwards: number | undefined): { method: 
     why: `It lies ${printMm(inwards, 0)} mm from the edge and your press reaches ${printMm(throat, 0)}: ${next.words}, ${next.degrees} instead of ${METHODS.press.degrees} degrees off.`,
   }
 }
-
-/** Every way to hold a drill, best first, with what it does over a depth, mm. */
-export const drillMethods = (depth: number): { words: string; degrees: number; error: number }[] =>
-  Object.values(METHODS).map(({ words, degrees }) => ({ words, degrees, error: exitError(depth, degrees) }))

@@ -107,7 +107,7 @@ export function windowDrawing(w: BridgeWindow): Drawing {
       { mark: 'circle', role: h.hidden === false ? 'open' : 'cavity', at: pt(26, h.at), r: 2 },
     ]),
     { mark: 'dimension', from: pt(50, w.from), to: pt(50, w.to), text: printMm(Math.max(0, w.to - w.from), 1) },
-    { mark: 'label', at: pt(0, at - 1.5), text: `${printMm(at, 1)} from the nut`, anchor: 'middle' },
+    { mark: 'label', at: pt(0, at + 9), text: `${printMm(at, 1)} from the nut`, anchor: 'middle' },
   ]
   return {
     title: 'Where the bridge may stand',

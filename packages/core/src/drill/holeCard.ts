@@ -9,6 +9,16 @@ import type { Slot } from '../parts/slots'
 export const SIDES = ['front', 'back', 'rim', 'heel', 'head front', 'head back', 'guard'] as const
 export type Side = (typeof SIDES)[number]
 
+export const SIDE_WORDS: Record<Side, string> = {
+  front: 'from the front',
+  back: 'from the back',
+  rim: 'into the rim',
+  heel: 'into the heel, through the body’s holes',
+  'head front': 'from the headstock’s face',
+  'head back': 'from the back of the headstock',
+  guard: 'in the guard, off the instrument',
+}
+
 /** What has to be done about a hole: it is there and stays, is opened up, is plugged and made anew, or is made. */
 export type Work = 'keep' | 'ream' | 'plug' | 'new'
 

@@ -32,7 +32,6 @@ export function holeSection({ title, layers, above = [], bit, depth, flag, left,
     let y = from
     for (const l of list) {
       marks.push({ mark: 'area', role: l.role, points: rectangle(-half, y, half, y + l.thickness) })
-      if (l.thickness > 2.5) marks.push({ mark: 'label', at: pt(half - 1, y + l.thickness / 2 + 1), text: l.label, anchor: 'end' })
       y += l.thickness
     }
   }
@@ -60,6 +59,8 @@ export function holeSection({ title, layers, above = [], bit, depth, flag, left,
   marks.push(
     { mark: 'dimension', from: pt(half + 5, 0), to: pt(half + 5, wood), text: printMm(wood, 1) },
     { mark: 'label', at: pt(0, -up - 3), text: `⌀ ${printMm(bit, 1)}`, anchor: 'middle' },
+    // Below, where no hole and no dimension runs through the words.
+    { mark: 'label', at: pt(0, wood + 4), text: [...above, ...layers].map((l) => l.label).join(', then '), anchor: 'middle' },
   )
   return framed(title, `true proportion${flag === undefined ? '' : ' · the flag counts from the bit’s tip'}`, marks, [
     { label: 'Hole', value: `${printMm(bit, 1)} mm` },

@@ -1,4 +1,4 @@
-import { drawHole, tickStep, type HoleCard } from '@snug/core'
+import { drawHole, SIDE_WORDS, tickStep, type HoleCard } from '@snug/core'
 import { Dialog } from 'radix-ui'
 import { useMemo, useState, type KeyboardEvent } from 'react'
 import { DrawingView } from '../../drawing/DrawingView'
@@ -7,7 +7,6 @@ import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { KeyCap } from '../../ui/KeyCap'
-import { SIDE } from './holeWords'
 
 /** One card at a time, read from a step away with dirty hands: space ticks the next line, the arrows turn the card. */
 export function BenchView({ start, cards, onClose }: { start: string; cards: readonly HoleCard[]; onClose: () => void }) {
@@ -51,7 +50,7 @@ export function BenchView({ start, cards, onClose }: { start: string; cards: rea
         >
           <header className="flex flex-wrap items-baseline gap-x-4">
             <Dialog.Title className="text-[34px]">{card.title}</Dialog.Title>
-            <span className="label text-[22px] text-soft">{SIDE[card.side]}</span>
+            <span className="label text-[22px] text-soft">{SIDE_WORDS[card.side]}</span>
             <span className="figure ml-auto text-[30px]">
               {card.size && `⌀ ${card.size}`}
               {card.flag !== undefined && ` · tape ${card.flag.toFixed(1)}`}

@@ -3,6 +3,7 @@ import { useBench } from '../../state/benchStore'
 import { useBuild } from '../../state/buildStore'
 import { useTab } from '../../ui/StationTabs'
 import { AxisTab } from './AxisTab'
+import { HeadTab } from './HeadTab'
 import { HolesTab } from './HolesTab'
 import { TemplatesTab } from './TemplatesTab'
 import { ToolsTab } from './ToolsTab'
@@ -13,6 +14,7 @@ export default function DrillStation() {
   const [tab] = useTab(DRILL_TABS)
   useTools()
   if (tab === 'axis') return <AxisTab />
+  if (tab === 'head') return <HeadTab />
   if (tab === 'templates') return <TemplatesTab />
   if (tab === 'tools') return <ToolsTab />
   return <HolesTab />

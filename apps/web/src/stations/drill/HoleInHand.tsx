@@ -1,4 +1,4 @@
-import { enteredAt, setSize, setTrait, tickStep, wordOf, type HoleCard } from '@snug/core'
+import { enteredAt, setSize, setTrait, SIDE_WORDS, tickStep, wordOf, type HoleCard } from '@snug/core'
 import { useState, type ReactNode } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
@@ -7,8 +7,8 @@ import { PegMark } from '../../ui/PegMark'
 import { SizeField } from '../../ui/SizeField'
 import { Untold } from '../../ui/Untold'
 import { BenchView } from './BenchView'
-import { StandMark } from './HolesTab'
-import { SIDE, STANDING, WORK } from './holeWords'
+import { StandMark } from './StandMark'
+import { STANDING, WORK } from './holeWords'
 
 /** The card in hand: what is done where and with what; what it waits for is said and read right here. */
 export function HoleInHand({ card, cards }: { card: HoleCard; cards: readonly HoleCard[] }) {
@@ -57,7 +57,7 @@ export function HoleInHand({ card, cards }: { card: HoleCard; cards: readonly Ho
               {card.placeDoubt !== undefined && <span className="text-soft">known to ±{card.placeDoubt.toFixed(1)} mm</span>}
             </Row>
           )}
-          {card.work !== 'keep' && <Row name="Side">{SIDE[card.side]}</Row>}
+          {card.work !== 'keep' && <Row name="Side">{SIDE_WORDS[card.side]}</Row>}
           {card.steps.length > 0 && (
             <Row name="In order">
               <ol className="list-decimal pl-4">

@@ -1,5 +1,4 @@
 import { drawHole, type HoleCard, type Mark } from '@snug/core'
-import { Check, CircleCheck, CircleDashed, CircleDot, OctagonX, TriangleAlert } from 'lucide-react'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
 import { Empty, Workspace } from '../../app/Workspace'
@@ -8,6 +7,7 @@ import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { usePrefs } from '../../state/prefs'
 import { ThingRow } from '../../ui/ThingRow'
 import { HoleInHand } from './HoleInHand'
+import { StandMark } from './StandMark'
 import { isWork, seenFrom, STANDING, WORK } from './holeWords'
 import { DrillTabs } from './tabs'
 
@@ -110,14 +110,4 @@ function HoleDot({ number, here, refused }: { number: number; here: boolean; ref
       </text>
     </g>
   )
-}
-
-export function StandMark({ card, size = 19 }: { card: HoleCard; size?: number }) {
-  const label = card.work === 'keep' && card.stands === 'ready' ? WORK.keep : STANDING[card.stands]
-  if (card.stands === 'done') return <Check size={size} className="text-snug" aria-label={label} />
-  if (card.stands === 'refused') return <OctagonX size={size} className="text-wont" aria-label={label} />
-  if (card.stands === 'waiting') return <CircleDashed size={size} className="text-soft" aria-label={label} />
-  if (card.stands === 'mind') return <TriangleAlert size={size} className="text-copper" aria-label={label} />
-  if (card.work === 'keep') return <CircleDot size={size} className="text-soft" aria-label={label} />
-  return <CircleCheck size={size} aria-label={label} />
 }

@@ -1,4 +1,4 @@
-import { drillMethods, type Bench } from '@snug/core'
+import { drillMethods, wanderDrawing, type Bench } from '@snug/core'
 import { X } from 'lucide-react'
 import { useState } from 'react'
 import { Workspace } from '../../app/Workspace'
@@ -29,7 +29,7 @@ export function ToolsTab() {
   const set = (next: Bench) => void save(next).then(() => useBuild.getState().again())
   return (
     <Workspace
-      loupe={undefined}
+      loupe={wanderDrawing(bench)}
       listLabel="My tools"
       list={
         <div>

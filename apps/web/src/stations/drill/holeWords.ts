@@ -13,15 +13,6 @@ export const WORK: Record<Work, string> = {
   plug: 'plug, make anew',
   new: 'to make',
 }
-export const SIDE: Record<Side, string> = {
-  front: 'from the front',
-  back: 'from the back',
-  rim: 'into the rim',
-  heel: 'into the heel, through the body’s holes',
-  'head front': 'from the headstock’s face',
-  'head back': 'from the back of the headstock',
-  guard: 'in the guard, off the instrument',
-}
 /** What is seen on the view chosen. */
 export const seenFrom = (side: Side, view: string): boolean => (side === 'back' || side === 'head back' ? view === 'back' : view !== 'back')
 

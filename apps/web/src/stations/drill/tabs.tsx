@@ -1,6 +1,6 @@
 import { StationTabs, useTab } from '../../ui/StationTabs'
 
-export const DRILL_TABS = ['holes', 'axis', 'templates', 'tools'] as const
+export const DRILL_TABS = ['holes', 'axis', 'head', 'templates', 'tools'] as const
 
 export function DrillTabs() {
   const [tab, onTab] = useTab(DRILL_TABS)
@@ -9,6 +9,7 @@ export function DrillTabs() {
       tabs={[
         ['holes', 'Holes'],
         ['axis', 'Neck axis and bridge'],
+        ['head', 'Headstock'],
         ['templates', 'Paper'],
         ['tools', 'My tools'],
       ]}

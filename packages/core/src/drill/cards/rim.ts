@@ -97,7 +97,7 @@ export const strapButtons: Finder = (build, bench) => {
       side: 'rim',
       goesIn: 'two screws, felt under each button',
       located: 'half the body’s thickness, and where it hangs level on a strap held there by hand',
-      first: ['the body’s edge finished; hung from a strap held there, once strung'],
+      first: ['the body’s edge, finished to its shape'],
       back: 'Hardwood dowel, a day to dry, drilled anew; the felt hides it.',
     },
     {

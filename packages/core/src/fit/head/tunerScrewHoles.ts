@@ -3,7 +3,7 @@ import { sizeAt, sizeRef } from '../../document/read'
 import { type Question } from '../../judge/joint'
 import { drawnAt, gapOf, sizeIn } from '../../judge/known'
 import { likelyOf, linear, ofSize, propagate } from '../../quantity/distribution'
-import { printMm } from '../../quantity/length'
+import { printMm, printSide } from '../../quantity/length'
 
 /** Wood that must stay under a headstock screw, mm. [practice] */
 const UNDER_SCREW = 2.5
@@ -102,7 +102,7 @@ export function oldScrews(build: Build): Question[] {
               {
                 id: 'same-screw-tuners',
                 job: 'Or tuners whose screws fall into the old holes, or that need none.',
-                how: `Ask for the screw’s place from the post’s centre: ${printMm(old.value, 1)} mm along, ${printMm(oldSide.value, 1)} across.`,
+                how: `Ask for the screw’s place from the post’s centre: ${printSide(old.value, 1, ['away from the nut', 'towards the nut'])}, ${printSide(oldSide.value, 1, ['towards the headstock’s middle', 'towards its edge'])}.`,
                 gives: 'the tuners',
                 tools: [],
               },

@@ -1,21 +1,10 @@
 import type { Build } from '../../document/build'
-import type { HoleCard } from '../../drill/holeCard'
+import { SIDE_WORDS, type HoleCard } from '../../drill/holeCard'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import type { Drawing, Mark } from '../../drawing/drawing'
 import { printMm } from '../../quantity/length'
 import type { Sheet, SheetBlock } from '../sheet'
-
-const SIDE: Record<HoleCard['side'], string> = {
-  front: 'from the front',
-  back: 'from the back',
-  rim: 'into the rim',
-  heel: 'into the heel, through the body’s holes',
-  'head front': 'from the headstock’s face',
-  'head back': 'from the back of the headstock',
-  guard: 'in the guard',
-}
-export const sideWords = (card: HoleCard): string => SIDE[card.side]
 
 /** Every hole that is to be made, in order, to take to the drill: boxes to tick, and each tape flag at true size beside a rule. */
 export function drillSheet(build: Build, cards: readonly HoleCard[]): Sheet {
@@ -37,7 +26,7 @@ function cardBlocks(c: HoleCard): SheetBlock[] {
   if (c.stands === 'waiting' || c.stands === 'refused')
     return [{ heading: c.title }, { text: `${c.stands === 'refused' ? 'Do not drill. ' : ''}${c.says}` }]
   return [
-    { heading: `${c.title}, ${SIDE[c.side]}` },
+    { heading: `${c.title}, ${SIDE_WORDS[c.side]}` },
     { text: [c.says, `Located by ${c.located}.`, ...(c.from.length ? [`${c.from.join('; ')}.`] : [])].join(' ') },
     { tick: [...c.first.map((f) => `first: ${f}`), ...c.steps] },
     ...(c.flag === undefined ? [] : [{ drawing: flagDrawing(c.flag, c.bit!), width: c.flag + 22 }]),
