@@ -14,6 +14,7 @@ const LAYERS = {
     'geometry',
     'drawing',
     'physics',
+    'photo',
     'parts',
     'document',
     'log',

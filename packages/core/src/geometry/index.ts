@@ -1,3 +1,4 @@
 export * from './box'
 export * from './point'
 export * from './polygon'
+export * from './homography'

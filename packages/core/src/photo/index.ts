@@ -1,0 +1,5 @@
+export * from './blots'
+export * from './edges'
+export * from './picture'
+export * from './scaledBy'
+export * from './sheet'
