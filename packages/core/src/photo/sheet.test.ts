@@ -4,7 +4,7 @@ import { carried, homography } from '../geometry/homography'
 import { pt, type Point } from '../geometry/point'
 import type { GreyPicture } from './picture'
 import { cardKnown, pictureLength, scaledBy, type KnownPlace } from './scaledBy'
-import { findSheet, RING, sheetMarks, sheetSize, type SheetPaper } from './sheet'
+import { findSheet, RING, SHEET_SIGMA, sheetMarks, sheetSize, type SheetPaper } from './sheet'
 
 /** A camera over the middle of the paper: the map from the paper's millimetres to pixels. */
 function camera(c: {
@@ -85,7 +85,7 @@ describe.each(CAMERAS)('our reference sheet %s', (_, paper, c) => {
     })
   })
   it('makes 300 mm across it true within half a millimetre, and says at least that doubt', () => {
-    const known = sheet!.marks.map((at, i): KnownPlace => ({ at, is: sheetMarks(paper)[i]!, sigma: 0.15 }))
+    const known = sheet!.marks.map((at, i): KnownPlace => ({ at, is: sheetMarks(paper)[i]!, sigma: SHEET_SIGMA }))
     const s = scaledBy(known, { lens: { k: 0, focal: c.focal, middle: pt(c.width / 2, c.height / 2) } })!
     const project = camera(c)
     for (const [a, b] of [

@@ -14,6 +14,8 @@ export const RING = { inner: 4.5, outer: 8, dot: 2 } as const
 const IN = 18
 /** The one beside the first corner, along the top, says which way the sheet lies. */
 const EXTRA = 45
+/** A mark's middle is found to this, one standard deviation, pixels: light falls unevenly and a tilted ring's middle is not its blot's. [ours] */
+export const SHEET_SIGMA = 0.25
 /** Bar to verify the printer by, mm. */
 export const SHEET_BAR = 100
 
