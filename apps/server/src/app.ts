@@ -15,6 +15,7 @@ import { logRoutes } from './log/routes'
 import { NewsHub } from './news/hub'
 import { newsRoutes } from './news/routes'
 import { openApi } from './openapi'
+import { photoRoutes } from './photos/routes'
 import { stockImportRoutes, stockRoutes } from './stock/routes'
 
 export interface AppOptions {
@@ -59,7 +60,15 @@ export function createApp({ opened, web, logger }: AppOptions): Express {
     if (req.method !== 'GET') res.once('finish', () => res.statusCode < 300 && hub.tell({ stock: true }))
     next()
   })
-  app.use('/api', importRoutes(db), stockImportRoutes(db), express.json({ limit: LIMITS.body }), api(opened, hub), notFound)
+  app.use(
+    '/api',
+    importRoutes(db),
+    stockImportRoutes(db),
+    photoRoutes(db),
+    express.json({ limit: LIMITS.body }),
+    api(opened, hub),
+    notFound,
+  )
   if (web && existsSync(web)) {
     app.use(express.static(web, { index: false, maxAge: '1h' }))
     // A piece of an older build of the interface is gone, not the page under another name.

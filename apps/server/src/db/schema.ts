@@ -1,6 +1,6 @@
 import type { Bench, Build, KindName, LogKind, Station, StockItem } from '@snug/core'
 import type { Edit } from '@snug/core'
-import { index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core'
+import { customType, index, integer, jsonb, pgTable, primaryKey, text, timestamp } from 'drizzle-orm/pg-core'
 
 const now = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' })
 
@@ -68,3 +68,23 @@ export const benches = pgTable('benches', {
   doc: jsonb('doc').$type<Bench>().notNull(),
   updatedAt: now('updated_at').notNull(),
 })
+
+const bytes = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' })
+
+/** Pictures of a build's parts, as they were taken in; never run, only shown. */
+export const photos = pgTable(
+  'photos',
+  {
+    id: text('id').primaryKey(),
+    buildId: text('build_id')
+      .notNull()
+      .references(() => builds.id),
+    name: text('name').notNull(),
+    type: text('type').$type<'image/jpeg' | 'image/png'>().notNull(),
+    width: integer('width').notNull(),
+    height: integer('height').notNull(),
+    bytes: bytes('bytes').notNull(),
+    createdAt: now('created_at').notNull(),
+  },
+  (t) => [index('photos_build').on(t.buildId, t.createdAt)],
+)

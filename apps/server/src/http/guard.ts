@@ -21,8 +21,12 @@ export const localOnly: RequestHandler = (req, _res, next) => {
   next()
 }
 
+/** Where a picture itself is sent instead of JSON; no plain form of another page can send that either. */
+const PICTURES = /^\/builds\/[^/]+\/photos$/
+
 /** Changes come as JSON, which no plain form of another page can send. */
 export const jsonOnly: RequestHandler = (req, _res, next) => {
+  if (req.method === 'POST' && PICTURES.test(req.path) && req.is('image/*')) return next()
   if (req.method !== 'GET' && req.method !== 'HEAD' && req.method !== 'DELETE' && !req.is('application/json'))
     throw new HttpProblem(415, 'Send JSON (content-type application/json).')
   next()
