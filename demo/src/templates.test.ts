@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
-import { holeCards, TEMPLATE_IDS, templateOf, templatesOf, type Build, type Point, type Template } from '@snug/core'
-import { crossesOf, OVERLAP, PAPERS, templateDxf, templatePdf, templateSvg, tilesOf, type Paper } from '@snug/formats'
+import { holeCards, sheetMarks, TEMPLATE_IDS, templateOf, templatesOf, type Build, type Point, type Template } from '@snug/core'
+import { crossesOf, OVERLAP, PAPERS, referenceSheetPdf, templateDxf, templatePdf, templateSvg, tilesOf, type Paper } from '@snug/formats'
 import DxfParser from 'dxf-parser'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { dunlin } from './dunlin'
@@ -167,5 +167,18 @@ describe('which way a template lies', () => {
     const guess = structuredClone(PLOVER)
     for (const size of Object.values(guess.parts.body!.sizes)) size.known = 'assumed'
     expect(circles(templateOf(guess, 'body-front')!)).toEqual([])
+  })
+})
+
+describe.each(['a4', 'letter'] as const)('the reference sheet on %s, read by another reader', (paper) => {
+  it('has its marks where the finder takes them to be, and a bar of exactly 100 mm', async () => {
+    const [page] = await readPdf(await referenceSheetPdf(paper))
+    const round = page!.runs.filter((r) => r.round).map((r) => middle(r.points))
+    for (const m of sheetMarks(paper)) {
+      const near = round.filter((c) => apart(c, { x: m.x, y: page!.height - m.y }) < 0.05)
+      expect(near.length).toBeGreaterThanOrEqual(2)
+    }
+    const lengths = page!.runs.filter((r) => r.points.length === 2).map((r) => apart(r.points[0]!, r.points[1]!))
+    expect(Math.min(...lengths.map((l) => Math.abs(l - 100)))).toBeLessThan(0.02)
   })
 })

@@ -26,6 +26,17 @@ export interface BuildEvent {
   label: string
 }
 
+/** A picture of the build, without its bytes. */
+export interface Photo {
+  id: string
+  name: string
+  type: string
+  width: number
+  height: number
+  createdAt: string
+}
+export const photoAddress = (id: string) => `/api/photos/${id}`
+
 /** Something another window did. */
 export type News = { build: string; revision?: number; away?: boolean } | { stock: true }
 
@@ -102,6 +113,19 @@ export const api = {
   addStock: (item: NewStock) => call<StockItem>('POST', '/stock', item),
   addMany: (items: NewStock[]) => call<StockItem[]>('POST', '/stock/many', { items }),
   changeStock: ({ id, ...item }: StockItem) => call<StockItem>('PUT', `/stock/${id}`, item),
+  photos: (build: string) => call<Photo[]>('GET', `/builds/${build}/photos`),
+  addPhoto: async (build: string, file: Blob & { name?: string }) => {
+    const answer = await fetch(`/api/builds/${build}/photos?name=${encodeURIComponent(file.name ?? 'picture')}`, {
+      method: 'POST',
+      body: file,
+      headers: { 'content-type': file.type.startsWith('image/') ? file.type : 'image/unknown' },
+    }).catch(() => undefined)
+    if (!answer) throw new ApiProblem(0, 'Snug Bolt’s server does not answer. The picture was not taken in.')
+    const data = (await answer.json().catch(() => ({}))) as Photo & { detail?: string }
+    if (!answer.ok) throw new ApiProblem(answer.status, data.detail ?? `The server answered ${answer.status}.`)
+    return data
+  },
+  removePhoto: (id: string) => call<void>('DELETE', `/photos/${id}`),
   bench: () => call<Bench>('GET', '/bench'),
   putBench: (bench: Bench) => call<Bench>('PUT', '/bench', bench),
   removeStock: (id: string) => call<void>('DELETE', `/stock/${id}`),

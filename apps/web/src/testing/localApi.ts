@@ -142,6 +142,9 @@ export const api = {
     })
     return Promise.resolve(server.log.find((e) => e.id === id)!)
   },
+  photos: () => Promise.resolve([]),
+  addPhoto: () => Promise.reject(new ApiProblem(422, 'That is no picture this can read.')),
+  removePhoto: () => Promise.resolve(),
   bench: () => Promise.resolve(server.bench),
   putBench: (bench: Bench) => {
     server.bench = bench
@@ -175,3 +178,5 @@ export const api = {
     return Promise.resolve({ taken: items.length })
   },
 }
+
+export const photoAddress = (id: string) => `/api/photos/${id}`

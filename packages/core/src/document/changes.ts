@@ -1,5 +1,5 @@
 import { printValue } from '../parts/check'
-import type { Part } from '../parts/part'
+import type { OutlineRow, Part } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
 import { printMm } from '../quantity/length'
 import { isMeasured, type Size } from '../quantity/size'
@@ -70,6 +70,12 @@ export type PartField = 'name' | 'seller' | 'state' | 'price' | 'original' | 'ar
 export function setPartField(build: Build, slot: Slot, field: PartField, value: string | number | undefined): Change {
   return { label: `${slotSpec(slot).label}: ${field} ${value ?? 'cleared'}`, edits: [edit(build, ['parts', slot, field], value)] }
 }
+
+/** A part's edge as half-widths along its own centre line. */
+export const setOutline = (build: Build, slot: Slot, rows: readonly OutlineRow[]): Change => ({
+  label: `${slotSpec(slot).label}: outline of ${rows.length} rows`,
+  edits: [edit(build, ['parts', slot, 'outline'], asJson([...rows]))],
+})
 
 export function planJob(build: Build, id: string, job: PlannedJob): Change {
   return { label: `Planned: ${job.text}`, edits: [edit(build, ['jobs', id], asJson(job))] }

@@ -3,7 +3,7 @@ import { electricalDoubt, isMeasured, KNOWN, lengthDoubt, toolStep } from './siz
 
 describe('how a size is known', () => {
   it('measured is what a tool read', () =>
-    expect(KNOWN.filter(isMeasured)).toEqual(['calipers', 'rule', 'tape', 'template', 'meter', 'scale']))
+    expect(KNOWN.filter(isMeasured)).toEqual(['calipers', 'rule', 'tape', 'template', 'photo', 'meter', 'scale']))
   it('doubt of a length by its tool, by its trade where it is listed [ours]', () => {
     expect((['calipers', 'rule', 'template', 'tape', 'assumed'] as const).map((k) => lengthDoubt(k, 'wood'))).toEqual([
       0.05, 0.3, 0.5, 1, 2,

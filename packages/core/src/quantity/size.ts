@@ -10,7 +10,7 @@ export interface Size {
   known: Known
 }
 
-export const KNOWN = ['calipers', 'rule', 'tape', 'template', 'meter', 'scale', 'listed', 'assumed'] as const
+export const KNOWN = ['calipers', 'rule', 'tape', 'template', 'photo', 'meter', 'scale', 'listed', 'assumed'] as const
 /** How a size is known: the tool it was measured with, or that a seller says so, or that it is the usual value. */
 export type Known = (typeof KNOWN)[number]
 
@@ -33,6 +33,9 @@ export function lengthDoubt(known: Known, trade: Trade): number {
       return 1
     case 'template':
       return 0.5
+    // A picture says its own doubt; this is only where somebody types the number. [ours]
+    case 'photo':
+      return 1
     case 'listed':
       return trade === 'wood' ? 0.8 : 0.4
     default:

@@ -7,6 +7,7 @@ import { HeadTab } from './HeadTab'
 import { HolesTab } from './HolesTab'
 import { TemplatesTab } from './TemplatesTab'
 import { ToolsTab } from './ToolsTab'
+import { PhotoTab } from './photo/PhotoTab'
 import { DRILL_TABS } from './tabs'
 
 /** Drill: where everything comes, a card for each hole, paper at true size, and what there is to do it with. */
@@ -15,6 +16,7 @@ export default function DrillStation() {
   useTools()
   if (tab === 'axis') return <AxisTab />
   if (tab === 'head') return <HeadTab />
+  if (tab === 'photo') return <PhotoTab />
   if (tab === 'templates') return <TemplatesTab />
   if (tab === 'tools') return <ToolsTab />
   return <HolesTab />

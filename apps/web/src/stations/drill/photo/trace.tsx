@@ -1,0 +1,33 @@
+import { halfWidths, ownFrame, placeInPlane, type OutlineRow, type Point, type ScaledPicture } from '@snug/core'
+
+/** The first three places are no outline: they say where the part's frame lies. */
+const FRAME = 3
+
+/** Rows of half-widths from what was picked: datum, along the centre line, the bass side, then round the edge. */
+export function traced(scale: ScaledPicture, picks: readonly Point[]): OutlineRow[] {
+  if (picks.length < FRAME + 6) return []
+  const [datum, along, bass, ...round] = picks.map((p) => placeInPlane(scale, p))
+  const own = ownFrame(datum!, along!, bass!)
+  return halfWidths(round.map(own))
+}
+
+const DATUM = {
+  body: ['the pocket’s mouth on the centre line', 'a place towards the tail'],
+  neck: ['the nut’s board side on the centre line', 'a place towards the body'],
+  guard: ['the guard’s neck edge on the centre line', 'a place towards the tail'],
+} as const
+
+/** What to pick next. */
+export function TraceNotes({ picked, slot }: { picked: number; slot: keyof typeof DATUM }) {
+  const next = [
+    `Pick ${DATUM[slot][0]}.`,
+    `Pick ${DATUM[slot][1]} on the centre line.`,
+    'Pick any place on the bass side: that also tells a mirrored picture from another.',
+  ]
+  return (
+    <p>
+      {next[picked] ??
+        `Now round the edge, closer where it bends: ${picked - FRAME} places so far, ${picked - FRAME < 6 ? 'six at least' : 'more make it truer'}.`}
+    </p>
+  )
+}
