@@ -3,7 +3,19 @@ import { copyOf, expect, test } from './server'
 
 const STATIONS = ['parts', 'fit', 'drill', 'wire', 'finish', 'setup', 'plan', 'log'] as const
 
-const TABS = ['parts?tab=measure', 'parts?tab=stock', 'parts?tab=choose', 'parts?tab=money', 'parts?tab=paper', 'fit?tab=mockup']
+const TABS = [
+  'parts?tab=measure',
+  'parts?tab=stock',
+  'parts?tab=choose',
+  'parts?tab=money',
+  'parts?tab=paper',
+  'fit?tab=mockup',
+  'drill?tab=axis',
+  'drill?tab=head',
+  'drill?tab=photo',
+  'drill?tab=templates',
+  'drill?tab=tools',
+]
 
 const PAGES = ['/', ...[...STATIONS, ...TABS].map((s) => `/builds/heron/${s}`)]
 

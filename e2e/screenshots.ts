@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import { join } from 'node:path'
+import { measuredByCard } from './photograph'
 import { expect, test } from './server'
 
 const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
@@ -9,12 +10,10 @@ const VIEWS: [file: string, path: string][] = [
   ['parts', '/builds/heron/parts'],
   ['dry-fit', '/builds/heron/fit/pocket-mouth'],
   ['parts-measure', '/builds/heron/parts?tab=measure'],
-  ['parts-stash', '/builds/heron/parts?tab=stock'],
-  ['parts-money', '/builds/heron/parts?tab=money'],
   ['dry-fit-guard', '/builds/heron/fit/guard-openings'],
   ['dry-fit-side', '/builds/plover/fit/bridge-height'],
-  ['mock-up', '/builds/heron/fit?tab=mockup'],
-  ['drill', '/builds/heron/drill'],
+  ['drill', '/builds/heron/drill/tuner-screws'],
+  ['drill-paper', '/builds/heron/drill/body-front?tab=templates'],
   ['wire', '/builds/heron/wire'],
   ['finish', '/builds/heron/finish'],
   ['set-up', '/builds/heron/setup/action'],
@@ -32,6 +31,14 @@ test('pictures of the main views', async ({ page }) => {
     await page.screenshot({ path: join(folder, `${file}.png`) })
   }
   for (const [file, path] of VIEWS) await shoot(file, path)
+  // A headstock laid out, and a picture scaled by a card and measured.
+  await page.goto('/builds/heron/drill?tab=head')
+  await page.getByRole('button', { name: 'Find the best row' }).click()
+  await expect(page.getByRole('button', { name: 'Take this row' })).toBeEnabled()
+  await page.screenshot({ path: join(folder, 'drill-headstock.png') })
+  await page.goto('/builds/heron/drill?tab=photo')
+  await measuredByCard(page, 'P1')
+  await page.screenshot({ path: join(folder, 'drill-picture.png') })
   // A set chosen for three slots that are left open.
   for (const slot of ['guard', 'bridge', 'tuners']) {
     await page.goto(`/builds/heron/parts/${slot}`)

@@ -26,8 +26,9 @@ test('the story of Heron, from a neck that will not go in to a ticked step, all 
 
   await test.step('a true-size template', async () => {
     await page.keyboard.press('3')
+    await page.getByRole('tab', { name: 'Paper' }).click()
     const coming = page.waitForEvent('download')
-    await hand.getByRole('button', { name: 'Body template' }).click()
+    await hand.getByRole('button', { name: 'SVG' }).click()
     const svg = await readFile(await (await coming).path(), 'utf8')
     expect(svg).toMatch(/<svg[^>]*width="[\d.]+mm"/)
     expect(svg).toContain('100 mm')
@@ -61,7 +62,7 @@ test('the story of Heron, from a neck that will not go in to a ticked step, all 
     await saved(page)
     await page.goto(`/builds/${id}/plan`)
     const steps = page.getByRole('region', { name: 'Steps in order' })
-    await steps.getByRole('button', { name: 'Drill: stud bores' }).first().click()
+    await steps.getByRole('button', { name: 'Drill: neck screw pilots in the heel' }).first().click()
     await hand.getByRole('button', { name: 'Done', exact: true }).click()
     await expect(hand.getByRole('alert')).toContainText('Out of order')
     await hand.getByRole('button', { name: 'Not yet' }).click()

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { changed, fullBuild } from '../testing/fullBuild'
-import { bridgeWindow, windowDrawing, windowSays } from './bridgeWindow'
+import { applyChange } from '../document/change'
+import { bridgeMoved, bridgeWindow, windowDrawing, windowSays } from './bridgeWindow'
 
 const at = (sizes: Parameters<typeof changed>[1]) => {
   const found = bridgeWindow(changed(fullBuild(), sizes))
@@ -31,6 +32,13 @@ describe('the window a bridge may stand in', () => {
       missing: [{ slot: 'bridge', size: 'travel.back' }],
     })
     expect(windowSays(at({ 'body/oldHoles.front': 5, 'bridge/plate.length': undefined })).at(-1)).toMatch(/not measured/)
+  })
+  // 640 is 386 + 254: 1 mm nearer to the nut; a hole 5 mm in front of the reference then is 4 in front, one 20 behind is 21 behind.
+  it('moving the bridge leaves old holes where they are in the wood, in one change', () => {
+    const build = changed(fullBuild(), { 'body/oldHoles.front': 5, 'body/oldHoles.back': 20 })
+    const moved = applyChange(build, bridgeMoved(build, 640))
+    const size = (name: string) => moved.parts.body!.sizes[name]!.value
+    expect([size('mouthToBridge'), size('oldHoles.front'), size('oldHoles.back')]).toEqual([254, 4, 21])
   })
   it('the handle moves the reference: up is towards the nut', () => {
     const [handle] = windowDrawing(at({})).handles!

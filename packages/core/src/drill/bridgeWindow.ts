@@ -1,4 +1,6 @@
 import type { Build } from '../document/build'
+import { applyChange, type Change } from '../document/change'
+import { setSize } from '../document/changes'
 import { sizeAt, sizeRef, type SizeRef } from '../document/read'
 import type { Drawing, Mark } from '../drawing/drawing'
 import { rectangle } from '../geometry/box'
@@ -7,6 +9,7 @@ import { bridgePlace } from '../instrument/bridgePlace'
 import { datums } from '../instrument/datums'
 import { printMm } from '../quantity/length'
 
+const STUDS = sizeRef('body', 'mouthToBridge')
 const REFS = {
   scale: sizeRef('neck', 'scale'),
   heelEnd: sizeRef('neck', 'nutToHeelEnd'),
@@ -36,7 +39,7 @@ export function bridgeWindow(build: Build): { window: BridgeWindow } | { missing
   if (missing.length || absent) return { missing }
   const value = (r: SizeRef) => sizeAt(build, r)!.value
   const { from, to } = bridgePlace(value(REFS.scale), { front: value(REFS.front), back: value(REFS.back) })
-  const studs = sizeAt(build, sizeRef('body', 'mouthToBridge'))?.value
+  const studs = sizeAt(build, STUDS)?.value
   const d = datums(build)
   const at = studs === undefined ? undefined : d.mouth + studs
   const [front, length] = [sizeAt(build, sizeRef('bridge', 'plate.front'))?.value, sizeAt(build, sizeRef('bridge', 'plate.length'))?.value]
@@ -66,6 +69,35 @@ function oldOnes(
   const to = Math.min(room.to, ...places.map((h) => h.at + plate.front))
   return { oldHoles, ...(from <= to ? { hides: { from, to } } : {}) }
 }
+
+/** How exactly a place is pencilled, mm. [ours] */
+const PENCIL = 0.3
+
+/**
+ * The bridge planned elsewhere: its reference from the nut, mm. Old holes stay where they are in the wood; they are measured from the
+ * reference, so that their numbers move the other way. One change, one undo.
+ */
+export function bridgeMoved(build: Build, at: number): Change {
+  const was = sizeAt(build, STUDS)
+  const to = Math.round((at - datums(build).mouth) * 10) / 10
+  let now = build
+  const edits = [{ ref: STUDS, value: to, doubt: PENCIL }, ...(was ? oldOnesMoved(build, to - was.value) : [])].flatMap(
+    ({ ref, value, doubt }) => {
+      const made = setSize(now, ref, { value, doubt, known: 'rule' })
+      now = applyChange(now, made)
+      return made.edits
+    },
+  )
+  return { label: `Bridge placed ${printMm(to, 1)} mm from the pocket’s mouth`, edits }
+}
+
+const oldOnesMoved = (build: Build, by: number) =>
+  (['front', 'back'] as const).flatMap((end) => {
+    const ref = sizeRef('body', `oldHoles.${end}`)
+    const hole = sizeAt(build, ref)
+    const value = hole && Math.round((hole.value + (end === 'front' ? by : -by)) * 10) / 10
+    return hole && value !== undefined ? [{ ref, value, doubt: hole.doubt }] : []
+  })
 
 /** In sentences: the window, where it stands in it, what it hides. */
 export function windowSays(w: BridgeWindow): string[] {

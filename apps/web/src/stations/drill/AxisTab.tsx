@@ -1,8 +1,8 @@
 import {
   axisAdvice,
   axisFrom,
+  bridgeMoved,
   bridgeWindow,
-  datums,
   enteredAt,
   PENCIL_STATIONS,
   setIn,
@@ -43,10 +43,7 @@ export function AxisTab() {
     () => (shown === 'axis' ? advice?.draw() : 'window' in found ? windowDrawing(found.window) : undefined),
     [shown, advice, found],
   )
-  const drag = (_: string, at: number) =>
-    change((b) =>
-      setSize(b, sizeRef('body', 'mouthToBridge'), { value: Math.round((at - datums(b).mouth) * 10) / 10, doubt: 0.3, known: 'rule' }),
-    )
+  const drag = (_: string, at: number) => change((b) => bridgeMoved(b, at))
   return (
     <Workspace
       loupe={drawing?.handles ? <DrawingView drawing={drawing} onHandle={drag} /> : (drawing ?? <Nothing shown={shown} />)}

@@ -50,7 +50,9 @@ export function PictureBoard({ address, name, width, height, marks, lines, onPic
       tabIndex={0}
       aria-label={`${name}: click a place to pick it, Enter picks the middle, the arrows move the last one`}
       viewBox={`-0.5 -0.5 ${width} ${height}`}
-      className="block h-auto w-full cursor-crosshair touch-manipulation"
+      className="block h-auto cursor-crosshair touch-manipulation"
+      // All of it is in sight: a place is picked by looking at the whole.
+      style={{ width: `min(100%, calc((100vh - 240px) * ${width / height}))` }}
       onPointerDown={press}
       onKeyDown={key}
     >
