@@ -1,4 +1,5 @@
 import {
+  isHole,
   KINDS,
   openSlots,
   missingSizes,
@@ -25,7 +26,8 @@ export interface NextMeasure {
  */
 export function nextMeasure(build: Build, e: Evaluation, ranked: readonly MeasureRank[] | undefined): NextMeasure | undefined {
   const best = ranked?.[0]
-  if (best && tells(best)) return { ref: best.ref, says: saysOf(best.ref), ...(best.joints[0] ? { joint: best.joints[0] } : {}) }
+  const joint = best?.joints.find((j) => !isHole(j))
+  if (best && tells(best)) return { ref: best.ref, says: saysOf(best.ref), ...(joint ? { joint } : {}) }
   for (const j of e.fit) if (j.verdict === 'cant-tell' && j.settles) return { joint: j.id, ref: j.settles, says: saysOf(j.settles) }
   for (const slot of openSlots(build.parts)) {
     const part = build.parts[slot]

@@ -109,7 +109,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
     const evaluation = await evaluateAtBench(build, today(), useBench.getState().bench)
     if (mine !== evaluating) return
     set({ evaluation, evaluated: build, ...(label && before ? { moved: { label, what: whatMoved(before, evaluation) } } : {}) })
-    const round = await rankWorker().measuringRound(build, build.tools)
+    const round = await rankWorker().measuringRound(build, build.tools, useBench.getState().bench)
     if (mine === evaluating && round) set({ round, weighed: build, ranked: round.flatMap((b) => b.readings) })
   }
 

@@ -2,6 +2,7 @@ import {
   chooseSets,
   evaluator,
   findSheet,
+  holeStakes,
   fittedCorners,
   bundled,
   layHead,
@@ -46,7 +47,7 @@ const api = {
     return patch
   },
   /** What to measure next, in bundles; nothing when a newer call came meanwhile. */
-  async measuringRound(build: Build, tools: Tool[] = [...USUAL_TOOLS]): Promise<MeasureBundle[] | undefined> {
+  async measuringRound(build: Build, tools: Tool[] = [...USUAL_TOOLS], own?: Bench): Promise<MeasureBundle[] | undefined> {
     const mine = ++ranking
     const found: Stake[] = []
     for (const stake of stakes(build, tools)) {
@@ -54,7 +55,7 @@ const api = {
       await pause()
       if (mine !== ranking) return undefined
     }
-    return bundled(found, tools)
+    return bundled([...found, ...holeStakes(build, tools, own)], tools)
   },
   layHead: (task: HeadTask) => layHead(task),
   fitCorners: (picture: GreyPicture, picked: Point[]) => fittedCorners(picture, picked),

@@ -1,6 +1,7 @@
 import {
   alike,
   enteredAt,
+  isHole,
   sameAs,
   setSize,
   sizeDrawing,
@@ -28,6 +29,12 @@ const nameOf = (r: MeasureRank) => specAt(r.ref).label
 const partOf = (r: MeasureRank) => slotSpec(r.ref.slot).label
 const minutes = (n: number) => `${n < 10 ? Number(n.toFixed(1)) : Math.round(n)} min`
 const joints = (n: number) => `${n} ${n === 1 ? 'joint' : 'joints'}`
+/** "2 joints and 1 hole": what a bundle settles. */
+const settled = (ids: readonly string[]) => {
+  const holes = ids.filter(isHole).length
+  const words = [ids.length > holes ? joints(ids.length - holes) : '', holes ? `${holes} ${holes === 1 ? 'hole' : 'holes'}` : '']
+  return words.filter(Boolean).join(' and ')
+}
 const readings = (n: number) => `${n} ${n === 1 ? 'reading' : 'readings'}`
 
 /** The measuring round: one size after another, the part drawn with what is held to it, bundled by what is in the hand. */
@@ -164,7 +171,7 @@ function InThisHand({ bundle, round }: { bundle: MeasureBundle; round: Round }) 
       </h3>
       <p className="text-[14px] text-soft">
         {readings(bundle.readings.length)}, {minutes(bundle.minutes)}
-        {bundle.settles.length > 0 && `: ${bundle.settles.length === 1 ? 'settles' : 'settle'} ${joints(bundle.settles.length)}`}
+        {bundle.settles.length > 0 && `: ${bundle.settles.length === 1 ? 'settles' : 'settle'} ${settled(bundle.settles)}`}
       </p>
       {parts.map((slot) => (
         <div key={slot}>
@@ -230,7 +237,7 @@ function Then({ round }: { round: Round }) {
                     {readings(b.readings.length)}, {minutes(b.minutes)}
                   </span>
                 </span>
-                {b.settles.length > 0 && <span className="label text-[14px] font-semibold">settles {joints(b.settles.length)}</span>}
+                {b.settles.length > 0 && <span className="label text-[14px] font-semibold">settles {settled(b.settles)}</span>}
               </button>
             </li>
           )
