@@ -102,3 +102,24 @@ test('a template as PDF for the paper chosen, and as DXF in millimetres', async 
   // Six post bores and six screws.
   expect(text.match(/^CIRCLE$/gm)).toHaveLength(12)
 })
+
+test('an outline from a file: read, laid to its datum, kept; a broken one says why', async ({ page, server }) => {
+  const id = await copyOf(server, 'heron')
+  await page.goto(`/builds/${id}/drill?tab=photo`)
+  await page.getByText('An outline from a file').click()
+  const choose = (name: string, text: string) =>
+    page.getByLabel('Choose an outline').setInputFiles({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) })
+  await choose('open.svg', '<svg width="400mm" viewBox="0 0 400 300"><path d="M20 20H300V200H60V120"/></svg>')
+  await expect(page.getByRole('alert')).toContainText('The outline is open')
+  await choose('body.svg', '<svg width="400mm" viewBox="0 0 400 300"><path d="M20 150A180 140 0 0 1 380 150A180 140 0 0 1 20 150Z"/></svg>')
+  await expect(page.getByText('360.0 x 280.0 mm')).toBeVisible()
+  await page.getByLabel('From its left end to the pocket’s mouth, mm').fill('20')
+  await page.getByLabel('From its left end to the pocket’s mouth, mm').press('Enter')
+  await page.getByRole('button', { name: 'Take it as the outline' }).click()
+  await saved(page)
+  const { build } = (await (await fetch(`${server}/api/builds/${id}`)).json()) as {
+    build: { parts: { body: { outline: { x: number; bass: number }[] } } }
+  }
+  // Half-way along, 160 mm behind the mouth, it is 140 wide to either side.
+  expect(build.parts.body.outline.find((r) => r.x === 160)!.bass).toBeCloseTo(140, 0)
+})

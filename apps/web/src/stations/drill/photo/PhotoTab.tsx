@@ -12,6 +12,7 @@ import { rankWorker } from '../../../workers/compute'
 import { DrillTabs } from '../tabs'
 import { Measured } from './Measured'
 import { Magnified, PictureBoard, type PickedMark } from './PictureBoard'
+import { OutlineFile } from './OutlineFile'
 import { ScaleFields } from './ScaleFields'
 import { traced, TraceNotes } from './trace'
 import { usePicture } from './usePicture'
@@ -60,7 +61,12 @@ export function PhotoTab() {
             </p>
           </div>
         }
-        hand={<div>{shelf}</div>}
+        hand={
+          <div className="flex flex-col gap-5">
+            {shelf}
+            <OutlineFile />
+          </div>
+        }
       />
     )
   return <OnePhoto key={photo.id} photo={photo} shelf={shelf} />
@@ -140,6 +146,7 @@ function OnePhoto({ photo, shelf }: { photo: Photo; shelf: React.ReactNode }) {
           <Magnified address={address} width={photo.width} height={photo.height} at={last} />
           {now === 'measure' && scale && <Measured scale={scale} work={work} set={set} />}
           {now === 'trace' && scale && <Traced scale={scale} work={work} set={set} />}
+          <OutlineFile />
         </div>
       }
     />
