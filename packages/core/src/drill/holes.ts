@@ -9,7 +9,7 @@ import { clawScrews, guardScrews, pickupScrews, ringScrews } from './cards/held'
 import { neckClearance, neckPilots } from './cards/neckScrews'
 import { groundPassage, jackPassage } from './cards/passage'
 import { jackBore, jackPlateScrews, strapButtons } from './cards/rim'
-import { pickupRoute } from './cards/routes'
+import { batteryRoom, pickupRoute } from './cards/routes'
 import { ferruleBores, stringHoles } from './cards/strings'
 import { studBores, tailBores } from './cards/studBores'
 import { stringTree, tunerBores, tunerScrews } from './cards/tuners'
@@ -21,6 +21,7 @@ import { withoutGuesses } from './told'
 /** In the order they are made: what is riskiest and what others are measured from first, what hangs on strings last. */
 const FINDERS: readonly Finder[] = [
   ...PLACES.map(pickupRoute),
+  batteryRoom,
   neckClearance,
   neckPilots,
   studBores,

@@ -97,19 +97,7 @@ export const pickupRoute =
       depth: size.deep,
       left: left.value,
       with: 'router',
-      guards: [
-        guarded(
-          'face',
-          'Floor left under it',
-          { value: left.value - FACE_GUARD, doubt: left.doubt },
-          [
-            { upTo: 0, is: 'wont-go' },
-            { upTo: 3, is: 'tight' },
-            { upTo: Infinity, is: 'snug' },
-          ],
-          `${printMm(left.value, 1)} mm of floor stays.`,
-        ),
-      ],
+      guards: [floorGuard(left)],
       cautions: ROUTER_CAUTIONS,
       draw: () => routeDrawing(base.title, size.long, size.wide, offset),
     })
@@ -128,6 +116,70 @@ function routeThere(build: Build, base: Base, own: readonly SizeRef[], centre: S
     draw: () => routeDrawing(base.title, long!, wide!, undefined),
   })
 }
+
+/** Room for a battery or its box in the back. */
+export const batteryRoom: Finder = (build, bench) => {
+  if (!build.parts.body || !build.parts.battery) return undefined
+  const base: Base = {
+    id: 'battery-room',
+    title: 'Room for the battery',
+    slot: 'battery',
+    side: 'back',
+    byPart: true,
+    goesIn: 'the battery in its box, under a lid',
+    located: 'beside the control route, so that its wires go straight in; clear of every hollow and 8 mm from the edge',
+    first: ['the control route', 'the box itself, laid where it goes'],
+    back: 'A block of the same wood glued in, a day to dry.',
+  }
+  const room = sizeAt(build, sizeRef('body', 'battery.room'))
+  const refs = [sizeRef('battery', 'length'), sizeRef('battery', 'depth'), sizeRef('body', 'thickness')]
+  if (room)
+    return filled(build, base, {
+      work: 'keep',
+      says: `There is a room of ${printMm(room.value, 1)} mm; whether the battery goes in stands under Dry fit.`,
+      draw: () => routeDrawing(base.title, room.value, room.value / 2, undefined),
+    })
+  const missing = refs.filter((r) => !sizeAt(build, r))
+  if (missing.length) return waiting(build, base, missing)
+  const [long, deep, thick] = refs.map((r) => sizeAt(build, r)!)
+  const cut = { long: long!.value + 2 * ROUND, deep: deep!.value + UNDER }
+  const left = { value: thick!.value - cut.deep, doubt: Math.hypot(thick!.doubt, deep!.doubt) }
+  const pair = routerPair(bench.bushings, bench.routerBits)
+  return filled(build, base, {
+    work: 'new',
+    mindful: true,
+    says: `${printMm(cut.long, 1)} mm long and ${printMm(cut.deep, 1)} deep, ${ROUND} mm round the box and ${UNDER} under it, in ${Math.ceil(cut.deep / PASS)} passes.`,
+    from: ['the box’s own outline'],
+    steps: [
+      'draw round the box where nothing lies under it on either face',
+      pair
+        ? `template ${printMm(templateOffset(pair.bushing, pair.bit), 3)} mm outside the cut for a ${printMm(pair.bushing, 2)} mm bushing and a ${printMm(pair.bit, 2)} mm bit`
+        : 'a bearing bit, the template’s edge on the cut',
+      `waste drilled out first, passes of ${PASS} mm at most`,
+    ],
+    size: printMm(cut.long, 0),
+    depth: cut.deep,
+    left: left.value,
+    with: 'router',
+    guards: [floorGuard(left)],
+    cautions: ROUTER_CAUTIONS,
+    draw: () => routeDrawing(base.title, cut.long, cut.long / 2, pair && templateOffset(pair.bushing, pair.bit)),
+  })
+}
+
+/** Wood that must stay under a route. */
+const floorGuard = (left: { value: number; doubt: number }) =>
+  guarded(
+    'face',
+    'Floor left under it',
+    { value: left.value - FACE_GUARD, doubt: left.doubt },
+    [
+      { upTo: 0, is: 'wont-go' },
+      { upTo: 3, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    `${printMm(left.value, 1)} mm of floor stays.`,
+  )
 
 const routeDrawing = (title: string, long: number, wide: number, offset: number | undefined) =>
   framed(

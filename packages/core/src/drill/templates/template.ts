@@ -29,6 +29,7 @@ export const TEMPLATE_IDS = [
   'body-back',
   'head-front',
   'head-back',
+  'practice',
   'guard',
   'ferrules',
   'route-neck',

@@ -1,5 +1,6 @@
 import type { Build } from '../../document/build'
 import { sizeAt, traitAt } from '../../document/read'
+import { boxAround } from '../../geometry/box'
 import { pt, type Point } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { PLACES, type PickupPlace } from '../../instrument/guardPlace'
@@ -38,6 +39,7 @@ const TITLES: Record<TemplateId, string> = {
   'body-back': 'Body, back',
   'head-front': 'Headstock, front',
   'head-back': 'Headstock, back',
+  practice: 'Practice piece for the tuners',
   guard: 'Pickguard',
   ferrules: 'Row of ferrules',
   'route-neck': 'Router template, neck pickup',
@@ -51,6 +53,7 @@ const WAITS: Record<TemplateId, string> = {
   'body-back': 'the body’s outline',
   'head-front': 'the headstock’s outline',
   'head-back': 'the headstock’s outline',
+  practice: 'the tuners’ row and their bores',
   guard: 'the guard’s outline',
   ferrules: 'the ferrules’ diameter and the string spacing',
   'route-neck': 'the pickup’s cover and its middle on the body',
@@ -65,6 +68,7 @@ const EXISTS: Record<TemplateId, (b: Build) => boolean> = {
   'body-back': has('body'),
   'head-front': has('neck'),
   'head-back': has('neck'),
+  practice: (b) => has('neck')(b) && has('tuners')(b),
   guard: has('guard'),
   ferrules: has('ferrules'),
   'route-neck': has('pickup-neck'),
@@ -79,6 +83,7 @@ const MAKERS: Record<TemplateId, Maker> = {
   'body-back': (b, bench) => body(b, bench, 'back'),
   'head-front': (b, bench) => head(b, bench, 'head front'),
   'head-back': (b, bench) => head(b, bench, 'head back'),
+  practice,
   guard: guardTemplate,
   ferrules: ferruleRow,
   'route-neck': (b, bench) => routeTemplate(b, bench, 'neck'),
@@ -165,6 +170,22 @@ function postBores(cards: readonly HoleCard[], shown: boolean): Shape[] {
   const bores = cards.find((c) => c.id === 'tuner-bores')
   if (!bores?.bit) return []
   return bores.places.flatMap((p, i) => hole(p, bores.bit!, shown ? '' : nameOf(bores, i), shown || bores.work === 'keep'))
+}
+
+/** The posts alone on a piece of scrap: drilled, the tuners hung in it, before the neck is touched. */
+function practice(build: Build, bench: Bench): Made | undefined {
+  const bores = holeCards(build, bench).find((c) => c.id === 'tuner-bores')
+  if (!bores?.bit || !bores.places.length) return undefined
+  const { x, y, width, height } = boxAround(bores.places, 20)
+  return {
+    title: TITLES.practice,
+    seen: 'front',
+    notes: ['Scrap as thick as the headstock; drill it as the card says, hang every tuner, look whether the housings clear.'],
+    shapes: [
+      closed(roundedBox({ x, y, width, height }, 4), 'cut'),
+      ...bores.places.flatMap((p, i) => hole(p, bores.bit!, nameOf(bores, i))),
+    ],
+  }
 }
 
 /** The guard in its own frame: its neck edge at 0. */

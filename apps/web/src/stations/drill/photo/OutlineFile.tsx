@@ -1,5 +1,5 @@
-import { halfWidths, outlinePoints, setOutline, type Point } from '@snug/core'
-import { useRef, useState } from 'react'
+import { halfWidths, outlinePoints, setOutline, wantedOver, type Point } from '@snug/core'
+import { useMemo, useRef, useState } from 'react'
 import { useBuild, useOpenBuild } from '../../../state/buildStore'
 import { Button } from '../../../ui/Button'
 import { Choice } from '../../../ui/Field'
@@ -99,9 +99,27 @@ export function OutlineFile() {
           >
             Take it as the outline
           </Button>
+          {target === 'body' && <Over rows={rows} />}
         </>
       )}
     </details>
+  )
+}
+
+/** What it would do to the body that lies there. */
+function Over({ rows }: { rows: ReturnType<typeof halfWidths> }) {
+  const build = useOpenBuild()
+  const over = useMemo(() => wantedOver(build, rows), [build, rows])
+  if (!over) return null
+  return (
+    <div className="mt-3 border-l-4 border-hairline px-3">
+      <p className="label text-[15px] font-semibold">Laid over the body as it is</p>
+      {over.says.map((s) => (
+        <p key={s} className="text-[15px]">
+          {s}
+        </p>
+      ))}
+    </div>
   )
 }
 
