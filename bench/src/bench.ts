@@ -1,12 +1,14 @@
 import { benchBrowser, benchPage } from './browser'
 import { benchChoose, benchMeasureNext } from './choose'
 import { benchCircuit } from './circuit'
+import { benchDrill } from './drill'
 import { benchEvaluate } from './evaluate'
 import { benchTable } from './table'
 
 const ALL = {
   evaluate: benchEvaluate,
   measure: benchMeasureNext,
+  drill: benchDrill,
   choose: benchChoose,
   table: benchTable,
   circuit: benchCircuit,
