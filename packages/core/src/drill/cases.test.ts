@@ -8,7 +8,7 @@ import { aBuild, aPart } from '../testing/bench'
 import { drillable } from '../testing/drillable'
 import { changed, fullBuild, without } from '../testing/fullBuild'
 import { USUAL_BENCH } from './bench'
-import { recessGuards } from './cards/strings'
+import { recessGuards, straightChance } from './cards/strings'
 import { onTheWay } from './cards/passage'
 import { angleWords, squareToRim } from './cards/rim'
 import { routerPair, templateOffset } from './cards/routes'
@@ -93,6 +93,14 @@ describe('pilots by the wood at hand', () => {
     expect(c.says).toMatch(/Nobody has said what wood/)
   })
   // 45 - (1.5 + 44.2 - 15.9) = 15.2 mm bite; heel 25.4: 10.2 mm stay beyond the tip.
+  // (38 - 4.2 - 7)/2 = 13.4; at 10 mm apart (10 - 4.2 - 7)/2 is nothing.
+  it('neck screws stay out of the truss rod’s channel', () => {
+    expect(guardOf(full(), 'neck-screws', 'rod')!.spare!.value).toBeCloseTo(13.4, 9)
+    expect(guardOf(changed(full(), { 'neck-screws/spread.across': 20 }), 'neck-screws', 'rod')!.verdict).toBe('snug')
+    expect(guardOf(changed(full(), { 'neck-screws/spread.across': 10.5, 'neck-screws/thread': 4.2 }), 'neck-screws', 'rod')?.verdict).toBe(
+      'wont-go',
+    )
+  })
   it('the tip of a neck screw stays 3 mm under the board', () => {
     expect(guardOf(full(), 'neck-screws', 'tip')!.spare!.value).toBeCloseTo(10.2, 6)
     const long = card(changed(full(), { 'neck-screws/length': 56 }), 'neck-screws')
@@ -190,6 +198,10 @@ describe('rows, rims, templates, tools', () => {
     })
     expect([c.work, c.bit]).toEqual(['new', 4.5])
     expect(c.says).toMatch(/wanders up to 1\.57 mm/)
+    // By hand one hole lies within 0.5 mm with 2 Phi(0.5 / 0.786) - 1 = 0.475; six with 0.0115.
+    expect(straightChance(1.571, 6)).toBeCloseTo(0.0115, 3)
+    expect(straightChance(0.12, 6)).toBeGreaterThan(0.999)
+    expect(c.mind[1]).toMatch(/looks straight .*: 1 %/)
     expect(c.mind[0]).toMatch(/press 0\.12, stand 0\.31, guide block 0\.55, by eye 1\.57/)
   })
   it('a press whose throat is too short: the next way, with its error; one that reaches is used', () => {

@@ -42,14 +42,24 @@ export const BECAUSE = {
     wayBack: 'Take the hardware off again before going on.',
   },
   solderedBeforeClosed: {
-    why: 'Pickups are soldered and the harness tested before the guard goes on.',
-    risk: 'The guard comes off again; days go by hunting a fault in a closed box.',
+    why: 'Pickups are soldered and the harness tested before anything closes over it.',
+    risk: 'It is opened again; days go by hunting a fault in a closed box.',
     wayBack: 'Open in reverse order, test at the jack, close again.',
   },
   groundBeforeBridge: {
     why: 'The string ground is fixed before the strings pull the springs tight.',
     risk: 'Strings without a ground hum until the claw is reached again.',
     wayBack: 'Slacken, take the cover off, solder to the claw.',
+  },
+  groundBeforePosts: {
+    why: 'The ground wire is pinched under a stud’s bushing, so that it goes in first.',
+    risk: 'Without it the strings hum, and a pressed bushing comes out only with the wood round it.',
+    wayBack: 'Draw the bushing by its stud against washers, lay the wire, press it in again.',
+  },
+  groundUnderPlate: {
+    why: 'The ground wire lies under the bridge’s plate.',
+    risk: 'Strings without a ground hum until the plate is lifted again.',
+    wayBack: 'Slacken, lift the plate, lay the wire, screw it down.',
   },
   stringsBeforeSetup: {
     why: 'Everything in a setup is measured with the strings at pitch.',

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { STATIONS } from '../document/station'
 import { evaluate } from '../evaluate/evaluate'
+import { drillable } from '../testing/drillable'
+import { USUAL_BENCH } from '../drill/bench'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { CONTRIBUTIONS } from './list'
 import { countsOf, drawingOf, placeOf, thingsOf } from './things'
@@ -49,6 +51,25 @@ describe('what stations contribute', () => {
         all.some((t) => t.station === s.station && t.id === s.thing),
         s.id,
       ).toBe(true)
+  })
+  // A pocket of 56.2 under a heel of 56.35 is tight: no hole is marked through a neck that does not seat.
+  it('a hole card waits for the joint it is located by, says so first, and its step comes after that job', () => {
+    const tight = changed(drillable(fullBuild()), { 'body/pocket.widthMouth': 56.2 }, { 'neck/pilots': 'none' })
+    const bench = { ...USUAL_BENCH, bits: [...USUAL_BENCH.bits, 2.7] }
+    const [loose, now] = [drillable(fullBuild()), tight].map((b) => evaluate(b, TODAY, undefined, bench))
+    const pilot = (e: typeof now) => e!.drill.find((c) => c.id === 'neck-screws')!
+    expect([pilot(loose).stands, pilot(now).stands]).toEqual(['ready', 'mind'])
+    expect(pilot(now).first[0]).toMatch(/Shave .* near the mouth/)
+    const step = now!.plan.steps.find((s) => s.id === 'drill-neck-screws')!
+    expect(step.befores.map((b) => b.id)).toContain('cure-pocket-mouth')
+    expect(step.befores.map((b) => b.id)).toContain('drill-neck-clearance')
+  })
+  it('what is there needs no step; what is refused is not planned', () => {
+    const steps = evaluate(drillable(fullBuild()), TODAY).plan.steps.map((s) => s.id)
+    expect(steps).not.toContain('drill-stud-bores')
+    expect(steps).toContain('drill-guard-screws')
+    const long = changed(drillable(fullBuild()), { 'neck-screws/length': 70 })
+    expect(evaluate(long, TODAY).plan.steps.map((s) => s.id)).not.toContain('drill-neck-screws')
   })
   it('one name at two stations is two things: the hole card is not the joint', () => {
     const hole = results.drill.find((h) => h.id === 'neck-screws')!

@@ -7,6 +7,8 @@ import { printMm } from '../../quantity/length'
 import { bitWords, boreBit, methodFor } from '../bench'
 import { filled, waiting, type Base } from '../card'
 import type { Finder } from '../finder'
+import { BETWEEN, guarded, untellable } from '../guard'
+import type { Guard } from '../holeCard'
 import type { Located } from '../place'
 import { inwardsOf } from '../place'
 import { screwed } from '../screwed'
@@ -104,7 +106,30 @@ export const neckClearance: Finder = (build, bench) => {
   })
 }
 
-/** Pilots in the heel that stay clear of the board. */
+/** A truss rod's channel along the centre line is about so wide, mm. [practice] */
+const CHANNEL = 7
+
+/** Screws beside the truss rod, not into it. */
+function toRod(build: Build): Guard {
+  const [across, thread] = [sizeAt(build, ACROSS), sizeAt(build, THREAD)]
+  if (!across || !thread) return untellable('rod', 'Wood to the truss rod', 'how far apart the screws stand across is not known')
+  const wood = (across.value - thread.value - CHANNEL) / 2
+  return guarded(
+    'rod',
+    'Wood to the truss rod',
+    { value: wood, doubt: across.doubt / 2 },
+    [
+      { upTo: 0, is: 'wont-go' },
+      { upTo: BETWEEN, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    wood <= 0
+      ? `The screws stand ${printMm(across.value, 1)} mm apart across: they would go into the truss rod’s channel on the centre line.`
+      : `${printMm(wood, 1)} mm of wood to a channel of ${CHANNEL} mm on the centre line.`,
+  )
+}
+
+/** Pilots in the heel that stay clear of the board and of the rod. */
 export const neckPilots: Finder = (build, bench) => {
   if (!screwedOn(build) || !build.parts.neck) return undefined
   const there = { slot: 'neck', trait: 'pilots' } as const
@@ -137,6 +162,7 @@ export const neckPilots: Finder = (build, bench) => {
       wood: { terms: [[1, sizeRef('neck', 'heel.thickness')]], face: 'the board', least: TIP_CLEAR },
       woodOf: 'neck',
       located: pattern(build),
+      guards: [toRod(build)],
       mind: ['The neck is held down by a clamp, or by a helper, while it is driven.'],
     },
   )

@@ -1,6 +1,7 @@
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import { exitError } from '../../physics/pilot'
+import { normal, probabilityBetween } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { bitWords, boreBit, METHODS, methodFor, type Bench } from '../bench'
 import { filled, waiting, type Base } from '../card'
@@ -87,11 +88,20 @@ export const stringHoles: Finder = (build, bench) => {
     bit: bit.bit,
     size: printMm(bit.bit, 1),
     with: method.words,
-    mind: [`Exit beside its mark, mm: ${each.join(', ')}.`],
+    mind: [
+      `Exit beside its mark, mm: ${each.join(', ')}.`,
+      `Chance that the row looks straight from the back, each within ${LOOKS} mm of its line: ${percent(straightChance(wander, build.strings))}.`,
+    ],
     draw: () =>
       holeSection({ title: base.title, layers: [{ label: 'body', thickness: thick.value, role: 'body-wood' }], bit: bit.bit, wander }),
   })
 }
+
+/** A hole so far beside its row's line is seen, mm. [ours] */
+const LOOKS = 0.5
+/** Chance that all of a row lie within what is not seen; how far one comes out aside is a normal of half the wander. [physics] */
+export const straightChance = (wander: number, count: number): number => probabilityBetween(normal(0, wander / 2), -LOOKS, LOOKS) ** count
+const percent = (p: number) => (p < 0.01 ? 'under 1 %' : p > 0.99 ? 'over 99 %' : `${Math.round(100 * p)} %`)
 
 /** Recesses for string ferrules in the back. */
 export const ferruleBores: Finder = (build, bench) => {

@@ -35,6 +35,7 @@ export const TEMPLATE_IDS = [
   'route-neck',
   'route-middle',
   'route-bridge',
+  'route-control',
   'shim',
   'cover',
 ] as const

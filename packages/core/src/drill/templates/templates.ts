@@ -45,6 +45,7 @@ const TITLES: Record<TemplateId, string> = {
   'route-neck': 'Router template, neck pickup',
   'route-middle': 'Router template, middle pickup',
   'route-bridge': 'Router template, bridge pickup',
+  'route-control': 'Router template, control route',
   shim: 'Shim for the pocket',
   cover: 'Cover for the control cavity',
 }
@@ -59,6 +60,7 @@ const WAITS: Record<TemplateId, string> = {
   'route-neck': 'the pickup’s cover and its middle on the body',
   'route-middle': 'the pickup’s cover and its middle on the body',
   'route-bridge': 'the pickup’s cover and its middle on the body',
+  'route-control': 'the control route’s length, width and place',
   shim: 'the pocket’s length and widths',
   cover: 'the control route’s length and width',
 }
@@ -74,6 +76,7 @@ const EXISTS: Record<TemplateId, (b: Build) => boolean> = {
   'route-neck': has('pickup-neck'),
   'route-middle': has('pickup-middle'),
   'route-bridge': has('pickup-bridge'),
+  'route-control': (b) => has('body')(b) && (has('pot-volume')(b) || has('pot-tone')(b)),
   shim: (b) => has('body')(b) && has('neck')(b),
   cover: (b) => has('body')(b) && traitAt(b, 'body', 'access') === 'back',
 }
@@ -89,6 +92,7 @@ const MAKERS: Record<TemplateId, Maker> = {
   'route-neck': (b, bench) => routeTemplate(b, bench, 'neck'),
   'route-middle': (b, bench) => routeTemplate(b, bench, 'middle'),
   'route-bridge': (b, bench) => routeTemplate(b, bench, 'bridge'),
+  'route-control': controlTemplate,
   shim,
   cover,
 }
@@ -247,23 +251,42 @@ function routeTemplate(build: Build, bench: Bench, place: PickupPlace): Made | u
   const [l, w] = box ? [box.width, box.height] : cover
   if (l === undefined || w === undefined) return undefined
   const room = box ? 0 : 1
+  return bushingTemplate(
+    `route-${place}`,
+    pair,
+    { l: l + 2 * room, w: w + 2 * room },
+    sizeAt(build, { slot: 'body', size: `route.${place}.radius` })?.value,
+    'front',
+  )
+}
+
+/** The control route, from the face it is cut from. */
+function controlTemplate(build: Build, bench: Bench): Made | undefined {
+  const hollow = hollowsOf(build).find((h) => h.id === 'control')
+  const pair = routerPair(bench.bushings, bench.routerBits)
+  return hollow && pair && bushingTemplate('route-control', pair, { l: hollow.box.width, w: hollow.box.height }, undefined, hollow.face)
+}
+
+/** An opening so much larger than its cut that a bushing runs in it. */
+function bushingTemplate(
+  id: TemplateId,
+  pair: { bushing: number; bit: number },
+  cut: { l: number; w: number },
+  radius: number | undefined,
+  seen: 'front' | 'back',
+): Made {
   const offset = templateOffset(pair.bushing, pair.bit)
-  const size = { l: l + 2 * room + 2 * offset, w: w + 2 * room + 2 * offset }
-  const corner = Math.max(pair.bit / 2, sizeAt(build, { slot: 'body', size: `route.${place}.radius` })?.value ?? 0) + offset
+  const size = { l: cut.l + 2 * offset, w: cut.w + 2 * offset }
+  const corner = Math.max(pair.bit / 2, radius ?? 0)
   return {
-    title: TITLES[`route-${place}`],
-    seen: 'front',
+    title: TITLES[id],
+    seen,
     notes: [
       `FOR A ${printMm(pair.bushing, 2)} mm BUSHING AND A ${printMm(pair.bit, 2)} mm BIT: the edge stands ${printMm(offset, 3)} mm outside the cut. With a bearing bit it cuts too large.`,
     ],
     shapes: [
-      closed(roundedBox({ x: -size.l / 2, y: -size.w / 2, width: size.l, height: size.w }, corner), 'cut'),
-      closed(
-        roundedBox(
-          { x: -l / 2 - room, y: -w / 2 - room, width: l + 2 * room, height: w + 2 * room },
-          Math.max(pair.bit / 2, corner - offset),
-        ),
-      ),
+      closed(roundedBox({ x: -size.l / 2, y: -size.w / 2, width: size.l, height: size.w }, corner + offset), 'cut'),
+      closed(roundedBox({ x: -cut.l / 2, y: -cut.w / 2, width: cut.l, height: cut.w }, corner)),
       line([pt(-size.l / 2 - 25, 0), pt(size.l / 2 + 25, 0)]),
       line([pt(0, -size.w / 2 - 15), pt(0, size.w / 2 + 15)]),
       words(pt(2, -size.w / 2 - 8), 'across the strings', 'start'),

@@ -1,7 +1,8 @@
 import type { Build } from '../../document/build'
-import { isGlued } from '../../document/read'
+import { isGlued, traitAt } from '../../document/read'
 import { before, onceFilmIsHard } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
+import { groundOf } from '../../instrument/stringGround'
 
 const DAY = 24 * 60
 
@@ -10,6 +11,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
   if (!Object.keys(build.parts).length) return []
   const polished = onceFilmIsHard(earlier)
   const wired = (id: string) => earlier.some((s) => s.stage === 'wiring' && s.id === id)
+  const ground = groundOf(traitAt(build, 'bridge', 'mount'))
   const hardware = step({
     id: 'hardware',
     title: 'Bushings and studs, tuners, nut',
@@ -18,7 +20,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     stage: 'hardware',
     slot: 'tuners',
     minutes: 45,
-    befores: polished,
+    befores: [...polished, ...(ground === 'stud' && wired('string-ground') ? [before('string-ground', 'groundBeforePosts')] : [])],
   })
   const neckOn = step({
     id: 'neck-on',
@@ -56,7 +58,11 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     befores: [
       before('hardware', 'polishBeforeHardware'),
       before('neck-on', 'polishBeforeHardware'),
-      ...(wired('string-ground') ? [before('string-ground', 'groundBeforeBridge')] : []),
+      ...(wired('string-ground')
+        ? [before('string-ground', ground === 'claw' ? 'groundBeforeBridge' : ground === 'stud' ? 'groundBeforePosts' : 'groundUnderPlate')]
+        : []),
+      // Where no guard closes over it, the strings do.
+      ...(!build.parts.guard && wired('meter-check') ? [before('meter-check', 'solderedBeforeClosed')] : []),
     ],
   })
   // A glued neck went in before the finish.

@@ -1,43 +1,80 @@
 import type { Build } from '../../document/build'
-import { before, onceFilmIsHard } from '../../plan/reasons'
+import { traitAt } from '../../document/read'
+import { before, onceFilmIsHard, parcelsOf } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
+import { groundOf, type GroundPlace } from '../../instrument/stringGround'
 
 const FUMES = ['Solder and flux fumes: ventilate. Leaded solder: wash hands, never eat at the bench. Eyes covered when clipping.']
+
+/** What is soldered together: nothing of it can be, before it lies there. */
+const SOLDERED = [
+  'pickup-neck',
+  'pickup-middle',
+  'pickup-bridge',
+  'pot-volume',
+  'pot-tone',
+  'switch',
+  'capacitor',
+  'jack',
+  'wire',
+  'harness',
+] as const
+
+const GROUND: Record<GroundPlace, { title: string; why: string }> = {
+  claw: { title: 'Solder the string ground to the claw', why: 'Before the springs pull it; strings to sleeve must read under 1 Ω.' },
+  stud: {
+    title: 'Lay the string ground into a stud’s bore',
+    why: 'A bare end down the bore, pinched by the bushing: before the bushings go in. Strings to sleeve must read under 1 Ω.',
+  },
+  plate: {
+    title: 'Lay the string ground under the bridge’s plate',
+    why: 'A bare end in its groove, pressed by the plate; paint and lacquer scraped off where it lies. Strings to sleeve must read under 1 Ω.',
+  },
+}
 
 /** The harness and its check, which are work for the days the coats dry; the string ground once hardware may go on. */
 export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): Step[] {
   if (!build.parts['pot-volume']) return []
+  const ground = groundOf(traitAt(build, 'bridge', 'mount'))
   return [
     step({
       id: 'solder',
-      title: 'Solder the harness on the guard, in wire-list order',
-      why: 'Capacitor and jumpers, controls, grounds, pickups, the jack last.',
+      title: build.parts.guard
+        ? 'Solder the harness on the guard, in wire-list order'
+        : 'Solder the harness outside the body, in wire-list order',
+      why: build.parts.guard
+        ? 'Capacitor and jumpers, controls, grounds, pickups, the jack last.'
+        : 'On a board with the holes of the body: capacitor and jumpers, controls, grounds; pickups and the jack where their wires must pass first.',
       station: 'wire',
       stage: 'wiring',
-      slot: 'guard',
+      slot: build.parts.guard ? 'guard' : 'pot-volume',
       minutes: 120,
       cautions: FUMES,
+      befores: parcelsOf([...(build.parts.guard ? (['guard'] as const) : []), ...SOLDERED.filter((slot) => build.parts[slot])], earlier),
     }),
     step({
       id: 'meter-check',
       title: 'Meter check at the jack, every position',
-      why: 'Each reading inside its band before the guard is closed.',
+      why: `Each reading inside its band before ${build.parts.guard ? 'the guard is closed' : 'anything is closed over it'}.`,
       station: 'wire',
       stage: 'wiring',
       slot: 'jack',
       minutes: 15,
       befores: [before('solder', 'solderedBeforeClosed')],
     }),
-    step({
-      id: 'string-ground',
-      title: 'Solder the string ground to the claw',
-      why: 'Strings to sleeve must read under 1 Ω.',
-      station: 'wire',
-      stage: 'wiring',
-      slot: 'bridge',
-      minutes: 15,
-      cautions: FUMES,
-      befores: onceFilmIsHard(earlier),
-    }),
+    ...(ground
+      ? [
+          step({
+            id: 'string-ground',
+            ...GROUND[ground],
+            station: 'wire',
+            stage: 'wiring',
+            slot: 'bridge',
+            minutes: 15,
+            cautions: ground === 'claw' ? FUMES : [],
+            befores: [...onceFilmIsHard(earlier), ...parcelsOf(['bridge', ...(ground === 'claw' ? (['springs'] as const) : [])], earlier)],
+          }),
+        ]
+      : []),
   ]
 }

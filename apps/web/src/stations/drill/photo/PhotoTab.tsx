@@ -14,7 +14,8 @@ import { Measured } from './Measured'
 import { Magnified, PictureBoard, type PickedMark } from './PictureBoard'
 import { OutlineFile } from './OutlineFile'
 import { ScaleFields } from './ScaleFields'
-import { traced, TraceNotes } from './trace'
+import { PlaceOfHole } from './PlaceOfHole'
+import { lastPlace, traced, TraceNotes } from './trace'
 import { usePicture } from './usePicture'
 import { FRESH, scaleOf, useWorks, WANTS, type PhotoWork } from './work'
 
@@ -279,6 +280,7 @@ function Traced({ scale, work, set }: { scale: ScaledPicture; work: PhotoWork; s
           Begin again
         </Button>
       </div>
+      <PlaceOfHole key={slot} slot={slot} place={lastPlace(scale, work.trace)} />
     </section>
   )
 }

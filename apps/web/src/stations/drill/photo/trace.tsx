@@ -1,4 +1,4 @@
-import { halfWidths, ownFrame, placeInPlane, type OutlineRow, type Point, type ScaledPicture } from '@snug/core'
+import { halfWidths, ownFrame, pictureLength, placeInPlane, type OutlineRow, type Point, type ScaledPicture } from '@snug/core'
 
 /** The first three places are no outline: they say where the part's frame lies. */
 const FRAME = 3
@@ -9,6 +9,14 @@ export function traced(scale: ScaledPicture, picks: readonly Point[]): OutlineRo
   const [datum, along, bass, ...round] = picks.map((p) => placeInPlane(scale, p))
   const own = ownFrame(datum!, along!, bass!)
   return halfWidths(round.map(own))
+}
+
+/** The last place picked, in the part's own frame, with the doubt of its distance from the datum; once the frame is picked. */
+export function lastPlace(scale: ScaledPicture, picks: readonly Point[]): { at: Point; doubt: number } | undefined {
+  const last = picks.at(-1)
+  if (picks.length <= FRAME || !last) return undefined
+  const [datum, along, bass] = picks.map((p) => placeInPlane(scale, p))
+  return { at: ownFrame(datum!, along!, bass!)(placeInPlane(scale, last)), doubt: pictureLength(scale, picks[0]!, last).doubt }
 }
 
 const DATUM = {

@@ -1,0 +1,57 @@
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../../document/build'
+import { evaluate } from '../../evaluate/evaluate'
+import { changed, fullBuild, without } from '../../testing/fullBuild'
+
+const TODAY = '2026-11-24'
+const stepsOf = (build: Build) => evaluate(build, TODAY).plan.steps
+const stepOf = (build: Build, id: string) => stepsOf(build).find((s) => s.id === id)!
+const mounted = (mount: string) => changed(without(fullBuild(), 'guard', 'springs'), {}, { 'bridge/mount': mount })
+
+describe('the string ground, by how the bridge is held', () => {
+  it.each([
+    ['two-stud', /to the claw/],
+    ['six-screw', /to the claw/],
+    ['double-locking', /to the claw/],
+    ['post', /into a stud’s bore/],
+    ['screws', /under the bridge’s plate/],
+    ['string-through', /under the bridge’s plate/],
+  ])('%s: %s', (mount, title) => {
+    expect(stepOf(mounted(mount), 'string-ground').title).toMatch(title)
+    if (!/claw/.test(title.source))
+      for (const s of stepsOf(mounted(mount)))
+        expect(`${s.title} ${s.why} ${s.befores.map((b) => b.wayBack).join(' ')}`, s.id).not.toMatch(/claw/)
+  })
+  it('bushings wait for the wire that is pinched under one; a claw’s wire and a plate’s do not hold them up', () => {
+    const before = (build: Build) => stepOf(build, 'hardware').befores.map((b) => b.id)
+    expect(before(mounted('post'))).toContain('string-ground')
+    expect(before(mounted('screws'))).not.toContain('string-ground')
+    expect(before(fullBuild())).not.toContain('string-ground')
+  })
+  it('nobody has said how the bridge is held: no step is made up', () => {
+    const build = fullBuild()
+    delete build.parts.bridge!.traits.mount
+    expect(stepOf(build, 'string-ground')).toBeUndefined()
+  })
+})
+
+describe('soldering and its check', () => {
+  it('waits for every part that is soldered and still on its way', () => {
+    const build = fullBuild()
+    const parts = {
+      ...build.parts,
+      'pickup-bridge': { ...build.parts['pickup-bridge']!, state: 'ordered' as const, arrives: '2026-12-20' },
+    }
+    const solder = stepOf({ ...build, parts }, 'solder')
+    expect(solder.state).not.toBe('ready')
+    expect(solder.date! >= '2026-12-20').toBe(true)
+    expect(stepOf(build, 'solder').state).toBe('ready')
+  })
+  it('without a guard it is soldered outside the body, nothing names a guard, and the strings wait for the check', () => {
+    const bare = mounted('screws')
+    expect(stepOf(bare, 'solder').title).toMatch(/outside the body/)
+    expect(stepOf(bare, 'string-up').befores.map((b) => b.id)).toContain('meter-check')
+    for (const s of stepsOf(bare).filter((x) => x.station === 'wire'))
+      expect(`${s.title} ${s.why} ${s.befores.map((b) => b.why).join(' ')}`, s.id).not.toMatch(/guard/)
+  })
+})
