@@ -96,6 +96,8 @@ describe.each<[string, Build, Paper]>([
       for (const bar of [100, 101.6]) expect(Math.min(...lengths.map((l) => Math.abs(l - bar)))).toBeLessThan(0.02)
       expect(p.words.join(' ')).toMatch(/True size: print at 100 %/)
       if (build.handedness === 'left') expect(p.words.join(' ')).toMatch(/LEFT-HANDED/)
+      expect(t.legend.length).toBeGreaterThan(0)
+      for (const line of t.legend) expect(p.words).toContain(line)
     }
   })
   it('every hole’s centre lies within 0.05 mm of its place, on at least one sheet', () => {
@@ -145,7 +147,10 @@ describe('which way a template lies', () => {
     expect(templateOf({ ...HERON, handedness: 'left' }, 'body-back')!.mirrored).toBe(false)
   })
   it('the guard’s pot holes stand on the guard’s template, none on the wood', () => {
-    const named = (id: 'guard' | 'body-front') => templateOf(HERON, id)!.shapes.flatMap((s) => (s.shape === 'text' ? [s.text] : []))
+    const named = (id: 'guard' | 'body-front') => [
+      ...templateOf(HERON, id)!.shapes.flatMap((s) => (s.shape === 'text' ? [s.text] : [])),
+      ...templateOf(HERON, id)!.legend,
+    ]
     expect(named('body-front').join(' ')).not.toMatch(/pot|volume|tone/)
     expect(named('guard').join(' ')).toMatch(/volume, 9\.6 mm.*tone, 9\.6 mm/)
   })

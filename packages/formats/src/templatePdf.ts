@@ -16,6 +16,8 @@ import { BARS, footLines } from './templateFoot'
 import { crossesOf, MARGIN, OVERLAP, tilesOf, type Paper, type Tile } from './templateTiles'
 
 const POINT = 72 / 25.4
+/** Where the words beside the bars begin, mm. */
+const LEGEND = 117
 
 const WIDTH: Record<Stroke, number> = { cut: 0.4, shown: 0.25, centre: 0.18, mark: 0.18 }
 const DASH: Partial<Record<Stroke, number[]>> = { shown: [3, 1.5], centre: [8, 2, 1, 2] }
@@ -102,7 +104,7 @@ function strip(page: PDFPage, template: Template, build: string, tile: Tile, til
     page.drawLine({ start: { x: x0 * POINT, y: y * POINT }, end: { x: x1 * POINT, y: y * POINT }, ...black })
     for (const x of [x0, x1])
       page.drawLine({ start: { x: x * POINT, y: (y - 1.5) * POINT }, end: { x: x * POINT, y: (y + 1.5) * POINT }, ...black })
-    page.drawText(words, { x: (x1 + 3) * POINT, y: (y - 1) * POINT, size: 2.8 * POINT, font: fonts.plain })
+    page.drawText(words, { x: (x0 + 2) * POINT, y: (y + 0.8) * POINT, size: 2.4 * POINT, font: fonts.plain })
   }
   bar(BARS.millimetres, MARGIN + 18, '100 mm: measure before you trust it')
   bar(BARS.inches, MARGIN + 13, '4 in')
@@ -119,11 +121,20 @@ function strip(page: PDFPage, template: Template, build: string, tile: Tile, til
       : []),
   ]
   lines.slice(-4).forEach((l, i) =>
-    page.drawText(printable(l.text).slice(0, 130), {
+    page.drawText(printable(l.text).slice(0, 120), {
       x: MARGIN * POINT,
       y: (MARGIN + 9 - i * 3.6) * POINT,
       size: (l.big ? 3.6 : 2.8) * POINT,
       font: l.big ? fonts.bold : fonts.plain,
+    }),
+  )
+  // Beside the bars: what the marks mean.
+  template.legend.slice(0, 8).forEach((l, i) =>
+    page.drawText(printable(l).slice(0, 72), {
+      x: LEGEND * POINT,
+      y: (MARGIN + 20.5 - i * 3) * POINT,
+      size: 2.4 * POINT,
+      font: fonts.plain,
     }),
   )
   const mirror = lines.find((l) => l.big)

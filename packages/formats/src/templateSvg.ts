@@ -16,7 +16,7 @@ const path = (points: readonly Point[], closed: boolean) => `M${points.map((p) =
 /** A template as one sheet of SVG in millimetres, with bars to measure before it is trusted. */
 export function templateSvg(template: Template, build: string): string {
   const { bounds } = template
-  const lines = footLines(template, build)
+  const lines = [...footLines(template, build), ...template.legend.map((text) => ({ text, big: false }))]
   const x = bounds.x - MARGIN
   const y = bounds.y - MARGIN
   const width = Math.max(bounds.width, BARS.inches + 60) + 2 * MARGIN

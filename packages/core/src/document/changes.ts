@@ -49,6 +49,11 @@ export function setTrait(build: Build, slot: Slot, trait: string, value: string 
   return { label: `${slotSpec(slot).label}: ${trait} ${value ?? 'cleared'}`, edits: [edit(build, ['parts', slot, 'traits', trait], value)] }
 }
 
+/** The same said of several traits of parts, in one change. */
+export function setTraits(build: Build, refs: readonly { slot: Slot; trait: string }[], value: string, label: string): Change {
+  return { label, edits: refs.flatMap(({ slot, trait }) => setTrait(build, slot, trait, value).edits) }
+}
+
 export function choosePart(build: Build, slot: Slot, part: Part): Change {
   return {
     label: `${slotSpec(slot).label}: ${part.name}`,

@@ -4,6 +4,9 @@ import type { Drawing } from '../drawing/drawing'
 import type { Point } from '../geometry/point'
 import type { TraitRef } from '../judge/completed'
 import { missingSays } from '../judge/doubtWords'
+import type { TraitSpec } from '../parts/kind'
+import { KINDS } from '../parts/kinds/index'
+import { slotSpec } from '../parts/slots'
 import { partDrawing, sizeDrawing } from '../portrait/partDrawing'
 import { DRILL_CAUTIONS, type DrawnCard, type Guard, type HoleCard, type Standing } from './holeCard'
 
@@ -40,7 +43,7 @@ export function waiting(
     ...NOTHING,
     ...base,
     stands: 'waiting',
-    says: [known.about, missingSays(missing, untold)].filter(Boolean).join(' '),
+    says: [known.about, untold.length ? lookFirst(untold) : '', missing.length ? missingSays(missing, []) : ''].filter(Boolean).join(' '),
     missing: [...missing],
     untold: [...untold],
     ...(known.places ? { places: known.places } : {}),
@@ -48,6 +51,12 @@ export function waiting(
     draw: () => ({ ...(first ? sizeDrawing(build, first) : partDrawing(build, slot)), title: base.title }),
   }
 }
+
+/** What has to be looked at, or said, before any size matters. */
+const lookFirst = (untold: readonly TraitRef[]): string =>
+  untold.every(({ slot, trait }) => (KINDS[slotSpec(slot).kind].traits as Readonly<Record<string, TraitSpec>>)[trait]?.hole)
+    ? 'Look at the part: nobody has said whether it is there already.'
+    : missingSays([], untold)
 
 export type Filled = Partial<Omit<DrawnCard, 'stands' | 'draw' | keyof Base>> &
   Pick<HoleCard, 'work' | 'says'> & { draw: () => Drawing; mindful?: boolean }

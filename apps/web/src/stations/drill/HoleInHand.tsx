@@ -1,4 +1,4 @@
-import { enteredAt, setSize, setTrait, SIDE_WORDS, tickStep, wordOf, type HoleCard } from '@snug/core'
+import { enteredAt, KINDS, setSize, setTrait, setTraits, SIDE_WORDS, slotSpec, tickStep, wordOf, type HoleCard } from '@snug/core'
 import { useState, type ReactNode } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
@@ -11,7 +11,7 @@ import { StandMark } from './StandMark'
 import { STANDING, WORK } from './holeWords'
 
 /** The card in hand: what is done where and with what; what it waits for is said and read right here. */
-export function HoleInHand({ card, cards }: { card: HoleCard; cards: readonly HoleCard[] }) {
+export function HoleInHand({ card, cards, all }: { card: HoleCard; cards: readonly HoleCard[]; all: readonly HoleCard[] }) {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
   const [atBench, setAtBench] = useState(false)
@@ -25,7 +25,11 @@ export function HoleInHand({ card, cards }: { card: HoleCard; cards: readonly Ho
         <span className="label text-[16px] text-soft">{standing(card)}</span>
       </h2>
       <p className="mt-1">{card.says}</p>
-      <Untold refs={card.untold} onSay={(ref, said) => change((b) => setTrait(b, ref.slot, ref.trait, said))} />
+      {unsaid(card).length > 0 && <IsItThere card={card} all={all} />}
+      <Untold
+        refs={card.untold.filter((ref) => !isHoleTrait(ref))}
+        onSay={(ref, said) => change((b) => setTrait(b, ref.slot, ref.trait, said))}
+      />
       {card.missing.map((ref) => (
         <div key={`${ref.slot}/${ref.size}`} data-size={`${ref.slot}/${ref.size}`}>
           <SizeField sizeRef={ref} size={enteredAt(build, ref)} onCommit={(size) => change((b) => setSize(b, ref, size))} />
@@ -102,6 +106,38 @@ export function HoleInHand({ card, cards }: { card: HoleCard; cards: readonly Ho
       )}
       {card.work !== 'keep' && card.stands !== 'waiting' && <Caution lines={card.cautions} />}
       {atBench && <BenchView start={card.id} cards={cards} onClose={() => setAtBench(false)} />}
+    </div>
+  )
+}
+
+type Ref = HoleCard['untold'][number]
+const isHoleTrait = ({ slot, trait }: Ref) => KINDS[slotSpec(slot).kind].traits[trait]?.hole === true
+const unsaid = (card: HoleCard): Ref[] => card.untold.filter(isHoleTrait)
+
+/** Said by one press: of this hole, or of every one that nobody has said. */
+function IsItThere({ card, all }: { card: HoleCard; all: readonly HoleCard[] }) {
+  const change = useBuild((s) => s.change)
+  const here = unsaid(card)
+  const every = [...new Map(all.flatMap(unsaid).map((r) => [`${r.slot} ${r.trait}`, r])).values()]
+  const say = (refs: readonly Ref[], said: 'none' | 'drilled', what: string) =>
+    change((b) => setTraits(b, refs, said, `${what}: ${said === 'drilled' ? 'there' : 'not there'}`))
+  return (
+    <div className="mt-2">
+      <div className="flex flex-wrap gap-2">
+        <Button look="main" onClick={() => say(here, 'drilled', card.title)}>
+          It is there
+        </Button>
+        <Button look="main" onClick={() => say(here, 'none', card.title)}>
+          Not there yet
+        </Button>
+      </div>
+      {every.length > 1 && (
+        <p className="mt-2 flex flex-wrap items-center gap-2 text-[15px]">
+          Of all {every.length} nobody has said:
+          <Button onClick={() => say(every, 'drilled', 'All holes')}>all are there</Button>
+          <Button onClick={() => say(every, 'none', 'All holes')}>none is</Button>
+        </p>
+      )}
     </div>
   )
 }

@@ -89,7 +89,7 @@ export function HolesTab() {
           </ul>
         </div>
       }
-      hand={<HoleInHand key={hand.id} card={hand} cards={holes.slice(0, todo)} />}
+      hand={<HoleInHand key={hand.id} card={hand} cards={holes.slice(0, todo)} all={all} />}
     />
   )
 }

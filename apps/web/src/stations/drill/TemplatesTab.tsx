@@ -62,6 +62,11 @@ export function TemplatesTab() {
                       {n}
                     </p>
                   ))}
+                  {hand.template.legend.map((l) => (
+                    <p key={l} className="text-[15px] text-soft">
+                      {l}
+                    </p>
+                  ))}
                   <div className="mt-2 max-w-48">
                     <Choice<Paper> label="Paper" value={paper} options={Object.entries(PAPER) as [Paper, string][]} onChange={setPaper} />
                   </div>

@@ -35,9 +35,16 @@ describe('Drill', () => {
     layOut(b)
     show(<DrillStation />, 'drill/strap-buttons')
     expect(heading()).toMatch(/not known yet/)
-    await userEvent.selectOptions(inHand().getByLabelText(/Strap button holes/), 'none')
+    await userEvent.click(inHand().getByRole('button', { name: 'Not there yet' }))
     await waitFor(() => expect(heading()).toMatch(/to make/))
-    expect(server.done.at(-1)!.label).toMatch(/Body/)
+    expect(server.done.at(-1)!.label).toBe('Strap button screws: not there')
+  })
+  it('of a kit just opened, all that nobody has said is said by one press', async () => {
+    layOut(fullBuild())
+    show(<DrillStation />, 'drill/strap-buttons')
+    await userEvent.click(inHand().getByRole('button', { name: 'none is' }))
+    await waitFor(() => expect(useBuild.getState().evaluation!.drill.flatMap((c) => c.untold)).toEqual([]))
+    expect(server.done).toHaveLength(1)
   })
   it('at the bench: space ticks line by line, and the last one ticks the card off', async () => {
     layOut(drillable(fullBuild()))

@@ -19,6 +19,8 @@ export interface Template {
   mirrored: boolean
   /** Said on every sheet of it. */
   notes: string[]
+  /** What the marks on it mean, a row of holes a line. */
+  legend: string[]
   shapes: Shape[]
   /** Of all its shapes, mm. */
   bounds: Box
@@ -42,7 +44,10 @@ export const TEMPLATE_IDS = [
 export type TemplateId = (typeof TEMPLATE_IDS)[number]
 
 /** Shapes in the instrument's frame, bass side positive, as they lie on the paper: the paper's y grows downwards. */
-export function laidOut(t: Pick<Template, 'id' | 'title' | 'seen' | 'notes' | 'shapes'>, handedness: 'left' | 'right'): Template {
+export function laidOut(
+  t: Pick<Template, 'id' | 'title' | 'seen' | 'notes' | 'legend' | 'shapes'>,
+  handedness: 'left' | 'right',
+): Template {
   const mirrored = (handedness === 'left') !== (t.seen === 'back')
   const turn = (p: Point) => (mirrored ? pt(p.x, -p.y) : p)
   const shapes = t.shapes.map((s): Shape => {
@@ -89,7 +94,7 @@ export function hole(at: Point, diameter: number, name: string, there = false): 
     { shape: 'circle', stroke: there ? 'shown' : 'cut', at, r: diameter / 2 },
     line([pt(at.x - arm, at.y), pt(at.x + arm, at.y)], 'mark'),
     line([pt(at.x, at.y - arm), pt(at.x, at.y + arm)], 'mark'),
-    ...(name ? [words(pt(at.x + arm + 1, at.y - 1), name, 'start')] : []),
+    ...(name ? [words(pt(at.x + diameter / 2 + 1, at.y - diameter / 2 - 1), name, 'start')] : []),
   ]
 }
 

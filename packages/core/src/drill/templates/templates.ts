@@ -15,13 +15,13 @@ import { drawnEdge } from '../place'
 import { withoutGuesses } from '../told'
 import { closed, hole, laidOut, line, roundedBox, TEMPLATE_IDS, words, type Shape, type Template, type TemplateId } from './template'
 
-type Made = Pick<Template, 'title' | 'seen' | 'notes' | 'shapes'>
+type Made = Pick<Template, 'title' | 'seen' | 'notes' | 'shapes'> & { legend?: string[] }
 type Maker = (build: Build, bench: Bench) => Made | undefined
 
 /** One template of a build, when what it shows is known. */
 export function templateOf(build: Build, id: TemplateId, bench: Bench = USUAL_BENCH): Template | undefined {
   const made = MAKERS[id](withoutGuesses(build), bench)
-  return made && laidOut({ id, ...made }, build.handedness)
+  return made && laidOut({ legend: [], id, ...made }, build.handedness)
 }
 
 /** Which templates a build has, with what the others wait for. */
@@ -102,8 +102,27 @@ const holesOn = (cards: readonly HoleCard[], sides: readonly Side[]): Shape[] =>
   cards
     .filter((c) => sides.includes(c.side) && c.bit !== undefined && c.stands !== 'refused')
     .flatMap((c) => c.places.flatMap((p, i) => hole(p, c.bit!, nameOf(c, i), c.work === 'keep')))
-const nameOf = (c: HoleCard, i: number) =>
-  `${c.title.toLowerCase()}${c.places.length > 1 ? ` ${i + 1}` : ''}, ${printMm(c.bit!, 1)} mm${c.work === 'keep' ? ', there' : ''}`
+/** On the drawing each hole has its number; the row's name and size stand once at its foot. */
+const nameOf = (c: HoleCard, i: number) => (c.places.length > 1 ? `${MARK[c.id] ?? ''}${i + 1}` : (MARK[c.id] ?? c.title.toLowerCase()))
+/** A letter before the number tells rows apart that lie near each other. */
+const MARK: Record<string, string> = {
+  'tuner-screws': 's',
+  'bridge-screws': 'b',
+  'string-holes': 'h',
+  'ferrule-bores': 'f',
+  'neck-clearance': 'n',
+  'tail-bores': 't',
+  'pot-holes': 'p',
+  'ground-wire': 'g',
+  'toggle-hole': 'w',
+}
+const legend = (cards: readonly HoleCard[], sides: readonly Side[]): string[] =>
+  cards
+    .filter((c) => sides.includes(c.side) && c.bit !== undefined && c.places.length && c.stands !== 'refused')
+    .map(
+      (c) =>
+        `${c.places.length > 1 ? `${nameOf(c, 0)} to ${nameOf(c, c.places.length - 1)}` : nameOf(c, 0)}: ${c.title.toLowerCase()}, ${printMm(c.bit!, 1)} mm${c.work === 'keep' ? ', there already' : ''}.`,
+    )
 
 function body(build: Build, bench: Bench, seen: 'front' | 'back'): Made | undefined {
   const edge = drawnEdge(build)
@@ -116,6 +135,7 @@ function body(build: Build, bench: Bench, seen: 'front' | 'back'): Made | undefi
     title: TITLES[`body-${seen}`],
     seen,
     notes: [...registration(cards, seen), ...doubts(cards, seen)],
+    legend: legend(cards, [seen]),
     shapes: [
       closed(edge, 'cut'),
       ...hollows.flatMap((h) => hollowShape(build, h)),
@@ -160,6 +180,7 @@ function head(build: Build, bench: Bench, side: 'head front' | 'head back'): Mad
     title: TITLES[back ? 'head-back' : 'head-front'],
     seen: back ? 'back' : 'front',
     notes: back ? ['Screws are drilled from this side; the post bores are shown to lay it on by.'] : [],
+    legend: legend(cards, [side]),
     shapes: [
       closed(outline, 'cut'),
       line([pt(Math.min(...outline.map((p) => p.x)) - 6, 0), pt(12, 0)]),
@@ -185,6 +206,7 @@ function practice(build: Build, bench: Bench): Made | undefined {
     title: TITLES.practice,
     seen: 'front',
     notes: ['Scrap as thick as the headstock; drill it as the card says, hang every tuner, look whether the housings clear.'],
+    legend: legend([bores], [bores.side]),
     shapes: [
       closed(roundedBox({ x, y, width, height }, 4), 'cut'),
       ...bores.places.flatMap((p, i) => hole(p, bores.bit!, nameOf(bores, i))),

@@ -26,8 +26,14 @@ function cardBlocks(c: HoleCard): SheetBlock[] {
   if (c.stands === 'waiting' || c.stands === 'refused')
     return [{ heading: c.title }, { text: `${c.stands === 'refused' ? 'Do not drill. ' : ''}${c.says}` }]
   return [
-    { heading: `${c.title}, ${SIDE_WORDS[c.side]}` },
-    { text: [c.says, `Located by ${c.located}.`, ...(c.from.length ? [`${c.from.join('; ')}.`] : [])].join(' ') },
+    { heading: c.title },
+    {
+      text: [
+        c.says,
+        `Worked ${SIDE_WORDS[c.side]}. Located by ${c.located}.`,
+        ...(c.from.length ? [`Measured: ${c.from.join('; ')}.`] : []),
+      ].join(' '),
+    },
     { tick: [...c.first.map((f) => `first: ${f}`), ...c.steps] },
     ...(c.flag === undefined ? [] : [{ drawing: flagDrawing(c.flag, c.bit!), width: c.flag + 22 }]),
     ...(c.mind.length ? [{ text: c.mind.join(' ') }] : []),
@@ -45,13 +51,19 @@ export function flagDrawing(flag: number, bit: number): Drawing {
       role: 'guide',
       points: [pt(i, r + 3), pt(i, r + (i % 10 === 0 ? 8 : i % 5 === 0 ? 6.5 : 5))],
     })),
+    ...Array.from({ length: Math.floor((flag + 6) / 10) }, (_, i): Mark => ({
+      mark: 'label',
+      at: pt(10 * (i + 1), r + 11.5),
+      text: String(10 * (i + 1)),
+      anchor: 'middle',
+    })),
     { mark: 'label', at: pt(flag, -r - 3), text: `tape ${printMm(flag, 1)} mm from the tip`, anchor: 'middle' },
   ]
   return {
     title: `Tape flag at ${printMm(flag, 1)} mm`,
     note: 'true size',
     marks,
-    bounds: { x: -2, y: -r - 8, width: flag + 22, height: 2 * r + 18 },
+    bounds: { x: -2, y: -r - 8, width: flag + 22, height: 2 * r + 21 },
     numbers: [{ label: 'Tape flag from the tip', value: `${printMm(flag, 1)} mm` }],
   }
 }
