@@ -3,9 +3,11 @@ import {
   enteredAt,
   headDrawing,
   headTask,
+  isSaid,
   postsOf,
   setSize,
   sizeRef,
+  traitAt,
   valueAt,
   viewed,
   type Build,
@@ -48,6 +50,7 @@ export function HeadTab() {
   const row = tried ?? task?.now
   const posts = useMemo(() => (task && row ? viewed(task, postsOf(task, row)) : []), [task, row])
   const bore = valueAt(build, sizeRef('neck', 'tuner.bore')) ?? 10
+  const bored = isSaid(build, sizeRef('neck', 'tuner.bore')) || traitAt(build, 'neck', 'bored.tuners') === 'drilled'
   const drawing = task && row && headDrawing(task, posts, row, bore)
   const moved = tried !== undefined && task !== undefined
   const look = async (t: HeadTask) => {
@@ -107,8 +110,13 @@ export function HeadTab() {
                   As it was marked
                 </Button>
               </div>
+              {bored && (
+                <p className="mt-3">
+                  Its bores are there: a row that differs from them needs them plugged first, and the plugs show through a clear finish.
+                </p>
+              )}
               <p className="mt-3 text-[15px] text-soft">
-                Before the neck: print Headstock, front under Paper, drill it into scrap of the same thickness, and hang the tuners in it.
+                Before the neck: print the practice piece under Paper, drill it into scrap of the same thickness, and hang the tuners in it.
               </p>
             </>
           )}
