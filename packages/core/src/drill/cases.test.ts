@@ -93,6 +93,13 @@ describe('pilots by the wood at hand', () => {
     expect(c.says).toMatch(/Nobody has said what wood/)
   })
   // 45 - (1.5 + 44.2 - 15.9) = 15.2 mm bite; heel 25.4: 10.2 mm stay beyond the tip.
+  // An old row 4 mm in front: 4 - (4 + 3.5)/2 = 0.25 mm of wood where they are in line.
+  it('bridge screws beside the holes of an earlier bridge: plug those in line first', () => {
+    const b = changed(full(), { 'body/oldHoles.front': 4, 'body/oldHoles.back': 30 }, { 'bridge/mount': 'screws' })
+    expect(guardOf(b, 'bridge-screws', 'old-front')!.verdict).toBe('tight')
+    expect(guardOf(b, 'bridge-screws', 'old-front')!.spare!.value).toBeCloseTo(0.25, 9)
+    expect(guardOf(b, 'bridge-screws', 'old-back')!.verdict).toBe('snug')
+  })
   // (38 - 4.2 - 7)/2 = 13.4; at 10 mm apart (10 - 4.2 - 7)/2 is nothing.
   it('neck screws stay out of the truss rod’s channel', () => {
     expect(guardOf(full(), 'neck-screws', 'rod')!.spare!.value).toBeCloseTo(13.4, 9)

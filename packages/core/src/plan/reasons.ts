@@ -17,7 +17,7 @@ export const BECAUSE = {
     wayBack: 'Chamfer through the film by hand, run the bit backwards first, then drill.',
   },
   placeBeforeHoles: {
-    why: 'The bridge’s place fixes its holes; check nut to fret 12, doubled.',
+    why: 'The bridge’s place fixes its holes: from the pocket’s mouth and from fret 12, and both must agree.',
     risk: 'Holes in the wrong place put the whole instrument out of tune.',
     wayBack: 'Plug with dowel of the same grain, wait, drill anew.',
   },

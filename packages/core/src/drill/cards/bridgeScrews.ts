@@ -1,5 +1,9 @@
 import { sizeAt, sizeRef, traitAt } from '../../document/read'
+import type { Build } from '../../document/build'
+import { printMm } from '../../quantity/length'
 import type { Finder } from '../finder'
+import { BETWEEN, guarded } from '../guard'
+import type { Guard } from '../holeCard'
 import { acrossBody, evenly } from '../place'
 import { screwed } from '../screwed'
 import { isThere } from '../told'
@@ -43,8 +47,35 @@ export const bridgeScrews: Finder = (build, bench) => {
       woodOf: 'body',
       located: count ? row : { ...row, places: [], missing: [...row.missing, sizeRef('bridge', 'screws')] },
       byNumbers: true,
-      guards: known ? [] : [windowGuard(build)],
+      guards: known ? [] : [windowGuard(build), ...oldRows(build)],
       mind: ['First screw in the middle, the plate turned square to the strings; look along the outer threads, then the next.'],
     },
   )
+}
+
+/** An old hole is about so wide, mm. [practice] */
+const OLD = 4
+
+/** Rows of an earlier bridge so near that a new screw may fall into one of their holes: how they stand across, nobody measured. */
+function oldRows(build: Build): Guard[] {
+  const thread = sizeAt(build, sizeRef('bridge', 'screw.thread'))?.value ?? 3.5
+  return (['front', 'back'] as const).flatMap((end) => {
+    const away = sizeAt(build, sizeRef('body', `oldHoles.${end}`))
+    if (!away) return []
+    const wood = Math.abs(away.value) - (OLD + thread) / 2
+    return [
+      guarded(
+        `old-${end}`,
+        `Wood to the old holes, ${end}`,
+        { value: wood, doubt: away.doubt },
+        [
+          { upTo: BETWEEN, is: 'tight' },
+          { upTo: Infinity, is: 'snug' },
+        ],
+        wood < BETWEEN
+          ? `A row of old holes lies ${printMm(Math.abs(away.value), 1)} mm ${end === 'front' ? 'in front of' : 'behind'} these: where one of them is in line with a new screw, plug it first, let it dry, drill anew.`
+          : `The old holes lie ${printMm(Math.abs(away.value), 1)} mm away.`,
+      ),
+    ]
+  })
 }

@@ -75,7 +75,7 @@ function travelLeft(build: Build): Question[] {
     {
       id: 'move-studs',
       job: `Place the studs between ${printMm(place.from, 1)} and ${printMm(place.to, 1)} mm from the nut.`,
-      how: `${shift} Old bores are plugged with dowel of the same grain and drilled anew; check with a ruler, nut to fret 12 doubled.`,
+      how: `${shift} Old bores are plugged with dowel of the same grain and drilled anew. Both are counted from the nut; the scale line itself, nut to fret 12 doubled, lies beside them by what the saddles travel.`,
       gives: 'body',
       tools: ['dowel', 'wood glue', 'drill guide'],
     },

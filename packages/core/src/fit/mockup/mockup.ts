@@ -84,7 +84,7 @@ const ORDER: readonly Wanted[] = [
   {
     id: 'reach',
     title: 'Pocket mouth to bridge',
-    how: 'Ruler along the centre line; check with nut to fret 12, doubled.',
+    how: 'Ruler along the centre line. The scale is checked by nut to fret 12, doubled; the reference stands beside it by what the saddles travel.',
     ref: size('body', 'mouthToBridge'),
     joints: ['bridge-reach'],
   },
