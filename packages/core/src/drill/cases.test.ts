@@ -108,6 +108,20 @@ describe('pilots by the wood at hand', () => {
       'wont-go',
     )
   })
+  // Screw 18 through a nut of 3.95: 14.05 bite; neck 21 - 3.4 = 17.6: 3.55 mm stay under the tip.
+  it('a locking nut’s screws stop before the back of the neck', () => {
+    const locking = changed(full(), { 'nut/screw.length': 18 }, { 'nut/type': 'locking' })
+    expect(guardOf(locking, 'nut-screws', 'tip')!.spare!.value).toBeCloseTo(3.55, 6)
+    expect(card(changed(locking, { 'nut/screw.length': 24 }), 'nut-screws').stands).toBe('refused')
+    expect(card(full(), 'nut-screws')).toBeUndefined()
+  })
+  // Thread 6: 6.5 to 7.5, a 7 mm bit, through 44.2 - 15.9 = 28.3.
+  it('a tilt screw is reached through a hole it turns freely in; a neck without one has no such hole', () => {
+    const tilt = card(changed(full(), {}, { 'neck/tiltScrew': 'screw' }), 'tilt-hole')
+    expect([tilt.work, tilt.bit]).toEqual(['new', 7])
+    expect(tilt.says).toMatch(/28\.3 mm/)
+    expect(card(full(), 'tilt-hole')).toBeUndefined()
+  })
   it('the tip of a neck screw stays 3 mm under the board', () => {
     expect(guardOf(full(), 'neck-screws', 'tip')!.spare!.value).toBeCloseTo(10.2, 6)
     const long = card(changed(full(), { 'neck-screws/length': 56 }), 'neck-screws')

@@ -7,6 +7,7 @@ import { bridgeScrews } from './cards/bridgeScrews'
 import { potHoles, toggleHole } from './cards/controls'
 import { clawScrews, guardScrews, pickupScrews, ringScrews } from './cards/held'
 import { neckClearance, neckPilots } from './cards/neckScrews'
+import { nutScrews, tiltHole } from './cards/neckMore'
 import { groundPassage, jackPassage } from './cards/passage'
 import { jackBore, jackPlateScrews, strapButtons } from './cards/rim'
 import { batteryRoom, pickupRoute } from './cards/routes'
@@ -24,6 +25,7 @@ const FINDERS: readonly Finder[] = [
   batteryRoom,
   neckClearance,
   neckPilots,
+  tiltHole,
   studBores,
   tailBores,
   bridgeScrews,
@@ -39,6 +41,7 @@ const FINDERS: readonly Finder[] = [
   ringScrews('neck'),
   ringScrews('bridge'),
   tunerScrews,
+  nutScrews,
   clawScrews,
   jackPlateScrews,
   guardScrews,

@@ -216,6 +216,7 @@ export function sketchNut(s: Sketch): void {
     s.round('metal', pt(at, 3.6), 2.4, []).line('string', pt(at - 6, 2.4 - gap), pt(at + 6, 2.4 - gap))
     s.take(size, 'gauge', pt(at, 2.4), pt(at, 2.4 - gap))
   }
+  s.only(['screw.length', 'screw.thread', 'screw.root'], s.trait('type') === 'locking', () => ownScrew(s))
 }
 
 export const TAILPIECE_USUAL: Readonly<Record<string, number>> = { studSpacing: 82, studDiameter: 11, 'string.hole': 3 }

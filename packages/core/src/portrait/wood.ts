@@ -256,6 +256,10 @@ export function sketchNeck(s: Sketch): void {
     for (const side of [-1, 1]) s.round('cavity', pt(-8, (side * s.v('nut.screws')) / 2), 3, ['nut.screws'])
     s.across('nut.screws', 'rule', -8)
   })
+  s.only(['tilt.thread'], s.trait('tiltScrew') === 'screw', () => {
+    const at = pt(s.v('nutToHeelEnd') - 12, 0)
+    s.round('metal', at, s.v('tilt.thread'), ['tilt.thread']).across('tilt.thread', 'outside', at.x)
+  })
   s.box('cavity', -s.v('nut.slotWidth'), -nut / 2, 0, nut / 2, ['nut.slotWidth'])
   s.take('nut.slotWidth', 'inside', pt(-s.v('nut.slotWidth'), -nut / 2), pt(0, -nut / 2))
   s.round('cavity', pt(-18, 0), s.v('truss.key'), ['truss.key']).across('truss.key', 'inside', -18)

@@ -26,6 +26,8 @@ const SCREWS: Partial<Record<Slot, Sizes>> = {
   },
   'pickup-bridge': { 'screw.length': 18, 'screw.diameter': 3, 'screw.root': 2 },
   switch: { 'thread.diameter': 12 },
+  nut: { 'screw.length': 18, 'screw.thread': 4, 'screw.root': 2.8, 'screw.spread': 26 },
+  neck: { 'fret1.thickness': 21, 'tilt.thread': 6 },
 }
 
 export function drillable(build: Build): Build {

@@ -170,6 +170,7 @@ export const body = defineKind({
     'bored.pickups': bored('Pickup screw holes'),
     'bored.rings': bored('Ring screw holes'),
     'bored.guard': bored('Guard screw holes'),
+    'bored.tilt': bored('Hole for the neck’s tilt screw'),
     'bored.claw': bored('Spring claw’s screw holes'),
     'bored.buttons': bored('Strap button holes'),
     hand: HANDED,

@@ -231,6 +231,7 @@ export const nut = defineKind({
     'slot.extra': mm('Slots wider than their strings by', -0.3, 0.6, { usual: 0.08 }),
     radius: mm('Radius over its slots', 100, 1000),
     'screw.spread': mm('Locking nut: screws, centre to centre', 8, 40),
+    ...screwSizes('Locking nut: screw', 20, 4, 2.8),
   },
   traits: {
     type: {

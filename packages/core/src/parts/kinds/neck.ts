@@ -69,6 +69,7 @@ export const neck = defineKind({
       optional: true,
       how: 'ruler from the nut’s board side to the middle of the studs, before it is taken apart',
     }),
+    'tilt.thread': mm('Tilt screw, thread diameter', 3, 10, { found: [4, 8], usual: 6 }),
     mass: sized('g', 'Mass', 100, 2000, { usual: 620, found: [400, 1000] }),
   },
   traits: {
@@ -120,6 +121,7 @@ export const neck = defineKind({
     pilots: bored('Screw pilots in the heel'),
     'bored.tuners': bored('Tuner bores'),
     'bored.tunerScrews': bored('Tuner screw holes'),
+    'bored.nut': bored('Locking nut’s screw holes'),
     'bored.tree': bored('String tree’s screw hole'),
     tiltScrew: {
       label: 'Tilt screw in the heel',
