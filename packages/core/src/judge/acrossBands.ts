@@ -46,6 +46,8 @@ export function acrossBands(found: Map<string, Found>, unknown: ReadonlyMap<stri
       found.get(id)?.moved.add(key)
     }
   }
+  // A check that is there only at the end of some band was met with all other unknown sizes as they usually are, and no further.
+  for (const [id, f] of found) if (!middle.has(id)) f.crosses = true
   for (const [id, of] of ends) {
     if (!open()) return
     const f = found.get(id)!
