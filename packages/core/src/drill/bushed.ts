@@ -14,6 +14,7 @@ import type { DrawnCard, Guard, Work } from './holeCard'
 import { inwardsOf, type Located } from './place'
 import { holeSection } from './section'
 import { isThere, summed } from './told'
+import { capital } from './capital'
 
 /** A bushing tapped into the body's top. */
 export interface Bushed {
@@ -233,4 +234,3 @@ function bored(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size,
       }),
   })
 }
-const capital = (s: string) => s[0]!.toUpperCase() + s.slice(1)

@@ -13,6 +13,7 @@ import type { DrawnCard, Guard, Work } from './holeCard'
 import { inwardsOf, type Located } from './place'
 import { holeSection } from './section'
 import { summed } from './told'
+import { capital } from './capital'
 
 export type Terms = readonly (readonly [factor: number, ref: SizeRef])[]
 
@@ -149,8 +150,6 @@ const takes = (build: Build, s: Screwed): { takes?: number } => {
   const thread = sizeAt(build, s.thread)
   return thread ? { takes: thread.value } : {}
 }
-
-const capital = (s: string) => s[0]!.toUpperCase() + s.slice(1)
 
 /** Holes that are there already: nothing is drilled; whether the screw holds in them is found by turning it in by hand. */
 function kept(build: Build, base: Base, s: Screwed): DrawnCard {

@@ -7,8 +7,8 @@ import { guarded, untellable } from '../guard'
 import type { Guard } from '../holeCard'
 import { screwed } from '../screwed'
 import { isThere } from '../told'
+import { capital } from '../capital'
 
-const capital = (s: string) => s[0]!.toUpperCase() + s.slice(1)
 const workOf = (build: Build, trait: { slot: 'body'; trait: string }) => {
   const known = isThere(build, trait)
   return known === undefined ? undefined : known ? ('keep' as const) : ('new' as const)

@@ -1,4 +1,4 @@
-import { setOutline, type Point, type ScaledPicture } from '@snug/core'
+import { SHEET_SIGMA, setOutline, type Point, type ScaledPicture } from '@snug/core'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useRef, useState } from 'react'
 import { useWhere } from '../../../app/where'
@@ -103,7 +103,7 @@ function OnePhoto({ photo, shelf }: { photo: Photo; shelf: React.ReactNode }) {
           : undefined
         : 'The five marks of the sheet are not all in the picture, or something covers one.',
     )
-    if (sheet) set({ found: { points: sheet.marks, sigma: 0.25, mirrored: sheet.mirrored } })
+    if (sheet) set({ found: { points: sheet.marks, sigma: SHEET_SIGMA, mirrored: sheet.mirrored } })
   }
   const pick = (at: Point) => {
     if (now === 'measure') return set({ measure: work.measure.length >= 2 ? [at] : [...work.measure, at] })
