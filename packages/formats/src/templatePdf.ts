@@ -12,6 +12,7 @@ import {
   type PDFFont,
   type PDFPage,
 } from 'pdf-lib'
+import { printable } from './printable'
 import { BARS, footLines } from './templateFoot'
 import { crossesOf, MARGIN, OVERLAP, tilesOf, type Paper, type Tile } from './templateTiles'
 
@@ -147,11 +148,3 @@ function strip(page: PDFPage, template: Template, build: string, tile: Tile, til
       rotate: degrees(90),
     })
 }
-
-/** The standard fonts have no more letters than these. */
-const printable = (s: string) =>
-  s
-    .replace(/[‘’]/g, '\u2019')
-    .replace(/–/g, '-')
-    .replace(/⌀/g, 'dia ')
-    .replace(/[^\x20-\x7e\u00a0-\u00ff\u2019]/g, '?')

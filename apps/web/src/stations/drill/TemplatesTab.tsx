@@ -8,7 +8,7 @@ import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Field'
 import { download } from '../../ui/download'
-import { openSheet } from '../../ui/openSheet'
+import { PrintSheet } from '../../ui/PrintSheet'
 import { ThingRow } from '../../ui/ThingRow'
 import { useWhere } from '../../app/where'
 import { DrillTabs } from './tabs'
@@ -118,9 +118,7 @@ function SheetOfCards() {
     <section className="mt-6 border-t border-hairline pt-3">
       <h3 className="text-[19px]">Drill sheet</h3>
       <p className="text-[15px] text-soft">Every hole that is to be made, in order, with boxes to tick and tape flags beside a rule.</p>
-      <Button className="mt-2" onClick={() => void openSheet(drillSheet(build, cards))}>
-        Open it to print
-      </Button>
+      <PrintSheet sheet={() => drillSheet(build, cards)} />
     </section>
   )
 }

@@ -1,8 +1,7 @@
 import { KINDS, type KindName, measuringSheet } from '@snug/core'
 import { useState } from 'react'
-import { Button } from '../../ui/Button'
 import { INPUT } from '../../ui/Field'
-import { openSheet } from '../../ui/openSheet'
+import { PrintSheet } from '../../ui/PrintSheet'
 
 export function Copy() {
   const [kind, setKind] = useState<KindName>('neck')
@@ -20,9 +19,7 @@ export function Copy() {
           </option>
         ))}
       </select>
-      <Button look="main" className="mt-2" onClick={() => void openSheet(measuringSheet(kind))}>
-        Print the measuring sheet
-      </Button>
+      <PrintSheet main sheet={() => measuringSheet(kind)} label="Print the measuring sheet" />
     </div>
   )
 }

@@ -3,7 +3,7 @@ import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { today } from '../../state/today'
 import { Button } from '../../ui/Button'
 import { INPUT } from '../../ui/Field'
-import { openSheet } from '../../ui/openSheet'
+import { PrintSheet } from '../../ui/PrintSheet'
 import { filled } from './filledSlots'
 
 export function OrderSheet({ slot, onSlot }: { slot: Slot | undefined; onSlot: (s: Slot) => void }) {
@@ -39,7 +39,7 @@ export function OrderSheet({ slot, onSlot }: { slot: Slot | undefined; onSlot: (
         >
           {order ? 'Keep a new revision' : 'Keep this as the order'}
         </Button>
-        {order && <Button onClick={() => void openSheet(orderSheet(build, slot, order))}>Print it</Button>}
+        {order && <PrintSheet sheet={() => orderSheet(build, slot, order)} label="Print it" />}
       </div>
       {order && (
         <>

@@ -1,8 +1,7 @@
 import { DEFECTS, rescueEstimate, setField, rescueSheet } from '@snug/core'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
-import { Button } from '../../ui/Button'
 import { NumberEntry } from '../../ui/NumberEntry'
-import { openSheet } from '../../ui/openSheet'
+import { PrintSheet } from '../../ui/PrintSheet'
 
 export function Rescue() {
   const build = useOpenBuild()
@@ -58,9 +57,10 @@ export function Rescue() {
           </li>
         ))}
       </ul>
-      <Button className="mt-2" onClick={() => void openSheet(rescueSheet(rescue.defects, rescue.asking, rescue.worth, build.currency))}>
-        Print the questions for the seller
-      </Button>
+      <PrintSheet
+        sheet={() => rescueSheet(rescue.defects, rescue.asking, rescue.worth, build.currency)}
+        label="Print the questions for the seller"
+      />
     </div>
   )
 }

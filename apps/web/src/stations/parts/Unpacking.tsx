@@ -1,8 +1,7 @@
 import { setIn, slotSpec, UNPACKED, type Slot, type Unpacked, unpackingSheet } from '@snug/core'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
-import { Button } from '../../ui/Button'
 import { INPUT } from '../../ui/Field'
-import { openSheet } from '../../ui/openSheet'
+import { PrintSheet } from '../../ui/PrintSheet'
 import { filled } from './filledSlots'
 
 export function Unpacking({ onLook }: { onLook: (s: Slot) => void }) {
@@ -16,9 +15,7 @@ export function Unpacking({ onLook }: { onLook: (s: Slot) => void }) {
       <p>
         {seen} of {slots.length} looked over. Do it the day a parcel comes, before the return window ends.
       </p>
-      <Button className="mt-2" onClick={() => void openSheet(unpackingSheet(build))}>
-        Print it
-      </Button>
+      <PrintSheet sheet={() => unpackingSheet(build)} label="Print it" />
       <ul className="mt-2">
         {slots.map((slot) => (
           <li key={slot} className="grid grid-cols-[1fr_9rem] items-center gap-2 border-b border-hairline py-1">
