@@ -218,7 +218,7 @@ export function dunlin(today: string, due: string, late: string): Build {
         seller: 'Capstan Hardware',
         price: 58,
         metal: 'nickel',
-        traits: { hand: 'either' },
+        traits: { hand: 'either', screws: 'own' },
         sizes: {
           count: 12,
           bushing: 9.9,

@@ -265,7 +265,7 @@ export function heron(today: string, due: string, late: string): Build {
         seller: 'Capstan Hardware',
         price: 34,
         metal: 'chrome',
-        traits: { hand: 'right' },
+        traits: { hand: 'right', screws: 'own' },
         sizes: {
           count: 6,
           bushing: 9.9,

@@ -199,7 +199,7 @@ export function plover(today: string, due: string): Build {
         seller: 'Tidewrack Salvage',
         price: 25,
         metal: 'nickel',
-        traits: { hand: 'left' },
+        traits: { hand: 'left', screws: 'own' },
         sizes: {
           count: 6,
           bushing: 8.7,

@@ -11,7 +11,7 @@ import { USUAL_BENCH } from './bench'
 import { recessGuards, straightChance } from './cards/strings'
 import { onTheWay } from './cards/passage'
 import { angleWords, squareToRim } from './cards/rim'
-import { routerPair, templateOffset } from './cards/routes'
+import { routerPair, templateOffset } from './cards/router'
 import { screwPlaces } from './cards/tuners'
 import { holeCards } from './holes'
 
@@ -289,6 +289,79 @@ describe('rows, rims, templates, tools', () => {
   })
 })
 
+describe('tuner screws shared by neighbours', () => {
+  // Six posts 25 mm apart from 30 mm beyond the nut, in a straight row: screws at 17.5, 42.5 ... 167.5, seven of them.
+  const shared = () =>
+    changed(
+      full(),
+      {
+        'neck/tuner.first': 30,
+        'neck/tuner.pitch': 25,
+        'neck/tuner.offset': 10,
+        'neck/tuner.slant': 0,
+        'tuners/screw.side': 6,
+        'tuners/count': 6,
+      },
+      { 'tuners/screws': 'shared', 'neck/head': 'one-row', 'neck/row': 'bass' },
+    )
+  it('are one more than the tuners, midway between the posts and half a step beyond each end', () => {
+    const c = card(shared(), 'tuner-screws')
+    expect(c.places.map((p) => [p.x, p.y])).toEqual([17.5, 42.5, 67.5, 92.5, 117.5, 142.5, 167.5].map((x) => [-x, 4]))
+    expect(c.mind[0]).toMatch(/None before the whole row is in/)
+  })
+  it('of two rows each has one more than its tuners', () => {
+    const c = card(changed(shared(), {}, { 'neck/head': 'two-rows' }), 'tuner-screws')
+    expect(c.places).toHaveLength(8)
+    expect(c.places.filter((p) => p.y > 0).map((p) => -p.x)).toEqual([17.5, 42.5, 67.5, 92.5])
+  })
+  it('nobody said which it is: the card asks', () => {
+    const b = shared()
+    delete b.parts.tuners!.traits.screws
+    expect(card(b, 'tuner-screws').untold).toEqual([{ slot: 'tuners', trait: 'screws' }])
+  })
+})
+
+describe('a wire passage under a hole', () => {
+  // Jack at (330, -100), route's middle at (200, -100) from the mouth: the passage runs along y = -100.
+  const run = (bridgeScrewAt: number) =>
+    changed(
+      full(),
+      {
+        'body/jack.x': 330,
+        'body/jack.y': -30,
+        'body/control.x': 200,
+        'body/control.y': -30,
+        'body/control.length': 40,
+        'body/control.width': 40,
+        'body/control.depth': 35,
+        'body/passage.diameter': undefined,
+        'body/mouthToBridge': 300,
+        'body/studSpacing': undefined,
+        'body/studBore': undefined,
+        'bridge/screw.spread': bridgeScrewAt * 2,
+        'bridge/screw.length': 35,
+        'bridge/screws': 2,
+      },
+      { 'body/bored.passage': 'none', 'body/bored.bridge': 'none', 'bridge/mount': 'screws' },
+    )
+  const guard = (b: Build) => card(b, 'bridge-screws').guards.find((g) => g.id === 'way-jack-passage')
+  // Screws 30 mm beside the centre line stand over the passage's middle: 0 - (3.5 + 8)/2 < 0.
+  it('a screw over it is refused, by name', () => {
+    expect(guard(run(30))!.verdict).toBe('wont-go')
+    expect(card(run(30), 'bridge-screws').says).toMatch(/cut the wires in the passage from the jack/)
+  })
+  // 30 - 15 = 15 mm away: 15 - 5.75 = 9.25 mm of wood, more than 3 + 2 of doubt.
+  it('one 15 mm beside it is not spoken of', () => expect(guard(run(15))).toBeUndefined())
+  it('a short screw ends above it', () => {
+    expect(guard(changed(run(30), { 'bridge/screw.length': 12 }))).toBeUndefined()
+  })
+  it('a passage somebody else bored may run elsewhere: it cannot be told, and the card says how to see', () => {
+    const g = guard(changed(run(30), { 'body/passage.diameter': 8 }, { 'body/bored.passage': 'drilled' }))!
+    expect(g.verdict).not.toBe('snug')
+    expect(g.says).toMatch(/stiff wire/)
+  })
+})
+
 describe('cautions and empty benches', () => {
   it('every card that turns a bit carries its cautions', () => {
     for (const c of holeCards(full())) expect(c.cautions.join(' '), c.id).toMatch(/Eye protection|eye and ear protection/)
@@ -311,14 +384,18 @@ describe('cautions and empty benches', () => {
               { 'head.thickness': [head, 'calipers', doubt], 'tuner.bore': 10 },
               { wood: 'hard-maple', 'bored.tunerScrews': 'none', 'bored.tuners': 'none' },
             ),
-            tuners: aPart('tuners', {
-              'screw.length': length,
-              'screw.root': root,
-              'screw.thread': root * 1.35,
-              'plate.thickness': ear,
-              'screw.offset': 10,
-              'screw.side': 0,
-            }),
+            tuners: aPart(
+              'tuners',
+              {
+                'screw.length': length,
+                'screw.root': root,
+                'screw.thread': root * 1.35,
+                'plate.thickness': ear,
+                'screw.offset': 10,
+                'screw.side': 0,
+              },
+              { screws: 'own' },
+            ),
           })
           const c = card(b, 'tuner-screws')
           const through = length - ear - head

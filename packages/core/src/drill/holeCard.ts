@@ -79,10 +79,23 @@ export interface HoleCard {
   untold: TraitRef[]
 }
 
+/** Where a passage runs, as far as anybody can say: straight from end to end. */
+export interface Way {
+  from: Point
+  to: Point
+  /** Its middle below the top, mm; nothing where it slants from the top down. */
+  level?: number
+  wide: number
+  /** How far beside the straight line it may run, 95 %, mm. */
+  doubt: number
+}
+
 /** A card as worked out; its drawing is made only for those who look. */
 export interface DrawnCard extends HoleCard {
   /** Marked through the part alone: it has no place in numbers and needs none. */
   byPart?: true
+  /** A bore along the wood rather than into it. */
+  way?: Way
   /** Diameter other holes keep clear of, where that is more than the hole's own, mm. */
   takes?: number
   draw: () => Drawing

@@ -3,6 +3,7 @@ import type { Drawing } from '../drawing/drawing'
 import { PLACES } from '../instrument/guardPlace'
 import { USUAL_BENCH, type Bench } from './bench'
 import { withGuards } from './card'
+import { controlRoute, pocketRoute, vibratoRoute } from './cards/bodyRoutes'
 import { bridgeScrews } from './cards/bridgeScrews'
 import { potHoles, toggleHole } from './cards/controls'
 import { clawScrews, guardScrews, pickupScrews, ringScrews } from './cards/held'
@@ -21,7 +22,10 @@ import { withoutGuesses } from './told'
 
 /** In the order they are made: what is riskiest and what others are measured from first, what hangs on strings last. */
 const FINDERS: readonly Finder[] = [
+  pocketRoute,
   ...PLACES.map(pickupRoute),
+  controlRoute,
+  vibratoRoute,
   batteryRoom,
   neckClearance,
   neckPilots,

@@ -60,7 +60,7 @@ export function hollowsOf(build: Build): Hollow[] {
     at(size('control.x'), size('control.y'), size('control.length'), size('control.width')),
     size('control.depth'),
   )
-  return [...pocket, ...pickups, ...control, ...springRoom(build, size, round)]
+  return [...pocket, ...pickups, ...control, ...springRoom(size, round)]
 }
 
 const at = (x?: number, y?: number, long?: number, wide?: number) => ({
@@ -72,9 +72,8 @@ const at = (x?: number, y?: number, long?: number, wide?: number) => ({
 
 const VIBRATOS = new Set(['two-stud', 'six-screw', 'double-locking'])
 
-/** The springs' room, from the claw to behind the studs. */
+/** The springs' room, from the claw to behind the studs: it is in the wood whatever bridge stands over it. */
 function springRoom(
-  build: Build,
   size: (key: string) => number | undefined,
   round: (
     id: string,
@@ -84,7 +83,6 @@ function springRoom(
     depth?: number,
   ) => Hollow[],
 ): Hollow[] {
-  if (!VIBRATOS.has(traitAt(build, 'bridge', 'mount') ?? '')) return []
   const [claw, studs, behind] = [size('claw.x'), size('mouthToBridge'), size('vibrato.length')]
   if (claw === undefined || studs === undefined || behind === undefined) return []
   const end = studs + behind
@@ -98,6 +96,6 @@ export function unplacedHollows(build: Build): string[] {
     ...(build.parts.neck ? [['pocket', 'the neck’s pocket']] : []),
     ...PLACES.filter((p) => build.parts[`pickup-${p}`]).map((p) => [`route-${p}`, `the ${p} pickup’s route`]),
     ...(build.parts['pot-volume'] || build.parts['pot-tone'] ? [['control', 'the control route']] : []),
-    ...(VIBRATOS.has(traitAt(build, 'bridge', 'mount') ?? '') ? [['springs', 'the vibrato’s cavity']] : []),
+    ...(build.parts.bridge && VIBRATOS.has(traitAt(build, 'bridge', 'mount') ?? 'two-stud') ? [['springs', 'the vibrato’s cavity']] : []),
   ].flatMap(([id, name]) => (known.has(id!) ? [] : [name!]))
 }

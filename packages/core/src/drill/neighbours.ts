@@ -2,10 +2,11 @@ import type { Build } from '../document/build'
 import { sizeAt, traitAt } from '../document/read'
 import { toBox } from '../geometry/box'
 import type { Point } from '../geometry/point'
+import { nearestOnEdge } from '../geometry/polygon'
 import { printMm } from '../quantity/length'
 import { betweenGuard, guarded, untellable, BETWEEN } from './guard'
 import { hollowsOf, unplacedHollows, type Hollow } from './hollows'
-import type { DrawnCard, Guard, Side } from './holeCard'
+import type { DrawnCard, Guard, Side, Way } from './holeCard'
 
 /** The piece of wood a side belongs to; holes through different pieces do not meet. */
 const PIECE: Record<Side, string> = {
@@ -31,7 +32,15 @@ export function withNeighbours(build: Build, cards: readonly DrawnCard[]): { car
   return cards.map((card) => {
     if (!card.work || card.work === 'keep' || card.bit === undefined || card.byPart) return { card, more: [] }
     if (!card.places.length) return { card, more: [untellable('place', 'Clear of what lies there', 'its places are not known in numbers')] }
-    return { card, more: [...beside(card, cards, thick), ...hollow(build, card, hollows, thick)] }
+    return {
+      card,
+      more: [
+        ...beside(card, cards, thick),
+        ...unsaid(build, card),
+        ...passages(card, cards, thick),
+        ...hollow(build, card, hollows, thick),
+      ],
+    }
   })
 }
 
@@ -61,6 +70,48 @@ function beside(card: DrawnCard, cards: readonly DrawnCard[], thick: number | un
   }
   return found
 }
+
+/** Passages for wires run unseen through the wood: straight from end to end, as far as anybody can say. */
+function passages(card: DrawnCard, cards: readonly DrawnCard[], thick: number | undefined): Guard[] {
+  if (PIECE[card.side] !== 'body' || INTO_HOLLOW.has(card.id)) return []
+  return cards.flatMap(({ way, id, title }) => {
+    if (!way || id === card.id || (id === 'ground-wire' && card.id === 'stud-bores') || !comesDown(card, way, thick)) return []
+    const wood =
+      Math.min(...card.places.map((p) => nearestOnEdge([way.from, way.to], p).distance)) - ((card.takes ?? card.bit!) + way.wide) / 2
+    const doubt = Math.hypot(way.doubt, card.placeDoubt ?? 0)
+    if (wood > NEWS + doubt) return []
+    const what = title.replace(/^P/, 'p')
+    return [
+      guarded(
+        `way-${id}`,
+        `Wood to the ${what}`,
+        { value: wood, doubt },
+        [
+          { upTo: 0, is: 'wont-go' },
+          { upTo: BETWEEN, is: 'tight' },
+          { upTo: Infinity, is: 'snug' },
+        ],
+        wood + doubt <= 0
+          ? `It would cut the wires in the ${what}.`
+          : `${printMm(Math.max(0, wood), 1)} mm of wood to the ${what}, ±${printMm(doubt, 1)}: a stiff wire pushed through shows which way it goes.`,
+      ),
+    ]
+  })
+}
+
+/** Does a hole come as deep as a passage runs? */
+function comesDown(card: DrawnCard, way: Way, thick: number | undefined): boolean {
+  const deep = card.flag ?? card.depth
+  if (way.level === undefined || deep === undefined || thick === undefined) return true
+  const roof = (card.side === 'back' ? thick - way.level : way.level) - way.wide / 2
+  return deep > roof - BETWEEN
+}
+
+/** A bridge nobody looked at may stand on screws or studs of any kind: no hole in the body is clear of those. */
+const unsaid = (build: Build, card: DrawnCard): Guard[] =>
+  PIECE[card.side] === 'body' && build.parts.bridge && !traitAt(build, 'bridge', 'mount')
+    ? [untellable('near-bridge', 'Wood to the bridge’s holes', 'nobody has said what the bridge stands on')]
+    : []
 
 /** Do two holes from opposite faces reach each other's depth? */
 function meet(a: DrawnCard, b: DrawnCard, thick: number | undefined): boolean {

@@ -39,7 +39,7 @@ export function drillable(build: Build): Build {
       {
         ...part,
         sizes: { ...aPart(slot as Slot, SCREWS[slot as Slot] ?? {}).sizes, ...part.sizes },
-        traits: { ...Object.fromEntries(bored.map((t) => [t, 'none'])), ...part.traits },
+        traits: { ...(slot === 'tuners' ? { screws: 'own' } : {}), ...Object.fromEntries(bored.map((t) => [t, 'none'])), ...part.traits },
       },
     ]
   })

@@ -1,41 +1,17 @@
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
-import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
-import { framed } from '../../drawing/sections'
 import { datums } from '../../instrument/datums'
 import type { PickupPlace } from '../../instrument/guardPlace'
-import { FACE_GUARD } from '../../physics/pilot'
 import { printMm } from '../../quantity/length'
 import { filled, waiting, type Base } from '../card'
 import type { Finder } from '../finder'
-import { guarded } from '../guard'
+import { floorGuard, passesOf, routed, routeDrawing, ROUTER_CAUTIONS } from './router'
 import { summed } from '../told'
 
 /** Room round a cover in its route, each side, and under it, mm. [practice] */
 const ROUND = 1
 const UNDER = 3
-/** One pass of a router goes no deeper than this, mm. [practice] */
-const PASS = 4
-
-/**
- * How far a template's edge stands off the cut: half of what the guide bushing is wider than the bit, outwards for an opening. A bearing as
- * wide as its bit needs none. [physics]
- */
-export const templateOffset = (bushing: number, bit: number): number => (bushing - bit) / 2
-
-/** Of the bushings and bits there are, the pair that leaves the tightest corner and a bushing the bit passes through. */
-export function routerPair(bushings: readonly number[], bits: readonly number[]): { bushing: number; bit: number } | undefined {
-  const pairs = bits.flatMap((bit) => bushings.filter((b) => b > bit + 1).map((bushing) => ({ bushing, bit })))
-  return pairs.toSorted((a, b) => a.bit - b.bit || a.bushing - b.bushing)[0]
-}
-
-const ROUTER_CAUTIONS = [
-  'Router: eye and ear protection, both hands on it, no loose sleeves, the work clamped; it kicks when it is fed the wrong way.',
-  'A template held by hot glue or tape alone can let go: screws where it does not show, or clamps.',
-  'Dust mask for wood dust: hardwood dust is a recognised carcinogen (IARC). Follow the tool maker’s instructions and local rules.',
-]
-
 /** A pickup's route in the top. */
 export const pickupRoute =
   (place: PickupPlace): Finder =>
@@ -74,9 +50,8 @@ export const pickupRoute =
       [-1, deep!],
     ])
     const left = { value: floor.value - UNDER, doubt: floor.doubt }
-    const pair = routerPair(bench.bushings, bench.routerBits)
-    const offset = pair && templateOffset(pair.bushing, pair.bit)
-    const passes = Math.ceil(size.deep / PASS)
+    const { pair, offset, steps } = routed(bench)
+    const passes = passesOf(size.deep)
     const at = sizeAt(build, centre)!
     return filled(build, base, {
       work: 'new',
@@ -85,14 +60,7 @@ export const pickupRoute =
       places: [pt(datums(build).mouth + at.value, 0)],
       placeDoubt: at.doubt,
       from: [`its middle ${printMm(at.value, 1)} mm from the pocket’s mouth on the centre line`],
-      steps: [
-        pair
-          ? `template for a ${printMm(pair.bushing, 2)} mm bushing and a ${printMm(pair.bit, 2)} mm bit: its edge ${printMm(offset!, 3)} mm outside the cut all round, its corners of at least ${printMm(pair.bit / 2 + offset!, 2)} mm radius`
-          : 'no bushing of yours is wider than a bit of yours: a bearing bit, the template’s edge on the cut',
-        'waste drilled out first, depth stop set',
-        `passes of ${PASS} mm at most, fed so that the bit pulls itself against the template`,
-        'bearing bit to deepen; corners by chisel where the cover is square',
-      ],
+      steps: [...steps, 'bearing bit to deepen; corners by chisel where the cover is square'],
       size: `${printMm(size.long, 0)}x${printMm(size.wide, 0)}`,
       depth: size.deep,
       left: left.value,
@@ -144,66 +112,19 @@ export const batteryRoom: Finder = (build, bench) => {
   const [long, deep, thick] = refs.map((r) => sizeAt(build, r)!)
   const cut = { long: long!.value + 2 * ROUND, deep: deep!.value + UNDER }
   const left = { value: thick!.value - cut.deep, doubt: Math.hypot(thick!.doubt, deep!.doubt) }
-  const pair = routerPair(bench.bushings, bench.routerBits)
+  const { offset, steps } = routed(bench)
   return filled(build, base, {
     work: 'new',
     mindful: true,
-    says: `${printMm(cut.long, 1)} mm long and ${printMm(cut.deep, 1)} deep, ${ROUND} mm round the box and ${UNDER} under it, in ${Math.ceil(cut.deep / PASS)} passes.`,
+    says: `${printMm(cut.long, 1)} mm long and ${printMm(cut.deep, 1)} deep, ${ROUND} mm round the box and ${UNDER} under it, in ${passesOf(cut.deep)} passes.`,
     from: ['the box’s own outline'],
-    steps: [
-      'draw round the box where nothing lies under it on either face',
-      pair
-        ? `template ${printMm(templateOffset(pair.bushing, pair.bit), 3)} mm outside the cut for a ${printMm(pair.bushing, 2)} mm bushing and a ${printMm(pair.bit, 2)} mm bit`
-        : 'a bearing bit, the template’s edge on the cut',
-      `waste drilled out first, passes of ${PASS} mm at most`,
-    ],
+    steps: ['draw round the box where nothing lies under it on either face', ...steps],
     size: printMm(cut.long, 0),
     depth: cut.deep,
     left: left.value,
     with: 'router',
     guards: [floorGuard(left)],
     cautions: ROUTER_CAUTIONS,
-    draw: () => routeDrawing(base.title, cut.long, cut.long / 2, pair && templateOffset(pair.bushing, pair.bit)),
+    draw: () => routeDrawing(base.title, cut.long, cut.long / 2, offset),
   })
 }
-
-/** Wood that must stay under a route. */
-const floorGuard = (left: { value: number; doubt: number }) =>
-  guarded(
-    'face',
-    'Floor left under it',
-    { value: left.value - FACE_GUARD, doubt: left.doubt },
-    [
-      { upTo: 0, is: 'wont-go' },
-      { upTo: 3, is: 'tight' },
-      { upTo: Infinity, is: 'snug' },
-    ],
-    `${printMm(left.value, 1)} mm of floor stays.`,
-  )
-
-const routeDrawing = (title: string, long: number, wide: number, offset: number | undefined) =>
-  framed(
-    title,
-    offset === undefined ? 'from above, true proportion' : 'from above, true proportion · dashed: the template’s edge',
-    [
-      { mark: 'area', role: 'body-wood', points: rectangle(-long / 2 - 12, -wide / 2 - 12, long / 2 + 12, wide / 2 + 12) },
-      { mark: 'area', role: 'cavity', points: rectangle(-long / 2, -wide / 2, long / 2, wide / 2) },
-      ...(offset === undefined
-        ? []
-        : [
-            {
-              mark: 'area' as const,
-              role: 'guide' as const,
-              dashed: true,
-              points: rectangle(-long / 2 - offset, -wide / 2 - offset, long / 2 + offset, wide / 2 + offset),
-            },
-          ]),
-      { mark: 'dimension', from: pt(-long / 2, wide / 2 + 16), to: pt(long / 2, wide / 2 + 16), text: printMm(long, 1), emphasis: true },
-      { mark: 'dimension', from: pt(long / 2 + 16, -wide / 2), to: pt(long / 2 + 16, wide / 2), text: printMm(wide, 1), emphasis: true },
-    ],
-    [
-      { label: 'Along the strings', value: `${printMm(long, 1)} mm` },
-      { label: 'Across', value: `${printMm(wide, 1)} mm` },
-      ...(offset === undefined ? [] : [{ label: 'Template’s edge outside the cut', value: `${printMm(offset, 3)} mm` }]),
-    ],
-  )

@@ -1,7 +1,8 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef } from '../../document/read'
+import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { rowDirections, tunerPosts } from '../../instrument/tuners'
+import { waiting, type Base } from '../card'
 import { opened } from '../opened'
 import type { Finder } from '../finder'
 import { betweenGuard, untellable } from '../guard'
@@ -80,50 +81,74 @@ export function screwPlaces(build: Build): Located {
   }
 }
 
+/**
+ * Where screws come that two neighbours share: midway between their posts, and half a step beyond either end of a row: one more than there
+ * are tuners in it.
+ */
+export function sharedPlaces(build: Build): Located {
+  const row = posts(build)
+  const missing = [...row.missing, ...[SIDE].filter((r) => !sizeAt(build, r))]
+  if (missing.length) return { places: [], from: [], missing }
+  const [pitch, side] = [sizeAt(build, PITCH[1]!)!, sizeAt(build, SIDE)!]
+  const ways = rowDirections(build)
+  const half = traitAt(build, 'neck', 'head') === 'two-rows' ? Math.ceil(row.places.length / 2) : row.places.length
+  const places = row.places.flatMap((p, i) => {
+    const { away, inwards } = ways[i]!
+    const beside = (step: number) =>
+      pt(p.x + away.x * step * pitch.value + inwards.x * side.value, p.y + away.y * step * pitch.value + inwards.y * side.value)
+    return i % half === 0 ? [beside(-0.5), beside(0.5)] : [beside(0.5)]
+  })
+  return { places, doubt: Math.hypot(row.doubt ?? 0, pitch.doubt / 2, side.doubt), from: [], missing: [] }
+}
+
 /** The small screws that keep tuners from turning. */
 export const tunerScrews: Finder = (build, bench) => {
   if (!build.parts.tuners || !build.parts.neck) return undefined
   const there = { slot: 'neck', trait: 'bored.tunerScrews' } as const
   const known = isThere(build, there)
-  const located = screwPlaces(build)
-  return screwed(
-    build,
-    bench,
-    {
-      id: 'tuner-screws',
-      title: 'Tuner screws',
-      slot: 'tuners',
-      side: 'head back',
-      goesIn: 'one small screw a tuner',
-      located: 'the tuners themselves: all of a row nipped loose, lined up by a straight-edge, then pricked through their ears',
-      first: ['every tuner of the row in its bore, nipped loose and lined up'],
-      back: 'A sliver of hardwood and glue, an hour, drilled anew. Snapped off: a hollow plug cutter round it, dowel, a day, drilled anew.',
-    },
-    {
-      work: known === undefined ? undefined : known ? 'keep' : 'new',
-      there,
-      length: sizeRef('tuners', 'screw.length'),
-      root: sizeRef('tuners', 'screw.root'),
-      thread: sizeRef('tuners', 'screw.thread'),
-      through: [[1, sizeRef('tuners', 'plate.thickness')]],
-      held: { label: 'ear', role: 'metal' },
-      wood: { terms: [[1, sizeRef('neck', 'head.thickness')]], face: 'the headstock’s face' },
-      woodOf: 'neck',
-      located: { ...located, from: ['each tuner’s own ear'] },
-      guards: [toPost(build)],
-      mind: ['The first of the row, screw in and out again, look at the face; then the rest.'],
-    },
-  )
+  const kept = traitAt(build, 'tuners', 'screws')
+  const shared = kept === 'shared'
+  const located = shared ? sharedPlaces(build) : screwPlaces(build)
+  const base: Base = {
+    id: 'tuner-screws',
+    title: 'Tuner screws',
+    slot: 'tuners',
+    side: 'head back',
+    goesIn: shared ? 'small screws between the housings, one more than there are tuners in a row' : 'one small screw a tuner',
+    located: 'the tuners themselves: all of a row nipped loose, lined up by a straight-edge, then pricked through their ears',
+    first: ['every tuner of the row in its bore, nipped loose and lined up'],
+    back: 'A sliver of hardwood and glue, an hour, drilled anew. Snapped off: a hollow plug cutter round it, dowel, a day, drilled anew.',
+  }
+  if (known === false && !kept) return waiting(build, base, [], [{ slot: 'tuners', trait: 'screws' }])
+  return screwed(build, bench, base, {
+    work: known === undefined ? undefined : known ? 'keep' : 'new',
+    there,
+    length: sizeRef('tuners', 'screw.length'),
+    root: sizeRef('tuners', 'screw.root'),
+    thread: sizeRef('tuners', 'screw.thread'),
+    through: [[1, sizeRef('tuners', 'plate.thickness')]],
+    held: { label: 'ear', role: 'metal' },
+    wood: { terms: [[1, sizeRef('neck', 'head.thickness')]], face: 'the headstock’s face' },
+    woodOf: 'neck',
+    located: { ...located, from: ['each tuner’s own ear'] },
+    guards: [toPost(build, shared)],
+    mind: [
+      ...(shared ? ['None before the whole row is in: each holds two, and a row that still moves cannot be moved after.'] : []),
+      'The first of the row, screw in and out again, look at the face; then the rest.',
+    ],
+  })
 }
 
 /** From a little screw to the bore of its own post. */
-function toPost(build: Build): Guard {
-  const [offset, side, bore, thread] = [OFFSET, SIDE, BORE, sizeRef('tuners', 'screw.thread')].map((r) => sizeAt(build, r))
+function toPost(build: Build, shared: boolean): Guard {
+  const step = shared ? PITCH[1]! : OFFSET
+  const [offset, side, bore, thread] = [step, SIDE, BORE, sizeRef('tuners', 'screw.thread')].map((r) => sizeAt(build, r))
   if (!offset || !side || !bore || !thread)
     return untellable('post', 'Wood to the post’s bore', 'how far the screw stands from its post is not known')
+  const part = shared ? 0.5 : 1
   return betweenGuard(
     'post',
-    { value: Math.hypot(offset.value, side.value), doubt: Math.hypot(offset.doubt, side.doubt) },
+    { value: Math.hypot(offset.value * part, side.value), doubt: Math.hypot(offset.doubt * part, side.doubt) },
     (bore.value + thread.value) / 2,
     'the post’s bore',
   )

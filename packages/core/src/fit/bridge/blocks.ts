@@ -52,7 +52,7 @@ export function blockDepth(build: Build): Question[] {
 }
 
 /** How far the arm may swing the plate either way, degrees. [practice] */
-const SWING = 14
+export const SWING = 14
 
 /** A vibrato's block swings in its route: its own length and what its depth sweeps. [physics] */
 export function blockSwing(build: Build): Question[] {

@@ -47,6 +47,16 @@ export function wantedSaddle(build: Build, side: StringSide = 'treble'): Distrib
   )
 }
 
+/** How far the saddles stand over the middle of their range for the action wanted, mm; nothing while any of it is unknown. */
+export function overMiddle(build: Build): number | undefined {
+  const [needed, low, high] = [
+    wantedSaddle(build),
+    sizeAt(build, sizeRef('bridge', 'height.min')),
+    sizeAt(build, sizeRef('bridge', 'height.max')),
+  ]
+  return needed && low && high && likelyOf(needed) - (low.value + high.value) / 2
+}
+
 /** Saddle-top height as the bridge was set, or as the action wanted asks. */
 export function saddleNow(build: Build): Distribution | undefined {
   return build.setup.saddle === undefined ? wantedSaddle(build) : normal(build.setup.saddle, 0.05)

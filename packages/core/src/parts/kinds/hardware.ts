@@ -197,6 +197,13 @@ export const tuners = defineKind({
         ['clamp', 'a clamp in the post'],
       ],
     },
+    screws: {
+      label: 'Kept from turning by',
+      options: [
+        ['own', 'a screw of its own'],
+        ['shared', 'screws between two housings, shared'],
+      ],
+    },
   },
 })
 

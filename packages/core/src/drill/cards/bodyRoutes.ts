@@ -1,0 +1,329 @@
+import type { Build } from '../../document/build'
+import { applyChange } from '../../document/change'
+import { setSize } from '../../document/changes'
+import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
+import { overMiddle } from '../../fit/bridge/sideSetting'
+import { SWING } from '../../fit/bridge/blocks'
+import { THREAD_KEPT } from '../../fit/controls/potLimits'
+import { pt, type Point } from '../../geometry/point'
+import { controlPlace, controlSaid, type Control } from '../../instrument/controlPlace'
+import { datums } from '../../instrument/datums'
+import { FACE_GUARD } from '../../physics/pilot'
+import { printMm } from '../../quantity/length'
+import type { Bench } from '../bench'
+import { filled, waiting, type Base } from '../card'
+import type { Finder } from '../finder'
+import { guarded } from '../guard'
+import type { DrawnCard, Guard, Side } from '../holeCard'
+import { isThere, summed } from '../told'
+import { floorGuard, passesOf, routed, routeDrawing, ROUTER_CAUTIONS } from './router'
+
+const THICK = sizeRef('body', 'thickness')
+
+/** A cut that is already in the body: what it measures, and where it is judged. */
+function cutThere(build: Build, base: Base, own: { long: SizeRef; wide: SizeRef; deep: SizeRef }): DrawnCard {
+  const missing = Object.values(own).filter((r) => !sizeAt(build, r))
+  if (missing.length) return waiting(build, base, missing)
+  const [long, wide, deep] = [own.long, own.wide, own.deep].map((r) => sizeAt(build, r)!.value)
+  return filled(build, base, {
+    work: 'keep',
+    says: `It is there, ${printMm(long!, 1)} x ${printMm(wide!, 1)} mm and ${printMm(deep!, 1)} deep; whether everything has room in it stands under Dry fit.`,
+    size: `${printMm(long!, 0)}x${printMm(wide!, 0)}`,
+    draw: () => routeDrawing(base.title, long!, wide!, undefined),
+  })
+}
+
+interface Cut {
+  /** Along the strings and across; nothing where the part itself says it, laid on the wood. */
+  long?: number
+  wide?: number
+  /** Depth and the floor or top that stays, mm; no floor where it goes right through. */
+  deep: number
+  left?: { value: number; doubt: number }
+  about: string
+  places: Point[]
+  from: string[]
+  before?: string[]
+  after?: string[]
+  guards?: Guard[]
+  mind?: string[]
+}
+
+/** A cut that is to be made by router. */
+function cut(build: Build, bench: Bench, base: Base, c: Cut): DrawnCard {
+  const { pair, offset, steps } = routed(bench)
+  const words = [c.long, c.wide]
+    .filter((l) => l !== undefined)
+    .map((l) => printMm(l, 1))
+    .join(' x ')
+  return filled(build, base, {
+    work: 'new',
+    mindful: !pair,
+    says: `${words}${c.wide === undefined ? ' mm along the strings' : c.long === undefined ? ' mm wide' : ' mm'} and ${printMm(c.deep, 1)} deep, in ${passesOf(c.deep)} passes. ${c.about}`,
+    places: c.places,
+    from: c.from,
+    steps: [...(c.before ?? []), ...steps, ...(c.after ?? [])],
+    size: [c.long, c.wide]
+      .filter((l) => l !== undefined)
+      .map((l) => printMm(l, 0))
+      .join('x'),
+    ...(c.left ? { depth: c.deep, left: c.left.value } : {}),
+    with: 'router',
+    guards: [...(c.left ? [floorGuard(c.left)] : []), ...(c.guards ?? [])],
+    mind: [...(c.mind ?? []), 'Cut the riskiest while the wood is only a blank: spoilt then, it costs an evening.'],
+    cautions: ROUTER_CAUTIONS,
+    draw: () => routeDrawing(base.title, c.long, c.wide, offset),
+  })
+}
+
+const HEEL = {
+  mouth: sizeRef('neck', 'heel.widthMouth'),
+  end: sizeRef('neck', 'heel.widthEnd'),
+  thick: sizeRef('neck', 'heel.thickness'),
+  heelEnd: sizeRef('neck', 'nutToHeelEnd'),
+  scale: sizeRef('neck', 'scale'),
+}
+const HEIGHTS = [sizeRef('neck', 'crown'), sizeRef('nut', 'slot'), sizeRef('bridge', 'height.min'), sizeRef('bridge', 'height.max')]
+const POCKET = {
+  wide: sizeRef('body', 'pocket.widthMouth'),
+  long: sizeRef('body', 'pocket.length'),
+  deep: sizeRef('body', 'pocket.depth'),
+}
+/** A pocket is cut so much wider than its heel: a firm press by hand, mm. [practice] */
+const PRESS = 0.2
+/** A heel lower in its pocket than this is hardly held by its walls, mm. [ours] */
+const HOLDS = 12
+/** Depth the saddles are reckoned from before there is a pocket, mm; any will do, one is as much lower as the other is deeper. */
+const TRIAL = 16
+
+/** The neck's pocket: as wide as the heel, as deep as the middle of the bridge's range asks. */
+export const pocketRoute: Finder = (build, bench) => {
+  if (!build.parts.body || !build.parts.neck) return undefined
+  const base: Base = {
+    id: 'route-pocket',
+    title: 'The neck’s pocket',
+    slot: 'neck',
+    side: 'front',
+    byPart: true,
+    goesIn: 'the heel, pressed in by hand',
+    located: 'the heel itself, laid on the centre line: two straight-edges along the neck reach the bridge’s two outer strings',
+    first: ['the centre line and the bridge’s place, pencilled', 'the neck’s outer strings, as two threads'],
+    back: 'A block of the same wood glued in, a day to dry, cut anew; veneer lines a wall that came out wide.',
+  }
+  const there = isThere(build, { slot: 'body', trait: 'routed.pocket' }, ...Object.values(POCKET))
+  if (there === undefined) return waiting(build, base, [], [{ slot: 'body', trait: 'routed.pocket' }])
+  if (there) return cutThere(build, base, POCKET)
+  const needed = [...Object.values(HEEL), ...HEIGHTS, THICK]
+  const missing = needed.filter((r) => build.parts[r.slot] && !sizeAt(build, r))
+  const absent = needed.find((r) => !build.parts[r.slot])
+  if (missing.length || absent) return waiting(build, base, missing.length ? missing : [absent!])
+  const v = (r: SizeRef) => sizeAt(build, r)!
+  const tried = applyChange(build, setSize(build, sizeRef('body', 'pocket.depth'), { value: TRIAL, doubt: 0, known: 'calipers' }))
+  const deep = Math.round((TRIAL + overMiddle(tried)!) * 10) / 10
+  const doubt = Math.hypot(...[HEEL.thick, ...HEIGHTS].map((r) => v(r).doubt))
+  const wide = { mouth: v(HEEL.mouth).value + PRESS, end: v(HEEL.end).value + PRESS }
+  const end = v(HEEL.scale).value - v(HEEL.heelEnd).value
+  return cut(build, bench, base, {
+    wide: wide.mouth,
+    deep,
+    left: { value: v(THICK).value - deep, doubt: Math.hypot(doubt, v(THICK).doubt) },
+    about: `${printMm(wide.mouth, 1)} mm wide at the mouth and ${printMm(wide.end, 1)} at the end: ${PRESS} over the heel. So deep, the saddles stand in the middle of the bridge’s range.`,
+    places: [],
+    from: [`its end ${printMm(end, 1)} mm towards the neck from the scale line, square to the centre line`],
+    before: ['template made round the heel itself, one layer of paper between; tried in scrap: the heel stays up by itself'],
+    after: [
+      'corners to the heel’s own rounding by chisel',
+      'a straight-edge over the floor: nothing rocks; then fret 12 to the bridge’s line equals nut to fret 12',
+    ],
+    guards: [
+      guarded(
+        'holds',
+        'Wall that holds the heel',
+        { value: deep - HOLDS, doubt },
+        [
+          { upTo: -HOLDS, is: 'wont-go' },
+          { upTo: 0, is: 'tight' },
+          { upTo: Infinity, is: 'snug' },
+        ],
+        deep <= 0
+          ? 'The bridge is too tall for this heel: the board would have to stand higher than the heel is thick.'
+          : `${printMm(deep, 1)} mm of wall hold the heel; ${HOLDS} are usual.`,
+      ),
+    ],
+  })
+}
+
+const CONTROL = {
+  long: sizeRef('body', 'control.length'),
+  wide: sizeRef('body', 'control.width'),
+  deep: sizeRef('body', 'control.depth'),
+}
+/** Room round a control for hands and wire, and over it for wire, mm. [practice] */
+const ROUND_CONTROL = 5
+const OVER = 4
+
+interface Housed {
+  control: Control
+  wide: SizeRef
+  deep: SizeRef
+}
+
+const housed = (build: Build): Housed[] => [
+  ...(['volume', 'tone'] as const)
+    .filter((c) => build.parts[`pot-${c}`])
+    .map((c): Housed => ({ control: c, wide: sizeRef(`pot-${c}`, 'body.diameter'), deep: sizeRef(`pot-${c}`, 'body.depth') })),
+]
+
+/** The room for the controls: round their places, as deep as the tallest of them, its wires and a lid. */
+export const controlRoute: Finder = (build, bench) => {
+  const controls = housed(build)
+  const access = traitAt(build, 'body', 'access')
+  if (!build.parts.body || !controls.length || access === 'sound-hole') return undefined
+  const side: Side = access === 'back' ? 'back' : 'front'
+  const base: Base = {
+    id: 'route-control',
+    title: 'Control route',
+    slot: controls[0]!.control === 'volume' ? 'pot-volume' : 'pot-tone',
+    side,
+    goesIn: 'the controls, their wires and a lid',
+    located: 'the controls’ own places, through the guard or on the top',
+    first: ['every control’s place marked, knobs 30 mm apart and 15 from the strings'],
+    back: 'A block of the same wood glued in, a day to dry; a larger lid hides a wall that ran away.',
+  }
+  const there = isThere(build, { slot: 'body', trait: 'routed.control' }, ...Object.values(CONTROL))
+  if (there === undefined) return waiting(build, base, [], [{ slot: 'body', trait: 'routed.control' }])
+  if (there) return cutThere(build, base, CONTROL)
+  if (access === undefined) return waiting(build, base, [], [{ slot: 'body', trait: 'access' }])
+  const slot = build.parts.guard ? 'guard' : 'body'
+  const places = controls
+    .filter((c) => !controlSaid(build, c.control))
+    .flatMap((c) => [sizeRef(slot, `${c.control}.x`), sizeRef(slot, `${c.control}.y`)])
+  const stack = ['bushing.length', 'nut.thickness', 'washer.thickness'].map((size): SizeRef => ({ slot: base.slot, size }))
+  const needed = [THICK, ...controls.flatMap((c) => [c.wide, c.deep]), ...(access === 'back' ? stack : []), ...places]
+  const missing = needed.filter((r) => !sizeAt(build, r))
+  if (missing.length) return waiting(build, base, missing)
+  const v = (r: SizeRef) => sizeAt(build, r)!
+  const spots = controls.map((c) => ({ at: controlPlace(build, c.control), r: v(c.wide).value / 2 + ROUND_CONTROL }))
+  const [x0, x1] = [Math.min(...spots.map((s) => s.at.x - s.r)), Math.max(...spots.map((s) => s.at.x + s.r))]
+  const [y0, y1] = [Math.min(...spots.map((s) => s.at.y - s.r)), Math.max(...spots.map((s) => s.at.y + s.r))]
+  const tallest = controls.map((c) => v(c.deep)).reduce((a, b) => (b.value > a.value ? b : a))
+  const thick = v(THICK)
+  const top = access === 'back' ? topLeft(stack.map((r) => v(r).value)) : undefined
+  const deep = top === undefined ? tallest.value + OVER : thick.value - top
+  const room = summed([
+    [1, { ...thick, value: deep }],
+    [-1, tallest],
+  ])
+  return cut(build, bench, base, {
+    long: x1 - x0,
+    wide: y1 - y0,
+    deep,
+    left: { value: thick.value - deep, doubt: access === 'back' ? 0.3 : thick.doubt },
+    about:
+      top === undefined
+        ? `${ROUND_CONTROL} mm round each control; the tallest is ${printMm(tallest.value, 1)} mm, and ${OVER} are for its wires.`
+        : `${ROUND_CONTROL} mm round each control; ${printMm(top, 1)} mm of top stay for the pots’ threads.`,
+    places: [pt((x0 + x1) / 2, (y0 + y1) / 2)],
+    from: spots.map(
+      (s, i) =>
+        `${controls[i]!.control}: ${printMm(s.at.x - datums(build).mouth, 1)} mm from the pocket’s mouth, ${printMm(Math.abs(s.at.y), 1)} to the ${s.at.y > 0 ? 'bass' : 'treble'} side`,
+    ),
+    ...(access === 'back'
+      ? { mind: ['Measured from the back: mirror the places. Prick one pot’s middle right through first and cut from that.'] }
+      : {}),
+    after: [
+      ...(access === 'back' ? ['a ledge for the lid, as deep as the lid is thick'] : []),
+      'a passage to each pickup’s route and to the jack before anything is finished',
+    ],
+    guards: [
+      guarded(
+        'room',
+        'Room for the tallest control and its wires',
+        { value: room.value - OVER, doubt: room.doubt },
+        [
+          { upTo: -OVER, is: 'wont-go' },
+          { upTo: 0, is: 'tight' },
+          { upTo: Infinity, is: 'snug' },
+        ],
+        `The tallest is ${printMm(tallest.value, 1)} mm in ${printMm(deep, 1)} mm of depth.`,
+      ),
+    ],
+  })
+}
+
+/** How much top may stay so that a pot's nut still catches: its bushing less nut, washer and what must show, mm; the guard of a face at least. */
+function topLeft([bushing, nut, washer]: readonly number[]): number {
+  return Math.max(FACE_GUARD + 0.5, Math.floor((bushing! - nut! - washer! - THREAD_KEPT - 0.5) * 2) / 2)
+}
+
+const SPRINGS = {
+  long: sizeRef('body', 'vibrato.length'),
+  wide: sizeRef('body', 'vibrato.width'),
+  deep: sizeRef('body', 'spring.depth'),
+}
+/** Room beside the block, each side; over and under a spring in its room, mm. [practice] */
+const BESIDE = 4
+const ROUND_SPRING = 6
+
+/** A vibrato's block swings in a slot right through, and its springs lie in a room in the back. */
+export const vibratoRoute: Finder = (build, bench) => {
+  const mount = traitAt(build, 'bridge', 'mount')
+  if (!build.parts.body || !build.parts.bridge || !(mount === 'two-stud' || mount === 'six-screw' || mount === 'double-locking'))
+    return undefined
+  const base: Base = {
+    id: 'route-vibrato',
+    title: 'Slot for the vibrato’s block',
+    slot: 'bridge',
+    side: 'front',
+    goesIn: 'the block, swinging; behind it the springs, from the back',
+    located: 'the bridge’s studs or screws, square to the centre line',
+    first: ['the bridge’s place, decided: every string within its saddle’s travel'],
+    back: 'A block of the same wood glued in with its grain along the body, two days to dry.',
+  }
+  const there = isThere(build, { slot: 'body', trait: 'routed.vibrato' }, ...Object.values(SPRINGS))
+  if (there === undefined) return waiting(build, base, [], [{ slot: 'body', trait: 'routed.vibrato' }])
+  if (there) return cutThere(build, base, SPRINGS)
+  const refs = {
+    depth: sizeRef('bridge', 'block.depth'),
+    length: sizeRef('bridge', 'block.length'),
+    spring: sizeRef('springs', 'diameter'),
+    at: sizeRef('body', 'mouthToBridge'),
+    thick: THICK,
+  }
+  const missing = Object.values(refs).filter((r) => build.parts[r.slot] && !sizeAt(build, r))
+  if (missing.length || !build.parts.springs) return waiting(build, base, missing.length ? missing : [refs.spring])
+  const v = (r: SizeRef) => sizeAt(build, r)!
+  const sweep = Math.tan((SWING * Math.PI) / 180) * v(refs.depth).value
+  const long = v(refs.length).value + sweep + 1
+  const spare = summed([
+    [1, v(THICK)],
+    [-1, v(refs.depth)],
+  ])
+  const room = v(refs.spring).value + ROUND_SPRING
+  return cut(build, bench, base, {
+    long,
+    deep: v(THICK).value,
+    about: `Right through, as wide as the block and ${BESIDE} mm each side, the block laid on; the block is ${printMm(v(refs.length).value, 1)} mm long and its foot sweeps ${printMm(sweep, 1)} more.`,
+    places: [pt(datums(build).studs + long / 2, 0)],
+    from: [`its front wall ${printMm(v(refs.at).value, 1)} mm from the pocket’s mouth, at the studs`],
+    after: [
+      'from both faces, half each, the template turned over on two dowels',
+      `springs’ room from the back, ${printMm(room, 1)} mm deep and a ledge for its lid, from the slot to where the claw stands`,
+    ],
+    guards: [
+      guarded(
+        'block',
+        'Block within the body',
+        { value: spare.value, doubt: spare.doubt },
+        [
+          { upTo: -1, is: 'wont-go' },
+          { upTo: 1, is: 'tight' },
+          { upTo: Infinity, is: 'snug' },
+        ],
+        spare.value >= 1
+          ? `The block ends ${printMm(spare.value, 1)} mm inside the back.`
+          : `The block is ${printMm(v(refs.depth).value, 1)} mm deep in a ${printMm(v(THICK).value, 1)} mm body.`,
+      ),
+    ],
+  })
+}
