@@ -17,6 +17,17 @@ describe('the window a bridge may stand in', () => {
     expect(w.at).toBeCloseTo(462 - 76 + 255, 9)
     expect(windowSays(w)[1]).toMatch(/2\.8 mm to go towards the neck and 2\.7 towards the tail/)
   })
+  // 10-46 on 647.7: least 1.3 (high E lightly), most 6.6 (low E hard): 654.3 + 1.5 - 18 = 637.8 to 649.0 - 1.5 - 3 = 644.5.
+  it('for the set that is chosen it is wider than for any set', () => {
+    const w = at({ 'nut/slot': 0.4, 'strings/core.4': 0.33, 'strings/core.5': 0.381, 'strings/core.6': 0.4572 })
+    expect(w.forSet!.from).toBeCloseTo(637.8, 0)
+    expect(w.forSet!.to).toBeCloseTo(644.5, 0)
+    expect(w.forSet!.from).toBeLessThan(w.from)
+    expect(w.forSet!.to).toBeGreaterThan(w.to)
+    expect(windowSays(w)[2]).toMatch(/^For the set that is chosen: from 637\.\d to 644\.\d mm/)
+    expect(w.forSet!.strings.map((s) => s.number)).toEqual([1, 2, 3, 4, 5, 6])
+  })
+  it('says nothing of a set with a string nobody knows', () => expect(at({ 'strings/gauge.3': undefined }).forSet).toBeUndefined())
   it('a place outside is said with how far', () => expect(windowSays(at({ 'body/mouthToBridge': 260 }))[1]).toMatch(/2\.3 mm outside/))
   // Plate 6 in front and 32 behind; an old hole 10 mm in front of the reference at 641: at 631. Hidden up to 631 + 6 = 637: before the window.
   it('a plate that must hide old holes 4 mm further forward: which places hide them, and which no place does', () => {

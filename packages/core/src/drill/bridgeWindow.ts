@@ -5,7 +5,8 @@ import { sizeAt, sizeRef, type SizeRef } from '../document/read'
 import type { Drawing, Mark } from '../drawing/drawing'
 import { rectangle } from '../geometry/box'
 import { pt } from '../geometry/point'
-import { bridgePlace } from '../instrument/bridgePlace'
+import { bridgePlace, TRAVEL_SPARE } from '../instrument/bridgePlace'
+import { compensations, type Compensation } from '../instrument/compensation'
 import { datums } from '../instrument/datums'
 import { printMm } from '../quantity/length'
 
@@ -22,6 +23,8 @@ const REFS = {
 export interface BridgeWindow {
   from: number
   to: number
+  /** The same for the strings that are chosen alone: wider, and no promise for another set. */
+  forSet?: { from: number; to: number; strings: Compensation[] }
   /** Where it is planned or stands; nothing while nobody has said. */
   at?: number
   /** Old holes by name, from the nut, and whether the plate hides them where it stands. */
@@ -45,7 +48,24 @@ export function bridgeWindow(build: Build): { window: BridgeWindow } | { missing
   const [front, length] = [sizeAt(build, sizeRef('bridge', 'plate.front'))?.value, sizeAt(build, sizeRef('bridge', 'plate.length'))?.value]
   const plate = front === undefined || length === undefined ? undefined : { front, behind: length - front }
   return {
-    window: { from, to, ...(at === undefined ? {} : { at }), ...(plate ? { plate } : {}), ...oldOnes(build, at, plate, { from, to }) },
+    window: {
+      from,
+      to,
+      ...forSet(build, value(REFS.scale), { front: value(REFS.front), back: value(REFS.back) }),
+      ...(at === undefined ? {} : { at }),
+      ...(plate ? { plate } : {}),
+      ...oldOnes(build, at, plate, { from, to }),
+    },
+  }
+}
+
+/** Of the strings that are chosen: only when every one of them is known. */
+function forSet(build: Build, scale: number, travel: { front: number; back: number }): Pick<BridgeWindow, 'forSet'> {
+  const strings = compensations(build)
+  if (!strings.length || strings.length < build.strings) return {}
+  const [least, most] = [Math.min(...strings.map((s) => s.from)), Math.max(...strings.map((s) => s.to))]
+  return {
+    forSet: { from: scale + most + TRAVEL_SPARE - travel.back, to: scale + least - TRAVEL_SPARE + travel.front, strings },
   }
 }
 
@@ -105,12 +125,13 @@ export function windowSays(w: BridgeWindow): string[] {
   return [
     w.from > w.to
       ? 'No place will do: the saddles travel too little for this scale.'
-      : `Every string can be brought in tune with the bridge’s reference between ${printMm(w.from, 1)} and ${printMm(w.to, 1)} mm from the nut.`,
+      : `Strings of any usual set can be brought in tune with the bridge’s reference between ${printMm(w.from, 1)} and ${printMm(w.to, 1)} mm from the nut.`,
     w.at === undefined
       ? 'Nobody has said where it stands: drag it into the window, or measure it.'
       : w.at < w.from || w.at > w.to
         ? `At ${printMm(w.at, 1)} mm it stands ${printMm(Math.max(w.from - w.at, w.at - w.to), 1)} mm outside.`
         : `At ${printMm(w.at, 1)} mm it has ${printMm(w.at - w.from, 1)} mm to go towards the neck and ${printMm(w.to - w.at, 1)} towards the tail.`,
+    ...(w.forSet ? [setSays(w.forSet)] : []),
     ...(w.oldHoles.length === 0
       ? []
       : !w.plate
@@ -121,6 +142,12 @@ export function windowSays(w: BridgeWindow): string[] {
             ]
           : ['Its plate hides the old holes.']),
   ]
+}
+
+const setSays = ({ from, to, strings }: NonNullable<BridgeWindow['forSet']>): string => {
+  const each = strings.map((s) => `${s.note} ${printMm(s.from, 1)} to ${printMm(s.to, 1)}`).join(', ')
+  const place = from > to ? 'no place lets all of them be in tune' : `from ${printMm(from, 1)} to ${printMm(to, 1)} mm from the nut`
+  return `For the set that is chosen: ${place}. Its saddles come to stand behind the scale line by ${each} mm, pressed lightly and hard${strings.some((s) => s.coreEstimated) ? '; cores are estimated' : ''}.`
 }
 
 /** Drawn upright, the nut above: the window, the plate where it stands, old holes; the plate is dragged up and down. */
@@ -164,6 +191,7 @@ export function windowDrawing(w: BridgeWindow): Drawing {
       { label: 'From', value: `${printMm(w.from, 1)} mm` },
       { label: 'To', value: `${printMm(w.to, 1)} mm` },
       { label: 'Stands at', value: w.at === undefined ? 'not known' : `${printMm(w.at, 1)} mm` },
+      ...(w.forSet ? [{ label: 'For the chosen set', value: `${printMm(w.forSet.from, 1)} to ${printMm(w.forSet.to, 1)} mm` }] : []),
       ...w.oldHoles.map((h) => ({
         label: h.name,
         value: `${printMm(h.at, 1)} mm${h.hidden === undefined ? '' : h.hidden ? ', hidden' : ', shows'}`,

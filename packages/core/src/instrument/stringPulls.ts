@@ -19,6 +19,10 @@ export interface StringPull {
   note: string
   hertz: number
   gauge: number
+  /** What carries the pull: a wound string's core, a plain one's whole, mm. */
+  core: number
+  /** kg/m */
+  mass: number
   wound: boolean
   newton: number
   /** The core was not given and is taken as two fifths of the gauge. [practice] */
@@ -36,7 +40,8 @@ export function stringPulls(build: Build): StringPull[] {
     if (gauge === undefined) return []
     const core = sizeAt(build, { slot: 'strings', size: `core.${number}` })?.value
     const isWound = core !== undefined || number > build.strings - wound
-    const mass = isWound ? woundMass(gauge, core ?? 0.4 * gauge, wrap) : plainMass(gauge)
+    const carries = isWound ? (core ?? 0.4 * gauge) : gauge
+    const mass = isWound ? woundMass(gauge, carries, wrap) : plainMass(gauge)
     const hertz = pitch(semitones)
     return [
       {
@@ -44,6 +49,8 @@ export function stringPulls(build: Build): StringPull[] {
         note: noteName(semitones),
         hertz,
         gauge,
+        core: carries,
+        mass,
         wound: isWound,
         newton: tension(mass, scale, hertz),
         coreEstimated: isWound && core === undefined,
