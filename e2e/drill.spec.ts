@@ -105,7 +105,7 @@ test('a template as PDF for the paper chosen, and as DXF in millimetres', async 
 
 test('an outline from a file: read, laid to its datum, kept; a broken one says why', async ({ page, server }) => {
   const id = await copyOf(server, 'heron')
-  await page.goto(`/builds/${id}/drill?tab=photo`)
+  await page.goto(`/builds/${id}/drill?tab=outline`)
   await page.getByText('An outline from a file').click()
   const choose = (name: string, text: string) =>
     page.getByLabel('Choose an outline').setInputFiles({ name, mimeType: 'image/svg+xml', buffer: Buffer.from(text) })

@@ -123,3 +123,25 @@ describe('the vibrato’s slot', () => {
     expect(card(changed(bare(), {}, { 'bridge/mount': 'screws' }), 'route-vibrato')).toBeUndefined()
   })
 })
+
+describe('a ledge for a binding', () => {
+  const bound = (sizes = {}) =>
+    changed(
+      drillable(fullBuild()),
+      { 'body/binding.thickness': 1.5, 'body/binding.height': 6, ...sizes },
+      { 'body/routed.binding': 'none' },
+    )
+  // 1.5 - 0.15 = 1.35 in, 6 - 0.15 = 5.85 down; bearing 12.7 - 2 x 1.35 = 10.
+  it('leaves the binding proud both ways, and names the bearing that does it', () => {
+    const c = card(bound(), 'binding-ledge')
+    expect(c.work).toBe('new')
+    expect(c.says).toMatch(/^1\.35 mm in and 5\.85 mm down.*bearing of 10 mm/)
+  })
+  it('more than half of a hollow body’s rim is minded, all of it refused', () => {
+    expect(card(bound({ 'body/rim.thickness': 1.4, 'body/binding.thickness': 1.5 }), 'binding-ledge').stands).toBe('refused')
+  })
+  it('no binding, no card', () => expect(card(drillable(fullBuild()), 'binding-ledge')).toBeUndefined())
+  it('waits for the other of its two sizes', () => {
+    expect(card(bound({ 'body/binding.height': undefined }), 'binding-ledge').missing).toEqual([{ slot: 'body', size: 'binding.height' }])
+  })
+})

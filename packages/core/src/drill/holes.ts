@@ -4,6 +4,7 @@ import { PLACES } from '../instrument/guardPlace'
 import { USUAL_BENCH, type Bench } from './bench'
 import { withGuards } from './card'
 import { controlRoute, pocketRoute, vibratoRoute } from './cards/bodyRoutes'
+import { bindingLedge } from './cards/bindingLedge'
 import { bridgeScrews } from './cards/bridgeScrews'
 import { potHoles, toggleHole } from './cards/controls'
 import { clawScrews, guardScrews, pickupScrews, ringScrews } from './cards/held'
@@ -26,6 +27,7 @@ const FINDERS: readonly Finder[] = [
   ...PLACES.map(pickupRoute),
   controlRoute,
   vibratoRoute,
+  bindingLedge,
   batteryRoom,
   neckClearance,
   neckPilots,

@@ -11,3 +11,5 @@ export { headTask, layHead, postsOf, viewed, type HeadTask, type PostView, type 
 export * from './head/headDrawing'
 export * from './stakes'
 export * from './wanted'
+export * from './widths'
+export { headBlank } from './head/blank'

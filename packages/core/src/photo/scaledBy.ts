@@ -18,6 +18,8 @@ export interface KnownPlace {
 /** What else is known of how a picture was taken. */
 export interface HowTaken {
   lens?: Lens
+  /** How surely lengths are right after that lens, share of a length, 95 %; nothing for one that is known. */
+  lensDoubt?: number
   /** What the scale was taken from lies this far below what is measured, mm; above is negative. */
   below?: { mm: number; doubt: number }
   /** From the camera to the plane, mm; only used with `below`. */
@@ -85,7 +87,11 @@ export function pictureLength(s: ScaledPicture, a: Point, b: Point, picked = PIC
   const parts: { what: string; sigma: number }[] = [
     { what: 'how surely the scale is known', sigma: byKnown(s, a, b, plain) },
     { what: 'the two picks', sigma: byPicks(s, a, b, plain, picked) },
-    ...(s.taken.lens ? [] : [{ what: 'the lens, which is not known', sigma: (LENS_DOUBT * mm) / 2 }]),
+    ...(s.taken.lens
+      ? s.taken.lensDoubt
+        ? [{ what: 'the lens, as straight edges showed it', sigma: (Math.min(LENS_DOUBT, s.taken.lensDoubt) * mm) / 2 }]
+        : []
+      : [{ what: 'the lens, which is not known', sigma: (LENS_DOUBT * mm) / 2 }]),
     ...(s.taken.below
       ? [
           {

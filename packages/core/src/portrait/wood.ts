@@ -48,6 +48,8 @@ export const BODY_USUAL: Readonly<Record<string, number>> = {
   'claw.x': 108,
   'spring.depth': 18,
   'rim.thickness': 20,
+  'binding.thickness': 1.5,
+  'binding.height': 6,
   axisAtBridge: 1,
   'pocket.dip': 0.3,
   'outline.length': 400,
@@ -153,6 +155,16 @@ function bodySection(s: Sketch, tail: number): void {
   const [length, bridge, depth] = [s.v('pocket.length'), s.v('mouthToBridge'), s.v('pocket.depth')]
   s.view('section', 'cut along the centre line')
   s.box('body-wood', 0, 0, tail, t, ['thickness']).down('thickness', 'outside', tail - 30, 0)
+  s.only(['binding.thickness', 'binding.height'], false, () => {
+    const [thick, high] = [s.v('binding.thickness'), s.v('binding.height')]
+    s.box('plastic', tail - thick, t - high, tail, t, ['binding.thickness', 'binding.height'])
+    s.take('binding.thickness', 'outside', pt(tail - thick, t), pt(tail, t)).take(
+      'binding.height',
+      'depth',
+      pt(tail, t),
+      pt(tail, t - high),
+    )
+  })
   const lean = Math.tan((s.v('pocket.tilt') * Math.PI) / 180) * (length / 2)
   s.area('cavity', [pt(0, 0), pt(length, 0), pt(length, depth - lean), pt(0, depth + lean)], ['pocket.depth', 'pocket.length'])
   s.down('pocket.depth', 'depth', length / 2, 0).gauge('pocket.tilt', pt(length / 2, depth))
@@ -195,6 +207,7 @@ export const neckUsual = (build: Build): Readonly<Record<string, number>> => ({
   // Two rows stand either side of the centre line; a single one begins on it.
   'tuner.offset': traitAt(build, 'neck', 'head') === 'two-rows' ? 22 : 0,
   'nut.screws': 26,
+  'head.blank': 90,
   'crown.width': 2.5,
   'oldScrew.offset': 10,
   'old.nutToStuds': 630,
@@ -247,6 +260,12 @@ export function sketchNeck(s: Sketch): void {
   s.take('tuner.first', 'rule', pt(0, first.y), pt(-s.v('tuner.first'), first.y))
   s.take('tuner.offset', 'rule', pt(first.x, 0), first)
   s.take('tuner.edge', 'rule', first, pt(first.x, first.y + s.v('tuner.edge'))).gauge('tuner.slant', first)
+  s.only(['head.blank'], false, () => {
+    const half = s.v('head.blank') / 2
+    s.line('guide', pt(-furthest, -half), pt(0, -half))
+      .line('guide', pt(-furthest, half), pt(0, half))
+      .across('head.blank', 'outside', -furthest + 10)
+  })
   s.only(['oldScrew.offset', 'oldScrew.side'], false, () => {
     const at = pt(first.x - s.v('oldScrew.offset'), first.y - s.v('oldScrew.side'))
     s.round('open', at, 2, ['oldScrew.offset', 'oldScrew.side'])

@@ -5,6 +5,7 @@ import { useTab } from '../../ui/StationTabs'
 import { AxisTab } from './AxisTab'
 import { HeadTab } from './HeadTab'
 import { HolesTab } from './HolesTab'
+import { OutlineTab } from './OutlineTab'
 import { TemplatesTab } from './TemplatesTab'
 import { ToolsTab } from './ToolsTab'
 import { PhotoTab } from './photo/PhotoTab'
@@ -16,6 +17,7 @@ export default function DrillStation() {
   useTools()
   if (tab === 'axis') return <AxisTab />
   if (tab === 'head') return <HeadTab />
+  if (tab === 'outline') return <OutlineTab />
   if (tab === 'photo') return <PhotoTab />
   if (tab === 'templates') return <TemplatesTab />
   if (tab === 'tools') return <ToolsTab />

@@ -1,6 +1,7 @@
 import {
   applyChange,
   enteredAt,
+  headBlank,
   headDrawing,
   headTask,
   isSaid,
@@ -76,6 +77,11 @@ export function HeadTab() {
             Posts at least 9 mm from the edge, housings apart, no string on a post it passes, strings as straight over the nut as they can
             be. Drag the first and the last post, or let the row be found.
           </p>
+          {headBlank(build)?.says.map((say) => (
+            <p key={say} className="mt-1">
+              {say}
+            </p>
+          ))}
           {'missing' in found &&
             found.missing.map((ref) => (
               <SizeField

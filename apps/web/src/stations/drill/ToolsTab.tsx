@@ -6,6 +6,7 @@ import { useBench } from '../../state/benchStore'
 import { useBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { NumberEntry } from '../../ui/NumberEntry'
+import { Toggle } from '../../ui/Toggle'
 import { DrillTabs } from './tabs'
 
 type Many = 'bits' | 'throats' | 'routerBits' | 'bushings'
@@ -51,15 +52,7 @@ export function ToolsTab() {
               ['block', 'a guide block: scrap with a hole drilled square through it'],
             ] as const
           ).map(([key, label]) => (
-            <label key={key} className="flex min-h-11 items-center gap-3">
-              <input
-                type="checkbox"
-                className="size-5 accent-[var(--violet)]"
-                checked={bench[key]}
-                onChange={(e) => set({ ...bench, [key]: e.target.checked })}
-              />
-              {label}
-            </label>
+            <Toggle key={key} label={label} on={bench[key]} onChange={(on) => set({ ...bench, [key]: on })} />
           ))}
           <table className="mt-3 w-full text-[15px]">
             <thead>

@@ -1,6 +1,6 @@
 import { StationTabs, useTab } from '../../ui/StationTabs'
 
-export const DRILL_TABS = ['holes', 'axis', 'head', 'photo', 'templates', 'tools'] as const
+export const DRILL_TABS = ['holes', 'axis', 'head', 'outline', 'photo', 'templates', 'tools'] as const
 
 export function DrillTabs() {
   const [tab, onTab] = useTab(DRILL_TABS)
@@ -10,6 +10,7 @@ export function DrillTabs() {
         ['holes', 'Holes'],
         ['axis', 'Neck axis and bridge'],
         ['head', 'Headstock'],
+        ['outline', 'Outline'],
         ['photo', 'Picture'],
         ['templates', 'Paper'],
         ['tools', 'My tools'],

@@ -3,6 +3,7 @@ import { boxAround } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { outlinePoints } from '../../instrument/outline'
 import { type Bench } from '../bench'
+import { headBlank } from '../head/blank'
 import { type HoleCard } from '../holeCard'
 import { holeCards } from '../holes'
 import { holesOn, legend, nameOf } from './holeMarks'
@@ -15,13 +16,18 @@ export function head(build: Build, bench: Bench, side: 'head front' | 'head back
   const outline = outlinePoints(rows)
   const cards = holeCards(build, bench)
   const back = side === 'head back'
+  const blank = headBlank(build)
   return {
     title: TITLES[back ? 'head-back' : 'head-front'],
     seen: back ? 'back' : 'front',
-    notes: back ? ['Screws are drilled from this side; the post bores are shown to lay it on by.'] : [],
+    notes: [
+      ...(back ? ['Screws are drilled from this side; the post bores are shown to lay it on by.'] : []),
+      ...(blank ? ['Dashed: the saw line, 5 mm outside the outline.'] : []),
+    ],
     legend: legend(cards, [side]),
     shapes: [
       closed(outline, 'cut'),
+      ...(blank ? [closed(blank.saw, 'shown')] : []),
       line([pt(Math.min(...outline.map((p) => p.x)) - 6, 0), pt(12, 0)]),
       ...postBores(cards, back),
       ...holesOn(cards, back ? ['head back'] : []),

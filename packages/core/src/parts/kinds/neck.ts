@@ -56,6 +56,10 @@ export const neck = defineKind({
       found: [6, 16],
       how: 'from the middle of the bore; its outline says it where one was entered',
     }),
+    'head.blank': mm('Headstock blank, across', 40, 260, {
+      optional: true,
+      how: 'a neck whose headstock is not cut to its outline yet, square to its centre line; left out of a shaped one',
+    }),
     'oldScrew.offset': mm('Old tuner screw from post centre, along the row', -25, 25, {
       optional: true,
       how: 'away from the nut positive',

@@ -1,6 +1,6 @@
-import { SHEET_SIGMA, setOutline, type Point, type ScaledPicture } from '@snug/core'
+import { curveThrough, edgeNear, SHEET_SIGMA, setOutline, type Point, type ScaledPicture } from '@snug/core'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { useWhere } from '../../../app/where'
 import { Board } from '../../../app/Workspace'
 import { api, photoAddress, type Photo } from '../../../state/api'
@@ -9,17 +9,18 @@ import { Button } from '../../../ui/Button'
 import { Choice } from '../../../ui/Field'
 import { download } from '../../../ui/download'
 import { rankWorker } from '../../../workers/compute'
+import { Toggle } from '../../../ui/Toggle'
 import { DrillTabs } from '../tabs'
 import { Measured } from './Measured'
 import { Magnified, PictureBoard, type PickedMark } from './PictureBoard'
-import { OutlineFile } from './OutlineFile'
+import { LensFields } from './LensFields'
 import { ScaleFields } from './ScaleFields'
 import { PlaceOfHole } from './PlaceOfHole'
 import { lastPlace, traced, TraceNotes } from './trace'
 import { usePicture } from './usePicture'
 import { FRESH, scaleOf, useWorks, WANTS, type PhotoWork } from './work'
 
-type Doing = 'scale' | 'measure' | 'trace'
+type Doing = 'lens' | 'scale' | 'measure' | 'trace'
 
 /** A picture brought to millimetres: scaled by what lies in it, then measured and traced, each size with its doubt. */
 export function PhotoTab() {
@@ -62,27 +63,24 @@ export function PhotoTab() {
             </p>
           </div>
         }
-        hand={
-          <div className="flex flex-col gap-5">
-            {shelf}
-            <OutlineFile />
-          </div>
-        }
+        hand={shelf}
       />
     )
   return <OnePhoto key={photo.id} photo={photo} shelf={shelf} />
 }
 
 function OnePhoto({ photo, shelf }: { photo: Photo; shelf: React.ReactNode }) {
-  const work = useWorks((s) => s.works[photo.id]) ?? FRESH
+  const kept = useWorks((s) => s.works[photo.id])
+  // What was kept by an earlier version lacks what it did not know.
+  const work = useMemo(() => ({ ...FRESH, ...kept }), [kept])
   const put = useWorks((s) => s.put)
   const set = (more: Partial<PhotoWork>) => put(photo.id, more)
   const address = photoAddress(photo.id)
   const { grey, problem } = usePicture(address)
   const [doing, setDoing] = useState<Doing>('scale')
   const [says, setSays] = useState<string>()
-  const scale = scaleOf(work)
-  const now: Doing = scale ? doing : 'scale'
+  const scale = useMemo(() => scaleOf(work, photo), [work, photo])
+  const now: Doing = scale || doing === 'lens' ? doing : 'scale'
 
   const scaleBy = async (picks: Point[]) => {
     set({ picks, found: undefined })
@@ -105,16 +103,19 @@ function OnePhoto({ photo, shelf }: { photo: Photo; shelf: React.ReactNode }) {
     )
     if (sheet) set({ found: { points: sheet.marks, sigma: SHEET_SIGMA, mirrored: sheet.mirrored } })
   }
+  const onEdge = (at: Point) => (grey && edgeNear(grey, at)) ?? at
   const pick = (at: Point) => {
     if (now === 'measure') return set({ measure: work.measure.length >= 2 ? [at] : [...work.measure, at] })
-    if (now === 'trace') return set({ trace: [...work.trace, at] })
+    if (now === 'lens') return set({ edges: [...work.edges.slice(0, -1), [...(work.edges.at(-1) ?? []), onEdge(at)]] })
+    // The first three places say where the frame lies; only the edge itself is sought.
+    if (now === 'trace') return set({ trace: [...work.trace, work.snap && work.trace.length >= 3 ? onEdge(at) : at] })
     const wants = WANTS[work.way]
     if (wants) void scaleBy(work.picks.length >= wants ? [at] : [...work.picks, at])
   }
   const key = now === 'measure' ? 'measure' : now === 'trace' ? 'trace' : 'picks'
-  const last = work[key].at(-1)
+  const last = now === 'lens' ? work.edges.at(-1)?.at(-1) : work[key].at(-1)
   const nudge = (dx: number, dy: number) => {
-    if (!last) return
+    if (!last || now === 'lens') return
     const moved = [...work[key].slice(0, -1), { x: last.x + dx, y: last.y + dy }]
     if (key === 'picks') void scaleBy(moved)
     else set({ [key]: moved })
@@ -145,9 +146,9 @@ function OnePhoto({ photo, shelf }: { photo: Photo; shelf: React.ReactNode }) {
           {says && <p className="text-[15px] text-soft">{says}</p>}
           <Doings doing={now} scale={scale} onDo={setDoing} />
           <Magnified address={address} width={photo.width} height={photo.height} at={last} />
+          {now === 'lens' && <LensFields work={work} set={set} size={photo} />}
           {now === 'measure' && scale && <Measured scale={scale} work={work} set={set} />}
           {now === 'trace' && scale && <Traced scale={scale} work={work} set={set} />}
-          <OutlineFile />
         </div>
       }
     />
@@ -156,6 +157,7 @@ function OnePhoto({ photo, shelf }: { photo: Photo; shelf: React.ReactNode }) {
 
 function Doings({ doing, scale, onDo }: { doing: Doing; scale: ScaledPicture | undefined; onDo: (d: Doing) => void }) {
   const words: readonly (readonly [Doing, string])[] = [
+    ['lens', 'Lens'],
     ['scale', 'Scale'],
     ['measure', 'Measure'],
     ['trace', 'Trace an outline'],
@@ -167,7 +169,7 @@ function Doings({ doing, scale, onDo }: { doing: Doing; scale: ScaledPicture | u
           key={d}
           look={d === doing ? 'main' : 'plain'}
           aria-pressed={d === doing}
-          disabled={d !== 'scale' && !scale}
+          disabled={d !== 'scale' && d !== 'lens' && !scale}
           onClick={() => onDo(d)}
         >
           {label}
@@ -182,11 +184,15 @@ const marksOf = (w: PhotoWork): PickedMark[] => [
   ...(w.found?.points ?? []).map((at): PickedMark => ({ at, role: 'found' })),
   ...w.measure.map((at): PickedMark => ({ at, role: 'measure' })),
   ...w.trace.map((at): PickedMark => ({ at, role: 'trace' })),
+  ...w.edges.flat().map((at): PickedMark => ({ at, role: 'scale' })),
 ]
 const linesOf = (w: PhotoWork) => [
   ...(w.way === 'card' && w.found ? [{ points: w.found.points, closed: true, role: 'found' as const }] : []),
   ...(w.measure.length === 2 ? [{ points: w.measure, closed: false, role: 'measure' as const }] : []),
-  ...(w.trace.length > 4 ? [{ points: w.trace.slice(3), closed: true, role: 'trace' as const }] : []),
+  ...(w.trace.length > 4
+    ? [{ points: w.bend ? curveThrough(w.trace.slice(3)) : w.trace.slice(3), closed: true, role: 'trace' as const }]
+    : []),
+  ...w.edges.filter((e) => e.length > 1).map((points) => ({ points, closed: false, role: 'scale' as const })),
 ]
 
 function PhotoShelf({
@@ -257,10 +263,12 @@ function Traced({ scale, work, set }: { scale: ScaledPicture; work: PhotoWork; s
   const change = useBuild((s) => s.change)
   const parts = (['body', 'neck', 'guard'] as const).filter((slot) => build.parts[slot])
   const [slot, setSlot] = useState<'body' | 'neck' | 'guard'>(parts[0] ?? 'body')
-  const rows = traced(scale, work.trace)
+  const rows = traced(scale, work.trace, work.bend)
   return (
     <section>
       <TraceNotes picked={work.trace.length} slot={slot} />
+      <Toggle label="Come onto the nearest edge" on={work.snap} onChange={(snap) => set({ snap })} />
+      <Toggle label="Bend from place to place" on={work.bend} onChange={(bend) => set({ bend })} />
       {parts.length > 1 && (
         <Choice
           label="Outline of"

@@ -1,14 +1,24 @@
-import { halfWidths, ownFrame, pictureLength, placeInPlane, type OutlineRow, type Point, type ScaledPicture } from '@snug/core'
+import {
+  curveThrough,
+  halfWidths,
+  ownFrame,
+  pictureLength,
+  placeInPlane,
+  type OutlineRow,
+  type Point,
+  type ScaledPicture,
+} from '@snug/core'
 
 /** The first three places are no outline: they say where the part's frame lies. */
 const FRAME = 3
 
 /** Rows of half-widths from what was picked: datum, along the centre line, the bass side, then round the edge. */
-export function traced(scale: ScaledPicture, picks: readonly Point[]): OutlineRow[] {
+export function traced(scale: ScaledPicture, picks: readonly Point[], bend: boolean): OutlineRow[] {
   if (picks.length < FRAME + 6) return []
   const [datum, along, bass, ...round] = picks.map((p) => placeInPlane(scale, p))
   const own = ownFrame(datum!, along!, bass!)
-  return halfWidths(round.map(own))
+  const places = round.map(own)
+  return halfWidths(bend ? curveThrough(places) : places)
 }
 
 /** The last place picked, in the part's own frame, with the doubt of its distance from the datum; once the frame is picked. */

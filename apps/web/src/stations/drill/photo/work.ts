@@ -1,5 +1,6 @@
 import {
   cardKnown,
+  lensFrom,
   scaledBy,
   SHEET_BAR,
   SHEET_SIGMA,
@@ -40,6 +41,11 @@ export interface PhotoWork {
   distance: number
   measure: Point[]
   trace: Point[]
+  /** Picks come onto the nearest edge; the traced edge bends from place to place. */
+  snap: boolean
+  bend: boolean
+  /** Edges straight in truth, as they lie in the picture: they show how the lens bends. */
+  edges: Point[][]
 }
 export const FRESH: PhotoWork = {
   way: 'card',
@@ -52,6 +58,9 @@ export const FRESH: PhotoWork = {
   distance: 600,
   measure: [],
   trace: [],
+  snap: true,
+  bend: true,
+  edges: [],
 }
 
 interface Works {
@@ -62,7 +71,7 @@ export const useWorks = create<Works>()(
   persist(
     (set) => ({
       works: {},
-      put: (id, work) => set((s) => ({ works: { ...s.works, [id]: { ...(s.works[id] ?? FRESH), ...work } } })),
+      put: (id, work) => set((s) => ({ works: { ...s.works, [id]: { ...FRESH, ...s.works[id], ...work } } })),
     }),
     { name: 'snug-pictures' },
   ),
@@ -74,10 +83,17 @@ const BY_HAND = 1
 const HEIGHT = 0.5
 
 /** The picture in millimetres, as far as it is picked. */
-export function scaleOf(w: PhotoWork): ScaledPicture | undefined {
-  const taken = w.below ? { below: { mm: w.below, doubt: HEIGHT }, distance: w.distance } : { distance: w.distance }
+export function scaleOf(w: PhotoWork, size: { width: number; height: number }): ScaledPicture | undefined {
+  const lens = lensFrom(w.edges, size.width, size.height)
   const known = knownOf(w)
-  return known && scaledBy(known, taken)
+  return (
+    known &&
+    scaledBy(known, {
+      distance: w.distance,
+      ...(w.below ? { below: { mm: w.below, doubt: HEIGHT } } : {}),
+      ...(lens ? { lens: lens.lens, lensDoubt: lens.doubt } : {}),
+    })
+  )
 }
 
 function knownOf(w: PhotoWork): KnownPlace[] | undefined {

@@ -1,9 +1,9 @@
 import { halfWidths, outlinePoints, setOutline, wantedOver, type Point } from '@snug/core'
 import { useMemo, useRef, useState } from 'react'
-import { useBuild, useOpenBuild } from '../../../state/buildStore'
-import { Button } from '../../../ui/Button'
-import { Choice } from '../../../ui/Field'
-import { NumberEntry } from '../../../ui/NumberEntry'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { Button } from '../../ui/Button'
+import { Choice } from '../../ui/Field'
+import { NumberEntry } from '../../ui/NumberEntry'
 
 type Target = 'body' | 'neck' | 'guard'
 const TARGET: Record<Target, string> = { body: 'the body', neck: 'the headstock', guard: 'the guard' }
