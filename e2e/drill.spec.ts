@@ -118,8 +118,15 @@ test('an outline from a file: read, laid to its datum, kept; a broken one says w
   await page.getByRole('button', { name: 'Take it as the outline' }).click()
   await saved(page)
   const { build } = (await (await fetch(`${server}/api/builds/${id}`)).json()) as {
-    build: { parts: { body: { outline: { x: number; bass: number }[] } } }
+    build: { parts: { body: { outline: { x: number; bass: number; treble: number }[] } } }
   }
   // Half-way along, 160 mm behind the mouth, it is 140 wide to either side.
-  expect(build.parts.body.outline.find((r) => r.x === 160)!.bass).toBeCloseTo(140, 0)
+  const before = build.parts.body.outline.find((r) => r.x === 160)!.bass
+  expect(before).toBeCloseTo(140, 0)
+  // By key, on the drawing: the treble side half a millimetre wider, and the field says so.
+  const ring = page.getByRole('slider', { name: /^treble side, 160 mm along/ })
+  await ring.press('ArrowUp')
+  await expect(page.getByLabel(/^treble side, row \d+, mm$/).nth(build.parts.body.outline.findIndex((r) => r.x === 160))).toHaveValue(
+    String(build.parts.body.outline.find((r) => r.x === 160)!.treble + 0.5),
+  )
 })

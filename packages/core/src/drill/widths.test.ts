@@ -35,6 +35,10 @@ describe('a table of half-widths on its drawing', () => {
     const more = rowBetween([ROWS[0]!, ROWS[1]!, { ...ROWS[4]!, bass: 60 }])
     expect(more[2]).toEqual({ x: 100, bass: 80, treble: 90 })
   })
+  it('of a row that belongs to one horn alone only that horn has rings', () => {
+    const drawing = widthsDrawing([{ x: -30, bass: 110, treble: 0, bassInner: 80 }, ...ROWS], 'x')
+    expect(drawing.handles!.filter((h) => h.id.startsWith('0.')).map((h) => h.id)).toEqual(['0.bass', '0.bassInner'])
+  })
   it('reads its own names and no others', () => {
     expect(widthOf(widthId(3, 'bassInner'))).toEqual({ at: 3, side: 'bassInner' })
     expect(widthOf('3.middle')).toBeUndefined()

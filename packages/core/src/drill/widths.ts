@@ -55,7 +55,9 @@ export function widthsDrawing(rows: readonly OutlineRow[], title: string): Drawi
     SIDES.flatMap((side): Handle[] => {
       const value = r[side]
       const { sign, words } = SIDE[side]
-      return value === undefined
+      // A row beyond the mouth belongs to one horn alone: the other side has no edge there.
+      const otherHorn = value === 0 && (side === 'bass' ? r.trebleInner : side === 'treble' ? r.bassInner : undefined) !== undefined
+      return value === undefined || otherHorn
         ? []
         : [
             {
