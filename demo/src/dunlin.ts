@@ -64,6 +64,7 @@ export function dunlin(today: string, due: string, late: string): Build {
   const build = newBuild({ name: 'Dunlin', handedness: 'right', strings: 12, scale: 628.65 }, today)
   return {
     ...build,
+    circuit: { ...build.circuit, options: { pull: 'split' } },
     due,
     budget: 620,
     parts: {
@@ -256,6 +257,11 @@ export function dunlin(today: string, due: string, late: string): Build {
         sizes: { depth: [34, 'rule'], 'thread.diameter': 12 },
       }),
       capacitor: part('capacitor', '22 n film', { seller: 'Quayside Electrics', price: 1, sizes: { capacitance: [22e-9, 'listed'] } }),
+      'switch-2': part('switch', 'Small toggle, on-on, from the drawer', {
+        price: 0,
+        traits: { contacts: 'on-on' },
+        sizes: { depth: [14, 'rule'], 'thread.diameter': 6 },
+      }),
       jack: part('jack', 'Mono jack, long thread', {
         seller: 'Quayside Electrics',
         price: 5,

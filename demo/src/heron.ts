@@ -38,6 +38,7 @@ export function heron(today: string, due: string, late: string): Build {
   const build = newBuild({ name: 'Heron', handedness: 'right', strings: 6, scale: 647.7 }, today)
   return {
     ...build,
+    circuit: { ...build.circuit, options: { tap: 'tap' } },
     due,
     budget: 460,
     parcels: {

@@ -25,6 +25,16 @@ const soapbar = (place: string, spread: number, ohm: number): Part =>
     },
   })
 
+const SMALL_POT = {
+  'bushing.diameter': 7,
+  'bushing.length': 8,
+  'body.diameter': 16.5,
+  'body.depth': [10, 'rule'],
+  'shaft.diameter': 6,
+  'nut.thickness': 2,
+  'washer.thickness': 0.5,
+} as const
+
 const pot = (name: string): Part =>
   part('pot', name, {
     seller: 'Quayside Electrics',
@@ -50,6 +60,7 @@ export function plover(today: string, due: string): Build {
   const build = newBuild({ name: 'Plover', handedness: 'left', strings: 6, scale: 686 }, today)
   return {
     ...build,
+    circuit: { ...build.circuit, options: { preset: 'neck' } },
     due,
     budget: 360,
     setup: { ...build.setup, school: 'low' },
@@ -247,6 +258,22 @@ export function plover(today: string, due: string): Build {
         sizes: { depth: [31, 'rule'], 'thread.diameter': 12 },
       }),
       capacitor: part('capacitor', '33 n film', { seller: 'Quayside Electrics', price: 1, sizes: { capacitance: [33e-9, 'listed'] } }),
+      'pot-volume-2': part('pot', '1 M linear, small, for the preset', {
+        price: 0,
+        sizes: { ...SMALL_POT, resistance: [1e6, 'listed', 200e3] },
+        traits: { taper: 'linear' },
+      }),
+      'pot-tone-2': part('pot', '50 k linear, small, for the preset', {
+        price: 0,
+        sizes: { ...SMALL_POT, resistance: [50e3, 'listed', 10e3] },
+        traits: { taper: 'linear' },
+      }),
+      'capacitor-2': part('capacitor', '20 n film, from the drawer', { price: 0, sizes: { capacitance: [20e-9, 'listed'] } }),
+      'switch-2': part('switch', 'Slide, two poles, from the donor', {
+        price: 0,
+        traits: { contacts: 'slide' },
+        sizes: { depth: [12, 'rule'] },
+      }),
       jack: part('jack', 'Mono jack, open', {
         seller: 'Quayside Electrics',
         price: 3,

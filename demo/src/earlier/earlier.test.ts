@@ -16,7 +16,7 @@ const NOW = {
   dunlin: dunlin(TODAY, '2027-02-15', '2026-12-13'),
 }
 
-const KEPT = Object.entries(NOW).flatMap(([name, now]) => [1, 2].map((schema) => ({ name, schema, now })))
+const KEPT = Object.entries(NOW).flatMap(([name, now]) => [1, 2, 3].map((schema) => ({ name, schema, now })))
 
 describe.each(KEPT)('$name as it was kept in form $schema', ({ name, schema, now }) => {
   const doc = kept(name, schema)
@@ -33,7 +33,9 @@ describe.each(KEPT)('$name as it was kept in form $schema', ({ name, schema, now
   it('loses nothing but where the knobs stood, and evaluates as the same build made today', () => {
     const build = migrated(doc) as Build
     const unread = (b: Build): Build => ({ ...b, readings: {}, setup: { ...b.setup, readings: {} } })
-    expect(unread(build)).toEqual(unread(now))
+    // There was one wiring then, with its humbuckers tapped: that is what comes over.
+    expect(build.circuit).toEqual({ ...now.circuit, scheme: 'by-parts', options: { tap: 'tap' } })
+    expect(unread({ ...build, circuit: now.circuit })).toEqual(unread(now))
     expect(evaluate({ ...build, readings: {} }, TODAY).failed).toEqual({})
   })
 })

@@ -21,6 +21,9 @@ import {
   type SetupWhat,
   type Slot,
   type Tool,
+  type WireEdit,
+  RECIPES,
+  WIRE_ROLES,
 } from '@snug/core'
 import { Equals, IsBoolean, IsIn, IsString, Length, Matches, MaxLength } from 'class-validator'
 import { Between, Whole } from './bounds'
@@ -48,10 +51,29 @@ class JobDoc extends EffectDoc {
   also?: EffectDoc[]
   @Length(1, LIMITS.jobText, says(`A job’s words have at most ${LIMITS.jobText} letters.`)) text!: string
 }
+class WireEditDoc {
+  @IsIn(['cut', 'added'], says('A wire is cut or added.')) is!: WireEdit['is']
+  @Length(1, 60, says('A lug is 1 to 60 letters.')) from!: string
+  @Length(1, 60, says('A lug is 1 to 60 letters.')) to!: string
+  @IsIn(WIRE_ROLES, says('A wire of this kind is not known here.')) role!: WireEdit['role']
+}
+class PairDoc {
+  @Length(1, 20, says('A lug of a switch is 1 to 20 letters.')) a!: string
+  @Length(1, 20, says('A lug of a switch is 1 to 20 letters.')) b!: string
+}
+class FoundPositionDoc {
+  @ListOf(each(PairDoc), 'A position', { most: 200, each: 'pairs of lugs' }) pairs!: PairDoc[]
+}
+class FoundSwitchDoc {
+  @ListOf(textOf(1, 20, 'A lug of a switch is 1 to 20 letters.'), 'A switch', { least: 2, most: 40, each: 'lugs' }) lugs!: string[]
+  @ListOf(each(FoundPositionDoc), 'A switch', { least: 1, most: 24, each: 'positions' }) positions!: FoundPositionDoc[]
+}
 class CircuitDoc {
-  @IsIn(['two-humbuckers-and-single'], says('This scheme is not known here.')) scheme!: Build['circuit']['scheme']
-  @IsBoolean(says('Tapping is on or off.')) split!: boolean
+  @IsIn(['by-parts', ...RECIPES.map((r) => r.id)], says('This wiring is not known here.')) scheme!: string
+  @RecordOf(textOf(1, 40, 'A choice is 1 to 40 letters.')) options!: Record<string, string>
   @Between(0, 30, 'The cable', ' m') cable!: number
+  @Optional() @RecordOf(each(WireEditDoc)) edits?: Record<string, WireEditDoc>
+  @Optional() @RecordOf(each(FoundSwitchDoc)) tables?: Record<string, FoundSwitchDoc>
 }
 class SettingDoc {
   @RecordOf(wholeFrom(1, 24, 'A switch position is a whole number from 1 to 24.'))

@@ -12,7 +12,7 @@ import type { Consumable, ShopJob } from '../parts/spending'
  * so that a change always names the same thing.
  */
 export interface Build {
-  schema: 3
+  schema: 4
   name: string
   handedness: 'right' | 'left'
   /** Number of strings, 4 to 12. */
@@ -127,11 +127,29 @@ export interface PlannedJob extends JobEffect {
 export const effectsOf = (job: Omit<PlannedJob, 'text'>): JobEffect[] => [job, ...(job.also ?? [])]
 
 export interface CircuitChoice {
-  scheme: 'two-humbuckers-and-single'
-  /** Tap both humbuckers to one coil in the in-between positions. */
-  split: boolean
+  /** Which wiring; 'by-parts' is the first the parts allow. */
+  scheme: string
+  /** What was chosen of what a wiring leaves open. */
+  options: Record<string, string>
   /** Cable, metres. */
   cable: number
+  /** Wires taken away or added by hand, by their ends. */
+  edits?: Record<string, WireEdit>
+  /** Contacts of switches as a meter found them, by the switch's id. */
+  tables?: Record<string, FoundSwitch>
+}
+
+export const WIRE_ROLES = ['hot', 'ground', 'link', 'signal', 'jumper'] as const
+export interface WireEdit {
+  is: 'cut' | 'added'
+  from: string
+  to: string
+  role: (typeof WIRE_ROLES)[number]
+}
+/** Which lugs beep together in which position. */
+export interface FoundSwitch {
+  lugs: string[]
+  positions: { pairs: { a: string; b: string }[] }[]
 }
 
 /** What a meter showed, where its probes were and how every knob and switch stood. */
@@ -248,13 +266,13 @@ export interface NewBuild {
 /** A build with the settings people start from, empty or with the parts of a starting set. `today` is an ISO date. */
 export function newBuild({ start, job = 'kit', ...wanted }: NewBuild, today: string): Build {
   return {
-    schema: 3,
+    schema: 4,
     ...wanted,
     currency: 'EUR',
     room: { low: 35, high: 65, now: 45 },
     parts: start ? partsFor(job, startParts(start)) : {},
     jobs: {},
-    circuit: { scheme: 'two-humbuckers-and-single', split: true, cable: 5 },
+    circuit: { scheme: 'by-parts', options: {}, cable: 5 },
     readings: {},
     finish: {
       system: 'lacquer',

@@ -1,12 +1,12 @@
 import type { Build } from './build'
 
 /** The form of the document this version writes. */
-export const SCHEMA: Build['schema'] = 3
+export const SCHEMA: Build['schema'] = 4
 
 type Doc = Record<string, unknown>
 
 /** From one form of the document to the next. A step is never changed once it has been out. */
-const STEPS: Readonly<Record<number, (doc: Doc) => Doc>> = { 1: knobsBecomeLooking, 2: setupKeepsEveryReading }
+const STEPS: Readonly<Record<number, (doc: Doc) => Doc>> = { 1: knobsBecomeLooking, 2: setupKeepsEveryReading, 3: wiringsAreChosen }
 
 /**
  * A document of an earlier form, brought to this one; any other is given back as it is. Nothing is judged here: what comes out is
@@ -49,6 +49,12 @@ function setupKeepsEveryReading(doc: Doc): Doc {
   ].filter((r) => r.value !== undefined)
   const readings = Object.fromEntries(read.map((r) => [[r.what, ...('string' in r ? [r.string] : [])].join(' '), r]))
   return { ...doc, schema: 3, setup: { ...setup, readings } }
+}
+
+/** 3 to 4: the one wiring there was becomes the first that the parts allow; tapping becomes one of its options. */
+function wiringsAreChosen(doc: Doc): Doc {
+  const { split, scheme: _scheme, ...circuit } = plain(doc.circuit)
+  return { ...doc, schema: 4, circuit: { ...circuit, scheme: 'by-parts', options: { tap: split ? 'tap' : 'whole' } } }
 }
 
 const plain = (value: unknown): Doc => (typeof value === 'object' && value !== null ? (value as Doc) : {})

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { parseFarads, parseOhms, printFarads, printOhms, TOLERANCE_LETTER } from './electrical'
+import { OPEN_READING, parseFarads, parseOhms, parseReading, printFarads, printOhms, TOLERANCE_LETTER } from './electrical'
 
 const value = (p: { ok: true; value: number } | { ok: false; why: string }) => (p.ok ? p.value : p.why)
 
@@ -16,6 +16,20 @@ describe('resistances', () => {
   it.each(['', 'loud', '5q', '-3k'])('refuses "%s" with a sentence', (text) => expect(value(parseOhms(text))).toMatch(/250k/))
   it('prints as a meter does', () =>
     expect([8261, 250e3, 1e6, 470].map((r) => printOhms(r))).toEqual(['8.26 k', '250 k', '1.00 M', '470 Ω']))
+})
+
+describe('what a meter shows', () => {
+  it.each(['OL', 'O.L', '0L', 'ol.', 'open', 'Open', 'inf', '∞', '1.'])('%s is an open line', (text) =>
+    expect(value(parseReading(text))).toBe(OPEN_READING),
+  )
+  it.each([
+    ['1', 1],
+    ['0', 0],
+    ['8.26k', 8260],
+    ['0.3', 0.3],
+  ])('%s is a resistance', (text, ohm) => expect(value(parseReading(text))).toBeCloseTo(ohm, 9))
+  it('refuses anything else, and says how an open line is written', () => expect(value(parseReading('beep'))).toMatch(/OL or open/))
+  it('is printed as open', () => expect(printOhms(OPEN_READING)).toBe('open'))
 })
 
 describe('capacitances', () => {

@@ -22,6 +22,22 @@ export function parseOhms(text: string): Parsed<number> {
   return read(Number(plain[1]) * OHM_LETTERS[plain[2]!]!)
 }
 
+/** What an open line is kept as: more than any meter shows, ohm. */
+export const OPEN_READING = 1e8
+/** Above this a meter shows an open line, ohm. */
+export const OPEN_LINE = 20e6
+
+/**
+ * Reads what a meter shows: a resistance, or that the line is open in any of the ways meters and people say it.
+ * @returns ohms, an open line as 1e8, or a sentence
+ */
+export function parseReading(text: string): Parsed<number> {
+  const typed = text.trim().toLowerCase().replace(/[.\s]/g, '')
+  if (/^(ol|0l|o|open|inf|infinite|infinity|∞|1)$/.test(typed) && !/^1$/.test(text.trim())) return read(OPEN_READING)
+  const ohms = parseOhms(text)
+  return ohms.ok ? ohms : refuse(`${ohms.why} An open line is OL or open.`)
+}
+
 const FARAD_LETTERS: Record<string, number> = { p: 1e-12, n: 1e-9, u: 1e-6, µ: 1e-6, μ: 1e-6 }
 
 /**
@@ -48,6 +64,7 @@ export const TOLERANCE_LETTER = { J: 0.05, K: 0.1, M: 0.2 } as const
 
 /** Prints ohms the way a meter does: 470 Ω, 8.80 k, 250 k, 1.00 M. */
 export function printOhms(ohm: number, digits = 3): string {
+  if (ohm >= OPEN_LINE) return 'open'
   // Rounded first: 999 999 ohm are 1.00 M.
   const shown = Number(ohm.toPrecision(digits))
   if (shown >= 1e6) return `${(shown / 1e6).toPrecision(digits)} M`

@@ -1,6 +1,7 @@
 import type { Build, MeterReading } from '../../document/build'
 import { sizeAt } from '../../document/read'
 import { COPPER_PER_KELVIN } from '../../physics/wireGauge'
+import { OPEN_LINE } from '../../quantity/electrical'
 import type { Size } from '../../quantity/size'
 import { reading, type Reading } from '../engine/ohmmeter'
 import { jackProbes, lugsOf, resistorsOf, toNetlist, type Coil, type Harness, type PotPart } from '../model/harness'
@@ -81,6 +82,8 @@ const FINEST = 1
 export function judgeReading(build: Build, harness: Harness, taken: MeterReading): JudgedReading | undefined {
   if (!taken.probes.every((lug) => hasLug(harness, lug))) return undefined
   const expected = predictReading(build, harness, taken.setting, taken.probes)
+  const open = [taken.ohm, expected.ohm].map((ohm) => ohm >= OPEN_LINE)
+  if (open[0] || open[1]) return { expected, off: open[0] === open[1] ? 0 : open[0] ? Infinity : -Infinity, inside: open[0] === open[1] }
   const away = taken.ohm - expected.ohm
   return { expected, off: away, inside: Math.abs(away) <= Math.max(expected.doubt, FINEST) }
 }

@@ -1,4 +1,5 @@
 import type { Build } from '../../document/build'
+import type { TraitRef } from '../../judge/completed'
 import type { Slot } from '../../parts/slots'
 import type { Harness } from '../model/harness'
 import { switchStates, type SwitchState } from '../model/switchStates'
@@ -15,18 +16,27 @@ export interface WirePosition extends SwitchState {
 
 /** Everything about the circuit that needs no sweep; `readingsOff`: how many readings are outside their band. */
 export type WireResult =
-  | { ok: true; harness: Harness; notes: string[]; positions: WirePosition[]; wires: WireRow[]; readingsOff: number }
-  | { ok: false; missing: Slot[] }
+  | {
+      ok: true
+      harness: Harness
+      /** Id of the wiring. */
+      recipe: string
+      notes: string[]
+      positions: WirePosition[]
+      wires: WireRow[]
+      readingsOff: number
+    }
+  | { ok: false; missing: Slot[]; untold: TraitRef[]; says?: string }
 
 export function wireResult(build: Build): WireResult {
   const made = harnessOf(build)
   if (!made.ok) return made
-  const { harness, notes } = made
+  const { harness, notes, recipe } = made
   const positions = switchStates(harness).map((state) => ({
     ...state,
     topology: topology(harness, state.switches),
     reading: predictReading(build, harness, { switches: state.switches, knobs: {} }),
   }))
   const readingsOff = Object.values(build.readings).filter((r) => judgeReading(build, harness, r)?.inside === false).length
-  return { ok: true, harness, notes, positions, wires: wireList(harness), readingsOff }
+  return { ok: true, harness, recipe: recipe.id, notes, positions, wires: wireList(harness), readingsOff }
 }

@@ -1,9 +1,6 @@
 import type { Element } from './netlist'
 import { mergeNodes } from './nodes'
 
-/** Above this a meter shows an open line, ohm. */
-export const OPEN_LINE = 20e6
-
 /**
  * What an ohmmeter reads between two nodes: capacitors open, coils their own wire, sources silent.
  * @returns ohms, or Infinity where nothing connects the probes

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import reference from './reference.json'
 import type { Element } from './netlist'
-import { ohmsBetween, OPEN_LINE } from './ohmmeter'
+import { OPEN_LINE } from '../../quantity/electrical'
+import { ohmsBetween } from './ohmmeter'
 import { gainAt, minus3dB, phaseAt, resonance } from './response'
 import { compile } from './solver'
 

@@ -35,6 +35,12 @@ export interface PotPart extends Placed {
   is: 'pot'
   ohm: number
   taper: Taper
+  /** Its track ends before the wiper does: at 10 it is not there at all. */
+  noLoad?: true
+}
+export interface ResistorPart extends Placed {
+  is: 'resistor'
+  ohm: number
 }
 export interface CapacitorPart extends Placed {
   is: 'capacitor'
@@ -46,12 +52,15 @@ export interface SwitchPart extends Placed {
 }
 export interface JackPart extends Placed {
   is: 'jack'
+  /** A third contact, the ring. */
+  stereo?: true
 }
-/** A point everything earthed meets: a pot case, the bridge, the claw. */
+/** A piece of metal a wire is soldered to: a pot's case, the switch's frame, the bridge or claw, foil. */
 export interface GroundPart extends Placed {
   is: 'ground'
+  metal: 'case' | 'frame' | 'strings' | 'shield'
 }
-export type Component = Coil | PotPart | CapacitorPart | SwitchPart | JackPart | GroundPart
+export type Component = Coil | PotPart | CapacitorPart | ResistorPart | SwitchPart | JackPart | GroundPart
 
 export type WireRole = 'hot' | 'ground' | 'link' | 'signal' | 'jumper'
 
@@ -60,6 +69,8 @@ export interface Wire {
   from: string
   to: string
   role: WireRole
+  /** Joined inside a part as it came: no wire of the list, nothing to solder. */
+  inside?: true
 }
 
 /** The circuit as built. */
@@ -105,6 +116,9 @@ export function toNetlist(harness: Harness, setting: Setting, load?: Load, sourc
         for (const [a, b] of c.table.positions[positionAt(setting, c.id) - 1] ?? [])
           wire(`${c.id}.${a}`, `${c.id}.${b}`, `${c.id} ${a}-${b}`)
         break
+      case 'resistor':
+        elements.push({ type: 'R', ref: c.id, nodes: [`${c.id}.1`, `${c.id}.2`], value: c.ohm })
+        break
       case 'jack':
         wire(`${c.id}.sleeve`, GROUND, 'sleeve')
         break
@@ -139,7 +153,8 @@ export function lugsOf(c: Component): string[] {
     coil: ['start', 'finish'],
     pot: ['1', '2', '3'],
     capacitor: ['1', '2'],
-    jack: ['tip', 'sleeve'],
+    resistor: ['1', '2'],
+    jack: c.is === 'jack' && c.stereo ? ['tip', 'ring', 'sleeve'] : ['tip', 'sleeve'],
     ground: ['1'],
   }
   return (c.is === 'switch' ? c.table.lugs : ends[c.is]).map((lug) => `${c.id}.${lug}`)
@@ -160,6 +175,7 @@ function coilElements(c: Coil, source: Source): Element[] {
 export const resistorsOf = (c: Coil | PotPart): string[] => (c.is === 'coil' ? [`R ${c.id}`] : [`${c.id} lower`, `${c.id} upper`])
 
 function potElements(p: PotPart, setting: Setting): Element[] {
+  if (p.noLoad && knobAt(setting, p.id) >= 10) return []
   const f = taperFraction(p.taper, knobAt(setting, p.id))
   const part = (ref: string, a: string, b: string, ohm: number): Element =>
     ohm <= 0 ? { type: 'W', ref, nodes: [a, b] } : { type: 'R', ref, nodes: [a, b], value: ohm }

@@ -1,113 +1,102 @@
 import type { Build } from '../../document/build'
-import { isSaid, traitAt, valueAt } from '../../document/read'
-import { pt } from '../../geometry/point'
-import { controlPlace, controlSaid, type Control } from '../../instrument/controlPlace'
-import { datums } from '../../instrument/datums'
+import { traitAt, valueAt } from '../../document/read'
 import type { PickupPlace } from '../../instrument/guardPlace'
+import type { TraitRef } from '../../judge/completed'
 import type { Slot } from '../../parts/slots'
-import { lugParts, type Coil, type Component, type Harness, type Wire } from '../model/harness'
-import { SWITCHES } from '../model/switches'
-import type { Taper } from '../model/taper'
-import { coilsOf } from './pickupCoils'
-import type { Scheme } from './scheme'
-import { schemeFor } from './schemes'
+import { lugsOf, type Harness } from '../model/harness'
+import { isSwitchName, SWITCHES, type SwitchName } from '../model/switches'
+import { edited } from './edited'
+import type { OptionSpec, Recipe } from './recipe'
+import { RECIPES } from './recipes'
+import { Weaver } from './weaver'
 
-/** The harness of a build, or what a scheme could not do without. */
-export type SchemeResult = { ok: true; harness: Harness; notes: string[] } | { ok: false; missing: Slot[] }
+/** The harness of a build, or what a wiring could not do without. */
+export type SchemeResult =
+  { ok: true; harness: Harness; notes: string[]; recipe: Recipe } | { ok: false; missing: Slot[]; untold: TraitRef[]; says?: string }
 
-const NEEDED: Slot[] = ['pickup-neck', 'pickup-bridge', 'pot-volume', 'pot-tone', 'switch', 'capacitor', 'jack']
-/** Order in which coils are named: from the neck down. */
-const NECK_FIRST: readonly PickupPlace[] = ['neck', 'middle', 'bridge']
+/** From the bridge up, as selectors count. */
+const BRIDGE_FIRST: readonly PickupPlace[] = ['bridge', 'middle', 'neck']
+const BY_PARTS = 'by-parts'
 
-/** The build's parts wired by the scheme of its switch. */
+const pickupsOf = (build: Build): PickupPlace[] => BRIDGE_FIRST.filter((p) => build.parts[`pickup-${p}`])
+
+/** A wiring that could be chosen, and what of the build stands against it; nothing where it fits. */
+export interface Offer {
+  recipe: Recipe
+  lacks?: string
+}
+
+/** Every wiring there is, those for this many pickups first. */
+export function offersOf(build: Build): Offer[] {
+  const count = pickupsOf(build).length
+  const contacts = traitAt(build, 'switch', 'contacts')
+  return RECIPES.map((recipe): Offer => {
+    if (recipe.count !== count)
+      return { recipe, lacks: `it is for ${recipe.count} ${recipe.count === 1 ? 'pickup' : 'pickups'}; the build has ${count}` }
+    if (!recipe.contacts.length || (isSwitchName(contacts) && recipe.contacts.includes(contacts))) return { recipe }
+    const wanted = recipe.contacts.map((c) => SWITCHES[c].label).join(' or ')
+    return { recipe, lacks: build.parts.switch && contacts ? `it is for a ${wanted}` : `it wants a ${wanted}` }
+  }).toSorted((a, b) => Number(a.recipe.count !== count) - Number(b.recipe.count !== count))
+}
+
+/** The wiring that was chosen, or the first the parts allow. */
+function recipeOf(build: Build): Recipe | undefined {
+  const chosen = RECIPES.find((r) => r.id === build.circuit.scheme)
+  return chosen ?? offersOf(build).find((o) => !o.lacks)?.recipe
+}
+
+/** What each option stands at, and which of its choices the build cannot have. */
+export interface OptionState {
+  spec: OptionSpec
+  chosen: string
+  /** By choice: what stands against it. */
+  lacks: Record<string, string>
+}
+
+/** The options of a wiring. A choice the parts do not allow is not taken, and one never made stands at the first that is. */
+export function optionsOf(build: Build, recipe: Recipe): OptionState[] {
+  return recipe.options.map((spec) => {
+    const lacks = Object.fromEntries(
+      spec.choices.flatMap(([id]) => [[id, spec.lacks?.(build, id)] as const]).filter((l): l is [string, string] => l[1] !== undefined),
+    )
+    const wanted = build.circuit.options[spec.id]
+    const open = spec.choices.map(([id]) => id).filter((id) => !lacks[id])
+    return { spec, chosen: wanted !== undefined && open.includes(wanted) ? wanted : (open[0] ?? spec.choices[0]![0]), lacks }
+  })
+}
+
+/** The build's parts wired as chosen, with what was changed by hand. */
 export function harnessOf(build: Build): SchemeResult {
-  const scheme = schemeFor(traitAt(build, 'switch', 'contacts'))
-  const places = NECK_FIRST.filter((p) => scheme.pickups.includes(p))
-  const coils = places.flatMap((p) => coilsOf(build, p))
-  const missing = NEEDED.filter((slot) => !build.parts[slot])
-  for (const place of places) {
-    const slot: Slot = `pickup-${place}`
-    if (!coils.some((c) => c.pickup === place) && !missing.includes(slot)) missing.push(slot)
-  }
-  if (missing.length) return { ok: false, missing }
-  const notes = build.circuit.split && scheme.contacts === 'lever-5' ? [CANNOT_TAP] : []
-  return {
-    ok: true,
-    harness: { components: [...coils, ...controls(build, scheme)], wires: wiresOf(scheme, coils, build.circuit.split) },
-    notes,
-  }
-}
-
-const CANNOT_TAP = 'A two-pole lever cannot tap the humbuckers; they stay whole in between.'
-
-function controls(build: Build, scheme: Scheme): Component[] {
-  const d = datums(build)
-  const guessed = (said: boolean) => (said ? {} : { guessed: true as const })
-  const control = (id: Control) => ({ at: controlPlace(build, id), ...guessed(controlSaid(build, id)) })
-  const by = (...sizes: string[]) => guessed(isSaid(build, ...sizes.map((size) => ({ slot: 'body' as const, size }))))
-  const pot = (slot: 'pot-volume' | 'pot-tone', id: 'volume' | 'tone'): Component => ({
-    is: 'pot',
-    id,
-    slot,
-    label: id,
-    ...control(id),
-    ohm: valueAt(build, { slot, size: 'resistance' }) ?? 250e3,
-    taper: (traitAt(build, slot, 'taper') ?? 'audio') as Taper,
-  })
-  const body = (size: string, otherwise: number) => valueAt(build, { slot: 'body', size }) ?? otherwise
-  const tone = controlPlace(build, 'tone')
-  return [
-    pot('pot-volume', 'volume'),
-    pot('pot-tone', 'tone'),
-    {
-      is: 'capacitor',
-      id: 'cap',
-      slot: 'capacitor',
-      label: 'tone capacitor',
-      ...control('tone'),
-      at: pt(tone.x, tone.y - 8),
-      farad: valueAt(build, { slot: 'capacitor', size: 'capacitance' }) ?? 22e-9,
-    },
-    { is: 'switch', id: 'switch', slot: 'switch', label: 'selector', ...control('switch'), table: SWITCHES[scheme.contacts]! },
-    {
-      is: 'jack',
-      id: 'jack',
-      slot: 'jack',
-      label: 'jack',
-      at: pt(d.mouth + body('jack.x', 330), body('jack.y', -100)),
-      ...by('jack.x', 'jack.y'),
-    },
-    { is: 'ground', id: 'case', label: 'volume case (all grounds meet here)', ...control('volume') },
-    { is: 'ground', id: 'claw', label: 'spring claw (strings)', at: pt(d.mouth + body('claw.x', 118), 0), ...by('claw.x') },
+  const places = pickupsOf(build)
+  const missing: Slot[] = [
+    ...(places.length ? [] : (['pickup-bridge'] as const)),
+    // A pickup whose resistance nobody knows has no circuit: it is asked for like a part that is not there.
+    ...places.filter((p) => valueAt(build, { slot: `pickup-${p}`, size: 'resistance' }) === undefined).map((p): Slot => `pickup-${p}`),
+    ...(places.length > 1 && !build.parts.switch ? (['switch'] as const) : []),
+    ...(build.parts.jack ? [] : (['jack'] as const)),
   ]
-}
-
-/** The scheme's wires between the lugs of the coils and parts that are there. */
-function wiresOf(scheme: Scheme, coils: readonly Coil[], tap: boolean): Wire[] {
-  const ends = new Map(
-    scheme.pickups.flatMap((place) => endsOf(coils.filter((c) => c.pickup === place)).map(([end, lug]) => [`${place}.${end}`, lug])),
-  )
-  const isPickup = (lug: string) => scheme.pickups.some((p) => lugParts(lug).component === p)
-  const lugAt = (lug: string) => (isPickup(lug) ? ends.get(lug) : lug)
-  return scheme.wires.flatMap(([a, b, role, only]) => {
-    if (only === 'tapped' && !tap) return []
-    const [from, to] = [lugAt(a), lugAt(b)]
-    return from === undefined || to === undefined ? [] : [{ from, to, role }]
+  const contacts = traitAt(build, 'switch', 'contacts')
+  const untold: TraitRef[] = places.length > 1 && build.parts.switch && !contacts ? [{ slot: 'switch', trait: 'contacts' }] : []
+  if (missing.length || untold.length) return { ok: false, missing, untold }
+  const recipe = recipeOf(build)
+  if (!recipe || recipe.count !== places.length || offersOf(build).find((o) => o.recipe === recipe)?.lacks)
+    return { ok: false, missing: [], untold: [], says: unfit(build, recipe) }
+  const options = optionsOf(build, recipe)
+  const weaver = new Weaver(build, Object.fromEntries(options.map((o) => [o.spec.id, o.chosen])))
+  recipe.weave(weaver, places, isSwitchName(contacts) ? (contacts as SwitchName) : undefined)
+  const { harness, notes } = edited(weaver.finish(), build.circuit.edits)
+  const refused = options.flatMap(({ spec, chosen, lacks }) => {
+    const wanted = build.circuit.options[spec.id]
+    return wanted !== undefined && wanted !== chosen && lacks[wanted] ? [`${spec.label}: ${lacks[wanted]}.`] : []
   })
+  return { ok: true, harness, notes: [...weaver.notes, ...refused, ...notes], recipe }
 }
 
-/** A single coil: finish hot, start to ground. Two: start of the first hot, finishes joined, start of the second to ground. [practice] */
-function endsOf([a, b]: readonly Coil[]): [end: string, lug: string][] {
-  if (!a) return []
-  if (!b)
-    return [
-      ['hot', `${a.id}.finish`],
-      ['ground', `${a.id}.start`],
-    ]
-  return [
-    ['hot', `${a.id}.start`],
-    ['link', `${a.id}.finish`],
-    ['back', `${b.id}.finish`],
-    ['ground', `${b.id}.start`],
-  ]
+function unfit(build: Build, recipe: Recipe | undefined): string {
+  if (recipe && build.circuit.scheme !== BY_PARTS)
+    return `“${recipe.label}” was chosen, and ${offersOf(build).find((o) => o.recipe === recipe)?.lacks ?? 'it does not fit'}. Choose another wiring below, or another part.`
+  return 'No wiring here is for these pickups on this switch. Choose another switch under Parts, or take pickups out.'
 }
+
+/** Lugs of every component, with their component's name. */
+export const hasLug = (harness: Harness, lug: string): boolean => harness.components.some((c) => lugsOf(c).includes(lug))

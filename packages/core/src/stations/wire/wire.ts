@@ -9,7 +9,7 @@ const MOVED = 0.002
 export const wire: Contribution<WireResult> = {
   result: (build, _today, _earlier, remember) => remember('wire', build, wireResult),
   steps: wireSteps,
-  count: (_, w) => (w.ok ? w.readingsOff : w.missing.length),
+  count: (_, w) => (w.ok ? w.readingsOff : w.missing.length + w.untold.length),
   moved: (before, after) => {
     const [was, now] = [before, after].map((w) => (w.ok ? w.positions[0]?.reading.ohm : undefined))
     if (was === undefined || now === undefined || Math.abs(was / now - 1) <= MOVED) return []

@@ -1,0 +1,175 @@
+import type { Build } from '../../document/build'
+import { traitAt } from '../../document/read'
+import { PLACES } from '../../instrument/guardPlace'
+import type { Slot } from '../../parts/slots'
+import type { OptionSpec } from './recipe'
+
+const PULLS = ['pot-tone', 'pot-volume', 'pot-tone-2', 'pot-volume-2'] as const
+const POT_ID: Record<(typeof PULLS)[number], string> = {
+  'pot-tone': 'tone',
+  'pot-volume': 'volume',
+  'pot-tone-2': 'tone-2',
+  'pot-volume-2': 'volume-2',
+}
+
+/** A switch of two poles and two positions beside the selector: under a knob that is pulled, or a small toggle. */
+export type Extra = { id: string; pot: string; slot: (typeof PULLS)[number] } | { id: 'mini' }
+
+export function extraOf(build: Build): Extra | undefined {
+  const slot = PULLS.find((s) => traitAt(build, s, 'pull') === 'push-pull')
+  if (slot) return { slot, pot: POT_ID[slot], id: `${POT_ID[slot]}-pull` }
+  return traitAt(build, 'switch-2', 'contacts') === 'on-on' ? { id: 'mini' } : undefined
+}
+
+const humbuckers = (build: Build) => PLACES.filter((p) => traitAt(build, `pickup-${p}`, 'coils') === 'two')
+/** Both ends of each coil come out: only then can it be told apart from its neighbour. */
+const fourLeads = (build: Build) => humbuckers(build).filter((p) => traitAt(build, `pickup-${p}`, 'leads') === 'four')
+const needs = (build: Build, ...slots: Slot[]): string | undefined => {
+  const gone = slots.filter((s) => !build.parts[s])
+  return gone.length ? `it needs ${gone.map((s) => WORDS[s] ?? s).join(' and ')} among the parts` : undefined
+}
+const WORDS: Partial<Record<Slot, string>> = {
+  'pot-volume': 'a volume pot',
+  'pot-tone': 'a tone pot',
+  'pot-volume-2': 'a second volume pot',
+  'pot-tone-2': 'a second tone pot',
+  capacitor: 'a tone capacitor',
+  'capacitor-2': 'a second capacitor',
+  'switch-2': 'a second switch',
+}
+
+/** Why a humbucker cannot be parted into its coils; nothing where one can. */
+export function splitLacks(build: Build): string | undefined {
+  if (!humbuckers(build).length) return 'there is no humbucker'
+  if (fourLeads(build).length) return undefined
+  const told = humbuckers(build).every((p) => traitAt(build, `pickup-${p}`, 'leads'))
+  return told
+    ? 'two leads come out of the humbuckers: their coils cannot be parted without opening them'
+    : 'nobody has said how many leads the humbuckers have (under Parts, or look: four and a shield, or two)'
+}
+
+export const TONE: OptionSpec = {
+  id: 'tone',
+  label: 'Tone',
+  choices: [
+    ['one', 'one tone control'],
+    ['none', 'none'],
+  ],
+  why: 'Takes treble away below 10; a pickup without one is a little brighter.',
+  lacks: (build, choice) => (choice === 'one' ? needs(build, 'pot-tone', 'capacitor') : undefined),
+}
+export const TONE_AT: OptionSpec = {
+  id: 'toneAt',
+  label: 'Tone is joined',
+  choices: [
+    ['before', 'before the volume'],
+    ['after', 'after the volume'],
+  ],
+  why: 'After the volume the treble holds better when the volume is turned down.',
+}
+export const NO_LOAD: OptionSpec = {
+  id: 'noLoad',
+  label: 'Tone at 10',
+  choices: [
+    ['no', 'still loads the pickup'],
+    ['yes', 'is cut off (a no-load pot)'],
+  ],
+  why: 'Cut off at 10 it is as if there were none: brighter, with a click on the way.',
+}
+export const BLEED: OptionSpec = {
+  id: 'bleed',
+  label: 'Treble bleed',
+  choices: [
+    ['none', 'none'],
+    ['cap', 'capacitor alone, 1 nF'],
+    ['parallel', '150 k beside 1 nF'],
+    ['series', '130 k behind 1.2 nF'],
+  ],
+  why: 'Keeps the treble as the volume goes down; alone it grows thin, with a resistor it stays even.',
+  lacks: (build, choice) => (choice === 'none' ? undefined : needs(build, 'pot-volume')),
+}
+export const VOLUMES: OptionSpec = {
+  id: 'volumes',
+  label: 'Volumes',
+  choices: [
+    ['one', 'one for both'],
+    ['two', 'one for each'],
+  ],
+  why: 'Two let the pickups be mixed in the middle position.',
+  lacks: (build, choice) => (choice === 'two' ? needs(build, 'pot-volume', 'pot-volume-2') : undefined),
+}
+export const STYLE: OptionSpec = {
+  id: 'style',
+  label: 'Two volumes are',
+  choices: [
+    ['coupled', 'coupled: pickup at the outer lug'],
+    ['independent', 'independent: pickup at the wiper'],
+  ],
+  why: 'Coupled: one at 0 silences both in the middle. Independent: it does not, and grows darker as it is turned down.',
+}
+export const TONES: OptionSpec = {
+  id: 'tones',
+  label: 'Tones',
+  choices: [
+    ['one', 'one for all'],
+    ['two', 'one each'],
+  ],
+  why: 'Two tones are set once for each pickup.',
+  lacks: (build, choice) => (choice === 'two' ? needs(build, 'pot-tone', 'pot-tone-2') : undefined),
+}
+export const TAP: OptionSpec = {
+  id: 'tap',
+  label: 'Humbuckers in between',
+  choices: [
+    ['whole', 'whole'],
+    ['tap', 'one coil of each'],
+  ],
+  why: 'One coil each beside the middle pickup: clearer, and it hums a little less than a single coil alone.',
+  lacks: (build, choice) => (choice === 'tap' ? splitLacks(build) : undefined),
+}
+export const PULL: OptionSpec = {
+  id: 'pull',
+  label: 'Pulled knob or small toggle',
+  choices: [
+    ['none', 'does nothing'],
+    ['split', 'one coil of the outer humbuckers'],
+    ['parallel', 'coils of the bridge humbucker side by side'],
+    ['phase', 'neck pickup turned over'],
+    ['blower', 'bridge pickup straight to the jack'],
+  ],
+  why: 'One coil is clear and hums; side by side is clear and does not; turned over is thin, heard only together; straight is loudest.',
+  lacks: (build, choice) => {
+    if (choice === 'none') return undefined
+    if (!extraOf(build)) return 'no knob of the build can be pulled, and no small on-on toggle is among the parts'
+    if (choice === 'split')
+      return splitLacks(build) ?? (fourLeads(build).every((p) => p === 'middle') ? 'only the outer pickups can be parted by it' : undefined)
+    if (choice === 'parallel')
+      return fourLeads(build).includes('bridge') ? undefined : (splitLacks(build) ?? 'the bridge pickup is no humbucker with four leads')
+    if (choice === 'phase' && !build.parts['pickup-neck']) return 'there is no neck pickup'
+    if (choice === 'blower' && !build.parts['pickup-bridge']) return 'there is no bridge pickup'
+    return undefined
+  },
+}
+export const PRESET: OptionSpec = {
+  id: 'preset',
+  label: 'Second circuit',
+  choices: [
+    ['none', 'none'],
+    ['neck', 'neck pickup with a small volume and tone of its own'],
+  ],
+  why: 'A sound set once and called up by a slide: a darker rhythm beside the main circuit.',
+  lacks: (build, choice) =>
+    choice === 'none'
+      ? undefined
+      : (needs(build, 'switch-2', 'pot-volume-2', 'pot-tone-2', 'capacitor-2') ??
+        (build.parts['pickup-neck'] ? undefined : 'there is no neck pickup')),
+}
+export const KILL: OptionSpec = {
+  id: 'kill',
+  label: 'Kill button',
+  choices: [
+    ['none', 'none'],
+    ['button', 'a button that joins tip and sleeve'],
+  ],
+  why: 'Silence while it is pressed.',
+}

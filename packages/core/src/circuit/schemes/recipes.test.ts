@@ -1,0 +1,262 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { PLACES } from '../../instrument/guardPlace'
+import { wirable } from '../../testing/wirable'
+import { dcAtJack, lugOhms } from '../bench/readings'
+import { topology } from '../bench/topology'
+import { lugsOf, type Harness } from '../model/harness'
+import { switchesOf, switchStates } from '../model/switchStates'
+import { wireKey } from './edited'
+import { harnessOf, offersOf, optionsOf } from './harnessOf'
+import { RECIPES } from './recipes'
+
+type Wanted = Parameters<typeof wirable>[0]
+const made = (w: Wanted) => {
+  const found = harnessOf(wirable(w))
+  if (!found.ok) throw new Error(found.says ?? found.missing.join())
+  return found
+}
+const h = (w: Wanted) => made(w).harness
+const words = (harness: Harness, more: Record<string, number> = {}) =>
+  (harness.components.find((c) => c.id === 'switch') as { table: { positions: readonly unknown[] } }).table.positions.map(
+    (_, i) => topology(harness, { switch: i + 1, ...more }).words,
+  )
+const PAIR: Wanted = { places: ['neck', 'bridge'], contacts: 'toggle-3' }
+const HUM: Wanted = { ...PAIR, two: ['neck', 'bridge'], leads: 'four' }
+const TRIO: Wanted = { places: ['neck', 'middle', 'bridge'], contacts: 'lever-5' }
+
+/** Every wiring with every option it can be built with. */
+const anyWanted = fc
+  .record({
+    recipe: fc.constantFrom(...RECIPES),
+    two: fc.subarray([...PLACES]),
+    leads: fc.constantFrom('two' as const, 'four' as const, undefined),
+    pull: fc.boolean(),
+    second: fc.boolean(),
+    mount: fc.constantFrom('two-stud', 'post', 'screws'),
+    pick: fc.array(fc.nat(6), { minLength: 12, maxLength: 12 }),
+  })
+  .map(({ recipe, pick, ...more }): Wanted => {
+    const places = PLACES.filter((_, i) => (recipe.count === 3 ? true : recipe.count === 2 ? i !== 1 : i === 2))
+    return {
+      ...more,
+      places,
+      ...(recipe.contacts.length ? { contacts: recipe.contacts[pick[11]! % recipe.contacts.length]! } : {}),
+      scheme: recipe.id,
+      options: Object.fromEntries(recipe.options.map((o, i) => [o.id, o.choices[pick[i % 11]! % o.choices.length]![0]])),
+    }
+  })
+
+describe('laws of wirings, over every one with every option', () => {
+  it('every wire ends on two lugs there are, and none lies twice', () =>
+    fc.assert(
+      fc.property(anyWanted, (w) => {
+        const harness = h(w)
+        const lugs = new Set(harness.components.flatMap(lugsOf))
+        const keys = harness.wires.map((x) => wireKey(x.from, x.to))
+        for (const x of harness.wires) for (const lug of [x.from, x.to]) expect(lugs.has(lug), lug).toBe(true)
+        expect(new Set(keys).size).toBe(keys.length)
+        expect(new Set(harness.components.map((c) => c.id)).size).toBe(harness.components.length)
+      }),
+      { numRuns: 400 },
+    ))
+  it('every pickup is heard somewhere, and nothing is live that should be ground', () =>
+    fc.assert(
+      fc.property(anyWanted, (w) => {
+        const harness = h(w)
+        const heard = new Set<string>()
+        for (const { switches } of switchStates(harness)) {
+          for (const id of topology(harness, switches).sounding) heard.add(id)
+          for (const c of harness.components)
+            if (c.is === 'ground') expect(lugOhms(harness, { switches, knobs: {} }, [`${c.id}.1`, 'jack.sleeve']), c.id).toBe(0)
+        }
+        const pickups = new Set(harness.components.flatMap((c) => (c.is === 'coil' && heard.has(c.id) ? [c.pickup] : [])))
+        expect([...pickups].toSorted()).toEqual([...w.places].toSorted())
+      }),
+      { numRuns: 150 },
+    ))
+  it('each case, frame and the strings has a ground wire of its own; foil alone grounds nothing', () =>
+    fc.assert(
+      fc.property(anyWanted, (w) => {
+        const harness = h(w)
+        const ends = harness.wires.flatMap((x) => [x.from, x.to])
+        for (const c of harness.components) if (c.is === 'ground') expect(ends, c.id).toContain(`${c.id}.1`)
+        // Every pot has a case and every switch that stands alone a frame.
+        expect(harness.components.filter((c) => c.is === 'ground' && c.metal === 'case')).toHaveLength(
+          Math.max(1, harness.components.filter((c) => c.is === 'pot').length),
+        )
+        expect(harness.components.filter((c) => c.is === 'ground' && c.metal === 'frame')).toHaveLength(
+          switchesOf(harness).filter((s) => !s.id.endsWith('-pull')).length,
+        )
+        expect(harness.components.some((c) => c.id === 'strings')).toBe(true)
+      }),
+      { numRuns: 200 },
+    ))
+  it('the volume at nothing silences the jack but for a pickup that goes past it', () =>
+    fc.assert(
+      fc.property(anyWanted, (w) => {
+        const harness = h(w)
+        const past = (pull: number | undefined, preset: number | undefined) =>
+          (w.options?.pull === 'blower' && pull === 2) || (w.options?.preset === 'neck' && preset === 2)
+        for (const { switches } of switchStates(harness)) {
+          const ohm = dcAtJack(harness, { switches, knobs: { volume: 0, 'volume-2': 0 } })
+          const independent = w.options?.style === 'independent' && w.options.volumes === 'two'
+          if (past(switches['tone-pull'], switches.preset) || independent) continue
+          expect(ohm === 0 || ohm === Infinity, `${JSON.stringify(switches)} ${ohm}`).toBe(true)
+        }
+      }),
+      { numRuns: 150 },
+    ))
+  it('what cannot be had is not taken, whatever was chosen', () =>
+    fc.assert(
+      fc.property(anyWanted, (w) => {
+        const build = wirable(w)
+        const recipe = RECIPES.find((r) => r.id === w.scheme)!
+        for (const o of optionsOf(build, recipe)) expect(o.lacks[o.chosen], o.spec.id).toBeUndefined()
+      }),
+      { numRuns: 300 },
+    ))
+})
+
+describe('what is heard, position by position', () => {
+  it('three positions on a toggle, and the same on an on-on-on', () => {
+    expect(words(h(PAIR))).toEqual(['bridge', 'neck ‖ bridge', 'neck'])
+    expect(words(h({ ...PAIR, contacts: 'on-on-on' }))).toEqual(['bridge', 'neck ‖ bridge', 'neck'])
+  })
+  it('four positions: the last puts the bridge behind the neck', () => {
+    expect(words(h({ ...PAIR, contacts: 'lever-4' }))).toEqual(['bridge', 'neck ‖ bridge', 'neck', 'neck + bridge'])
+    // In series both windings are read at once: 7.4 and 8.8 k beside 500 k.
+    expect(dcAtJack(h({ ...PAIR, contacts: 'lever-4' }), { switches: { switch: 4 }, knobs: {} })).toBeCloseTo(
+      1 / (1 / 16200 + 1 / 500e3),
+      3,
+    )
+  })
+  it('five positions of three pickups', () =>
+    expect(words(h(TRIO))).toEqual(['bridge', 'middle ‖ bridge', 'middle', 'neck ‖ middle', 'neck']))
+  it('three on a three-way lever', () => expect(words(h({ ...TRIO, contacts: 'lever-3' }))).toEqual(['bridge', 'middle', 'neck']))
+  it('two humbuckers on four poles: whole, one coil, both, one coil, whole', () => {
+    expect(words(h({ ...HUM, contacts: 'lever-5x4' }))).toEqual([
+      'bridge, both coils in series',
+      'bridge, coil nearer the neck',
+      'neck, both coils in series ‖ bridge, both coils in series',
+      'neck, coil nearer the neck',
+      'neck, both coils in series',
+    ])
+  })
+  it('of two leads no coil can be parted: it says so, and draws no link wire', () => {
+    const found = made({ ...HUM, leads: 'two', contacts: 'lever-5x4' })
+    expect(found.notes.join(' ')).toMatch(/two leads come out/)
+    expect(found.harness.wires.filter((x) => x.role === 'link').every((x) => x.inside)).toBe(true)
+  })
+  it('nobody said how many leads: no tap is offered, and why', () => {
+    const build = wirable({ ...TRIO, two: ['bridge', 'neck'], contacts: 'lever-5x4' })
+    const tap = optionsOf(
+      build,
+      RECIPES.find((r) => r.id === 'three-on-four-poles')!,
+    ).find((o) => o.spec.id === 'tap')!
+    expect(tap.chosen).toBe('whole')
+    expect(tap.lacks.tap).toMatch(/how many leads/)
+  })
+})
+
+describe('a knob that is pulled', () => {
+  const pulled = (pull: string, more: Partial<Wanted> = {}) => h({ ...HUM, pull: true, options: { pull }, ...more })
+  it('parts the humbuckers', () => {
+    expect(words(pulled('split'), { 'tone-pull': 1 })[0]).toBe('bridge, both coils in series')
+    expect(words(pulled('split'), { 'tone-pull': 2 })).toEqual([
+      'bridge, coil nearer the neck',
+      'neck, coil nearer the neck ‖ bridge, coil nearer the neck',
+      'neck, coil nearer the neck',
+    ])
+  })
+  it('puts the bridge’s coils side by side: a quarter of the resistance, and the hum still cancelled', () => {
+    const harness = pulled('parallel')
+    expect(words(harness, { 'tone-pull': 2 })[0]).toBe('bridge, coil nearer the neck ‖ bridge, coil nearer the bridge')
+    expect(topology(harness, { switch: 1, 'tone-pull': 2 }).hum).toBeLessThan(-40)
+    expect(dcAtJack(harness, { switches: { switch: 1, 'tone-pull': 2 }, knobs: {} })).toBeCloseTo(1 / (1 / 2200 + 1 / 500e3), 3)
+  })
+  it('turns the neck over: heard only together, where it takes away', () => {
+    const harness = pulled('phase', { two: [] })
+    expect(words(harness, { 'tone-pull': 2 })).toEqual(['bridge', 'neck ‖ bridge', 'neck'])
+    // Equal EMFs of 1 V: in phase the hum of both adds, turned over it takes away.
+    expect(topology(harness, { switch: 2, 'tone-pull': 1 }).hum).toBeGreaterThan(-1)
+    expect(topology(harness, { switch: 2, 'tone-pull': 2 }).hum).toBeLessThan(-10)
+  })
+  it('a small toggle does the same where no knob can be pulled', () => {
+    const build = wirable({ ...HUM, second: true, options: { pull: 'split' } })
+    build.parts['switch-2']!.traits.contacts = 'on-on'
+    const found = harnessOf(build)
+    if (!found.ok) throw new Error('it has all it needs')
+    expect(words(found.harness, { mini: 2 })[0]).toBe('bridge, coil nearer the neck')
+  })
+  it('sends the bridge straight to the jack: no pot beside it, wherever the selector stands', () => {
+    for (const position of [1, 2, 3])
+      expect(dcAtJack(pulled('blower'), { switches: { switch: position, 'tone-pull': 2 }, knobs: { volume: 0 } })).toBeCloseTo(8800, 6)
+  })
+})
+
+describe('two volumes', () => {
+  const two = (style: string) => h({ ...PAIR, second: true, options: { volumes: 'two', style } })
+  const at = (position: number, knobs: Record<string, number>) => ({ switches: { switch: position }, knobs })
+  it('coupled: one at nothing silences the middle position', () => {
+    expect(dcAtJack(two('coupled'), at(2, { 'volume-2': 0 }))).toBe(0)
+    expect(dcAtJack(two('coupled'), at(1, { 'volume-2': 0 }))).toBeGreaterThan(8000)
+  })
+  it('independent: the other still sounds', () => expect(dcAtJack(two('independent'), at(2, { 'volume-2': 0 }))).toBeGreaterThan(8000))
+  it('one each only where a second pot is', () => {
+    const found = made({ ...PAIR, options: { volumes: 'two' } })
+    expect(found.harness.components.filter((c) => c.is === 'pot')).toHaveLength(2)
+    expect(found.notes.join(' ')).toMatch(/second volume pot/)
+  })
+})
+
+describe('a second circuit on a slide', () => {
+  const harness = h({ ...PAIR, second: true, options: { preset: 'neck' } })
+  it('takes the neck pickup over, whatever the selector does', () => {
+    expect(words(harness, { preset: 2 })).toEqual(['neck', 'neck', 'neck'])
+    expect(words(harness, { preset: 1 })).toEqual(['bridge', 'neck ‖ bridge', 'neck'])
+  })
+  it('has knobs of its own', () => {
+    const read = (knobs: Record<string, number>) => dcAtJack(harness, { switches: { switch: 1, preset: 2 }, knobs })
+    expect(read({ 'volume-2': 0 })).toBe(0)
+    expect(read({ volume: 0 })).toBeGreaterThan(7000)
+  })
+})
+
+describe('other choices', () => {
+  it('a kill button joins tip and sleeve while it is pressed', () => {
+    const harness = h({ ...PAIR, options: { kill: 'button' } })
+    expect([1, 2].map((kill) => dcAtJack(harness, { switches: { switch: 1, kill }, knobs: {} }) === 0)).toEqual([false, true])
+  })
+  it('a treble bleed with a resistor beside it shows on a meter at half volume, a capacitor alone does not', () => {
+    const read = (bleed: string) => dcAtJack(h({ ...PAIR, options: { bleed } }), { switches: { switch: 1 }, knobs: { volume: 5 } })
+    expect(read('cap')).toBeCloseTo(read('none'), 6)
+    expect(read('series')).toBeCloseTo(read('none'), 6)
+    expect(read('parallel')).toBeLessThan(read('none') - 1000)
+  })
+  it('a no-load tone is not there at 10', () => {
+    const harness = h({ ...PAIR, options: { noLoad: 'yes' } })
+    const ohm = (tone: number) => lugOhms(harness, { switches: { switch: 1 }, knobs: { tone } }, ['tone.2', 'cap.1'])
+    expect(ohm(10)).toBe(Infinity)
+    expect(ohm(9)).toBeLessThan(500e3)
+  })
+  it('one pickup needs no selector', () => expect(topology(h({ places: ['bridge'] }), {}).words).toBe('bridge'))
+})
+
+describe('what is offered', () => {
+  it('those for this many pickups first, each with what it lacks', () => {
+    const offers = offersOf(wirable(PAIR))
+    expect(offers[0]!.recipe.id).toBe('two')
+    expect(offers.find((o) => o.recipe.id === 'two-on-four')!.lacks).toMatch(/4-way lever/)
+    expect(offers.at(-1)!.lacks).toMatch(/the build has 2/)
+  })
+  it('two pickups on a switch for three say what to do, and are no dead end', () => {
+    const found = harnessOf(wirable({ ...PAIR, contacts: 'lever-5' }))
+    expect(!found.ok && found.says).toMatch(/Choose another switch/)
+  })
+  it('a switch nobody looked at is asked for', () => {
+    const build = wirable(PAIR)
+    delete build.parts.switch!.traits.contacts
+    expect(harnessOf(build)).toMatchObject({ ok: false, untold: [{ slot: 'switch', trait: 'contacts' }] })
+  })
+})

@@ -1,0 +1,199 @@
+import type { PickupPlace } from '../../instrument/guardPlace'
+import { SWITCHES, type SwitchName } from '../model/switches'
+import { fed, tone, toJack, volume, volumeAndTone } from './blocks'
+import { BLEED, KILL, NO_LOAD, PRESET, PULL, splitLacks, STYLE, TAP, TONE, TONE_AT, TONES, VOLUMES } from './options'
+import type { Recipe } from './recipe'
+import type { Weaver } from './weaver'
+
+const COMMON = [TONE, TONE_AT, NO_LOAD, BLEED, PULL, KILL] as const
+const selector = (w: Weaver, name: SwitchName) => w.switch('switch', 'switch', 'selector', SWITCHES[name])
+
+/** The neck pickup's way, past a second circuit that takes it over when the slide is there. @returns where it goes on in the main circuit */
+function pastPreset(w: Weaver, hot: string): string {
+  if (w.option('preset', 'none') !== 'neck') return hot
+  w.switch('switch-2', 'preset', 'slide to the second circuit', SWITCHES.slide)
+  w.join(hot, 'preset.B0', 'hot')
+  w.pot('pot-volume-2', 'volume-2', 'volume', { shift: -20 })
+  w.join('preset.B2', 'volume-2.3', 'signal')
+  w.ground('volume-2.1')
+  tone(w, 'tone-2', 'volume-2.3', 'cap-2', -20)
+  w.join('volume-2.2', 'preset.A2', 'signal')
+  return 'preset.B1'
+}
+const hotOf = (w: Weaver, place: PickupPlace) => {
+  const { hot } = fed(w, place)
+  return place === 'neck' ? pastPreset(w, hot) : hot
+}
+
+const ONE: Recipe = {
+  id: 'one',
+  label: 'One pickup',
+  why: 'The fewest joints there are: one sound, and the loudest it can be.',
+  count: 1,
+  contacts: [],
+  options: COMMON,
+  weave: (w, [place]) => toJack(w, volumeAndTone(w, fed(w, place!).hot)),
+}
+
+/** Two pickups on a selector of three positions: one, both, the other. [practice] */
+const TWO: Recipe = {
+  id: 'two',
+  label: 'Two pickups, three positions',
+  why: 'Bridge, both, neck: three sounds without a thought.',
+  count: 2,
+  contacts: ['toggle-3', 'on-on-on'],
+  options: [VOLUMES, STYLE, TONES, ...COMMON, PRESET],
+  weave: (w, places, contacts) => {
+    const [first, second] = places as [PickupPlace, PickupPlace]
+    selector(w, contacts!)
+    const hots = [hotOf(w, first), hotOf(w, second)]
+    const each =
+      w.option('volumes', 'one') === 'two' && w.build.parts['pot-volume-2'] !== undefined && w.option('preset', 'none') === 'none'
+    const lugs = each ? [volume(w, 'volume', hots[0]!), volume(w, 'volume-2', hots[1]!, -25)] : hots
+    if (each && w.option('tones', 'one') === 'two' && w.build.parts['pot-tone-2']) {
+      tone(w, 'tone', hots[0]!)
+      tone(w, 'tone-2', hots[1]!, 'cap-2', -25)
+    }
+    const out = threeWay(w, contacts!, lugs)
+    if (!each) return toJack(w, volumeAndTone(w, out))
+    if (w.option('tones', 'one') !== 'two' && w.build.parts['pot-tone'] && w.build.parts.capacitor && w.option('tone', 'one') === 'one')
+      tone(w, 'tone', out)
+    toJack(w, out)
+  },
+}
+/** Joins two signals to a switch so that it gives one, both, the other. @returns its common */
+function threeWay(w: Weaver, contacts: SwitchName, [a, b]: readonly string[]): string {
+  if (contacts === 'toggle-3') {
+    w.join(a!, 'switch.A1', 'signal')
+    w.join(b!, 'switch.A2', 'signal')
+    return 'switch.A0'
+  }
+  // On-on-on: the first pole leaves the one in the middle, the second takes the other up there; together they are one, both, the other.
+  w.join(a!, 'switch.B1', 'signal')
+  w.join(b!, 'switch.A2', 'signal')
+  w.join('switch.A0', 'switch.B0', 'jumper')
+  return 'switch.A0'
+}
+
+const THREE_WAY: Recipe = {
+  id: 'three-on-three',
+  label: 'Three pickups, three positions',
+  why: 'Each alone, as it used to be: nothing in between.',
+  count: 3,
+  contacts: ['lever-3'],
+  options: COMMON,
+  weave: (w, places) => {
+    selector(w, 'lever-3')
+    places.forEach((p, i) => w.join(hotOf(w, p), `switch.A${i + 1}`, 'hot'))
+    toJack(w, volumeAndTone(w, 'switch.A0'))
+  },
+}
+
+/** Three pickups on a lever of two poles: its in-between positions bridge neighbours. [practice] */
+const FIVE: Recipe = {
+  id: 'three-on-five',
+  label: 'Three pickups, five positions',
+  why: 'Each alone and neighbours together; with a middle pickup wound the other way round the two between are quiet.',
+  count: 3,
+  contacts: ['lever-5'],
+  options: [TONES, ...COMMON],
+  weave: (w, places) => {
+    selector(w, 'lever-5')
+    places.forEach((p, i) => w.join(hotOf(w, p), `switch.A${i + 1}`, 'hot'))
+    if (w.option('tones', 'one') !== 'two' || !w.build.parts['pot-tone-2']) return toJack(w, volumeAndTone(w, 'switch.A0'))
+    // The second pole hangs a tone on the neck and one on the middle pickup; the bridge goes without. Both share one capacitor.
+    const out = volume(w, 'volume', 'switch.A0')
+    w.join('switch.A0', 'switch.B0', 'jumper')
+    tone(w, 'tone', 'switch.B3')
+    w.pot('pot-tone-2', 'tone-2', 'tone', { shift: 25 })
+    w.join('switch.B2', 'tone-2.2', 'signal')
+    w.join('tone-2.1', 'cap.1', 'jumper')
+    toJack(w, out)
+  },
+}
+
+/** Three pickups on a lever of four poles; in between, a humbucker can be tapped by grounding its link. [practice] */
+const FIVE_FOUR_POLES: Recipe = {
+  id: 'three-on-four-poles',
+  label: 'Three pickups, five positions, contacts apart',
+  why: 'As on a plain lever, and each humbucker can give one coil in between.',
+  count: 3,
+  contacts: ['lever-5x4'],
+  options: [TAP, ...COMMON],
+  weave: (w, places) => {
+    selector(w, 'lever-5x4')
+    const [first, middle, last] = places.map((p) => fed(w, p))
+    for (const [hot, ...lugs] of [
+      [first!.hot, 'A1', 'A2'],
+      [middle!.hot, 'B2', 'B3', 'B4'],
+      [last!.hot, 'A5', 'A4'],
+    ] as const) {
+      w.join(hot, `switch.${lugs[0]}`, 'hot')
+      lugs.slice(1).forEach((lug, i) => w.join(`switch.${lugs[i]}`, `switch.${lug}`, 'jumper'))
+    }
+    w.join('switch.A0', 'switch.B0', 'jumper')
+    if (w.option('tap', 'whole') === 'tap' && !splitLacks(w.build)) {
+      if (first!.ends.link) w.join(first!.ends.link, 'switch.C2', 'link')
+      if (last!.ends.link) w.join(last!.ends.link, 'switch.C4', 'link')
+      w.ground('switch.C0')
+    }
+    toJack(w, volumeAndTone(w, 'switch.A0'))
+  },
+}
+
+/** Two humbuckers on a lever of four poles: whole, one coil, both, one coil, whole. [practice] */
+const TWO_ON_FIVE: Recipe = {
+  id: 'two-on-four-poles',
+  label: 'Two pickups, five positions',
+  why: 'Bridge whole, its one coil, both, the neck’s one coil, neck whole.',
+  count: 2,
+  contacts: ['lever-5x4'],
+  options: COMMON.filter((o) => o.id !== 'pull'),
+  weave: (w, places) => {
+    selector(w, 'lever-5x4')
+    const [a, b] = places.map((p) => fed(w, p))
+    w.join(a!.hot, 'switch.A1', 'hot')
+    w.join('switch.A1', 'switch.A2', 'jumper')
+    w.join('switch.A2', 'switch.A3', 'jumper')
+    w.join(b!.hot, 'switch.B3', 'hot')
+    w.join('switch.B3', 'switch.B4', 'jumper')
+    w.join('switch.B4', 'switch.B5', 'jumper')
+    w.join('switch.A0', 'switch.B0', 'jumper')
+    if (a!.ends.link) w.join(a!.ends.link, 'switch.C2', 'link')
+    if (b!.ends.link) w.join(b!.ends.link, 'switch.C4', 'link')
+    if (a!.ends.link || b!.ends.link) w.ground('switch.C0')
+    else w.note(`Positions 2 and 4 sound as 1 and 5: ${splitLacks(w.build) ?? 'no coil can be parted'}.`)
+    toJack(w, volumeAndTone(w, 'switch.A0'))
+  },
+}
+
+/** Two pickups on four positions: the fourth puts them one behind the other. [practice] */
+const FOUR: Recipe = {
+  id: 'two-on-four',
+  label: 'Two pickups, four positions',
+  why: 'Bridge, both side by side, neck, and both one behind the other: louder and fuller than any of them.',
+  count: 2,
+  contacts: ['lever-4'],
+  options: COMMON.filter((o) => o.id !== 'pull'),
+  weave: (w, places) => {
+    selector(w, 'lever-4')
+    const [a, b] = [w.pickup(places[0]!), w.pickup(places[1]!)]
+    w.series(a)
+    w.series(b)
+    w.ground(a.ground)
+    // The second is always on the way out and heard only while its other end is held: to ground, or to the first one's hot end.
+    w.join(b.hot, 'switch.A0', 'hot')
+    w.join(a.hot, 'switch.A1', 'hot')
+    w.join('switch.A1', 'switch.A2', 'jumper')
+    w.join(b.ground, 'switch.B0', 'ground')
+    w.join('switch.B2', 'switch.B3', 'jumper')
+    w.ground('switch.B3')
+    w.join('switch.A2', 'switch.B4', 'jumper')
+    w.note(
+      `The ${places[1]!} pickup’s cover or base must not be joined to its ground lead: that lead is live in position 4. Give the metal a ground wire of its own.`,
+    )
+    toJack(w, volumeAndTone(w, 'switch.A0'))
+  },
+}
+
+export const RECIPES: readonly Recipe[] = [ONE, TWO, TWO_ON_FIVE, FOUR, FIVE, FIVE_FOUR_POLES, THREE_WAY]
