@@ -1,4 +1,5 @@
 import { lugParts, type Harness, type WireRole } from '../model/harness'
+import { lugName } from '../model/lugNames'
 
 /** One wire to cut: from lug to lug, how long, which colour. */
 export interface WireRow {
@@ -22,8 +23,6 @@ const STAGES = ['tone capacitor and jumpers', 'controls', 'grounds', 'pickups', 
 /** Stranded hook-up wire for controls. [practice] */
 const HOOK_UP = 22
 
-const LUG_NAME: Record<string, string> = { start: 'start', finish: 'finish', tip: 'tip', sleeve: 'sleeve' }
-
 /**
  * Wires in soldering order: capacitor and jumpers, controls, grounds (star), pickups, and the jack last. Lengths follow the
  * parts' real places along the guard, a fifth over, plus 40 mm to work with; leads that come with a pickup are
@@ -31,12 +30,6 @@ const LUG_NAME: Record<string, string> = { start: 'start', finish: 'finish', tip
  */
 export function wireList(harness: Harness): WireRow[] {
   const component = (lug: string) => harness.components.find((c) => c.id === lugParts(lug).component)!
-  const lugName = (lug: string) => {
-    const end = lugParts(lug).own
-    const c = component(lug)
-    if (c.is === 'ground') return c.label
-    return `${c.label}, ${LUG_NAME[end] ?? `lug ${end}`}`
-  }
   const stageOf = (from: string, to: string, role: WireRole): (typeof STAGES)[number] => {
     const kinds = [component(from).is, component(to).is]
     if (kinds.includes('jack')) return 'jack'
@@ -45,6 +38,7 @@ export function wireList(harness: Harness): WireRow[] {
     return role === 'ground' ? 'grounds' : 'controls'
   }
   return harness.wires
+    .filter((w) => !w.inside)
     .map((w) => ({ w, stage: stageOf(w.from, w.to, w.role) }))
     .toSorted((a, b) => STAGES.indexOf(a.stage) - STAGES.indexOf(b.stage))
     .map(({ w, stage }, i) => {
@@ -53,8 +47,8 @@ export function wireList(harness: Harness): WireRow[] {
       const away = Math.abs(a.at.x - b.at.x) + Math.abs(a.at.y - b.at.y)
       return {
         number: i + 1,
-        from: lugName(w.from),
-        to: lugName(w.to),
+        from: lugName(harness, w.from),
+        to: lugName(harness, w.to),
         role: w.role,
         ...(a !== b && (a.guessed || b.guessed) ? {} : { length: Math.ceil((a === b ? 25 : 1.2 * away + 40) / 5) * 5 }),
         colour: COLOUR[w.role],

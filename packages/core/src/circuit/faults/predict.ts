@@ -1,0 +1,156 @@
+import { compile } from '../engine/solver'
+import type { Element } from '../engine/netlist'
+import { ohmTable } from '../engine/ohmTable'
+import { toNetlist, type Harness, type Source } from '../model/harness'
+import type { Setting } from '../model/setting'
+import type { BenchTest, Outcome } from './benchTests'
+
+const LOAD = { cable: 500e-12, amplifier: 1e6 }
+/** Where ears tell: the body of a note, its middle, its edge, Hz. [ours] */
+const LOW = 150
+const MIDDLE = 1000
+const HIGH = 4000
+/** Beyond so much below what it should be, dB, nothing is heard, or little. [ours] */
+const DEAD = -28
+const FAINT = -12
+
+/** Resistance of a finger, ohm, and round stray capacitances of a person in a room with mains, farad: only order and rough size mean anything. [ours] */
+const FINGER = 10e3
+const STRAY: readonly (readonly [string, string, number])[] = [
+  ['mains', 'body', 10e-12],
+  ['body', '0', 100e-12],
+  ['body', 'hot', 1e-12],
+  ['body', 'strings.1', 10e-12],
+  ['strings.1', 'hot', 2e-12],
+  ['mains', 'hot', 2e-14],
+  ['mains', 'case.1', 2e-13],
+  ['case.1', '0', 20e-12],
+]
+
+/** What a harness would show: readings by factoring once a setting, sound by solving where ears tell. What was asked once is kept. */
+export class TestBench {
+  private readonly tables = new Map<string, (a: string, b: string) => number>()
+  private readonly levels = new Map<string, readonly [number, number, number]>()
+
+  /** @param good what it is heard against: itself while nothing is wrong */
+  constructor(
+    readonly harness: Harness,
+    private readonly good?: TestBench,
+  ) {}
+
+  outcome(test: BenchTest): Outcome {
+    switch (test.kind) {
+      case 'ohms':
+        return this.ohms(test.setting, test.probes![0], test.probes![1])
+      case 'farad':
+        return this.capacitance(test)
+      case 'tap':
+        return this.tapped(test)
+      case 'strum':
+        return this.strummed(test.setting)
+      case 'tone':
+        return this.toneTurned(test)
+      case 'volume':
+        return this.level(with0(test), 'string')[1] - this.level(test.setting, 'string')[1] < DEAD ? 'silent' : 'stays'
+      case 'touch':
+        return this.touched(test.setting)
+    }
+  }
+
+  private ohms(setting: Setting, a: string, b: string): number {
+    const key = keyOf(setting)
+    let table = this.tables.get(key)
+    if (!table) {
+      table = ohmTable(toNetlist(this.harness, setting).elements)
+      this.tables.set(key, table)
+    }
+    const ohm = table(a, b)
+    return ohm > 20e6 ? Infinity : ohm
+  }
+
+  private capacitance({ setting, of }: BenchTest): string {
+    if (this.ohms(setting, `${of}.1`, `${of}.2`) < 100) return 'shorted'
+    const [is, should] = [this.harness, (this.good ?? this).harness].map((h) => h.components.find((c) => c.id === of))
+    const share = is?.is === 'capacitor' && should?.is === 'capacitor' ? is.farad / should.farad : 1
+    return share > 0.5 ? 'as marked' : share > 0.01 ? 'far too little' : 'nothing'
+  }
+
+  private level(setting: Setting, source: 'string' | { coils: readonly string[] }): readonly [number, number, number] {
+    const key = `${keyOf(setting)} ${source === 'string' ? '' : source.coils.join()}`
+    const known = this.levels.get(key)
+    if (known) return known
+    const found = levelsOf(source === 'string' ? this.harness : onlyCoils(this.harness, source.coils), setting, 'string')
+    this.levels.set(key, found)
+    return found
+  }
+
+  /** One pickup alone struck: how loud it comes out against what it should be anywhere. */
+  private tapped(test: BenchTest): string {
+    const coils = this.harness.components.flatMap((c) => (c.is === 'coil' && c.pickup === test.of ? [c.id] : []))
+    const [, middle] = this.level(test.setting, { coils })
+    return middle > FAINT ? 'thumps' : middle > DEAD ? 'faint' : 'nothing'
+  }
+
+  private strummed(setting: Setting): string {
+    const now = this.level(setting, 'string')
+    const should = (this.good ?? this).level(setting, 'string')
+    const [low, middle, high] = now.map((l, i) => l - should[i]!) as [number, number, number]
+    // Against silence that belongs here nothing can be missed.
+    if (should[1] < DEAD - 20) return now[1] < DEAD - 20 ? 'as it should' : 'bright'
+    if (Math.max(low, middle) < DEAD) return 'dead'
+    if (middle < -15 || (low < -9 && high - low > 6)) return 'thin'
+    if (high < -5 && low > -4) return 'dull'
+    if (high > 4 && Math.abs(low) < 3) return 'bright'
+    return middle < -4 ? 'weak' : 'as it should'
+  }
+
+  private toneTurned(test: BenchTest): string {
+    const at10 = this.level(test.setting, 'string')
+    const at0 = this.level(with0(test), 'string')
+    const [low, , high] = at0.map((l, i) => l - at10[i]!) as [number, number, number]
+    if (low < -15) return 'kills it'
+    if (high < -14) return 'darkens'
+    return high < -3 ? 'darkens a little' : 'does nothing'
+  }
+
+  private touched(setting: Setting): string {
+    const [alone, hand] = [false, true].map((touching) => humOf(this.harness, setting, touching))
+    const change = hand! - alone!
+    return change < -5 ? 'falls' : change > 5 ? 'rises' : 'stays the same'
+  }
+}
+
+const keyOf = ({ switches, knobs }: Setting): string => `${Object.values(switches).join()} ${JSON.stringify(knobs)}`
+const with0 = ({ setting, of }: BenchTest): Setting => ({ ...setting, knobs: { ...setting.knobs, [of!]: 0 } })
+const decibel = ({ re, im }: { re: number; im: number }) => Math.max(-200, 20 * Math.log10(Math.hypot(re, im)))
+
+function levelsOf(harness: Harness, setting: Setting, source: Source): readonly [number, number, number] {
+  const solver = compile(toNetlist(harness, setting, LOAD, source))
+  const out = { re: 0, im: 0 }
+  return [LOW, MIDDLE, HIGH].map((hz) => {
+    solver.solve(hz, out)
+    return decibel(out)
+  }) as unknown as readonly [number, number, number]
+}
+
+/** The same with every other coil silent. */
+const onlyCoils = (harness: Harness, ids: readonly string[]): Harness => ({
+  ...harness,
+  components: harness.components.map((c) => (c.is === 'coil' && !ids.includes(c.id) ? { ...c, magnet: 0 as unknown as 1 } : c)),
+})
+
+/** Hum at the tip, dB, with or without a hand on the strings. */
+function humOf(harness: Harness, setting: Setting, touching: boolean): number {
+  const { elements, output } = toNetlist(harness, setting, LOAD, { only: 'none' })
+  const names = new Set(elements.flatMap((e) => (e.type === 'K' ? [] : e.nodes)))
+  const hot = ['volume.3', 'switch.A0', 'jack.tip'].find((lug) => names.has(lug))!
+  const stray = STRAY.map(([a, b, value], i): Element => {
+    const node = (n: string) => (n === 'hot' ? hot : n)
+    return { type: 'C', ref: `stray ${i}`, nodes: [node(a), node(b)], value }
+  })
+  const hand: Element[] = touching ? [{ type: 'R', ref: 'hand', nodes: ['body', 'strings.1'], value: FINGER }] : []
+  const solver = compile({ elements: [...elements, { type: 'V', ref: 'mains', nodes: ['mains', '0'], ac: 1 }, ...stray, ...hand], output })
+  const out = { re: 0, im: 0 }
+  solver.solve(50, out)
+  return decibel(out)
+}
