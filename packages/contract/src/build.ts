@@ -74,6 +74,7 @@ class CircuitDoc {
   @Between(0, 30, 'The cable', ' m') cable!: number
   @Optional() @RecordOf(each(WireEditDoc)) edits?: Record<string, WireEditDoc>
   @Optional() @RecordOf(each(FoundSwitchDoc)) tables?: Record<string, FoundSwitchDoc>
+  @Optional() @RecordOf(wordOrNumber(40, 'What a test came to is ohms or a word.')) found?: Record<string, string | number>
 }
 class SettingDoc {
   @RecordOf(wholeFrom(1, 24, 'A switch position is a whole number from 1 to 24.'))

@@ -137,6 +137,8 @@ export interface CircuitChoice {
   edits?: Record<string, WireEdit>
   /** Contacts of switches as a meter found them, by the switch's id. */
   tables?: Record<string, FoundSwitch>
+  /** What was measured and heard on the bench, by test. */
+  found?: Record<string, string | number>
 }
 
 export const WIRE_ROLES = ['hot', 'ground', 'link', 'signal', 'jumper'] as const

@@ -2,7 +2,8 @@ import {
   jackProbes,
   judgeReading,
   knobAt,
-  parseOhms,
+  OPEN_LINE,
+  parseReading,
   potsOf,
   predictReading,
   printOhms,
@@ -51,8 +52,8 @@ export function JackReading({ harness, position, knobs }: { harness: Harness; po
           id="read-jack"
           label="Meter at the jack"
           shown={mine ? printOhms(mine.ohm).replace(' ', '') : ''}
-          placeholder="8.26k"
-          parse={parseOhms}
+          placeholder={printOhms(expected.ohm).replace(' ', '')}
+          parse={parseReading}
           onError={setError}
           onCommit={commit}
         />
@@ -62,7 +63,7 @@ export function JackReading({ harness, position, knobs }: { harness: Harness; po
           {error}
         </p>
       )}
-      {mine && <ReadingWord harness={harness} position={position} reading={mine} setting={setting} />}
+      {mine && !error && <ReadingWord harness={harness} position={position} reading={mine} setting={setting} />}
     </>
   )
 }
@@ -90,9 +91,7 @@ function ReadingWord({
   return (
     <p role="status" className={inside ? 'text-snug' : 'text-wont'}>
       {moved && `Taken with ${knobWords(harness, reading.setting)}. `}
-      {inside
-        ? 'Inside its band: these joints are good.'
-        : `${printOhms(Math.abs(off))} ${off > 0 ? 'above' : 'below'} the expected; look over the leads of the ${pickups.join(' and ')} pickup${pickups.length > 1 ? 's' : ''} and this position’s lugs before closing the guard.`}
+      {inside ? 'Inside its band: these joints are good.' : wrongWords(reading.ohm, off, pickups)}
     </p>
   )
 }
@@ -102,4 +101,14 @@ function knobWords(harness: Harness, setting: Setting): string {
   const pots = potsOf(harness)
   if (pots.every((p) => knobAt(setting, p.id) === 10)) return 'all knobs at 10'
   return pots.map((p) => `${p.label} at ${knobAt(setting, p.id)}`).join(', ')
+}
+
+/** What a reading outside its band says first; what it may be is gone through under Find a fault. */
+function wrongWords(ohm: number, off: number, pickups: readonly string[]): string {
+  const then = 'Find a fault goes on from here.'
+  if (ohm >= OPEN_LINE)
+    return `An open line where there should be none: something on the way from the ${pickups.join(' and ')} pickup to the jack is off. ${then}`
+  if (ohm < 20) return `Next to nothing: a short between hot and ground, or a volume that stands at 0. ${then}`
+  if (off === -Infinity) return `It should be open, and something joins tip and sleeve. ${then}`
+  return `${printOhms(Math.abs(off))} ${off > 0 ? 'above' : 'below'} the expected; look over the leads of the ${pickups.join(' and ')} pickup${pickups.length > 1 ? 's' : ''} and this position’s lugs before it is closed. ${then}`
 }

@@ -1,9 +1,25 @@
-import type { Harness, Setting, WirePosition } from '@snug/core'
+import { signalPath, type Harness, type Setting, type WirePosition } from '@snug/core'
+import { useMemo } from 'react'
 import { Caution } from '../../ui/Caution'
 import type { PositionCurve } from '../../workers/positionCurve'
 import { JackReading } from './JackReading'
 import { AllAtTen, Knobs } from './Knobs'
 import { ResponseChart } from './ResponseChart'
+
+/** What each part on the way of the signal does, from the pickups to the jack. */
+function Follow({ harness, switches }: { harness: Harness; switches: Setting['switches'] }) {
+  const says = useMemo(() => signalPath(harness, switches).says, [harness, switches])
+  return (
+    <details className="mt-1">
+      <summary className="label min-h-9 cursor-pointer pt-1.5 text-[16px] font-semibold">Follow the signal</summary>
+      <ol className="list-decimal pl-6">
+        {says.map((s) => (
+          <li key={s}>{s}</li>
+        ))}
+      </ol>
+    </details>
+  )
+}
 
 /** One switch position: its sound over pitch at the knobs as set, and the reading at the jack beside the predicted one. */
 export function PositionInHand({
@@ -53,6 +69,7 @@ export function PositionInHand({
           label={`Response of position ${id}, 20 Hz to 20 kHz${peak ? `, peak at ${peak} Hz` : ''}`}
         />
       </div>
+      <Follow harness={harness} switches={position.switches} />
       <JackReading harness={harness} position={position} knobs={knobs} />
       <Caution
         lines={[

@@ -95,29 +95,44 @@ describe('Wire', () => {
     await userEvent.click(back)
     expect(inHand().getByText(/Meter at the jack, all knobs at 10/)).toBeTruthy()
   })
-  it('wires in soldering order, a length to cut for each, metres by colour', async () => {
+  it('an open line and a dead short are readings too, and say what they are', async () => {
     layOut()
     show(<WireStation />, 'wire')
-    await userEvent.click(list().getByRole('tab', { name: /Wire list/ }))
-    const rows = (await list().findAllByRole('row')).slice(1)
+    const meter = inHand().getByLabelText(/^Meter at the jack/)
+    await userEvent.type(meter, 'OL{Enter}')
+    await waitFor(() => expect(inHand().getByText(/An open line where there should be none.*bridge pickup/)).toBeTruthy())
+    await userEvent.clear(meter)
+    await userEvent.type(meter, '0{Enter}')
+    await waitFor(() => expect(inHand().getByText(/short between hot and ground, or a volume that stands at 0/)).toBeTruthy())
+    // What is refused leaves no old verdict under it.
+    await userEvent.clear(meter)
+    await userEvent.type(meter, 'beep{Enter}')
+    expect(inHand().getByRole('alert').textContent).toMatch(/OL or open/)
+    expect(inHand().queryByText(/short between/)).toBeNull()
+  })
+  it('the hint in the meter’s field is this build’s own reading', () => {
+    layOut()
+    show(<WireStation />, 'wire')
+    const shown = (inHand().getByLabelText(/^Meter at the jack/) as HTMLInputElement).placeholder
+    expect(parseOhms(shown)).toMatchObject({ ok: true })
+    expect(Math.abs((parseOhms(shown) as { value: number }).value / expected() - 1)).toBeLessThan(0.01)
+  })
+  it('wires in soldering order, a length to cut for each, metres by colour', async () => {
+    layOut()
+    show(<WireStation />, 'wire?tab=wires')
+    const wires = within(screen.getByRole('region', { name: 'Wires' }))
+    const rows = (await wires.findAllByRole('row')).slice(1)
     const w = useBuild.getState().evaluation!.wire
     expect(rows).toHaveLength(w.ok ? w.wires.length : 0)
     for (const r of rows) expect(Number(r.lastElementChild!.textContent)).toBeGreaterThan(20)
-    expect(list().getByText(/In all: /)).toBeTruthy()
-  })
-  it('tapping the humbuckers is one change', async () => {
-    layOut()
-    show(<WireStation />, 'wire')
-    const tap = list().getByRole('checkbox')
-    const was = server.build.circuit.split
-    await userEvent.click(tap)
-    await waitFor(() => expect(server.build.circuit.split).toBe(!was))
-    expect(server.done).toHaveLength(1)
+    expect(wires.getByText(/In all: /)).toBeTruthy()
+    await userEvent.selectOptions(inHand().getByLabelText('Harness seen'), 'playing')
+    expect(loupe().getByRole('img', { name: 'Harness, from the playing side' })).toBeTruthy()
   })
   it('what the circuit still needs is named', () => {
-    layOut(without(fullBuild(), 'pot-volume', 'switch'))
+    layOut(without(fullBuild(), 'switch'))
     show(<WireStation />, 'wire')
-    expect(screen.getByText(/The circuit needs .*volume/)).toBeTruthy()
+    expect(screen.getByText(/The circuit needs selector switch/)).toBeTruthy()
   })
   it('a larger pot reads higher with the volume half open', async () => {
     const half = async (ohm: number) => {
@@ -131,5 +146,79 @@ describe('Wire', () => {
     const [small, large] = [await half(250e3), await half(500e3)]
     if (!small.ok || !large.ok) throw new Error('no ohms')
     expect(large.value).toBeGreaterThan(small.value)
+  })
+})
+
+describe('which wiring', () => {
+  const tab = () => show(<WireStation />, 'wire?tab=wiring')
+  const build = () =>
+    changed(fullBuild(), {}, { 'switch/contacts': 'lever-5x4', 'pickup-neck/leads': 'four', 'pickup-bridge/leads': 'four' })
+  it('every one with what it sounds like, or what it lacks; a choice is one change', async () => {
+    layOut(build())
+    tab()
+    const wirings = within(screen.getByRole('region', { name: 'Wirings' }))
+    expect(wirings.getAllByText(/Not with these parts: it is for 2 pickups/).length).toBeGreaterThan(1)
+    const tapped = inHand().getByLabelText('Humbuckers in between')
+    await userEvent.selectOptions(tapped, 'tap')
+    await waitFor(() => expect(server.build.circuit.options.tap).toBe('tap'))
+    expect(server.done).toHaveLength(1)
+  })
+  it('a wire added by hand is there at once, and one undo takes it away', async () => {
+    layOut(build())
+    tab()
+    const before = () => (useBuild.getState().evaluation!.wire as { wires: unknown[] }).wires.length
+    const was = before()
+    await userEvent.selectOptions(inHand().getByLabelText('From'), 'volume.3')
+    await userEvent.selectOptions(inHand().getByLabelText('To'), 'volume.3')
+    expect(inHand().getByRole('alert').textContent).toMatch(/these are the same/)
+    await userEvent.selectOptions(inHand().getByLabelText('To'), 'jack.tip')
+    await userEvent.click(inHand().getByRole('button', { name: 'Add this wire' }))
+    await waitFor(() => expect(before()).toBe(was + 1))
+    await act(() => useBuild.getState().undo())
+    await waitFor(() => expect(before()).toBe(was))
+  })
+  it('two pickups on a switch for three: what to do is said, and the choice is still there', () => {
+    layOut(changed(without(fullBuild(), 'pickup-middle'), {}, { 'switch/contacts': 'lever-5' }))
+    tab()
+    expect(inHand().getByRole('status').textContent).toMatch(/Choose another/)
+    expect(within(screen.getByRole('region', { name: 'Wirings' })).getAllByRole('listitem').length).toBeGreaterThan(5)
+  })
+})
+
+describe('check, fault and trainer', () => {
+  it('the check list takes what the meter shows and says what is not as it should be', async () => {
+    layOut()
+    show(<WireStation />, 'wire?tab=check')
+    const lines = await waitFor(
+      () => {
+        const found = within(screen.getByRole('region', { name: 'Check list' })).getAllByRole('listitem')
+        expect(found.length).toBeGreaterThan(5)
+        return found
+      },
+      { timeout: 8000 },
+    )
+    const meter = lines.map((l) => within(l).queryByRole('textbox')).find((x) => x)!
+    await userEvent.type(meter, 'OL{Enter}')
+    await waitFor(() => expect(Object.values(server.build.circuit.found ?? {})).toEqual([1e8]))
+  })
+  it('tip to strings nothing, sleeve to strings kilohms: the swapped jack is named first', async () => {
+    const b = fullBuild()
+    b.circuit.found = { 'ohms jack.tip strings.1 ': 0.2, 'ohms jack.sleeve strings.1 ': 8000, touch: 'rises' }
+    layOut(b)
+    show(<WireStation />, 'wire?tab=fault')
+    const suspects = await waitFor(() => within(screen.getByRole('region', { name: 'Suspects' })).getAllByRole('listitem'))
+    expect(suspects[0]!.textContent).toMatch(/Tip and sleeve are in each other’s place/)
+    expect(inHand().getByRole('heading', { name: 'Next test' })).toBeTruthy()
+  })
+  it('a round of the trainer: a test done, the fault named, the score told, the same round by its number', async () => {
+    layOut()
+    show(<WireStation />, 'wire?tab=trainer')
+    const tests = () => within(screen.getByRole('region', { name: 'Tests' }))
+    await screen.findByRole('region', { name: 'Tests' })
+    const first = (await tests().findAllByRole('button', { name: /^Do it/ }, { timeout: 8000 }))[0]!
+    await userEvent.click(first)
+    await waitFor(() => expect(inHand().getByText(/^1 test done/)).toBeTruthy())
+    await userEvent.selectOptions(inHand().getByLabelText('It is'), 'jack-swapped')
+    await waitFor(() => expect(inHand().getByRole('status').textContent).toMatch(/of 10 points/))
   })
 })

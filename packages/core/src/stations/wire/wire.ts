@@ -1,5 +1,6 @@
 import { wireResult, type WireResult } from '../../circuit/bench/wireResult'
 import type { Contribution } from '../contribution'
+import { wireSheet } from './sheet'
 import { wireSteps } from './steps'
 
 /** A reading counts as moved beyond this share of itself. [ours] */
@@ -9,6 +10,7 @@ const MOVED = 0.002
 export const wire: Contribution<WireResult> = {
   result: (build, _today, _earlier, remember) => remember('wire', build, wireResult),
   steps: wireSteps,
+  sheets: (build, w) => (w.ok ? [wireSheet(build, w)] : []),
   count: (_, w) => (w.ok ? w.readingsOff : w.missing.length + w.untold.length),
   moved: (before, after) => {
     const [was, now] = [before, after].map((w) => (w.ok ? w.positions[0]?.reading.ohm : undefined))

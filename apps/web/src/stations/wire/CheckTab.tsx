@@ -1,0 +1,82 @@
+import { OPEN_LINE, printOhms, type Hunt } from '@snug/core'
+import { Empty, Workspace } from '../../app/Workspace'
+import { Button } from '../../ui/Button'
+import { WireTabs } from './tabs'
+import { TestEntry } from './TestEntry'
+import { useHunt } from './useHunt'
+
+type Line = Hunt['checks'][number]
+
+/** The check before anything is closed: the fewest tests that find every fault that any test can find. */
+export default function CheckTab() {
+  const { hunt, found, tell, clear } = useHunt()
+  const lines = hunt?.checks ?? []
+  const done = lines.filter((l) => found[l.test.id] !== undefined)
+  const bad = done.filter((l) => !fits(l, found[l.test.id]!))
+  return (
+    <Workspace
+      loupe={undefined}
+      listLabel="Check list"
+      list={
+        <div className="flex h-full flex-col">
+          <WireTabs />
+          {!hunt && <Empty>Working out what to measure…</Empty>}
+          <ol className="min-h-0 flex-1 overflow-auto">
+            {lines.map((l, i) => (
+              <li key={l.test.id} className="grid grid-cols-[1.5rem_1fr_10rem] items-center gap-2 border-b border-hairline px-3 py-1.5">
+                <span className="figure text-right text-[13px] text-soft">{i + 1}</span>
+                <span>
+                  {l.test.says} <span className="block text-[13.5px] text-soft">should give {l.expect}</span>
+                  {found[l.test.id] !== undefined && (
+                    <span className={fits(l, found[l.test.id]!) ? 'block text-snug' : 'block text-wont'}>
+                      {fits(l, found[l.test.id]!) ? 'as it should' : 'not as it should: see under Find a fault'}
+                    </span>
+                  )}
+                </span>
+                <TestEntry
+                  test={l.test}
+                  outcome={found[l.test.id]}
+                  example={exampleOf(l)}
+                  onTell={(o) =>
+                    tell(l.test.id, o, `${l.test.says} ${o === undefined ? 'taken back' : typeof o === 'number' ? printOhms(o) : o}`)
+                  }
+                />
+              </li>
+            ))}
+          </ol>
+        </div>
+      }
+      hand={
+        <div>
+          <h2 className="text-[22px]">Before it is closed</h2>
+          <p role="status">
+            {done.length} of {lines.length} done{bad.length ? `, ${bad.length} not as it should be` : ''}.
+          </p>
+          <p className="mt-2">
+            A beep says that metal touches metal, not that it is the right metal: so that what must stay silent is on the list too. A beeper
+            stays silent through a coil’s kilohms: read the figures.
+          </p>
+          <p className="mt-2 text-soft">
+            What is typed: ohms as the meter shows them, OL for an open line. The list holds the fewest tests that find every fault any test
+            finds without an iron, what needs the guard open last.
+          </p>
+          <Button className="mt-3" disabled={!Object.keys(found).length} onClick={clear}>
+            Begin again
+          </Button>
+        </div>
+      }
+    />
+  )
+}
+
+/** Is an outcome what the good harness would show? */
+function fits({ should, test, expect }: Line, outcome: string | number): boolean {
+  if (typeof outcome === 'string' || typeof should === 'string') return outcome === should
+  if (should >= OPEN_LINE || outcome >= OPEN_LINE) return should >= OPEN_LINE && outcome >= OPEN_LINE
+  const band = /±([\d.]+) ?(k|M|Ω)?/.exec(expect)
+  const off = band ? Number(band[1]) * (band[2] === 'k' ? 1e3 : band[2] === 'M' ? 1e6 : 1) : 2
+  return test.kind === 'ohms' && Math.abs(outcome - should) <= off
+}
+
+const exampleOf = ({ should }: Line): string =>
+  typeof should === 'number' ? (should >= OPEN_LINE ? 'OL' : printOhms(should).replace(' ', '')) : ''

@@ -1,0 +1,60 @@
+import { harnessDrawing, wireSheet, type WireResult } from '@snug/core'
+import { useMemo, useState } from 'react'
+import { Workspace } from '../../app/Workspace'
+import { useOpenBuild } from '../../state/buildStore'
+import { Choice } from '../../ui/Field'
+import { Caution } from '../../ui/Caution'
+import { PrintSheet } from '../../ui/PrintSheet'
+import { WireTabs } from './tabs'
+import { WireTable } from './WireTable'
+
+/** Every wire to cut and solder, in the order that keeps each joint in reach; the harness beside it from either side. */
+export function WiresTab({ wire }: { wire: Extract<WireResult, { ok: true }> }) {
+  const build = useOpenBuild()
+  const [seen, setSeen] = useState<'solder' | 'playing'>('solder')
+  const drawing = useMemo(() => harnessDrawing(wire.harness, wire.positions[0]!.switches, seen), [wire, seen])
+  return (
+    <Workspace
+      loupe={drawing}
+      listLabel="Wires"
+      list={
+        <div className="flex h-full flex-col">
+          <WireTabs />
+          <div className="min-h-0 flex-1 overflow-auto">
+            <WireTable wires={wire.wires} />
+          </div>
+        </div>
+      }
+      hand={
+        <div>
+          <h2 className="text-[22px]">Soldering</h2>
+          <div className="mt-1 max-w-64">
+            <Choice
+              label="Harness seen"
+              value={seen}
+              options={[
+                ['solder', 'from the solder side'],
+                ['playing', 'from the playing side'],
+              ]}
+              onChange={setSeen}
+            />
+          </div>
+          <p className="mt-2">
+            Lugs are counted from the left with the lugs towards you, seen from the solder side. Tin every lug first; capacitor and jumpers,
+            then controls, grounds, pickups, the jack last.
+          </p>
+          <p className="mt-2">
+            Every case, frame and the strings have a wire of their own to one place. Foil is an extra: it comes loose, and nothing hangs on
+            it.
+          </p>
+          <PrintSheet sheet={() => wireSheet(build, wire)} label="Wire list and soldering order" />
+          <Caution
+            lines={[
+              'Solder and flux fumes: ventilate. Leaded solder: wash hands, never eat at the bench. Hot iron in its stand; eyes covered when clipping. Towels over the finish.',
+            ]}
+          />
+        </div>
+      }
+    />
+  )
+}

@@ -1,0 +1,22 @@
+import { StationTabs, useTab } from '../../ui/StationTabs'
+
+export const WIRE_TABS = ['positions', 'wiring', 'wires', 'check', 'fault', 'trainer'] as const
+
+export function WireTabs() {
+  const [tab, onTab] = useTab(WIRE_TABS)
+  return (
+    <StationTabs
+      tabs={[
+        ['positions', 'Positions'],
+        ['wiring', 'Wiring'],
+        ['wires', 'Wire list'],
+        ['check', 'Check'],
+        ['fault', 'Find a fault'],
+        ['trainer', 'Trainer'],
+      ]}
+      tab={tab}
+      onTab={onTab}
+      label="Wire"
+    />
+  )
+}

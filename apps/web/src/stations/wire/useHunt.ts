@@ -1,0 +1,41 @@
+import { setField, type Build, type Evidence, type Hunt } from '@snug/core'
+import { useEffect, useMemo, useState } from 'react'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { circuitWorker } from '../../workers/compute'
+
+/** What was found out on the bench, and what it says; worked out where nothing waits for it. */
+export function useHunt() {
+  const build = useOpenBuild()
+  const change = useBuild((s) => s.change)
+  const [hunt, setHunt] = useState<Hunt>()
+  const found = build.circuit.found
+  const evidence = useMemo(() => evidenceOf(found), [found])
+  const { parts, circuit } = build
+  useEffect(() => {
+    let live = true
+    void circuitWorker()
+      .hunt(build, evidence)
+      .then((h) => live && setHunt(h))
+    return () => {
+      live = false
+    }
+    // Nothing else of the build has a say in its circuit.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [parts, circuit, evidence])
+  const tell = (test: string, outcome: string | number | undefined, words: string) => {
+    const next = { ...found }
+    if (outcome === undefined) delete next[test]
+    else next[test] = outcome
+    change((b) => setField(b, ['circuit', 'found'], next, words))
+  }
+  return {
+    hunt,
+    found: found ?? {},
+    tell,
+    clear: () => change((b) => setField(b, ['circuit', 'found'], undefined, 'Bench tests begun again')),
+  }
+}
+
+/** An open line is kept as more ohms than any meter shows. */
+const evidenceOf = (found: Build['circuit']['found']): Evidence[] =>
+  Object.entries(found ?? {}).map(([test, outcome]) => ({ test, outcome }))

@@ -1,0 +1,62 @@
+import { OPEN_LINE, printOhms } from '../../quantity/electrical'
+import type { BenchTest, Outcome } from './benchTests'
+import { agreement, type Cabinet } from './rank'
+
+/** Two outcomes that go together less well than this are told apart. [ours] */
+const APART = 0.2
+/** A beeper sounds below about so much, ohm: a coil's kilohms stay silent. [practice] */
+const BEEPS = 30
+
+/** One line of the check before anything is closed: what is done, and what should come. */
+export interface CheckLine {
+  test: BenchTest
+  should: Outcome
+  /** In words: beep, ohms with their band, or silence. */
+  expect: string
+  /** Faults this line alone finds of those the lines before it do not. */
+  finds: number
+}
+
+/**
+ * The fewest tests that find every fault that any test without an iron can find, what costs least for each fault first. A good joint in the
+ * wrong place passes any beep test: so that what should stay silent is on it too. [published: greedy set cover, from memory]
+ */
+export function checkList(c: Cabinet): CheckLine[] {
+  const finds = c.tests.map((t, k) => {
+    const found = new Set<number>()
+    for (let i = 1; i < c.faults.length; i++) if (agreement(t, c.spread[k]!, c.shown[i]![k]!, c.shown[0]![k]!) < APART) found.add(i)
+    return found
+  })
+  const open = new Set(finds.flatMap((f) => [...f]))
+  const list: { k: number; finds: number }[] = []
+  const taken = new Set<number>()
+  while (open.size) {
+    let best: { k: number; worth: number; finds: number } | undefined
+    c.tests.forEach((t, k) => {
+      if (taken.has(k)) return
+      const more = [...finds[k]!].filter((i) => open.has(i)).length
+      // What needs the guard open comes last, whatever it finds.
+      const worth = more / (t.minutes + (t.open ? 20 : 0))
+      if (more && (!best || worth > best.worth)) best = { k, worth, finds: more }
+    })
+    if (!best) break
+    taken.add(best.k)
+    list.push({ k: best.k, finds: best.finds })
+    for (const i of finds[best.k]!) open.delete(i)
+  }
+  return list.map(({ k, finds: n }) => ({
+    test: c.tests[k]!,
+    should: c.shown[0]![k]!,
+    expect: expected(c.shown[0]![k]!, c.spread[k]!),
+    finds: n,
+  }))
+}
+
+/** What should come, as it is read off a meter or heard. */
+export function expected(should: Outcome, spread: number): string {
+  if (typeof should === 'string') return should
+  if (should >= OPEN_LINE) return 'silence: an open line'
+  if (should < 2) return 'a beep: under 2 Ω'
+  const band = `${printOhms(should)} ±${printOhms(2 * spread * should, 2)}`
+  return should < BEEPS ? `a beep: ${band}` : `${band}, no beep`
+}

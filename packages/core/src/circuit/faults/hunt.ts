@@ -1,0 +1,56 @@
+import type { Build } from '../../document/build'
+import { predictReading } from '../bench/readings'
+import type { Harness } from '../model/harness'
+import { harnessOf } from '../schemes/harnessOf'
+import type { BenchTest, Outcome } from './benchTests'
+import { checkList, expected } from './checkList'
+import { nextTest } from './nextTest'
+import { cabinetOf, suspects, type Cabinet, type Evidence } from './rank'
+
+/** What a hunt stands at, as plain data: it is worked out where nothing waits for it. */
+export interface Hunt {
+  suspects: { id: string; says: string; cure: string; chance: number; alike: string[]; at: string[] }[]
+  next?: { test: BenchTest; minutes: number; expect: string }
+  tests: BenchTest[]
+  /** Lines of the check before closing. */
+  checks: { test: BenchTest; should: Outcome; expect: string }[]
+}
+
+/** The last cabinet: it is asked again and again while a build stands as it does. */
+let kept: { key: string; cabinet: Cabinet } | undefined
+
+/** The cabinet of a build, every reading as surely known as its parts are; nothing while it has no circuit. */
+export function cabinetFor(build: Build): Cabinet | undefined {
+  const made = harnessOf(build)
+  if (!made.ok) return undefined
+  const key = JSON.stringify([made.harness, build.parts])
+  if (kept?.key !== key) kept = { key, cabinet: cabinetOf(made.harness, (t) => spreadOf(build, made.harness, t)) }
+  return kept.cabinet
+}
+
+function spreadOf(build: Build, harness: Harness, { setting, probes }: BenchTest): number {
+  const { ohm, doubt } = predictReading(build, harness, setting, probes!)
+  return ohm > 1 && Number.isFinite(ohm) ? doubt / ohm / 2 : 0
+}
+
+/** Where the search for a fault stands by what was found out. @param touched lugs worked on since the last good reading */
+export function hunt(build: Build, evidence: readonly Evidence[], touched: readonly string[] = []): Hunt | undefined {
+  const c = cabinetFor(build)
+  if (!c) return undefined
+  const worked = new Set(touched)
+  const next = nextTest(c, evidence, worked)
+  const at = next && c.tests.indexOf(next.test)
+  return {
+    suspects: suspects(c, evidence, worked).map((s) => ({
+      id: s.fault?.id ?? 'nothing',
+      says: s.fault?.says ?? 'Nothing is wrong that these tests show.',
+      cure: s.fault?.cure ?? '',
+      chance: s.chance,
+      alike: s.alike.map((f) => f.says),
+      at: s.fault?.at ?? [],
+    })),
+    ...(next ? { next: { test: next.test, minutes: next.minutes, expect: expected(c.shown[0]![at!]!, c.spread[at!]!) } } : {}),
+    tests: [...c.tests],
+    checks: checkList(c).map(({ test, should, expect }) => ({ test, should, expect })),
+  }
+}

@@ -1,0 +1,46 @@
+import { harnessDrawing } from '../../circuit/bench/harnessDrawing'
+import type { WireResult } from '../../circuit/bench/wireResult'
+import type { Build } from '../../document/build'
+import type { Sheet, SheetBlock } from '../sheet'
+
+/** The wires in soldering order, each with a box to tick and the meter's check after it; the harness from both sides. */
+export function wireSheet(build: Build, wire: Extract<WireResult, { ok: true }>): Sheet {
+  const stages = [...new Set(wire.wires.map((w) => w.stage))]
+  const stand = wire.positions[0]!.switches
+  return {
+    id: 'wire-list',
+    title: 'Wire list and soldering order',
+    about: `${build.name}. Lengths in millimetres, slack included; where none stands, lay the wire along its way and add a hand’s breadth.`,
+    blocks: [
+      {
+        table: {
+          columns: ['no.', 'from', 'to', 'colour', 'cut'],
+          rows: wire.wires.map((w) => [String(w.number), w.from, w.to, w.colour, w.length === undefined ? '' : String(w.length)]),
+        },
+      },
+      ...stages.flatMap((stage): SheetBlock[] => [
+        { heading: stage[0]!.toUpperCase() + stage.slice(1) },
+        { tick: wire.wires.filter((w) => w.stage === stage).map((w) => `${w.number}  ${w.from} to ${w.to}; beep along it: under 1 ohm`) },
+      ]),
+      { heading: 'At the jack, knobs at 10, before anything is closed' },
+      {
+        table: {
+          columns: ['position', 'sounds', 'should read', 'reads'],
+          rows: wire.positions.map((p) => [
+            p.id,
+            p.topology.words,
+            `${(p.reading.ohm / 1000).toFixed(2)} k +- ${(p.reading.doubt / 1000).toFixed(2)}`,
+            '',
+          ]),
+        },
+      },
+      { heading: 'From the solder side' },
+      { drawing: harnessDrawing(wire.harness, stand, 'solder') },
+      { heading: 'From the playing side' },
+      { drawing: harnessDrawing(wire.harness, stand, 'playing') },
+      {
+        text: 'Solder and flux fumes: ventilate. Leaded solder: wash hands, never eat at the bench. Hot iron in its stand; eyes covered when clipping.',
+      },
+    ],
+  }
+}
