@@ -2,6 +2,7 @@ import { OPEN_LINE, printOhms, type Hunt } from '@snug/core'
 import { Empty, Workspace } from '../../app/Workspace'
 import { Button } from '../../ui/Button'
 import { WireTabs } from './tabs'
+import { useTestDrawing } from './useTestDrawing'
 import { TestEntry } from './TestEntry'
 import { useHunt } from './useHunt'
 
@@ -13,9 +14,10 @@ export default function CheckTab() {
   const lines = hunt?.checks ?? []
   const done = lines.filter((l) => found[l.test.id] !== undefined)
   const bad = done.filter((l) => !fits(l, found[l.test.id]!))
+  const drawing = useTestDrawing(lines.find((l) => found[l.test.id] === undefined)?.test ?? lines[0]?.test)
   return (
     <Workspace
-      loupe={undefined}
+      loupe={drawing}
       listLabel="Check list"
       list={
         <div className="flex h-full flex-col">

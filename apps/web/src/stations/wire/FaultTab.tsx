@@ -5,6 +5,7 @@ import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { ThingRow } from '../../ui/ThingRow'
 import { WireTabs } from './tabs'
+import { useTestDrawing } from './useTestDrawing'
 import { TestEntry } from './TestEntry'
 import { useHunt } from './useHunt'
 
@@ -15,9 +16,10 @@ export default function FaultTab() {
   const told = Object.entries(found)
   const suspects = hunt?.suspects ?? []
   const hand = suspects.find((s) => s.id === chosen) ?? suspects[0]
+  const drawing = useTestDrawing(hunt?.next?.test)
   return (
     <Workspace
-      loupe={undefined}
+      loupe={drawing}
       listLabel="Suspects"
       list={
         <div className="flex h-full flex-col">

@@ -1,4 +1,4 @@
-import { judgeReading, printOhms, readingAt, soundingDrawing, type JudgedReading, type Mark, type WireResult } from '@snug/core'
+import { judgeReading, printOhms, readingAt, soundingDrawing, type JudgedReading, type WireResult } from '@snug/core'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
 import { Workspace } from '../../app/Workspace'
@@ -7,6 +7,7 @@ import { useKnobsOf } from '../../state/knobs'
 import { ThingRow } from '../../ui/ThingRow'
 import { PositionInHand } from './PositionInHand'
 import { WireTabs } from './tabs'
+import { wireMarks } from './wireMarks'
 import { useResponses } from './useResponses'
 
 type Wired = Extract<WireResult, { ok: true }>
@@ -93,19 +94,4 @@ function ReadingMark({ judged }: { judged: JudgedReading | undefined }) {
         ))}
     </svg>
   )
-}
-
-/** Wires along their real places: across first, then along, as a hand would lay them. */
-function wireMarks(wire: Wired): Mark[] {
-  const at = (lug: string) => wire.harness.components.find((c) => c.id === lug.slice(0, lug.lastIndexOf('.')))!.at
-  return wire.harness.wires
-    .filter((w) => !w.inside)
-    .flatMap((w, i): Mark[] => {
-      const a = at(w.from)
-      const b = at(w.to)
-      if (a === b) return []
-      // A little apart, so that wires on the same way can be told from each other.
-      const aside = ((i % 5) - 2) * 2.2
-      return [{ mark: 'line', role: w.role === 'ground' ? 'ground' : 'hot', points: [a, { x: a.x + aside, y: b.y + aside }, b] }]
-    })
 }

@@ -7,6 +7,7 @@ import { Choice } from '../../ui/Field'
 import { NumberEntry } from '../../ui/NumberEntry'
 import { circuitWorker } from '../../workers/compute'
 import { WireTabs } from './tabs'
+import { useTestDrawing } from './useTestDrawing'
 
 /** One hidden fault in this very harness: meter and ears answer, the learner names it. */
 export default function TrainerTab() {
@@ -33,9 +34,10 @@ export default function TrainerTab() {
     setNamed(undefined)
   }
   const answers = new Map(round?.answers.map((a) => [a.test, a.outcome]))
+  const drawing = useTestDrawing(round?.tests.find((t) => t.id === asked.at(-1)) ?? round?.tests[0])
   return (
     <Workspace
-      loupe={undefined}
+      loupe={drawing}
       listLabel="Tests"
       list={
         <div className="flex h-full flex-col">

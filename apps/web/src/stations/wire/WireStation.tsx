@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react'
 import { useBuild } from '../../state/buildStore'
 import { useTab } from '../../ui/StationTabs'
+import { HarnessTab } from './HarnessTab'
 import { NoCircuit } from './NoCircuit'
 import { PositionsTab } from './PositionsTab'
 import { WIRE_TABS } from './tabs'
@@ -18,6 +19,7 @@ export default function WireStation() {
   const [tab] = useTab(WIRE_TABS)
   if (tab === 'wiring') return <WiringTab />
   if (!wire.ok) return <NoCircuit wire={wire} />
+  if (tab === 'harness') return <HarnessTab wire={wire} />
   if (tab === 'wires') return <WiresTab wire={wire} />
   if (tab === 'positions') return <PositionsTab wire={wire} />
   return <Suspense>{tab === 'check' ? <CheckTab /> : tab === 'fault' ? <FaultTab /> : <TrainerTab />}</Suspense>

@@ -1,20 +1,22 @@
-import { harnessDrawing, wireSheet, type WireResult } from '@snug/core'
-import { useMemo, useState } from 'react'
+import { soundingDrawing, wireSheet, type WireResult } from '@snug/core'
+import { useMemo } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useOpenBuild } from '../../state/buildStore'
-import { Choice } from '../../ui/Field'
 import { Caution } from '../../ui/Caution'
 import { PrintSheet } from '../../ui/PrintSheet'
 import { WireTabs } from './tabs'
+import { wireMarks } from './wireMarks'
 import { WireTable } from './WireTable'
 
 /** Every wire to cut and solder, in the order that keeps each joint in reach; the harness beside it from either side. */
 export function WiresTab({ wire }: { wire: Extract<WireResult, { ok: true }> }) {
   const build = useOpenBuild()
-  const [seen, setSeen] = useState<'solder' | 'playing'>('solder')
-  const drawing = useMemo(() => harnessDrawing(wire.harness, wire.positions[0]!.switches, seen), [wire, seen])
+  const first = wire.positions[0]!
+  const drawing = useMemo(() => soundingDrawing(wire.harness, first.id, first.topology), [wire, first])
+  const overlay = useMemo(() => wireMarks(wire), [wire])
   return (
     <Workspace
+      overlay={overlay}
       loupe={drawing}
       listLabel="Wires"
       list={
@@ -28,17 +30,6 @@ export function WiresTab({ wire }: { wire: Extract<WireResult, { ok: true }> }) 
       hand={
         <div>
           <h2 className="text-[22px]">Soldering</h2>
-          <div className="mt-1 max-w-64">
-            <Choice
-              label="Harness seen"
-              value={seen}
-              options={[
-                ['solder', 'from the solder side'],
-                ['playing', 'from the playing side'],
-              ]}
-              onChange={setSeen}
-            />
-          </div>
           <p className="mt-2">
             Lugs are counted from the left with the lugs towards you, seen from the solder side. Tin every lug first; capacitor and jumpers,
             then controls, grounds, pickups, the jack last.

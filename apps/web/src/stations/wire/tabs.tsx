@@ -1,6 +1,6 @@
 import { StationTabs, useTab } from '../../ui/StationTabs'
 
-export const WIRE_TABS = ['positions', 'wiring', 'wires', 'check', 'fault', 'trainer'] as const
+export const WIRE_TABS = ['positions', 'wiring', 'harness', 'wires', 'check', 'fault', 'trainer'] as const
 
 export function WireTabs() {
   const [tab, onTab] = useTab(WIRE_TABS)
@@ -9,6 +9,7 @@ export function WireTabs() {
       tabs={[
         ['positions', 'Positions'],
         ['wiring', 'Wiring'],
+        ['harness', 'Harness'],
         ['wires', 'Wire list'],
         ['check', 'Check'],
         ['fault', 'Find a fault'],

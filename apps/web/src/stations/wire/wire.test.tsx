@@ -126,8 +126,6 @@ describe('Wire', () => {
     expect(rows).toHaveLength(w.ok ? w.wires.length : 0)
     for (const r of rows) expect(Number(r.lastElementChild!.textContent)).toBeGreaterThan(20)
     expect(wires.getByText(/In all: /)).toBeTruthy()
-    await userEvent.selectOptions(inHand().getByLabelText('Harness seen'), 'playing')
-    expect(loupe().getByRole('img', { name: 'Harness, from the playing side' })).toBeTruthy()
   })
   it('what the circuit still needs is named', () => {
     layOut(without(fullBuild(), 'switch'))
@@ -165,7 +163,9 @@ describe('which wiring', () => {
   })
   it('a wire added by hand is there at once, and one undo takes it away', async () => {
     layOut(build())
-    tab()
+    show(<WireStation />, 'wire?tab=harness')
+    await userEvent.selectOptions(inHand().getByLabelText('Harness seen'), 'playing')
+    expect(screen.getByText('Harness, from the playing side', { selector: 'span' })).toBeTruthy()
     const before = () => (useBuild.getState().evaluation!.wire as { wires: unknown[] }).wires.length
     const was = before()
     await userEvent.selectOptions(inHand().getByLabelText('From'), 'volume.3')

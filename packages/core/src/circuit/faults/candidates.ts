@@ -11,7 +11,8 @@ const WRONG_POTS = [25e3, 50e3, 250e3, 500e3, 1e6]
 
 /** Every single fault this harness could have. */
 export function candidates(harness: Harness): Fault[] {
-  const say = (lug: string) => lugName(harness, lug)
+  // What a lug is called, without what is said of it elsewhere.
+  const say = (lug: string) => lugName(harness, lug).replace(/ \(.*\)/, '')
   return [
     ...wireFaults(harness, say),
     ...coilFaults(harness),
@@ -47,7 +48,7 @@ function wireFaults(harness: Harness, say: (lug: string) => string): Fault[] {
         {
           id: `open ${key}`,
           kind: 'open',
-          says: `The wire from ${name} is off, or was never soldered.`,
+          says: `Off, or never soldered: ${name}.`,
           cure: 'Resolder both ends; pull at it when it is cold.',
           prior: 1,
           at: [w.from, w.to],
@@ -59,7 +60,7 @@ function wireFaults(harness: Harness, say: (lug: string) => string): Fault[] {
               {
                 id: `cold ${key}`,
                 kind: 'cold' as const,
-                says: `A cold joint on the wire from ${name}: it holds and hardly conducts.`,
+                says: `Cold joint, holds and hardly conducts: ${name}.`,
                 cure: 'Suck the solder off, heat lug and wire together, fresh solder.',
                 prior: 0.4,
                 at: [w.from, w.to],

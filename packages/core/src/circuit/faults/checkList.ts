@@ -52,9 +52,25 @@ export function checkList(c: Cabinet): CheckLine[] {
   }))
 }
 
+/** What is heard, in a sentence's words. */
+const HEARD_WORDS: Record<string, string> = {
+  thumps: 'a thump',
+  faint: 'a faint tick',
+  nothing: 'nothing at all',
+  'as it should': 'every string full and clear',
+  darkens: 'the sound going dark',
+  'darkens a little': 'the sound going a little darker',
+  'does nothing': 'no change: this knob does nothing here',
+  silent: 'silence',
+  stays: 'no change: this knob does nothing here',
+  falls: 'less hum',
+  'stays the same': 'the same hum',
+  'as marked': 'what is marked on it',
+}
+
 /** What should come, as it is read off a meter or heard. */
 export function expected(should: Outcome, spread: number): string {
-  if (typeof should === 'string') return should
+  if (typeof should === 'string') return HEARD_WORDS[should] ?? should
   if (should >= OPEN_LINE) return 'silence: an open line'
   if (should < 2) return 'a beep: under 2 Ω'
   const band = `${printOhms(should)} ±${printOhms(2 * spread * should, 2)}`

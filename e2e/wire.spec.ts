@@ -1,0 +1,58 @@
+import { copyOf, expect, saved, test } from './server'
+
+test('from a wiring to the soldering list: chosen, its choice made, the list as PDF', async ({ page, server }) => {
+  const id = await copyOf(server, 'heron')
+  await page.goto(`/builds/${id}/wire?tab=wiring`)
+  await expect(page.getByRole('heading', { name: /Three pickups, five positions/ })).toBeVisible()
+  await page.getByLabel('Humbuckers in between').selectOption('whole')
+  await saved(page)
+  await page.getByRole('tab', { name: 'Positions' }).click()
+  await expect(page.getByRole('button', { name: /middle ‖ bridge, both coils in series/ })).toBeVisible()
+  await page.getByRole('tab', { name: 'Wire list' }).click()
+  const [pdf] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'PDF' }).click()])
+  expect(pdf.suggestedFilename()).toBe('wire-list-and-soldering-order.pdf')
+})
+
+test('a harness seen from the playing side; a wire added by clicking two lugs, undone', async ({ page, server }) => {
+  const id = await copyOf(server, 'heron')
+  await page.goto(`/builds/${id}/wire?tab=harness`)
+  await page.getByLabel('Harness seen').selectOption('playing')
+  await expect(page.getByText('Harness, from the playing side').first()).toBeVisible()
+  for (const lug of ['volume.3', 'jack.tip']) await page.locator(`circle[data-thing="${lug}"]`).click({ force: true })
+  await page.getByRole('button', { name: 'Add this wire' }).click()
+  await expect(page.getByText(/^added: volume, lug 3 to jack, tip/)).toBeVisible()
+  await saved(page)
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(page.getByText(/^added: volume/)).toHaveCount(0)
+})
+
+test('readings that point to tip and sleeve in each other’s place: it is named', async ({ page, server }) => {
+  const id = await copyOf(server, 'heron')
+  await page.goto(`/builds/${id}/wire?tab=check`)
+  const line = (text: string | RegExp) => page.getByRole('listitem').filter({ hasText: text })
+  await line(/Meter from the tip to the strings/)
+    .getByRole('textbox')
+    .fill('0.2')
+  await line(/Meter from the tip to the strings/)
+    .getByRole('textbox')
+    .press('Enter')
+  await expect(line(/Meter from the tip to the strings/)).toContainText('not as it should')
+  await saved(page)
+  await page.getByRole('tab', { name: 'Find a fault' }).click()
+  await expect(page.getByRole('region', { name: 'Suspects' }).getByRole('listitem').first()).toContainText(
+    'Tip and sleeve are in each other’s place',
+  )
+})
+
+test('a round of the trainer by keyboard', async ({ page, server }) => {
+  const id = await copyOf(server, 'heron')
+  await page.goto(`/builds/${id}/wire?tab=trainer`)
+  const first = page.getByRole('button', { name: 'Do it: Meter from tip to sleeve in position 1, knobs at 10.' })
+  await first.focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('1 test done.')).toBeVisible()
+  await page.getByLabel('It is').focus()
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText(/of 10 points/)).toBeVisible()
+})
