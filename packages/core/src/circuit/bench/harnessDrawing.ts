@@ -3,7 +3,7 @@ import { boxAround } from '../../geometry/box'
 import { pt, type Point } from '../../geometry/point'
 import { lugParts, type Component, type Harness, type Wire } from '../model/harness'
 import type { Setting } from '../model/setting'
-import { partAt, partMarks, type PartAt, type SeenFrom } from './partMarks'
+import { bodyMarks, lugMarks, partAt, type PartAt, type SeenFrom } from './partMarks'
 import { signalPath } from './signalPath'
 
 /** How far apart columns and parts of one column stand, mm on the sheet. */
@@ -33,7 +33,7 @@ export function harnessDrawing(harness: Harness, switches: Setting['switches'], 
       { mark: 'line', role: 'ground', points: [pt(-4, foot), pt(right + 4, foot)] },
       // Grounds lie under the parts they pass.
       ...drawn.filter((w) => w.role === 'ground').flatMap((w) => wireMarks(w, at, foot, false)),
-      ...laid.flatMap(partMarks),
+      ...laid.flatMap(bodyMarks),
       ...metals.flatMap((c): Mark[] => [
         { mark: 'circle', role: 'ground', at: at.get(`${c.id}.1`)!, r: 1.6, thing: c.id },
         {
@@ -44,6 +44,7 @@ export function harnessDrawing(harness: Harness, switches: Setting['switches'], 
         },
       ]),
       ...drawn.filter((w) => w.role !== 'ground').flatMap((w) => wireMarks(w, at, foot, live.wires.has(w))),
+      ...laid.flatMap(lugMarks),
     ],
     bounds: boxAround([pt(-6, -8), pt(right + 6, foot + 24)]),
     numbers: harness.wires

@@ -50,14 +50,14 @@ const short = (label: string) =>
     .replace(', coil nearer the ', ', coil by the ')
     .replace('slide to the second circuit', 'slide')
 
-export const partMarks = ({ component: c, x, y, width, height, lugs }: PartAt): Mark[] => [
+export const bodyMarks = ({ component: c, x, y, width, height }: PartAt): Mark[] => [
   { mark: 'area', role: BODY[c.is] ?? 'film-light', points: rectangle(x, y, x + width, y + height), thing: c.id },
   { mark: 'label', at: pt(x, y - 1.5), text: short(c.label), anchor: 'start' },
-  ...[...lugs].flatMap(([lug, p]): Mark[] => [
-    { mark: 'circle', role: 'good', at: p, r: 1.5, thing: lug },
-    ...(lugs.size > 1
-      ? [{ mark: 'label' as const, at: pt(p.x, p.y - 2.6), text: OWN[lugParts(lug).own] ?? lugParts(lug).own, anchor: 'middle' as const }]
-      : []),
-  ]),
 ]
-const OWN: Record<string, string> = { start: 'start', finish: 'finish' }
+
+/** Its lugs, on top of what runs to them. */
+export const lugMarks = ({ lugs }: PartAt): Mark[] =>
+  [...lugs].flatMap(([lug, p]): Mark[] => [
+    { mark: 'circle', role: 'good', at: p, r: 1.8, thing: lug },
+    ...(lugs.size > 1 ? [{ mark: 'label' as const, at: pt(p.x, p.y - 2.8), text: lugParts(lug).own, anchor: 'middle' as const }] : []),
+  ])

@@ -3,7 +3,7 @@ import { boxAround } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { lugName } from '../model/lugNames'
 import { lugParts, type Harness } from '../model/harness'
-import { partMarks, partAt } from './partMarks'
+import { bodyMarks, lugMarks, partAt } from './partMarks'
 
 const GAP = 34
 
@@ -19,7 +19,8 @@ export function probeDrawing(harness: Harness, title: string, probes: readonly s
     return [at]
   })
   const marks: Mark[] = [
-    ...laid.flatMap(partMarks),
+    ...laid.flatMap(bodyMarks),
+    ...laid.flatMap(lugMarks),
     ...probes.flatMap((lug, i): Mark[] => {
       const at = laid.find((l) => l.lugs.has(lug))?.lugs.get(lug)
       if (!at) return []

@@ -158,7 +158,7 @@ export class Weaver {
     const body = (size: string, otherwise: number) => valueAt(build, { slot: 'body', size }) ?? otherwise
     const by = (...sizes: string[]) =>
       isSaid(build, ...sizes.map((size) => ({ slot: 'body' as const, size }))) ? {} : { guessed: true as const }
-    const first = this.components.find((c) => c.is === 'pot')
+    const first = this.components.find((c) => c.id === 'volume') ?? this.components.find((c) => c.is === 'pot')
     const metal = (id: string, kind: GroundPart['metal'], label: string, of: Pick<Component, 'at' | 'guessed'>): GroundPart => ({
       is: 'ground',
       id,
