@@ -73,6 +73,7 @@ describe('what stations give to be printed', () => {
       'parts measuring-body',
       'fit trial-build',
       'drill drill-sheet',
+      'wire wire-list',
     ])
     for (const s of sheets) expect(page(s).querySelectorAll('li, td, svg').length, s.id).toBeGreaterThan(3)
   })

@@ -1,4 +1,4 @@
-import { migrated, type Build } from '@snug/core'
+import { migrated, SCHEMA, type Build } from '@snug/core'
 import { readFileSync } from 'node:fs'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { startApp, type TestApp } from '../testing/app'
@@ -19,7 +19,7 @@ it('a build kept by an earlier Snug Bolt is brought up to date once, and goes on
   await insertBuild(app.db, heron1(), [], 'old')
   await insertBuild(app.db, migrated(heron1()) as Build, [], 'new')
   expect(await bringUpToDate(app.db)).toEqual([])
-  expect((await app.get('/builds/old')).body).toMatchObject({ revision: 1, canUndo: false, build: { schema: 3 } })
+  expect((await app.get('/builds/old')).body).toMatchObject({ revision: 1, canUndo: false, build: { schema: SCHEMA } })
   expect((await app.get('/builds/new')).body).toMatchObject({ revision: 0 })
   expect(await bringUpToDate(app.db)).toEqual([])
   expect((await app.get('/builds/old')).body.revision).toBe(1)

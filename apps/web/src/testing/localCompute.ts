@@ -1,5 +1,9 @@
 import {
   chooseSets,
+  colourOf,
+  frequencies,
+  strum,
+  toleranceBand,
   computed,
   evaluate,
   findSheet,
@@ -37,6 +41,10 @@ const local: Later = {
   evaluate: (build: Build, today: string, bench: Bench) => Promise.resolve(patchOf(undefined, evaluate(build, today, computed, bench))),
   measuringRound: (build: Build, tools?: Tool[]) => Promise.resolve(measuringRound(build, tools)),
   layHead: (task: HeadTask) => Promise.resolve(layHead(task)),
+  band: (build: Build, harness: Harness, setting: Setting, load: Load) =>
+    Promise.resolve(toleranceBand(build, harness, setting, load, frequencies(200), 10)),
+  sound: (build: Build, harness: Harness, setting: Setting, load: Load) =>
+    Promise.resolve({ wave: strum(build, harness, setting, load, 0.1), words: colourOf(build, harness, setting, load).words }),
   hunt: (build: Build, evidence: Evidence[]) => Promise.resolve(hunt(build, evidence)),
   training: (build: Build, seed: number, asked: string[], named?: string) => Promise.resolve(training(build, seed, asked, named)),
   fitCorners: (picture: GreyPicture, picked: Point[]) => Promise.resolve(fittedCorners(picture, picked)),

@@ -1,5 +1,9 @@
 import {
   chooseSets,
+  colourOf,
+  frequencies,
+  strum,
+  toleranceBand,
   evaluator,
   findSheet,
   holeStakes,
@@ -61,6 +65,11 @@ const api = {
     return bundled([...found, ...holeStakes(build, tools, own)], tools)
   },
   layHead: (task: HeadTask) => layHead(task),
+  band: (build: Build, harness: Harness, setting: Setting, load: Load) => toleranceBand(build, harness, setting, load, frequencies(200)),
+  sound: (build: Build, harness: Harness, setting: Setting, load: Load) => ({
+    wave: strum(build, harness, setting, load),
+    words: colourOf(build, harness, setting, load).words,
+  }),
   hunt: (build: Build, evidence: Evidence[]) => hunt(build, evidence),
   training: (build: Build, seed: number, asked: string[], named?: string) => training(build, seed, asked, named),
   fitCorners: (picture: GreyPicture, picked: Point[]) => fittedCorners(picture, picked),

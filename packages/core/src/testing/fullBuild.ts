@@ -236,7 +236,7 @@ export function fullBuild(): Build {
         'string.hole': 1.8,
         mass: [29, 'scale', 1],
       },
-      { hand: 'right' },
+      { hand: 'right', screws: 'own' },
       { metal: 'nickel' },
     ),
     nut: aPart(

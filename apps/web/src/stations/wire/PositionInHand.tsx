@@ -1,10 +1,13 @@
 import { signalPath, type Harness, type Setting, type WirePosition } from '@snug/core'
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import { Caution } from '../../ui/Caution'
 import type { PositionCurve } from '../../workers/positionCurve'
 import { JackReading } from './JackReading'
 import { AllAtTen, Knobs } from './Knobs'
+import { Toggle } from '../../ui/Toggle'
+import { HearIt } from './HearIt'
 import { ResponseChart } from './ResponseChart'
+import { useBand } from './useBand'
 
 /** What each part on the way of the signal does, from the pickups to the jack. */
 function Follow({ harness, switches }: { harness: Harness; switches: Setting['switches'] }) {
@@ -34,6 +37,9 @@ export function PositionInHand({
   curves: readonly PositionCurve[]
 }) {
   const { id, topology } = position
+  const [banded, setBanded] = useState(false)
+  const setting = useMemo(() => ({ switches: position.switches, knobs }), [position, knobs])
+  const band = useBand(harness, setting, banded)
   const curve = curves.find((c) => c.id === id)
   const peak = curve?.resonance && Math.round(curve.resonance.hertz)
   return (
@@ -66,8 +72,13 @@ export function PositionInHand({
         <ResponseChart
           curves={curves}
           position={id}
+          band={band}
           label={`Response of position ${id}, 20 Hz to 20 kHz${peak ? `, peak at ${peak} Hz` : ''}`}
         />
+      </div>
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <HearIt harness={harness} setting={setting} name={id} />
+        <Toggle label="Band of parts as they come" on={banded} onChange={setBanded} />
       </div>
       <Follow harness={harness} switches={position.switches} />
       <JackReading harness={harness} position={position} knobs={knobs} />

@@ -1,4 +1,4 @@
-import { frequencies } from '@snug/core'
+import { frequencies, type ToleranceBand } from '@snug/core'
 import {
   CategoryScale,
   Chart,
@@ -23,7 +23,18 @@ const TICKS = [20, 50, 100, 200, 500, 1000, 2000, 5000, 10000, 20000]
 const css = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
 
 /** Loudness over pitch: the position in hand heavy, the others thin beside it. */
-export function ResponseChart({ curves, position, label }: { curves: readonly PositionCurve[]; position: string; label: string }) {
+export function ResponseChart({
+  curves,
+  position,
+  label,
+  band,
+}: {
+  curves: readonly PositionCurve[]
+  position: string
+  label: string
+  /** Within which the curve in hand lies when its parts are as they come. */
+  band?: ToleranceBand | undefined
+}) {
   const theme = usePrefs((p) => p.theme)
   const data = useMemo((): ChartData<'line', { x: number; y: number }[]> => {
     // The theme decides the inks.
@@ -37,9 +48,20 @@ export function ResponseChart({ curves, position, label }: { curves: readonly Po
           borderColor: c.id === position ? css('--violet') : css('--soft'),
           borderWidth: c.id === position ? 2.5 : 0.8,
           pointRadius: 0,
-        })),
+        }))
+        .concat(
+          band
+            ? [band.low, band.high].map((edge, i) => ({
+                label: i ? 'highest of 95 in 100' : 'lowest of 95 in 100',
+                data: [...edge].map((y, k) => ({ x: HERTZ[k]!, y })),
+                borderColor: css('--copper'),
+                borderWidth: 1.2,
+                pointRadius: 0,
+              }))
+            : [],
+        ),
     }
-  }, [curves, position, theme])
+  }, [curves, position, theme, band])
   const options = useMemo((): ChartOptions<'line'> => {
     const [ink, line] = theme === 'dark' ? ['#b7ad9d', '#463f35'] : ['#625a4e', '#d9cfbf']
     const font = { family: 'Barlow Condensed', size: 13 }

@@ -110,6 +110,14 @@ describe('Wire', () => {
     expect(inHand().getByRole('alert').textContent).toMatch(/OL or open/)
     expect(inHand().queryByText(/short between/)).toBeNull()
   })
+  it('the band of parts as they come is drawn when it is wanted, and the sound is told in words', async () => {
+    layOut()
+    show(<WireStation />, 'wire')
+    await userEvent.click(inHand().getByRole('checkbox', { name: 'Band of parts as they come' }))
+    await waitFor(() => expect(inHand().getByRole('img', { name: /Response of position 1/ }).textContent).toBe('7 curves'))
+    await userEvent.click(inHand().getByRole('button', { name: 'In words' }))
+    await waitFor(() => expect(inHand().getByText(/^It sounds .*centre of weight at \d+ Hz/)).toBeTruthy())
+  })
   it('the hint in the meter’s field is this build’s own reading', () => {
     layOut()
     show(<WireStation />, 'wire')
