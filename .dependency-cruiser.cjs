@@ -44,7 +44,7 @@ const LAYERS = {
     'measure',
     'mockup',
   ],
-  'packages/core/src/circuit': ['engine', 'model', 'schemes', 'bench'],
+  'packages/core/src/circuit': ['engine', 'model', 'schemes', 'bench', 'faults', 'sound'],
   'apps/server/src': ['db', 'http', 'news', 'stock', 'bench', 'photos', 'builds', 'log', 'bundle', 'app.ts', 'main.ts'],
   'apps/web/src': ['drawing', 'workers', 'state', 'ui', 'longview', 'app', 'shelf', 'stations', 'App.tsx', 'main.tsx'],
 }

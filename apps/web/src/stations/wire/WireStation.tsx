@@ -11,6 +11,7 @@ import { WiringTab } from './WiringTab'
 // Looked for when something is wrong, not on the way through.
 const CheckTab = lazy(() => import('./CheckTab'))
 const FaultTab = lazy(() => import('./FaultTab'))
+const FoundTab = lazy(() => import('./FoundTab'))
 const TrainerTab = lazy(() => import('./TrainerTab'))
 
 /** Wire: which wiring, what every switch position sounds like and reads, the wires to solder, the check and the search for what is wrong. */
@@ -18,6 +19,12 @@ export default function WireStation() {
   const wire = useBuild((s) => s.evaluation!.wire)
   const [tab] = useTab(WIRE_TABS)
   if (tab === 'wiring') return <WiringTab />
+  if (tab === 'found')
+    return (
+      <Suspense>
+        <FoundTab />
+      </Suspense>
+    )
   if (!wire.ok) return <NoCircuit wire={wire} />
   if (tab === 'harness') return <HarnessTab wire={wire} />
   if (tab === 'wires') return <WiresTab wire={wire} />

@@ -1,6 +1,6 @@
 import { StationTabs, useTab } from '../../ui/StationTabs'
 
-export const WIRE_TABS = ['positions', 'wiring', 'harness', 'wires', 'check', 'fault', 'trainer'] as const
+export const WIRE_TABS = ['positions', 'wiring', 'harness', 'wires', 'check', 'fault', 'trainer', 'found'] as const
 
 export function WireTabs() {
   const [tab, onTab] = useTab(WIRE_TABS)
@@ -14,6 +14,7 @@ export function WireTabs() {
         ['check', 'Check'],
         ['fault', 'Find a fault'],
         ['trainer', 'Trainer'],
+        ['found', 'What have I got'],
       ]}
       tab={tab}
       onTab={onTab}

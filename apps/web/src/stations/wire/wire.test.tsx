@@ -230,3 +230,32 @@ describe('check, fault and trainer', () => {
     await waitFor(() => expect(inHand().getByRole('status').textContent).toMatch(/of 10 points/))
   })
 })
+
+describe('what have I got', () => {
+  it('names a pot by two readings, and says what cannot be', async () => {
+    layOut()
+    show(<WireStation />, 'wire?tab=found')
+    await screen.findByRole('region', { name: 'Guides' })
+    await userEvent.type(inHand().getByLabelText('Outer lug to outer lug'), '482k{Enter}')
+    await userEvent.type(inHand().getByLabelText(/^Left lug to the middle/), '47k{Enter}')
+    expect(inHand().getByRole('status').textContent).toMatch(/A 500 k pot, 4 % under, audio/)
+  })
+  it('names a switch by its beeps', async () => {
+    layOut()
+    show(<WireStation />, 'wire?tab=found')
+    await userEvent.click(
+      within(await screen.findByRole('region', { name: 'Guides' })).getByRole('button', { name: /A switch nobody knows/ }),
+    )
+    const field = (n: number) => inHand().getByLabelText(`Position ${n}`)
+    for (const [n, text] of [
+      [1, 'x y'],
+      [2, 'x y, x z'],
+      [3, 'x z'],
+    ] as const) {
+      await userEvent.clear(field(n))
+      await userEvent.type(field(n), text)
+    }
+    expect(inHand().getByRole('status').textContent).toMatch(/It is a 3-way toggle/)
+    expect(inHand().getByRole('status').textContent).toMatch(/x is A0/)
+  })
+})

@@ -1,8 +1,8 @@
 import type { Build } from '../../document/build'
 import { sizeAt } from '../../document/read'
+import { dice } from '../../quantity/dice'
 import { sweep } from '../engine/response'
 import { compile } from '../engine/solver'
-import { dice } from '../faults/trainer'
 import { toNetlist, type Component, type Harness, type Load } from '../model/harness'
 import type { Setting } from '../model/setting'
 

@@ -1,17 +1,7 @@
+import { dice } from '../../quantity/dice'
 import { OPEN_LINE } from '../../quantity/electrical'
 import type { Outcome } from './benchTests'
 import { type Cabinet, suspects, type Evidence } from './rank'
-
-/** A number from 0 to 1 that comes again for the same seed. [published: mulberry32, from memory] */
-export function dice(seed: number): () => number {
-  let s = seed >>> 0
-  return () => {
-    s = (s + 0x6d2b79f5) >>> 0
-    let t = Math.imul(s ^ (s >>> 15), 1 | s)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
 
 /** One hidden fault, by its place in the cabinet. */
 export interface Round {

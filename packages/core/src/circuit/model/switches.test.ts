@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { SWITCHES, type SwitchTable } from './switches'
+import { SWITCHES, tableProblems, type SwitchTable } from './switches'
 
 describe('switch tables', () => {
   it.each(Object.entries(SWITCHES as Record<string, SwitchTable>))(
@@ -21,5 +21,30 @@ describe('switch tables', () => {
     expect([1, 2, 3, 4, 5].map((p) => on('lever-5', p))).toEqual([['A1'], ['A1', 'A2'], ['A2'], ['A2', 'A3'], ['A3']])
     expect([1, 2, 3, 4, 5].map((p) => on('lever-5x4', p))).toEqual([['A1'], ['A2'], ['A3'], ['A4'], ['A5']])
     expect([1, 2, 3].map((p) => on('toggle-3', p))).toEqual([['A1'], ['A1', 'A2'], ['A2']])
+  })
+})
+
+describe('a table somebody measured', () => {
+  const table = (positions: [string, string][][], lugs = ['a', 'b', 'c']): SwitchTable => ({ label: '', lugs, positions })
+  it.each([
+    [table([[['a', 'b']], [['b', 'c']]]), []],
+    [table([[['a', 'd']]]), [/d, which is none of its lugs/]],
+    [table([[['a', 'a']]]), [/joins a to itself/]],
+    [
+      table([
+        [
+          ['a', 'b'],
+          ['b', 'c'],
+        ],
+      ]),
+      [/joins every lug to every other/],
+    ],
+    [table([]), [/one position at least/]],
+    [table([[]], ['a', 'a']), [/same name/]],
+    [table([[]], ['a']), [/two lugs/]],
+  ] as const)('%#: is refused with what is wrong, or taken', (t, wrong) => {
+    const problems = tableProblems(t)
+    expect(problems).toHaveLength(wrong.length)
+    problems.forEach((p, i) => expect(p).toMatch(wrong[i] as RegExp))
   })
 })

@@ -3,7 +3,7 @@ import { traitAt, valueAt } from '../../document/read'
 import type { PickupPlace } from '../../instrument/guardPlace'
 import type { TraitRef } from '../../judge/completed'
 import type { Slot } from '../../parts/slots'
-import { lugsOf, type Harness } from '../model/harness'
+import type { Harness } from '../model/harness'
 import { isSwitchName, SWITCHES, type SwitchName } from '../model/switches'
 import { edited } from './edited'
 import type { OptionSpec, Recipe } from './recipe'
@@ -97,6 +97,3 @@ function unfit(build: Build, recipe: Recipe | undefined): string {
     return `“${recipe.label}” was chosen, and ${offersOf(build).find((o) => o.recipe === recipe)?.lacks ?? 'it does not fit'}. Choose another wiring below, or another part.`
   return 'No wiring here is for these pickups on this switch. Choose another switch under Parts, or take pickups out.'
 }
-
-/** Lugs of every component, with their component's name. */
-export const hasLug = (harness: Harness, lug: string): boolean => harness.components.some((c) => lugsOf(c).includes(lug))

@@ -1,6 +1,8 @@
 import { harnessDrawing } from '../../circuit/bench/harnessDrawing'
 import type { WireResult } from '../../circuit/bench/wireResult'
 import type { Build } from '../../document/build'
+import { traitAt } from '../../document/read'
+import { PLACES } from '../../instrument/guardPlace'
 import type { Sheet, SheetBlock } from '../sheet'
 
 /** The wires in soldering order, each with a box to tick and the meter's check after it; the harness from both sides. */
@@ -42,5 +44,21 @@ export function wireSheet(build: Build, wire: Extract<WireResult, { ok: true }>)
         text: 'Solder and flux fumes: ventilate. Leaded solder: wash hands, never eat at the bench. Hot iron in its stand; eyes covered when clipping.',
       },
     ],
+  }
+}
+
+/** Flags of tape for leads that look alike: what each is, twice, to fold over the lead. */
+export function tagSheet(build: Build): Sheet {
+  const pickups = PLACES.filter((p) => build.parts[`pickup-${p}`])
+  const ends = (p: (typeof PLACES)[number]) =>
+    traitAt(build, `pickup-${p}`, 'coils') === 'two' && traitAt(build, `pickup-${p}`, 'leads') === 'four'
+      ? ['coil 1 start', 'coil 1 finish', 'coil 2 finish', 'coil 2 start', 'screen']
+      : ['hot', 'ground']
+  const tags = [...pickups.flatMap((p) => ends(p).map((e) => `${p} ${e}`)), 'jack tip', 'jack sleeve', 'strings']
+  return {
+    id: 'lead-tags',
+    title: 'Tags for leads',
+    about: `${build.name}. Cut out, fold over the lead, tape. The words are there twice so that they read from either side.`,
+    blocks: [{ table: { columns: ['lead', 'lead', 'colour it has'], rows: tags.map((t) => [t, t, '']) } }],
   }
 }
