@@ -37,7 +37,7 @@ describe('a table somebody measured', () => {
           ['b', 'c'],
         ],
       ]),
-      [/joins every lug to every other/],
+      [/Every position joins every lug/],
     ],
     [table([]), [/one position at least/]],
     [table([[]], ['a', 'a']), [/same name/]],

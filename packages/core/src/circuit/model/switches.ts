@@ -56,15 +56,17 @@ export function tableProblems({ lugs, positions }: SwitchTable): string[] {
   if (lugs.length < 2) return ['A switch has two lugs at least.']
   if (new Set(lugs).size < lugs.length) return ['Two lugs have the same name.']
   if (!positions.length) return ['A switch has one position at least.']
-  return positions.flatMap((pairs, i) => [
-    ...pairs.flatMap(([a, b]) => [
-      ...[a, b].filter((l) => !lugs.includes(l)).map((l) => `Position ${i + 1} joins ${l}, which is none of its lugs.`),
-      ...(a === b ? [`Position ${i + 1} joins ${a} to itself.`] : []),
-    ]),
-    ...(allJoined(lugs, pairs) && lugs.length > 2
-      ? [`Position ${i + 1} joins every lug to every other: look again whether the meter was on the frame.`]
+  return [
+    ...positions.flatMap((pairs, i) =>
+      pairs.flatMap(([a, b]) => [
+        ...[a, b].filter((l) => !lugs.includes(l)).map((l) => `Position ${i + 1} joins ${l}, which is none of its lugs.`),
+        ...(a === b ? [`Position ${i + 1} joins ${a} to itself.`] : []),
+      ]),
+    ),
+    ...(lugs.length > 2 && positions.every((pairs) => allJoined(lugs, pairs))
+      ? ['Every position joins every lug: look again whether the meter was on the frame.']
       : []),
-  ])
+  ]
 }
 
 function allJoined(lugs: readonly string[], pairs: readonly (readonly [string, string])[]): boolean {
