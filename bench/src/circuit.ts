@@ -1,4 +1,17 @@
-import { AMPLIFIER, CABLE_PER_METRE, circuitPicture, harnessOf, predictReading, switchStates, toNetlist } from '@snug/core'
+import {
+  AMPLIFIER,
+  CABLE_PER_METRE,
+  cabinetOf,
+  circuitPicture,
+  frequencies,
+  harnessOf,
+  nextTest,
+  predictReading,
+  suspects,
+  switchStates,
+  toleranceBand,
+  toNetlist,
+} from '@snug/core'
 import { toSpice } from '@snug/formats'
 import { heron } from '@snug/demo'
 import { Simulation } from 'eecircuit-engine'
@@ -34,4 +47,18 @@ export async function benchCircuit(): Promise<void> {
     for (const { switches } of states) predictReading(build, scheme.harness, { switches, knobs: { volume: turn, tone: turn } })
   })
   row('knob turn of Heron to every reading and its band', turned, `${states.length} positions`)
+
+  // Find a fault: every single fault and what every test would show of it; the ranking and the next test; two at once.
+  row('every fault of Heron and what every test shows of it', await median(5, () => cabinetOf(scheme.harness)))
+  const cabinet = cabinetOf(scheme.harness)
+  const first = nextTest(cabinet, [])!
+  const evidence = [{ test: first.test.id, outcome: cabinet.shown[3]![cabinet.tests.indexOf(first.test)]! }]
+  row(
+    '  ranking all of them by what was found',
+    await median(15, () => suspects(cabinet, evidence)),
+    `${cabinet.faults.length} faults, ${cabinet.tests.length} tests`,
+  )
+  row('  the next test', await median(15, () => nextTest(cabinet, evidence)))
+  const setting = { switches: { switch: 1 }, knobs: {} }
+  row('tolerance band of 500 samples', await median(3, () => toleranceBand(build, scheme.harness, setting, load, frequencies(200), 500)))
 }

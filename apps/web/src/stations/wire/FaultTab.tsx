@@ -63,6 +63,21 @@ export default function FaultTab() {
               )}
             </section>
           )}
+          {hunt !== undefined && hunt.pairs.length > 0 && (
+            <section>
+              <h3 className="text-[18px]">No single fault explains all of it: two at once?</h3>
+              <ul>
+                {hunt.pairs.map((p) => (
+                  <li key={p.says.join()} className="border-t border-hairline py-1">
+                    {p.says[0]} <b>and</b> {p.says[1]}{' '}
+                    <span className="text-soft">
+                      explains {p.explains} of {told.length}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
           {told.length > 0 && (
             <section>
               <h3 className="text-[18px]">Found out so far</h3>

@@ -5,6 +5,7 @@ import type { PositionCurve } from '../../workers/positionCurve'
 import { JackReading } from './JackReading'
 import { AllAtTen, Knobs } from './Knobs'
 import { Toggle } from '../../ui/Toggle'
+import { CircuitFile, type Laid } from './CircuitFile'
 import { HearIt } from './HearIt'
 import { ResponseChart } from './ResponseChart'
 import { useBand } from './useBand'
@@ -38,6 +39,7 @@ export function PositionInHand({
 }) {
   const { id, topology } = position
   const [banded, setBanded] = useState(false)
+  const [laid, setLaid] = useState<Laid>()
   const setting = useMemo(() => ({ switches: position.switches, knobs }), [position, knobs])
   const band = useBand(harness, setting, banded)
   const curve = curves.find((c) => c.id === id)
@@ -73,6 +75,7 @@ export function PositionInHand({
           curves={curves}
           position={id}
           band={band}
+          laid={laid}
           label={`Response of position ${id}, 20 Hz to 20 kHz${peak ? `, peak at ${peak} Hz` : ''}`}
         />
       </div>
@@ -80,6 +83,7 @@ export function PositionInHand({
         <HearIt harness={harness} setting={setting} name={id} />
         <Toggle label="Band of parts as they come" on={banded} onChange={setBanded} />
       </div>
+      <CircuitFile harness={harness} setting={setting} name={id} onLaid={setLaid} />
       <Follow harness={harness} switches={position.switches} />
       <JackReading harness={harness} position={position} knobs={knobs} />
       <Caution

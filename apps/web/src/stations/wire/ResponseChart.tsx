@@ -13,6 +13,7 @@ import {
 import { useMemo } from 'react'
 import { Line } from 'react-chartjs-2'
 import { usePrefs } from '../../state/prefs'
+import type { Laid } from './CircuitFile'
 import type { PositionCurve } from '../../workers/positionCurve'
 
 Chart.register(LineElement, PointElement, LinearScale, LogarithmicScale, CategoryScale, Tooltip)
@@ -28,12 +29,15 @@ export function ResponseChart({
   position,
   label,
   band,
+  laid,
 }: {
   curves: readonly PositionCurve[]
   position: string
   label: string
   /** Within which the curve in hand lies when its parts are as they come. */
   band?: ToleranceBand | undefined
+  /** A circuit from a file, laid over it. */
+  laid?: Laid | undefined
 }) {
   const theme = usePrefs((p) => p.theme)
   const data = useMemo((): ChartData<'line', { x: number; y: number }[]> => {
@@ -59,9 +63,22 @@ export function ResponseChart({
                 pointRadius: 0,
               }))
             : [],
+        )
+        .concat(
+          laid
+            ? [
+                {
+                  label: laid.name,
+                  data: [...laid.gains].map((y, k) => ({ x: HERTZ[k]!, y })),
+                  borderColor: css('--ink'),
+                  borderWidth: 1.6,
+                  pointRadius: 0,
+                },
+              ]
+            : [],
         ),
     }
-  }, [curves, position, theme, band])
+  }, [curves, position, theme, band, laid])
   const options = useMemo((): ChartOptions<'line'> => {
     const [ink, line] = theme === 'dark' ? ['#b7ad9d', '#463f35'] : ['#625a4e', '#d9cfbf']
     const font = { family: 'Barlow Condensed', size: 13 }

@@ -118,6 +118,18 @@ describe('Wire', () => {
     await userEvent.click(inHand().getByRole('button', { name: 'In words' }))
     await waitFor(() => expect(inHand().getByText(/^It sounds .*centre of weight at \d+ Hz/)).toBeTruthy())
   })
+  it('a circuit file is laid over the curve; one that is none is told', async () => {
+    layOut()
+    show(<WireStation />, 'wire')
+    const choose = inHand().getByLabelText('Choose a circuit file')
+    await userEvent.upload(
+      choose,
+      new File(['t\nV1 a 0 AC 1\nR1 a tip 6k\nC1 tip 0 500p\nR2 tip 0 250k'], 'other.cir', { type: 'text/plain' }),
+    )
+    await waitFor(() => expect(inHand().getByRole('img', { name: /Response of position 1/ }).textContent).toBe('6 curves'))
+    await userEvent.upload(choose, new File(['t\nQ1 a b c'], 'bad.cir', { type: 'text/plain' }))
+    await waitFor(() => expect(inHand().getByRole('alert').textContent).toMatch(/Q is not known here/))
+  })
   it('the hint in the meter’s field is this build’s own reading', () => {
     layOut()
     show(<WireStation />, 'wire')

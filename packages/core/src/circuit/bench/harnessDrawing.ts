@@ -4,6 +4,7 @@ import { pt, type Point } from '../../geometry/point'
 import { lugParts, type Component, type Harness, type Wire } from '../model/harness'
 import type { Setting } from '../model/setting'
 import { bodyMarks, lugMarks, partAt, type PartAt, type SeenFrom } from './partMarks'
+import { lugName } from '../model/lugNames'
 import { signalPath } from './signalPath'
 
 /** How far apart columns and parts of one column stand, mm on the sheet. */
@@ -49,7 +50,10 @@ export function harnessDrawing(harness: Harness, switches: Setting['switches'], 
     bounds: boxAround([pt(-6, -8), pt(right + 6, foot + 24)]),
     numbers: harness.wires
       .filter((w) => !w.inside)
-      .map((w) => ({ label: w.from, value: `${w.to}${live.wires.has(w) ? ', carries the signal' : ''}` })),
+      .map((w) => ({
+        label: `${lugName(harness, w.from)} to ${lugName(harness, w.to)}`,
+        value: live.wires.has(w) ? 'carries the signal' : w.role,
+      })),
   }
 }
 

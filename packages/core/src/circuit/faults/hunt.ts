@@ -5,12 +5,15 @@ import { harnessOf } from '../schemes/harnessOf'
 import type { BenchTest, Outcome } from './benchTests'
 import { checkList, expected } from './checkList'
 import { nextTest } from './nextTest'
+import { pairSuspects } from './pairs'
 import { cabinetOf, suspects, type Cabinet, type Evidence } from './rank'
 
 /** What a hunt stands at, as plain data: it is worked out where nothing waits for it. */
 export interface Hunt {
   suspects: { id: string; says: string; cure: string; chance: number; alike: string[]; at: string[] }[]
   next?: { test: BenchTest; minutes: number; expect: string }
+  /** Two at once, where no single one explains it. */
+  pairs: { says: [string, string]; explains: number }[]
   tests: BenchTest[]
   /** Lines of the check before closing. */
   checks: { test: BenchTest; should: Outcome; expect: string }[]
@@ -50,6 +53,7 @@ export function hunt(build: Build, evidence: readonly Evidence[], touched: reado
       at: s.fault?.at ?? [],
     })),
     ...(next ? { next: { test: next.test, minutes: next.minutes, expect: expected(c.shown[0]![at!]!, c.spread[at!]!) } } : {}),
+    pairs: pairSuspects(c, evidence).map((p) => ({ says: [p.faults[0].says, p.faults[1].says], explains: p.explains })),
     tests: [...c.tests],
     checks: checkList(c).map(({ test, should, expect }) => ({ test, should, expect })),
   }
