@@ -56,3 +56,11 @@ test('a round of the trainer by keyboard', async ({ page, server }) => {
   await page.keyboard.press('Enter')
   await expect(page.getByText(/of 10 points/)).toBeVisible()
 })
+
+test('a body without a panel: the order of feeding, far before near, the selector last', async ({ page, server }) => {
+  const id = await copyOf(server, 'dunlin')
+  await page.goto(`/builds/${id}/wire?tab=wires`)
+  await expect(page.getByRole('heading', { name: 'Into the body' })).toBeVisible()
+  const turns = page.getByRole('listitem').filter({ hasText: /^\d+\. the / })
+  await expect(turns.last()).toContainText('the selector')
+})

@@ -79,13 +79,13 @@ export function PositionInHand({
           label={`Response of position ${id}, 20 Hz to 20 kHz${peak ? `, peak at ${peak} Hz` : ''}`}
         />
       </div>
+      <JackReading harness={harness} position={position} knobs={knobs} />
       <div className="flex flex-wrap items-center justify-between gap-2">
         <HearIt harness={harness} setting={setting} name={id} />
         <Toggle label="Band of parts as they come" on={banded} onChange={setBanded} />
       </div>
       <CircuitFile harness={harness} setting={setting} name={id} onLaid={setLaid} />
       <Follow harness={harness} switches={position.switches} />
-      <JackReading harness={harness} position={position} knobs={knobs} />
       <Caution
         lines={[
           'Solder and flux fumes: ventilate. Leaded solder: wash hands, never eat at the bench. A tingle from the strings means a dangerous amplifier or outlet: stop, unplug, have a licensed electrician look.',

@@ -1,4 +1,4 @@
-import { soundingDrawing, wireSheet, type WireResult } from '@snug/core'
+import { feedingOf, feedingSays, soundingDrawing, wireSheet, type WireResult } from '@snug/core'
 import { useMemo } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useOpenBuild } from '../../state/buildStore'
@@ -13,6 +13,7 @@ export function WiresTab({ wire }: { wire: Extract<WireResult, { ok: true }> }) 
   const build = useOpenBuild()
   const first = wire.positions[0]!
   const drawing = useMemo(() => soundingDrawing(wire.harness, first.id, first.topology), [wire, first])
+  const feeding = useMemo(() => feedingOf(build, wire.harness), [build, wire])
   const overlay = useMemo(() => wireMarks(wire), [wire])
   return (
     <Workspace
@@ -38,6 +39,21 @@ export function WiresTab({ wire }: { wire: Extract<WireResult, { ok: true }> }) 
             Every case, frame and the strings have a wire of their own to one place. Foil is an extra: it comes loose, and nothing hangs on
             it.
           </p>
+          {feeding && (
+            <section className="mt-3">
+              <h3 className="text-[18px]">Into the body</h3>
+              <ol className="list-disc pl-5">
+                {feeding.steps.map((s) => (
+                  <li key={s}>{s}</li>
+                ))}
+              </ol>
+              {feedingSays(feeding).map((s) => (
+                <p key={s} className="mt-1 text-mind">
+                  {s}
+                </p>
+              ))}
+            </section>
+          )}
           <PrintSheet sheet={() => wireSheet(build, wire)} label="Wire list and soldering order" />
           <Caution
             lines={[

@@ -28,7 +28,7 @@ export function partAt(component: Component, x: number, y: number, seen: SeenFro
     rows.flatMap((row, r) =>
       row.map((lug, i): [string, Point] => {
         const along = ((i + 1) * width) / (row.length + 1)
-        return [lug, pt(x + (seen === 'solder' ? along : width - along), y + 9 + ROW * r)]
+        return [lug, pt(x + (seen === 'solder' ? along : width - along), y + 8 + ROW * r)]
       }),
     ),
   )
@@ -52,12 +52,12 @@ const short = (label: string) =>
 
 export const bodyMarks = ({ component: c, x, y, width, height }: PartAt): Mark[] => [
   { mark: 'area', role: BODY[c.is] ?? 'film-light', points: rectangle(x, y, x + width, y + height), thing: c.id },
-  { mark: 'label', at: pt(x, y - 1.5), text: short(c.label), anchor: 'start' },
+  { mark: 'label', at: pt(x, y - 3), text: short(c.label), anchor: 'start' },
 ]
 
 /** Its lugs, on top of what runs to them. */
 export const lugMarks = ({ lugs }: PartAt): Mark[] =>
   [...lugs].flatMap(([lug, p]): Mark[] => [
     { mark: 'circle', role: 'good', at: p, r: 1.8, thing: lug },
-    ...(lugs.size > 1 ? [{ mark: 'label' as const, at: pt(p.x, p.y - 2.8), text: lugParts(lug).own, anchor: 'middle' as const }] : []),
+    ...(lugs.size > 1 ? [{ mark: 'label' as const, at: pt(p.x, p.y - 4), text: lugParts(lug).own, anchor: 'middle' as const }] : []),
   ])

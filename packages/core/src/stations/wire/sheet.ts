@@ -1,3 +1,4 @@
+import { feedingOf, feedingSays } from '../../circuit/bench/feeding'
 import { harnessDrawing } from '../../circuit/bench/harnessDrawing'
 import type { WireResult } from '../../circuit/bench/wireResult'
 import type { Build } from '../../document/build'
@@ -9,6 +10,7 @@ import type { Sheet, SheetBlock } from '../sheet'
 export function wireSheet(build: Build, wire: Extract<WireResult, { ok: true }>): Sheet {
   const stages = [...new Set(wire.wires.map((w) => w.stage))]
   const stand = wire.positions[0]!.switches
+  const feeding = feedingOf(build, wire.harness)
   return {
     id: 'wire-list',
     title: 'Wire list and soldering order',
@@ -24,6 +26,13 @@ export function wireSheet(build: Build, wire: Extract<WireResult, { ok: true }>)
         { heading: stage[0]!.toUpperCase() + stage.slice(1) },
         { tick: wire.wires.filter((w) => w.stage === stage).map((w) => `${w.number}  ${w.from} to ${w.to}; beep along it: under 1 ohm`) },
       ]),
+      ...(feeding
+        ? [
+            { heading: 'Into the body, in this order' },
+            { tick: feeding.steps },
+            { text: feedingSays(feeding).join(' ') || 'Every lead is long enough.' },
+          ]
+        : []),
       { heading: 'At the jack, knobs at 10, before anything is closed' },
       {
         table: {
