@@ -1,5 +1,7 @@
 import {
   asKnown,
+  coilSays,
+  pairSays,
   nameLeads,
   namePot,
   nameSwitch,
@@ -11,13 +13,15 @@ import {
   tagSheet,
   traitAt,
   type SwitchTable,
+  type WoundCoil,
 } from '@snug/core'
 import { useState } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { EntryField } from '../../ui/EntryField'
-import { Field, INPUT } from '../../ui/Field'
+import { Choice, Field, INPUT } from '../../ui/Field'
+import { NumberEntry } from '../../ui/NumberEntry'
 import { PrintSheet } from '../../ui/PrintSheet'
 import { ThingRow } from '../../ui/ThingRow'
 import { WireTabs } from './tabs'
@@ -26,6 +30,7 @@ const GUIDES = [
   ['pot', 'A pot without a mark', 'value and taper by two readings'],
   ['switch', 'A switch nobody knows', 'by what beeps in which position'],
   ['leads', 'A pickup’s leads', 'pairs, screen and sums by resistance'],
+  ['coil', 'A coil of your own', 'what it should read, shorted turns, a pair that cancels'],
 ] as const
 type Guide = (typeof GUIDES)[number][0]
 
@@ -49,7 +54,7 @@ export default function FoundTab() {
       }
       hand={
         <div className="flex flex-col gap-4">
-          {guide === 'pot' ? <Pot /> : guide === 'switch' ? <Switch /> : <Leads />}
+          {guide === 'pot' ? <Pot /> : guide === 'switch' ? <Switch /> : guide === 'leads' ? <Leads /> : <Coils />}
           <section>
             <h3 className="text-[18px]">Tags</h3>
             <p className="text-[15px] text-soft">Leads that look alike get a flag of tape each before they vanish in the body.</p>
@@ -205,6 +210,55 @@ function Leads() {
           ))}
         </div>
       )}
+    </section>
+  )
+}
+
+const WOUND: WoundCoil = { gauge: 42, turns: 8000, turn: 130, winding: 'clockwise', magnet: 'north' }
+
+/** Two coils as they were wound: each against its own sum, and the two against each other. */
+function Coils() {
+  const [coils, setCoils] = useState<[WoundCoil, WoundCoil]>([WOUND, { ...WOUND, winding: 'counter-clockwise', magnet: 'south' }])
+  const set = (i: number, more: Partial<WoundCoil>) =>
+    setCoils(coils.map((c, j) => (i === j ? { ...c, ...more } : c)) as [WoundCoil, WoundCoil])
+  return (
+    <section>
+      <h2 className="text-[22px]">A coil of your own</h2>
+      <p>Written down after each stage: a break or a short shows at once, and where it came in.</p>
+      {coils.map((c, i) => (
+        <fieldset key={i} className="mt-2">
+          <legend className="label text-[16px] font-semibold">{i ? 'The other coil' : 'One coil'}</legend>
+          <div className="grid grid-cols-2 gap-2">
+            <NumberEntry label="Wire, American gauge" value={c.gauge} from={30} to={48} onCommit={(gauge) => set(i, { gauge })} />
+            <NumberEntry label="Turns" value={c.turns} from={1} to={40000} whole onCommit={(turns) => set(i, { turns })} />
+            <NumberEntry label="One turn half way up, mm" value={c.turn} from={20} to={400} onCommit={(turn) => set(i, { turn })} />
+            <Reading label="It reads" value={c.ohm} onRead={(ohm) => set(i, { ohm })} />
+            <NumberEntry label="at, °C" value={c.celsius ?? 20} from={-10} to={60} onCommit={(celsius) => set(i, { celsius })} />
+            <Choice
+              label="Wound, seen from its face"
+              value={c.winding}
+              options={[
+                ['clockwise', 'clockwise'],
+                ['counter-clockwise', 'counter-clockwise'],
+              ]}
+              onChange={(winding) => set(i, { winding })}
+            />
+            <Choice
+              label="Its poles draw the needle’s"
+              value={c.magnet}
+              options={[
+                ['north', 'north end'],
+                ['south', 'south end'],
+              ]}
+              onChange={(magnet) => set(i, { magnet })}
+            />
+          </div>
+          <p className="mt-1">{coilSays(c)}</p>
+        </fieldset>
+      ))}
+      <p role="status" className="mt-2 text-[17px]">
+        {pairSays(coils[0], coils[1])}
+      </p>
     </section>
   )
 }
