@@ -80,7 +80,7 @@ for (const [what, like, job, entries] of KITS) {
     expect(hand.acts).toBeLessThanOrEqual(12)
     await expect(page.getByRole('region', { name: 'on its way' }).getByRole('button')).toHaveCount(3)
     await page.keyboard.press('Control+z')
-    await expect(page.getByRole('region', { name: 'in the box' }).getByRole('button', { name: 'Tone pot' })).toBeVisible()
+    await expect(page.getByRole('region', { name: 'in the box' }).getByRole('button', { name: 'Tone pot', exact: true })).toBeVisible()
     await saved(page)
     const id = new URL(page.url()).pathname.split('/')[2]!
     for (const [station, says] of [

@@ -22,14 +22,14 @@ const THICK = sizeRef('body', 'thickness')
 
 /** A cut that is already in the body: what it measures, and where it is judged. */
 function cutThere(build: Build, base: Base, own: { long: SizeRef; wide: SizeRef; deep: SizeRef }): DrawnCard {
-  const missing = Object.values(own).filter((r) => !sizeAt(build, r))
-  if (missing.length) return waiting(build, base, missing)
-  const [long, wide, deep] = [own.long, own.wide, own.deep].map((r) => sizeAt(build, r)!.value)
+  const [long, wide, deep] = [own.long, own.wide, own.deep].map((r) => sizeAt(build, r)?.value)
+  const told = long !== undefined && wide !== undefined && deep !== undefined
+  // Nothing is cut: what is not measured of it is asked for where it is judged.
   return filled(build, base, {
     work: 'keep',
-    says: `It is there, ${printMm(long!, 1)} x ${printMm(wide!, 1)} mm and ${printMm(deep!, 1)} deep; whether everything has room in it stands under Dry fit.`,
-    size: `${printMm(long!, 0)}x${printMm(wide!, 0)}`,
-    draw: () => routeDrawing(base.title, long!, wide!, undefined),
+    says: `It is there${told ? `, ${printMm(long, 1)} x ${printMm(wide, 1)} mm and ${printMm(deep, 1)} deep` : ''}; whether everything has room in it stands under Dry fit.`,
+    size: told ? `${printMm(long, 0)}x${printMm(wide, 0)}` : '',
+    draw: () => routeDrawing(base.title, long, wide, undefined),
   })
 }
 
