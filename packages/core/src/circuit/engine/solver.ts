@@ -54,12 +54,53 @@ export function compile(netlist: Netlist): Solver {
     size,
     [...number.keys()].map((root) => nodes.names[root]!),
   )
-  const order = eliminationOrder(
+  const heard = reaching(
     stamps,
     size,
     out.map((o) => o.n),
   )
-  return { unknowns: size, floating, ...program(stamps, size, order, out) }
+  const outputs = out.map((o) => ({ ...o, n: heard.number(o.n) }))
+  const order = eliminationOrder(
+    heard.stamps,
+    heard.size,
+    outputs.map((o) => o.n),
+  )
+  return { unknowns: heard.size, floating, ...program(heard.stamps, heard.size, order, outputs) }
+}
+
+/**
+ * What reaches the output by any way that does not pass ground, numbered anew: a pickup that is switched off, or shorted to ground, has no
+ * say in it and costs nothing. [physics: pieces that meet only at ground do not hear each other]
+ */
+function reaching(
+  stamps: readonly Stamp[],
+  size: number,
+  outputs: readonly number[],
+): { stamps: Stamp[]; size: number; number: (n: number) => number } {
+  const group = Int32Array.from({ length: size }, (_, i) => i)
+  const rep = (i: number): number => {
+    while (group[i] !== i) i = group[i] = group[group[i]!]!
+    return i
+  }
+  const nodesOf = (s: Stamp) => (s.row ? [s.a, s.b, s.row.a, s.row.b] : [s.a, s.b]).filter((n) => n >= 0)
+  for (const s of stamps) {
+    const [first, ...more] = nodesOf(s)
+    for (const n of more) group[rep(n)] = rep(first!)
+  }
+  const wanted = new Set(outputs.filter((n) => n >= 0).map(rep))
+  const kept = new Int32Array(size).fill(-1)
+  let count = 0
+  for (let i = 0; i < size; i++) if (wanted.has(rep(i))) kept[i] = count++
+  const number = (n: number) => (n < 0 ? -1 : kept[n]!)
+  return {
+    stamps: stamps.flatMap((s) =>
+      nodesOf(s).some((n) => kept[n]! >= 0)
+        ? [{ ...s, a: number(s.a), b: number(s.b), ...(s.row ? { row: { a: number(s.row.a), b: number(s.row.b) } } : {}) }]
+        : [],
+    ),
+    size: count,
+    number,
+  }
 }
 
 type At = (name: string) => { n: number; offset: number }
