@@ -1,7 +1,7 @@
 import { compile } from '../engine/solver'
 import type { Element } from '../engine/netlist'
 import { ohmTable } from '../engine/ohmTable'
-import { toNetlist, type Harness, type Source } from '../model/harness'
+import { toNetlist, type Harness } from '../model/harness'
 import type { Setting } from '../model/setting'
 import type { BenchTest, Outcome } from './benchTests'
 
@@ -30,6 +30,7 @@ const STRAY: readonly (readonly [string, string, number])[] = [
 /** What a harness would show: readings by factoring once a setting, sound by solving where ears tell. What was asked once is kept. */
 export class TestBench {
   private readonly tables = new Map<string, (a: string, b: string) => number>()
+  private readonly alone = new Map<string, readonly Complex[]>()
   private readonly levels = new Map<string, readonly [number, number, number]>()
 
   /** @param good what it is heard against: itself while nothing is wrong */
@@ -51,7 +52,7 @@ export class TestBench {
       case 'tone':
         return this.toneTurned(test)
       case 'volume':
-        return this.level(with0(test), 'string')[1] - this.level(test.setting, 'string')[1] < DEAD ? 'silent' : 'stays'
+        return this.level(with0(test))[1] - this.level(test.setting)[1] < DEAD ? 'silent' : 'stays'
       case 'touch':
         return this.touched(test.setting)
     }
@@ -75,25 +76,40 @@ export class TestBench {
     return share > 0.5 ? 'as marked' : share > 0.01 ? 'far too little' : 'nothing'
   }
 
-  private level(setting: Setting, source: 'string' | { coils: readonly string[] }): readonly [number, number, number] {
-    const key = `${keyOf(setting)} ${source === 'string' ? '' : source.coils.join()}`
+  /** dB where ears tell, every coil struck. Positions are the sum of what each pickup gives in them: those are asked for anyway. */
+  private level(setting: Setting): readonly [number, number, number] {
+    const key = keyOf(setting)
     const known = this.levels.get(key)
     if (known) return known
-    const found = levelsOf(source === 'string' ? this.harness : onlyCoils(this.harness, source.coils), setting, 'string')
+    const parts = Object.keys(setting.knobs).length
+      ? [heardOf(this.harness, setting)]
+      : pickupsOf(this.harness).map((p) => this.of(setting, p))
+    const found = [0, 1, 2].map((i) =>
+      decibel(parts.reduce((sum, v) => ({ re: sum.re + v[i]!.re, im: sum.im + v[i]!.im }), { re: 0, im: 0 })),
+    ) as unknown as readonly [number, number, number]
     this.levels.set(key, found)
+    return found
+  }
+
+  /** What one pickup alone gives. */
+  private of(setting: Setting, pickup: string): readonly Complex[] {
+    const key = `${keyOf(setting)} ${pickup}`
+    const known = this.alone.get(key)
+    if (known) return known
+    const found = heardOf(onlyPickup(this.harness, pickup), setting)
+    this.alone.set(key, found)
     return found
   }
 
   /** One pickup alone struck: how loud it comes out against what it should be anywhere. */
   private tapped(test: BenchTest): string {
-    const coils = this.harness.components.flatMap((c) => (c.is === 'coil' && c.pickup === test.of ? [c.id] : []))
-    const [, middle] = this.level(test.setting, { coils })
+    const middle = decibel(this.of(test.setting, test.of!)[1]!)
     return middle > FAINT ? 'thumps' : middle > DEAD ? 'faint' : 'nothing'
   }
 
   private strummed(setting: Setting): string {
-    const now = this.level(setting, 'string')
-    const should = (this.good ?? this).level(setting, 'string')
+    const now = this.level(setting)
+    const should = (this.good ?? this).level(setting)
     const [low, middle, high] = now.map((l, i) => l - should[i]!) as [number, number, number]
     // Against silence that belongs here nothing can be missed.
     if (should[1] < DEAD - 20) return now[1] < DEAD - 20 ? 'as it should' : 'bright'
@@ -105,8 +121,8 @@ export class TestBench {
   }
 
   private toneTurned(test: BenchTest): string {
-    const at10 = this.level(test.setting, 'string')
-    const at0 = this.level(with0(test), 'string')
+    const at10 = this.level(test.setting)
+    const at0 = this.level(with0(test))
     const [low, , high] = at0.map((l, i) => l - at10[i]!) as [number, number, number]
     if (low < -15) return 'kills it'
     if (high < -14) return 'darkens'
@@ -124,19 +140,25 @@ const keyOf = ({ switches, knobs }: Setting): string => `${Object.values(switche
 const with0 = ({ setting, of }: BenchTest): Setting => ({ ...setting, knobs: { ...setting.knobs, [of!]: 0 } })
 const decibel = ({ re, im }: { re: number; im: number }) => Math.max(-200, 20 * Math.log10(Math.hypot(re, im)))
 
-function levelsOf(harness: Harness, setting: Setting, source: Source): readonly [number, number, number] {
-  const solver = compile(toNetlist(harness, setting, LOAD, source))
-  const out = { re: 0, im: 0 }
-  return [LOW, MIDDLE, HIGH].map((hz) => {
-    solver.solve(hz, out)
-    return decibel(out)
-  }) as unknown as readonly [number, number, number]
+interface Complex {
+  re: number
+  im: number
 }
 
-/** The same with every other coil silent. */
-const onlyCoils = (harness: Harness, ids: readonly string[]): Harness => ({
+function heardOf(harness: Harness, setting: Setting): readonly Complex[] {
+  const solver = compile(toNetlist(harness, setting, LOAD))
+  return [LOW, MIDDLE, HIGH].map((hz) => {
+    const out = { re: 0, im: 0 }
+    solver.solve(hz, out)
+    return out
+  })
+}
+
+const pickupsOf = (harness: Harness): string[] => [...new Set(harness.components.flatMap((c) => (c.is === 'coil' ? [c.pickup] : [])))]
+/** The same with every other pickup silent. */
+const onlyPickup = (harness: Harness, pickup: string): Harness => ({
   ...harness,
-  components: harness.components.map((c) => (c.is === 'coil' && !ids.includes(c.id) ? { ...c, magnet: 0 as unknown as 1 } : c)),
+  components: harness.components.map((c) => (c.is === 'coil' && c.pickup !== pickup ? { ...c, magnet: 0 as unknown as 1 } : c)),
 })
 
 /** Hum at the tip, dB, with or without a hand on the strings. */
