@@ -35,7 +35,11 @@ export default function FaultTab() {
               <ThingRow
                 key={s.id}
                 title={s.says}
-                about={s.alike.length ? `or one of ${s.alike.length} that no test tells from it` : s.cure}
+                about={
+                  s.alike.length
+                    ? `or ${s.alike.length === 1 ? 'another' : `one of ${s.alike.length} others`} that no test tells from it`
+                    : s.cure
+                }
                 figure={`${s.chance < 0.01 ? '<1' : Math.round(s.chance * 100)} %`}
                 selected={s.id === hand?.id}
                 onSelect={() => setChosen(s.id)}
@@ -109,7 +113,7 @@ export default function FaultTab() {
   )
 }
 
-const said = (hunt: Hunt | undefined, id: string) => hunt?.tests.find((t) => t.id === id)?.says ?? id
+const said = (hunt: Hunt | undefined, id: string) => hunt?.tests.find((t) => t.id === id)?.says.replace(/\.$/, '') ?? id
 
 function Next({ hunt, found, tell }: { hunt: Hunt | undefined } & Pick<ReturnType<typeof useHunt>, 'found' | 'tell'>) {
   const next = hunt?.next

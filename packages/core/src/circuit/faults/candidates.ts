@@ -183,7 +183,7 @@ function potFaults(p: PotPart): Fault[] {
       cure: 'Contact cleaner, turned thirty times; otherwise another pot.',
       prior: 0.3,
       at: [`${p.id}.2`],
-      apply: (h) => moved(h, `${p.id}.2`, `${p.id}.2 lifted`),
+      apply: (h) => changed(h, p, { lifted: true }),
     },
   ]
 }

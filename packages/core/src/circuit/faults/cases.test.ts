@@ -85,6 +85,16 @@ describe('what is known of faults', () => {
     ])
     expect(ids(s)).toContain('pot-wrong volume 50000')
   })
+  it('a wiper that touches nothing is told from its wire being off: along the wire it beeps', () => {
+    const ends = trio.tests.find((t) => t.id === 'ohms volume.2 jack.tip ends')!
+    expect([shownOf(trio, 'track-open volume', ends.id), shownOf(trio, 'open jack.tip volume.2', ends.id)]).toEqual([0, Infinity])
+    const evidence: Evidence[] = [
+      { test: 'ohms jack.tip jack.sleeve 1', outcome: Infinity },
+      { test: ends.id, outcome: 0 },
+      { test: STRINGS.sleeve, outcome: 0 },
+    ]
+    expect(ids(first(trio, evidence))).toContain('track-open volume')
+  })
   it('a good guitar hums less when its strings are touched', () =>
     expect(trio.shown[0]![trio.tests.findIndex((t) => t.id === 'touch')]).toBe('falls'))
   it('all as it should be: nothing is suspected first', () => {

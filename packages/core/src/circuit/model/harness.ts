@@ -37,6 +37,8 @@ export interface PotPart extends Placed {
   taper: Taper
   /** Its track ends before the wiper does: at 10 it is not there at all. */
   noLoad?: true
+  /** Its wiper touches the track nowhere: worn or bent. */
+  lifted?: true
 }
 export interface ResistorPart extends Placed {
   is: 'resistor'
@@ -176,6 +178,7 @@ export const resistorsOf = (c: Coil | PotPart): string[] => (c.is === 'coil' ? [
 
 function potElements(p: PotPart, setting: Setting): Element[] {
   if (p.noLoad && knobAt(setting, p.id) >= 10) return []
+  if (p.lifted) return [{ type: 'R', ref: resistorsOf(p)[0]!, nodes: [`${p.id}.3`, `${p.id}.1`], value: p.ohm }]
   const f = taperFraction(p.taper, knobAt(setting, p.id))
   const part = (ref: string, a: string, b: string, ohm: number): Element =>
     ohm <= 0 ? { type: 'W', ref, nodes: [a, b] } : { type: 'R', ref, nodes: [a, b], value: ohm }
