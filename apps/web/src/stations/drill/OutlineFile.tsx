@@ -1,8 +1,9 @@
 import { halfWidths, outlinePoints, setOutline, wantedOver, type Point } from '@snug/core'
-import { useMemo, useRef, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Field'
+import { FileButton } from '../../ui/FileButton'
 import { NumberEntry } from '../../ui/NumberEntry'
 
 type Target = 'body' | 'neck' | 'guard'
@@ -18,7 +19,6 @@ const DATUM: Record<Target, string> = {
 export function OutlineFile() {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
-  const input = useRef<HTMLInputElement>(null)
   const targets = (['body', 'neck', 'guard'] as const).filter((t) => build.parts[t])
   const [target, setTarget] = useState<Target>('body')
   const [points, setPoints] = useState<Point[]>()
@@ -27,8 +27,7 @@ export function OutlineFile() {
   const [centre, setCentre] = useState<number>()
   const [bass, setBass] = useState<'below' | 'above'>('below')
   if (!targets.length) return null
-  const read = async (file: File | undefined) => {
-    if (!file) return
+  const read = async (file: File) => {
     setPoints(undefined)
     if (file.size > 10e6) return setProblem('The file is larger than 10 MB; an outline is a few kilobytes.')
     const { readOutline } = await import('@snug/formats')
@@ -46,20 +45,9 @@ export function OutlineFile() {
       <p className="text-[15px] text-soft">
         SVG path or DXF polyline, in millimetres, lying along its centre line with the neck’s end at the left.
       </p>
-      <input
-        ref={input}
-        type="file"
-        accept=".svg,.dxf"
-        aria-label="Choose an outline"
-        className="sr-only"
-        onChange={(e) => {
-          void read(e.target.files?.[0])
-          e.target.value = ''
-        }}
-      />
-      <Button className="mt-1" onClick={() => input.current?.click()}>
+      <FileButton className="mt-1" name="Choose an outline" accept=".svg,.dxf" onFile={(f) => void read(f)}>
         Read SVG or DXF
-      </Button>
+      </FileButton>
       {problem && (
         <p role="alert" className="mt-1 text-wont">
           {problem}

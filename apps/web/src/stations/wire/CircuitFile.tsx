@@ -1,8 +1,9 @@
 import { AMPLIFIER, CABLE_PER_METRE, compile, frequencies, sweep, toNetlist, type Harness, type Setting } from '@snug/core'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { download } from '../../ui/download'
+import { FileButton } from '../../ui/FileButton'
 
 export interface Laid {
   name: string
@@ -23,7 +24,6 @@ export function CircuitFile({
   onLaid: (l: Laid | undefined) => void
 }) {
   const build = useOpenBuild()
-  const input = useRef<HTMLInputElement>(null)
   const [problem, setProblem] = useState<string>()
   const keep = async () => {
     const { toSpice } = await import('@snug/formats')
@@ -31,8 +31,7 @@ export function CircuitFile({
     const title = `${build.name}, position ${name}`
     download(`${title.toLowerCase().replace(/\W+/g, '-')}.cir`, 'text/plain', toSpice(title, toNetlist(harness, setting, load)).text)
   }
-  const lay = async (file: File | undefined) => {
-    if (!file) return
+  const lay = async (file: File) => {
     const { readSpice } = await import('@snug/formats')
     const found = readSpice(await file.text())
     setProblem(found.ok ? undefined : found.why)
@@ -40,23 +39,12 @@ export function CircuitFile({
   }
   return (
     <div className="flex flex-wrap items-center gap-2">
-      <input
-        ref={input}
-        type="file"
-        accept=".cir,.net,.sp,text/plain"
-        aria-label="Choose a circuit file"
-        className="sr-only"
-        onChange={(e) => {
-          void lay(e.target.files?.[0])
-          e.target.value = ''
-        }}
-      />
       <Button look="quiet" onClick={() => void keep()}>
         Save as .cir
       </Button>
-      <Button look="quiet" onClick={() => input.current?.click()}>
+      <FileButton look="quiet" name="Choose a circuit file" accept=".cir,.net,.sp,text/plain" onFile={(f) => void lay(f)}>
         Lay a .cir over it
-      </Button>
+      </FileButton>
       {problem && (
         <p role="alert" className="w-full text-wont">
           {problem}

@@ -1,6 +1,6 @@
 import { curveThrough, edgeNear, SHEET_SIGMA, setOutline, type Point, type ScaledPicture } from '@snug/core'
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useMemo, useRef, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useWhere } from '../../../app/where'
 import { Board } from '../../../app/Workspace'
 import { api, photoAddress, type Photo } from '../../../state/api'
@@ -8,6 +8,7 @@ import { useBuild, useOpenBuild } from '../../../state/buildStore'
 import { Button } from '../../../ui/Button'
 import { Choice } from '../../../ui/Field'
 import { download } from '../../../ui/download'
+import { FileButton } from '../../../ui/FileButton'
 import { rankWorker } from '../../../workers/compute'
 import { Toggle } from '../../../ui/Toggle'
 import { DrillTabs } from '../tabs'
@@ -31,8 +32,7 @@ export function PhotoTab() {
   const [problem, setProblem] = useState<string>()
   const photo = photos.find((p) => p.id === chosen) ?? photos[0]
   const again = () => queries.invalidateQueries({ queryKey: ['photos', id] })
-  const take = async (file: File | undefined) => {
-    if (!file) return
+  const take = async (file: File) => {
     setProblem(undefined)
     try {
       setChosen((await api.addPhoto(id, file)).id)
@@ -207,10 +207,9 @@ function PhotoShelf({
   photo: Photo | undefined
   problem: string | undefined
   onChoose: (id: string) => void
-  onTake: (file: File | undefined) => void
+  onTake: (file: File) => void
   onRemove: (photo: Photo) => void
 }) {
-  const input = useRef<HTMLInputElement>(null)
   const sheet = async (paper: 'a4' | 'letter') => {
     const { referenceSheetPdf } = await import('@snug/formats')
     download(`reference-sheet-${paper}.pdf`, 'application/pdf', await referenceSheetPdf(paper))
@@ -222,20 +221,9 @@ function PhotoShelf({
         <Choice label="Picture" value={photo.id} options={photos.map((p) => [p.id, p.name] as const)} onChange={onChoose} />
       )}
       <div className="mt-2 flex flex-wrap gap-2">
-        <input
-          ref={input}
-          type="file"
-          accept="image/jpeg,image/png"
-          aria-label="Choose a picture"
-          className="sr-only"
-          onChange={(e) => {
-            onTake(e.target.files?.[0])
-            e.target.value = ''
-          }}
-        />
-        <Button look={photo ? 'plain' : 'main'} onClick={() => input.current?.click()}>
+        <FileButton look={photo ? 'plain' : 'main'} name="Choose a picture" accept="image/jpeg,image/png" onFile={onTake}>
           Take a picture in
-        </Button>
+        </FileButton>
         {photo && (
           <Button look="quiet" onClick={() => onRemove(photo)}>
             Take this one out
