@@ -1,4 +1,4 @@
-import { OPEN_LINE, printOhms, type Hunt } from '@snug/core'
+import { fits, OPEN_LINE, printOhms, type Hunt } from '@snug/core'
 import { Empty, Workspace } from '../../app/Workspace'
 import { Button } from '../../ui/Button'
 import { WireTabs } from './tabs'
@@ -69,15 +69,6 @@ export default function CheckTab() {
       }
     />
   )
-}
-
-/** Is an outcome what the good harness would show? */
-function fits({ should, test, expect }: Line, outcome: string | number): boolean {
-  if (typeof outcome === 'string' || typeof should === 'string') return outcome === should
-  if (should >= OPEN_LINE || outcome >= OPEN_LINE) return should >= OPEN_LINE && outcome >= OPEN_LINE
-  const band = /±([\d.]+) ?(k|M|Ω)?/.exec(expect)
-  const off = band ? Number(band[1]) * (band[2] === 'k' ? 1e3 : band[2] === 'M' ? 1e6 : 1) : 2
-  return test.kind === 'ohms' && Math.abs(outcome - should) <= off
 }
 
 const exampleOf = ({ should }: Line): string =>

@@ -1,4 +1,4 @@
-import { harnessDrawing, lugsOf, signalPath, type WireResult } from '@snug/core'
+import { harnessDrawing, LUGS_COUNTED, lugsOf, signalPath, type WireResult } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Board } from '../../app/Workspace'
 import { DrawingView } from '../../drawing/DrawingView'
@@ -57,9 +57,7 @@ export function HarnessTab({ wire }: { wire: Extract<WireResult, { ok: true }> }
                 <li key={s}>{s}</li>
               ))}
             </ol>
-            <p className="mt-2 text-[15px] text-soft">
-              Lugs are counted from the left with the lugs towards you, seen from the solder side; from the playing side they lie mirrored.
-            </p>
+            <p className="mt-2 text-[15px] text-soft">{LUGS_COUNTED} From the playing side the drawing is mirrored.</p>
           </section>
           <ByHand harness={wire.harness} edits={build.circuit.edits ?? {}} picked={picked} onPicked={setPicked} />
         </div>

@@ -1,22 +1,21 @@
 import { printOhms, type Training } from '@snug/core'
 import { useEffect, useState } from 'react'
 import { Empty, Workspace } from '../../app/Workspace'
-import { useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Field'
 import { NumberEntry } from '../../ui/NumberEntry'
 import { circuitWorker } from '../../workers/compute'
 import { WireTabs } from './tabs'
 import { useTestDrawing } from './useTestDrawing'
+import { useCircuitBuild } from './useCircuitBuild'
 
 /** One hidden fault in this very harness: meter and ears answer, the learner names it. */
 export default function TrainerTab() {
-  const build = useOpenBuild()
+  const build = useCircuitBuild()
   const [seed, setSeed] = useState(1)
   const [asked, setAsked] = useState<string[]>([])
   const [named, setNamed] = useState<string>()
   const [round, setRound] = useState<Training>()
-  const { parts, circuit } = build
   useEffect(() => {
     let live = true
     void circuitWorker()
@@ -25,9 +24,7 @@ export default function TrainerTab() {
     return () => {
       live = false
     }
-    // Nothing else of the build has a say in its circuit.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [parts, circuit, seed, asked, named])
+  }, [build, seed, asked, named])
   const again = (next: number) => {
     setSeed(next)
     setAsked([])

@@ -1,4 +1,4 @@
-import { feedingOf, feedingSays, soundingDrawing, wireSheet, type WireResult } from '@snug/core'
+import { feedingOf, feedingSays, LUGS_COUNTED, soundingDrawing, wireSheet, type WireResult } from '@snug/core'
 import { useMemo } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useOpenBuild } from '../../state/buildStore'
@@ -31,10 +31,7 @@ export function WiresTab({ wire }: { wire: Extract<WireResult, { ok: true }> }) 
       hand={
         <div>
           <h2 className="text-[22px]">Soldering</h2>
-          <p className="mt-2">
-            Lugs are counted from the left with the lugs towards you, seen from the solder side. Tin every lug first; capacitor and jumpers,
-            then controls, grounds, pickups, the jack last.
-          </p>
+          <p className="mt-2">{LUGS_COUNTED} Tin every lug first; capacitor and jumpers, then controls, grounds, pickups, the jack last.</p>
           <p className="mt-2">
             Every case, frame and the strings have a wire of their own to one place. Foil is an extra: it comes loose, and nothing hangs on
             it.

@@ -1,16 +1,16 @@
 import { setField, type Build, type Evidence, type Hunt } from '@snug/core'
 import { useEffect, useMemo, useState } from 'react'
-import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { useBuild } from '../../state/buildStore'
 import { circuitWorker } from '../../workers/compute'
+import { useCircuitBuild } from './useCircuitBuild'
 
 /** What was found out on the bench, and what it says; worked out where nothing waits for it. */
 export function useHunt() {
-  const build = useOpenBuild()
+  const build = useCircuitBuild()
   const change = useBuild((s) => s.change)
   const [hunt, setHunt] = useState<Hunt>()
   const found = build.circuit.found
   const evidence = useMemo(() => evidenceOf(found), [found])
-  const { parts, circuit } = build
   useEffect(() => {
     let live = true
     void circuitWorker()
@@ -19,9 +19,7 @@ export function useHunt() {
     return () => {
       live = false
     }
-    // Nothing else of the build has a say in its circuit.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [parts, circuit, evidence])
+  }, [build, evidence])
   const tell = (test: string, outcome: string | number | undefined, words: string) => {
     const next = { ...found }
     if (outcome === undefined) delete next[test]

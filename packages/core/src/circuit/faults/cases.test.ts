@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { wirable } from '../../testing/wirable'
 import { harnessOf } from '../schemes/harnessOf'
-import { checkList } from './checkList'
+import { checkList, fits } from './checkList'
 import { hunt } from './hunt'
 import { agreement, cabinetOf, suspects, type Cabinet, type Evidence } from './rank'
 import { answer, roundOf, scored } from './trainer'
@@ -121,6 +121,15 @@ describe('the check before closing', () => {
     for (const l of list) expect(l.finds).toBeGreaterThan(0)
     expect(list.length).toBeLessThan(c.tests.length / 2)
   })
+  it.each([
+    [{ should: 8000, spread: 0.02 }, 8310, true],
+    [{ should: 8000, spread: 0.02 }, 8330, false],
+    [{ should: 0, spread: 0.02 }, 1.5, true],
+    [{ should: 0, spread: 0.02 }, 3, false],
+    [{ should: Infinity, spread: 0.02 }, 1e8, true],
+    [{ should: 8000, spread: 0.02 }, 1e8, false],
+    [{ should: 'thumps', spread: 0 }, 'faint', false],
+  ] as const)('%j and %j', (line, found, is) => expect(fits(line, found)).toBe(is))
   it('says beep, ohms or silence', () => {
     const list = checkList(trio)
     const says = (id: string) =>

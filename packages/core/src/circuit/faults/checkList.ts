@@ -6,11 +6,15 @@ import { agreement, type Cabinet } from './rank'
 const APART = 0.2
 /** A beeper sounds below about so much, ohm: a coil's kilohms stay silent. [practice] */
 const BEEPS = 30
+/** Probes and leads add up to so much, ohm. [practice] */
+const LEADS = 2
 
 /** One line of the check before anything is closed: what is done, and what should come. */
 export interface CheckLine {
   test: BenchTest
   should: Outcome
+  /** How surely, share of it, one standard deviation. */
+  spread: number
   /** In words: beep, ohms with their band, or silence. */
   expect: string
   /** Faults this line alone finds of those the lines before it do not. */
@@ -47,6 +51,7 @@ export function checkList(c: Cabinet): CheckLine[] {
   return list.map(({ k, finds: n }) => ({
     test: c.tests[k]!,
     should: c.shown[0]![k]!,
+    spread: c.spread[k]!,
     expect: expected(c.shown[0]![k]!, c.spread[k]!),
     finds: n,
   }))
@@ -72,7 +77,14 @@ const HEARD_WORDS: Record<string, string> = {
 export function expected(should: Outcome, spread: number): string {
   if (typeof should === 'string') return HEARD_WORDS[should] ?? should
   if (should >= OPEN_LINE) return 'silence: an open line'
-  if (should < 2) return 'a beep: under 2 Ω'
+  if (should < LEADS) return 'a beep: under 2 Ω'
   const band = `${printOhms(should)} ±${printOhms(2 * spread * should, 2)}`
   return should < BEEPS ? `a beep: ${band}` : `${band}, no beep`
+}
+
+/** Is what was found what the good harness would show, within what its parts and a meter leave open? */
+export function fits({ should, spread }: { should: Outcome; spread: number }, found: Outcome): boolean {
+  if (typeof should === 'string' || typeof found === 'string') return should === found
+  if (should >= OPEN_LINE || found >= OPEN_LINE) return should >= OPEN_LINE && found >= OPEN_LINE
+  return Math.abs(found - should) <= Math.max(2 * spread * should, LEADS)
 }

@@ -2,8 +2,8 @@ import type { Build } from '../../document/build'
 import { predictReading } from '../bench/readings'
 import type { Harness } from '../model/harness'
 import { harnessOf } from '../schemes/harnessOf'
-import type { BenchTest, Outcome } from './benchTests'
-import { checkList, expected } from './checkList'
+import type { BenchTest } from './benchTests'
+import { checkList, expected, type CheckLine } from './checkList'
 import { nextTest } from './nextTest'
 import { pairSuspects } from './pairs'
 import { cabinetOf, suspects, type Cabinet, type Evidence } from './rank'
@@ -16,7 +16,7 @@ export interface Hunt {
   pairs: { says: [string, string]; explains: number }[]
   tests: BenchTest[]
   /** Lines of the check before closing. */
-  checks: { test: BenchTest; should: Outcome; expect: string }[]
+  checks: Omit<CheckLine, 'finds'>[]
 }
 
 /** The last cabinet: it is asked again and again while a build stands as it does. */
@@ -55,6 +55,6 @@ export function hunt(build: Build, evidence: readonly Evidence[], touched: reado
     ...(next ? { next: { test: next.test, minutes: next.minutes, expect: expected(c.shown[0]![at!]!, c.spread[at!]!) } } : {}),
     pairs: pairSuspects(c, evidence).map((p) => ({ says: [p.faults[0].says, p.faults[1].says], explains: p.explains })),
     tests: [...c.tests],
-    checks: checkList(c).map(({ test, should, expect }) => ({ test, should, expect })),
+    checks: checkList(c).map(({ finds: _, ...line }) => line),
   }
 }

@@ -9,3 +9,10 @@ export function lugName(harness: Harness, lug: string): string {
   if (!c) return lug
   return c.is === 'ground' ? c.label : `${c.label}, ${END[own] ?? `lug ${own}`}`
 }
+
+/**
+ * How lugs are counted on pots, said wherever they are drawn or listed: lug 1 is the end the wiper stands at when the knob is turned right
+ * down, so that whoever is in doubt asks the meter. [practice]
+ */
+export const LUGS_COUNTED =
+  'Pots: lug 1 is the one the middle lug beeps with when the knob is turned right down (anticlockwise seen from the knob). Seen from the solder side with the lugs pointing up it is on the left; seen from the knob with the lugs pointing down it is on the left too.'

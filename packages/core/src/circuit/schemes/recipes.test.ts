@@ -223,6 +223,16 @@ describe('a second circuit on a slide', () => {
   })
 })
 
+describe('lugs as they are told to be counted', () => {
+  it('lug 1 is the one the wiper stands at with the knob turned down, and the grounded one of a volume', () => {
+    const harness = h(PAIR)
+    const ohm = (volume: number, a: string, b: string) => lugOhms(harness, { switches: { switch: 1 }, knobs: { volume } }, [a, b])
+    expect(ohm(0, 'volume.2', 'volume.1')).toBe(0)
+    expect(ohm(10, 'volume.2', 'volume.3')).toBe(0)
+    expect(ohm(10, 'volume.1', 'jack.sleeve')).toBe(0)
+  })
+})
+
 describe('other choices', () => {
   it('a kill button joins tip and sleeve while it is pressed', () => {
     const harness = h({ ...PAIR, options: { kill: 'button' } })

@@ -1,6 +1,7 @@
 import { feedingOf, feedingSays } from '../../circuit/bench/feeding'
 import { harnessDrawing } from '../../circuit/bench/harnessDrawing'
 import type { WireResult } from '../../circuit/bench/wireResult'
+import { LUGS_COUNTED } from '../../circuit/model/lugNames'
 import type { Build } from '../../document/build'
 import { traitAt } from '../../document/read'
 import { PLACES } from '../../instrument/guardPlace'
@@ -16,6 +17,7 @@ export function wireSheet(build: Build, wire: Extract<WireResult, { ok: true }>)
     title: 'Wire list and soldering order',
     about: `${build.name}. Lengths in millimetres, slack included; where none stands, lay the wire along its way and add a hand’s breadth.`,
     blocks: [
+      { text: LUGS_COUNTED },
       {
         table: {
           columns: ['no.', 'from', 'to', 'colour', 'cut'],
