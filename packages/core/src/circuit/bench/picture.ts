@@ -1,6 +1,6 @@
-import { frequencies, sweep } from '../engine/response'
-import { compile } from '../engine/solver'
-import { toNetlist, type Harness, type Load } from '../model/harness'
+import { frequencies } from '../engine/response'
+import { sweepVariants } from '../engine/variants'
+import { potElements, toNetlist, type Harness, type Load, type PotPart } from '../model/harness'
 import { type Setting } from '../model/setting'
 import { switchStates } from '../model/switchStates'
 
@@ -22,11 +22,14 @@ export interface Picture {
  */
 export function circuitPicture(harness: Harness, load: Load, knob: string, held: Setting['knobs'], points = 200): Picture {
   const hertz = frequencies(points)
-  const curves = switchStates(harness).flatMap(({ switches }) =>
-    Array.from({ length: 11 }, (_, turn): Curve => {
-      const setting = { switches, knobs: { ...held, [knob]: turn } }
-      return { setting, gains: sweep(compile(toNetlist(harness, setting, load)), hertz) }
-    }),
-  )
+  const pot = harness.components.find((c) => c.is === 'pot' && c.id === knob) as PotPart | undefined
+  // All but the swept pot is the same at every turn: it is worked out once a position.
+  const rest = { ...harness, components: harness.components.filter((c) => c !== pot) }
+  const curves = switchStates(harness).flatMap(({ switches }): Curve[] => {
+    const settings = Array.from({ length: 11 }, (_, turn): Setting => ({ switches, knobs: { ...held, [knob]: turn } }))
+    const turns = settings.map((setting) => (pot ? potElements(pot, setting) : []))
+    const gains = sweepVariants(toNetlist(rest, settings[0]!, load), turns, hertz)
+    return settings.map((setting, i) => ({ setting, gains: gains[i]! }))
+  })
   return { hertz, curves }
 }

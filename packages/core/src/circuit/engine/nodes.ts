@@ -11,8 +11,11 @@ export interface NodeMap {
   ground: number
 }
 
-/** @throws Error when sources contradict each other, such as a source whose ends are joined by a wire */
-export function mergeNodes(elements: readonly Element[], withSources = true): NodeMap {
+/**
+ * @param more names that are there though no element of these touches them
+ * @throws Error when sources contradict each other, such as a source whose ends are joined by a wire
+ */
+export function mergeNodes(elements: readonly Element[], withSources = true, more: readonly string[] = []): NodeMap {
   const index = new Map<string, number>()
   const names: string[] = []
   const parent: number[] = []
@@ -39,6 +42,7 @@ export function mergeNodes(elements: readonly Element[], withSources = true): No
   }
   id(GROUND)
   for (const e of elements) if (e.type !== 'K') e.nodes.forEach(id)
+  more.forEach(id)
   // Wires first, so that it is a source that gets blamed when the two contradict each other.
   for (const e of [...elements.filter((x) => x.type === 'W'), ...elements.filter((x) => x.type === 'V')]) {
     const a = find(id(e.nodes[0]))

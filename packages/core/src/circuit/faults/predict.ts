@@ -1,7 +1,7 @@
 import { compile } from '../engine/solver'
 import type { Element } from '../engine/netlist'
 import { ohmTable } from '../engine/ohmTable'
-import { toNetlist, type Harness } from '../model/harness'
+import { toNetlist, type Harness, type Source } from '../model/harness'
 import type { Setting } from '../model/setting'
 import type { BenchTest, Outcome } from './benchTests'
 
@@ -96,7 +96,7 @@ export class TestBench {
     const key = `${keyOf(setting)} ${pickup}`
     const known = this.alone.get(key)
     if (known) return known
-    const found = heardOf(onlyPickup(this.harness, pickup), setting)
+    const found = heardOf(this.harness, setting, { pickup })
     this.alone.set(key, found)
     return found
   }
@@ -136,7 +136,13 @@ export class TestBench {
   }
 }
 
-const keyOf = ({ switches, knobs }: Setting): string => `${Object.values(switches).join()} ${JSON.stringify(knobs)}`
+/** Settings are few and asked for again and again: each has its key made once. */
+const keys = new WeakMap<Setting, string>()
+function keyOf(setting: Setting): string {
+  let key = keys.get(setting)
+  if (!key) keys.set(setting, (key = `${Object.values(setting.switches).join()} ${JSON.stringify(setting.knobs)}`))
+  return key
+}
 const with0 = ({ setting, of }: BenchTest): Setting => ({ ...setting, knobs: { ...setting.knobs, [of!]: 0 } })
 const decibel = ({ re, im }: { re: number; im: number }) => Math.max(-200, 20 * Math.log10(Math.hypot(re, im)))
 
@@ -145,8 +151,8 @@ interface Complex {
   im: number
 }
 
-function heardOf(harness: Harness, setting: Setting): readonly Complex[] {
-  const solver = compile(toNetlist(harness, setting, LOAD))
+function heardOf(harness: Harness, setting: Setting, source: Source = 'string'): readonly Complex[] {
+  const solver = compile(toNetlist(harness, setting, LOAD, source))
   return [LOW, MIDDLE, HIGH].map((hz) => {
     const out = { re: 0, im: 0 }
     solver.solve(hz, out)
@@ -155,12 +161,6 @@ function heardOf(harness: Harness, setting: Setting): readonly Complex[] {
 }
 
 const pickupsOf = (harness: Harness): string[] => [...new Set(harness.components.flatMap((c) => (c.is === 'coil' ? [c.pickup] : [])))]
-/** The same with every other pickup silent. */
-const onlyPickup = (harness: Harness, pickup: string): Harness => ({
-  ...harness,
-  components: harness.components.map((c) => (c.is === 'coil' && c.pickup !== pickup ? { ...c, magnet: 0 as unknown as 1 } : c)),
-})
-
 /** Hum at the tip, dB, with or without a hand on the strings. */
 function humOf(harness: Harness, setting: Setting, touching: boolean): number {
   const { elements, output } = toNetlist(harness, setting, LOAD, { only: 'none' })

@@ -92,8 +92,8 @@ export const CABLE_PER_METRE = 100e-12
 /** Input resistance of an amplifier, ohm. [practice] */
 export const AMPLIFIER = 1e6
 
-/** Which EMF the coils carry: what strings induce, or what stray mains fields induce. */
-export type Source = 'string' | 'hum' | { only: string }
+/** Which EMF the coils carry: what strings induce in all or one pickup, what stray mains fields induce, or one volt in one coil alone. */
+export type Source = 'string' | 'hum' | { only: string } | { pickup: string }
 
 /**
  * The harness at one setting as a netlist: wires and closed contacts become one node, open ones are left out, pots
@@ -115,8 +115,7 @@ export function toNetlist(harness: Harness, setting: Setting, load?: Load, sourc
         elements.push({ type: 'C', ref: c.id, nodes: [`${c.id}.1`, `${c.id}.2`], value: c.farad })
         break
       case 'switch':
-        for (const [a, b] of c.table.positions[positionAt(setting, c.id) - 1] ?? [])
-          wire(`${c.id}.${a}`, `${c.id}.${b}`, `${c.id} ${a}-${b}`)
+        elements.push(...switchElements(c, positionAt(setting, c.id)))
         break
       case 'resistor':
         elements.push({ type: 'R', ref: c.id, nodes: [`${c.id}.1`, `${c.id}.2`], value: c.ohm })
@@ -162,26 +161,57 @@ export function lugsOf(c: Component): string[] {
   return (c.is === 'switch' ? c.table.lugs : ends[c.is]).map((lug) => `${c.id}.${lug}`)
 }
 
-function coilElements(c: Coil, source: Source): Element[] {
-  const emf = source === 'string' ? c.magnet * c.winding : source === 'hum' ? c.winding : source.only === c.id ? 1 : 0
-  const [start, finish] = [`${c.id}.start`, `${c.id}.finish`]
-  return [
-    { type: 'V', ref: `V ${c.id}`, nodes: [`${c.id}.emf`, start], ac: emf },
-    { type: 'R', ref: resistorsOf(c)[0]!, nodes: [`${c.id}.emf`, `${c.id}.wire`], value: c.ohm },
-    { type: 'L', ref: `L ${c.id}`, nodes: [`${c.id}.wire`, finish], value: c.henry },
-    { type: 'C', ref: `C ${c.id}`, nodes: [start, finish], value: c.farad },
-  ]
+/**
+ * What a component is in a netlist, made once for each way it can stand: a fault finder asks for the same few thousands of times.
+ * Components are never changed in place, so that what was made of one stays true.
+ */
+const made = new WeakMap<Component, Map<number, readonly Element[]>>()
+function once(c: Component, way: number, make: () => Element[]): readonly Element[] {
+  let ways = made.get(c)
+  if (!ways) made.set(c, (ways = new Map()))
+  let elements = ways.get(way)
+  if (!elements) ways.set(way, (elements = make()))
+  return elements
 }
+
+function emfOf(c: Coil, source: Source): number {
+  if (source === 'hum') return c.winding
+  if (source === 'string') return c.magnet * c.winding
+  if ('only' in source) return source.only === c.id ? 1 : 0
+  return source.pickup === c.pickup ? c.magnet * c.winding : 0
+}
+
+function coilElements(c: Coil, source: Source): readonly Element[] {
+  const emf = emfOf(c, source)
+  return once(c, emf, () => {
+    const [start, finish] = [`${c.id}.start`, `${c.id}.finish`]
+    return [
+      { type: 'V', ref: `V ${c.id}`, nodes: [`${c.id}.emf`, start], ac: emf },
+      { type: 'R', ref: resistorsOf(c)[0]!, nodes: [`${c.id}.emf`, `${c.id}.wire`], value: c.ohm },
+      { type: 'L', ref: `L ${c.id}`, nodes: [`${c.id}.wire`, finish], value: c.henry },
+      { type: 'C', ref: `C ${c.id}`, nodes: [start, finish], value: c.farad },
+    ]
+  })
+}
+
+const switchElements = (c: SwitchPart, position: number): readonly Element[] =>
+  once(c, position, () =>
+    (c.table.positions[position - 1] ?? []).map(([a, b]) => ({ type: 'W', ref: `${c.id} ${a}-${b}`, nodes: [`${c.id}.${a}`, `${c.id}.${b}`] })),
+  )
 
 /** Refs of the resistors a coil or pot is in a netlist. */
 export const resistorsOf = (c: Coil | PotPart): string[] => (c.is === 'coil' ? [`R ${c.id}`] : [`${c.id} lower`, `${c.id} upper`])
 
-function potElements(p: PotPart, setting: Setting): Element[] {
-  if (p.noLoad && knobAt(setting, p.id) >= 10) return []
-  if (p.lifted) return [{ type: 'R', ref: resistorsOf(p)[0]!, nodes: [`${p.id}.3`, `${p.id}.1`], value: p.ohm }]
-  const f = taperFraction(p.taper, knobAt(setting, p.id))
-  const part = (ref: string, a: string, b: string, ohm: number): Element =>
-    ohm <= 0 ? { type: 'W', ref, nodes: [a, b] } : { type: 'R', ref, nodes: [a, b], value: ohm }
-  const [lower, upper] = resistorsOf(p)
-  return [part(lower!, `${p.id}.2`, `${p.id}.1`, f * p.ohm), part(upper!, `${p.id}.3`, `${p.id}.2`, (1 - f) * p.ohm)]
+/** A pot as its two parts at a setting; a part without resistance is a wire. */
+export function potElements(p: PotPart, setting: Setting): readonly Element[] {
+  const turn = knobAt(setting, p.id)
+  return once(p, turn, () => {
+    if (p.noLoad && turn >= 10) return []
+    if (p.lifted) return [{ type: 'R', ref: resistorsOf(p)[0]!, nodes: [`${p.id}.3`, `${p.id}.1`], value: p.ohm }]
+    const f = taperFraction(p.taper, turn)
+    const part = (ref: string, a: string, b: string, ohm: number): Element =>
+      ohm <= 0 ? { type: 'W', ref, nodes: [a, b] } : { type: 'R', ref, nodes: [a, b], value: ohm }
+    const [lower, upper] = resistorsOf(p)
+    return [part(lower!, `${p.id}.2`, `${p.id}.1`, f * p.ohm), part(upper!, `${p.id}.3`, `${p.id}.2`, (1 - f) * p.ohm)]
+  })
 }
