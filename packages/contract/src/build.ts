@@ -22,6 +22,13 @@ import {
   type Slot,
   type Tool,
   type WireEdit,
+  type CoilEntry,
+  type Gain,
+  type Heard,
+  type Repair,
+  GAINS,
+  HEARD_AS,
+  REPAIR_OUTCOMES,
   RECIPES,
   WIRE_ROLES,
 } from '@snug/core'
@@ -68,6 +75,38 @@ class FoundSwitchDoc {
   @ListOf(textOf(1, 20, 'A lug of a switch is 1 to 20 letters.'), 'A switch', { least: 2, most: 40, each: 'lugs' }) lugs!: string[]
   @ListOf(each(FoundPositionDoc), 'A switch', { least: 1, most: 24, each: 'positions' }) positions!: FoundPositionDoc[]
 }
+const LUG = textOf(1, 60, 'A lug is 1 to 60 letters.')
+class JointDoc {
+  @Length(1, 60, says('A lug is 1 to 60 letters.')) from!: string
+  @Length(1, 60, says('A lug is 1 to 60 letters.')) to!: string
+}
+class RepairDoc {
+  @IsDay() on!: string
+  @Length(1, 300, says('What was mended takes 1 to 300 letters.')) what!: string
+  @ListOf(LUG, 'A repair', { most: 40, each: 'lugs' }) lugs!: string[]
+  @IsIn(REPAIR_OUTCOMES, says('After a repair it is gone, better, the same or worse.')) then!: Repair['then']
+  @IsBoolean(says('A repair was kept or put back.')) kept!: boolean
+}
+class MendDoc {
+  @Length(1, 300, says('A fault takes 1 to 300 letters.')) says!: string
+  @Length(0, 400, says('A cure takes at most 400 letters.')) cure!: string
+  @ListOf(LUG, 'A fault', { most: 40, each: 'lugs' }) lugs!: string[]
+}
+class CoilReadDoc {
+  @Length(1, 40, says('A stage is 1 to 40 letters.')) stage!: string
+  @Between(0, 1e8, 'A coil', ' ohm') ohm!: number
+  @Between(-20, 60, 'The temperature', ' °C') celsius!: number
+}
+class CoilEntryDoc {
+  @Between(30, 48, 'The gauge') gauge!: number
+  @Whole(1, 40000, 'Turns') turns!: number
+  @Between(20, 400, 'One turn', ' mm') turn!: number
+  @IsIn(['clockwise', 'counter-clockwise'], says('A coil is wound clockwise or counter-clockwise.')) winding!: CoilEntry['winding']
+  @IsIn(['north', 'south'], says('Poles draw the north or the south end.')) magnet!: CoilEntry['magnet']
+  @ListOf(each(CoilReadDoc), 'A coil', { most: 40, each: 'readings' }) read!: CoilReadDoc[]
+  @Optional() @Length(0, 60, says('Leads take at most 60 letters.')) leads?: string
+  @Optional() @Length(0, 60, says('A place takes at most 60 letters.')) place?: string
+}
 class CircuitDoc {
   @IsIn(['by-parts', ...RECIPES.map((r) => r.id)], says('This wiring is not known here.')) scheme!: string
   @RecordOf(textOf(1, 40, 'A choice is 1 to 40 letters.')) options!: Record<string, string>
@@ -75,6 +114,16 @@ class CircuitDoc {
   @Optional() @RecordOf(each(WireEditDoc)) edits?: Record<string, WireEditDoc>
   @Optional() @RecordOf(each(FoundSwitchDoc)) tables?: Record<string, FoundSwitchDoc>
   @Optional() @RecordOf(wordOrNumber(40, 'What a test came to is ohms or a word.')) found?: Record<string, string | number>
+  @Optional() @RecordOf(oneOf(HEARD_AS, 'What was heard is good or bad.')) heard?: Record<string, Heard>
+  @Optional() @IsIn(GAINS, says('An amplifier stands clean, at its edge or high.')) gain?: Gain
+  @Optional() @RecordOf(aDay) soldered?: Record<string, string>
+  @Optional() @RecordOf(textOf(1, 20, 'A colour is 1 to 20 letters.')) leads?: Record<string, string>
+  @Optional() @RecordOf(numberFrom(0, 1000, 'Wire on hand is 0 to 1000 m.')) reels?: Record<string, number>
+  @Optional() @RecordOf(each(JointDoc)) sheet?: Record<string, JointDoc>
+  @Optional() @RecordOf(aDay) complaints?: Record<string, string>
+  @Optional() @RecordOf(each(RepairDoc)) repairs?: Record<string, RepairDoc>
+  @Optional() @RecordOf(each(MendDoc)) mends?: Record<string, MendDoc>
+  @Optional() @RecordOf(each(CoilEntryDoc)) coils?: Record<string, CoilEntryDoc>
 }
 class SettingDoc {
   @RecordOf(wholeFrom(1, 24, 'A switch position is a whole number from 1 to 24.'))

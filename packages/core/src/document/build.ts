@@ -139,6 +139,62 @@ export interface CircuitChoice {
   tables?: Record<string, FoundSwitch>
   /** What was measured and heard on the bench, by test. */
   found?: Record<string, string | number>
+  /** What was heard before the covers went on, by position and control (see listening). */
+  heard?: Record<string, Heard>
+  /** How far the amplifier was turned up when it was listened to. */
+  gain?: Gain
+  /** Day each wire was soldered and beeped along, by its two ends. */
+  soldered?: Record<string, string>
+  /** Colour of each of a pickup's leads, by the coil's lug it comes from. */
+  leads?: Record<string, string>
+  /** Wire on hand: metres by colour; none where nobody has said. */
+  reels?: Record<string, number>
+  /** Joints of a sheet that came with the parts, or of a circuit as it was found, by their two ends. */
+  sheet?: Record<string, SheetJoint>
+  /** Day each complaint was noted, by its id in the list of symptoms. */
+  complaints?: Record<string, string>
+  /** What was mended, in order of id, and what it changed. */
+  repairs?: Record<string, Repair>
+  /** Faults that were found and wait to be mended, by the fault. */
+  mends?: Record<string, Mend>
+  /** Coils somebody wound, by name. */
+  coils?: Record<string, CoilEntry>
+}
+
+export const HEARD_AS = ['good', 'bad'] as const
+export type Heard = (typeof HEARD_AS)[number]
+export const GAINS = ['clean', 'edge', 'high'] as const
+export type Gain = (typeof GAINS)[number]
+export interface SheetJoint {
+  from: string
+  to: string
+}
+export const REPAIR_OUTCOMES = ['gone', 'better', 'same', 'worse'] as const
+/** What is wrong, and what is done about it. */
+export interface Mend {
+  says: string
+  cure: string
+  lugs: string[]
+}
+/** One change at a time: what was done, to which lugs, what it did, and whether it stayed. */
+export interface Repair {
+  on: string
+  what: string
+  lugs: string[]
+  then: (typeof REPAIR_OUTCOMES)[number]
+  kept: boolean
+}
+/** A coil as it is wound, and what it read after each stage. */
+export interface CoilEntry {
+  gauge: number
+  turns: number
+  turn: number
+  winding: 'clockwise' | 'counter-clockwise'
+  magnet: 'north' | 'south'
+  /** Stage by stage, in order. */
+  read: { stage: string; ohm: number; celsius: number }[]
+  leads?: string
+  place?: string
 }
 
 export const WIRE_ROLES = ['hot', 'ground', 'link', 'signal', 'jumper'] as const

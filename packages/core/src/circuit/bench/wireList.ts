@@ -1,59 +1,108 @@
-import { lugParts, type Harness, type WireRole } from '../model/harness'
+import { OPEN_LINE, printOhms } from '../../quantity/electrical'
+import { ohmTable } from '../engine/ohmTable'
+import { lugParts, toNetlist, type Component, type Harness, type Wire, type WireRole } from '../model/harness'
 import { lugName } from '../model/lugNames'
+import { wireKey } from '../schemes/edited'
+import { coloursFor } from './wireColours'
 
 /** One wire to cut: from lug to lug, how long, which colour. */
 export interface WireRow {
+  /** Its two ends: what a tick is kept under. */
+  key: string
   number: number
   from: string
   to: string
   role: WireRole
   /** mm to cut, slack included; nothing where nobody has said where its ends are. */
   length?: number
+  /** Its own where it is a pickup's lead, otherwise from what is on hand. */
   colour: string
+  /** Core and screen: the screen goes to ground at one end alone. */
+  screened?: true
   /** American wire gauge. */
   gauge: number
   stage: string
+  /** What the meter shows right after, with all before it in place. */
+  check: string
 }
 
-/** Colours by role, the trade's everyday choice. [practice] */
-const COLOUR: Record<WireRole, string> = { hot: 'white', signal: 'white', ground: 'black', link: 'green', jumper: 'bare' }
+/** What the bench says of the wires, where it says anything. */
+export interface OnHand {
+  reels?: Readonly<Record<string, number>> | undefined
+  /** Colours of pickup leads by the coil's lug. */
+  leads?: Readonly<Record<string, string>> | undefined
+  screened?: boolean
+}
+
 /** Soldering stages in the order that keeps every joint reachable. [practice] */
 const STAGES = ['tone capacitor and jumpers', 'controls', 'grounds', 'pickups', 'jack'] as const
 
 /** Stranded hook-up wire for controls. [practice] */
 const HOOK_UP = 22
+/** From this length on a live wire outside the box is worth its screen, mm. [ours] */
+const WORTH_A_SCREEN = 150
 
 /**
  * Wires in soldering order: capacitor and jumpers, controls, grounds (star), pickups, and the jack last. Lengths follow the
  * parts' real places along the guard, a fifth over, plus 40 mm to work with; leads that come with a pickup are
  * listed too so that nothing is forgotten. [ours]
  */
-export function wireList(harness: Harness): WireRow[] {
+export function wireList(harness: Harness, onHand: OnHand = {}): WireRow[] {
   const component = (lug: string) => harness.components.find((c) => c.id === lugParts(lug).component)!
-  const stageOf = (from: string, to: string, role: WireRole): (typeof STAGES)[number] => {
+  const colours = coloursFor(onHand.reels)
+  const stageOf = ({ from, to, role }: Wire): (typeof STAGES)[number] => {
     const kinds = [component(from).is, component(to).is]
     if (kinds.includes('jack')) return 'jack'
     if (kinds.includes('coil')) return 'pickups'
     if (role === 'jumper' || kinds.includes('capacitor')) return 'tone capacitor and jumpers'
     return role === 'ground' ? 'grounds' : 'controls'
   }
-  return harness.wires
+  const ordered = harness.wires
     .filter((w) => !w.inside)
-    .map((w) => ({ w, stage: stageOf(w.from, w.to, w.role) }))
+    .map((w) => ({ w, stage: stageOf(w) }))
     .toSorted((a, b) => STAGES.indexOf(a.stage) - STAGES.indexOf(b.stage))
-    .map(({ w, stage }, i) => {
-      const a = component(w.from)
-      const b = component(w.to)
-      const away = Math.abs(a.at.x - b.at.x) + Math.abs(a.at.y - b.at.y)
-      return {
-        number: i + 1,
-        from: lugName(harness, w.from),
-        to: lugName(harness, w.to),
-        role: w.role,
-        ...(a !== b && (a.guessed || b.guessed) ? {} : { length: Math.ceil((a === b ? 25 : 1.2 * away + 40) / 5) * 5 }),
-        colour: COLOUR[w.role],
-        gauge: HOOK_UP,
-        stage,
-      }
-    })
+  return ordered.map(({ w, stage }, i): WireRow => {
+    const [a, b] = [component(w.from), component(w.to)]
+    const length = lengthOf(a, b)
+    const lead = onHand.leads?.[w.from] ?? onHand.leads?.[w.to]
+    const live = w.role === 'hot' || w.role === 'signal'
+    return {
+      key: wireKey(w.from, w.to),
+      number: i + 1,
+      from: lugName(harness, w.from),
+      to: lugName(harness, w.to),
+      role: w.role,
+      ...(length === undefined ? {} : { length }),
+      colour: lead ?? colours.of[w.role],
+      ...(onHand.screened && live && a.is !== 'coil' && b.is !== 'coil' && (length ?? 0) >= WORTH_A_SCREEN
+        ? { screened: true as const }
+        : {}),
+      gauge: HOOK_UP,
+      stage,
+      check: checkAfter(
+        harness,
+        ordered.slice(0, i + 1).map((o) => o.w),
+      ),
+    }
+  })
+}
+
+function lengthOf(a: Component, b: Component): number | undefined {
+  if (a !== b && (a.guessed || b.guessed)) return undefined
+  const away = Math.abs(a.at.x - b.at.x) + Math.abs(a.at.y - b.at.y)
+  return Math.ceil((a === b ? 25 : 1.2 * away + 40) / 5) * 5
+}
+
+/** Below this a beeper sounds, ohm. [practice] */
+const BEEPS = 30
+
+/** What a meter shows from the last wire's first end to where the grounds meet, with every wire so far in place and nothing else. */
+function checkAfter(harness: Harness, wires: readonly Wire[]): string {
+  const last = wires.at(-1)!
+  const partial = { ...harness, wires: [...harness.wires.filter((w) => w.inside), ...wires] }
+  const ohm = ohmTable(toNetlist(partial, { switches: {}, knobs: {} }).elements)(last.from, 'case.1')
+  const star = lugName(harness, 'case.1').replace(/ \(.*\)$/, '')
+  const along = 'beep along it'
+  if (ohm < BEEPS) return last.role === 'ground' ? `beep to the ${star}` : `${along}; it is ground here`
+  return ohm >= OPEN_LINE ? `${along}; silence to the ${star}` : `${along}; ${printOhms(ohm, 2)} to the ${star}, no beep`
 }

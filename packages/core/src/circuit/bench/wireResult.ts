@@ -1,4 +1,5 @@
 import type { Build } from '../../document/build'
+import { traitAt } from '../../document/read'
 import type { TraitRef } from '../../judge/completed'
 import type { Slot } from '../../parts/slots'
 import type { Harness } from '../model/harness'
@@ -38,5 +39,7 @@ export function wireResult(build: Build): WireResult {
     reading: predictReading(build, harness, { switches: state.switches, knobs: {} }),
   }))
   const readingsOff = Object.values(build.readings).filter((r) => judgeReading(build, harness, r)?.inside === false).length
-  return { ok: true, harness, recipe: recipe.id, notes, positions, wires: wireList(harness), readingsOff }
+  const { reels, leads } = build.circuit
+  const onHand = { reels, leads, screened: traitAt(build, 'wire', 'type') === 'screened' }
+  return { ok: true, harness, recipe: recipe.id, notes, positions, wires: wireList(harness, onHand), readingsOff }
 }

@@ -5,6 +5,8 @@ import { harnessOf } from '../schemes/harnessOf'
 import type { BenchTest } from './benchTests'
 import { checkList, expected, type CheckLine } from './checkList'
 import { nextTest } from './nextTest'
+import { weighBy } from './repairs'
+import { evidenceOf } from './symptoms'
 import { pairSuspects } from './pairs'
 import { cabinetOf, suspects, type Cabinet, type Evidence } from './rank'
 
@@ -36,15 +38,17 @@ function spreadOf(build: Build, harness: Harness, { setting, probes }: BenchTest
   return ohm > 1 && Number.isFinite(ohm) ? doubt / ohm / 2 : 0
 }
 
-/** Where the search for a fault stands by what was found out. @param touched lugs worked on since the last good reading */
-export function hunt(build: Build, evidence: readonly Evidence[], touched: readonly string[] = []): Hunt | undefined {
+/** Where the search for a fault stands by what was found out, complained of and mended. */
+export function hunt(build: Build, found: readonly Evidence[]): Hunt | undefined {
   const c = cabinetFor(build)
   if (!c) return undefined
-  const worked = new Set(touched)
-  const next = nextTest(c, evidence, worked)
+  const { complaints = {}, repairs = {} } = build.circuit
+  const weigh = weighBy(Object.values(repairs))
+  const evidence = evidenceOf(c.harness, complaints, found)
+  const next = nextTest(c, evidence, weigh)
   const at = next && c.tests.indexOf(next.test)
   return {
-    suspects: suspects(c, evidence, worked).map((s) => ({
+    suspects: suspects(c, evidence, weigh).map((s) => ({
       id: s.fault?.id ?? 'nothing',
       says: s.fault?.says ?? 'Nothing is wrong that these tests show.',
       cure: s.fault?.cure ?? '',

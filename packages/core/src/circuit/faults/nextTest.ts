@@ -1,6 +1,6 @@
 import { OPEN_LINE } from '../../quantity/electrical'
 import { type BenchTest, type Outcome } from './benchTests'
-import { chances, type Cabinet, type Evidence } from './rank'
+import { chances, type Cabinet, type Evidence, type Weigh } from './rank'
 
 /** Opening the guard costs so many minutes once. [practice] */
 const OPENING = 8
@@ -16,8 +16,8 @@ export interface NextTest {
  * The test that takes away most of what is not known for each minute it costs; what needs the guard open waits until nothing cheaper tells
  * anything. [published: expected information, Lindley 1956, from memory]
  */
-export function nextTest(c: Cabinet, evidence: readonly Evidence[], touched?: ReadonlySet<string>): NextTest | undefined {
-  const p = chances(c, evidence, touched)
+export function nextTest(c: Cabinet, evidence: readonly Evidence[], weigh?: Weigh): NextTest | undefined {
+  const p = chances(c, evidence, weigh)
   const done = new Set(evidence.map((e) => e.test))
   const opened = evidence.some((e) => c.tests.find((t) => t.id === e.test)?.open)
   const live = p.flatMap((chance, i) => (chance > 1e-4 ? [i] : []))

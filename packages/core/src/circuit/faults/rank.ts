@@ -75,10 +75,13 @@ export function agreement(test: BenchTest, spread: number, shown: Outcome, found
   return SLIP + (1 - SLIP) * Math.exp(-(((r - p) / sigma) ** 2) / 2)
 }
 
-/** Chances of every fault in the cabinet, in its order. @param touched lugs worked on since the last good reading weigh three times */
-export function chances(c: Cabinet, evidence: readonly Evidence[], touched: ReadonlySet<string> = new Set()): number[] {
+/** How much likelier than otherwise a fault is, for what was done at the bench. */
+export type Weigh = (fault: Fault) => number
+
+/** Chances of every fault in the cabinet, in its order. */
+export function chances(c: Cabinet, evidence: readonly Evidence[], weigh: Weigh = () => 1): number[] {
   const logs = c.faults.map((f, i) => {
-    const prior = f ? f.prior * (f.at.some((l) => touched.has(l)) ? 3 : 1) : NOTHING_WRONG
+    const prior = f ? f.prior * weigh(f) : NOTHING_WRONG
     return evidence.reduce((sum, e) => {
       const t = c.tests.findIndex((x) => x.id === e.test)
       return t < 0 ? sum : sum + Math.log(agreement(c.tests[t]!, c.spread[t]!, c.shown[i]![t]!, e.outcome))
@@ -96,8 +99,8 @@ function alike(c: Cabinet, i: number, j: number): boolean {
 }
 
 /** Suspects, the likeliest first; those that nothing but an iron can part stand together. */
-export function suspects(c: Cabinet, evidence: readonly Evidence[], touched?: ReadonlySet<string>): Suspect[] {
-  const p = chances(c, evidence, touched)
+export function suspects(c: Cabinet, evidence: readonly Evidence[], weigh?: Weigh): Suspect[] {
+  const p = chances(c, evidence, weigh)
   const order = p.map((_, i) => i).toSorted((a, b) => p[b]! - p[a]!)
   const taken = new Set<number>()
   const out: Suspect[] = []

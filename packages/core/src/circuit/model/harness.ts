@@ -196,11 +196,18 @@ function coilElements(c: Coil, source: Source): readonly Element[] {
 
 const switchElements = (c: SwitchPart, position: number): readonly Element[] =>
   once(c, position, () =>
-    (c.table.positions[position - 1] ?? []).map(([a, b]) => ({ type: 'W', ref: `${c.id} ${a}-${b}`, nodes: [`${c.id}.${a}`, `${c.id}.${b}`] })),
+    (c.table.positions[position - 1] ?? []).map(([a, b]) => ({
+      type: 'W',
+      ref: `${c.id} ${a}-${b}`,
+      nodes: [`${c.id}.${a}`, `${c.id}.${b}`],
+    })),
   )
 
 /** Refs of the resistors a coil or pot is in a netlist. */
 export const resistorsOf = (c: Coil | PotPart): string[] => (c.is === 'coil' ? [`R ${c.id}`] : [`${c.id} lower`, `${c.id} upper`])
+
+/** Less than any contact has, ohm: a part of a track that short is a wire. */
+const NO_OHMS = 1e-3
 
 /** A pot as its two parts at a setting; a part without resistance is a wire. */
 export function potElements(p: PotPart, setting: Setting): readonly Element[] {
@@ -210,7 +217,7 @@ export function potElements(p: PotPart, setting: Setting): readonly Element[] {
     if (p.lifted) return [{ type: 'R', ref: resistorsOf(p)[0]!, nodes: [`${p.id}.3`, `${p.id}.1`], value: p.ohm }]
     const f = taperFraction(p.taper, turn)
     const part = (ref: string, a: string, b: string, ohm: number): Element =>
-      ohm <= 0 ? { type: 'W', ref, nodes: [a, b] } : { type: 'R', ref, nodes: [a, b], value: ohm }
+      ohm < NO_OHMS ? { type: 'W', ref, nodes: [a, b] } : { type: 'R', ref, nodes: [a, b], value: ohm }
     const [lower, upper] = resistorsOf(p)
     return [part(lower!, `${p.id}.2`, `${p.id}.1`, f * p.ohm), part(upper!, `${p.id}.3`, `${p.id}.2`, (1 - f) * p.ohm)]
   })
