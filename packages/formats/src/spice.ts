@@ -22,7 +22,9 @@ export function toSpice(title: string, netlist: Netlist, points = 66): { text: s
   }
   const tip = node(netlist.output[0])
   const refs = new Map<string, string>()
-  const lines = netlist.elements.map((e, i) => line(e, i + 1, node, refs))
+  // A wire from a place to itself only names the place.
+  const drawn = netlist.elements.filter((e) => e.type !== 'W' || e.nodes[0] !== e.nodes[1])
+  const lines = drawn.map((e, i) => line(e, i + 1, node, refs))
   const leaks = floatingNodes(netlist.elements).map((name, i) => `Rleak${i + 1} ${node(name)} 0 ${LEAK}`)
   const names = [...numbers].map(([name, n]) => `* ${n} = ${name}`)
   return { tip, text: [title.replace(/\n/g, ' '), ...names, ...lines, ...leaks, `.ac dec ${points} 20 20000`, '.end', ''].join('\n') }

@@ -1,4 +1,4 @@
-import { lugName, lugsOf, setField, wireKey, wireProblem, type Harness, type WireEdit } from '@snug/core'
+import { lugName, lugsOf, setCircuit, wireKey, wireProblem, type Harness, type WireEdit } from '@snug/core'
 import { useBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Field'
@@ -24,7 +24,7 @@ export function ByHand({
     const next = { ...edits }
     if (edit) next[key] = edit
     else delete next[key]
-    change((b) => setField(b, ['circuit', 'edits'], JSON.parse(JSON.stringify(next)), label))
+    change((b) => setCircuit(b, 'edits', next, label))
   }
   const words = (a: string, b: string) => `${lugName(harness, a)} to ${lugName(harness, b)}`
   return (

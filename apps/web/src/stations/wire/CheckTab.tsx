@@ -1,20 +1,41 @@
 import { fits, OPEN_LINE, printOhms, type Hunt } from '@snug/core'
+import { useState } from 'react'
 import { Empty, Workspace } from '../../app/Workspace'
 import { Button } from '../../ui/Button'
+import { FileButton } from '../../ui/FileButton'
+import { Toggle } from '../../ui/Toggle'
+import { ListenGrid } from './ListenGrid'
 import { WireTabs } from './tabs'
 import { useTestDrawing } from './useTestDrawing'
 import { TestEntry } from './TestEntry'
+import { useHarness } from './useHarness'
 import { useHunt } from './useHunt'
 
 type Line = Hunt['checks'][number]
 
 /** The check before anything is closed: the fewest tests that find every fault that any test can find. */
 export default function CheckTab() {
-  const { hunt, found, tell, clear } = useHunt()
+  const { hunt, found, tell, tellAll, clear } = useHunt()
+  const harness = useHarness()
+  const [listening, setListening] = useState(false)
+  const [log, setLog] = useState<string>()
   const lines = hunt?.checks ?? []
   const done = lines.filter((l) => found[l.test.id] !== undefined)
   const bad = done.filter((l) => !fits(l, found[l.test.id]!))
   const drawing = useTestDrawing(lines.find((l) => found[l.test.id] === undefined)?.test ?? lines[0]?.test)
+  const take = async (file: File) => {
+    const { readMeterLog } = await import('@snug/formats')
+    const read = readMeterLog(await file.text())
+    if (!read.ok) return setLog(read.why)
+    const wanted = lines.filter((l) => l.test.kind === 'ohms')
+    const pairs = read.readings.flatMap((r, i) => {
+      const line = r.line === undefined ? wanted[i] : lines[r.line - 1]
+      return line?.test.kind === 'ohms' ? [[line.test.id, r.ohm] as const] : []
+    })
+    tellAll(Object.fromEntries(pairs), `${pairs.length} readings from ${file.name}`)
+    const left = read.readings.length - pairs.length
+    setLog(`${pairs.length} readings taken from ${file.name}${left ? `; ${left} had no line of the list to go to` : ''}.`)
+  }
   return (
     <Workspace
       loupe={drawing}
@@ -23,7 +44,12 @@ export default function CheckTab() {
         <div className="flex h-full flex-col">
           <WireTabs />
           {!hunt && <Empty>Working out what to measure…</Empty>}
-          <ol className="min-h-0 flex-1 overflow-auto">
+          {listening && harness && (
+            <div className="min-h-0 flex-1 overflow-auto">
+              <ListenGrid harness={harness} />
+            </div>
+          )}
+          <ol className={listening ? 'hidden' : 'min-h-0 flex-1 overflow-auto'}>
             {lines.map((l, i) => (
               <li key={l.test.id} className="grid grid-cols-[1.5rem_1fr_10rem] items-center gap-2 border-b border-hairline px-3 py-1.5">
                 <span className="figure text-right text-[13px] text-soft">{i + 1}</span>
@@ -62,9 +88,23 @@ export default function CheckTab() {
             What is typed: ohms as the meter shows them, OL for an open line. The list holds the fewest tests that find every fault any test
             finds without an iron, what needs the guard open last.
           </p>
-          <Button className="mt-3" disabled={!Object.keys(found).length} onClick={clear}>
-            Begin again
-          </Button>
+          <Toggle label="Listening sheet: every position, every control" on={listening} onChange={setListening} />
+          <div className="mt-3 flex flex-wrap items-center gap-2">
+            <FileButton name="Choose a meter’s log" accept=".csv,.txt,text/csv,text/plain" onFile={(f) => void take(f)}>
+              Readings from a meter’s log
+            </FileButton>
+            <Button disabled={!Object.keys(found).length} onClick={clear}>
+              Begin again
+            </Button>
+          </div>
+          {log && (
+            <p role="status" className="mt-1">
+              {log}
+            </p>
+          )}
+          <p className="mt-1 text-[15px] text-soft">
+            One reading a row, in the order of the list’s lines that take ohms; or the line’s number first, then the reading.
+          </p>
         </div>
       }
     />

@@ -1,17 +1,23 @@
 import { printOhms, type Hunt } from '@snug/core'
 import { useState } from 'react'
+import { useOpenBuild } from '../../state/buildStore'
 import { Empty, Workspace } from '../../app/Workspace'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { ThingRow } from '../../ui/ThingRow'
+import { Complaints } from './Complaints'
+import { Repairs } from './Repairs'
 import { WireTabs } from './tabs'
 import { useTestDrawing } from './useTestDrawing'
 import { TestEntry } from './TestEntry'
+import { useHarness } from './useHarness'
 import { useHunt } from './useHunt'
 
 /** What could be wrong, the likeliest first, and the one test that tells most for the minutes it costs. */
 export default function FaultTab() {
   const { hunt, found, tell, clear } = useHunt()
+  const harness = useHarness()
+  const complained = Object.keys(useOpenBuild().circuit.complaints ?? {}).length > 0
   const [chosen, setChosen] = useState<string>()
   const told = Object.entries(found)
   const suspects = hunt?.suspects ?? []
@@ -25,7 +31,7 @@ export default function FaultTab() {
         <div className="flex h-full flex-col">
           <WireTabs />
           {!hunt && <Empty>Going through every fault there could be…</Empty>}
-          {hunt && !told.length && (
+          {hunt && !told.length && !complained && (
             <p className="px-4 py-3 text-soft">
               Nothing is measured yet: this is how often each happens. Begin with the test on the right.
             </p>
@@ -50,8 +56,9 @@ export default function FaultTab() {
       }
       hand={
         <div className="flex flex-col gap-4">
+          {harness && <Complaints harness={harness} />}
           <Next hunt={hunt} found={found} tell={tell} />
-          {hand && told.length > 0 && (
+          {hand && (told.length > 0 || complained) && (
             <section>
               <h3 className="text-[18px]">{hand.says}</h3>
               {hand.cure && <p>{hand.cure}</p>}
@@ -67,6 +74,7 @@ export default function FaultTab() {
               )}
             </section>
           )}
+          {(told.length > 0 || complained) && <Repairs suspect={hand} />}
           {hunt !== undefined && hunt.pairs.length > 0 && (
             <section>
               <h3 className="text-[18px]">No single fault explains all of it: two at once?</h3>

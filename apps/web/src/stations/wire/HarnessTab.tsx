@@ -2,9 +2,12 @@ import { harnessDrawing, LUGS_COUNTED, lugsOf, signalPath, type WireResult } fro
 import { useMemo, useState } from 'react'
 import { Board } from '../../app/Workspace'
 import { DrawingView } from '../../drawing/DrawingView'
-import { useOpenBuild } from '../../state/buildStore'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { useKnobsOf } from '../../state/knobs'
 import { Choice } from '../../ui/Field'
 import { ByHand } from './ByHand'
+import { Knobs } from './Knobs'
+import { MeterBetween } from './MeterBetween'
 import { WireTabs } from './tabs'
 
 /** The harness spread out, from either side, the way of the signal in one position; wires changed lug by lug. */
@@ -15,6 +18,8 @@ export function HarnessTab({ wire }: { wire: Extract<WireResult, { ok: true }> }
   const [picked, setPicked] = useState<readonly [string, string]>(['', ''])
   const position = wire.positions.find((p) => p.id === chosen) ?? wire.positions[0]!
   const drawing = useMemo(() => harnessDrawing(wire.harness, position.switches, seen), [wire, position, seen])
+  const knobs = useKnobsOf(useBuild((s) => s.id)!)
+  const setting = useMemo(() => ({ switches: position.switches, knobs }), [position, knobs])
   const says = useMemo(() => signalPath(wire.harness, position.switches).says, [wire, position])
   const lugs = useMemo(() => new Set(wire.harness.components.flatMap(lugsOf)), [wire])
   const pick = (thing: string) => {
@@ -59,6 +64,8 @@ export function HarnessTab({ wire }: { wire: Extract<WireResult, { ok: true }> }
             </ol>
             <p className="mt-2 text-[15px] text-soft">{LUGS_COUNTED} From the playing side the drawing is mirrored.</p>
           </section>
+          <MeterBetween harness={wire.harness} setting={setting} picked={picked} />
+          <Knobs harness={wire.harness} />
           <ByHand harness={wire.harness} edits={build.circuit.edits ?? {}} picked={picked} onPicked={setPicked} />
         </div>
       }

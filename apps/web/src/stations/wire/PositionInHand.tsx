@@ -1,10 +1,11 @@
-import { signalPath, type Harness, type Setting, type WirePosition } from '@snug/core'
+import { expectedNoise, signalPath, type Harness, type Setting, type WirePosition } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Caution } from '../../ui/Caution'
 import type { PositionCurve } from '../../workers/positionCurve'
 import { JackReading } from './JackReading'
 import { AllAtTen, Knobs } from './Knobs'
 import { Toggle } from '../../ui/Toggle'
+import { Beside } from './Beside'
 import { CircuitFile, type Laid } from './CircuitFile'
 import { HearIt } from './HearIt'
 import { ResponseChart } from './ResponseChart'
@@ -79,11 +80,13 @@ export function PositionInHand({
           label={`Response of position ${id}, 20 Hz to 20 kHz${peak ? `, peak at ${peak} Hz` : ''}`}
         />
       </div>
+      <p className="text-[14px] text-soft">{expectedNoise(topology)}</p>
       <JackReading harness={harness} position={position} knobs={knobs} />
       <div className="flex flex-wrap items-center justify-between gap-2">
         <HearIt harness={harness} setting={setting} name={id} />
         <Toggle label="Band of parts as they come" on={banded} onChange={setBanded} />
       </div>
+      <Beside setting={setting} onLaid={setLaid} />
       <CircuitFile harness={harness} setting={setting} name={id} onLaid={setLaid} />
       <Follow harness={harness} switches={position.switches} />
       <Caution

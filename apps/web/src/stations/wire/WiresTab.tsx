@@ -6,6 +6,7 @@ import { Caution } from '../../ui/Caution'
 import { PrintSheet } from '../../ui/PrintSheet'
 import { WireTabs } from './tabs'
 import { wireMarks } from './wireMarks'
+import { OnHand } from './OnHand'
 import { WireTable } from './WireTable'
 
 /** Every wire to cut and solder, in the order that keeps each joint in reach; the harness beside it from either side. */
@@ -14,6 +15,7 @@ export function WiresTab({ wire }: { wire: Extract<WireResult, { ok: true }> }) 
   const first = wire.positions[0]!
   const drawing = useMemo(() => soundingDrawing(wire.harness, first.id, first.topology), [wire, first])
   const feeding = useMemo(() => feedingOf(build, wire.harness), [build, wire])
+  const done = wire.wires.filter((w) => build.circuit.soldered?.[w.key]).length
   const overlay = useMemo(() => wireMarks(wire), [wire])
   return (
     <Workspace
@@ -31,6 +33,9 @@ export function WiresTab({ wire }: { wire: Extract<WireResult, { ok: true }> }) 
       hand={
         <div>
           <h2 className="text-[22px]">Soldering</h2>
+          <p role="status">
+            {done} of {wire.wires.length} soldered and checked.
+          </p>
           <p className="mt-2">{LUGS_COUNTED} Tin every lug first; capacitor and jumpers, then controls, grounds, pickups, the jack last.</p>
           <p className="mt-2">
             Every case, frame and the strings have a wire of their own to one place. Foil is an extra: it comes loose, and nothing hangs on
@@ -51,6 +56,7 @@ export function WiresTab({ wire }: { wire: Extract<WireResult, { ok: true }> }) 
               ))}
             </section>
           )}
+          <OnHand wires={wire.wires} />
           <PrintSheet sheet={() => wireSheet(build, wire)} label="Wire list and soldering order" />
           <Caution
             lines={[

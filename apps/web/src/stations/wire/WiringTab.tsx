@@ -1,4 +1,15 @@
-import { harnessOf, offersOf, optionsOf, setField, setTrait, soundingDrawing, type Build, type OptionState, type Recipe } from '@snug/core'
+import {
+  harnessOf,
+  offersOf,
+  optionsOf,
+  setCircuit,
+  setField,
+  setTrait,
+  soundingDrawing,
+  type Build,
+  type OptionState,
+  type Recipe,
+} from '@snug/core'
 import { useMemo } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -19,7 +30,7 @@ export function WiringTab() {
     [wire],
   )
   const chosen = made.ok ? made.recipe : offers.find((o) => o.recipe.id === build.circuit.scheme)?.recipe
-  const choose = (r: Recipe) => change((b) => setField(b, ['circuit', 'scheme'], r.id, `Wiring: ${r.label}`))
+  const choose = (r: Recipe) => change((b) => setCircuit(b, 'scheme', r.id, `Wiring: ${r.label}`))
   return (
     <Workspace
       loupe={drawing}

@@ -1,4 +1,4 @@
-import { setField, type Build, type Evidence, type Hunt } from '@snug/core'
+import { setCircuit, type Build, type Evidence, type Hunt } from '@snug/core'
 import { useEffect, useMemo, useState } from 'react'
 import { useBuild } from '../../state/buildStore'
 import { circuitWorker } from '../../workers/compute'
@@ -24,13 +24,16 @@ export function useHunt() {
     const next = { ...found }
     if (outcome === undefined) delete next[test]
     else next[test] = outcome
-    change((b) => setField(b, ['circuit', 'found'], next, words))
+    change((b) => setCircuit(b, 'found', next, words))
   }
+  const tellAll = (more: Record<string, string | number>, words: string) =>
+    change((b) => setCircuit(b, 'found', { ...found, ...more }, words))
   return {
     hunt,
     found: found ?? {},
     tell,
-    clear: () => change((b) => setField(b, ['circuit', 'found'], undefined, 'Bench tests begun again')),
+    tellAll,
+    clear: () => change((b) => setCircuit(b, 'found', undefined, 'Bench tests begun again')),
   }
 }
 

@@ -19,6 +19,11 @@ vi.mock('react-chartjs-2', () => ({
   ),
 }))
 
+const parse = (text: string) => {
+  const read = parseOhms(text)
+  if (!read.ok) throw new Error(read.why)
+  return read.value
+}
 const list = () => within(screen.getByRole('region', { name: 'Switch positions and wires' }))
 const positions = () => list().getAllByRole('listitem')
 const readings = () => Object.values(server.build.readings)
@@ -145,7 +150,7 @@ describe('Wire', () => {
     const w = useBuild.getState().evaluation!.wire
     expect(rows).toHaveLength(w.ok ? w.wires.length : 0)
     for (const r of rows) expect(Number(r.lastElementChild!.textContent)).toBeGreaterThan(20)
-    expect(wires.getByText(/In all: /)).toBeTruthy()
+    expect(inHand().getByText(/In all: .*white/)).toBeTruthy()
   })
   it('what the circuit still needs is named', () => {
     layOut(without(fullBuild(), 'switch'))
@@ -269,5 +274,83 @@ describe('what have I got', () => {
     }
     expect(inHand().getByRole('status').textContent).toMatch(/It is a 3-way toggle/)
     expect(inHand().getByRole('status').textContent).toMatch(/x is A0/)
+  })
+})
+
+describe('at the bench', () => {
+  it('a wire is ticked when it is soldered and beeped along; the day is kept, and taken back', async () => {
+    layOut()
+    show(<WireStation />, 'wire?tab=wires')
+    const box = await screen.findByRole('checkbox', { name: 'Wire 1 soldered and checked' })
+    await userEvent.click(box)
+    await waitFor(() => expect(Object.keys(server.build.circuit.soldered ?? {})).toHaveLength(1))
+    expect(inHand().getByRole('status').textContent).toMatch(/^1 of \d+ soldered/)
+    await userEvent.click(screen.getByRole('checkbox', { name: 'Wire 1 soldered and checked' }))
+    await waitFor(() => expect(server.build.circuit.soldered).toEqual({}))
+  })
+  it('colours on hand go into the list; too short a reel is said', async () => {
+    layOut()
+    show(<WireStation />, 'wire?tab=wires')
+    for (const c of ['Yellow', 'brown']) {
+      await userEvent.type(inHand().getByLabelText('A colour'), c)
+      await userEvent.click(inHand().getByRole('button', { name: 'Add' }))
+    }
+    await waitFor(() => expect(server.build.circuit.reels).toEqual({ yellow: 1, brown: 1 }))
+    const wires = within(screen.getByRole('region', { name: 'Wires' }))
+    expect(wires.getAllByText('brown').length).toBeGreaterThan(2)
+    await userEvent.clear(inHand().getByLabelText('brown, m'))
+    await userEvent.type(inHand().getByLabelText('brown, m'), '0.1{Enter}')
+    await waitFor(() => expect(inHand().getByText(/wanted: too short/)).toBeTruthy())
+  })
+  it('a meter between two lugs picked: the pot’s track, and the jack’s tip against its sleeve', async () => {
+    layOut()
+    show(<WireStation />, 'wire?tab=harness')
+    await userEvent.selectOptions(inHand().getByLabelText('From'), 'jack.tip')
+    await userEvent.selectOptions(inHand().getByLabelText('To'), 'jack.sleeve')
+    const shown = inHand().getByRole('status').textContent!
+    expect(Math.abs(parse(/ohms([\d.]+ k)/.exec(shown)![1]!) / expected() - 1)).toBeLessThan(0.01)
+    expect(shown).toMatch(/no beep/)
+  })
+  it('another capacitor laid beside the curve is one more on the chart', async () => {
+    layOut()
+    show(<WireStation />, 'wire')
+    const chart = await inHand().findByRole('img', { name: /Response of position 1/ })
+    await waitFor(() => expect(chart.textContent).toBe('5 curves'))
+    await userEvent.selectOptions(inHand().getByLabelText('Lay beside it'), inHand().getByRole('option', { name: /tone capacitor 10 n/ }))
+    await waitFor(() => expect(inHand().getByRole('img', { name: /Response of position 1/ }).textContent).toBe('6 curves'))
+  })
+  it('the listening sheet goes from not tried to good to bad, and counts what was never tried', async () => {
+    layOut()
+    show(<WireStation />, 'wire?tab=check')
+    await userEvent.click(await screen.findByLabelText(/^Listening sheet/))
+    const cell = () => screen.getByRole('button', { name: /position 2, strum/ })
+    await userEvent.click(cell())
+    await waitFor(() => expect(server.build.circuit.heard).toEqual({ '2 strum': 'good' }))
+    await userEvent.click(cell())
+    await waitFor(() => expect(server.build.circuit.heard).toEqual({ '2 strum': 'bad' }))
+    expect(screen.getByText(/never tried, 1 not as it should be; amplifier not noted/)).toBeTruthy()
+  })
+  it('a complaint is evidence; the fault goes into the plan and the log, and what mending did is kept', async () => {
+    layOut()
+    show(<WireStation />, 'wire?tab=fault')
+    await userEvent.selectOptions(await screen.findByLabelText('What is wrong with it'), 'touch rises')
+    await waitFor(() => expect(Object.keys(server.build.circuit.complaints ?? {})).toEqual(['touch rises']))
+    await userEvent.click(await screen.findByRole('button', { name: /^That is it/ }, { timeout: 8000 }))
+    await waitFor(() => expect(Object.keys(server.build.circuit.mends ?? {})).toHaveLength(1))
+    await userEvent.click(screen.getByText('Something was mended'))
+    await userEvent.selectOptions(screen.getByLabelText('And then it was'), 'gone')
+    await userEvent.click(screen.getByRole('button', { name: 'File it' }))
+    await waitFor(() => expect(Object.values(server.build.circuit.repairs ?? {})).toMatchObject([{ then: 'gone', kept: true }]))
+    expect(screen.getByText(/Do the check again/)).toBeTruthy()
+  })
+  it('a sheet begun from ours, one joint struck out, is told as one joint apart', async () => {
+    layOut()
+    show(<WireStation />, 'wire?tab=found')
+    await userEvent.click(await screen.findByText('A sheet, or a circuit as found'))
+    await userEvent.click(inHand().getByRole('button', { name: /^Begin from ours/ }))
+    await waitFor(() => expect(inHand().getByText('It joins the same things as ours does.')).toBeTruthy())
+    await userEvent.click(inHand().getAllByRole('button', { name: /^Not on the sheet: .*jack, tip/ })[0]!)
+    await waitFor(() => expect(inHand().getByText('1 joint differs.')).toBeTruthy())
+    expect(inHand().getAllByText('another').length).toBeGreaterThan(0)
   })
 })

@@ -1,5 +1,6 @@
+import type { CoilEntry } from '../../document/build'
 import { printOhms } from '../../quantity/electrical'
-import { awgOhmPerMetre } from '../../physics/wireGauge'
+import { awgOhmPerMetre, COPPER_PER_KELVIN } from '../../physics/wireGauge'
 
 /** A coil as somebody winds it. */
 export interface WoundCoil {
@@ -49,4 +50,28 @@ export function pairSays(a: WoundCoil, b: WoundCoil): string {
   if (wound) return 'Wound against each other with the same magnet: hum cancels, and so do the strings. Turn one magnet over.'
   if (drawn) return 'Opposite magnets, wound the same way: joined in phase by hum they are out of phase by strings. Swap the leads of one.'
   return 'Wound alike with the same magnet: strings add, and hum adds too.'
+}
+
+/** A coil of the log as it stands: by its last reading. */
+export function woundOf({ gauge, turns, turn, winding, magnet, read }: CoilEntry): WoundCoil {
+  const last = read.at(-1)
+  return { gauge, turns, turn, winding, magnet, ...(last ? { ohm: last.ohm, celsius: last.celsius } : {}) }
+}
+
+/** What two readings of one coil differ by without anything having happened, share. [ours] */
+const ALIKE = 0.015
+
+/** What happened from one stage to the next, both brought to 20 degrees C. */
+export function stagesSay({ read }: Pick<CoilEntry, 'read'>): string[] {
+  const at20 = read.map((r) => r.ohm / (1 + COPPER_PER_KELVIN * (r.celsius - 20)))
+  return read.map(({ stage, ohm, celsius }, i) => {
+    const words = `${stage}: ${printOhms(ohm)} at ${celsius} °C`
+    if (!i) return `${words}.`
+    const change = at20[i]! / at20[i - 1]! - 1
+    if (change > 20) return `${words}: broken since “${read[i - 1]!.stage}”.`
+    if (Math.abs(change) <= ALIKE) return `${words}: nothing has happened to it.`
+    return change < 0
+      ? `${words}: ${(-100 * change).toFixed(1)} % less than before at the same temperature; turns were shorted since “${read[i - 1]!.stage}”.`
+      : `${words}: ${(100 * change).toFixed(1)} % more than before at the same temperature; more turns, or a joint that hardly conducts.`
+  })
 }

@@ -3,7 +3,8 @@ import { wirable } from '../../testing/wirable'
 import { exchanged } from '../faults/candidates'
 import type { Harness } from '../model/harness'
 import { harnessOf } from '../schemes/harnessOf'
-import { compareSheet } from './compareSheet'
+import { edited } from '../schemes/edited'
+import { compareSheet, editsToMatch } from './compareSheet'
 
 const made = harnessOf(wirable({ places: ['neck', 'middle', 'bridge'], contacts: 'lever-5' }))
 if (!made.ok) throw new Error('no harness')
@@ -47,5 +48,12 @@ describe('a sheet beside the harness worked out here', () => {
     const c = compareSheet(harness, [], LOAD)
     expect(c.lacks).toHaveLength(lines(harness).length)
     expect(c.sounds).toEqual([])
+  })
+  it('wired as it shows, nothing differs any more', () => {
+    const wrong = lines(harness).map((w) => (w.from === 'neck.finish' ? { ...w, to: 'switch.B3' } : w))
+    const as = edited(harness, editsToMatch(harness, wrong)).harness
+    const c = compareSheet(as, wrong, LOAD)
+    expect([c.lacks, c.more]).toEqual([[], []])
+    expect(Object.keys(editsToMatch(harness, lines(harness)))).toEqual([])
   })
 })

@@ -1,9 +1,11 @@
+import type { WireEdit } from '../../document/build'
 import { frequencies, sweep } from '../engine/response'
 import { compile } from '../engine/solver'
 import { lugsOf, toNetlist, type Harness, type Load, type Wire } from '../model/harness'
 import { lugName } from '../model/lugNames'
 import { switchStates } from '../model/switchStates'
 import { exchanged } from '../faults/candidates'
+import { wireKey } from '../schemes/edited'
 import { topology } from './topology'
 
 /** Curves further apart than this anywhere are heard as two, dB. [ours] */
@@ -48,6 +50,19 @@ export function compareSheet(harness: Harness, sheet: readonly SheetLine[], load
       : {}),
     sounds: sheet.length ? soundsOf(harness, theirs, load) : [],
   }
+}
+
+/** What to take away and add so that the harness is wired as the sheet shows, joint by joint. */
+export function editsToMatch(harness: Harness, sheet: readonly SheetLine[]): Record<string, WireEdit> {
+  const wanted = new Set(sheet.map(({ from, to }) => wireKey(from, to)))
+  const ours = harness.wires.filter((w) => !w.inside)
+  const have = new Set(ours.map((w) => wireKey(w.from, w.to)))
+  const cut = ours.filter((w) => !wanted.has(wireKey(w.from, w.to)))
+  const added = sheet.filter(({ from, to }) => !have.has(wireKey(from, to)))
+  return Object.fromEntries([
+    ...cut.map(({ from, to, role }) => [wireKey(from, to), { is: 'cut', from, to, role }] as const),
+    ...added.map(({ from, to }) => [wireKey(from, to), { is: 'added', from, to, role: 'signal' }] as const),
+  ])
 }
 
 const asWires = (sheet: readonly SheetLine[]): Wire[] => sheet.map(({ from, to }) => ({ from, to, role: 'signal' }))

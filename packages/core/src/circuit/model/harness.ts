@@ -122,6 +122,8 @@ export function toNetlist(harness: Harness, setting: Setting, load?: Load, sourc
         break
       case 'jack':
         wire(`${c.id}.sleeve`, GROUND, 'sleeve')
+        // There, though nothing may be soldered to it.
+        wire(`${c.id}.tip`, `${c.id}.tip`, 'tip')
         break
       case 'ground':
         break

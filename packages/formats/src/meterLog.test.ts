@@ -1,0 +1,31 @@
+import { OPEN_READING } from '@snug/core'
+import { describe, expect, it } from 'vitest'
+import { readMeterLog } from './meterLog'
+
+const ohms = (text: string) => {
+  const log = readMeterLog(text)
+  if (!log.ok) throw new Error(log.why)
+  return log.readings
+}
+
+describe('a meter’s log', () => {
+  it('one reading a row, in order', () => expect(ohms('8.20k\n250\nOL').map((r) => r.ohm)).toEqual([8200, 250, OPEN_READING]))
+  it('with headings, times and a unit in a column of its own', () =>
+    expect(ohms('time;value;unit\n10:01;7.41;kOhm\n10:02;0.6;Ohm\n')).toEqual([{ ohm: 7410 }, { ohm: 0.6 }]))
+  it('with the line of the check in front', () =>
+    expect(ohms('line,reading\n3,8.2k\n1,OL')).toEqual([
+      { line: 3, ohm: 8200 },
+      { line: 1, ohm: OPEN_READING },
+    ]))
+  it('counts what it passed over', () => {
+    const log = readMeterLog('time,value\n10:01,8.2k\nsomething,else')
+    expect(log.ok && log.skipped).toBe(2)
+  })
+  it.each([
+    ['', /empty/],
+    ['volts\nhello there', /No row of the log holds a resistance/],
+  ])('%j is refused with a sentence', (text, why) => {
+    const log = readMeterLog(text)
+    expect(!log.ok && log.why).toMatch(why)
+  })
+})
