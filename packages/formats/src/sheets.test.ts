@@ -74,6 +74,8 @@ describe('what stations give to be printed', () => {
       'fit trial-build',
       'drill drill-sheet',
       'wire wire-list',
+      'wire listening',
+      'wire wire-help',
     ])
     for (const s of sheets) expect(page(s).querySelectorAll('li, td, svg').length, s.id).toBeGreaterThan(3)
   })

@@ -1,8 +1,10 @@
-import { fits, OPEN_LINE, printOhms, type Hunt } from '@snug/core'
+import { fits, listenSheet, OPEN_LINE, printOhms, type Hunt } from '@snug/core'
 import { useState } from 'react'
 import { Empty, Workspace } from '../../app/Workspace'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { FileButton } from '../../ui/FileButton'
+import { PrintSheet } from '../../ui/PrintSheet'
 import { Toggle } from '../../ui/Toggle'
 import { ListenGrid } from './ListenGrid'
 import { WireTabs } from './tabs'
@@ -16,6 +18,8 @@ type Line = Hunt['checks'][number]
 /** The check before anything is closed: the fewest tests that find every fault that any test can find. */
 export default function CheckTab() {
   const { hunt, found, tell, tellAll, clear } = useHunt()
+  const build = useOpenBuild()
+  const wire = useBuild((s) => s.evaluation!.wire)
   const harness = useHarness()
   const [listening, setListening] = useState(false)
   const [log, setLog] = useState<string>()
@@ -89,6 +93,7 @@ export default function CheckTab() {
             finds without an iron, what needs the guard open last.
           </p>
           <Toggle label="Listening sheet: every position, every control" on={listening} onChange={setListening} />
+          {listening && wire.ok && <PrintSheet sheet={() => listenSheet(build, wire)} label="Print the listening sheet" />}
           <div className="mt-3 flex flex-wrap items-center gap-2">
             <FileButton name="Choose a meter’s log" accept=".csv,.txt,text/csv,text/plain" onFile={(f) => void take(f)}>
               Readings from a meter’s log

@@ -1,9 +1,10 @@
-import { printOhms, type Hunt } from '@snug/core'
+import { helpSheet, printOhms, type Hunt } from '@snug/core'
 import { useState } from 'react'
-import { useOpenBuild } from '../../state/buildStore'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Empty, Workspace } from '../../app/Workspace'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
+import { PrintSheet } from '../../ui/PrintSheet'
 import { ThingRow } from '../../ui/ThingRow'
 import { Complaints } from './Complaints'
 import { Repairs } from './Repairs'
@@ -16,8 +17,10 @@ import { useHunt } from './useHunt'
 /** What could be wrong, the likeliest first, and the one test that tells most for the minutes it costs. */
 export default function FaultTab() {
   const { hunt, found, tell, clear } = useHunt()
+  const build = useOpenBuild()
+  const wire = useBuild((s) => s.evaluation!.wire)
   const harness = useHarness()
-  const complained = Object.keys(useOpenBuild().circuit.complaints ?? {}).length > 0
+  const complained = Object.keys(build.circuit.complaints ?? {}).length > 0
   const [chosen, setChosen] = useState<string>()
   const told = Object.entries(found)
   const suspects = hunt?.suspects ?? []
@@ -108,6 +111,13 @@ export default function FaultTab() {
               <Button className="mt-2" onClick={clear}>
                 Begin again
               </Button>
+            </section>
+          )}
+          {wire.ok && (
+            <section>
+              <h3 className="text-[18px]">Asking somebody</h3>
+              <p className="text-[15px] text-soft">Circuit, readings, complaints, tests and changes on one page.</p>
+              <PrintSheet sheet={() => helpSheet(build, wire)} label="Print the help page" />
             </section>
           )}
           <Caution

@@ -21,12 +21,18 @@ export function wireSheet(build: Build, wire: Extract<WireResult, { ok: true }>)
       {
         table: {
           columns: ['no.', 'from', 'to', 'colour', 'cut'],
-          rows: wire.wires.map((w) => [String(w.number), w.from, w.to, w.colour, w.length === undefined ? '' : String(w.length)]),
+          rows: wire.wires.map((w) => [
+            String(w.number),
+            w.from,
+            w.to,
+            w.screened ? `${w.colour}, screened` : w.colour,
+            w.length === undefined ? '' : String(w.length),
+          ]),
         },
       },
       ...stages.flatMap((stage): SheetBlock[] => [
         { heading: stage[0]!.toUpperCase() + stage.slice(1) },
-        { tick: wire.wires.filter((w) => w.stage === stage).map((w) => `${w.number}  ${w.from} to ${w.to}; beep along it: under 1 ohm`) },
+        { tick: wire.wires.filter((w) => w.stage === stage).map((w) => `${w.number}  ${w.from} to ${w.to}; ${w.check}`) },
       ]),
       ...(feeding
         ? [

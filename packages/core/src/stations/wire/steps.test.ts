@@ -55,3 +55,14 @@ describe('soldering and its check', () => {
       expect(`${s.title} ${s.why} ${s.befores.map((b) => b.why).join(' ')}`, s.id).not.toMatch(/guard/)
   })
 })
+
+describe('a fault that was found', () => {
+  const build = fullBuild()
+  build.circuit.mends = { 'open a b': { says: 'Off, or never soldered: a to b.', cure: 'Resolder both ends.', lugs: ['a', 'b'] } }
+  it('is a step of the plan with its cure and the caution of soldering', () => {
+    const step = stepOf(build, 'mend open a b')
+    expect(step.title).toBe('Mend: Off, or never soldered: a to b')
+    expect(step.why).toMatch(/Resolder both ends.*same test again/)
+    expect(step.cautions.join()).toMatch(/fumes/)
+  })
+})

@@ -13,8 +13,13 @@ const SOLDERED = [
   'pickup-bridge',
   'pot-volume',
   'pot-tone',
+  'pot-volume-2',
+  'pot-tone-2',
   'switch',
+  'switch-2',
   'capacitor',
+  'capacitor-2',
+  'battery',
   'jack',
   'wire',
   'harness',
@@ -55,13 +60,26 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
     step({
       id: 'meter-check',
       title: 'Meter check at the jack, every position',
-      why: `Each reading inside its band before ${build.parts.guard ? 'the guard is closed' : 'anything is closed over it'}.`,
+      why: `Each reading inside its band, every position heard with every control, before ${build.parts.guard ? 'the guard is closed' : 'anything is closed over it'}.`,
       station: 'wire',
       stage: 'wiring',
       slot: 'jack',
       minutes: 15,
       befores: [before('solder', 'solderedBeforeClosed')],
     }),
+    ...Object.entries(build.circuit.mends ?? {}).map(([id, { says, cure }]) =>
+      step({
+        id: `mend ${id}`,
+        title: `Mend: ${says.replace(/\.$/, '')}`,
+        why: `${cure} Then the same test again.`,
+        station: 'wire',
+        stage: 'wiring',
+        slot: 'jack',
+        minutes: 15,
+        cautions: FUMES,
+        befores: [],
+      }),
+    ),
     ...(ground
       ? [
           step({

@@ -1,5 +1,6 @@
 import { wireResult, type WireResult } from '../../circuit/bench/wireResult'
 import type { Contribution } from '../contribution'
+import { helpSheet, listenSheet } from './helpSheet'
 import { wireSheet } from './sheet'
 import { wireSteps } from './steps'
 
@@ -10,7 +11,7 @@ const MOVED = 0.002
 export const wire: Contribution<WireResult> = {
   result: (build, _today, _earlier, remember) => remember('wire', build, wireResult),
   steps: wireSteps,
-  sheets: (build, w) => (w.ok ? [wireSheet(build, w)] : []),
+  sheets: (build, w) => (w.ok ? [wireSheet(build, w), listenSheet(build, w), helpSheet(build, w)] : []),
   count: (_, w) => (w.ok ? w.readingsOff : w.missing.length + w.untold.length),
   moved: (before, after) => {
     const [was, now] = [before, after].map((w) => (w.ok ? w.positions[0]?.reading.ohm : undefined))

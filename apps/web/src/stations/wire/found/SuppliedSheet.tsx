@@ -59,7 +59,9 @@ export function SuppliedSheet() {
       )}
       {count > 0 && (
         <div role="status" className="mt-3">
-          <p className="text-[17px]">{apart ? `${apart} ${apart === 1 ? 'joint differs' : 'joints differ'}.` : 'It joins the same things as ours does.'}</p>
+          <p className="text-[17px]">
+            {apart ? `${apart} ${apart === 1 ? 'joint differs' : 'joints differ'}.` : 'It joins the same things as ours does.'}
+          </p>
           {compared.mirrored && <p className="text-mind">{compared.mirrored}</p>}
           {compared.lacks.map((l) => (
             <p key={l}>
