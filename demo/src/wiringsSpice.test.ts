@@ -31,6 +31,8 @@ const BUILDS = {
   'turned over': wirable({ ...HUM, pull: true, options: { pull: 'phase' } }),
   'straight to the jack': wirable({ ...HUM, pull: true, options: { pull: 'blower' } }),
   'three on five, two tones': wirable({ ...TRIO, second: true, options: { tones: 'two' } }),
+  'two active ones': wirable({ ...PAIR, active: ['neck', 'bridge'] }),
+  'a rotary of tones': wirable({ ...PAIR, rotary: true, options: { tone: 'rotary' } }),
   'three on three': wirable({ ...TRIO, contacts: 'lever-3' }),
 }
 const harnessFor = (build: (typeof BUILDS)[keyof typeof BUILDS]): Harness => {

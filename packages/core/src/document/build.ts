@@ -197,7 +197,7 @@ export interface CoilEntry {
   place?: string
 }
 
-export const WIRE_ROLES = ['hot', 'ground', 'link', 'signal', 'jumper'] as const
+export const WIRE_ROLES = ['hot', 'ground', 'link', 'signal', 'jumper', 'supply'] as const
 export interface WireEdit {
   is: 'cut' | 'added'
   from: string

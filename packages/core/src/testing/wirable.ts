@@ -13,6 +13,10 @@ interface Wanted {
   options?: Record<string, string>
   scheme?: string
   mount?: string
+  /** Pickups with electronics of their own; a battery and a stereo jack come with them. */
+  active?: readonly PickupPlace[]
+  /** A rotary as second switch. */
+  rotary?: boolean
 }
 
 const OHM: Record<PickupPlace, number> = { neck: 7400, middle: 6000, bridge: 8800 }
@@ -26,7 +30,7 @@ export function wirable(w: Wanted): Build {
       {
         coils: w.two?.includes(p) ? 'two' : 'single',
         sense: p === 'middle' ? 'reverse' : 'plain',
-        circuit: 'passive',
+        circuit: w.active?.includes(p) ? 'active' : 'passive',
         ...(w.leads ? { leads: w.leads } : {}),
       },
     )
@@ -39,7 +43,8 @@ export function wirable(w: Wanted): Build {
     'pot-volume': pot('pot-volume'),
     'pot-tone': pot('pot-tone', w.pull),
     capacitor: cap('capacitor'),
-    jack: aPart('jack', {}, { contacts: 'mono' }),
+    jack: aPart('jack', {}, { contacts: w.active?.length ? 'stereo' : 'mono' }),
+    ...(w.active?.length ? { battery: aPart('battery', {}) } : {}),
     ...(w.contacts ? { switch: aPart('switch', {}, { contacts: w.contacts }) } : {}),
     ...(w.second
       ? {
@@ -49,6 +54,7 @@ export function wirable(w: Wanted): Build {
           'switch-2': aPart('switch-2', {}, { contacts: 'slide' }),
         }
       : {}),
+    ...(w.rotary ? { 'switch-2': aPart('switch-2', {}, { contacts: 'rotary-6' }) } : {}),
   })
   return { ...build, circuit: { ...build.circuit, scheme: w.scheme ?? 'by-parts', options: w.options ?? {} } }
 }

@@ -45,7 +45,7 @@ export function predictReading(build: Build, harness: Harness, setting: Setting,
   // What is off together, such as the two coils of a pickup, moves the reading together.
   const slopes = new Map<string, number>()
   for (const c of harness.components) {
-    if (c.is !== 'coil' && c.is !== 'pot') continue
+    if ((c.is !== 'coil' && c.is !== 'pot') || (c.is === 'coil' && c.active)) continue
     const slope = resistorsOf(c).reduce((sum, ref) => sum + (shares.get(ref) ?? 0), 0) * off(build, c)
     const part = c.slot ?? c.id
     slopes.set(part, (slopes.get(part) ?? 0) + slope)

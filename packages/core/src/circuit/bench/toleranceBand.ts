@@ -29,7 +29,7 @@ function built(build: Build, harness: Harness, gauss: () => number): Harness {
     components: harness.components.map((c): Component => {
       if (c.is === 'pot') return { ...c, ohm: c.ohm * (1 + share(c, 'resistance', OFF.pot) * gauss()) }
       if (c.is === 'capacitor') return { ...c, farad: c.farad * (1 + share(c, 'capacitance', OFF.capacitor) * gauss()) }
-      if (c.is !== 'coil') return c
+      if (c.is !== 'coil' || c.active) return c
       // The two coils of a pickup are off together.
       const by = pickups.get(c.pickup) ?? gauss()
       pickups.set(c.pickup, by)

@@ -1,7 +1,7 @@
 import type { Element, Netlist } from '../engine/netlist'
 import { mergeNodes } from '../engine/nodes'
 import { compile } from '../engine/solver'
-import { lugsOf, toNetlist, type Coil, type Harness } from '../model/harness'
+import { humSense, toNetlist, type Coil, type Harness } from '../model/harness'
 import type { Setting } from '../model/setting'
 
 /** How coils are joined: a tree whose leaves are coils, by id. Words and drawings are made from it, never the other way. */
@@ -43,10 +43,12 @@ export function topology(harness: Harness, switches: Setting['switches']): Topol
   const coils = harness.components.filter(isCoil)
   const nodes = nodesOf(toNetlist(harness, setting))
   const heard = reachedFromTip(nodes)
-  const voltages = coils.flatMap((coil) => (lugsOf(coil).some((lug) => heard.has(nodes.root(lug))) ? [{ coil, volt: voltage(coil) }] : []))
+  const voltages = coils.flatMap((coil) =>
+    [`${coil.id}.start`, `${coil.id}.finish`].some((lug) => heard.has(nodes.root(lug))) ? [{ coil, volt: voltage(coil) }] : [],
+  )
   const sounding = voltages.filter(({ volt }) => decibel(volt) > SILENT).map(({ coil }) => coil)
   // The circuit is linear: stray fields drive every coil at once, each in the sense it is wound.
-  const stray = voltages.reduce((sum, { coil, volt }) => plus(sum, volt, coil.winding), { re: 0, im: 0 })
+  const stray = voltages.reduce((sum, { coil, volt }) => plus(sum, volt, humSense(coil)), { re: 0, im: 0 })
   const adding = voltages.filter(({ coil }) => sounding.includes(coil)).reduce((sum, { volt }) => sum + Math.hypot(volt.re, volt.im), 0)
   const hum = sounding.length ? decibel(stray) - 20 * Math.log10(adding) : -Infinity
   const joined = joinedCoils(nodes, sounding)

@@ -18,6 +18,7 @@ describe('colours from what is on hand', () => {
       signal: 'yellow',
       link: 'yellow',
       jumper: 'yellow',
+      supply: 'yellow',
     }))
   it('ground never shares a colour with signal while there are two, whatever their names', () => {
     for (const pair of [

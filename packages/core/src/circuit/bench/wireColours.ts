@@ -7,9 +7,10 @@ const WANTED: Record<WireRole, readonly string[]> = {
   signal: ['white', 'yellow', 'red', 'orange'],
   link: ['green', 'blue', 'yellow', 'grey'],
   jumper: ['bare', 'blue', 'grey'],
+  supply: ['red', 'orange', 'brown'],
 }
 /** Ground first: it must not look like anything else. */
-const ORDER: readonly WireRole[] = ['ground', 'hot', 'signal', 'link', 'jumper']
+const ORDER: readonly WireRole[] = ['ground', 'supply', 'hot', 'signal', 'link', 'jumper']
 
 /** Colours a person can tell one wire's job by, chosen from what is on hand. */
 export interface Colours {
@@ -21,7 +22,7 @@ export interface Colours {
 /** @param reels metres on hand by colour; without any the usual ones are listed as if bought */
 export function coloursFor(reels: Readonly<Record<string, number>> = {}): Colours {
   const have = Object.keys(reels).filter((c) => reels[c]! > 0)
-  if (!have.length) return { of: { hot: 'white', signal: 'white', ground: 'black', link: 'green', jumper: 'bare' } }
+  if (!have.length) return { of: { hot: 'white', signal: 'white', ground: 'black', link: 'green', jumper: 'bare', supply: 'red' } }
   const of = {} as Record<WireRole, string>
   for (const role of ORDER) {
     const free = have.filter((c) => !Object.values(of).includes(c))

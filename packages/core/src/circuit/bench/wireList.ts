@@ -35,7 +35,7 @@ export interface OnHand {
 }
 
 /** Soldering stages in the order that keeps every joint reachable. [practice] */
-const STAGES = ['tone capacitor and jumpers', 'controls', 'grounds', 'pickups', 'jack'] as const
+const STAGES = ['tone capacitor and jumpers', 'controls', 'grounds', 'pickups', 'jack', 'battery'] as const
 
 /** Stranded hook-up wire for controls. [practice] */
 const HOOK_UP = 22
@@ -51,6 +51,7 @@ export function wireList(harness: Harness, onHand: OnHand = {}): WireRow[] {
   const component = (lug: string) => harness.components.find((c) => c.id === lugParts(lug).component)!
   const colours = coloursFor(onHand.reels)
   const stageOf = ({ from, to, role }: Wire): (typeof STAGES)[number] => {
+    if (role === 'supply') return 'battery'
     const kinds = [component(from).is, component(to).is]
     if (kinds.includes('jack')) return 'jack'
     if (kinds.includes('coil')) return 'pickups'

@@ -42,7 +42,12 @@ export function standsOf(harness: Harness): { id: string; switches: Record<strin
   const resting = Object.fromEntries(rest.map((s) => [s.id, 1]))
   return [
     ...main.table.positions.map((_, i) => ({ id: String(i + 1), switches: { ...resting, [main.id]: i + 1 } })),
-    ...rest.map((s) => ({ id: `1, ${s.label} thrown`, switches: { ...resting, [main.id]: 1, [s.id]: 2 } })),
+    ...rest.flatMap((s) =>
+      s.table.positions.slice(1).map((_, i, all) => ({
+        id: all.length > 1 ? `1, ${s.label} at ${i + 2}` : `1, ${s.label} thrown`,
+        switches: { ...resting, [main.id]: 1, [s.id]: i + 2 },
+      })),
+    ),
   ]
 }
 

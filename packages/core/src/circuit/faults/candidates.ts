@@ -75,31 +75,60 @@ const coilsOf = (h: Harness) => h.components.filter((c): c is Coil => c.is === '
 
 function coilFaults(harness: Harness): Fault[] {
   const coils = coilsOf(harness)
-  const single = coils.flatMap((c): Fault[] => [
-    {
-      id: `coil-open ${c.id}`,
-      kind: 'coil-open',
-      says: `The winding of ${c.label} is broken: no current passes it.`,
-      cure: 'Look at its eyelets under a glass first: the break is mostly there. Otherwise it is rewound or exchanged.',
-      prior: 0.3,
-      at: [`${c.id}.start`, `${c.id}.finish`],
-      apply: (h) => changed(h, c, { ohm: 1e12 }),
-    },
-    {
-      id: `coil-short ${c.id}`,
-      kind: 'coil-short',
-      says: `The leads of ${c.label} touch each other: it is short-circuited.`,
-      cure: 'Part the bared ends and put tube over them.',
-      prior: 0.4,
-      at: [`${c.id}.start`, `${c.id}.finish`],
-      apply: (h) => joined(h, `${c.id}.start`, `${c.id}.finish`),
-    },
-  ])
+  const battery = harness.components.find((c) => c.is === 'battery')
+  const empty: Fault[] = battery
+    ? [
+        {
+          id: 'battery flat',
+          kind: 'battery',
+          says: 'The battery is empty, or its clip does not grip: everything active is dead or distorted.',
+          cure: 'Measure it with a plug in the jack: under 7.5 V it is exchanged; over 0.5 V less than without a plug, bend the clip.',
+          prior: 1.5,
+          at: ['battery.plus', 'battery.minus'],
+          apply: (h) => changed(h, battery, { flat: true }),
+        },
+      ]
+    : []
+  const single = coils.flatMap((c): Fault[] =>
+    c.active
+      ? [
+          {
+            id: `coil-open ${c.id}`,
+            kind: 'coil-open',
+            says: `The ${c.label} pickup gives nothing though it has its battery: its electronics or a lead in its plug.`,
+            cure: 'Push its connector home, look for a pulled pin; otherwise the pickup is exchanged.',
+            prior: 0.3,
+            at: [`${c.id}.start`, `${c.id}.finish`],
+            apply: (h) => changed(h, c, { ohm: 1e12 }),
+          },
+        ]
+      : [
+          {
+            id: `coil-open ${c.id}`,
+            kind: 'coil-open',
+            says: `The winding of ${c.label} is broken: no current passes it.`,
+            cure: 'Look at its eyelets under a glass first: the break is mostly there. Otherwise it is rewound or exchanged.',
+            prior: 0.3,
+            at: [`${c.id}.start`, `${c.id}.finish`],
+            apply: (h) => changed(h, c, { ohm: 1e12 }),
+          },
+          {
+            id: `coil-short ${c.id}`,
+            kind: 'coil-short',
+            says: `The leads of ${c.label} touch each other: it is short-circuited.`,
+            cure: 'Part the bared ends and put tube over them.',
+            prior: 0.4,
+            at: [`${c.id}.start`, `${c.id}.finish`],
+            apply: (h) => joined(h, `${c.id}.start`, `${c.id}.finish`),
+          },
+        ],
+  )
   const pickups = [...new Set(coils.map((c) => c.pickup))]
+  const passive = pickups.filter((p) => coils.some((c) => c.pickup === p && !c.active))
   const turned =
     pickups.length < 2
       ? []
-      : pickups.map((p): Fault => {
+      : passive.map((p): Fault => {
           const own = coils.filter((c) => c.pickup === p)
           return {
             id: `reversed ${p}`,
@@ -126,7 +155,7 @@ function coilFaults(harness: Harness): Fault[] {
       },
     ]
   })
-  return [...single, ...turned, ...links]
+  return [...empty, ...single, ...turned, ...links]
 }
 
 function partFaults(harness: Harness): Fault[] {
@@ -198,7 +227,7 @@ export const exchanged = (h: Harness, a: string, b: string): Harness => moved(mo
 /** Neighbouring lugs bridged by solder or a hair of wire, and live lugs against metal. */
 function shorts(harness: Harness, say: (lug: string) => string): Fault[] {
   const bridged = harness.components.flatMap((c) => {
-    if (c.is === 'coil' || c.is === 'ground' || c.is === 'capacitor') return []
+    if (c.is === 'coil' || c.is === 'ground' || c.is === 'capacitor' || c.is === 'battery') return []
     const lugs = lugsOf(c)
     return lugs.slice(1).map((lug, i) => [lugs[i]!, lug] as const)
   })

@@ -16,6 +16,7 @@ export const FAULT_KINDS = [
   'pot-wrong',
   'track-open',
   'switch-mirrored',
+  'battery',
 ] as const
 export type FaultKind = (typeof FAULT_KINDS)[number]
 

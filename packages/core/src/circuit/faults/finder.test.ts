@@ -18,6 +18,8 @@ const WIRINGS: Record<string, Wanted> = {
   'two humbuckers on four poles': { ...HUM, contacts: 'lever-5x4' },
   'humbuckers parted by a pulled knob': { ...HUM, pull: true, options: { pull: 'split' } },
   'a second circuit': { ...PAIR, second: true, options: { preset: 'neck' } },
+  'two active': { ...PAIR, active: ['neck', 'bridge'] },
+  'a rotary of tones': { ...PAIR, rotary: true, options: { tone: 'rotary' } },
   'three on five': TRIO,
   'three on three': { ...TRIO, contacts: 'lever-3' },
   'humbuckers and a single, tapped': { ...TRIO, two: ['neck', 'bridge'], leads: 'four', contacts: 'lever-5x4', options: { tap: 'tap' } },

@@ -3,6 +3,7 @@ import { GROUND, type Element, type Netlist } from '../engine/netlist'
 import type { Slot } from '../../parts/slots'
 import { knobAt, positionAt, type Setting } from './setting'
 import type { SwitchTable } from './switches'
+import { poweredBy } from './power'
 import { taperFraction, type Taper } from './taper'
 
 /** Where a component sits on the instrument: mm from the nut, mm across. */
@@ -30,6 +31,14 @@ export interface Coil extends Placed {
   winding: 1 | -1
   /** Inductance was estimated from resistance by kind, not measured. */
   estimated: boolean
+  /** A pickup with electronics of its own: `ohm` is what its output has, and it is silent without its battery. It has a third lug, plus. */
+  active?: true
+}
+/** Nine volts for active pickups; its minus comes to ground only through a plug in the jack. */
+export interface BatteryPart extends Placed {
+  is: 'battery'
+  /** Empty, or not in its clip. */
+  flat?: true
 }
 export interface PotPart extends Placed {
   is: 'pot'
@@ -62,9 +71,9 @@ export interface GroundPart extends Placed {
   is: 'ground'
   metal: 'case' | 'frame' | 'strings' | 'shield'
 }
-export type Component = Coil | PotPart | CapacitorPart | ResistorPart | SwitchPart | JackPart | GroundPart
+export type Component = Coil | BatteryPart | PotPart | CapacitorPart | ResistorPart | SwitchPart | JackPart | GroundPart
 
-export type WireRole = 'hot' | 'ground' | 'link' | 'signal' | 'jumper'
+export type WireRole = 'hot' | 'ground' | 'link' | 'signal' | 'jumper' | 'supply'
 
 /** A wire between two lugs, each written component.lug. */
 export interface Wire {
@@ -103,10 +112,11 @@ export function toNetlist(harness: Harness, setting: Setting, load?: Load, sourc
   const elements: Element[] = []
   const wire = (a: string, b: string, ref: string) => elements.push({ type: 'W', ref, nodes: [a, b] })
   harness.wires.forEach((w, i) => wire(w.from, w.to, `wire ${i + 1}`))
+  const powered = poweredBy(harness)
   for (const c of harness.components) {
     switch (c.is) {
       case 'coil':
-        elements.push(...coilElements(c, source))
+        elements.push(...coilElements(c, !c.active || powered(c) ? emfOf(c, source) : 0))
         break
       case 'pot':
         elements.push(...potElements(c, setting))
@@ -126,6 +136,7 @@ export function toNetlist(harness: Harness, setting: Setting, load?: Load, sourc
         wire(`${c.id}.tip`, `${c.id}.tip`, 'tip')
         break
       case 'ground':
+      case 'battery':
         break
     }
   }
@@ -153,7 +164,8 @@ export function lugParts(lug: string): { component: string; own: string } {
 /** The lugs of a component, as wires and meters name them. */
 export function lugsOf(c: Component): string[] {
   const ends = {
-    coil: ['start', 'finish'],
+    coil: c.is === 'coil' && c.active ? ['start', 'finish', 'plus'] : ['start', 'finish'],
+    battery: ['plus', 'minus'],
     pot: ['1', '2', '3'],
     capacitor: ['1', '2'],
     resistor: ['1', '2'],
@@ -176,22 +188,31 @@ function once(c: Component, way: number, make: () => Element[]): readonly Elemen
   return elements
 }
 
+/** In which sense stray fields drive a coil; the electronics of an active one keep them out. */
+export const humSense = (c: Coil): number => (c.active ? 0 : c.winding)
+
 function emfOf(c: Coil, source: Source): number {
-  if (source === 'hum') return c.winding
+  if (source === 'hum') return humSense(c)
   if (source === 'string') return c.magnet * c.winding
   if ('only' in source) return source.only === c.id ? 1 : 0
   return source.pickup === c.pickup ? c.magnet * c.winding : 0
 }
 
-function coilElements(c: Coil, source: Source): readonly Element[] {
-  const emf = emfOf(c, source)
+/** What keeps an active pickup's output from passing direct current, farad. [practice] */
+const COUPLING = 10e-6
+
+function coilElements(c: Coil, emf: number): readonly Element[] {
   return once(c, emf, () => {
     const [start, finish] = [`${c.id}.start`, `${c.id}.finish`]
     return [
       { type: 'V', ref: `V ${c.id}`, nodes: [`${c.id}.emf`, start], ac: emf },
       { type: 'R', ref: resistorsOf(c)[0]!, nodes: [`${c.id}.emf`, `${c.id}.wire`], value: c.ohm },
-      { type: 'L', ref: `L ${c.id}`, nodes: [`${c.id}.wire`, finish], value: c.henry },
-      { type: 'C', ref: `C ${c.id}`, nodes: [start, finish], value: c.farad },
+      ...(c.active
+        ? [{ type: 'C' as const, ref: `C ${c.id}`, nodes: [`${c.id}.wire`, finish] as const, value: COUPLING }]
+        : ([
+            { type: 'L', ref: `L ${c.id}`, nodes: [`${c.id}.wire`, finish], value: c.henry },
+            { type: 'C', ref: `C ${c.id}`, nodes: [start, finish], value: c.farad },
+          ] as const)),
     ]
   })
 }

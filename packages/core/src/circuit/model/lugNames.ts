@@ -1,6 +1,14 @@
 import { lugParts, type Harness } from './harness'
 
-const END: Record<string, string> = { start: 'start', finish: 'finish', tip: 'tip', sleeve: 'sleeve', ring: 'ring' }
+const END: Record<string, string> = {
+  start: 'start',
+  finish: 'finish',
+  tip: 'tip',
+  sleeve: 'sleeve',
+  ring: 'ring',
+  plus: 'plus',
+  minus: 'minus',
+}
 
 /** A lug as a person finds it: "selector, lug A2", "neck, start", "tone case". */
 export function lugName(harness: Harness, lug: string): string {

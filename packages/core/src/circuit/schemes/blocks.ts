@@ -1,3 +1,4 @@
+import { traitAt } from '../../document/read'
 import type { Ends, Weaver } from './weaver'
 import { SWITCHES } from '../model/switches'
 import { extraOf } from './options'
@@ -53,12 +54,37 @@ export function tone(w: Weaver, id: 'tone' | 'tone-2', on: string, cap: 'cap' | 
   w.ground(`${cap}.2`)
 }
 
+/** Fixed capacitors of a rotary, its first position without any, farad. [practice] */
+const ROTARY = [4.7e-9, 10e-9, 22e-9, 47e-9, 100e-9]
+
+/** Master volume and rotary tones: each position hangs another capacitor from the signal to ground. */
+function rotaryTone(w: Weaver, on: string): void {
+  const table = traitAt(w.build, 'switch-2', 'contacts') === 'rotary-6' ? SWITCHES['rotary-6'] : SWITCHES['rotary-5']
+  w.switch('switch-2', 'rotary', 'tone rotary', table)
+  w.join(on, 'rotary.A0', 'signal')
+  ROTARY.slice(0, table.positions.length - 1).forEach((farad, i) => {
+    const cap = `rotary-cap-${i + 2}`
+    w.capacitor('capacitor', cap, `capacitor of rotary ${i + 2}`, 'tone', farad)
+    w.join(`rotary.A${i + 2}`, `${cap}.1`, 'jumper')
+    w.ground(`${cap}.2`)
+  })
+  w.note('The rotary’s capacitors come beside the tone capacitor: 4.7, 10, 22, 47 and 100 n, one a position after the first.')
+}
+
+/** The tone a wiring was given, hung where it belongs. */
+export function toneAsChosen(w: Weaver, on: string): void {
+  const chosen = w.option('tone', 'one')
+  if (chosen === 'rotary') return rotaryTone(w, on)
+  if (chosen === 'none' || !w.build.parts['pot-tone'] || !w.build.parts.capacitor) return
+  if (chosen === 'hidden') w.note('The tone is set by ear before the cavity is closed: afterwards no knob reaches it.')
+  tone(w, 'tone', on)
+}
+
 /** One volume and one tone between a selector's common, or a pickup, and what follows. @returns the lug the signal leaves by */
 export function volumeAndTone(w: Weaver, from: string): string {
   const out = volume(w, 'volume', from)
   const fed = w.build.parts['pot-volume'] ? 'volume.3' : from
-  if (w.build.parts['pot-tone'] && w.build.parts.capacitor && w.option('tone', 'one') === 'one')
-    tone(w, 'tone', w.option('toneAt', 'before') === 'after' ? out : fed)
+  toneAsChosen(w, w.option('toneAt', 'before') === 'after' ? out : fed)
   return out
 }
 

@@ -6,6 +6,7 @@ import type { Slot } from '../../parts/slots'
 import type { Harness } from '../model/harness'
 import { isSwitchName, SWITCHES, type SwitchName } from '../model/switches'
 import { edited } from './edited'
+import { anyActive } from './options'
 import type { OptionSpec, Recipe } from './recipe'
 import { RECIPES } from './recipes'
 import { Weaver } from './weaver'
@@ -33,6 +34,7 @@ export function offersOf(build: Build): Offer[] {
   return RECIPES.map((recipe): Offer => {
     if (recipe.count !== count)
       return { recipe, lacks: `it is for ${recipe.count} ${recipe.count === 1 ? 'pickup' : 'pickups'}; the build has ${count}` }
+    if (recipe.passiveOnly && anyActive(build)) return { recipe, lacks: recipe.passiveOnly }
     if (!recipe.contacts.length || (isSwitchName(contacts) && recipe.contacts.includes(contacts))) return { recipe }
     const wanted = recipe.contacts.map((c) => SWITCHES[c].label).join(' or ')
     return { recipe, lacks: build.parts.switch && contacts ? `it is for a ${wanted}` : `it wants a ${wanted}` }
@@ -71,9 +73,16 @@ export function harnessOf(build: Build): SchemeResult {
   const missing: Slot[] = [
     ...(places.length ? [] : (['pickup-bridge'] as const)),
     // A pickup whose resistance nobody knows has no circuit: it is asked for like a part that is not there.
-    ...places.filter((p) => valueAt(build, { slot: `pickup-${p}`, size: 'resistance' }) === undefined).map((p): Slot => `pickup-${p}`),
+    ...places
+      .filter(
+        (p) =>
+          traitAt(build, `pickup-${p}`, 'circuit') !== 'active' &&
+          valueAt(build, { slot: `pickup-${p}`, size: 'resistance' }) === undefined,
+      )
+      .map((p): Slot => `pickup-${p}`),
     ...(places.length > 1 && !build.parts.switch ? (['switch'] as const) : []),
     ...(build.parts.jack ? [] : (['jack'] as const)),
+    ...(!build.parts.battery && places.some((p) => traitAt(build, `pickup-${p}`, 'circuit') === 'active') ? (['battery'] as const) : []),
   ]
   const contacts = traitAt(build, 'switch', 'contacts')
   const untold: TraitRef[] = places.length > 1 && build.parts.switch && !contacts ? [{ slot: 'switch', trait: 'contacts' }] : []

@@ -21,7 +21,10 @@ export function extraOf(build: Build): Extra | undefined {
   return traitAt(build, 'switch-2', 'contacts') === 'on-on' ? { id: 'mini' } : undefined
 }
 
-const humbuckers = (build: Build) => PLACES.filter((p) => traitAt(build, `pickup-${p}`, 'coils') === 'two')
+const isActive = (build: Build, p: (typeof PLACES)[number]) => traitAt(build, `pickup-${p}`, 'circuit') === 'active'
+export const anyActive = (build: Build): boolean => PLACES.some((p) => isActive(build, p))
+/** An active pickup's coils are its own affair. */
+const humbuckers = (build: Build) => PLACES.filter((p) => traitAt(build, `pickup-${p}`, 'coils') === 'two' && !isActive(build, p))
 /** Both ends of each coil come out: only then can it be told apart from its neighbour. */
 const fourLeads = (build: Build) => humbuckers(build).filter((p) => traitAt(build, `pickup-${p}`, 'leads') === 'four')
 const needs = (build: Build, ...slots: Slot[]): string | undefined => {
@@ -54,9 +57,16 @@ export const TONE: OptionSpec = {
   choices: [
     ['one', 'one tone control'],
     ['none', 'none'],
+    ['hidden', 'set once, inside the cavity'],
+    ['rotary', 'a rotary of fixed capacitors'],
   ],
-  why: 'Takes treble away below 10; a pickup without one is a little brighter.',
-  lacks: (build, choice) => (choice === 'one' ? needs(build, 'pot-tone', 'capacitor') : undefined),
+  why: 'Takes treble away below 10; a pickup without one is a little brighter. Set once inside leaves a hole less; a rotary gives five sounds that come back the same.',
+  lacks: (build, choice) => {
+    if (choice === 'one' || choice === 'hidden') return needs(build, 'pot-tone', 'capacitor')
+    if (choice !== 'rotary') return undefined
+    const contacts = traitAt(build, 'switch-2', 'contacts')
+    return contacts === 'rotary-5' || contacts === 'rotary-6' ? undefined : 'it needs a rotary as second switch among the parts'
+  },
 }
 export const TONE_AT: OptionSpec = {
   id: 'toneAt',
@@ -146,6 +156,7 @@ export const PULL: OptionSpec = {
     if (choice === 'parallel')
       return fourLeads(build).includes('bridge') ? undefined : (splitLacks(build) ?? 'the bridge pickup is no humbucker with four leads')
     if (choice === 'phase' && !build.parts['pickup-neck']) return 'there is no neck pickup'
+    if (choice === 'phase' && isActive(build, 'neck')) return 'an active pickup cannot be turned over: its ground is its battery’s'
     if (choice === 'blower' && !build.parts['pickup-bridge']) return 'there is no bridge pickup'
     return undefined
   },

@@ -25,6 +25,8 @@ export interface Recipe {
   /** Selectors it can be built on; none where it needs no selector. */
   contacts: readonly SwitchName[]
   options: readonly OptionSpec[]
+  /** Why active pickups cannot be wired so; absent where they can. */
+  passiveOnly?: string
   /** @param places the build's pickups, from the bridge up */
   weave: (w: Weaver, places: readonly PickupPlace[], contacts: SwitchName | undefined) => void
 }

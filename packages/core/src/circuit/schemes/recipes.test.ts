@@ -1,10 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { PLACES } from '../../instrument/guardPlace'
+import { PLACES, type PickupPlace } from '../../instrument/guardPlace'
 import { wirable } from '../../testing/wirable'
 import { dcAtJack, lugOhms } from '../bench/readings'
 import { topology } from '../bench/topology'
-import { lugsOf, type Harness } from '../model/harness'
+import { compile } from '../engine/solver'
+import { lugsOf, toNetlist, type Harness } from '../model/harness'
 import { switchesOf, switchStates } from '../model/switchStates'
 import { wireKey } from './edited'
 import { harnessOf, offersOf, optionsOf } from './harnessOf'
@@ -33,14 +34,17 @@ const anyWanted = fc
     leads: fc.constantFrom('two' as const, 'four' as const, undefined),
     pull: fc.boolean(),
     second: fc.boolean(),
+    rotary: fc.boolean(),
+    active: fc.oneof({ weight: 3, arbitrary: fc.constant<PickupPlace[]>([]) }, { weight: 1, arbitrary: fc.subarray([...PLACES]) }),
     mount: fc.constantFrom('two-stud', 'post', 'screws'),
     pick: fc.array(fc.nat(6), { minLength: 12, maxLength: 12 }),
   })
-  .map(({ recipe, pick, ...more }): Wanted => {
+  .map(({ recipe, pick, active, ...more }): Wanted => {
     const places = PLACES.filter((_, i) => (recipe.count === 3 ? true : recipe.count === 2 ? i !== 1 : i === 2))
     return {
       ...more,
       places,
+      active: recipe.passiveOnly ? [] : active.filter((p) => places.includes(p)),
       ...(recipe.contacts.length ? { contacts: recipe.contacts[pick[11]! % recipe.contacts.length]! } : {}),
       scheme: recipe.id,
       options: Object.fromEntries(recipe.options.map((o, i) => [o.id, o.choices[pick[i % 11]! % o.choices.length]![0]])),
@@ -268,5 +272,70 @@ describe('what is offered', () => {
     const build = wirable(PAIR)
     delete build.parts.switch!.traits.contacts
     expect(harnessOf(build)).toMatchObject({ ok: false, untold: [{ slot: 'switch', trait: 'contacts' }] })
+  })
+})
+
+describe('active pickups', () => {
+  const pair: Wanted = { ...PAIR, active: ['neck', 'bridge'] }
+  it('have plus from the battery, whose minus reaches ground through a plug alone', () => {
+    const { harness, notes } = made(pair)
+    const ends = harness.wires.filter((x) => x.role === 'supply').map((x) => `${x.from} ${x.to}`)
+    expect(ends.toSorted()).toEqual(['battery.minus jack.ring', 'battery.plus bridge.plus', 'battery.plus neck.plus'])
+    expect(lugOhms(harness, { switches: {}, knobs: {} }, ['battery.minus', 'jack.sleeve'])).toBe(Infinity)
+    expect(notes.join()).toMatch(/pull it when you put the guitar away/)
+  })
+  it('a jack without a ring keeps the battery on, and that is said', () => {
+    const build = wirable(pair)
+    build.parts.jack!.traits = { contacts: 'mono' }
+    const found = harnessOf(build)
+    expect(found.ok && found.notes.join()).toMatch(/leaves the battery on for good/)
+    expect(found.ok && words(found.harness)).toEqual(['bridge', 'neck ‖ bridge', 'neck'])
+  })
+  it('a meter at the jack reads the volume’s track, not a coil: 500 k', () => {
+    expect(dcAtJack(h(pair), { switches: { switch: 1 }, knobs: {} })).toBeCloseTo(500e3, 0)
+  })
+  it('without its battery, its plus or its ring it is silent; passive ones beside it are not', () => {
+    const harness = h({ ...PAIR, active: ['bridge'] })
+    expect(words(harness)).toEqual(['bridge', 'neck ‖ bridge', 'neck'])
+    const flat = { ...harness, components: harness.components.map((c) => (c.is === 'battery' ? { ...c, flat: true as const } : c)) }
+    expect(words(flat)).toEqual(['nothing', 'neck', 'neck'])
+    for (const end of ['bridge.plus', 'jack.ring']) {
+      const cut = { ...harness, wires: harness.wires.filter((x) => x.to !== end) }
+      expect(words(cut), end).toEqual(['nothing', 'neck', 'neck'])
+    }
+  })
+  it('picks up no hum of its own', () => expect(topology(h(pair), { switch: 1 }).humWords).toBe('hum cancelled'))
+  it('cannot be parted, turned over, or put one behind the other', () => {
+    const build = wirable({ ...pair, two: ['neck', 'bridge'], leads: 'four', pull: true })
+    const recipe = RECIPES.find((r) => r.id === 'two')!
+    const pull = optionsOf(build, recipe).find((o) => o.spec.id === 'pull')!
+    expect(Object.keys(pull.lacks).toSorted()).toEqual(['parallel', 'phase', 'split'])
+    expect(offersOf(wirable({ ...pair, contacts: 'lever-4' })).find((o) => o.recipe.id === 'two-on-four')!.lacks).toMatch(/active/)
+  })
+  it('a battery that is not among the parts is asked for', () => {
+    const build = wirable(pair)
+    delete build.parts.battery
+    const found = harnessOf(build)
+    expect(!found.ok && found.missing).toEqual(['battery'])
+  })
+})
+
+describe('tones otherwise', () => {
+  const level = (harness: Harness, rotary: number, hertz: number) => {
+    const out = { re: 0, im: 0 }
+    compile(toNetlist(harness, { switches: { switch: 1, rotary }, knobs: {} }, { cable: 500e-12, amplifier: 1e6 })).solve(hertz, out)
+    return 20 * Math.log10(Math.hypot(out.re, out.im))
+  }
+  it('a rotary grows darker from position to position, and changes nothing low down', () => {
+    const harness = h({ ...PAIR, rotary: true, options: { tone: 'rotary' } })
+    const high = [1, 2, 3, 4, 5, 6].map((p) => level(harness, p, 3000))
+    for (let i = 1; i < 6; i++) expect(high[i]!, `position ${i + 1}`).toBeLessThan(high[i - 1]!)
+    expect(Math.abs(level(harness, 1, 40) - level(harness, 4, 40))).toBeLessThan(0.5)
+    expect(harness.components.some((c) => c.id === 'tone')).toBe(false)
+  })
+  it('set once inside the cavity is a tone like any other, and says that no knob reaches it', () => {
+    const found = made({ ...PAIR, options: { tone: 'hidden' } })
+    expect(found.harness.components.some((c) => c.id === 'tone')).toBe(true)
+    expect(found.notes.join()).toMatch(/before the cavity is closed/)
   })
 })

@@ -1,6 +1,6 @@
 import type { PickupPlace } from '../../instrument/guardPlace'
 import { SWITCHES, type SwitchName } from '../model/switches'
-import { fed, tone, toJack, volume, volumeAndTone } from './blocks'
+import { fed, tone, toneAsChosen, toJack, volume, volumeAndTone } from './blocks'
 import { BLEED, KILL, NO_LOAD, PRESET, PULL, splitLacks, STYLE, TAP, TONE, TONE_AT, TONES, VOLUMES } from './options'
 import type { Recipe } from './recipe'
 import type { Weaver } from './weaver'
@@ -56,8 +56,7 @@ const TWO: Recipe = {
     }
     const out = threeWay(w, contacts!, lugs)
     if (!each) return toJack(w, volumeAndTone(w, out))
-    if (w.option('tones', 'one') !== 'two' && w.build.parts['pot-tone'] && w.build.parts.capacitor && w.option('tone', 'one') === 'one')
-      tone(w, 'tone', out)
+    if (w.option('tones', 'one') !== 'two') toneAsChosen(w, out)
     toJack(w, out)
   },
 }
@@ -174,6 +173,7 @@ const FOUR: Recipe = {
   why: 'Bridge, both side by side, neck, and both one behind the other: louder and fuller than any of them.',
   count: 2,
   contacts: ['lever-4'],
+  passiveOnly: 'active pickups cannot stand one behind the other: each has its ground at the battery',
   options: COMMON.filter((o) => o.id !== 'pull'),
   weave: (w, places) => {
     selector(w, 'lever-4')

@@ -64,6 +64,7 @@ export class Weaver {
     const coils = coilsOf(this.build, place)
     this.components.push(...coils)
     const [a, b] = coils as [Coil, Coil?]
+    if (a.active) this.supply(a)
     if (!b) return { hot: `${a.id}.finish`, ground: `${a.id}.start` }
     const ends = { hot: `${a.id}.start`, ground: `${b.id}.start` }
     if (traitAt(this.build, `pickup-${place}`, 'leads') !== 'four') {
@@ -71,6 +72,21 @@ export class Weaver {
       return ends
     }
     return { ...ends, link: `${a.id}.finish`, back: `${b.id}.finish` }
+  }
+  /** Plus of the battery to an active pickup; its minus to the jack's ring, so that a pulled plug saves it. */
+  private supply(c: Coil) {
+    if (!this.components.some((x) => x.is === 'battery')) {
+      const at = controlPlace(this.build, 'volume')
+      this.components.push({ is: 'battery', id: 'battery', slot: 'battery', label: 'battery', at: pt(at.x + 40, at.y), guessed: true })
+      const stereo = traitAt(this.build, 'jack', 'contacts') === 'stereo'
+      this.join('battery.minus', stereo ? 'jack.ring' : 'jack.sleeve', 'supply')
+      this.note(
+        stereo
+          ? 'The battery is on while a plug is in the jack: pull it when you put the guitar away.'
+          : 'A mono jack leaves the battery on for good: a stereo jack, its ring to the battery’s minus, lets the plug switch it.',
+      )
+    }
+    this.join('battery.plus', `${c.id}.plus`, 'supply')
   }
   /** A humbucker's two coils in series, where its leads leave that to the person. */
   series({ link, back }: Ends) {
