@@ -9,6 +9,7 @@ import { fretPlace, fretPlaces } from '../physics/frets'
 import { bodyOutline } from './bodyShape'
 import { controlPlace } from './controlPlace'
 import { datums } from './datums'
+import { guardOutline } from './guardOutline'
 import { PLACES } from './guardPlace'
 import { outlinePoints } from './outline'
 import { courses, stringAcross, stringLines } from './strings'
@@ -208,12 +209,6 @@ export function turnedOver(mark: Mark): Mark {
     case 'dimension':
       return { ...mark, from: t(mark.from), to: t(mark.to) }
   }
-}
-
-function guardOutline(build: Build, heelEnd: number): Point[] {
-  const rows = build.parts.guard?.outline
-  if (rows && rows.length >= 3) return outlinePoints(rows).map((p) => pt(p.x + heelEnd, p.y))
-  return rectangle(heelEnd, -95, heelEnd + 165, 60)
 }
 
 /** Everything from headstock tip to tail. */

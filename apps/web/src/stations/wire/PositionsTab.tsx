@@ -27,7 +27,7 @@ export function PositionsTab({ wire }: { wire: Wired }) {
     [build, wire],
   )
   const loupe = useMemo(() => soundingDrawing(wire.harness, hand!.id, hand!.topology), [wire, hand])
-  const overlay = useMemo(() => wireMarks(wire), [wire])
+  const overlay = useMemo(() => wireMarks(build, wire), [build, wire])
   const pins = useMemo(
     () =>
       wire.harness.components

@@ -57,7 +57,7 @@ export function WireTable({ wires }: { wires: readonly WireRow[] }) {
         </tbody>
       </table>
       <p className="label border-t border-hairline px-3 py-2 text-[15px] text-soft">
-        Lengths are along the guard, a fifth over, plus 40 mm.
+        Lengths are along the way the wire lies, a fifth over, plus 40 mm.
         {open > 0 &&
           ` ${open} ${open === 1 ? 'wire has' : 'wires have'} no length: nobody has said where its ends are. Measure the places of pickups and controls, or lay the wire along its way and add a hand’s breadth.`}
       </p>

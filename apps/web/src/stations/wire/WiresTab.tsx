@@ -16,7 +16,7 @@ export function WiresTab({ wire }: { wire: Extract<WireResult, { ok: true }> }) 
   const drawing = useMemo(() => soundingDrawing(wire.harness, first.id, first.topology), [wire, first])
   const feeding = useMemo(() => feedingOf(build, wire.harness), [build, wire])
   const done = wire.wires.filter((w) => build.circuit.soldered?.[w.key]).length
-  const overlay = useMemo(() => wireMarks(wire), [wire])
+  const overlay = useMemo(() => wireMarks(build, wire), [build, wire])
   return (
     <Workspace
       overlay={overlay}

@@ -4,6 +4,7 @@ import { lugParts, toNetlist, type Component, type Harness, type Wire, type Wire
 import { lugName } from '../model/lugNames'
 import { wireKey } from '../schemes/edited'
 import { coloursFor } from './wireColours'
+import { along, plainRoute, type Routes } from './wireRoute'
 
 /** One wire to cut: from lug to lug, how long, which colour. */
 export interface WireRow {
@@ -32,6 +33,8 @@ export interface OnHand {
   /** Colours of pickup leads by the coil's lug. */
   leads?: Readonly<Record<string, string>> | undefined
   screened?: boolean
+  /** The ways wires lie; across and along while absent. */
+  routes?: Routes
 }
 
 /** Soldering stages in the order that keeps every joint reachable. [practice] */
@@ -44,7 +47,7 @@ const WORTH_A_SCREEN = 150
 
 /**
  * Wires in soldering order: capacitor and jumpers, controls, grounds (star), pickups, and the jack last. Lengths follow the
- * parts' real places along the guard, a fifth over, plus 40 mm to work with; leads that come with a pickup are
+ * way between the parts' real places, a fifth over, plus 40 mm to work with; leads that come with a pickup are
  * listed too so that nothing is forgotten. [ours]
  */
 export function wireList(harness: Harness, onHand: OnHand = {}): WireRow[] {
@@ -64,7 +67,7 @@ export function wireList(harness: Harness, onHand: OnHand = {}): WireRow[] {
     .toSorted((a, b) => STAGES.indexOf(a.stage) - STAGES.indexOf(b.stage))
   return ordered.map(({ w, stage }, i): WireRow => {
     const [a, b] = [component(w.from), component(w.to)]
-    const length = lengthOf(a, b)
+    const length = lengthOf(a, b, onHand.routes ?? plainRoute)
     const lead = onHand.leads?.[w.from] ?? onHand.leads?.[w.to]
     const live = w.role === 'hot' || w.role === 'signal'
     return {
@@ -88,10 +91,9 @@ export function wireList(harness: Harness, onHand: OnHand = {}): WireRow[] {
   })
 }
 
-function lengthOf(a: Component, b: Component): number | undefined {
+function lengthOf(a: Component, b: Component, routes: Routes): number | undefined {
   if (a !== b && (a.guessed || b.guessed)) return undefined
-  const away = Math.abs(a.at.x - b.at.x) + Math.abs(a.at.y - b.at.y)
-  return Math.ceil((a === b ? 25 : 1.2 * away + 40) / 5) * 5
+  return Math.ceil((a === b ? 25 : 1.2 * along(routes(a, b)) + 40) / 5) * 5
 }
 
 /** Below this a beeper sounds, ohm. [practice] */

@@ -8,6 +8,7 @@ import { harnessOf } from '../schemes/harnessOf'
 import { judgeReading, predictReading, type PredictedReading } from './readings'
 import { topology, type Topology } from './topology'
 import { wireList, type WireRow } from './wireList'
+import { routesOf } from './wireRoute'
 
 /** One way the switches stand: what sounds, and what a meter at the jack should show with every knob at 10. */
 export interface WirePosition extends SwitchState {
@@ -40,6 +41,6 @@ export function wireResult(build: Build): WireResult {
   }))
   const readingsOff = Object.values(build.readings).filter((r) => judgeReading(build, harness, r)?.inside === false).length
   const { reels, leads } = build.circuit
-  const onHand = { reels, leads, screened: traitAt(build, 'wire', 'type') === 'screened' }
+  const onHand = { reels, leads, screened: traitAt(build, 'wire', 'type') === 'screened', routes: routesOf(build) }
   return { ok: true, harness, recipe: recipe.id, notes, positions, wires: wireList(harness, onHand), readingsOff }
 }
