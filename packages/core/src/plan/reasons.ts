@@ -46,6 +46,11 @@ export const BECAUSE = {
     risk: 'It is opened again; days go by hunting a fault in a closed box.',
     wayBack: 'Open in reverse order, test at the jack, close again.',
   },
+  shieldedBeforeClosed: {
+    why: 'The hollows are lined and their lining is checked with everything in its place.',
+    risk: 'A lining put in afterwards shorts what it touches, where nobody sees it.',
+    wayBack: 'Everything out again, line, tape the live lugs, test at the jack.',
+  },
   groundBeforeBridge: {
     why: 'The string ground is fixed before the strings pull the springs tight.',
     risk: 'Strings without a ground hum until the claw is reached again.',

@@ -49,6 +49,7 @@ export function WireTable({ wires }: { wires: readonly WireRow[] }) {
               </td>
               <td className="py-1.5">
                 {w.colour}
+                {w.plug && <span className="block text-[13px] text-soft">a plug</span>}
                 {w.screened && <span className="block text-[13px] text-soft">screened</span>}
               </td>
               <td className="figure py-1.5 pr-3 text-right">{w.length ?? <span className="text-soft">lay it out</span>}</td>

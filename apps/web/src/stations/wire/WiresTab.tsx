@@ -1,4 +1,4 @@
-import { feedingOf, feedingSays, LUGS_COUNTED, soundingDrawing, wireSheet, type WireResult } from '@snug/core'
+import { feedingOf, feedingSays, LUGS_COUNTED, soundingDrawing, wireSheet, wiringNotes, type WireResult } from '@snug/core'
 import { useMemo } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useOpenBuild } from '../../state/buildStore'
@@ -16,6 +16,7 @@ export function WiresTab({ wire }: { wire: Extract<WireResult, { ok: true }> }) 
   const drawing = useMemo(() => soundingDrawing(wire.harness, first.id, first.topology), [wire, first])
   const feeding = useMemo(() => feedingOf(build, wire.harness), [build, wire])
   const done = wire.wires.filter((w) => build.circuit.soldered?.[w.key]).length
+  const notes = useMemo(() => wiringNotes(build, wire.harness), [build, wire])
   const overlay = useMemo(() => wireMarks(build, wire), [build, wire])
   return (
     <Workspace
@@ -37,10 +38,7 @@ export function WiresTab({ wire }: { wire: Extract<WireResult, { ok: true }> }) 
             {done} of {wire.wires.length} soldered and checked.
           </p>
           <p className="mt-2">{LUGS_COUNTED} Tin every lug first; capacitor and jumpers, then controls, grounds, pickups, the jack last.</p>
-          <p className="mt-2">
-            Every case, frame and the strings have a wire of their own to one place. Foil is an extra: it comes loose, and nothing hangs on
-            it.
-          </p>
+          <p className="mt-2">Every case, frame and the strings have a wire of their own to one place.</p>
           {feeding && (
             <section className="mt-3">
               <h3 className="text-[18px]">Into the body</h3>
@@ -49,6 +47,14 @@ export function WiresTab({ wire }: { wire: Extract<WireResult, { ok: true }> }) 
                   <li key={s}>{s}</li>
                 ))}
               </ol>
+              <details>
+                <summary className="label min-h-9 cursor-pointer pt-1.5 text-[16px] font-semibold">The other way: tethered</summary>
+                <ol className="list-disc pl-5">
+                  {feeding.tethered.map((s) => (
+                    <li key={s}>{s}</li>
+                  ))}
+                </ol>
+              </details>
               {feedingSays(feeding).map((s) => (
                 <p key={s} className="mt-1 text-mind">
                   {s}
@@ -56,6 +62,14 @@ export function WiresTab({ wire }: { wire: Extract<WireResult, { ok: true }> }) 
               ))}
             </section>
           )}
+          {notes.map((n) => (
+            <section key={n.id} className="mt-3">
+              <h3 className="text-[18px]">{n.title}</h3>
+              {n.says.map((s) => (
+                <p key={s}>{s}</p>
+              ))}
+            </section>
+          ))}
           <OnHand wires={wire.wires} />
           <PrintSheet sheet={() => wireSheet(build, wire)} label="Wire list and soldering order" />
           <Caution

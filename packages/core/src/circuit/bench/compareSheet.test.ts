@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { wirable } from '../../testing/wirable'
-import { exchanged } from '../faults/candidates'
+import { exchanged } from '../model/exchanged'
 import type { Harness } from '../model/harness'
 import { harnessOf } from '../schemes/harnessOf'
 import { edited } from '../schemes/edited'

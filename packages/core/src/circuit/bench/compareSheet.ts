@@ -1,10 +1,11 @@
 import type { WireEdit } from '../../document/build'
 import { frequencies, sweep } from '../engine/response'
 import { compile } from '../engine/solver'
-import { lugsOf, toNetlist, type Harness, type Load, type Wire } from '../model/harness'
+import { lugsOf, type Harness, type Wire } from '../model/harness'
+import { toNetlist, type Load } from '../model/toNetlist'
 import { lugName } from '../model/lugNames'
 import { switchStates } from '../model/switchStates'
-import { exchanged } from '../faults/candidates'
+import { exchanged } from '../model/exchanged'
 import { wireKey } from '../schemes/edited'
 import { topology } from './topology'
 

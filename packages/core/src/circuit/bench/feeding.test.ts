@@ -47,6 +47,18 @@ describe('feeding a harness through a sound hole', () => {
     expect(found.short.find((s) => s.pickup === 'bridge')!.lacks).toBeCloseTo(way + 175 - 150, 6)
     expect(feedingSays(found).join(' ')).toMatch(/bridge pickup’s lead is \d+ mm too short/)
   })
+  it('a part wider than the sound hole is named by how much: 24 + 3 against 25 is 2 mm too wide, against 27 it goes', () => {
+    const found = feeding(hollow({ 'body/soundHole.diameter': 25, 'pot-volume/body.diameter': 24 }))!
+    expect(found.tooWide.find((t) => t.label === 'volume')!.over).toBeCloseTo(2, 6)
+    expect(feedingSays(found).join(' ')).toMatch(/volume is 2 mm too wide/)
+    expect(feeding(hollow({ 'body/soundHole.diameter': 27, 'pot-volume/body.diameter': 24 }))!.tooWide.map((t) => t.label)).not.toContain(
+      'volume',
+    )
+  })
+  it('tethered, the check comes before the feeding too', () => {
+    const { tethered } = feeding()!
+    expect(tethered.findIndex((s) => /tested and listened/.test(s))).toBeLessThan(tethered.findIndex((s) => /fed in/.test(s)))
+  })
   it('a place nobody has said is named', () => {
     const b = hollow()
     b.parts.body!.sizes['tone.x'] = { ...b.parts.body!.sizes['tone.x']!, known: 'assumed' }

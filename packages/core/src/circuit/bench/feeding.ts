@@ -10,11 +10,20 @@ import type { Component, Harness } from '../model/harness'
 /** Slack a lead needs to be soldered in front of the hole, mm. [ours] */
 const WORKING = 175
 
+/** Its widest size, by kind of part. */
+const WIDEST: Partial<Record<Component['is'], string>> = { pot: 'body.diameter', jack: 'width', switch: 'depth' }
+/** Room a part needs beside itself to be turned through a hole, mm. [ours] */
+const THUMB = 3
+
 /** How a harness gets into a body that has no panel. */
 export interface Feeding {
   steps: string[]
   /** Pickup leads too short to be drawn out to the hole and soldered there, by pickup, with what they lack, mm; what nobody measured is left out. */
   short: { pickup: string; lacks: number }[]
+  /** The other way: pickups in first, their leads drawn out to the hole and soldered there. */
+  tethered: string[]
+  /** Parts that do not go through the sound hole, by how much, mm; what nobody measured is left out. */
+  tooWide: { label: string; over: number }[]
   /** Parts whose size or place nobody has said: their turn is not known for sure. */
   unsure: string[]
 }
@@ -39,6 +48,11 @@ export function feedingOf(build: Build, harness: Harness): Feeding | undefined {
     const lacks = lead && coil && !coil.guessed ? far(coil) + WORKING - lead.value : 0
     return lacks > 0 ? [{ pickup: p, lacks }] : []
   })
+  const wide = size('soundHole.diameter')
+  const tooWide = parts.flatMap((c) => {
+    const across = c.slot && sizeAt(build, { slot: c.slot, size: WIDEST[c.is] ?? '' })?.value
+    return wide !== undefined && across !== undefined && across + THUMB > wide ? [{ label: c.label, over: across + THUMB - wide }] : []
+  })
   const thing = (c: Component) =>
     c.is === 'pot' || c.is === 'switch'
       ? `the ${c.label}: a tube on its shaft`
@@ -58,7 +72,14 @@ export function feedingOf(build: Build, harness: Harness): Feeding | undefined {
       ),
       'Wires folded clear of the top, tied; each shaft turned over its travel; the whole check again before the nuts are drawn tight.',
     ],
+    tethered: [
+      'Pickups mounted first, their leads tagged before they vanish; both through a narrow bore together.',
+      `Leads drawn out of the sound hole: each needs its way inside and ${WORKING} mm to be soldered in front of it, towels over the top.`,
+      'Controls soldered to them outside, tested and listened to as they hang there.',
+      'Then fed in as above, the furthest first; a shaft that is split gets its tube on one half.',
+    ],
     short,
+    tooWide,
     unsure: [
       ...parts.filter((c) => c.guessed).map((c) => c.label),
       ...(size('soundHole.x') === undefined || size('soundHole.y') === undefined ? ['the sound hole'] : []),
@@ -67,7 +88,10 @@ export function feedingOf(build: Build, harness: Harness): Feeding | undefined {
 }
 
 /** What of it stands against soldering at the hole, in sentences. */
-export const feedingSays = ({ short, unsure }: Feeding): string[] => [
+export const feedingSays = ({ short, unsure, tooWide }: Feeding): string[] => [
+  ...tooWide.map(
+    (t) => `The ${t.label} is ${printMm(t.over, 0)} mm too wide to be turned through the sound hole: it has to be a smaller one.`,
+  ),
   ...short.map(
     (s) =>
       `The ${s.pickup} pickup’s lead is ${printMm(s.lacks, 0)} mm too short to be soldered in front of the hole: lengthen it before it goes in, joint in shrink tube.`,

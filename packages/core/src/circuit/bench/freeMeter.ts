@@ -2,7 +2,8 @@ import { OPEN_LINE, printOhms } from '../../quantity/electrical'
 import type { Element } from '../engine/netlist'
 import { ohmsBetween } from '../engine/ohmmeter'
 import { compile } from '../engine/solver'
-import { toNetlist, type Harness } from '../model/harness'
+import type { Harness } from '../model/harness'
+import { toNetlist } from '../model/toNetlist'
 import type { Setting } from '../model/setting'
 
 /** A beeper sounds below about so much, ohm. [practice] */

@@ -3,7 +3,8 @@ import { changed, fullBuild, without } from '../../testing/fullBuild'
 import { dcAtJack, predictReading } from './readings'
 import { topology } from './topology'
 import { wireList } from './wireList'
-import { toNetlist, type Harness } from '../model/harness'
+import type { Harness } from '../model/harness'
+import { toNetlist } from '../model/toNetlist'
 import { harnessOf as wired } from '../schemes/harnessOf'
 
 const harnessOf = (b = fullBuild()): Harness => {

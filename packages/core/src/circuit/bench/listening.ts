@@ -1,6 +1,7 @@
 import type { CircuitChoice, Gain } from '../../document/build'
 import { compile } from '../engine/solver'
-import { toNetlist, type Harness } from '../model/harness'
+import type { Harness } from '../model/harness'
+import { toNetlist } from '../model/toNetlist'
 import { potsOf, switchStates } from '../model/switchStates'
 
 export interface ListeningCell {

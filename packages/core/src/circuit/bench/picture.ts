@@ -1,6 +1,7 @@
 import { frequencies } from '../engine/response'
 import { sweepVariants } from '../engine/variants'
-import { potElements, toNetlist, type Harness, type Load, type PotPart } from '../model/harness'
+import type { Harness, PotPart } from '../model/harness'
+import { potElements, toNetlist, type Load } from '../model/toNetlist'
 import { type Setting } from '../model/setting'
 import { switchStates } from '../model/switchStates'
 

@@ -1,6 +1,7 @@
 import { mergeNodes } from '../engine/nodes'
 import { lugName } from '../model/lugNames'
-import { jackProbes, lugParts, toNetlist, type Harness, type Wire } from '../model/harness'
+import { jackProbes, lugParts, type Harness, type Wire } from '../model/harness'
+import { toNetlist } from '../model/toNetlist'
 import type { Setting } from '../model/setting'
 import { topology } from './topology'
 

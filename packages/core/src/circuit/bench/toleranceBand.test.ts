@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { frequencies, sweep } from '../engine/response'
 import { compile } from '../engine/solver'
-import { toNetlist } from '../model/harness'
+import { toNetlist } from '../model/toNetlist'
 import { harnessOf } from '../schemes/harnessOf'
 import { toleranceBand } from './toleranceBand'
 

@@ -3,7 +3,8 @@ import { sizeAt } from '../../document/read'
 import { dice } from '../../quantity/dice'
 import { sweep } from '../engine/response'
 import { compile } from '../engine/solver'
-import { toNetlist, type Component, type Harness, type Load } from '../model/harness'
+import type { Component, Harness } from '../model/harness'
+import { toNetlist, type Load } from '../model/toNetlist'
 import type { Setting } from '../model/setting'
 
 /** How far parts may be off where nobody measured them, share, one standard deviation: pots 20 % at the outside, film capacitors 10, coils 5. [practice] */

@@ -1,7 +1,8 @@
 import type { Element, Netlist } from '../engine/netlist'
 import { mergeNodes } from '../engine/nodes'
 import { compile } from '../engine/solver'
-import { humSense, toNetlist, type Coil, type Harness } from '../model/harness'
+import type { Coil, Harness } from '../model/harness'
+import { humSense, toNetlist } from '../model/toNetlist'
 import type { Setting } from '../model/setting'
 
 /** How coils are joined: a tree whose leaves are coils, by id. Words and drawings are made from it, never the other way. */

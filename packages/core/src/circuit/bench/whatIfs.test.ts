@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { wirable } from '../../testing/wirable'
 import { gainAt } from '../engine/response'
 import { compile } from '../engine/solver'
-import { toNetlist } from '../model/harness'
+import { toNetlist } from '../model/toNetlist'
 import { harnessOf } from '../schemes/harnessOf'
 import { whatIfs } from './whatIfs'
 

@@ -1,6 +1,7 @@
 import { OPEN_LINE, printOhms } from '../../quantity/electrical'
 import { ohmTable } from '../engine/ohmTable'
-import { lugParts, toNetlist, type Component, type Harness, type Wire, type WireRole } from '../model/harness'
+import { lugParts, type Component, type Harness, type Wire, type WireRole } from '../model/harness'
+import { toNetlist } from '../model/toNetlist'
 import { lugName } from '../model/lugNames'
 import { wireKey } from '../schemes/edited'
 import { coloursFor } from './wireColours'
@@ -20,6 +21,8 @@ export interface WireRow {
   colour: string
   /** Core and screen: the screen goes to ground at one end alone. */
   screened?: true
+  /** A plug, pushed home. */
+  plug?: true
   /** American wire gauge. */
   gauge: number
   stage: string
@@ -83,6 +86,7 @@ export function wireList(harness: Harness, onHand: OnHand = {}): WireRow[] {
         : {}),
       gauge: HOOK_UP,
       stage,
+      ...(w.plug ? { plug: true as const } : {}),
       check: checkAfter(
         harness,
         ordered.slice(0, i + 1).map((o) => o.w),

@@ -1,13 +1,7 @@
 import { eliminationOrder } from './elimination'
 import type { Element } from './netlist'
 import { mergeNodes } from './nodes'
-import { leakFloating, reaching, stampsOf, type Stamp } from './stamps'
-
-/** A place of the circuit among its unknowns: V = V(n) + offset, n = -1 for ground. */
-export interface Place {
-  n: number
-  offset: number
-}
+import { leakFloating, reaching, stampsOf, type Place, type Stamp } from './stamps'
 
 /** A circuit with contacts merged, sources folded in, what is not heard left out, and an order to eliminate the rest in. */
 export interface Assembly {

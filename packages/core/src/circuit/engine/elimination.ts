@@ -1,5 +1,4 @@
-import type { Place } from './assemble'
-import type { Stamp } from './stamps'
+import type { Place, Stamp } from './stamps'
 
 function adjacency(stamps: readonly Stamp[], size: number): Set<number>[] {
   const near = Array.from({ length: size }, () => new Set<number>())

@@ -50,7 +50,12 @@ export function reaching(
   return { stamps: heard, size: count, number }
 }
 
-export type At = (name: string) => { n: number; offset: number }
+/** A place of the circuit among its unknowns: V = V(n) + offset, n = -1 for ground. */
+export interface Place {
+  n: number
+  offset: number
+}
+export type At = (name: string) => Place
 
 export function stampsOf(elements: readonly Element[], at: At): Stamp[] {
   const stamps: Stamp[] = []

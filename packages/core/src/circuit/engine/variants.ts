@@ -1,8 +1,9 @@
-import { assemble, type Place } from './assemble'
+import { assemble } from './assemble'
 import { elimination, type Elimination } from './elimination'
 import { GROUND, type Element, type Netlist } from './netlist'
 import { mergeNodes } from './nodes'
 import { SmallSystem } from './smallSystem'
+import type { Place } from './stamps'
 
 /**
  * Gains in dB over `hertz` of one circuit with this or that added to it: a pot at eleven turns, say. What is common is eliminated once a

@@ -1,6 +1,7 @@
 import { lugName } from '../model/lugNames'
 import { compile } from '../engine/solver'
-import { jackProbes, toNetlist, type Harness, type PotPart } from '../model/harness'
+import { jackProbes, type Harness, type PotPart } from '../model/harness'
+import { toNetlist } from '../model/toNetlist'
 import type { Setting } from '../model/setting'
 import { potsOf, switchesOf } from '../model/switchStates'
 

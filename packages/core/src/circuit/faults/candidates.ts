@@ -2,6 +2,7 @@ import { printOhms } from '../../quantity/electrical'
 import { wireKey } from '../schemes/edited'
 import { lugName } from '../model/lugNames'
 import { lugParts, lugsOf, type Coil, type Component, type Harness, type PotPart, type Wire } from '../model/harness'
+import { exchanged } from '../model/exchanged'
 import type { Fault } from './fault'
 
 /** A joint that holds and does not conduct well, ohm. [practice: 50 ohm to 1 M] */
@@ -48,13 +49,15 @@ function wireFaults(harness: Harness, say: (lug: string) => string): Fault[] {
         {
           id: `open ${key}`,
           kind: 'open',
-          says: `Off, or never soldered: ${name}.`,
-          cure: 'Resolder both ends; pull at it when it is cold.',
+          says: w.plug ? `Its plug sits half home, or the pin has slipped back: ${name}.` : `Off, or never soldered: ${name}.`,
+          cure: w.plug
+            ? 'Push it home until it stops, the right way round; tug at each wire.'
+            : 'Resolder both ends; pull at it when it is cold.',
           prior: 1,
           at: [w.from, w.to],
           apply: (h) => without(h, w),
         },
-        ...(w.role === 'ground'
+        ...(w.role === 'ground' || w.plug
           ? []
           : [
               {
@@ -216,14 +219,6 @@ function potFaults(p: PotPart): Fault[] {
     },
   ]
 }
-/** Every wire of one lug ends on another. */
-const moved = (h: Harness, from: string, to: string): Harness => ({
-  ...h,
-  wires: h.wires.map((w) => ({ ...w, from: w.from === from ? to : w.from, to: w.to === from ? to : w.to })),
-})
-/** Two lugs in each other's place. */
-export const exchanged = (h: Harness, a: string, b: string): Harness => moved(moved(moved(h, a, '?'), b, a), '?', b)
-
 /** Neighbouring lugs bridged by solder or a hair of wire, and live lugs against metal. */
 function shorts(harness: Harness, say: (lug: string) => string): Fault[] {
   const bridged = harness.components.flatMap((c) => {

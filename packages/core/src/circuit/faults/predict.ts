@@ -1,7 +1,8 @@
 import { compile } from '../engine/solver'
 import type { Element } from '../engine/netlist'
 import { ohmTable } from '../engine/ohmTable'
-import { toNetlist, type Harness, type Source } from '../model/harness'
+import type { Harness } from '../model/harness'
+import { toNetlist, type Source } from '../model/toNetlist'
 import type { Setting } from '../model/setting'
 import type { BenchTest, Outcome } from './benchTests'
 

@@ -215,6 +215,12 @@ export class Weaver {
     this.join('case.1', 'jack.sleeve', 'ground')
     // Coils are named from the neck down, whatever order a selector takes them in.
     const order = (c: Component) => (c.is === 'coil' ? NECK_FIRST.indexOf(c.pickup) : NECK_FIRST.length)
-    return { components: this.components.toSorted((a, b) => order(a) - order(b)), wires: this.wires }
+    const plugs = traitAt(build, 'harness', 'joined') === 'plugs'
+    const ofCoil = (w: Wire) =>
+      this.components.some((c) => c.is === 'coil' && (w.from.startsWith(`${c.id}.`) || w.to.startsWith(`${c.id}.`)))
+    return {
+      components: this.components.toSorted((a, b) => order(a) - order(b)),
+      wires: plugs ? this.wires.map((w) => (!w.inside && ofCoil(w) ? { ...w, plug: true as const } : w)) : this.wires,
+    }
   }
 }

@@ -3,7 +3,8 @@ import { sizeAt, sizeRef } from '../../document/read'
 import { stringPulls, type StringPull } from '../../instrument/stringPulls'
 import { bending } from '../../physics/stiffString'
 import { compile } from '../engine/solver'
-import { toNetlist, type Coil, type Harness, type Load } from '../model/harness'
+import type { Coil, Harness } from '../model/harness'
+import { toNetlist, type Load } from '../model/toNetlist'
 import type { Setting } from '../model/setting'
 
 /** Partials that are reckoned with; above them a pickup hears hardly anything. [ours] */

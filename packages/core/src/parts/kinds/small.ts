@@ -126,6 +126,13 @@ export const harness = defineKind({
         ['no', 'has none'],
       ],
     },
+    joined: {
+      label: 'Pickups join it',
+      options: [
+        ['solder', 'by solder'],
+        ['plugs', 'by plugs'],
+      ],
+    },
     frame: {
       label: 'Pots are',
       options: [

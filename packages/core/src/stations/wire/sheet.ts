@@ -1,3 +1,4 @@
+import { wiringNotes } from '../../circuit/bench/wiringNotes'
 import { feedingOf, feedingSays } from '../../circuit/bench/feeding'
 import { harnessDrawing } from '../../circuit/bench/harnessDrawing'
 import type { WireResult } from '../../circuit/bench/wireResult'
@@ -53,6 +54,7 @@ export function wireSheet(build: Build, wire: Extract<WireResult, { ok: true }>)
           ]),
         },
       },
+      ...wiringNotes(build, wire.harness).flatMap((n): SheetBlock[] => [{ heading: n.title }, { text: n.says.join(' ') }]),
       { heading: 'From the solder side' },
       { drawing: harnessDrawing(wire.harness, stand, 'solder') },
       { heading: 'From the playing side' },

@@ -37,6 +37,27 @@ const GROUND: Record<GroundPlace, { title: string; why: string }> = {
   },
 }
 
+/** Foil or paint in the hollows, once no coat goes over it any more. */
+function shieldSteps(build: Build, earlier: readonly Step[]): Step[] {
+  if (!build.parts.shielding) return []
+  const paint = traitAt(build, 'shielding', 'type') === 'paint'
+  return [
+    step({
+      id: 'shield',
+      title: paint ? 'Paint the cavities with conductive paint' : 'Line the cavities with foil',
+      why: paint
+        ? 'Two coats or three, dry between them as the label says; some hundreds of ohm from corner to corner, joined to the sleeve.'
+        : 'Overlaps folded or soldered at one place each; a beep from wall to wall and to the sleeve.',
+      station: 'wire',
+      stage: 'wiring',
+      slot: 'shielding',
+      minutes: paint ? 40 : 60,
+      cautions: paint ? ['Solvent: air in and out, gloves, no flame.'] : ['Foil edges cut.'],
+      befores: [...onceFilmIsHard(earlier), ...parcelsOf(['shielding'], earlier)],
+    }),
+  ]
+}
+
 /** The harness and its check, which are work for the days the coats dry; the string ground once hardware may go on. */
 export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): Step[] {
   if (!build.parts['pot-volume']) return []
@@ -57,6 +78,7 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
       cautions: FUMES,
       befores: parcelsOf([...(build.parts.guard ? (['guard'] as const) : []), ...SOLDERED.filter((slot) => build.parts[slot])], earlier),
     }),
+    ...shieldSteps(build, earlier),
     step({
       id: 'meter-check',
       title: 'Meter check at the jack, every position',
@@ -65,7 +87,7 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
       stage: 'wiring',
       slot: 'jack',
       minutes: 15,
-      befores: [before('solder', 'solderedBeforeClosed')],
+      befores: [before('solder', 'solderedBeforeClosed'), ...(build.parts.shielding ? [before('shield', 'shieldedBeforeClosed')] : [])],
     }),
     ...Object.entries(build.circuit.mends ?? {}).map(([id, { says, cure }]) =>
       step({
