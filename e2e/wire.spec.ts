@@ -64,3 +64,28 @@ test('a body without a panel: the order of feeding, far before near, the selecto
   const turns = page.getByRole('listitem').filter({ hasText: /^\d+\. the / })
   await expect(turns.last()).toContainText('the selector')
 })
+
+test('at the bench: a wire ticked, a meter’s log read into the check, what was heard noted; all of it is there after a reload', async ({
+  page,
+  server,
+}) => {
+  const id = await copyOf(server, 'heron')
+  await page.goto(`/builds/${id}/wire?tab=wires`)
+  await page.getByRole('checkbox', { name: 'Wire 1 soldered and checked' }).click()
+  await saved(page)
+  await page.goto(`/builds/${id}/wire?tab=check`)
+  await expect(page.getByText(/^0 of \d+ done/)).toBeVisible()
+  await page
+    .getByLabel('Choose a meter’s log')
+    .setInputFiles({ name: 'meter.csv', mimeType: 'text/csv', buffer: Buffer.from('time,value\n10:01,8.20k\n10:02,0.3\n') })
+  await expect(page.getByText('2 readings taken from meter.csv.')).toBeVisible()
+  await expect(page.getByText(/^2 of \d+ done/)).toBeVisible()
+  await page.getByLabel(/^Listening sheet/).click()
+  await page.getByRole('button', { name: /position 2, strum, not tried/ }).click()
+  await saved(page)
+  await page.reload()
+  await page.getByLabel(/^Listening sheet/).click()
+  await expect(page.getByRole('button', { name: /position 2, strum, as it should be/ })).toBeVisible()
+  await page.goto(`/builds/${id}/wire?tab=wires`)
+  await expect(page.getByRole('checkbox', { name: 'Wire 1 soldered and checked' })).toBeChecked()
+})

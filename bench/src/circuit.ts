@@ -24,7 +24,7 @@ export async function benchCircuit(): Promise<void> {
   if (!scheme.ok) throw new Error('Heron lacks parts for its circuit')
   const load = { cable: 5 * CABLE_PER_METRE, amplifier: AMPLIFIER }
   const curves = 5 * 11
-  const mine = await median(15, () => circuitPicture(scheme.harness, load, 'tone', {}))
+  const mine = await median(60, () => circuitPicture(scheme.harness, load, 'tone', {}))
   const spice = new Simulation()
   await spice.start()
   const sweep = async () => {

@@ -82,7 +82,8 @@ export default function CheckTab() {
         <div>
           <h2 className="text-[22px]">Before it is closed</h2>
           <p role="status">
-            {done.length} of {lines.length} done{bad.length ? `, ${bad.length} not as it should be` : ''}.
+            {hunt ? `${done.length} of ${lines.length} done` : 'Working out what to measure'}
+            {bad.length ? `, ${bad.length} not as it should be` : ''}.
           </p>
           <p className="mt-2">
             A beep says that metal touches metal, not that it is the right metal: so that what must stay silent is on the list too. A beeper
@@ -95,9 +96,11 @@ export default function CheckTab() {
           <Toggle label="Listening sheet: every position, every control" on={listening} onChange={setListening} />
           {listening && wire.ok && <PrintSheet sheet={() => listenSheet(build, wire)} label="Print the listening sheet" />}
           <div className="mt-3 flex flex-wrap items-center gap-2">
-            <FileButton name="Choose a meter’s log" accept=".csv,.txt,text/csv,text/plain" onFile={(f) => void take(f)}>
-              Readings from a meter’s log
-            </FileButton>
+            {hunt && (
+              <FileButton name="Choose a meter’s log" accept=".csv,.txt,text/csv,text/plain" onFile={(f) => void take(f)}>
+                Readings from a meter’s log
+              </FileButton>
+            )}
             <Button disabled={!Object.keys(found).length} onClick={clear}>
               Begin again
             </Button>

@@ -25,6 +25,9 @@ export function sweepVariants(common: Netlist, given: readonly (readonly Element
   return variants.map((added) => finish(blocks, kept, added, place, common.output, hertz))
 }
 
+/** 10 log10 x = this times ln x. */
+const DECIBEL = 10 / Math.LN10
+
 const endsOf = (elements: readonly Element[]) => elements.flatMap((e) => (e.type === 'K' ? [] : e.nodes))
 
 /** A part with an end nothing else touches carries nothing: the outer lug of a tone pot that stands free. */
@@ -101,39 +104,56 @@ function finish(
     // Between two ends of one source it changes nothing.
     return a.n === b.n ? [] : [{ a: a.n, b: b.n, rise: a.offset - b.offset, siemens, farad }]
   })
+  // Most settings join nothing: their numbers are taken over where they stand.
+  const asItIs = groups.every((g, n) => g.n === n && g.offset === 0)
   const gains = new Float64Array(hertz.length)
   const each = kept * kept + kept
   for (let i = 0; i < hertz.length; i++) {
     const start = i * each
-    small.clear()
-    for (let k = 0; k < rights.length; k += 2) {
-      const from = start + rights[k]!
-      const to = rights[k + 1]!
-      bRe[to]! += blockRe[from]!
-      bIm[to]! += blockIm[from]!
-    }
-    for (let k = 0; k < cells.length; k += 2) {
-      const from = start + cells[k]!
-      const to = cells[k + 1]!
-      re[to]! += blockRe[from]!
-      im[to]! += blockIm[from]!
-    }
-    for (const { from, row, rise } of owed) {
-      bRe[row]! -= blockRe[start + from]! * rise
-      bIm[row]! -= blockIm[start + from]! * rise
+    if (asItIs) {
+      for (let k = 0; k < kept * kept; k++) {
+        re[k] = blockRe[start + k]!
+        im[k] = blockIm[start + k]!
+      }
+      for (let k = 0; k < kept; k++) {
+        bRe[k] = blockRe[start + kept * kept + k]!
+        bIm[k] = blockIm[start + kept * kept + k]!
+      }
+    } else {
+      small.clear()
+      for (let k = 0; k < rights.length; k += 2) {
+        const from = start + rights[k]!
+        const to = rights[k + 1]!
+        bRe[to]! += blockRe[from]!
+        bIm[to]! += blockIm[from]!
+      }
+      for (let k = 0; k < cells.length; k += 2) {
+        const from = start + cells[k]!
+        const to = cells[k + 1]!
+        re[to]! += blockRe[from]!
+        im[to]! += blockIm[from]!
+      }
+      for (const { from, row, rise } of owed) {
+        bRe[row]! -= blockRe[start + from]! * rise
+        bIm[row]! -= blockIm[start + from]! * rise
+      }
     }
     const w = 2 * Math.PI * hertz[i]!
-    for (const p of parts) small.add(p.a, p.b, p.siemens, w * p.farad, p.rise)
+    for (let k = 0; k < parts.length; k++) {
+      const p = parts[k]!
+      small.add(p.a, p.b, p.siemens, w * p.farad, p.rise)
+    }
     small.solve(first)
     const outRe = (tip.n < 0 ? 0 : bRe[tip.n]!) + tip.offset - (sleeve.n < 0 ? 0 : bRe[sleeve.n]!) - sleeve.offset
     const outIm = (tip.n < 0 ? 0 : bIm[tip.n]!) - (sleeve.n < 0 ? 0 : bIm[sleeve.n]!)
-    gains[i] = 10 * Math.log10(outRe * outRe + outIm * outIm)
+    gains[i] = DECIBEL * Math.log(outRe * outRe + outIm * outIm)
   }
   return gains
 }
 
 /** What the added wires join: for each kept unknown the group it is in and how far it stands above that; ground is -1. */
 function grouped(kept: number, added: readonly Element[], place: ReadonlyMap<string, Place>): Place[] {
+  if (!added.some((e) => e.type === 'W')) return Array.from({ length: kept }, (_, n) => ({ n, offset: 0 }))
   const name = (n: number) => (n < 0 ? GROUND : `kept ${n}`)
   const joins = added.flatMap((e): Element[] => {
     if (e.type !== 'W') return []
