@@ -52,6 +52,19 @@ describe('the way a wire lies', () => {
         `${a.id} ${b.id}`,
       ).toBe(true)
   })
+  it('a selector on the far horn is reached from the room of the controls, not straight from the pickups', () => {
+    const build = changed(without(fullBuild(), 'guard'), {
+      'body/volume.x': 300,
+      'body/volume.y': -80,
+      'body/switch.x': 40,
+      'body/switch.y': 90,
+    })
+    const harness = wired(build)
+    const room = controlPlace(build, 'volume')
+    const part = (id: string) => harness.components.find((c) => c.id === id)!
+    const coil = harness.components.find((c) => c.is === 'coil')!
+    expect(routesOf(build)(coil, part('switch'))).toContainEqual(room)
+  })
   it('is never shorter than straight, the same length from either end, and begins and ends at its parts', () => {
     for (const build of [fullBuild(), without(fullBuild(), 'guard'), wirable({ places: ['neck', 'bridge'], contacts: 'toggle-3' })]) {
       const route = routesOf(build)

@@ -17,6 +17,7 @@ export function routesOf(build: Build): Routes {
   const guard = build.parts.guard ? guardOutline(build, datums(build).heelEnd) : []
   const room = controlPlace(build, 'volume')
   const underGuard = (c: Component) => guard.length > 2 && contains(guard, c.at)
+  const inRoom = (c: Component) => stands(c, room)
   return (a, b) => {
     if (underGuard(a) && underGuard(b)) return elbow(a.at, b.at, guard)
     if (inRoom(a) && inRoom(b)) return clean([a.at, b.at])
@@ -25,7 +26,14 @@ export function routesOf(build: Build): Routes {
   }
 }
 
-const inRoom = (c: Component) => c.is !== 'coil' && c.is !== 'jack' && !(c.is === 'ground' && c.metal === 'strings')
+/** What stands further from the volume than this is not in the room of the controls: a selector on the horn has a passage of its own, mm. [ours] */
+const ROOM = 95
+
+const stands = (c: Component, room: Point) =>
+  c.is !== 'coil' &&
+  c.is !== 'jack' &&
+  !(c.is === 'ground' && c.metal === 'strings') &&
+  Math.hypot(c.at.x - room.x, c.at.y - room.y) <= ROOM
 
 /** Into the room of the controls: a pickup's wires down the middle as far as it lies, everything else by its own passage. */
 const into = (hub: Point, c: Component): Point[] => (c.is === 'coil' ? [c.at, pt(Math.max(c.at.x, hub.x), c.at.y), hub] : [c.at, hub])

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { wireResult } from '../../circuit/bench/wireResult'
 import { fullBuild } from '../../testing/fullBuild'
+import { wirable } from '../../testing/wirable'
 import { helpSheet, listenSheet } from './helpSheet'
+import { tagSheet } from './sheet'
 
 const made = (build = fullBuild()) => {
   const wire = wireResult(build)
@@ -48,5 +50,27 @@ describe('the listening sheet on paper', () => {
     expect(all.match(/\[ {2}\]/g)).toHaveLength(18)
     expect(all.match(/\[x\]/g)).toHaveLength(1)
     expect(all.match(/\[!\]/g)).toHaveLength(1)
+  })
+})
+
+describe('tags for leads', () => {
+  const rows = (w: Parameters<typeof wirable>[0], leads: Record<string, string>) => {
+    const build = wirable(w)
+    build.circuit = { ...build.circuit, leads }
+    return Object.fromEntries((tagSheet(build).blocks[0] as { table: { rows: string[][] } }).table.rows.map(([t, , c]) => [t, c]))
+  }
+  it('carry the colour noted for the end each lead comes from: a single coil is hot at its finish, two in series at the first one’s start', () => {
+    const colours = { 'middle.finish': 'white', 'bridge-a.start': 'red', 'bridge-b.start': 'black' }
+    const tags = rows({ places: ['middle', 'bridge'], two: ['bridge'] }, colours)
+    expect(tags).toEqual({
+      'middle hot': 'white',
+      'middle ground': '',
+      'bridge hot': 'red',
+      'bridge ground': 'black',
+      'jack tip': '',
+      'jack sleeve': '',
+      strings: '',
+    })
+    expect(rows({ places: ['bridge'], two: ['bridge'], leads: 'four' }, colours)['bridge coil 2 start']).toBe('black')
   })
 })

@@ -69,15 +69,38 @@ export function wireSheet(build: Build, wire: Extract<WireResult, { ok: true }>)
 /** Flags of tape for leads that look alike: what each is, twice, to fold over the lead. */
 export function tagSheet(build: Build): Sheet {
   const pickups = PLACES.filter((p) => build.parts[`pickup-${p}`])
-  const ends = (p: (typeof PLACES)[number]) =>
-    traitAt(build, `pickup-${p}`, 'coils') === 'two' && traitAt(build, `pickup-${p}`, 'leads') === 'four'
-      ? ['coil 1 start', 'coil 1 finish', 'coil 2 finish', 'coil 2 start', 'screen']
-      : ['hot', 'ground']
-  const tags = [...pickups.flatMap((p) => ends(p).map((e) => `${p} ${e}`)), 'jack tip', 'jack sleeve', 'strings']
+  const two = (p: (typeof PLACES)[number]) => traitAt(build, `pickup-${p}`, 'coils') === 'two'
+  /** What a lead is, and the coil's lug it comes from. */
+  const ends = (p: (typeof PLACES)[number]): (readonly [string, string])[] => {
+    if (!two(p))
+      return [
+        ['hot', `${p}.finish`],
+        ['ground', `${p}.start`],
+      ]
+    if (traitAt(build, `pickup-${p}`, 'leads') !== 'four')
+      return [
+        ['hot', `${p}-a.start`],
+        ['ground', `${p}-b.start`],
+      ]
+    return [
+      ['coil 1 start', `${p}-a.start`],
+      ['coil 1 finish', `${p}-a.finish`],
+      ['coil 2 finish', `${p}-b.finish`],
+      ['coil 2 start', `${p}-b.start`],
+      ['screen', ''],
+    ]
+  }
+  const colour = (lug: string) => build.circuit.leads?.[lug] ?? ''
+  const tags = [
+    ...pickups.flatMap((p) => ends(p).map(([e, lug]) => [`${p} ${e}`, colour(lug)] as const)),
+    ['jack tip', ''] as const,
+    ['jack sleeve', ''] as const,
+    ['strings', ''] as const,
+  ]
   return {
     id: 'lead-tags',
     title: 'Tags for leads',
     about: `${build.name}. Cut out, fold over the lead, tape. The words are there twice so that they read from either side.`,
-    blocks: [{ table: { columns: ['lead', 'lead', 'colour it has'], rows: tags.map((t) => [t, t, '']) } }],
+    blocks: [{ table: { columns: ['lead', 'lead', 'colour it has'], rows: tags.map(([t, colour]) => [t, t, colour]) } }],
   }
 }
