@@ -4,6 +4,7 @@ import type { Joint } from '../../judge/joint'
 import { woodNamed } from '../../parts/woods'
 import { before, parcelsOf } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
+import { stageOfCure, stageOfPlanned } from './jobStage'
 
 /** A sentence used as a heading loses its full stop. */
 const asTitle = (sentence: string) => sentence.replace(/\.$/, '')
@@ -47,12 +48,13 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
 const isSoft = (build: Build): boolean => woodNamed(traitAt(build, 'body', 'wood'))?.hard === false
 
 function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
-  const common = { station: 'fit', stage: 'wood', thing: j.id, minutes: 30, befores: parcelsOf(j.slots, earlier) } as const
+  const common = { station: 'fit', thing: j.id, minutes: 30, befores: parcelsOf(j.slots, earlier) } as const
   if (j.planned.length)
     return j.planned.map((id) =>
       step({
         ...common,
         id: `job-${id}`,
+        stage: stageOfPlanned(build.jobs[id]!),
         title: asTitle(build.jobs[id]!.text),
         why: `${j.title}: planned on paper; measure again when it is done.`,
       }),
@@ -63,6 +65,7 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
     step({
       ...common,
       id: `cure-${j.id}`,
+      stage: stageOfCure(cure),
       title: asTitle(cure?.job ?? j.says),
       why: `${j.title}: ${j.verdict === 'tight' ? 'tight as it is' : 'won’t go as it is'}.`,
       ...(cure ? { tools: cure.tools.join(', ') } : {}),

@@ -1,0 +1,42 @@
+import { describe, expect, it } from 'vitest'
+import { evaluate } from '../../evaluate/evaluate'
+import { changed, fullBuild } from '../../testing/fullBuild'
+import { stageOfCure, stageOfPlanned } from './jobStage'
+
+describe('to which stage a job belongs', () => {
+  it.each([
+    ['Wind string 1 further down its post, two or three wraps more.', 'nothing', 'strings'],
+    ['Put 1 inner nut and 3 washers on the volume pot under the guard: takes up 3.9 mm.', 'nothing', 'hardware'],
+    ['Cut a new lead of 330 mm, or splice 105 mm on and sleeve the joint.', 'nothing', 'wiring'],
+    ['Line both and join them: a tab of foil folded over the cavity’s edge, or a wire.', 'nothing', 'wiring'],
+    ['Solder a wire from a pot’s case and lead it to the bridge or the claw.', 'nothing', 'wiring'],
+    ['Tilt the neck 0.33° back: a tapered shim, 0.43 mm at the pocket’s end.', 'nothing', 'hardware'],
+    ['Put a flat plate 1.2 mm thick under the whole heel.', 'nothing', 'hardware'],
+    ['Take neck screws of 48 mm or less.', 'the screws', 'hardware'],
+    ['File the slots on the bass side 0.2 mm deeper.', 'nut', 'strings'],
+    ['File the guard: neck opening, neck side: 3.7 mm', 'guard', 'hardware'],
+    ['Ream the jack bore to 9.8 mm.', 'body', 'wood'],
+    ['Shave 0.5 mm off the treble wall.', 'body', 'wood'],
+    ['Or plane 0.20 mm off each side of the heel.', 'neck', 'wood'],
+    ['Plug the old holes and drill at 52.5 mm.', 'nothing', 'wood'],
+    ['Line one wall with 0.6 mm of veneer.', 'nothing', 'wood'],
+  ] as const)('%s (%s): %s', (job, gives, stage) => expect(stageOfCure({ job, gives })).toBe(stage))
+  it('planned on paper: what is cut from the wood is wood, a shim between body and neck is not', () => {
+    const job = { slot: 'body' as const, size: 'pocket.depth', delta: 1, doubt: 0.1 }
+    expect(stageOfPlanned({ ...job, text: 'Deepen the pocket by 1 mm' })).toBe('wood')
+    expect(stageOfPlanned({ ...job, text: 'A tapered shim of 0.5 mm at the pocket’s end' })).toBe('hardware')
+    expect(stageOfPlanned({ ...job, slot: 'guard', text: 'File the guard' })).toBe('hardware')
+  })
+})
+
+describe('before sanding', () => {
+  it('come only jobs on body and neck, never strings, washers or leads', () => {
+    const build = changed(fullBuild(), { 'pot-volume/bushing.length': 18, 'wire/lead.jack': 60, 'body/pocket.widthMouth': 55.4 })
+    const { steps } = evaluate(build, '2026-11-24').plan
+    const sand = steps.find((s) => s.id === 'sand')!
+    const first = steps.filter((s) => sand.befores.some((b) => b.id === s.id))
+    expect(first.length).toBeGreaterThan(1)
+    for (const s of first) expect(['wood', 'trial'], s.title).toContain(s.stage)
+    expect(steps.filter((s) => s.station === 'fit' && !['wood', 'trial'].includes(s.stage)).length).toBeGreaterThan(0)
+  })
+})

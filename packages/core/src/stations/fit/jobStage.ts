@@ -1,0 +1,33 @@
+import { effectsOf, type PlannedJob } from '../../document/build'
+import type { Cure } from '../../judge/joint'
+import type { Stage } from '../../plan/step'
+
+/** Work that is done with the finished parts in hand, whatever size of the wood it stands for. */
+const AT_ASSEMBLY = /\b(shim|plate|strip|washers?|wrap|tape|turn|set|put|raise|lower|find|take|leave)\b/i
+/** Work on wood that takes nothing away from a part, and still makes dust or wants glue under the film. */
+const ON_WOOD = /^(or )?(plug|line|glue|fill|scrape|square|drill|ream|deepen|widen|lengthen|cut|rout|ease|open)\b/i
+const WIRING = /\b(solder|lead|leads|wires?|foil|line both|pots? of|25 k pots|stereo jack)\b/i
+const STRINGS = /\b(wind string|strings?|saddles?|shim the nut|nut’s)\b/i
+
+/**
+ * To which stage a job belongs: only what cuts, glues or plugs body and neck waits for nothing and has to be done before the wood is sanded.
+ * @param gives which part gives way
+ */
+function stageOf(job: string, gives: string | undefined): Stage {
+  const wood = gives === 'body' || gives === 'neck' || gives === 'the body' || gives === 'the neck'
+  if (wood) return 'wood'
+  if (gives === 'nothing' && ON_WOOD.test(job) && !AT_ASSEMBLY.test(job.split(/[:,]/)[0]!) && !WIRING.test(job)) return 'wood'
+  if (WIRING.test(job)) return 'wiring'
+  if (gives === 'nut' || gives === 'the nut' || (gives === 'nothing' && STRINGS.test(job))) return 'strings'
+  return 'hardware'
+}
+
+export const stageOfCure = (cure: Pick<Cure, 'job' | 'gives'> | undefined): Stage => (cure ? stageOf(cure.job, cure.gives) : 'wood')
+
+/** A job planned on paper: what it takes from body or neck is work on wood, but for what only lies between them. */
+export function stageOfPlanned(job: PlannedJob): Stage {
+  const slots = effectsOf(job).map((e) => e.slot)
+  const wood = slots.find((s) => s === 'body' || s === 'neck')
+  if (wood && !/\b(shim|plate|strip|washers?)\b/i.test(job.text)) return 'wood'
+  return stageOf(job.text, wood ? 'nothing' : slots[0])
+}
