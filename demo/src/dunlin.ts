@@ -322,6 +322,6 @@ export function dunlin(today: string, due: string, late: string): Build {
         sizes: { 'pot.pitch': [32, 'rule'], 'lead.length': [240, 'rule', 5], 'bushing.diameter': 9.4, pickups: 3 },
       }),
     },
-    finish: { ...build.finish, system: 'wipe-on', start: addDays(today, 28), weather: { air: 19, surface: 18, humidity: 50 } },
+    finish: { ...build.finish, system: 'wipe-on', solids: 32, start: addDays(today, 28), weather: { air: 19, surface: 18, humidity: 50 } },
   }
 }

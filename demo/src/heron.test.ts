@@ -137,7 +137,7 @@ describe('plan', () => {
     expect(drill.open[0]!.risk.length).toBeGreaterThan(10)
   })
   it('a ticked step makes the next ones ready', () => {
-    const ticked = { ...build, steps: { solder: { done: `${TODAY}T20:00:00Z` } } }
+    const ticked = { ...build, steps: { solder: { done: `${TODAY}T20:00:00Z` }, shield: { done: `${TODAY}T20:00:00Z` } } }
     expect(evaluate(ticked, TODAY).plan.steps.find((s) => s.id === 'meter-check')!.state).toBe('ready')
   })
 })

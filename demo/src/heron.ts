@@ -371,6 +371,6 @@ export function heron(today: string, due: string, late: string): Build {
         sizes: { diameter: [1.4, 'listed', 0.1], 'lead.jack': [190, 'rule', 5], 'lead.ground': [225, 'rule', 5] },
       }),
     },
-    finish: { ...build.finish, start: addDays(today, 15), weather: { air: 17, surface: 16, humidity: 62 } },
+    finish: { ...build.finish, system: 'lacquer', start: addDays(today, 15), weather: { air: 17, surface: 16, humidity: 62 } },
   }
 }

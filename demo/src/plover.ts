@@ -315,6 +315,6 @@ export function plover(today: string, due: string): Build {
         sizes: { diameter: [2.1, 'rule', 0.2] },
       }),
     },
-    finish: { ...build.finish, system: 'wipe-on', start: addDays(today, 21), weather: { air: 18, surface: 17, humidity: 58 } },
+    finish: { ...build.finish, system: 'wipe-on', solids: 32, start: addDays(today, 21), weather: { air: 18, surface: 17, humidity: 58 } },
   }
 }

@@ -51,7 +51,7 @@ describe('a whole build at the border', () => {
     ['room/now', 120, 'room.now', /5 to 95 %/],
     ['evenings', [60, 60], 'evenings', /7 to 7 numbers, Monday first; this one has 2/],
     ['evenings', [60, 60, 60, 60, 60, 60, 2000], 'evenings.6', /0 to 960/],
-    ['finish/system', 'varnish', 'finish.system', /one of lacquer, wipe-on/],
+    ['finish/system', 'varnish', 'finish.system', /one of none, lacquer, acrylic/],
     ['finish/coats', 0, 'finish.coats', /1 to 20/],
     ['finish/weather/air', 99, 'finish.weather.air', /°C/],
     ['setup/school', 'high', 'setup.school', /one of low, ordinary/],

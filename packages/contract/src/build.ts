@@ -38,7 +38,7 @@ import { checked, type Checked, type Problem } from './checked'
 import { IsDay, IsTime, ListOf, MapOf, Nested, Optional, RecordOf, says } from './fields'
 import type { PartDoc } from './part'
 import { partIn } from './part'
-import { aDay, each, numberFrom, oneOf, textOf, wholeFrom, wordOrNumber, type Rule } from './rules'
+import { aDay, each, numberFrom, oneOf, onlyTrue, textOf, wholeFrom, wordOrNumber, type Rule } from './rules'
 
 class RoomDoc {
   @Between(5, 95, 'Lowest humidity', ' %') low!: number
@@ -157,7 +157,7 @@ class ZoneDoc {
   @ListOf(each(ZoneLayerDoc), 'A zone', { most: 40, each: 'layers' }) layers!: ZoneLayerDoc[]
 }
 class LaidCoatDoc {
-  @IsIn(FINISH_ZONES, says(`A zone is one of ${FINISH_ZONES.join(', ')}.`)) zone!: FinishZone
+  @Optional() @IsIn(FINISH_ZONES, says(`A zone is one of ${FINISH_ZONES.join(', ')}.`)) zone?: FinishZone
   @Length(1, 60, says('A coat names its product.')) product!: string
   @IsTime() at!: string
   @Optional() @Between(-20, 50, 'Air temperature', ' °C') air?: number
@@ -185,6 +185,7 @@ class FinishDoc {
   @IsDay() start!: string
   @Whole(1, 20, 'Coats') coats!: number
   @Between(1, 90, 'Solids', ' %') solids!: number
+  @Optional() @RecordOf(onlyTrue('A layer under the top ones is wanted, or it is left out.')) under?: Record<string, true>
   @IsBoolean(says('Masking is on or off.')) maskPocket!: boolean
   @Nested(WeatherDoc, 'Weather is missing.') weather!: WeatherDoc
   @Optional()

@@ -56,3 +56,6 @@ export const oneOf = (values: readonly string[], why: string): Rule => ({
   problems: (v) => (typeof v === 'string' && values.includes(v) ? [] : wrong(why)),
   schema: { enum: [...values] },
 })
+
+/** A name that is there or is left out. */
+export const onlyTrue = (why: string): Rule => ({ problems: (v) => (v === true ? [] : wrong(why)), schema: { const: true } })

@@ -89,6 +89,7 @@ const fullest = (): Build => {
     },
     finish: {
       ...build.finish,
+      under: { dye: true },
       zones: {
         front: {
           layers: [

@@ -219,7 +219,8 @@ export interface MeterReading {
   at: string
 }
 
-export const FINISH_SYSTEMS = ['lacquer', 'wipe-on'] as const
+/** 'none': nothing is chosen yet. */
+export const FINISH_SYSTEMS = ['none', 'lacquer', 'acrylic', 'metallic', 'waterborne', 'wipe-on', 'oil', 'hard-wax', 'shellac'] as const
 export type FinishSystem = (typeof FINISH_SYSTEMS)[number]
 
 export interface FinishChoice {
@@ -230,6 +231,8 @@ export interface FinishChoice {
   coats: number
   /** Solids of the can's content, %. The label wins. */
   solids: number
+  /** What goes under the top layers: fillers, dyes, colours. */
+  under?: Record<string, true>
   maskPocket: boolean
   weather: { air: number; surface: number; humidity: number }
   /** Zones that get a stack of layers of their own, from the wood up. */
@@ -252,8 +255,10 @@ export interface ZoneLayer {
 
 /** One coat as it was laid: when it was done, and the air it was laid in. */
 export interface LaidCoat {
-  zone: FinishZone
+  /** Where only part of it was coated. */
+  zone?: FinishZone
   product: string
+  /** The wall clock of the bench with its zone: 2026-11-26T19:30:00+01:00. */
   at: string
   air?: number
   surface?: number
@@ -333,7 +338,7 @@ export function newBuild({ start, job = 'kit', ...wanted }: NewBuild, today: str
     circuit: { scheme: 'by-parts', options: {}, cable: 5 },
     readings: {},
     finish: {
-      system: 'lacquer',
+      system: 'none',
       start: today,
       coats: 5,
       solids: 10,

@@ -3,7 +3,7 @@ import { sizeAt } from '../document/read'
 import { areaOf, perimeterOf } from '../geometry/polygon'
 import { bodyShape } from '../instrument/bodyShape'
 import { outlinePoints } from '../instrument/outline'
-import { SYSTEMS, type System } from './systems'
+import type { System } from './systems'
 
 /** Theoretical spread, m2 per litre: 10 x solids % / dry film um. [published: coatings-industry formula] */
 export const spread = (solids: number, film: number): number => (10 * solids) / film
@@ -56,5 +56,3 @@ export function productNeeded(area: number, film: number, solids: number, system
   const rest = Math.ceil(exact) - exact
   return { millilitres, containers: Math.ceil(exact) + (rest < 0.2 ? 1 : 0) }
 }
-
-export const systemOf = (build: Build): System => SYSTEMS[build.finish.system]

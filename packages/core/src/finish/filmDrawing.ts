@@ -1,12 +1,11 @@
 import type { Build } from '../document/build'
 import type { Drawing, Mark } from '../drawing/drawing'
 import { pt } from '../geometry/point'
-import { systemOf } from './cover'
+import { layersOf } from './stack'
 import { EDGE_SHARE, plannedFilm } from './film'
 
 /** The layers to scale in um: full thickness on the flat at the left, thinner round the edge at the right. */
 export function finishDrawing(build: Build): Drawing {
-  const system = systemOf(build)
   const total = plannedFilm(build)
   const scale = 60 / Math.max(total, 60)
   const marks: Mark[] = []
@@ -16,8 +15,9 @@ export function finishDrawing(build: Build): Drawing {
   marks.push({ mark: 'area', role: 'body-wood', points: [pt(0, 0), pt(flatEnd, 0), pt(edgeEnd, 14), pt(edgeEnd, 26), pt(0, 26)] })
   let flat = 0
   let shade = 0
-  for (const layer of system.layers) {
-    const coats = layer.name === 'top' ? build.finish.coats : layer.coats
+  for (const layer of layersOf(build)) {
+    const { coats } = layer
+    if (!layer.film) continue
     for (let c = 0; c < coats; c++) {
       const next = flat + layer.film
       const [lo, hi] = [flat * scale, next * scale]

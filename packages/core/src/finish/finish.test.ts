@@ -9,7 +9,8 @@ import { planOf } from '../testing/coatPlanOf'
 import { SYSTEMS } from './systems'
 import { weatherCheck } from './weather'
 
-const build = newBuild({ name: 'Test', handedness: 'right', strings: 6, scale: 647.7 }, '2026-11-23')
+const bare = newBuild({ name: 'Test', handedness: 'right', strings: 6, scale: 647.7 }, '2026-11-23')
+const build = { ...bare, finish: { ...bare.finish, system: 'lacquer' as const } }
 
 // [published: Magnus formula]
 describe('dew point', () => {
@@ -19,12 +20,11 @@ describe('dew point', () => {
     [15, 80, 11.6],
   ])('%f C at %f %%', (t, h, dew) => expect(dewPoint(t, h)).toBeCloseTo(dew, 1))
   it('forbids a surface nearer than 3 K to it, with the numbers', () => {
-    const limits = SYSTEMS.lacquer.limits
-    expect(weatherCheck({ air: 20, surface: 20, humidity: 50 }, limits).ok).toBe(true)
-    const cold = weatherCheck({ air: 20, surface: 11, humidity: 50 }, limits)
+    expect(weatherCheck({ air: 20, surface: 20, humidity: 50 }, SYSTEMS.lacquer).ok).toBe(true)
+    const cold = weatherCheck({ air: 20, surface: 11, humidity: 50 }, SYSTEMS.lacquer)
     expect(cold.ok).toBe(false)
     expect(cold.says[0]).toMatch(/1\.7 .*9\.3/)
-    expect(weatherCheck({ air: 8, surface: 8, humidity: 90 }, limits).says).toHaveLength(3)
+    expect(weatherCheck({ air: 8, surface: 8, humidity: 90 }, SYSTEMS.lacquer).says).toHaveLength(3)
   })
 })
 
@@ -63,12 +63,12 @@ describe('calendar', () => {
     expect(planOf(weekly).coats[1]!.note).toMatch(/scuff/)
   })
   it('says why no calendar can be made', () => {
-    expect(finishResult({ ...build, evenings: [5, 5, 5, 5, 5, 5, 5] }).trouble).toMatch(/No evening is long enough/)
+    expect(finishResult({ ...build, evenings: [5, 5, 5, 5, 5, 5, 5] }, '2026-11-23').trouble).toMatch(/No evening is long enough/)
   })
 })
 
 it('the film is the sum of its layers, thinner on edges', () => {
   expect(plannedFilm(build)).toBe(2 * 12 + 5 * 14)
-  const { film } = finishResult(build)
+  const { film } = finishResult(build, '2026-11-23')
   expect(film.edge).toBeCloseTo(film.flat * 0.65, 9)
 })

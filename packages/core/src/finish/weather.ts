@@ -1,4 +1,12 @@
+import type { Family, System } from './systems'
 import { DEW_MARGIN, dewPoint } from '../physics/dewPoint'
+
+/** What damp air does, by how a product dries. [practice] */
+const DAMP: Record<Family, string> = {
+  solvent: 'water settles in it as its solvent goes, it blushes white, and dries slowly.',
+  water: 'its water hardly leaves it: it stays soft and runs.',
+  'curing oil': 'it cures slowly and catches dust.',
+}
 
 export interface WeatherVerdict {
   ok: boolean
@@ -11,7 +19,7 @@ export interface WeatherVerdict {
 /** May one coat now? Every reason against, each with its number. */
 export function weatherCheck(
   weather: { air: number; surface: number; humidity: number },
-  limits: { air: readonly [number, number]; humidity: number },
+  { limits, family }: Pick<System, 'limits' | 'family'>,
 ): WeatherVerdict {
   const dew = dewPoint(weather.air, weather.humidity)
   const margin = weather.surface - dew
@@ -22,7 +30,6 @@ export function weatherCheck(
     )
   if (weather.air < limits.air[0]) says.push(`${weather.air} °C is too cold; this product wants ${limits.air[0]} to ${limits.air[1]} °C.`)
   if (weather.air > limits.air[1]) says.push(`${weather.air} °C is too warm; this product wants ${limits.air[0]} to ${limits.air[1]} °C.`)
-  if (weather.humidity > limits.humidity)
-    says.push(`${weather.humidity} % humidity is above ${limits.humidity} %: lacquer blushes and dries slowly.`)
+  if (weather.humidity > limits.humidity) says.push(`${weather.humidity} % humidity is above ${limits.humidity} %: ${DAMP[family]}`)
   return { ok: says.length === 0, dewPoint: dew, margin, says }
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { dewPoint } from './dewPoint'
-import { dryingFactor } from './drying'
+import { dryingFactor, dryingIn } from './drying'
 
 describe('dew point', () => {
   it.each([
@@ -31,5 +31,8 @@ describe('dew point', () => {
     ))
 })
 
-it('drying doubles for every 10 °C colder than 20, and halves for warmer [practice]', () =>
-  expect([20, 10, 0, 30].map(dryingFactor)).toEqual([1, 2, 4, 0.5]))
+it('drying doubles for every 10 °C colder than 20, and is never shorter than the label for warmth [practice]', () =>
+  expect([20, 10, 0, 30].map(dryingFactor)).toEqual([1, 2, 4, 1]))
+
+it('damp air over 70 % holds drying up by half, on top of the cold [ours]', () =>
+  expect([dryingIn({ air: 10, humidity: 71 }), dryingIn({ air: 10, humidity: 70 }), dryingIn({ air: 10 })]).toEqual([3, 2, 2]))

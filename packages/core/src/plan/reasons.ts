@@ -46,6 +46,11 @@ export const BECAUSE = {
     risk: 'It is opened again; days go by hunting a fault in a closed box.',
     wayBack: 'Open in reverse order, test at the jack, close again.',
   },
+  holesBeforeWet: {
+    why: 'Water creeps into bare holes: every one is sealed before any wet sanding.',
+    risk: 'The wood swells round tuner and screw holes and the film cracks there; nothing simple mends it.',
+    wayBack: 'Let it dry for days; what stays cracked is hidden under bushings and washers.',
+  },
   shieldedBeforeClosed: {
     why: 'The hollows are lined and their lining is checked with everything in its place.',
     risk: 'A lining put in afterwards shorts what it touches, where nobody sees it.',

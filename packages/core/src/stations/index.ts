@@ -1,4 +1,3 @@
-export { coatsStep } from './finish/steps'
 export * from './contribution'
 export * from './list'
 export * from './things'

@@ -26,7 +26,8 @@ export function aPart(slot: Slot, sizes: Sizes, traits: Record<string, string> =
 }
 
 export function aBuild(parts: Partial<Record<Slot, Part>>, more: Partial<Build> = {}): Build {
-  return { ...newBuild({ name: 'Trial', handedness: 'right', strings: 6, scale: 647.7 }, '2026-11-24'), parts, ...more }
+  const fresh = newBuild({ name: 'Trial', handedness: 'right', strings: 6, scale: 647.7 }, '2026-11-24')
+  return { ...fresh, finish: { ...fresh.finish, system: 'lacquer' }, parts, ...more }
 }
 
 /** A case says only what it turns on: what else is asked of its parts is as on another build, mostly one on which everything fits. */

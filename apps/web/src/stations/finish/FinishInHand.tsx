@@ -1,36 +1,34 @@
-import { SYSTEMS, setField, type Coat, type FinishResult, type FinishSystem } from '@snug/core'
+import { finishOffers, lateSays, setField, type Coat, type FinishResult } from '@snug/core'
 import { format, parseISO } from 'date-fns'
+import { useMemo } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Caution } from '../../ui/Caution'
-import { Choice, Field, INPUT } from '../../ui/Field'
+import { Field, INPUT } from '../../ui/Field'
+import { BeforeSanding } from './BeforeSanding'
+import { Evening } from './Evening'
 import { NumberEntry } from '../../ui/NumberEntry'
 
 /** The finish as chosen: product, coats, what to buy, today's weather; cautions of its own. */
-export function FinishInHand({ finish, coats }: { finish: FinishResult; coats: readonly Coat[] }) {
+export function FinishInHand({
+  finish,
+  coats,
+  next,
+}: {
+  finish: FinishResult & { system: NonNullable<FinishResult['system']> }
+  coats: readonly Coat[]
+  /** The coat that comes next. */
+  next: string | undefined
+}) {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
   const { finish: choice } = build
   const put = (key: string, to: string | number | boolean, label: string) => change((b) => setField(b, ['finish', key], to, label))
   const { weather, need, area } = finish
-  const ready = useBuild((s) => s.evaluation!.plan.steps.find((step) => step.id === 'sand')?.clear)
+  const late = useMemo(() => lateSays(build, finishOffers(build, finish.ready)), [build, finish.ready])
   return (
     <div>
       <h2 className="text-[23px]">{finish.system.label}</h2>
       <div className="mt-2 grid grid-cols-2 gap-x-3 gap-y-2">
-        <Choice<FinishSystem>
-          label="Finish"
-          value={choice.system}
-          options={Object.entries(SYSTEMS).map(([k, s]) => [k as FinishSystem, s.label] as const)}
-          onChange={(v) =>
-            change((b) => ({
-              label: `Finish: ${SYSTEMS[v].label}`,
-              edits: [
-                ...setField(b, ['finish', 'system'], v, '').edits,
-                ...setField(b, ['finish', 'solids'], SYSTEMS[v].solids.usual, '').edits,
-              ],
-            }))
-          }
-        />
         <Field label="First evening">
           {(p) => (
             <input
@@ -58,11 +56,18 @@ export function FinishInHand({ finish, coats }: { finish: FinishResult; coats: r
           onCommit={(v) => put('solids', v, `Solids ${v} %`)}
         />
       </div>
-      {ready && ready > choice.start && (
+      {finish.ready > choice.start && (
         <p className="mt-1 text-mind">
-          By the plan the wood is not ready before {format(parseISO(ready), 'd MMM')}; the coats move with it.
+          By the plan the wood is not ready before {format(parseISO(finish.ready), 'd MMM')}: no coat is laid out before that.
         </p>
       )}
+      {late && <p className="mt-1 text-wont">{late}</p>}
+      {finish.problems.map((p) => (
+        <p key={p} className="mt-1 text-mind">
+          {p}
+        </p>
+      ))}
+      <Evening coats={coats} next={next} />
       <label className="label mt-1 flex min-h-10 items-center gap-2 text-[15px]">
         <input
           type="checkbox"
@@ -73,15 +78,17 @@ export function FinishInHand({ finish, coats }: { finish: FinishResult; coats: r
         Mask the pocket (film closes it)
       </label>
 
-      <p className="border-l-4 border-violet pl-3">
-        <b>
-          {need.containers} {finish.system.containerName}
-          {need.containers === 1 ? '' : 's'}
-        </b>{' '}
-        of {finish.system.container} ml: <span className="figure">{Math.round(need.millilitres)}</span> ml for{' '}
-        <span className="figure">{area.total.toFixed(2)}</span> m²{area.known ? '' : ' (usual size, no outline yet)'},{' '}
-        <span className="figure">{Math.round(finish.film.flat)}</span> µm dry on the flats.
-      </p>
+      {need && (
+        <p className="border-l-4 border-violet pl-3">
+          <b>
+            {need.containers} {finish.system.containerName}
+            {need.containers === 1 ? '' : 's'}
+          </b>{' '}
+          of {finish.system.container} ml: <span className="figure">{Math.round(need.millilitres)}</span> ml for{' '}
+          <span className="figure">{area.total.toFixed(2)}</span> m²{area.known ? '' : ' (usual size, no outline yet)'},{' '}
+          <span className="figure">{Math.round(finish.film.flat)}</span> µm dry on the flats.
+        </p>
+      )}
 
       <h3 className="mt-3 text-[18px]">Weather at the bench</h3>
       <div className="grid grid-cols-3 gap-3">
@@ -102,12 +109,14 @@ export function FinishInHand({ finish, coats }: { finish: FinishResult; coats: r
           />
         ))}
       </div>
-      <p role="status" className={weather.ok ? 'text-snug' : 'text-wont'}>
-        {weather.ok
-          ? `You can coat now: the surface is ${weather.margin.toFixed(1)} °C above the dew point of ${weather.dewPoint.toFixed(1)} °C.`
-          : weather.says.join(' ')}
-      </p>
-      {coats.some((c) => c.note) && <p className="mt-1 text-mind">{coats.find((c) => c.note)!.note}</p>}
+      {weather && (
+        <p role="status" className={weather.ok ? 'text-snug' : 'text-wont'}>
+          {weather.ok
+            ? `You can coat now: the surface is ${weather.margin.toFixed(1)} °C above the dew point of ${weather.dewPoint.toFixed(1)} °C.`
+            : weather.says.join(' ')}
+        </p>
+      )}
+      <BeforeSanding />
       <Caution lines={finish.system.cautions} />
       <p className="mt-2 text-[13px] text-soft">Times and films are the trade’s usual ranges. The label on the can always wins.</p>
     </div>

@@ -1,16 +1,27 @@
-import { bodyOutline, coatsBy, datums, finishDrawing, type Mark } from '@snug/core'
+import { bodyOutline, coatsBy, datums, dryingIn, finishDrawing, type FinishResult, type Mark } from '@snug/core'
 import { format, parseISO } from 'date-fns'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
 import { Empty, Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { ThingRow } from '../../ui/ThingRow'
+import { useTab } from '../../ui/StationTabs'
+import { ChooseTab } from './ChooseTab'
 import { FinishInHand } from './FinishInHand'
+import { FINISH_TABS, FinishTabs } from './tabs'
 
 /** Finish: coats laid on the person's evenings, what to buy, and whether the weather allows it. */
 export default function FinishStation() {
-  const build = useOpenBuild()
   const finish = useBuild((s) => s.evaluation!.finish)
+  const [tab] = useTab(FINISH_TABS)
+  const { system } = finish
+  if (!system || tab === 'choose') return <ChooseTab finish={finish} />
+  return <CoatsTab finish={{ ...finish, system }} />
+}
+
+/** Coats laid and to lay, evening by evening. */
+function CoatsTab({ finish }: { finish: Chosen }) {
+  const build = useOpenBuild()
   const evenings = useMemo(() => coatsBy(finish.plan?.coats ?? [], 'date'), [finish])
   const { hand, pick } = useHand('finish', evenings)
   const drawing = useMemo(() => finishDrawing(build), [build])
@@ -30,43 +41,44 @@ export default function FinishStation() {
       loupe={drawing}
       listLabel="Coats by evening"
       list={
-        finish.plan ? (
-          <ul>
-            {evenings.map((e, i) => (
-              <ThingRow
-                key={e.id}
-                number={i + 1}
-                title={format(parseISO(e.id), 'EEE d MMM')}
-                about={e.coats
-                  .map(
-                    (c) =>
-                      `${c.label.toLowerCase()} ${c.number} ${c.starts ? `${clock(c.starts)} h later` : 'at once'}${c.note ? ' (scuff first)' : ''}`,
-                  )
-                  .join(' · ')}
-                figure={`${e.coats.length} ${e.coats.length === 1 ? 'coat' : 'coats'}`}
-                under={`${e.coats.reduce((s, c) => s + c.hands, 0)} min`}
-                selected={e.id === hand?.id}
-                onSelect={() => pick(e.id)}
-              />
-            ))}
-            <li className="px-4 py-3">
-              <b>Rub out from {format(parseISO(finish.plan.rubOut), 'EEE d MMM')}</b>
-              <span className="block text-[14px] text-soft">
-                {finish.system.rubOut}; full cure {finish.system.fullCure}. At {build.finish.weather.air} °C times run ×
-                {(2 ** ((20 - build.finish.weather.air) / 10)).toFixed(2)}.
-              </span>
-            </li>
-          </ul>
-        ) : (
-          <Empty>{finish.trouble}</Empty>
-        )
+        <div className="flex h-full flex-col">
+          <FinishTabs />
+          {finish.plan ? (
+            <ul className="min-h-0 flex-1 overflow-auto">
+              {evenings.map((e, i) => (
+                <ThingRow
+                  key={e.id}
+                  number={i + 1}
+                  title={format(parseISO(e.id), 'EEE d MMM')}
+                  about={e.coats
+                    .map((c) => `${c.label.toLowerCase()} ${c.number}${c.laid ? ' laid' : ''}${c.note ? ' (scuff first)' : ''}`)
+                    .join(' · ')}
+                  figure={`${e.coats.length} ${e.coats.length === 1 ? 'coat' : 'coats'}`}
+                  under={`${e.coats.reduce((s, c) => s + c.hands, 0)} min`}
+                  selected={e.id === hand?.id}
+                  onSelect={() => pick(e.id)}
+                />
+              ))}
+              <li className="px-4 py-3">
+                <b>Rub out from {format(parseISO(finish.plan.rubOut), 'EEE d MMM')}</b>
+                {finish.plan.allLaid ? ' counted from the last coat as it was laid' : ' if the coats go on as planned'}
+                <span className="block text-[14px] text-soft">
+                  {finish.system.rubOut}; full cure {finish.system.fullCure}. At {build.finish.weather.air} °C times run ×
+                  {dryingIn(build.finish.weather).toFixed(2)}.
+                </span>
+              </li>
+            </ul>
+          ) : (
+            <Empty>{finish.trouble}</Empty>
+          )}
+        </div>
       }
-      hand={<FinishInHand finish={finish} coats={hand?.coats ?? []} />}
+      hand={<FinishInHand finish={finish} coats={hand?.coats ?? []} next={finish.plan?.coats.find((c) => !c.laid)?.id} />}
     />
   )
 }
 
-const clock = (minutes: number) => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`
+type Chosen = FinishResult & { system: NonNullable<FinishResult['system']> }
 
 /** The pocket, hatched when it is masked. */
 function pocketMark(build: ReturnType<typeof useOpenBuild>): Mark[] {

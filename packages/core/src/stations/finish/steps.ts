@@ -1,33 +1,23 @@
 import type { Build } from '../../document/build'
 import type { FinishResult } from '../../finish/finishPlan'
 import { coatsBy } from '../../finish/coatGroups'
-import type { Coat } from '../../finish/schedule'
+import { coatsStep } from '../../finish/schedule'
+import { planResult } from '../../plan/planResult'
 import { before } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
 import { daysBetween } from '../../quantity/days'
 
 /** Sanding after all wood work, each layer after the one below, the rub-out once the film is hard. */
 export function finishSteps(build: Build, { system, plan }: FinishResult, earlier: readonly Step[]): Step[] {
-  if (!Object.keys(build.parts).length) return []
-  const sand = step({
-    id: 'sand',
-    title: 'Sand to P180, P240, P320; ease sharp pocket edges; mask the pocket',
-    why: 'Paint wears on sharp edges first, and film in the pocket closes the joint.',
-    station: 'finish',
-    stage: 'film',
-    minutes: 120,
-    cautions: ['Dust mask (P2 or N95) or extraction. Old finish may hold lead: test before sanding.'],
-    befores: earlier
-      .filter((s) => s.stage === 'wood' || s.stage === 'trial')
-      .map((s) => before(s.id, s.station === 'drill' ? 'holesBeforeFinish' : 'dryFitFirst')),
-  })
-  if (!plan) return [sand]
+  const sand = sandStep(build, earlier)
+  if (!sand) return []
+  if (!plan || !system) return [sand]
   let last = sand
   const layers = coatsBy(plan.coats, 'layer').map(({ id: layer, coats }) => {
     const [from, to] = [coats[0]!.date, coats.at(-1)!.date]
     last = step({
       id: coatsStep(layer),
-      title: `${coats[0]!.label}: ${coats.length} coats`,
+      title: `${coats[0]!.label}: ${coats.length} ${coats.length === 1 ? 'coat' : 'coats'}`,
       why: `${from} to ${to}, ${system.label.toLowerCase()}.`,
       station: 'finish',
       stage: 'film',
@@ -39,19 +29,52 @@ export function finishSteps(build: Build, { system, plan }: FinishResult, earlie
     })
     return last
   })
+  const holes = step({
+    id: 'seal-holes',
+    title: 'Seal every hole: tuners, studs, screws',
+    why: 'A drop of sealer or thinned clear in each, on a stick; a bare hole drinks water when the film is sanded wet.',
+    station: 'finish',
+    stage: 'film',
+    minutes: 20,
+    cautions: [],
+    befores: [before(last.id, 'dryFitFirst')],
+  })
   const rub = step({
     id: 'rub-out',
     title: 'Rub out and polish',
-    why: `Not before ${plan.rubOut}: ${system.rubOut}.`,
+    why: `Not before ${plan.rubOut}: ${system.rubOut}. Counted from the last coat${plan.allLaid ? '' : ' as it is planned'}.`,
     station: 'finish',
     stage: 'film',
     minutes: 150,
-    rest: daysBetween(plan.lastCoat, plan.rubOut),
+    // What is laid hardens from the day it was laid; what is not laid yet moves with its coats.
+    ...(plan.allLaid ? { notBefore: plan.rubOut } : { rest: daysBetween(plan.lastCoat, plan.rubOut) }),
     cautions: ['Polishing pads in a drill grab: both hands, edge turning away from you.'],
-    befores: [before(last.id, 'cureBeforeRub')],
+    befores: [before(last.id, 'cureBeforeRub'), before(holes.id, 'holesBeforeWet')],
   })
-  return [sand, ...layers, rub]
+  return [sand, ...layers, holes, rub]
 }
 
-/** Under which id the coats of a layer are ticked off. */
-export const coatsStep = (layer: Coat['layer']): string => `coats-${layer}`
+/** Sanding after all work on the wood. */
+function sandStep(build: Build, earlier: readonly Step[]): Step | undefined {
+  if (!Object.keys(build.parts).length) return undefined
+  return step({
+    id: 'sand',
+    title: 'Sand to P180, P240, P320; ease sharp pocket edges; mask the pocket',
+    why: 'Paint wears on sharp edges first, and film in the pocket closes the joint.',
+    station: 'finish',
+    stage: 'film',
+    minutes: 120,
+    cautions: ['Dust mask (P2 or N95) or extraction. Old finish may hold lead: test before sanding.'],
+    befores: earlier
+      .filter((s) => s.stage === 'wood' || s.stage === 'trial')
+      .map((s) => before(s.id, s.station === 'drill' ? 'holesBeforeFinish' : 'dryFitFirst')),
+  })
+}
+
+/** First day a coat can go on: when the wood is sanded, by the plan of everything before it. */
+export function woodReady(build: Build, earlier: readonly Step[], today: string): string {
+  const sand = sandStep(build, earlier)
+  if (!sand) return today
+  const planned = planResult(build, [...earlier, sand], today).steps.at(-1)!
+  return planned.done ? today : (planned.clear ?? today)
+}
