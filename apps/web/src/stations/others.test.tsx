@@ -87,7 +87,10 @@ describe('Finish', () => {
     show(<FinishStation />, 'finish')
     await userEvent.click(inHand().getByRole('button', { name: 'Sealer 1 is on' }))
     await waitFor(() => expect(server.build.finish.laid?.['sealer-1']).toMatchObject({ product: 'sealer', air: 20, humidity: 50 }))
+    await userEvent.click(await screen.findByRole('button', { name: 'Sealer 2 is on' }))
+    await waitFor(() => expect(server.build.steps['coats-sealer']?.done).toBeTruthy())
     await userEvent.click(await screen.findByRole('button', { name: 'Sealer 1 was not laid' }))
+    await waitFor(() => expect(server.build.steps['coats-sealer']).toBeUndefined())
     await waitFor(() => expect(server.build.finish.laid?.['sealer-1']).toBeUndefined())
   })
   it('evenings too short for a coat: says why there is no calendar', () => {

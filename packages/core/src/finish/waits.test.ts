@@ -71,6 +71,10 @@ describe('waits count from what was laid', () => {
     const eight = { ...seven, finish: { ...seven.finish, coats: 6, laid: { ...seven.finish.laid, 'top-6': coat('2026-11-30T19:00') } } }
     expect(coatPlanFrom(eight, '2026-11-30').rubOut).toBe('2026-12-07')
   })
+  it('a coat counted early does not push the plan: the end is where the coats still to come put it', () => {
+    const ends = (laid: Record<string, LaidCoat>) => evaluate(base({ laid, start: '2026-12-11' }), '2026-11-26').plan.ends!
+    expect(daysBetween(ends({}), ends({ 'sealer-1': coat('2026-11-26T19:00') }))).toBeLessThanOrEqual(0)
+  })
   it('what is laid stays where it was laid, the rest comes after it', () => {
     const build = base({ laid: { 'sealer-1': coat('2026-11-24T19:00') } })
     const { coats } = coatPlanFrom(build, '2026-11-27')

@@ -67,7 +67,7 @@ export function FinishInHand({
           {p}
         </p>
       ))}
-      <Evening coats={coats} next={next} />
+      <Evening coats={coats} all={finish.plan?.coats ?? []} next={next} />
       <label className="label mt-1 flex min-h-10 items-center gap-2 text-[15px]">
         <input
           type="checkbox"

@@ -14,7 +14,9 @@ export function finishSteps(build: Build, { system, plan }: FinishResult, earlie
   if (!plan || !system) return [sand]
   let last = sand
   const layers = coatsBy(plan.coats, 'layer').map(({ id: layer, coats }) => {
-    const [from, to] = [coats[0]!.date, coats.at(-1)!.date]
+    // What is laid lies behind: the calendar is that of the coats still to come.
+    const open = coats.filter((c) => !c.laid)
+    const [from, to] = [(open[0] ?? coats[0]!).date, coats.at(-1)!.date]
     last = step({
       id: coatsStep(layer),
       title: `${coats[0]!.label}: ${coats.length} ${coats.length === 1 ? 'coat' : 'coats'}`,
@@ -22,8 +24,8 @@ export function finishSteps(build: Build, { system, plan }: FinishResult, earlie
       station: 'finish',
       stage: 'film',
       thing: from,
-      minutes: coats.reduce((sum, c) => sum + c.hands, 0),
-      calendar: { from, to },
+      minutes: open.reduce((sum, c) => sum + c.hands, 0),
+      ...(open.length ? { calendar: { from, to } } : {}),
       cautions: system.cautions,
       befores: [before(last.id, 'dryFitFirst')],
     })
