@@ -7,6 +7,7 @@ import { intonationMove } from '../physics/intonation'
 import { LBF } from '../physics/stringTension'
 import { printMm } from '../quantity/length'
 import { postTurns, printTurns, saddleMoveFor, type PostTurns } from './action'
+import { heightTurn, SCREWS, trussTurn } from './screws'
 
 /** One thing to do with one screw. */
 export interface Move {
@@ -35,6 +36,12 @@ const USUAL_PITCH = 0.5
 /** A cent or so is below what an ear hears on a decaying string. [practice] */
 const IN_TUNE = 1
 const CLOSE = 0.05
+/** Lower than this over fret 12 nothing clears the frets, mm: a misreading. [ours] */
+const LOWEST = 0.6
+/** Bridges that go up and down on two posts. */
+const ON_POSTS: readonly string[] = ['two-stud', 'double-locking', 'post']
+const offWords = (move: { bass: number; treble: number }) =>
+  `Saddles have to go ${['bass', 'treble'].map((s) => `${printMm(Math.abs(move[s as 'bass']))} mm ${move[s as 'bass'] < 0 ? 'down' : 'up'} at the ${s}`).join(', ')}.`
 
 export function setupResult(build: Build): SetupResult {
   const targets = TARGETS[build.setup.school]
@@ -66,7 +73,7 @@ function reliefMove(build: Build, targets: Targets): Move {
   const measured = `${printMm(relief)} mm`
   if (relief >= from - 1e-9 && relief <= to + 1e-9) return { ...base, measured, done: true, says: 'Leave the truss rod alone.' }
   const off = relief - (from + to) / 2
-  const turn = off > 0 ? 'Tighten (clockwise seen from the nut)' : 'Loosen (counter-clockwise)'
+  const turn = trussTurn(off > 0, traitAt(build, 'neck', 'truss'))
   const per = build.setup.reliefPerQuarter
   const how = per
     ? `${printTurns(Math.abs(off) / per / 4)} turn: this neck gives ${printMm(per)} mm a quarter.`
@@ -91,16 +98,44 @@ function actionMove(build: Build, targets: Targets): { move: Move; posts?: PostT
   const pitch = sizeAt(build, { slot: 'bridge', size: 'height.pitch' })?.value ?? USUAL_PITCH
   const spread = sizeAt(build, { slot: 'bridge', size: 'spread' })?.value
   const studs = sizeAt(build, { slot: 'bridge', size: 'studSpacing' })?.value
-  const turned = (t: number) =>
-    Math.abs(t) < 1 / 16 ? 'leave' : `${printTurns(t)} ${Math.abs(t) > 1 ? 'turns' : 'turn'} ${t > 0 ? 'clockwise' : 'counter-clockwise'}`
-  if (traitAt(build, 'bridge', 'mount') === 'two-stud' && spread !== undefined && studs !== undefined) {
+  const doubtful = [actionBass, actionTreble].some((a) => a < LOWEST)
+  if (doubtful)
+    return {
+      move: {
+        ...base,
+        measured,
+        done: false,
+        says: `Under ${printMm(LOWEST)} mm at fret 12 no string sounds clean: read again, from the crown to the string’s underside, before anything is turned.`,
+      },
+    }
+  const mount = traitAt(build, 'bridge', 'mount')
+  if (!mount)
+    return {
+      move: {
+        ...base,
+        measured,
+        done: false,
+        says: `${offWords(move)} How the bridge is held nobody has said: say it under Parts, and the turns come with it.`,
+      },
+    }
+  const onPosts = ON_POSTS.includes(mount)
+  if (onPosts && (spread === undefined || studs === undefined))
+    return {
+      move: {
+        ...base,
+        measured,
+        done: false,
+        says: `${offWords(move)} For the turns of its two posts measure string spread and stud spacing of the bridge.`,
+      },
+    }
+  if (onPosts && spread !== undefined && studs !== undefined) {
     const posts = postTurns(move, spread, studs, pitch)
     return {
       move: {
         ...base,
         measured,
         done: false,
-        says: `Bass stud ${turned(posts.bass)}, treble stud ${turned(posts.treble)}. Saddles move ${printMm(move.bass)} and ${printMm(move.treble)} mm. Retune, then recheck the balance.`,
+        says: `Bass stud ${heightTurn('stud', posts.bassHeight, pitch)}, treble stud ${heightTurn('stud', posts.trebleHeight, pitch)}, ${SCREWS.stud.from}. Saddles move ${printMm(move.bass)} and ${printMm(move.treble)} mm. Retune${mount === 'post' ? '' : ', then recheck the balance'}.`,
       },
       posts,
     }
@@ -110,7 +145,7 @@ function actionMove(build: Build, targets: Targets): { move: Move; posts?: PostT
       ...base,
       measured,
       done: false,
-      says: `Bass saddle screws ${turned(-move.bass / pitch)}, treble saddle screws ${turned(-move.treble / pitch)}; the strings between on a straight line.`,
+      says: `Bass saddle screws ${heightTurn('grub', move.bass, pitch)}, treble saddle screws ${heightTurn('grub', move.treble, pitch)}, ${SCREWS.grub.from}; the strings between on a straight line.`,
     },
   }
 }

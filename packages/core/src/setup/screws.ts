@@ -1,0 +1,38 @@
+import { printTurns } from './action'
+
+/**
+ * Screws of an instrument, each with what a turn clockwise does, seen from where the hand is. Right-handed threads all. [physics: a screw
+ * turned clockwise goes away from the hand that turns it; what it is threaded into stays, what it carries goes with it]
+ */
+export const SCREWS = {
+  /** Threaded through the saddle, standing on the plate: it goes down and lifts the saddle. */
+  grub: { label: 'saddle screw', from: 'seen from above', clockwise: 'up' },
+  /** Threaded into the body, carrying the bridge by its head. */
+  stud: { label: 'stud', from: 'seen from above', clockwise: 'down' },
+  /** A nut on a fixed post, under the bridge. */
+  wheel: { label: 'thumb wheel', from: 'seen from above', clockwise: 'down' },
+  /** Through the claw into the wood: it draws the springs tight. */
+  claw: { label: 'claw screw', from: 'seen from its head', clockwise: 'tight' },
+} as const
+export type HeightScrew = 'grub' | 'stud' | 'wheel'
+
+/** Below this a turn is not worth a key, turns. [ours] */
+const LEAVE = 1 / 16
+
+/** What to turn so that what the screw carries goes up by so much. @param up mm, down negative; @param pitch mm a turn */
+export function heightTurn(screw: HeightScrew, up: number, pitch: number): string {
+  const turns = up / pitch
+  if (Math.abs(turns) < LEAVE) return 'leave'
+  const clockwise = SCREWS[screw].clockwise === 'up' ? turns > 0 : turns < 0
+  return `${printTurns(turns)} ${Math.abs(turns) > 1 ? 'turns' : 'turn'} ${clockwise ? 'clockwise' : 'counter-clockwise'}`
+}
+
+/** Where the hand is at a truss nut. */
+const TRUSS_FROM: Record<string, string> = {
+  head: 'looking from the headstock down the neck',
+  heel: 'looking from the body up the neck',
+}
+
+/** Tightened clockwise at whichever end its nut sits, seen from in front of the nut. [practice; a two-way rod the same for less relief] */
+export const trussTurn = (tighten: boolean, at: string | undefined): string =>
+  `${tighten ? 'Tighten' : 'Loosen'} (${tighten ? 'clockwise' : 'counter-clockwise'}, ${TRUSS_FROM[at ?? ''] ?? 'looking at its nut from in front of it'})`
