@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process'
 import {
   AMPLIFIER,
   CABLE_PER_METRE,
@@ -11,6 +12,10 @@ import {
   switchStates,
   toleranceBand,
   toNetlist,
+  type Cabinet,
+  type Evidence,
+  type Harness,
+  type Load,
 } from '@snug/core'
 import { toSpice } from '@snug/formats'
 import { heron } from '@snug/demo'
@@ -38,6 +43,10 @@ export async function benchCircuit(): Promise<void> {
   const theirs = await median(3, sweep)
   row('circuit picture of Heron, 5 x 11 x 200', mine, `${((mine * 1e3) / (curves * 200)).toFixed(2)} us a frequency`)
   row('  the same in the SPICE engine (WASM)', theirs, `ours is ${(theirs / mine).toFixed(0)} times as fast`)
+  const native = nativeSpice(scheme.harness, load)
+  if (native)
+    row('  the same in the ngspice of this machine, its start included', native, `ours is ${(native / mine).toFixed(0)} times as fast`)
+  else console.log('  ngspice is not installed on this machine')
 
   // What the Wire station shows anew when a knob is let go, without the sweep: every position's reading with its band.
   const states = switchStates(scheme.harness)
@@ -59,6 +68,34 @@ export async function benchCircuit(): Promise<void> {
     `${cabinet.faults.length} faults, ${cabinet.tests.length} tests`,
   )
   row('  the next test', await median(15, () => nextTest(cabinet, evidence)))
+  const counts = cabinet.faults.map((_, i) => testsToName(cabinet, i)).toSorted((a, b) => a - b)
+  console.log(
+    `  tests until a fault is named, its readings as they should be: median ${counts[Math.floor(counts.length / 2)]}, most ${counts.at(-1)}`,
+  )
   const setting = { switches: { switch: 1 }, knobs: {} }
   row('tolerance band of 500 samples', await median(3, () => toleranceBand(build, scheme.harness, setting, load, frequencies(200), 500)))
+}
+
+/** How many tests are followed until one fault, or a group no test without an iron can part, is nearly sure. */
+function testsToName(cabinet: Cabinet, fault: number): number {
+  const evidence: Evidence[] = []
+  for (let next = nextTest(cabinet, evidence); next && evidence.length < 40; next = nextTest(cabinet, evidence)) {
+    evidence.push({ test: next.test.id, outcome: cabinet.shown[fault]![cabinet.tests.indexOf(next.test)]! })
+    if (suspects(cabinet, evidence)[0]!.chance > 0.98) break
+  }
+  return evidence.length
+}
+
+/** The picture's netlists run one after the other by the native engine; nothing where there is none. @returns ms */
+function nativeSpice(harness: Harness, load: Load): number | undefined {
+  const netlists = Array.from({ length: 5 }, (_, p) =>
+    Array.from(
+      { length: 11 },
+      (__, tone) => toSpice('Heron', toNetlist(harness, { switches: { switch: p + 1 }, knobs: { tone } }, load), 66).text,
+    ),
+  ).flat()
+  const begun = performance.now()
+  for (const input of netlists)
+    if (spawnSync('ngspice', ['-b', '-'], { input, stdio: ['pipe', 'ignore', 'ignore'] }).error) return undefined
+  return performance.now() - begun
 }
