@@ -12,12 +12,12 @@ test('a finish chosen among all of them, its coats counted over a reload, the ru
   await saved(page)
   await page.getByRole('tab', { name: 'Coats' }).click()
   for (const n of [1, 2]) {
-    await page.getByRole('button', { name: `Hard-wax oil ${n} is on` }).click()
+    await page.getByRole('button', { name: `It is on: Hard-wax oil ${n}` }).click()
     await saved(page)
   }
   await page.reload()
   await expect(page.getByText(/if the coats go on as planned/)).toBeVisible()
-  await page.getByRole('button', { name: 'Hard-wax oil 3 is on' }).click()
+  await page.getByRole('button', { name: 'It is on: Hard-wax oil 3' }).click()
   await saved(page)
   await expect(page.getByText(/counted from the last coat as it was laid/)).toBeVisible()
 })

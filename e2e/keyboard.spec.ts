@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test'
 import { copyOf, expect, test } from './server'
 
 const STATIONS = ['parts', 'fit', 'drill', 'wire', 'finish', 'setup', 'plan', 'log'] as const
@@ -55,6 +56,24 @@ test('Enter at a joint goes to its first size, and Escape back', async ({ page, 
   await expect(row).toBeFocused()
 })
 
+/** Buttons whose spoken label does not hold the words that are seen: who speaks to the machine says what they see. */
+const unlikeSeen = (page: Page) =>
+  page
+    .locator('button[aria-label]')
+    .evaluateAll((all) =>
+      all
+        .map((e) => ({ name: e.getAttribute('aria-label')!, seen: (e as HTMLElement).innerText.trim().replace(/\s+/g, ' ') }))
+        .filter(({ name, seen }) => seen && !name.toLowerCase().includes(seen.toLowerCase())),
+    )
+
+for (const tab of ['harness', 'wires', 'check', 'fault', 'found'])
+  test(`wire, ${tab}: what is spoken holds what is seen`, async ({ page }) => {
+    await page.goto(`/builds/heron/wire?tab=${tab}`)
+    await expect(page.getByRole('region', { name: 'In hand' }).locator('h2, p').first()).toBeVisible()
+    if (tab === 'check') await page.getByLabel(/^Listening sheet/).click()
+    expect(await unlikeSeen(page)).toEqual([])
+  })
+
 for (const station of STATIONS)
   test(`${station}: skip links lead past the frame, and the list is one stop`, async ({ page }) => {
     await page.goto(`/builds/heron/${station}`)
@@ -68,15 +87,7 @@ for (const station of STATIONS)
     await expect(page.locator('.ws-hand')).toBeFocused()
     const rows = await page.locator('.ws-list li > button').evaluateAll((all) => all.filter((e) => (e as HTMLElement).tabIndex >= 0).length)
     expect(rows).toBeLessThanOrEqual(1)
-    // A label that is spoken holds the words that are seen: who speaks to the machine says what they see.
-    const spoken = await page
-      .locator('button[aria-label]')
-      .evaluateAll((all) =>
-        all
-          .map((e) => ({ name: e.getAttribute('aria-label')!, seen: (e as HTMLElement).innerText.trim().replace(/\s+/g, ' ') }))
-          .filter(({ name, seen }) => seen && !name.toLowerCase().includes(seen.toLowerCase())),
-      )
-    expect(spoken).toEqual([])
+    expect(await unlikeSeen(page)).toEqual([])
   })
 
 test('the finder shows its best hit, however far down the list it stood', async ({ page }) => {

@@ -63,14 +63,14 @@ export function Evening({
             </span>
           </span>
           {c.laid ? (
-            <Button look="quiet" aria-label={`${c.label} ${c.number} was not laid`} onClick={() => takeBack(c)}>
+            <Button look="quiet" aria-label={`not laid: ${c.label} ${c.number}`} onClick={() => takeBack(c)}>
               not laid
             </Button>
           ) : (
             <Button
               look={c.id === next ? 'main' : 'plain'}
               disabled={c.id !== next}
-              aria-label={`${c.label} ${c.number} is on`}
+              aria-label={`It is on: ${c.label} ${c.number}`}
               onClick={() => lay(c)}
             >
               It is on

@@ -46,7 +46,7 @@ export function OnHand({ wires }: { wires: readonly WireRow[] }) {
               </span>
               <Button
                 look="quiet"
-                aria-label={`No ${c} wire`}
+                aria-label={`none: no ${c} wire`}
                 onClick={() => {
                   const { [c]: _, ...rest } = reels
                   keep(rest, `No ${c} wire`)

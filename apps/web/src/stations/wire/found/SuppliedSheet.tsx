@@ -115,7 +115,7 @@ export function SuppliedSheet() {
                 {words(j.from, j.to)}
                 <Button
                   look="quiet"
-                  aria-label={`Not on the sheet: ${words(j.from, j.to)}`}
+                  aria-label={`away: not on the sheet, ${words(j.from, j.to)}`}
                   onClick={() => {
                     const { [key]: _, ...others } = sheet
                     keep(others, `Not on the sheet: ${words(j.from, j.to)}`)
