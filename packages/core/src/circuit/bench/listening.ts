@@ -1,4 +1,5 @@
 import type { CircuitChoice, Gain } from '../../document/build'
+import { gainAt } from '../engine/response'
 import { compile } from '../engine/solver'
 import type { Harness } from '../model/harness'
 import { toNetlist } from '../model/toNetlist'
@@ -68,6 +69,9 @@ export function listeningSheet(harness: Harness, circuit: Pick<CircuitChoice, 'h
   }
 }
 
+/** As little as is told apart, dB. */
+const SILENCE = -200
+
 interface Levels {
   low: number
   high: number
@@ -75,11 +79,8 @@ interface Levels {
 
 function levels(harness: Harness, switches: Readonly<Record<string, number>>, knobs: Record<string, number>): Levels {
   const solver = compile(toNetlist(harness, { switches: { ...switches }, knobs }, { cable: 500e-12, amplifier: 1e6 }))
-  const at = (hertz: number) => {
-    const out = { re: 0, im: 0 }
-    solver.solve(hertz, out)
-    return 20 * Math.log10(Math.max(1e-10, Math.hypot(out.re, out.im)))
-  }
+  // Silence is a number too, so that two silences can be compared.
+  const at = (hertz: number) => Math.max(SILENCE, gainAt(solver, hertz))
   return { low: at(150), high: at(3000) }
 }
 

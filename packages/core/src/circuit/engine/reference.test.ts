@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import reference from './reference.json'
-import type { Element } from './netlist'
 import { OPEN_LINE } from '../../quantity/electrical'
 import { ohmsBetween } from './ohmmeter'
 import { ohmTable } from './ohmTable'
 import { gainAt, minus3dB, phaseAt, resonance } from './response'
 import { compile } from './solver'
+import { elementsOf } from './testing/elementsOf'
 
 /**
  * Outside check: circuits of one pickup (A), coils together (B), two-volume wirings (C), three pickups on a 5-way (D), a preset circuit (E),
@@ -13,18 +13,6 @@ import { compile } from './solver'
  * nodes or are left out, which the tolerances allow for.
  */
 const t = reference.tolerances
-
-function elementsOf(lines: readonly string[]): Element[] {
-  return lines.flatMap((line): Element[] => {
-    const [type, ref, a, b, value] = line.split(' ') as [string, string, string, string, string]
-    const x = Number(value)
-    if (type === 'K') return [{ type, ref, inductors: [a, b], k: x }]
-    if (type === 'V') return [{ type, ref, nodes: [a, b], ac: x }]
-    if (type === 'R' && x <= 0.001) return [{ type: 'W', ref, nodes: [a, b] }]
-    if (type === 'R' && x >= 1e12) return []
-    return [{ type: type as 'R' | 'L' | 'C', ref, nodes: [a, b], value: x }]
-  })
-}
 
 const turn = (a: number, b: number) => Math.abs(((a - b + 540) % 360) - 180)
 

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import reference from './reference.json'
 import type { Element } from './netlist'
+import { elementsOf } from './testing/elementsOf'
 import { network, place } from './testing/networks'
 import { frequencies, sweep } from './response'
 import { compile } from './solver'
@@ -14,14 +15,7 @@ const whole = (elements: Element[], output: [string, string]) => sweep(compile({
 
 describe('variants of one circuit, finished from where it was reduced to', () => {
   it.each(reference.cases.map((c) => [`${c.id} ${c.title}`, c] as const))('agree with the solver: %s', (_, c) => {
-    const elements = c.netlist.flatMap((line): Element[] => {
-      const [type, ref, a, b, value] = line.split(' ') as [string, string, string, string, string]
-      const x = Number(value)
-      if (type === 'K') return [{ type, ref, inductors: [a, b], k: x }]
-      if (type === 'V') return [{ type, ref, nodes: [a, b], ac: x }]
-      if (type === 'R' && x >= 1e12) return []
-      return [{ type: type === 'R' && x <= 0.001 ? 'W' : (type as 'R' | 'L' | 'C'), ref, nodes: [a, b], value: x } as Element]
-    })
+    const elements = elementsOf(c.netlist)
     const output = c.output as [string, string]
     // Each resistor and capacitor in turn is the part that varies: as it is, ten times as much, joined through, taken out.
     for (const e of elements.filter((x) => x.type === 'R' || x.type === 'C').slice(0, 12)) {
