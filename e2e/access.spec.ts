@@ -15,6 +15,12 @@ const TABS = [
   'drill?tab=photo',
   'drill?tab=templates',
   'drill?tab=tools',
+  'finish?tab=choose',
+  'finish?tab=colour',
+  'finish?tab=calendar',
+  'finish?tab=sanding',
+  'finish?tab=cards',
+  'finish?tab=trouble',
 ]
 
 const PAGES = ['/', ...[...STATIONS, ...TABS].map((s) => `/builds/heron/${s}`)]

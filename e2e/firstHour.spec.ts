@@ -87,7 +87,7 @@ for (const [what, like, job, entries] of KITS) {
       ['fit', /Heel in pocket/],
       ['drill', /screws|strap/i],
       ['wire', /bridge|neck/i],
-      ['finish', /coats/i],
+      ['finish', /lacquer/i],
       ['setup', /action|relief/i],
       ['plan', /Trial build/],
     ] as const) {

@@ -74,6 +74,13 @@ for (const tab of ['harness', 'wires', 'check', 'fault', 'found'])
     expect(await unlikeSeen(page)).toEqual([])
   })
 
+for (const tab of ['colour', 'calendar', 'sanding', 'cards', 'trouble'])
+  test(`finish, ${tab}: what is spoken holds what is seen`, async ({ page }) => {
+    await page.goto(`/builds/heron/finish?tab=${tab}`)
+    await expect(page.getByRole('region', { name: 'In hand' }).locator('h2, p').first()).toBeVisible()
+    expect(await unlikeSeen(page)).toEqual([])
+  })
+
 for (const station of STATIONS)
   test(`${station}: skip links lead past the frame, and the list is one stop`, async ({ page }) => {
     await page.goto(`/builds/heron/${station}`)

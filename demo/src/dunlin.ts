@@ -322,6 +322,18 @@ export function dunlin(today: string, due: string, late: string): Build {
         sizes: { 'pot.pitch': [32, 'rule'], 'lead.length': [240, 'rule', 5], 'bushing.diameter': 9.4, pickups: 3 },
       }),
     },
-    finish: { ...build.finish, system: 'wipe-on', solids: 32, start: addDays(today, 28), weather: { air: 19, surface: 18, humidity: 50 } },
+    finish: {
+      ...build.finish,
+      system: 'oil',
+      solids: 45,
+      start: addDays(today, 28),
+      weather: { air: 19, surface: 18, humidity: 50 },
+      // A burst of acrylic wash, light to dark, under twelve thin coats of oil.
+      layers: [
+        { product: 'acrylic-wash', coats: 1, colour: '#d8a040', strength: 60 },
+        { product: 'acrylic-wash', coats: 1, colour: '#7a3418', strength: 80, burst: 60 },
+        { product: 'oil-thin', coats: 12 },
+      ],
+    },
   }
 }

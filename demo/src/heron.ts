@@ -1,4 +1,4 @@
-import { addDays, newBuild, type Build, type Part } from '@snug/core'
+import { addDays, simulatedWeather, newBuild, type Build, type Part } from '@snug/core'
 import { HERON_BODY, HERON_GUARD, HERON_HEAD } from './heronOutlines'
 import { gauges, holes, part, route } from './part'
 import type { Entry } from './sizes'
@@ -113,6 +113,7 @@ export function heron(today: string, due: string, late: string): Build {
         outline: HERON_HEAD,
         traits: {
           wood: 'hard-maple',
+          surface: 'raw',
           grain: 'flat',
           head: 'one-row',
           row: 'bass',
@@ -371,6 +372,36 @@ export function heron(today: string, due: string, late: string): Build {
         sizes: { diameter: [1.4, 'listed', 0.1], 'lead.jack': [190, 'rule', 5], 'lead.ground': [225, 'rule', 5] },
       }),
     },
-    finish: { ...build.finish, system: 'lacquer', start: addDays(today, 15), weather: { air: 17, surface: 16, humidity: 62 } },
+    finish: {
+      ...build.finish,
+      system: 'lacquer',
+      start: addDays(today, 15),
+      weather: { air: 17, surface: 16, humidity: 62 },
+      // Amber all over, the edge darkened over the sealer, clear; the neck's back gets a thin satin of its own.
+      layers: [
+        { product: 'water-dye', coats: 1, colour: '#d99a3c', strength: 70 },
+        { product: 'sanding-sealer', coats: 2 },
+        { product: 'lacquer-toner', coats: 3, colour: '#5a2a14', strength: 80, burst: 75 },
+        { product: 'lacquer-clear', coats: 5 },
+      ],
+      zones: { 'neck-back': { layers: [{ product: 'wipe-on-poly', coats: 4 }], border: 12 } },
+      labels: {
+        'lacquer-clear': { price: 14, solids: 10, basis: 'volume' },
+        'lacquer-toner': { price: 16 },
+        'sanding-sealer': { price: 13 },
+      },
+      // A mild week.
+      forecast: simulatedWeather(5, addDays(today, 14)).map((h) => ({ ...h, air: Math.round((h.air + 9) * 10) / 10 })),
+      mixes: {
+        edge: {
+          name: 'Edge of the burst',
+          parts: [
+            { name: 'brown', parts: 3, colour: '#5a2a14' },
+            { name: 'red', parts: 1, colour: '#a02818' },
+          ],
+          thin: 900,
+        },
+      },
+    },
   }
 }

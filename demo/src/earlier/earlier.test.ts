@@ -35,7 +35,9 @@ describe.each(KEPT)('$name as it was kept in form $schema', ({ name, schema, now
     const unread = (b: Build): Build => ({ ...b, readings: {}, setup: { ...b.setup, readings: {} } })
     // There was one wiring then, with its humbuckers tapped: that is what comes over.
     expect(build.circuit).toEqual({ ...now.circuit, scheme: 'by-parts', options: { tap: 'tap' } })
-    expect(unread({ ...build, circuit: now.circuit })).toEqual(unread(now))
+    // One stack for all of it was all a finish could be.
+    expect(build.finish).toEqual((doc as Build).finish)
+    expect(unread({ ...build, circuit: now.circuit, finish: now.finish })).toEqual(unread(now))
     expect(evaluate({ ...build, readings: {} }, TODAY).failed).toEqual({})
   })
 })

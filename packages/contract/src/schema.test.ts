@@ -90,6 +90,7 @@ const fullest = (): Build => {
     finish: {
       ...build.finish,
       under: { dye: true },
+      layers: [{ product: 'water-dye', coats: 2, colour: '#aa3311', strength: 60, burst: 70 }],
       zones: {
         front: {
           layers: [
@@ -97,8 +98,37 @@ const fullest = (): Build => {
             { product: 'clear', coats: 6, film: 8 },
           ],
         },
-        'neck-back': { layers: [] },
+        'neck-back': { layers: [], border: 12 },
       },
+      labels: {
+        mine: {
+          name: 'Mine',
+          like: 'lacquer-clear',
+          solids: 12,
+          basis: 'weight',
+          film: 9,
+          recoat: 40,
+          beforeSanding: 2880,
+          coldest: 12,
+          warmest: 28,
+          dampest: 65,
+          container: 300,
+          price: 11,
+        },
+      },
+      lies: true,
+      drying: { air: 12, humidity: 60 },
+      outdoors: true,
+      forecast: [{ at: '2026-11-27T18', air: 12, humidity: 60, surface: 10 }],
+      uncounted: { from: 3, to: 5 },
+      passes: {
+        a: { at: '2026-11-24T19:00:00Z', zone: 'front', texture: 'light peel', grits: [1200, 2000], block: true, through: 'edge' },
+      },
+      grits: { 'top 180': '2026-11-24' },
+      abrasives: 'unmarked',
+      ticked: { 'relic-0': true },
+      mixes: { a: { name: 'Edge', parts: [{ name: 'brown', parts: 3, colour: '#402010' }], thin: 900 } },
+      troubles: { a: { symptom: 'runs', at: '2026-11-24T19:00:00Z', zone: 'front', way: 'block' } },
       laid: { a: { zone: 'front', product: 'sealer', at: '2026-11-24T19:00:00Z', air: 19, surface: 18, humidity: 55 } },
     },
     shop: { tint: { what: 'Neck tinted', price: 300, back: '2026-12-18', slot: 'neck' } },

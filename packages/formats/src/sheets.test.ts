@@ -73,6 +73,7 @@ describe('what stations give to be printed', () => {
       'parts measuring-body',
       'fit trial-build',
       'drill drill-sheet',
+      'finish finish-sheet',
       'wire wire-list',
       'wire listening',
       'wire wire-help',

@@ -1,7 +1,9 @@
-import { coatsStep, openSlots, slotSpec, type Build, type Evaluation } from '@snug/core'
+import { dryingTimers, openSlots, slotSpec, type Build, type Evaluation } from '@snug/core'
+import { format } from 'date-fns'
 import { useShallow } from 'zustand/react/shallow'
 import { useBuild } from '../state/buildStore'
 import { KeyCap } from '../ui/KeyCap'
+import { useClock } from '../ui/useClock'
 import { nextMeasure } from './next'
 import { SendingWord } from './SendingWord'
 
@@ -21,7 +23,9 @@ export function Sill({
   const measure = nextMeasure(build, evaluation, ranked)
   const step = evaluation.plan.steps.find((s) => s.id === evaluation.plan.ready[0])
   const [first] = openSlots(build.parts)
-  const drying = evaluation.finish.plan?.coats.findLast((c) => build.steps[coatsStep(c.layer)]?.done)
+  const now = useClock()
+  const { plan, groups } = evaluation.finish
+  const drying = plan ? dryingTimers(build, groups, plan.coats, now) : []
   return (
     <footer className="shell-sill flex min-h-9 flex-wrap items-center gap-x-4 border-t border-hairline bg-canvas px-4 py-0.5 text-[14px]">
       <span className="label font-semibold">Next</span>
@@ -40,11 +44,11 @@ export function Sill({
           {first ? `Choose the ${slotSpec(first).label.toLowerCase()} under Parts.` : 'Nothing waits for you.'}
         </span>
       )}
-      {drying && (
-        <span className="text-soft">
-          · {drying.label} dries; rub out from {evaluation.finish.plan!.rubOut}
+      {drying.map((d) => (
+        <span key={d.id} className="text-soft">
+          · {d.label} dries, {d.then} {format(d.at, d.at - now < 20 * 3600_000 ? 'EEE HH:mm' : 'EEE d MMM')}
         </span>
-      )}
+      ))}
       <span role="status" aria-live="polite" className="ml-auto max-w-[36rem] truncate text-right" title={moved.what.join(' · ')}>
         <SendingWord />
         {moved.label && (

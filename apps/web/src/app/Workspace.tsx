@@ -10,6 +10,7 @@ import { Button } from '../ui/Button'
 
 interface LongProps {
   pins?: readonly Pin[]
+  paint?: (marks: Mark[], view: 'front' | 'back' | 'side') => Mark[]
   overlay?: readonly Mark[]
   selected?: string | undefined
   onPick?: (id: string) => void
@@ -107,13 +108,14 @@ export function Board({ board, boardLabel, hand, ...long }: BoardProps) {
 /** The bar of a trial lies over the foot of the bench; what is under it can still be scrolled up. */
 const useFoot = () => (useBuild((s) => s.trial !== undefined) ? 'pb-24' : '')
 
-function Long({ pins, overlay, selected, onPick, fromSide }: LongProps & { fromSide: boolean }) {
+function Long({ pins, paint, overlay, selected, onPick, fromSide }: LongProps & { fromSide: boolean }) {
   const build = useBuild((s) => s.build)
   return (
     <div className="ws-long border-b border-hairline">
       <ErrorBoundary resetKeys={[build]} fallback={<Empty>The instrument cannot be drawn from these sizes.</Empty>}>
         <LongView
           {...(pins ? { pins } : {})}
+          {...(paint ? { paint } : {})}
           {...(overlay ? { overlay } : {})}
           selected={selected}
           fromSide={fromSide}

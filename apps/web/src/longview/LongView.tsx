@@ -24,6 +24,8 @@ export interface Pin {
 
 interface Props {
   pins?: readonly Pin[]
+  /** What a station makes of the instrument's own marks: its colours. */
+  paint?: (marks: Mark[], view: 'front' | 'back' | 'side') => Mark[]
   /** Further marks in the instrument's own millimetres, drawn over it. */
   overlay?: readonly Mark[]
   selected?: string | undefined
@@ -35,7 +37,7 @@ interface Props {
 const RULE = 26
 
 /** The build's instrument in true proportion, computed from its sizes, with a rule from the nut. */
-export function LongView({ pins = [], overlay = [], selected, onPick, fromSide = false }: Props) {
+export function LongView({ pins = [], overlay = [], paint, selected, onPick, fromSide = false }: Props) {
   const build = useOpenBuild()
   const {
     view: chosen,
@@ -48,6 +50,7 @@ export function LongView({ pins = [], overlay = [], selected, onPick, fromSide =
   const h = Math.max(0, height - RULE)
   const v = useLongView(build, view, width, h)
   const { project } = v
+  const marks = useMemo(() => (paint ? paint(v.marks, view) : v.marks), [paint, v.marks, view])
   useEffect(() => {
     const element = ref.current
     if (!element) return
@@ -98,7 +101,7 @@ export function LongView({ pins = [], overlay = [], selected, onPick, fromSide =
         {width > 0 && (
           <svg width={width} height={height} className="block" role="group" aria-label={`${build.name} ${face}, drawn from its own sizes`}>
             <g data-testid="instrument" aria-hidden="true" onClick={(e) => press(pickedThing(e))}>
-              {v.marks.map((m, i) => (
+              {marks.map((m, i) => (
                 <MarkShape
                   key={i}
                   mark={m}

@@ -5,7 +5,6 @@ import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
 import { inHand, layOut, loupe, show } from '../testing/bench'
 import { server } from '../testing/localApi'
-import FinishStation from './finish/FinishStation'
 import LogStation from './log/LogStation'
 import PlanStation from './plan/PlanStation'
 import SetupStation from './setup/SetupStation'
@@ -39,64 +38,6 @@ describe('Plan', () => {
     layOut({ ...fullBuild(), parts: {} })
     show(<PlanStation />, 'plan')
     expect(screen.getByText(/No steps yet/)).toBeTruthy()
-  })
-})
-
-describe('Finish', () => {
-  it('coats by evening, what to buy, whether the weather allows it', () => {
-    layOut()
-    show(<FinishStation />, 'finish')
-    expect(screen.getByText(/^Rub out from/)).toBeTruthy()
-    expect(inHand().getByText(/of 400 ml:/)).toBeTruthy()
-    expect(inHand().getByRole('status').textContent).toMatch(/You can coat now/)
-    expect(inHand().getByText(/Spray outdoors/)).toBeTruthy()
-  })
-  it('damp and cold is told with its numbers', async () => {
-    const b = fullBuild()
-    layOut({ ...b, finish: { ...b.finish, weather: { air: 8, surface: 7, humidity: 92 } } })
-    show(<FinishStation />, 'finish')
-    expect(inHand().getByRole('status').textContent).not.toMatch(/You can coat now/)
-  })
-  it('another system brings its own solids along, in one change', async () => {
-    layOut()
-    show(<FinishStation />, 'finish?tab=choose')
-    await userEvent.click(screen.getByRole('button', { name: /^Wipe-on polyurethane/ }))
-    expect(inHand().getByText(/Oil-wet rags heat up/)).toBeTruthy()
-    await userEvent.click(inHand().getByRole('button', { name: 'Choose this' }))
-    await waitFor(() => expect(server.build.finish).toMatchObject({ system: 'wipe-on', solids: 32, coats: 5 }))
-    expect(server.done).toHaveLength(1)
-  })
-  it('nothing chosen: all of them side by side, none chosen, no coats', () => {
-    const b = fullBuild()
-    layOut({ ...b, finish: { ...b.finish, system: 'none' } })
-    show(<FinishStation />, 'finish')
-    expect(within(screen.getByRole('region', { name: 'Finishes' })).getAllByRole('button').length).toBeGreaterThanOrEqual(8)
-    expect(screen.queryByText('chosen')).toBeNull()
-    expect(screen.queryByText(/^Rub out from/)).toBeNull()
-    expect(inHand().getByText('lungs')).toBeTruthy()
-  })
-  it('before wet sanding: a heavy peel goes through where a glassy film does not', async () => {
-    layOut()
-    show(<FinishStation />, 'finish')
-    expect(inHand().getByText(/Under 5 % everywhere/)).toBeTruthy()
-    await userEvent.selectOptions(inHand().getByLabelText('It looks'), 'relief')
-    expect(inHand().getByText(/go first: .* to cut through/)).toBeTruthy()
-  })
-  it('a coat is counted with one tap and the air it went on in; the next one’s turn comes, and it can be taken back', async () => {
-    layOut()
-    show(<FinishStation />, 'finish')
-    await userEvent.click(inHand().getByRole('button', { name: 'It is on: Sealer 1' }))
-    await waitFor(() => expect(server.build.finish.laid?.['sealer-1']).toMatchObject({ product: 'sealer', air: 20, humidity: 50 }))
-    await userEvent.click(await screen.findByRole('button', { name: 'It is on: Sealer 2' }))
-    await waitFor(() => expect(server.build.steps['coats-sealer']?.done).toBeTruthy())
-    await userEvent.click(await screen.findByRole('button', { name: 'not laid: Sealer 1' }))
-    await waitFor(() => expect(server.build.steps['coats-sealer']).toBeUndefined())
-    await waitFor(() => expect(server.build.finish.laid?.['sealer-1']).toBeUndefined())
-  })
-  it('evenings too short for a coat: says why there is no calendar', () => {
-    layOut({ ...fullBuild(), evenings: [5, 5, 5, 5, 5, 5, 5] })
-    show(<FinishStation />, 'finish')
-    expect(screen.getByText(/No evening is long enough/)).toBeTruthy()
   })
 })
 

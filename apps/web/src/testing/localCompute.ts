@@ -9,6 +9,7 @@ import {
   findSheet,
   fittedCorners,
   hunt,
+  sampleStrike,
   training,
   measuringRound,
   layHead,
@@ -16,6 +17,9 @@ import {
   switchStates,
   whyNot,
   type Bench,
+  type Budget,
+  type Sampled,
+  type Spots,
   type Build,
   type ChooseRequest,
   type Evidence,
@@ -56,6 +60,11 @@ const local: Later = {
     for (const state of switchStates(harness)) ready(positionCurve(harness, load, knobs, state))
     return Promise.resolve()
   },
+  sampleStrike: (budget: Budget, spots: Spots, _: number, seen: (so: Sampled) => void) => {
+    for (const so of sampleStrike(budget, spots, 1000)) seen(so)
+    return Promise.resolve()
+  },
+  stopSampling: () => Promise.resolve(),
 }
 export const evaluateAtBench = (build: Build, today: string, bench: Bench) => Promise.resolve(evaluate(build, today, computed, bench))
 export const circuitWorker = () => local

@@ -8,6 +8,7 @@ import {
   findSheet,
   holeStakes,
   hunt,
+  sampleStrike,
   training,
   fittedCorners,
   bundled,
@@ -18,6 +19,9 @@ import {
   switchStates,
   whyNot,
   type Bench,
+  type Budget,
+  type Sampled,
+  type Spots,
   type Build,
   type ChooseRequest,
   type Evaluation,
@@ -42,6 +46,7 @@ import { positionCurve, type PositionCurve } from './positionCurve'
 const pause = () => new Promise<void>((done) => setTimeout(done))
 let latest = 0
 let ranking = 0
+let sampling = 0
 const evaluateNext = evaluator()
 let given: Evaluation | undefined
 
@@ -77,6 +82,20 @@ const api = {
   readCsv: (text: string) => readPartsCsv(text),
   choose: (request: ChooseRequest) => chooseSets(request),
   whyNot: (request: ChooseRequest, slot: Slot, item: StockItem) => whyNot(request, slot, item),
+
+  /** Lays and sands the film many times, handing over what is known so far; a newer call makes an older one stop. */
+  async sampleStrike(budget: Budget, spots: Spots, runs: number, seen: (so: Sampled) => void): Promise<void> {
+    const mine = ++sampling
+    for (const so of sampleStrike(budget, spots, runs)) {
+      if (mine !== sampling) return
+      seen(so)
+      await pause()
+    }
+  },
+  /** Stops it where it is. */
+  stopSampling(): void {
+    sampling++
+  },
 
   /**
    * Response of every switch position, handed over one by one as they are ready. A newer call makes an older one stop.

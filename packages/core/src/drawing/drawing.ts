@@ -12,6 +12,7 @@ export type Role =
   | 'cavity'
   | 'film'
   | 'film-light'
+  | 'fade'
   | 'string'
   | 'fret'
   | 'centre'

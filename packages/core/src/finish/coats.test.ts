@@ -7,8 +7,9 @@ import { areaToCoat, filmFrom, productNeeded, spread } from './cover'
 import { plannedFilm } from './film'
 import { finishDrawing } from './filmDrawing'
 import { planOf } from '../testing/coatPlanOf'
-import { systemOf } from './stack'
-import { isChosen, SYSTEMS } from './systems'
+import { layersOf, systemOf } from './stack'
+import { PRODUCT_IDS, PRODUCTS, type Product } from './products'
+import { familyOf, isChosen, systemCautions, SYSTEMS, topOf } from './systems'
 import { weatherCheck } from './weather'
 
 const withFinish = (more: Partial<Build['finish']>, b = fullBuild()): Build => ({ ...b, finish: { ...b.finish, ...more } })
@@ -37,8 +38,8 @@ describe('how much to buy', () => {
         fc.double({ min: 0.1, max: 0.6, noNaN: true }),
         fc.integer({ min: 5, max: 45 }),
         (film, area, solids) => {
-          const need = productNeeded(area, film, solids, SYSTEMS.lacquer)
-          expect(filmFrom(need.millilitres, solids, SYSTEMS.lacquer.transfer, area)).toBeCloseTo(film, 6)
+          const need = productNeeded(area, film, solids, topOf(SYSTEMS.lacquer))
+          expect(filmFrom(need.millilitres, solids, topOf(SYSTEMS.lacquer).transfer, area)).toBeCloseTo(film, 6)
         },
       ),
     )
@@ -46,8 +47,8 @@ describe('how much to buy', () => {
   it('always enough: the containers hold what is needed', () => {
     fc.assert(
       fc.property(fc.double({ min: 10, max: 400, noNaN: true }), (film) => {
-        const need = productNeeded(0.3, film, 10, SYSTEMS.lacquer)
-        expect(need.containers * SYSTEMS.lacquer.container).toBeGreaterThanOrEqual(need.millilitres)
+        const need = productNeeded(0.3, film, 10, topOf(SYSTEMS.lacquer))
+        expect(need.containers * topOf(SYSTEMS.lacquer).container).toBeGreaterThanOrEqual(need.millilitres)
       }),
     )
   })
@@ -64,8 +65,8 @@ describe.each(FINISH_SYSTEMS.filter(isChosen).map((s) => [s] as const))('system 
   })
   it('rubs out only after the wait', () => expect(plan.rubOut > plan.lastCoat).toBe(true))
   it('says what damp air does to it, and of blushing only where a solvent leaves', () => {
-    const damp = weatherCheck({ air: 20, surface: 30, humidity: 90 }, SYSTEMS[system]).says.join(' ')
-    expect(/blush/.test(damp)).toBe(SYSTEMS[system].family === 'solvent')
+    const damp = weatherCheck({ air: 20, surface: 30, humidity: 90 }, topOf(SYSTEMS[system])).says.join(' ')
+    expect(/blush/.test(damp)).toBe(familyOf(SYSTEMS[system]) === 'solvent')
   })
   it('one coat more is never done sooner, and leaves more film', () => {
     const more = withFinish({ system, coats: build.finish.coats + 1 })
@@ -74,14 +75,13 @@ describe.each(FINISH_SYSTEMS.filter(isChosen).map((s) => [s] as const))('system 
   })
   it('says its limits, its cautions and where the label wins', () => {
     const s = systemOf(build)!
-    expect(s.cautions.length).toBeGreaterThan(1)
-    expect(s.cautions.join(' ')).toMatch(/data sheet|label/i)
-    expect(s.solids.from).toBeLessThanOrEqual(s.solids.usual)
-    expect(s.solids.to).toBeGreaterThanOrEqual(s.solids.usual)
+    const cautions = systemCautions(s)
+    expect(cautions.length).toBeGreaterThan(1)
+    expect(cautions.join(' ')).toMatch(/data sheet|label/i)
   })
   it('draws a band for every coat', () => {
     const bands = finishDrawing(build).marks.filter((m) => m.mark === 'area' && (m.role === 'film' || m.role === 'film-light'))
-    expect(bands).toHaveLength(plan.coats.length)
+    expect(bands).toHaveLength(layersOf(build).reduce((n, l) => n + (l.film ? l.coats : 0), 0))
   })
 })
 
@@ -95,8 +95,25 @@ describe('weather', () => {
     expect(dewPoint(18, 100)).toBeCloseTo(18, 9)
   })
   it('each limit has its own sentence', () => {
-    expect(weatherCheck({ air: 5, surface: 20, humidity: 50 }, SYSTEMS.lacquer).says).toHaveLength(1)
-    expect(weatherCheck({ air: 20, surface: 20, humidity: 95 }, SYSTEMS.lacquer).says.length).toBeGreaterThan(0)
-    expect(weatherCheck({ air: 20, surface: 20, humidity: 50 }, SYSTEMS.lacquer)).toMatchObject({ ok: true })
+    expect(weatherCheck({ air: 5, surface: 20, humidity: 50 }, topOf(SYSTEMS.lacquer)).says).toHaveLength(1)
+    expect(weatherCheck({ air: 20, surface: 20, humidity: 95 }, topOf(SYSTEMS.lacquer)).says.length).toBeGreaterThan(0)
+    expect(weatherCheck({ air: 20, surface: 20, humidity: 50 }, topOf(SYSTEMS.lacquer))).toMatchObject({ ok: true })
+  })
+})
+
+describe.each(PRODUCT_IDS.map((id) => [id] as const))('product %s', (id) => {
+  const p: Product = PRODUCTS[id]
+  it('has ranges in their order, limits, an amount and cautions that defer to the sheet or the label', () => {
+    for (const r of [p.solids, p.film]) expect(r.from <= r.usual && r.usual <= r.to, id).toBe(true)
+    expect(p.limits.air[0]).toBeLessThan(p.limits.air[1])
+    expect(p.limits.humidity[0]).toBeLessThan(p.limits.humidity[1])
+    expect(p.cure.from).toBeLessThanOrEqual(p.cure.to)
+    expect(p.cautions.length).toBeGreaterThan(0)
+    expect(p.transfer > 0 && p.transfer <= 1).toBe(true)
+  })
+  it('metallic is never sanded; a sprayed one asks for a respirator', () => {
+    if (p.medium === 'metallic') expect([p.beforeSanding, p.sanding]).toEqual([undefined, undefined])
+    if (p.applied === 'spray') expect(p.cautions.join(' ')).toMatch(/respirator/)
+    if (p.medium === 'oil' || p.medium === 'hard-wax') expect(p.cautions.join(' ')).toMatch(/heat up by themselves/)
   })
 })

@@ -1,58 +1,153 @@
-import type { Build } from '../document/build'
+import type { Build, FinishZone } from '../document/build'
 import { sizeAt } from '../document/read'
 import { areaOf, perimeterOf } from '../geometry/polygon'
 import { bodyShape } from '../instrument/bodyShape'
 import { outlinePoints } from '../instrument/outline'
-import type { System } from './systems'
+import type { ZoneGroup } from './zones'
 
-/** Theoretical spread, m2 per litre: 10 x solids % / dry film um. [published: coatings-industry formula] */
+/** Theoretical spread, m2 per litre: 10 x solids by volume % / dry film um. [published: coatings-industry formula] */
 export const spread = (solids: number, film: number): number => (10 * solids) / film
 
 /** Dry film from a volume on an area, um. The same formula solved for the film. */
 export const filmFrom = (millilitres: number, solids: number, transfer: number, squareMetres: number): number =>
   (millilitres * (solids / 100) * transfer) / squareMetres
 
-/** Surface to coat, m2: both faces and the edge band of the body, the headstock's faces, and the neck's back. */
+/** Surface to coat, m2, by zone; the back of the head is the neck's back. */
 export interface Area {
+  zones: Record<FinishZone, number>
   body: number
   head: number
   neckBack: number
+  /** Of the zones most finishes cover: all but board and binding. */
   total: number
+  /** The body's outline and thickness are known. */
   known: boolean
 }
 
 const MM2 = 1e-6
+/** Binding shows about so much of itself, mm. [ours] */
+const STRIP = 7
+/** A body nobody has drawn: both faces and rim, m2. [ours] */
+const USUAL_BODY = 0.29
+const USUAL_PERIMETER = 1400
+const USUAL_THICKNESS = 44
 
 export function areaToCoat(build: Build): Area {
   const shape = bodyShape(build)
   const outline = shape.known === 'usual' ? undefined : shape.rows
   const thickness = sizeAt(build, { slot: 'body', size: 'thickness' })?.value
   const head = build.parts.neck?.outline
-  let bodyArea = 0.29
   const known = !!outline && thickness !== undefined
-  if (outline && thickness !== undefined) {
-    const points = outlinePoints(outline)
-    bodyArea = (2 * areaOf(points) + perimeterOf(points) * thickness) * MM2
-  }
-  const headArea = head ? 2 * areaOf(outlinePoints(head)) * MM2 : 0.022
+  const points = outline ? outlinePoints(outline) : []
+  const around = known ? perimeterOf(points) : USUAL_PERIMETER
+  const rim = around * (known ? thickness : USUAL_THICKNESS) * MM2
+  const face = known ? areaOf(points) * MM2 : (USUAL_BODY - rim) / 2
+  const headFace = head ? areaOf(outlinePoints(head)) * MM2 : 0.011
   const nut = sizeAt(build, { slot: 'neck', size: 'nut.width' })?.value ?? 42
   const end = sizeAt(build, { slot: 'neck', size: 'board.widthEnd' })?.value ?? 56
   const length = sizeAt(build, { slot: 'neck', size: 'nutToHeelEnd' })?.value ?? 0.714 * build.scale
+  const width = (nut + end) / 2
   // Back of a neck: about half a circle over its mean width. [ours]
-  const neckBack = (Math.PI / 2) * ((nut + end) / 2) * length * MM2
-  return { body: bodyArea, head: headArea, neckBack, total: bodyArea + headArea + neckBack, known }
+  const neckBack = (Math.PI / 2) * width * length * MM2
+  const body = 2 * face + rim
+  return {
+    zones: {
+      front: face,
+      back: face,
+      rim,
+      'neck-back': neckBack + headFace,
+      'head-face': headFace,
+      board: width * length * MM2,
+      binding: around * STRIP * MM2,
+    },
+    body,
+    head: 2 * headFace,
+    neckBack,
+    total: body + 2 * headFace + neckBack,
+    known,
+  }
 }
 
+/** Of a group's zones together, m2. */
+export const areaOfZones = (area: Area, zones: readonly FinishZone[]): number => zones.reduce((s, z) => s + area.zones[z], 0)
+
 export interface Need {
+  /** What the product is laid from, ml, and the band where solids are not told of what. */
   millilitres: number
+  band: { from: number; to: number }
   /** Cans or jars to buy; one is added when the last would be more than four fifths used up. [ours] */
   containers: number
 }
 
-/** How much of the product the planned coats take. */
-export function productNeeded(area: number, film: number, solids: number, system: System): Need {
-  const millilitres = (area / (spread(solids, film) * system.transfer)) * 1000
-  const exact = millilitres / system.container
+/** Containers for an amount. */
+export function containersFor(millilitres: number, container: number): number {
+  const exact = millilitres / container
   const rest = Math.ceil(exact) - exact
-  return { millilitres, containers: Math.ceil(exact) + (rest < 0.2 ? 1 : 0) }
+  return Math.ceil(exact) + (millilitres > 0 && rest < 0.2 ? 1 : 0)
 }
+
+/** How much of one product the planned coats take. */
+export function productNeeded(
+  area: number,
+  film: number,
+  solids: number | { from: number; usual: number; to: number },
+  product: { transfer: number; container: number },
+): Need {
+  const s = typeof solids === 'number' ? { from: solids, usual: solids, to: solids } : solids
+  const ml = (percent: number) => (area / (spread(percent, film || 1) * product.transfer)) * (film ? 1000 : 0)
+  return {
+    millilitres: ml(s.usual),
+    band: { from: ml(s.to), to: ml(s.from) },
+    containers: containersFor(ml(s.usual), product.container),
+  }
+}
+
+/** What goes into the wood is reckoned by what wets it, ml per m2 and coat. [practice] */
+const WETS: Partial<Record<string, number>> = { dye: 60, filler: 120, decal: 0 }
+
+/** One product of the whole plan: how much, how many, what it costs. */
+export interface Shopping extends Need {
+  product: string
+  label: string
+  coats: number
+  container: number
+  containerName: string
+  price?: number
+  /** Groups it is for. */
+  groups: string[]
+}
+
+/** Everything the planned stacks take, by product: a can is shared by all zones that need it. */
+export function shoppingFor(area: Area, groups: readonly ZoneGroup[]): Shopping[] {
+  const by = new Map<string, Shopping>()
+  for (const g of groups)
+    for (const l of g.layers) {
+      const m2 = areaOfZones(area, g.zones) * shareCoated(l.burst)
+      const wets = WETS[l.name]
+      const one =
+        wets === undefined
+          ? productNeeded(m2, l.coats * l.film, l.solids, l)
+          : { millilitres: m2 * wets * l.coats, band: { from: m2 * wets * l.coats, to: m2 * wets * l.coats }, containers: 0 }
+      const sum = by.get(l.product)
+      const millilitres = (sum?.millilitres ?? 0) + one.millilitres
+      by.set(l.product, {
+        product: l.product,
+        label: l.label,
+        coats: Math.max(sum?.coats ?? 0, l.coats),
+        container: l.container,
+        containerName: l.containerName,
+        ...(l.price === undefined ? {} : { price: l.price }),
+        millilitres,
+        band: { from: (sum?.band.from ?? 0) + one.band.from, to: (sum?.band.to ?? 0) + one.band.to },
+        containers: l.name === 'decal' ? 1 : containersFor(millilitres, l.container),
+        groups: [...(sum?.groups ?? []), ...(sum?.groups.includes(g.label) ? [] : [g.label])],
+      })
+    }
+  return [...by.values()]
+}
+
+/** A burst covers a band round the edge: about half of a face for a wide one. [ours] */
+const shareCoated = (burst: number | undefined): number => (burst === undefined ? 1 : Math.min(1, Math.max(0.15, burst / 120)))
+
+/** What the plan's cans cost, where their price is known. */
+export const costOf = (shopping: readonly Shopping[]): number => shopping.reduce((s, x) => s + x.containers * (x.price ?? 0), 0)

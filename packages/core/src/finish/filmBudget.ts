@@ -1,5 +1,6 @@
+import type { FilmPlaceName, FilmTexture } from '../document/build'
 import { normal, probabilityBetween } from '../quantity/distribution'
-import { scratchChain } from './grits'
+import { GRAIN, scratchChain } from './grits'
 
 /** What the surface looks like before it is levelled, peak to valley, um. [ours] */
 export const TEXTURES = {
@@ -7,16 +8,24 @@ export const TEXTURES = {
   'light peel': { label: 'light orange peel', high: 10, under: false },
   'heavy peel': { label: 'heavy orange peel', high: 25, under: false },
   relief: { label: 'raised grain, a decal’s edge or inlay under it', high: 40, under: true },
-} as const
-export type Texture = keyof typeof TEXTURES
+} as const satisfies Record<FilmTexture, { label: string; high: number; under: boolean }>
+export type Texture = FilmTexture
 
 /** Film at a place against the flat beside it, with its doubt, and how much harder a block bites there. [ours] */
 export const PLACES_OF_FILM = {
   flat: { label: 'flats', share: 1, doubt: 0, bite: 1 },
   edge: { label: 'edges', share: 0.65, doubt: 0.05, bite: 1.5 },
   corner: { label: 'corners', share: 0.5, doubt: 0.05, bite: 1.5 },
-} as const
-export type FilmPlace = keyof typeof PLACES_OF_FILM
+} as const satisfies Record<FilmPlaceName, { label: string; share: number; doubt: number; bite: number }>
+export type FilmPlace = FilmPlaceName
+
+/** One go at the film: what it looks like before, the grits in their order, and whether a block or fingers hold them. */
+export interface Sanding {
+  texture: Texture
+  grits: readonly number[]
+  /** A stiff block, or fingers alone. */
+  block: boolean
+}
 
 export interface Budget {
   /** Coats that may be cut, how many at least and at most where nobody counted. */
@@ -26,8 +35,25 @@ export interface Budget {
   doubt: number
   texture: Texture
   grits: readonly number[]
-  /** A stiff block, or fingers alone. */
   block: boolean
+  /** What was sanded before: its film is gone already. */
+  done?: readonly Sanding[]
+}
+
+/** What one go takes at a place, um: levelling, and a third of each grain. */
+export function takenBy(s: Sanding, place: FilmPlace): number {
+  const { high, under } = TEXTURES[s.texture]
+  return (under ? high : high / 2) + scratchChain(s.grits) * (s.block ? PLACES_OF_FILM[place].bite : 1)
+}
+
+/** Everything taken at a place, with what was sanded before. */
+export const takenAt = (b: Budget, place: FilmPlace): number => [...(b.done ?? []), b].reduce((sum, s) => sum + takenBy(s, place), 0)
+
+/** Doubt of the film of n coats at a place, um: half of a coat's doubt is common to all, half its own; the place has its own besides. */
+export function doubtAt(b: Pick<Budget, 'film' | 'doubt'>, n: number, place: FilmPlace): number {
+  const { share, doubt } = PLACES_OF_FILM[place]
+  const half = (b.doubt / 2) * b.film * share * 0.5
+  return Math.hypot(n * half, Math.sqrt(n) * half, n * b.film * (doubt / 2))
 }
 
 export interface PlaceRisk {
@@ -45,22 +71,26 @@ export interface PlaceRisk {
  * Coats of one hand are alike: half of a coat's doubt is common to all, half its own. [ours]
  */
 export function strikeThrough(b: Budget): PlaceRisk[] {
-  const { high, under } = TEXTURES[b.texture]
   return (Object.keys(PLACES_OF_FILM) as FilmPlace[])
     .map((place) => {
-      const { label, share, doubt, bite } = PLACES_OF_FILM[place]
-      const taken = (under ? high : high / 2) + scratchChain(b.grits) * (b.block ? bite : 1)
+      const { label, share } = PLACES_OF_FILM[place]
+      const taken = takenAt(b, place)
       const counts = Array.from({ length: b.coats.to - b.coats.from + 1 }, (_, i) => b.coats.from + i)
-      const chances = counts.map((n) => {
-        const mean = n * b.film * share
-        const half = (b.doubt / 2) * b.film * share * 0.5
-        const sigma = Math.hypot(n * half, Math.sqrt(n) * half, n * b.film * (doubt / 2))
-        return probabilityBetween(normal(mean - taken, sigma), -Infinity, 0)
-      })
+      const chances = counts.map((n) => probabilityBetween(normal(n * b.film * share - taken, doubtAt(b, n, place)), -Infinity, 0))
       const middle = ((b.coats.from + b.coats.to) / 2) * b.film * share
       return { place, label, left: middle - taken, chance: chances.reduce((s, c) => s + c, 0) / chances.length }
     })
     .toSorted((a, c) => c.chance - a.chance)
+}
+
+/** What is left grit by grit: after levelling with the first, then after each finer one. */
+export function gritByGrit(b: Budget): { grit: number; depth: number; risks: PlaceRisk[] }[] {
+  return b.grits.map((grit, i) => ({
+    grit,
+    // The scratch it leaves is what the next has to take out.
+    depth: (GRAIN[grit] ?? 0) / 3,
+    risks: strikeThrough({ ...b, grits: b.grits.slice(0, i + 1) }),
+  }))
 }
 
 /** Highest chance that is let pass. [ours] */

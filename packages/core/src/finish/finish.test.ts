@@ -6,7 +6,7 @@ import { filmFrom, productNeeded, spread } from './cover'
 import { plannedFilm } from './film'
 import { finishResult } from './finishPlan'
 import { planOf } from '../testing/coatPlanOf'
-import { SYSTEMS } from './systems'
+import { SYSTEMS, topOf } from './systems'
 import { weatherCheck } from './weather'
 
 const bare = newBuild({ name: 'Test', handedness: 'right', strings: 6, scale: 647.7 }, '2026-11-23')
@@ -20,11 +20,11 @@ describe('dew point', () => {
     [15, 80, 11.6],
   ])('%f C at %f %%', (t, h, dew) => expect(dewPoint(t, h)).toBeCloseTo(dew, 1))
   it('forbids a surface nearer than 3 K to it, with the numbers', () => {
-    expect(weatherCheck({ air: 20, surface: 20, humidity: 50 }, SYSTEMS.lacquer).ok).toBe(true)
-    const cold = weatherCheck({ air: 20, surface: 11, humidity: 50 }, SYSTEMS.lacquer)
+    expect(weatherCheck({ air: 20, surface: 20, humidity: 50 }, topOf(SYSTEMS.lacquer)).ok).toBe(true)
+    const cold = weatherCheck({ air: 20, surface: 11, humidity: 50 }, topOf(SYSTEMS.lacquer))
     expect(cold.ok).toBe(false)
     expect(cold.says[0]).toMatch(/1\.7 .*9\.3/)
-    expect(weatherCheck({ air: 8, surface: 8, humidity: 90 }, SYSTEMS.lacquer).says).toHaveLength(3)
+    expect(weatherCheck({ air: 8, surface: 8, humidity: 90 }, topOf(SYSTEMS.lacquer)).says).toHaveLength(3)
   })
 })
 
@@ -33,11 +33,11 @@ describe('cover', () => {
   it('20 % solids at 25 um spread 8 m2/L', () => expect(spread(20, 25)).toBe(8))
   it('a 400 ml can of 10 % solids at 0.6 on 0.29 m2 leaves 83 um', () => expect(filmFrom(400, 10, 0.6, 0.29)).toBeCloseTo(82.8, 1))
   it('the need turns the same sum round', () => {
-    const need = productNeeded(0.29, 82.76, 10, SYSTEMS.lacquer)
+    const need = productNeeded(0.29, 82.76, 10, topOf(SYSTEMS.lacquer))
     expect(need.millilitres).toBeCloseTo(400, 0)
   })
   it('takes one more when the last can would be all but empty', () =>
-    expect(productNeeded(0.29, 78, 10, SYSTEMS.lacquer).containers).toBe(2))
+    expect(productNeeded(0.29, 78, 10, topOf(SYSTEMS.lacquer)).containers).toBe(2))
 })
 
 describe('calendar', () => {

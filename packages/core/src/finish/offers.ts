@@ -1,10 +1,10 @@
 import { FINISH_SYSTEMS, type Build, type FinishSystem } from '../document/build'
 import { daysBetween } from '../quantity/days'
-import { areaToCoat, productNeeded } from './cover'
-import { plannedFilm } from './film'
+import { areaToCoat, shoppingFor, type Shopping } from './cover'
 import { coatPlan } from './schedule'
 import { stackProblems } from './stack'
-import { isChosen, SYSTEMS, type System } from './systems'
+import { isChosen, SYSTEMS, topOf, type System } from './systems'
+import { zoneGroups } from './zones'
 
 /** A finish that could be chosen: what it asks for, worked out for this body, these evenings and this air. */
 export interface FinishOffer {
@@ -14,7 +14,8 @@ export interface FinishOffer {
   lastCoat?: string
   rubOut?: string
   why?: string
-  containers: number
+  /** Everything to buy for it. */
+  shopping: Shopping[]
   /** Days it is late for the due date, where there is one. */
   late?: number
   problems: string[]
@@ -22,21 +23,20 @@ export interface FinishOffer {
 
 /** The build with another finish as it comes, nothing laid of it yet. */
 export function withSystem(build: Build, id: FinishOffer['id']): Build {
-  const { laid: _, under: __, ...finish } = build.finish
+  const { laid: _, under: __, layers: ___, zones: ____, passes: _____, ...finish } = build.finish
   const system = SYSTEMS[id]
-  const coats = system.layers.find((l) => l.name === 'top')!.coats
-  return { ...build, finish: { ...finish, system: id, coats, solids: system.solids.usual } }
+  const coats = system.stack.at(-1)!.coats ?? topOf(system).coats
+  return { ...build, finish: { ...finish, system: id, coats, solids: topOf(system).solids.usual } }
 }
 
 /** All systems side by side. @param ready day the wood is ready, ISO */
 export function finishOffers(build: Build, ready: string): FinishOffer[] {
-  const area = areaToCoat(build).total
+  const area = areaToCoat(build)
   return FINISH_SYSTEMS.filter(isChosen).map((id): FinishOffer => {
     const other = withSystem(build, id)
     const system = SYSTEMS[id]
     const calendar = coatPlan({ ...other, steps: {} }, ready)
-    const { containers } = productNeeded(area, plannedFilm(other), other.finish.solids, system)
-    const base = { id, system, containers, problems: stackProblems(other) }
+    const base = { id, system, shopping: shoppingFor(area, zoneGroups(other)), problems: stackProblems(other) }
     if (!calendar.ok) return { ...base, why: calendar.why }
     const { lastCoat, rubOut } = calendar.plan
     const late = build.due ? daysBetween(build.due, rubOut) : 0

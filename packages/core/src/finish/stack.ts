@@ -1,71 +1,226 @@
-import type { Build } from '../document/build'
+import type { Build, FinishZone, ProductLabel, ZoneLayer } from '../document/build'
 import { traitAt } from '../document/read'
-import { isChosen, SYSTEMS, UNDER, type Layer, type LayerName, type System } from './systems'
+import { nextOver, type FollowSays, type Ground } from './follows'
+import { PRODUCTS, type LayerName, type Medium, type Product, type ProductId } from './products'
+import { solidsByVolume } from './solids'
+import { isChosen, SYSTEMS, stackOfSystem, topOf, type System } from './systems'
 
-/** From the wood up: what must lie under what. */
-const ORDER: readonly LayerName[] = ['dye', 'filler', 'sealer', 'primer', 'colour', 'sparkle', 'top']
+/** One layer of a stack as it will be laid: its product, with the label's figures over the usual ones. */
+export interface Layer {
+  /** Within its stack; what coats of it are counted under. */
+  key: string
+  name: LayerName
+  product: string
+  medium: Medium
+  label: string
+  applied: Product['applied']
+  coats: number
+  /** Dry film per coat on a flat, um, and its doubt, share, 95 %. */
+  film: number
+  filmDoubt: number
+  /** Solids by volume, %, at least and at most where the label does not say of what. */
+  solids: { from: number; usual: number; to: number }
+  recoat: number
+  forbidden?: readonly [from: number, to: number]
+  keyAfter?: number
+  beforeSanding?: number
+  handle: number
+  cure: { from: number; to: number }
+  limits: { air: readonly [number, number]; humidity: readonly [number, number] }
+  family: Product['family']
+  hands: number
+  how: string
+  sanding?: string
+  transfer: number
+  container: number
+  containerName: string
+  price?: number
+  cautions: readonly string[]
+  opaque: boolean
+  colour?: string
+  strength?: number
+  burst?: number
+  /** Where these figures come from: the trade's usual ones, or the label. */
+  from: 'usual' | 'label'
+}
 
 /** The system chosen; nothing while nobody has chosen. */
 export const systemOf = (build: Build): System | undefined => (isChosen(build.finish.system) ? SYSTEMS[build.finish.system] : undefined)
 
-/** A layer that may be wanted under the top, and why it cannot be had on this wood; nothing where it can. */
-export interface UnderOffer {
-  name: keyof typeof UNDER
-  label: string
-  wanted: boolean
-  lacks?: string
+/** A product by its id, one that ships or one of the person's own; nothing where neither is known. */
+export function productOf(labels: Record<string, ProductLabel> | undefined, id: string): Product | undefined {
+  const label = labels?.[id]
+  const known = PRODUCTS as Record<string, Product>
+  if (Object.hasOwn(known, id)) return known[id]
+  const like = label?.like
+  if (label?.name === undefined || like === undefined || !Object.hasOwn(known, like)) return undefined
+  return { ...known[like]!, label: label.name }
 }
 
-/** Stain does not take through what seals the wood. [practice] */
-const IN_THE_WOOD: readonly LayerName[] = ['dye', 'filler']
+/** Every product there is for this build: those that ship, and the person's own. */
+export const productIds = (build: Build): string[] => [
+  ...Object.keys(PRODUCTS),
+  ...Object.keys(build.finish.labels ?? {}).filter((id) => !Object.hasOwn(PRODUCTS, id) && productOf(build.finish.labels, id)),
+]
 
-export function underOffers(build: Build, system: System): UnderOffer[] {
-  const closed = isClosed(build)
-  return system.under.map((name) => {
-    const key = name as keyof typeof UNDER
-    const lacks =
-      closed && IN_THE_WOOD.includes(name)
-        ? 'The body came sealed: stain and filler do not take. Sand all of it off to the wood, or choose a colour coat.'
-        : undefined
-    return { name: key, label: UNDER[key].label, wanted: build.finish.under?.[key] === true && !lacks, ...(lacks ? { lacks } : {}) }
+/** What the person put together, or the system as it comes: from the wood up. */
+export function chosenLayers(build: Build): ZoneLayer[] {
+  const { layers, under, coats, solids } = build.finish
+  const system = systemOf(build)
+  if (layers) return layers
+  if (!system) return []
+  const closed = surfaceOf(build) !== 'raw'
+  const wanted = (Object.keys(under ?? {}) as LayerName[]).filter(
+    (name) => !(closed && (name === 'dye' || name === 'filler') && isClosed(build)),
+  )
+  const top = system.stack.at(-1)!.product
+  return stackOfSystem(system, wanted, coats).map((l) =>
+    l.product === top && solids !== topOf(system).solids.usual ? { ...l, solids } : l,
+  )
+}
+
+/** The stack of one zone, resolved; of what most of the instrument gets where none is named. */
+export function layersOf(build: Build, zone?: FinishZone): Layer[] {
+  return resolved(build, (zone && build.finish.zones?.[zone]?.layers) ?? chosenLayers(build))
+}
+
+/** A list of layers with each one's figures. What names no product that is known is left out. */
+export function resolved(build: Build, layers: readonly ZoneLayer[]): Layer[] {
+  const counts = new Map<string, number>()
+  return layers.flatMap((layer) => {
+    const found = layerOf(build, layer)
+    if (!found) return []
+    const n = (counts.get(found.name) ?? 0) + 1
+    counts.set(found.name, n)
+    return [{ ...found, key: n > 1 ? `${found.name}.${n}` : found.name }]
   })
 }
 
-const isClosed = (build: Build) => ['sealed', 'coated'].includes(traitAt(build, 'body', 'surface') ?? '')
+/** A coat of a hand differs from another's by so much, share, 95 %. [ours] */
+const COAT_DOUBT = 0.3
 
-/** Every layer of the finish as chosen, from the wood up. An opaque colour needs its primer and takes the sealer's place. */
-export function layersOf(build: Build): Layer[] {
-  const system = systemOf(build)
-  if (!system) return []
-  const wanted = underOffers(build, system).flatMap((o) => (o.wanted ? [UNDER[o.name]] : []))
-  const opaque = [...wanted, ...system.layers].some((l) => l.name === 'colour')
-  const own = system.layers.filter((l) => !(opaque && l.name === 'sealer'))
-  const primer = opaque && system.under.includes('primer') && ![...wanted, ...own].some((l) => l.name === 'primer') ? [UNDER.primer] : []
-  const all = [...wanted, ...primer, ...own].filter((l, i, list) => list.findIndex((x) => x.name === l.name) === i)
-  return all
-    .map((l) => (l.name === 'top' ? { ...l, coats: build.finish.coats } : l))
-    .toSorted((a, b) => ORDER.indexOf(a.name) - ORDER.indexOf(b.name))
+function layerOf(build: Build, layer: ZoneLayer): Omit<Layer, 'key'> | undefined {
+  const p = productOf(build.finish.labels, layer.product)
+  if (!p) return undefined
+  const said = build.finish.labels?.[layer.product] ?? {}
+  const solids = layer.solids ?? said.solids
+  const { price } = said
+  return {
+    name: p.kind,
+    product: layer.product,
+    medium: p.medium,
+    label: p.label,
+    applied: p.applied,
+    coats: layer.coats,
+    film: layer.film ?? said.film ?? p.film.usual,
+    filmDoubt: COAT_DOUBT,
+    solids: solids === undefined ? p.solids : solidsByVolume(solids, said.basis),
+    recoat: said.recoat ?? p.recoat,
+    ...(p.forbidden ? { forbidden: p.forbidden } : {}),
+    ...(p.keyAfter === undefined ? {} : { keyAfter: p.keyAfter }),
+    // What is never sanded is not made fit for it by a label's wait.
+    ...(p.beforeSanding === undefined ? {} : { beforeSanding: said.beforeSanding ?? p.beforeSanding }),
+    handle: p.handle,
+    cure: p.cure,
+    limits: {
+      air: [said.coldest ?? p.limits.air[0], said.warmest ?? p.limits.air[1]],
+      humidity: [p.limits.humidity[0], said.dampest ?? p.limits.humidity[1]],
+    },
+    family: p.family,
+    hands: p.hands,
+    how: p.how,
+    ...(p.sanding ? { sanding: p.sanding } : {}),
+    transfer: p.transfer,
+    container: said.container ?? p.container,
+    containerName: p.containerName,
+    ...(price === undefined ? {} : { price }),
+    cautions: p.cautions,
+    opaque: p.opaque ?? false,
+    ...(layer.colour ? { colour: layer.colour } : {}),
+    ...(layer.strength === undefined ? {} : { strength: layer.strength }),
+    ...(layer.burst === undefined ? {} : { burst: layer.burst }),
+    from: Object.keys(said).some((k) => k !== 'name' && k !== 'like' && k !== 'price') || layer.solids !== undefined ? 'label' : 'usual',
+  }
+}
+
+/** What the first layer of a body goes on, as it was said; not told stays not told. */
+export const surfaceOf = (build: Build, part: 'body' | 'neck' = 'body'): 'raw' | 'sealed' | 'coated' | undefined => {
+  const said = traitAt(build, part, 'surface')
+  return said === 'raw' || said === 'sealed' || said === 'coated' ? said : undefined
+}
+const isClosed = (build: Build) => surfaceOf(build) === 'sealed' || surfaceOf(build) === 'coated'
+
+const ON_NECK: readonly FinishZone[] = ['neck-back', 'head-face', 'board']
+/** The part a zone belongs to. */
+export const partOfZone = (zone: FinishZone): 'body' | 'neck' => (ON_NECK.includes(zone) ? 'neck' : 'body')
+
+/** The ground a zone's stack begins on; not told is taken as raw only to have layers at all, and is said under problems. */
+export const groundOf = (build: Build, zone?: FinishZone): Ground =>
+  zone === 'binding' ? 'raw' : (surfaceOf(build, zone ? partOfZone(zone) : 'body') ?? 'raw')
+
+/** Everything a layer goes over. */
+export const groundsUnder = (ground: Ground, layers: readonly Pick<Layer, 'medium'>[], at: number): Ground[] => [
+  ground,
+  ...layers.slice(0, at).map((l) => l.medium),
+]
+
+export interface StackFault extends FollowSays {
+  /** Index of the layer it is said of. */
+  at: number
+}
+
+/** Every layer that does not simply go on what lies under it, from the wood up. */
+export function stackFaults(ground: Ground, layers: readonly Layer[]): StackFault[] {
+  return layers.flatMap((layer, at): StackFault[] => {
+    const below = layers[at - 1]
+    if (below && below.product === layer.product) return []
+    const said = nextOver(groundsUnder(ground, layers, at), layer.medium)
+    return [
+      ...(said ? [{ at, ...said }] : []),
+      ...(layer.medium === 'metallic' && !layers.slice(at + 1).some((l) => l.name === 'top')
+        ? [{ at, follow: 'test' as const, says: 'Metallic wants clear over it: bare it marks at every touch and cannot be sanded.' }]
+        : []),
+    ]
+  })
+}
+
+/** A product that may be laid next, and what there is to say of it. */
+export interface NextOffer {
+  id: ProductId | string
+  product: Product
+  said?: FollowSays
+}
+
+/** All products as they would go on top of a stack. */
+export function offersOver(build: Build, ground: Ground, layers: readonly Layer[]): NextOffer[] {
+  return productIds(build).map((id): NextOffer => {
+    const product = productOf(build.finish.labels, id)!
+    const said = layers.at(-1)?.product === id ? undefined : nextOver(groundsUnder(ground, layers, layers.length), product.medium)
+    return { id, product, ...(said ? { said } : {}) }
+  })
 }
 
 /** What the wood and the choice do not agree about, each a sentence with what to do. */
 export function stackProblems(build: Build): string[] {
-  const system = systemOf(build)
-  const surface = traitAt(build, 'body', 'surface')
-  if (!build.parts.body || !system) return []
-  const penetrating = build.finish.system === 'oil' || build.finish.system === 'hard-wax'
-  const dye = build.finish.under?.dye === true
+  const layers = layersOf(build)
+  const surface = surfaceOf(build)
+  if (!build.parts.body || (!layers.length && !systemOf(build))) return []
+  const wanted = build.finish.layers ? undefined : build.finish.under?.dye
+  const faults = stackFaults(groundOf(build), layers)
+  const lost = wanted && isClosed(build) && !layers.some((l) => l.name === 'dye')
   return [
     ...(surface === undefined
       ? [
           'Raw or sealed? Nobody has said. A drop of water on a hidden place soaks in and darkens the wood, or stands: then it is sealed. Say it under Parts before anything is put on.',
         ]
       : []),
-    ...(isClosed(build) && (dye || penetrating)
+    ...(lost
       ? [
-          `The body came ${surface === 'sealed' ? 'sealed' : 'with a coat'}: ${dye ? 'dye' : 'oil'} does not go into the wood through it. Sand all of it off, or choose a colour coat over it.`,
+          `The body came ${surface === 'sealed' ? 'sealed' : 'with a coat'}: dye does not go into the wood through it. Sand all of it off, or choose a colour coat over it.`,
         ]
       : []),
-    ...(isClosed(build) && !dye && !penetrating
+    ...faults.filter((f) => f.follow === 'never').map((f) => f.says),
+    ...(isClosed(build) && !lost && !faults.some((f) => f.follow === 'never')
       ? ['What is on the body is scuffed with P400 first, and tried on a hidden place: unknown finish under a new one can lift.']
       : []),
   ]

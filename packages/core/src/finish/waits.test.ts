@@ -7,8 +7,9 @@ import { planOf } from '../testing/coatPlanOf'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { finishOffers, lateSays, withSystem } from './offers'
 import { coatPlan } from './schedule'
-import { layersOf, stackProblems, underOffers } from './stack'
-import { isChosen, SYSTEMS } from './systems'
+import { groundOf, layersOf, offersOver, stackProblems } from './stack'
+import { PRODUCTS } from './products'
+import { isChosen, systemCautions, SYSTEMS } from './systems'
 
 const EVERY = [180, 180, 180, 180, 180, 180, 180]
 const base = (more: Partial<Build['finish']> = {}): Build => {
@@ -162,8 +163,8 @@ describe('nothing is chosen until somebody chooses', () => {
     expect(offers).toHaveLength(Object.keys(SYSTEMS).length)
     for (const o of offers) {
       expect(o.lastCoat! >= '2026-12-01', o.id).toBe(true)
-      expect(o.containers, o.id).toBeGreaterThan(0)
-      for (const asks of [o.system.asks.lungs, o.system.asks.room, ...o.system.cautions]) expect(asks.length).toBeGreaterThan(3)
+      for (const x of o.shopping) expect(x.containers, o.id).toBeGreaterThan(0)
+      for (const asks of [o.system.asks.lungs, o.system.asks.room, ...systemCautions(o.system)]) expect(asks.length).toBeGreaterThan(3)
     }
   })
   it('two days too late for a gift is said, with what would be in time', () => {
@@ -193,7 +194,10 @@ describe('layers in their order', () => {
     for (const surface of ['sealed', 'coated']) {
       const build = sealed(surface, { under: { dye: true } })
       expect(layersOf(build).some((l) => l.name === 'dye')).toBe(false)
-      expect(underOffers(build, SYSTEMS.lacquer).find((u) => u.name === 'dye')!.lacks).toMatch(/Sand all of it off/)
+      expect(offersOver(build, groundOf(build), []).find((u) => u.id === 'water-dye')!.said).toMatchObject({
+        follow: 'never',
+        says: expect.stringMatching(/Sand all of it off/),
+      })
       expect(stackProblems(build).join()).toMatch(/dye does not go into the wood/)
     }
     expect(stackProblems(sealed('raw', { under: { dye: true } }))).toEqual([])
@@ -204,10 +208,12 @@ describe('layers in their order', () => {
     expect(stackProblems(build).join()).toMatch(/A drop of water/)
   })
   it('oil on a sealed body is said too', () =>
-    expect(stackProblems(sealed('sealed', { system: 'oil' })).join()).toMatch(/oil does not go into the wood/))
+    expect(stackProblems(sealed('sealed', { system: 'oil' })).join()).toMatch(/Oil does not go into the wood/))
   it('metallic is never sanded', () => {
-    expect(SYSTEMS.metallic.layers.find((l) => l.name === 'colour')!.beforeSanding).toBeUndefined()
-    expect(SYSTEMS.metallic.layers.find((l) => l.name === 'colour')!.sanding).toBeUndefined()
+    const metal = layersOf(base({ system: 'metallic' })).find((l) => l.medium === 'metallic')!
+    expect(metal.beforeSanding).toBeUndefined()
+    expect(metal.sanding).toBeUndefined()
+    expect(PRODUCTS['metallic-base'].how).toMatch(/Never sanded/)
   })
   it('twelve coats of oil on evenings of two hours: twelve evenings, for each waits twelve hours', () => {
     const build = { ...withSystem(sealed('raw'), 'oil'), evenings: [120, 120, 120, 120, 120, 120, 120] }

@@ -1,5 +1,6 @@
 export * from './box'
 export * from './point'
 export * from './polygon'
+export * from './inset'
 export * from './homography'
 export * from './curve'

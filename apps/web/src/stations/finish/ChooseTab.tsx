@@ -1,4 +1,13 @@
-import { finishDrawing, finishOffers, setField, underOffers, withSystem, type FinishOffer, type FinishResult } from '@snug/core'
+import {
+  chooseSystem,
+  finishDrawing,
+  finishOffers,
+  systemCautions,
+  topOf,
+  withSystem,
+  type FinishOffer,
+  type FinishResult,
+} from '@snug/core'
 import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
@@ -6,8 +15,8 @@ import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { ThingRow } from '../../ui/ThingRow'
-import { Toggle } from '../../ui/Toggle'
-import { FinishTabs } from './tabs'
+import { FinishTabs, useFinishTab } from './tabs'
+import { usePaint } from './usePaint'
 
 const day = (iso: string) => format(parseISO(iso), 'd MMM')
 
@@ -18,8 +27,10 @@ export function ChooseTab({ finish }: { finish: FinishResult }) {
   const [seen, setSeen] = useState<string>(build.finish.system)
   const hand = offers.find((o) => o.id === seen) ?? offers[0]!
   const drawing = useMemo(() => finishDrawing(hand.id === build.finish.system ? build : withSystem(build, hand.id)), [build, hand.id])
+  const paint = usePaint()
   return (
     <Workspace
+      paint={paint}
       loupe={drawing}
       listLabel="Finishes"
       list={
@@ -30,9 +41,9 @@ export function ChooseTab({ finish }: { finish: FinishResult }) {
               <ThingRow
                 key={o.id}
                 title={o.system.label}
-                about={o.problems.find((p) => /came/.test(p)) ?? o.system.gives}
+                about={o.problems.find((p) => /came|does not go/.test(p)) ?? o.system.gives}
                 figure={o.id === build.finish.system ? 'chosen' : o.rubOut ? day(o.rubOut) : ''}
-                under={o.late ? `${o.late} d late` : `${o.containers} ${o.system.containerName}${o.containers === 1 ? '' : 's'}`}
+                under={o.late ? `${o.late} d late` : cans(o)}
                 selected={o.id === hand.id}
                 onSelect={() => setSeen(o.id)}
               />
@@ -51,17 +62,8 @@ function OfferInHand({ offer }: { offer: FinishOffer }) {
   const { system } = offer
   const chosen = build.finish.system === offer.id
   const laid = Object.keys(build.finish.laid ?? {}).length
-  const choose = () => {
-    const { finish } = withSystem(build, offer.id)
-    change((b) => ({
-      label: `Finish: ${system.label}`,
-      edits: [
-        ...setField(b, ['finish', 'system'], finish.system, '').edits,
-        ...setField(b, ['finish', 'solids'], finish.solids, '').edits,
-        ...setField(b, ['finish', 'coats'], finish.coats, '').edits,
-      ],
-    }))
-  }
+  const top = topOf(system)
+  const [, onTab] = useFinishTab()
   return (
     <div>
       <h2 className="text-[23px]">{system.label}</h2>
@@ -73,7 +75,8 @@ function OfferInHand({ offer }: { offer: FinishOffer }) {
         <dd>{system.asks.room}</dd>
         <dt className="label text-soft">weather</dt>
         <dd>
-          {system.limits.air[0]} to {system.limits.air[1]} °C, at most {system.limits.humidity} % humidity
+          {top.limits.air[0]} to {top.limits.air[1]} °C, {top.limits.humidity[0] ? `${top.limits.humidity[0]} to` : 'at most'}{' '}
+          {top.limits.humidity[1]} % humidity
         </dd>
         <dt className="label text-soft">waits</dt>
         <dd>
@@ -83,8 +86,9 @@ function OfferInHand({ offer }: { offer: FinishOffer }) {
         </dd>
         <dt className="label text-soft">takes</dt>
         <dd>
-          {offer.containers} {system.containerName}
-          {offer.containers === 1 ? '' : 's'} of {system.container} ml
+          {offer.shopping
+            .map((x) => `${x.label.toLowerCase()}: ${x.containers} ${x.containerName}${x.containers === 1 ? '' : 's'} of ${x.container} ml`)
+            .join('; ')}
         </dd>
       </dl>
       {offer.late !== undefined && (
@@ -97,46 +101,31 @@ function OfferInHand({ offer }: { offer: FinishOffer }) {
           {p}
         </p>
       ))}
-      <Button look="main" className="mt-3" disabled={chosen || laid > 0} onClick={choose}>
-        {chosen ? 'This is chosen' : 'Choose this'}
-      </Button>
+      {chosen ? (
+        <Button className="mt-3" onClick={() => onTab('stack')}>
+          This is chosen: to its stack
+        </Button>
+      ) : (
+        <Button look="main" className="mt-3" disabled={laid > 0} onClick={() => change((b) => chooseSystem(b, offer.id))}>
+          Choose this
+        </Button>
+      )}
       {!chosen && laid > 0 && (
         <p className="mt-1 text-mind">
           {laid} {laid === 1 ? 'coat is' : 'coats are'} laid: another finish over it is tried on scrap first. Take the coats back under
-          Coats if they were not laid.
+          Stack if they were not laid.
         </p>
       )}
-      {chosen && system.under.length > 0 && (
-        <section className="mt-3">
-          <h3 className="text-[18px]">Under it</h3>
-          {underOffers(build, system).map((u) => (
-            <div key={u.name}>
-              {u.lacks ? (
-                <p className="text-soft">
-                  {u.label}: {u.lacks}
-                </p>
-              ) : (
-                <Toggle
-                  label={u.label}
-                  on={u.wanted}
-                  onChange={(on) =>
-                    change((b) =>
-                      setField(b, ['finish', 'under'], onlyWanted(b.finish.under, u.name, on), `${u.label}: ${on ? 'yes' : 'no'}`),
-                    )
-                  }
-                />
-              )}
-            </div>
-          ))}
-        </section>
-      )}
-      <Caution lines={system.cautions} />
+      {chosen && <p className="mt-2 text-soft">Dye, filler, a colour or a sealer under it are laid under Stack, zone by zone if wanted.</p>}
+      <Caution lines={systemCautions(system)} />
       <p className="mt-2 text-[13px] text-soft">Times and films are the trade’s usual ranges. The label on the can always wins.</p>
     </div>
   )
 }
 
-function onlyWanted(under: Record<string, true> | undefined, name: string, on: boolean): Record<string, true> {
-  const { [name]: _, ...others } = under ?? {}
-  return on ? { ...others, [name]: true } : others
+/** How many containers of all sorts. */
+const cans = (o: FinishOffer): string => {
+  const n = o.shopping.reduce((s, x) => s + x.containers, 0)
+  const [one] = o.shopping
+  return one && o.shopping.length === 1 ? `${n} ${one.containerName}${n === 1 ? '' : 's'}` : `${n} cans and jars`
 }

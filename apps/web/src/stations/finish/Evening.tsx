@@ -1,7 +1,7 @@
-import { asJson, coatsStep, setField, tickStep, type Build, type Change, type Coat } from '@snug/core'
+import { type Coat } from '@snug/core'
 import { format, parseISO } from 'date-fns'
-import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
+import { coatName, useLaying } from './useLaying'
 
 const clock = (minutes: number) => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`
 
@@ -16,46 +16,26 @@ function whenOf(c: Coat, tonight: boolean): string {
 export function Evening({
   coats,
   all,
-  next,
 }: {
   coats: readonly Coat[]
   /** Those of every evening. */
   all: readonly Coat[]
-  next: string | undefined
 }) {
-  const { weather } = useOpenBuild().finish
-  const change = useBuild((s) => s.change)
-  /** The layer's step in the plan, ticked with its last coat and open again when one was not laid. */
-  const withStep = (b: Build, c: Coat, to: Record<string, unknown>, done: string | undefined, label: string): Change => {
-    const others = all.filter((x) => x.layer === c.layer && x.id !== c.id)
-    const step = coatsStep(c.layer)
-    const moves = done ? others.every((x) => x.laid) : b.steps[step] !== undefined
-    return {
-      label,
-      edits: [...setField(b, ['finish', 'laid'], asJson(to), label).edits, ...(moves ? tickStep(b, step, c.label, done).edits : [])],
-    }
-  }
-  const lay = (c: Coat) => {
-    const now = new Date()
-    const at = format(now, "yyyy-MM-dd'T'HH:mm:ssxxx")
-    const coat = { product: c.layer, at, ...weather }
-    change((b) => withStep(b, c, { ...b.finish.laid, [c.id]: coat }, now.toISOString(), `${c.label} ${c.number} laid`))
-  }
-  const takeBack = (c: Coat) =>
-    change((b) => {
-      const { [c.id]: _, ...others } = b.finish.laid ?? {}
-      return withStep(b, c, others, undefined, `${c.label} ${c.number} not laid after all`)
-    })
+  const { lay, takeBack } = useLaying(all)
+  // Zones with a stack of their own wait for nobody else's: each has a coat whose turn it is.
+  const turns = new Set([...new Set(all.map((c) => c.group))].map((g) => all.find((c) => c.group === g && !c.laid)?.id))
+  const next = all.find((c) => !c.laid)
   // The coat whose turn it is stands there whichever evening is looked at.
-  const turn = all.find((c) => c.id === next)
-  const shown = turn && !coats.includes(turn) ? [...coats, turn] : coats
+  const shown = next && !coats.includes(next) ? [...coats, next] : coats
   return (
     <ul className="mt-3">
       {shown.map((c) => (
         <li key={c.id} className="flex min-h-14 items-center justify-between gap-3 border-t border-hairline py-1">
           <span>
             <b>
+              {c.group === 'whole' ? '' : `${c.groupLabel}: `}
               {c.label} {c.number}
+              {c.face ? ', back' : ''}
             </b>
             <span className="block text-[14px] text-soft">
               {whenOf(c, coats.includes(c))}
@@ -63,14 +43,14 @@ export function Evening({
             </span>
           </span>
           {c.laid ? (
-            <Button look="quiet" aria-label={`not laid: ${c.label} ${c.number}`} onClick={() => takeBack(c)}>
+            <Button look="quiet" aria-label={`not laid: ${coatName(c)}`} onClick={() => takeBack(c)}>
               not laid
             </Button>
           ) : (
             <Button
-              look={c.id === next ? 'main' : 'plain'}
-              disabled={c.id !== next}
-              aria-label={`It is on: ${c.label} ${c.number}`}
+              look={c.id === next?.id ? 'main' : 'plain'}
+              disabled={!turns.has(c.id)}
+              aria-label={`It is on: ${coatName(c)}`}
               onClick={() => lay(c)}
             >
               It is on

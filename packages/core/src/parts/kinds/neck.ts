@@ -78,6 +78,14 @@ export const neck = defineKind({
   },
   traits: {
     wood: { label: 'Wood', options: WOOD_OPTIONS, required: true },
+    surface: {
+      label: 'Surface',
+      options: [
+        ['raw', 'raw wood'],
+        ['sealed', 'sealed'],
+        ['coated', 'coated'],
+      ],
+    },
     grain: {
       label: 'Grain',
       options: [

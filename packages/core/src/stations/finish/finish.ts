@@ -1,7 +1,8 @@
 import { finishDrawing } from '../../finish/filmDrawing'
 import { finishResult, type FinishResult } from '../../finish/finishPlan'
-import { coatsBy } from '../../finish/coatGroups'
+import { coatsBy, coatsSay } from '../../finish/coatGroups'
 import type { Contribution } from '../contribution'
+import { finishSheet } from './sheet'
 import { finishSteps, woodReady } from './steps'
 
 /** Finish: coats on the person's evenings, what to buy, whether the weather allows it. */
@@ -12,15 +13,21 @@ export const finish: Contribution<FinishResult> = {
   },
   fromSteps: true,
   steps: finishSteps,
-  draw: finishDrawing,
+  draw: (build) => finishDrawing(build),
   things: (_, { plan }) =>
     coatsBy(plan?.coats ?? [], 'date').map(({ id: date, coats }) => ({
       id: date,
-      title: `Coats of ${date}: ${coats.map((c) => `${c.label.toLowerCase()} ${c.number}`).join(', ')}`,
+      title: `Coats of ${date}: ${coatsBy(coats, 'step')
+        .map((g) => coatsSay(g.coats))
+        .join(', ')}`,
     })),
   count: (_, f) => (f.weather && !f.weather.ok ? 1 : 0) + (f.trouble ? 1 : 0) + f.problems.length,
+  sheets: (build, f) => (f.groups.length ? [finishSheet(build, f)] : []),
   moved: (before, after) =>
-    !before.need || !after.need || !after.system || before.need.containers === after.need.containers
-      ? []
-      : [`${after.need.containers} ${after.system.containerName}s instead of ${before.need.containers}`],
+    after.shopping.flatMap((s) => {
+      const was = before.shopping.find((x) => x.product === s.product)
+      return was && was.containers !== s.containers
+        ? [`${s.label.toLowerCase()}: ${s.containers} ${s.containerName}s instead of ${was.containers}`]
+        : []
+    }),
 }

@@ -1,36 +1,44 @@
 import type { Build } from '../../document/build'
 import type { FinishResult } from '../../finish/finishPlan'
 import { coatsBy } from '../../finish/coatGroups'
-import { coatsStep } from '../../finish/schedule'
+import { WHOLE } from '../../finish/zones'
 import { planResult } from '../../plan/planResult'
 import { before } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
 import { daysBetween } from '../../quantity/days'
 
-/** Sanding after all wood work, each layer after the one below, the rub-out once the film is hard. */
-export function finishSteps(build: Build, { system, plan }: FinishResult, earlier: readonly Step[]): Step[] {
+/** Sanding after all wood work, each layer after the one below, the rub-out once the film is hard, wax after that. */
+export function finishSteps(build: Build, { system, plan, groups, cautions }: FinishResult, earlier: readonly Step[]): Step[] {
   const sand = sandStep(build, earlier)
   if (!sand) return []
-  if (!plan || !system) return [sand]
-  let last = sand
-  const layers = coatsBy(plan.coats, 'layer').map(({ id: layer, coats }) => {
+  if (!plan) return [sand]
+  const lastOf = new Map<string, Step>()
+  const made = coatsBy(plan.coats, 'step').map(({ id, coats }) => {
+    const { group, groupLabel } = coats[0]!
+    const layer = groups.find((g) => g.id === group)!.layers.find((l) => l.key === coats[0]!.layer)!
     // What is laid lies behind: the calendar is that of the coats still to come.
     const open = coats.filter((c) => !c.laid)
     const [from, to] = [(open[0] ?? coats[0]!).date, coats.at(-1)!.date]
-    last = step({
-      id: coatsStep(layer),
-      title: `${coats[0]!.label}: ${coats.length} ${coats.length === 1 ? 'coat' : 'coats'}`,
-      why: `${from} to ${to}, ${system.label.toLowerCase()}.`,
+    const under = lastOf.get(group) ?? sand
+    const one = step({
+      id,
+      title: `${group === WHOLE ? '' : `${groupLabel}: `}${coats[0]!.label}: ${coats.length} ${coats.length === 1 ? 'coat' : 'coats'}`,
+      why: `${from} to ${to}. ${layer.how}`,
       station: 'finish',
       stage: 'film',
       thing: from,
       minutes: open.reduce((sum, c) => sum + c.hands, 0),
       ...(open.length ? { calendar: { from, to } } : {}),
-      cautions: system.cautions,
-      befores: [before(last.id, 'dryFitFirst')],
+      cautions: [...layer.cautions],
+      befores: [before(under.id, 'dryFitFirst')],
     })
-    return last
+    lastOf.set(group, one)
+    return { one, wax: layer.name === 'wax' }
   })
+  const layers = made.filter((m) => !m.wax).map((m) => m.one)
+  const waxes = made.filter((m) => m.wax).map((m) => m.one)
+  if (!layers.length) return [sand, ...waxes]
+  const ends = groups.flatMap((g) => layers.findLast((l) => plan.coats.some((c) => c.group === g.id && c.step === l.id)) ?? [])
   const holes = step({
     id: 'seal-holes',
     title: 'Seal every hole: tuners, studs, screws',
@@ -39,21 +47,24 @@ export function finishSteps(build: Build, { system, plan }: FinishResult, earlie
     stage: 'film',
     minutes: 20,
     cautions: [],
-    befores: [before(last.id, 'dryFitFirst')],
+    befores: ends.map((s) => before(s.id, 'dryFitFirst')),
   })
   const rub = step({
     id: 'rub-out',
     title: 'Rub out and polish',
-    why: `Not before ${plan.rubOut}: ${system.rubOut}. Counted from the last coat${plan.allLaid ? '' : ' as it is planned'}.`,
+    why: `Not before ${plan.rubOut}${system ? `: ${system.rubOut}` : ''}. Counted from the last coat${plan.allLaid ? '' : ' as it is planned'}.`,
     station: 'finish',
     stage: 'film',
     minutes: 150,
     // What is laid hardens from the day it was laid; what is not laid yet moves with its coats.
     ...(plan.allLaid ? { notBefore: plan.rubOut } : { rest: daysBetween(plan.lastCoat, plan.rubOut) }),
-    cautions: ['Polishing pads in a drill grab: both hands, edge turning away from you.'],
-    befores: [before(last.id, 'cureBeforeRub'), before(holes.id, 'holesBeforeWet')],
+    cautions: [
+      'Polishing pads in a drill grab: both hands, edge turning away from you.',
+      ...(cautions.some((c) => /dust/i.test(c)) ? ['Lacquer dust burns: no flame, mask, wiped up wet.'] : []),
+    ],
+    befores: [...ends.map((s) => before(s.id, 'cureBeforeRub')), before(holes.id, 'holesBeforeWet')],
   })
-  return [sand, ...layers, holes, rub]
+  return [sand, ...layers, holes, rub, ...waxes.map((w) => ({ ...w, befores: [before(rub.id, 'dryFitFirst')] }))]
 }
 
 /** Sanding after all work on the wood. */

@@ -1,0 +1,36 @@
+import type { FilmState, PlaceRisk } from '@snug/core'
+import { percent } from './words'
+
+/** The odds of going through, with none and with each more clear: a bar each, the first under 5 % marked. */
+export function OddsBars({ state, more }: { state: FilmState; more: readonly { more: number; worst: PlaceRisk }[] }) {
+  const first = more.find((m) => m.worst.chance < 0.05)
+  const now = more[0]!.worst
+  return (
+    <section className="px-4 pt-2" aria-label="Odds of sanding through">
+      <p>
+        Cut wet from P1200 with a block, it goes through to {state.under} in <b className="figure">{percent(now.chance)}</b> of 100, at{' '}
+        {now.label} first.{' '}
+        {now.chance < 0.05
+          ? 'It can be cut.'
+          : first
+            ? `${first.more} more ${first.more === 1 ? 'clear brings' : 'clears bring'} it under 5.`
+            : 'Six more do not help: level less, begin finer.'}
+      </p>
+      {now.chance >= 0.05 && (
+        <div className="mt-1 flex items-end gap-3" aria-hidden="true">
+          {more.map((m) => (
+            <div key={m.more} className="w-12 text-center">
+              <div
+                className={m.more === first?.more ? 'bg-violet' : 'bg-violet/35'}
+                style={{ height: `${Math.max(2, 44 * m.worst.chance)}px` }}
+              />
+              <span className="figure text-[12px]">
+                +{m.more}: {percent(m.worst.chance)}
+              </span>
+            </div>
+          ))}
+        </div>
+      )}
+    </section>
+  )
+}

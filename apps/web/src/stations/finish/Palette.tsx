@@ -1,0 +1,41 @@
+import { NOT_AT_HOME, type NextOffer } from '@snug/core'
+
+const WORD = { cure: 'after cure', test: 'test first', never: 'no' } as const
+
+/** What may be laid next: a press lays it; what does not hold says why. */
+export function Palette({ offers, onLay }: { offers: readonly NextOffer[]; onLay: (product: string) => void }) {
+  const good = offers.filter((o) => o.said?.follow !== 'never')
+  const not = offers.filter((o) => o.said?.follow === 'never')
+  return (
+    <section className="mt-3 border-t border-hairline bg-canvas/50 px-4 py-2" aria-label="Lay one more">
+      <h3 className="label font-semibold">Lay one more</h3>
+      <div className="mt-1 flex flex-wrap gap-2">
+        {good.map((o) => (
+          <button
+            key={o.id}
+            type="button"
+            title={o.said?.says ?? o.product.how}
+            onClick={() => onLay(o.id)}
+            className="min-h-10 rounded border border-hairline bg-sheet px-2 text-left text-[14px] leading-tight hover:border-violet"
+          >
+            {o.product.label}
+            {o.said && <span className="text-mind"> · {WORD[o.said.follow]}</span>}
+          </button>
+        ))}
+      </div>
+      <details className="mt-2 text-[14px] text-soft">
+        <summary className="min-h-8">Not offered here, and why ({not.length + 1})</summary>
+        <ul>
+          {not.map((o) => (
+            <li key={o.id}>
+              {o.product.label}: {o.said!.says}
+            </li>
+          ))}
+          <li>
+            {NOT_AT_HOME.label}: {NOT_AT_HOME.why}
+          </li>
+        </ul>
+      </details>
+    </section>
+  )
+}
