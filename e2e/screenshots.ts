@@ -1,6 +1,5 @@
 import { fileURLToPath } from 'node:url'
 import { join } from 'node:path'
-import { measuredByCard } from './photograph'
 import { expect, test } from './server'
 
 const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
@@ -31,14 +30,26 @@ test('pictures of the main views', async ({ page }) => {
     await page.screenshot({ path: join(folder, `${file}.png`) })
   }
   for (const [file, path] of VIEWS) await shoot(file, path)
-  // A headstock laid out, and a picture scaled by a card and measured.
+  // A headstock laid out.
   await page.goto('/builds/heron/drill?tab=head')
   await page.getByRole('button', { name: 'Find the best row' }).click()
   await expect(page.getByRole('button', { name: 'Take this row' })).toBeEnabled()
   await page.screenshot({ path: join(folder, 'drill-headstock.png') })
-  await page.goto('/builds/heron/drill?tab=photo')
-  await measuredByCard(page, 'P1')
-  await page.screenshot({ path: join(folder, 'drill-picture.png') })
+  // A heavy peel about to be levelled, and the coat whose turn it is beside the can.
+  await page.goto('/builds/heron/finish?tab=sanding')
+  await page.getByLabel('It looks').selectOption('relief')
+  await page.getByRole('button', { name: /Try it 40,000 times/ }).click()
+  await expect(page.getByText(/Of 40,000 instruments/)).toBeVisible()
+  await page.screenshot({ path: join(folder, 'finish-sanding.png') })
+  await page.goto('/builds/plover/finish')
+  await page
+    .getByRole('button', { name: /^It is on: Wipe-on/ })
+    .first()
+    .click()
+  await expect(page.getByText('saving…')).toHaveCount(0)
+  await page.getByRole('button', { name: /^Bench view/ }).click()
+  await page.waitForTimeout(400)
+  await page.screenshot({ path: join(folder, 'finish-bench.png') })
   // A set chosen for three slots that are left open.
   for (const slot of ['guard', 'bridge', 'tuners']) {
     await page.goto(`/builds/heron/parts/${slot}`)
@@ -64,5 +75,4 @@ test('pictures of the main views', async ({ page }) => {
   await page.keyboard.press('Escape')
   await page.goto('/')
   await page.keyboard.press('t')
-  await shoot('dry-fit-dark', '/builds/heron/fit/guard-openings')
 })

@@ -163,6 +163,7 @@ class ZoneLayerDoc {
   @Optional() @Matches(COLOUR, COLOUR_SAYS) colour?: string
   @Optional() @Between(0, 100, 'Strength', ' %') strength?: number
   @Optional() @Between(1, 300, 'The width of a burst', ' mm') burst?: number
+  @Optional() @Equals(true, says('Its label says that it holds, or that is left out.')) byLabel?: true
 }
 class ZoneDoc {
   @ListOf(each(ZoneLayerDoc), 'A zone', { most: 40, each: 'layers' }) layers!: ZoneLayerDoc[]
@@ -213,6 +214,15 @@ class ColourMixDoc {
   @Length(1, 60, says('A mix needs a name of 1 to 60 letters.')) name!: string
   @ListOf(each(MixPartDoc), 'A mix', { most: 12, each: 'colours' }) parts!: MixPartDoc[]
   @Between(0, 2000, 'Thinning', ' %') thin!: number
+}
+class WearPointDoc {
+  @Between(-2000, 2000, 'Along', ' mm') x!: number
+  @Between(-1000, 1000, 'Across', ' mm') y!: number
+}
+class WearSpotDoc {
+  @Length(1, 60, says('A worn place has a name of 1 to 60 letters.')) name!: string
+  @IsIn(['front', 'back'], says('A worn place lies on the front or the back.')) face!: 'front' | 'back'
+  @ListOf(each(WearPointDoc), 'A worn place', { least: 3, most: 200, each: 'points' }) points!: WearPointDoc[]
 }
 class FinishTroubleDoc {
   @Length(1, 60, says('A trouble names what is seen.')) symptom!: string
@@ -271,6 +281,7 @@ class FinishDoc {
   @Optional() @IsIn(ABRASIVE_SCALES, says(`Abrasives are marked in ${ABRASIVE_SCALES.join(' or ')}.`)) abrasives?: AbrasiveScale
   @Optional() @RecordOf(onlyTrue('A line is ticked, or it is left out.'), LIMITS.steps) ticked?: Record<string, true>
   @Optional() @RecordOf(each(ColourMixDoc)) mixes?: Record<string, ColourMixDoc>
+  @Optional() @RecordOf(each(WearSpotDoc)) wear?: Record<string, WearSpotDoc>
   @Optional() @RecordOf(each(FinishTroubleDoc)) troubles?: Record<string, FinishTroubleDoc>
 }
 class SetupReadingDoc {

@@ -90,7 +90,7 @@ const fullest = (): Build => {
     finish: {
       ...build.finish,
       under: { dye: true },
-      layers: [{ product: 'water-dye', coats: 2, colour: '#aa3311', strength: 60, burst: 70 }],
+      layers: [{ product: 'water-dye', coats: 2, colour: '#aa3311', strength: 60, burst: 70, byLabel: true }],
       zones: {
         front: {
           layers: [
@@ -128,6 +128,17 @@ const fullest = (): Build => {
       abrasives: 'unmarked',
       ticked: { 'relic-0': true },
       mixes: { a: { name: 'Edge', parts: [{ name: 'brown', parts: 3, colour: '#402010' }], thin: 900 } },
+      wear: {
+        a: {
+          name: 'Forearm',
+          face: 'front',
+          points: [
+            { x: 500, y: 100 },
+            { x: 560, y: 100 },
+            { x: 540, y: 150 },
+          ],
+        },
+      },
       troubles: { a: { symptom: 'runs', at: '2026-11-24T19:00:00Z', zone: 'front', way: 'block' } },
       laid: { a: { zone: 'front', product: 'sealer', at: '2026-11-24T19:00:00Z', air: 19, surface: 18, humidity: 55 } },
     },

@@ -262,6 +262,8 @@ export interface FinishChoice {
   ticked?: Record<string, true>
   /** Colours mixed, by id. */
   mixes?: Record<string, ColourMix>
+  /** Where it is to be worn, by id: outlines on the body, mm from the nut and across. */
+  wear?: Record<string, WearSpot>
   /** What went wrong, by id. */
   troubles?: Record<string, FinishTrouble>
 }
@@ -287,6 +289,8 @@ export interface ZoneLayer {
   strength?: number
   /** Only round the edge, fading out over this width, mm. */
   burst?: number
+  /** Its own label says that it holds on what lies under it. */
+  byLabel?: true
 }
 
 /** What stands on a can. Times in minutes. */
@@ -338,6 +342,12 @@ export interface ColourMix {
   name: string
   parts: { name: string; parts: number; colour?: string }[]
   thin: number
+}
+
+export interface WearSpot {
+  name: string
+  face: 'front' | 'back'
+  points: { x: number; y: number }[]
 }
 
 export interface FinishTrouble {

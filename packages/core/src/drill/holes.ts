@@ -1,6 +1,7 @@
 import type { Build } from '../document/build'
 import type { Drawing } from '../drawing/drawing'
 import { PLACES } from '../instrument/guardPlace'
+import { withFilm } from './afterFilm'
 import { USUAL_BENCH, type Bench } from './bench'
 import { withGuards } from './card'
 import { controlRoute, pocketRoute, vibratoRoute } from './cards/bodyRoutes'
@@ -59,7 +60,7 @@ function drawnCards(build: Build, bench: Bench): DrawnCard[] {
   if (!build.parts.body && !build.parts.neck) return []
   const told = withoutGuesses(build)
   const cards = FINDERS.flatMap((find) => find(told, bench) ?? [])
-  return withNeighbours(told, cards).map(({ card, more }) => withGuards(card, more))
+  return withNeighbours(told, cards).map(({ card, more }) => withFilm(build, withGuards(card, more)))
 }
 
 /** Every hole card of a build, in the order of the work. */

@@ -5,8 +5,9 @@ import { tightTurns } from '../geometry/inset'
 import { bodyShape } from '../instrument/bodyShape'
 import { outlinePoints } from '../instrument/outline'
 import { areaToCoat } from './cover'
+import { GRAIN } from './grits'
 import { burstOrder } from './mixing'
-import { layersOf, surfaceOf } from './stack'
+import { layersOf, surfaceOf, type Layer } from './stack'
 import { maskedOf } from './masking'
 import { hasBinding, zoneGroups } from './zones'
 import { RAGS, SHEET } from './products'
@@ -55,27 +56,14 @@ export function finishCards(build: Build): FinishCard[] {
   const has = (medium: string) => layers.some((l) => l.medium === medium)
   const sprayed = layers.some((l) => l.applied === 'spray')
   const spray = layers.find((l) => l.applied === 'spray')
-  const cans = sprayed ? [...spray!.cautions] : []
+  const cans = spray ? [...spray.cautions] : []
   const all: FinishCard[] = [
     card({
       id: 'before-coat',
       title: 'Before every coat',
       why: 'Most dust and most spitting is decided in the five minutes before.',
       asked: layers.length > 0,
-      confirm: sprayed ? 'Respirator with organic-vapour cartridge on, gloves on, and the air moving out of the room?' : undefined,
-      lines: [
-        ...(sprayed
-          ? [
-              'Respirator for organic vapour and particles on, gloves, eyes; outdoors or the fan on; no flame.',
-              'Can warmed in hand-warm water, never above what its label allows; again each session.',
-              'Shaken for 3 minutes after the ball is free.',
-            ]
-          : ['Window open, gloves.']),
-        'Floor and air wetted with a spray of water; dust settled.',
-        'Work wiped, looked over under a lamp laid flat: specks, hairs, fingermarks.',
-        ...(sprayed ? ['First pass begins and ends off the body, on a piece of card.'] : []),
-      ],
-      cautions: cans,
+      ...beforeCoat(spray ?? layers[0]),
     }),
     card({
       id: 'test-board',
@@ -256,6 +244,27 @@ export function finishCards(build: Build): FinishCard[] {
   return all.toSorted((a, b) => Number(b.asked) - Number(a.asked))
 }
 
+/** What is done before a coat of this goes on, and what is asked where it can hurt. */
+export function beforeCoat(layer: Pick<Layer, 'applied' | 'cautions'> | undefined): Pick<FinishCard, 'lines' | 'confirm' | 'cautions'> {
+  const sprayed = layer?.applied === 'spray'
+  return {
+    ...(sprayed ? { confirm: 'Respirator with organic-vapour cartridge on, gloves on, and the air moving out of the room?' } : {}),
+    lines: [
+      ...(sprayed
+        ? [
+            'Respirator for organic vapour and particles on, gloves, eyes; outdoors or the fan on; no flame.',
+            'Can warmed in hand-warm water, never above what its label allows; again each session.',
+            'Shaken for 3 minutes after the ball is free.',
+          ]
+        : ['Window open, gloves.']),
+      'Floor and air wetted with a spray of water; dust settled.',
+      'Work wiped, looked over under a lamp laid flat: specks, hairs, fingermarks.',
+      ...(sprayed ? ['First pass begins and ends off the body, on a piece of card.'] : []),
+    ],
+    cautions: [...(layer?.cautions ?? [])],
+  }
+}
+
 function fillerCard(build: Build, coats?: number): FinishCard {
   const wood = traitAt(build, 'body', 'wood') ?? ''
   const open = wood === 'mahogany' || wood === 'ash'
@@ -330,7 +339,7 @@ function bindingCard(build: Build): FinishCard {
       'Ledge cleaned with a solvent that leaves no film.',
       'Slick plastic scuffed with P220 where it is glued.',
       `Tape cut and staged: ${Math.ceil(around / PIECE)} pieces, one every ${PIECE} mm.`,
-      `Glued from the waist, pulled tight; at the ${tight.length} tight turns warmed first, two pieces of tape each.`,
+      `Glued from the waist, pulled tight; at ${tight.length === 1 ? 'the one tight turn' : `the ${tight.length} tight turns`} warmed first, two pieces of tape each.`,
       'Ends butted, cut last.',
       '12 to 24 hours. What lifted at a curve: cement, tape, again.',
       'Scraped flush with a blade, never sanded into the colour.',
@@ -360,6 +369,11 @@ function polishingCard(asked: boolean): FinishCard {
       'Haze stays: back to the grit whose scratch it is, P2000 before P1500.',
       'Good enough is an answer. Stop here.',
       'Last shine after it is assembled. Wax, if any, last of all.',
+    ],
+    numbers: [
+      ...[1200, 1500, 2000].map((g) => ({ label: `P${g} takes`, value: `${(GRAIN[g]! / 3).toFixed(0)} µm` })),
+      { label: 'Cutting compound takes', value: '1 to 2 µm' },
+      { label: 'Polish and glaze take', value: 'under 0.5 µm' },
     ],
     cautions: ['Pads in a drill grab: both hands, edge turning away from you. Dust mask when it is dry.'],
   })

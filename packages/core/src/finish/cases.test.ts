@@ -7,7 +7,7 @@ import { pt } from '../geometry/point'
 import { daysBetween } from '../quantity/days'
 import { planOf } from '../testing/coatPlanOf'
 import { changed, fullBuild } from '../testing/fullBuild'
-import { finishCards, type CardId } from './cards'
+import { beforeCoat, finishCards, type CardId } from './cards'
 import { areaToCoat, shoppingFor } from './cover'
 import { filmEvidence } from './evidence'
 import { budgetSays, coatsMore, strikeThrough, type Budget } from './filmBudget'
@@ -171,6 +171,10 @@ describe('cases from the bench', () => {
     expect(card.lines[0]).toMatch(/[Rr]espirator.*gloves.*outdoors/)
     expect(card.cautions.join(' ')).toMatch(/No flame/)
     expect(cardOf(made({ system: 'oil' }), 'before-coat').confirm).toBeUndefined()
+  })
+  it('a cloth after the can asks for no respirator', () => {
+    expect(beforeCoat(layersOf(made({ layers: [l('lacquer-clear', 1)] }))[0]).confirm).toMatch(/organic-vapour/)
+    expect(beforeCoat(layersOf(made({ layers: [l('oil-varnish', 1)] }))[0]).confirm).toBeUndefined()
   })
   it('a wear pattern asks before it cannot be undone', () =>
     expect(cardOf(made({ system: 'lacquer' }), 'relic').confirm).toMatch(/cannot be undone/))

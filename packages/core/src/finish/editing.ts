@@ -50,11 +50,16 @@ export function setStack(build: Build, of: StackOf, layers: readonly ZoneLayer[]
   return { ok: true, change: put(build, of, [...layers], label) }
 }
 
-/** One layer more on top, under the wax where there is some. */
-export function addLayer(build: Build, of: StackOf, product: string): StackChange {
+/** One layer more on top. @param byLabel its label says that it holds there */
+export function addLayer(build: Build, of: StackOf, product: string, byLabel = false): StackChange {
   const p = productOf(build.finish.labels, product)
   if (!p) return { ok: false, why: `"${product}" is no product here.` }
-  return setStack(build, of, [...stackFor(build, of), { product, coats: p.coats }], `${p.label} laid on the stack`)
+  return setStack(
+    build,
+    of,
+    [...stackFor(build, of), { product, coats: p.coats, ...(byLabel ? { byLabel: true as const } : {}) }],
+    `${p.label} laid on the stack`,
+  )
 }
 
 export function moveLayer(build: Build, of: StackOf, from: number, to: number): StackChange {

@@ -68,8 +68,17 @@ export const budgetOf = (state: FilmState, planned: Sanding): Budget => ({
   done: state.passes,
 })
 
-/** What is planned where nobody has said: a light peel, cut wet from P1200 with a block. */
-export const USUAL_SANDING: Sanding = { texture: 'light peel', grits: ladder(1200, 2500), block: true }
+/** What is planned where nobody has said: a light peel, cut wet from P1200 with a block; what is wiped on is only buffed. */
+export const usualSanding = (state: FilmState): Sanding =>
+  ['oil', 'hard-wax'].includes(state.clear.at(-1)!.medium)
+    ? { texture: 'glass', grits: [2500], block: false }
+    : { texture: 'light peel', grits: ladder(1200, 2500), block: true }
+
+/** A sanding in words. */
+export const sandingSays = (s: Sanding): string =>
+  s.grits.length
+    ? `Cut ${s.grits.length > 1 ? `from P${s.grits[0]} to P${s.grits.at(-1)}` : `with P${s.grits[0]}`} ${s.block ? 'with a block' : 'with fingers'}`
+    : 'Not cut'
 
 /** The chance that a place goes through and what each more coat would make of it. */
 export function moreCoats(b: Budget, most = 6): { more: number; worst: PlaceRisk }[] {

@@ -66,3 +66,9 @@ export const maskMarks = (build: Build): Mark[] =>
     if (m.id === 'border') return [{ mark: 'line', role: 'guide', dashed: true, points: m.points }]
     return [{ mark: 'area', role: 'doubt', points: m.points }]
   })
+
+/** Places that are to be worn, on the front. */
+export const wearMarks = (build: Build): Mark[] =>
+  Object.values(build.finish.wear ?? {})
+    .filter((w) => w.face === 'front')
+    .map((w): Mark => ({ mark: 'area', role: 'remove', dashed: true, points: w.points }))

@@ -136,7 +136,7 @@ export const PRODUCTS = {
   },
   'acrylic-wash': {
     ...inWood,
-    label: 'Acrylic colour thinned to a wash',
+    label: 'Acrylic wash',
     kind: 'dye',
     medium: 'wash',
     applied: 'wipe',

@@ -5,7 +5,7 @@ import { areaOfZones, areaToCoat } from './cover'
 import { hourOf, mayCoatAt } from './forecast'
 import { nextOver } from './follows'
 import type { Layer } from './stack'
-import { coatId, hasTwoFaces, WHOLE, zoneGroups, type ZoneGroup } from './zones'
+import { coatId, hasTwoFaces, isLastWax, WHOLE, zoneGroups, type ZoneGroup } from './zones'
 
 /** One coat on one evening. */
 export interface Coat {
@@ -206,7 +206,13 @@ function layGroup(
         clock = starts + base.hands
       }
   // Wax goes on after the rub-out and takes no part in its wait.
-  const rubbed = coats.filter((c) => group.layers.find((l) => l.key === c.layer)!.name !== 'wax')
+  const rubbed = coats.filter(
+    (c) =>
+      !isLastWax(
+        group,
+        group.layers.find((l) => l.key === c.layer)!,
+      ),
+  )
   const final = rubbed.at(-1) ?? coats.at(-1)!
   const under = group.layers.find((l) => l.key === final.layer)!
   const air = build.finish.laid?.[final.id]

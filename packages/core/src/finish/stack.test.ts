@@ -297,3 +297,43 @@ describe('calendar over stacks', () => {
     expect(daysBetween('2026-12-01', planOf(build).rubOut)).toBe(14)
   })
 })
+
+describe('the shortest calendar', () => {
+  /** Every way to lay n coats on a grid of 5 minutes: the earliest day the last one can lie. */
+  const shortest = (evenings: number[], n: number, hands: number, recoat: number, bad: readonly [number, number]): number => {
+    let ends = new Set<number>()
+    const starts = Array.from({ length: 30 }, (_, day) => day).flatMap((day) =>
+      Array.from({ length: Math.max(0, Math.floor((evenings[day % 7]! - hands) / 5) + 1) }, (_, i) => day * 1440 + i * 5),
+    )
+    for (const s of starts) ends.add(s + hands)
+    for (let k = 1; k < n; k++) {
+      const next = new Set<number>()
+      for (const s of starts)
+        for (const e of ends) {
+          const gap = s - e
+          if (gap >= recoat && !(gap > bad[0] && gap < bad[1])) {
+            next.add(s + hands)
+            break
+          }
+        }
+      ends = next
+    }
+    return Math.floor(Math.min(...ends) / 1440)
+  }
+  it('between forbidden hours is as short as any: acrylic clear, 20 min, not from 1 to 24 h', () =>
+    fc.assert(
+      fc.property(
+        fc
+          .array(fc.constantFrom(0, 15, 30, 45, 60, 90, 120), { minLength: 7, maxLength: 7 })
+          .filter((e) => e.filter((m) => m > 0).length >= 3),
+        fc.integer({ min: 2, max: 5 }),
+        (evenings, n) => {
+          // 2026-11-30 is a Monday, as evenings begin.
+          const build = { ...made({ start: '2026-11-30', layers: [layer('acrylic-clear', n)] }), evenings }
+          const days = daysBetween('2026-11-30', planOf(build).lastCoat)
+          expect(days).toBe(shortest(evenings, n, 15, 20, [60, 1440]))
+        },
+      ),
+      { numRuns: 60 },
+    ))
+})

@@ -1,6 +1,6 @@
 import type { Build, FinishZone, ProductLabel, ZoneLayer } from '../document/build'
 import { traitAt } from '../document/read'
-import { nextOver, type FollowSays, type Ground } from './follows'
+import { INTO_WOOD, nextOver, type FollowSays, type Ground } from './follows'
 import { PRODUCTS, type LayerName, type Medium, type Product, type ProductId } from './products'
 import { solidsByVolume } from './solids'
 import { isChosen, SYSTEMS, stackOfSystem, topOf, type System } from './systems'
@@ -40,6 +40,7 @@ export interface Layer {
   colour?: string
   strength?: number
   burst?: number
+  byLabel: boolean
   /** Where these figures come from: the trade's usual ones, or the label. */
   from: 'usual' | 'label'
 }
@@ -139,6 +140,7 @@ function layerOf(build: Build, layer: ZoneLayer): Omit<Layer, 'key'> | undefined
     ...(layer.colour ? { colour: layer.colour } : {}),
     ...(layer.strength === undefined ? {} : { strength: layer.strength }),
     ...(layer.burst === undefined ? {} : { burst: layer.burst }),
+    byLabel: layer.byLabel === true,
     from: Object.keys(said).some((k) => k !== 'name' && k !== 'like' && k !== 'price') || layer.solids !== undefined ? 'label' : 'usual',
   }
 }
@@ -174,7 +176,12 @@ export function stackFaults(ground: Ground, layers: readonly Layer[]): StackFaul
   return layers.flatMap((layer, at): StackFault[] => {
     const below = layers[at - 1]
     if (below && below.product === layer.product) return []
-    const said = nextOver(groundsUnder(ground, layers, at), layer.medium)
+    const found = nextOver(groundsUnder(ground, layers, at), layer.medium)
+    // The label wins over the table; only what has to go into the wood goes through nothing, whatever is printed on it.
+    const said =
+      found?.follow === 'never' && layer.byLabel && !INTO_WOOD.includes(layer.medium)
+        ? { follow: 'test' as const, says: `By its label it holds there; usually it does not (${found.says}) A test piece first.` }
+        : found
     return [
       ...(said ? [{ at, ...said }] : []),
       ...(layer.medium === 'metallic' && !layers.slice(at + 1).some((l) => l.name === 'top')

@@ -60,6 +60,9 @@ export const groupOf = (groups: readonly ZoneGroup[], zone: FinishZone): ZoneGro
 
 export const groupOfId = (groups: readonly ZoneGroup[], id: string): ZoneGroup | undefined => groups.find((g) => g.id === id)
 
+/** Wax on top of everything goes on after the rub-out. */
+export const isLastWax = (group: ZoneGroup, layer: Layer): boolean => layer.name === 'wax' && group.layers.at(-1) === layer
+
 /** Coats of other groups than the whole are counted under their zone. */
 export const coatId = (group: string, key: string, n: number, face?: 'back'): string =>
   `${group === WHOLE ? '' : `${group}/`}${key}-${n}${face ? '~back' : ''}`

@@ -1,5 +1,5 @@
 import type { CARD_IDS } from '@snug/core'
-import { finishCards, finishDrawing, maskMarks } from '@snug/core'
+import { finishCards, finishDrawing, maskMarks, wearMarks } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useOpenBuild } from '../../state/buildStore'
@@ -8,6 +8,7 @@ import { ThingRow } from '../../ui/ThingRow'
 import { CardLines } from './CardLines'
 import { FinishTabs } from './tabs'
 import { usePaint } from './usePaint'
+import { WearMap } from './WearMap'
 
 /** Jobs of their own at the finish, those this build asks for first. */
 export default function CardsTab() {
@@ -18,7 +19,7 @@ export default function CardsTab() {
   const [seen, setSeen] = useState<(typeof CARD_IDS)[number]>()
   const hand = cards.find((c) => c.id === seen) ?? cards[0]!
   const done = (id: string, lines: readonly string[]) => lines.filter((_, i) => build.finish.ticked?.[`${id}-${i}`]).length
-  const masked = useMemo(() => (hand.id === 'masking' ? maskMarks(build) : []), [build, hand.id])
+  const masked = useMemo(() => (hand.id === 'masking' ? maskMarks(build) : hand.id === 'relic' ? wearMarks(build) : []), [build, hand.id])
   return (
     <Workspace
       paint={paint}
@@ -57,6 +58,7 @@ export default function CardsTab() {
               ))}
             </dl>
           )}
+          {hand.id === 'relic' && <WearMap />}
           <CardLines key={hand.id} card={hand} />
           <Caution lines={hand.cautions} />
         </div>

@@ -1,14 +1,15 @@
-import { dryingTimers, finishCards, type Coat, type FinishResult } from '@snug/core'
+import { beforeCoat, dryingTimers, type Coat, type FinishResult } from '@snug/core'
 import { format, parseISO } from 'date-fns'
 import { Dialog } from 'radix-ui'
-import { useMemo, useState, type KeyboardEvent } from 'react'
+import { useState, type KeyboardEvent } from 'react'
 import { useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { KeyCap } from '../../ui/KeyCap'
+import { Shake } from './Shake'
 import { useClock } from '../../ui/useClock'
 import { coatName, useLaying } from './useLaying'
-import { span } from './words'
+import { day, span } from './words'
 
 /** For a tablet beside the can: the coat whose turn it is, one big tap when it is on, a clock until the next, what can hurt. */
 export function CoatBench({ all, finish, onClose }: { all: readonly Coat[]; finish: FinishResult; onClose: () => void }) {
@@ -17,12 +18,15 @@ export function CoatBench({ all, finish, onClose }: { all: readonly Coat[]; fini
   const next = all.find((c) => !c.laid)
   const last = all.findLast((c) => c.laid)
   const layer = next && finish.groups.find((g) => g.id === next.group)?.layers.find((l) => l.key === next.layer)
-  const card = useMemo(() => finishCards(build).find((c) => c.id === 'before-coat'), [build])
-  const [ready, setReady] = useState(card?.confirm === undefined)
+  const card = beforeCoat(layer)
+  // Asked anew for each product that is sprayed.
+  const [said, setSaid] = useState<string>()
+  const ready = card.confirm === undefined || said === layer?.product
   const now = useClock()
   const until = dryingTimers(build, finish.groups, all, now).find((t) => !next || t.id === next.group)
   const left = until ? Math.ceil((until.at - now) / 60_000) : 0
   const done = next ? all.filter((c) => c.step === next.step && c.laid).length : 0
+  const then = all.filter((c) => !c.laid && c !== next).slice(0, 5)
   const count = next ? all.filter((c) => c.step === next.step).length : 0
   const onKey = (e: KeyboardEvent) => {
     if (e.key === ' ' && next && ready && !(e.target as Element).closest('button')) {
@@ -71,6 +75,37 @@ export function CoatBench({ all, finish, onClose }: { all: readonly Coat[]; fini
               ) : (
                 <p className="text-[27px]">{finish.plan ? `Rub out from ${format(parseISO(finish.plan.rubOut), 'EEEE d MMMM')}.` : ''}</p>
               )}
+              {next && (
+                <ol className="mt-5 flex flex-wrap gap-3" aria-label="Coats of this layer">
+                  {all
+                    .filter((c) => c.step === next.step)
+                    .map((c) => (
+                      <li
+                        key={c.id}
+                        className={`figure flex size-14 items-center justify-center rounded-full border-2 border-ink ${c.laid ? 'bg-ink text-paper' : c.id === next.id ? 'border-violet text-violet' : ''}`}
+                      >
+                        {c.number}
+                      </li>
+                    ))}
+                </ol>
+              )}
+              {layer?.applied === 'spray' && <Shake />}
+              {then.length > 0 && (
+                <section className="mt-6">
+                  <h3 className="label text-[19px] text-soft">Then</h3>
+                  <ol>
+                    {then.map((c) => (
+                      <li key={c.id} className="flex justify-between border-t border-hairline py-2">
+                        <span>{coatName(c)}</span>
+                        <span className="text-soft">
+                          {day(c.date)}
+                          {c.note ? ', scuff first' : ''}
+                        </span>
+                      </li>
+                    ))}
+                  </ol>
+                </section>
+              )}
               {last && (
                 <Button look="quiet" className="mt-3" onClick={() => takeBack(last)}>
                   {coatName(last)} was not laid after all
@@ -78,19 +113,19 @@ export function CoatBench({ all, finish, onClose }: { all: readonly Coat[]; fini
               )}
             </div>
             <div className="text-[19px]">
-              {card?.confirm && next && (
+              {card.confirm && next && (
                 <label className="flex min-h-14 items-start gap-3 border-l-4 border-copper bg-canvas p-3">
                   <input
                     type="checkbox"
                     className="mt-1 size-7 accent-[var(--violet)]"
                     checked={ready}
-                    onChange={(e) => setReady(e.target.checked)}
+                    onChange={(e) => setSaid(e.target.checked ? layer?.product : undefined)}
                   />
                   {card.confirm}
                 </label>
               )}
               <ul className="mt-3 list-disc pl-6">
-                {card?.lines.map((line) => (
+                {card.lines.map((line) => (
                   <li key={line}>{line}</li>
                 ))}
               </ul>

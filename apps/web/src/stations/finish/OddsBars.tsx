@@ -1,15 +1,23 @@
-import type { FilmState, PlaceRisk } from '@snug/core'
+import { sandingSays, type FilmState, type PlaceRisk, type Sanding } from '@snug/core'
 import { percent } from './words'
 
 /** The odds of going through, with none and with each more clear: a bar each, the first under 5 % marked. */
-export function OddsBars({ state, more }: { state: FilmState; more: readonly { more: number; worst: PlaceRisk }[] }) {
+export function OddsBars({
+  state,
+  sanding,
+  more,
+}: {
+  state: FilmState
+  sanding: Sanding
+  more: readonly { more: number; worst: PlaceRisk }[]
+}) {
   const first = more.find((m) => m.worst.chance < 0.05)
   const now = more[0]!.worst
   return (
-    <section className="px-4 pt-2" aria-label="Odds of sanding through">
+    <section className="pt-2" aria-label="Odds of sanding through">
       <p>
-        Cut wet from P1200 with a block, it goes through to {state.under} in <b className="figure">{percent(now.chance)}</b> of 100, at{' '}
-        {now.label} first.{' '}
+        {sandingSays(sanding)}, it goes through to {state.under} in <b className="figure">{percent(now.chance)}</b> of 100, at {now.label}{' '}
+        first.{' '}
         {now.chance < 0.05
           ? 'It can be cut.'
           : first

@@ -1,9 +1,9 @@
-import { NOT_AT_HOME, type NextOffer } from '@snug/core'
+import { INTO_WOOD, NOT_AT_HOME, type NextOffer } from '@snug/core'
 
 const WORD = { cure: 'after cure', test: 'test first', never: 'no' } as const
 
 /** What may be laid next: a press lays it; what does not hold says why. */
-export function Palette({ offers, onLay }: { offers: readonly NextOffer[]; onLay: (product: string) => void }) {
+export function Palette({ offers, onLay }: { offers: readonly NextOffer[]; onLay: (product: string, byLabel?: boolean) => void }) {
   const good = offers.filter((o) => o.said?.follow !== 'never')
   const not = offers.filter((o) => o.said?.follow === 'never')
   return (
@@ -28,7 +28,12 @@ export function Palette({ offers, onLay }: { offers: readonly NextOffer[]; onLay
         <ul>
           {not.map((o) => (
             <li key={o.id}>
-              {o.product.label}: {o.said!.says}
+              {o.product.label}: {o.said!.says}{' '}
+              {!INTO_WOOD.includes(o.product.medium) && (
+                <button type="button" className="min-h-8 underline" onClick={() => onLay(o.id, true)}>
+                  Its label says it holds: lay {o.product.label.toLowerCase()}
+                </button>
+              )}
             </li>
           ))}
           <li>

@@ -38,9 +38,16 @@ export function SampleOdds({ budget, spots }: { budget: Budget; spots: Spots }) 
           <Button onClick={start}>Somewhere on the instrument? Try it {RUNS.toLocaleString('en')} times</Button>
         )}
         {so && (
-          <progress className="h-2 w-40 accent-[var(--violet)]" max={1} value={so.done} aria-label="Tried so far">
-            {Math.round(100 * so.done)} %
-          </progress>
+          <div
+            role="progressbar"
+            aria-label="Tried so far"
+            aria-valuemin={0}
+            aria-valuemax={100}
+            aria-valuenow={Math.round(100 * so.done)}
+            className="h-2 w-40 rounded bg-hairline"
+          >
+            <div className="h-full rounded bg-violet" style={{ width: `${100 * so.done}%` }} />
+          </div>
         )}
       </div>
       {so && (

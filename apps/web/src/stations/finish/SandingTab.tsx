@@ -120,7 +120,7 @@ export default function SandingTab({ finish }: { finish: FinishResult }) {
                   ))}
                 </tbody>
               </table>
-              <OddsBars state={state} more={moreCoats(budget)} />
+              <OddsBars state={state} sanding={budget} more={moreCoats(budget)} />
               <SampleOdds budget={budget} spots={spotsOf(build)} />
             </section>
           )}

@@ -13,7 +13,7 @@ import {
   setFinish,
   stackFaults,
   stackFor,
-  USUAL_SANDING,
+  usualSanding,
   WHOLE,
   ZONE_LABEL,
   zoneOf,
@@ -53,7 +53,7 @@ export function StackTab({ finish }: { finish: FinishResult }) {
   const group = zone ? groupOf(finish.groups, zone) : finish.groups.find((g) => g.id === WHOLE)
   const coats = finish.plan?.coats.filter((c) => c.group === (group?.id ?? of)) ?? []
   const state = useMemo(() => filmState(build, zone ?? 'front'), [build, zone])
-  const budget = useMemo(() => state && budgetOf(state, USUAL_SANDING), [state])
+  const budget = useMemo(() => state && budgetOf(state, usualSanding(state)), [state])
   const drawing = useMemo(() => finishDrawing(build, zone ?? 'front', budget), [build, zone, budget])
   const masked = useMemo(() => (zone === 'neck-back' ? maskMarks(build).filter((m) => m.mark === 'line') : []), [build, zone])
   const at = Math.min(seen, layers.length - 1)
@@ -85,7 +85,8 @@ export function StackTab({ finish }: { finish: FinishResult }) {
           {zone && (
             <p className="flex flex-wrap items-center gap-2 px-4 pt-1 text-[15px]">
               <span className="text-soft">
-                {own ? (own.layers.length ? 'A stack of its own.' : 'Stays bare.') : group ? 'As the whole.' : 'Stays as it is.'}
+                {own ? (own.layers.length ? 'A stack of its own.' : 'Stays bare.') : group ? 'As the whole.' : 'Stays as it is.'}{' '}
+                <span className="figure">{finish.area.zones[zone].toFixed(3)}</span> m²
               </span>
               {!own?.layers.length && <Button onClick={() => stackEdit((b) => zoneStack(b, zone, 'own'))}>Give it its own</Button>}
               {!(own && !own.layers.length) && <Button onClick={() => stackEdit((b) => zoneStack(b, zone, 'bare'))}>Leave it bare</Button>}
@@ -130,7 +131,11 @@ export function StackTab({ finish }: { finish: FinishResult }) {
             </p>
           )}
           {finish.trouble && layers.length > 0 && <p className="px-4 pt-1 text-wont">{finish.trouble}</p>}
-          {budget && state && <OddsBars state={state} more={moreCoats(budget)} />}
+          {budget && state && (
+            <div className="px-4">
+              <OddsBars state={state} sanding={budget} more={moreCoats(budget)} />
+            </div>
+          )}
           {[...finish.problems, ...faults.filter((f) => f.follow !== 'never').map((f) => `${layers[f.at]!.label}: ${f.says}`)].map((p) => (
             <p key={p} className="px-4 pt-1 text-mind">
               {p}
@@ -138,8 +143,8 @@ export function StackTab({ finish }: { finish: FinishResult }) {
           ))}
           <Palette
             offers={offers}
-            onLay={(product) => {
-              if (stackEdit((b) => addLayer(b, of, product))) setSeen(layers.length)
+            onLay={(product, byLabel) => {
+              if (stackEdit((b) => addLayer(b, of, product, byLabel))) setSeen(layers.length)
             }}
           />
         </div>

@@ -1,7 +1,9 @@
 import { causesOf, FILM_SYMPTOMS, finishDrawing, setFinish } from '@snug/core'
+import { useQueryClient } from '@tanstack/react-query'
 import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
+import { api } from '../../state/api'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { ThingRow } from '../../ui/ThingRow'
@@ -12,6 +14,8 @@ import { usePaint } from './usePaint'
 export default function TroubleTab() {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
+  const buildId = useBuild((s) => s.id)!
+  const queries = useQueryClient()
   const paint = usePaint()
   const drawing = useMemo(() => finishDrawing(build), [build])
   const logged = Object.entries(build.finish.troubles ?? {}).toSorted(([, a], [, b]) => (a.at < b.at ? 1 : -1))
@@ -23,6 +27,10 @@ export default function TroubleTab() {
     const [open] = logged.find(([, t]) => t.symptom === hand.id && !t.way) ?? []
     const id = way && open ? open : crypto.randomUUID()
     const trouble = { ...(build.finish.troubles?.[id] ?? { symptom: hand.id, at }), ...(way ? { way } : {}) }
+    const text = `${hand.label}${way ? `: ${hand.ways.find((w) => w.id === way)!.says}` : ''}`
+    void api
+      .addLog(buildId, { kind: 'mistake', text, station: 'finish' })
+      .then(() => queries.invalidateQueries({ queryKey: ['log', buildId] }))
     change((b) =>
       setFinish(
         b,

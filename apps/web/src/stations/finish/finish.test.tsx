@@ -1,6 +1,6 @@
 import { addDays, simulatedWeather, type Build } from '@snug/core'
 import { changed, fullBuild } from '@snug/core/testing/fullBuild'
-import { screen, waitFor, within } from '@testing-library/react'
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
 import { today } from '../../state/today'
@@ -32,7 +32,7 @@ describe('the stack', () => {
     at('')
     expect(stack().getByRole('button', { name: /^Lacquer sanding sealer .*2 coats, 0 laid/ })).toBeTruthy()
     expect(stack().getByText(/rub out from/)).toBeTruthy()
-    expect(stack().getByText(/of 100, at corners first/)).toBeTruthy()
+    expect(stack().getByText(/Cut from P1200 to P2500 with a block, .*at corners first/)).toBeTruthy()
     expect(inHand().getByText('To buy')).toBeTruthy()
     expect(inHand().getByText(/Spray outdoors/)).toBeTruthy()
     expect(loupe().getByRole('img', { name: 'The film round an edge' })).toBeTruthy()
@@ -86,7 +86,7 @@ describe('the stack', () => {
     await userEvent.click(view.getByRole('checkbox'))
     await userEvent.click(view.getByRole('button', { name: 'It is on' }))
     await waitFor(() => expect(server.build.finish.laid?.['sealer-1']).toBeTruthy())
-    expect(await view.findByRole('timer')).toBeTruthy()
+    expect(await view.findByText(/dries:/)).toBeTruthy()
     await userEvent.click(view.getByRole('button', { name: /was not laid after all/ }))
     await waitFor(() => expect(server.build.finish.laid).toEqual({}))
   })
@@ -227,6 +227,41 @@ describe('cards and trouble', () => {
     await userEvent.click(inHand().getByLabelText(/cannot be undone/))
     await userEvent.click(line())
     await waitFor(() => expect(server.build.finish.ticked).toEqual({ 'relic-0': true }))
+  })
+  it('a worn place is outlined on the body by its corners', async () => {
+    at('?tab=cards')
+    await userEvent.click(await screen.findByRole('button', { name: /^Worn by hand/ }))
+    const map = screen.getByRole('img', { name: /^Body outline/ })
+    // jsdom lays nothing out: a point of the screen is a point of the body.
+    Object.assign(map, { getScreenCTM: () => ({ inverse: () => ({}) }) })
+    vi.stubGlobal(
+      'DOMPoint',
+      class {
+        constructor(
+          readonly x: number,
+          readonly y: number,
+        ) {}
+        matrixTransform() {
+          return this
+        }
+      },
+    )
+    for (const [clientX, clientY] of [
+      [500, 100],
+      [560, 100],
+      [540, 150],
+    ])
+      fireEvent.click(map, { clientX, clientY })
+    await userEvent.click(screen.getByRole('button', { name: 'Close the outline' }))
+    await waitFor(() =>
+      expect(Object.values(server.build.finish.wear!)[0]!.points).toEqual([
+        { x: 500, y: 100 },
+        { x: 560, y: 100 },
+        { x: 540, y: 150 },
+      ]),
+    )
+    expect(await screen.findByText(/15 cm²/)).toBeTruthy()
+    vi.unstubAllGlobals()
   })
   it('causes by what was laid, a way back taken and kept', async () => {
     at('?tab=trouble', { laid: { 'top-1': { product: 'lacquer-clear', at: `${today()}T19:00`, air: 18, surface: 18, humidity: 88 } } })

@@ -1,7 +1,8 @@
 import type { Build } from '../../document/build'
 import type { FinishResult } from '../../finish/finishPlan'
+import { filmSymptom } from '../../finish/troubles'
 import { coatsBy } from '../../finish/coatGroups'
-import { WHOLE } from '../../finish/zones'
+import { isLastWax, WHOLE } from '../../finish/zones'
 import { planResult } from '../../plan/planResult'
 import { before } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
@@ -33,12 +34,19 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
       befores: [before(under.id, 'dryFitFirst')],
     })
     lastOf.set(group, one)
-    return { one, wax: layer.name === 'wax' }
+    return {
+      one,
+      wax: isLastWax(
+        groups.find((g) => g.id === group)!,
+        layer,
+      ),
+    }
   })
   const layers = made.filter((m) => !m.wax).map((m) => m.one)
   const waxes = made.filter((m) => m.wax).map((m) => m.one)
   if (!layers.length) return [sand, ...waxes]
   const ends = groups.flatMap((g) => layers.findLast((l) => plan.coats.some((c) => c.group === g.id && c.step === l.id)) ?? [])
+  const mends = mendSteps(build)
   const holes = step({
     id: 'seal-holes',
     title: 'Seal every hole: tuners, studs, screws',
@@ -62,9 +70,30 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
       'Polishing pads in a drill grab: both hands, edge turning away from you.',
       ...(cautions.some((c) => /dust/i.test(c)) ? ['Lacquer dust burns: no flame, mask, wiped up wet.'] : []),
     ],
-    befores: [...ends.map((s) => before(s.id, 'cureBeforeRub')), before(holes.id, 'holesBeforeWet')],
+    befores: [...[...ends, ...mends].map((s) => before(s.id, 'cureBeforeRub')), before(holes.id, 'holesBeforeWet')],
   })
-  return [sand, ...layers, holes, rub, ...waxes.map((w) => ({ ...w, befores: [before(rub.id, 'dryFitFirst')] }))]
+  return [sand, ...layers, holes, ...mends, rub, ...waxes.map((w) => ({ ...w, befores: [before(rub.id, 'dryFitFirst')] }))]
+}
+
+/** The way back that was taken from each trouble: hands, then its wait. */
+function mendSteps(build: Build): Step[] {
+  return Object.entries(build.finish.troubles ?? {}).flatMap(([id, t]) => {
+    const symptom = filmSymptom(t.symptom)
+    const way = symptom?.ways.find((w) => w.id === t.way)
+    if (!symptom || !way || way.minutes + way.days === 0) return []
+    return [
+      step({
+        id: `mend-${id}`,
+        title: `Mend: ${symptom.label.toLowerCase()}`,
+        why: `${way.says} Costs ${way.cost}.`,
+        station: 'finish',
+        stage: 'film',
+        minutes: way.minutes,
+        wait: way.days * 1440,
+        cautions: ['Respirator and air where it is sprayed; dust mask where it is sanded dry.'],
+      }),
+    ]
+  })
 }
 
 /** Sanding after all work on the wood. */

@@ -1,0 +1,29 @@
+import type { Build, FinishZone } from '../document/build'
+import { plannedFilm } from '../finish/film'
+import type { DrawnCard, Side } from './holeCard'
+
+/** The zone a hole's mouth lies in. */
+const ZONE: Partial<Record<Side, FinishZone>> = {
+  front: 'front',
+  back: 'back',
+  rim: 'rim',
+  'head front': 'head-face',
+  'head back': 'neck-back',
+}
+
+/** A hole made before the film gets it too: its last line says how it is freed again, and what the film takes. */
+export function withFilm(build: Build, card: DrawnCard): DrawnCard {
+  const zone = ZONE[card.side]
+  if (!zone || !card.steps.length || card.work === 'keep' || card.id === 'string-tree') return card
+  if (card.id === 'route-pocket' && build.finish.maskPocket) return card
+  const film = plannedFilm(build, zone)
+  if (!film) return card
+  const both = ((2 * film) / 1000).toFixed(2)
+  return {
+    ...card,
+    steps: [
+      ...card.steps,
+      `after the last coat: chamfer by hand, then the same bit turned by hand, never a motor: the film takes ${both} mm off its width`,
+    ],
+  }
+}

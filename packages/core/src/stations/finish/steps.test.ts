@@ -1,0 +1,156 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Build, ZoneLayer } from '../../document/build'
+import { holeCards } from '../../drill/holes'
+import { evaluate } from '../../evaluate/evaluate'
+import { addLayer } from '../../finish/editing'
+import { maskedOf, maskMarks } from '../../finish/masking'
+import { layersOf } from '../../finish/stack'
+import { dryingTimers } from '../../finish/timers'
+import { zoneGroups } from '../../finish/zones'
+import { planOf } from '../../testing/coatPlanOf'
+import { drillable } from '../../testing/drillable'
+import { changed, fullBuild } from '../../testing/fullBuild'
+import { PRODUCT_IDS } from '../../finish/products'
+
+const made = (finish: Partial<Build['finish']>, surface = 'raw'): Build => {
+  const build = changed(fullBuild(), {}, { 'body/surface': surface, 'neck/surface': 'raw' })
+  return {
+    ...build,
+    steps: {},
+    finish: { ...build.finish, start: '2026-12-01', weather: { air: 20, surface: 20, humidity: 50 }, ...finish },
+  }
+}
+const CLEAR: ZoneLayer[] = [
+  { product: 'acrylic-colour', coats: 2 },
+  { product: 'acrylic-clear', coats: 3 },
+]
+const steps = (b: Build, today = '2026-12-01') => evaluate(b, today).plan.steps
+
+describe('steps of the finish', () => {
+  it('each layer of each zone after the one below it, the rub-out after all of them and the sealed holes, wax after that', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ product: fc.constantFrom(...PRODUCT_IDS), coats: fc.integer({ min: 1, max: 3 }) }), {
+          minLength: 1,
+          maxLength: 4,
+        }),
+        fc.array(fc.record({ product: fc.constantFrom(...PRODUCT_IDS), coats: fc.integer({ min: 1, max: 3 }) }), { maxLength: 3 }),
+        (layers, neck) => {
+          const build = made({ layers, zones: { 'neck-back': { layers: neck } } })
+          const found = steps(build).filter((s) => s.station === 'finish')
+          const at = (id: string) => found.findIndex((s) => s.id === id)
+          expect(new Set(found.map((s) => s.id)).size).toBe(found.length)
+          for (const s of found)
+            for (const b of s.befores) if (at(b.id) >= 0) expect(at(b.id), `${s.id} after ${b.id}`).toBeLessThan(at(s.id))
+          const coats = found.filter((s) => s.id.startsWith('coats-'))
+          expect(coats).toHaveLength(zoneGroups(build).reduce((n, g) => n + g.layers.length, 0))
+          for (const s of coats) expect(s.cautions.length).toBeGreaterThan(0)
+        },
+      ),
+      { numRuns: 25 },
+    ))
+  it('a stack without a name of a finish has its steps all the same', () => {
+    const found = steps(made({ system: 'none', layers: CLEAR }))
+    expect(found.map((s) => s.id)).toEqual(expect.arrayContaining(['coats-colour', 'coats-top', 'seal-holes', 'rub-out']))
+  })
+  it('a way back that was taken is a step, and the rub-out waits for its days', () => {
+    const rubOut = (finish: Partial<Build['finish']>) => steps(made({ layers: CLEAR, ...finish })).find((s) => s.id === 'rub-out')!
+    const troubles = { a: { symptom: 'runs', at: '2026-12-02T19:00:00Z', way: 'block' } }
+    const mend = steps(made({ layers: CLEAR, troubles })).find((s) => s.id === 'mend-a')!
+    expect(mend).toMatchObject({ minutes: 40, wait: 5 * 1440, title: 'Mend: runs or sags' })
+    expect(rubOut({ troubles }).befores.map((b) => b.id)).toContain('mend-a')
+    expect(rubOut({ troubles }).date! >= rubOut({}).date!).toBe(true)
+    expect(
+      steps(made({ layers: CLEAR, troubles: { a: { symptom: 'through', at: '2026-12-02T19:00:00Z', way: 'leave' } } })).some(
+        (s) => s.id === 'mend-a',
+      ),
+    ).toBe(false)
+  })
+  it('coats moved by a month move the rub-out with them', () => {
+    const on = (day: string) =>
+      Object.fromEntries(['colour-1', 'colour-2', 'top-1', 'top-2', 'top-3'].map((id) => [id, { product: 'x', at: `${day}T19:00` }]))
+    const rub = (day: string) => steps(made({ layers: CLEAR, laid: on(day) }), '2027-02-01').find((s) => s.id === 'rub-out')!.notBefore
+    expect([rub('2026-12-01'), rub('2027-01-01')]).toEqual(['2026-12-04', '2027-01-04'])
+  })
+})
+
+describe('holes made before the film', () => {
+  const ZONE = { front: 'front', back: 'back', rim: 'rim', 'head front': 'head-face', 'head back': 'neck-back' } as const
+  it('every one that is to be made says how it is freed of it and what the film takes, by its own zone', () => {
+    for (const layers of [CLEAR, [{ product: 'lacquer-clear', coats: 4 }]]) {
+      const build = { ...drillable(made({})), finish: { ...drillable(made({})).finish, layers, zones: { back: { layers: [] } } } }
+      for (const c of holeCards(build)) {
+        const says = c.steps.find((s) => s.startsWith('after the last coat'))
+        const zone = ZONE[c.side as keyof typeof ZONE]
+        const should =
+          zone !== undefined &&
+          zone !== 'back' &&
+          c.steps.length > 0 &&
+          c.work !== 'keep' &&
+          c.id !== 'string-tree' &&
+          c.id !== 'route-pocket'
+        expect(says !== undefined, c.id).toBe(should)
+        const um = layers.reduce((s, l) => s + l.coats * layersOf(build).find((x) => x.product === l.product)!.film, 0)
+        if (says) expect(says, c.id).toMatch(new RegExp(`chamfer by hand, then the same bit.*${((2 * um) / 1000).toFixed(2)} mm`))
+      }
+    }
+  })
+  it('with no film there is nothing to free', () => {
+    const build = { ...drillable(made({})), finish: { ...drillable(made({})).finish, system: 'none' as const } }
+    for (const c of holeCards(build))
+      expect(
+        c.steps.some((s) => s.startsWith('after the last coat')),
+        c.id,
+      ).toBe(false)
+  })
+})
+
+describe('the label’s word', () => {
+  it('lays what the table refuses, with a test piece asked; nothing lets dye through a seal', () => {
+    const over = made({ layers: [{ product: 'wipe-on-poly', coats: 2 }] })
+    expect(addLayer(over, 'whole', 'lacquer-clear').ok).toBe(false)
+    expect(addLayer(over, 'whole', 'lacquer-clear', true).ok).toBe(true)
+    expect(addLayer(over, 'whole', 'water-dye', true)).toMatchObject({ ok: false, why: expect.stringMatching(/does not go into the wood/) })
+  })
+})
+
+describe('clocks', () => {
+  const build = made({
+    layers: [{ product: 'lacquer-clear', coats: 2 }],
+    laid: { 'top-1': { product: 'x', at: '2026-12-01T19:00:00+00:00', air: 10, humidity: 50 } },
+  })
+  const at = (iso: string, b = build) => dryingTimers(b, zoneGroups(b), planOf(b).coats, Date.parse(iso))
+  it('run from what was laid, twice as long at 10 degrees, and end', () => {
+    const [clock] = at('2026-12-01T19:30:00Z')
+    expect(clock).toMatchObject({ label: 'Nitrocellulose clear 1', then: 'next coat', at: Date.parse('2026-12-01T21:00:00Z') })
+    expect(at('2026-12-01T21:00:01Z')).toEqual([])
+  })
+  it('after the last coat it is the rub-out that is waited for', () => {
+    const all = {
+      ...build,
+      finish: {
+        ...build.finish,
+        laid: { ...build.finish.laid, 'top-2': { product: 'x', at: '2026-12-01T22:00:00+00:00', air: 20, humidity: 50 } },
+      },
+    }
+    expect(at('2026-12-02T00:00:00Z', all)[0]).toMatchObject({ then: 'rub out', at: Date.parse('2026-12-08T22:00:00Z') })
+  })
+})
+
+describe('masking', () => {
+  it('pocket, board and ground lie where they are on this instrument; what is coated is not masked', () => {
+    const build = made({ layers: CLEAR })
+    expect(maskedOf(build).map((m) => m.id)).toEqual(expect.arrayContaining(['pocket', 'board', 'bridge']))
+    const own = made({ layers: CLEAR, maskPocket: false, zones: { board: { layers: [{ product: 'oil-varnish', coats: 2 }] } } })
+    expect(maskedOf(own).map((m) => m.id)).not.toEqual(expect.arrayContaining(['pocket']))
+    expect(maskedOf(own).map((m) => m.id)).not.toEqual(expect.arrayContaining(['board']))
+    expect(maskMarks(build).length).toBeGreaterThan(2)
+    const border = made({ layers: CLEAR, zones: { 'neck-back': { layers: CLEAR, border: 14 } } })
+    expect(
+      maskedOf(border)
+        .find((m) => m.id === 'border')!
+        .points.every((p) => p.x === 14),
+    ).toBe(true)
+  })
+})
