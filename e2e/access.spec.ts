@@ -21,6 +21,12 @@ const TABS = [
   'finish?tab=sanding',
   'finish?tab=cards',
   'finish?tab=trouble',
+  'setup?tab=buzz',
+  'setup?tab=nut',
+  'setup?tab=intonation',
+  'setup?tab=vibrato',
+  'setup?tab=pickups',
+  'setup?tab=strings',
 ]
 
 const PAGES = ['/', ...[...STATIONS, ...TABS].map((s) => `/builds/heron/${s}`)]

@@ -15,6 +15,10 @@ import {
   SCHEMA,
   SETUP_READINGS,
   SETUP_SCHOOLS,
+  NUT_SCHOOLS,
+  VIBRATO_SCHOOLS,
+  type NutSchool,
+  type VibratoSchool,
   setupProblems,
   SLOT_NAMES,
   SLOT_STATES,
@@ -290,10 +294,39 @@ class SetupReadingDoc {
   @Between(-100, 100, 'A reading of the setup') value!: number
   @Optional() @IsTime() at?: string
   @Optional() @Length(1, 60, says('A string set is named by its id.')) set?: string
+  @Optional() @Whole(1, 36, 'The fret of a reading') fret?: number
+  @Optional() @IsIn(SLOT_NAMES, says('A reading at a pickup names its slot.')) slot?: Slot
 }
 class StringSetDoc {
   @Length(1, 80, says('A string set needs a name.')) name!: string
   @IsDay() on!: string
+}
+class TuningDoc {
+  @Length(1, 40, says('A tuning has a name of 1 to 40 letters.')) name!: string
+  @ListOf(wholeFrom(-60, 24, 'A note lies from 60 semitones below to 24 above A4.'), 'A tuning', { least: 1, most: 12, each: 'notes' })
+  notes!: number[]
+}
+class WantedDoc {
+  @Optional() @Between(0.5, 5, 'Action at the bass', ' mm') actionBass?: number
+  @Optional() @Between(0.5, 5, 'Action at the treble', ' mm') actionTreble?: number
+  @Optional() @Between(0, 1, 'Relief', ' mm') relief?: number
+  @Optional() @Between(0, 6, 'The float', ' mm') float?: number
+}
+class SidePointDoc {
+  @Between(-200, 200, 'Along', ' mm') x!: number
+  @Between(-100, 100, 'Up', ' mm') y!: number
+}
+class VibratoDoc {
+  @Optional() @IsIn(VIBRATO_SCHOOLS, says(`A vibrato stands ${VIBRATO_SCHOOLS.join(', ')}.`)) school?: VibratoSchool
+  @Optional() @Whole(1, 6, 'Springs') springs?: number
+  @Optional() @Between(0.1, 20, 'The rate of a spring', ' N/mm') rate?: number
+  @Optional() @Between(0, 100, 'The preload of a spring', ' N') preload?: number
+  @Optional() @Between(20, 150, 'A spring, closed', ' mm') closed?: number
+  @Optional() @Nested(SidePointDoc, 'A place has x and y.') claw?: SidePointDoc
+  @Optional() @Nested(SidePointDoc, 'A place has x and y.') block?: SidePointDoc
+  @Optional() @Nested(SidePointDoc, 'A place has x and y.') saddle?: SidePointDoc
+  @Optional() @Nested(SidePointDoc, 'A place has x and y.') back?: SidePointDoc
+  @Optional() @Between(0.3, 5, 'A claw screw a turn', ' mm') pitch?: number
 }
 class SetupDoc {
   @IsIn(SETUP_SCHOOLS, says(`The school is one of ${SETUP_SCHOOLS.join(', ')}.`)) school!: SetupSchool
@@ -301,6 +334,14 @@ class SetupDoc {
   @Optional() @RecordOf(each(StringSetDoc)) sets?: Record<string, StringSetDoc>
   @Optional() @Between(0, 60, 'Saddle height', ' mm') saddle?: number
   @Optional() @Between(0.005, 0.5, 'Relief a quarter turn', ' mm') reliefPerQuarter?: number
+  @Optional() @Nested(TuningDoc, 'A tuning has a name and its notes.') tuning?: TuningDoc
+  @Optional() @Nested(WantedDoc, 'What is wanted are lengths.') wanted?: WantedDoc
+  @Optional() @IsIn(NUT_SCHOOLS, says(`A nut is cut ${NUT_SCHOOLS.join(' or ')}.`)) nutSchool?: NutSchool
+  @Optional() @Between(0.1, 6, 'The depth of a pluck', ' mm') attack?: number
+  @Optional() @Whole(10, 24, 'The fret at the body') joint?: number
+  @Optional() @RecordOf(numberFrom(0, 2, 'A rocker tips by 0 to 2 mm.'), LIMITS.steps) rocks?: Record<string, number>
+  @Optional() @Nested(VibratoDoc, 'A vibrato is told by its lengths.') vibrato?: VibratoDoc
+  @Optional() @RecordOf(onlyTrue('A line is ticked, or it is left out.')) first?: Record<string, true>
 }
 class StepDoc {
   @IsTime() done!: string

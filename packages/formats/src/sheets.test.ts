@@ -77,6 +77,9 @@ describe('what stations give to be printed', () => {
       'wire wire-list',
       'wire listening',
       'wire wire-help',
+      'setup setup-sheet',
+      'setup shop-ticket',
+      'setup player-page',
     ])
     for (const s of sheets) expect(page(s).querySelectorAll('li, td, svg').length, s.id).toBeGreaterThan(3)
   })

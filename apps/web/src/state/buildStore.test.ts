@@ -22,7 +22,7 @@ vi.mock('../workers/compute', () => ({
       fit: [],
       drill: [],
       wire: { ok: false, missing: [] },
-      finish: { need: {}, system: {} },
+      finish: { shopping: [] },
       setup: { total: 0 },
       plan: {},
     }),

@@ -1,4 +1,3 @@
-import { readingsOf, setupReading } from '@snug/core'
 import { changed, fullBuild } from '@snug/core/testing/fullBuild'
 import { screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
@@ -7,7 +6,6 @@ import { inHand, layOut, loupe, show } from '../testing/bench'
 import { server } from '../testing/localApi'
 import LogStation from './log/LogStation'
 import PlanStation from './plan/PlanStation'
-import SetupStation from './setup/SetupStation'
 
 vi.mock('../workers/compute', () => import('../testing/localCompute'))
 vi.mock('../state/api', () => import('../testing/localApi'))
@@ -38,45 +36,6 @@ describe('Plan', () => {
     layOut({ ...fullBuild(), parts: {} })
     show(<PlanStation />, 'plan')
     expect(screen.getByText(/No steps yet/)).toBeTruthy()
-  })
-})
-
-describe('Set up', () => {
-  it('relief first; read in thou or mm, told as turns', async () => {
-    layOut()
-    show(<SetupStation />, 'setup')
-    expect(heading()).toBe('Relief at fret 8')
-    const relief = inHand().getByLabelText('Relief at fret 8')
-    await userEvent.type(relief, '20 thou{Enter}')
-    await waitFor(() => expect(setupReading(server.build, { what: 'relief' })).toBeCloseTo(0.508, 6))
-    await waitFor(() => expect(inHand().getByText(/^Tighten/)).toBeTruthy())
-    expect(inHand().getByText(/Never force a truss nut/)).toBeTruthy()
-    await userEvent.clear(relief)
-    await userEvent.type(relief, '0.25{Enter}')
-    // The newer one counts; the earlier one stays written down.
-    await waitFor(() => expect(readingsOf(server.build, { what: 'relief' }).map((r) => r.value)).toEqual([0.508, 0.25]))
-    await waitFor(() => expect(inHand().getByText('before: 0.51')).toBeTruthy())
-  })
-  it('cents per string become a move of its saddle', async () => {
-    layOut()
-    show(<SetupStation />, 'setup/intonation')
-    await userEvent.type(inHand().getByLabelText('String 1, cents'), '6{Enter}')
-    await waitFor(() => expect(setupReading(server.build, { what: 'cents', string: 1 })).toBe(6))
-    await waitFor(() => expect(inHand().getAllByRole('row')[1]!.textContent).toMatch(/back/))
-    await userEvent.type(inHand().getByLabelText('String 2, cents'), '400{Enter}')
-    expect(inHand().getByRole('alert').textContent).toMatch(/-100 to 100 is allowed/)
-  })
-  it('string pull, string by string and together', () => {
-    layOut()
-    show(<SetupStation />, 'setup/strings')
-    expect(inHand().getAllByRole('row')).toHaveLength(8)
-    expect(inHand().getByText('Together').closest('tr')!.textContent).toMatch(/46[0-9]\.\d/)
-  })
-  it('the other school moves the targets', async () => {
-    layOut()
-    show(<SetupStation />, 'setup/action')
-    await userEvent.selectOptions(inHand().getByLabelText('How low you like the strings'), 'low')
-    await waitFor(() => expect(server.build.setup.school).toBe('low'))
   })
 })
 

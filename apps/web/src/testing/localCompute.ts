@@ -8,7 +8,9 @@ import {
   evaluate,
   findSheet,
   fittedCorners,
+  bestRelief,
   hunt,
+  pitchOf,
   sampleStrike,
   training,
   measuringRound,
@@ -65,6 +67,8 @@ const local: Later = {
     return Promise.resolve()
   },
   stopSampling: () => Promise.resolve(),
+  pitchOf: (samples: Float64Array, rate: number) => Promise.resolve(pitchOf(samples, rate)),
+  bestRelief: (build: Build) => Promise.resolve(bestRelief(build)),
 }
 export const evaluateAtBench = (build: Build, today: string, bench: Bench) => Promise.resolve(evaluate(build, today, computed, bench))
 export const circuitWorker = () => local

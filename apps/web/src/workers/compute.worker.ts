@@ -7,7 +7,9 @@ import {
   evaluator,
   findSheet,
   holeStakes,
+  bestRelief,
   hunt,
+  pitchOf,
   sampleStrike,
   training,
   fittedCorners,
@@ -92,6 +94,8 @@ const api = {
       await pause()
     }
   },
+  pitchOf: (samples: Float64Array, rate: number) => pitchOf(samples, rate),
+  bestRelief: (build: Build) => bestRelief(build),
   /** Stops it where it is. */
   stopSampling(): void {
     sampling++

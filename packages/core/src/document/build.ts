@@ -391,14 +391,22 @@ export interface Decision {
 export const SETUP_SCHOOLS = ['low', 'ordinary'] as const
 export type SetupSchool = (typeof SETUP_SCHOOLS)[number]
 
-export const SETUP_READINGS = ['relief', 'action', 'cents'] as const
+export const SETUP_READINGS = ['relief', 'action', 'cents', 'gap', 'sliver', 'float', 'pickup'] as const
 export type SetupWhat = (typeof SETUP_READINGS)[number]
 
 /** One number of a setup, as it was read. */
 export interface SetupReading {
-  /** Relief: gap at fret 8, mm. Action: string to crown at fret 12, mm. Cents: fret 12 against the open string's octave. */
+  /**
+   * Relief: gap at fret 8, mm. Action: string to crown, mm. Cents: fret 12 against the open string's octave. Gap: open string over fret 1,
+   * sliver: what is left over fret 1 while it is held further up, mm. Float: under the back edge of a vibrato, mm. Pickup: string held at the
+   * last fret to the pole, mm.
+   */
   what: SetupWhat
-  /** Of which string, from the thinnest; none for the relief. */
+  /** The fret it was read at, where that is not the usual one: 12 for the action, 3 for the sliver. */
+  fret?: number
+  /** The pickup it was read at. */
+  slot?: Slot
+  /** Of which string, from the thinnest; none for the relief and the float. */
   string?: number
   value: number
   /** When it was read; unknown for what was written down before times were kept. */
@@ -417,6 +425,44 @@ export interface SetupChoice {
   saddle?: number
   /** mm of relief taken out by a quarter turn on this neck, once seen. */
   reliefPerQuarter?: number
+  /** Notes the strings are tuned to, semitones from A4, the thinnest first; absent: standard. */
+  tuning?: Tuning
+  /** Numbers of one's own, over those of the school, mm. */
+  wanted?: { actionBass?: number; actionTreble?: number; relief?: number; float?: number }
+  nutSchool?: NutSchool
+  /** Depth of a pluck, mm. */
+  attack?: number
+  /** Fret the neck meets the body at. */
+  joint?: number
+  /** How far a rocker tips over three frets, mm, by string and middle fret ("1-9"). */
+  rocks?: Record<string, number>
+  vibrato?: VibratoSetup
+  /** Ticked before any number is taken. */
+  first?: Record<string, true>
+}
+
+export interface Tuning {
+  name: string
+  notes: number[]
+}
+
+export const NUT_SCHOOLS = ['ordinary', 'fine'] as const
+export type NutSchool = (typeof NUT_SCHOOLS)[number]
+
+export const VIBRATO_SCHOOLS = ['float', 'deck', 'block'] as const
+export type VibratoSchool = (typeof VIBRATO_SCHOOLS)[number]
+/** How a vibrato stands and is sprung: what nobody measured is left out. Lengths in mm, x to the tail and y up from the knife edge. */
+export interface VibratoSetup {
+  school?: VibratoSchool
+  springs?: number
+  rate?: number
+  preload?: number
+  closed?: number
+  claw?: { x: number; y: number }
+  block?: { x: number; y: number }
+  saddle?: { x: number; y: number }
+  back?: { x: number; y: number }
+  pitch?: number
 }
 
 /** What a person must say to put a new build on the shelf. */

@@ -3,7 +3,7 @@ import type { OutlineRow, Part } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
 import { printMm } from '../quantity/length'
 import { isMeasured, type Size } from '../quantity/size'
-import { effectsOf, type Build, type CircuitChoice, type FinishChoice, type JobEffect, type PlannedJob } from './build'
+import { effectsOf, type Build, type CircuitChoice, type FinishChoice, type JobEffect, type PlannedJob, type SetupChoice } from './build'
 import { asJson, edit, type Change, type Edit, type Json } from './change'
 import { enteredAt, specAt, type SizeRef } from './read'
 
@@ -130,6 +130,11 @@ export function setCircuit<K extends keyof CircuitChoice>(build: Build, field: K
 /** One field of the finish as a whole. */
 export function setFinish<K extends keyof FinishChoice>(build: Build, field: K, to: FinishChoice[K], label: string): Change {
   return { label, edits: [edit(build, ['finish', field], typeof to === 'object' ? asJson(to) : to)] }
+}
+
+/** One field of the setup as a whole. */
+export function setSetup<K extends keyof SetupChoice>(build: Build, field: K, to: SetupChoice[K], label: string): Change {
+  return { label, edits: [edit(build, ['setup', field], typeof to === 'object' ? asJson(to) : to)] }
 }
 
 export function tickStep(build: Build, id: string, title: string, at: string | undefined): Change {

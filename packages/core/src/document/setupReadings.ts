@@ -7,15 +7,19 @@ export const SETUP_BOUNDS: Record<SetupWhat, { from: number; to: number; unit: '
   relief: { from: -1, to: 3, unit: 'mm' },
   action: { from: 0, to: 6, unit: 'mm' },
   cents: { from: -100, to: 100, unit: 'cents' },
+  gap: { from: 0, to: 3, unit: 'mm' },
+  sliver: { from: 0, to: 2, unit: 'mm' },
+  float: { from: 0, to: 10, unit: 'mm' },
+  pickup: { from: 0.3, to: 15, unit: 'mm' },
 }
 
 /** What is read: relief once for the neck, the others string by string. */
-export type Asked = Pick<SetupReading, 'what' | 'string'>
+export type Asked = Pick<SetupReading, 'what' | 'string' | 'slot'>
 
 /** Readings of one kind and string, oldest first; what has no time is older than all that has. */
-export const readingsOf = (build: Build, { what, string }: Asked): SetupReading[] =>
+export const readingsOf = (build: Build, { what, string, slot }: Asked): SetupReading[] =>
   Object.values(build.setup.readings)
-    .filter((r) => r.what === what && r.string === string)
+    .filter((r) => r.what === what && r.string === string && r.slot === slot)
     .toSorted((a, b) => (a.at ?? '').localeCompare(b.at ?? ''))
 
 /** The one that counts: the newest. */
@@ -25,8 +29,8 @@ export const setupReading = (build: Build, asked: Asked): number | undefined => 
 export const bassString = (build: Build): number => build.strings
 
 /** Under which id a reading is kept: one a moment. */
-export const setupReadingId = ({ what, string, at }: SetupReading): string =>
-  [what, ...(string === undefined ? [] : [string]), ...(at === undefined ? [] : [at])].join(' ')
+export const setupReadingId = ({ what, string, slot, at }: SetupReading): string =>
+  [what, ...(slot === undefined ? [] : [slot]), ...(string === undefined ? [] : [string]), ...(at === undefined ? [] : [at])].join(' ')
 
 /** Writes a reading down beside the earlier ones. */
 export function takeReading(build: Build, reading: SetupReading & { at: string }, label: string): Change {
@@ -38,7 +42,8 @@ export const setupProblems = (build: Build): Finding[] =>
   Object.entries(build.setup.readings).flatMap(([id, r]) => {
     const { from, to, unit } = SETUP_BOUNDS[r.what]
     const path = `setup.readings.${id}`
-    const wants = r.what === 'relief' ? r.string === undefined : r.string !== undefined && r.string <= build.strings
+    const ofNeck = r.what === 'relief' || r.what === 'float'
+    const wants = ofNeck ? r.string === undefined : r.string !== undefined && r.string <= build.strings
     return [
       ...(r.value < from || r.value > to
         ? [{ path: `${path}.value`, why: `A reading of ${r.what} lies from ${from} to ${to} ${unit}.` }]
@@ -48,10 +53,9 @@ export const setupProblems = (build: Build): Finding[] =>
         : [
             {
               path: `${path}.string`,
-              why:
-                r.what === 'relief'
-                  ? 'Relief is of the neck, not of a string.'
-                  : `A reading of ${r.what} names a string from 1 to ${build.strings}.`,
+              why: ofNeck
+                ? `${r.what === 'relief' ? 'Relief is of the neck' : 'Float is of the bridge'}, not of a string.`
+                : `A reading of ${r.what} names a string from 1 to ${build.strings}.`,
             },
           ]),
     ]

@@ -2,17 +2,10 @@ import type { Build } from '../document/build'
 import { sizeAt, traitAt } from '../document/read'
 import { noteName, pitch } from '../physics/pitch'
 import { plainMass, tension, woundMass } from '../physics/stringTension'
+import { tuningOf, tuningsFor } from './tunings'
 
 /** Density of the wrap, kg/m3, by material. [practice] */
 const WRAP: Record<string, number> = { 'nickel-plated': 7870, 'pure-nickel': 8900, bronze: 8800 }
-
-/** Standard tuning, string 1 first, in semitones from A4. [practice] */
-export function standardTuning(strings: number, scale: number): number[] {
-  const guitar = [-5, -10, -14, -19, -24, -29]
-  if (strings <= 5 && scale > 700) return [-26, -31, -36, -41, -46].slice(0, strings)
-  if (strings === 12) return [-5, -5, -10, -10, -2, -14, -7, -19, -12, -24, -17, -29]
-  return [...guitar, -34, -39, -44, -49, -54].slice(0, strings)
-}
 
 export interface StringPull {
   number: number
@@ -34,12 +27,19 @@ export function stringPulls(build: Build): StringPull[] {
   const scale = sizeAt(build, { slot: 'neck', size: 'scale' })?.value ?? build.scale
   const wound = sizeAt(build, { slot: 'strings', size: 'wound' })?.value ?? 0
   const wrap = WRAP[traitAt(build, 'strings', 'wrap') ?? 'nickel-plated'] ?? WRAP['nickel-plated']!
-  return standardTuning(build.strings, scale).flatMap((semitones, i) => {
+  const gauges = Array.from({ length: build.strings }, (_, i) => sizeAt(build, { slot: 'strings', size: `gauge.${i + 1}` })?.value)
+  // So many are wound: the thickest, in whatever order courses put them.
+  const thickest = gauges
+    .flatMap((gauge, i) => (gauge === undefined ? [] : [{ number: i + 1, gauge }]))
+    .toSorted((a, b) => b.gauge - a.gauge || b.number - a.number)
+    .slice(0, wound)
+    .map((g) => g.number)
+  return tuningOf(build).notes.flatMap((semitones, i) => {
     const number = i + 1
-    const gauge = sizeAt(build, { slot: 'strings', size: `gauge.${number}` })?.value
+    const gauge = gauges[i]
     if (gauge === undefined) return []
     const core = sizeAt(build, { slot: 'strings', size: `core.${number}` })?.value
-    const isWound = core !== undefined || number > build.strings - wound
+    const isWound = core !== undefined || thickest.includes(number)
     const carries = isWound ? (core ?? 0.4 * gauge) : gauge
     const mass = isWound ? woundMass(gauge, carries, wrap) : plainMass(gauge)
     const hertz = pitch(semitones)
@@ -57,4 +57,23 @@ export function stringPulls(build: Build): StringPull[] {
       },
     ]
   })
+}
+
+/** A string pulls within these on an instrument that plays, N. [practice] */
+const SLACK = 35
+const TIGHT = 160
+
+/** What is said of a tuning that these strings cannot have been meant for, with the one that fits best; nothing where it fits. */
+export function tuningSays(build: Build): string | undefined {
+  const off = (b: Build) => stringPulls(b).filter((p) => p.newton < SLACK || p.newton > TIGHT)
+  const wrong = off(build)
+  const [worst] = wrong.toSorted((a, b) => Math.abs(Math.log(b.newton / 70)) - Math.abs(Math.log(a.newton / 70)))
+  if (!worst) return undefined
+  const miss = (b: Build) => stringPulls(b).reduce((s, p) => s + Math.log(p.newton / 70) ** 2, 0)
+  const others = tuningsFor(build.strings).map((tuning) => ({ tuning, build: { ...build, setup: { ...build.setup, tuning } } }))
+  const best = others.toSorted((a, b) => miss(a.build) - miss(b.build))[0]
+  const says = `String ${worst.number} would pull ${Math.round(worst.newton)} N at ${worst.note}: ${worst.newton > TIGHT ? 'no neck likes it and it may snap' : 'it would flap'}.`
+  return best && best.tuning.name !== tuningOf(build).name && off(best.build).length < wrong.length
+    ? `${says} These gauges fit ${best.tuning.name}.`
+    : `${says} Look at gauges, scale and tuning again.`
 }

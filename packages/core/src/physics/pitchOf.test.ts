@@ -62,7 +62,19 @@ describe.each(cases)('$id', (c) => {
 })
 
 describe('pitch of tones of known pitch', () => {
-  const plain: Tone = { first: 110, stiffness: 0, rate: 44_100, seconds: 0.5, partials: 1, pluck: 0.5, slope: 1, decay: [0, 0], peak: 0.5, noise: 0, seed: 1 }
+  const plain: Tone = {
+    first: 110,
+    stiffness: 0,
+    rate: 44_100,
+    seconds: 0.5,
+    partials: 1,
+    pluck: 0.5,
+    slope: 1,
+    decay: [0, 0],
+    peak: 0.5,
+    noise: 0,
+    seed: 1,
+  }
   it('pure, 40 to 1400 Hz: within half a cent', () =>
     fc.assert(
       fc.property(fc.double({ min: 40, max: 1400, noNaN: true }), fc.constantFrom(44_100, 48_000), (first, rate) => {
@@ -87,7 +99,9 @@ describe('pitch of tones of known pitch', () => {
       { numRuns: 60 },
     ))
   it('begins late: what is silent before is passed over', () =>
-    expect(Math.abs(off(renderTone({ ...plain, partials: 12, pluck: 0.15, onset: 0.2, seconds: 0.8 }), 44_100, 110))).toBeLessThanOrEqual(0.5))
+    expect(Math.abs(off(renderTone({ ...plain, partials: 12, pluck: 0.15, onset: 0.2, seconds: 0.8 }), 44_100, 110))).toBeLessThanOrEqual(
+      0.5,
+    ))
   it('silence and noise are no pitch, and say what to do', () => {
     const quiet = pitchOf(new Float64Array(22_050), 44_100)
     expect(!quiet.ok && quiet.why).toMatch(/pluck it once/)

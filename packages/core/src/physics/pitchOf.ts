@@ -1,5 +1,5 @@
 /** A pitch heard in a sound. */
-export interface Heard {
+export interface HeardPitch {
   /** First partial, Hz. */
   hertz: number
   /** Stiffness B that its partials show. */
@@ -9,7 +9,7 @@ export interface Heard {
 }
 
 /** What was heard, or why nothing was. */
-export type Listened = { ok: true; heard: Heard } | { ok: false; why: string }
+export type Listened = { ok: true; heard: HeardPitch } | { ok: false; why: string }
 
 const LOWEST = 36
 const HIGHEST = 1500

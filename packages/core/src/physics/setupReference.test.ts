@@ -81,7 +81,15 @@ interface BuzzCase {
     saddle_back_mm?: number
   }
   result: Known & {
-    stops: { stop: number; pluck_depth_mm: number; frets: [number, number]; rest_mm: number[]; pulled_towards_mm: number[]; pulled_away_mm: number[]; least_mm: number }[]
+    stops: {
+      stop: number
+      pluck_depth_mm: number
+      frets: [number, number]
+      rest_mm: number[]
+      pulled_towards_mm: number[]
+      pulled_away_mm: number[]
+      least_mm: number
+    }[]
     lowest_action12_mm?: number
   }
 }
@@ -136,14 +144,20 @@ describe('laws of clearance', () => {
   const pluck: Pluck = { depth: 1.4, fromSaddle: 110, share: 0.6 }
   it('raising a fret never gives any string more room over it, nor lowering one less', () =>
     fc.assert(
-      fc.property(anyNeck, fc.integer({ min: 1, max: 19 }), fc.double({ min: 0.01, max: 0.3, noNaN: true }), fc.integer({ min: 0, max: 12 }), (shape, fret, up, stop) => {
-        const flat = crownsOf(shape)
-        const high = crownsOf({ ...shape, bumps: { [fret]: up } })
-        const saddle = saddleFor(flat, shape.scale, 1.6, 12)
-        const worst = (n: typeof flat) => worstOf(clearances(n, saddle, stop, pluck))!.margin
-        // Held on the raised fret itself, the string is lifted off the others.
-        if (fret !== stop) expect(worst(high)).toBeLessThanOrEqual(worst(flat) + 1e-12)
-      }),
+      fc.property(
+        anyNeck,
+        fc.integer({ min: 1, max: 19 }),
+        fc.double({ min: 0.01, max: 0.3, noNaN: true }),
+        fc.integer({ min: 0, max: 12 }),
+        (shape, fret, up, stop) => {
+          const flat = crownsOf(shape)
+          const high = crownsOf({ ...shape, bumps: { [fret]: up } })
+          const saddle = saddleFor(flat, shape.scale, 1.6, 12)
+          const worst = (n: typeof flat) => worstOf(clearances(n, saddle, stop, pluck))!.margin
+          // Held on the raised fret itself, the string is lifted off the others.
+          if (fret !== stop) expect(worst(high)).toBeLessThanOrEqual(worst(flat) + 1e-12)
+        },
+      ),
     ))
   it('a higher saddle is never nearer; a harder pluck never clearer', () =>
     fc.assert(

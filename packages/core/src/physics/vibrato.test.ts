@@ -31,14 +31,31 @@ interface Case {
     bend: { string: number; semitones: number }
   }
   result: {
-    rest: { angle_deg: number; back_gap_mm: number; contact_torque_Nmm: number; floats: boolean; saddle_rise_string3_mm: number; tension_N: number[] } | null
+    rest: {
+      angle_deg: number
+      back_gap_mm: number
+      contact_torque_Nmm: number
+      floats: boolean
+      saddle_rise_string3_mm: number
+      tension_N: number[]
+    } | null
     turns: { to_target: number; target_angle_deg: number; dead_turns: number }
-    stiffness_at_target: { strings_held_at_pitch_Nmm_per_rad: number; strings_not_retuned_Nmm_per_rad: number; stable_when_retuned: boolean; error_left_after_a_retune_round: number }
+    stiffness_at_target: {
+      strings_held_at_pitch_Nmm_per_rad: number
+      strings_not_retuned_Nmm_per_rad: number
+      stable_when_retuned: boolean
+      error_left_after_a_retune_round: number
+    }
     range_from_target: { up_to_deck_semitones: (number | null)[]; dive_semitones: (number | null)[] }
     bend_from_target: { angle_deg: number; back_gap_mm: number; cents: (number | null)[] }
     quarter_turn_looser_no_retune: { angle_deg: number; back_gap_mm: number; cents: (number | null)[] }
     quarter_turn_looser_retuned: { angle_deg: number; back_gap_mm: number } | null
-    new_strings_from_target?: { angle_deg: number | null; back_gap_mm: number | null; contact_torque_Nmm: number | null; further_turns_to_target: number }
+    new_strings_from_target?: {
+      angle_deg: number | null
+      back_gap_mm: number | null
+      contact_torque_Nmm: number | null
+      further_turns_to_target: number
+    }
   }
 }
 /** Computed from first principles by an independent program: torques as slopes of the stored energy, root finding. */
@@ -65,7 +82,8 @@ const plateOf = ({ input: i }: Case, strings = i.strings): Plate => ({
   deck: i.deck_deg,
   pitch: i.screw_pitch_mm,
 })
-const within = (got: number, want: number, by: number, share = 0) => expect(Math.abs(got - want)).toBeLessThanOrEqual(by + share * Math.abs(want))
+const within = (got: number, want: number, by: number, share = 0) =>
+  expect(Math.abs(got - want)).toBeLessThanOrEqual(by + share * Math.abs(want))
 const same = (got: readonly (number | undefined)[], want: readonly (number | null)[], by: number, share = 0) =>
   want.forEach((w, i) => (w === null ? expect(got[i]).toBeUndefined() : within(got[i]!, w, by, share)))
 

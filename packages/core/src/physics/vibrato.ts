@@ -75,7 +75,8 @@ type Kept = { pitch: true } | { from: number; bent?: { string: number; hertz: nu
 const stringTorque = (p: Plate, deg: number, kept: Kept): number =>
   p.strings.reduce((sum, s, i) => {
     const bent = 'from' in kept && kept.bent?.string === i ? kept.bent.hertz : undefined
-    const pull = 'pitch' in kept ? pulledTo(s, deg) : bent !== undefined ? pulledTo(s, deg, bent) : (leftAlone(s, kept.from, deg)?.pull ?? 0)
+    const pull =
+      'pitch' in kept ? pulledTo(s, deg) : bent !== undefined ? pulledTo(s, deg, bent) : (leftAlone(s, kept.from, deg)?.pull ?? 0)
     return sum + torqueOf(turned(s.saddle, deg), s.nut, pull)
   }, 0)
 

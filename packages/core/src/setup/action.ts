@@ -1,7 +1,7 @@
 import { fretPlace } from '../physics/frets'
 
-/** Saddle move that changes the action at fret 12 by `change`, mm: twice as much, fret 12 lies halfway. [physics] */
-export const saddleMoveFor = (change: number): number => 2 * change
+/** Saddle move that changes the action at fret 12 by `change`, mm: 2 (1 + c/L) times it. [physics] @param back set-back c/L */
+export const saddleMoveFor = (change: number, back = 0): number => 2 * change * (1 + back)
 
 /**
  * Action over one fret as it is at another: string and fret plane are straight lines from the nut.

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { standardTuning } from '../instrument/stringPulls'
+import { standardTuning } from '../instrument/tunings'
 import { intonationMove, mmPerCent } from '../physics/intonation'
 import { noteName, pitch } from '../physics/pitch'
 import { LBF, plainMass, tension, woundMass } from '../physics/stringTension'
@@ -30,9 +30,9 @@ describe('string tension at 647.7 mm', () => {
     expect(tension(mass, 647.7, hertz(-29))).toBeCloseTo(newton, 0)
   })
   it('names notes and tunings', () => {
-    expect(standardTuning(6, 647.7).map(noteName)).toEqual(['E4', 'B3', 'G3', 'D3', 'A2', 'E2'])
-    expect(standardTuning(4, 760).map(noteName)).toEqual(['G2', 'D2', 'A1', 'E1'])
-    expect(standardTuning(12, 647.7)).toHaveLength(12)
+    expect(standardTuning(6).map(noteName)).toEqual(['E4', 'B3', 'G3', 'D3', 'A2', 'E2'])
+    expect(standardTuning(4).map(noteName)).toEqual(['G2', 'D2', 'A1', 'E1'])
+    expect(standardTuning(12)).toHaveLength(12)
   })
 })
 

@@ -1,12 +1,16 @@
 import type { Build } from '../document/build'
 import { sizeAt, traitAt } from '../document/read'
 import { bassString, setupReading } from '../document/setupReadings'
+import { compensations } from '../instrument/compensation'
 import { stringPulls, type StringPull } from '../instrument/stringPulls'
-import { TARGETS, type Targets } from '../instrument/targets'
+import { tuningSays } from '../instrument/stringPulls'
+import type { Targets } from '../instrument/targets'
 import { intonationMove } from '../physics/intonation'
 import { LBF } from '../physics/stringTension'
 import { printMm } from '../quantity/length'
 import { postTurns, printTurns, saddleMoveFor, type PostTurns } from './action'
+import { actionWanted, setupModel, wantedOf, type SetupModel } from './model'
+import { nutSlots, type SlotWork } from './nutSlots'
 import { heightTurn, SCREWS, trussTurn } from './screws'
 
 /** One thing to do with one screw. */
@@ -27,6 +31,12 @@ export interface SetupResult {
   total: number
   moves: Move[]
   posts?: PostTurns
+  /** What every slot of the nut wants. */
+  nut: SlotWork[]
+  /** Action of each string over fret 12, as it is and as it is wanted, mm. */
+  actions: { number: number; is: number; wanted: number; read: boolean }[]
+  /** What is said of a tuning these strings were not made for. */
+  tuning?: string
   /** By string number: saddle move back, mm, and turns of the length screw. */
   intonation: { number: number; note: string; cents?: number; back?: number; turns?: number }[]
 }
@@ -44,16 +54,27 @@ const offWords = (move: { bass: number; treble: number }) =>
   `Saddles have to go ${['bass', 'treble'].map((s) => `${printMm(Math.abs(move[s as 'bass']))} mm ${move[s as 'bass'] < 0 ? 'down' : 'up'} at the ${s}`).join(', ')}.`
 
 export function setupResult(build: Build): SetupResult {
-  const targets = TARGETS[build.setup.school]
+  const targets = wantedOf(build)
+  const model = setupModel(build)
+  const nut = nutSlots(build, model)
+  const odd = tuningSays(build)
   const pulls = stringPulls(build)
   const scale = sizeAt(build, { slot: 'neck', size: 'scale' })?.value ?? build.scale
-  const action = actionMove(build, targets)
+  const action = actionMove(build, targets, model)
   const lengthPitch = sizeAt(build, { slot: 'bridge', size: 'length.pitch' })?.value ?? USUAL_PITCH
   return {
     targets,
     pulls,
     total: pulls.reduce((s, p) => s + p.newton, 0),
-    moves: [reliefMove(build, targets), action.move],
+    moves: [reliefMove(build, targets), ...floatMove(build), nutMove(nut), action.move],
+    nut,
+    actions: model.strings.map((s) => ({
+      number: s.number,
+      is: s.action,
+      wanted: actionWanted(build, s.number, targets),
+      read: setupReading(build, { what: 'action', string: s.number }) !== undefined,
+    })),
+    ...(odd ? { tuning: odd } : {}),
     ...(action.posts ? { posts: action.posts } : {}),
     intonation: pulls.map(({ number, note }) => {
       const cents = setupReading(build, { what: 'cents', string: number })
@@ -81,9 +102,61 @@ function reliefMove(build: Build, targets: Targets): Move {
   return { ...base, measured, done: false, says: `${turn} ${how}` }
 }
 
-function actionMove(build: Build, targets: Targets): { move: Move; posts?: PostTurns } {
-  const actionBass = setupReading(build, { what: 'action', string: bassString(build) })
-  const actionTreble = setupReading(build, { what: 'action', string: 1 })
+/** A vibrato that floats or lies down is set before the nut and the action: it carries the saddles. */
+function floatMove(build: Build): Move[] {
+  const mount = traitAt(build, 'bridge', 'mount')
+  if (!build.parts.springs || (mount !== 'two-stud' && mount !== 'double-locking' && mount !== 'six-screw')) return []
+  const school = build.setup.vibrato?.school ?? 'float'
+  const wanted = school === 'float' ? (build.setup.wanted?.float ?? 1) : 0
+  const read = setupReading(build, { what: 'float' })
+  const base = {
+    id: 'float',
+    title: 'Vibrato: gap under its back edge',
+    target: school === 'float' ? `${printMm(wanted)} mm` : 'down on the body',
+  }
+  if (read === undefined) return [{ ...base, done: false, says: 'In tune, measure the gap between the body and the lower back edge.' }]
+  const measured = `${printMm(read)} mm`
+  const off = read - wanted
+  if (Math.abs(off) <= FLOAT_CLOSE)
+    return [{ ...base, measured, done: true, says: 'It stands as wanted. Every later change of strings or tuning opens it again.' }]
+  return [
+    {
+      ...base,
+      measured,
+      done: false,
+      says: `${off > 0 ? 'Too high' : 'Too low'} by ${printMm(Math.abs(off))} mm: both claw screws a quarter turn ${off > 0 ? 'clockwise (tighter)' : 'counter-clockwise (looser)'}, ${SCREWS.claw.from}, the same on both; retune, measure again. The saddles move by half to three quarters of it: the action after it.`,
+    },
+  ]
+}
+const FLOAT_CLOSE = 0.15
+
+/** The nut in one line; the slots are in its own tab. */
+function nutMove(slots: readonly SlotWork[]): Move {
+  const base = { id: 'nut', title: 'Nut slots', target: 'each its own' }
+  const read = slots.filter((s) => s.read)
+  if (!read.length)
+    return { ...base, done: false, says: 'After the frets are level: each string held at fret 3, read what is left over fret 1.' }
+  const measured = `${read.length} of ${slots.length} read`
+  const work = read.filter((s) => s.state !== 'good')
+  if (!work.length && read.length === slots.length) return { ...base, measured, done: true, says: 'All slots are as wanted.' }
+  const low = read.filter((s) => s.state === 'low')
+  return {
+    ...base,
+    measured,
+    done: false,
+    says: low.length
+      ? `String ${low.map((s) => s.number).join(', ')} lies too deep: fill or shim before anything is filed.`
+      : work.length
+        ? work.map((s) => `string ${s.number}: ${s.file.toFixed(2)} mm`).join(', ') + ' to file, the last tenth by feel.'
+        : 'The rest are to be read yet.',
+  }
+}
+
+function actionMove(build: Build, targets: Targets, model: SetupModel): { move: Move; posts?: PostTurns } {
+  const bass = model.strings.at(-1)!
+  const treble = model.strings[0]!
+  const actionBass = setupReading(build, { what: 'action', string: bassString(build) }) === undefined ? undefined : bass.action
+  const actionTreble = setupReading(build, { what: 'action', string: 1 }) === undefined ? undefined : treble.action
   const base = {
     id: 'action',
     title: 'Action at fret 12',
@@ -92,7 +165,10 @@ function actionMove(build: Build, targets: Targets): { move: Move; posts?: PostT
   if (actionBass === undefined || actionTreble === undefined)
     return { move: { ...base, done: false, says: 'Measure string bottom to crown at fret 12, outer strings, in tune, after the relief.' } }
   const measured = `${printMm(actionBass)} bass, ${printMm(actionTreble)} treble`
-  const move = { bass: saddleMoveFor(targets.actionBass - actionBass), treble: saddleMoveFor(targets.actionTreble - actionTreble) }
+  const move = {
+    bass: saddleMoveFor(targets.actionBass - actionBass, setBack(build, build.strings)),
+    treble: saddleMoveFor(targets.actionTreble - actionTreble, setBack(build, 1)),
+  }
   if (Math.abs(move.bass) < 2 * CLOSE && Math.abs(move.treble) < 2 * CLOSE)
     return { move: { ...base, measured, done: true, says: 'Action is where you want it.' } }
   const pitch = sizeAt(build, { slot: 'bridge', size: 'height.pitch' })?.value ?? USUAL_PITCH
@@ -148,6 +224,13 @@ function actionMove(build: Build, targets: Targets): { move: Move; posts?: PostT
       says: `Bass saddle screws ${heightTurn('grub', move.bass, pitch)}, treble saddle screws ${heightTurn('grub', move.treble, pitch)}, ${SCREWS.grub.from}; the strings between on a straight line.`,
     },
   }
+}
+
+/** How far a saddle stands behind the scale line, share of it: half of the range a press makes. */
+function setBack(build: Build, string: number): number {
+  const c = compensations(build).find((x) => x.number === string)
+  const scale = sizeAt(build, { slot: 'neck', size: 'scale' })?.value ?? build.scale
+  return c ? (c.from + c.to) / 2 / scale : 0
 }
 
 /** Needs a move: how many strings are out of tune at fret 12. */

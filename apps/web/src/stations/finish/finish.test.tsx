@@ -10,6 +10,8 @@ import FinishStation from './FinishStation'
 
 vi.mock('../../workers/compute', () => import('../../testing/localCompute'))
 vi.mock('../../state/api', () => import('../../testing/localApi'))
+// jsdom draws nothing on a canvas; what the chart says of itself is all there is to see.
+vi.mock('react-chartjs-2', () => ({ Line: (p: { 'aria-label': string }) => <figure aria-label={p['aria-label']} /> }))
 
 const made = (finish: Partial<Build['finish']> = {}): Build => {
   const b = changed(fullBuild(), {}, { 'body/surface': 'raw', 'neck/surface': 'raw' })

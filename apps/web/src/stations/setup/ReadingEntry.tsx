@@ -6,7 +6,7 @@ import { EntryField } from '../../ui/EntryField'
 import { Field } from '../../ui/Field'
 
 /** A gap that was read: the newest counts, earlier ones stand below it. */
-export function ReadingEntry({ label, asked }: { label: string; asked: Asked }) {
+export function ReadingEntry({ label, asked, fret }: { label: string; asked: Asked; fret?: number }) {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
   const read = readingsOf(build, asked)
@@ -15,9 +15,17 @@ export function ReadingEntry({ label, asked }: { label: string; asked: Asked }) 
     <div>
       <Gap
         label={label}
-        value={read.at(-1)?.value}
+        value={(read.at(-1)?.fret ?? 12) === (fret ?? 12) || asked.what !== 'action' ? read.at(-1)?.value : undefined}
         allowed={[from, to]}
-        onCommit={(value) => change((b) => takeReading(b, { ...asked, value, at: new Date().toISOString() }, `${label} ${printMm(value)}`))}
+        onCommit={(value) =>
+          change((b) =>
+            takeReading(
+              b,
+              { ...asked, value, ...(fret === undefined || fret === 12 ? {} : { fret }), at: new Date().toISOString() },
+              `${label} ${printMm(value)}`,
+            ),
+          )
+        }
       />
       {read.length > 1 && (
         <p className="text-[13px] text-soft">

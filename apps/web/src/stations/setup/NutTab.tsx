@@ -1,0 +1,99 @@
+import { NUT_SCHOOLS, NUT_TARGETS, setSetup, slotSpacing, type NutSchool, type SetupResult } from '@snug/core'
+import { useMemo, useState } from 'react'
+import { Workspace } from '../../app/Workspace'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { Caution } from '../../ui/Caution'
+import { Choice } from '../../ui/Field'
+import { ThingRow } from '../../ui/ThingRow'
+import { ReadingEntry } from './ReadingEntry'
+import { SetupTabs } from './tabs'
+import { useSetupDrawing } from './useSetupDrawing'
+
+/** The nut slot by slot: read in either of two ways, what is to be filed, and where slots lie across. */
+export default function NutTab({ setup }: { setup: SetupResult }) {
+  const build = useOpenBuild()
+  const change = useBuild((s) => s.change)
+  const drawing = useSetupDrawing()
+  const [seen, setSeen] = useState(1)
+  const hand = setup.nut.find((s) => s.number === seen) ?? setup.nut[0]!
+  const spacing = useMemo(() => slotSpacing(build), [build])
+  return (
+    <Workspace
+      fromSide
+      loupe={drawing}
+      listLabel="Nut slots"
+      list={
+        <div className="flex min-h-full flex-col">
+          <SetupTabs />
+          <ul>
+            {setup.nut.map((s) => (
+              <ThingRow
+                key={s.number}
+                number={s.number}
+                title={`String ${s.number}`}
+                about={s.says}
+                figure={s.read ? `${s.sliver.toFixed(2)}` : '–'}
+                under={`want ${s.wanted.toFixed(2)} mm`}
+                selected={s.number === hand.number}
+                onSelect={() => setSeen(s.number)}
+              />
+            ))}
+          </ul>
+          {spacing && (
+            <section className="px-4 py-2">
+              <h3 className="label font-semibold">Where slots lie, mm from the middle</h3>
+              <table className="w-full text-[14px]">
+                <thead>
+                  <tr className="text-left text-soft">
+                    <th>string</th>
+                    <th className="text-right">equal centres</th>
+                    <th className="text-right">equal gaps</th>
+                  </tr>
+                </thead>
+                <tbody className="figure">
+                  {spacing.map((s) => (
+                    <tr key={s.number} className="border-t border-hairline">
+                      <td>{s.number}</td>
+                      <td className="text-right">{s.centres.toFixed(2)}</td>
+                      <td className="text-right">{s.gaps.toFixed(2)}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </section>
+          )}
+        </div>
+      }
+      hand={
+        <div>
+          <h2 className="text-[23px]">Slot of string {hand.number}</h2>
+          <Choice<NutSchool>
+            label="How it is to be"
+            value={build.setup.nutSchool ?? 'ordinary'}
+            options={NUT_SCHOOLS.map((s) => [s, `${NUT_TARGETS[s].label}: ${NUT_TARGETS[s].why}`] as const)}
+            onChange={(s) => change((b) => setSetup(b, 'nutSchool', s, `Nut: ${s}`))}
+          />
+          <div className="mt-2 grid grid-cols-2 gap-3">
+            <ReadingEntry key={`s${hand.number}`} label="Left over fret 1, held at 3" asked={{ what: 'sliver', string: hand.number }} />
+            <ReadingEntry key={`g${hand.number}`} label="Or the open gap over fret 1" asked={{ what: 'gap', string: hand.number }} />
+          </div>
+          <p className="mt-3 border-l-4 border-violet pl-3">{hand.says}</p>
+          {hand.read && (
+            <p className="text-[14px] text-soft">
+              Both ways: {hand.sliver.toFixed(2)} mm held at fret 3, {hand.open.toFixed(2)} mm open, by the crowns as they stand with this
+              relief. The newer reading counts.
+            </p>
+          )}
+          <h3 className="mt-3 text-[18px]">Two passes</h3>
+          <ol className="list-decimal pl-5 text-[15px]">
+            <li>The outer two placed, the rest by the spacing, shallow marks everywhere.</li>
+            <li>Depth with the strings on: lift it out, a stroke or two, back, tune, read.</li>
+            <li>A file of the string’s own width and shape, tilted back towards the tuner; round jet-cleaning files do.</li>
+            <li>Stop a tenth early; the last of it by feel.</li>
+          </ol>
+          <Caution lines={['Tape the headstock’s face before filing. Bone dust: mask.']} />
+        </div>
+      }
+    />
+  )
+}

@@ -1,0 +1,147 @@
+import { readingsOf, setupReading, type Build } from '@snug/core'
+import { changed, fullBuild } from '@snug/core/testing/fullBuild'
+import { screen, waitFor, within } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { describe, expect, it, vi } from 'vitest'
+import { inHand, layOut, show } from '../../testing/bench'
+import { server } from '../../testing/localApi'
+import SetupStation from './SetupStation'
+
+vi.mock('../../workers/compute', () => import('../../testing/localCompute'))
+vi.mock('../../state/api', () => import('../../testing/localApi'))
+// jsdom draws nothing on a canvas; what the chart says of itself is all there is to see.
+vi.mock('react-chartjs-2', () => ({ Line: (p: { 'aria-label': string }) => <figure aria-label={p['aria-label']} /> }))
+
+const heading = () => inHand().getAllByRole('heading', { level: 2 })[0]!.textContent
+const at = (path: string, setup: Partial<Build['setup']> = {}) => {
+  const b = fullBuild()
+  layOut({ ...b, setup: { ...b.setup, ...setup } })
+  show(<SetupStation />, `setup${path}`)
+}
+
+describe('the sequence', () => {
+  it('relief first; read in thou or mm, told as turns', async () => {
+    layOut()
+    show(<SetupStation />, 'setup/relief')
+    expect(heading()).toBe('Relief at fret 8')
+    const relief = inHand().getByLabelText('Relief at fret 8')
+    await userEvent.type(relief, '20 thou{Enter}')
+    await waitFor(() => expect(setupReading(server.build, { what: 'relief' })).toBeCloseTo(0.508, 6))
+    await waitFor(() => expect(inHand().getByText(/^Tighten/)).toBeTruthy())
+    expect(inHand().getByText(/Never force a truss nut/)).toBeTruthy()
+    await userEvent.clear(relief)
+    await userEvent.type(relief, '0.25{Enter}')
+    // The newer one counts; the earlier one stays written down.
+    await waitFor(() => expect(readingsOf(server.build, { what: 'relief' }).map((r) => r.value)).toEqual([0.508, 0.25]))
+    await waitFor(() => expect(inHand().getByText('before: 0.51')).toBeTruthy())
+  })
+  it('cents per string become a move of its saddle', async () => {
+    layOut()
+    show(<SetupStation />, 'setup/intonation')
+    await userEvent.type(inHand().getByLabelText('String 1, cents'), '6{Enter}')
+    await waitFor(() => expect(setupReading(server.build, { what: 'cents', string: 1 })).toBe(6))
+    await waitFor(() => expect(inHand().getAllByRole('row')[1]!.textContent).toMatch(/back/))
+    await userEvent.type(inHand().getByLabelText('String 2, cents'), '400{Enter}')
+    expect(inHand().getByRole('alert').textContent).toMatch(/-100 to 100 is allowed/)
+  })
+  it('string pull, string by string and together', () => {
+    layOut()
+    show(<SetupStation />, 'setup/strings')
+    expect(inHand().getAllByRole('row')).toHaveLength(8)
+    expect(inHand().getByText('Together').closest('tr')!.textContent).toMatch(/46[0-9]\.\d/)
+  })
+  it('the other school moves the targets', async () => {
+    layOut()
+    show(<SetupStation />, 'setup/action')
+    await userEvent.selectOptions(inHand().getByLabelText('How low you like the strings'), 'low')
+    await waitFor(() => expect(server.build.setup.school).toBe('low'))
+  })
+})
+
+describe('the sequence, what else', () => {
+  it('says what is done and what is still to read, and the first strings come first', async () => {
+    at('')
+    expect(heading()).toBe('First strings on')
+    expect(screen.getByText(/numbers are as wanted; still to read:/)).toBeTruthy()
+    await userEvent.click(inHand().getByLabelText(/lie on the board/))
+    await waitFor(() => expect(server.build.setup.first).toEqual({ '0': true }))
+  })
+  it('an action read over another fret is shown over fret 12', async () => {
+    at('/action')
+    await userEvent.selectOptions(inHand().getByLabelText('Read over fret'), '22')
+    await userEvent.type(inHand().getByLabelText('Action at fret 22, bass'), '4/64{Enter}')
+    await waitFor(() => expect(readingsOf(server.build, { what: 'action', string: 6 }).at(-1)).toMatchObject({ fret: 22, value: 1.5875 }))
+    const row = await waitFor(() => inHand().getAllByRole('row').at(-1)!)
+    expect(row.textContent).toMatch(/^61\.[1-5]/)
+  })
+})
+
+describe('buzz', () => {
+  it('every string at every fret; a harder attack is another map; a high fret is named', async () => {
+    at('?tab=buzz')
+    expect((await screen.findAllByRole('button', { name: /: string \d, (open|held)/ })).length).toBe(6 * 22)
+    await userEvent.click(screen.getByRole('button', { name: /: string 3, held at 7/ }))
+    expect(screen.getByRole('img', { name: 'String 3, held at fret 7' })).toBeTruthy()
+    await userEvent.type(inHand().getByLabelText('fret 9'), '0.2{Enter}')
+    await waitFor(() => expect(server.build.setup.rocks).toEqual({ '1-9': 0.2 }))
+    expect(await inHand().findByText(/fret 9 by 0.10 mm/)).toBeTruthy()
+    await userEvent.click(inHand().getByRole('button', { name: /Best relief/ }))
+    expect(await inHand().findByRole('status')).toBeTruthy()
+  })
+})
+
+describe('nut', () => {
+  it('a sliver read tells what to file, in both ways', async () => {
+    at('?tab=nut')
+    await userEvent.type(await screen.findByLabelText('Left over fret 1, held at 3'), '0.4{Enter}')
+    await waitFor(() => expect(setupReading(server.build, { what: 'sliver', string: 1 })).toBe(0.4))
+    expect((await inHand().findAllByText(/File 0\.\d\d mm, read again/)).length).toBeGreaterThan(0)
+    expect(inHand().getByText(/Both ways: 0.40 mm held at fret 3/)).toBeTruthy()
+  })
+})
+
+describe('intonation by sound', () => {
+  it('the simulated string, open and at fret 12, becomes the reading', async () => {
+    at('?tab=intonation')
+    const by = within(await screen.findByRole('region', { name: 'Pitch from sound' }))
+    for (const b of by.getAllByRole('button', { name: 'Simulated' })) await userEvent.click(b)
+    await userEvent.click(await by.findByRole('button', { name: 'Take it as the reading' }))
+    await waitFor(() => expect(setupReading(server.build, { what: 'cents', string: 6 })).toBeCloseTo(8.3, 0))
+  })
+  it('a file that is no sound says so', async () => {
+    at('?tab=intonation')
+    await userEvent.upload(await screen.findByLabelText('Open of string 6 as WAV'), new File(['no sound'], 'a.wav', { type: 'audio/wav' }))
+    expect((await screen.findByRole('alert')).textContent).toMatch(/no WAV file/)
+  })
+  it('no microphone: said, and nothing is lost', async () => {
+    at('?tab=intonation')
+    const by = within(await screen.findByRole('region', { name: 'Pitch from sound' }))
+    await userEvent.click(by.getAllByRole('button', { name: 'Microphone' })[0]!)
+    expect((await by.findByRole('alert')).textContent).toMatch(/not allowed, or there is none/)
+  })
+})
+
+describe('vibrato, pickups, strings', () => {
+  it('turns of the claw, and what is taken as usual until it is measured', async () => {
+    at('?tab=vibrato')
+    expect((await screen.findAllByText(/both claw screws|stands right for 1 mm/i)).length).toBeGreaterThan(0)
+    expect(screen.getByText(/nobody has measured .*spring rate.*Go by the gap/)).toBeTruthy()
+    await userEvent.type(screen.getByLabelText('Rate of one, N/mm'), '2.1{Enter}')
+    await waitFor(() => expect(server.build.setup.vibrato).toEqual({ rate: 2.1 }))
+  })
+  it('a pickup read too near is told to go down', async () => {
+    at('?tab=pickups')
+    await userEvent.type(await screen.findByLabelText('Bass end'), '0.9{Enter}')
+    expect((await screen.findAllByText(/too near: lower this end/)).length).toBeGreaterThan(0)
+  })
+  it('another tuning is another pull, and what was read is to be read again', async () => {
+    at('?tab=strings')
+    await userEvent.selectOptions(await screen.findByLabelText('Tuned'), 'a step down')
+    await waitFor(() => expect(server.build.setup.tuning?.notes[0]).toBe(-7))
+  })
+  it('strings not meant for the tuning are noticed by their pull', async () => {
+    layOut(changed(fullBuild(), { 'strings/gauge.6': 2.4 }))
+    show(<SetupStation />, 'setup?tab=strings')
+    expect(await screen.findByText(/String 6 would pull/)).toBeTruthy()
+  })
+})

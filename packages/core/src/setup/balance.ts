@@ -1,0 +1,107 @@
+import type { Build, VibratoSetup } from '../document/build'
+import { valueAt } from '../document/read'
+import { stringPulls } from '../instrument/stringPulls'
+import { stretching } from '../physics/stiffString'
+import { balanceAt, bendFrom, restOf, type Balance, type Moved, type Plate, type Rest } from '../physics/vibrato'
+import { printTurns } from './action'
+import { SCREWS } from './screws'
+
+/** What is taken where nobody measured it: plausible, not measured. [ours] */
+export const USUAL_VIBRATO = {
+  springs: 3,
+  rate: 2,
+  preload: 12,
+  closed: 66,
+  claw: { x: -67, y: -34 },
+  block: { x: 11, y: -40 },
+  saddle: { x: 13, y: 11 },
+  back: { x: 42, y: 0 },
+  pitch: 2,
+} as const satisfies Required<Omit<VibratoSetup, 'school'>>
+
+/** Free string behind nut and saddle that shares a stretch, mm, and slot bottom over the knife edge. [ours] */
+const BEHIND = 122
+const NUT_UP = 8.3
+
+/** The bridge from the side by what was measured of it, with these strings. Nothing without gauges. */
+export function plateOf(build: Build): Plate | undefined {
+  const pulls = stringPulls(build)
+  if (pulls.length < build.strings) return undefined
+  const v = { ...USUAL_VIBRATO, ...build.setup.vibrato }
+  const scale = valueAt(build, { slot: 'neck', size: 'scale' }) ?? build.scale
+  const springs = build.setup.vibrato?.springs ?? Math.round(valueAt(build, { slot: 'springs', size: 'count' }) ?? v.springs)
+  return {
+    strings: pulls.map((p) => ({
+      saddle: v.saddle,
+      nut: { x: v.saddle.x - scale, y: NUT_UP },
+      hertz: p.hertz,
+      mass: p.mass,
+      stretching: stretching(p.core, 200),
+      behind: BEHIND,
+    })),
+    springs: { count: springs, rate: v.rate, preload: v.preload, closed: v.closed },
+    claw: v.claw,
+    block: v.block,
+    back: v.back,
+    deck: 0,
+    pitch: v.pitch,
+  }
+}
+
+export interface BalanceWork {
+  /** Names of what is assumed. */
+  assumed: string[]
+  rest?: Rest
+  balance: Balance
+  bend?: Moved
+  says: string[]
+}
+
+const NAMES: Record<keyof typeof USUAL_VIBRATO, string> = {
+  springs: 'number of springs',
+  rate: 'spring rate',
+  preload: 'spring preload',
+  closed: 'spring length',
+  claw: 'place of the claw',
+  block: 'place of the spring holes',
+  saddle: 'place of the saddles',
+  back: 'place of the back edge',
+  pitch: 'thread of the claw screws',
+}
+
+/** How a floating vibrato is brought to its gap and what it does there. */
+export function balanceWork(build: Build): BalanceWork | undefined {
+  const plate = plateOf(build)
+  if (!plate) return undefined
+  const wanted = build.setup.wanted?.float ?? 1
+  const rest = restOf(plate)
+  const balance = balanceAt(plate, wanted)
+  const bend = balance.stable ? bendFrom(plate, balance, Math.min(2, build.strings - 1), 2) : undefined
+  const own = build.setup.vibrato ?? {}
+  const assumed = (Object.keys(USUAL_VIBRATO) as (keyof typeof USUAL_VIBRATO)[]).filter((k) => own[k] === undefined).map((k) => NAMES[k])
+  const turn = Math.abs(balance.turns)
+  const found = [
+    !rest
+      ? 'tuned up as it is, the plate runs away: each round of tuning lifts it further.'
+      : rest.floats
+        ? `tuned up as it is, it floats ${rest.gap.toFixed(1)} mm.`
+        : 'tuned up as it is, it lies on the body.',
+    turn < 1 / 16
+      ? `the claw stands right for ${wanted} mm.`
+      : `for ${wanted} mm both claw screws ${printTurns(turn)} ${turn > 1 ? 'turns' : 'turn'} ${balance.turns > 0 ? 'clockwise (tighter)' : 'counter-clockwise (looser)'}, ${SCREWS.claw.from}, a quarter at a time and the same on both, tuned in between.`,
+    ...(balance.dead > 0.1
+      ? [`the first ${printTurns(balance.dead)} of them move nothing: the springs hold more than the strings pull.`]
+      : []),
+    balance.stable
+      ? `a round of tuning leaves ${Math.round(100 * balance.errorLeft)} % of what it was off: several rounds.`
+      : 'there is no stable rest at that gap: the strings’ pull beats the springs’ slope and each retuning makes it worse. More or stiffer springs cure it, or a bridge that lies down.',
+  ]
+  // Turns by sizes nobody knew would be sure and wrong: until they are measured this is an example, and the gap itself leads.
+  const says = assumed.length
+    ? [
+        `Its turns are not known: nobody has measured ${assumed.join(', ')}. Go by the gap: a quarter turn on both claw screws, retune, read it again.`,
+        `An example with usual sizes, not this bridge: ${found.join(' ')}`,
+      ]
+    : found.map((f) => f[0]!.toUpperCase() + f.slice(1))
+  return { assumed, ...(rest ? { rest } : {}), balance, ...(bend ? { bend } : {}), says }
+}

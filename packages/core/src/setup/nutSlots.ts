@@ -1,0 +1,78 @@
+import type { Build, NutSchool } from '../document/build'
+import { sliver, openGap, slotForSliver } from '../physics/nutAction'
+import { crownsOf } from '../physics/neckCurve'
+import { sizeAt, valueAt } from '../document/read'
+import { SLIVER_AT, type SetupModel } from './model'
+
+/** Two targets, not one: ordinary, and fine. Sliver over fret 1 held at 3, mm. [practice] */
+export const NUT_TARGETS: Record<NutSchool, { label: string; bass: number; treble: number; why: string }> = {
+  ordinary: {
+    label: 'ordinary',
+    bass: 0.21,
+    treble: 0.16,
+    why: 'open about 0.46 at the bass and 0.41 at the treble: forgives a firm hand',
+  },
+  fine: { label: 'fine', bass: 0.12, treble: 0.06, why: 'open 0.21 to 0.37: light to press, level frets needed' },
+}
+/** Filing stops so far before the number, mm: the last of it is done by feel. [practice] */
+const EARLY = 0.1
+const CLOSE = 0.03
+
+export interface SlotWork {
+  number: number
+  /** As it is: over the first fret open, and held at fret 3, mm. */
+  open: number
+  sliver: number
+  read: boolean
+  wanted: number
+  /** To take off the slot, mm; less than nothing: it is too low already. */
+  file: number
+  state: 'unread' | 'file' | 'good' | 'low'
+  says: string
+}
+
+/** What every slot wants, judged both ways. Computed on the crowns as they stand with this relief. */
+export function nutSlots(build: Build, model: SetupModel): SlotWork[] {
+  const target = NUT_TARGETS[build.setup.nutSchool ?? 'ordinary']
+  return model.strings.map((s): SlotWork => {
+    const wanted = target.treble + ((target.bass - target.treble) * (s.number - 1)) / Math.max(1, build.strings - 1)
+    const plain = crownsOf({ ...model.shape, slot: 0 })
+    const file = s.slot - (slotForSliver(plain, SLIVER_AT, wanted) - plain.nut.y)
+    const base = { number: s.number, open: openGap(s.neck, s.saddle), sliver: sliver(s.neck, SLIVER_AT), read: s.slotRead, wanted, file }
+    if (!s.slotRead)
+      return { ...base, state: 'unread', says: 'Hold it at fret 3 and read what is left over fret 1, or the open gap there.' }
+    if (file < -CLOSE)
+      return {
+        ...base,
+        state: 'low',
+        says: `${(-file).toFixed(2)} mm too deep: it will buzz open. Fill with glue and bone dust, or a shim under the nut.`,
+      }
+    if (file <= CLOSE) return { ...base, state: 'good', says: 'As wanted. Leave it.' }
+    const now = Math.max(0, file - EARLY)
+    return {
+      ...base,
+      state: 'file',
+      says:
+        now > 0.02
+          ? `File ${now.toFixed(2)} mm, read again; ${Math.min(file, EARLY).toFixed(2)} mm are left for the last strokes.`
+          : `${file.toFixed(2)} mm: a stroke or two, then read again.`,
+    }
+  })
+}
+
+/** Places of the slots across, mm from the middle, treble negative: by equal centres, and by equal gaps between the strings. */
+export function slotSpacing(build: Build): { number: number; centres: number; gaps: number; gauge?: number }[] | undefined {
+  const width = valueAt(build, { slot: 'neck', size: 'nut.width' })
+  const spread = sizeAt(build, { slot: 'nut', size: 'spread' })?.value ?? (width === undefined ? undefined : width - 7)
+  if (spread === undefined || build.strings < 2 || build.strings === 12) return undefined
+  const gauges = Array.from({ length: build.strings }, (_, i) => valueAt(build, { slot: 'strings', size: `gauge.${i + 1}` }))
+  const known = gauges.every((g) => g !== undefined)
+  const inner = known ? gauges.slice(1, -1).reduce((s, g) => s + g!, 0) + (gauges[0]! + gauges.at(-1)!) / 2 : 0
+  const gap = (spread - inner) / (build.strings - 1)
+  let at = -spread / 2
+  return gauges.map((gauge, i) => {
+    if (i) at += gap + (gauges[i - 1] ?? 0) / 2 + (gauge ?? 0) / 2
+    const centres = -spread / 2 + (spread * i) / (build.strings - 1)
+    return { number: i + 1, centres, gaps: known ? at : centres, ...(gauge === undefined ? {} : { gauge }) }
+  })
+}

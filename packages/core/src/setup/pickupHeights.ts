@@ -1,0 +1,53 @@
+import type { Build } from '../document/build'
+import { traitAt, valueAt } from '../document/read'
+import { bassString, setupReading } from '../document/setupReadings'
+import { PLACES } from '../instrument/guardPlace'
+import { slotSpec, type Slot } from '../parts/slots'
+
+/** String held at the last fret to the pole, mm: a start, not a law. [practice] */
+export const PICKUP_TARGETS = {
+  single: { bass: 2.0, treble: 1.6 },
+  soapbar: { bass: 2.0, treble: 1.8 },
+  humbucker: { bass: 2.2, treble: 1.8 },
+} as const
+/** Nearer than this strong poles pull strings out of tune. [practice] */
+const TOO_NEAR = 1.2
+const CLOSE = 0.2
+
+export interface PickupHeight {
+  slot: Slot
+  label: string
+  sides: { side: 'bass' | 'treble'; string: number; wanted: number; read?: number; says: string; done: boolean }[]
+}
+
+/** Every pickup that is there, both its ends: read and wanted. */
+export function pickupHeights(build: Build): PickupHeight[] {
+  return PLACES.map((place) => `pickup-${place}` as const)
+    .filter((slot) => build.parts[slot])
+    .map((slot): PickupHeight => {
+      // A wide single coil is a soapbar.
+      const wide = (valueAt(build, { slot, size: 'length' }) ?? 0) > 30
+      const target = PICKUP_TARGETS[traitAt(build, slot, 'coils') === 'two' ? 'humbucker' : wide ? 'soapbar' : 'single']
+      const side = (name: 'bass' | 'treble') => {
+        const string = name === 'bass' ? bassString(build) : 1
+        const read = setupReading(build, { what: 'pickup', string, slot })
+        const wanted = target[name]
+        const off = read === undefined ? 0 : read - wanted
+        const done = read !== undefined && Math.abs(off) <= CLOSE
+        return {
+          side: name,
+          string,
+          wanted,
+          ...(read === undefined ? {} : { read }),
+          done,
+          says:
+            read === undefined
+              ? 'Hold the string at the last fret and measure down to the pole.'
+              : done
+                ? 'A good start; the ears decide.'
+                : `${Math.abs(off).toFixed(1)} mm ${off > 0 ? 'too far: raise' : 'too near: lower'} this end.${read < TOO_NEAR ? ' This near the poles pull the string out of tune and it warbles.' : ''}`,
+        }
+      }
+      return { slot, label: slotSpec(slot).label, sides: [side('bass'), side('treble')] }
+    })
+}

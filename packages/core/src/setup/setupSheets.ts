@@ -1,0 +1,111 @@
+import type { Build } from '../document/build'
+import { notesOf, tuningOf } from '../instrument/tunings'
+import { printMm } from '../quantity/length'
+import { setupDrawing } from './setupDrawing'
+import type { SetupResult } from './setupResult'
+import { pickupHeights } from './pickupHeights'
+
+/** A piece of a printed page, as sheets of every station are made of. */
+type Block =
+  | { heading: string }
+  | { text: string }
+  | { table: { columns: string[]; rows: string[][] } }
+  | { tick: string[] }
+  | { drawing: ReturnType<typeof setupDrawing> }
+interface Page {
+  id: string
+  title: string
+  about: string
+  blocks: Block[]
+}
+
+/** The numbers as read and wanted; a ticket for a shop; a page for who plays it. */
+export function setupSheets(build: Build, setup: SetupResult): Page[] {
+  const tuning = tuningOf(build)
+  const gauges = setup.pulls.map((p) => `${p.number}: ${p.gauge.toFixed(2)}`).join(', ')
+  const numbers: Block = {
+    table: {
+      columns: ['number', 'read', 'wanted', 'to do'],
+      rows: setup.moves.map((m) => [m.title, m.measured ?? 'not read', m.target, m.says]),
+    },
+  }
+  const strings: Block = {
+    table: {
+      columns: ['string', 'note', 'over fret 12', 'wanted', 'fret 12, cents'],
+      rows: setup.actions.map((a) => {
+        const cents = setup.intonation.find((i) => i.number === a.number)
+        return [
+          String(a.number),
+          cents?.note ?? '',
+          a.read ? printMm(a.is) : 'not read',
+          printMm(a.wanted),
+          cents?.cents === undefined ? 'not read' : String(cents.cents),
+        ]
+      }),
+    },
+  }
+  const pickups: Block = {
+    table: {
+      columns: ['pickup', 'bass end', 'treble end'],
+      rows: pickupHeights(build).map((p) => [
+        p.label,
+        ...p.sides.map((s) => `${s.read === undefined ? 'not read' : s.read.toFixed(1)}, wanted ${s.wanted.toFixed(1)}`),
+      ]),
+    },
+  }
+  const strung = `Strings ${gauges || 'of unknown gauge'}, mm; tuned ${tuning.name}: ${notesOf(tuning)}.`
+  return [
+    {
+      id: 'setup-sheet',
+      title: 'Setup sheet',
+      about: `${build.name}. ${strung} Read in tune, in this order.`,
+      blocks: [numbers, { drawing: setupDrawing(build) }, { heading: 'String by string' }, strings, { heading: 'Pickups' }, pickups],
+    },
+    {
+      id: 'shop-ticket',
+      title: 'Shop ticket',
+      about: `${build.name}, as it is handed over. ${strung}`,
+      blocks: [
+        { heading: 'Wanted' },
+        { tick: setup.moves.filter((m) => !m.done).map((m) => `${m.title}: ${m.target}, now ${m.measured ?? 'not read'}`) },
+        { heading: 'As it is handed over' },
+        strings,
+        { heading: 'What is not to be changed' },
+        {
+          tick: [
+            ...setup.moves.filter((m) => m.done).map((m) => `${m.title}: ${m.measured ?? m.target}`),
+            'Wiring and pickups',
+            'Strings’ gauge and tuning',
+          ],
+        },
+        { heading: 'On its return: read again and compare' },
+        { tick: setup.moves.map((m) => `${m.title}: ______`) },
+      ],
+    },
+    {
+      id: 'player-page',
+      title: 'Played by somebody else',
+      about: `${build.name}. No skill with tools is needed: play, listen, tick or write down.`,
+      blocks: [
+        {
+          tick: Array.from(
+            { length: setup.actions.length },
+            (_, i) => `String ${i + 1}: every fret once, softly and hard. Buzzes at: ______`,
+          ),
+        },
+        {
+          tick: [
+            'Bends of a whole step above fret 12: nothing chokes',
+            'Every position of the switch sounds, every knob does something',
+            'Chords low and high sound in tune',
+          ],
+        },
+        ...(setup.moves.some((m) => m.id === 'float')
+          ? [{ tick: ['Arm down and back: in tune again', 'Arm up and back: in tune again'] }]
+          : []),
+        { heading: 'What feels wrong, in your own words' },
+        { text: '______________________________________________' },
+      ],
+    },
+  ]
+}
