@@ -228,7 +228,7 @@ function actionMove(build: Build, targets: Targets, model: SetupModel): { move: 
 
 /** How far a saddle stands behind the scale line, share of it: half of the range a press makes. */
 function setBack(build: Build, string: number): number {
-  const c = compensations(build).find((x) => x.number === string)
+  const c = compensations(build, [string])[0]
   const scale = sizeAt(build, { slot: 'neck', size: 'scale' })?.value ?? build.scale
   return c ? (c.from + c.to) / 2 / scale : 0
 }
