@@ -1,4 +1,4 @@
-import type { Medium } from './products'
+import { MEDIA, type Medium } from './products'
 
 /** What a layer goes on: wood as it came, or another product. */
 export type Ground = 'raw' | 'sealed' | 'coated' | Medium
@@ -9,21 +9,6 @@ export type Follow = 'yes' | 'cure' | 'test' | 'never'
 /** What may go on what: a row for the ground, a letter for each medium that is to go on it. The label wins. [practice, from memory] */
 const LETTER = { y: 'yes', c: 'cure', t: 'test', n: 'never' } as const
 type Letter = keyof typeof LETTER
-const ABOVE = [
-  'dye',
-  'wash',
-  'filler',
-  'shellac',
-  'lacquer',
-  'acrylic',
-  'metallic',
-  'waterborne',
-  'poly',
-  'oil',
-  'hard-wax',
-  'decal',
-  'wax',
-] as const
 const TABLE: Record<Ground, string> = {
   //            d w f s l a m b p o h k x
   raw: /*      */ 'y y y y y y t y y y y n t',
@@ -44,7 +29,7 @@ const TABLE: Record<Ground, string> = {
   wax: /*      */ 'n n n n n n n n n n n n y',
 }
 
-export const mayFollow = (ground: Ground, above: Medium): Follow => LETTER[TABLE[ground].split(' ')[ABOVE.indexOf(above)] as Letter]
+export const mayFollow = (ground: Ground, above: Medium): Follow => LETTER[TABLE[ground].split(' ')[MEDIA.indexOf(above)] as Letter]
 
 /** What has to go into the wood: nothing that closes it may lie anywhere under it. */
 export const INTO_WOOD: readonly Medium[] = ['dye', 'wash', 'oil', 'hard-wax']

@@ -1,4 +1,4 @@
-import { beforeCoat, dryingTimers, type Coat, type FinishResult } from '@snug/core'
+import { beforeCoat, dryingTimers, waitSays, type Coat, type FinishResult } from '@snug/core'
 import { format, parseISO } from 'date-fns'
 import { Dialog } from 'radix-ui'
 import { useState, type KeyboardEvent } from 'react'
@@ -9,7 +9,7 @@ import { KeyCap } from '../../ui/KeyCap'
 import { Shake } from './Shake'
 import { useClock } from '../../ui/useClock'
 import { coatName, useLaying } from './useLaying'
-import { day, span } from './words'
+import { day } from './words'
 
 /** For a tablet beside the can: the coat whose turn it is, one big tap when it is on, a clock until the next, what can hurt. */
 export function CoatBench({ all, finish, onClose }: { all: readonly Coat[]; finish: FinishResult; onClose: () => void }) {
@@ -57,7 +57,7 @@ export function CoatBench({ all, finish, onClose }: { all: readonly Coat[]; fini
                   <p>{layer?.how}</p>
                   {left > 0 && until && (
                     <p className="mt-4 text-[27px] text-mind" role="timer">
-                      {until.label} dries: <b className="figure">{span(left)}</b> more, until {format(until.at, 'EEE HH:mm')}.
+                      {until.label} dries: <b className="figure">{waitSays(left)}</b> more, until {format(until.at, 'EEE HH:mm')}.
                     </p>
                   )}
                   <button

@@ -3,6 +3,7 @@ import {
   finishSheet,
   setFinish,
   setLayer,
+  waitSays,
   WHOLE,
   zoneOf,
   type Coat,
@@ -22,7 +23,7 @@ import { Evening } from './Evening'
 import { OwnProduct } from './OwnProduct'
 import { Shopping } from './Shopping'
 import { useStackEdit } from './useStackEdit'
-import { recoatSays, span } from './words'
+import { recoatSays } from './words'
 
 /** One layer: what it puts on and when, the label's figures, its coats to tick, what all of it takes. */
 export function LayerInHand({
@@ -72,7 +73,7 @@ export function LayerInHand({
         <dd>{recoatSays(layer)}</dd>
         <dt className="label text-soft">sanded</dt>
         <dd>
-          {layer.beforeSanding === undefined ? 'never' : `after ${span(layer.beforeSanding)}`}
+          {layer.beforeSanding === undefined ? 'never' : `after ${waitSays(layer.beforeSanding)}`}
           {layer.sanding ? `, ${layer.sanding}` : ''}; hard after{' '}
           {layer.cure.from === layer.cure.to
             ? layer.cure.to === 1

@@ -3,6 +3,7 @@ import { finishCards } from '../../finish/cards'
 import { coatsBy, coatsSay } from '../../finish/coatGroups'
 import { finishDrawing } from '../../finish/filmDrawing'
 import type { FinishResult } from '../../finish/finishPlan'
+import { waitSays } from '../../finish/schedule'
 import { STOP_TEST } from '../../finish/sections'
 import { potOf } from '../../finish/mixing'
 import type { Sheet, SheetBlock } from '../sheet'
@@ -25,8 +26,8 @@ export function finishSheet(build: Build, f: FinishResult): Sheet {
               l.label,
               String(l.coats),
               l.film ? String(l.film) : 'in the wood',
-              wait(l.recoat),
-              l.sanding ?? (l.beforeSanding === undefined ? 'never' : `after ${wait(l.beforeSanding)}`),
+              waitSays(l.recoat),
+              l.sanding ?? (l.beforeSanding === undefined ? 'never' : `after ${waitSays(l.beforeSanding)}`),
               l.how,
             ]),
           },
@@ -70,10 +71,4 @@ export function finishSheet(build: Build, f: FinishResult): Sheet {
       { text: f.cautions.join(' ') },
     ],
   }
-}
-
-export const wait = (minutes: number): string => {
-  if (minutes < 120) return `${Math.round(minutes)} min`
-  if (minutes < 48 * 60) return `${+(minutes / 60).toFixed(1)} h`
-  return `${+(minutes / 1440).toFixed(1)} d`
 }
