@@ -4,7 +4,9 @@ import { standardTuning } from '../instrument/tunings'
 import { intonationMove, mmPerCent } from '../physics/intonation'
 import { noteName, pitch } from '../physics/pitch'
 import { LBF, plainMass, tension, woundMass } from '../physics/stringTension'
-import { actionAtFret, openGap, postTurns, printTurns, saddleMoveFor, sliver } from './action'
+import { crownsOf } from '../physics/neckCurve'
+import { actionAt, openGap, saddleFor, sliver } from '../physics/nutAction'
+import { postTurns, printTurns, saddleMoveFor } from './action'
 
 const IN = 25.4
 
@@ -36,12 +38,19 @@ describe('string tension at 647.7 mm', () => {
   })
 })
 
+const straight = (slot: number) => crownsOf({ scale: 647.7, frets: 22, slot })
+
 describe('action', () => {
   it('1.75 to 1.25 at fret 12 is 1.0 mm at the saddle [physics + practice]', () => expect(saddleMoveFor(1.25 - 1.75)).toBe(-1))
   it('4/64 in over fret 22 with the nut at 0.4 is 1.23 mm at fret 12 [physics]', () => {
-    expect(actionAtFret((4 / 64) * IN, 22, 12, 0.4)).toBeCloseTo(1.23, 2)
-    expect(actionAtFret((4 / 64) * IN, 22, 12, 0.3)).toBeCloseTo(1.19, 2)
-    expect(actionAtFret((4 / 64) * IN, 22, 12, 0.5)).toBeCloseTo(1.26, 2)
+    for (const [slot, mm] of [
+      [0.4, 1.23],
+      [0.3, 1.19],
+      [0.5, 1.26],
+    ] as const) {
+      const neck = straight(slot)
+      expect(actionAt(neck, saddleFor(neck, 647.7, (4 / 64) * IN, 22), 12)).toBeCloseTo(mm, 2)
+    }
   })
   it('both posts follow from both strings', () => {
     fc.assert(
@@ -60,10 +69,11 @@ describe('action', () => {
 // [physics]
 describe('nut and intonation', () => {
   it('slot 0.325, action 1.5: open 0.457, sliver 0.21 at 3 and 0.158 at 2', () => {
-    expect(openGap(0.325, 1.5)).toBeCloseTo(0.457, 3)
-    expect(sliver(0.325, 3)).toBeCloseTo(0.21, 2)
-    expect(sliver(0.325, 2)).toBeCloseTo(0.158, 3)
-    expect(sliver(0.325, 3) / sliver(0.325, 2)).toBeCloseTo(1.333, 3)
+    const neck = straight(0.325)
+    expect(openGap(neck, saddleFor(neck, 647.7, 1.5, 12))).toBeCloseTo(0.457, 3)
+    expect(sliver(neck, 3)).toBeCloseTo(0.21, 2)
+    expect(sliver(neck, 2)).toBeCloseTo(0.158, 3)
+    expect(sliver(neck, 3) / sliver(neck, 2)).toBeCloseTo(1.333, 3)
   })
   it('0.374 mm per cent at 647.7; sharp moves back', () => {
     expect(mmPerCent(647.7)).toBeCloseTo(0.374, 3)
