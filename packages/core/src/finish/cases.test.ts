@@ -105,10 +105,6 @@ describe('cases from the bench', () => {
     expect(grid.find((c) => c.section === 'back' && c.grit === 180)!.waits).toBeUndefined()
     expect(woodGrits('film')).toEqual([180, 240, 320])
   })
-  it('pickup opening 0.30 too wide in total with 60 µm on each wall: 0.18 left', () => {
-    const { flat } = finishResult(made({ layers: [l('lacquer-clear', 5, { film: 12 })] }), '2026-12-01').film
-    expect(0.3 - (2 * flat) / 1000).toBeCloseTo(0.18, 9)
-  })
   it('printed image: mirrored, dry first, mist coats over it, its redo logged', () => {
     const build = made({ layers: [l('lacquer-clear', 2), l('decal', 1), l('lacquer-clear', 4)] })
     const card = cardOf(build, 'decal')

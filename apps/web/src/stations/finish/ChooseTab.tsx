@@ -126,6 +126,7 @@ function OfferInHand({ offer }: { offer: FinishOffer }) {
 /** How many containers of all sorts. */
 const cans = (o: FinishOffer): string => {
   const n = o.shopping.reduce((s, x) => s + x.containers, 0)
-  const [one] = o.shopping
-  return one && o.shopping.length === 1 ? `${n} ${one.containerName}${n === 1 ? '' : 's'}` : `${n} cans and jars`
+  const names = new Set(o.shopping.map((x) => x.containerName))
+  const [name] = names
+  return names.size === 1 && name ? `${n} ${name}${n === 1 ? '' : 's'}` : `${n} cans and jars`
 }

@@ -1,4 +1,4 @@
-import { pitchLines, pulledString, simulatedPluck, takeReading, type Listened } from '@snug/core'
+import { pulledString, simulatedPluck, takeReading, type Listened } from '@snug/core'
 import { readWav } from '@snug/formats'
 import { useEffect, useRef, useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -14,7 +14,7 @@ interface Taken {
 }
 
 /** A string heard open and at fret 12, from a file, the microphone or the simulated instrument; the difference is the reading. */
-export function PitchFromSound({ string }: { string: number }) {
+export function PitchFromSound({ string, read }: { string: number; read: boolean }) {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
   const [taken, setTaken] = useState<Taken>({})
@@ -108,7 +108,7 @@ export function PitchFromSound({ string }: { string: number }) {
       )}
       <p className="text-[13px] text-soft">
         The simulated instrument plays this build’s strings with their stiffness, noise and the saddle as it stands
-        {pitchLines(build).find((l) => l.number === string)?.read ? '' : ', a few cents off on purpose'}.
+        {read ? '' : ', a few cents off on purpose'}.
       </p>
     </section>
   )
