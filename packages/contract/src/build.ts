@@ -1,54 +1,37 @@
 import {
-  ABRASIVE_SCALES,
-  FILM_PLACES,
-  FILM_TEXTURES,
-  FINISH_SYSTEMS,
-  FINISH_ZONES,
-  type AbrasiveScale,
-  type FilmPlaceName,
-  type FilmTexture,
+  type Build,
+  type CoilEntry,
+  type Gain,
+  GAINS,
+  type Heard,
+  HEARD_AS,
   jobProblems,
   LIMITS,
   OUTCOMES,
-  TRIAL_RESULTS,
-  type TrialResult,
+  RECIPES,
+  type Repair,
+  REPAIR_OUTCOMES,
   SCHEMA,
-  SETUP_READINGS,
-  SETUP_SCHOOLS,
-  NUT_SCHOOLS,
-  VIBRATO_SCHOOLS,
-  type NutSchool,
-  type VibratoSchool,
   setupProblems,
+  type Slot,
   SLOT_NAMES,
   SLOT_STATES,
-  TOOLS,
-  UNPACKED,
-  type Build,
-  type FinishSystem,
-  type FinishZone,
-  type SetupSchool,
-  type SetupWhat,
-  type Slot,
   type Tool,
-  type WireEdit,
-  type CoilEntry,
-  type Gain,
-  type Heard,
-  type Repair,
-  GAINS,
-  HEARD_AS,
-  REPAIR_OUTCOMES,
-  RECIPES,
+  TOOLS,
+  TRIAL_RESULTS,
+  type TrialResult,
+  UNPACKED,
   WIRE_ROLES,
+  type WireEdit,
 } from '@snug/core'
 import { Equals, IsBoolean, IsIn, IsString, Length, Matches, MaxLength } from 'class-validator'
 import { Between, Whole } from './bounds'
 import { checked, type Checked, type Problem } from './checked'
 import { IsDay, IsTime, ListOf, MapOf, Nested, Optional, RecordOf, says } from './fields'
-import type { PartDoc } from './part'
-import { partIn } from './part'
-import { aDay, each, numberFrom, oneOf, onlyTrue, textOf, wholeFrom, wordOrNumber, type Rule } from './rules'
+import { type PartDoc, partIn } from './part'
+import { aDay, each, numberFrom, oneOf, type Rule, textOf, wholeFrom, wordOrNumber } from './rules'
+import { FinishDoc } from './finishDoc'
+import { SetupDoc } from './setupDoc'
 
 class RoomDoc {
   @Between(5, 95, 'Lowest humidity', ' %') low!: number
@@ -152,96 +135,6 @@ class ReadingDoc {
   @Nested(SettingDoc, 'How knobs and switches stood is missing.') setting!: SettingDoc
   @IsTime() at!: string
 }
-class WeatherDoc {
-  @Between(-20, 50, 'Air temperature', ' °C') air!: number
-  @Between(-20, 60, 'Surface temperature', ' °C') surface!: number
-  @Between(1, 100, 'Humidity', ' %') humidity!: number
-}
-const COLOUR = /^#[0-9a-f]{6}$/i
-const COLOUR_SAYS = says('A colour is written like #1f6f78.')
-class ZoneLayerDoc {
-  @Length(1, 60, says('A layer names its product.')) product!: string
-  @Whole(1, 40, 'Coats of a layer') coats!: number
-  @Optional() @Between(1, 100, 'Solids', ' %') solids?: number
-  @Optional() @Between(0, 500, 'The dry film of a coat', ' µm') film?: number
-  @Optional() @Matches(COLOUR, COLOUR_SAYS) colour?: string
-  @Optional() @Between(0, 100, 'Strength', ' %') strength?: number
-  @Optional() @Between(1, 300, 'The width of a burst', ' mm') burst?: number
-  @Optional() @Equals(true, says('Its label says that it holds, or that is left out.')) byLabel?: true
-}
-class ZoneDoc {
-  @ListOf(each(ZoneLayerDoc), 'A zone', { most: 40, each: 'layers' }) layers!: ZoneLayerDoc[]
-  @Optional() @Between(0, 1000, 'The border of a coat', ' mm') border?: number
-}
-class ProductLabelDoc {
-  @Optional() @Length(1, 60, says('A product’s name has 1 to 60 letters.')) name?: string
-  @Optional() @Length(1, 60, says('A product of your own is like one that ships.')) like?: string
-  @Optional() @Between(0.5, 100, 'Solids', ' %') solids?: number
-  @Optional() @IsIn(['volume', 'weight'], says('Solids are by volume or by weight.')) basis?: 'volume' | 'weight'
-  @Optional() @Between(0, 500, 'The dry film of a coat', ' µm') film?: number
-  @Optional() @Between(0, 100_000, 'The wait before the next coat', ' min') recoat?: number
-  @Optional() @Between(0, 100_000, 'The wait before sanding', ' min') beforeSanding?: number
-  @Optional() @Between(-20, 60, 'The coldest air', ' °C') coldest?: number
-  @Optional() @Between(-20, 60, 'The warmest air', ' °C') warmest?: number
-  @Optional() @Between(1, 100, 'The dampest air', ' %') dampest?: number
-  @Optional() @Between(1, 50_000, 'What is in a can', ' ml') container?: number
-  @Optional() @Between(0, 1e5, 'Its price') price?: number
-}
-class DryingAirDoc {
-  @Between(-20, 50, 'Air temperature', ' °C') air!: number
-  @Between(1, 100, 'Humidity', ' %') humidity!: number
-}
-class ForecastHourDoc {
-  @Matches(/^\d{4}-\d{2}-\d{2}T\d{2}$/, says('An hour of the forecast is written like 2026-11-27T18.')) at!: string
-  @Between(-40, 60, 'Air temperature', ' °C') air!: number
-  @Between(1, 100, 'Humidity', ' %') humidity!: number
-  @Optional() @Between(-40, 80, 'Surface temperature', ' °C') surface?: number
-}
-class RangeDoc {
-  @Whole(0, 60, 'Coats at least') from!: number
-  @Whole(0, 60, 'Coats at most') to!: number
-}
-class SandPassDoc {
-  @IsTime() at!: string
-  @Optional() @IsIn(FINISH_ZONES, says(`A zone is one of ${FINISH_ZONES.join(', ')}.`)) zone?: FinishZone
-  @IsIn(FILM_TEXTURES, says(`A surface looks like one of ${FILM_TEXTURES.join(', ')}.`)) texture!: FilmTexture
-  @ListOf(wholeFrom(24, 10_000, 'A grit is 24 to 10000.'), 'A pass', { most: 30, each: 'grits' }) grits!: number[]
-  @IsBoolean(says('A block was used or not.')) block!: boolean
-  @Optional() @IsIn(FILM_PLACES, says(`It goes through at ${FILM_PLACES.join(', ')}.`)) through?: FilmPlaceName
-}
-class MixPartDoc {
-  @Length(1, 60, says('A colour in a mix has a name of 1 to 60 letters.')) name!: string
-  @Between(0, 1000, 'Parts') parts!: number
-  @Optional() @Matches(COLOUR, COLOUR_SAYS) colour?: string
-}
-class ColourMixDoc {
-  @Length(1, 60, says('A mix needs a name of 1 to 60 letters.')) name!: string
-  @ListOf(each(MixPartDoc), 'A mix', { most: 12, each: 'colours' }) parts!: MixPartDoc[]
-  @Between(0, 2000, 'Thinning', ' %') thin!: number
-}
-class WearPointDoc {
-  @Between(-2000, 2000, 'Along', ' mm') x!: number
-  @Between(-1000, 1000, 'Across', ' mm') y!: number
-}
-class WearSpotDoc {
-  @Length(1, 60, says('A worn place has a name of 1 to 60 letters.')) name!: string
-  @IsIn(['front', 'back'], says('A worn place lies on the front or the back.')) face!: 'front' | 'back'
-  @ListOf(each(WearPointDoc), 'A worn place', { least: 3, most: 200, each: 'points' }) points!: WearPointDoc[]
-}
-class FinishTroubleDoc {
-  @Length(1, 60, says('A trouble names what is seen.')) symptom!: string
-  @IsTime() at!: string
-  @Optional() @IsIn(FINISH_ZONES, says(`A zone is one of ${FINISH_ZONES.join(', ')}.`)) zone?: FinishZone
-  @Optional() @Length(1, 60, says('The way back is named.')) way?: string
-}
-class LaidCoatDoc {
-  @Optional() @IsIn(FINISH_ZONES, says(`A zone is one of ${FINISH_ZONES.join(', ')}.`)) zone?: FinishZone
-  @Length(1, 60, says('A coat names its product.')) product!: string
-  @IsTime() at!: string
-  @Optional() @Between(-20, 50, 'Air temperature', ' °C') air?: number
-  @Optional() @Between(-20, 60, 'Surface temperature', ' °C') surface?: number
-  @Optional() @Between(1, 100, 'Humidity', ' %') humidity?: number
-}
 class QuietDoc {
   @Whole(0, 1439, 'The start of quiet hours, minutes of the day,') from!: number
   @Whole(0, 1439, 'The end of quiet hours, minutes of the day,') to!: number
@@ -257,91 +150,6 @@ class PlanDoc {
   @Optional() @ListOf(aDay, 'Days off', { most: 400, each: 'days' }) daysOff?: string[]
   @Optional() @Nested(QuietDoc, 'Quiet hours go from one minute of the day to another.') quiet?: QuietDoc
   @Optional() @RecordOf(each(DecisionDoc)) decisions?: Record<string, DecisionDoc>
-}
-class FinishDoc {
-  @IsIn(FINISH_SYSTEMS, says(`The finish is one of ${FINISH_SYSTEMS.join(', ')}.`)) system!: FinishSystem
-  @IsDay() start!: string
-  @Whole(1, 20, 'Coats') coats!: number
-  @Between(1, 90, 'Solids', ' %') solids!: number
-  @Optional() @RecordOf(onlyTrue('A layer under the top ones is wanted, or it is left out.')) under?: Record<string, true>
-  @IsBoolean(says('Masking is on or off.')) maskPocket!: boolean
-  @Nested(WeatherDoc, 'Weather is missing.') weather!: WeatherDoc
-  @Optional() @ListOf(each(ZoneLayerDoc), 'The finish', { most: 40, each: 'layers' }) layers?: ZoneLayerDoc[]
-  @Optional()
-  @MapOf(
-    Object.fromEntries(FINISH_ZONES.map((zone) => [zone, each(ZoneDoc)])),
-    (zone) => `"${zone}" is not a zone; zones are ${FINISH_ZONES.join(', ')}.`,
-  )
-  zones?: Partial<Record<FinishZone, ZoneDoc>>
-  @Optional() @RecordOf(each(ProductLabelDoc)) labels?: Record<string, ProductLabelDoc>
-  @Optional() @Equals(true, says('It lies, or it is left out.')) lies?: true
-  @Optional() @Nested(DryingAirDoc, 'The air it dries in has a temperature and a humidity.') drying?: DryingAirDoc
-  @Optional() @Equals(true, says('It is sprayed out of doors, or it is left out.')) outdoors?: true
-  @Optional() @ListOf(each(ForecastHourDoc), 'A forecast', { most: 400, each: 'hours' }) forecast?: ForecastHourDoc[]
-  @Optional() @RecordOf(each(LaidCoatDoc), LIMITS.steps) laid?: Record<string, LaidCoatDoc>
-  @Optional() @Nested(RangeDoc, 'Coats nobody counted are from so many to so many.') uncounted?: RangeDoc
-  @Optional() @RecordOf(each(SandPassDoc)) passes?: Record<string, SandPassDoc>
-  @Optional() @RecordOf(textOf(10, 40, 'A grit is done on a day.'), LIMITS.steps) grits?: Record<string, string>
-  @Optional() @IsIn(ABRASIVE_SCALES, says(`Abrasives are marked in ${ABRASIVE_SCALES.join(' or ')}.`)) abrasives?: AbrasiveScale
-  @Optional() @RecordOf(onlyTrue('A line is ticked, or it is left out.'), LIMITS.steps) ticked?: Record<string, true>
-  @Optional() @RecordOf(each(ColourMixDoc)) mixes?: Record<string, ColourMixDoc>
-  @Optional() @RecordOf(each(WearSpotDoc)) wear?: Record<string, WearSpotDoc>
-  @Optional() @RecordOf(each(FinishTroubleDoc)) troubles?: Record<string, FinishTroubleDoc>
-}
-class SetupReadingDoc {
-  @IsIn(SETUP_READINGS, says(`A reading of the setup is one of ${SETUP_READINGS.join(', ')}.`)) what!: SetupWhat
-  @Optional() @Whole(1, 12, 'The string of a reading') string?: number
-  @Between(-100, 100, 'A reading of the setup') value!: number
-  @Optional() @IsTime() at?: string
-  @Optional() @Length(1, 60, says('A string set is named by its id.')) set?: string
-  @Optional() @Whole(1, 36, 'The fret of a reading') fret?: number
-  @Optional() @IsIn(SLOT_NAMES, says('A reading at a pickup names its slot.')) slot?: Slot
-}
-class StringSetDoc {
-  @Length(1, 80, says('A string set needs a name.')) name!: string
-  @IsDay() on!: string
-}
-class TuningDoc {
-  @Length(1, 40, says('A tuning has a name of 1 to 40 letters.')) name!: string
-  @ListOf(wholeFrom(-60, 24, 'A note lies from 60 semitones below to 24 above A4.'), 'A tuning', { least: 1, most: 12, each: 'notes' })
-  notes!: number[]
-}
-class WantedDoc {
-  @Optional() @Between(0.5, 5, 'Action at the bass', ' mm') actionBass?: number
-  @Optional() @Between(0.5, 5, 'Action at the treble', ' mm') actionTreble?: number
-  @Optional() @Between(0, 1, 'Relief', ' mm') relief?: number
-  @Optional() @Between(0, 6, 'The float', ' mm') float?: number
-}
-class SidePointDoc {
-  @Between(-200, 200, 'Along', ' mm') x!: number
-  @Between(-100, 100, 'Up', ' mm') y!: number
-}
-class VibratoDoc {
-  @Optional() @IsIn(VIBRATO_SCHOOLS, says(`A vibrato stands ${VIBRATO_SCHOOLS.join(', ')}.`)) school?: VibratoSchool
-  @Optional() @Whole(1, 6, 'Springs') springs?: number
-  @Optional() @Between(0.1, 20, 'The rate of a spring', ' N/mm') rate?: number
-  @Optional() @Between(0, 100, 'The preload of a spring', ' N') preload?: number
-  @Optional() @Between(20, 150, 'A spring, closed', ' mm') closed?: number
-  @Optional() @Nested(SidePointDoc, 'A place has x and y.') claw?: SidePointDoc
-  @Optional() @Nested(SidePointDoc, 'A place has x and y.') block?: SidePointDoc
-  @Optional() @Nested(SidePointDoc, 'A place has x and y.') saddle?: SidePointDoc
-  @Optional() @Nested(SidePointDoc, 'A place has x and y.') back?: SidePointDoc
-  @Optional() @Between(0.3, 5, 'A claw screw a turn', ' mm') pitch?: number
-}
-class SetupDoc {
-  @IsIn(SETUP_SCHOOLS, says(`The school is one of ${SETUP_SCHOOLS.join(', ')}.`)) school!: SetupSchool
-  @RecordOf(each(SetupReadingDoc)) readings!: Record<string, SetupReadingDoc>
-  @Optional() @RecordOf(each(StringSetDoc)) sets?: Record<string, StringSetDoc>
-  @Optional() @Between(0, 60, 'Saddle height', ' mm') saddle?: number
-  @Optional() @Between(0.005, 0.5, 'Relief a quarter turn', ' mm') reliefPerQuarter?: number
-  @Optional() @Nested(TuningDoc, 'A tuning has a name and its notes.') tuning?: TuningDoc
-  @Optional() @Nested(WantedDoc, 'What is wanted are lengths.') wanted?: WantedDoc
-  @Optional() @IsIn(NUT_SCHOOLS, says(`A nut is cut ${NUT_SCHOOLS.join(' or ')}.`)) nutSchool?: NutSchool
-  @Optional() @Between(0.1, 6, 'The depth of a pluck', ' mm') attack?: number
-  @Optional() @Whole(10, 24, 'The fret at the body') joint?: number
-  @Optional() @RecordOf(numberFrom(0, 2, 'A rocker tips by 0 to 2 mm.'), LIMITS.steps) rocks?: Record<string, number>
-  @Optional() @Nested(VibratoDoc, 'A vibrato is told by its lengths.') vibrato?: VibratoDoc
-  @Optional() @RecordOf(onlyTrue('A line is ticked, or it is left out.')) first?: Record<string, true>
 }
 class StepDoc {
   @IsTime() done!: string

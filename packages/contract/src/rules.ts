@@ -59,3 +59,6 @@ export const oneOf = (values: readonly string[], why: string): Rule => ({
 
 /** A name that is there or is left out. */
 export const onlyTrue = (why: string): Rule => ({ problems: (v) => (v === true ? [] : wrong(why)), schema: { const: true } })
+
+/** Yes or no. */
+export const either = (why: string): Rule => ({ problems: (v) => (typeof v === 'boolean' ? [] : wrong(why)), schema: { type: 'boolean' } })

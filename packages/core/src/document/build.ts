@@ -1,10 +1,15 @@
 import type { Order } from '../parts/order'
 import type { Part } from '../parts/part'
 import type { Slot } from '../parts/slots'
+import type { FinishChoice } from './finishChoice'
+import type { SetupChoice } from './setupChoice'
 import { startParts } from '../parts/starting/fill'
 import { partsFor, type JobId } from '../parts/starting/jobs'
 import type { StartId } from '../parts/starting/sets'
 import type { Consumable, ShopJob } from '../parts/spending'
+
+export * from './finishChoice'
+export * from './setupChoice'
 
 /**
  * One instrument being made. A plain document: everything a person chose, measured or did. Whatever can be computed
@@ -219,157 +224,6 @@ export interface MeterReading {
   at: string
 }
 
-/** 'none': nothing is chosen yet. */
-export const FINISH_SYSTEMS = ['none', 'lacquer', 'acrylic', 'metallic', 'waterborne', 'wipe-on', 'oil', 'hard-wax', 'shellac'] as const
-export type FinishSystem = (typeof FINISH_SYSTEMS)[number]
-
-export interface FinishChoice {
-  system: FinishSystem
-  /** First evening, ISO date. */
-  start: string
-  /** Clear or top coats wanted. */
-  coats: number
-  /** Solids of the can's content, %. The label wins. */
-  solids: number
-  /** What goes under the top layers: fillers, dyes, colours. */
-  under?: Record<string, true>
-  maskPocket: boolean
-  weather: { air: number; surface: number; humidity: number }
-  /** The stack of every zone without one of its own, from the wood up; absent: as the system comes. */
-  layers?: ZoneLayer[]
-  /** Zones that get a stack of layers of their own, from the wood up; none is bare. */
-  zones?: Partial<Record<FinishZone, ZoneStack>>
-  /** What labels say, by product; a product of one's own begins like one that ships. */
-  labels?: Record<string, ProductLabel>
-  /** It lies while it dries: faces wait in turn. Hung otherwise. */
-  lies?: true
-  /** The air it dries in, where that is not the bench's. */
-  drying?: { air: number; humidity: number }
-  /** Sprayed out of doors: by the forecast. */
-  outdoors?: true
-  forecast?: ForecastHour[]
-  /** Coats really laid, by id. */
-  laid?: Record<string, LaidCoat>
-  /** Coats of the top that were laid without counting them. */
-  uncounted?: { from: number; to: number }
-  /** Sanding really done on the film, by id. */
-  passes?: Record<string, SandPass>
-  /** Grits done of each section ("top 320"), with their day. */
-  grits?: Record<string, string>
-  /** The scale the person's abrasives are marked in. */
-  abrasives?: AbrasiveScale
-  /** Lines of cards ticked. */
-  ticked?: Record<string, true>
-  /** Colours mixed, by id. */
-  mixes?: Record<string, ColourMix>
-  /** Where it is to be worn, by id: outlines on the body, mm from the nut and across. */
-  wear?: Record<string, WearSpot>
-  /** What went wrong, by id. */
-  troubles?: Record<string, FinishTrouble>
-}
-
-export const FINISH_ZONES = ['front', 'back', 'rim', 'neck-back', 'head-face', 'board', 'binding'] as const
-export type FinishZone = (typeof FINISH_ZONES)[number]
-
-export interface ZoneStack {
-  layers: ZoneLayer[]
-  /** Where the coat ends on a neck's back, mm from the nut; drawn before sanding. */
-  border?: number
-}
-
-/** One product of a zone's stack. */
-export interface ZoneLayer {
-  product: string
-  coats: number
-  /** What the label says where it differs from the product's usual: solids %, dry film um. */
-  solids?: number
-  film?: number
-  /** Its colour, #rrggbb, and how much of it there is in it, %. */
-  colour?: string
-  strength?: number
-  /** Only round the edge, fading out over this width, mm. */
-  burst?: number
-  /** Its own label says that it holds on what lies under it. */
-  byLabel?: true
-}
-
-/** What stands on a can. Times in minutes. */
-export interface ProductLabel {
-  /** A product of one's own: its name, and what it is like. */
-  name?: string
-  like?: string
-  solids?: number
-  /** Solids are by weight or by volume of the content. */
-  basis?: 'volume' | 'weight'
-  film?: number
-  recoat?: number
-  beforeSanding?: number
-  coldest?: number
-  warmest?: number
-  dampest?: number
-  container?: number
-  price?: number
-}
-
-/** An hour of weather to come. */
-export interface ForecastHour {
-  /** Its beginning: 2026-11-27T18. */
-  at: string
-  air: number
-  humidity: number
-  surface?: number
-}
-
-export const ABRASIVE_SCALES = ['P', 'unmarked'] as const
-export type AbrasiveScale = (typeof ABRASIVE_SCALES)[number]
-export const FILM_TEXTURES = ['glass', 'light peel', 'heavy peel', 'relief'] as const
-export type FilmTexture = (typeof FILM_TEXTURES)[number]
-export const FILM_PLACES = ['flat', 'edge', 'corner'] as const
-export type FilmPlaceName = (typeof FILM_PLACES)[number]
-
-/** Sanding as it was done on the film: what it looked like before, with what, and whether it went through. */
-export interface SandPass {
-  at: string
-  zone?: FinishZone
-  texture: FilmTexture
-  grits: number[]
-  block: boolean
-  through?: FilmPlaceName
-}
-
-/** A colour as it was mixed: parts of each, thinned by so many percent of the paint. */
-export interface ColourMix {
-  name: string
-  parts: { name: string; parts: number; colour?: string }[]
-  thin: number
-}
-
-export interface WearSpot {
-  name: string
-  face: 'front' | 'back'
-  points: { x: number; y: number }[]
-}
-
-export interface FinishTrouble {
-  symptom: string
-  at: string
-  zone?: FinishZone
-  /** The way back that was taken. */
-  way?: string
-}
-
-/** One coat as it was laid: when it was done, and the air it was laid in. */
-export interface LaidCoat {
-  /** Where only part of it was coated. */
-  zone?: FinishZone
-  product: string
-  /** The wall clock of the bench with its zone: 2026-11-26T19:30:00+01:00. */
-  at: string
-  air?: number
-  surface?: number
-  humidity?: number
-}
-
 export interface PlanChoice {
   /** Days without the bench, ISO dates. */
   daysOff?: string[]
@@ -386,83 +240,6 @@ export interface Decision {
   reason?: string
   /** The last step before it binds. */
   before?: string
-}
-
-export const SETUP_SCHOOLS = ['low', 'ordinary'] as const
-export type SetupSchool = (typeof SETUP_SCHOOLS)[number]
-
-export const SETUP_READINGS = ['relief', 'action', 'cents', 'gap', 'sliver', 'float', 'pickup'] as const
-export type SetupWhat = (typeof SETUP_READINGS)[number]
-
-/** One number of a setup, as it was read. */
-export interface SetupReading {
-  /**
-   * Relief: gap at fret 8, mm. Action: string to crown, mm. Cents: fret 12 against the open string's octave. Gap: open string over fret 1,
-   * sliver: what is left over fret 1 while it is held further up, mm. Float: under the back edge of a vibrato, mm. Pickup: string held at the
-   * last fret to the pole, mm.
-   */
-  what: SetupWhat
-  /** The fret it was read at, where that is not the usual one: 12 for the action, 3 for the sliver. */
-  fret?: number
-  /** The pickup it was read at. */
-  slot?: Slot
-  /** Of which string, from the thinnest; none for the relief and the float. */
-  string?: number
-  value: number
-  /** When it was read; unknown for what was written down before times were kept. */
-  at?: string
-  /** The string set it was read with, by id. */
-  set?: string
-}
-
-export interface SetupChoice {
-  school: SetupSchool
-  /** Every reading that was taken; the newest of its kind and string is the one that counts. */
-  readings: Record<string, SetupReading>
-  /** String sets this instrument has worn, by id, and the day each went on. */
-  sets?: Record<string, { name: string; on: string }>
-  /** Saddle-top height above the body as the bridge stands, mm; absent: where the action wanted puts it. */
-  saddle?: number
-  /** mm of relief taken out by a quarter turn on this neck, once seen. */
-  reliefPerQuarter?: number
-  /** Notes the strings are tuned to, semitones from A4, the thinnest first; absent: standard. */
-  tuning?: Tuning
-  /** Numbers of one's own, over those of the school, mm. */
-  wanted?: { actionBass?: number; actionTreble?: number; relief?: number; float?: number }
-  nutSchool?: NutSchool
-  /** Depth of a pluck, mm. */
-  attack?: number
-  /** Fret the neck meets the body at. */
-  joint?: number
-  /** How far a rocker tips over three frets, mm, by string and middle fret ("1-9"). */
-  rocks?: Record<string, number>
-  vibrato?: VibratoSetup
-  /** Ticked before any number is taken. */
-  first?: Record<string, true>
-}
-
-export interface Tuning {
-  name: string
-  notes: number[]
-}
-
-export const NUT_SCHOOLS = ['ordinary', 'fine'] as const
-export type NutSchool = (typeof NUT_SCHOOLS)[number]
-
-export const VIBRATO_SCHOOLS = ['float', 'deck', 'block'] as const
-export type VibratoSchool = (typeof VIBRATO_SCHOOLS)[number]
-/** How a vibrato stands and is sprung: what nobody measured is left out. Lengths in mm, x to the tail and y up from the knife edge. */
-export interface VibratoSetup {
-  school?: VibratoSchool
-  springs?: number
-  rate?: number
-  preload?: number
-  closed?: number
-  claw?: { x: number; y: number }
-  block?: { x: number; y: number }
-  saddle?: { x: number; y: number }
-  back?: { x: number; y: number }
-  pitch?: number
 }
 
 /** What a person must say to put a new build on the shelf. */

@@ -3,14 +3,18 @@ import type { Build, SetupReading, SetupWhat } from './build'
 import { edit, type Change, type Json } from './change'
 
 /** What each reading may be; beyond it something else was meant. */
-export const SETUP_BOUNDS: Record<SetupWhat, { from: number; to: number; unit: 'mm' | 'cents' }> = {
+export const SETUP_BOUNDS: Record<SetupWhat, { from: number; to: number; unit: 'mm' | 'cents' | 'dB' }> = {
   relief: { from: -1, to: 3, unit: 'mm' },
+  slack: { from: -3, to: 3, unit: 'mm' },
   action: { from: 0, to: 6, unit: 'mm' },
   cents: { from: -100, to: 100, unit: 'cents' },
   gap: { from: 0, to: 3, unit: 'mm' },
   sliver: { from: 0, to: 2, unit: 'mm' },
   float: { from: 0, to: 10, unit: 'mm' },
   pickup: { from: 0.3, to: 15, unit: 'mm' },
+  dive: { from: -100, to: 100, unit: 'cents' },
+  raise: { from: -100, to: 100, unit: 'cents' },
+  level: { from: -90, to: 0, unit: 'dB' },
 }
 
 /** What is read: relief once for the neck, the others string by string. */
@@ -37,12 +41,15 @@ export function takeReading(build: Build, reading: SetupReading & { at: string }
   return { label, edits: [edit(build, ['setup', 'readings', setupReadingId(reading)], { ...reading } as unknown as Json)] }
 }
 
+/** Read once for the neck or the bridge, not string by string. */
+const OF_NECK: readonly SetupWhat[] = ['relief', 'slack', 'float']
+
 /** What cannot be among the readings, each with its place. */
 export const setupProblems = (build: Build): Finding[] =>
   Object.entries(build.setup.readings).flatMap(([id, r]) => {
     const { from, to, unit } = SETUP_BOUNDS[r.what]
     const path = `setup.readings.${id}`
-    const ofNeck = r.what === 'relief' || r.what === 'float'
+    const ofNeck = OF_NECK.includes(r.what)
     const wants = ofNeck ? r.string === undefined : r.string !== undefined && r.string <= build.strings
     return [
       ...(r.value < from || r.value > to
@@ -54,7 +61,7 @@ export const setupProblems = (build: Build): Finding[] =>
             {
               path: `${path}.string`,
               why: ofNeck
-                ? `${r.what === 'relief' ? 'Relief is of the neck' : 'Float is of the bridge'}, not of a string.`
+                ? `${r.what === 'float' ? 'Float is of the bridge' : 'Relief is of the neck'}, not of a string.`
                 : `A reading of ${r.what} names a string from 1 to ${build.strings}.`,
             },
           ]),
