@@ -4,7 +4,7 @@ import { fretPlaces } from '../physics/frets'
 import { saddleBack, type Crowns } from '../physics/heldString'
 import { bending, stretching } from '../physics/stiffString'
 import { stringPulls } from './stringPulls'
-import { TARGETS } from './targets'
+import { wantedOf } from './targets'
 
 /** Steel's modulus, GPa. [practice] */
 const STEEL = 200
@@ -34,7 +34,7 @@ export function compensations(build: Build, only?: readonly number[]): Compensat
   const frets = sizeAt(build, sizeRef('neck', 'frets'))?.value ?? 22
   const slot = sizeAt(build, sizeRef('nut', 'slot'))?.value ?? SLOT
   const neck: Crowns = { nut: { x: 0, y: slot }, crowns: fretPlaces(scale, frets).map((x) => ({ x, y: 0 })) }
-  const { actionBass, actionTreble } = TARGETS[build.setup.school]
+  const { actionBass, actionTreble } = wantedOf(build)
   return stringPulls(build)
     .filter((s) => !only || only.includes(s.number))
     .map((s) => {

@@ -1,4 +1,4 @@
-import type { SetupSchool } from '../document/build'
+import type { Build, SetupSchool } from '../document/build'
 
 /** What a setup aims at, mm. Action is string bottom over the crown of fret 12. */
 export interface Targets {
@@ -25,4 +25,16 @@ export const TARGETS: Record<SetupSchool, Targets> = {
     actionTreble: 1.25,
     why: '0.059 and 0.049 in at fret 12: a light touch, level frets needed.',
   },
+}
+
+/** What is wanted: the school's numbers, or the person's own over them. */
+export function wantedOf(build: Build): Targets {
+  const school = TARGETS[build.setup.school]
+  const own = build.setup.wanted ?? {}
+  return {
+    ...school,
+    ...(own.relief === undefined ? {} : { relief: { from: Math.max(0, own.relief - 0.05), to: own.relief + 0.05 } }),
+    actionBass: own.actionBass ?? school.actionBass,
+    actionTreble: own.actionTreble ?? school.actionTreble,
+  }
 }

@@ -102,11 +102,20 @@ describe('what stands before what, on a whole instrument', () => {
     ['close-guard', 'meter-check'],
     ['meter-check', 'solder'],
     ['string-up', 'string-ground'],
+    ['nut-on', 'level-frets'],
+    ['string-up', 'nut-on'],
     ['set-action', 'set-relief'],
+    ['set-action', 'set-nut'],
+    ['set-pickups', 'set-intonation'],
     ['set-intonation', 'string-up'],
   ])('%s waits for %s', (later, earlier) => {
     expect(ids).toContain(later)
     expect([...ahead(later)]).toContain(earlier)
+  })
+  it('glue too early: the nut is held back until the frets are level, with what it costs and the way back', () => {
+    const why = whole.steps.find((s) => s.id === 'nut-on')!.befores.find((b) => b.id === 'level-frets')!
+    expect(why.risk).toMatch(/cut anew/)
+    expect(why.wayBack).toMatch(/then glue/)
   })
   it('nothing waits for itself, however far round', () => {
     for (const id of ids) expect(ahead(id), id).not.toContain(id)

@@ -91,6 +91,11 @@ export const BECAUSE = {
     risk: 'The next adjustment undoes this one.',
     wayBack: 'Go back to the first that is open and work down again.',
   },
+  fretsBeforeNut: {
+    why: 'The nut is glued and cut to frets that are level.',
+    risk: 'Levelled later, frets lie lower under every slot: the whole nut is cut anew, or comes off again.',
+    wayBack: 'Knock it off lengthwise with a block, clean the slot, level the frets, then glue and cut.',
+  },
   partsFirst: {
     why: 'The part has to be in hand.',
     risk: 'Listed sizes differ from real ones; a hole drilled for a listing may not fit.',

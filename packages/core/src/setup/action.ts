@@ -24,6 +24,9 @@ export function postTurns(move: { bass: number; treble: number }, spread: number
   return { bass: -bassHeight / pitch, treble: -trebleHeight / pitch, bassHeight, trebleHeight }
 }
 
+/** Turns to the nearest eighth, as a hand turns a key. */
+export const toEighths = (turns: number): number => Math.round(turns * 8) / 8
+
 /** "1 1/4": turns to the nearest eighth, as a hand turns a key. */
 export function printTurns(turns: number): string {
   const eighths = Math.round(Math.abs(turns) * 8)

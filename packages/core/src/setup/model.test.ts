@@ -9,7 +9,8 @@ import { actionAt, openGap, sliver } from '../physics/nutAction'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { bestRelief, buzzMap, fretsInTheWay, lowestActions } from './buzz'
 import { highFrets, radiusAtSaddles, setupModel } from './model'
-import { nutSlots, slotSpacing } from './nutSlots'
+import { nutSlots } from './nutSlots'
+import { slotSpacing } from './slotSpacing'
 import { setupResult } from './setupResult'
 
 const read = (b: Build, ...readings: SetupReading[]): Build => ({
@@ -176,7 +177,8 @@ describe('strings and tuning', () => {
     for (const n of [4, 5, 6, 7, 8, 12]) for (const t of tuningsFor(n)) expect(t.notes, `${n} ${t.name}`).toHaveLength(n)
   })
   it('a compound board carried on to the saddles is flatter there', () => {
-    const b = changed(bare(), { 'neck/board.radius': 254, 'neck/board.radiusEnd': 406, 'neck/boardLength': 460 })
-    expect(radiusAtSaddles(b)).toBeCloseTo(254 + (152 * 647.7) / 460, 6)
+    const b = changed(bare(), { 'neck/board.radius': 254, 'neck/board.radiusEnd': 406, 'neck/frets': 22, 'neck/scale': 647.7 })
+    // Its radius at the last fret is what is read: 647.7 (1 - 2^(-22/12)) = 465.9 mm from the nut.
+    expect(radiusAtSaddles(b)).toBeCloseTo(254 + (152 * 647.7) / 465.94, 2)
   })
 })

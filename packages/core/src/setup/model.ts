@@ -1,7 +1,9 @@
 import type { Build } from '../document/build'
-import { sizeAt, traitAt, valueAt } from '../document/read'
+import { isGlued, sizeAt, valueAt } from '../document/read'
 import { bassString, readingsOf, setupReading } from '../document/setupReadings'
-import { TARGETS, type Targets } from '../instrument/targets'
+import { radiusAtSaddle } from '../instrument/boardArc'
+import { wantedOf } from '../instrument/targets'
+import { fretPlace } from '../physics/frets'
 import { crownsOf, liftFor, type NeckShape } from '../physics/neckCurve'
 import { actionAt, saddleFor, slotForSliver } from '../physics/nutAction'
 import type { Crowns } from '../physics/heldString'
@@ -37,18 +39,6 @@ export interface SetupModel {
   strings: StringModel[]
 }
 
-/** What is wanted: the school's numbers, or the person's own over them. */
-export function wantedOf(build: Build): Targets {
-  const school = TARGETS[build.setup.school]
-  const own = build.setup.wanted ?? {}
-  return {
-    ...school,
-    ...(own.relief === undefined ? {} : { relief: { from: Math.max(0, own.relief - 0.05), to: own.relief + 0.05 } }),
-    actionBass: own.actionBass ?? school.actionBass,
-    actionTreble: own.actionTreble ?? school.actionTreble,
-  }
-}
-
 /** Action wanted of a string over fret 12: a straight line from the treble to the bass. */
 export const actionWanted = (build: Build, number: number, targets = wantedOf(build)): number =>
   targets.actionTreble + ((targets.actionBass - targets.actionTreble) * (number - 1)) / Math.max(1, build.strings - 1)
@@ -57,7 +47,7 @@ export const actionWanted = (build: Build, number: number, targets = wantedOf(bu
 export function shapeOf(build: Build, slot: number, relief: number): NeckShape {
   const scale = sizeAt(build, { slot: 'neck', size: 'scale' })?.value ?? build.scale
   const frets = Math.round(sizeAt(build, { slot: 'neck', size: 'frets' })?.value ?? 22)
-  const joint = build.setup.joint ?? (traitAt(build, 'neck', 'joint') === 'glued' ? JOINT.glued : JOINT.bolted)
+  const joint = build.setup.joint ?? (isGlued(build) ? JOINT.glued : JOINT.bolted)
   const bumps = Object.fromEntries(highFrets(build).map((h) => [h.fret, h.by]))
   const straight: NeckShape = { scale, frets, slot, joint: Math.min(joint, frets - 1), bumps }
   return { ...straight, lift: liftFor(straight, relief, Math.min(8, frets - 2)) }
@@ -139,10 +129,8 @@ export function highFrets(build: Build): { fret: number; by: number; strings: nu
 /** Board radius under the saddles, mm: of a compound board carried on to there. Nothing where it is not known. */
 export function radiusAtSaddles(build: Build): number | undefined {
   const nut = valueAt(build, { slot: 'neck', size: 'board.radius' })
-  const end = valueAt(build, { slot: 'neck', size: 'board.radiusEnd' })
   if (nut === undefined) return undefined
-  if (end === undefined || end === nut) return nut
-  const length = valueAt(build, { slot: 'neck', size: 'boardLength' }) ?? 0.72 * build.scale
-  // A cone: its radius grows evenly along it. [physics]
-  return nut + ((end - nut) * build.scale) / length
+  const scale = sizeAt(build, { slot: 'neck', size: 'scale' })?.value ?? build.scale
+  const frets = Math.round(sizeAt(build, { slot: 'neck', size: 'frets' })?.value ?? 22)
+  return radiusAtSaddle(nut, valueAt(build, { slot: 'neck', size: 'board.radiusEnd' }), fretPlace(scale, frets), scale)
 }

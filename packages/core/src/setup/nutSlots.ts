@@ -1,7 +1,6 @@
 import type { Build, NutSchool } from '../document/build'
 import { sliver, openGap, slotForSliver } from '../physics/nutAction'
 import { crownsOf } from '../physics/neckCurve'
-import { sizeAt, valueAt } from '../document/read'
 import { SLIVER_AT, type SetupModel } from './model'
 
 /** Two targets, not one: ordinary, and fine. Sliver over fret 1 held at 3, mm. [practice] */
@@ -57,22 +56,5 @@ export function nutSlots(build: Build, model: SetupModel): SlotWork[] {
           ? `File ${now.toFixed(2)} mm, read again; ${Math.min(file, EARLY).toFixed(2)} mm are left for the last strokes.`
           : `${file.toFixed(2)} mm: a stroke or two, then read again.`,
     }
-  })
-}
-
-/** Places of the slots across, mm from the middle, treble negative: by equal centres, and by equal gaps between the strings. */
-export function slotSpacing(build: Build): { number: number; centres: number; gaps: number; gauge?: number }[] | undefined {
-  const width = valueAt(build, { slot: 'neck', size: 'nut.width' })
-  const spread = sizeAt(build, { slot: 'nut', size: 'spread' })?.value ?? (width === undefined ? undefined : width - 7)
-  if (spread === undefined || build.strings < 2 || build.strings === 12) return undefined
-  const gauges = Array.from({ length: build.strings }, (_, i) => valueAt(build, { slot: 'strings', size: `gauge.${i + 1}` }))
-  const known = gauges.every((g) => g !== undefined)
-  const inner = known ? gauges.slice(1, -1).reduce((s, g) => s + g!, 0) + (gauges[0]! + gauges.at(-1)!) / 2 : 0
-  const gap = (spread - inner) / (build.strings - 1)
-  let at = -spread / 2
-  return gauges.map((gauge, i) => {
-    if (i) at += gap + (gauges[i - 1] ?? 0) / 2 + (gauge ?? 0) / 2
-    const centres = -spread / 2 + (spread * i) / (build.strings - 1)
-    return { number: i + 1, centres, gaps: known ? at : centres, ...(gauge === undefined ? {} : { gauge }) }
   })
 }

@@ -1,62 +1,79 @@
 import type { Build } from '../document/build'
-import { sizeAt } from '../document/read'
-import { bassString, setupReading } from '../document/setupReadings'
 import type { Drawing, Mark } from '../drawing/drawing'
-import { rectangle } from '../geometry/box'
 import { pt } from '../geometry/point'
-import { TARGETS } from '../instrument/targets'
-import { fretPlaces } from '../physics/frets'
+import { wantedOf } from '../instrument/targets'
+import { actionAt, saddleFor } from '../physics/nutAction'
 import { printMm } from '../quantity/length'
+import { setupModel } from './model'
 
 const TALL = 30
+/** Less than this a saddle does not have to move, mm. */
+const STAYS = 0.1
 
-/** Outer strings over the frets from the side, heights enlarged: measured beside wanted. */
+/** The lowest string over the crowns from the side, heights enlarged: as the model has it beside what is wanted, and which way the saddle goes. */
 export function setupDrawing(build: Build): Drawing {
-  const targets = TARGETS[build.setup.school]
-  const scale = sizeAt(build, { slot: 'neck', size: 'scale' })?.value ?? build.scale
-  const count = sizeAt(build, { slot: 'neck', size: 'frets' })?.value ?? 22
-  const slot = sizeAt(build, { slot: 'nut', size: 'slot' })?.value ?? 0.5
-  const readRelief = setupReading(build, { what: 'relief' })
-  const relief = readRelief ?? (targets.relief.from + targets.relief.to) / 2
-  const end = scale
+  const model = setupModel(build)
+  const targets = wantedOf(build)
+  const bass = model.strings.at(-1)!
+  const { nut, crowns } = bass.neck
+  const wanted = saddleFor(bass.neck, model.scale, targets.actionBass, 12)
   const up = (h: number) => -h * TALL
-  const dip = (x: number) => (x > 0.72 * scale ? 0 : -4 * relief * (x / (0.72 * scale)) * (1 - x / (0.72 * scale)))
-  const x12 = scale / 2
-  // Action is measured over the crown, which relief has let down: the string passes fret 12 that much lower.
-  const saddle = (action: number) => 2 * (action + dip(x12)) - slot
-  const line = (action: number) => [pt(0, up(slot)), pt(end, up(saddle(action)))]
-  const marks: Mark[] = fretPlaces(scale, count).map((x) => ({
-    mark: 'area',
-    role: 'fret',
-    points: rectangle(x - 1.3, up(dip(x)), x + 1.3, up(dip(x) - 0.5)),
-  }))
-  const board = fretPlaces(scale, count).map((x) => pt(x, up(dip(x) - 0.5)))
-  marks.unshift({ mark: 'area', role: 'board', points: [pt(0, up(-0.5)), ...board, pt(board.at(-1)!.x, up(-1.3)), pt(0, up(-1.3))] })
-  const measured = setupReading(build, { what: 'action', string: bassString(build) })
-  marks.push({ mark: 'line', role: 'good', dashed: true, points: line(targets.actionBass) })
-  if (measured !== undefined) marks.push({ mark: 'line', role: 'string', points: line(measured) })
-  const shown = measured ?? targets.actionBass
-  marks.push({ mark: 'dimension', from: pt(x12, up(dip(x12))), to: pt(x12, up(shown + dip(x12))), text: printMm(shown), emphasis: true })
-  marks.push({ mark: 'area', role: 'metal', points: rectangle(end - 3, up(saddle(shown)), end + 5, up(-1.3)) })
-  marks.push({ mark: 'area', role: 'metal', points: rectangle(-5, up(slot), 0, up(-1.3)) })
+  const at = (p: { x: number; y: number }) => pt(p.x, up(p.y))
+  const lowest = Math.min(...crowns.map((c) => c.y))
+  const floor = lowest - 0.9
+  const twelve = crowns[11]!
+  const over = actionAt(bass.neck, bass.saddle, 12)
+  const marks: Mark[] = [
+    {
+      mark: 'area',
+      role: 'board',
+      points: [
+        pt(0, up(nut.y - bass.slot - 0.5)),
+        ...crowns.map((c) => pt(c.x, up(c.y - 0.5))),
+        pt(crowns.at(-1)!.x, up(floor)),
+        pt(0, up(floor)),
+      ],
+    },
+    ...crowns.map((c): Mark => ({ mark: 'line', role: 'fret', points: [pt(c.x, up(c.y)), pt(c.x, up(c.y - 0.5))] })),
+    { mark: 'line', role: 'good', dashed: true, points: [at(nut), at(wanted)] },
+  ]
+  if (model.actionRead) marks.push({ mark: 'line', role: 'string', points: [at(nut), at(bass.saddle)] })
+  const saddle = model.actionRead ? bass.saddle : wanted
+  const shown = model.actionRead ? over : targets.actionBass
   marks.push(
-    { mark: 'label', at: pt(-5, up(slot) - 8), text: 'nut', anchor: 'start' },
-    { mark: 'label', at: pt(end + 4, up(saddle(shown)) - 8), text: 'saddle', anchor: 'end' },
+    { mark: 'dimension', from: at(twelve), to: pt(twelve.x, up(twelve.y + shown)), text: printMm(shown), emphasis: true },
+    { mark: 'line', role: 'metal', points: [at(saddle), pt(saddle.x, up(floor))] },
+    { mark: 'line', role: 'metal', points: [at(nut), pt(nut.x, up(floor))] },
+    { mark: 'label', at: pt(4, up(nut.y) - 8), text: 'nut', anchor: 'start' },
   )
+  const off = wanted.y - saddle.y
+  if (model.actionRead && Math.abs(off) > STAYS) {
+    const x = saddle.x + 9
+    const tip = up(wanted.y)
+    const back = off > 0 ? 7 : -7
+    marks.push(
+      { mark: 'line', role: 'remove', points: [pt(x, up(saddle.y)), pt(x, tip)] },
+      { mark: 'line', role: 'remove', points: [pt(x - 4, tip + back), pt(x, tip), pt(x + 4, tip + back)] },
+      {
+        mark: 'label',
+        at: pt(x + 6, up(Math.max(saddle.y, wanted.y)) - 8),
+        text: `saddle ${printMm(Math.abs(off))} ${off > 0 ? 'up' : 'down'}`,
+        anchor: 'end',
+        role: 'remove',
+      },
+    )
+  } else marks.push({ mark: 'label', at: pt(saddle.x + 4, up(saddle.y) - 8), text: 'saddle', anchor: 'end' })
+  const top = Math.max(saddle.y, wanted.y, nut.y)
   return {
     title: 'Lowest string over the frets',
     note: `heights drawn ×${TALL} · dashed: wanted`,
     marks,
-    bounds: {
-      x: -14,
-      y: up(Math.max(shown, targets.actionBass) * 2) - 22,
-      width: end + 28,
-      height: (Math.max(shown, targets.actionBass) * 2 + 1.4) * TALL + 26,
-    },
+    bounds: { x: -14, y: up(top) - 26, width: model.scale + 34, height: (top - floor) * TALL + 30 },
     numbers: [
-      { label: 'Action at fret 12, bass', value: measured === undefined ? 'not measured' : `${printMm(measured)} mm` },
+      { label: 'Action at fret 12, bass', value: model.actionRead ? `${printMm(over)} mm` : 'not measured' },
       { label: 'Wanted', value: `${printMm(targets.actionBass)} mm` },
-      { label: 'Relief', value: readRelief === undefined ? 'not measured' : `${printMm(relief)} mm` },
+      { label: 'Relief', value: model.reliefRead ? `${printMm(model.relief)} mm` : 'not measured' },
+      { label: 'Saddle', value: model.actionRead ? `${printMm(Math.abs(off))} mm ${off > 0 ? 'up' : 'down'}` : 'not known' },
     ],
   }
 }

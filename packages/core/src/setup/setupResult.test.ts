@@ -91,8 +91,15 @@ describe('the whole', () => {
     const long = setupResult(changed(fullBuild(), { 'neck/scale': 686 })).total
     expect(long / setupResult(fullBuild()).total).toBeCloseTo((686 / 647.7) ** 2, 6)
   })
-  it('the drawing shows what is measured beside what is wanted', () => {
-    const lines = (b: Build) => setupDrawing(b).marks.filter((m) => m.mark === 'line').length
-    expect(lines(measured({ actionBass: 2, actionTreble: 2 }))).toBe(lines(fullBuild()) + 1)
+  it('the drawing shows the string as read beside the one wanted, and an arrow the way the saddle goes', () => {
+    const arrow = (action: number) => {
+      const d = setupDrawing(measured({ actionBass: action, actionTreble: action }))
+      const shaft = d.marks.find((m) => m.mark === 'line' && m.role === 'remove' && m.points.length === 2)
+      // Down on the page is more y.
+      return shaft?.mark === 'line' ? Math.sign(shaft.points[1]!.y - shaft.points[0]!.y) : undefined
+    }
+    expect([arrow(2.4), arrow(0.9), arrow(1.6)]).toEqual([1, -1, undefined])
+    expect(setupDrawing(measured({ actionBass: 2.4, actionTreble: 2.4 })).numbers.map((n) => n.value)).toContain('2.4 mm')
+    expect(setupDrawing(measured({})).marks.some((m) => m.mark === 'line' && m.role === 'string')).toBe(false)
   })
 })

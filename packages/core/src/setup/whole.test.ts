@@ -9,7 +9,8 @@ import { balanceWork, plateOf, USUAL_VIBRATO } from './balance'
 import { balanceDrawing } from './balanceDrawing'
 import { buzzMap } from './buzz'
 import { buzzDrawing } from './buzzDrawing'
-import { setupModel, wantedOf } from './model'
+import { wantedOf } from '../instrument/targets'
+import { setupModel } from './model'
 import { pickupHeights } from './pickupHeights'
 import { pitchLines } from './pitchPlot'
 import { setupResult } from './setupResult'
@@ -212,7 +213,7 @@ describe('the guided sequence', () => {
         const { actionBass } = wantedOf(b)
         if (m.done || Math.abs(high - actionBass) < 0.1) return
         // A grub screw lifts its saddle clockwise; a stud and a post carry the bridge down clockwise.
-        const down = mount === 'screws' ? /Bass saddle screws [^,]*counter-clockwise/ : /[Bb]ass stud [^,]* clockwise/
+        const down = mount === 'screws' ? /Bass saddle screws [^,]*counter-clockwise/ : /Bass (stud|thumb wheel) [^,]* clockwise/
         expect(down.test(m.says)).toBe(high > actionBass)
       }),
     ))

@@ -2,7 +2,7 @@ import type { Build, PlannedJob } from '../../document/build'
 import { sizeAt, sizeRef, sizesFor } from '../../document/read'
 import { datums } from '../../instrument/datums'
 import { mouthLift, saddleHeight, type SideSetting } from '../../instrument/neckAngle'
-import { TARGETS } from '../../instrument/targets'
+import { wantedOf } from '../../instrument/targets'
 import { sizesIn, sizeToDraw } from '../../judge/known'
 import { likelyOf, normal, ofSize, propagate, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
@@ -22,7 +22,7 @@ export type StringSide = 'bass' | 'treble'
 
 /** Action at fret 12 the chosen school aims at, mm. The treble side asks for the lowest saddle, the bass side for the highest. */
 export const wantedAction = (build: Build, side: StringSide = 'treble'): number =>
-  TARGETS[build.setup.school][side === 'bass' ? 'actionBass' : 'actionTreble']
+  wantedOf(build)[side === 'bass' ? 'actionBass' : 'actionTreble']
 
 /** "1.25 mm at fret 12 on the treble side": the side only where the school tells them apart. */
 export const actionWords = (build: Build, side: StringSide = 'treble'): string =>

@@ -3,6 +3,8 @@ import { isGlued, traitAt } from '../../document/read'
 import { before, onceFilmIsHard } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
 import { groundOf } from '../../instrument/stringGround'
+import { floats } from '../../setup/floatMove'
+import { highFrets } from '../../setup/model'
 
 const DAY = 24 * 60
 
@@ -14,7 +16,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
   const ground = groundOf(traitAt(build, 'bridge', 'mount'))
   const hardware = step({
     id: 'hardware',
-    title: 'Bushings and studs, tuners, nut',
+    title: 'Bushings and studs, tuners',
     why: 'Ferrules before tuners, so that the posts stand square.',
     station: 'plan',
     stage: 'hardware',
@@ -46,6 +48,33 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
         }),
       ]
     : []
+  const high = highFrets(build)
+  const frets = step({
+    id: 'level-frets',
+    title: high.length ? `Level frets ${high.map((h) => h.fret).join(', ')}` : 'Rock the frets, level what stands high',
+    why: high.length
+      ? 'What stands high is marked, levelled, rocked again until nothing tips; then crowned and polished.'
+      : 'A short edge over every three frets, string by string, the neck straight: nothing tips on a level board.',
+    station: 'setup',
+    stage: 'hardware',
+    slot: 'neck',
+    minutes: high.length ? 120 : 20,
+    cautions: ['Board taped, pickups covered against filings: magnets hold them for good. Glasses on.'],
+    befores: polished,
+  })
+  const locking = traitAt(build, 'nut', 'type') === 'locking'
+  const nut = step({
+    id: 'nut-on',
+    title: locking ? 'Locking nut screwed on' : 'Nut glued in',
+    why: locking
+      ? 'Its height is set by shims under it: by the first fret, once the frets are level.'
+      : 'A drop of glue at each end is enough: it has to come off again one day.',
+    station: 'setup',
+    stage: 'hardware',
+    slot: 'nut',
+    minutes: 20,
+    befores: [...polished, ...(build.parts.neck ? [before(frets.id, 'fretsBeforeNut')] : [])],
+  })
   const strung = step({
     id: 'string-up',
     title: 'String up, stretch, tune',
@@ -58,6 +87,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     befores: [
       before('hardware', 'polishBeforeHardware'),
       before('neck-on', 'polishBeforeHardware'),
+      ...(build.parts.nut ? [before('nut-on', 'polishBeforeHardware')] : []),
       ...(wired('string-ground')
         ? [before('string-ground', ground === 'claw' ? 'groundBeforeBridge' : ground === 'stud' ? 'groundBeforePosts' : 'groundUnderPlate')]
         : []),
@@ -66,40 +96,53 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     ],
   })
   // A glued neck went in before the finish.
-  return [hardware, ...(isGlued(build) ? [] : [neckOn]), ...closing, strung, ...adjustments(strung)]
+  return [
+    hardware,
+    frets,
+    ...(build.parts.nut ? [nut] : []),
+    ...(isGlued(build) ? [] : [neckOn]),
+    ...closing,
+    strung,
+    ...adjustments(build, strung),
+  ]
 }
 
-function adjustments(strung: Step): Step[] {
-  const relief = step({
-    id: 'set-relief',
-    title: 'Relief',
-    why: 'Hold at first and last fret, gap over fret 8.',
-    station: 'setup',
-    stage: 'strings',
+/** The numbers in their order: each is taken with the one before it right. */
+function adjustments(build: Build, strung: Step): Step[] {
+  const line: Step[] = []
+  const next = (id: string, title: string, why: string, minutes: number, more: { thing?: string; cautions?: string[] } = {}) => {
+    const last = line.at(-1)
+    line.push(
+      step({
+        id,
+        title,
+        why,
+        station: 'setup',
+        stage: 'strings',
+        minutes,
+        ...more,
+        befores: [last ? before(last.id, 'setupOrder') : before(strung.id, 'stringsBeforeSetup')],
+      }),
+    )
+  }
+  next('set-relief', 'Relief', 'Hold at first and last fret, gap over fret 8.', 20, {
     thing: 'relief',
-    minutes: 20,
     cautions: ['Never force a truss nut; slacken strings if it turns hard.'],
-    befores: [before(strung.id, 'stringsBeforeSetup')],
   })
-  const action = step({
-    id: 'set-action',
-    title: 'Action',
-    why: 'Outer strings at fret 12, by turns of the studs or saddles.',
-    station: 'setup',
-    stage: 'strings',
+  if (floats(build))
+    next('set-float', 'Vibrato balance', 'The gap under its back edge by the claw, round by round, retuned between.', 30, {
+      thing: 'float',
+    })
+  if (build.parts.nut)
+    next('set-nut', 'Nut slots', 'What is left over fret 1 held at fret 3, string by string; filed to a tenth, then by feel.', 60, {
+      thing: 'nut',
+      cautions: ['Headstock taped. Bone dust: mask.'],
+    })
+  next('set-action', 'Action', 'Outer strings at fret 12, by turns of the studs or saddles; then every fret from 15 up played.', 20, {
     thing: 'action',
-    minutes: 20,
-    befores: [before(relief.id, 'setupOrder')],
   })
-  const intonation = step({
-    id: 'set-intonation',
-    title: 'Intonation',
-    why: 'Fret 12 against the open string’s octave, string by string.',
-    station: 'setup',
-    stage: 'strings',
-    thing: 'intonation',
-    minutes: 30,
-    befores: [before(action.id, 'setupOrder')],
-  })
-  return [relief, action, intonation]
+  next('set-intonation', 'Intonation', 'Fret 12 against the open string’s octave, string by string.', 30, { thing: 'intonation' })
+  if (Object.keys(build.parts).some((slot) => slot.startsWith('pickup-')))
+    next('set-pickups', 'Pickup heights', 'Held at the last fret, string to pole, both ends; then even by ear or level. Tune again.', 20)
+  return line
 }

@@ -1,0 +1,99 @@
+import type { Build } from '../document/build'
+import { sizeAt, traitAt } from '../document/read'
+import { bassString, setupReading } from '../document/setupReadings'
+import { compensations } from '../instrument/compensation'
+import type { Targets } from '../instrument/targets'
+import { printMm } from '../quantity/length'
+import { postTurns, saddleMoveFor, type PostTurns } from './action'
+import { learnedPitch } from './learning'
+import type { SetupModel } from './model'
+import type { Move } from './move'
+import { heightScrewOf, heightTurns, SCREWS, turnWords } from './screws'
+import { staleSays } from './staleness'
+
+/** Metric screws of this size advance half a millimetre a turn. [practice] */
+export const USUAL_PITCH = 0.5
+const CLOSE = 0.05
+/** Lower than this over fret 12 nothing clears the frets, mm: a misreading. [ours] */
+const LOWEST = 0.6
+/** A learned advance beyond these is a slip in a reading, mm a turn. [ours] */
+const BELIEVED = { from: 0.15, to: 2 }
+
+const offWords = (move: { bass: number; treble: number }) =>
+  `Saddles have to go ${(['bass', 'treble'] as const).map((s) => `${printMm(Math.abs(move[s]))} mm ${move[s] < 0 ? 'down' : 'up'} at the ${s}`).join(', ')}.`
+
+/** Action at fret 12 of the outer strings, as turns of the screws that carry the saddles. */
+export function actionMove(build: Build, targets: Targets, model: SetupModel): { move: Move; posts?: PostTurns } {
+  const [bassAsked, trebleAsked] = [{ what: 'action', string: bassString(build) } as const, { what: 'action', string: 1 } as const]
+  const base = {
+    id: 'action',
+    title: 'Action at fret 12',
+    target: `${printMm(targets.actionBass)} bass, ${printMm(targets.actionTreble)} treble`,
+    moves: 'pitch at every fret, pickup distance',
+  }
+  if (setupReading(build, bassAsked) === undefined || setupReading(build, trebleAsked) === undefined)
+    return { move: { ...base, done: false, says: 'Measure string bottom to crown at fret 12, outer strings, in tune, after the relief.' } }
+  const [bass, treble] = [model.strings.at(-1)!.action, model.strings[0]!.action]
+  const measured = `${printMm(bass)} bass, ${printMm(treble)} treble`
+  const open = (says: string, more: Partial<Move> = {}) => ({ move: { ...base, measured, done: false, says, ...more } })
+  const old = staleSays(build, bassAsked) ?? staleSays(build, trebleAsked)
+  if (old) return open(old, { stale: true })
+  const move = {
+    bass: saddleMoveFor(targets.actionBass - bass, setBack(build, build.strings)),
+    treble: saddleMoveFor(targets.actionTreble - treble, setBack(build, 1)),
+  }
+  if (Math.abs(move.bass) < 2 * CLOSE && Math.abs(move.treble) < 2 * CLOSE)
+    return { move: { ...base, measured, done: true, says: 'Action is where you want it.' } }
+  if ([bass, treble].some((a) => a < LOWEST))
+    return open(
+      `Under ${printMm(LOWEST)} mm at fret 12 no string sounds clean: read again, from the crown to the string’s underside, before anything is turned.`,
+    )
+  const mount = traitAt(build, 'bridge', 'mount')
+  const screw = heightScrewOf(mount)
+  if (!screw) return open(`${offWords(move)} How the bridge is held nobody has said: say it under Parts, and the turns come with it.`)
+  const learned = learnedPitch(build)
+  if (learned && (learned.per < BELIEVED.from || learned.per > BELIEVED.to))
+    return open(
+      `${offWords(move)} ${
+        learned.per < 0
+          ? 'The turns written down moved it the other way than such screws do: look which way they turn it'
+          : `The turns written down gave ${printMm(Math.abs(learned.per))} mm each, which no such screw does: look at the last readings and turns again`
+      }, and go by the millimetres until then.`,
+    )
+  const pitch = learned?.per ?? sizeAt(build, { slot: 'bridge', size: 'height.pitch' })?.value ?? USUAL_PITCH
+  const gave = learned ? ` A turn gave ${printMm(learned.per)} mm here.` : ''
+  const turn = (side: 'bass' | 'treble', up: number) => ({
+    screw: side,
+    label: `${side} ${screw === 'grub' ? 'saddle screws' : SCREWS[screw].label}`,
+    turns: heightTurns(screw, up, pitch),
+    from: SCREWS[screw].from,
+  })
+  if (screw === 'grub') {
+    const turns = [turn('bass', move.bass), turn('treble', move.treble)]
+    return open(
+      `Bass saddle screws ${turnWords(turns[0]!.turns)}, treble saddle screws ${turnWords(turns[1]!.turns)}, ${SCREWS.grub.from}; the strings between on a straight line.${gave}`,
+      { turns },
+    )
+  }
+  const spread = sizeAt(build, { slot: 'bridge', size: 'spread' })?.value
+  const studs = sizeAt(build, { slot: 'bridge', size: 'studSpacing' })?.value
+  if (spread === undefined || studs === undefined)
+    return open(`${offWords(move)} For the turns of its two posts measure string spread and stud spacing of the bridge.`)
+  const posts = postTurns(move, spread, studs, pitch)
+  const turns = [turn('bass', posts.bassHeight), turn('treble', posts.trebleHeight)]
+  const { label, from } = SCREWS[screw]
+  return {
+    ...open(
+      `Bass ${label} ${turnWords(turns[0]!.turns)}, treble ${label} ${turnWords(turns[1]!.turns)}, ${from}. Saddles move ${printMm(move.bass)} and ${printMm(move.treble)} mm.${gave} Retune${mount === 'post' ? '' : ', then recheck the balance'}.`,
+      { turns },
+    ),
+    posts,
+  }
+}
+
+/** How far a saddle stands behind the scale line, share of it: half of the range a press makes. */
+function setBack(build: Build, string: number): number {
+  const c = compensations(build, [string])[0]
+  const scale = sizeAt(build, { slot: 'neck', size: 'scale' })?.value ?? build.scale
+  return c ? (c.from + c.to) / 2 / scale : 0
+}

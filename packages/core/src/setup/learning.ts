@@ -1,0 +1,95 @@
+import type { Build, ScrewTurn, SetupReading, SetupScrew } from '../document/build'
+import { traitAt, valueAt } from '../document/read'
+import { bassString, readingsOf, type Asked } from '../document/setupReadings'
+import { heightScrewOf, SCREWS } from './screws'
+
+/** What a turn clockwise did to the number its screw is for: mm, or cents, and how many pairs of readings say so. */
+export interface Learned {
+  per: number
+  from: number
+}
+
+/** Fewer turns between two readings say nothing. [ours] */
+const LEAST = 0.1
+/** Strings that pull otherwise by more than this share made a part of the change themselves. [ours] */
+export const SAME_PULL = 0.03
+
+/** Screws that move a reading; a pair of readings teaches about one of them only where no other was turned between. */
+const MOVES: Record<SetupScrew, readonly SetupScrew[]> = {
+  truss: ['truss'],
+  claw: ['claw', 'truss'],
+  bass: ['bass', 'treble', 'claw', 'truss'],
+  treble: ['bass', 'treble', 'claw', 'truss'],
+  length: ['length', 'bass', 'treble', 'claw', 'truss'],
+}
+
+const asked = (build: Build, screw: SetupScrew, string?: number): Asked =>
+  screw === 'truss'
+    ? { what: 'relief' }
+    : screw === 'claw'
+      ? { what: 'float' }
+      : screw === 'length'
+        ? { what: 'cents', ...(string === undefined ? {} : { string }) }
+        : { what: 'action', string: screw === 'bass' ? bassString(build) : 1 }
+
+interface Pair {
+  change: number
+  /** Turns between the two, by screw; of a length screw only this string's. */
+  turned: (screw: SetupScrew) => number
+}
+
+/** Readings one after the other with the same pull and at the same fret, and the turns made between them. */
+function pairsOf(build: Build, screw: SetupScrew, string?: number): Pair[] {
+  const turns = Object.values(build.setup.turns ?? {})
+  const read = readingsOf(build, asked(build, screw, string)).filter((r) => r.at !== undefined)
+  return read.slice(1).flatMap((after, i): Pair[] => {
+    const first = read[i]!
+    if (first.fret !== after.fret || !samePull(first, after)) return []
+    const between = turns.filter((t) => t.at > first.at! && t.at <= after.at!)
+    const turned = (which: SetupScrew) => sum(between.filter((t) => t.screw === which && (which !== 'length' || t.string === string)))
+    return [{ change: after.value - first.value, turned }]
+  })
+}
+
+const sum = (turns: readonly ScrewTurn[]) => turns.reduce((s, t) => s + t.turns, 0)
+const samePull = (a: SetupReading, b: SetupReading) =>
+  a.pull === undefined || b.pull === undefined || Math.abs(a.pull - b.pull) <= SAME_PULL * b.pull
+
+/** Least squares through nothing: what one unit of cause did. */
+function slope(points: readonly { cause: number; effect: number }[]): Learned | undefined {
+  const good = points.filter((p) => Math.abs(p.cause) >= LEAST)
+  if (!good.length) return undefined
+  const over = good.reduce((s, p) => s + p.cause ** 2, 0)
+  return { per: good.reduce((s, p) => s + p.cause * p.effect, 0) / over, from: good.length }
+}
+
+/** What this neck's truss nut, this vibrato's claw or a string's length screw gave a turn, by its own readings. */
+export function learnedTurn(build: Build, screw: 'truss' | 'claw' | 'length', string?: number): Learned | undefined {
+  const others = MOVES[screw].filter((s) => s !== screw)
+  const pairs = pairsOf(build, screw, string).filter((p) => others.every((o) => p.turned(o) === 0))
+  return slope(pairs.map((p) => ({ cause: p.turned(screw), effect: p.change })))
+}
+
+/**
+ * Advance of the height screws, mm a turn, by what the action did at both outer strings. On posts each string goes with both of them.
+ * Less than nothing: clockwise did the opposite of what such screws do. [physics: action at 12 is half of the saddle's move]
+ */
+export function learnedPitch(build: Build): Learned | undefined {
+  const screw = heightScrewOf(traitAt(build, 'bridge', 'mount'))
+  if (!screw) return undefined
+  const up = SCREWS[screw].clockwise === 'up' ? 1 : -1
+  const spread = valueAt(build, { slot: 'bridge', size: 'spread' })
+  const posts = valueAt(build, { slot: 'bridge', size: 'studSpacing' })
+  const points = (['bass', 'treble'] as const).flatMap((side) =>
+    pairsOf(build, side)
+      .filter((p) => p.turned('truss') === 0 && p.turned('claw') === 0)
+      .map((p) => {
+        const own = p.turned(side)
+        const other = p.turned(side === 'bass' ? 'treble' : 'bass')
+        // A bridge on posts is a straight line across: its outer strings lie inside or outside of them.
+        const share = screw === 'grub' || !spread || !posts ? 1 : (1 + spread / posts) / 2
+        return { cause: (up * (share * own + (1 - share) * other)) / 2, effect: p.change }
+      }),
+  )
+  return slope(points)
+}

@@ -1,0 +1,61 @@
+import { describe, expect, it } from 'vitest'
+import type { Build, SetupReading } from '../document/build'
+import { setupReadingId } from '../document/setupReadings'
+import { changed, fullBuild } from '../testing/fullBuild'
+import { levelOf, levelWork } from './levels'
+
+const RATE = 48_000
+const sine = (peak: number, seconds = 0.5, from = 0) =>
+  Float64Array.from({ length: Math.round(seconds * RATE) }, (_, i) => (i < from ? 0 : peak * Math.sin((2 * Math.PI * 220 * i) / RATE)))
+
+describe('level of a sound', () => {
+  it('a sine of half of full is 0.5 / sqrt 2: -9.03 dB', () => {
+    const l = levelOf(sine(0.5), RATE)
+    expect(l.ok && l.dB).toBeCloseTo(-9.03, 2)
+  })
+  it('half the swing is 6.02 dB less; silence before it does not count', () => {
+    const [a, b, late] = [levelOf(sine(0.5), RATE), levelOf(sine(0.25), RATE), levelOf(sine(0.5, 1, 24_000), RATE)]
+    expect(a.ok && b.ok && a.dB - b.dB).toBeCloseTo(6.02, 2)
+    expect(late.ok && late.dB).toBeCloseTo(-9.03, 1)
+  })
+  it('too short, cut off and silent are refused, each with what to do', () => {
+    expect(levelOf(sine(0.5, 0.1), RATE)).toMatchObject({ ok: false, why: expect.stringMatching(/a third of a second/) })
+    expect(
+      levelOf(
+        sine(1.5).map((x) => Math.max(-1, Math.min(1, x))),
+        RATE,
+      ),
+    ).toMatchObject({ ok: false, why: expect.stringMatching(/input down/) })
+    expect(levelOf(sine(1e-5), RATE)).toMatchObject({ ok: false, why: expect.stringMatching(/Nothing was heard/) })
+  })
+})
+
+describe('levels against each other', () => {
+  const bare = (): Build => changed({ ...fullBuild(), setup: { school: 'ordinary', readings: {} } }, {}, {})
+  const level = (slot: 'pickup-neck' | 'pickup-bridge', dB: readonly number[]): SetupReading[] =>
+    dB.map((value, i) => ({ what: 'level', slot, string: i + 1, value }))
+  const read = (...readings: SetupReading[]): Build => {
+    const b = bare()
+    return { ...b, setup: { ...b.setup, readings: Object.fromEntries(readings.map((r) => [setupReadingId(r), r])) } }
+  }
+  const work = (b: Build, slot: string) => levelWork(b).find((w) => w.slot === slot)!
+  it('a string that is louder has its pole turned down, clockwise; a softer one up', () => {
+    const strings = work(read(...level('pickup-neck', [-20, -20, -14, -20, -20, -26])), 'pickup-neck').strings
+    expect(strings[2]!.says).toMatch(/^louder by 6.0 dB: its pole [\d.]+ mm down, .* clockwise, seen from above/)
+    expect(strings[5]!.says).toMatch(/^softer by 6.0 dB: its pole [\d.]+ mm up, .* counter-clockwise/)
+    expect(strings[0]!.says).toBe('even')
+  })
+  it('6 dB are 2^(6/12) of the distance: from 2 mm 0.83 mm further', () => {
+    const b = read(...level('pickup-neck', [-20, -20, -20, -20, -20, -12.8]), { what: 'pickup', slot: 'pickup-neck', string: 6, value: 2 })
+    // Over the mean of -18.8 by 6.0 dB.
+    expect(work(b, 'pickup-neck').strings[5]!.over).toBeCloseTo(6, 6)
+    expect(work(b, 'pickup-neck').strings[5]!.says).toMatch(/0.8 mm down/)
+  })
+  it('the louder pickup goes down, the softer stays', () => {
+    const b = read(...level('pickup-neck', [-12, -12, -12, -12, -12, -12]), ...level('pickup-bridge', [-18, -18, -18, -18, -18, -18]))
+    expect(work(b, 'pickup-neck').says).toMatch(/Louder than the softest by 6.0 dB.*down/)
+    expect(work(b, 'pickup-bridge').says).toMatch(/it stays/)
+    expect(work(read(...level('pickup-neck', [-12])), 'pickup-neck').says).toMatch(/Read another pickup/)
+    expect(work(bare(), 'pickup-neck').says).toBe('Not read yet.')
+  })
+})

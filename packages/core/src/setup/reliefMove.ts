@@ -1,0 +1,51 @@
+import type { Build } from '../document/build'
+import { traitAt } from '../document/read'
+import { setupReading } from '../document/setupReadings'
+import type { Targets } from '../instrument/targets'
+import { printMm } from '../quantity/length'
+import { toEighths } from './action'
+import { learnedTurn } from './learning'
+import type { Move } from './move'
+import { trussFrom, trussTurn, turnWords } from './screws'
+import { staleSays } from './staleness'
+
+/** Between two readings a truss nut is turned no further than this, and in quarters, turns. [ours; quarters practice] */
+const MOST = 1
+
+/** Relief by the truss nut: a quarter turn until this neck has shown what a turn gives, then by that. */
+export function reliefMove(build: Build, targets: Targets): Move {
+  const { from, to } = targets.relief
+  const relief = setupReading(build, { what: 'relief' })
+  const base = { id: 'relief', title: 'Relief at fret 8', target: `${printMm(from)} to ${printMm(to)} mm`, moves: 'balance, action, pitch' }
+  if (relief === undefined)
+    return { ...base, done: false, says: 'Hold the string at the first and last fret and measure the gap over fret 8, in tune.' }
+  const measured = `${printMm(relief)} mm`
+  const old = staleSays(build, { what: 'relief' })
+  if (old) return { ...base, measured, done: false, stale: true, says: old }
+  if (relief >= from - 1e-9 && relief <= to + 1e-9) return { ...base, measured, done: true, says: 'Leave the truss rod alone.' }
+  const off = relief - (from + to) / 2
+  const at = traitAt(build, 'neck', 'truss')
+  const learned = learnedTurn(build, 'truss')
+  const typed = build.setup.reliefPerQuarter
+  // Clockwise takes relief out; a neck that did the opposite is turned as it showed.
+  const per = learned ? learned.per : typed === undefined ? undefined : -4 * typed
+  const backwards = per !== undefined && per > 0
+  const exact = per === undefined || Math.abs(per) < 0.01 ? Math.sign(off) / 4 : -off / per
+  const turns = toEighths(Math.sign(exact) * Math.max(1 / 8, Math.min(MOST, Math.abs(exact))))
+  const turned = [{ screw: 'truss' as const, label: 'truss nut', turns, from: trussFrom(at) }]
+  const amount = turnWords(Math.abs(turns)).replace(' clockwise', '')
+  const ending = `${Math.abs(turns) > 0.25 ? ' In quarters, some minutes and a retune between.' : ''}${Math.abs(exact) > MOST ? ' Then measure: there is more to go.' : ''}`
+  const how =
+    per === undefined
+      ? 'a quarter turn, wait a few minutes, retune and measure again.'
+      : `${amount}: this neck gave ${printMm(Math.abs(per) / 4)} mm a quarter.${ending}`
+  if (backwards)
+    return {
+      ...base,
+      measured,
+      done: false,
+      turns: turned,
+      says: `On this neck clockwise made more relief, by ${printMm(per / 4)} mm a quarter: a two-way rod past its middle, or a left-hand thread. ${turnWords(turns)}, ${trussFrom(at)}; stop if it turns hard, and read again.`,
+    }
+  return { ...base, measured, done: false, turns: turned, says: `${trussTurn(off > 0, at)} ${how}` }
+}

@@ -1,0 +1,161 @@
+import type { Build, Tuning } from '../document/build'
+import { readingsOf, setupReading } from '../document/setupReadings'
+import { compensations } from '../instrument/compensation'
+import { stringPulls } from '../instrument/stringPulls'
+import { crownsOf, liftFor } from '../physics/neckCurve'
+import { actionAt } from '../physics/nutAction'
+import { balanceWork } from './balance'
+import { SAME_PULL } from './learning'
+import { setupModel } from './model'
+import { totalPull } from './staleness'
+
+/** Other strings or another tuning that are thought about. */
+export interface OtherStrings {
+  tuning?: Tuning
+  /** The thinnest first, mm. */
+  gauges?: readonly number[]
+}
+
+/** The build as it would be with them. */
+export function withStrings(build: Build, { tuning, gauges }: OtherStrings): Build {
+  const strings = build.parts.strings
+  const setup = tuning ? { ...build.setup, tuning } : build.setup
+  if (!gauges || !strings) return { ...build, setup }
+  // Cores of another set are not known: they are taken as usual ones again.
+  const sizes = { ...strings.sizes }
+  gauges.forEach((mm, i) => {
+    sizes[`gauge.${i + 1}`] = { value: mm, doubt: 0.01, known: 'listed' }
+    delete sizes[`core.${i + 1}`]
+  })
+  return { ...build, setup, parts: { ...build.parts, strings: { ...strings, sizes } } }
+}
+
+export interface StringsThen {
+  strings: { number: number; note: string; was?: number; will: number; saddle?: number }[]
+  total?: { was: number; will: number }
+  relief?: { was: number; will: number }
+  /** Outer strings over fret 12, if nothing but the neck moves, mm. */
+  action?: { bass: number; treble: number }
+  /** Where a vibrato would come to rest, mm; nothing: it runs away. */
+  float?: { was?: number; will?: number }
+  says: string[]
+  /** What has been read and would have to be read again. */
+  stale: string[]
+}
+
+const READ = { relief: 'relief', float: 'balance', action: 'action', cents: 'pitch', pickup: 'pickup heights' } as const
+
+/** What other strings or another tuning change: pull, bow, action, balance, where saddles stand; what has to be read again. */
+export function stringsThen(build: Build, other: OtherStrings): StringsThen {
+  const next = withStrings(build, other)
+  const [was, will] = [stringPulls(build), stringPulls(next)]
+  const [before, after] = [totalPull(build), totalPull(next)]
+  const [saddles, saddlesThen] = [compensations(build), compensations(next)]
+  const strings = will.map((p) => {
+    const first = was.find((w) => w.number === p.number)
+    const [a, b] = [saddles.find((c) => c.number === p.number), saddlesThen.find((c) => c.number === p.number)]
+    return {
+      number: p.number,
+      note: p.note,
+      ...(first ? { was: first.newton } : {}),
+      will: p.newton,
+      ...(a && b ? { saddle: (b.from + b.to - a.from - a.to) / 2 } : {}),
+    }
+  })
+  if (before === undefined || after === undefined)
+    return { strings, says: ['What all of them pull is known once every gauge is.'], stale: [] }
+  const moved = Math.abs(after - before) > SAME_PULL * before
+  const says = [
+    `All together ${Math.round(before)} N now, ${Math.round(after)} N then: ${moved ? `${((100 * after) / before).toFixed(1)} % of it` : 'as good as the same'}.`,
+  ]
+  const relief = reliefThen(build, before, after)
+  const action = relief && actionThen(build, relief.will)
+  if (relief) says.push(`Relief ${relief.was.toFixed(2)} to about ${relief.will.toFixed(2)} mm, by its bow with slack strings.`)
+  else if (moved)
+    says.push(
+      `The neck ${after > before ? 'bows more' : 'straightens'}: by how much is known once the gap at fret 8 was read with slack strings too.`,
+    )
+  if (action)
+    says.push(
+      `Over fret 12 the action goes to ${action.bass.toFixed(2)} at the bass, ${action.treble.toFixed(2)} mm at the treble by that.`,
+    )
+  const float = floatThen(build, next)
+  if (float)
+    says.push(
+      float.will === undefined
+        ? 'The vibrato would have no stable rest: see its tab.'
+        : `The vibrato would rest at ${float.will.toFixed(1)} mm under its back edge${float.was === undefined ? '' : `, now ${float.was.toFixed(1)}`}.`,
+    )
+  else if (moved && build.parts.springs)
+    says.push(`A vibrato ${after > before ? 'rises' : 'sinks'}: its springs are set again before anything else.`)
+  const thicker = will.filter((p) => p.gauge > (was.find((w) => w.number === p.number)?.gauge ?? p.gauge) + 0.02)
+  if (thicker.length)
+    says.push(
+      `Slots of string ${thicker.map((p) => p.number).join(', ')} are cut for thinner ones: they are widened first, or the strings ride high and stick.`,
+    )
+  const stale = moved
+    ? (Object.keys(READ) as (keyof typeof READ)[])
+        .filter((what) => Object.values(build.setup.readings).some((r) => r.what === what))
+        .map((w) => READ[w])
+    : []
+  return {
+    strings,
+    total: { was: before, will: after },
+    ...(relief ? { relief } : {}),
+    ...(action ? { action } : {}),
+    ...(float ? { float } : {}),
+    says,
+    stale,
+  }
+}
+
+/** Bow grows with the pull: from what it was slack and strung. [physics: an elastic beam; the rod as it stands] */
+function reliefThen(build: Build, before: number, after: number): { was: number; will: number } | undefined {
+  const slack = setupReading(build, { what: 'slack' })
+  const last = readingsOf(build, { what: 'relief' }).at(-1)
+  if (slack === undefined || !last) return undefined
+  const perNewton = (last.value - slack) / (last.pull ?? before)
+  return { was: last.value, will: slack + perNewton * after }
+}
+
+/** Saddles stay where they are, the neck bows otherwise. */
+function actionThen(build: Build, relief: number): { bass: number; treble: number } | undefined {
+  const model = setupModel(build)
+  if (!model.actionRead) return undefined
+  const lift = liftFor(model.shape, relief, Math.min(8, model.frets - 2))
+  const over = (s: (typeof model.strings)[number]) => actionAt(crownsOf({ ...model.shape, slot: s.slot, lift }), s.saddle, 12)
+  return { bass: over(model.strings.at(-1)!), treble: over(model.strings[0]!) }
+}
+
+function floatThen(build: Build, next: Build): StringsThen['float'] {
+  const [now, then] = [balanceWork(build), balanceWork(next)]
+  // By sizes nobody measured nothing is foretold.
+  if (!build.parts.springs || !now || !then || now.assumed.length) return undefined
+  return { ...(now.rest ? { was: now.rest.gap } : {}), ...(then.rest ? { will: then.rest.gap } : {}) }
+}
+
+/**
+ * A set as people write it, the thinnest first: "10 13 17 26 36 46" in thousandths, ".010 .013", or millimetres.
+ * @returns mm, or a sentence
+ */
+export function parseGauges(text: string, strings: number): { ok: true; value: number[] } | { ok: false; why: string } {
+  const words = text
+    .trim()
+    .split(/[\s;/]+|,\s+|,(?=\d{2})/)
+    .filter(Boolean)
+  const given = words.map((w) => Number(w.replace(',', '.')))
+  const bad = words.find((_, i) => !Number.isFinite(given[i]))
+  if (bad !== undefined) return { ok: false, why: `“${bad}” is not a gauge; write ${strings} numbers, such as 10 13 17.` }
+  if (given.length !== strings)
+    return { ok: false, why: `${given.length} gauges are written, ${strings} strings there are; the thinnest first.` }
+  const most = Math.max(...given)
+  // Thousandths are whole and from 7 up, inches under 0.15, millimetres between.
+  const mm = given.map((g) => (most >= 6 ? g * 0.0254 : most < 0.15 ? g * 25.4 : g))
+  const off = mm.findIndex((g) => g < 0.15 || g > 3.6)
+  if (off >= 0)
+    return {
+      ok: false,
+      why: `${words[off]} cannot be a string; gauges lie from 6 to 140 thousandths, 0.15 to 3.6 mm, all in the same unit.`,
+    }
+  return { ok: true, value: mm.map((g) => Math.round(g * 1e4) / 1e4) }
+}
