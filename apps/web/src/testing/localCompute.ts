@@ -9,6 +9,8 @@ import {
   findSheet,
   fittedCorners,
   bestRelief,
+  buzzWork,
+  levelOf,
   hunt,
   pitchOf,
   sampleStrike,
@@ -69,6 +71,8 @@ const local: Later = {
   stopSampling: () => Promise.resolve(),
   pitchOf: (samples: Float64Array, rate: number) => Promise.resolve(pitchOf(samples, rate)),
   bestRelief: (build: Build) => Promise.resolve(bestRelief(build)),
+  buzzWork: (build: Build) => Promise.resolve(buzzWork(build)),
+  levelOf: (samples: Float64Array, rate: number) => Promise.resolve(levelOf(samples, rate)),
 }
 export const evaluateAtBench = (build: Build, today: string, bench: Bench) => Promise.resolve(evaluate(build, today, computed, bench))
 export const circuitWorker = () => local

@@ -8,6 +8,8 @@ import {
   findSheet,
   holeStakes,
   bestRelief,
+  buzzWork,
+  levelOf,
   hunt,
   pitchOf,
   sampleStrike,
@@ -96,6 +98,8 @@ const api = {
   },
   pitchOf: (samples: Float64Array, rate: number) => pitchOf(samples, rate),
   bestRelief: (build: Build) => bestRelief(build),
+  buzzWork: (build: Build) => buzzWork(build),
+  levelOf: (samples: Float64Array, rate: number) => levelOf(samples, rate),
   /** Stops it where it is. */
   stopSampling(): void {
     sampling++

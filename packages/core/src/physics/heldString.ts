@@ -87,9 +87,10 @@ export function sharpAt(neck: Crowns, string: Strung, saddle: Point, frets: read
 export function saddleBack(neck: Crowns, string: Strung, scale: number, height: number, finger?: Finger): number {
   const miss = (back: number) => sharpAt(neck, string, { x: scale + back, y: height }, [12], finger)[0]!
   // A cent is worth L ln2/1200 of string at fret 12; secants from there.
-  let [a, b] = [0, (miss(0) * scale * Math.LN2) / 1200]
-  let [atA, atB] = [miss(0), miss(b)]
-  for (let i = 0; i < 6 && Math.abs(atB) > 1e-7; i++) {
+  let [a, atA] = [0, miss(0)]
+  let b = (atA * scale * Math.LN2) / 1200
+  let atB = miss(b)
+  for (let i = 0; i < 6 && Math.abs(atB) > 1e-4; i++) {
     const next = b - (atB * (b - a)) / (atB - atA)
     ;[a, atA] = [b, atB]
     ;[b, atB] = [next, miss(next)]

@@ -38,9 +38,11 @@ export function fundamental({ tension, bending: EI, mass }: StiffString, length:
     // Regula falsi, the stale end halved: a handful of steps to full precision.
     let [atLow, atHigh] = [misfit(low), misfit(high)]
     for (let i = 0; i < STEPS; i++) {
-      b = (low * atHigh - high * atLow) / (atHigh - atLow)
+      const next = (low * atHigh - high * atLow) / (atHigh - atLow)
+      const still = Math.abs(next - b) < 1e-13 * b
+      b = next
       const here = misfit(b)
-      if (Math.abs(high - low) < 1e-12 * b || here === 0) break
+      if (still || here === 0) break
       if (here > 0 === atHigh > 0) {
         ;[high, atHigh] = [b, here]
         atLow /= 2
@@ -57,6 +59,10 @@ export function fundamental({ tension, bending: EI, mass }: StiffString, length:
 export function tensionFor(string: Omit<StiffString, 'tension'>, length: number, hertz: number, ends: Ends): number {
   let tension = string.mass * (2 * (length / 1000) * hertz) ** 2
   // Pitch goes with the root of tension but for the little its stiffness gives.
-  for (let i = 0; i < 8; i++) tension *= (hertz / fundamental({ ...string, tension }, length, ends)) ** 2
+  for (let i = 0; i < 8; i++) {
+    const off = hertz / fundamental({ ...string, tension }, length, ends)
+    tension *= off ** 2
+    if (Math.abs(off - 1) < 1e-13) break
+  }
   return tension
 }

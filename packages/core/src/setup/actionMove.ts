@@ -38,16 +38,15 @@ export function actionMove(build: Build, targets: Targets, model: SetupModel): {
   const open = (says: string, more: Partial<Move> = {}) => ({ move: { ...base, measured, done: false, says, ...more } })
   const old = staleSays(build, bassAsked) ?? staleSays(build, trebleAsked)
   if (old) return open(old, { stale: true })
-  const move = {
-    bass: saddleMoveFor(targets.actionBass - bass, setBack(build, build.strings)),
-    treble: saddleMoveFor(targets.actionTreble - treble, setBack(build, 1)),
-  }
-  if (Math.abs(move.bass) < 2 * CLOSE && Math.abs(move.treble) < 2 * CLOSE)
+  const off = { bass: targets.actionBass - bass, treble: targets.actionTreble - treble }
+  if (Math.abs(off.bass) < CLOSE && Math.abs(off.treble) < CLOSE)
     return { move: { ...base, measured, done: true, says: 'Action is where you want it.' } }
   if ([bass, treble].some((a) => a < LOWEST))
     return open(
       `Under ${printMm(LOWEST)} mm at fret 12 no string sounds clean: read again, from the crown to the string’s underside, before anything is turned.`,
     )
+  const [backTreble, backBass] = setBacks(build)
+  const move = { bass: saddleMoveFor(off.bass, backBass), treble: saddleMoveFor(off.treble, backTreble) }
   const mount = traitAt(build, 'bridge', 'mount')
   const screw = heightScrewOf(mount)
   if (!screw) return open(`${offWords(move)} How the bridge is held nobody has said: say it under Parts, and the turns come with it.`)
@@ -91,9 +90,13 @@ export function actionMove(build: Build, targets: Targets, model: SetupModel): {
   }
 }
 
-/** How far a saddle stands behind the scale line, share of it: half of the range a press makes. */
-function setBack(build: Build, string: number): number {
-  const c = compensations(build, [string])[0]
+/** How far the outer saddles stand behind the scale line, share of it: half of the range a press makes. */
+function setBacks(build: Build): [treble: number, bass: number] {
   const scale = sizeAt(build, { slot: 'neck', size: 'scale' })?.value ?? build.scale
-  return c ? (c.from + c.to) / 2 / scale : 0
+  const found = compensations(build, [1, build.strings])
+  const of = (string: number) => {
+    const c = found.find((f) => f.number === string)
+    return c ? (c.from + c.to) / 2 / scale : 0
+  }
+  return [of(1), of(build.strings)]
 }

@@ -1,6 +1,7 @@
 import type { Build } from '../document/build'
 import { clearances, lowestSaddle, worstOf, type Pluck } from '../physics/clearance'
 import { actionAt } from '../physics/nutAction'
+import { chokes, chokeSays } from './choke'
 import { setupModel, type SetupModel } from './model'
 
 /** Usual depth of a pluck, mm, its place before the saddle, and the share of its motion towards the frets. [ours] */
@@ -89,4 +90,24 @@ export function fretsInTheWay(build: Build, model = setupModel(build)): { fret: 
     by.set(c.hits, { by: Math.max(at.by, -c.margin), times: at.times + 1 })
   }
   return [...by].map(([fret, v]) => ({ fret, ...v })).toSorted((a, b) => b.times - a.times || b.by - a.by)
+}
+
+/** What is found on one instrument at one attack, all of it from the same model. */
+export interface BuzzWork {
+  map: BuzzMap
+  low: { string: number; action: number }[]
+  way: { fret: number; by: number; times: number }[]
+  /** Bends of a whole step, in words. */
+  bends: string
+}
+
+/** The map, how low it could go, the frets in the way, and bends. */
+export function buzzWork(build: Build): BuzzWork {
+  const model = setupModel(build)
+  return {
+    map: buzzMap(build, model),
+    low: lowestActions(build, model),
+    way: fretsInTheWay(build, model),
+    bends: chokeSays(chokes(build, 2, model)),
+  }
 }

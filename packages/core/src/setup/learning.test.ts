@@ -105,6 +105,29 @@ describe('what a turn gives, learned', () => {
 })
 
 describe('readings that go stale', () => {
+  it('a turn after a reading asks for another before any further turn; of the nut nut alone, of the action by four screws', () => {
+    const b = after(bare(), relief(0.5), action(6, 2), action(1, 2), turn('truss', 0.25))
+    expect(move(b, 'relief')).toMatchObject({
+      stale: true,
+      says: expect.stringMatching(/Turned since it was read: the truss nut/) as string,
+    })
+    expect(move(b, 'relief').turns).toBeUndefined()
+    expect(move(b, 'action').stale).toBe(true)
+    const saddles = after(bare(), relief(0.5), action(6, 2), action(1, 2), turn('bass', 1))
+    expect(move(saddles, 'relief').turns).toBeDefined()
+    expect(move(saddles, 'action').stale).toBe(true)
+  })
+  it('a length screw makes its own string’s pitch stale, no other’s', () => {
+    const b = after(
+      bare(),
+      { what: 'cents', string: 3, value: 9 },
+      { what: 'cents', string: 4, value: 9 },
+      { screw: 'length', string: 3, turns: 1 },
+    )
+    const of = (n: number) => setupResult(b).intonation.find((i) => i.number === n)!
+    expect(of(3).stale).toBe(true)
+    expect(of(4).turns).toBeDefined()
+  })
   const read = (b: Build) =>
     after(b, { what: 'relief', value: 0.4, pull: totalPull(b)! }, { what: 'cents', string: 6, value: 8, pull: totalPull(b)! })
   it('a step down pulls 79.4 % of it: relief and pitch are read again, no turn is told', () => {

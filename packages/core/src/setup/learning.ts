@@ -1,4 +1,4 @@
-import type { Build, ScrewTurn, SetupReading, SetupScrew } from '../document/build'
+import type { Build, ScrewTurn, SetupReading, SetupScrew, SetupWhat } from '../document/build'
 import { traitAt, valueAt } from '../document/read'
 import { bassString, readingsOf, type Asked } from '../document/setupReadings'
 import { heightScrewOf, SCREWS } from './screws'
@@ -14,13 +14,27 @@ const LEAST = 0.1
 /** Strings that pull otherwise by more than this share made a part of the change themselves. [ours] */
 export const SAME_PULL = 0.03
 
-/** Screws that move a reading; a pair of readings teaches about one of them only where no other was turned between. */
-const MOVES: Record<SetupScrew, readonly SetupScrew[]> = {
-  truss: ['truss'],
-  claw: ['claw', 'truss'],
-  bass: ['bass', 'treble', 'claw', 'truss'],
-  treble: ['bass', 'treble', 'claw', 'truss'],
-  length: ['length', 'bass', 'treble', 'claw', 'truss'],
+/** Screws that move what is read; a pair of readings teaches about one of them only where no other was turned between. */
+const MOVES: Partial<Record<SetupWhat, readonly SetupScrew[]>> = {
+  relief: ['truss'],
+  float: ['claw', 'truss'],
+  action: ['bass', 'treble', 'claw', 'truss'],
+  cents: ['length', 'bass', 'treble', 'claw', 'truss'],
+  pickup: ['bass', 'treble', 'claw', 'truss'],
+}
+const TAUGHT_BY = { truss: 'relief', claw: 'float', length: 'cents' } as const
+
+/** Turns made after the newest reading of screws that move it: it no longer holds. A length screw moves its own string only. */
+export function turnsSince(build: Build, asked: Asked): ScrewTurn[] {
+  const last = readingsOf(build, asked).at(-1)
+  const screws = MOVES[asked.what]
+  if (!last?.at || !screws) return []
+  // On saddles of their own each outer string has its screws; a bridge on posts goes as a whole.
+  const own = heightScrewOf(traitAt(build, 'bridge', 'mount')) === 'grub'
+  const others: readonly SetupScrew[] = !own ? [] : asked.string === 1 ? ['bass'] : asked.string === bassString(build) ? ['treble'] : []
+  return Object.values(build.setup.turns ?? {}).filter(
+    (t) => t.at > last.at! && screws.includes(t.screw) && !others.includes(t.screw) && (t.screw !== 'length' || t.string === asked.string),
+  )
 }
 
 const asked = (build: Build, screw: SetupScrew, string?: number): Asked =>
@@ -65,7 +79,7 @@ function slope(points: readonly { cause: number; effect: number }[]): Learned | 
 
 /** What this neck's truss nut, this vibrato's claw or a string's length screw gave a turn, by its own readings. */
 export function learnedTurn(build: Build, screw: 'truss' | 'claw' | 'length', string?: number): Learned | undefined {
-  const others = MOVES[screw].filter((s) => s !== screw)
+  const others = MOVES[TAUGHT_BY[screw]]!.filter((s) => s !== screw)
   const pairs = pairsOf(build, screw, string).filter((p) => others.every((o) => p.turned(o) === 0))
   return slope(pairs.map((p) => ({ cause: p.turned(screw), effect: p.change })))
 }

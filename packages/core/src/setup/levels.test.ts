@@ -3,6 +3,7 @@ import type { Build, SetupReading } from '../document/build'
 import { setupReadingId } from '../document/setupReadings'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { levelOf, levelWork } from './levels'
+import { simulatedLevel } from './simulated'
 
 const RATE = 48_000
 const sine = (peak: number, seconds = 0.5, from = 0) =>
@@ -27,6 +28,20 @@ describe('level of a sound', () => {
       ),
     ).toMatchObject({ ok: false, why: expect.stringMatching(/input down/) })
     expect(levelOf(sine(1e-5), RATE)).toMatchObject({ ok: false, why: expect.stringMatching(/Nothing was heard/) })
+  })
+})
+
+describe('the simulated instrument', () => {
+  it('a pickup at twice the distance is heard 12 dB softer', () => {
+    const base = changed({ ...fullBuild(), setup: { school: 'ordinary', readings: {} } }, {}, {})
+    const at = (mm: number) => {
+      const readings = Object.fromEntries(
+        ([1, 6] as const).map((string) => [`${string}`, { what: 'pickup', slot: 'pickup-neck', string, value: mm } as SetupReading]),
+      )
+      const l = levelOf(...simulatedLevel({ ...base, setup: { ...base.setup, readings } }, 'pickup-neck', 3))
+      return l.ok ? l.dB : NaN
+    }
+    expect(at(2) - at(4)).toBeCloseTo(12.04, 1)
   })
 })
 

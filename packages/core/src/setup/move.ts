@@ -17,7 +17,7 @@ export interface Move {
   /** What to turn and how far; absent until measured. */
   says: string
   done: boolean
-  /** It was read with strings that pulled otherwise. */
+  /** Read before a screw was turned or the strings changed: it is read again first. */
   stale?: boolean
   /** What the words say, as turns that can be written down as made. */
   turns?: AdvisedTurn[]

@@ -24,7 +24,7 @@ export interface PitchWork {
   /** Saddle move back, mm, and turns of the length screw. */
   back?: number
   turns?: number
-  /** Read with strings that pulled otherwise. */
+  /** Read before a screw was turned or the strings changed. */
   stale?: boolean
 }
 

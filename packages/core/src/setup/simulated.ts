@@ -1,7 +1,9 @@
 import type { Build } from '../document/build'
+import type { Slot } from '../parts/slots'
 import { stringPulls, type StringPull } from '../instrument/stringPulls'
 import { bending } from '../physics/stiffString'
 import { renderTone } from '../physics/tone'
+import { pickupHeights } from './pickupHeights'
 import { pitchLines } from './pitchPlot'
 
 export const pulledString = (build: Build, number: number): StringPull | undefined => stringPulls(build).find((p) => p.number === number)
@@ -33,4 +35,20 @@ export function simulatedPluck(build: Build, number: number, fret: number): [sam
     seed: number * 31 + fret,
   })
   return [samples, RATE]
+}
+
+/** Strings are not alike under a pickup: by so many dB, so that there is something to find. [ours] */
+const UNLIKE = [0, 0.8, -0.4, 2.6, 0.3, -2.2]
+/** Distance at which a pickup is heard as it is rendered, mm. [ours] */
+const HEARD_AT = 2
+
+/** The same string through a pickup: softer by the square of its distance, as read, or as wanted where nobody has read it. [ours] */
+export function simulatedLevel(build: Build, slot: Slot, number: number): [samples: Float64Array, rate: number] {
+  const [samples, rate] = simulatedPluck(build, number, 0)
+  const sides = pickupHeights(build).find((p) => p.slot === slot)?.sides
+  if (!sides) return [samples, rate]
+  const [bass, treble] = sides.map((s) => s.read ?? s.wanted) as [number, number]
+  const distance = treble + ((bass - treble) * (number - 1)) / Math.max(1, build.strings - 1)
+  const gain = (HEARD_AT / distance) ** 2 * 10 ** (UNLIKE[(number - 1) % UNLIKE.length]! / 20)
+  return [samples.map((x) => Math.max(-1, Math.min(1, x * gain))), rate]
 }

@@ -1,7 +1,7 @@
-import type { Build } from '../document/build'
+import type { Build, SetupScrew } from '../document/build'
 import { readingsOf, type Asked } from '../document/setupReadings'
 import { stringPulls } from '../instrument/stringPulls'
-import { SAME_PULL } from './learning'
+import { SAME_PULL, turnsSince } from './learning'
 
 /** What all strings pull together, N; nothing while a gauge is unknown. */
 export function totalPull(build: Build): number | undefined {
@@ -9,9 +9,20 @@ export function totalPull(build: Build): number | undefined {
   return pulls.length < build.strings ? undefined : pulls.reduce((s, p) => s + p.newton, 0)
 }
 
-/** Why the newest reading no longer holds: it was taken while the strings pulled otherwise. Nothing where it holds or nobody can tell. */
+const NAMES: Record<SetupScrew, string> = {
+  truss: 'the truss nut',
+  claw: 'the claw',
+  bass: 'the bass side’s height',
+  treble: 'the treble side’s height',
+  length: 'its length screw',
+}
+
+/** Why the newest reading no longer holds: screws were turned after it, or the strings pull otherwise now. Nothing where it holds or nobody can tell. */
 export function staleSays(build: Build, asked: Asked, total = totalPull(build)): string | undefined {
   const last = readingsOf(build, asked).at(-1)
-  if (!last?.pull || total === undefined || Math.abs(last.pull - total) <= SAME_PULL * total) return undefined
+  if (!last) return undefined
+  const turned = [...new Set(turnsSince(build, asked).map((t) => NAMES[t.screw]))]
+  if (turned.length) return `Turned since it was read: ${turned.join(' and ')}. Retune and read it again before anything else is turned.`
+  if (!last.pull || total === undefined || Math.abs(last.pull - total) <= SAME_PULL * total) return undefined
   return `Read while the strings pulled ${Math.round(last.pull)} N; they pull ${Math.round(total)} N now. Read it again before anything is turned.`
 }

@@ -1,4 +1,4 @@
-import { printMm, printTurns, SETUP_BOUNDS, takeReading, type SetupResult } from '@snug/core'
+import { printMm, printTurns, SETUP_BOUNDS, noteReading, type SetupResult } from '@snug/core'
 import { useBuild } from '../../state/buildStore'
 import { NumberEntry } from '../../ui/NumberEntry'
 
@@ -34,7 +34,7 @@ export function Intonation({ setup }: { setup: SetupResult }) {
                   to={SETUP_BOUNDS.cents.to}
                   onCommit={(v) =>
                     change((b) =>
-                      takeReading(
+                      noteReading(
                         b,
                         { what: 'cents', string: s.number, value: v, at: new Date().toISOString() },
                         `String ${s.number} ${v > 0 ? '+' : ''}${v} cents at fret 12`,

@@ -1,4 +1,4 @@
-import { NUT_SCHOOLS, NUT_TARGETS, setSetup, slotSpacing, type NutSchool, type SetupResult } from '@snug/core'
+import { NUT_SCHOOLS, NUT_TARGETS, nutShim, setSetup, slotSpacing, type NutSchool, type SetupResult } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -16,6 +16,7 @@ export default function NutTab({ setup }: { setup: SetupResult }) {
   const drawing = useSetupDrawing()
   const [seen, setSeen] = useState(1)
   const hand = setup.nut.find((s) => s.number === seen) ?? setup.nut[0]!
+  const shim = useMemo(() => nutShim(setup.nut), [setup.nut])
   const spacing = useMemo(() => slotSpacing(build), [build])
   return (
     <Workspace
@@ -70,9 +71,10 @@ export default function NutTab({ setup }: { setup: SetupResult }) {
           <Choice<NutSchool>
             label="How it is to be"
             value={build.setup.nutSchool ?? 'ordinary'}
-            options={NUT_SCHOOLS.map((s) => [s, `${NUT_TARGETS[s].label}: ${NUT_TARGETS[s].why}`] as const)}
+            options={NUT_SCHOOLS.map((s) => [s, NUT_TARGETS[s].label] as const)}
             onChange={(s) => change((b) => setSetup(b, 'nutSchool', s, `Nut: ${s}`))}
           />
+          <p className="text-[14px] text-soft">{NUT_TARGETS[build.setup.nutSchool ?? 'ordinary'].why}</p>
           <div className="mt-2 grid grid-cols-2 gap-3">
             <ReadingEntry key={`s${hand.number}`} label="Left over fret 1, held at 3" asked={{ what: 'sliver', string: hand.number }} />
             <ReadingEntry key={`g${hand.number}`} label="Or the open gap over fret 1" asked={{ what: 'gap', string: hand.number }} />
@@ -84,9 +86,10 @@ export default function NutTab({ setup }: { setup: SetupResult }) {
               relief. The newer reading counts.
             </p>
           )}
+          {shim && <p className="mt-2">{shim.says}</p>}
           <h3 className="mt-3 text-[18px]">Two passes</h3>
           <ol className="list-decimal pl-5 text-[15px]">
-            <li>The outer two placed, the rest by the spacing, shallow marks everywhere.</li>
+            <li>Slots cleaned of finish; the outer two placed, the rest by the spacing, shallow marks everywhere.</li>
             <li>Depth with the strings on: lift it out, a stroke or two, back, tune, read.</li>
             <li>A file of the string’s own width and shape, tilted back towards the tuner; round jet-cleaning files do.</li>
             <li>Stop a tenth early; the last of it by feel.</li>

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useOpenBuild } from '../../state/buildStore'
 import { ThingRow } from '../../ui/ThingRow'
+import { Levels } from './Levels'
 import { ReadingEntry } from './ReadingEntry'
 import { SetupTabs } from './tabs'
 import { useSetupDrawing } from './useSetupDrawing'
@@ -63,6 +64,7 @@ export default function PickupsTab() {
             <p className="mt-2 text-[14px] text-soft">
               A start, not a law: then each pickup as loud as the next, by ear, and no string warbling high up.
             </p>
+            <Levels key={hand.slot} slot={hand.slot} />
           </div>
         ) : (
           <p>Choose a pickup under Parts.</p>

@@ -1,4 +1,4 @@
-import { pulledString, simulatedPluck, takeReading, type Listened } from '@snug/core'
+import { pulledString, simulatedPluck, noteReading, type Listened } from '@snug/core'
 import { readWav } from '@snug/formats'
 import { useEffect, useRef, useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -94,7 +94,7 @@ export function PitchFromSound({ string, read }: { string: number; read: boolean
             look="main"
             onClick={() =>
               change((b) =>
-                takeReading(
+                noteReading(
                   b,
                   { what: 'cents', string, value: Math.round(cents * 10) / 10, at: new Date().toISOString() },
                   `String ${string} ${signed(cents)} cents at fret 12`,

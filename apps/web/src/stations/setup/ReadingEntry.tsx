@@ -1,4 +1,4 @@
-import { parseLength, printInch, printMm, readingsOf, refuse, setField, SETUP_BOUNDS, takeReading, type Asked } from '@snug/core'
+import { parseLength, printInch, printMm, readingsOf, refuse, SETUP_BOUNDS, noteReading, type Asked } from '@snug/core'
 import { useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { usePrefs } from '../../state/prefs'
@@ -19,7 +19,7 @@ export function ReadingEntry({ label, asked, fret }: { label: string; asked: Ask
         allowed={[from, to]}
         onCommit={(value) =>
           change((b) =>
-            takeReading(
+            noteReading(
               b,
               { ...asked, value, ...(fret === undefined || fret === 12 ? {} : { fret }), at: new Date().toISOString() },
               `${label} ${printMm(value)}`,
@@ -37,20 +37,6 @@ export function ReadingEntry({ label, asked, fret }: { label: string; asked: Ask
         </p>
       )}
     </div>
-  )
-}
-
-export function QuarterTurn() {
-  const build = useOpenBuild()
-  const change = useBuild((s) => s.change)
-  const label = 'What a quarter turn gives, mm'
-  return (
-    <Gap
-      label={label}
-      value={build.setup.reliefPerQuarter}
-      allowed={[0.005, 0.5]}
-      onCommit={(mm) => change((b) => setField(b, ['setup', 'reliefPerQuarter'], mm, `${label} ${printMm(mm)}`))}
-    />
   )
 }
 

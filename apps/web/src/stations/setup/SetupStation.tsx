@@ -9,6 +9,7 @@ const IntonationTab = lazy(() => import('./IntonationTab'))
 const VibratoTab = lazy(() => import('./VibratoTab'))
 const PickupsTab = lazy(() => import('./PickupsTab'))
 const StringsTab = lazy(() => import('./StringsTab'))
+const TroubleTab = lazy(() => import('./TroubleTab'))
 
 /** Set up: one model of strings, relief, nut, action, buzz, pitch, balance and pickups, each as turns of the screw that does it. */
 export default function SetupStation() {
@@ -27,6 +28,8 @@ export default function SetupStation() {
         <VibratoTab />
       ) : tab === 'pickups' ? (
         <PickupsTab />
+      ) : tab === 'trouble' ? (
+        <TroubleTab />
       ) : (
         <StringsTab setup={setup} />
       )}

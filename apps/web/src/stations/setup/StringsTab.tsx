@@ -3,6 +3,7 @@ import { Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Field, INPUT } from '../../ui/Field'
 import { ThingRow } from '../../ui/ThingRow'
+import { OtherStrings } from './OtherStrings'
 import { Pulls } from './Pulls'
 import { SetupTabs } from './tabs'
 import { useSetupDrawing } from './useSetupDrawing'
@@ -14,7 +15,6 @@ export default function StringsTab({ setup }: { setup: SetupResult }) {
   const drawing = useSetupDrawing()
   const now = tuningOf(build)
   const all = tuningsFor(build.strings)
-  const read = Object.keys(build.setup.readings).length
   return (
     <Workspace
       fromSide
@@ -63,12 +63,8 @@ export default function StringsTab({ setup }: { setup: SetupResult }) {
               </select>
             )}
           </Field>
-          {read > 0 && (
-            <p className="mt-1 text-[14px] text-soft">
-              Another tuning or gauge bends the neck and moves the bridge otherwise: balance, relief, action and pitch are read again.
-            </p>
-          )}
           <Pulls setup={setup} />
+          <OtherStrings />
         </div>
       }
     />

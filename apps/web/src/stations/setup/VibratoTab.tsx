@@ -1,4 +1,15 @@
-import { balanceDrawing, balanceWork, setSetup, USUAL_VIBRATO, VIBRATO_SCHOOLS, type VibratoSchool, type VibratoSetup } from '@snug/core'
+import {
+  balanceDrawing,
+  balanceWork,
+  floats,
+  setSetup,
+  setupDrawing,
+  traitAt,
+  USUAL_VIBRATO,
+  VIBRATO_SCHOOLS,
+  type VibratoSchool,
+  type VibratoSetup,
+} from '@snug/core'
 import { useMemo } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -6,6 +17,7 @@ import { Caution } from '../../ui/Caution'
 import { Choice } from '../../ui/Field'
 import { NumberEntry } from '../../ui/NumberEntry'
 import { ReadingEntry } from './ReadingEntry'
+import { ReturnToPitch } from './ReturnToPitch'
 import { SetupTabs } from './tabs'
 
 const SCHOOL: Record<VibratoSchool, string> = {
@@ -32,10 +44,11 @@ export default function VibratoTab() {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
   const work = useMemo(() => balanceWork(build), [build])
-  const drawing = useMemo(() => balanceDrawing(build), [build])
   const v = build.setup.vibrato ?? {}
   const put = (to: Partial<VibratoSetup>, says: string) => change((b) => setSetup(b, 'vibrato', { ...b.setup.vibrato, ...to }, says))
   const school = v.school ?? 'float'
+  const still = traitAt(build, 'bridge', 'mount') !== undefined && !floats(build)
+  const drawing = useMemo(() => (still ? setupDrawing(build) : balanceDrawing(build)), [build, still])
   return (
     <Workspace
       fromSide
@@ -44,7 +57,13 @@ export default function VibratoTab() {
       list={
         <div className="flex min-h-full flex-col">
           <SetupTabs />
-          {!work ? (
+          {still ? (
+            <p className="p-4">
+              {build.parts.springs
+                ? 'This bridge stands still: nothing is balanced here.'
+                : 'No springs are among the parts: nothing is balanced here until they are.'}
+            </p>
+          ) : !work ? (
             <p className="p-4">Enter the string gauges under Parts first: their pull is one side of the balance.</p>
           ) : (
             <section className="px-4 py-2">
@@ -75,10 +94,11 @@ export default function VibratoTab() {
               </table>
               <p className="mt-1 text-[14px] text-soft">
                 Semitones from pitch, tuners left alone. Computed with the plate and its levers turning, no friction at the edge.
-                {work.assumed.length ? 'Of usual sizes, as an example.' : ''}
+                {work.assumed.length ? ' Of usual sizes, as an example.' : ''}
               </p>
             </section>
           )}
+          {floats(build) && <ReturnToPitch />}
         </div>
       }
       hand={

@@ -8,6 +8,7 @@ const TABS = [
   ['vibrato', 'Vibrato'],
   ['pickups', 'Pickups'],
   ['strings', 'Strings'],
+  ['trouble', 'Trouble'],
 ] as const
 export type SetupTab = (typeof TABS)[number][0]
 const IDS = TABS.map(([id]) => id)

@@ -1,0 +1,89 @@
+import { notesOf, parseGauges, printInch, setSetup, stringPulls, stringsThen, tuningOf, tuningsFor } from '@snug/core'
+import { useMemo, useState } from 'react'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { Button } from '../../ui/Button'
+import { Choice, Field, INPUT } from '../../ui/Field'
+
+/** Another tuning or other strings, thought about before anything is bought or turned: what moves, and what has to be read again. */
+export function OtherStrings() {
+  const build = useOpenBuild()
+  const change = useBuild((s) => s.change)
+  const now = tuningOf(build)
+  const all = useMemo(() => tuningsFor(build.strings), [build.strings])
+  const [name, setName] = useState(now.name)
+  const [text, setText] = useState('')
+  const tuning = all.find((t) => t.name === name) ?? now
+  const gauges = text.trim() ? parseGauges(text, build.strings) : undefined
+  const written = gauges?.ok ? gauges.value : undefined
+  const differs = tuning.name !== now.name || written !== undefined
+  const then = useMemo(
+    () => (differs ? stringsThen(build, { tuning, ...(written ? { gauges: written } : {}) }) : undefined),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- a list of gauges is the text it was read from
+    [build, tuning, text, differs],
+  )
+  const set = stringPulls(build).map((p) => Math.round(p.gauge / 0.0254))
+  return (
+    <section aria-label="What if" className="mt-4">
+      <h3 className="text-[18px]">What if</h3>
+      <Choice label="Tuned otherwise" value={tuning.name} options={all.map((t) => [t.name, t.name] as const)} onChange={setName} />
+      <Field
+        label="Other strings, the thinnest first"
+        error={gauges && !gauges.ok ? gauges.why : undefined}
+        hint="thousandths, inches or mm"
+      >
+        {(p) => <input {...p} className={INPUT} value={text} placeholder={set.join(' ')} onChange={(e) => setText(e.target.value)} />}
+      </Field>
+      {then && (
+        <>
+          <table className="mt-2 w-full text-[14px]">
+            <thead>
+              <tr className="text-left text-soft">
+                <th>string</th>
+                <th className="text-right">now, N</th>
+                <th className="text-right">then, N</th>
+                <th className="text-right">saddle, mm</th>
+              </tr>
+            </thead>
+            <tbody className="figure">
+              {then.strings.map((s) => (
+                <tr key={s.number} className="border-t border-hairline">
+                  <td>
+                    {s.number} {s.note}
+                    {written && <span className="text-soft"> {printInch(written[s.number - 1]!).text}</span>}
+                  </td>
+                  <td className="text-right">{s.was?.toFixed(1) ?? '–'}</td>
+                  <td className="text-right">{s.will.toFixed(1)}</td>
+                  <td className="text-right">
+                    {s.saddle === undefined
+                      ? '–'
+                      : Math.abs(s.saddle) < 0.05
+                        ? 'stays'
+                        : `${Math.abs(s.saddle).toFixed(1)} ${s.saddle > 0 ? 'back' : 'forward'}`}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          {then.says.map((line) => (
+            <p key={line} className="mt-1">
+              {line}
+            </p>
+          ))}
+          {then.stale.length > 0 && <p className="mt-1 font-semibold">To be read again then: {then.stale.join(', ')}.</p>}
+          {tuning.name !== now.name && !written && (
+            <Button
+              className="mt-2"
+              onClick={() => change((b) => setSetup(b, 'tuning', tuning, `Tuned ${tuning.name}: ${notesOf(tuning)}`))}
+            >
+              Tune it so
+            </Button>
+          )}
+        </>
+      )}
+      <p className="mt-2 text-[14px] text-soft">
+        Slacken all strings evenly before any is cut, eyes covered; on a vibrato the springs let go with the last. Used strings cut short
+        may no longer reach their post: hold them to it first.
+      </p>
+    </section>
+  )
+}

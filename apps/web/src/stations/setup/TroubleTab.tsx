@@ -1,0 +1,126 @@
+import { openTrouble, playingDiagnosis, playingSymptomsOf, setSetup, type PlayingTrouble } from '@snug/core'
+import { useQueryClient } from '@tanstack/react-query'
+import { format, parseISO } from 'date-fns'
+import { useMemo, useState } from 'react'
+import { Workspace } from '../../app/Workspace'
+import { api } from '../../state/api'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { Button } from '../../ui/Button'
+import { ThingRow } from '../../ui/ThingRow'
+import { SetupTabs } from './tabs'
+import { useSetupDrawing } from './useSetupDrawing'
+
+/** What is wrong at playing: causes ranked by what is usual, what was read and what checks have shown; the next check by its minutes. */
+export default function TroubleTab() {
+  const build = useOpenBuild()
+  const change = useBuild((s) => s.change)
+  const buildId = useBuild((s) => s.id)!
+  const queries = useQueryClient()
+  const drawing = useSetupDrawing()
+  const symptoms = useMemo(() => playingSymptomsOf(build), [build])
+  const [seen, setSeen] = useState<string>()
+  const hand = symptoms.find((s) => s.id === seen) ?? symptoms.find((s) => openTrouble(build, s.id)) ?? symptoms[0]!
+  const open = openTrouble(build, hand.id)
+  const found = open?.[1].found
+  const diagnosis = useMemo(() => playingDiagnosis(build, hand, found), [build, hand, found])
+  const put = (more: Partial<PlayingTrouble>, label: string) => {
+    const id = open?.[0] ?? crypto.randomUUID()
+    const trouble = { ...(open?.[1] ?? { symptom: hand.id, at: new Date().toISOString() }), ...more }
+    change((b) => setSetup(b, 'troubles', { ...b.setup.troubles, [id]: trouble }, `${hand.label}: ${label}`))
+  }
+  const answer = (check: string, yes: boolean) => put({ found: { ...found, [check]: yes } }, `${check} ${yes ? 'yes' : 'no'}`)
+  const was = (cause: (typeof diagnosis.suspects)[number]) => {
+    put({ cause: cause.id }, cause.says)
+    const text = `${hand.label}: ${cause.says}. ${cause.cure}`
+    void api.addLog(buildId, { kind: 'note', text, station: 'setup' }).then(() => queries.invalidateQueries({ queryKey: ['log', buildId] }))
+  }
+  const closed = Object.values(build.setup.troubles ?? {}).filter((t) => t.symptom === hand.id && t.cause)
+  const asked = hand.checks.filter((c) => found?.[c.id] !== undefined)
+  return (
+    <Workspace
+      fromSide
+      loupe={drawing}
+      listLabel="Trouble at playing"
+      list={
+        <div className="flex min-h-full flex-col">
+          <SetupTabs />
+          <ul>
+            {symptoms.map((s) => {
+              const first = playingDiagnosis(build, s, openTrouble(build, s.id)?.[1].found).suspects[0]!
+              return (
+                <ThingRow
+                  key={s.id}
+                  title={s.label}
+                  about={`First thought: ${first.says}`}
+                  figure={openTrouble(build, s.id) ? 'open' : ''}
+                  selected={s.id === hand.id}
+                  onSelect={() => setSeen(s.id)}
+                />
+              )
+            })}
+          </ul>
+        </div>
+      }
+      hand={
+        <div>
+          <h2 className="text-[23px]">{hand.label}</h2>
+          {diagnosis.next ? (
+            <section aria-label="Next check" className="mt-2 border-l-4 border-violet pl-3">
+              <p className="text-[14px] text-soft">
+                Next, {diagnosis.next.minutes} {diagnosis.next.minutes === 1 ? 'minute' : 'minutes'}:
+              </p>
+              <p className="text-[16px]">{diagnosis.next.asks}</p>
+              <div className="mt-2 flex gap-2">
+                <Button className="min-h-12 flex-1 justify-center" onClick={() => answer(diagnosis.next!.id, true)}>
+                  Yes
+                </Button>
+                <Button className="min-h-12 flex-1 justify-center" onClick={() => answer(diagnosis.next!.id, false)}>
+                  No
+                </Button>
+              </div>
+            </section>
+          ) : (
+            <p className="mt-2">Every check is answered. Cure the first, play it again; then the next.</p>
+          )}
+          <h3 className="mt-3 text-[18px]">What it may be</h3>
+          <ol className="list-decimal pl-5">
+            {diagnosis.suspects.map((c) => (
+              <li key={c.id} className="mt-1 border-t border-hairline pt-1">
+                <b className="figure">{Math.round(100 * c.share)} %</b> {c.says}
+                {c.because && <span className="block text-[14px] text-mind">read: {c.because}</span>}
+                <span className="block text-[14px] text-soft">{c.cure}</span>
+                {asked.length > 0 && (
+                  <Button look="quiet" onClick={() => was(c)}>
+                    It was this<span className="sr-only">: {c.says}</span>
+                  </Button>
+                )}
+              </li>
+            ))}
+          </ol>
+          {asked.length > 0 && (
+            <>
+              <h3 className="mt-3 text-[18px]">Answered</h3>
+              <ul>
+                {asked.map((c) => (
+                  <li key={c.id} className="flex items-center gap-2">
+                    <span className="flex-1">
+                      {c.asks} <b>{found![c.id] ? 'Yes' : 'No'}</b>
+                    </span>
+                    <Button look="quiet" onClick={() => answer(c.id, !found![c.id])}>
+                      Change<span className="sr-only">: {c.asks}</span>
+                    </Button>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+          {closed.map((t) => (
+            <p key={t.at} className="mt-2 text-[15px]">
+              {format(parseISO(t.at), 'd MMM')}: it was {hand.causes.find((c) => c.id === t.cause)?.says ?? t.cause}
+            </p>
+          ))}
+        </div>
+      }
+    />
+  )
+}

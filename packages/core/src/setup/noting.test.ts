@@ -1,0 +1,38 @@
+import { describe, expect, it } from 'vitest'
+import { applyChange } from '../document/change'
+import { readingsOf } from '../document/setupReadings'
+import { fullBuild, without } from '../testing/fullBuild'
+import { learnedTurn } from './learning'
+import { noteReading, noteTurns } from './noting'
+import { totalPull } from './staleness'
+
+const AT = '2026-12-01T20:00:00.000Z'
+const LATER = '2026-12-01T20:10:00.000Z'
+const LAST = '2026-12-01T20:20:00.000Z'
+
+describe('writing down', () => {
+  it('a reading keeps what the strings pulled; of slack strings, or unknown ones, nothing', () => {
+    const pullOf = (b = fullBuild(), what: 'relief' | 'slack' = 'relief') =>
+      readingsOf(applyChange(b, noteReading(b, { what, value: 0.2, at: AT }, 'read')), { what }).at(-1)!.pull
+    expect(pullOf()).toBeCloseTo(totalPull(fullBuild())!, 0)
+    expect(pullOf(fullBuild(), 'slack')).toBeUndefined()
+    expect(pullOf(without(fullBuild(), 'strings'))).toBeUndefined()
+  })
+  it('turns as made teach at the next reading; a screw that was left alone is not written down', () => {
+    let b = { ...fullBuild(), setup: { ...fullBuild().setup, readings: {} } }
+    b = applyChange(b, noteReading(b, { what: 'relief', value: 0.4, at: AT }, 'read'))
+    const change = noteTurns(
+      b,
+      [
+        { screw: 'truss', turns: 0.25 },
+        { screw: 'bass', turns: 0 },
+      ],
+      LATER,
+    )
+    expect(change.label).toBe('truss 1/4 turn clockwise')
+    b = applyChange(b, change)
+    expect(Object.values(b.setup.turns!)).toEqual([{ screw: 'truss', turns: 0.25, at: LATER }])
+    b = applyChange(b, noteReading(b, { what: 'relief', value: 0.35, at: LAST }, 'read'))
+    expect(learnedTurn(b, 'truss')!.per).toBeCloseTo(-0.2, 9)
+  })
+})

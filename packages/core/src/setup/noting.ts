@@ -1,0 +1,24 @@
+import type { Build, ScrewTurn, SetupReading } from '../document/build'
+import type { Change } from '../document/change'
+import { setSetup } from '../document/changes'
+import { takeReading } from '../document/setupReadings'
+import { turnWords } from './screws'
+import { totalPull } from './staleness'
+
+/** Writes a reading down with what the strings pulled meanwhile, so that it is known when it no longer holds. */
+export function noteReading(build: Build, reading: SetupReading & { at: string }, label: string): Change {
+  const pull = reading.what === 'slack' ? undefined : totalPull(build)
+  return takeReading(build, { ...reading, ...(pull === undefined ? {} : { pull: Math.round(pull * 10) / 10 }) }, label)
+}
+
+/** Writes turns down as they were made, each under the moment and its screw. */
+export function noteTurns(build: Build, turns: readonly Omit<ScrewTurn, 'at'>[], at: string): Change {
+  const made = turns.filter((t) => t.turns !== 0)
+  const added = Object.fromEntries(made.map((t) => [`${at} ${t.screw}${t.string === undefined ? '' : ` ${t.string}`}`, { ...t, at }]))
+  return setSetup(
+    build,
+    'turns',
+    { ...build.setup.turns, ...added },
+    made.map((t) => `${t.screw}${t.string === undefined ? '' : ` ${t.string}`} ${turnWords(t.turns)}`).join(', '),
+  )
+}
