@@ -34,7 +34,7 @@ export interface SetupReading {
 export const SETUP_SCREWS = ['truss', 'claw', 'bass', 'treble', 'length'] as const
 export type SetupScrew = (typeof SETUP_SCREWS)[number]
 
-/** A turn of a screw as it was made, clockwise positive, seen from where the hand is. */
+/** A turn of a screw as it was made: clockwise positive, seen from where the hand is; of a length screw, so that its saddle goes back. */
 export interface ScrewTurn {
   screw: SetupScrew
   /** Of which string, where each has its own. */

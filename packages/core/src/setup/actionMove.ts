@@ -83,7 +83,7 @@ export function actionMove(build: Build, targets: Targets, model: SetupModel): {
   const { label, from } = SCREWS[screw]
   return {
     ...open(
-      `Bass ${label} ${turnWords(turns[0]!.turns)}, treble ${label} ${turnWords(turns[1]!.turns)}, ${from}. Saddles move ${printMm(move.bass)} and ${printMm(move.treble)} mm.${gave} Retune${mount === 'post' ? '' : ', then recheck the balance'}.`,
+      `Bass ${label} ${turnWords(turns[0]!.turns)}, treble ${label} ${turnWords(turns[1]!.turns)}, ${from}. ${offWords(move).replace('have to go', 'go')}${gave} Retune${mount === 'post' ? '' : ', then recheck the balance'}.`,
       { turns },
     ),
     posts,

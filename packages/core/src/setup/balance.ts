@@ -97,11 +97,12 @@ export function balanceWork(build: Build): BalanceWork | undefined {
       : 'there is no stable rest at that gap: the strings’ pull beats the springs’ slope and each retuning makes it worse. More or stiffer springs cure it, or a bridge that lies down.',
   ]
   // Turns by sizes nobody knew would be sure and wrong: until they are measured this is an example, and the gap itself leads.
+  const sentences = found.map((f) => f[0]!.toUpperCase() + f.slice(1))
   const says = assumed.length
     ? [
         `Its turns are not known: nobody has measured ${assumed.join(', ')}. Go by the gap: a quarter turn on both claw screws, retune, read it again.`,
-        `An example with usual sizes, not this bridge: ${found.join(' ')}`,
+        `An example with usual sizes, not this bridge: ${sentences.join(' ')}`,
       ]
-    : found.map((f) => f[0]!.toUpperCase() + f.slice(1))
+    : sentences
   return { assumed, ...(rest ? { rest } : {}), balance, ...(bend ? { bend } : {}), says }
 }

@@ -2,7 +2,7 @@ import type { Build } from '../document/build'
 import { setupReading } from '../document/setupReadings'
 import { PLACES } from '../instrument/guardPlace'
 import { slotSpec, type Slot } from '../parts/slots'
-import { printTurns } from './action'
+import { turnWords } from './screws'
 import { pickupHeights } from './pickupHeights'
 
 /** A level in dB under full falls by twelve for twice the distance, about. [ours: the field of a pole near it goes with its inverse square] */
@@ -80,7 +80,7 @@ export function levelWork(build: Build): LevelWork[] {
         says:
           Math.abs(over) < HEARD || read.length < 2
             ? 'even'
-            : `${over > 0 ? 'louder' : 'softer'} by ${Math.abs(over).toFixed(1)} dB: its pole ${Math.abs(by).toFixed(1)} mm ${by > 0 ? 'down' : 'up'}, ${printTurns(by / PITCH)} of a turn ${by > 0 ? 'clockwise' : 'counter-clockwise'}, seen from above; without pole screws tilt the pickup`,
+            : `${over > 0 ? 'louder' : 'softer'} by ${Math.abs(over).toFixed(1)} dB: its pole ${Math.abs(by).toFixed(1)} mm ${by > 0 ? 'down' : 'up'}, ${turnWords(by / PITCH)}, seen from above; without pole screws tilt the pickup`,
       }
     })
     const off = mean === undefined || means.length < 2 ? 0 : mean - quietest

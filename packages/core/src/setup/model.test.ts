@@ -97,8 +97,13 @@ describe('nut slots', () => {
       }),
     ))
   it('too deep is never told to file', () => {
-    const b = read(bare(), { what: 'sliver', string: 1, value: 0.02 })
-    expect(nutSlots(b, setupModel(b))[0]).toMatchObject({ state: 'low', says: expect.stringMatching(/Fill/) })
+    const of = (value: number) => {
+      const b = read(bare(), { what: 'sliver', string: 1, value })
+      return nutSlots(b, setupModel(b))[0]
+    }
+    expect(of(0.01)).toMatchObject({ state: 'low', says: expect.stringMatching(/Fill/) })
+    // Lower than the ordinary school, as the fine one is: nobody fills that.
+    expect(of(0.06)).toMatchObject({ state: 'good', says: expect.stringMatching(/lower than ordinary wants.*leave it/) })
   })
   it('equal gaps set thick strings further from their neighbours’ middles; both keep the outer ones', () => {
     const s = slotSpacing(bare())!

@@ -30,6 +30,7 @@ describe('writing down', () => {
       LATER,
     )
     expect(change.label).toBe('truss 1/4 turn clockwise')
+    expect(noteTurns(b, [{ screw: 'length', string: 3, turns: -1.25 }], LATER).label).toBe('length screw of string 3 1 1/4 turns forward')
     b = applyChange(b, change)
     expect(Object.values(b.setup.turns!)).toEqual([{ screw: 'truss', turns: 0.25, at: LATER }])
     b = applyChange(b, noteReading(b, { what: 'relief', value: 0.35, at: LAST }, 'read'))

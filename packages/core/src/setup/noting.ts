@@ -2,6 +2,7 @@ import type { Build, ScrewTurn, SetupReading } from '../document/build'
 import type { Change } from '../document/change'
 import { setSetup } from '../document/changes'
 import { takeReading } from '../document/setupReadings'
+import { printTurns } from './action'
 import { turnWords } from './screws'
 import { totalPull } from './staleness'
 
@@ -15,10 +16,10 @@ export function noteReading(build: Build, reading: SetupReading & { at: string }
 export function noteTurns(build: Build, turns: readonly Omit<ScrewTurn, 'at'>[], at: string): Change {
   const made = turns.filter((t) => t.turns !== 0)
   const added = Object.fromEntries(made.map((t) => [`${at} ${t.screw}${t.string === undefined ? '' : ` ${t.string}`}`, { ...t, at }]))
-  return setSetup(
-    build,
-    'turns',
-    { ...build.setup.turns, ...added },
-    made.map((t) => `${t.screw}${t.string === undefined ? '' : ` ${t.string}`} ${turnWords(t.turns)}`).join(', '),
-  )
+  return setSetup(build, 'turns', { ...build.setup.turns, ...added }, made.map(said).join(', '))
 }
+
+const said = ({ screw, string, turns }: Omit<ScrewTurn, 'at'>): string =>
+  screw === 'length'
+    ? `length screw of string ${string} ${printTurns(turns)} ${Math.abs(turns) > 1 ? 'turns' : 'turn'} ${turns > 0 ? 'back' : 'forward'}`
+    : `${screw} ${turnWords(turns)}`

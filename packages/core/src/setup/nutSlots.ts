@@ -16,6 +16,8 @@ export const NUT_TARGETS: Record<NutSchool, { label: string; bass: number; trebl
 /** Filing stops so far before the number, mm: the last of it is done by feel. [practice] */
 const EARLY = 0.1
 const CLOSE = 0.03
+/** Less than this left over fret 1 is too deep for anybody, mm. [practice: the fine school's least, less a reading's doubt] */
+const LEAST = 0.02
 
 export interface SlotWork {
   number: number
@@ -40,11 +42,17 @@ export function nutSlots(build: Build, model: SetupModel): SlotWork[] {
     const base = { number: s.number, open: openGap(s.neck, s.saddle), sliver: sliver(s.neck, SLIVER_AT), read: s.slotRead, wanted, file }
     if (!s.slotRead)
       return { ...base, state: 'unread', says: 'Hold it at fret 3 and read what is left over fret 1, or the open gap there.' }
+    if (file < -CLOSE && base.sliver >= LEAST)
+      return {
+        ...base,
+        state: 'good',
+        says: `${(-file).toFixed(2)} mm lower than ${target.label} wants, yet clear of the fret: leave it unless it buzzes open.`,
+      }
     if (file < -CLOSE)
       return {
         ...base,
         state: 'low',
-        says: `${(-file).toFixed(2)} mm too deep: it will buzz open. Fill with glue and bone dust, or a shim under the nut.`,
+        says: `${(-file).toFixed(2)} mm too deep: it lies on fret 1 and buzzes open. Fill with glue and bone dust, or a shim under the nut.`,
       }
     if (file <= CLOSE) return { ...base, state: 'good', says: 'As wanted. Leave it.' }
     const now = Math.max(0, file - EARLY)

@@ -4,6 +4,7 @@ import { pt } from '../geometry/point'
 import { wantedOf } from '../instrument/targets'
 import { actionAt, saddleFor } from '../physics/nutAction'
 import { printMm } from '../quantity/length'
+import { levelled } from './levelled'
 import { setupModel } from './model'
 
 const TALL = 30
@@ -15,8 +16,11 @@ export function setupDrawing(build: Build): Drawing {
   const model = setupModel(build)
   const targets = wantedOf(build)
   const bass = model.strings.at(-1)!
-  const { nut, crowns } = bass.neck
-  const wanted = saddleFor(bass.neck, model.scale, targets.actionBass, 12)
+  const level = levelled(bass.neck)
+  const nut = level(bass.neck.nut)
+  const crowns = bass.neck.crowns.map(level)
+  const wanted = level(saddleFor(bass.neck, model.scale, targets.actionBass, 12))
+  const stands = level(bass.saddle)
   const up = (h: number) => -h * TALL
   const at = (p: { x: number; y: number }) => pt(p.x, up(p.y))
   const lowest = Math.min(...crowns.map((c) => c.y))
@@ -37,8 +41,8 @@ export function setupDrawing(build: Build): Drawing {
     ...crowns.map((c): Mark => ({ mark: 'line', role: 'fret', points: [pt(c.x, up(c.y)), pt(c.x, up(c.y - 0.5))] })),
     { mark: 'line', role: 'good', dashed: true, points: [at(nut), at(wanted)] },
   ]
-  if (model.actionRead) marks.push({ mark: 'line', role: 'string', points: [at(nut), at(bass.saddle)] })
-  const saddle = model.actionRead ? bass.saddle : wanted
+  if (model.actionRead) marks.push({ mark: 'line', role: 'string', points: [at(nut), at(stands)] })
+  const saddle = model.actionRead ? stands : wanted
   const shown = model.actionRead ? over : targets.actionBass
   marks.push(
     { mark: 'dimension', from: at(twelve), to: pt(twelve.x, up(twelve.y + shown)), text: printMm(shown), emphasis: true },

@@ -51,7 +51,7 @@ describe('other strings, thought about', () => {
     // A plain string's pull goes with the square of its gauge.
     expect(then.strings[0]!.will / then.strings[0]!.was!).toBeCloseTo(1.21, 2)
     expect(then.strings[0]!.saddle!).toBeGreaterThan(0)
-    expect(then.says.join(' ')).toMatch(/Slots of string .* are cut for thinner ones/)
+    expect(then.says.join(' ')).toMatch(/All slots are cut for thinner ones/)
     expect(withStrings(b, { gauges }).parts.strings!.sizes['gauge.1']!.value).toBeCloseTo(gauges[0]!, 9)
   })
   it('a vibrato is foretold only by measured sizes; else its direction', () => {

@@ -91,7 +91,7 @@ export function stringsThen(build: Build, other: OtherStrings): StringsThen {
   const thicker = will.filter((p) => p.gauge > (was.find((w) => w.number === p.number)?.gauge ?? p.gauge) + 0.02)
   if (thicker.length)
     says.push(
-      `Slots of string ${thicker.map((p) => p.number).join(', ')} are cut for thinner ones: they are widened first, or the strings ride high and stick.`,
+      `${thicker.length === will.length ? 'All slots' : `Slots of string ${thicker.map((p) => p.number).join(', ')}`} are cut for thinner ones: they are widened first, or the strings ride high and stick.`,
     )
   const stale = moved
     ? (Object.keys(READ) as (keyof typeof READ)[])

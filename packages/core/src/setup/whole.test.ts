@@ -87,7 +87,7 @@ describe('balance', () => {
     const there = { ...p, claw: { ...p.claw, x: p.claw.x - work.balance.turns * p.pitch } }
     const slack = { ...b, setup: { ...b.setup, vibrato: { claw: there.claw } } }
     expect(balanceWork(slack)!.rest!.gap).toBeCloseTo(1, 2)
-    expect(balanceWork(slack)!.says.join(' ')).toMatch(/the claw stands right for 1 mm/)
+    expect(balanceWork(slack)!.says.join(' ')).toMatch(/the claw stands right for 1 mm/i)
   })
   it('with sizes nobody measured no turn is told as this bridge’s; with all measured it is', () => {
     expect(balanceWork(bare())!.says[0]).toMatch(/Its turns are not known.*Go by the gap/)

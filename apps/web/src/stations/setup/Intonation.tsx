@@ -1,5 +1,6 @@
-import { printMm, printTurns, SETUP_BOUNDS, noteReading, type SetupResult } from '@snug/core'
+import { noteTurns, printMm, printTurns, toEighths, SETUP_BOUNDS, noteReading, type SetupResult } from '@snug/core'
 import { useBuild } from '../../state/buildStore'
+import { Button } from '../../ui/Button'
 import { NumberEntry } from '../../ui/NumberEntry'
 
 export function Intonation({ setup }: { setup: SetupResult }) {
@@ -45,15 +46,31 @@ export function Intonation({ setup }: { setup: SetupResult }) {
               </td>
               <td className="figure pl-2 text-[14px]">
                 {s.back === undefined
-                  ? ''
+                  ? s.stale
+                    ? 'read again'
+                    : ''
                   : Math.abs(s.back) < 0.05
                     ? 'leave'
                     : `${printMm(Math.abs(s.back))} mm ${s.back > 0 ? 'back' : 'forward'}`}
               </td>
               <td className="figure text-[14px]">
-                {s.turns === undefined || Math.abs(s.turns) < 1 / 16
-                  ? ''
-                  : `${printTurns(s.turns)} ${Math.abs(s.turns) <= 1 ? 'turn' : 'turns'}`}
+                {s.turns === undefined || toEighths(s.turns) === 0 ? (
+                  ''
+                ) : (
+                  <>
+                    {printTurns(s.turns)} {Math.abs(s.turns) <= 1 ? 'turn' : 'turns'}{' '}
+                    <Button
+                      look="quiet"
+                      onClick={() =>
+                        change((b) =>
+                          noteTurns(b, [{ screw: 'length', string: s.number, turns: toEighths(s.turns!) }], new Date().toISOString()),
+                        )
+                      }
+                    >
+                      turned <span className="sr-only">the length screw of string {s.number} as told</span>
+                    </Button>
+                  </>
+                )}
               </td>
             </tr>
           ))}

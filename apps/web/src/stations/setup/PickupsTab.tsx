@@ -29,7 +29,9 @@ export default function PickupsTab() {
                 <ThingRow
                   key={p.slot}
                   title={p.label}
-                  about={p.sides.map((s) => `${s.side}: ${s.says}`).join(' ')}
+                  about={
+                    p.sides.every((s) => s.read === undefined) ? p.sides[0]!.says : p.sides.map((s) => `${s.side}: ${s.says}`).join(' ')
+                  }
                   figure={p.sides.map((s) => (s.read === undefined ? '–' : s.read.toFixed(1))).join(' / ')}
                   under={`want ${p.sides.map((s) => s.wanted.toFixed(1)).join(' / ')}`}
                   selected={p.slot === hand?.slot}

@@ -28,7 +28,7 @@ export function ReturnToPitch() {
       <table className="mt-1 w-full text-[14px]">
         <thead>
           <tr className="text-left text-soft">
-            <th>string</th>
+            <th className="w-14">string</th>
             <th>down</th>
             <th>up</th>
             <th />

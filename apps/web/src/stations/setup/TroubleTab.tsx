@@ -91,7 +91,7 @@ export default function TroubleTab() {
                 <span className="block text-[14px] text-soft">{c.cure}</span>
                 {asked.length > 0 && (
                   <Button look="quiet" onClick={() => was(c)}>
-                    It was this<span className="sr-only">: {c.says}</span>
+                    It was this<span className="sr-only">, {c.says}</span>
                   </Button>
                 )}
               </li>
@@ -107,7 +107,7 @@ export default function TroubleTab() {
                       {c.asks} <b>{found![c.id] ? 'Yes' : 'No'}</b>
                     </span>
                     <Button look="quiet" onClick={() => answer(c.id, !found![c.id])}>
-                      Change<span className="sr-only">: {c.asks}</span>
+                      Change<span className="sr-only">, {c.asks}</span>
                     </Button>
                   </li>
                 ))}

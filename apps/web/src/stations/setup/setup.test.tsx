@@ -41,6 +41,9 @@ describe('the sequence', () => {
     await userEvent.type(inHand().getByLabelText('String 1, cents'), '6{Enter}')
     await waitFor(() => expect(setupReading(server.build, { what: 'cents', string: 1 })).toBe(6))
     await waitFor(() => expect(inHand().getAllByRole('row')[1]!.textContent).toMatch(/back/))
+    await userEvent.click(inHand().getByRole('button', { name: /turned the length screw of string 1/ }))
+    await waitFor(() => expect(Object.values(server.build.setup.turns ?? {})).toMatchObject([{ screw: 'length', string: 1 }]))
+    await waitFor(() => expect(inHand().getAllByRole('row')[1]!.textContent).toMatch(/read again/))
     await userEvent.type(inHand().getByLabelText('String 2, cents'), '400{Enter}')
     expect(inHand().getByRole('alert').textContent).toMatch(/-100 to 100 is allowed/)
   })
@@ -143,5 +146,96 @@ describe('vibrato, pickups, strings', () => {
     layOut(changed(fullBuild(), { 'strings/gauge.6': 2.4 }))
     show(<SetupStation />, 'setup?tab=strings')
     expect(await screen.findByText(/String 6 would pull/)).toBeTruthy()
+  })
+})
+
+describe('turned as told', () => {
+  it('the turn is written down, the old reading no longer holds, and the next one teaches what a turn gives', async () => {
+    at('/relief')
+    const relief = inHand().getByLabelText('Relief at fret 8')
+    await userEvent.type(relief, '0.5{Enter}')
+    await userEvent.click(await inHand().findByRole('button', { name: 'Turned as told' }))
+    await waitFor(() => expect(Object.values(server.build.setup.turns ?? {})).toMatchObject([{ screw: 'truss', turns: 0.25 }]))
+    expect(await inHand().findByText(/Turned since it was read: the truss nut/)).toBeTruthy()
+    expect(inHand().queryByRole('button', { name: 'Turned as told' })).toBeNull()
+    await userEvent.clear(relief)
+    await userEvent.type(relief, '0.4{Enter}')
+    expect(await inHand().findByText(/this neck gave 0.1 mm a quarter/)).toBeTruthy()
+  })
+  it('turned otherwise: written down as it was made', async () => {
+    at('/relief')
+    await userEvent.type(inHand().getByLabelText('Relief at fret 8'), '0.5{Enter}')
+    await userEvent.click(await inHand().findByText('Turned otherwise'))
+    await userEvent.type(inHand().getByLabelText('truss nut: turns made, clockwise +'), '0.5{Enter}')
+    await waitFor(() => expect(Object.values(server.build.setup.turns ?? {})).toMatchObject([{ screw: 'truss', turns: 0.5 }]))
+  })
+  it('numbers of one’s own over the school’s, and back', async () => {
+    at('/action')
+    await userEvent.click(inHand().getByText('Numbers of your own'))
+    await userEvent.type(inHand().getByLabelText('Bass wanted, mm'), '1.9{Enter}')
+    await waitFor(() => expect(server.build.setup.wanted).toEqual({ actionBass: 1.9 }))
+    await userEvent.click(await inHand().findByRole('button', { name: 'The school’s again' }))
+    await waitFor(() => expect(server.build.setup.wanted).toEqual({}))
+  })
+})
+
+describe('other strings', () => {
+  it('a step down, thought about: 79.4 % of the pull, nothing is changed until it is said', async () => {
+    at('?tab=strings')
+    const what = within(await screen.findByRole('region', { name: 'What if' }))
+    await userEvent.selectOptions(what.getByLabelText('Tuned otherwise'), 'a step down')
+    expect(await what.findByText(/79\.4 % of it/)).toBeTruthy()
+    expect(server.build.setup.tuning).toBeUndefined()
+    await userEvent.click(what.getByRole('button', { name: 'Tune it so' }))
+    await waitFor(() => expect(server.build.setup.tuning?.name).toBe('a step down'))
+  })
+  it('a set written as people do; a wrong one says what is wrong', async () => {
+    at('?tab=strings')
+    const what = within(await screen.findByRole('region', { name: 'What if' }))
+    const field = what.getByLabelText('Other strings, the thinnest first')
+    await userEvent.type(field, '10 13 17')
+    expect(what.getByRole('alert').textContent).toMatch(/3 gauges are written, 6 strings/)
+    await userEvent.type(field, ' 26 36 46')
+    expect(what.queryByRole('alert')).toBeNull()
+    expect(what.getAllByRole('row')).toHaveLength(7)
+  })
+})
+
+describe('levels and the return to pitch', () => {
+  it('string after string by the simulated pickup; a louder one is told to go down', async () => {
+    at('?tab=pickups')
+    const levels = within(await screen.findByRole('region', { name: 'Levels' }))
+    for (let i = 0; i < 6; i++) {
+      await userEvent.click(levels.getByRole('button', { name: 'Simulated' }))
+      await waitFor(() => expect(Object.values(server.build.setup.readings).filter((r) => r.what === 'level')).toHaveLength(i + 1))
+    }
+    expect(levels.getAllByText(/louder by .* dB: its pole .* down/).length).toBeGreaterThan(0)
+    await userEvent.upload(levels.getByLabelText(/^Level of string \d as WAV/), new File(['no'], 'a.wav', { type: 'audio/wav' }))
+    expect((await levels.findByRole('alert')).textContent).toMatch(/no WAV file/)
+  })
+  it('a string that comes back sharp after a dive hangs at the nut', async () => {
+    layOut(changed(fullBuild(), {}, { 'bridge/mount': 'two-stud' }))
+    show(<SetupStation />, 'setup?tab=vibrato')
+    await userEvent.type(await screen.findByLabelText('String 3, cents after the arm went down'), '7{Enter}')
+    expect(await screen.findByText(/Hangs sharp after a dive: it rubs at the nut/)).toBeTruthy()
+  })
+  it('a bridge that stands still has nothing to balance', async () => {
+    layOut(changed(fullBuild(), {}, { 'bridge/mount': 'string-through' }))
+    show(<SetupStation />, 'setup?tab=vibrato')
+    expect(await screen.findByText(/stands still: nothing is balanced/)).toBeTruthy()
+  })
+})
+
+describe('trouble at playing', () => {
+  it('a check answered moves the shares; what it was is written down and logged', async () => {
+    at('?tab=trouble')
+    await userEvent.click(await screen.findByRole('button', { name: /Buzzes open only/ }))
+    expect(heading()).toBe('Buzzes open only')
+    const next = within(inHand().getByRole('region', { name: 'Next check' }))
+    await userEvent.click(next.getByRole('button', { name: 'Yes' }))
+    await waitFor(() => expect(Object.values(Object.values(server.build.setup.troubles ?? {})[0]?.found ?? {})).toEqual([true]))
+    await userEvent.click((await inHand().findAllByRole('button', { name: /It was this/ }))[0]!)
+    await waitFor(() => expect(Object.values(server.build.setup.troubles!)[0]!.cause).toBeTruthy())
+    expect(await inHand().findByText(/: it was /)).toBeTruthy()
   })
 })
