@@ -3,6 +3,7 @@ import { benchChoose, benchMeasureNext } from './choose'
 import { benchCircuit } from './circuit'
 import { benchDrill } from './drill'
 import { benchEvaluate } from './evaluate'
+import { benchSetup } from './setup'
 import { benchTable } from './table'
 
 const ALL = {
@@ -12,6 +13,7 @@ const ALL = {
   choose: benchChoose,
   table: benchTable,
   circuit: benchCircuit,
+  setup: benchSetup,
   page: benchPage,
   browser: benchBrowser,
 }

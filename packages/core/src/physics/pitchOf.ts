@@ -13,8 +13,10 @@ export type Listened = { ok: true; heard: HeardPitch } | { ok: false; why: strin
 
 const LOWEST = 36
 const HIGHEST = 1500
-/** Rate the first look is taken at, Hz. */
+/** Rates the first look is taken at, Hz, and the period it goes from the finer to the rougher at, s. */
 const COARSE = 11_025
+const ROUGH = 4000
+const BETWEEN = 1 / 250
 /** Attack that is passed over, s, and the longest piece listened to. */
 const ATTACK = 0.015
 const LONGEST = 0.6
@@ -31,8 +33,9 @@ export function pitchOf(samples: ArrayLike<number>, rate: number): Listened {
   if (!piece) return { ok: false, why: 'Nothing sounds loud enough: pluck it once, alone, and let it ring.' }
   const period = coarsePeriod(piece, rate)
   if (!period || period.clear < CLEAR) return { ok: false, why: 'No single pitch stands out: damp the other strings and pluck again.' }
-  const first = octaveOf(piece, rate, period.hertz)
-  const heard = fitted(piece, rate, first)
+  const shown = windowed(piece)
+  const first = octaveOf(shown, rate, period.hertz)
+  const heard = fitted(shown, rate, first)
   return { ok: true, heard: { ...heard, clear: period.clear } }
 }
 
@@ -62,54 +65,82 @@ function soundingPiece(samples: ArrayLike<number>, rate: number): Float64Array |
   return piece
 }
 
-/** Normalised square difference over lags of a thinned sound: the first peak that is nearly the highest. */
-function coarsePeriod(piece: Float64Array, rate: number): { hertz: number; clear: number } | undefined {
-  const thin = Math.max(1, Math.floor(rate / COARSE))
-  const n = Math.floor(piece.length / thin)
-  const x = new Float64Array(n)
-  for (let i = 0; i < n; i++) {
+/** Sum of a sound times itself so much later. */
+function overlap(x: Float64Array, lag: number, width: number): number {
+  let [a, b, c, d] = [0, 0, 0, 0]
+  let i = 0
+  // Four sums side by side, so that none waits for another.
+  for (; i + 3 < width; i += 4) {
+    a += x[i]! * x[i + lag]!
+    b += x[i + 1]! * x[i + lag + 1]!
+    c += x[i + 2]! * x[i + lag + 2]!
+    d += x[i + 3]! * x[i + lag + 3]!
+  }
+  for (; i < width; i++) a += x[i]! * x[i + lag]!
+  return a + b + c + d
+}
+
+/** Averages of so many samples each. */
+function thinned(piece: Float64Array, thin: number): Float64Array {
+  const x = new Float64Array(Math.floor(piece.length / thin))
+  for (let i = 0; i < x.length; i++) {
     let sum = 0
     for (let j = 0; j < thin; j++) sum += piece[i * thin + j]!
     x[i] = sum / thin
   }
-  const r = rate / thin
-  const longest = Math.min(n >> 1, Math.ceil(r / LOWEST) + 2)
-  const shortest = Math.max(2, Math.floor(r / HIGHEST))
-  const like = new Float64Array(longest + 1)
-  const width = n - longest
-  for (let lag = 1; lag <= longest; lag++) {
-    let same = 0
-    let power = 0
-    for (let i = 0; i < width; i++) {
-      const a = x[i]!
-      const b = x[i + lag]!
-      same += a * b
-      power += a * a + b * b
+  return x
+}
+
+interface Peak {
+  /** After how long it is like itself again, s. */
+  after: number
+  height: number
+}
+
+/** Peaks of the normalised square difference between two lags, once the sound was unlike itself: the hill at no lag at all is no period. */
+function likeness(piece: Float64Array, rate: number, [from, to]: [number, number], unlike: boolean): { peaks: Peak[]; unlike: boolean } {
+  const x = thinned(piece, Math.max(1, Math.round(rate / (from > 0 ? ROUGH : COARSE))))
+  const r = (rate * x.length) / piece.length
+  const longest = Math.min(x.length >> 1, Math.ceil(r * to) + 2)
+  const width = x.length - longest
+  // Power up to each place: that of any stretch is a difference of two.
+  const power = new Float64Array(x.length + 1)
+  for (let i = 0; i < x.length; i++) power[i + 1] = power[i]! + x[i]! * x[i]!
+  const like = (lag: number) => {
+    const both = power[width]! + power[width + lag]! - power[lag]!
+    return both ? (2 * overlap(x, lag, width)) / both : 0
+  }
+  const peaks: Peak[] = []
+  const start = Math.max(1, Math.floor(r * from) - 1)
+  let [a, top] = [start > 1 ? like(start - 1) : 1, like(start)]
+  for (let lag = start; lag < longest; lag++) {
+    const c = like(lag + 1)
+    if (top < 0) unlike = true
+    if (lag >= r / HIGHEST && unlike && top > a && top >= c && top >= 0.3) {
+      const shift = (0.5 * (a - c)) / (a - 2 * top + c)
+      peaks.push({ after: (lag + shift) / r, height: top - (a - c) * shift * 0.25 })
     }
-    like[lag] = power ? (2 * same) / power : 0
+    ;[a, top] = [top, c]
   }
-  const peaks: { lag: number; height: number }[] = []
-  let below = false
-  for (let lag = 1; lag < longest; lag++) {
-    if (like[lag]! < 0) below = true
-    const top = like[lag]!
-    // Only after it was unlike itself: the hill at no lag at all is no period.
-    if (lag < shortest || !below || top <= like[lag - 1]! || top < like[lag + 1]! || top < 0.3) continue
-    const [a, c] = [like[lag - 1]!, like[lag + 1]!]
-    const shift = (0.5 * (a - c)) / (a - 2 * top + c)
-    peaks.push({ lag: lag + shift, height: top - (a - c) * shift * 0.25 })
-  }
+  return { peaks, unlike }
+}
+
+/** The first peak that is nearly the highest: short periods are looked at finely, long ones roughly. */
+function coarsePeriod(piece: Float64Array, rate: number): { hertz: number; clear: number } | undefined {
+  const short = likeness(piece, rate, [0, BETWEEN], false)
+  const long = likeness(piece, rate, [BETWEEN, 1 / LOWEST], short.unlike)
+  const peaks = [...short.peaks, ...long.peaks]
   const most = Math.max(0, ...peaks.map((p) => p.height))
   const first = peaks.find((p) => p.height >= 0.92 * most)
-  return first && { hertz: r / first.lag, clear: Math.min(1, first.height) }
+  return first && { hertz: 1 / first.after, clear: Math.min(1, first.height) }
 }
 
 /** Loudness of a frequency in a windowed piece, and where its peak lies near it. */
-function partialNear(piece: Float64Array, rate: number, hertz: number, rounds = 2): { hertz: number; level: number } {
+function partialNear(shown: Float64Array, rate: number, hertz: number, rounds = 2): { hertz: number; level: number } {
   let at = hertz
   let level = 0
   for (let round = 0; round < rounds; round++) {
-    const blocks = demodulated(piece, rate, at)
+    const blocks = demodulated(shown, rate, at)
     const best = peakOf(blocks)
     level = best.level
     at += best.offset
@@ -118,34 +149,47 @@ function partialNear(piece: Float64Array, rate: number, hertz: number, rounds = 
 }
 
 const BLOCKS = 160
-/** Shift a frequency to nothing, window, and sum in blocks: what is left turns slowly. */
-function demodulated(piece: Float64Array, rate: number, hertz: number): { re: Float64Array; im: Float64Array; step: number } {
-  const size = Math.floor(piece.length / BLOCKS)
-  const n = size * BLOCKS
+
+/** Blackman-Harris over the piece, its multiples of the angle from the first; what does not fill the blocks is left out. [published: Harris 1978] */
+function windowed(piece: Float64Array): Float64Array {
+  const n = Math.floor(piece.length / BLOCKS) * BLOCKS
+  const shown = new Float64Array(n)
+  const w = (2 * Math.PI) / n
+  const [wc, ws] = [Math.cos(w), Math.sin(w)]
+  let cw = 1
+  let sw = 0
+  for (let i = 0; i < n; i++) {
+    const c2 = 2 * cw * cw - 1
+    shown[i] = piece[i]! * (0.35875 - 0.48829 * cw + 0.14128 * c2 - 0.01168 * (2 * cw * c2 - cw))
+    const w1 = cw * wc - sw * ws
+    sw = sw * wc + cw * ws
+    cw = w1
+  }
+  return shown
+}
+
+/** Shift a frequency to nothing and sum in blocks: what is left turns slowly. */
+function demodulated(shown: Float64Array, rate: number, hertz: number): { re: Float64Array; im: Float64Array; step: number } {
+  const size = shown.length / BLOCKS
   const re = new Float64Array(BLOCKS)
   const im = new Float64Array(BLOCKS)
   const turn = (2 * Math.PI * hertz) / rate
   const [dc, ds] = [Math.cos(turn), Math.sin(turn)]
   let c = 1
   let s = 0
-  const w = (2 * Math.PI) / n
-  const [wc, ws] = [Math.cos(w), Math.sin(w)]
-  let cw = 1
-  let sw = 0
-  for (let i = 0; i < n; i++) {
-    // Blackman-Harris, its multiples of the angle from the first. [published: Harris 1978]
-    const c2 = 2 * cw * cw - 1
-    const window = 0.35875 - 0.48829 * cw + 0.14128 * c2 - 0.01168 * (2 * cw * c2 - cw)
-    const y = piece[i]! * window
-    const b = (i / size) | 0
-    re[b] = re[b]! + y * c
-    im[b] = im[b]! - y * s
-    const c1 = c * dc - s * ds
-    s = s * dc + c * ds
-    c = c1
-    const w1 = cw * wc - sw * ws
-    sw = sw * wc + cw * ws
-    cw = w1
+  let i = 0
+  for (let b = 0; b < BLOCKS; b++) {
+    let [sr, si] = [0, 0]
+    for (const end = i + size; i < end; i++) {
+      const y = shown[i]!
+      sr += y * c
+      si -= y * s
+      const c1 = c * dc - s * ds
+      s = s * dc + c * ds
+      c = c1
+    }
+    re[b] = sr
+    im[b] = si
   }
   return { re, im, step: size / rate }
 }
@@ -204,8 +248,8 @@ const LOOKED_AT = 8
  * The period that all partials have in common: where only every second or third of them sounds, it is that one; where others sound
  * between them, it is longer.
  */
-function octaveOf(piece: Float64Array, rate: number, coarse: number): number {
-  const level = (f: number) => (f < 0.42 * rate ? partialNear(piece, rate, f, 1) : { hertz: f, level: 0 })
+function octaveOf(shown: Float64Array, rate: number, coarse: number): number {
+  const level = (f: number) => (f < 0.42 * rate ? partialNear(shown, rate, f, 1) : { hertz: f, level: 0 })
   // The loudest of the first few says exactly what the first look said roughly.
   const known = [1, 2, 3, 4, 5].map((k) => ({ k, ...level(k * coarse) }))
   const sure = known.filter((p) => Math.abs(p.hertz / (p.k * coarse) - 1) < 0.03).toSorted((x, y) => y.level - x.level)[0]
@@ -228,14 +272,14 @@ function octaveOf(piece: Float64Array, rate: number, coarse: number): number {
 }
 
 /** The partials' own frequencies and the line they lie on: (f_k/k)2 = f0 2 (1 + B k2), weighted by how surely each is known. */
-function fitted(piece: Float64Array, rate: number, hertz: number): { hertz: number; stiffness: number } {
+function fitted(shown: Float64Array, rate: number, hertz: number): { hertz: number; stiffness: number } {
   let [a, b] = [hertz * hertz, 0]
   const points: { k: number; y: number; weight: number }[] = []
   let loudest = 0
   for (let k = 1; k <= MOST_PARTIALS; k++) {
     const expected = k * Math.sqrt(Math.max(1, a + b * k * k))
     if (expected > 0.42 * rate) break
-    const p = partialNear(piece, rate, expected)
+    const p = partialNear(shown, rate, expected)
     loudest = Math.max(loudest, p.level)
     if (p.level < 0.004 * loudest || Math.abs(p.hertz / expected - 1) > 0.02) continue
     // An error of a partial counts by its number less in the first.

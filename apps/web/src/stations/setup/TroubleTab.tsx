@@ -17,12 +17,12 @@ export default function TroubleTab() {
   const buildId = useBuild((s) => s.id)!
   const queries = useQueryClient()
   const drawing = useSetupDrawing()
-  const symptoms = useMemo(() => playingSymptomsOf(build), [build])
+  const all = useMemo(() => playingSymptomsOf(build).map((s) => playingDiagnosis(build, s, openTrouble(build, s.id)?.[1].found)), [build])
   const [seen, setSeen] = useState<string>()
-  const hand = symptoms.find((s) => s.id === seen) ?? symptoms.find((s) => openTrouble(build, s.id)) ?? symptoms[0]!
+  const diagnosis = all.find((d) => d.symptom.id === seen) ?? all.find((d) => openTrouble(build, d.symptom.id)) ?? all[0]!
+  const hand = diagnosis.symptom
   const open = openTrouble(build, hand.id)
   const found = open?.[1].found
-  const diagnosis = useMemo(() => playingDiagnosis(build, hand, found), [build, hand, found])
   const put = (more: Partial<PlayingTrouble>, label: string) => {
     const id = open?.[0] ?? crypto.randomUUID()
     const trouble = { ...(open?.[1] ?? { symptom: hand.id, at: new Date().toISOString() }), ...more }
@@ -45,19 +45,16 @@ export default function TroubleTab() {
         <div className="flex min-h-full flex-col">
           <SetupTabs />
           <ul>
-            {symptoms.map((s) => {
-              const first = playingDiagnosis(build, s, openTrouble(build, s.id)?.[1].found).suspects[0]!
-              return (
-                <ThingRow
-                  key={s.id}
-                  title={s.label}
-                  about={`First thought: ${first.says}`}
-                  figure={openTrouble(build, s.id) ? 'open' : ''}
-                  selected={s.id === hand.id}
-                  onSelect={() => setSeen(s.id)}
-                />
-              )
-            })}
+            {all.map(({ symptom, suspects }) => (
+              <ThingRow
+                key={symptom.id}
+                title={symptom.label}
+                about={`First thought: ${suspects[0]!.says}`}
+                figure={openTrouble(build, symptom.id) ? 'open' : ''}
+                selected={symptom.id === hand.id}
+                onSelect={() => setSeen(symptom.id)}
+              />
+            ))}
           </ul>
         </div>
       }
