@@ -75,7 +75,7 @@ export interface SetupChoice {
   /** How far a rocker tips over three frets, mm, by string and middle fret ("1-9"). */
   rocks?: Record<string, number>
   vibrato?: VibratoSetup
-  /** Ticked before any number is taken. */
+  /** Lines that were looked at and ticked, by their place or name. */
   first?: Record<string, true>
   /** Turns of screws between the readings. */
   turns?: Record<string, ScrewTurn>

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { readFileSync } from 'node:fs'
+import { PitchDetector } from 'pitchy'
 import { describe, expect, it } from 'vitest'
 import { pitchOf } from './pitchOf'
 import { renderTone, type Tone } from './tone'
@@ -98,6 +99,20 @@ describe('pitch of tones of known pitch', () => {
       ),
       { numRuns: 60 },
     ))
+  it('agrees with a general pitch detector within a cent, on tones with all their partials in line', () => {
+    const size = 8192
+    const other = PitchDetector.forFloat64Array(size)
+    fc.assert(
+      fc.property(fc.double({ min: 70, max: 700, noNaN: true }), fc.double({ min: 0.1, max: 0.3, noNaN: true }), (first, pluck) => {
+        const sound = renderTone({ ...plain, first, pluck, partials: 10 })
+        const found = pitchOf(sound, 44_100)
+        const [hertz, clarity] = other.findPitch(sound.slice(0, size), 44_100)
+        expect(clarity).toBeGreaterThan(0.95)
+        expect(found.ok && Math.abs(1200 * Math.log2(found.heard.hertz / hertz))).toBeLessThan(1)
+      }),
+      { numRuns: 30 },
+    )
+  })
   it('begins late: what is silent before is passed over', () =>
     expect(Math.abs(off(renderTone({ ...plain, partials: 12, pluck: 0.15, onset: 0.2, seconds: 0.8 }), 44_100, 110))).toBeLessThanOrEqual(
       0.5,

@@ -8,6 +8,7 @@ import { postTurns, saddleMoveFor, type PostTurns } from './action'
 import { learnedPitch } from './learning'
 import type { SetupModel } from './model'
 import type { Move } from './move'
+import { HIGH_FRETS } from './noting'
 import { heightScrewOf, heightTurns, SCREWS, turnWords } from './screws'
 import { staleSays } from './staleness'
 
@@ -40,7 +41,16 @@ export function actionMove(build: Build, targets: Targets, model: SetupModel): {
   if (old) return open(old, { stale: true })
   const off = { bass: targets.actionBass - bass, treble: targets.actionTreble - treble }
   if (Math.abs(off.bass) < CLOSE && Math.abs(off.treble) < CLOSE)
-    return { move: { ...base, measured, done: true, says: 'Action is where you want it.' } }
+    return {
+      move: {
+        ...base,
+        measured,
+        done: true,
+        says: build.setup.first?.[HIGH_FRETS]
+          ? 'Action is where you want it.'
+          : 'Action is where you want it: now play every fret from 15 up.',
+      },
+    }
   if ([bass, treble].some((a) => a < LOWEST))
     return open(
       `Under ${printMm(LOWEST)} mm at fret 12 no string sounds clean: read again, from the crown to the string’s underside, before anything is turned.`,

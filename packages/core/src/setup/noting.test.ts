@@ -3,7 +3,7 @@ import { applyChange } from '../document/change'
 import { readingsOf } from '../document/setupReadings'
 import { fullBuild, without } from '../testing/fullBuild'
 import { learnedTurn } from './learning'
-import { noteReading, noteTurns } from './noting'
+import { HIGH_FRETS, noteReading, noteTurns } from './noting'
 import { totalPull } from './staleness'
 
 const AT = '2026-12-01T20:00:00.000Z'
@@ -35,5 +35,10 @@ describe('writing down', () => {
     expect(Object.values(b.setup.turns!)).toEqual([{ screw: 'truss', turns: 0.25, at: LATER }])
     b = applyChange(b, noteReading(b, { what: 'relief', value: 0.35, at: LAST }, 'read'))
     expect(learnedTurn(b, 'truss')!.per).toBeCloseTo(-0.2, 9)
+  })
+  it('turning a height screw takes back the tick of the frets from 15 up; another screw leaves it', () => {
+    const b = { ...fullBuild(), setup: { ...fullBuild().setup, first: { '0': true, [HIGH_FRETS]: true } as const } }
+    expect(applyChange(b, noteTurns(b, [{ screw: 'bass', turns: 1 }], AT)).setup.first).toEqual({ '0': true })
+    expect(applyChange(b, noteTurns(b, [{ screw: 'truss', turns: 0.25 }], AT)).setup.first).toEqual(b.setup.first)
   })
 })

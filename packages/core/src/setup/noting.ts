@@ -6,6 +6,9 @@ import { printTurns } from './action'
 import { turnWords } from './screws'
 import { totalPull } from './staleness'
 
+/** Ticked once every fret from 15 up was played clean on every string; turning the height screws takes it away. */
+export const HIGH_FRETS = 'from 15 up'
+
 /** Writes a reading down with what the strings pulled meanwhile, so that it is known when it no longer holds. */
 export function noteReading(build: Build, reading: SetupReading & { at: string }, label: string): Change {
   const pull = reading.what === 'slack' ? undefined : totalPull(build)

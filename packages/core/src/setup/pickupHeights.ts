@@ -2,6 +2,7 @@ import type { Build } from '../document/build'
 import { traitAt, valueAt } from '../document/read'
 import { bassString, setupReading } from '../document/setupReadings'
 import { PLACES } from '../instrument/guardPlace'
+import { staleSays } from './staleness'
 import { slotSpec, type Slot } from '../parts/slots'
 
 /** String held at the last fret to the pole, mm: a start, not a law. [practice] */
@@ -30,10 +31,12 @@ export function pickupHeights(build: Build): PickupHeight[] {
       const target = PICKUP_TARGETS[traitAt(build, slot, 'coils') === 'two' ? 'humbucker' : wide ? 'soapbar' : 'single']
       const side = (name: 'bass' | 'treble') => {
         const string = name === 'bass' ? bassString(build) : 1
-        const read = setupReading(build, { what: 'pickup', string, slot })
+        const asked = { what: 'pickup', string, slot } as const
+        const read = setupReading(build, asked)
+        const old = staleSays(build, asked)
         const wanted = target[name]
         const off = read === undefined ? 0 : read - wanted
-        const done = read !== undefined && Math.abs(off) <= CLOSE
+        const done = read !== undefined && !old && Math.abs(off) <= CLOSE
         return {
           side: name,
           string,
@@ -43,9 +46,11 @@ export function pickupHeights(build: Build): PickupHeight[] {
           says:
             read === undefined
               ? 'Hold the string at the last fret and measure down to the pole.'
-              : done
-                ? 'A good start; the ears decide.'
-                : `${Math.abs(off).toFixed(1)} mm ${off > 0 ? 'too far: raise' : 'too near: lower'} this end.${read < TOO_NEAR ? ' This near the poles pull the string out of tune and it warbles.' : ''}`,
+              : old
+                ? old
+                : done
+                  ? 'A good start; the ears decide.'
+                  : `${Math.abs(off).toFixed(1)} mm ${off > 0 ? 'too far: raise' : 'too near: lower'} this end.${read < TOO_NEAR ? ' This near the poles pull the string out of tune and it warbles.' : ''}`,
         }
       }
       return { slot, label: slotSpec(slot).label, sides: [side('bass'), side('treble')] }

@@ -134,6 +134,16 @@ describe('pickup heights', () => {
     expect(of(1.984, 1.588).every((s) => s.done)).toBe(true)
     expect(of(0.9, 3)[0]!.says).toMatch(/too near: lower.*warbles/)
     expect(of(0.9, 3)[1]!.says).toMatch(/too far: raise/)
+    // The bridge moved after it was read: its distance with it.
+    const turned = (screw: 'bass' | 'length') => {
+      const was = read(b, { what: 'pickup', slot: 'pickup-middle', string: 6, value: 2 })
+      const at = '2027-01-01T10:00:00Z'
+      return pickupHeights({ ...was, setup: { ...was.setup, turns: { a: { screw, turns: 1, at } } } }).find(
+        (p) => p.slot === 'pickup-middle',
+      )!.sides[0]!
+    }
+    expect(turned('bass')).toMatchObject({ done: false, says: expect.stringMatching(/Turned since it was read/) as string })
+    expect(turned('length').done).toBe(true)
   })
 })
 

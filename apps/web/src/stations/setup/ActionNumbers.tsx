@@ -1,5 +1,6 @@
-import { neckShim, printMm, saddleArch, valueAt, type SetupResult } from '@snug/core'
+import { HIGH_FRETS, neckShim, printMm, saddleArch, valueAt, type SetupResult } from '@snug/core'
 import { useOpenBuild } from '../../state/buildStore'
+import { LookedAt } from './FirstStrings'
 
 /** Each string over fret 12 beside what is wanted of it, and how high its saddle stands over the line of the outer two. */
 export function ActionNumbers({ setup }: { setup: SetupResult }) {
@@ -48,9 +49,9 @@ export function ActionNumbers({ setup }: { setup: SetupResult }) {
       <p className="mt-1 text-[14px] text-soft">
         {key === undefined
           ? 'A key that fits its height screws snugly; a worn one rounds them.'
-          : `Key of its height screws: ${printMm(key)} mm across flats.`}{' '}
-        Afterwards play every fret from 15 up on every string.
+          : `Key of its height screws: ${printMm(key)} mm across flats.`}
       </p>
+      <LookedAt id={HIGH_FRETS} line="Every fret from 15 up played on every string: clean" />
     </>
   )
 }

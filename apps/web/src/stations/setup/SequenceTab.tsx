@@ -51,7 +51,7 @@ export function SequenceTab({ setup }: { setup: SetupResult }) {
   }, [build, d.scale])
   const sides = pickupHeights(build).flatMap((p) => p.sides)
   const done = setup.moves.filter((m) => m.done).length
-  const first = Object.keys(build.setup.first ?? {}).length
+  const first = FIRST_LINES.filter((_, i) => build.setup.first?.[String(i)]).length
   let n = 1
   return (
     <Workspace

@@ -84,6 +84,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     slot: 'strings',
     minutes: 30,
     wait: DAY,
+    cautions: strungSo(build),
     befores: [
       before('hardware', 'polishBeforeHardware'),
       before('neck-on', 'polishBeforeHardware'),
@@ -145,4 +146,16 @@ function adjustments(build: Build, strung: Step): Step[] {
   if (Object.keys(build.parts).some((slot) => slot.startsWith('pickup-')))
     next('set-pickups', 'Pickup heights', 'Held at the last fret, string to pole, both ends; then even by ear or level. Tune again.', 20)
   return line
+}
+
+/** What to mind while strings go on, by what there is. [practice] */
+function strungSo(build: Build): string[] {
+  return [
+    'Eyes covered; clip string ends away from the face. The guitar on something soft.',
+    ...(traitAt(build, 'bridge', 'mount') === 'post' ? ['A loose tailpiece is threaded first, then hung.'] : []),
+    ...(traitAt(build, 'tuners', 'locking') === 'clamp'
+      ? ['Locking posts: put it through loose, pull it tight by hand, lock, then cut.']
+      : []),
+    ...(build.parts.springs ? ['Springs let go with the last string: slacken all evenly.'] : []),
+  ]
 }
