@@ -27,6 +27,7 @@ const TABS = [
   'setup?tab=vibrato',
   'setup?tab=pickups',
   'setup?tab=strings',
+  'setup?tab=trouble',
 ]
 
 const PAGES = ['/', ...[...STATIONS, ...TABS].map((s) => `/builds/heron/${s}`)]

@@ -74,11 +74,17 @@ for (const tab of ['harness', 'wires', 'check', 'fault', 'found'])
     expect(await unlikeSeen(page)).toEqual([])
   })
 
-for (const tab of ['colour', 'calendar', 'sanding', 'cards', 'trouble'])
-  test(`finish, ${tab}: what is spoken holds what is seen`, async ({ page }) => {
-    await page.goto(`/builds/heron/finish?tab=${tab}`)
-    await expect(page.getByRole('region', { name: 'In hand' }).locator('h2, p').first()).toBeVisible()
-    expect(await unlikeSeen(page)).toEqual([])
+const TABS = {
+  finish: ['colour', 'calendar', 'sanding', 'cards', 'trouble'],
+  setup: ['sequence', 'buzz', 'nut', 'intonation', 'vibrato', 'pickups', 'strings', 'trouble'],
+}
+for (const [station, tabs] of Object.entries(TABS))
+  test(`${station}: on every tab what is spoken holds what is seen`, async ({ page }) => {
+    for (const tab of tabs) {
+      await page.goto(`/builds/heron/${station}?tab=${tab}`)
+      await expect(page.getByRole('region', { name: 'In hand' }).locator('h2, p').first()).toBeVisible()
+      expect(await unlikeSeen(page), tab).toEqual([])
+    }
   })
 
 for (const station of STATIONS)

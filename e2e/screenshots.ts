@@ -13,9 +13,7 @@ const VIEWS: [file: string, path: string][] = [
   ['wire', '/builds/heron/wire'],
   ['wire-harness', '/builds/heron/wire?tab=harness'],
   ['finish', '/builds/heron/finish'],
-  ['finish-colours', '/builds/heron/finish?tab=colour'],
   ['finish-weather', '/builds/heron/finish?tab=calendar'],
-  ['set-up', '/builds/heron/setup/action'],
   ['plan', '/builds/heron/plan'],
   ['log', '/builds/heron/log'],
 ]
@@ -30,11 +28,23 @@ test('pictures of the main views', async ({ page }) => {
     await page.screenshot({ path: join(folder, `${file}.png`) })
   }
   for (const [file, path] of VIEWS) await shoot(file, path)
-  // A headstock laid out.
-  await page.goto('/builds/heron/drill?tab=head')
-  await page.getByRole('button', { name: 'Find the best row' }).click()
-  await expect(page.getByRole('button', { name: 'Take this row' })).toBeEnabled()
-  await page.screenshot({ path: join(folder, 'drill-headstock.png') })
+  // An instrument read once: turns of its screws, what it would hit, what a pitch says, where its vibrato rests.
+  const read = async (path: string, entries: Record<string, string>) => {
+    await page.goto(path)
+    for (const [label, value] of Object.entries(entries)) {
+      await page.getByLabel(label).fill(value)
+      await page.keyboard.press('Enter')
+    }
+    await expect(page.getByText('saving…')).toHaveCount(0)
+  }
+  await read('/builds/heron/setup/relief', { 'Relief at fret 8': '0.22' })
+  await read('/builds/heron/setup/action', { 'Action at fret 12, bass': '1.9', 'Action at fret 12, treble': '1.75' })
+  await shoot('set-up', '/builds/heron/setup/action')
+  await read('/builds/heron/setup?tab=buzz', { 'fret 14': '0.16', 'Depth of a pluck, mm: 0.5 light, 0.8 usual, 1.5 hard': '1.2' })
+  await shoot('set-up-buzz', '/builds/heron/setup?tab=buzz')
+  await read('/builds/heron/setup?tab=intonation', { 'String 6, cents': '6', 'String 4, cents': '-4', 'String 1, cents': '3' })
+  await shoot('set-up-pitch', '/builds/heron/setup?tab=intonation')
+  await shoot('set-up-balance', '/builds/heron/setup?tab=vibrato')
   // A heavy peel about to be levelled, and the coat whose turn it is beside the can.
   await page.goto('/builds/heron/finish?tab=sanding')
   await page.getByLabel('It looks').selectOption('relief')
@@ -61,14 +71,11 @@ test('pictures of the main views', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Its joints' })).toBeVisible()
   await page.waitForTimeout(400)
   await page.screenshot({ path: join(folder, 'parts-choose.png') })
-  // A kit just begun: its box, and its measuring round in a dusty hand.
+  // A kit just begun: its measuring round in a dusty hand.
   const answer = await page.request.post('/api/builds', {
     data: { name: 'Grebe', handedness: 'right', strings: 6, scale: 647.7, start: 'bolt-through' },
   })
   const { id } = (await answer.json()) as { id: string }
-  await page.goto(`/builds/${id}/parts?tab=box`)
-  await page.getByRole('button', { name: 'It is all here' }).click()
-  await shoot('box', `/builds/${id}/parts/pickup-neck?tab=box`)
   await page.setViewportSize({ width: 390, height: 844 })
   await shoot('measure-phone', `/builds/${id}/parts?tab=measure`)
   await page.setViewportSize({ width: 1280, height: 800 })

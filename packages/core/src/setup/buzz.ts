@@ -50,9 +50,10 @@ const held = (stop: number) => (stop === 0 ? 'open' : `held at fret ${stop}`)
 
 function buzzSays(worst: BuzzCell | undefined, buzzes: number): string {
   if (!worst) return 'Nothing can be said without frets.'
-  const where = `string ${worst.string} ${held(worst.stop)} comes nearest, over fret ${worst.hits}`
-  if (!buzzes) return `Nothing is hit at this attack; ${where}: ${worst.margin.toFixed(2)} mm to spare.`
-  return `${buzzes} ${buzzes === 1 ? 'place hits' : 'places hit'} a fret at this attack; ${where}, by ${(-worst.margin).toFixed(2)} mm.`
+  const where = `string ${worst.string} ${held(worst.stop)}`
+  if (!buzzes)
+    return `Nothing is hit at this attack; ${where} comes nearest, over fret ${worst.hits}: ${worst.margin.toFixed(2)} mm to spare.`
+  return `${buzzes} ${buzzes === 1 ? 'place hits' : 'places hit'} a fret at this attack; ${where} hits fret ${worst.hits} hardest, by ${(-worst.margin).toFixed(2)} mm.`
 }
 
 /** The lowest action over fret 12 of each string at which nothing is hit. */

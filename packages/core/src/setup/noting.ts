@@ -19,7 +19,11 @@ export function noteReading(build: Build, reading: SetupReading & { at: string }
 export function noteTurns(build: Build, turns: readonly Omit<ScrewTurn, 'at'>[], at: string): Change {
   const made = turns.filter((t) => t.turns !== 0)
   const added = Object.fromEntries(made.map((t) => [`${at} ${t.screw}${t.string === undefined ? '' : ` ${t.string}`}`, { ...t, at }]))
-  return setSetup(build, 'turns', { ...build.setup.turns, ...added }, made.map(said).join(', '))
+  const noted = setSetup(build, 'turns', { ...build.setup.turns, ...added }, made.map(said).join(', '))
+  // What was played clean up there was played at another height.
+  const { [HIGH_FRETS]: played, ...ticked } = build.setup.first ?? {}
+  if (!played || !made.some((t) => t.screw === 'bass' || t.screw === 'treble')) return noted
+  return { ...noted, edits: [...noted.edits, ...setSetup(build, 'first', ticked, '').edits] }
 }
 
 const said = ({ screw, string, turns }: Omit<ScrewTurn, 'at'>): string =>

@@ -23,11 +23,13 @@ export interface PitchLine {
 /**
  * How far off each fret sounds, string by string: strings that run on over nut and saddle, pressed 0.2 mm. A reading at fret 12 puts the
  * saddle where it makes that reading; without one it stands where fret 12 is in tune.
+ * @param only this string; @param inTune as it would be once its saddle was moved, whatever was read
  */
-export function pitchLines(build: Build): PitchLine[] {
+export function pitchLines(build: Build, { only, inTune = false }: { only?: number; inTune?: boolean } = {}): PitchLine[] {
   const model = setupModel(build)
   const frets = Array.from({ length: model.frets }, (_, i) => i + 1)
-  return stringPulls(build).map((p) => {
+  const pulls = stringPulls(build).filter((p) => only === undefined || p.number === only)
+  return pulls.map((p) => {
     const s = model.strings[p.number - 1]!
     const string = {
       stretching: stretching(p.core, STEEL),
@@ -37,7 +39,7 @@ export function pitchLines(build: Build): PitchLine[] {
       ends: 'continuous' as const,
     }
     const at = (back: number, list: readonly number[]) => sharpAt(s.neck, string, { x: model.scale + back, y: s.saddle.y }, list, PRESSED)
-    const wanted = setupReading(build, { what: 'cents', string: p.number })
+    const wanted = inTune ? undefined : setupReading(build, { what: 'cents', string: p.number })
     // A cent at fret 12 is L ln2/1200 of saddle; secants from there.
     let [a, b] = [0, 4]
     let [fa, fb] = [at(a, [12])[0]! - (wanted ?? 0), at(b, [12])[0]! - (wanted ?? 0)]

@@ -19,6 +19,10 @@ interface Page {
   blocks: Block[]
 }
 
+/** What the sums behind the numbers take for granted. */
+const MODELS =
+  'Action and slots on the crowns as they stand, the free neck a parabola to its joint. Pitch for strings that run on over nut and saddle, pressed 0.1 to 0.3 mm. Turns by what earlier turns gave here, else by the thread.'
+
 /** The numbers as read and wanted; a ticket for a shop; a page for who plays it. */
 export function setupSheets(build: Build, setup: SetupResult): Page[] {
   const tuning = tuningOf(build)
@@ -59,7 +63,15 @@ export function setupSheets(build: Build, setup: SetupResult): Page[] {
       id: 'setup-sheet',
       title: 'Setup sheet',
       about: `${build.name}. ${strung} Read in tune, in this order.`,
-      blocks: [numbers, { drawing: setupDrawing(build) }, { heading: 'String by string' }, strings, { heading: 'Pickups' }, pickups],
+      blocks: [
+        numbers,
+        { drawing: setupDrawing(build) },
+        { heading: 'String by string' },
+        strings,
+        { heading: 'Pickups' },
+        pickups,
+        { text: MODELS },
+      ],
     },
     {
       id: 'shop-ticket',
@@ -79,7 +91,7 @@ export function setupSheets(build: Build, setup: SetupResult): Page[] {
           ],
         },
         { heading: 'On its return: read again and compare' },
-        { tick: setup.moves.map((m) => `${m.title}: ______`) },
+        { tick: setup.moves.map((m) => `${m.title}: ${m.measured ?? 'not read'} handed over, ______ on its return`) },
       ],
     },
     {

@@ -50,6 +50,12 @@ describe('pitch', () => {
     expect(lines.find((l) => l.number === 4)!.cents[11]).toBeCloseTo(0, 3)
     expect(lines.find((l) => l.number === 3)!.read).toBe(true)
   })
+  it('once its saddle is moved fret 12 is in tune, whatever was read; one string can be asked for alone', () => {
+    const b = read(bare(), { what: 'cents', string: 3, value: 5 })
+    const [then] = pitchLines(b, { only: 3, inTune: true })
+    expect(then!.number).toBe(3)
+    expect(then!.cents[11]).toBeCloseTo(0, 3)
+  })
   it('sharper than wanted stands nearer the nut: its saddle moves back by what the table says', () => {
     const b = read(bare(), { what: 'cents', string: 6, value: 6 })
     const [sharp, right] = [pitchLines(b).find((l) => l.number === 6)!, pitchLines(bare()).find((l) => l.number === 6)!]

@@ -1,4 +1,4 @@
-import { noteTurns, printMm, printTurns, toEighths, SETUP_BOUNDS, noteReading, type SetupResult } from '@snug/core'
+import { noteReading, noteTurns, printMm, printTurns, SETUP_BOUNDS, toEighths, type PitchWork, type SetupResult } from '@snug/core'
 import { useBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { NumberEntry } from '../../ui/NumberEntry'
@@ -15,20 +15,20 @@ export function Intonation({ setup }: { setup: SetupResult }) {
       <table className="mt-1 w-full">
         <thead>
           <tr className="label text-left text-[14px] text-soft">
-            <th>string</th>
+            <th className="pr-3">string</th>
             <th>cents</th>
-            <th>saddle</th>
-            <th>length screw</th>
+            <th className="pl-3">saddle, and its length screw</th>
           </tr>
         </thead>
         <tbody>
           {setup.intonation.map((s) => (
             <tr key={s.number} className="border-t border-hairline">
-              <td className="label text-[16px]">
+              <td className="label whitespace-nowrap pr-3 text-[16px]">
                 {s.number} · {s.note}
               </td>
               <td className="w-24 py-0.5">
                 <NumberEntry
+                  quiet
                   label={`String ${s.number}, cents`}
                   value={s.cents}
                   from={SETUP_BOUNDS.cents.from}
@@ -44,33 +44,8 @@ export function Intonation({ setup }: { setup: SetupResult }) {
                   }
                 />
               </td>
-              <td className="figure pl-2 text-[14px]">
-                {s.back === undefined
-                  ? s.stale
-                    ? 'read again'
-                    : ''
-                  : Math.abs(s.back) < 0.05
-                    ? 'leave'
-                    : `${printMm(Math.abs(s.back))} mm ${s.back > 0 ? 'back' : 'forward'}`}
-              </td>
-              <td className="figure text-[14px]">
-                {s.turns === undefined || toEighths(s.turns) === 0 ? (
-                  ''
-                ) : (
-                  <>
-                    {printTurns(s.turns)} {Math.abs(s.turns) <= 1 ? 'turn' : 'turns'}{' '}
-                    <Button
-                      look="quiet"
-                      onClick={() =>
-                        change((b) =>
-                          noteTurns(b, [{ screw: 'length', string: s.number, turns: toEighths(s.turns!) }], new Date().toISOString()),
-                        )
-                      }
-                    >
-                      turned <span className="sr-only">the length screw of string {s.number} as told</span>
-                    </Button>
-                  </>
-                )}
+              <td className="figure pl-3 text-[14px]">
+                <Saddle work={s} />
               </td>
             </tr>
           ))}
@@ -78,5 +53,22 @@ export function Intonation({ setup }: { setup: SetupResult }) {
       </table>
       <p className="mt-1 text-[13.5px] text-soft">Sharp moves back, away from the nut. Retune and read again after every move.</p>
     </div>
+  )
+}
+
+/** Where one saddle goes, by how many turns, and that it was turned. */
+function Saddle({ work: { number, back, turns, stale } }: { work: PitchWork }) {
+  const change = useBuild((s) => s.change)
+  if (stale) return <>moved since: read again</>
+  if (back === undefined || turns === undefined) return null
+  if (Math.abs(back) < 0.05 || toEighths(turns) === 0) return <>leave</>
+  const made = () => change((b) => noteTurns(b, [{ screw: 'length', string: number, turns: toEighths(turns) }], new Date().toISOString()))
+  return (
+    <>
+      {printMm(Math.abs(back))} mm {back > 0 ? 'back' : 'forward'}, {printTurns(turns)} {Math.abs(turns) <= 1 ? 'turn' : 'turns'}{' '}
+      <Button look="quiet" onClick={made}>
+        turned <span className="sr-only">the length screw of string {number} as told</span>
+      </Button>
+    </>
   )
 }

@@ -15,6 +15,8 @@ export default function IntonationTab({ setup }: { setup: SetupResult }) {
   const start = useMemo(() => compensations(build), [build])
   const [seen, setSeen] = useState(6)
   const hand = lines.find((l) => l.number === seen) ?? lines.at(-1)
+  // Where its reading is off, what it will be once the saddle is moved.
+  const then = useMemo(() => (hand?.read ? pitchLines(build, { only: hand.number, inTune: true })[0] : undefined), [build, hand])
   return (
     <Board
       boardLabel="Intonation"
@@ -37,12 +39,12 @@ export default function IntonationTab({ setup }: { setup: SetupResult }) {
                 ))}
               </div>
               <Suspense fallback={<div className="h-72" />}>
-                <PitchChart lines={lines} seen={hand.number} />
+                <PitchChart lines={lines} then={then} seen={hand.number} />
               </Suspense>
               <p className="px-4 text-[14px] text-soft">
                 Cents off over the frets with the saddle {printMm(hand.back)} mm behind the scale line
-                {hand.read ? ', where its reading puts it' : ', where fret 12 is in tune'}. Strings that run on over nut and saddle, pressed
-                0.2 mm behind the fret.
+                {hand.read ? ', where its reading puts it; dashed: once it is moved' : ', where fret 12 is in tune'}. Strings that run on
+                over nut and saddle, pressed 0.2 mm behind the fret.
               </p>
               <table className="mx-4 mt-2 text-[15px]">
                 <thead>

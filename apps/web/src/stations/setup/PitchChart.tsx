@@ -6,20 +6,23 @@ import { useThemeColours } from '../../ui/useThemeColours'
 
 Chart.register(LinearScale, CategoryScale, PointElement, LineElement)
 
-/** Cents over the frets: the string in hand heavy, the others thin beside it. */
-export default function PitchChart({ lines, seen }: { lines: readonly PitchLine[]; seen: number }) {
+/** Cents over the frets: the string in hand heavy, dashed as it will be once its saddle is moved, the others thin beside it. */
+export default function PitchChart({ lines, then, seen }: { lines: readonly PitchLine[]; then: PitchLine | undefined; seen: number }) {
   const c = useThemeColours()
   const data = useMemo(
     (): ChartData<'line'> => ({
       labels: (lines[0]?.cents ?? []).map((_, i) => String(i + 1)),
-      datasets: lines.map((l) => ({
-        data: l.cents,
-        borderColor: l.number === seen ? c.violet : c.soft,
-        borderWidth: l.number === seen ? 2.6 : 0.8,
-        pointRadius: l.number === seen ? 2 : 0,
-      })),
+      datasets: [
+        ...lines.map((l) => ({
+          data: l.cents,
+          borderColor: l.number === seen ? c.violet : c.soft,
+          borderWidth: l.number === seen ? 2.6 : 0.8,
+          pointRadius: l.number === seen ? 2 : 0,
+        })),
+        ...(then ? [{ data: then.cents, borderColor: c.violet, borderWidth: 1.6, borderDash: [6, 4], pointRadius: 0 }] : []),
+      ],
     }),
-    [lines, seen, c],
+    [lines, then, seen, c],
   )
   const options = useMemo((): ChartOptions<'line'> => {
     const ticks = { color: c.soft, font: { size: 11 } }

@@ -43,7 +43,7 @@ describe('the sequence', () => {
     await waitFor(() => expect(inHand().getAllByRole('row')[1]!.textContent).toMatch(/back/))
     await userEvent.click(inHand().getByRole('button', { name: /turned the length screw of string 1/ }))
     await waitFor(() => expect(Object.values(server.build.setup.turns ?? {})).toMatchObject([{ screw: 'length', string: 1 }]))
-    await waitFor(() => expect(inHand().getAllByRole('row')[1]!.textContent).toMatch(/read again/))
+    await waitFor(() => expect(inHand().getAllByRole('row')[1]!.textContent).toMatch(/moved since/))
     await userEvent.type(inHand().getByLabelText('String 2, cents'), '400{Enter}')
     expect(inHand().getByRole('alert').textContent).toMatch(/-100 to 100 is allowed/)
   })
