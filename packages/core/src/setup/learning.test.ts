@@ -117,6 +117,19 @@ describe('readings that go stale', () => {
     expect(move(saddles, 'relief').turns).toBeDefined()
     expect(move(saddles, 'action').stale).toBe(true)
   })
+  it('frets levelled after a slot was read: it is read again, and no file is put to it', () => {
+    const b = after(bare(), { what: 'sliver', string: 2, value: 0.4 })
+    expect(setupResult(b).nut[1]!.state).toBe('file')
+    const level = (done: string) => setupResult({ ...b, steps: { 'level-frets': { done } } }).nut[1]!
+    expect(level('2026-12-02T09:00:00Z')).toMatchObject({
+      state: 'unread',
+      says: expect.stringMatching(/levelled since it was read/) as string,
+    })
+    expect(level('2026-11-30T09:00:00Z').state).toBe('file')
+    // What the strings pull does not lift a slot.
+    const low = { ...b.setup, readings: { a: { what: 'sliver', string: 2, value: 0.4, at: '2026-12-01T10:00:00Z', pull: 200 } as const } }
+    expect(setupResult({ ...b, setup: low }).nut[1]!.state).toBe('file')
+  })
   it('a length screw makes its own string’s pitch stale, no other’s', () => {
     const b = after(
       bare(),

@@ -1,7 +1,9 @@
 import type { Build, NutSchool } from '../document/build'
+import { readingsOf } from '../document/setupReadings'
 import { sliver, openGap, slotForSliver } from '../physics/nutAction'
 import { crownsOf } from '../physics/neckCurve'
 import { SLIVER_AT, type SetupModel } from './model'
+import { staleSays } from './staleness'
 
 /** Two targets, not one: ordinary, and fine. Sliver over fret 1 held at 3, mm. [practice] */
 export const NUT_TARGETS: Record<NutSchool, { label: string; bass: number; treble: number; why: string }> = {
@@ -32,6 +34,8 @@ export interface SlotWork {
   says: string
 }
 
+const readAt = (build: Build, what: 'gap' | 'sliver', string: number): string => readingsOf(build, { what, string }).at(-1)?.at ?? ''
+
 /** What every slot wants, judged both ways. Computed on the crowns as they stand with this relief. */
 export function nutSlots(build: Build, model: SetupModel): SlotWork[] {
   const target = NUT_TARGETS[build.setup.nutSchool ?? 'ordinary']
@@ -40,6 +44,9 @@ export function nutSlots(build: Build, model: SetupModel): SlotWork[] {
     const plain = crownsOf({ ...model.shape, slot: 0 })
     const file = s.slot - (slotForSliver(plain, SLIVER_AT, wanted) - plain.nut.y)
     const base = { number: s.number, open: openGap(s.neck, s.saddle), sliver: sliver(s.neck, SLIVER_AT), read: s.slotRead, wanted, file }
+    const newest = readAt(build, 'gap', s.number) > readAt(build, 'sliver', s.number) ? 'gap' : 'sliver'
+    const old = s.slotRead && staleSays(build, { what: newest, string: s.number })
+    if (old) return { ...base, read: false, state: 'unread', says: old }
     if (!s.slotRead)
       return { ...base, state: 'unread', says: 'Hold it at fret 3 and read what is left over fret 1, or the open gap there.' }
     if (file < -CLOSE && base.sliver >= LEAST)
