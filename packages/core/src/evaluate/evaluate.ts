@@ -30,7 +30,7 @@ export function evaluate(build: Build, today: string, remember: Remember = compu
       if (c.fromSteps && broken) failed[station] = broken
       else {
         results[station] = c.result(build, today, steps, remember, bench)
-        if (!broken) steps.push(...(c.steps?.(build, results[station], steps) ?? []))
+        if (!broken) steps.push(...(c.steps?.(build, results[station], steps, today) ?? []))
       }
     } catch (e) {
       failed[station] = e instanceof Error ? `${e.name}: ${e.message}` : String(e)

@@ -16,6 +16,16 @@ export const BECAUSE = {
     risk: 'The film chips round every hole and water creeps in later.',
     wayBack: 'Chamfer through the film by hand, run the bit backwards first, then drill.',
   },
+  holesBeforeTrial: {
+    why: 'A trial build shows whether the holes are where the parts want them: they are drilled before it.',
+    risk: 'What does not line up is found in the finish, where every slip shows.',
+    wayBack: 'Take it apart, drill, put it together once more.',
+  },
+  liningAfterFilm: {
+    why: 'A lining goes in once no coat, no wet sanding and no polish goes over it.',
+    risk: 'Film and water creep under it; what is painted over grounds nothing.',
+    wayBack: 'Scrape its laps bare, check them by meter, line anew where it lifts.',
+  },
   placeBeforeHoles: {
     why: 'The bridge’s place fixes its holes: from the pocket’s mouth and from fret 12, and both must agree.',
     risk: 'Holes in the wrong place put the whole instrument out of tune.',
@@ -40,6 +50,11 @@ export const BECAUSE = {
     why: 'Rub out before any hardware goes on.',
     risk: 'Compound packs round the hardware and edges are rubbed through.',
     wayBack: 'Take the hardware off again before going on.',
+  },
+  seatedBeforeSolder: {
+    why: 'What is soldered sits in its place first: nuts, washers and openings are right before wires hold it there.',
+    risk: 'It is unsoldered again to get a nut or a washer on.',
+    wayBack: 'Unsolder its hot leads, put it right, solder them again.',
   },
   solderedBeforeClosed: {
     why: 'Pickups are soldered and the harness tested before anything closes over it.',

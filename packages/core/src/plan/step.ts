@@ -12,6 +12,10 @@ export interface Before {
 /** What kind of work a step is; the same whichever station gives it. */
 export type Stage = 'parcel' | 'wood' | 'trial' | 'film' | 'wiring' | 'hardware' | 'strings'
 
+/** Whether it has to be done for the instrument to be played: without it, well, or at all pleasantly. */
+export const NEEDS = ['must', 'should', 'later'] as const
+export type Need = (typeof NEEDS)[number]
+
 /** One thing to do at the bench. */
 export interface Step {
   id: string
@@ -25,11 +29,17 @@ export interface Step {
   slot?: Slot
   /** Of a step that is for several parts at once. */
   slots?: readonly Slot[]
+  /** Likely minutes of hands. */
   minutes: number
+  /** The least and the most they take. */
+  times?: readonly [low: number, high: number]
   /** Waiting afterwards, minutes. */
   wait: number
+  need: Need
   /** Nothing can be done before this day: a parcel is still on its way. */
   notBefore?: string
+  /** Nobody knows the day it will be there: what comes after it has a day it is not before, and none it is on. */
+  undated?: 'on its way' | 'not ordered'
   /** Days that have to go by first after everything it comes after. */
   rest?: number
   /** Work that keeps a calendar of its own, from its first day to its last; all of it moves when what comes before is late. */
@@ -39,11 +49,13 @@ export interface Step {
   befores: Before[]
 }
 
+type LeftOut = 'cautions' | 'wait' | 'befores' | 'need'
 /** A step with what most steps have not left out. */
-export const step = (s: Omit<Step, 'cautions' | 'wait' | 'befores'> & Partial<Pick<Step, 'cautions' | 'wait' | 'befores'>>): Step => ({
+export const step = (s: Omit<Step, LeftOut> & Partial<Pick<Step, LeftOut>>): Step => ({
   cautions: [],
   wait: 0,
   befores: [],
+  need: 'must',
   ...s,
 })
 
@@ -57,4 +69,6 @@ export interface PlannedStep extends Step {
   /** Evening it falls on when worked in order, and the day its wait is over. */
   date?: string
   clear?: string
+  /** Those days are bounds: it waits for something nobody has a day for. */
+  atEarliest?: true
 }

@@ -36,7 +36,7 @@ export interface Contribution<R> {
   /** Its result is made of those earlier steps. */
   fromSteps?: true
   /** Work it asks for. */
-  steps?: (build: Build, result: R, earlier: readonly Step[]) => Step[]
+  steps?: (build: Build, result: R, earlier: readonly Step[], today: string) => Step[]
   things?: (build: Build, result: R) => Thing[]
   /** Shown for what has no drawing of its own here. */
   draw?: (build: Build) => Drawing

@@ -2,6 +2,7 @@ import type { Build } from '../../document/build'
 import type { HoleCard } from '../../drill/holeCard'
 import { before, parcelsOf } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
+import { trialStep } from '../../plan/trial'
 import { jobsBefore } from './afterJoints'
 
 /** Which hole is marked by which other one. */
@@ -14,10 +15,10 @@ const BY_HOLE: Record<string, readonly string[]> = {
   'tuner-screws': ['tuner-bores'],
 }
 
-/** A step for each hole that is to be made, once its part has come and the trial build has shown the place; what is there needs none. */
-export function drillSteps(_: Build, cards: readonly HoleCard[], earlier: readonly Step[]): Step[] {
+/** A step for each hole that is to be made, once its part has come and its place is known, what is there needs none; then the trial build. */
+export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: readonly Step[]): Step[] {
   const todo = cards.filter((c) => c.work !== 'keep' && c.stands !== 'refused')
-  return todo.map((c) => {
+  const holes = todo.map((c) => {
     const late = c.id === 'string-tree'
     return step({
       id: `drill-${c.id}`,
@@ -27,18 +28,20 @@ export function drillSteps(_: Build, cards: readonly HoleCard[], earlier: readon
       stage: late ? 'strings' : 'wood',
       thing: c.id,
       slot: c.slot,
+      ...(c.id === 'strap-buttons' ? { need: 'should' as const } : {}),
       minutes: (c.id.startsWith('route-') ? 60 : 10) + 5 * Math.max(1, c.places.length),
       ...(c.with ? { tools: c.with } : {}),
       cautions: c.cautions,
       befores: [
         ...parcelsOf([c.slot], earlier),
-        ...earlier.filter((s) => s.stage === 'trial').map((s) => before(s.id, 'placeBeforeHoles')),
+        ...earlier.filter((s) => s.id === 'place').map((s) => before(s.id, 'placeBeforeHoles')),
         ...jobsBefore(c, earlier).map((s) => before(s.id, 'dryFitFirst')),
         ...(BY_HOLE[c.id] ?? []).filter((id) => todo.some((t) => t.id === id)).map((id) => before(`drill-${id}`, 'holeAfterHole')),
         ...(late ? [before('string-up', 'treeByStrings')] : []),
       ],
     })
   })
+  return Object.keys(build.parts).length ? [...holes, trialStep(build, [...earlier, ...holes])] : holes
 }
 
 const VERB = { keep: 'Try', ream: 'Open up', plug: 'Plug and drill', new: 'Drill' } as const

@@ -64,6 +64,7 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
     station: 'finish',
     stage: 'film',
     minutes: 150,
+    times: [60, 300],
     // What is laid hardens from the day it was laid; what is not laid yet moves with its coats.
     ...(plan.allLaid ? { notBefore: plan.rubOut } : { rest: daysBetween(plan.lastCoat, plan.rubOut) }),
     cautions: [
@@ -106,6 +107,7 @@ function sandStep(build: Build, earlier: readonly Step[]): Step | undefined {
     station: 'finish',
     stage: 'film',
     minutes: 120,
+    times: [60, 240],
     cautions: ['Dust mask (P2 or N95) or extraction. Old finish may hold lead: test before sanding.'],
     befores: earlier
       .filter((s) => s.stage === 'wood' || s.stage === 'trial')
@@ -117,6 +119,6 @@ function sandStep(build: Build, earlier: readonly Step[]): Step | undefined {
 export function woodReady(build: Build, earlier: readonly Step[], today: string): string {
   const sand = sandStep(build, earlier)
   if (!sand) return today
-  const planned = planResult(build, [...earlier, sand], today).steps.at(-1)!
+  const planned = planResult(build, [...earlier, sand], today).steps.find((s) => s.id === sand.id)!
   return planned.done ? today : (planned.clear ?? today)
 }

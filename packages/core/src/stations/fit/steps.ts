@@ -1,31 +1,36 @@
 import type { Build } from '../../document/build'
-import { isGlued, traitAt } from '../../document/read'
+import { isGlued } from '../../document/read'
 import type { Joint } from '../../judge/joint'
-import { woodNamed } from '../../parts/woods'
 import { before, parcelsOf } from '../../plan/reasons'
-import { step, type Step } from '../../plan/step'
+import { step, type Stage, type Step } from '../../plan/step'
+import { TRIAL } from '../../plan/trial'
 import { stageOfCure, stageOfPlanned } from './jobStage'
+
+/** Foil or paint in a hollow. */
+const LINING = /\b(line both|foil|shield|conductive paint)\b/i
 
 /** A sentence used as a heading loses its full stop. */
 const asTitle = (sentence: string) => sentence.replace(/\.$/, '')
 
-/** Jobs planned on paper, cures of what will not go as it is, and the trial build, which waits for the neck's pocket. */
+/**
+ * Jobs planned on paper, cures of what will not go as it is, and the neck and bridge laid on the body: their place is what holes are marked by.
+ */
 export function fitSteps(build: Build, joints: readonly Joint[], earlier: readonly Step[]): Step[] {
   if (!Object.keys(build.parts).length) return []
   const told = new Set<string>()
   const jobs = joints
     .flatMap((joint) => jobsOf(build, joint, earlier).map((job) => ({ joint, job })))
     .filter(({ job }) => !told.has(job.id) && told.add(job.id))
-  const trial = step({
-    id: 'trial-build',
-    title: 'Trial build: bare neck in pocket, bridge, guard and controls in place',
-    why: `Everything together once before any finish, then apart again.${isSoft(build) ? ' Soft wood: padding under the body, no watch, no belt buckle.' : ''}`,
+  const place = step({
+    id: 'place',
+    title: 'Neck in its pocket, bridge laid on: axis, place and height',
+    why: 'Two strings or threads from nut to bridge show the axis; the bridge’s place is taken from the pocket’s mouth and from fret 12, and both must agree. Holes are marked by it.',
     station: 'fit',
     stage: 'trial',
     slot: 'neck',
-    minutes: 60,
+    minutes: 30,
     befores: [
-      ...parcelsOf(['body', 'neck', 'bridge', 'guard'], earlier),
+      ...parcelsOf(['body', 'neck', 'bridge'], earlier),
       ...jobs.filter(({ joint }) => joint.seatsNeck).map(({ job }) => before(job.id, 'dryFitFirst')),
     ],
   })
@@ -39,35 +44,50 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
     minutes: 45,
     wait: 24 * 60,
     cautions: ['Read the glue’s label for open time, clamping time and warmth.'],
-    befores: [before(trial.id, 'dryBeforeGlue')],
+    befores: [before(TRIAL, 'dryBeforeGlue')],
   })
-  return [...jobs.map(({ job }) => job), trial, ...(build.parts.body && build.parts.neck && isGlued(build) ? [glued] : [])]
+  return [...named(jobs), place, ...(build.parts.body && build.parts.neck && isGlued(build) ? [glued] : [])]
 }
 
-/** A wood that a buckle or a bench marks for good. */
-const isSoft = (build: Build): boolean => woodNamed(traitAt(build, 'body', 'wood'))?.hard === false
+/** Two jobs in the same words are told apart by the joint they are for. */
+function named(jobs: readonly { joint: Joint; job: Step }[]): Step[] {
+  const times = new Map<string, number>()
+  for (const { job } of jobs) times.set(job.title, (times.get(job.title) ?? 0) + 1)
+  return jobs.map(({ joint, job }) => (times.get(job.title)! > 1 ? { ...job, title: `${job.title}: ${joint.title.toLowerCase()}` } : job))
+}
 
 function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
-  const common = { station: 'fit', thing: j.id, minutes: 30, befores: parcelsOf(j.slots, earlier) } as const
+  const common = { station: 'fit', thing: j.id, slots: j.slots, minutes: 30, times: [10, 90] as const } as const
+  // What is done to the strings wants strings, and what lines a hollow waits until no coat goes over it.
+  const waits = (stage: Stage, title: string) => [
+    ...parcelsOf(j.slots, earlier),
+    ...(stage === 'strings' ? [before('string-up', 'stringsBeforeSetup')] : []),
+    ...(stage === 'wiring' && LINING.test(title) ? [before('rub-out', 'liningAfterFilm')] : []),
+  ]
   if (j.planned.length)
-    return j.planned.map((id) =>
-      step({
+    return j.planned.map((id) => {
+      const [stage, title] = [stageOfPlanned(build.jobs[id]!), asTitle(build.jobs[id]!.text)]
+      return step({
         ...common,
         id: `job-${id}`,
-        stage: stageOfPlanned(build.jobs[id]!),
-        title: asTitle(build.jobs[id]!.text),
+        stage,
+        title,
         why: `${j.title}: planned on paper; measure again when it is done.`,
-      }),
-    )
+        befores: waits(stage, title),
+      })
+    })
   if (j.verdict !== 'tight' && j.verdict !== 'wont-go') return []
   const [cure] = j.cures
+  const [stage, title] = [stageOfCure(cure), asTitle(cure?.job ?? j.says)]
   return [
     step({
       ...common,
       id: `cure-${j.id}`,
-      stage: stageOfCure(cure),
-      title: asTitle(cure?.job ?? j.says),
+      stage,
+      title,
+      need: j.verdict === 'tight' ? 'should' : 'must',
       why: `${j.title}: ${j.verdict === 'tight' ? 'tight as it is' : 'won’t go as it is'}.`,
+      befores: waits(stage, title),
       ...(cure ? { tools: cure.tools.join(', ') } : {}),
     }),
   ]

@@ -4,7 +4,7 @@ import { SLOT_NAMES, slotSpec, type Slot } from '../../parts/slots'
 import { step, type Step } from '../../plan/step'
 
 /** A step for each job that somebody else's bench does: it waits for the day it was promised back. */
-export const shopSteps = (build: Build): Step[] =>
+export const shopSteps = (build: Build, today: string): Step[] =>
   Object.entries(build.shop ?? {}).map(([id, job]) =>
     step({
       id: `shop-${id}`,
@@ -16,12 +16,12 @@ export const shopSteps = (build: Build): Step[] =>
       stage: 'parcel',
       ...(job.slot ? { slot: job.slot, thing: job.slot } : {}),
       minutes: 15,
-      ...(job.back ? { notBefore: job.back } : {}),
+      ...(job.back && job.back >= today ? { notBefore: job.back } : { undated: 'on its way' as const }),
     }),
   )
 
 /** A step for each part that was ordered and is not in hand yet, and one for all that are still to be bought. */
-export function arrivalSteps(build: Build): Step[] {
+export function arrivalSteps(build: Build, today: string): Step[] {
   const parts = chosenParts(build)
   const ordered = parts.filter(([, p]) => p.state === 'ordered')
   return [
@@ -29,15 +29,17 @@ export function arrivalSteps(build: Build): Step[] {
       step({
         id: `arrive-${slot}`,
         title: `${slotSpec(slot).label} in hand: ${p.name}`,
-        why: p.arrives
-          ? `Promised for ${p.arrives}. Check it against its listing the same day.`
-          : 'Ordered, no day promised. Check it against its listing when it comes.',
+        why: !p.arrives
+          ? 'Ordered, no day promised. Check it against its listing when it comes.'
+          : p.arrives < today
+            ? `It was promised for ${p.arrives} and is not here: ask for a new day. Nobody knows when what waits for it can be done.`
+            : `Promised for ${p.arrives}. Check it against its listing the same day.`,
         station: 'parts',
         stage: 'parcel',
         slot,
         thing: slot,
         minutes: 10,
-        ...(p.arrives ? { notBefore: p.arrives } : {}),
+        ...(p.arrives && p.arrives >= today ? { notBefore: p.arrives } : { undated: 'on its way' as const }),
       }),
     ),
     ...toBuy(SLOT_NAMES.filter((slot) => build.parts[slot]?.state === 'planned')),
@@ -60,6 +62,7 @@ function toBuy(slots: readonly Slot[]): Step[] {
       thing: first,
       slots,
       minutes: 10,
+      undated: 'not ordered',
     }),
   ]
 }

@@ -11,7 +11,7 @@ import { measuringSheet, orderSheet, unpackingSheet } from './sheets'
 /** Parts: the slots that still want a part or a size it cannot do without. */
 export const parts: Contribution<Slot[]> = {
   result: (build, _today, _earlier, remember) => remember('parts', build, (b) => openSlots(b.parts)),
-  steps: (build) => [...arrivalSteps(build), ...shopSteps(build)],
+  steps: (build, _open, _earlier, today) => [...arrivalSteps(build, today), ...shopSteps(build, today)],
   things: (build) =>
     chosenParts(build).map(([slot, part]) => ({
       id: slot,

@@ -1,7 +1,7 @@
 import type { Build } from '../../document/build'
 import { isGlued, traitAt } from '../../document/read'
 import { before, onceFilmIsHard } from '../../plan/reasons'
-import { step, type Step } from '../../plan/step'
+import { step, type Need, type Step } from '../../plan/step'
 import { groundOf } from '../../instrument/stringGround'
 import { floats } from '../../setup/floatMove'
 import { highFrets } from '../../setup/model'
@@ -58,7 +58,9 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     station: 'setup',
     stage: 'hardware',
     slot: 'neck',
+    need: 'should',
     minutes: high.length ? 120 : 20,
+    ...(high.length ? { times: [60, 240] as const } : {}),
     cautions: ['Board taped, pickups covered against filings: magnets hold them for good. Glasses on.'],
     befores: polished,
   })
@@ -104,14 +106,20 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     ...(isGlued(build) ? [] : [neckOn]),
     ...closing,
     strung,
-    ...adjustments(build, strung),
+    ...adjustments(build, strung, earlier),
   ]
 }
 
 /** The numbers in their order: each is taken with the one before it right. */
-function adjustments(build: Build, strung: Step): Step[] {
+function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step[] {
   const line: Step[] = []
-  const next = (id: string, title: string, why: string, minutes: number, more: { thing?: string; cautions?: string[] } = {}) => {
+  const next = (
+    id: string,
+    title: string,
+    why: string,
+    minutes: number,
+    more: { thing?: string; cautions?: string[]; need?: Need } = {},
+  ) => {
     const last = line.at(-1)
     line.push(
       step({
@@ -122,7 +130,12 @@ function adjustments(build: Build, strung: Step): Step[] {
         stage: 'strings',
         minutes,
         ...more,
-        befores: [last ? before(last.id, 'setupOrder') : before(strung.id, 'stringsBeforeSetup')],
+        befores: last
+          ? [before(last.id, 'setupOrder')]
+          : [
+              before(strung.id, 'stringsBeforeSetup'),
+              ...earlier.filter((s) => s.station === 'fit' && s.stage === 'strings').map((s) => before(s.id, 'setupOrder')),
+            ],
       }),
     )
   }
@@ -137,14 +150,20 @@ function adjustments(build: Build, strung: Step): Step[] {
   if (build.parts.nut)
     next('set-nut', 'Nut slots', 'What is left over fret 1 held at fret 3, string by string; filed to a tenth, then by feel.', 60, {
       thing: 'nut',
+      need: 'should',
       cautions: ['Headstock taped. Bone dust: mask.'],
     })
   next('set-action', 'Action', 'Outer strings at fret 12, by turns of the studs or saddles; then every fret from 15 up played.', 20, {
     thing: 'action',
   })
-  next('set-intonation', 'Intonation', 'Fret 12 against the open string’s octave, string by string.', 30, { thing: 'intonation' })
+  next('set-intonation', 'Intonation', 'Fret 12 against the open string’s octave, string by string.', 30, {
+    thing: 'intonation',
+    need: 'should',
+  })
   if (Object.keys(build.parts).some((slot) => slot.startsWith('pickup-')))
-    next('set-pickups', 'Pickup heights', 'Held at the last fret, string to pole, both ends; then even by ear or level. Tune again.', 20)
+    next('set-pickups', 'Pickup heights', 'Held at the last fret, string to pole, both ends; then even by ear or level. Tune again.', 20, {
+      need: 'should',
+    })
   return line
 }
 

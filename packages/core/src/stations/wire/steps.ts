@@ -51,6 +51,7 @@ function shieldSteps(build: Build, earlier: readonly Step[]): Step[] {
       station: 'wire',
       stage: 'wiring',
       slot: 'shielding',
+      need: 'should',
       minutes: paint ? 40 : 60,
       cautions: paint ? ['Solvent: air in and out, gloves, no flame.'] : ['Foil edges cut.'],
       befores: [...onceFilmIsHard(earlier), ...parcelsOf(['shielding'], earlier)],
@@ -75,8 +76,15 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
       stage: 'wiring',
       slot: build.parts.guard ? 'guard' : 'pot-volume',
       minutes: 120,
+      times: [60, 300],
       cautions: FUMES,
-      befores: parcelsOf([...(build.parts.guard ? (['guard'] as const) : []), ...SOLDERED.filter((slot) => build.parts[slot])], earlier),
+      befores: [
+        // Nuts, washers and filed openings of what is soldered are seen to before it is wired.
+        ...earlier
+          .filter((s) => s.station === 'fit' && s.stage === 'hardware' && SOLDERED.some((slot) => s.slots?.includes(slot)))
+          .map((s) => before(s.id, 'seatedBeforeSolder')),
+        ...parcelsOf([...(build.parts.guard ? (['guard'] as const) : []), ...SOLDERED.filter((slot) => build.parts[slot])], earlier),
+      ],
     }),
     ...shieldSteps(build, earlier),
     step({
@@ -87,7 +95,11 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
       stage: 'wiring',
       slot: 'jack',
       minutes: 15,
-      befores: [before('solder', 'solderedBeforeClosed'), ...(build.parts.shielding ? [before('shield', 'shieldedBeforeClosed')] : [])],
+      befores: [
+        before('solder', 'solderedBeforeClosed'),
+        ...earlier.filter((s) => s.station === 'fit' && s.stage === 'wiring').map((s) => before(s.id, 'solderedBeforeClosed')),
+        ...(build.parts.shielding ? [before('shield', 'shieldedBeforeClosed')] : []),
+      ],
     }),
     ...Object.entries(build.circuit.mends ?? {}).map(([id, { says, cure }]) =>
       step({

@@ -1,0 +1,177 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { aBuild } from '../testing/bench'
+import type { Build } from '../document/build'
+import { addDays } from '../quantity/days'
+import { forecast, forecastSays } from './forecast'
+import { planResult } from './planResult'
+import { before } from './reasons'
+import { splitBy } from './split'
+import { step, type Step } from './step'
+import { tonight } from './tonight'
+
+const TODAY = '2026-11-24'
+const build = (more: Partial<Build> = {}): Build => ({ ...aBuild({}), evenings: [90, 90, 90, 90, 90, 90, 90], ...more })
+const a = (id: string, minutes: number, more: Partial<Step> = {}): Step =>
+  step({ id, title: id, why: '', station: 'plan', stage: 'hardware', minutes, ...more })
+const after = (...ids: string[]) => ids.map((id) => before(id, 'setupOrder'))
+
+describe('days nobody knows', () => {
+  const steps = [a('buy', 10, { stage: 'parcel', undated: 'not ordered' }), a('fit', 30, { befores: after('buy') }), a('solder', 60)]
+  it('a part that was never ordered has no day: what waits for it is not before, and so is the end', () => {
+    const plan = planResult(build(), steps, TODAY)
+    const of = (id: string) => plan.steps.find((s) => s.id === id)!
+    expect(of('fit').atEarliest).toBe(true)
+    expect(of('solder').atEarliest).toBeUndefined()
+    expect(plan.undated).toEqual(['buy'])
+    expect(of('buy').state).toBe('ready')
+    expect(forecastSays(forecast(build(), steps, TODAY, 40)!, undefined)).toMatch(/at the earliest/)
+  })
+  it('one on its way without a day is waited for, not done', () => {
+    const plan = planResult(build(), [a('come', 10, { stage: 'parcel', undated: 'on its way' })], TODAY)
+    expect(plan.steps[0]!.state).toBe('waiting')
+  })
+  it('once it is here nothing is a bound any more', () => {
+    const plan = planResult(build({ steps: { buy: { done: TODAY } } }), steps, TODAY)
+    expect(plan.undated).toEqual([])
+    expect(plan.steps.some((s) => s.atEarliest)).toBe(false)
+  })
+})
+
+describe('the order', () => {
+  it('rows follow the days; what comes before stands above', () =>
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            minutes: fc.integer({ min: 5, max: 200 }),
+            after: fc.array(fc.nat(9), { maxLength: 3 }),
+            wait: fc.constantFrom(0, 0, 1440, 5000),
+          }),
+          {
+            minLength: 1,
+            maxLength: 10,
+          },
+        ),
+        (drawn) => {
+          // Whatever order they were given in: a step may wait for one that comes later in the list.
+          const steps = drawn.map((d, i) =>
+            a(String(i), d.minutes, { wait: d.wait, befores: after(...d.after.filter((x) => x < drawn.length && x > i).map(String)) }),
+          )
+          const plan = planResult(build(), steps, TODAY)
+          const days = plan.steps.map((s) => s.date!)
+          expect(days).toEqual(days.toSorted())
+          const at = (id: string) => plan.steps.findIndex((s) => s.id === id)
+          for (const s of plan.steps)
+            for (const b of s.befores) {
+              expect(at(b.id)).toBeLessThan(at(s.id))
+              expect(s.date! >= plan.steps[at(b.id)]!.clear!).toBe(true)
+            }
+        },
+      ),
+    ))
+  it('what starts the longest wait is done first', () => {
+    const steps = [a('tidy', 90), a('glue', 30, { wait: 3 * 1440 }), a('sand', 60, { befores: after('glue') })]
+    expect(planResult(build(), steps, TODAY).steps[0]!.id).toBe('glue')
+  })
+  it('no work falls on a day off', () => {
+    const off = [TODAY, addDays(TODAY, 1)]
+    const plan = planResult(build({ plan: { daysOff: off } }), [a('one', 60), a('two', 60)], TODAY)
+    expect(plan.steps.map((s) => s.date)).toEqual([addDays(TODAY, 2), addDays(TODAY, 2)])
+  })
+})
+
+describe('the day it is done, by chance', () => {
+  it('without doubt it is the plan’s own day', () => {
+    const steps = [a('one', 60, { times: [60, 60] }), a('two', 60, { times: [60, 60], befores: after('one') })]
+    const f = forecast(build(), steps, TODAY, 50)!
+    expect([f.early, f.middle, f.late]).toEqual(Array(3).fill(planResult(build(), steps, TODAY).ends))
+    expect(f.days).toEqual([{ day: f.middle, runs: 50 }])
+  })
+  it('a 60-minute step that takes 30 to 180 against one evening of 90: done tonight by (b - x)2 of the triangle', () => {
+    // 1 - (180 - 90)^2 / ((180 - 30)(180 - 60)) = 0.55
+    const f = forecast(build({ due: TODAY }), [a('one', 60, { times: [30, 180] })], TODAY, 4000)!
+    expect(f.chance).toBeCloseTo(0.55, 1)
+    expect(Math.abs(f.chance! - 0.55)).toBeLessThan(0.03)
+  })
+  it('a parcel slips, never comes early; later days never have a worse chance', () => {
+    const arrives = addDays(TODAY, 5)
+    const steps = [a('come', 10, { stage: 'parcel', notBefore: arrives }), a('fit', 30, { befores: after('come') })]
+    const f = forecast(build(), steps, TODAY, 300)!
+    expect(f.early >= arrives).toBe(true)
+    expect(f.late > f.early).toBe(true)
+    const chance = (due: string) => forecast(build({ due }), steps, TODAY, 300)!.chance!
+    expect(chance(addDays(arrives, 1))).toBeLessThanOrEqual(chance(addDays(arrives, 4)))
+    expect(chance(addDays(arrives, 12))).toBe(1)
+  })
+})
+
+describe('against the promised day', () => {
+  const steps = [
+    a('wire', 90),
+    a('string', 60, { befores: after('wire') }),
+    a('fine', 90, { need: 'should', befores: after('string') }),
+    a('straps', 60, { need: 'later' }),
+  ]
+  const split = (due: string) => splitBy(build({ due }), steps, TODAY)!
+  it('time for all: nothing is left', () => {
+    const s = split(addDays(TODAY, 20))
+    expect(s.wait).toEqual([])
+    expect(s.says).toMatch(/days before the day/)
+  })
+  it('the gift that is due in two days: later goes first, then what should be; musts stay, and each is a known fault', () => {
+    // 90, 60, 90 and 60 minutes at 90 an evening: four evenings; without straps three, without fine two.
+    expect(split(addDays(TODAY, 2)).wait.map((w) => w.step.id)).toEqual(['straps'])
+    const two = split(addDays(TODAY, 1))
+    expect(two.wait.map((w) => w.step.id).toSorted()).toEqual(['fine', 'straps'])
+    expect(two.must.map((s) => s.id)).toEqual(['wire', 'string'])
+    expect(two.late).toBe(0)
+    expect(two.wait.find((w) => w.step.id === 'fine')!.fault).toMatch(/known fault: fine is not done/)
+  })
+  it('where even the musts are late it says by how many days, and shortens nothing', () => {
+    const s = split(TODAY)
+    expect(s.late).toBe(1)
+    expect(s.says).toMatch(/1 day late.*Waits and safety are not shortened/)
+  })
+  it('no day promised: nothing to split', () => expect(splitBy(build(), steps, TODAY)).toBeUndefined())
+})
+
+describe('tonight', () => {
+  const steps = [
+    a('glue', 30, { wait: 3 * 1440 }),
+    a('sand', 60, { befores: after('glue') }),
+    a('tidy', 25, { need: 'later' }),
+    a('solder', 60, { cautions: ['hot'] }),
+    a('check', 15, { befores: after('solder') }),
+    a('parcel', 10, { stage: 'parcel', notBefore: addDays(TODAY, 9) }),
+  ]
+  it('90 minutes: what starts the wait, then what fits, never what still dries or comes by post', () => {
+    const t = tonight(build(), steps, TODAY, 90)
+    expect(t.steps.map((s) => s.id).toSorted()).toEqual(['glue', 'solder'])
+    expect(t.minutes).toBe(90)
+    // With the parcel nine days off nothing done tonight brings the end nearer; without it the wait for the glue is what counts.
+    expect(t.gains).toBe(0)
+    expect(tonight(build(), steps.slice(0, 5), TODAY, 90).gains).toBe(1)
+  })
+  it('a step that another of the set makes ready is in it, after that', () => {
+    const t = tonight(build(), steps.slice(2), TODAY, 90)
+    const ids = t.steps.map((s) => s.id)
+    expect(ids).toContain('check')
+    expect(ids.indexOf('check')).toBeGreaterThan(ids.indexOf('solder'))
+  })
+  it('no more minutes than there are, whole steps only; with none, nothing', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 300 }), (minutes) => {
+        const t = tonight(build(), steps, TODAY, minutes)
+        expect(t.minutes).toBeLessThanOrEqual(minutes)
+        const done = new Set<string>()
+        for (const s of t.steps) {
+          for (const b of s.befores) expect(done.has(b.id)).toBe(true)
+          done.add(s.id)
+        }
+      }),
+    ))
+  it('an easy one to begin with has no caution and waits for nothing', () => {
+    expect(tonight(build(), steps, TODAY, 90).opener).toBe('glue')
+  })
+})

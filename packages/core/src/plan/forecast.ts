@@ -1,0 +1,69 @@
+import type { Build } from '../document/build'
+import { dice } from '../quantity/dice'
+import { addDays, daysBetween } from '../quantity/days'
+import { triangular } from './network'
+import { planResult } from './planResult'
+import type { Step } from './step'
+
+/** Where nobody said, hands take from so much to so much of what is likely. [ours] */
+const USUAL = { low: 0.7, high: 1.8 }
+/** A parcel comes so many days after the day it was promised for. [ours] */
+const SLIP = [0, 0, 6] as const
+
+export interface Forecast {
+  /** Day by which one, five and nine runs in ten are done. */
+  early: string
+  middle: string
+  late: string
+  /** Chance that it is done on the promised day. */
+  chance?: number
+  /** How many runs end on each day. */
+  days: { day: string; runs: number }[]
+  runs: number
+  /** All of it is a bound: some of what it waits for has no day. */
+  atEarliest: boolean
+}
+
+/**
+ * The day all is done if hands take what they take and parcels slip as they do: worked through many times. A part nobody has a day for
+ * counts as here today, which makes all of it a bound.
+ */
+export function forecast(build: Build, steps: readonly Step[], today: string, runs = 400, seed = 1): Forecast | undefined {
+  const roll = dice(seed)
+  const ends: string[] = []
+  for (let run = 0; run < runs; run++) {
+    const drawn = steps.map((s): Step => {
+      const [low, high] = s.times ?? [USUAL.low * s.minutes, USUAL.high * s.minutes]
+      const minutes = triangular([Math.min(low, s.minutes), s.minutes, Math.max(high, s.minutes)], roll())
+      const slip = s.notBefore && s.stage === 'parcel' ? Math.round(triangular(SLIP, roll())) : 0
+      return { ...s, minutes, ...(slip ? { notBefore: addDays(s.notBefore!, slip) } : {}) }
+    })
+    const { ends: end } = planResult(build, drawn, today)
+    if (end === undefined) return undefined
+    ends.push(end)
+  }
+  ends.sort()
+  const at = (share: number) => ends[Math.min(ends.length - 1, Math.floor(share * ends.length))]!
+  const count = new Map<string, number>()
+  for (const e of ends) count.set(e, (count.get(e) ?? 0) + 1)
+  const days = Array.from({ length: daysBetween(ends[0]!, ends.at(-1)!) + 1 }, (_, i) => {
+    const day = addDays(ends[0]!, i)
+    return { day, runs: count.get(day) ?? 0 }
+  })
+  return {
+    early: at(0.1),
+    middle: at(0.5),
+    late: at(0.9),
+    ...(build.due ? { chance: ends.filter((e) => e <= build.due!).length / ends.length } : {}),
+    days,
+    runs,
+    atEarliest: steps.some((s) => s.undated && !build.steps[s.id]),
+  }
+}
+
+/** The same in a sentence. */
+export function forecastSays(f: Forecast, due: string | undefined): string {
+  const bound = f.atEarliest ? ' at the earliest: some parts have no day yet' : ''
+  const odds = due === undefined || f.chance === undefined ? '' : ` Done by ${due}: ${Math.round(100 * f.chance)} in a hundred.`
+  return `Done between ${f.early} and ${f.late}, as likely before as after ${f.middle}${bound}.${odds}`
+}

@@ -1,0 +1,59 @@
+import type { Step } from './step'
+
+/** What stands directly after each step, among those that are there. */
+export function followers(steps: readonly Step[]): Map<string, string[]> {
+  const known = new Set(steps.map((s) => s.id))
+  const after = new Map<string, string[]>(steps.map((s) => [s.id, []]))
+  for (const s of steps) for (const b of s.befores) if (known.has(b.id)) after.get(b.id)!.push(s.id)
+  return after
+}
+
+const A_DAY = 24 * 60
+
+/** The longest way from a step to the end, days: its own wait, its rest, and all that stands after it. Hands count as evenings of `evening` minutes. */
+export function tails(steps: readonly Step[], evening: number): Map<string, number> {
+  const byId = new Map(steps.map((s) => [s.id, s]))
+  const after = followers(steps)
+  const known = new Map<string, number>()
+  const way = (id: string, on: ReadonlySet<string>): number => {
+    const have = known.get(id)
+    if (have !== undefined) return have
+    // A circle would never end; the laws keep it out, and here it is only not followed.
+    if (on.has(id)) return 0
+    const s = byId.get(id)!
+    const own = s.minutes / evening + s.wait / A_DAY + (s.rest ?? 0) + (s.calendar ? span(s.calendar) : 0)
+    const further = Math.max(0, ...after.get(id)!.map((next) => way(next, new Set(on).add(id))))
+    known.set(id, own + further)
+    return own + further
+  }
+  for (const s of steps) way(s.id, new Set())
+  return known
+}
+
+const span = ({ from, to }: { from: string; to: string }) => (Date.parse(to) - Date.parse(from)) / 86_400_000
+
+/**
+ * The steps so that each comes after all it waits for; of those that could come next, the one that starts the longest way to the end.
+ * @param weight the longer the sooner
+ */
+export function inOrder(steps: readonly Step[], weight: ReadonlyMap<string, number>): Step[] {
+  const known = new Set(steps.map((s) => s.id))
+  const waits = new Map(steps.map((s) => [s.id, new Set(s.befores.map((b) => b.id).filter((id) => known.has(id) && id !== s.id))]))
+  const after = followers(steps)
+  const place = new Map(steps.map((s, i) => [s.id, i]))
+  const byId = new Map(steps.map((s) => [s.id, s]))
+  const first = (a: string, b: string) => weight.get(b)! - weight.get(a)! || place.get(a)! - place.get(b)!
+  const open = steps.filter((s) => !waits.get(s.id)!.size).map((s) => s.id)
+  const ordered: Step[] = []
+  while (open.length) {
+    open.sort(first)
+    const id = open.shift()!
+    ordered.push(byId.get(id)!)
+    for (const next of after.get(id)!) {
+      const left = waits.get(next)!
+      if (left.delete(id) && !left.size) open.push(next)
+    }
+  }
+  // What waits for itself is put last rather than lost.
+  return ordered.length === steps.length ? ordered : [...ordered, ...steps.filter((s) => !ordered.includes(s))]
+}

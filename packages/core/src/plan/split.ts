@@ -1,0 +1,55 @@
+import type { Build } from '../document/build'
+import { daysBetween } from '../quantity/days'
+import { planResult } from './planResult'
+import type { Need, PlannedStep, Step } from './step'
+
+export interface Split {
+  /** Open steps that have to be done, in their order. */
+  must: PlannedStep[]
+  /** Open steps that can wait, with what the instrument lacks meanwhile. */
+  wait: { step: PlannedStep; fault: string }[]
+  /** When the musts are done. */
+  ends?: string
+  /** Days too late even so. */
+  late: number
+  says: string
+}
+
+const LACKS: Record<Exclude<Need, 'must'>, string> = { should: 'known fault', later: 'left for later' }
+const days = (n: number) => `${n} ${n === 1 ? 'day' : 'days'}`
+
+/**
+ * What to leave so that the promised day is kept: first what can come later, then what should be. Musts, waits and safety are never shortened
+ * for a date. Nothing where no day is promised.
+ */
+export function splitBy(build: Build, steps: readonly Step[], today: string): Split | undefined {
+  const { due } = build
+  if (!due) return undefined
+  const whole = planResult(build, steps, today)
+  const kept = (drop: readonly Need[]) => {
+    const left = steps.filter((s) => build.steps[s.id] || !drop.includes(s.need))
+    return { left: new Set(left.map((s) => s.id)), plan: planResult(build, left, today) }
+  }
+  const open = whole.steps.filter((s) => s.state !== 'done')
+  const tries: Need[][] = [[], ['later'], ['later', 'should']]
+  const found = tries.map(kept)
+  const fits = found.findIndex(({ plan }) => plan.ends === undefined || plan.ends <= due)
+  const { left, plan } = found[fits < 0 ? 2 : fits]!
+  const wait = open
+    .filter((s) => !left.has(s.id))
+    .map((s) => ({ step: s, fault: `${LACKS[s.need as 'should' | 'later']}: ${s.title.toLowerCase()} is not done` }))
+  const late = plan.ends && plan.ends > due ? daysBetween(due, plan.ends) : 0
+  const spare = plan.ends ? daysBetween(plan.ends, due) : 0
+  const bound = plan.undated.length ? ' at the earliest: some parts have no day' : ''
+  return {
+    must: open.filter((s) => left.has(s.id)),
+    wait,
+    ...(plan.ends ? { ends: plan.ends } : {}),
+    late,
+    says: late
+      ? `Even with only what must be done it is ${days(late)} late${bound}: ${plan.ends}. Waits and safety are not shortened; say a later day.`
+      : wait.length
+        ? `All of it would end ${whole.ends}. Leaving ${wait.length} ${wait.length === 1 ? 'step' : 'steps'} for later keeps the day, done ${plan.ends}${bound}.`
+        : `All of it is done ${plan.ends ?? 'already'}, ${days(spare)} before the day${bound}.`,
+  }
+}

@@ -1,0 +1,36 @@
+import type { Build } from '../document/build'
+import { traitAt } from '../document/read'
+import { woodNamed } from '../parts/woods'
+import { before, parcelsOf } from './reasons'
+import { step, type Step } from './step'
+
+export const TRIAL = 'trial-build'
+
+/** What lies on the wood at the trial build: what will not go of it has to go first. */
+const LAID_ON = ['body', 'neck', 'bridge', 'tailpiece', 'guard', 'jack-plate'] as const
+
+/** Everything together once, all wood cut and every hole drilled that is drilled before the finish; then apart again. */
+export function trialStep(build: Build, earlier: readonly Step[]): Step {
+  const soft = woodNamed(traitAt(build, 'body', 'wood'))?.hard === false
+  const cures = earlier.filter(
+    (s) =>
+      s.station === 'fit' &&
+      (s.stage === 'wood' || (s.stage === 'hardware' && s.need === 'must' && LAID_ON.some((slot) => s.slots?.includes(slot)))),
+  )
+  return step({
+    id: TRIAL,
+    title: 'Trial build: everything on the bare wood once, then apart again',
+    why: `Neck, bridge, guard and controls in their holes, before any finish.${soft ? ' Soft wood: padding under the body, no watch, no belt buckle.' : ''}`,
+    station: 'fit',
+    stage: 'trial',
+    slot: 'neck',
+    minutes: 60,
+    times: [30, 120],
+    befores: [
+      ...parcelsOf(['body', 'neck', 'bridge', 'guard'], earlier),
+      ...earlier.filter((s) => s.id === 'place').map((s) => before(s.id, 'dryFitFirst')),
+      ...cures.filter((s) => s.id !== 'neck-on').map((s) => before(s.id, 'dryFitFirst')),
+      ...earlier.filter((s) => s.station === 'drill' && s.stage === 'wood').map((s) => before(s.id, 'holesBeforeTrial')),
+    ],
+  })
+}
