@@ -40,7 +40,13 @@ export function Header({
         {build.due && (
           <span className="border-l border-hairline pl-3">
             due {day(build.due)} · {left} days
-            {evaluation?.plan.ends && <span className={late ? 'text-wont' : ''}> · plan ends {day(evaluation.plan.ends)}</span>}
+            {evaluation?.plan.ends && (
+              <span className={late ? 'text-wont' : ''}>
+                {' '}
+                · plan ends {day(evaluation.plan.ends)}
+                {evaluation.plan.undated.length > 0 && ' at the earliest'}
+              </span>
+            )}
           </span>
         )}
         <span className="border-l border-hairline pl-3">

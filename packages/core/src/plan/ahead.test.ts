@@ -74,6 +74,13 @@ describe('the order', () => {
     const steps = [a('tidy', 90), a('glue', 30, { wait: 3 * 1440 }), a('sand', 60, { befores: after('glue') })]
     expect(planResult(build(), steps, TODAY).steps[0]!.id).toBe('glue')
   })
+  it('what was glued today is still drying: what stands on it waits until that is over', () => {
+    const steps = [a('glue', 30, { wait: 3 * 1440 }), a('sand', 60, { befores: after('glue') })]
+    const on = (today: string) =>
+      planResult(build({ steps: { glue: { done: `${TODAY}T20:00:00Z` } } }), steps, today).steps.find((s) => s.id === 'sand')!
+    expect(on(TODAY)).toMatchObject({ state: 'waiting', date: addDays(TODAY, 3) })
+    expect(on(addDays(TODAY, 3))).toMatchObject({ state: 'ready', date: addDays(TODAY, 3) })
+  })
   it('no work falls on a day off', () => {
     const off = [TODAY, addDays(TODAY, 1)]
     const plan = planResult(build({ plan: { daysOff: off } }), [a('one', 60), a('two', 60)], TODAY)

@@ -29,11 +29,21 @@ export function planResult(build: Build, steps: readonly Step[], today: string):
   const free = build.evenings.filter((m) => m > 0)
   const evening = free.length ? free.reduce((s, m) => s + m, 0) / build.evenings.length : SOME_EVENING
   const ordered = inOrder(steps, tails(steps, evening))
+  const overAt = new Map(steps.flatMap((s) => (done(s.id) ? [[s.id, overOn(s, done(s.id)!)]] : [])))
   const planned: PlannedStep[] = ordered.map((s) => {
     const open = s.befores.filter((b) => !done(b.id) && known.has(b.id))
     const at = done(s.id)
-    const waiting = s.undated === 'on its way' || (s.notBefore !== undefined && s.notBefore > today)
-    return { ...s, open, state: at ? 'done' : open.length ? 'blocked' : waiting ? 'waiting' : 'ready', ...(at ? { done: at } : {}) }
+    const dries = latest(
+      today,
+      s.befores.reduce((d, b) => latest(d, overAt.get(b.id) ?? today), today),
+    )
+    const waiting = dries > today || s.undated === 'on its way' || (s.notBefore !== undefined && s.notBefore > today)
+    return {
+      ...s,
+      open,
+      state: at ? 'done' : open.length ? 'blocked' : waiting ? 'waiting' : 'ready',
+      ...(at ? { done: at } : dries > today ? { dries } : {}),
+    }
   })
   layOut(build, planned, today)
   const left = planned.filter((s) => s.state !== 'done')
@@ -50,6 +60,9 @@ export function planResult(build: Build, steps: readonly Step[], today: string):
     minutesLeft: left.reduce((m, s) => m + s.minutes, 0),
   }
 }
+
+/** The day its wait is over, counted from when it was done. */
+const overOn = (s: Step, done: string): string => addDays(done.slice(0, 10), Math.ceil(s.wait / MINUTES_A_DAY))
 
 /** What is done lies behind everything; what has no day stands where its order puts it, after what has one. */
 const when = (s: PlannedStep): string => (s.state === 'done' ? '' : (s.date ?? '9'))
@@ -70,7 +83,7 @@ function layOut(build: Build, planned: PlannedStep[], today: string): void {
   const clear = new Map<string, string>()
   for (const s of planned) {
     if (s.state === 'done') {
-      clear.set(s.id, today)
+      clear.set(s.id, latest(today, overOn(s, s.done!)))
       continue
     }
     const day = latest(

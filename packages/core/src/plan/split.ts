@@ -1,7 +1,7 @@
 import type { Build } from '../document/build'
 import { daysBetween } from '../quantity/days'
 import { planResult } from './planResult'
-import type { Need, PlannedStep, Step } from './step'
+import type { StepNeed, PlannedStep, Step } from './step'
 
 export interface Split {
   /** Open steps that have to be done, in their order. */
@@ -15,7 +15,7 @@ export interface Split {
   says: string
 }
 
-const LACKS: Record<Exclude<Need, 'must'>, string> = { should: 'known fault', later: 'left for later' }
+const LACKS: Record<Exclude<StepNeed, 'must'>, string> = { should: 'known fault', later: 'left for later' }
 const days = (n: number) => `${n} ${n === 1 ? 'day' : 'days'}`
 
 /**
@@ -26,12 +26,12 @@ export function splitBy(build: Build, steps: readonly Step[], today: string): Sp
   const { due } = build
   if (!due) return undefined
   const whole = planResult(build, steps, today)
-  const kept = (drop: readonly Need[]) => {
+  const kept = (drop: readonly StepNeed[]) => {
     const left = steps.filter((s) => build.steps[s.id] || !drop.includes(s.need))
     return { left: new Set(left.map((s) => s.id)), plan: planResult(build, left, today) }
   }
   const open = whole.steps.filter((s) => s.state !== 'done')
-  const tries: Need[][] = [[], ['later'], ['later', 'should']]
+  const tries: StepNeed[][] = [[], ['later'], ['later', 'should']]
   const found = tries.map(kept)
   const fits = found.findIndex(({ plan }) => plan.ends === undefined || plan.ends <= due)
   const { left, plan } = found[fits < 0 ? 2 : fits]!

@@ -14,7 +14,7 @@ export type Stage = 'parcel' | 'wood' | 'trial' | 'film' | 'wiring' | 'hardware'
 
 /** Whether it has to be done for the instrument to be played: without it, well, or at all pleasantly. */
 export const NEEDS = ['must', 'should', 'later'] as const
-export type Need = (typeof NEEDS)[number]
+export type StepNeed = (typeof NEEDS)[number]
 
 /** One thing to do at the bench. */
 export interface Step {
@@ -35,7 +35,7 @@ export interface Step {
   times?: readonly [low: number, high: number]
   /** Waiting afterwards, minutes. */
   wait: number
-  need: Need
+  need: StepNeed
   /** Nothing can be done before this day: a parcel is still on its way. */
   notBefore?: string
   /** Nobody knows the day it will be there: what comes after it has a day it is not before, and none it is on. */
@@ -66,6 +66,8 @@ export interface PlannedStep extends Step {
   done?: string
   /** Befores not yet done. */
   open: Before[]
+  /** Day until which something it stands on still dries. */
+  dries?: string
   /** Evening it falls on when worked in order, and the day its wait is over. */
   date?: string
   clear?: string

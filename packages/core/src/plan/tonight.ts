@@ -1,7 +1,7 @@
 import type { Build } from '../document/build'
 import { daysBetween } from '../quantity/days'
 import { planResult } from './planResult'
-import type { Need, PlannedStep, Step } from './step'
+import type { StepNeed, PlannedStep, Step } from './step'
 
 export interface Tonight {
   /** In the order they are done. */
@@ -13,7 +13,7 @@ export interface Tonight {
   opener?: string
 }
 
-const RANK: Record<Need, number> = { must: 100, should: 10, later: 1 }
+const RANK: Record<StepNeed, number> = { must: 100, should: 10, later: 1 }
 /** Most sets that are weighed; beyond that the best so far stands. [ours] */
 const MOST_SETS = 3000
 /** Only so many of the best are weighed by the whole plan. [ours] */

@@ -21,7 +21,9 @@ export function StepInHand({ step }: { step: PlannedStep }) {
       <p className="mt-1 text-[16px]">{step.why}</p>
       <p className="label mt-1 text-[15px] text-soft">
         {step.minutes} min at the bench{step.wait > 0 && `, then ${Math.round(step.wait / 60)} h of waiting`}
-        {step.date && !done && ` · falls on ${format(parseISO(step.date), 'EEE d MMM')}`}
+        {step.times && ` (${step.times[0]} to ${step.times[1]})`}
+        {step.date && !done && ` · ${step.atEarliest ? 'not before' : 'falls on'} ${format(parseISO(step.date), 'EEE d MMM')}`}
+        {step.need !== 'must' && (step.need === 'should' ? ' · should be done' : ' · can come later')}
         {done && step.done && ` · done ${format(parseISO(step.done), 'EEE d MMM, HH:mm')}`}
         {step.tools && ` · ${step.tools}`}
       </p>
@@ -59,6 +61,9 @@ export function StepInHand({ step }: { step: PlannedStep }) {
             </Button>
           )}
         </div>
+      )}
+      {step.dries && !done && (
+        <p className="mt-2 text-mind">Something it stands on dries until {format(parseISO(step.dries), 'EEE d MMM')}.</p>
       )}
       {step.befores.length > 0 && (
         <>

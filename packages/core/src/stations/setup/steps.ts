@@ -1,7 +1,7 @@
 import type { Build } from '../../document/build'
 import { isGlued, traitAt } from '../../document/read'
 import { before, onceFilmIsHard } from '../../plan/reasons'
-import { step, type Need, type Step } from '../../plan/step'
+import { step, type StepNeed, type Step } from '../../plan/step'
 import { groundOf } from '../../instrument/stringGround'
 import { floats } from '../../setup/floatMove'
 import { highFrets } from '../../setup/model'
@@ -118,7 +118,7 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
     title: string,
     why: string,
     minutes: number,
-    more: { thing?: string; cautions?: string[]; need?: Need } = {},
+    more: { thing?: string; cautions?: string[]; need?: StepNeed } = {},
   ) => {
     const last = line.at(-1)
     line.push(

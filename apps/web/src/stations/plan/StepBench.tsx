@@ -1,0 +1,94 @@
+import { tickStep, type PlannedStep } from '@snug/core'
+import { Dialog } from 'radix-ui'
+import { useState, type KeyboardEvent } from 'react'
+import { useBuild } from '../../state/buildStore'
+import { Button } from '../../ui/Button'
+import { Caution } from '../../ui/Caution'
+import { KeyCap } from '../../ui/KeyCap'
+
+/** One step at a time, read from a step away: a big tap or the space bar when it is done; what it stands on is shown before it is ticked. */
+export function StepBench({ steps, onClose }: { steps: readonly PlannedStep[]; onClose: () => void }) {
+  const change = useBuild((s) => s.change)
+  const all = useBuild((s) => s.evaluation!.plan.steps)
+  const [at, setAt] = useState(() =>
+    Math.max(
+      0,
+      steps.findIndex((s) => s.state !== 'done'),
+    ),
+  )
+  const [warned, setWarned] = useState<string>()
+  const step = steps[Math.min(at, steps.length - 1)]
+  if (!step) return null
+  const done = step.state === 'done'
+  const turn = (by: 1 | -1) => setAt((i) => Math.min(steps.length - 1, Math.max(0, i + by)))
+  const tick = () => {
+    if (done) return turn(1)
+    // Out of order it says first what is at risk; asked once more it is taken as done.
+    if (step.open.length && warned !== step.id) return setWarned(step.id)
+    change((b) => tickStep(b, step.id, step.title, new Date().toISOString()))
+    turn(1)
+  }
+  const onKey = (e: KeyboardEvent) => {
+    if (e.key === ' ' && !(e.target as Element).closest('button')) {
+      e.preventDefault()
+      tick()
+    } else if (e.key === 'ArrowRight') turn(1)
+    else if (e.key === 'ArrowLeft') turn(-1)
+  }
+  const title = (id: string) => all.find((s) => s.id === id)?.title ?? id
+  return (
+    <Dialog.Root open onOpenChange={(o) => !o && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Content
+          className="fixed inset-0 z-50 grid grid-rows-[auto_1fr_auto] overflow-auto bg-sheet p-6 text-[21px]"
+          onKeyDown={onKey}
+          onOpenAutoFocus={(e) => {
+            // The space bar belongs to the step, not to a button that happens to have the focus.
+            e.preventDefault()
+            ;(e.currentTarget as HTMLElement).focus()
+          }}
+          tabIndex={-1}
+          aria-describedby={undefined}
+        >
+          <header className="flex flex-wrap items-baseline gap-x-4">
+            <Dialog.Title className={`text-[34px] ${done ? 'line-through decoration-hairline' : ''}`}>{step.title}</Dialog.Title>
+            <span className="figure ml-auto text-[30px]">{step.minutes} min</span>
+          </header>
+          <div className="mt-3">
+            <p>{step.why}</p>
+            {step.tools && <p className="mt-2 text-soft">{step.tools}</p>}
+            {warned === step.id && !done && (
+              <div role="alert" className="mt-4 border-l-4 border-wont bg-canvas px-3 py-2">
+                <p className="font-bold">Out of order. Still open before it: {step.open.map((b) => title(b.id)).join('; ')}.</p>
+                {step.open.slice(0, 2).map((b) => (
+                  <p key={b.id}>
+                    {b.risk} Way back: {b.wayBack}
+                  </p>
+                ))}
+              </div>
+            )}
+            {step.wait > 0 && <p className="mt-3 text-mind">Then it waits {Math.round(step.wait / 60)} h.</p>}
+            <Caution lines={step.cautions} />
+          </div>
+          <footer className="mt-3 flex flex-wrap items-center gap-3 text-[17px]">
+            <Button look="main" className="!min-h-20 flex-1 justify-center !text-[24px]" onClick={tick}>
+              <KeyCap>Space</KeyCap> {done ? 'Next' : warned === step.id ? 'Done all the same' : 'Done, next'}
+            </Button>
+            <Button className="!min-h-20" onClick={() => turn(-1)} disabled={at === 0}>
+              <KeyCap>←</KeyCap> before
+            </Button>
+            <Button className="!min-h-20" onClick={() => turn(1)} disabled={at >= steps.length - 1}>
+              <KeyCap>→</KeyCap> skip
+            </Button>
+            <span className="figure text-soft">
+              {Math.min(at, steps.length - 1) + 1} of {steps.length}
+            </span>
+            <Button className="!min-h-20" look="quiet" onClick={onClose}>
+              <KeyCap>Esc</KeyCap> close
+            </Button>
+          </footer>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  )
+}

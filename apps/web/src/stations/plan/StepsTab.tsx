@@ -1,0 +1,95 @@
+import { placeOf, planDrawing, type PlannedStep } from '@snug/core'
+import { format, parseISO } from 'date-fns'
+import { useMemo } from 'react'
+import { useHand } from '../../app/useHand'
+import { Empty, Workspace } from '../../app/Workspace'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { useThings } from '../../state/useThings'
+import { today } from '../../state/today'
+import { ThingRow } from '../../ui/ThingRow'
+import { StepInHand } from './StepInHand'
+import { StepMark } from './StepMark'
+import { PlanTabs } from './tabs'
+
+/** The steps by their days with their reasons, and what can be done now. */
+export function StepsTab() {
+  const build = useOpenBuild()
+  const plan = useBuild((s) => s.evaluation!.plan)
+  const things = useThings()
+  // What is next to do is taken in hand when nothing else was.
+  const ordered = useMemo(() => {
+    const first = plan.steps.find((s) => s.id === plan.ready[0])
+    return first ? [first, ...plan.steps.filter((s) => s !== first)] : plan.steps
+  }, [plan])
+  const { hand, pick } = useHand('plan', ordered)
+  const loupe = useMemo(() => planDrawing(plan, today(), build.due, hand?.id), [plan, build.due, hand?.id])
+  const pins = useMemo(
+    () =>
+      [...plan.steps.filter((s) => s.state === 'done'), ...plan.steps.filter((s) => s.state === 'ready')].map((s, i) => {
+        const at = placeOf(build, things, s)
+        // Several steps on one place fan out a little.
+        return {
+          id: s.id,
+          at: { x: at.x + (i % 3) * 12, y: at.y + (i % 2) * 14 },
+          label: `${s.title}: ${s.state}`,
+          shape: <StepShape state={s.state} />,
+        }
+      }),
+    [build, things, plan],
+  )
+  if (!hand)
+    return (
+      <Workspace
+        loupe={undefined}
+        listLabel="Steps"
+        list={<Empty>No steps yet. They grow from the parts you choose (key 1).</Empty>}
+        hand={null}
+      />
+    )
+  return (
+    <Workspace
+      pins={pins}
+      selected={hand.id}
+      onPick={pick}
+      loupe={loupe}
+      listLabel="Steps in order"
+      list={
+        <>
+          <PlanTabs />
+          <ul>
+            {plan.steps.map((s, i) => (
+              <ThingRow
+                key={s.id}
+                number={i + 1}
+                mark={<StepMark step={s} />}
+                title={<span className={s.state === 'done' ? 'font-normal line-through decoration-hairline' : ''}>{s.title}</span>}
+                about={
+                  s.state === 'blocked'
+                    ? `after: ${s.open.map((b) => plan.steps.find((o) => o.id === b.id)!.title).join(', ')}`
+                    : s.dries
+                      ? `dries until ${format(parseISO(s.dries), 'EEE d MMM')}: ${s.why}`
+                      : s.why
+                }
+                figure={s.state === 'done' ? 'done' : s.date ? `${s.atEarliest ? 'from ' : ''}${format(parseISO(s.date), 'd MMM')}` : ''}
+                under={`${s.minutes} min`}
+                selected={s.id === hand.id}
+                onSelect={() => pick(s.id)}
+              />
+            ))}
+          </ul>
+        </>
+      }
+      hand={<StepInHand key={hand.id} step={hand} />}
+    />
+  )
+}
+
+const StepShape = ({ state }: { state: PlannedStep['state'] }) =>
+  state === 'done' ? (
+    <g>
+      <circle r="7" fill="var(--ink)" />
+      <path d="M-3.4 0l2.4 2.6L3.6 -2.6" stroke="var(--paper)" strokeWidth="1.8" fill="none" />
+    </g>
+  ) : (
+    <circle r="7" fill="var(--sheet)" stroke="var(--violet)" strokeWidth="2.4" />
+  )

@@ -1,0 +1,64 @@
+import { fullBuild } from '@snug/core/testing/fullBuild'
+import { screen, waitFor, within } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { describe, expect, it, vi } from 'vitest'
+import { inHand, layOut, show } from '../../testing/bench'
+import { server } from '../../testing/localApi'
+import PlanStation from './PlanStation'
+
+vi.mock('../../workers/compute', () => import('../../testing/localCompute'))
+vi.mock('../../state/api', () => import('../../testing/localApi'))
+
+const at = (tab: string, more = {}) => {
+  layOut({ ...fullBuild(), evenings: [90, 90, 90, 90, 90, 90, 90], ...more })
+  show(<PlanStation />, `plan${tab}`)
+}
+const list = (name: string) => within(screen.getByRole('region', { name }))
+
+describe('tonight', () => {
+  it('so many minutes, the set that fits; ticked it stays on the list as done', async () => {
+    at('?tab=tonight')
+    expect(await screen.findByText(/\d+ of \d+ minutes/)).toBeTruthy()
+    const field = screen.getByLabelText('Minutes tonight')
+    await userEvent.clear(field)
+    await userEvent.type(field, '150{Enter}')
+    await waitFor(() => expect(screen.getByText(/of 150 minutes/)).toBeTruthy())
+    await userEvent.click(inHand().getByRole('button', { name: 'Done' }))
+    await waitFor(() => expect(Object.keys(server.build.steps).length).toBe(1))
+  })
+  it('too few minutes for anything says why', async () => {
+    at('?tab=tonight')
+    const field = await screen.findByLabelText('Minutes tonight')
+    await userEvent.clear(field)
+    await userEvent.type(field, '10{Enter}')
+    expect(await screen.findByText(/Nothing that is ready fits|10 of 10 minutes/)).toBeTruthy()
+  })
+  it('the bench view: the space bar ticks the step and goes on', async () => {
+    at('?tab=tonight')
+    await userEvent.click(await screen.findByRole('button', { name: 'Bench view' }))
+    const bench = within(await screen.findByRole('dialog'))
+    const first = bench.getByRole('heading', { level: 2 }).textContent
+    await userEvent.keyboard(' ')
+    await waitFor(() => expect(Object.keys(server.build.steps)).toHaveLength(1))
+    expect(first).toBeTruthy()
+    await userEvent.keyboard('{Escape}')
+    await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull())
+  })
+})
+
+describe('ahead', () => {
+  it('when it is done by chance, and what may slip', async () => {
+    at('?tab=ahead', { due: '2030-01-01' })
+    expect(await screen.findByText(/as likely before as after/)).toBeTruthy()
+    expect(screen.getByRole('figure', { name: /^Ends from/ })).toBeTruthy()
+    expect(inHand().getByText('Moves it by every day it slips')).toBeTruthy()
+    expect(list('Against the promised day').getByText(/before the day/)).toBeTruthy()
+  })
+  it('a day that is too near: what can wait is named, left and logged', async () => {
+    at('?tab=ahead', { due: new Date().toISOString().slice(0, 10) })
+    const part = within(await screen.findByRole('region', { name: 'Against the promised day' }))
+    expect(part.getByText(/late/)).toBeTruthy()
+    await userEvent.click(part.getByRole('button', { name: /Leave these/ }))
+    await waitFor(() => expect(server.log.some((e) => e.text.includes('Known faults until then'))).toBe(true))
+  })
+})

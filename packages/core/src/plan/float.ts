@@ -1,0 +1,22 @@
+import type { Build } from '../document/build'
+import { criticalPath } from './network'
+import type { PlannedStep } from './step'
+
+const A_DAY = 24 * 60
+const SOME_EVENING = 90
+
+/** How many days each open step may slip without moving the end, hands counted as evenings: a lower bound, since one pair of hands does all. [published: CPM] */
+export function criticalFloat(build: Build, steps: readonly PlannedStep[]): { step: PlannedStep; float: number }[] {
+  const free = build.evenings.filter((m) => m > 0)
+  const evening = free.length ? free.reduce((s, m) => s + m, 0) / build.evenings.length : SOME_EVENING
+  const open = steps.filter((s) => s.state !== 'done')
+  const days = ({ from, to }: { from: string; to: string }) => (Date.parse(to) - Date.parse(from)) / 86_400_000
+  const { of } = criticalPath(
+    open.map((s) => ({
+      id: s.id,
+      time: s.minutes / evening + s.wait / A_DAY + (s.rest ?? 0) + (s.calendar ? days(s.calendar) : 0),
+      after: s.befores.map((b) => b.id),
+    })),
+  )
+  return open.map((step) => ({ step, float: of.get(step.id)!.float })).toSorted((a, b) => a.float - b.float)
+}
