@@ -133,11 +133,55 @@ describe('plan', () => {
   it('an open before is named with its risk and the way back', () => {
     const drill = plan.steps.find((s) => s.id === 'drill-neck-screws')!
     expect(drill.state).toBe('blocked')
-    expect(drill.open.map((b) => b.id)).toContain('trial-build')
+    expect(drill.open.map((b) => b.id)).toContain('place')
     expect(drill.open[0]!.risk.length).toBeGreaterThan(10)
   })
   it('a ticked step makes the next ones ready', () => {
-    const ticked = { ...build, steps: { solder: { done: `${TODAY}T20:00:00Z` }, shield: { done: `${TODAY}T20:00:00Z` } } }
+    const done = { done: `${TODAY}T20:00:00Z` }
+    const ticked = { ...build, steps: { solder: done, shield: done, 'cure-leads': done, 'cure-shields-meet': done } }
     expect(evaluate(ticked, TODAY).plan.steps.find((s) => s.id === 'meter-check')!.state).toBe('ready')
+  })
+})
+
+describe('the plan of Heron, in the order a bench can do it', () => {
+  const { steps } = evaluate(heron('2026-11-26', '2027-02-17', '2026-12-07'), '2026-11-26').plan
+  const of = (id: string) => steps.find((s) => s.id === id)!
+  const at = (id: string) => steps.findIndex((s) => s.id === id)
+  const ahead = (id: string, seen = new Set<string>()): Set<string> => {
+    for (const b of of(id)?.befores ?? []) if (!seen.has(b.id)) ahead(b.id, seen.add(b.id))
+    return seen
+  }
+  it('a string is wound further down once there are strings, and nothing on the wood waits for it', () => {
+    expect(at('cure-nut-break')).toBeGreaterThan(at('string-up'))
+    expect(ahead('sand')).not.toContain('cure-nut-break')
+    expect(ahead('set-relief')).toContain('cure-nut-break')
+  })
+  it('sanding waits for wood alone: not for nuts on pots, a lead, or foil', () => {
+    const stages = [...ahead('sand')].map((id) => of(id)?.stage)
+    expect(stages).not.toContain('wiring')
+    expect(stages).not.toContain('strings')
+    expect([...ahead('sand')]).not.toContain('cure-pot-volume')
+    expect([...ahead('sand')]).toContain('cure-pocket-mouth')
+  })
+  it('foil comes once the film is rubbed out; the meter check after it', () => {
+    expect(ahead('cure-shields-meet')).toContain('rub-out')
+    expect(ahead('meter-check')).toContain('cure-shields-meet')
+  })
+  it('the trial build comes after the holes and after the guard that would not go on', () => {
+    for (const s of steps.filter((x) => x.station === 'drill' && x.stage === 'wood')) expect(ahead('trial-build'), s.id).toContain(s.id)
+    expect(ahead('trial-build')).toContain('cure-guard-openings')
+    expect(ahead('drill-neck-screws')).toContain('place')
+  })
+  it('nuts and washers are on before anything is soldered to the pots', () => expect(ahead('solder')).toContain('cure-pot-volume'))
+  it('rows follow their days, and no two are in the same words', () => {
+    const days = steps.filter((s) => s.date).map((s) => s.date!)
+    expect(days).toEqual(days.toSorted())
+    expect(new Set(steps.map((s) => s.title)).size).toBe(steps.length)
+  })
+  it('a parcel five weeks late moves all that waits for it, and nothing else', () => {
+    const late = evaluate(heron('2026-11-26', '2027-02-17', '2027-01-11'), '2026-11-26').plan
+    expect(late.ends! > of('set-action').date!).toBe(true)
+    expect(late.steps.find((s) => s.id === 'cure-pocket-mouth')!.date).toBe(of('cure-pocket-mouth').date)
+    expect(late.steps.find((s) => s.id === 'trial-build')!.date! >= '2027-01-11').toBe(true)
   })
 })

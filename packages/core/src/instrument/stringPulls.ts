@@ -32,7 +32,7 @@ export function stringPulls(build: Build): StringPull[] {
   const thickest = gauges
     .flatMap((gauge, i) => (gauge === undefined ? [] : [{ number: i + 1, gauge }]))
     .toSorted((a, b) => b.gauge - a.gauge || b.number - a.number)
-    .slice(0, wound)
+    .slice(0, Math.round(wound))
     .map((g) => g.number)
   return tuningOf(build).notes.flatMap((semitones, i) => {
     const number = i + 1

@@ -18,5 +18,7 @@ export function criticalFloat(build: Build, steps: readonly PlannedStep[]): { st
       after: s.befores.map((b) => b.id),
     })),
   )
-  return open.map((step) => ({ step, float: of.get(step.id)!.float })).toSorted((a, b) => a.float - b.float)
+  // To a tenth of a day, so that those that are alike keep their order.
+  const tenths = (id: string) => Math.round(10 * of.get(id)!.float)
+  return open.map((step) => ({ step, float: tenths(step.id) / 10 })).toSorted((a, b) => a.float - b.float)
 }

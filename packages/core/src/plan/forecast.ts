@@ -1,6 +1,6 @@
 import type { Build } from '../document/build'
 import { dice } from '../quantity/dice'
-import { addDays, daysBetween } from '../quantity/days'
+import { addDays, daysBetween, sayDay } from '../quantity/days'
 import { triangular } from './network'
 import { planResult } from './planResult'
 import type { Step } from './step'
@@ -64,6 +64,6 @@ export function forecast(build: Build, steps: readonly Step[], today: string, ru
 /** The same in a sentence. */
 export function forecastSays(f: Forecast, due: string | undefined): string {
   const bound = f.atEarliest ? ' at the earliest: some parts have no day yet' : ''
-  const odds = due === undefined || f.chance === undefined ? '' : ` Done by ${due}: ${Math.round(100 * f.chance)} in a hundred.`
-  return `Done between ${f.early} and ${f.late}, as likely before as after ${f.middle}${bound}.${odds}`
+  const odds = due === undefined || f.chance === undefined ? '' : ` Done by ${sayDay(due)}: ${Math.round(100 * f.chance)} in a hundred.`
+  return `${f.early === f.late ? `Done ${sayDay(f.early)}` : `Done between ${sayDay(f.early)} and ${sayDay(f.late)}, as likely before as after ${sayDay(f.middle)}`}${bound}.${odds}`
 }

@@ -52,7 +52,7 @@ describe('plan', () => {
     const step = plan({ ...build, shop: { tint } }).steps.find((s) => s.id === 'shop-tint')!
     expect([step.state, step.slot]).toEqual(['waiting', 'neck'])
     expect(step.date! >= '2026-12-18').toBe(true)
-    expect(step.why).toMatch(/back for 2026-12-18, for 300\.00 EUR/)
+    expect(step.why).toMatch(/back for 18 Dec, for 300\.00 EUR/)
   })
   it('ticking a step takes its minutes off and never makes the end later', () => {
     const before = plan()

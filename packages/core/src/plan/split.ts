@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { daysBetween } from '../quantity/days'
+import { daysBetween, sayDay } from '../quantity/days'
 import { planResult } from './planResult'
 import type { StepNeed, PlannedStep, Step } from './step'
 
@@ -47,9 +47,9 @@ export function splitBy(build: Build, steps: readonly Step[], today: string): Sp
     ...(plan.ends ? { ends: plan.ends } : {}),
     late,
     says: late
-      ? `Even with only what must be done it is ${days(late)} late${bound}: ${plan.ends}. Waits and safety are not shortened; say a later day.`
+      ? `Even with only what must be done it is ${days(late)} late${bound}: ${sayDay(plan.ends!)}. Waits and safety are not shortened; say a later day.`
       : wait.length
-        ? `All of it would end ${whole.ends}. Leaving ${wait.length} ${wait.length === 1 ? 'step' : 'steps'} for later keeps the day, done ${plan.ends}${bound}.`
-        : `All of it is done ${plan.ends ?? 'already'}, ${days(spare)} before the day${bound}.`,
+        ? `All of it would end ${sayDay(whole.ends!)}. Leaving ${wait.length} ${wait.length === 1 ? 'step' : 'steps'} for later keeps the day, done ${sayDay(plan.ends!)}${bound}.`
+        : `All of it is done ${plan.ends ? sayDay(plan.ends) : 'already'}, ${days(spare)} before the day${bound}.`,
   }
 }

@@ -11,6 +11,11 @@ export const daysBetween = (from: string, to: string): number =>
 /** 0 is Monday. */
 export const weekday = (iso: string): number => (new Date(`${iso}T00:00:00Z`).getUTCDay() + 6) % 7
 
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
+
+/** "17 Feb", as days are said. */
+export const sayDay = (iso: string): string => `${Number(iso.slice(8, 10))} ${MONTHS[Number(iso.slice(5, 7)) - 1]}`
+
 /** Earliest day that may stand anywhere, and how far ahead of today one may lie. [ours] */
 export const FIRST_DAY = '2000-01-01'
 export const HORIZON_DAYS = 3653

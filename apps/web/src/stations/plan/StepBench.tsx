@@ -20,6 +20,7 @@ export function StepBench({ steps, onClose }: { steps: readonly PlannedStep[]; o
   const step = steps[Math.min(at, steps.length - 1)]
   if (!step) return null
   const done = step.state === 'done'
+  const then = steps.slice(at + 1).filter((s) => s.state !== 'done')
   const turn = (by: 1 | -1) => setAt((i) => Math.min(steps.length - 1, Math.max(0, i + by)))
   const tick = () => {
     if (done) return turn(1)
@@ -69,6 +70,18 @@ export function StepBench({ steps, onClose }: { steps: readonly PlannedStep[]; o
             )}
             {step.wait > 0 && <p className="mt-3 text-mind">Then it waits {Math.round(step.wait / 60)} h.</p>}
             <Caution lines={step.cautions} />
+            {then.length > 0 && (
+              <>
+                <h3 className="mt-8 text-[20px] text-soft">Then</h3>
+                <ul className="text-soft">
+                  {then.map((s) => (
+                    <li key={s.id} className="grid grid-cols-[1fr_auto] gap-4 border-t border-hairline py-2">
+                      {s.title} <span className="figure">{s.minutes} min</span>
+                    </li>
+                  ))}
+                </ul>
+              </>
+            )}
           </div>
           <footer className="mt-3 flex flex-wrap items-center gap-3 text-[17px]">
             <Button look="main" className="!min-h-20 flex-1 justify-center !text-[24px]" onClick={tick}>

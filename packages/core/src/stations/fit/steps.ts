@@ -85,7 +85,8 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
       id: `cure-${j.id}`,
       stage,
       title,
-      need: j.verdict === 'tight' ? 'should' : 'must',
+      // Wood is not worked on any more once a film lies on it.
+      need: j.verdict === 'tight' && stage !== 'wood' ? 'should' : 'must',
       why: `${j.title}: ${j.verdict === 'tight' ? 'tight as it is' : 'won’t go as it is'}.`,
       befores: waits(stage, title),
       ...(cure ? { tools: cure.tools.join(', ') } : {}),

@@ -2,6 +2,7 @@ import type { Build } from '../../document/build'
 import { chosenParts } from '../../document/read'
 import { SLOT_NAMES, slotSpec, type Slot } from '../../parts/slots'
 import { step, type Step } from '../../plan/step'
+import { sayDay } from '../../quantity/days'
 
 /** A step for each job that somebody else's bench does: it waits for the day it was promised back. */
 export const shopSteps = (build: Build, today: string): Step[] =>
@@ -10,7 +11,7 @@ export const shopSteps = (build: Build, today: string): Step[] =>
       id: `shop-${id}`,
       title: `Back from the shop: ${job.what}`,
       why: job.back
-        ? `Promised back for ${job.back}, for ${job.price.toFixed(2)} ${build.currency}. Look at it in daylight before you pay.`
+        ? `Promised back for ${sayDay(job.back)}, for ${job.price.toFixed(2)} ${build.currency}. Look at it in daylight before you pay.`
         : `No day is promised yet; it asks ${job.price.toFixed(2)} ${build.currency}. Ask for a day: what comes after it waits.`,
       station: 'parts',
       stage: 'parcel',
@@ -32,8 +33,8 @@ export function arrivalSteps(build: Build, today: string): Step[] {
         why: !p.arrives
           ? 'Ordered, no day promised. Check it against its listing when it comes.'
           : p.arrives < today
-            ? `It was promised for ${p.arrives} and is not here: ask for a new day. Nobody knows when what waits for it can be done.`
-            : `Promised for ${p.arrives}. Check it against its listing the same day.`,
+            ? `It was promised for ${sayDay(p.arrives)} and is not here: ask for a new day. Nobody knows when what waits for it can be done.`
+            : `Promised for ${sayDay(p.arrives)}. Check it against its listing the same day.`,
         station: 'parts',
         stage: 'parcel',
         slot,
