@@ -27,6 +27,7 @@ const LAYERS = {
     'fit',
     'drill',
     'circuit',
+    'understand',
     'stations',
     'evaluate',
     'testing',

@@ -28,6 +28,8 @@ const TABS = [
   'setup?tab=pickups',
   'setup?tab=strings',
   'setup?tab=trouble',
+  'plan?tab=tonight',
+  'plan?tab=ahead',
 ]
 
 const PAGES = ['/', ...[...STATIONS, ...TABS].map((s) => `/builds/heron/${s}`)]

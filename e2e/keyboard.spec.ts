@@ -77,6 +77,7 @@ for (const tab of ['harness', 'wires', 'check', 'fault', 'found'])
 const TABS = {
   finish: ['colour', 'calendar', 'sanding', 'cards', 'trouble'],
   setup: ['sequence', 'buzz', 'nut', 'intonation', 'vibrato', 'pickups', 'strings', 'trouble'],
+  plan: ['steps', 'tonight', 'ahead'],
 }
 for (const [station, tabs] of Object.entries(TABS))
   test(`${station}: on every tab what is spoken holds what is seen`, async ({ page }) => {

@@ -1,6 +1,6 @@
-import { LOG_KINDS, setSize, understand, type LogKind } from '@snug/core'
+import { heardAs, LOG_KINDS, specAt, type LogKind, type Understood } from '@snug/core'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { api } from '../state/api'
 import { useBuild, useOpenBuild } from '../state/buildStore'
@@ -24,7 +24,7 @@ export function QuickLog({ onDone }: { onDone?: () => void }) {
   const [text, setText] = useState('')
   const [kind, setKind] = useState<LogKind>('note')
   const queries = useQueryClient()
-  const filing = text ? understand(build, text, system) : undefined
+  const heard = useMemo(() => (text.trim() ? heardAs(build, text, system) : undefined), [build, text, system])
   const write = useMutation({
     mutationFn: (as: LogKind) =>
       api.addLog(id, {
@@ -40,10 +40,9 @@ export function QuickLog({ onDone }: { onDone?: () => void }) {
     },
     onError: (e) => toast.error(e.message),
   })
-  const file = () => {
-    if (!filing) return
-    change((b) => setSize(b, filing.ref, filing.size))
-    write.mutate('measurement')
+  const file = ({ kind: as, change: to }: Understood) => {
+    if (to) change((b) => to(b, new Date().toISOString()))
+    write.mutate(as)
   }
   return (
     <form
@@ -66,14 +65,30 @@ export function QuickLog({ onDone }: { onDone?: () => void }) {
         onChange={(e) => setText(e.target.value)}
         onKeyDown={(e) => e.key === 'Enter' && (e.ctrlKey || e.metaKey) && e.currentTarget.form?.requestSubmit()}
       />
-      {filing && (
-        <p className="mt-1 border-l-4 border-violet bg-wash px-3 py-1.5 text-[14px]">
-          Understood: {filing.label}{' '}
-          <span className="figure">{printSize(filing.size.value, filing.ref.size.includes('resistance') ? 'ohm' : 'mm', system)}</span>,{' '}
-          {filing.size.known}.{' '}
-          <Button look="quiet" className="!min-h-8" onClick={file}>
-            Write it and set the size
+      {heard?.understood && (
+        <p className="mt-1 border-l-4 border-violet bg-wash px-3 py-1.5 text-[14px]" role="status">
+          Understood: {heard.understood.says} <Amount of={heard.understood} />
+          <Button look="quiet" className="!min-h-8" onClick={() => file(heard.understood!)}>
+            {heard.understood.size ? 'Write it and set the size' : heard.understood.change ? 'Write it and enter it' : 'Write it so'}
           </Button>
+        </p>
+      )}
+      {heard && heard.near.length > 0 && (
+        <div className="mt-1 border-l-4 border-mind bg-wash px-3 py-1.5 text-[14px]" role="status">
+          Not certain which is meant; nearest:
+          {heard.near.map((n) => (
+            <p key={n.says}>
+              {n.says} <Amount of={n} />
+              <Button look="quiet" className="!min-h-8" onClick={() => file(n)}>
+                This one<span className="sr-only">, {n.says}</span>
+              </Button>
+            </p>
+          ))}
+        </div>
+      )}
+      {heard && !heard.understood && !heard.near.length && /\d/.test(text) && (
+        <p className="mt-1 text-[14px] text-soft" role="status">
+          No size, reading or price was understood in it: it is kept as a note.
         </p>
       )}
       <div className="mt-2 flex flex-wrap items-center gap-2">
@@ -93,5 +108,16 @@ export function QuickLog({ onDone }: { onDone?: () => void }) {
         <span className="text-[13px] text-soft">Entries are struck, never deleted.</span>
       </div>
     </form>
+  )
+}
+
+/** The size that would be set, with how it is known. */
+function Amount({ of: { size } }: { of: Understood }) {
+  const system = usePrefs((p) => p.system)
+  if (!size) return null
+  return (
+    <>
+      <span className="figure">{printSize(size.size.value, specAt(size.ref).unit, system)}</span>, {size.size.known}.{' '}
+    </>
   )
 }

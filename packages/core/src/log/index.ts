@@ -1,3 +1,2 @@
 export * from './entry'
-export * from './quickEntry'
 export * from './bundle'

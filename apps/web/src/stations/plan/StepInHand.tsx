@@ -13,7 +13,10 @@ export function StepInHand({ step }: { step: PlannedStep }) {
   const { go } = useWhere()
   const [warned, setWarned] = useState(false)
   const done = step.state === 'done'
-  const tick = () => change((b) => tickStep(b, step.id, step.title, done ? undefined : new Date().toISOString()))
+  const tick = () => {
+    setWarned(false)
+    change((b) => tickStep(b, step.id, step.title, done ? undefined : new Date().toISOString()))
+  }
   const title = (id: string) => steps.find((s) => s.id === id)?.title ?? id
   return (
     <div>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { aBuild, aPart } from '../testing/bench'
-import { understand } from './quickEntry'
+import { nearest, understand } from './sizes'
 
 const build = aBuild({
   body: aPart('body', { 'pocket.widthMouth': 56.1, 'pocket.widthEnd': 56.5 }),
@@ -32,5 +32,14 @@ describe('quick entries that are sizes', () => {
   ])('leaves alone: %s', (_, text) => expect(understand(build, text)).toBeUndefined())
   it('a bare number follows the system shown', () => {
     expect(understand(build, 'pocket width mouth 2.21', 'in')!.size.value).toBeCloseTo(56.134, 3)
+  })
+  it.each([
+    ['pocket width mouth is 56.12', 'pocket.widthMouth'],
+    ['the pocket width at the mouth measures 56.12 mm', 'pocket.widthMouth'],
+  ])('as people say it: %s', (text, size) => expect(understand(build, text)!.ref.size).toBe(size))
+  it('a near miss offers the nearest that could have that number, none where nothing is near', () => {
+    expect(nearest(build, 'pocket width is 56.3').map((f) => f.ref.size)).toEqual(['pocket.widthMouth', 'pocket.widthEnd'])
+    expect(nearest(build, 'moon 56.3')).toEqual([])
+    expect(nearest(build, 'pocket width 999')).toEqual([])
   })
 })

@@ -1,0 +1,57 @@
+import { describe, expect, it } from 'vitest'
+import { applyChange } from '../document/change'
+import { readingsOf } from '../document/setupReadings'
+import { fullBuild } from '../testing/fullBuild'
+import { heardAs } from './understood'
+
+const AT = '2026-12-01T20:00:00Z'
+const build = { ...fullBuild(), setup: { school: 'ordinary' as const, readings: {} } }
+const heard = (text: string) => heardAs(build, text)
+const after = (text: string) => applyChange(build, heard(text).understood!.change!(build, AT))
+
+describe('an entry as people say it', () => {
+  it('heel width is 56.3: two could be meant, and both are offered', () => {
+    const h = heard('heel width is 56.3')
+    expect(h.understood).toBeUndefined()
+    expect(h.near.map((n) => n.size!.ref.size).toSorted()).toEqual(['heel.widthEnd', 'heel.widthMouth'])
+    const mouth = h.near.find((n) => n.size!.ref.size === 'heel.widthMouth')!
+    expect(applyChange(build, mouth.change!(build, AT)).parts.neck!.sizes['heel.widthMouth']!.value).toBe(56.3)
+  })
+  it('relief 0.3; action bass 5/64 in; string 3 four cents flat', () => {
+    expect(readingsOf(after('relief 0.3'), { what: 'relief' }).at(-1)!.value).toBe(0.3)
+    expect(readingsOf(after('action bass 1.6 mm'), { what: 'action', string: 6 }).at(-1)!.value).toBeCloseTo(1.6, 6)
+    expect(readingsOf(after('action on string 2 is 1.4'), { what: 'action', string: 2 }).at(-1)!.value).toBeCloseTo(1.4, 6)
+    expect(readingsOf(after('string 3 reads 4 cents flat'), { what: 'cents', string: 3 }).at(-1)!.value).toBe(-4)
+  })
+  it('an action of no string, or one that cannot be, is not taken', () => {
+    expect(heard('action 1.6').understood?.kind).not.toBe('reading')
+    expect(heard('relief 30').understood).toBeUndefined()
+  })
+  it('bridge position reads 8.1k', () => {
+    expect(heard('bridge position reads 8.1k').understood).toMatchObject({
+      kind: 'reading',
+      says: expect.stringMatching(/8.10 kΩ in the bridge position/) as string,
+    })
+  })
+  it('bought tuners 24 euro: its price, and ordered where it was only planned', () => {
+    expect(after('bought tuners 24 euro').parts.tuners!.price).toBe(24)
+    const planned = { ...build, parts: { ...build.parts, tuners: { ...build.parts.tuners!, state: 'planned' as const } } }
+    const u = heardAs(planned, 'paid 24 for the tuners').understood!
+    expect(applyChange(planned, u.change!(planned, AT)).parts.tuners).toMatchObject({ price: 24, state: 'ordered' })
+    expect(u.says).toMatch(/price 24.00 EUR, ordered/)
+  })
+  it('two coats of clear', () =>
+    expect(heard('two coats of clear').understood).toMatchObject({
+      kind: 'coat',
+      says: expect.stringMatching(/^2 coats of clear/) as string,
+    }))
+  it('turns with their sense; without it nothing is certain', () => {
+    expect(Object.values(after('truss 1/4 turn clockwise').setup.turns!)).toMatchObject([{ screw: 'truss', turns: 0.25 }])
+    expect(Object.values(after('claw half a turn looser').setup.turns!)).toMatchObject([{ screw: 'claw', turns: -0.5 }])
+    expect(heard('truss a quarter turn').understood).toBeUndefined()
+  })
+  it('words that are a note stay one', () => {
+    for (const text of ['glued the nut with one dot', 'called the shop, back on Tuesday', 'it is late'])
+      expect(heard(text)).toEqual({ near: [] })
+  })
+})

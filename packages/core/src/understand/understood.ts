@@ -1,0 +1,84 @@
+import type { Build } from '../document/build'
+import type { Change } from '../document/change'
+import { setSize } from '../document/changes'
+import type { LogKind } from '../log/entry'
+import { parseOhms } from '../quantity/electrical'
+import type { LengthSystem } from '../quantity/length'
+import { bought } from './bought'
+import { numberIn, words } from './said'
+import { readingSaid, turnsSaid } from './setupSaid'
+import { nearest, understand, type Filing } from './sizes'
+
+/** What an entry was understood as: said before it is filed, and what filing it changes besides the log. */
+export interface Understood {
+  kind: LogKind
+  says: string
+  size?: Filing
+  /** Nothing where it is kept as an entry of its kind alone. */
+  change?: (build: Build, at: string) => Change
+}
+
+export interface HeardEntry {
+  understood?: Understood
+  /** Sizes that come near, where none is certain. */
+  near: Understood[]
+}
+
+const asSize = (f: Filing): Understood => ({ kind: 'measurement', says: f.label, size: f, change: (b) => setSize(b, f.ref, f.size) })
+
+/** Reads an entry as it is typed: a size, a reading of the setup, turns, a price, coats, a reading of the meter; else what comes near. */
+export function heardAs(build: Build, text: string, system: LengthSystem = 'mm'): HeardEntry {
+  const understood = certain(build, text, system)
+  return understood ? { understood, near: [] } : { near: nearest(build, text, system).map(asSize) }
+}
+
+function certain(build: Build, text: string, system: LengthSystem): Understood | undefined {
+  const price = bought(build, text)
+  if (price) return { kind: 'cost', says: price.says, change: price.change }
+  const turns = turnsSaid(text)
+  if (turns) return { kind: 'turns', ...turns }
+  const setup = readingSaid(build, text, system)
+  if (setup) return { kind: 'reading', ...setup }
+  const coats = coatsSaid(text)
+  if (coats) return { kind: 'coat', says: coats }
+  const size = understand(build, text, system)
+  return size ? asSize(size) : metered(text)
+}
+
+const LAYERS = [
+  'sealer',
+  'primer',
+  'colour',
+  'toner',
+  'clear',
+  'oil',
+  'wax',
+  'dye',
+  'stain',
+  'metallic',
+  'filler',
+  'shellac',
+  'lacquer',
+] as const
+
+/** "two coats of clear". */
+function coatsSaid(text: string): string | undefined {
+  if (!/\bcoats?\b/i.test(text)) return undefined
+  const layer = LAYERS.find((l) => words(text).includes(l))
+  const count = numberIn(text) ?? 1
+  if (!layer || !Number.isInteger(count) || count < 1 || count > 20) return undefined
+  return `${count} ${count === 1 ? 'coat' : 'coats'} of ${layer}, laid now. Under Finish each coat is ticked with its air.`
+}
+
+/** "bridge position reads 8.1k": what a meter showed, in which position. */
+function metered(text: string): Understood | undefined {
+  const found = /(\d+(?:[.,]\d+)?)\s*(k|m)?\s*(ohms?|Ω)?(?=\s|$)/i.exec(text)
+  const place = /\b(neck|middle|bridge|both|all)\b[\p{L} ]*?\bposition\b|\bposition\s+(\d|neck|middle|bridge)\b/iu.exec(text)
+  if (!found || !place || !(found[2] ?? found[3])) return undefined
+  const parsed = parseOhms(`${found[1]}${found[2] ?? ''}`)
+  if (!parsed.ok) return undefined
+  return {
+    kind: 'reading',
+    says: `Meter: ${(parsed.value / 1000).toFixed(2)} kΩ in the ${place[1] ?? place[2]} position. Under Wire it is held to its band.`,
+  }
+}
