@@ -80,6 +80,7 @@ describe('what stations give to be printed', () => {
       'setup setup-sheet',
       'setup shop-ticket',
       'setup player-page',
+      'plan run-sheet',
     ])
     for (const s of sheets) expect(page(s).querySelectorAll('li, td, svg').length, s.id).toBeGreaterThan(3)
   })

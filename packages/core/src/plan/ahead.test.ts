@@ -4,8 +4,10 @@ import { aBuild } from '../testing/bench'
 import type { Build } from '../document/build'
 import { addDays } from '../quantity/days'
 import { forecast, forecastSays } from './forecast'
+import { getReady } from './getReady'
 import { planResult } from './planResult'
 import { before } from './reasons'
+import { runSheet } from './runSheet'
 import { splitBy } from './split'
 import { step, type Step } from './step'
 import { tonight } from './tonight'
@@ -180,5 +182,29 @@ describe('tonight', () => {
     ))
   it('an easy one to begin with has no caution and waits for nothing', () => {
     expect(tonight(build(), steps, TODAY, 90).opener).toBe('glue')
+  })
+})
+
+describe('on paper', () => {
+  const steps = [
+    a('one', 60, { tools: 'saw, file' }),
+    a('two', 60, { tools: 'file', befores: after('one') }),
+    a('late', 10, { undated: 'on its way', stage: 'parcel' }),
+  ]
+  const plan = planResult(build(), steps, TODAY)
+  it('the run sheet has a box for every open step under its day, and says where the end is a bound', () => {
+    const sheet = runSheet(build(), plan)
+    const boxes = sheet.blocks.flatMap((b) => ('tick' in b ? b.tick : []))
+    for (const s of steps)
+      expect(
+        boxes.some((b) => b.startsWith(`${s.title}, `)),
+        s.title,
+      ).toBe(true)
+    expect(sheet.about).toMatch(/at the earliest/)
+  })
+  it('what to get ready stands once, with all that ask for it and the day it is first asked for', () => {
+    const ready = getReady(plan.steps)
+    expect(ready.find((r) => r.tool === 'file')).toEqual({ tool: 'file', for: ['one', 'two'], by: TODAY })
+    expect(getReady(planResult(build({ steps: { one: { done: TODAY }, two: { done: TODAY } } }), steps, TODAY).steps)).toEqual([])
   })
 })

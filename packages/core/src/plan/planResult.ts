@@ -4,6 +4,8 @@ import { inOrder, tails } from './order'
 import type { PlannedStep, Step } from './step'
 
 export interface PlanResult {
+  /** The day it is reckoned from. */
+  from: string
   /** In the order they are worked in: done ones first, then by day. */
   steps: PlannedStep[]
   /** Next steps whose befores are all done, in order. */
@@ -53,6 +55,7 @@ export function planResult(build: Build, steps: readonly Step[], today: string):
     .toSorted((a, b) => when(a.s).localeCompare(when(b.s)) || a.i - b.i)
     .map(({ s }) => s)
   return {
+    from: today,
     steps: byDay,
     ready: byDay.filter((s) => s.state === 'ready').map((s) => s.id),
     ...(ends ? { ends } : {}),

@@ -1,12 +1,15 @@
-import { criticalFloat, forecastSays, planDrawing, splitBy, type Forecast } from '@snug/core'
+import { criticalFloat, forecastSays, getReady, planDrawing, runSheet, splitBy, type Forecast } from '@snug/core'
 import { useQueryClient } from '@tanstack/react-query'
 import { format, parseISO } from 'date-fns'
 import { useMemo } from 'react'
+import { toast } from 'sonner'
 import { Workspace } from '../../app/Workspace'
 import { api } from '../../state/api'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { today } from '../../state/today'
 import { Button } from '../../ui/Button'
+import { download } from '../../ui/download'
+import { PrintSheet } from '../../ui/PrintSheet'
 import { PlanTabs } from './tabs'
 import { useForecast } from './useAhead'
 
@@ -23,6 +26,13 @@ export default function AheadTab() {
   const slack = useMemo(() => criticalFloat(build, plan.steps), [build, plan])
   const drawing = useMemo(() => planDrawing(plan, today(), build.due), [plan, build.due])
   const order = plan.steps.filter((s) => s.undated && s.state !== 'done')
+  const ready = useMemo(() => getReady(plan.steps), [plan])
+  const calendar = async () => {
+    const { planIcs } = await import('@snug/formats')
+    const made = planIcs(build.name, plan.steps, new Date())
+    if (made.ok) download(`${build.name}-plan.ics`.toLowerCase(), 'text/calendar', made.text)
+    else toast.error(made.why)
+  }
   const leave = () =>
     void api
       .addLog(id, {
@@ -74,7 +84,11 @@ export default function AheadTab() {
       }
       hand={
         <div>
-          <h2 className="text-[23px]">What moves the end</h2>
+          <PrintSheet sheet={() => runSheet(build, plan)} label="Run sheet" />
+          <Button className="mt-2" onClick={() => void calendar()}>
+            Calendar file
+          </Button>
+          <h2 className="mt-3 text-[23px]">What moves the end</h2>
           {order.length > 0 && (
             <>
               <h3 className="mt-2 text-[18px]">No day is known for</h3>
@@ -83,6 +97,22 @@ export default function AheadTab() {
                   <li key={s.id} className="border-t border-hairline py-1">
                     {s.title}
                     <span className="block text-[14px] text-soft">{s.why}</span>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+          {ready.length > 0 && (
+            <>
+              <h3 className="mt-3 text-[18px]">Get ready</h3>
+              <ul>
+                {ready.map((r) => (
+                  <li key={r.tool} className="grid grid-cols-[1fr_auto] gap-2 border-t border-hairline py-1">
+                    <span>
+                      {r.tool}
+                      <span className="block text-[14px] text-soft">{r.for.join('; ')}</span>
+                    </span>
+                    <span className="figure">{r.by ? day(r.by) : ''}</span>
                   </li>
                 ))}
               </ul>

@@ -9,6 +9,9 @@ import PlanStation from './PlanStation'
 vi.mock('../../workers/compute', () => import('../../testing/localCompute'))
 vi.mock('../../state/api', () => import('../../testing/localApi'))
 
+/** Sets are weighed and plans worked through before it is there. */
+const SOON = { timeout: 8000 }
+
 const at = (tab: string, more = {}) => {
   layOut({ ...fullBuild(), evenings: [90, 90, 90, 90, 90, 90, 90], ...more })
   show(<PlanStation />, `plan${tab}`)
@@ -18,11 +21,11 @@ const list = (name: string) => within(screen.getByRole('region', { name }))
 describe('tonight', () => {
   it('so many minutes, the set that fits; ticked it stays on the list as done', async () => {
     at('?tab=tonight')
-    expect(await screen.findByText(/\d+ of \d+ minutes/)).toBeTruthy()
+    expect(await screen.findByText(/\d+ of \d+ minutes/, {}, SOON)).toBeTruthy()
     const field = screen.getByLabelText('Minutes tonight')
     await userEvent.clear(field)
     await userEvent.type(field, '150{Enter}')
-    await waitFor(() => expect(screen.getByText(/of 150 minutes/)).toBeTruthy())
+    expect(await screen.findByText(/of 150 minutes/, {}, SOON)).toBeTruthy()
     await userEvent.click(inHand().getByRole('button', { name: 'Done' }))
     await waitFor(() => expect(Object.keys(server.build.steps).length).toBe(1))
   })
@@ -31,11 +34,11 @@ describe('tonight', () => {
     const field = await screen.findByLabelText('Minutes tonight')
     await userEvent.clear(field)
     await userEvent.type(field, '10{Enter}')
-    expect(await screen.findByText(/Nothing that is ready fits|10 of 10 minutes/)).toBeTruthy()
+    expect(await screen.findByText(/Nothing that is ready fits|10 of 10 minutes/, {}, SOON)).toBeTruthy()
   })
   it('the bench view: the space bar ticks the step and goes on', async () => {
     at('?tab=tonight')
-    await userEvent.click(await screen.findByRole('button', { name: 'Bench view' }))
+    await userEvent.click(await screen.findByRole('button', { name: 'Bench view' }, SOON))
     const bench = within(await screen.findByRole('dialog'))
     const first = bench.getByRole('heading', { level: 2 }).textContent
     await userEvent.keyboard(' ')
@@ -49,7 +52,7 @@ describe('tonight', () => {
 describe('ahead', () => {
   it('when it is done by chance, and what may slip', async () => {
     at('?tab=ahead', { due: '2030-01-01' })
-    expect(await screen.findByText(/as likely before as after/)).toBeTruthy()
+    expect(await screen.findByText(/as likely before as after/, {}, SOON)).toBeTruthy()
     expect(screen.getByRole('figure', { name: /^Ends from/ })).toBeTruthy()
     expect(inHand().getByText('Moves it by every day it slips')).toBeTruthy()
     expect(list('Against the promised day').getByText(/before the day/)).toBeTruthy()
@@ -60,5 +63,14 @@ describe('ahead', () => {
     expect(part.getByText(/late/)).toBeTruthy()
     await userEvent.click(part.getByRole('button', { name: /Leave these/ }))
     await waitFor(() => expect(server.log.some((e) => e.text.includes('Known faults until then'))).toBe(true))
+  })
+  it('a calendar file and the run sheet are handed over', async () => {
+    const made = vi.spyOn(URL, 'createObjectURL').mockReturnValue('blob:x')
+    vi.spyOn(URL, 'revokeObjectURL').mockReturnValue(undefined)
+    at('?tab=ahead')
+    await userEvent.click(await screen.findByRole('button', { name: 'Calendar file' }, SOON))
+    await waitFor(() => expect((made.mock.calls[0]?.[0] as Blob | undefined)?.type).toBe('text/calendar'), SOON)
+    await userEvent.click(screen.getByRole('button', { name: 'PDF' }))
+    await waitFor(() => expect(made.mock.calls.map(([b]) => (b as Blob).type)).toContain('application/pdf'), SOON)
   })
 })

@@ -1,3 +1,4 @@
+import { runSheet } from '../../plan/runSheet'
 import { planResult, type PlanResult } from '../../plan/planResult'
 import type { Contribution } from '../contribution'
 
@@ -7,5 +8,6 @@ export const plan: Contribution<PlanResult> = {
   result: (build, today, steps) => planResult(build, steps, today),
   things: (_, { steps }) => steps.map((s) => ({ id: s.id, title: s.title })),
   count: (_, { ready }) => ready.length,
+  sheets: (build, result) => (result.steps.length ? [runSheet(build, result)] : []),
   moved: (before, after) => (before.ends !== after.ends && after.ends ? [`plan ends ${after.ends}`] : []),
 }
