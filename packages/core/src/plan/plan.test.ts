@@ -126,6 +126,11 @@ describe('what stands before what, on a whole instrument', () => {
     expect(whole.ready).toContain('solder')
     expect([...ahead('solder')]).toEqual([])
   })
+  it('where the trial build is behind nobody is asked for the place of it any more', () => {
+    const done = { done: `${TODAY}T19:00:00Z` }
+    expect(plan({ ...fullBuild(), steps: { 'trial-build': done } }).steps.map((s) => s.id)).not.toContain('place')
+    expect(ids).toContain('place')
+  })
   it('no two steps share a name by which they are ticked', () => expect(new Set(ids).size).toBe(ids.length))
   it('work that can hurt carries its caution', () => {
     for (const s of whole.steps.filter((x) => /^(drill-|sand|coats-|rub-out|solder|string-ground|set-relief)/.test(x.id)))

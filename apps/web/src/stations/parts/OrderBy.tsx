@@ -12,7 +12,7 @@ export function OrderBy() {
   if (!build.due || !plan.ends || !offers.data) return null
   // What the plan has in hand before the due date may go into waiting.
   const slack = Math.max(0, Math.round((Date.parse(build.due) - Date.parse(plan.ends)) / 86_400_000))
-  const needed = addDays(plan.steps.find((s) => s.id === 'trial-build')?.date ?? plan.ends, slack)
+  const needed = addDays(plan.steps.find((s) => s.id === 'place')?.date ?? plan.ends, slack)
   const rows = offers.data.filter((i) => i.holding === 'offer')
   return rows.length ? (
     <>

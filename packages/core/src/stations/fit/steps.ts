@@ -46,7 +46,9 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
     cautions: ['Read the glue’s label for open time, clamping time and warmth.'],
     befores: [before(TRIAL, 'dryBeforeGlue')],
   })
-  return [...named(jobs), place, ...(build.parts.body && build.parts.neck && isGlued(build) ? [glued] : [])]
+  // Where the trial build or the sanding is behind, its place was found before this step was asked for.
+  const found = build.steps.place === undefined && (build.steps[TRIAL] ?? build.steps.sand) !== undefined
+  return [...named(jobs), ...(found ? [] : [place]), ...(build.parts.body && build.parts.neck && isGlued(build) ? [glued] : [])]
 }
 
 /** Two jobs in the same words are told apart by the joint they are for. */
@@ -78,6 +80,8 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
     })
   if (j.verdict !== 'tight' && j.verdict !== 'wont-go') return []
   const [cure] = j.cures
+  // To leave it as it is is no work.
+  if (cure && /^(or )?leave it/i.test(cure.job)) return []
   const [stage, title] = [stageOfCure(cure), asTitle(cure?.job ?? j.says)]
   return [
     step({
