@@ -9,6 +9,7 @@ import { today } from '../../state/today'
 import { ThingRow } from '../../ui/ThingRow'
 import { StepInHand } from './StepInHand'
 import { StepMark } from './StepMark'
+import { ResumeCard } from './ResumeCard'
 import { PlanTabs } from './tabs'
 
 /** The steps by their days with their reasons, and what can be done now. */
@@ -56,6 +57,7 @@ export function StepsTab() {
       list={
         <>
           <PlanTabs />
+          <ResumeCard onNext={pick} />
           <ul>
             {plan.steps.map((s, i) => (
               <ThingRow
