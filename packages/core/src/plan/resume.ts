@@ -2,7 +2,7 @@ import type { Build } from '../document/build'
 import { addDays, daysBetween, sayDay } from '../quantity/days'
 import { slotSpec, type Slot } from '../parts/slots'
 import type { PlanResult } from './planResult'
-import type { Step } from './step'
+import type { PlannedStep } from './step'
 
 /** After so many days without the bench a person has forgotten how it was left, days. [ours] */
 const FORGOTTEN = 14
@@ -38,7 +38,7 @@ export function resume(build: Build, plan: PlanResult): Resume | undefined {
   if (days < FORGOTTEN) return undefined
   const done = (id: string) => build.steps[id] !== undefined
   const steps = plan.steps
-  const of = (test: (s: Step) => boolean) => steps.filter(test)
+  const of = (test: (s: PlannedStep) => boolean) => steps.filter(test)
   const wires = Object.keys(build.circuit.soldered ?? {}).length
   const laid = Object.keys(build.finish.laid ?? {}).length
   const filmOpen = of((s) => s.stage === 'film').some((s) => s.state !== 'done')

@@ -10,6 +10,7 @@ import { today } from '../../state/today'
 import { Button } from '../../ui/Button'
 import { download } from '../../ui/download'
 import { PrintSheet } from '../../ui/PrintSheet'
+import { Decisions } from './Decisions'
 import { PlanTabs } from './tabs'
 import { useForecast } from './useAhead'
 
@@ -80,6 +81,7 @@ export default function AheadTab() {
               )}
             </section>
           )}
+          <Decisions />
         </>
       }
       hand={

@@ -73,4 +73,21 @@ describe('ahead', () => {
     await userEvent.click(screen.getByRole('button', { name: 'PDF' }))
     await waitFor(() => expect(made.mock.calls.map(([b]) => (b as Blob).type)).toContain('application/pdf'), SOON)
   })
+  it('a question is asked with its options and step, decided with its reason, opened again', async () => {
+    at('?tab=ahead')
+    const part = within(await screen.findByRole('region', { name: 'Still to decide' }))
+    await userEvent.click(part.getByText('Another question'))
+    await userEvent.type(part.getByLabelText('The question'), 'Which guard?')
+    await userEvent.type(part.getByLabelText('Its options, with commas between'), 'white, black')
+    await userEvent.selectOptions(part.getByLabelText('To be decided before'), 'trial-build')
+    await userEvent.click(part.getByRole('button', { name: 'Ask it' }))
+    await waitFor(() =>
+      expect(Object.values(server.build.plan?.decisions ?? {})).toMatchObject([{ question: 'Which guard?', before: 'trial-build' }]),
+    )
+    await userEvent.type(await part.findByLabelText('Because'), 'it is here')
+    await userEvent.click(part.getByRole('button', { name: 'black' }))
+    await waitFor(() => expect(Object.values(server.build.plan!.decisions!)[0]).toMatchObject({ chosen: 'black', reason: 'it is here' }))
+    await userEvent.click(await part.findByRole('button', { name: /Open again/ }))
+    await waitFor(() => expect(Object.values(server.build.plan!.decisions!)[0]!.chosen).toBeUndefined())
+  })
 })
