@@ -59,3 +59,16 @@ test('an entry as people say it is understood before it is filed, a near miss of
   await page.goto(`/builds/${id}/setup/relief`)
   await expect(page.getByRole('region', { name: 'In hand' }).getByLabel('Relief at fret 8')).toHaveValue('0.3')
 })
+
+test('the build book is opened, and saved as PDF with the care sheet', async ({ page, server }) => {
+  const id = await copyOf(server, 'heron')
+  await page.goto(`/builds/${id}/log`)
+  const book = page.context().waitForEvent('page')
+  await page.getByRole('button', { name: 'Build book', exact: true }).click()
+  const opened = await book
+  await expect(opened.getByRole('heading', { name: 'What it is made of' })).toBeVisible()
+  await expect(opened.getByText('Bridge parcel moved back a week by the seller')).toBeVisible()
+  const saving = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'PDF of the care sheet' }).click()
+  expect((await saving).suggestedFilename()).toBe('care-sheet.pdf')
+})

@@ -4,13 +4,24 @@ import { download } from './download'
 import { openSheet } from './openSheet'
 
 /** A sheet for the bench: opened to print, or saved as PDF. It is made only when it is asked for. */
-export function PrintSheet({ sheet, label = 'Open it to print', main = false }: { sheet: () => Sheet; label?: string; main?: boolean }) {
+export function PrintSheet({
+  sheet,
+  label = 'Open it to print',
+  main = false,
+  named,
+}: {
+  sheet: () => Sheet
+  label?: string
+  main?: boolean
+  /** Which one it is, where several stand side by side. */
+  named?: string
+}) {
   return (
     <div className="mt-2 flex flex-wrap gap-2">
       <Button {...(main ? { look: 'main' as const } : {})} onClick={() => void openSheet(sheet())}>
         {label}
       </Button>
-      <Button onClick={() => void save(sheet())}>PDF</Button>
+      <Button onClick={() => void save(sheet())}>PDF{named && <span className="sr-only"> of the {named}</span>}</Button>
     </div>
   )
 }

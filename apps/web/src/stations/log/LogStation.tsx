@@ -1,4 +1,4 @@
-import { drawingOf, placeOf, STATION_NAME, type LogEntry, type Point } from '@snug/core'
+import { buildBook, careSheet, drawingOf, placeOf, STATION_NAME, type LogEntry, type Point } from '@snug/core'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { format, parseISO } from 'date-fns'
 import { Coins, Eye, Gauge, Lightbulb, Notebook, PaintRoller, RotateCw, Ruler, type LucideIcon } from 'lucide-react'
@@ -9,9 +9,10 @@ import { useHand } from '../../app/useHand'
 import { Empty, Workspace } from '../../app/Workspace'
 import { useWhere } from '../../app/where'
 import { api } from '../../state/api'
-import { useOpenBuild } from '../../state/buildStore'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { useThings } from '../../state/useThings'
 import { Button } from '../../ui/Button'
+import { PrintSheet } from '../../ui/PrintSheet'
 import { ThingRow } from '../../ui/ThingRow'
 
 const ICON: Record<LogEntry['kind'], LucideIcon> = {
@@ -29,6 +30,7 @@ const ICON: Record<LogEntry['kind'], LucideIcon> = {
 export default function LogStation() {
   const { id, go } = useWhere()
   const build = useOpenBuild()
+  const evaluation = useBuild((s) => s.evaluation!)
   const things = useThings()
   const queries = useQueryClient()
   const log = useQuery({ queryKey: ['log', id], queryFn: () => api.log(id) })
@@ -88,6 +90,11 @@ export default function LogStation() {
         <div>
           <h2 className="text-[23px]">Write it down</h2>
           <QuickLog />
+          <section aria-label="On paper" className="mt-5 border-t border-hairline pt-3">
+            <h3 className="text-[18px]">The whole of it</h3>
+            <PrintSheet sheet={() => buildBook(build, evaluation, log.data ?? [])} label="Build book" named="build book" />
+            <PrintSheet sheet={() => careSheet(build, evaluation.setup)} label="Care sheet" named="care sheet" />
+          </section>
           {hand && (
             <div className="mt-5 border-t border-hairline pt-3">
               <h3 className="text-[18px]">Entry of {format(parseISO(hand.at), 'EEE d MMM yyyy, HH:mm')}</h3>

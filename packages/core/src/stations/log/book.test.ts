@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest'
+import type { LogEntry } from '../../log/entry'
+import { evaluate } from '../../evaluate/evaluate'
+import { changed, fullBuild } from '../../testing/fullBuild'
+import type { Build } from '../../document/build'
+import type { SheetBlock } from '../sheet'
+import { buildBook } from './book'
+import { careSheet } from './careSheet'
+
+const TODAY = '2026-11-24'
+const entry = (id: string, at: string, text: string, more: Partial<LogEntry> = {}): LogEntry => ({ id, at, kind: 'note', text, ...more })
+const book = (b: Build, log: readonly LogEntry[] = []) => buildBook(b, evaluate(b, TODAY), log).blocks
+const under = (blocks: readonly SheetBlock[], heading: string) => {
+  const at = blocks.findIndex((b) => 'heading' in b && b.heading === heading)
+  return at < 0 ? undefined : JSON.stringify(blocks[at + 1])
+}
+
+describe('the build book', () => {
+  it('every part with its seller and price; only sizes that were read', () => {
+    const b = structuredClone(fullBuild())
+    Object.assign(b.parts.tuners!, { price: 24, seller: 'Capstan Hardware' })
+    const blocks = book(b)
+    expect(under(blocks, 'What it is made of')).toMatch(/Capstan Hardware.*24\.00 EUR/)
+    const listed = changed(b, {})
+    listed.parts.body!.sizes['pocket.widthMouth'] = { value: 56.1, doubt: 0.8, known: 'listed' }
+    expect(under(book(listed), 'Sizes that were read')).not.toMatch(/Body","Pocket width, mouth/)
+    expect(under(blocks, 'Sizes that were read')).toMatch(/Body","Pocket width, mouth","56\.\d+ mm/)
+  })
+  it('wiring, finish and setup stand in it as they are printed', () => {
+    const headings = book(fullBuild()).flatMap((b) => ('heading' in b ? [b.heading] : []))
+    expect(headings).toEqual(expect.arrayContaining(['Wire list and soldering order', 'Setup sheet']))
+  })
+  it('what was done stands by day, what is open as a known fault', () => {
+    const b = { ...fullBuild(), steps: { solder: { done: '2026-11-20T19:00:00Z' }, place: { done: '2026-11-18T19:00:00Z' } } }
+    const done = under(book(b), 'What was done when')!
+    expect(done.indexOf('18 Nov 2026')).toBeLessThan(done.indexOf('20 Nov 2026'))
+    expect(JSON.stringify(book(b))).toMatch(/Intonation \(should be done\)/)
+  })
+  it('the log by what happened, struck entries left out; decisions with their reason', () => {
+    const b = {
+      ...fullBuild(),
+      plan: { decisions: { g: { question: 'Which guard?', options: ['white', 'black'], chosen: 'black', reason: 'it is here' } } },
+    }
+    const log = [
+      entry('b', '2026-11-22T10:00:00Z', 'later'),
+      entry('a', '2026-11-20T10:00:00Z', 'earlier'),
+      entry('c', '2026-11-21T10:00:00Z', 'wrong', { struck: 'x' }),
+    ]
+    const kept = under(book(b, log), 'From the log')!
+    expect(kept.indexOf('earlier')).toBeLessThan(kept.indexOf('later'))
+    expect(kept).not.toMatch(/wrong/)
+    expect(under(book(b), 'Decided, and why')).toMatch(/black.*it is here/)
+  })
+  it('a build with next to nothing makes a book without empty chapters', () => {
+    const bare = { ...fullBuild(), parts: {} }
+    for (const b of book(bare)) if ('table' in b) expect(b.table.rows.length).toBeGreaterThan(0)
+  })
+})
+
+describe('the care sheet', () => {
+  const of = (b: Build) => JSON.stringify(careSheet(b, evaluate(b, TODAY).setup))
+  it('strings, tuning and what the film wants', () => {
+    const b = fullBuild()
+    expect(of({ ...b, finish: { ...b.finish, system: 'oil' } })).toMatch(/Oily rags burn by themselves/)
+    expect(of({ ...b, finish: { ...b.finish, system: 'lacquer' } })).toMatch(/rubber stands/)
+    expect(of(b)).toMatch(/Tuned standard: E4 B3 G3 D3 A2 E2/)
+  })
+  it('only what was read is told as it left the bench', () => {
+    const b = { ...fullBuild(), setup: { school: 'ordinary' as const, readings: {} } }
+    expect(of(b)).not.toMatch(/As it left the bench/)
+    expect(of({ ...b, setup: { ...b.setup, readings: { r: { what: 'relief', value: 0.2 } } } })).toMatch(/Relief at fret 8","0.2 mm/)
+  })
+})

@@ -1,0 +1,109 @@
+import type { Build } from '../../document/build'
+import { chosenParts, specAt } from '../../document/read'
+import { notesOf, tuningOf } from '../../instrument/tunings'
+import type { LogEntry } from '../../log/entry'
+import { slotSpec } from '../../parts/slots'
+import { isMeasured } from '../../quantity/size'
+import { sayDay } from '../../quantity/days'
+import type { Results } from '../list'
+import { sheetsOf } from '../things'
+import type { Sheet, SheetBlock } from '../sheet'
+
+/** Sheets whose pages belong in the book as they are. */
+const KEPT: readonly string[] = ['wire-list', 'finish-sheet', 'setup-sheet']
+
+const table = (columns: string[], rows: string[][]): SheetBlock[] => (rows.length ? [{ table: { columns, rows } }] : [])
+const section = (heading: string, blocks: SheetBlock[]): SheetBlock[] => (blocks.length ? [{ heading }, ...blocks] : [])
+
+/**
+ * The whole instrument as a book: what it is made of, what was read, how it is wired, finished and set up, what was done when and why, what it
+ * still lacks. For whoever opens it next.
+ */
+export function buildBook(build: Build, results: Results, entries: readonly LogEntry[]): Sheet {
+  const parts = chosenParts(build)
+  const steps = results.plan.steps
+  const open = steps.filter((s) => s.state !== 'done')
+  const doubtful = results.fit.filter((j) => j.verdict === 'tight' || j.verdict === 'wont-go')
+  return {
+    id: 'build-book',
+    title: 'Build book',
+    about: `${build.name}: ${build.strings} strings, ${build.handedness}-handed, tuned ${tuningOf(build).name} (${notesOf(tuningOf(build))}).`,
+    blocks: [
+      ...section(
+        'What it is made of',
+        table(
+          ['part', 'what', 'from', 'price'],
+          parts.map(([slot, p]) => [
+            slotSpec(slot).label,
+            p.name,
+            p.seller ?? 'own stock',
+            p.price === undefined ? '' : `${p.price.toFixed(2)} ${build.currency}`,
+          ]),
+        ),
+      ),
+      ...section(
+        'Sizes that were read',
+        table(
+          ['part', 'size', 'value', 'by'],
+          parts.flatMap(([slot, p]) =>
+            Object.entries(p.sizes)
+              .filter(([, s]) => isMeasured(s.known))
+              .map(([size, s]) => {
+                const spec = specAt({ slot, size })
+                return [
+                  slotSpec(slot).label,
+                  spec.label,
+                  `${Number(s.value.toPrecision(6))}${spec.unit === 'mm' ? ' mm' : ` ${spec.unit ?? ''}`}`,
+                  s.known,
+                ]
+              }),
+          ),
+        ),
+      ),
+      ...sheetsOf(build, results)
+        .filter((s) => KEPT.includes(s.id))
+        .flatMap((s): SheetBlock[] => [{ heading: s.title }, { text: s.about }, ...s.blocks]),
+      ...section(
+        'What was done when',
+        table(
+          ['day', 'step'],
+          steps
+            .filter((s) => s.done)
+            .toSorted((a, b) => a.done!.localeCompare(b.done!))
+            .map((s) => [`${sayDay(s.done!)} ${s.done!.slice(0, 4)}`, s.title]),
+        ),
+      ),
+      ...section(
+        'Decided, and why',
+        table(
+          ['question', 'chosen', 'because'],
+          Object.values(build.plan?.decisions ?? {})
+            .filter((d) => d.chosen)
+            .map((d) => [d.question, d.chosen!, d.reason ?? '']),
+        ),
+      ),
+      ...section('Known faults and what is open', [
+        ...(doubtful.length ? [{ tick: doubtful.map((j) => `${j.title}: ${j.says}`) }] : []),
+        ...(open.length
+          ? [
+              {
+                tick: open.map(
+                  (s) => `${s.title}${s.need === 'must' ? '' : ` (${s.need === 'should' ? 'should be done' : 'can come later'})`}`,
+                ),
+              },
+            ]
+          : []),
+      ]),
+      ...section(
+        'From the log',
+        table(
+          ['day', 'kind', 'what'],
+          entries
+            .filter((e) => !e.struck)
+            .toSorted((a, b) => a.at.localeCompare(b.at))
+            .map((e) => [`${sayDay(e.at)} ${e.at.slice(0, 4)}`, e.kind, e.text]),
+        ),
+      ),
+    ],
+  }
+}

@@ -1,0 +1,62 @@
+import type { Build } from '../../document/build'
+import { traitAt } from '../../document/read'
+import { stringPulls } from '../../instrument/stringPulls'
+import { notesOf, tuningOf } from '../../instrument/tunings'
+import { printMm } from '../../quantity/length'
+import type { SetupResult } from '../../setup/setupResult'
+import type { Sheet } from '../sheet'
+
+/** How a film is kept, by what it is. [practice] */
+const KEEPING: Readonly<Record<string, string>> = {
+  none: 'Bare wood: dry hands, no water; it marks.',
+  lacquer:
+    'Lacquer: a soft dry cloth. It softens on foam or rubber stands and under straps of plastic: put cotton between. No silicone polish.',
+  acrylic: 'Acrylic: a damp cloth, then dry. No solvent, no silicone polish.',
+  metallic: 'Metallic under clear: a damp cloth, then dry. What is rubbed through to the silver cannot be touched up: no abrasive polish.',
+  waterborne: 'Waterborne clear: a damp cloth, dried at once; no alcohol.',
+  'wipe-on': 'Wipe-on: a damp cloth; a dull place may be wiped with another thin coat.',
+  oil: 'Oil: a thin coat once a year, rubbed off within minutes. Oily rags burn by themselves: lay them flat outside to dry, or under water.',
+  'hard-wax': 'Hard wax oil: a damp cloth; worn places take another thin coat.',
+  shellac: 'Shellac: dry cloth only; alcohol and hot hands mark it.',
+}
+
+/** One page for who plays it: strings, numbers, what to keep off, when to bring it back. */
+export function careSheet(build: Build, setup: SetupResult): Sheet {
+  const gauges = stringPulls(build).map((p) => p.gauge.toFixed(2))
+  const done = setup.moves.filter((m) => m.measured)
+  return {
+    id: 'care-sheet',
+    title: 'Care sheet',
+    about: `${build.name}. For who plays it.`,
+    blocks: [
+      { heading: 'Strings' },
+      {
+        text: `${gauges.length ? `Gauges ${gauges.join(', ')} mm. ` : ''}Tuned ${tuningOf(build).name}: ${notesOf(tuningOf(build))}. Other gauges or another tuning want a new setup.${build.parts.springs ? ' Change them one at a time, so that the bridge stays where it is.' : ''} Eyes away when cutting strings.`,
+      },
+      ...(done.length
+        ? [
+            { heading: 'As it left the bench' },
+            { table: { columns: ['what', 'read', 'wanted'], rows: done.map((m) => [m.title, m.measured!, m.target]) } },
+          ]
+        : []),
+      { heading: 'Keeping it' },
+      {
+        tick: [
+          KEEPING[build.finish.system] ?? 'A soft dry cloth.',
+          `Air between ${build.room.low} and ${build.room.high} % as in the room it was built in: below, frets stick out; above, the neck bows.`,
+          'Never in a hot car, at a radiator or in the sun behind glass.',
+          'Wipe strings and frets after playing; a drop of board oil on bare wood twice a year, none on a lacquered board.',
+        ],
+      },
+      { heading: 'Bring it back when' },
+      {
+        tick: [
+          'it buzzes where it did not, or bends choke',
+          `the strings stand more than half a millimetre off what they were${done.some((m) => m.id === 'action') ? '' : `, ${printMm(setup.targets.actionBass)} mm over fret 12`}`,
+          'a knob crackles, or one position of the switch is silent',
+          `the seasons changed and it will not stay in tune${traitAt(build, 'neck', 'truss') ? ': a quarter turn of the truss nut is work for a bench, not for pliers' : ''}`,
+        ],
+      },
+    ],
+  }
+}
