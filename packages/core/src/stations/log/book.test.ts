@@ -68,6 +68,8 @@ describe('the care sheet', () => {
   it('only what was read is told as it left the bench', () => {
     const b = { ...fullBuild(), setup: { school: 'ordinary' as const, readings: {} } }
     expect(of(b)).not.toMatch(/As it left the bench/)
+    // A number nobody read is not said to have been.
+    expect(of(b)).toMatch(/off what they were"/)
     expect(of({ ...b, setup: { ...b.setup, readings: { r: { what: 'relief', value: 0.2 } } } })).toMatch(/Relief at fret 8","0.2 mm/)
   })
 })

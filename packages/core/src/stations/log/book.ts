@@ -2,7 +2,7 @@ import type { Build } from '../../document/build'
 import { chosenParts, specAt } from '../../document/read'
 import { notesOf, tuningOf } from '../../instrument/tunings'
 import type { LogEntry } from '../../log/entry'
-import { slotSpec } from '../../parts/slots'
+import { SLOT_NAMES, slotSpec } from '../../parts/slots'
 import { isMeasured } from '../../quantity/size'
 import { sayDay } from '../../quantity/days'
 import type { Results } from '../list'
@@ -20,7 +20,8 @@ const section = (heading: string, blocks: SheetBlock[]): SheetBlock[] => (blocks
  * still lacks. For whoever opens it next.
  */
 export function buildBook(build: Build, results: Results, entries: readonly LogEntry[]): Sheet {
-  const parts = chosenParts(build)
+  // In the order an instrument is thought of, not that in which its parts were chosen.
+  const parts = chosenParts(build).toSorted(([a], [b]) => SLOT_NAMES.indexOf(a) - SLOT_NAMES.indexOf(b))
   const steps = results.plan.steps
   const open = steps.filter((s) => s.state !== 'done')
   const doubtful = results.fit.filter((j) => j.verdict === 'tight' || j.verdict === 'wont-go')

@@ -2,7 +2,6 @@ import type { Build } from '../../document/build'
 import { traitAt } from '../../document/read'
 import { stringPulls } from '../../instrument/stringPulls'
 import { notesOf, tuningOf } from '../../instrument/tunings'
-import { printMm } from '../../quantity/length'
 import type { SetupResult } from '../../setup/setupResult'
 import type { Sheet } from '../sheet'
 
@@ -24,6 +23,7 @@ const KEEPING: Readonly<Record<string, string>> = {
 export function careSheet(build: Build, setup: SetupResult): Sheet {
   const gauges = stringPulls(build).map((p) => p.gauge.toFixed(2))
   const done = setup.moves.filter((m) => m.measured)
+  const action = done.find((m) => m.id === 'action')
   return {
     id: 'care-sheet',
     title: 'Care sheet',
@@ -52,7 +52,7 @@ export function careSheet(build: Build, setup: SetupResult): Sheet {
       {
         tick: [
           'it buzzes where it did not, or bends choke',
-          `the strings stand more than half a millimetre off what they were${done.some((m) => m.id === 'action') ? '' : `, ${printMm(setup.targets.actionBass)} mm over fret 12`}`,
+          `the strings stand more than half a millimetre off what they were${action?.measured ? ` (${action.measured} mm over fret 12)` : ''}`,
           'a knob crackles, or one position of the switch is silent',
           `the seasons changed and it will not stay in tune${traitAt(build, 'neck', 'truss') ? ': a quarter turn of the truss nut is work for a bench, not for pliers' : ''}`,
         ],
