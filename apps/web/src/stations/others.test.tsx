@@ -46,7 +46,7 @@ describe('Log', () => {
     await waitFor(() => expect(screen.getByText(/Nothing written yet/)).toBeTruthy())
     await userEvent.type(inHand().getByLabelText(/What happened/), 'Eased the pocket')
     await userEvent.click(inHand().getByRole('button', { name: 'Write it down' }))
-    await waitFor(() => expect(inHand().getByRole('heading', { level: 3 }).textContent).toMatch(/Entry of/))
+    await waitFor(() => expect(inHand().getByRole('heading', { level: 3, name: /^Entry of/ }).textContent).toMatch(/Entry of/))
     await userEvent.click(inHand().getByRole('button', { name: 'Strike it' }))
     await waitFor(() => expect(inHand().getByRole('button', { name: 'Take the strike back' })).toBeTruthy())
     expect(server.log).toHaveLength(1)

@@ -90,11 +90,6 @@ export default function LogStation() {
         <div>
           <h2 className="text-[23px]">Write it down</h2>
           <QuickLog />
-          <section aria-label="On paper" className="mt-5 border-t border-hairline pt-3">
-            <h3 className="text-[18px]">The whole of it</h3>
-            <PrintSheet sheet={() => buildBook(build, evaluation, log.data ?? [])} label="Build book" named="build book" />
-            <PrintSheet sheet={() => careSheet(build, evaluation.setup)} label="Care sheet" named="care sheet" />
-          </section>
           {hand && (
             <div className="mt-5 border-t border-hairline pt-3">
               <h3 className="text-[18px]">Entry of {format(parseISO(hand.at), 'EEE d MMM yyyy, HH:mm')}</h3>
@@ -112,6 +107,11 @@ export default function LogStation() {
               </div>
             </div>
           )}
+          <section aria-label="On paper" className="mt-5 border-t border-hairline pt-3">
+            <h3 className="text-[18px]">The whole of it</h3>
+            <PrintSheet sheet={() => buildBook(build, evaluation, log.data ?? [])} label="Build book" named="build book" />
+            <PrintSheet sheet={() => careSheet(build, evaluation.setup)} label="Care sheet" named="care sheet" />
+          </section>
         </div>
       }
     />
