@@ -13,13 +13,12 @@ export function OtherStrings() {
   const [name, setName] = useState(now.name)
   const [text, setText] = useState('')
   const tuning = all.find((t) => t.name === name) ?? now
-  const gauges = text.trim() ? parseGauges(text, build.strings) : undefined
+  const gauges = useMemo(() => (text.trim() ? parseGauges(text, build.strings) : undefined), [text, build.strings])
   const written = gauges?.ok ? gauges.value : undefined
   const differs = tuning.name !== now.name || written !== undefined
   const then = useMemo(
     () => (differs ? stringsThen(build, { tuning, ...(written ? { gauges: written } : {}) }) : undefined),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- a list of gauges is the text it was read from
-    [build, tuning, text, differs],
+    [build, tuning, written, differs],
   )
   const set = stringPulls(build).map((p) => Math.round(p.gauge / 0.0254))
   return (
