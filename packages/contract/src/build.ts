@@ -146,13 +146,34 @@ class DecisionDoc {
   @Optional() @Length(1, 1000, says('A reason has at most 1000 letters.')) reason?: string
   @Optional() @Length(1, 200, says('The step it binds at is named by its id.')) before?: string
 }
+class BookedDoc {
+  @Length(1, 120, says('Who comes has 1 to 120 letters.')) by!: string
+  @IsDay() on!: string
+}
 class PlanDoc {
   @Optional() @ListOf(aDay, 'Days off', { most: 400, each: 'days' }) daysOff?: string[]
   @Optional() @Nested(QuietDoc, 'Quiet hours go from one minute of the day to another.') quiet?: QuietDoc
   @Optional() @RecordOf(each(DecisionDoc)) decisions?: Record<string, DecisionDoc>
+  @Optional() @Whole(0, 1439, 'When the evening begins, minutes of the day,') begins?: number
+  @Optional() @Whole(0, 1439, 'The hour after which nothing final is begun, minutes of the day,') cutOff?: number
+  @Optional() @RecordOf(each(BookedDoc), 100) booked?: Record<string, BookedDoc>
+  @Optional() @RecordOf(aDay, 60) noted?: Record<string, string>
 }
 class StepDoc {
   @IsTime() done!: string
+  @Optional() @Between(0, 10_000, 'The minutes a step took') took?: number
+  @Optional() @Between(0, 10_000, 'The minutes a step was planned to take') planned?: number
+}
+
+class ReopenedDoc {
+  @IsDay() on!: string
+  @Length(1, 400, says('Why it was taken in again has 1 to 400 letters.')) why!: string
+}
+class DeliveredDoc {
+  @IsDay() on!: string
+  @Optional() @Length(1, 120, says('Who it went to has 1 to 120 letters.')) to?: string
+  @ListOf(textOf(1, 400, 'A known fault has 1 to 400 letters.'), 'Known faults', { most: 200, each: 'faults' }) faults!: string[]
+  @Optional() @Nested(ReopenedDoc, 'Taken in again: on a day and for a reason.') reopened?: ReopenedDoc
 }
 
 class ConsumableDoc {
@@ -254,6 +275,7 @@ export class BuildDoc {
   @Optional() @Nested(PlanDoc, 'The plan has days off, quiet hours and decisions.') plan?: PlanDoc
   @Nested(SetupDoc, 'The setup is missing.') setup!: SetupDoc
   @RecordOf(each(StepDoc), LIMITS.steps) steps!: Record<string, StepDoc>
+  @Optional() @Nested(DeliveredDoc, 'A build is handed over on a day.') delivered?: DeliveredDoc
 }
 
 /** A build as it may be stored: the very copy every rule was run on. */

@@ -18,6 +18,7 @@ const change = { revision: 0, label: 'x', edits: [edit] }
 const item = { part: nut, holding: 'stash', quantity: 1, reserved: {} }
 const entry = { id: 'a', at: '2026-11-24T20:00:00Z', kind: 'note', text: 'x' }
 const bundle = (log: object[]) => ({ format: 'snug-bolt-build', version: 1, exported: entry.at, build: full, log })
+const pictures = (n: number, name = 'x') => ({ ...bundle([]), photos: many(n, () => ({ id: 'p', name, createdAt: entry.at, data: 'eA==' })) })
 const found = (result: { ok: true } | { ok: false; problems: { why: string }[] }) => (result.ok ? [] : result.problems)
 const nested = (depth: number): unknown => many(depth - 1, () => 0).reduce<unknown>((inner) => [inner], [])
 const outline = (n: number) => many(n, (i) => ({ x: i, bass: 1, treble: 1 }))
@@ -52,6 +53,8 @@ const AT: Partial<Record<keyof typeof LIMITS, (n: number) => { why: string }[]>>
   logEntries: (n) => found(checkedBundle(bundle(many(n, () => entry)))),
   logText: (n) => problemsOf(LogRequest, { kind: 'note', text: text(n) }),
   logThing: (n) => problemsOf(LogRequest, { kind: 'note', text: 'x', thing: text(n) }),
+  photos: (n) => found(checkedBundle(pictures(n))),
+  photoName: (n) => found(checkedBundle(pictures(1, text(n)))),
   defects: (n) => problemsOfBuild({ ...full, rescue: { defects: many(n, () => 'worn') } }),
   reserved: (n) => problemsOf(StockRequest, { ...item, reserved: map(n, 1) }),
   many: (n) => problemsOf(StockManyRequest, { items: many(n, () => 1) }),

@@ -6,7 +6,7 @@ import {
   LOG_KINDS,
   START_IDS,
   STATIONS,
-  type Build,
+  type Bundle,
   type JobId,
   type LogEntry,
   type StartId,
@@ -87,12 +87,25 @@ export class LogRequest {
   @IsString(says('Write something down.')) @Length(1, LIMITS.logText, says(`An entry has 1 to ${LIMITS.logText} letters.`)) text!: string
   @Optional() @IsIn(STATIONS, says('An entry belongs to a station.')) station?: (typeof STATIONS)[number]
   @Optional() @IsString() @MaxLength(LIMITS.logThing, says(`What an entry is about has at most ${LIMITS.logThing} letters.`)) thing?: string
+  /** A picture of this build, by id. */
+  @Optional() @Length(1, 60, says('A picture is named by its id.')) photo?: string
 }
 
 class LogEntryDoc extends LogRequest {
   @Length(1, 60, says('A log entry needs an id.')) id!: string
   @IsTime() at!: string
   @Optional() @IsTime() struck?: string
+}
+
+/** Letters of the largest picture in base64: four for every three bytes. */
+const BASE64 = 4 * Math.ceil(LIMITS.file / 3)
+
+class PhotoDoc {
+  @Length(1, 60, says('A picture needs an id.')) id!: string
+  @IsString() @Length(1, LIMITS.photoName, says(`A picture’s name has 1 to ${LIMITS.photoName} letters.`)) name!: string
+  @IsTime() createdAt!: string
+  /** Whether it is a picture at all is seen once it is decoded. */
+  @IsString() @Length(1, BASE64, says(`A picture has at most ${LIMITS.file / 1e6} MB.`)) data!: string
 }
 
 /** What is inside a bundle whose outside is already known to be ours. */
@@ -104,13 +117,15 @@ export class BundleDoc {
   @IsDefined(says('The bundle holds no build.')) @IsCheckedBy(() => [], refTo(BuildDoc.name)) build!: unknown
   @ListOf(each(LogEntryDoc), 'The bundle’s log', { most: LIMITS.logEntries, each: 'entries' })
   log!: LogEntryDoc[]
+  @Optional() @ListOf(each(PhotoDoc), 'The bundle’s pictures', { most: LIMITS.photos, each: 'pictures' }) photos?: PhotoDoc[]
 }
 
 /** The build and log of a bundle, as they were checked. */
-export function checkedBundle(plain: unknown): Checked<{ build: Build; log: LogEntry[] }> {
+export function checkedBundle(plain: unknown): Checked<Pick<Bundle, 'build' | 'log' | 'photos'>> {
   const outer = checked(BundleDoc, plain, LIMITS.fileValues)
   if (!outer.ok) return outer
   const build = checkedBuild(outer.value.build)
   if (!build.ok) return { ok: false, problems: under('build', build.problems) }
-  return { ok: true, value: { build: build.value, log: outer.value.log as LogEntry[] } }
+  const { log, photos } = outer.value
+  return { ok: true, value: { build: build.value, log: log as LogEntry[], ...(photos ? { photos } : {}) } }
 }

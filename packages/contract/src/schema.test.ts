@@ -169,11 +169,16 @@ const fullest = (): Build => {
     plan: {
       daysOff: ['2026-12-24'],
       quiet: { from: 1320, to: 420 },
+      begins: 1140,
+      cutOff: 1290,
+      booked: { 'pocket-glue': { by: 'a neighbour', on: '2026-12-05' } },
+      noted: { action: '2026-11-24' },
       decisions: {
         guard: { question: 'Which guard?', options: ['white', 'black'], chosen: 'black', reason: 'it is here', before: 'trial-build' },
       },
     },
-    steps: { 'arrive-neck': { done: '2026-11-24T20:00:00Z' } },
+    steps: { 'arrive-neck': { done: '2026-11-24T20:00:00Z', took: 12, planned: 5 } },
+    delivered: { on: '2027-02-14', to: 'its player', faults: ['known fault: the nut'], reopened: { on: '2027-03-01', why: 'the nut' } },
   }
 }
 const bundle = (build: unknown) => ({ format: 'snug-bolt-build', version: 1, exported: '2026-11-24T20:00:00.000Z', build, log })
@@ -203,7 +208,7 @@ describe('the published schema of the bundle', () => {
   it.each([
     ['a field nobody knows', { extra: 1 }],
     ['another format', { format: 'another' }],
-    ['a version to come', { version: 2 }],
+    ['a version to come', { version: 3 }],
     ['no log', { log: undefined }],
   ])('refuses %s', (_, change) => expect(validate(JSON.parse(JSON.stringify({ ...bundle(fullest()), ...change })))).toBe(false))
 })

@@ -15,7 +15,7 @@ describe('build bundle', () => {
     ['', /not JSON/],
     ['[1,2]', /not a build bundle/],
     ['{"format":"snug-bolt-build","version":"1"}', /not a whole number/],
-    ['{"format":"snug-bolt-build","version":2}', /up to version 1/],
+    ['{"format":"snug-bolt-build","version":3}', /up to version 2/],
   ])('refuses %j', (text, sentence) => {
     const read = readBundle(text)
     expect(!read.ok && read.why).toMatch(sentence)

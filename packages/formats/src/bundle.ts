@@ -1,11 +1,12 @@
-import { BUNDLE_FORMAT, BUNDLE_VERSION, type Build, type Bundle, type LogEntry } from '@snug/core'
+import { BUNDLE_FORMAT, BUNDLE_VERSION, type Build, type Bundle, type LogEntry, type PhotoFile } from '@snug/core'
 
-export const toBundle = (build: Build, log: LogEntry[], exported: string): Bundle => ({
+export const toBundle = (build: Build, log: LogEntry[], exported: string, photos: PhotoFile[] = []): Bundle => ({
   format: BUNDLE_FORMAT,
   version: BUNDLE_VERSION,
   exported,
   build,
   log,
+  ...(photos.length ? { photos } : {}),
 })
 
 /** Text of a bundle file: indented, keys in the order they stand, so that two exports compare line by line. */

@@ -173,7 +173,7 @@ describe('bundles', () => {
   it.each([
     ['broken JSON', '{"format": "snug-bolt-b', 400, /not JSON/],
     ['foreign JSON', '{"drawing": {}}', 422, /not a build bundle/],
-    ['a newer version', '{"format":"snug-bolt-build","version":99}', 422, /reads up to version 1\. Update/],
+    ['a newer version', '{"format":"snug-bolt-build","version":99}', 422, /reads up to version 2\. Update/],
     ['no build inside', '{"format":"snug-bolt-build","version":1,"exported":"2026-11-24T10:00:00Z","log":[]}', 422, /no build/],
   ])('%s is refused with a sentence', async (_, text, status, sentence) => {
     const before = (await app.get('/builds')).body.length

@@ -3,9 +3,10 @@ import type { Edit } from '@snug/core'
 import { Router } from 'express'
 import type { Db } from '../db/open'
 import { bodyAs } from '../http/body'
+import { HttpProblem } from '../http/problem'
 import type { NewsHub } from '../news/hub'
 import { exampleBuild } from './example'
-import { changeBuild, createBuild, goBack, listBuilds, listEvents, putAway, readBuild, stepBack, type BuildState } from './store'
+import { changeBuild, createBuild, goBack, listBuilds, listEvents, lookBack, putAway, readBuild, stepBack, type BuildState } from './store'
 
 export function buildRoutes(db: Db, hub: NewsHub): Router {
   const routes = Router()
@@ -41,6 +42,12 @@ export function buildRoutes(db: Db, hub: NewsHub): Router {
       async (req, res) =>
         void res.json(told(await stepBack(db, req.params.id as string, bodyAs(RevisionRequest, req.body).revision, kind))),
     )
-  routes.get('/builds/:id/events', async (req, res) => void res.json(await listEvents(db, req.params.id)))
+  routes.get('/builds/:id/events', async (req, res) => {
+    const before = req.query.before === undefined ? undefined : Number(req.query.before)
+    if (before !== undefined && !(Number.isInteger(before) && before >= 0 && before <= 1e9))
+      throw new HttpProblem(422, '"before" is the number of a change, a whole number from 0.')
+    res.json(await listEvents(db, req.params.id, before))
+  })
+  routes.get('/builds/:id/at/:revision', async (req, res) => void res.json(await lookBack(db, req.params.id, Number(req.params.revision))))
   return routes
 }

@@ -13,10 +13,10 @@ import {
   type NewBuild,
 } from '@snug/core'
 import { checkedBuild } from '@snug/contract'
-import { and, asc, desc, eq, gt, inArray, isNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, isNull, lt, sql } from 'drizzle-orm'
 import { randomUUID } from 'node:crypto'
 import type { Db } from '../db/open'
-import { builds, events, logEntries } from '../db/schema'
+import { builds, events, logEntries, photos } from '../db/schema'
 import { inPieces } from '../db/pieces'
 import { HttpProblem } from '../http/problem'
 import { followSlots } from '../stock/follow'
@@ -87,12 +87,19 @@ export async function createBuild(db: Db, wanted: NewBuild): Promise<BuildState>
   return insertBuild(db, newBuild(wanted, now().slice(0, 10)), [])
 }
 
-/** Puts a whole build on the shelf, with its log. @param id asked for by demo data; otherwise made from the name */
-export async function insertBuild(db: Db, doc: Build, log: readonly LogEntry[], id = idFor(doc.name)): Promise<BuildState> {
+/** Puts a whole build on the shelf, with its log and pictures. @param id asked for by demo data; otherwise made from the name */
+export async function insertBuild(
+  db: Db,
+  doc: Build,
+  log: readonly LogEntry[],
+  id = idFor(doc.name),
+  pictures: readonly (typeof photos.$inferInsert)[] = [],
+): Promise<BuildState> {
   const at = now()
   const row: Row = { id, revision: 0, doc, undo: [], redo: [], createdAt: at, updatedAt: at, putAwayAt: null }
   await db.transaction(async (tx) => {
     await tx.insert(builds).values(row)
+    for (const picture of pictures) await tx.insert(photos).values({ ...picture, buildId: id })
     const rows = log.map((e) => ({
       id: randomUUID(),
       buildId: id,
@@ -102,6 +109,7 @@ export async function insertBuild(db: Db, doc: Build, log: readonly LogEntry[], 
       station: e.station ?? null,
       thing: e.thing ?? null,
       struckAt: e.struck ?? null,
+      photo: e.photo ?? null,
     }))
     await inPieces(rows, (piece) => tx.insert(logEntries).values(piece))
   })
@@ -154,17 +162,30 @@ const nothingLeft = (row: Row) =>
 export async function goBack(db: Db, id: string, revision: number, to: number): Promise<BuildState> {
   return write(db, id, revision, 'change', async (row, tx) => {
     if (to >= row.revision) throw new HttpProblem(422, 'That is not an earlier state of this build.')
-    const since = await tx
-      .select()
-      .from(events)
-      .where(and(eq(events.buildId, id), gt(events.revision, to)))
-      .orderBy(desc(events.revision))
-    const was = since.reduce((doc, e) => applyChange(doc, inverse({ label: e.label, edits: e.edits })), row.doc)
-    // A state of an earlier form of the document comes back in this one.
-    const edits = editsBetween(row.doc, migrated(was) as Build)
+    const { was, after } = await asItWas(tx, row, to)
+    const edits = editsBetween(row.doc, was)
     if (!edits.length) throw new HttpProblem(422, 'The build reads the same now as it did then.')
-    return { label: `Back to before “${since.at(-1)!.label}”`.slice(0, LIMITS.label), edits }
+    return { label: `Back to before “${after}”`.slice(0, LIMITS.label), edits }
   })
+}
+
+/** A build as it was at an earlier revision, only to be looked at. */
+export async function lookBack(db: Db, id: string, to: number): Promise<Build> {
+  const row = await rowOf(db, id)
+  if (!Number.isInteger(to) || to < 0 || to > row.revision)
+    throw new HttpProblem(422, `${row.doc.name} has been through ${row.revision} changes; say which of them, from 0.`)
+  return to === row.revision ? row.doc : (await asItWas(db, row, to)).was
+}
+
+/** The document of a revision in the form of this Snug Bolt, and what was done to it next. */
+async function asItWas(db: Pick<Db, 'select'>, row: Row, to: number): Promise<{ was: Build; after: string }> {
+  const since = await db
+    .select()
+    .from(events)
+    .where(and(eq(events.buildId, row.id), gt(events.revision, to)))
+    .orderBy(desc(events.revision))
+  const was = since.reduce((doc, e) => applyChange(doc, inverse({ label: e.label, edits: e.edits })), row.doc)
+  return { was: migrated(was) as Build, after: since.at(-1)!.label }
 }
 
 type Tx = Parameters<Parameters<Db['transaction']>[0]>[0]
@@ -226,15 +247,18 @@ export interface EventRow {
   edits: Edit[]
 }
 
-/** Latest events first. */
-export async function listEvents(db: Db, id: string, limit = 200): Promise<EventRow[]> {
+/** Events of one page of the list. */
+const PAGE = 200
+
+/** Latest events first, a page of them. @param before only what came before this revision */
+export async function listEvents(db: Db, id: string, before?: number): Promise<EventRow[]> {
   await rowOf(db, id)
   return db
     .select({ revision: events.revision, at: events.at, kind: events.kind, label: events.label, edits: events.edits })
     .from(events)
-    .where(eq(events.buildId, id))
+    .where(and(eq(events.buildId, id), before === undefined ? undefined : lt(events.revision, before)))
     .orderBy(desc(events.revision))
-    .limit(limit)
+    .limit(PAGE)
 }
 
 /** Is any of these ids taken? Used by the demo filler. */

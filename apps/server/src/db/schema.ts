@@ -33,6 +33,26 @@ export const events = pgTable(
   (t) => [primaryKey({ columns: [t.buildId, t.revision] })],
 )
 
+const bytes = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' })
+
+/** Pictures of a build's parts, as they were taken in; never run, only shown. */
+export const photos = pgTable(
+  'photos',
+  {
+    id: text('id').primaryKey(),
+    buildId: text('build_id')
+      .notNull()
+      .references(() => builds.id),
+    name: text('name').notNull(),
+    type: text('type').$type<'image/jpeg' | 'image/png'>().notNull(),
+    width: integer('width').notNull(),
+    height: integer('height').notNull(),
+    bytes: bytes('bytes').notNull(),
+    createdAt: now('created_at').notNull(),
+  },
+  (t) => [index('photos_build').on(t.buildId, t.createdAt)],
+)
+
 /** Entries are struck, never deleted. */
 export const logEntries = pgTable('log_entries', {
   id: text('id').primaryKey(),
@@ -45,6 +65,9 @@ export const logEntries = pgTable('log_entries', {
   station: text('station').$type<Station>(),
   thing: text('thing'),
   struckAt: now('struck_at'),
+  photo: text('photo').references(() => photos.id),
+  /** The order they were written in: a machine's clock may be set back. */
+  seq: integer('seq').notNull().generatedByDefaultAsIdentity(),
 })
 
 /** Parts in the stash and on offer. What is searched and sorted by stands in columns of its own. */
@@ -68,23 +91,3 @@ export const benches = pgTable('benches', {
   doc: jsonb('doc').$type<Bench>().notNull(),
   updatedAt: now('updated_at').notNull(),
 })
-
-const bytes = customType<{ data: Uint8Array }>({ dataType: () => 'bytea' })
-
-/** Pictures of a build's parts, as they were taken in; never run, only shown. */
-export const photos = pgTable(
-  'photos',
-  {
-    id: text('id').primaryKey(),
-    buildId: text('build_id')
-      .notNull()
-      .references(() => builds.id),
-    name: text('name').notNull(),
-    type: text('type').$type<'image/jpeg' | 'image/png'>().notNull(),
-    width: integer('width').notNull(),
-    height: integer('height').notNull(),
-    bytes: bytes('bytes').notNull(),
-    createdAt: now('created_at').notNull(),
-  },
-  (t) => [index('photos_build').on(t.buildId, t.createdAt)],
-)

@@ -5,8 +5,9 @@ import { randomUUID } from 'node:crypto'
 import type { Db } from '../db/open'
 import { logEntries } from '../db/schema'
 import { HttpProblem } from '../http/problem'
+import { readPhoto } from '../photos/store'
 
-type Row = typeof logEntries.$inferSelect
+type Row = Omit<typeof logEntries.$inferSelect, 'seq'>
 const iso = (t: string) => new Date(t).toISOString()
 const entryOf = (row: Row): LogEntry => ({
   id: row.id,
@@ -15,15 +16,18 @@ const entryOf = (row: Row): LogEntry => ({
   text: row.text,
   ...(row.station ? { station: row.station } : {}),
   ...(row.thing ? { thing: row.thing } : {}),
+  ...(row.photo ? { photo: row.photo } : {}),
   ...(row.struckAt ? { struck: iso(row.struckAt) } : {}),
 })
 
-/** Oldest first. */
+/** In the order they were written, which no clock set back can change. */
 export async function listLog(db: Db, buildId: string): Promise<LogEntry[]> {
-  return (await db.select().from(logEntries).where(eq(logEntries.buildId, buildId)).orderBy(asc(logEntries.at))).map(entryOf)
+  return (await db.select().from(logEntries).where(eq(logEntries.buildId, buildId)).orderBy(asc(logEntries.seq))).map(entryOf)
 }
 
 export async function addEntry(db: Db, buildId: string, wanted: LogRequest): Promise<LogEntry> {
+  if (wanted.photo !== undefined && (await readPhoto(db, wanted.photo)).buildId !== buildId)
+    throw new HttpProblem(422, 'That picture belongs to another build.')
   const row: Row = {
     id: randomUUID(),
     buildId,
@@ -32,6 +36,7 @@ export async function addEntry(db: Db, buildId: string, wanted: LogRequest): Pro
     text: wanted.text,
     station: wanted.station ?? null,
     thing: wanted.thing ?? null,
+    photo: wanted.photo ?? null,
     struckAt: null,
   }
   await db.insert(logEntries).values(row)

@@ -1,6 +1,6 @@
-import { deflateSync } from 'node:zlib'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { startApp, WANTED, type TestApp } from '../testing/app'
+import { png } from './testing'
 
 let app: TestApp
 let build: string
@@ -10,31 +10,6 @@ beforeAll(async () => {
 })
 afterAll(() => app.close())
 
-/** A grey PNG of that many pixels; its checksums are right, so that any reader takes it. */
-function png(width: number, height: number): Buffer {
-  const table = Array.from(
-    { length: 256 },
-    (_, n) => Array.from({ length: 8 }).reduce<number>((c) => (c & 1 ? 0xedb88320 ^ (c >>> 1) : c >>> 1), n) >>> 0,
-  )
-  const crc = (b: Buffer) => ~b.reduce((c, byte) => table[(c ^ byte) & 255]! ^ (c >>> 8), ~0) >>> 0
-  const chunk = (type: string, data: Buffer) => {
-    const body = Buffer.concat([Buffer.from(type), data])
-    const [length, sum] = [Buffer.alloc(4), Buffer.alloc(4)]
-    length.writeUInt32BE(data.length)
-    sum.writeUInt32BE(crc(body))
-    return Buffer.concat([length, body, sum])
-  }
-  const head = Buffer.alloc(13)
-  head.writeUInt32BE(width, 0)
-  head.writeUInt32BE(height, 4)
-  head.set([8, 0, 0, 0, 0], 8)
-  return Buffer.concat([
-    Buffer.from([137, 80, 78, 71, 13, 10, 26, 10]),
-    chunk('IHDR', head),
-    chunk('IDAT', deflateSync(Buffer.alloc(Math.min(height, 300) * (width + 1)))),
-    chunk('IEND', Buffer.alloc(0)),
-  ])
-}
 const send = (bytes: Buffer | string, type = 'image/png', name = 'body.png') =>
   app.raw('post', `/builds/${build}/photos?name=${name}`).set('Host', 'localhost').set('Content-Type', type).send(bytes)
 
@@ -72,6 +47,21 @@ describe('pictures of a build', () => {
     await send(png(200, 150)).set('Origin', 'http://elsewhere.example').expect(403)
     await send('x', 'text/plain').expect(415)
     await send(Buffer.alloc(11_000_000), 'image/png').expect(413)
+  })
+  it('of a sender that says where it was, only the picture is kept', async () => {
+    const { id } = (await send(png(200, 150, ['tEXt', 'GPS 51.5 N 2.25 E']))).body as { id: string }
+    expect(Buffer.compare((await app.get(`/photos/${id}`)).body as Buffer, png(200, 150))).toBe(0)
+    await app.remove(`/photos/${id}`).expect(204)
+  })
+  it('one that belongs to the log stays with its entry, and no entry takes the picture of another build', async () => {
+    const { id } = (await send(png(200, 150))).body as { id: string }
+    const other = ((await app.post('/builds', WANTED)).body as { id: string }).id
+    const entry = { kind: 'photo', text: 'Before the strip-down', photo: id }
+    expect((await app.post(`/builds/${other}/log`, entry).expect(422)).body.detail).toMatch(/another build/)
+    await app.post(`/builds/${build}/log`, { ...entry, photo: 'none' }).expect(404)
+    expect((await app.post(`/builds/${build}/log`, entry).expect(201)).body).toMatchObject(entry)
+    expect((await app.remove(`/photos/${id}`).expect(409)).body.detail).toMatch(/struck, never deleted/)
+    expect((await app.get(`/builds/${build}/photos`)).body).toMatchObject([{ id, logged: true }])
   })
   it('a build nobody has keeps none', async () => {
     await app.get('/builds/nobody/photos').expect(404)

@@ -6,6 +6,12 @@ export const LIMITS = {
   /** Bytes of an ordinary request, and of a file taken in. */
   body: 5_000_000,
   file: 10_000_000,
+  /** Bytes of a build with its pictures, as one file. */
+  bundle: 64_000_000,
+  /** Pictures a build keeps, and bytes of all of them: so much that its bundle still goes into one file. */
+  photos: 80,
+  photoBytes: 40_000_000,
+  photoName: 120,
   /** Levels of lists and objects within each other. */
   depth: 12,
   /** Values in an ordinary request, and in a file. */

@@ -66,7 +66,9 @@ export interface Build {
   plan?: PlanChoice
   setup: SetupChoice
   /** Steps ticked off, by step id. */
-  steps: Record<string, { done: string }>
+  steps: Record<string, DoneStep>
+  /** Handed over to whoever plays it. */
+  delivered?: Delivered
 }
 
 export const TRIAL_RESULTS = ['goes', 'force', 'rattles', 'wont', 'flat', 'rocks'] as const
@@ -224,12 +226,37 @@ export interface MeterReading {
   at: string
 }
 
+/** A step that was done: when, and where somebody looked at the clock the minutes it took of those that were planned. */
+export interface DoneStep {
+  done: string
+  took?: number
+  planned?: number
+}
+
+export interface Delivered {
+  /** ISO day. */
+  on: string
+  to?: string
+  /** What it was handed over with, in the words of that day. */
+  faults: string[]
+  /** Taken in again, and why. */
+  reopened?: { on: string; why: string }
+}
+
 export interface PlanChoice {
   /** Days without the bench, ISO dates. */
   daysOff?: string[]
   /** Minutes of the day between which machines are silent; may run over midnight. */
   quiet?: { from: number; to: number }
   decisions?: Record<string, Decision>
+  /** Minute of the day the evening at the bench begins. */
+  begins?: number
+  /** Minute of the day after which nothing that cannot be undone is begun. */
+  cutOff?: number
+  /** Hands of another person or a shop, by the step they are for: the day they come. */
+  booked?: Record<string, { by: string; on: string }>
+  /** What was noted before it is taken apart, by what: the day. */
+  noted?: Record<string, string>
 }
 
 /** A question that binds once a step is done; open until something is chosen. */

@@ -2,7 +2,7 @@ import type { LogEntry } from './entry'
 import type { Build } from '../document/build'
 
 export const BUNDLE_FORMAT = 'snug-bolt-build'
-export const BUNDLE_VERSION = 1
+export const BUNDLE_VERSION = 2
 
 /** A whole build as one open JSON file. */
 export interface Bundle {
@@ -12,4 +12,14 @@ export interface Bundle {
   exported: string
   build: Build
   log: LogEntry[]
+  /** Since version 2. */
+  photos?: PhotoFile[]
+}
+
+/** A picture of a build, as it lies in its bundle: its bytes in base64. */
+export interface PhotoFile {
+  id: string
+  name: string
+  createdAt: string
+  data: string
 }

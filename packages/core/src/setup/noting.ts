@@ -27,6 +27,8 @@ export function noteTurns(build: Build, turns: readonly Omit<ScrewTurn, 'at'>[],
 }
 
 const said = ({ screw, string, turns }: Omit<ScrewTurn, 'at'>): string =>
-  screw === 'length'
-    ? `length screw of string ${string} ${printTurns(turns)} ${Math.abs(turns) > 1 ? 'turns' : 'turn'} ${turns > 0 ? 'back' : 'forward'}`
-    : `${screw} ${turnWords(turns)}`
+  screw === 'length' ? `length screw of string ${string} ${lengthWords(turns)}` : `${screw} ${turnWords(turns)}`
+
+/** Of a length screw: where its saddle went. */
+export const lengthWords = (turns: number): string =>
+  `${printTurns(turns)} ${Math.abs(turns) > 1 ? 'turns' : 'turn'} ${turns > 0 ? 'back' : 'forward'}`

@@ -4,7 +4,10 @@ import { evaluate } from '../../evaluate/evaluate'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import type { Build } from '../../document/build'
 import type { SheetBlock } from '../sheet'
+import { applyChange } from '../../document/change'
+import { noteTurns } from '../../setup/noting'
 import { buildBook } from './book'
+import { handOver, isOut, reopen } from './handover'
 import { careSheet } from './careSheet'
 
 const TODAY = '2026-11-24'
@@ -36,20 +39,39 @@ describe('the build book', () => {
     expect(done.indexOf('18 Nov 2026')).toBeLessThan(done.indexOf('20 Nov 2026'))
     expect(JSON.stringify(book(b))).toMatch(/Intonation \(should be done\)/)
   })
-  it('the log by what happened, struck entries left out; decisions with their reason', () => {
+  it('the log in the order it was written, also where the clock was set back; struck entries left out; decisions with their reason', () => {
     const b = {
       ...fullBuild(),
       plan: { decisions: { g: { question: 'Which guard?', options: ['white', 'black'], chosen: 'black', reason: 'it is here' } } },
     }
     const log = [
-      entry('b', '2026-11-22T10:00:00Z', 'later'),
-      entry('a', '2026-11-20T10:00:00Z', 'earlier'),
+      entry('b', '2026-11-22T10:00:00Z', 'earlier'),
+      entry('a', '2026-11-20T10:00:00Z', 'later'),
       entry('c', '2026-11-21T10:00:00Z', 'wrong', { struck: 'x' }),
     ]
     const kept = under(book(b, log), 'From the log')!
     expect(kept.indexOf('earlier')).toBeLessThan(kept.indexOf('later'))
     expect(kept).not.toMatch(/wrong/)
     expect(under(book(b), 'Decided, and why')).toMatch(/black.*it is here/)
+  })
+  it('handed over with what was open that day, though it is done by now; and why it came back', () => {
+    const b = fullBuild()
+    const out = applyChange(b, handOver(b, evaluate(b, TODAY), '2026-12-01', ' its player '))
+    expect(out.delivered).toMatchObject({ on: '2026-12-01', to: 'its player' })
+    expect(out.delivered!.faults).toEqual(expect.arrayContaining(['Intonation (should be done)']))
+    expect(isOut(out)).toBe(true)
+    const back = applyChange(out, reopen(out, '2026-12-20', 'the first test'))
+    expect(isOut(back)).toBe(false)
+    const steps = Object.fromEntries(evaluate(b, TODAY).plan.steps.map((s) => [s.id, { done: '2026-12-21T19:00:00Z' }]))
+    const later = book({ ...back, steps })
+    expect(under(later, 'Handed over')).toMatch(/1 Dec 2026, to its player, with this known to be open/)
+    expect(JSON.stringify(later)).toMatch(/Intonation \(should be done\).*20 Dec 2026: the first test/)
+    expect(under(later, 'Known faults and what is open') ?? '').not.toMatch(/Intonation/)
+  })
+  it('how far each screw was turned', () => {
+    const b = fullBuild()
+    const turned = applyChange(b, noteTurns(b, [{ screw: 'claw', turns: -1.5 }, { screw: 'length', string: 2, turns: -0.5 }], '2026-11-24T19:00:00Z'))
+    expect(under(book(turned), 'Screws turned so far')).toMatch(/claw screws","1 1\/2 turns counter-clockwise".*length screw of string 2","1\/2 turn forward"/)
   })
   it('a build with next to nothing makes a book without empty chapters', () => {
     const bare = { ...fullBuild(), parts: {} }

@@ -1,4 +1,4 @@
-import type { Build } from '../../document/build'
+import type { Build, SetupScrew } from '../../document/build'
 import { chosenParts, specAt } from '../../document/read'
 import { notesOf, tuningOf } from '../../instrument/tunings'
 import type { LogEntry } from '../../log/entry'
@@ -7,6 +7,11 @@ import { isMeasured } from '../../quantity/size'
 import { sayDay } from '../../quantity/days'
 import type { Results } from '../list'
 import { sheetsOf } from '../things'
+import { printTurns } from '../../setup/action'
+import { lengthWords } from '../../setup/noting'
+import { turnWords } from '../../setup/screws'
+import { turnTotals } from '../../setup/turnTotals'
+import { knownFaults } from './handover'
 import type { Sheet, SheetBlock } from '../sheet'
 
 /** Sheets whose pages belong in the book as they are. */
@@ -14,6 +19,25 @@ const KEPT: readonly string[] = ['wire-list', 'finish-sheet', 'setup-sheet']
 
 const table = (columns: string[], rows: string[][]): SheetBlock[] => (rows.length ? [{ table: { columns, rows } }] : [])
 const section = (heading: string, blocks: SheetBlock[]): SheetBlock[] => (blocks.length ? [{ heading }, ...blocks] : [])
+
+function handedOver({ delivered }: Build): SheetBlock[] {
+  if (!delivered) return []
+  const { on, to, faults, reopened } = delivered
+  const year = (day: string) => `${sayDay(day)} ${day.slice(0, 4)}`
+  return [
+    { text: `On ${year(on)}${to ? `, to ${to}` : ''}${faults.length ? ', with this known to be open:' : ', with nothing known to be open.'}` },
+    ...(faults.length ? [{ tick: faults }] : []),
+    ...(reopened ? [{ text: `Taken in again on ${year(reopened.on)}: ${reopened.why}` }] : []),
+  ]
+}
+
+const SCREW_NAME: Record<SetupScrew, string> = {
+  truss: 'truss nut',
+  claw: 'claw screws',
+  bass: 'height, bass side',
+  treble: 'height, treble side',
+  length: 'length screw',
+}
 
 /**
  * The whole instrument as a book: what it is made of, what was read, how it is wired, finished and set up, what was done when and why, what it
@@ -23,8 +47,7 @@ export function buildBook(build: Build, results: Results, entries: readonly LogE
   // In the order an instrument is thought of, not that in which its parts were chosen.
   const parts = chosenParts(build).toSorted(([a], [b]) => SLOT_NAMES.indexOf(a) - SLOT_NAMES.indexOf(b))
   const steps = results.plan.steps
-  const open = steps.filter((s) => s.state !== 'done')
-  const doubtful = results.fit.filter((j) => j.verdict === 'tight' || j.verdict === 'wont-go')
+  const faults = knownFaults(results)
   return {
     id: 'build-book',
     title: 'Build book',
@@ -75,6 +98,18 @@ export function buildBook(build: Build, results: Results, entries: readonly LogE
         ),
       ),
       ...section(
+        'Screws turned so far',
+        table(
+          ['screw', 'stands at', 'turned altogether', 'last'],
+          turnTotals(build).map((t) => [
+            `${SCREW_NAME[t.screw]}${t.string === undefined ? '' : ` of string ${t.string}`}`,
+            t.turns === 0 ? 'where it was' : t.screw === 'length' ? lengthWords(t.turns) : turnWords(t.turns),
+            `${printTurns(t.both)} in ${t.times} ${t.times === 1 ? 'go' : 'goes'}`,
+            sayDay(t.last),
+          ]),
+        ),
+      ),
+      ...section(
         'Decided, and why',
         table(
           ['question', 'chosen', 'because'],
@@ -83,25 +118,14 @@ export function buildBook(build: Build, results: Results, entries: readonly LogE
             .map((d) => [d.question, d.chosen!, d.reason ?? '']),
         ),
       ),
-      ...section('Known faults and what is open', [
-        ...(doubtful.length ? [{ tick: doubtful.map((j) => `${j.title}: ${j.says}`) }] : []),
-        ...(open.length
-          ? [
-              {
-                tick: open.map(
-                  (s) => `${s.title}${s.need === 'must' ? '' : ` (${s.need === 'should' ? 'should be done' : 'can come later'})`}`,
-                ),
-              },
-            ]
-          : []),
-      ]),
+      ...section('Known faults and what is open', faults.length ? [{ tick: faults }] : []),
+      ...section('Handed over', handedOver(build)),
       ...section(
         'From the log',
         table(
           ['day', 'kind', 'what'],
           entries
             .filter((e) => !e.struck)
-            .toSorted((a, b) => a.at.localeCompare(b.at))
             .map((e) => [`${sayDay(e.at)} ${e.at.slice(0, 4)}`, e.kind, e.text]),
         ),
       ),
