@@ -9,12 +9,15 @@ import { benchRoutes } from './bench/routes'
 import { buildRoutes } from './builds/routes'
 import { bundleRoutes, importRoutes } from './bundle/routes'
 import type { OpenDb } from './db/open'
-import { fitAddress, jsonOnly, localOnly, roomToWrite } from './http/guard'
+import { fitAddress, jsonOnly, ownPageOnly, roomToWrite } from './http/guard'
 import { notFound, problemHandler } from './http/problem'
 import { logRoutes } from './log/routes'
 import { NewsHub } from './news/hub'
 import { newsRoutes } from './news/routes'
 import { openApi } from './openapi'
+import { gate } from './share/gate'
+import type { KeptPhrase } from './share/phrase'
+import type { Sessions } from './share/sessions'
 import { photoRoutes } from './photos/routes'
 import { stockImportRoutes, stockRoutes } from './stock/routes'
 
@@ -23,10 +26,12 @@ export interface AppOptions {
   /** Folder of the built interface; absent in tests of the API. */
   web?: string
   logger?: Logger
+  /** Other devices may come in: at these addresses, with this phrase. */
+  share?: { addresses: readonly string[]; phrase: KeptPhrase; sessions?: Sessions }
 }
 
 /** The whole server as an Express application; whoever calls it decides where it listens. */
-export function createApp({ opened, web, logger }: AppOptions): Express {
+export function createApp({ opened, web, logger, share }: AppOptions): Express {
   const app = express()
   const { db, wantRoom, wrote } = opened
   const hub = new NewsHub()
@@ -51,7 +56,8 @@ export function createApp({ opened, web, logger }: AppOptions): Express {
       strictTransportSecurity: false,
     }),
   )
-  app.use(localOnly, fitAddress)
+  app.use(ownPageOnly(share?.addresses ?? []), fitAddress)
+  if (share) app.use(gate(share.phrase, share.sessions))
   app.use('/api', jsonOnly, roomToWrite(wantRoom), (req, res, next) => {
     if (req.method !== 'GET') res.once('finish', wrote)
     next()

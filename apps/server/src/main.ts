@@ -8,24 +8,38 @@ import { createApp } from './app'
 import { bringUpToDate } from './builds/upgrade'
 import { openFolder } from './db/open'
 import { fillDemo } from './demoFill'
+import { ownAddresses } from './share/addresses'
+import { announcement } from './share/announce'
+import { keepPhrase, LEAST, newPhrase } from './share/phrase'
 
-/** Starts the server: SNUG_DATA is the data folder, SNUG_PORT the port, SNUG_DEMO=1 fills the demo builds. */
+/**
+ * Starts the server: SNUG_DATA is the data folder, SNUG_PORT the port, SNUG_DEMO=1 fills the demo builds. With --share other devices on the
+ * network come in by a pass-phrase: SNUG_PHRASE, or one made here.
+ */
 async function main() {
   const here = dirname(fileURLToPath(import.meta.url))
   const folder = process.env.SNUG_DATA ?? 'data'
   const port = Number(process.env.SNUG_PORT ?? 4780)
   const logger = pino({ level: process.env.SNUG_LOG ?? 'warn' })
+  const sharing = process.argv.includes('--share')
+  const chosen = process.env.SNUG_PHRASE
+  if (sharing && chosen !== undefined && chosen.trim().length < LEAST)
+    throw new Error(`a pass-phrase of your own (SNUG_PHRASE) has at least ${LEAST} letters`)
   const opened = await openFolder(folder)
   for (const id of await bringUpToDate(opened.db)) logger.error(`The build ${id} could not be brought up to date and was left as it is.`)
   if (process.env.SNUG_DEMO === '1') await fillDemo(opened.db)
-  const server = createServer(createApp({ opened, web: join(here, '../../web/dist'), logger }))
+  const phrase = sharing ? (chosen ?? newPhrase()) : undefined
+  const share = phrase === undefined ? {} : { share: { addresses: ownAddresses(), phrase: await keepPhrase(phrase) } }
+  const server = createServer(createApp({ opened, web: join(here, '../../web/dist'), logger, ...share }))
   await new Promise<void>((done, fail) => {
     server.once('error', fail)
-    // Bound to this machine alone.
-    server.listen(port, '127.0.0.1', done)
+    // Bound to this machine alone, unless it is to be shared.
+    server.listen(port, sharing ? '0.0.0.0' : '127.0.0.1', done)
   })
   const address = server.address()
-  process.stdout.write(`Snug Bolt is ready at http://localhost:${typeof address === 'object' && address ? address.port : port}\n`)
+  const at = typeof address === 'object' && address ? address.port : port
+  process.stdout.write(`Snug Bolt is ready at http://localhost:${at}\n`)
+  if (sharing) process.stdout.write(await announcement(at, chosen === undefined ? phrase : undefined))
   server.on('clientError', refuseLine)
   stopOnSignal(server, opened.close)
 }

@@ -120,7 +120,12 @@ describe('a whole build at the border', () => {
     ['plan', { booked: { solder: { by: '', on: '2026-12-05' } } }, 'plan.booked.solder.by', /Who comes/],
     ['plan', { booked: { solder: { by: 'a shop', on: 'soon' } } }, 'plan.booked.solder.on', /A day is written like/],
     ['delivered', { on: '2026-12-05', faults: [''] }, 'delivered.faults.0', /known fault has 1 to 400/],
-    ['delivered', { on: '2026-12-05', faults: [], reopened: { on: '2026-12-06', why: '' } }, 'delivered.reopened.why', /Why it was taken in/],
+    [
+      'delivered',
+      { on: '2026-12-05', faults: [], reopened: { on: '2026-12-06', why: '' } },
+      'delivered.reopened.why',
+      /Why it was taken in/,
+    ],
     ['parts/nut/state', 'lost', 'parts.nut.state', /planned, ordered, in hand/],
     ['parts/nut/sizes/width', { value: 90, doubt: 0.1, known: 'calipers' }, 'parts.nut.sizes.width', /allowed is 2 mm to 10 mm/],
     ['parts/nut/sizes/width', { value: 3, doubt: 0.1, known: 'guess' }, 'parts.nut.sizes.width.known', /one of calipers/],

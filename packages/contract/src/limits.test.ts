@@ -18,7 +18,10 @@ const change = { revision: 0, label: 'x', edits: [edit] }
 const item = { part: nut, holding: 'stash', quantity: 1, reserved: {} }
 const entry = { id: 'a', at: '2026-11-24T20:00:00Z', kind: 'note', text: 'x' }
 const bundle = (log: object[]) => ({ format: 'snug-bolt-build', version: 1, exported: entry.at, build: full, log })
-const pictures = (n: number, name = 'x') => ({ ...bundle([]), photos: many(n, () => ({ id: 'p', name, createdAt: entry.at, data: 'eA==' })) })
+const pictures = (n: number, name = 'x') => ({
+  ...bundle([]),
+  photos: many(n, () => ({ id: 'p', name, createdAt: entry.at, data: 'eA==' })),
+})
 const found = (result: { ok: true } | { ok: false; problems: { why: string }[] }) => (result.ok ? [] : result.problems)
 const nested = (depth: number): unknown => many(depth - 1, () => 0).reduce<unknown>((inner) => [inner], [])
 const outline = (n: number) => many(n, (i) => ({ x: i, bass: 1, treble: 1 }))

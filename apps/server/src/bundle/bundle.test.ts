@@ -11,7 +11,10 @@ beforeAll(async () => {
   app = await startApp()
   await insertBuild(app.db, heron('2026-11-24', '2027-02-15', '2026-12-05'), [], 'heron-with-photos')
   for (const [n, text] of ['The pocket', 'The back'].entries()) {
-    const sent = app.raw('post', '/builds/heron-with-photos/photos?name=bench.png').set('Host', 'localhost').set('Content-Type', 'image/png')
+    const sent = app
+      .raw('post', '/builds/heron-with-photos/photos?name=bench.png')
+      .set('Host', 'localhost')
+      .set('Content-Type', 'image/png')
     const { id } = (await sent.send(png(200 + n, 150)).expect(201)).body as { id: string }
     await app.post('/builds/heron-with-photos/log', { kind: 'photo', text, photo: id }).expect(201)
   }

@@ -6,20 +6,26 @@ const LOCAL = new Set(['localhost', '127.0.0.1', '[::1]'])
 const hostOf = (value: string) => value.replace(/:\d+$/, '')
 
 /**
- * Only this machine's own page may talk to the API. The Host must be a local name (a page that points its own name at us is
- * turned away), and an Origin, when sent, must be this very host and port.
+ * Only our own page may talk to the API. The Host must be a local name, or where it is shared an address of this machine (a page that points
+ * its own name at us is turned away), and an Origin, when sent, must be this very host and port.
  */
-export const localOnly: RequestHandler = (req, _res, next) => {
-  const host = req.headers.host ?? ''
-  if (!LOCAL.has(hostOf(host))) throw new HttpProblem(403, 'Snug Bolt answers only on localhost.')
-  const { origin } = req.headers
-  if (origin !== undefined && origin !== `http://${host}`)
-    throw new HttpProblem(403, 'A page of another site tried to reach Snug Bolt and was turned away.')
-  const site = req.headers['sec-fetch-site']
-  if (site === 'cross-site' && req.method !== 'GET')
-    throw new HttpProblem(403, 'A page of another site tried to reach Snug Bolt and was turned away.')
-  next()
-}
+export const ownPageOnly =
+  (shared: readonly string[]): RequestHandler =>
+  (req, _res, next) => {
+    const host = req.headers.host ?? ''
+    if (!LOCAL.has(hostOf(host)) && !shared.includes(hostOf(host)))
+      throw new HttpProblem(
+        403,
+        shared.length ? 'Snug Bolt answers only at the address it shows where it was started.' : 'Snug Bolt answers only on localhost.',
+      )
+    const { origin } = req.headers
+    if (origin !== undefined && origin !== `http://${host}`)
+      throw new HttpProblem(403, 'A page of another site tried to reach Snug Bolt and was turned away.')
+    const site = req.headers['sec-fetch-site']
+    if (site === 'cross-site' && req.method !== 'GET')
+      throw new HttpProblem(403, 'A page of another site tried to reach Snug Bolt and was turned away.')
+    next()
+  }
 
 /** Where a picture itself is sent instead of JSON; no plain form of another page can send that either. */
 const PICTURES = /^\/builds\/[^/]+\/photos$/

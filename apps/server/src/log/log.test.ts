@@ -30,7 +30,9 @@ it('entries stand in the order they were written, also after the machine’s clo
 })
 
 it('entries of a Snug Bolt that knew only their times are put in order by them', async () => {
-  const rows = ['c', 'a', 'b'].map((id, n) => sql`(${id}, ${build}, ${`2026-11-0${'abc'.indexOf(id) + 1}T10:00:00Z`}, 'note', ${id}, ${100 - n})`)
+  const rows = ['c', 'a', 'b'].map(
+    (id, n) => sql`(${id}, ${build}, ${`2026-11-0${'abc'.indexOf(id) + 1}T10:00:00Z`}, 'note', ${id}, ${100 - n})`,
+  )
   await app.db.execute(sql`delete from log_entries`)
   await app.db.execute(sql`insert into log_entries (id, build_id, at, kind, text, seq) values ${sql.join(rows, sql`, `)}`)
   const steps = (await readFile(new URL('../../drizzle/0005_log_order.sql', import.meta.url), 'utf8')).split('--> statement-breakpoint')

@@ -32,7 +32,10 @@ export async function addPhoto(db: Db, buildId: string, name: string, sent: Uint
       422,
       `The pictures of a build have at most ${LIMITS.photoBytes / 1e6} MB together; there are ${(bytes / 1e6).toFixed(1)} MB, and this one has ${(seen.bytes.length / 1e6).toFixed(1)}. Save it smaller and try again.`,
     )
-  const [told] = await db.insert(photos).values(rowOf(buildId, name, new Date().toISOString(), seen)).returning(about)
+  const [told] = await db
+    .insert(photos)
+    .values(rowOf(buildId, name, new Date().toISOString(), seen))
+    .returning(about)
   return told!
 }
 
@@ -78,7 +81,8 @@ export function unpacked(files: readonly PhotoFile[], log: readonly LogEntry[]) 
   const named = new Map<string, string>()
   const rows = files.map((f) => {
     const bytes = Buffer.from(f.data, 'base64')
-    if (bytes.toString('base64') !== f.data) throw new HttpProblem(422, `The picture ${f.name} is not written in base64. Nothing was imported.`)
+    if (bytes.toString('base64') !== f.data)
+      throw new HttpProblem(422, `The picture ${f.name} is not written in base64. Nothing was imported.`)
     const row = rowOf('', f.name, f.createdAt, looked(bytes))
     named.set(f.id, row.id)
     return row
@@ -86,7 +90,8 @@ export function unpacked(files: readonly PhotoFile[], log: readonly LogEntry[]) 
   const entries = log.map((e) => {
     if (e.photo === undefined) return e
     const photo = named.get(e.photo)
-    if (!photo) throw new HttpProblem(422, `An entry of the log names a picture that the bundle does not hold (${e.photo}). Nothing was imported.`)
+    if (!photo)
+      throw new HttpProblem(422, `An entry of the log names a picture that the bundle does not hold (${e.photo}). Nothing was imported.`)
     return { ...e, photo }
   })
   return { rows, entries }

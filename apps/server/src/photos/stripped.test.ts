@@ -62,8 +62,7 @@ describe('a picture without where it was taken', () => {
     ['a segment of no length', bytes('ffd8', 'ffe10001', 'ffd9')],
   ])('refuses one that is %s', (_, sent) => expect(stripped('image/jpeg', sent)).toBeUndefined())
   it('a PNG loses its texts and its EXIF', () => {
-    const chunk = (name: string, data: string) =>
-      bytes(Buffer.from([0, 0, 0, data.length]), Buffer.from(name + data, 'latin1'), 'deadbeef')
+    const chunk = (name: string, data: string) => bytes(Buffer.from([0, 0, 0, data.length]), Buffer.from(name + data, 'latin1'), 'deadbeef')
     const head = '89504e470d0a1a0a'
     const bare = bytes(head, chunk('IHDR', 'x'), chunk('gAMA', 'y'), chunk('IDAT', 'z'), chunk('IEND', ''))
     const full = bytes(head, chunk('IHDR', 'x'), chunk('eXIf', 'MM*'), chunk('gAMA', 'y'), chunk('tEXt', 'at home'), chunk('IDAT', 'z'))

@@ -1,9 +1,9 @@
-import { specAt, isSlot, type Clash, type Json } from '@snug/core'
+import type { Clash, Json } from '@snug/core'
 import { useBuild } from '../state/buildStore'
 import { usePrefs } from '../state/prefs'
 import { Button } from '../ui/Button'
 import { Sheet } from '../ui/Sheet'
-import { printSize } from '../ui/SizeField'
+import { printedValue } from '../ui/printedValue'
 
 /** Two windows set the same place to different values: both are shown, the person says which goes on. */
 export function ConflictSheet() {
@@ -11,7 +11,7 @@ export function ConflictSheet() {
   const settle = useBuild((s) => s.settle)
   const system = usePrefs((p) => p.system)
   if (!conflict.length) return null
-  const show = (clash: Clash, value: Json | undefined) => printed(clash.path, value, system)
+  const show = (clash: Clash, value: Json | undefined) => printedValue(clash.path, value, system)
   return (
     <Sheet
       open
@@ -47,15 +47,4 @@ export function ConflictSheet() {
       </div>
     </Sheet>
   )
-}
-
-/** A value as a person would say it: a size in its unit, a plain value as it is, anything larger by its name. */
-function printed(path: readonly string[], value: Json | undefined, system: 'mm' | 'in'): string {
-  if (value === undefined) return 'nothing'
-  if (typeof value !== 'object' || value === null) return String(value)
-  if (Array.isArray(value)) return value.join(', ').slice(0, 60)
-  const [parts, slot, sizes, size] = path
-  if (parts === 'parts' && sizes === 'sizes' && slot && size && isSlot(slot) && typeof value.value === 'number')
-    return printSize(value.value, specAt({ slot, size }).unit, system)
-  return typeof value.name === 'string' ? value.name : typeof value.text === 'string' ? value.text : 'something else'
 }

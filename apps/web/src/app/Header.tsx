@@ -1,5 +1,4 @@
 import { daysBetween, spending, type Build, type Evaluation } from '@snug/core'
-import { format, parseISO } from 'date-fns'
 import { Moon, Redo2, Sun, Undo2 } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
@@ -8,8 +7,7 @@ import { useBuild } from '../state/buildStore'
 import { usePrefs } from '../state/prefs'
 import { today } from '../state/today'
 import { KeyCap } from '../ui/KeyCap'
-
-const day = (iso: string) => format(parseISO(iso), 'd MMM')
+import { shortDay } from '../ui/times'
 
 /** Name of the build, the days, the money; and what can be switched from anywhere. */
 export function Header({
@@ -39,11 +37,11 @@ export function Header({
       <p className="head-extra label flex gap-3 text-[15px] whitespace-nowrap text-soft">
         {build.due && (
           <span className="border-l border-hairline pl-3">
-            due {day(build.due)} · {left} days
+            due {shortDay(build.due)} · {left} days
             {evaluation?.plan.ends && (
               <span className={late ? 'text-wont' : ''}>
                 {' '}
-                · plan ends {day(evaluation.plan.ends)}
+                · plan ends {shortDay(evaluation.plan.ends)}
                 {evaluation.plan.undated.length > 0 && ' at the earliest'}
               </span>
             )}

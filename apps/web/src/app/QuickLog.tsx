@@ -1,14 +1,18 @@
 import { heardAs, LOG_KINDS, specAt, type LogKind, type Understood } from '@snug/core'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useMemo, useState } from 'react'
+import { Camera } from 'lucide-react'
+import { useEffect, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { api } from '../state/api'
 import { useBuild, useOpenBuild } from '../state/buildStore'
 import { usePrefs } from '../state/prefs'
 import { Button } from '../ui/Button'
 import { INPUT } from '../ui/Field'
+import { FileButton } from '../ui/FileButton'
+import { shrunk } from './shrunk'
 import { printSize } from '../ui/SizeField'
 import { useWhere } from './where'
+import { now } from '../state/now'
 
 const isLogKind = (s: string): s is LogKind => LOG_KINDS.includes(s as LogKind)
 
@@ -25,30 +29,36 @@ export function QuickLog({ onDone }: { onDone?: () => void }) {
   const [kind, setKind] = useState<LogKind>('note')
   const queries = useQueryClient()
   const heard = useMemo(() => (text.trim() ? heardAs(build, text, system) : undefined), [build, text, system])
+  const [picture, setPicture] = useState<File>()
   const write = useMutation({
-    mutationFn: (as: LogKind) =>
-      api.addLog(id, {
-        kind: as,
-        text: text.trim(),
+    mutationFn: async (as: LogKind) => {
+      const photo = picture && (await api.addPhoto(id, await shrunk(picture))).id
+      return api.addLog(id, {
+        kind: photo && as === 'note' ? 'photo' : as,
+        text: text.trim() || 'A picture',
+        ...(photo ? { photo } : {}),
         ...(station && station !== 'log' ? { station } : {}),
         ...(thing && station !== 'log' ? { thing } : {}),
-      }),
+      })
+    },
     onSuccess: async () => {
       setText('')
+      setPicture(undefined)
       await queries.invalidateQueries({ queryKey: ['log', id] })
       onDone?.()
     },
     onError: (e) => toast.error(e.message),
   })
+  const ready = text.trim() !== '' || picture !== undefined
   const file = ({ kind: as, change: to }: Understood) => {
-    if (to) change((b) => to(b, new Date().toISOString()))
+    if (to) change((b) => to(b, now()))
     write.mutate(as)
   }
   return (
     <form
       onSubmit={(e) => {
         e.preventDefault()
-        if (text.trim()) write.mutate(kind)
+        if (ready) write.mutate(kind)
       }}
     >
       <label htmlFor="quick-log" className="label text-[14px] text-soft">
@@ -91,6 +101,7 @@ export function QuickLog({ onDone }: { onDone?: () => void }) {
           No size, reading or price was understood in it: it is kept as a note.
         </p>
       )}
+      {picture && <Preview file={picture} onDrop={() => setPicture(undefined)} />}
       <div className="mt-2 flex flex-wrap items-center gap-2">
         <select
           aria-label="Kind of entry"
@@ -102,12 +113,29 @@ export function QuickLog({ onDone }: { onDone?: () => void }) {
             <option key={k}>{k}</option>
           ))}
         </select>
-        <Button look="main" type="submit" disabled={!text.trim() || write.isPending}>
+        <Button look="main" type="submit" disabled={!ready || write.isPending}>
           Write it down
         </Button>
+        <FileButton name="Picture for the log" accept="image/jpeg,image/png" onFile={setPicture}>
+          <Camera size={16} aria-hidden /> Picture
+        </FileButton>
         <span className="text-[13px] text-soft">Entries are struck, never deleted.</span>
       </div>
     </form>
+  )
+}
+
+/** What goes along with the entry, before it is written. */
+function Preview({ file, onDrop }: { file: File; onDrop: () => void }) {
+  const address = useMemo(() => URL.createObjectURL(file), [file])
+  useEffect(() => () => URL.revokeObjectURL(address), [address])
+  return (
+    <div className="mt-2 flex items-end gap-2">
+      <img src={address} alt={`Picture to go along: ${file.name}`} className="max-h-[120px] max-w-[60%] border border-hairline" />
+      <Button look="quiet" onClick={onDrop}>
+        Leave it out
+      </Button>
+    </div>
   )
 }
 

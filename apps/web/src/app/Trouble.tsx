@@ -5,6 +5,7 @@ import { api } from '../state/api'
 import { useShallow } from 'zustand/react/shallow'
 import { useBuild } from '../state/buildStore'
 import { Button } from '../ui/Button'
+import { moment } from '../ui/times'
 
 const LATEST = 8
 
@@ -38,7 +39,7 @@ export function Trouble({ what, why }: { what: string; why: string }) {
                   className="min-h-9 text-left underline decoration-hairline underline-offset-4 hover:text-violet"
                   onClick={() => void goBack(e.revision - 1)}
                 >
-                  {e.label} <span className="figure text-[13px] text-soft">{new Date(e.at).toLocaleString()}</span>
+                  {e.label} <span className="figure text-[13px] text-soft">{moment(e.at)}</span>
                 </button>
               </li>
             ))}

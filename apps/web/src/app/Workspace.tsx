@@ -1,4 +1,4 @@
-import type { Drawing, Mark } from '@snug/core'
+import type { Build, Drawing, Mark } from '@snug/core'
 import { ArrowLeft } from 'lucide-react'
 import { useState, type MouseEvent, type ReactElement, type ReactNode } from 'react'
 import { ErrorBoundary } from 'react-error-boundary'
@@ -9,6 +9,8 @@ import { usePrefs } from '../state/prefs'
 import { Button } from '../ui/Button'
 
 interface LongProps {
+  /** The build as it was earlier, drawn in place of the open one. */
+  build?: Build
   pins?: readonly Pin[]
   paint?: (marks: Mark[], view: 'front' | 'back' | 'side') => Mark[]
   overlay?: readonly Mark[]
@@ -108,12 +110,14 @@ export function Board({ board, boardLabel, hand, ...long }: BoardProps) {
 /** The bar of a trial lies over the foot of the bench; what is under it can still be scrolled up. */
 const useFoot = () => (useBuild((s) => s.trial !== undefined) ? 'pb-24' : '')
 
-function Long({ pins, paint, overlay, selected, onPick, fromSide }: LongProps & { fromSide: boolean }) {
-  const build = useBuild((s) => s.build)
+function Long({ build: other, pins, paint, overlay, selected, onPick, fromSide }: LongProps & { fromSide: boolean }) {
+  const open = useBuild((s) => s.build)
+  const build = other ?? open
   return (
     <div className="ws-long border-b border-hairline">
       <ErrorBoundary resetKeys={[build]} fallback={<Empty>The instrument cannot be drawn from these sizes.</Empty>}>
         <LongView
+          {...(other ? { build: other } : {})}
           {...(pins ? { pins } : {})}
           {...(paint ? { paint } : {})}
           {...(overlay ? { overlay } : {})}

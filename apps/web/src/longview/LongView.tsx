@@ -1,4 +1,4 @@
-import type { Mark, Point } from '@snug/core'
+import type { Build, Mark, Point } from '@snug/core'
 import { ChevronsDownUp, ChevronsUpDown, Maximize2, Minimize2, Minus, Plus } from 'lucide-react'
 import { useEffect, useMemo, type ReactNode } from 'react'
 import { useShallow } from 'zustand/react/shallow'
@@ -23,6 +23,8 @@ export interface Pin {
 }
 
 interface Props {
+  /** Another state of the build than the one that is open, as it was earlier. */
+  build?: Build
   pins?: readonly Pin[]
   /** What a station makes of the instrument's own marks: its colours. */
   paint?: (marks: Mark[], view: 'front' | 'back' | 'side') => Mark[]
@@ -37,8 +39,9 @@ interface Props {
 const RULE = 26
 
 /** The build's instrument in true proportion, computed from its sizes, with a rule from the nut. */
-export function LongView({ pins = [], overlay = [], paint, selected, onPick, fromSide = false }: Props) {
-  const build = useOpenBuild()
+export function LongView({ build: other, pins = [], overlay = [], paint, selected, onPick, fromSide = false }: Props) {
+  const open = useOpenBuild()
+  const build = other ?? open
   const {
     view: chosen,
     system,

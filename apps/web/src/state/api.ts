@@ -1,3 +1,4 @@
+import { here } from './now'
 import type { Bench, Build, Change, LogEntry, LogKind, NewBuild, Station, StockItem } from '@snug/core'
 
 /** A build as the server holds it. */
@@ -34,6 +35,8 @@ export interface Photo {
   width: number
   height: number
   createdAt: string
+  /** It belongs to an entry of the log. */
+  logged: boolean
 }
 export const photoAddress = (id: string) => `/api/photos/${id}`
 
@@ -90,7 +93,10 @@ export const api = {
   change: (id: string, revision: number, change: Change) => call<BuildState>('POST', `/builds/${id}/changes`, { revision, ...change }),
   undo: (id: string, revision: number) => call<BuildState>('POST', `/builds/${id}/undo`, { revision }),
   redo: (id: string, revision: number) => call<BuildState>('POST', `/builds/${id}/redo`, { revision }),
-  events: (id: string) => call<BuildEvent[]>('GET', `/builds/${id}/events`),
+  /** A page of them, latest first. @param before only what came before this revision */
+  events: (id: string, before?: number) =>
+    call<BuildEvent[]>('GET', `/builds/${id}/events${before === undefined ? '' : `?before=${before}`}`),
+  buildAt: (id: string, revision: number) => call<Build>('GET', `/builds/${id}/at/${revision}`),
   back: (id: string, revision: number, to: number) => call<BuildState>('POST', `/builds/${id}/back`, { revision, to }),
   /** Another build like this one, with its log, under a name of its own. */
   copy: async (id: string) => {
@@ -101,8 +107,9 @@ export const api = {
     })
   },
   importBundle: (text: string) => call<BuildState>('POST', '/import', text),
-  log: (id: string) => call<LogEntry[]>('GET', `/builds/${id}/log`),
-  addLog: (id: string, entry: { kind: LogKind; text: string; station?: Station; thing?: string }) =>
+  /** In the order they were written; their moments are those of this place. */
+  log: async (id: string) => (await call<LogEntry[]>('GET', `/builds/${id}/log`)).map((e) => ({ ...e, at: here(e.at) })),
+  addLog: (id: string, entry: { kind: LogKind; text: string; station?: Station; thing?: string; photo?: string }) =>
     call<LogEntry>('POST', `/builds/${id}/log`, entry),
   strike: (id: string, entry: string, struck: boolean) =>
     call<LogEntry>('POST', `/builds/${id}/log/${entry}/${struck ? 'strike' : 'unstrike'}`, {}),

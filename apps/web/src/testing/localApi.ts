@@ -78,6 +78,13 @@ export const api = {
     const summary = { name, handedness, strings, scale, ...(due ? { due } : {}), parts: Object.keys(parts).length }
     return Promise.resolve(server.away ? [] : [{ ...summary, id: 'b', revision: server.revision, updatedAt: '' }])
   },
+  buildAt: (_id: string, revision: number) =>
+    Promise.resolve(
+      server.done
+        .slice(revision)
+        .toReversed()
+        .reduce((b, c) => applyChange(b, inverse(c)), server.build),
+    ),
   events: () =>
     Promise.resolve(
       server.done.map((c, i) => ({ revision: i + 1, at: '2026-11-24T20:00:00Z', kind: 'change', label: c.label })).toReversed(),
@@ -131,7 +138,7 @@ export const api = {
   log: () => Promise.resolve(server.log),
   addLog: (_id: string, entry: Omit<LogEntry, 'id' | 'at'>) => {
     const made = { ...entry, id: `log-${server.log.length}`, at: '2026-11-24T20:00:00Z' } as LogEntry
-    server.log = [made, ...server.log]
+    server.log = [...server.log, made]
     return Promise.resolve(made)
   },
   strike: (_id: string, id: string, struck: boolean) => {
@@ -143,7 +150,10 @@ export const api = {
     return Promise.resolve(server.log.find((e) => e.id === id)!)
   },
   photos: () => Promise.resolve([]),
-  addPhoto: () => Promise.reject(new ApiProblem(422, 'That is no picture this can read.')),
+  addPhoto: (_id: string, file: File) =>
+    file.type.startsWith('image/')
+      ? Promise.resolve({ id: 'picture' })
+      : Promise.reject(new ApiProblem(422, 'That is no picture this can read.')),
   removePhoto: () => Promise.resolve(),
   bench: () => Promise.resolve(server.bench),
   putBench: (bench: Bench) => {

@@ -6,7 +6,7 @@ import { holds } from '../testing/holds'
 import type { Build } from './build'
 import { applyChange, sameJson, type Edit, type Json } from './change'
 import { setField, setSize } from './changes'
-import { differences } from './differences'
+import { differences, placeWords } from './differences'
 
 const before = fullBuild()
 
@@ -19,6 +19,10 @@ it('a size, a part and a plain word each are one difference, said as a person na
   expect(found.map((d) => d.what).toSorted()).toEqual(['Name', 'Neck, heel width, at the pocket mouth', 'Tuners'])
   expect(found.find((d) => d.what.startsWith('Neck'))!.is).toMatchObject({ value: 56.31 })
   expect(found.find((d) => d.what === 'Tuners')).not.toHaveProperty('is')
+})
+
+it('what is kept under a moment is said with its day and time', () => {
+  expect(placeWords(['setup', 'readings', 'relief 2026-11-26T20:37:59.553+00:00'])).toBe('Setup, readings, relief of 26 Nov, 20:37')
 })
 
 it('nothing differs from itself; setting every place that differs makes the one of the other', () => {

@@ -1,3 +1,4 @@
+import { sayDay } from '../quantity/days'
 import { isSlot, slotSpec } from '../parts/slots'
 import { sameJson, type Json } from './change'
 import { KINDS } from '../parts/kinds/index'
@@ -32,8 +33,22 @@ export function differences(before: Build, after: Build): Difference[] {
   return found
 }
 
+/** Many things are kept under the moment they were noted at. */
+const MOMENT = /(\d{4}-\d{2}-\d{2}T[\d:.]+(?:Z|[+-]\d{2}:\d{2}))/
+
 /** camelCase and dashes as words, the first letter large. */
-const spoken = (key: string): string => key.replace(/([a-z])([A-Z])/g, '$1 $2').replaceAll('-', ' ').toLowerCase()
+const spoken = (key: string): string =>
+  key
+    .split(MOMENT)
+    .map((piece, i) =>
+      i % 2
+        ? `of ${sayDay(piece)}, ${piece.slice(11, 16)}`
+        : piece
+            .replace(/([a-z])([A-Z])/g, '$1 $2')
+            .replaceAll('-', ' ')
+            .toLowerCase(),
+    )
+    .join('')
 
 /** A place of the document as a person names it. */
 export function placeWords(path: readonly string[]): string {

@@ -1,6 +1,7 @@
 import type { Finding } from '../border/plain'
 import type { Build, SetupReading, SetupWhat } from './build'
 import { edit, type Change, type Json } from './change'
+import { byMoment } from '../quantity/moments'
 
 /** What each reading may be; beyond it something else was meant. */
 export const SETUP_BOUNDS: Record<SetupWhat, { from: number; to: number; unit: 'mm' | 'cents' | 'dB' }> = {
@@ -24,7 +25,7 @@ export type Asked = Pick<SetupReading, 'what' | 'string' | 'slot'>
 export const readingsOf = (build: Build, { what, string, slot }: Asked): SetupReading[] =>
   Object.values(build.setup.readings)
     .filter((r) => r.what === what && r.string === string && r.slot === slot)
-    .toSorted((a, b) => (a.at ?? '').localeCompare(b.at ?? ''))
+    .toSorted((a, b) => byMoment(a.at, b.at))
 
 /** The one that counts: the newest. */
 export const setupReading = (build: Build, asked: Asked): number | undefined => readingsOf(build, asked).at(-1)?.value

@@ -3,6 +3,7 @@ import { daysBetween } from '../quantity/days'
 import { dewPoint, DEW_MARGIN } from '../physics/dewPoint'
 import { surfaceOf } from './stack'
 import { zoneGroups } from './zones'
+import { isAfter } from '../quantity/moments'
 
 /** What the log says that can be the ground of a trouble. */
 export const FACTS = [
@@ -73,7 +74,7 @@ export function filmEvidence(build: Build, zone?: FinishZone): Map<Fact, string>
         const same = coats.filter((x) => x.at.slice(0, 10) === c.at.slice(0, 10)).length
         if (same >= MANY) say('many in one evening', `${same} coats of ${named} in one evening`)
         const days = build.finish.passes
-          ? Object.values(build.finish.passes).filter((p) => p.at > c.at && layer.beforeSanding !== undefined)
+          ? Object.values(build.finish.passes).filter((p) => isAfter(p.at, c.at) && layer.beforeSanding !== undefined)
           : []
         const soon = days.find((p) => daysBetween(c.at.slice(0, 10), p.at.slice(0, 10)) * 1440 < (layer.beforeSanding ?? 0))
         if (soon && layer.name === 'top')

@@ -7,6 +7,7 @@ import { ladder } from './grits'
 import type { Layer } from './stack'
 import type { Spots } from './sampling'
 import { coatId, groupOf, zoneGroups, type ZoneGroup } from './zones'
+import { byMoment } from '../quantity/moments'
 
 /** What can be cut on a zone before its colour shows: the clear on top, as laid or as planned, and what was sanded of it. */
 export interface FilmState {
@@ -45,7 +46,7 @@ export function filmState(build: Build, zone: FinishZone): FilmState | undefined
   const passes = Object.entries(build.finish.passes ?? {})
     .map(([id, p]) => ({ ...p, id }))
     .filter((p) => p.zone === undefined || p.zone === zone)
-    .toSorted((a, b) => (a.at < b.at ? -1 : 1))
+    .toSorted((a, b) => byMoment(a.at, b.at))
   const below = group.layers[first - 1]
   return {
     group,

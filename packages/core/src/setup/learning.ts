@@ -2,6 +2,7 @@ import type { Build, ScrewTurn, SetupReading, SetupScrew, SetupWhat } from '../d
 import { traitAt, valueAt } from '../document/read'
 import { bassString, readingsOf, type Asked } from '../document/setupReadings'
 import { heightScrewOf, SCREWS } from './screws'
+import { isAfter } from '../quantity/moments'
 
 /** What a turn clockwise did to the number its screw is for: mm, or cents, and how many pairs of readings say so. */
 export interface Learned {
@@ -33,7 +34,11 @@ export function turnsSince(build: Build, asked: Asked): ScrewTurn[] {
   const own = heightScrewOf(traitAt(build, 'bridge', 'mount')) === 'grub'
   const others: readonly SetupScrew[] = !own ? [] : asked.string === 1 ? ['bass'] : asked.string === bassString(build) ? ['treble'] : []
   return Object.values(build.setup.turns ?? {}).filter(
-    (t) => t.at > last.at! && screws.includes(t.screw) && !others.includes(t.screw) && (t.screw !== 'length' || t.string === asked.string),
+    (t) =>
+      isAfter(t.at, last.at) &&
+      screws.includes(t.screw) &&
+      !others.includes(t.screw) &&
+      (t.screw !== 'length' || t.string === asked.string),
   )
 }
 
@@ -59,7 +64,7 @@ function pairsOf(build: Build, screw: SetupScrew, string?: number): Pair[] {
   return read.slice(1).flatMap((after, i): Pair[] => {
     const first = read[i]!
     if (first.fret !== after.fret || !samePull(first, after)) return []
-    const between = turns.filter((t) => t.at > first.at! && t.at <= after.at!)
+    const between = turns.filter((t) => isAfter(t.at, first.at) && !isAfter(t.at, after.at))
     const turned = (which: SetupScrew) => sum(between.filter((t) => t.screw === which && (which !== 'length' || t.string === string)))
     return [{ change: after.value - first.value, turned }]
   })

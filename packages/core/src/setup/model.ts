@@ -8,6 +8,7 @@ import { crownsOf, liftFor, type NeckShape } from '../physics/neckCurve'
 import { actionAt, saddleFor, slotForSliver } from '../physics/nutAction'
 import type { Crowns } from '../physics/heldString'
 import type { Point } from '../geometry/point'
+import { isAfter } from '../quantity/moments'
 
 /** Slot bottom over the fret plane where nobody has read it, mm. [practice] */
 const SLOT = 0.45
@@ -101,8 +102,7 @@ function slotRead(build: Build, string: number, shape: NeckShape, action: number
   const sliver = readingsOf(build, { what: 'sliver', string }).at(-1)
   const gap = readingsOf(build, { what: 'gap', string }).at(-1)
   const plain = crownsOf({ ...shape, slot: 0 })
-  if (sliver && (!gap || (sliver.at ?? '') >= (gap.at ?? '')))
-    return slotForSliver(plain, sliver.fret ?? SLIVER_AT, sliver.value) - plain.nut.y
+  if (sliver && (!gap || !isAfter(gap.at, sliver.at))) return slotForSliver(plain, sliver.fret ?? SLIVER_AT, sliver.value) - plain.nut.y
   if (!gap) return undefined
   // The open gap depends on the saddle, and the saddle on the slot: a few rounds settle it.
   let slot = SLOT

@@ -4,6 +4,7 @@ import { sliver, openGap, slotForSliver } from '../physics/nutAction'
 import { crownsOf } from '../physics/neckCurve'
 import { SLIVER_AT, type SetupModel } from './model'
 import { staleSays } from './staleness'
+import { isAfter } from '../quantity/moments'
 
 /** Two targets, not one: ordinary, and fine. Sliver over fret 1 held at 3, mm. [practice] */
 export const NUT_TARGETS: Record<NutSchool, { label: string; bass: number; treble: number; why: string }> = {
@@ -34,7 +35,7 @@ export interface SlotWork {
   says: string
 }
 
-const readAt = (build: Build, what: 'gap' | 'sliver', string: number): string => readingsOf(build, { what, string }).at(-1)?.at ?? ''
+const readAt = (build: Build, what: 'gap' | 'sliver', string: number): string | undefined => readingsOf(build, { what, string }).at(-1)?.at
 
 /** What every slot wants, judged both ways. Computed on the crowns as they stand with this relief. */
 export function nutSlots(build: Build, model: SetupModel): SlotWork[] {
@@ -44,7 +45,7 @@ export function nutSlots(build: Build, model: SetupModel): SlotWork[] {
     const plain = crownsOf({ ...model.shape, slot: 0 })
     const file = s.slot - (slotForSliver(plain, SLIVER_AT, wanted) - plain.nut.y)
     const base = { number: s.number, open: openGap(s.neck, s.saddle), sliver: sliver(s.neck, SLIVER_AT), read: s.slotRead, wanted, file }
-    const newest = readAt(build, 'gap', s.number) > readAt(build, 'sliver', s.number) ? 'gap' : 'sliver'
+    const newest = isAfter(readAt(build, 'gap', s.number), readAt(build, 'sliver', s.number)) ? 'gap' : 'sliver'
     const old = s.slotRead && staleSays(build, { what: newest, string: s.number })
     if (old) return { ...base, read: false, state: 'unread', says: old }
     if (!s.slotRead)

@@ -1,5 +1,6 @@
 import type { Build, PlayingTrouble } from '../document/build'
 import { PLAYING_SYMPTOMS, type PlayingCause, type PlayingCheck, type PlayingSymptom } from './playingSymptoms'
+import { byMoment } from '../quantity/moments'
 
 /** A reading that speaks for a cause makes it so much likelier. [ours] */
 const SPEAKS = 4
@@ -71,4 +72,4 @@ export const playingSymptomsOf = (build: Build): PlayingSymptom[] =>
 export const openTrouble = (build: Build, symptom: string): [string, PlayingTrouble] | undefined =>
   Object.entries(build.setup.troubles ?? {})
     .filter(([, t]) => t.symptom === symptom && !t.cause)
-    .toSorted(([, a], [, b]) => (a.at < b.at ? 1 : -1))[0]
+    .toSorted(([, a], [, b]) => byMoment(b.at, a.at))[0]

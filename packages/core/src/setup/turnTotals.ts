@@ -1,4 +1,5 @@
 import type { Build, ScrewTurn, SetupScrew } from '../document/build'
+import { byMoment } from '../quantity/moments'
 
 /** All turns of one screw since they are written down, clockwise positive; of a length screw, its saddle going back. */
 export interface TurnTotal {
@@ -30,4 +31,4 @@ export function turnTotals(build: Build): TurnTotal[] {
   return [...totals.values()]
 }
 
-const byTime = (a: ScrewTurn, b: ScrewTurn) => a.at.localeCompare(b.at)
+const byTime = (a: ScrewTurn, b: ScrewTurn) => byMoment(a.at, b.at)

@@ -7,6 +7,7 @@ import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { KeyCap } from '../../ui/KeyCap'
+import { now } from '../../state/now'
 
 /** One card at a time, read from a step away with dirty hands: space ticks the next line, the arrows turn the card. */
 export function BenchView({ start, cards, onClose }: { start: string; cards: readonly HoleCard[]; onClose: () => void }) {
@@ -27,7 +28,7 @@ export function BenchView({ start, cards, onClose }: { start: string; cards: rea
   const lines = [...card.first.map((f) => `First: ${f}`), ...card.steps]
   const done = Math.min(ticked[card.id] ?? 0, lines.length)
   const finish = () => {
-    change((b) => tickStep(b, `drill-${card.id}`, card.title, new Date().toISOString()))
+    change((b) => tickStep(b, `drill-${card.id}`, card.title, now()))
     if (open.length < 2) onClose()
   }
   const next = () => (done < lines.length ? setTicked((t) => ({ ...t, [card.id]: done + 1 })) : finish())

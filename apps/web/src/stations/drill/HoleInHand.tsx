@@ -9,6 +9,7 @@ import { Untold } from '../../ui/Untold'
 import { BenchView } from './BenchView'
 import { StandMark } from './StandMark'
 import { STANDING, WORK } from './holeWords'
+import { now } from '../../state/now'
 
 /** The card in hand: what is done where and with what; what it waits for is said and read right here. */
 export function HoleInHand({ card, cards, all }: { card: HoleCard; cards: readonly HoleCard[]; all: readonly HoleCard[] }) {
@@ -17,7 +18,7 @@ export function HoleInHand({ card, cards, all }: { card: HoleCard; cards: readon
   const [atBench, setAtBench] = useState(false)
   const done = build.steps[`drill-${card.id}`]
   const workable = card.stands === 'ready' || card.stands === 'mind'
-  const tick = () => change((b) => tickStep(b, `drill-${card.id}`, card.title, done ? undefined : new Date().toISOString()))
+  const tick = () => change((b) => tickStep(b, `drill-${card.id}`, card.title, done ? undefined : now()))
   return (
     <div>
       <h2 className="flex flex-wrap items-center gap-x-2 text-[23px]">

@@ -12,7 +12,7 @@ import { Evening } from './Evening'
 import { ForecastBoard } from './ForecastBoard'
 import { FinishTabs } from './tabs'
 import { usePaint } from './usePaint'
-import { day } from './words'
+import { day } from '../../ui/times'
 
 /** The coats on the person's evenings and the hours their weather allows. */
 export default function CalendarTab({ finish }: { finish: FinishResult }) {

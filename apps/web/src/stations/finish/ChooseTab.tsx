@@ -8,7 +8,6 @@ import {
   type FinishOffer,
   type FinishResult,
 } from '@snug/core'
-import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -17,8 +16,7 @@ import { Caution } from '../../ui/Caution'
 import { ThingRow } from '../../ui/ThingRow'
 import { FinishTabs, useFinishTab } from './tabs'
 import { usePaint } from './usePaint'
-
-const day = (iso: string) => format(parseISO(iso), 'd MMM')
+import { shortDay } from '../../ui/times'
 
 /** Every finish side by side, each with what it asks of lungs, room, weather and weeks, worked out for this body and these evenings. */
 export function ChooseTab({ finish }: { finish: FinishResult }) {
@@ -42,7 +40,7 @@ export function ChooseTab({ finish }: { finish: FinishResult }) {
                 key={o.id}
                 title={o.system.label}
                 about={o.problems.find((p) => /came|does not go/.test(p)) ?? o.system.gives}
-                figure={o.id === build.finish.system ? 'chosen' : o.rubOut ? day(o.rubOut) : ''}
+                figure={o.id === build.finish.system ? 'chosen' : o.rubOut ? shortDay(o.rubOut) : ''}
                 under={o.late ? `${o.late} d late` : cans(o)}
                 selected={o.id === hand.id}
                 onSelect={() => setSeen(o.id)}
@@ -81,7 +79,7 @@ function OfferInHand({ offer }: { offer: FinishOffer }) {
         <dt className="label text-soft">waits</dt>
         <dd>
           {offer.rubOut && offer.lastCoat
-            ? `last coat ${day(offer.lastCoat)}, rubbed out from ${day(offer.rubOut)}; hard after ${system.fullCure}`
+            ? `last coat ${shortDay(offer.lastCoat)}, rubbed out from ${shortDay(offer.rubOut)}; hard after ${system.fullCure}`
             : offer.why}
         </dd>
         <dt className="label text-soft">takes</dt>

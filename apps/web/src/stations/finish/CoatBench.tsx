@@ -9,7 +9,7 @@ import { KeyCap } from '../../ui/KeyCap'
 import { Shake } from './Shake'
 import { useClock } from '../../ui/useClock'
 import { coatName, useLaying } from './useLaying'
-import { day } from './words'
+import { day } from '../../ui/times'
 
 /** For a tablet beside the can: the coat whose turn it is, one big tap when it is on, a clock until the next, what can hurt. */
 export function CoatBench({ all, finish, onClose }: { all: readonly Coat[]; finish: FinishResult; onClose: () => void }) {

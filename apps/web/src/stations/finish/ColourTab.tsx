@@ -27,6 +27,7 @@ import { LookSheet } from './LookSheet'
 import { FinishTabs } from './tabs'
 import { usePaint } from './usePaint'
 import { useStackEdit } from './useStackEdit'
+import { newId } from '../../state/newId'
 
 /** The colours as they will look on the instrument, layer by layer; mixing them. */
 export default function ColourTab({ finish }: { finish: FinishResult }) {
@@ -300,7 +301,7 @@ function Mixing() {
       <Button
         className="mt-2"
         disabled={mixes.length >= 12}
-        onClick={() => put(crypto.randomUUID(), { ...EMPTY, name: `Mix ${mixes.length + 1}` }, 'A mix begun')}
+        onClick={() => put(newId(), { ...EMPTY, name: `Mix ${mixes.length + 1}` }, 'A mix begun')}
       >
         A mix
       </Button>

@@ -1,14 +1,14 @@
 import { type Coat } from '@snug/core'
-import { format, parseISO } from 'date-fns'
 import { Button } from '../../ui/Button'
 import { coatName, useLaying } from './useLaying'
+import { day, moment } from '../../ui/times'
 
 const clock = (minutes: number) => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`
 
 /** When a coat was laid, or when its turn is. */
 function whenOf(c: Coat, tonight: boolean): string {
-  if (c.laid) return `laid ${format(parseISO(c.laid), 'EEE d MMM, HH:mm')}`
-  if (!tonight) return `next, ${format(parseISO(c.date), 'EEE d MMM')}`
+  if (c.laid) return `laid ${moment(c.laid)}`
+  if (!tonight) return `next, ${day(c.date)}`
   return c.starts ? `${clock(c.starts)} h after the evening begins` : 'at once'
 }
 

@@ -7,7 +7,7 @@ import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { FileButton } from '../../ui/FileButton'
 import { NumberEntry } from '../../ui/NumberEntry'
-import { day } from './words'
+import { day } from '../../ui/times'
 
 const WeatherChart = lazy(() => import('./WeatherChart'))
 

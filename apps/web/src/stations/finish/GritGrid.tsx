@@ -1,8 +1,8 @@
 import { areaToCoat, gritGrid, gritKey, SECTIONS, setFinish, sheetsFor, STOP_TEST, woodGrits, layersOf, type Section } from '@snug/core'
-import { format } from 'date-fns'
 import { useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
+import { today } from '../../state/today'
 
 /** Bare wood, section by grit: all of it at one grit, then the sheet is changed. None counts as done without the stop test. */
 export function GritGrid() {
@@ -17,12 +17,7 @@ export function GritGrid() {
     const key = gritKey(section, grit)
     const { [key]: _, ...others } = build.finish.grits ?? {}
     change((b) =>
-      setFinish(
-        b,
-        'grits',
-        done ? { ...others, [key]: format(new Date(), 'yyyy-MM-dd') } : others,
-        `${section} P${grit}: ${done ? 'done' : 'not done'}`,
-      ),
+      setFinish(b, 'grits', done ? { ...others, [key]: today() } : others, `${section} P${grit}: ${done ? 'done' : 'not done'}`),
     )
     setAsked(undefined)
     setPassed(new Set())

@@ -21,7 +21,6 @@ import {
   type FinishZone,
   type Sanding,
 } from '@snug/core'
-import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -35,7 +34,11 @@ import { SampleOdds } from './SampleOdds'
 import { FinishTabs } from './tabs'
 import { useEdgeMarks } from './useEdgeMarks'
 import { usePaint } from './usePaint'
-import { day, percent } from './words'
+import { percent } from './words'
+import { now } from '../../state/now'
+import { today } from '../../state/today'
+import { day, moment } from '../../ui/times'
+import { newId } from '../../state/newId'
 
 const WET = GRITS.filter((g) => g >= 400)
 
@@ -60,15 +63,15 @@ export default function SandingTab({ finish }: { finish: FinishResult }) {
   const risks = budget && strikeThrough(budget)
   const overlay = useEdgeMarks(risks)
   const plan = finish.plan?.groups.find((g) => g.id === state?.group.id)
-  const soft = plan !== undefined && plan.rubOut > format(new Date(), 'yyyy-MM-dd')
+  const soft = plan !== undefined && plan.rubOut > today()
   const log = (through?: (typeof FILM_PLACES)[number]) => {
-    const at = format(new Date(), "yyyy-MM-dd'T'HH:mm:ssxxx")
+    const at = now()
     const pass = { at, zone, texture, grits: [...planned.grits], block, ...(through ? { through } : {}) }
     change((b) =>
       setFinish(
         b,
         'passes',
-        { ...b.finish.passes, [crypto.randomUUID()]: pass },
+        { ...b.finish.passes, [newId()]: pass },
         through ? `Sanded through at ${PLACES_OF_FILM[through].label}` : `Sanded P${from} to P${to}`,
       ),
     )
@@ -221,12 +224,11 @@ export default function SandingTab({ finish }: { finish: FinishResult }) {
               </div>
               {state.passes.map((p) => (
                 <p key={p.id} className="mt-1 text-[15px]">
-                  {format(parseISO(p.at), 'd MMM, HH:mm')}: {p.grits.map((g) => gritName(g, scale)).join(', ')},{' '}
-                  {p.block ? 'block' : 'fingers'}
+                  {moment(p.at)}: {p.grits.map((g) => gritName(g, scale)).join(', ')}, {p.block ? 'block' : 'fingers'}
                   {p.through ? <b className="text-wont">, through at {PLACES_OF_FILM[p.through].label}</b> : ''}{' '}
                   <Button
                     look="quiet"
-                    aria-label={`Not sanded: ${format(parseISO(p.at), 'd MMM, HH:mm')}`}
+                    aria-label={`Not sanded: ${moment(p.at)}`}
                     onClick={() => {
                       const { [p.id]: _, ...others } = build.finish.passes ?? {}
                       change((b) => setFinish(b, 'passes', others, 'A pass not sanded after all'))

@@ -35,7 +35,7 @@ import { Palette } from './Palette'
 import { FinishTabs } from './tabs'
 import { usePaint } from './usePaint'
 import { useStackEdit } from './useStackEdit'
-import { day } from './words'
+import { day } from '../../ui/times'
 
 /** The chosen zone's stack, layer on layer, what may be laid next, and how far the film is from being cut through. */
 export function StackTab({ finish }: { finish: FinishResult }) {

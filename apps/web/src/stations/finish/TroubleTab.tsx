@@ -1,6 +1,5 @@
 import { causesOf, FILM_SYMPTOMS, finishDrawing, setFinish } from '@snug/core'
 import { useQueryClient } from '@tanstack/react-query'
-import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { api } from '../../state/api'
@@ -9,6 +8,9 @@ import { Button } from '../../ui/Button'
 import { ThingRow } from '../../ui/ThingRow'
 import { FinishTabs } from './tabs'
 import { usePaint } from './usePaint'
+import { now } from '../../state/now'
+import { moment } from '../../ui/times'
+import { newId } from '../../state/newId'
 
 /** What went wrong, why it did by what was logged, and the ways back with their time and cost. */
 export default function TroubleTab() {
@@ -23,9 +25,9 @@ export default function TroubleTab() {
   const hand = FILM_SYMPTOMS.find((s) => s.id === (seen ?? logged[0]?.[1].symptom)) ?? FILM_SYMPTOMS[0]!
   const causes = useMemo(() => causesOf(build, hand), [build, hand])
   const log = (way?: string) => {
-    const at = format(new Date(), "yyyy-MM-dd'T'HH:mm:ssxxx")
+    const at = now()
     const [open] = logged.find(([, t]) => t.symptom === hand.id && !t.way) ?? []
-    const id = way && open ? open : crypto.randomUUID()
+    const id = way && open ? open : newId()
     const trouble = { ...(build.finish.troubles?.[id] ?? { symptom: hand.id, at }), ...(way ? { way } : {}) }
     const text = `${hand.label}${way ? `: ${hand.ways.find((w) => w.id === way)!.says}` : ''}`
     void api
@@ -103,7 +105,7 @@ export default function TroubleTab() {
             .filter(([, t]) => t.symptom === hand.id)
             .map(([id, t]) => (
               <p key={id} className="mt-1 text-[15px]">
-                {format(parseISO(t.at), 'd MMM, HH:mm')}
+                {moment(t.at)}
                 {t.way ? `: ${hand.ways.find((w) => w.id === t.way)?.says ?? t.way}` : ', nothing done about it yet'}
               </p>
             ))}

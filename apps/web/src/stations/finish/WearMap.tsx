@@ -3,6 +3,7 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { FileButton } from '../../ui/FileButton'
+import { newId } from '../../state/newId'
 
 /** How the photograph lies under the outline: seen through, moved and scaled until both agree. */
 interface Lie {
@@ -40,7 +41,7 @@ export function WearMap() {
   const wear = Object.entries(build.finish.wear ?? {})
   const keep = () => {
     const spot: WearSpot = { name: `Worn place ${wear.length + 1}`, face: 'front', points: drawn }
-    change((b) => setFinish(b, 'wear', { ...b.finish.wear, [crypto.randomUUID()]: spot }, 'A worn place outlined'))
+    change((b) => setFinish(b, 'wear', { ...b.finish.wear, [newId()]: spot }, 'A worn place outlined'))
     setDrawn([])
   }
   const press = (e: { clientX: number; clientY: number }) => {

@@ -1,5 +1,5 @@
 import { asJson, setField, tickStep, type Build, type Change, type Coat } from '@snug/core'
-import { format } from 'date-fns'
+import { now } from '../../state/now'
 import { useBuild } from '../../state/buildStore'
 
 /** A coat by name: which, of what, on what. */
@@ -19,12 +19,11 @@ export function useLaying(all: readonly Coat[]) {
   }
   return {
     lay: (c: Coat) => {
-      const now = new Date()
-      const at = format(now, "yyyy-MM-dd'T'HH:mm:ssxxx")
+      const at = now()
       change((b) => {
         // What it dries in from now on counts for the wait; the surface it went on is the bench's.
         const coat = { product: c.product, at, ...b.finish.weather, ...b.finish.drying, ...(c.group === 'whole' ? {} : { zone: c.group }) }
-        return withStep(b, c, { ...b.finish.laid, [c.id]: coat }, now.toISOString(), `${coatName(c)} laid`)
+        return withStep(b, c, { ...b.finish.laid, [c.id]: coat }, at, `${coatName(c)} laid`)
       })
     },
     takeBack: (c: Coat) =>

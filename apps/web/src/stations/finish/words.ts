@@ -1,7 +1,4 @@
 import { waitSays, type Layer } from '@snug/core'
-import { format, parseISO } from 'date-fns'
-
-export const day = (iso: string) => format(parseISO(iso), 'EEE d MMM')
 
 /** When the next coat may go on. */
 export function recoatSays(l: Layer): string {

@@ -1,5 +1,4 @@
 import { alternatives, choosePart, slotSpec, type Joint, type Slot } from '@snug/core'
-import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { useCandidates } from '../../state/useCandidates'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -7,6 +6,7 @@ import { today } from '../../state/today'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Field'
 import { PegMark } from '../../ui/PegMark'
+import { shortDay } from '../../ui/times'
 
 /** More than these are not compared by eye. */
 const SHOWN = 6
@@ -50,7 +50,7 @@ export function Alternatives({ joint }: { joint: Joint }) {
               <span className="min-w-0 flex-1">
                 <b>{item.part.name}</b>{' '}
                 <span className="text-soft">
-                  {word} · {item.holding === 'stash' ? (item.place ?? 'in the stash') : `here by ${format(parseISO(here), 'd MMM')}`} ·{' '}
+                  {word} · {item.holding === 'stash' ? (item.place ?? 'in the stash') : `here by ${shortDay(here)}`} ·{' '}
                   {cost === undefined ? 'no price' : `${cost.toFixed(2)} ${build.currency} with postage`}
                 </span>
               </span>

@@ -23,6 +23,7 @@ import { JointLinks } from '../../ui/JointLinks'
 import { SizeField } from '../../ui/SizeField'
 import { ThingRow } from '../../ui/ThingRow'
 import { FitTabs } from './FitTabs'
+import { now } from '../../state/now'
 
 /** The real trial build, one thing at a time in big type: measured to its size with its tool, or said how it went. */
 export function MockupTab() {
@@ -123,13 +124,7 @@ function StepCard({ step, state, done, last }: { step: MockupStep; state: Mockup
   const joints = all.filter((j) => step.joints.includes(j.id))
   const record = (outcome: keyof typeof WORDS) => {
     change((b) =>
-      setIn(
-        b,
-        'mockup',
-        step.id,
-        { outcome, at: new Date().toISOString(), basis: step.basis },
-        `Trial build, ${step.title.toLowerCase()}: ${WORDS[outcome]}`,
-      ),
+      setIn(b, 'mockup', step.id, { outcome, at: now(), basis: step.basis }, `Trial build, ${step.title.toLowerCase()}: ${WORDS[outcome]}`),
     )
     done()
   }

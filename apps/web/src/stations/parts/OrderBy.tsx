@@ -1,7 +1,7 @@
 import { addDays, latestOrder } from '@snug/core'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { useCandidates } from '../../state/useCandidates'
-import { day } from './dayWords'
+import { day } from '../../ui/times'
 
 /** Offers of the kinds still missing, each with the latest day that keeps the due date. */
 export function OrderBy() {

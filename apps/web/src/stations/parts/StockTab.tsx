@@ -1,20 +1,18 @@
 import { freeOf, handWords, KIND_NAMES, KINDS, leadDays, type StockItem } from '@snug/core'
-import { useVirtualizer } from '@tanstack/react-virtual'
 import { Download, Upload } from 'lucide-react'
-import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
+import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react'
 import { toast } from 'sonner'
 import { Workspace } from '../../app/Workspace'
 import { useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { INPUT } from '../../ui/Field'
+import { VirtualRows } from '../../ui/VirtualRows'
 import { useWhere } from '../../app/where'
 import { CsvSheet } from './CsvSheet'
 import { PartsList } from './PartsList'
 import { StockInHand } from './StockInHand'
 import { stockDrawing } from './stockDrawing'
 import { useStock, useStockActs } from './useStock'
-
-const ROW = 54
 
 /** Stash and offers: searched, scrolled, imported and exported, however many there are. */
 export function StockTab() {
@@ -38,14 +36,10 @@ export function StockTab() {
   const stock = useStock({ q: text, kind, holding })
   const items = useMemo(() => stock.data?.pages.flatMap((p) => p.items) ?? [], [stock.data])
   const total = stock.data?.pages[0]?.total ?? 0
-  const scroller = useRef<HTMLDivElement>(null)
-  const rows = useVirtualizer({ count: items.length, getScrollElement: () => scroller.current, estimateSize: () => ROW, overscan: 8 })
-  const shown = rows.getVirtualItems()
-  const last = shown.at(-1)?.index ?? 0
   const { fetchNextPage, hasNextPage, isFetchingNextPage } = stock
-  useEffect(() => {
-    if (last >= items.length - 20 && hasNextPage && !isFetchingNextPage) void fetchNextPage()
-  }, [last, items.length, hasNextPage, isFetchingNextPage, fetchNextPage])
+  const more = useCallback(() => {
+    if (hasNextPage && !isFetchingNextPage) void fetchNextPage()
+  }, [hasNextPage, isFetchingNextPage, fetchNextPage])
   const hand = items.find((i) => i.id === chosen) ?? items[0]
   const drawing = useMemo(() => (hand ? stockDrawing(build, hand) : undefined), [build, hand])
   return (
@@ -121,28 +115,13 @@ export function StockTab() {
                     : 'The stash is empty. Put a part of a build in it, break a donor up, or take a table in.'}
                 </p>
               )}
-              <div
-                ref={scroller}
-                className="min-h-0 flex-1 overflow-auto max-[820px]:h-[50vh] max-[820px]:flex-none"
-                data-testid="stock-rows"
-              >
-                <ul className="relative" style={{ height: rows.getTotalSize() }}>
-                  {shown.map((v) => (
-                    <li
-                      key={items[v.index]!.id}
-                      className="absolute inset-x-0"
-                      style={{ height: ROW, transform: `translateY(${v.start}px)` }}
-                    >
-                      <StockRow
-                        item={items[v.index]!}
-                        buildId={id}
-                        selected={items[v.index] === hand}
-                        onSelect={() => setChosen(items[v.index]!.id)}
-                      />
-                    </li>
-                  ))}
-                </ul>
-              </div>
+              <VirtualRows
+                items={items}
+                hand={hand}
+                onNearEnd={more}
+                testId="stock-rows"
+                row={(item) => <StockRow item={item} buildId={id} selected={item === hand} onSelect={() => setChosen(item.id)} />}
+              />
             </div>
           </PartsList>
         }

@@ -1,6 +1,5 @@
 import { criticalFloat, forecastSays, getReady, planDrawing, runSheet, splitBy, type Forecast } from '@snug/core'
 import { useQueryClient } from '@tanstack/react-query'
-import { format, parseISO } from 'date-fns'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
 import { Workspace } from '../../app/Workspace'
@@ -13,8 +12,7 @@ import { PrintSheet } from '../../ui/PrintSheet'
 import { Decisions } from './Decisions'
 import { PlanTabs } from './tabs'
 import { useForecast } from './useAhead'
-
-const day = (iso: string) => format(parseISO(iso), 'EEE d MMM')
+import { day } from '../../ui/times'
 
 /** When it is done by chance, what must be done for the promised day and what can wait, what may slip, what to order today. */
 export default function AheadTab() {

@@ -1,9 +1,10 @@
 import { decisionsOf, setDecision, type OpenDecision } from '@snug/core'
-import { format, parseISO } from 'date-fns'
 import { useMemo, useState, type FormEvent } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Field, INPUT } from '../../ui/Field'
+import { shortDay } from '../../ui/times'
+import { newId } from '../../state/newId'
 
 /** Questions still open, each with its options and the step before which it has to be answered; what was chosen keeps its reason. */
 export function Decisions() {
@@ -22,7 +23,7 @@ export function Decisions() {
   const add = (e: FormEvent) => {
     e.preventDefault()
     if (!question.trim() || given.length < 2) return
-    change((b) => setDecision(b, crypto.randomUUID(), { question: question.trim(), options: given, ...(before ? { before } : {}) }))
+    change((b) => setDecision(b, newId(), { question: question.trim(), options: given, ...(before ? { before } : {}) }))
     setQuestion('')
     setOptions('')
   }
@@ -86,7 +87,7 @@ function Asked({ decision: { id, state, binds, ...decision } }: { decision: Open
       <p className="font-semibold">{question}</p>
       <p className={`text-[14px] ${state === 'soon' || state === 'overtaken' ? 'text-mind' : 'text-soft'}`}>
         {STATE[state]}
-        {binds && state !== 'chosen' && `; before: ${binds.title}${binds.date ? `, ${format(parseISO(binds.date), 'd MMM')}` : ''}`}
+        {binds && state !== 'chosen' && `; before: ${binds.title}${binds.date ? `, ${shortDay(binds.date)}` : ''}`}
         {chosen && `: ${chosen}${decision.reason ? `, ${decision.reason}` : ''}`}
       </p>
       {!chosen && (

@@ -1,8 +1,8 @@
 import { resume } from '@snug/core'
-import { format, parseISO } from 'date-fns'
 import { useMemo } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
+import { shortDay } from '../../ui/times'
 
 /** After weeks: how it was left, and what can safely be begun with. */
 export function ResumeCard({ onNext }: { onNext: (id: string) => void }) {
@@ -13,7 +13,7 @@ export function ResumeCard({ onNext }: { onNext: (id: string) => void }) {
   return (
     <section aria-label="Where you left off" className="m-3 border-l-4 border-mind bg-canvas px-3 py-2">
       <p className="font-bold">
-        Left {card.days} days ago, on {format(parseISO(card.last), 'd MMM')}.
+        Left {card.days} days ago, on {shortDay(card.last)}.
       </p>
       <ul>
         {card.left.map((line) => (

@@ -5,6 +5,7 @@ import { useBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { KeyCap } from '../../ui/KeyCap'
+import { now } from '../../state/now'
 
 /** One step at a time, read from a step away: a big tap or the space bar when it is done; what it stands on is shown before it is ticked. */
 export function StepBench({ steps, onClose }: { steps: readonly PlannedStep[]; onClose: () => void }) {
@@ -26,7 +27,7 @@ export function StepBench({ steps, onClose }: { steps: readonly PlannedStep[]; o
     if (done) return turn(1)
     // Out of order it says first what is at risk; asked once more it is taken as done.
     if (step.open.length && warned !== step.id) return setWarned(step.id)
-    change((b) => tickStep(b, step.id, step.title, new Date().toISOString()))
+    change((b) => tickStep(b, step.id, step.title, now()))
     turn(1)
   }
   const onKey = (e: KeyboardEvent) => {

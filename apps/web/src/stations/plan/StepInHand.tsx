@@ -1,10 +1,11 @@
 import { STATION_NAME, tickStep, type PlannedStep } from '@snug/core'
-import { format, parseISO } from 'date-fns'
 import { useState } from 'react'
 import { useWhere } from '../../app/where'
 import { useBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
+import { now } from '../../state/now'
+import { day, moment } from '../../ui/times'
 
 /** The step in hand: why, when, what it needs; ticking it out of order says what is at risk and never forbids. */
 export function StepInHand({ step }: { step: PlannedStep }) {
@@ -15,7 +16,7 @@ export function StepInHand({ step }: { step: PlannedStep }) {
   const done = step.state === 'done'
   const tick = () => {
     setWarned(false)
-    change((b) => tickStep(b, step.id, step.title, done ? undefined : new Date().toISOString()))
+    change((b) => tickStep(b, step.id, step.title, done ? undefined : now()))
   }
   const title = (id: string) => steps.find((s) => s.id === id)?.title ?? id
   return (
@@ -25,9 +26,9 @@ export function StepInHand({ step }: { step: PlannedStep }) {
       <p className="label mt-1 text-[15px] text-soft">
         {step.minutes} min at the bench{step.wait > 0 && `, then ${Math.round(step.wait / 60)} h of waiting`}
         {step.times && ` (${step.times[0]} to ${step.times[1]})`}
-        {step.date && !done && ` · ${step.atEarliest ? 'not before' : 'falls on'} ${format(parseISO(step.date), 'EEE d MMM')}`}
+        {step.date && !done && ` · ${step.atEarliest ? 'not before' : 'falls on'} ${day(step.date)}`}
         {step.need !== 'must' && (step.need === 'should' ? ' · should be done' : ' · can come later')}
-        {done && step.done && ` · done ${format(parseISO(step.done), 'EEE d MMM, HH:mm')}`}
+        {done && step.done && ` · done ${moment(step.done)}`}
         {step.tools && ` · ${step.tools}`}
       </p>
       {warned && step.open.length > 0 && !done ? (
@@ -65,9 +66,7 @@ export function StepInHand({ step }: { step: PlannedStep }) {
           )}
         </div>
       )}
-      {step.dries && !done && (
-        <p className="mt-2 text-mind">Something it stands on dries until {format(parseISO(step.dries), 'EEE d MMM')}.</p>
-      )}
+      {step.dries && !done && <p className="mt-2 text-mind">Something it stands on dries until {day(step.dries)}.</p>}
       {step.befores.length > 0 && (
         <>
           <h3 className="mt-4 text-[18px]">Comes after</h3>

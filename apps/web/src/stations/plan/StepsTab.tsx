@@ -1,5 +1,4 @@
 import { placeOf, planDrawing, type PlannedStep } from '@snug/core'
-import { format, parseISO } from 'date-fns'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
 import { Empty, Workspace } from '../../app/Workspace'
@@ -11,6 +10,7 @@ import { StepInHand } from './StepInHand'
 import { StepMark } from './StepMark'
 import { ResumeCard } from './ResumeCard'
 import { PlanTabs } from './tabs'
+import { day, shortDay } from '../../ui/times'
 
 /** The steps by their days with their reasons, and what can be done now. */
 export function StepsTab() {
@@ -69,10 +69,10 @@ export function StepsTab() {
                   s.state === 'blocked'
                     ? `after: ${s.open.map((b) => plan.steps.find((o) => o.id === b.id)!.title).join(', ')}`
                     : s.dries
-                      ? `dries until ${format(parseISO(s.dries), 'EEE d MMM')}: ${s.why}`
+                      ? `dries until ${day(s.dries)}: ${s.why}`
                       : s.why
                 }
-                figure={s.state === 'done' ? 'done' : s.date ? `${s.atEarliest ? 'from ' : ''}${format(parseISO(s.date), 'd MMM')}` : ''}
+                figure={s.state === 'done' ? 'done' : s.date ? `${s.atEarliest ? 'from ' : ''}${shortDay(s.date)}` : ''}
                 under={`${s.minutes} min`}
                 selected={s.id === hand.id}
                 onSelect={() => pick(s.id)}

@@ -2,6 +2,7 @@ import { noteTurns, turnWords, type AdvisedTurn } from '@snug/core'
 import { useBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { NumberEntry } from '../../ui/NumberEntry'
+import { now } from '../../state/now'
 
 /** Which way a screw goes, seen from where the hand is: its head with an arrow round it. */
 function ScrewHead({ clockwise }: { clockwise: boolean }) {
@@ -20,7 +21,6 @@ function ScrewHead({ clockwise }: { clockwise: boolean }) {
 /** The turns that are advised, to be made and written down: as told, or otherwise. The next reading then shows what they gave. */
 export function AsTold({ turns }: { turns: readonly AdvisedTurn[] }) {
   const change = useBuild((s) => s.change)
-  const now = () => new Date().toISOString()
   const made = turns.filter((t) => t.turns !== 0)
   if (!made.length) return null
   return (

@@ -2,6 +2,7 @@ import { noteReading, noteTurns, printMm, printTurns, SETUP_BOUNDS, toEighths, t
 import { useBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { NumberEntry } from '../../ui/NumberEntry'
+import { now } from '../../state/now'
 
 export function Intonation({ setup }: { setup: SetupResult }) {
   const change = useBuild((s) => s.change)
@@ -37,7 +38,7 @@ export function Intonation({ setup }: { setup: SetupResult }) {
                     change((b) =>
                       noteReading(
                         b,
-                        { what: 'cents', string: s.number, value: v, at: new Date().toISOString() },
+                        { what: 'cents', string: s.number, value: v, at: now() },
                         `String ${s.number} ${v > 0 ? '+' : ''}${v} cents at fret 12`,
                       ),
                     )
@@ -62,7 +63,7 @@ function Saddle({ work: { number, back, turns, stale } }: { work: PitchWork }) {
   if (stale) return <>moved since: read again</>
   if (back === undefined || turns === undefined) return null
   if (Math.abs(back) < 0.05 || toEighths(turns) === 0) return <>leave</>
-  const made = () => change((b) => noteTurns(b, [{ screw: 'length', string: number, turns: toEighths(turns) }], new Date().toISOString()))
+  const made = () => change((b) => noteTurns(b, [{ screw: 'length', string: number, turns: toEighths(turns) }], now()))
   return (
     <>
       {printMm(Math.abs(back))} mm {back > 0 ? 'back' : 'forward'}, {printTurns(turns)} {Math.abs(turns) <= 1 ? 'turn' : 'turns'}{' '}

@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button'
 import { FileButton } from '../../ui/FileButton'
 import { NumberEntry } from '../../ui/NumberEntry'
 import { circuitWorker } from '../../workers/compute'
+import { now } from '../../state/now'
 
 /** How loud each string is through the pickup in hand: typed, from a file, or simulated; and which screws even it out. */
 export function Levels({ slot }: { slot: LevelWork['slot'] }) {
@@ -18,7 +19,7 @@ export function Levels({ slot }: { slot: LevelWork['slot'] }) {
     setWhy(level.ok ? undefined : level.why)
     if (!level.ok) return
     const dB = Math.round(level.dB * 10) / 10
-    change((b) => noteReading(b, { what: 'level', slot, string: of, value: dB, at: new Date().toISOString() }, `String ${of} ${dB} dB`))
+    change((b) => noteReading(b, { what: 'level', slot, string: of, value: dB, at: now() }, `String ${of} ${dB} dB`))
     if (of < build.strings) setString(of + 1)
   }
   const hear = async (samples: Float64Array, rate: number) => take(await circuitWorker().levelOf(samples, rate))

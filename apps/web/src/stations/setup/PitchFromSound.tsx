@@ -6,6 +6,7 @@ import { circuitWorker } from '../../workers/compute'
 import { Button } from '../../ui/Button'
 import { FileButton } from '../../ui/FileButton'
 import { useMicrophone } from './useMicrophone'
+import { now } from '../../state/now'
 
 interface Taken {
   open?: number
@@ -96,7 +97,7 @@ export function PitchFromSound({ string, read }: { string: number; read: boolean
               change((b) =>
                 noteReading(
                   b,
-                  { what: 'cents', string, value: Math.round(cents * 10) / 10, at: new Date().toISOString() },
+                  { what: 'cents', string, value: Math.round(cents * 10) / 10, at: now() },
                   `String ${string} ${signed(cents)} cents at fret 12`,
                 ),
               )

@@ -4,6 +4,7 @@ import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { usePrefs } from '../../state/prefs'
 import { EntryField } from '../../ui/EntryField'
 import { Field } from '../../ui/Field'
+import { now } from '../../state/now'
 
 /** A gap that was read: the newest counts, earlier ones stand below it. */
 export function ReadingEntry({ label, asked, fret }: { label: string; asked: Asked; fret?: number }) {
@@ -21,7 +22,7 @@ export function ReadingEntry({ label, asked, fret }: { label: string; asked: Ask
           change((b) =>
             noteReading(
               b,
-              { ...asked, value, ...(fret === undefined || fret === 12 ? {} : { fret }), at: new Date().toISOString() },
+              { ...asked, value, ...(fret === undefined || fret === 12 ? {} : { fret }), at: now() },
               `${label} ${printMm(value)}`,
             ),
           )

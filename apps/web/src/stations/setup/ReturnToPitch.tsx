@@ -2,6 +2,7 @@ import { noteReading, returnSays, returnTest } from '@snug/core'
 import { useMemo } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { NumberEntry } from '../../ui/NumberEntry'
+import { now } from '../../state/now'
 
 const WAYS = [
   ['dive', 'after the arm went down'],
@@ -48,11 +49,7 @@ export function ReturnToPitch() {
                     to={100}
                     onCommit={(value) =>
                       change((b) =>
-                        noteReading(
-                          b,
-                          { what, string: r.string, value, at: new Date().toISOString() },
-                          `String ${r.string}: ${value} cents ${when}`,
-                        ),
+                        noteReading(b, { what, string: r.string, value, at: now() }, `String ${r.string}: ${value} cents ${when}`),
                       )
                     }
                   />

@@ -1,6 +1,5 @@
 import { openTrouble, playingDiagnosis, playingSymptomsOf, setSetup, type PlayingTrouble } from '@snug/core'
 import { useQueryClient } from '@tanstack/react-query'
-import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { api } from '../../state/api'
@@ -9,6 +8,9 @@ import { Button } from '../../ui/Button'
 import { ThingRow } from '../../ui/ThingRow'
 import { SetupTabs } from './tabs'
 import { useSetupDrawing } from './useSetupDrawing'
+import { now } from '../../state/now'
+import { shortDay } from '../../ui/times'
+import { newId } from '../../state/newId'
 
 /** What is wrong at playing: causes ranked by what is usual, what was read and what checks have shown; the next check by its minutes. */
 export default function TroubleTab() {
@@ -24,8 +26,8 @@ export default function TroubleTab() {
   const open = openTrouble(build, hand.id)
   const found = open?.[1].found
   const put = (more: Partial<PlayingTrouble>, label: string) => {
-    const id = open?.[0] ?? crypto.randomUUID()
-    const trouble = { ...(open?.[1] ?? { symptom: hand.id, at: new Date().toISOString() }), ...more }
+    const id = open?.[0] ?? newId()
+    const trouble = { ...(open?.[1] ?? { symptom: hand.id, at: now() }), ...more }
     change((b) => setSetup(b, 'troubles', { ...b.setup.troubles, [id]: trouble }, `${hand.label}: ${label}`))
   }
   const answer = (check: string, yes: boolean) => put({ found: { ...found, [check]: yes } }, `${check} ${yes ? 'yes' : 'no'}`)
@@ -113,7 +115,7 @@ export default function TroubleTab() {
           )}
           {closed.map((t) => (
             <p key={t.at} className="mt-2 text-[15px]">
-              {format(parseISO(t.at), 'd MMM')}: it was {hand.causes.find((c) => c.id === t.cause)?.says ?? t.cause}
+              {shortDay(t.at)}: it was {hand.causes.find((c) => c.id === t.cause)?.says ?? t.cause}
             </p>
           ))}
         </div>

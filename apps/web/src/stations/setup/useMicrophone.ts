@@ -13,6 +13,8 @@ export function useMicrophone() {
   const [state, setState] = useState<'idle' | 'listening'>('idle')
   const [level, setLevel] = useState(0)
   const listen = async (): Promise<Recorded> => {
+    if (window.isSecureContext === false)
+      return { ok: false, why: 'A browser gives its microphone only to the machine Snug Bolt runs on. Record a WAV here and read that.' }
     let stream: MediaStream
     try {
       stream = await navigator.mediaDevices.getUserMedia({

@@ -18,6 +18,7 @@ import {
 import { useMemo, useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { EntryField } from '../../ui/EntryField'
+import { now } from '../../state/now'
 
 /** The meter at the jack in one position: what it should show at the knobs as they stand, what was read, and whether that is right. */
 export function JackReading({ harness, position, knobs }: { harness: Harness; position: WirePosition; knobs: Setting['knobs'] }) {
@@ -33,7 +34,7 @@ export function JackReading({ harness, position, knobs }: { harness: Harness; po
       ohm,
       probes: [...probes],
       setting: { switches: { ...position.switches }, knobs: Object.fromEntries(potsOf(harness).map((p) => [p.id, knobAt(setting, p.id)])) },
-      at: new Date().toISOString(),
+      at: now(),
     } satisfies MeterReading
     change((b) =>
       setField(b, ['readings', readingKey(probes, position.switches)], reading, `Position ${position.id} reads ${printOhms(ohm)}`),

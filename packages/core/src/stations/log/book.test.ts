@@ -70,8 +70,20 @@ describe('the build book', () => {
   })
   it('how far each screw was turned', () => {
     const b = fullBuild()
-    const turned = applyChange(b, noteTurns(b, [{ screw: 'claw', turns: -1.5 }, { screw: 'length', string: 2, turns: -0.5 }], '2026-11-24T19:00:00Z'))
-    expect(under(book(turned), 'Screws turned so far')).toMatch(/claw screws","1 1\/2 turns counter-clockwise".*length screw of string 2","1\/2 turn forward"/)
+    const turned = applyChange(
+      b,
+      noteTurns(
+        b,
+        [
+          { screw: 'claw', turns: -1.5 },
+          { screw: 'length', string: 2, turns: -0.5 },
+        ],
+        '2026-11-24T19:00:00Z',
+      ),
+    )
+    expect(under(book(turned), 'Screws turned so far')).toMatch(
+      /claw screws","1 1\/2 turns counter-clockwise".*length screw of string 2","1\/2 turn forward"/,
+    )
   })
   it('a build with next to nothing makes a book without empty chapters', () => {
     const bare = { ...fullBuild(), parts: {} }

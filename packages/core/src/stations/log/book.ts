@@ -13,6 +13,7 @@ import { turnWords } from '../../setup/screws'
 import { turnTotals } from '../../setup/turnTotals'
 import { knownFaults } from './handover'
 import type { Sheet, SheetBlock } from '../sheet'
+import { byMoment } from '../../quantity/moments'
 
 /** Sheets whose pages belong in the book as they are. */
 const KEPT: readonly string[] = ['wire-list', 'finish-sheet', 'setup-sheet']
@@ -25,7 +26,9 @@ function handedOver({ delivered }: Build): SheetBlock[] {
   const { on, to, faults, reopened } = delivered
   const year = (day: string) => `${sayDay(day)} ${day.slice(0, 4)}`
   return [
-    { text: `On ${year(on)}${to ? `, to ${to}` : ''}${faults.length ? ', with this known to be open:' : ', with nothing known to be open.'}` },
+    {
+      text: `On ${year(on)}${to ? `, to ${to}` : ''}${faults.length ? ', with this known to be open:' : ', with nothing known to be open.'}`,
+    },
     ...(faults.length ? [{ tick: faults }] : []),
     ...(reopened ? [{ text: `Taken in again on ${year(reopened.on)}: ${reopened.why}` }] : []),
   ]
@@ -93,7 +96,7 @@ export function buildBook(build: Build, results: Results, entries: readonly LogE
           ['day', 'step'],
           steps
             .filter((s) => s.done)
-            .toSorted((a, b) => a.done!.localeCompare(b.done!))
+            .toSorted((a, b) => byMoment(a.done, b.done))
             .map((s) => [`${sayDay(s.done!)} ${s.done!.slice(0, 4)}`, s.title]),
         ),
       ),
@@ -124,9 +127,7 @@ export function buildBook(build: Build, results: Results, entries: readonly LogE
         'From the log',
         table(
           ['day', 'kind', 'what'],
-          entries
-            .filter((e) => !e.struck)
-            .map((e) => [`${sayDay(e.at)} ${e.at.slice(0, 4)}`, e.kind, e.text]),
+          entries.filter((e) => !e.struck).map((e) => [`${sayDay(e.at)} ${e.at.slice(0, 4)}`, e.kind, e.text]),
         ),
       ),
     ],

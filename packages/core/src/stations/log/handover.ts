@@ -14,7 +14,10 @@ const HOW_NEEDED = { must: '', should: ' (should be done)', later: ' (can come l
 /** Handed over with what is known to be open, which is written down as it is that day. @param on ISO day */
 export function handOver(build: Build, results: Results, on: string, to: string): Change {
   const delivered = { on, ...(to.trim() ? { to: to.trim().slice(0, 120) } : {}), faults: knownFaults(results) }
-  return { label: to.trim() ? `Handed over to ${to.trim().slice(0, 120)}` : 'Handed over', edits: [edit(build, ['delivered'], asJson(delivered))] }
+  return {
+    label: to.trim() ? `Handed over to ${to.trim().slice(0, 120)}` : 'Handed over',
+    edits: [edit(build, ['delivered'], asJson(delivered))],
+  }
 }
 
 /** Taken in again at its next test: what it was handed over with stays written down. */

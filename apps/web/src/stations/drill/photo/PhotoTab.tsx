@@ -27,7 +27,9 @@ type Doing = 'lens' | 'scale' | 'measure' | 'trace'
 export function PhotoTab() {
   const { id } = useWhere()
   const queries = useQueryClient()
-  const { data: photos = [] } = useQuery({ queryKey: ['photos', id], queryFn: () => api.photos(id), enabled: id !== '' })
+  const { data = [] } = useQuery({ queryKey: ['photos', id], queryFn: () => api.photos(id), enabled: id !== '' })
+  // Pictures of the log are for looking, not for measuring.
+  const photos = useMemo(() => data.filter((p) => !p.logged), [data])
   const [chosen, setChosen] = useState<string>()
   const [problem, setProblem] = useState<string>()
   const photo = photos.find((p) => p.id === chosen) ?? photos[0]

@@ -1,0 +1,32 @@
+import { stripVTControlCharacters } from 'node:util'
+import qrcode from 'qrcode'
+import { ownAddresses } from './addresses'
+
+/** What stands on the screen of the machine that shares: where to go, what to say, and a code to point a telephone at. */
+export async function announcement(port: number, phrase: string | undefined): Promise<string> {
+  const [address] = ownAddresses()
+  if (address === undefined) return 'This machine is on no network: Snug Bolt can only be reached from here.\n'
+  const url = `http://${address}:${port}`
+  return [
+    `Other devices on this network reach it at ${url}`,
+    await code(url),
+    phrase === undefined ? 'and say the pass-phrase you chose.' : `and say the pass-phrase: ${phrase}`,
+    'What they send is not encrypted: share it on your own network only, and stop it (Ctrl-C) when you are done.',
+    '',
+  ].join('\n')
+}
+
+const [BLACK_ON_WHITE, PLAIN] = ['\u001b[47m\u001b[30m', '\u001b[0m']
+/** Modules of white round a code that a reader wants (ISO/IEC 18004); the writer leaves one. */
+const QUIET = 4
+
+/** The code in half blocks, black on white whatever the colours of the screen it stands on. */
+async function code(text: string): Promise<string> {
+  const drawn = await qrcode.toString(text, { type: 'terminal', small: true, errorCorrectionLevel: 'L' })
+  const rows = stripVTControlCharacters(drawn)
+    .split('\n')
+    .filter((row) => row.trim())
+  const side = ' '.repeat(QUIET - 1)
+  const blank = Array<string>(QUIET / 2).fill(' '.repeat(rows[0]!.length + 2 * side.length))
+  return [...blank, ...rows.map((row) => side + row + side), ...blank].map((row) => `${BLACK_ON_WHITE}${row}${PLAIN}`).join('\n')
+}

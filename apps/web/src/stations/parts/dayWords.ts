@@ -1,3 +1,0 @@
-import { format, parseISO } from 'date-fns'
-
-export const day = (iso: string) => format(parseISO(iso), 'EEE d MMM')
