@@ -126,6 +126,7 @@ describe('a whole build at the border', () => {
       'delivered.reopened.why',
       /Why it was taken in/,
     ],
+    ['job', 'theft', 'job', /A job is one of kit/],
     ['parts/nut/state', 'lost', 'parts.nut.state', /planned, ordered, in hand/],
     ['parts/nut/sizes/width', { value: 90, doubt: 0.1, known: 'calipers' }, 'parts.nut.sizes.width', /allowed is 2 mm to 10 mm/],
     ['parts/nut/sizes/width', { value: 3, doubt: 0.1, known: 'guess' }, 'parts.nut.sizes.width.known', /one of calipers/],

@@ -5,6 +5,7 @@ import {
   GAINS,
   type Heard,
   HEARD_AS,
+  JOB_IDS,
   jobProblems,
   LIMITS,
   OUTCOMES,
@@ -236,6 +237,7 @@ export class BuildDoc {
   @IsIn(['right', 'left'], says('Handedness is right or left.')) handedness!: Build['handedness']
   @Whole(4, 12, 'The number of strings') strings!: number
   @Between(500, 900, 'Scale length', ' mm') scale!: number
+  @Optional() @IsIn(JOB_IDS, says(`A job is one of ${JOB_IDS.join(', ')}.`)) job?: Build['job']
   @Optional() @IsDay() due?: string
   @Optional() @Between(0, 1e6, 'The budget') budget?: number
   @Matches(/^[A-Z]{3}$/, says('A currency is three letters such as EUR.')) currency!: string

@@ -166,6 +166,7 @@ const fullest = (): Build => {
     },
     shop: { tint: { what: 'Neck tinted', price: 300, back: '2026-12-18', slot: 'neck' } },
     sale: 900,
+    job: 'rescue',
     plan: {
       daysOff: ['2026-12-24'],
       quiet: { from: 1320, to: 420 },

@@ -24,6 +24,8 @@ export interface Build {
   strings: number
   /** Scale length wanted, mm. */
   scale: number
+  /** What kind of job it is. */
+  job?: JobId
   /** Day it is promised, ISO date. */
   due?: string
   budget?: number
@@ -286,6 +288,7 @@ export function newBuild({ start, job = 'kit', ...wanted }: NewBuild, today: str
   return {
     schema: 4,
     ...wanted,
+    ...(job === 'kit' ? {} : { job }),
     currency: 'EUR',
     room: { low: 35, high: 65, now: 45 },
     parts: start ? partsFor(job, startParts(start)) : {},

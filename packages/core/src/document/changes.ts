@@ -3,7 +3,7 @@ import type { OutlineRow, Part } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
 import { printMm } from '../quantity/length'
 import { isMeasured, type Size } from '../quantity/size'
-import { effectsOf, type Build, type CircuitChoice, type FinishChoice, type JobEffect, type PlannedJob, type SetupChoice } from './build'
+import { effectsOf, type Build, type CircuitChoice, type FinishChoice, type JobEffect, type PlanChoice, type PlannedJob, type SetupChoice } from './build'
 import { asJson, edit, type Change, type Edit, type Json } from './change'
 import { enteredAt, specAt, type SizeRef } from './read'
 
@@ -137,9 +137,18 @@ export function setSetup<K extends keyof SetupChoice>(build: Build, field: K, to
   return { label, edits: [edit(build, ['setup', field], typeof to === 'object' ? asJson(to) : to)] }
 }
 
-export function tickStep(build: Build, id: string, title: string, at: string | undefined): Change {
+/** One field of the plan as a whole. */
+export function setPlan<K extends keyof PlanChoice>(build: Build, field: K, to: PlanChoice[K], label: string): Change {
+  const value: Json | undefined = to === undefined ? undefined : typeof to === 'object' ? asJson(to) : (to as Json)
+  return build.plan
+    ? { label, edits: [edit(build, ['plan', field], value)] }
+    : { label, edits: value === undefined ? [] : [edit(build, ['plan'], { [field]: value })] }
+}
+
+/** @param took minutes it took of those that were planned, where somebody looked at the clock */
+export function tickStep(build: Build, id: string, title: string, at: string | undefined, took?: { took: number; planned: number }): Change {
   return {
     label: at ? `Done: ${title}` : `Not done after all: ${title}`,
-    edits: [edit(build, ['steps', id], at ? { done: at } : undefined)],
+    edits: [edit(build, ['steps', id], at ? { done: at, ...took } : undefined)],
   }
 }

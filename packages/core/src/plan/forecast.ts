@@ -32,10 +32,18 @@ export function forecast(build: Build, steps: readonly Step[], today: string, ru
   const roll = dice(seed)
   const ends: string[] = []
   for (let run = 0; run < runs; run++) {
+    // All that comes in one parcel comes on one day.
+    const slips = new Map<string, number>()
+    const slipOf = (s: Step): number => {
+      const parcel = parcelOf(build, s)
+      const so = slips.get(parcel) ?? Math.round(triangular(SLIP, roll()))
+      slips.set(parcel, so)
+      return so
+    }
     const drawn = steps.map((s): Step => {
       const [low, high] = s.times ?? [USUAL.low * s.minutes, USUAL.high * s.minutes]
       const minutes = triangular([Math.min(low, s.minutes), s.minutes, Math.max(high, s.minutes)], roll())
-      const slip = s.notBefore && s.stage === 'parcel' ? Math.round(triangular(SLIP, roll())) : 0
+      const slip = s.notBefore && s.stage === 'parcel' ? slipOf(s) : 0
       return { ...s, minutes, ...(slip ? { notBefore: addDays(s.notBefore!, slip) } : {}) }
     })
     const { ends: end } = planResult(build, drawn, today)
@@ -59,6 +67,12 @@ export function forecast(build: Build, steps: readonly Step[], today: string, ru
     runs,
     atEarliest: steps.some((s) => s.undated && !build.steps[s.id]),
   }
+}
+
+/** A parcel is what one seller sends for one day; what has no seller comes alone. */
+const parcelOf = (build: Build, s: Step): string => {
+  const seller = s.slot && build.parts[s.slot]?.seller
+  return seller ? `${seller} ${s.notBefore}` : s.id
 }
 
 /** The same in a sentence. */

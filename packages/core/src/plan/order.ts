@@ -32,6 +32,19 @@ export function tails(steps: readonly Step[], evening: number): Map<string, numb
 
 const span = ({ from, to }: { from: string; to: string }) => (Date.parse(to) - Date.parse(from)) / 86_400_000
 
+/** Is there a way along what comes after from the one to the other? */
+function leadsTo(after: ReadonlyMap<string, readonly string[]>, from: string, to: string): boolean {
+  const seen = new Set<string>()
+  const open = [from]
+  for (let id = open.pop(); id !== undefined; id = open.pop()) {
+    if (id === to) return true
+    if (seen.has(id)) continue
+    seen.add(id)
+    open.push(...(after.get(id) ?? []))
+  }
+  return false
+}
+
 /**
  * The steps so that each comes after all it waits for; of those that could come next, the one that starts the longest way to the end.
  * @param weight the longer the sooner
@@ -40,6 +53,13 @@ export function inOrder(steps: readonly Step[], weight: ReadonlyMap<string, numb
   const known = new Set(steps.map((s) => s.id))
   const waits = new Map(steps.map((s) => [s.id, new Set(s.befores.map((b) => b.id).filter((id) => known.has(id) && id !== s.id))]))
   const after = followers(steps)
+  // What is only better before goes before where that makes no circle.
+  for (const s of steps)
+    for (const b of s.better ?? [])
+      if (known.has(b.id) && !waits.get(s.id)!.has(b.id) && !leadsTo(after, s.id, b.id)) {
+        waits.get(s.id)!.add(b.id)
+        after.get(b.id)!.push(s.id)
+      }
   const place = new Map(steps.map((s, i) => [s.id, i]))
   const byId = new Map(steps.map((s) => [s.id, s]))
   const first = (a: string, b: string) => weight.get(b)! - weight.get(a)! || place.get(a)! - place.get(b)!

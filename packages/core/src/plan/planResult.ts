@@ -1,5 +1,6 @@
 import type { Build } from '../document/build'
-import { addDays, daysBetween, weekday } from '../quantity/days'
+import { addDays, daysBetween } from '../quantity/days'
+import { Diary, type From } from './diary'
 import { inOrder, tails } from './order'
 import type { PlannedStep, Step } from './step'
 
@@ -26,13 +27,19 @@ const SOME_EVENING = 90
  * @param today ISO date
  */
 export function planResult(build: Build, steps: readonly Step[], today: string): PlanResult {
+  const planned = withStates(build, steps, today)
+  layOut(build, planned, today, new Diary([build]))
+  return resultOf(planned, today)
+}
+
+/** The steps in the order they are worked, each with what stands before it; without a day as yet. */
+export function withStates(build: Build, steps: readonly Step[], today: string): PlannedStep[] {
   const done = (id: string) => build.steps[id]?.done
   const known = new Set(steps.map((s) => s.id))
   const free = build.evenings.filter((m) => m > 0)
   const evening = free.length ? free.reduce((s, m) => s + m, 0) / build.evenings.length : SOME_EVENING
-  const ordered = inOrder(steps, tails(steps, evening))
   const overAt = new Map(steps.flatMap((s) => (done(s.id) ? [[s.id, overOn(s, done(s.id)!)]] : [])))
-  const planned: PlannedStep[] = ordered.map((s) => {
+  return inOrder(steps, tails(steps, evening)).map((s) => {
     const open = s.befores.filter((b) => !done(b.id) && known.has(b.id))
     const at = done(s.id)
     const dries = latest(
@@ -47,7 +54,10 @@ export function planResult(build: Build, steps: readonly Step[], today: string):
       ...(at ? { done: at } : dries > today ? { dries } : {}),
     }
   })
-  layOut(build, planned, today)
+}
+
+/** What all of it comes to. */
+export function resultOf(planned: readonly PlannedStep[], today: string): PlanResult {
   const left = planned.filter((s) => s.state !== 'done')
   const ends = left.reduce<string | undefined>((d, s) => (s.clear && (!d || s.clear > d) ? s.clear : d), undefined)
   const byDay = planned
@@ -71,57 +81,54 @@ const overOn = (s: Step, done: string): string => addDays(done.slice(0, 10), Mat
 const when = (s: PlannedStep): string => (s.state === 'done' ? '' : (s.date ?? '9'))
 
 const MINUTES_A_DAY = 24 * 60
-const HORIZON = 730
-
 /** Gives each open step the first evenings with time left after everything before it is done and dry. */
-function layOut(build: Build, planned: PlannedStep[], today: string): void {
+function layOut(build: Build, planned: readonly PlannedStep[], today: string, diary: Diary): void {
+  const lay = newLaying(build, planned, today, diary)
+  for (const s of planned) lay(s)
+}
+
+/** The same a step at a time, in their order, for a bench that others work at too. */
+export function newLaying(build: Build, planned: readonly PlannedStep[], today: string, diary: Diary): (s: PlannedStep) => void {
   const bound = new Set<string>()
   for (const s of planned)
     if (s.state !== 'done' && (s.undated || s.befores.some((b) => bound.has(b.id)))) {
       bound.add(s.id)
       s.atEarliest = true
     }
-  if (!build.evenings.some((m) => m > 0)) return
-  const used = new Map<string, number>()
-  const clear = new Map<string, string>()
-  for (const s of planned) {
-    if (s.state === 'done') {
-      clear.set(s.id, latest(today, overOn(s, s.done!)))
-      continue
-    }
-    const day = latest(
-      s.befores.reduce((d, b) => latest(d, clear.get(b.id) ?? d), today),
-      s.notBefore ?? today,
-    )
-    if (s.calendar) {
-      const late = Math.max(0, daysBetween(s.calendar.from, day))
-      s.date = addDays(s.calendar.from, late)
-      s.clear = addDays(s.calendar.to, late)
-    } else work(s, addDays(day, s.rest ?? 0))
-    clear.set(s.id, s.clear!)
-  }
-
-  function work(s: PlannedStep, from: string) {
-    let left = s.minutes
-    let day = from
-    for (let looked = 0; looked < HORIZON; looked++) {
-      const free = minutesOn(build, day) - (used.get(day) ?? 0)
-      if (free > 0) {
-        const take = Math.min(free, left)
-        s.date ??= day
-        used.set(day, (used.get(day) ?? 0) + take)
-        left -= take
-        if (left <= 0) break
-      }
-      day = addDays(day, 1)
-    }
-    s.date ??= from
-    s.clear = addDays(day, Math.ceil(s.wait / MINUTES_A_DAY))
+  const ends = new Map<string, From>()
+  return (s) => {
+    if (!diary.open) return
+    if (s.state === 'done') ends.set(s.id, { day: latest(today, overOn(s, s.done!)), clock: 0 })
+    else layOne(build, s, today, diary, ends)
   }
 }
 
-/** Minutes at the bench on a day: none on a day off. */
-export const minutesOn = (build: Build, day: string): number =>
-  build.plan?.daysOff?.includes(day) ? 0 : (build.evenings[weekday(day)] ?? 0)
+function layOne(build: Build, s: PlannedStep, today: string, diary: Diary, ends: Map<string, From>): void {
+  const behind = s.befores.reduce((at, b) => later(at, ends.get(b.id) ?? at), { day: today, clock: 0 })
+  const from = later(behind, { day: addDays(latest(behind.day, s.notBefore ?? today), s.rest ?? 0), clock: 0 })
+  const booked = build.plan?.booked?.[s.id]
+  if (s.calendar) {
+    const late = Math.max(0, daysBetween(s.calendar.from, from.day))
+    s.date = addDays(s.calendar.from, late)
+    s.clear = addDays(s.calendar.to, late)
+    ends.set(s.id, { day: s.clear, clock: 0 })
+    return
+  }
+  if (booked && booked.on >= from.day) {
+    // Hands that come on a day come on that day, whatever else was meant for it.
+    s.date = booked.on
+    s.clear = addDays(booked.on, Math.ceil(s.wait / MINUTES_A_DAY))
+    ends.set(s.id, { day: s.clear, clock: 0 })
+    return
+  }
+  if (booked) s.missed = true
+  const worked = diary.work(build, s, from)
+  s.date = worked.first
+  s.clear = addDays(worked.last, Math.ceil(s.wait / MINUTES_A_DAY))
+  if (worked.tooLong) s.tooLong = true
+  ends.set(s.id, { day: s.clear, clock: s.clear === worked.last ? worked.clock : 0 })
+}
+
+const later = (a: From, b: From): From => (a.day > b.day || (a.day === b.day && a.clock >= b.clock) ? a : b)
 
 const latest = (a: string, b: string): string => (a > b ? a : b)

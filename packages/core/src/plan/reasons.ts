@@ -111,6 +111,21 @@ export const BECAUSE = {
     risk: 'Levelled later, frets lie lower under every slot: the whole nut is cut anew, or comes off again.',
     wayBack: 'Knock it off lengthwise with a block, clean the slot, level the frets, then glue and cut.',
   },
+  heardFirst: {
+    why: 'A rescue is strung and heard before it is cleaned.',
+    risk: 'Afterwards nobody knows which fault was there and which was made.',
+    wayBack: 'Go by the log and by the pictures; test each part on its own.',
+  },
+  notedFirst: {
+    why: 'Action, tilt, outline, leads and screws are noted while they still stand.',
+    risk: 'How it stood is gone with the first screw, and nobody knows where each came from.',
+    wayBack: 'Note what still stands; read the old place of the bridge and the heel from their marks on the wood.',
+  },
+  apartFirst: {
+    why: 'It is taken apart before it is worked on.',
+    risk: 'A bit or a file slips into what is still on it; chips lie in its electrics.',
+    wayBack: 'Stop, take it apart, blow it out, look at every edge.',
+  },
   partsFirst: {
     why: 'The part has to be in hand.',
     risk: 'Listed sizes differ from real ones; a hole drilled for a listing may not fit.',
@@ -120,11 +135,14 @@ export const BECAUSE = {
 
 export const before = (id: string, because: keyof typeof BECAUSE): Before => ({ id, ...BECAUSE[because] })
 
+/** Taking apart what is here: everything else is done to its parts. */
+export const APART = 'take-apart'
+
 /** The parcels among earlier steps that bring one of these parts. */
 export const parcelsOf = (slots: readonly Slot[], earlier: readonly Step[]): Before[] =>
   earlier
     .filter((s) => s.stage === 'parcel' && slots.some((slot) => s.slot === slot || s.slots?.includes(slot)))
-    .map((s) => before(s.id, 'partsFirst'))
+    .map((s) => before(s.id, s.id === APART ? 'apartFirst' : 'partsFirst'))
 
 /** The last step of the film, after which hardware goes on. */
 export const onceFilmIsHard = (earlier: readonly Step[]): Before[] =>

@@ -9,6 +9,14 @@ export interface Before {
   wayBack: string
 }
 
+/** Not a must: done the other way round it costs minutes. */
+export interface Better {
+  id: string
+  why: string
+  /** What it costs in minutes when it is done the other way round. */
+  minutes: number
+}
+
 /** What kind of work a step is; the same whichever station gives it. */
 export type Stage = 'parcel' | 'wood' | 'trial' | 'film' | 'wiring' | 'hardware' | 'strings'
 
@@ -31,6 +39,8 @@ export interface Step {
   slots?: readonly Slot[]
   /** Likely minutes of hands. */
   minutes: number
+  /** What it usually takes, where this person's pace is another. */
+  usual?: number
   /** The least and the most they take. */
   times?: readonly [low: number, high: number]
   /** Waiting afterwards, minutes. */
@@ -45,6 +55,15 @@ export interface Step {
   /** Work that keeps a calendar of its own, from its first day to its last; all of it moves when what comes before is late. */
   calendar?: { from: string; to: string }
   tools?: string
+  /** Cannot be undone: a cut, glue, what is closed for good. Nothing of this is begun late in an evening. */
+  final?: true
+  /** A machine runs: not in quiet hours. */
+  noisy?: true
+  /** Cannot be left halfway: it wants one evening. */
+  whole?: true
+  /** Why a picture is taken before it. */
+  picture?: string
+  better?: readonly Better[]
   cautions: string[]
   befores: Before[]
 }
@@ -73,4 +92,8 @@ export interface PlannedStep extends Step {
   clear?: string
   /** Those days are bounds: it waits for something nobody has a day for. */
   atEarliest?: true
+  /** Somebody comes for it on a day by which what stands before it is not done. */
+  missed?: true
+  /** It wants more minutes in one go than any evening has. */
+  tooLong?: true
 }

@@ -1,5 +1,6 @@
 import type { Build } from '../document/build'
 import { daysBetween } from '../quantity/days'
+import { beginsOn, loudBetween } from './hours'
 import { planResult } from './planResult'
 import type { StepNeed, PlannedStep, Step } from './step'
 
@@ -22,20 +23,30 @@ const WEIGHED = 12
 /**
  * What to do tonight: whole steps that are ready, or become ready by those before them in the set, that fit the minutes. The best set is
  * the one that brings the end nearest, then the one with more musts, then the fullest. [ours]
+ * @param from minute of the day it begins
  */
-export function tonight(build: Build, steps: readonly Step[], today: string, minutes: number): Tonight {
+export function tonight(build: Build, steps: readonly Step[], today: string, minutes: number, from = beginsOn(build, today)): Tonight {
   const plan = planResult(build, steps, today)
   const open = new Map(plan.steps.filter((s) => s.state !== 'done').map((s) => [s.id, s]))
+  // Hands that come on another day are not here tonight.
+  const booked = (s: PlannedStep) => (build.plan?.booked?.[s.id]?.on ?? today) !== today
   const waits = (s: PlannedStep, done: ReadonlySet<string>) => s.open.some((b) => open.has(b.id) && !done.has(b.id))
   // What dries, comes by post or hardens first is not for tonight, nor is what stands on it.
-  const possible = [...open.values()].filter((s) => s.state !== 'waiting' && !s.calendar && !s.rest && s.minutes <= minutes)
+  // What has its hours comes first: machines before the quiet, cuts before the hour after which nothing final is begun.
+  const early = (s: PlannedStep) => (s.noisy ? 0 : s.final ? 1 : 2)
+  const possible = [...open.values()]
+    .filter((s) => s.state !== 'waiting' && !s.calendar && !s.rest && !booked(s) && s.minutes <= minutes)
+    .toSorted((a, b) => early(a) - early(b))
+  const loud = loudBetween(build, from, from + minutes)
+  const tooLate = (s: PlannedStep, at: number) =>
+    (s.noisy && (at < loud.from || at + s.minutes > loud.to)) || (s.final && at >= (build.plan?.cutOff ?? Infinity))
   const sets: PlannedStep[][] = []
   const grow = (chosen: PlannedStep[], done: Set<string>, left: number, from: number) => {
     if (sets.length >= MOST_SETS) return
     let grew = false
     for (let i = 0; i < possible.length; i++) {
       const s = possible[i]!
-      if (done.has(s.id) || s.minutes > left || waits(s, done)) continue
+      if (done.has(s.id) || s.minutes > left || waits(s, done) || tooLate(s, from + minutes - left)) continue
       if (chosen.some((c) => c.wait > 0 && s.open.some((b) => b.id === c.id))) continue
       // One set is weighed once: what was ready all along is taken in its order only.
       if (i < from && !s.open.some((b) => b.id === chosen.at(-1)?.id)) continue
@@ -56,7 +67,7 @@ export function tonight(build: Build, steps: readonly Step[], today: string, min
   })
   const [first] = weighed.toSorted((a, b) => b.gains - a.gains || b.worth - a.worth)
   if (!first) return { steps: [], minutes: 0, gains: 0 }
-  const easy = first.set.filter((s) => !s.cautions.length && !s.open.length).toSorted((a, b) => a.minutes - b.minutes)[0]
+  const easy = first.set.filter((s) => !s.cautions.length && !s.open.length && !s.final).toSorted((a, b) => a.minutes - b.minutes)[0]
   return {
     steps: first.set,
     minutes: first.set.reduce((sum, s) => sum + s.minutes, 0),

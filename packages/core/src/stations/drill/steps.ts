@@ -32,6 +32,9 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
       minutes: (c.id.startsWith('route-') ? 60 : 10) + 5 * Math.max(1, c.places.length),
       ...(c.with ? { tools: c.with } : {}),
       cautions: c.cautions,
+      // Holes of the head are drilled by hand with the strings on.
+      ...(late ? {} : { final: true as const, noisy: true as const }),
+      ...(c.id.startsWith('route-') ? { picture: 'A cut like this cannot be undone: a picture of the marked line before it.' } : {}),
       befores: [
         ...parcelsOf([c.slot], earlier),
         ...earlier.filter((s) => s.id === 'place').map((s) => before(s.id, 'placeBeforeHoles')),

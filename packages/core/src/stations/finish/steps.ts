@@ -65,6 +65,7 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
     stage: 'film',
     minutes: 150,
     times: [60, 300],
+    noisy: true,
     // What is laid hardens from the day it was laid; what is not laid yet moves with its coats.
     ...(plan.allLaid ? { notBefore: plan.rubOut } : { rest: daysBetween(plan.lastCoat, plan.rubOut) }),
     cautions: [

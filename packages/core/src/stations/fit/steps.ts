@@ -43,6 +43,9 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
     slot: 'neck',
     minutes: 45,
     wait: 24 * 60,
+    final: true,
+    whole: true,
+    picture: 'Clamped dry, from the side and from above: how it stood is seen in it afterwards.',
     cautions: ['Read the glue’s label for open time, clamping time and warmth.'],
     befores: [before(TRIAL, 'dryBeforeGlue')],
   })

@@ -4,6 +4,7 @@ import { openSlots } from '../../parts/open'
 import type { Order } from '../../parts/order'
 import { slotSpec, type Slot } from '../../parts/slots'
 import type { Contribution } from '../contribution'
+import { apartSteps } from './apart'
 import { arrivalSteps, shopSteps } from './arrivals'
 import { partPlace } from './partPlace'
 import { measuringSheet, orderSheet, unpackingSheet } from './sheets'
@@ -11,7 +12,7 @@ import { measuringSheet, orderSheet, unpackingSheet } from './sheets'
 /** Parts: the slots that still want a part or a size it cannot do without. */
 export const parts: Contribution<Slot[]> = {
   result: (build, _today, _earlier, remember) => remember('parts', build, (b) => openSlots(b.parts)),
-  steps: (build, _open, _earlier, today) => [...arrivalSteps(build, today), ...shopSteps(build, today)],
+  steps: (build, _open, _earlier, today) => [...apartSteps(build), ...arrivalSteps(build, today), ...shopSteps(build, today)],
   things: (build) =>
     chosenParts(build).map(([slot, part]) => ({
       id: slot,

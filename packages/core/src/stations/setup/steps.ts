@@ -1,7 +1,7 @@
 import type { Build } from '../../document/build'
 import { isGlued, traitAt } from '../../document/read'
 import { before, onceFilmIsHard } from '../../plan/reasons'
-import { step, type StepNeed, type Step } from '../../plan/step'
+import { step, type Better, type StepNeed, type Step } from '../../plan/step'
 import { groundOf } from '../../instrument/stringGround'
 import { floats } from '../../setup/floatMove'
 import { highFrets } from '../../setup/model'
@@ -44,6 +44,8 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
           stage: 'hardware',
           slot: 'guard',
           minutes: 30,
+          picture: 'The harness as it lies, before it is closed: the next repair begins with it.',
+          better: betterOpen(build),
           befores: [...polished, ...(wired('meter-check') ? [before('meter-check', 'solderedBeforeClosed')] : [])],
         }),
       ]
@@ -60,7 +62,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     slot: 'neck',
     need: 'should',
     minutes: high.length ? 120 : 20,
-    ...(high.length ? { times: [60, 240] as const } : {}),
+    ...(high.length ? { times: [60, 240] as const, final: true as const } : {}),
     cautions: ['Board taped, pickups covered against filings: magnets hold them for good. Glasses on.'],
     befores: polished,
   })
@@ -75,6 +77,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     stage: 'hardware',
     slot: 'nut',
     minutes: 20,
+    whole: true,
     befores: [...polished, ...(build.parts.neck ? [before(frets.id, 'fretsBeforeNut')] : [])],
   })
   const strung = step({
@@ -166,6 +169,13 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
     })
   return line
 }
+
+/** What costs minutes once the guard is on: it comes off again, or is covered. [practice; minutes ours] */
+const betterOpen = (build: Build): Better[] => [
+  { id: 'hardware', why: 'Posts and bushings are pressed in with nothing beside them to be hit.', minutes: 10 },
+  { id: 'string-ground', why: 'The ground wire is laid while the hollow is open; otherwise the screws come out again.', minutes: 15 },
+  ...(build.parts.neck ? [{ id: 'level-frets', why: 'Filings fly to the pickups’ magnets and stay there; otherwise they are covered first.', minutes: 10 }] : []),
+]
 
 /** What to mind while strings go on, by what there is. [practice] */
 function strungSo(build: Build): string[] {

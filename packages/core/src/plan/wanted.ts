@@ -1,0 +1,35 @@
+import type { Build } from '../document/build'
+import { slotSpec, type Slot } from '../parts/slots'
+import { addDays } from '../quantity/days'
+import type { PlanResult } from './planResult'
+
+/** A part nobody has ordered, with the first step that wants it. */
+export interface WantedPart {
+  slot: Slot
+  label: string
+  /** The step, and the day it falls on as if the part were here. */
+  step?: string
+  by?: string
+  /** Latest day to order it with so many days on the way. */
+  orderBy?: string
+}
+
+/** Days to look a parcel over before its part is wanted. [ours] */
+const CHECKED = 2
+
+/** What is still to be ordered, the soonest wanted first. @param lead days on the way by slot, where somebody offers it */
+export function toOrder(build: Build, plan: PlanResult, lead: (slot: Slot) => number | undefined): WantedPart[] {
+  const open = plan.steps.filter((s) => s.state !== 'done' && s.stage !== 'parcel' && s.date)
+  const slots = (Object.entries(build.parts) as [Slot, { state: string }][]).flatMap(([slot, p]) => (p.state === 'planned' ? [slot] : []))
+  const found = slots.map((slot): WantedPart => {
+    const first = open.find((s) => s.slot === slot || s.slots?.includes(slot)) ?? open.find((s) => s.stage === 'hardware' || s.stage === 'strings')
+    const days = lead(slot)
+    return {
+      slot,
+      label: slotSpec(slot).label,
+      ...(first ? { step: first.title, by: first.date! } : {}),
+      ...(first && days !== undefined ? { orderBy: addDays(first.date!, -Math.ceil(days) - CHECKED) } : {}),
+    }
+  })
+  return found.toSorted((a, b) => (a.orderBy ?? a.by ?? '9').localeCompare(b.orderBy ?? b.by ?? '9'))
+}

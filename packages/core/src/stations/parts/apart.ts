@@ -1,0 +1,61 @@
+import type { Build } from '../../document/build'
+import { chosenParts } from '../../document/read'
+import { APART, before } from '../../plan/reasons'
+import { step, type Step } from '../../plan/step'
+
+/** What is gone for good once it is apart, and noted before. [practice] */
+export const NOTED = {
+  action: 'Action of both outer strings, relief and pitch as they are',
+  tilt: 'Tilt of the neck: a straight-edge along the board, its height at the bridge',
+  outline: 'The bridge’s outline, with tape round it',
+  reach: 'Nut to bridge, along both outer strings',
+  leads: 'Every lead’s colour and the lug it goes to',
+  screws: 'Which hole each screw comes from: a card with the outline and the screws pushed into it',
+  tuners: 'Which tuner sits where: handed ones look alike',
+  picture: 'A picture of every side, and of every hollow once it is open',
+} as const
+export type Noted = keyof typeof NOTED
+export const NOTED_IDS = Object.keys(NOTED) as Noted[]
+
+/** Is there an instrument that is taken apart first? */
+export const comesApart = (build: Build): boolean => build.job === 'rescue' || build.job === 'upgrade' || build.job === 'conversion'
+
+/** An instrument that is here is heard, noted and taken apart before anything else is done to it. */
+export function apartSteps(build: Build): Step[] {
+  if (!comesApart(build)) return []
+  const slots = chosenParts(build).flatMap(([slot, p]) => (p.state === 'in hand' ? [slot] : []))
+  if (!slots.length) return []
+  const open = NOTED_IDS.filter((id) => build.plan?.noted?.[id] === undefined).length
+  const test = step({
+    id: 'test-first',
+    title: 'String it, tune it and hear it as it is',
+    why: 'Before it is cleaned: what works now, what hums, what buzzes and where. Afterwards nobody knows which of it was there.',
+    station: 'parts',
+    stage: 'parcel',
+    need: 'should',
+    minutes: 30,
+  })
+  const note = step({
+    id: 'note-before',
+    title: 'Before you take it apart: note how it stands',
+    why: open ? `${open} of ${NOTED_IDS.length} are not noted yet; the list is below.` : 'All of it is noted.',
+    station: 'parts',
+    stage: 'parcel',
+    minutes: 20,
+    befores: build.job === 'rescue' ? [before(test.id, 'heardFirst')] : [],
+  })
+  const apart = step({
+    id: APART,
+    title: 'Take it apart, as far as the job asks',
+    why: 'Strings slackened evenly, covers, plates, then what is under them; what belongs together in one bag with its name.',
+    station: 'parts',
+    stage: 'parcel',
+    slots,
+    minutes: 45,
+    times: [20, 120],
+    picture: 'Every side, and every hollow, before the first screw is out.',
+    cautions: ['Slacken the strings before they are cut: a tight one whips. Eyes covered.'],
+    befores: [before(note.id, 'notedFirst')],
+  })
+  return [...(build.job === 'rescue' ? [test] : []), note, apart]
+}
