@@ -3,6 +3,7 @@ import { benchChoose, benchMeasureNext } from './choose'
 import { benchCircuit } from './circuit'
 import { benchDrill } from './drill'
 import { benchEvaluate } from './evaluate'
+import { benchPlan } from './plan'
 import { benchSetup } from './setup'
 import { benchTable } from './table'
 
@@ -14,6 +15,7 @@ const ALL = {
   table: benchTable,
   circuit: benchCircuit,
   setup: benchSetup,
+  plan: benchPlan,
   page: benchPage,
   browser: benchBrowser,
 }

@@ -1,9 +1,16 @@
-import { IsBoolean } from 'class-validator'
-import { ListOf, says } from './fields'
-import { numberFrom } from './rules'
+import { HAVE, type Have } from '@snug/core'
+import { IsBoolean, IsIn } from 'class-validator'
+import { Between } from './bounds'
+import { ListOf, Optional, RecordOf, says } from './fields'
+import { each, numberFrom } from './rules'
 
 const MANY = 120
 const bits = numberFrom(0.3, 60, 'A bit measures from 0.3 to 60 mm.')
+
+class OwnedDoc {
+  @IsIn(HAVE, says(`A thing is one of ${HAVE.join(', ')}.`)) have!: Have
+  @Optional() @Between(0, 1e5, 'Its price') price?: number
+}
 
 /** PUT /api/bench: what the person who builds has to drill and rout with; mm. */
 export class BenchRequest {
@@ -14,4 +21,5 @@ export class BenchRequest {
   @ListOf(bits, 'Your router bits', { most: MANY, each: 'bits' }) routerBits!: number[]
   @ListOf(numberFrom(3, 80, 'A guide bushing measures from 3 to 80 mm.'), 'Your bushings', { most: MANY, each: 'bushings' })
   bushings!: number[]
+  @Optional() @RecordOf(each(OwnedDoc)) things?: Record<string, OwnedDoc>
 }

@@ -14,6 +14,8 @@ describe('what there is to drill with', () => {
     expect((await app.get('/bench').expect(200)).body).toEqual(USUAL_BENCH)
   })
   it('is kept in order and once each, and said again', async () => {
+    const things = { router: { have: 'borrow' }, 'nut files': { have: 'buy', price: 24 } }
+    expect((await app.put('/bench', { ...mine, things }).expect(200)).body.things).toEqual(things)
     await app.put('/bench', mine).expect(200)
     expect((await app.get('/bench').expect(200)).body).toEqual({ ...mine, bits: [1.5, 2.7, 9.9] })
   })
@@ -23,6 +25,8 @@ describe('what there is to drill with', () => {
     [{ ...mine, bits: Array.from({ length: 200 }, (_, i) => 1 + i / 10) }, /0 to 120 bits; this one has 200/],
     [{ ...mine, stand: 'yes' }, /stand/],
     [{ ...mine, lathe: true }, /lathe/],
+    [{ ...mine, things: { router: { have: 'stolen' } } }, /own, borrow, instead, buy/],
+    [{ ...mine, things: { router: { have: 'buy', price: -1 } } }, /price/i],
   ])('refuses what cannot be, and keeps what it had', async (bad, why) => {
     const { body } = await app.put('/bench', bad).expect(422)
     expect(JSON.stringify(body)).toMatch(why)

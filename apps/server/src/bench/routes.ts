@@ -26,6 +26,7 @@ export function benchRoutes(db: Db): Router {
       block: said.block,
       routerBits: upwards(said.routerBits),
       bushings: upwards(said.bushings),
+      ...(said.things ? { things: said.things } : {}),
     }
     const updatedAt = new Date().toISOString()
     await db.insert(benches).values({ id: OWN, doc, updatedAt }).onConflictDoUpdate({ target: benches.id, set: { doc, updatedAt } })

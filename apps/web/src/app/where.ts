@@ -4,6 +4,11 @@ import { useCallback } from 'react'
 
 const isStation = (s: string | undefined): s is Station => STATIONS.includes(s as Station)
 
+const query = (of: Record<string, string | undefined>): string => {
+  const said = new URLSearchParams(Object.entries(of).flatMap(([k, v]) => (v === undefined ? [] : [[k, v]]))).toString()
+  return said && `?${said}`
+}
+
 /** Which build, station and thing are in hand: the address says it, so a reload or a link finds the same place. */
 export function useWhere() {
   const { id = '' } = useParams()
@@ -11,8 +16,11 @@ export function useWhere() {
   const [, , , station, thing] = pathname.split('/')
   const navigate = useNavigate()
   const go = useCallback(
-    (to: Station, hand?: string, replace = false, tab?: string) =>
-      void navigate(`/builds/${id}/${to}${hand ? `/${encodeURIComponent(hand)}` : ''}${tab ? `?tab=${tab}` : ''}`, { replace }),
+    (to: Station, hand?: string, replace = false, tab?: string, atBench = false) =>
+      void navigate(
+        `/builds/${id}/${to}${hand ? `/${encodeURIComponent(hand)}` : ''}${query({ tab, at: atBench ? 'bench' : undefined })}`,
+        { replace },
+      ),
     [id, navigate],
   )
   return { id, station: isStation(station) ? station : undefined, thing: thing ? decodeURIComponent(thing) : undefined, go }

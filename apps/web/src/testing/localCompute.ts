@@ -11,6 +11,7 @@ import {
   bestRelief,
   forecast,
   tonight,
+  sharedBench,
   buzzWork,
   levelOf,
   hunt,
@@ -75,7 +76,15 @@ const local: Later = {
   pitchOf: (samples: Float64Array, rate: number) => Promise.resolve(pitchOf(samples, rate)),
   bestRelief: (build: Build) => Promise.resolve(bestRelief(build)),
   forecast: (build: Build, steps: Step[], today: string) => Promise.resolve(forecast(build, steps, today, 40)),
-  tonight: (build: Build, steps: Step[], today: string, minutes: number) => Promise.resolve(tonight(build, steps, today, minutes)),
+  tonight: (build: Build, steps: Step[], today: string, minutes: number, from: number) =>
+    Promise.resolve(tonight(build, steps, today, minutes, from)),
+  sharedBench: (builds: { id: string; build: Build }[], today: string) =>
+    Promise.resolve(
+      sharedBench(
+        builds.map((b) => ({ ...b, steps: evaluate(b.build, today).plan.steps })),
+        today,
+      ),
+    ),
   buzzWork: (build: Build) => Promise.resolve(buzzWork(build)),
   levelOf: (samples: Float64Array, rate: number) => Promise.resolve(levelOf(samples, rate)),
 }

@@ -4,7 +4,9 @@ import {
   frequencies,
   strum,
   toleranceBand,
+  evaluate,
   evaluator,
+  sharedBench,
   findSheet,
   holeStakes,
   bestRelief,
@@ -102,7 +104,12 @@ const api = {
   pitchOf: (samples: Float64Array, rate: number) => pitchOf(samples, rate),
   bestRelief: (build: Build) => bestRelief(build),
   forecast: (build: Build, steps: Step[], today: string) => forecast(build, steps, today),
-  tonight: (build: Build, steps: Step[], today: string, minutes: number) => tonight(build, steps, today, minutes),
+  tonight: (build: Build, steps: Step[], today: string, minutes: number, from: number) => tonight(build, steps, today, minutes, from),
+  sharedBench: (builds: { id: string; build: Build }[], today: string, bench: Bench) =>
+    sharedBench(
+      builds.map((b) => ({ ...b, steps: evaluate(b.build, today, undefined, bench).plan.steps })),
+      today,
+    ),
   buzzWork: (build: Build) => buzzWork(build),
   levelOf: (samples: Float64Array, rate: number) => levelOf(samples, rate),
   /** Stops it where it is. */

@@ -3,7 +3,16 @@ import type { OutlineRow, Part } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
 import { printMm } from '../quantity/length'
 import { isMeasured, type Size } from '../quantity/size'
-import { effectsOf, type Build, type CircuitChoice, type FinishChoice, type JobEffect, type PlanChoice, type PlannedJob, type SetupChoice } from './build'
+import {
+  effectsOf,
+  type Build,
+  type CircuitChoice,
+  type FinishChoice,
+  type JobEffect,
+  type PlanChoice,
+  type PlannedJob,
+  type SetupChoice,
+} from './build'
 import { asJson, edit, type Change, type Edit, type Json } from './change'
 import { enteredAt, specAt, type SizeRef } from './read'
 
@@ -146,7 +155,13 @@ export function setPlan<K extends keyof PlanChoice>(build: Build, field: K, to: 
 }
 
 /** @param took minutes it took of those that were planned, where somebody looked at the clock */
-export function tickStep(build: Build, id: string, title: string, at: string | undefined, took?: { took: number; planned: number }): Change {
+export function tickStep(
+  build: Build,
+  id: string,
+  title: string,
+  at: string | undefined,
+  took?: { took: number; planned: number },
+): Change {
   return {
     label: at ? `Done: ${title}` : `Not done after all: ${title}`,
     edits: [edit(build, ['steps', id], at ? { done: at, ...took } : undefined)],

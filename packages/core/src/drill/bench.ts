@@ -1,3 +1,4 @@
+import type { Owned } from '../plan/tools'
 import type { PilotBand } from '../physics/pilot'
 import { printMm } from '../quantity/length'
 
@@ -14,6 +15,8 @@ export interface Bench {
   /** Router bits, mm, and the outside diameters of its guide bushings, mm. */
   routerBits: readonly number[]
   bushings: readonly number[]
+  /** What is said of other tools and things used up, by their name in the steps. */
+  things?: Readonly<Record<string, Owned>>
 }
 
 /** What people start with: a set in half millimetres and a block made from scrap. [practice] */

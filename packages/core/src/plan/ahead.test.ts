@@ -4,7 +4,8 @@ import { aBuild } from '../testing/bench'
 import type { Build } from '../document/build'
 import { addDays } from '../quantity/days'
 import { forecast, forecastSays } from './forecast'
-import { getReady } from './getReady'
+import { getReady, toolCost } from './getReady'
+import { insteadOf } from './tools'
 import { planResult } from './planResult'
 import { before } from './reasons'
 import { runSheet } from './runSheet'
@@ -204,7 +205,13 @@ describe('on paper', () => {
   })
   it('what to get ready stands once, with all that ask for it and the day it is first asked for', () => {
     const ready = getReady(plan.steps)
+    expect(ready.every((r) => r.owned === undefined)).toBe(true)
     expect(ready.find((r) => r.tool === 'file')).toEqual({ tool: 'file', for: ['one', 'two'], by: TODAY })
+    const mine = getReady(plan.steps, { file: { have: 'buy', price: 12 }, iron: { have: 'buy' }, brush: { have: 'own' } })
+    expect(mine.find((r) => r.tool === 'file')!.owned).toEqual({ have: 'buy', price: 12 })
+    expect(toolCost(mine).money).toBe(12)
+    expect(insteadOf('nut files or round jet-cleaning files')).toMatch(/jet-cleaning/)
+    expect(insteadOf('anvil')).toBeUndefined()
     expect(getReady(planResult(build({ steps: { one: { done: TODAY }, two: { done: TODAY } } }), steps, TODAY).steps)).toEqual([])
   })
 })

@@ -29,7 +29,11 @@ describe('hours of the bench', () => {
   it('machines never run outside the bench’s hours nor in quiet ones', () =>
     fc.assert(
       fc.property(
-        fc.record({ begins: fc.integer({ min: 0, max: 1439 }), from: fc.integer({ min: 0, max: 1439 }), to: fc.integer({ min: 0, max: 1439 }) }),
+        fc.record({
+          begins: fc.integer({ min: 0, max: 1439 }),
+          from: fc.integer({ min: 0, max: 1439 }),
+          to: fc.integer({ min: 0, max: 1439 }),
+        }),
         fc.array(fc.integer({ min: 0, max: 300 }), { minLength: 7, maxLength: 7 }),
         fc.constantFrom('2026-11-24', '2026-11-28'),
         ({ begins, from, to }, evenings, day) => {
@@ -87,7 +91,11 @@ describe('on the evenings', () => {
     expect(of('2026-12-04', 'clamp').date).toBe('2026-12-04')
     expect(of('2026-12-04', 'string').date).toBe('2026-12-04')
     expect(of('2026-12-04', 'clamp').missed).toBeUndefined()
-    const late = planResult(build({ plan: { booked: { clamp: { by: 'a neighbour', on: TODAY } } } }), [a('sort', 300), ...steps.slice(1)], TODAY)
+    const late = planResult(
+      build({ plan: { booked: { clamp: { by: 'a neighbour', on: TODAY } } } }),
+      [a('sort', 300), ...steps.slice(1)],
+      TODAY,
+    )
     expect(late.steps.find((s) => s.id === 'clamp')!.missed).toBe(true)
   })
 })

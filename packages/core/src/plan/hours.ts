@@ -14,8 +14,7 @@ export const minutesOn = (build: Build, day: string): number =>
   build.plan?.daysOff?.includes(day) ? 0 : (build.evenings[weekday(day)] ?? 0)
 
 /** Minute of the day the bench begins. */
-export const beginsOn = (build: Build, day: string): number =>
-  weekday(day) >= SATURDAY ? WEEKEND : (build.plan?.begins ?? EVENING)
+export const beginsOn = (build: Build, day: string): number => (weekday(day) >= SATURDAY ? WEEKEND : (build.plan?.begins ?? EVENING))
 
 export const quietHours = (build: Build): { from: number; to: number } => build.plan?.quiet ?? QUIET
 

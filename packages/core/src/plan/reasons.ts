@@ -36,10 +36,40 @@ export const BECAUSE = {
     risk: 'A neck glued in crooked steers the strings off the board for good.',
     wayBack: 'Within minutes pull it and wipe both clean; later heat and a thin knife, and the joint is made anew.',
   },
-  scrapFirst: {
-    why: 'A pilot is tried in scrap of the same wood first.',
-    risk: 'A screw that needs force snaps in the wood.',
-    wayBack: 'A small tube saw round the stump, plug, drill anew.',
+  curesBeforeTrial: {
+    why: 'What will not go is put right before everything is put together.',
+    risk: 'The trial build stops at it, or it is forced and an edge splits.',
+    wayBack: 'Apart again as far as it asks, put it right, go on from there.',
+  },
+  seatBeforePlace: {
+    why: 'The neck sits right in its pocket before anything is measured from it.',
+    risk: 'The bridge’s place, taken from a neck that moves later, is wrong by as much as it moves.',
+    wayBack: 'Seat it, then take the place anew before a hole is drilled.',
+  },
+  jobBeforeHoles: {
+    why: 'What is cut or packed there moves where the hole comes.',
+    risk: 'The hole lies beside what it is for.',
+    wayBack: 'Plug with dowel of the same grain, wait, drill anew.',
+  },
+  sandedBeforeFilm: {
+    why: 'Film shows every scratch under it: the wood is sanded to its last grit first.',
+    risk: 'Scratches and fuzz come up with the first coat.',
+    wayBack: 'Let it dry, sand back to level, wipe, begin with the first coat again.',
+  },
+  layerOverLayer: {
+    why: 'Each layer goes on the one before it, in the order of its own system.',
+    risk: 'A layer that was left out cannot be put under the others; a strong one over a weak one wrinkles it.',
+    wayBack: 'Stop, let it dry, sand back to what is sound, go on from there.',
+  },
+  coatsBeforeSealing: {
+    why: 'Holes are sealed over the last coat, by hand, with a stick.',
+    risk: 'Coats after it close the holes or run from them.',
+    wayBack: 'Clear the hole with a bit turned by hand, seal it anew.',
+  },
+  waxLast: {
+    why: 'Wax goes on the polished film; nothing sticks to it and nothing cuts through it.',
+    risk: 'Polish over wax smears, and no coat holds on it.',
+    wayBack: 'Wipe the wax off with its own solvent, polish, wax anew.',
   },
   cureBeforeRub: {
     why: 'Film has to harden before it is rubbed out.',
@@ -85,6 +115,11 @@ export const BECAUSE = {
     why: 'The ground wire lies under the bridge’s plate.',
     risk: 'Strings without a ground hum until the plate is lifted again.',
     wayBack: 'Slacken, lift the plate, lay the wire, screw it down.',
+  },
+  closedBeforeStrings: {
+    why: 'The strings lie over the guard: it is tested and closed before they go on.',
+    risk: 'The strings come off again for whatever hums or is dead under it.',
+    wayBack: 'Slacken all evenly, lift the guard at the side of the controls, mend, close, string up anew.',
   },
   stringsBeforeSetup: {
     why: 'Everything in a setup is measured with the strings at pitch.',

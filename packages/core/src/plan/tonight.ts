@@ -41,7 +41,7 @@ export function tonight(build: Build, steps: readonly Step[], today: string, min
   const tooLate = (s: PlannedStep, at: number) =>
     (s.noisy && (at < loud.from || at + s.minutes > loud.to)) || (s.final && at >= (build.plan?.cutOff ?? Infinity))
   const sets: PlannedStep[][] = []
-  const grow = (chosen: PlannedStep[], done: Set<string>, left: number, from: number) => {
+  const grow = (chosen: PlannedStep[], done: Set<string>, left: number, firstOf: number) => {
     if (sets.length >= MOST_SETS) return
     let grew = false
     for (let i = 0; i < possible.length; i++) {
@@ -49,7 +49,7 @@ export function tonight(build: Build, steps: readonly Step[], today: string, min
       if (done.has(s.id) || s.minutes > left || waits(s, done) || tooLate(s, from + minutes - left)) continue
       if (chosen.some((c) => c.wait > 0 && s.open.some((b) => b.id === c.id))) continue
       // One set is weighed once: what was ready all along is taken in its order only.
-      if (i < from && !s.open.some((b) => b.id === chosen.at(-1)?.id)) continue
+      if (i < firstOf && !s.open.some((b) => b.id === chosen.at(-1)?.id)) continue
       grew = true
       grow([...chosen, s], new Set(done).add(s.id), left - s.minutes, i + 1)
     }
@@ -63,7 +63,7 @@ export function tonight(build: Build, steps: readonly Step[], today: string, min
     const ticked = Object.fromEntries(set.map((s) => [s.id, { done: today }]))
     const off = { ...build.plan, daysOff: [...(build.plan?.daysOff ?? []), today] }
     const { ends } = planResult({ ...build, plan: off, steps: { ...build.steps, ...ticked } }, steps, today)
-    return { set, gains: without && ends ? Math.max(0, daysBetween(ends, without)) : 0, worth: worth(set) }
+    return { set, gains: without ? Math.max(0, daysBetween(ends ?? today, without)) : 0, worth: worth(set) }
   })
   const [first] = weighed.toSorted((a, b) => b.gains - a.gains || b.worth - a.worth)
   if (!first) return { steps: [], minutes: 0, gains: 0 }

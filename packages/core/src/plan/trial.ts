@@ -28,8 +28,8 @@ export function trialStep(build: Build, earlier: readonly Step[]): Step {
     times: [30, 120],
     befores: [
       ...parcelsOf(['body', 'neck', 'bridge', 'guard'], earlier),
-      ...earlier.filter((s) => s.id === 'place').map((s) => before(s.id, 'dryFitFirst')),
-      ...cures.filter((s) => s.id !== 'neck-on').map((s) => before(s.id, 'dryFitFirst')),
+      ...earlier.filter((s) => s.id === 'place').map((s) => before(s.id, 'curesBeforeTrial')),
+      ...cures.filter((s) => s.id !== 'neck-on').map((s) => before(s.id, 'curesBeforeTrial')),
       ...earlier.filter((s) => s.station === 'drill' && s.stage === 'wood').map((s) => before(s.id, 'holesBeforeTrial')),
     ],
   })

@@ -22,7 +22,8 @@ export function toOrder(build: Build, plan: PlanResult, lead: (slot: Slot) => nu
   const open = plan.steps.filter((s) => s.state !== 'done' && s.stage !== 'parcel' && s.date)
   const slots = (Object.entries(build.parts) as [Slot, { state: string }][]).flatMap(([slot, p]) => (p.state === 'planned' ? [slot] : []))
   const found = slots.map((slot): WantedPart => {
-    const first = open.find((s) => s.slot === slot || s.slots?.includes(slot)) ?? open.find((s) => s.stage === 'hardware' || s.stage === 'strings')
+    const first =
+      open.find((s) => s.slot === slot || s.slots?.includes(slot)) ?? open.find((s) => s.stage === 'hardware' || s.stage === 'strings')
     const days = lead(slot)
     return {
       slot,

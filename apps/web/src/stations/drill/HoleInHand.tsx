@@ -1,11 +1,12 @@
 import { enteredAt, KINDS, setSize, setTrait, setTraits, SIDE_WORDS, slotSpec, tickStep, wordOf, type HoleCard } from '@snug/core'
-import { useState, type ReactNode } from 'react'
+import type { ReactNode } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { PegMark } from '../../ui/PegMark'
 import { SizeField } from '../../ui/SizeField'
 import { Untold } from '../../ui/Untold'
+import { useAtBench } from '../../app/useAtBench'
 import { BenchView } from './BenchView'
 import { StandMark } from './StandMark'
 import { STANDING, WORK } from './holeWords'
@@ -15,7 +16,7 @@ import { now } from '../../state/now'
 export function HoleInHand({ card, cards, all }: { card: HoleCard; cards: readonly HoleCard[]; all: readonly HoleCard[] }) {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
-  const [atBench, setAtBench] = useState(false)
+  const [atBench, setAtBench] = useAtBench()
   const done = build.steps[`drill-${card.id}`]
   const workable = card.stands === 'ready' || card.stands === 'mind'
   const tick = () => change((b) => tickStep(b, `drill-${card.id}`, card.title, done ? undefined : now()))

@@ -12,12 +12,12 @@ import {
   type ProductLabel,
   type StackOf,
 } from '@snug/core'
-import { useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { NumberEntry } from '../../ui/NumberEntry'
 import { PrintSheet } from '../../ui/PrintSheet'
+import { useAtBench } from '../../app/useAtBench'
 import { CoatBench } from './CoatBench'
 import { Evening } from './Evening'
 import { OwnProduct } from './OwnProduct'
@@ -43,7 +43,7 @@ export function LayerInHand({
 }) {
   const build = useOpenBuild()
   const stackEdit = useStackEdit()
-  const [bench, setBench] = useState(false)
+  const [bench, setBench] = useAtBench()
   if (!layer)
     return (
       <div>

@@ -1,4 +1,4 @@
-import { criticalFloat, forecastSays, getReady, planDrawing, runSheet, splitBy, type Forecast } from '@snug/core'
+import { criticalFloat, forecastSays, planDrawing, runSheet, splitBy, type Forecast } from '@snug/core'
 import { useQueryClient } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
@@ -10,6 +10,7 @@ import { Button } from '../../ui/Button'
 import { download } from '../../ui/download'
 import { PrintSheet } from '../../ui/PrintSheet'
 import { Decisions } from './Decisions'
+import { GetReady } from './GetReady'
 import { PlanTabs } from './tabs'
 import { useForecast } from './useAhead'
 import { day } from '../../ui/times'
@@ -25,7 +26,6 @@ export default function AheadTab() {
   const slack = useMemo(() => criticalFloat(build, plan.steps), [build, plan])
   const drawing = useMemo(() => planDrawing(plan, today(), build.due), [plan, build.due])
   const order = plan.steps.filter((s) => s.undated && s.state !== 'done')
-  const ready = useMemo(() => getReady(plan.steps), [plan])
   const calendar = async () => {
     const { planIcs } = await import('@snug/formats')
     const made = planIcs(build.name, plan.steps, new Date())
@@ -102,22 +102,7 @@ export default function AheadTab() {
               </ul>
             </>
           )}
-          {ready.length > 0 && (
-            <>
-              <h3 className="mt-3 text-[18px]">Get ready</h3>
-              <ul>
-                {ready.map((r) => (
-                  <li key={r.tool} className="grid grid-cols-[1fr_auto] gap-2 border-t border-hairline py-1">
-                    <span>
-                      {r.tool}
-                      <span className="block text-[14px] text-soft">{r.for.join('; ')}</span>
-                    </span>
-                    <span className="figure">{r.by ? day(r.by) : ''}</span>
-                  </li>
-                ))}
-              </ul>
-            </>
-          )}
+          <GetReady />
           <h3 className="mt-3 text-[18px]">Moves it by every day it slips</h3>
           <ul>
             {slack

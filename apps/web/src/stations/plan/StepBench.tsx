@@ -1,15 +1,28 @@
-import { tickStep, type PlannedStep } from '@snug/core'
+import { STATION_NAME, tickStep, type PlannedStep } from '@snug/core'
 import { Dialog } from 'radix-ui'
 import { useState, type KeyboardEvent } from 'react'
 import { useBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { KeyCap } from '../../ui/KeyCap'
+import { useWhere } from '../../app/where'
 import { now } from '../../state/now'
+import { moment } from '../../ui/times'
+import { useClock } from '../../ui/useClock'
+import { StepMinds } from './StepMinds'
+
+/** What is timed by itself lies between so much and so much of what was planned. [ours] */
+const QUICKEST = 0.3
+const SLOWEST = 4
+
+/** Stations with a view for the bench of their own. */
+const OWN_VIEW = ['drill', 'finish'] as const
+const hasOwn = (s: PlannedStep): boolean => s.thing !== undefined && s.stage !== 'parcel' && OWN_VIEW.some((o) => o === s.station)
 
 /** One step at a time, read from a step away: a big tap or the space bar when it is done; what it stands on is shown before it is ticked. */
 export function StepBench({ steps, onClose }: { steps: readonly PlannedStep[]; onClose: () => void }) {
   const change = useBuild((s) => s.change)
+  const { go } = useWhere()
   const all = useBuild((s) => s.evaluation!.plan.steps)
   const [at, setAt] = useState(() =>
     Math.max(
@@ -18,16 +31,26 @@ export function StepBench({ steps, onClose }: { steps: readonly PlannedStep[]; o
     ),
   )
   const [warned, setWarned] = useState<string>()
+  const [since, setSince] = useState(() => Date.now())
+  const clock = useClock()
   const step = steps[Math.min(at, steps.length - 1)]
   if (!step) return null
   const done = step.state === 'done'
   const then = steps.slice(at + 1).filter((s) => s.state !== 'done')
-  const turn = (by: 1 | -1) => setAt((i) => Math.min(steps.length - 1, Math.max(0, i + by)))
+  const turn = (by: 1 | -1) => {
+    setAt((i) => Math.min(steps.length - 1, Math.max(0, i + by)))
+    setSince(Date.now())
+  }
+  const planned = step.usual ?? step.minutes
+  const spent = Math.round(Math.max(0, clock - since) / 60_000)
+  const worked = Math.round((Date.now() - since) / 60_000)
+  // A view left open overnight, or ticked at once, says nothing of how long it took.
+  const timed = worked >= QUICKEST * planned && worked <= SLOWEST * planned ? { took: worked, planned } : undefined
   const tick = () => {
     if (done) return turn(1)
     // Out of order it says first what is at risk; asked once more it is taken as done.
     if (step.open.length && warned !== step.id) return setWarned(step.id)
-    change((b) => tickStep(b, step.id, step.title, now()))
+    change((b) => tickStep(b, step.id, step.title, now(), timed))
     turn(1)
   }
   const onKey = (e: KeyboardEvent) => {
@@ -54,11 +77,20 @@ export function StepBench({ steps, onClose }: { steps: readonly PlannedStep[]; o
         >
           <header className="flex flex-wrap items-baseline gap-x-4">
             <Dialog.Title className={`text-[34px] ${done ? 'line-through decoration-hairline' : ''}`}>{step.title}</Dialog.Title>
-            <span className="figure ml-auto text-[30px]">{step.minutes} min</span>
+            <span className="figure ml-auto text-[30px]">
+              {spent > 0 && !done ? `${spent} of ` : ''}
+              {step.minutes} min
+            </span>
           </header>
           <div className="mt-3">
             <p>{step.why}</p>
             {step.tools && <p className="mt-2 text-soft">{step.tools}</p>}
+            <StepMinds step={step} title={title} />
+            {hasOwn(step) && !done && (
+              <Button className="mt-3 !min-h-14" onClick={() => go(step.station, step.thing, false, undefined, true)}>
+                Line by line, at {STATION_NAME[step.station]}
+              </Button>
+            )}
             {warned === step.id && !done && (
               <div role="alert" className="mt-4 border-l-4 border-wont bg-canvas px-3 py-2">
                 <p className="font-bold">Out of order. Still open before it: {step.open.map((b) => title(b.id)).join('; ')}.</p>
@@ -69,7 +101,7 @@ export function StepBench({ steps, onClose }: { steps: readonly PlannedStep[]; o
                 ))}
               </div>
             )}
-            {step.wait > 0 && <p className="mt-3 text-mind">Then it waits {Math.round(step.wait / 60)} h.</p>}
+            {step.wait > 0 && <Drying step={step} clock={clock} />}
             <Caution lines={step.cautions} />
             {then.length > 0 && (
               <>
@@ -104,5 +136,20 @@ export function StepBench({ steps, onClose }: { steps: readonly PlannedStep[]; o
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
+  )
+}
+
+/** The wait after a step: how long it will be, and once it is done until when, counted down. */
+function Drying({ step, clock }: { step: PlannedStep; clock: number }) {
+  const hours = Math.round(step.wait / 60)
+  if (!step.done) return <p className="mt-3 text-mind">Then it waits {hours} h.</p>
+  const until = Date.parse(step.done) + step.wait * 60_000
+  const left = until - clock
+  return (
+    <p className="mt-3 text-mind" role="timer">
+      {left > 0
+        ? `It waits until ${moment(new Date(until).toISOString())}: ${Math.floor(left / 3_600_000)} h ${Math.round((left % 3_600_000) / 60_000)} min more.`
+        : 'Its wait is over.'}
+    </p>
   )
 }

@@ -5,7 +5,12 @@ import { useBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { now } from '../../state/now'
+import { NumberEntry } from '../../ui/NumberEntry'
 import { day, moment } from '../../ui/times'
+import { Booking } from './Booking'
+import { NotedList } from './NotedList'
+import { Settling } from './Settling'
+import { StepMinds } from './StepMinds'
 
 /** The step in hand: why, when, what it needs; ticking it out of order says what is at risk and never forbids. */
 export function StepInHand({ step }: { step: PlannedStep }) {
@@ -13,10 +18,12 @@ export function StepInHand({ step }: { step: PlannedStep }) {
   const steps = useBuild((s) => s.evaluation!.plan.steps)
   const { go } = useWhere()
   const [warned, setWarned] = useState(false)
+  const [took, setTook] = useState<number>()
   const done = step.state === 'done'
+  const planned = step.usual ?? step.minutes
   const tick = () => {
     setWarned(false)
-    change((b) => tickStep(b, step.id, step.title, done ? undefined : now()))
+    change((b) => tickStep(b, step.id, step.title, done ? undefined : now(), took === undefined ? undefined : { took, planned }))
   }
   const title = (id: string) => steps.find((s) => s.id === id)?.title ?? id
   return (
@@ -24,7 +31,8 @@ export function StepInHand({ step }: { step: PlannedStep }) {
       <h2 className="text-[23px]">{step.title}</h2>
       <p className="mt-1 text-[16px]">{step.why}</p>
       <p className="label mt-1 text-[15px] text-soft">
-        {step.minutes} min at the bench{step.wait > 0 && `, then ${Math.round(step.wait / 60)} h of waiting`}
+        {step.minutes} min at the bench{step.usual !== undefined && ` at your pace, ${step.usual} usually`}
+        {step.wait > 0 && `, then ${Math.round(step.wait / 60)} h of waiting`}
         {step.times && ` (${step.times[0]} to ${step.times[1]})`}
         {step.date && !done && ` · ${step.atEarliest ? 'not before' : 'falls on'} ${day(step.date)}`}
         {step.need !== 'must' && (step.need === 'should' ? ' · should be done' : ' · can come later')}
@@ -66,6 +74,12 @@ export function StepInHand({ step }: { step: PlannedStep }) {
           )}
         </div>
       )}
+      {!done && (
+        <div className="mt-2 w-40">
+          <NumberEntry label="It took, minutes (if you know)" value={took} from={1} to={10_000} whole onCommit={setTook} />
+        </div>
+      )}
+      {!done && <StepMinds step={step} title={title} />}
       {step.dries && !done && <p className="mt-2 text-mind">Something it stands on dries until {day(step.dries)}.</p>}
       {step.befores.length > 0 && (
         <>
@@ -83,6 +97,9 @@ export function StepInHand({ step }: { step: PlannedStep }) {
         </>
       )}
       <Caution lines={step.cautions} />
+      {step.id === 'note-before' && <NotedList />}
+      {!done && step.stage !== 'parcel' && <Booking step={step} />}
+      {!done && step.stage === 'parcel' && <Settling step={step} />}
     </div>
   )
 }

@@ -1,4 +1,4 @@
-import { minutesOn, planDrawing } from '@snug/core'
+import { beginsOn, minutesOn, planDrawing, sayClock } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -9,17 +9,21 @@ import { ThingRow } from '../../ui/ThingRow'
 import { StepBench } from './StepBench'
 import { StepInHand } from './StepInHand'
 import { StepMark } from './StepMark'
+import { Orders } from './Orders'
 import { PlanTabs } from './tabs'
 import { useTonight } from './useAhead'
 
 const SOME = 90
+const minuteNow = () => new Date().getHours() * 60 + new Date().getMinutes()
 
 /** So many minutes tonight: the whole steps that fit and help most, in their order. */
 export default function TonightTab() {
   const build = useOpenBuild()
   const plan = useBuild((s) => s.evaluation!.plan)
   const [minutes, setMinutes] = useState(() => minutesOn(build, today()) || SOME)
-  const set = useTonight(minutes)
+  // It begins when the evening does, or now where that has passed.
+  const [from] = useState(() => Math.max(beginsOn(build, today()), minuteNow()))
+  const set = useTonight(minutes, from)
   const [seen, setSeen] = useState<string>()
   const [bench, setBench] = useState(false)
   // What was ticked since stays on the evening's list until another number of minutes is asked.
@@ -48,7 +52,7 @@ export default function TonightTab() {
               ? 'Weighing what fits …'
               : !steps.length
                 ? 'Nothing that is ready fits: all waits for parcels, for drying, or takes longer.'
-                : `${set.minutes} of ${minutes} minutes${set.gains ? `; the end comes ${set.gains} ${set.gains === 1 ? 'day' : 'days'} nearer by them` : '; none of it moves the end, which waits for something else'}.`}
+                : `${set.minutes} of ${minutes} minutes${set.gains ? `; the end comes ${set.gains} ${set.gains === 1 ? 'day' : 'days'} nearer by them` : '; none of it moves the end, which waits for something else'}. From ${sayClock(from)}.`}
           </p>
           <ul>
             {steps.map((s, i) => (
@@ -65,6 +69,7 @@ export default function TonightTab() {
               />
             ))}
           </ul>
+          <Orders />
           {bench && <StepBench steps={steps} onClose={() => setBench(false)} />}
         </>
       }

@@ -4,6 +4,7 @@ const TABS = [
   ['steps', 'Steps'],
   ['tonight', 'Tonight'],
   ['ahead', 'Ahead'],
+  ['bench', 'Hours and bench'],
 ] as const
 export type PlanTab = (typeof TABS)[number][0]
 const IDS = TABS.map(([id]) => id)

@@ -22,18 +22,18 @@ export function useForecast(): Forecast | undefined {
 }
 
 /** The best set for so many minutes, from a worker. */
-export function useTonight(minutes: number): Tonight | undefined {
+export function useTonight(minutes: number, from: number): Tonight | undefined {
   const build = useOpenBuild()
   const steps = useBuild((s) => s.evaluation!.plan.steps)
   const [found, setFound] = useState<Tonight>()
   useEffect(() => {
     let wanted = true
     void circuitWorker()
-      .tonight(build, steps, today(), minutes)
+      .tonight(build, steps, today(), minutes, from)
       .then((t) => wanted && setFound(t))
     return () => {
       wanted = false
     }
-  }, [build, steps, minutes])
+  }, [build, steps, minutes, from])
   return found
 }

@@ -38,7 +38,7 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
       befores: [
         ...parcelsOf([c.slot], earlier),
         ...earlier.filter((s) => s.id === 'place').map((s) => before(s.id, 'placeBeforeHoles')),
-        ...jobsBefore(c, earlier).map((s) => before(s.id, 'dryFitFirst')),
+        ...jobsBefore(c, earlier).map((s) => before(s.id, 'jobBeforeHoles')),
         ...(BY_HOLE[c.id] ?? []).filter((id) => todo.some((t) => t.id === id)).map((id) => before(`drill-${id}`, 'holeAfterHole')),
         ...(late ? [before('string-up', 'treeByStrings')] : []),
       ],

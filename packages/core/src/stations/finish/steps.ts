@@ -6,7 +6,7 @@ import { isLastWax, WHOLE } from '../../finish/zones'
 import { planResult } from '../../plan/planResult'
 import { before } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
-import { daysBetween } from '../../quantity/days'
+import { daysBetween, sayDay } from '../../quantity/days'
 
 /** Sanding after all wood work, each layer after the one below, the rub-out once the film is hard, wax after that. */
 export function finishSteps(build: Build, { system, plan, groups, cautions }: FinishResult, earlier: readonly Step[]): Step[] {
@@ -24,14 +24,14 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
     const one = step({
       id,
       title: `${group === WHOLE ? '' : `${groupLabel}: `}${coats[0]!.label}: ${coats.length} ${coats.length === 1 ? 'coat' : 'coats'}`,
-      why: `${from} to ${to}. ${layer.how}`,
+      why: `${sayDay(from)} to ${sayDay(to)}. ${layer.how}`,
       station: 'finish',
       stage: 'film',
       thing: from,
       minutes: open.reduce((sum, c) => sum + c.hands, 0),
       ...(open.length ? { calendar: { from, to } } : {}),
       cautions: [...layer.cautions],
-      befores: [before(under.id, 'dryFitFirst')],
+      befores: [before(under.id, under === sand ? 'sandedBeforeFilm' : 'layerOverLayer')],
     })
     lastOf.set(group, one)
     return {
@@ -55,12 +55,12 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
     stage: 'film',
     minutes: 20,
     cautions: [],
-    befores: ends.map((s) => before(s.id, 'dryFitFirst')),
+    befores: ends.map((s) => before(s.id, 'coatsBeforeSealing')),
   })
   const rub = step({
     id: 'rub-out',
     title: 'Rub out and polish',
-    why: `Not before ${plan.rubOut}${system ? `: ${system.rubOut}` : ''}. Counted from the last coat${plan.allLaid ? '' : ' as it is planned'}.`,
+    why: `Not before ${sayDay(plan.rubOut)}${system ? `: ${system.rubOut}` : ''}. Counted from the last coat${plan.allLaid ? '' : ' as it is planned'}.`,
     station: 'finish',
     stage: 'film',
     minutes: 150,
@@ -74,7 +74,7 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
     ],
     befores: [...[...ends, ...mends].map((s) => before(s.id, 'cureBeforeRub')), before(holes.id, 'holesBeforeWet')],
   })
-  return [sand, ...layers, holes, ...mends, rub, ...waxes.map((w) => ({ ...w, befores: [before(rub.id, 'dryFitFirst')] }))]
+  return [sand, ...layers, holes, ...mends, rub, ...waxes.map((w) => ({ ...w, befores: [before(rub.id, 'waxLast')] }))]
 }
 
 /** The way back that was taken from each trouble: hands, then its wait. */

@@ -31,7 +31,7 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
     minutes: 30,
     befores: [
       ...parcelsOf(['body', 'neck', 'bridge'], earlier),
-      ...jobs.filter(({ joint }) => joint.seatsNeck).map(({ job }) => before(job.id, 'dryFitFirst')),
+      ...jobs.filter(({ joint }) => joint.seatsNeck).map(({ job }) => before(job.id, 'seatBeforePlace')),
     ],
   })
   const glued = step({

@@ -24,6 +24,9 @@ describe('an instrument that is here', () => {
     const noted = { ...fullBuild(), job: 'conversion' as const, plan: { noted: { action: '2026-11-24', tilt: '2026-11-24' } } }
     expect(steps(noted).find((s) => s.id === 'note-before')!.why).toMatch(/^6 of 8/)
     for (const job of ['kit', 'finished', undefined] as const)
-      expect(steps({ ...fullBuild(), ...(job ? { job } : {}) }).some((s) => s.id === 'take-apart'), job).toBe(false)
+      expect(
+        steps({ ...fullBuild(), ...(job ? { job } : {}) }).some((s) => s.id === 'take-apart'),
+        job,
+      ).toBe(false)
   })
 })

@@ -97,9 +97,12 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
       ...(wired('string-ground')
         ? [before('string-ground', ground === 'claw' ? 'groundBeforeBridge' : ground === 'stud' ? 'groundBeforePosts' : 'groundUnderPlate')]
         : []),
-      // Where no guard closes over it, the strings do.
-      ...(!build.parts.guard && wired('meter-check') ? [before('meter-check', 'solderedBeforeClosed')] : []),
+      // A guard lies under the strings; a hollow at the back can still be opened with them on.
+      ...(build.parts.guard ? [before('close-guard', 'closedBeforeStrings')] : []),
     ],
+    ...(!build.parts.guard && wired('meter-check')
+      ? { better: [{ id: 'meter-check', why: 'Heard at the jack first; with one string on it is only listened to again.', minutes: 15 }] }
+      : {}),
   })
   // A glued neck went in before the finish.
   return [
@@ -174,7 +177,9 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
 const betterOpen = (build: Build): Better[] => [
   { id: 'hardware', why: 'Posts and bushings are pressed in with nothing beside them to be hit.', minutes: 10 },
   { id: 'string-ground', why: 'The ground wire is laid while the hollow is open; otherwise the screws come out again.', minutes: 15 },
-  ...(build.parts.neck ? [{ id: 'level-frets', why: 'Filings fly to the pickups’ magnets and stay there; otherwise they are covered first.', minutes: 10 }] : []),
+  ...(build.parts.neck
+    ? [{ id: 'level-frets', why: 'Filings fly to the pickups’ magnets and stay there; otherwise they are covered first.', minutes: 10 }]
+    : []),
 ]
 
 /** What to mind while strings go on, by what there is. [practice] */

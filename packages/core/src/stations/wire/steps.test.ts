@@ -47,12 +47,24 @@ describe('soldering and its check', () => {
     expect(solder.date! >= '2026-12-20').toBe(true)
     expect(stepOf(build, 'solder').state).toBe('ready')
   })
-  it('without a guard it is soldered outside the body, nothing names a guard, and the strings wait for the check', () => {
+  it('without a guard it is soldered outside the body, nothing names a guard, and the check is better before the strings', () => {
     const bare = mounted('screws')
     expect(stepOf(bare, 'solder').title).toMatch(/outside the body/)
-    expect(stepOf(bare, 'string-up').befores.map((b) => b.id)).toContain('meter-check')
+    expect(stepOf(bare, 'string-up').befores.map((b) => b.id)).not.toContain('meter-check')
+    expect(stepOf(bare, 'string-up').better).toMatchObject([{ id: 'meter-check' }])
+    const at = (id: string) => stepsOf(bare).findIndex((s) => s.id === id)
+    expect(at('meter-check')).toBeLessThan(at('string-up'))
     for (const s of stepsOf(bare).filter((x) => x.station === 'wire'))
       expect(`${s.title} ${s.why} ${s.befores.map((b) => b.why).join(' ')}`, s.id).not.toMatch(/guard/)
+  })
+})
+
+describe('under the strings', () => {
+  it('a guard is tested and closed before they go on: it is a must', () => {
+    const build = fullBuild()
+    expect(build.parts.guard).toBeTruthy()
+    expect(stepOf(build, 'string-up').befores.find((b) => b.id === 'close-guard')?.risk).toMatch(/strings come off again/)
+    expect(stepOf(build, 'close-guard').befores.map((b) => b.id)).toContain('meter-check')
   })
 })
 

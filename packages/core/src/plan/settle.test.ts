@@ -1,0 +1,31 @@
+import { expect, it } from 'vitest'
+import type { Build } from '../document/build'
+import { aBuild } from '../testing/bench'
+import { before } from './reasons'
+import { settle } from './settle'
+import { step, type Step } from './step'
+
+const TODAY = '2026-11-24'
+const build: Build = { ...aBuild({}), evenings: [90, 90, 90, 90, 90, 90, 90], due: '2026-12-01' }
+const a = (id: string, minutes: number, more: Partial<Step> = {}): Step =>
+  step({ id, title: id, why: '', station: 'plan', stage: 'hardware', minutes, ...more })
+
+it('a guard five weeks late: waiting, filing, routing, making one’s own, another colour, each with the day it ends', () => {
+  const steps = [a('guard', 10, { stage: 'parcel', undated: 'on its way' }), a('close', 30, { befores: [before('guard', 'partsFirst')] })]
+  const found = Object.fromEntries(settle(build, steps, 'guard', TODAY).map((w) => [w.id, [w.ends, w.late]]))
+  expect(found).toEqual({
+    // On the 15th 10 and 30 minutes, two weeks after the day.
+    wait: ['2026-12-15', 14],
+    file: ['2026-11-24', 0],
+    // 90 + 10 minutes and 30 more: tonight and tomorrow.
+    enlarge: ['2026-11-25', 0],
+    // From the 1st: 250 and 30 minutes of hands, 90 an evening: the 1st to the 4th.
+    own: ['2026-12-04', 3],
+    other: ['2026-11-27', 0],
+  })
+})
+it('somebody’s own days count, not those that were supposed', () => {
+  const steps = [a('guard', 10, { stage: 'parcel', undated: 'not ordered' })]
+  const [wait] = settle(build, steps, 'guard', TODAY, [{ id: 'wait', label: '', days: 35, minutes: 0, shows: '' }])
+  expect(wait!.ends).toBe('2026-12-29')
+})

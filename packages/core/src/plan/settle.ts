@@ -1,0 +1,62 @@
+import type { Build } from '../document/build'
+import { addDays, daysBetween } from '../quantity/days'
+import { planResult } from './planResult'
+import type { Step } from './step'
+
+/** A way out when a part is late or wrong. [practice; days and minutes ours, to be said otherwise] */
+export interface SettleWay {
+  id: string
+  label: string
+  /** Days until it can be gone on with, and minutes of hands it takes. */
+  days: number
+  minutes: number
+  /** What cannot be undone of it; nothing where all can. */
+  cuts?: string
+  shows: string
+}
+
+export const SETTLE_WAYS: readonly SettleWay[] = [
+  { id: 'wait', label: 'Wait for it, or send it back and wait', days: 21, minutes: 0, shows: 'nothing' },
+  { id: 'file', label: 'File it until it goes, and show the gap', days: 0, minutes: 45, cuts: 'the part is filed', shows: 'a gap' },
+  {
+    id: 'enlarge',
+    label: 'Enlarge the route for it',
+    days: 0,
+    minutes: 90,
+    cuts: 'the wood is cut, and no other part of its kind will cover it again',
+    shows: 'nothing while the part covers it',
+  },
+  { id: 'own', label: 'Make one’s own', days: 7, minutes: 240, shows: 'one’s own work' },
+  {
+    id: 'other',
+    label: 'Put another on for now, of the wrong colour or shape',
+    days: 3,
+    minutes: 20,
+    shows: 'the wrong part, until it is changed',
+  },
+]
+
+export interface Settled extends SettleWay {
+  /** The day all is done this way, and days after the promised one. */
+  ends?: string
+  late: number
+}
+
+/** What each way does to the end: the part counted as here so many days from now, its hands with it. @param arrival the step that waits for the part */
+export function settle(
+  build: Build,
+  steps: readonly Step[],
+  arrival: string,
+  today: string,
+  ways: readonly SettleWay[] = SETTLE_WAYS,
+): Settled[] {
+  return ways.map((way): Settled => {
+    const tried = steps.map((s): Step => {
+      if (s.id !== arrival) return s
+      const { undated: _, notBefore: _before, ...rest } = s
+      return { ...rest, minutes: s.minutes + way.minutes, ...(way.days ? { notBefore: addDays(today, way.days) } : {}) }
+    })
+    const { ends } = planResult(build, tried, today)
+    return { ...way, ...(ends ? { ends } : {}), late: ends && build.due ? Math.max(0, daysBetween(build.due, ends)) : 0 }
+  })
+}

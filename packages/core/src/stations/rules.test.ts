@@ -1,0 +1,99 @@
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../document/build'
+import { evaluate } from '../evaluate/evaluate'
+import { BECAUSE } from '../plan/reasons'
+import { changed, fullBuild, without } from '../testing/fullBuild'
+
+const TODAY = '2026-11-24'
+const full = fullBuild()
+const glued = changed(full, {}, { 'neck/joint': 'set' })
+const bare = without(full, 'guard', 'springs')
+const studs = changed(bare, {}, { 'bridge/mount': 'post' })
+const plate = changed(bare, {}, { 'bridge/mount': 'screws' })
+const rescue: Build = { ...full, job: 'rescue' }
+const waxed: Build = {
+  ...full,
+  finish: {
+    ...full.finish,
+    system: 'oil',
+    zones: {
+      back: {
+        layers: [
+          { product: 'oil', coats: 2 },
+          { product: 'wax', coats: 1 },
+        ],
+      },
+    },
+  },
+}
+const ordered: Build = { ...full, parts: { ...full.parts, body: { ...full.parts.body!, state: 'ordered', arrives: '2026-12-20' } } }
+/** A heel too wide for its pocket, a pot whose thread is too long, a lining that meets nothing. */
+const tight = changed(
+  full,
+  { 'neck/heel.widthMouth': 57.2, 'pot-volume/bushing.length': 12 },
+  { 'guard/shield': 'none', 'body/shield': 'foil' },
+)
+
+/** For each rule a build that has it: what comes first, and what has to wait. */
+const CASES: Record<keyof typeof BECAUSE, readonly [build: Build, first: RegExp, then: RegExp]> = {
+  dryFitFirst: [full, /^trial-build$/, /^sand$/],
+  holesBeforeFinish: [full, /^drill-tuner-screws$/, /^sand$/],
+  holesBeforeTrial: [full, /^drill-neck-screws$/, /^trial-build$/],
+  liningAfterFilm: [tight, /^rub-out$/, /^cure-/],
+  placeBeforeHoles: [full, /^place$/, /^drill-neck-screws$/],
+  dryBeforeGlue: [glued, /^trial-build$/, /^neck-on$/],
+  curesBeforeTrial: [full, /^place$/, /^trial-build$/],
+  seatBeforePlace: [tight, /^cure-pocket/, /^place$/],
+  jobBeforeHoles: [tight, /^cure-pocket/, /^drill-neck/],
+  sandedBeforeFilm: [full, /^sand$/, /^coats-/],
+  layerOverLayer: [full, /^coats-/, /^coats-/],
+  coatsBeforeSealing: [full, /^coats-/, /^seal-holes$/],
+  waxLast: [waxed, /^rub-out$/, /^coats-/],
+  cureBeforeRub: [full, /^coats-/, /^rub-out$/],
+  polishBeforeHardware: [full, /^rub-out$/, /^hardware$/],
+  seatedBeforeSolder: [tight, /^cure-/, /^solder$/],
+  solderedBeforeClosed: [full, /^meter-check$/, /^close-guard$/],
+  holesBeforeWet: [full, /^seal-holes$/, /^rub-out$/],
+  shieldedBeforeClosed: [full, /^shield$/, /^meter-check$/],
+  groundBeforeBridge: [full, /^string-ground$/, /^string-up$/],
+  groundBeforePosts: [studs, /^string-ground$/, /^hardware$/],
+  groundUnderPlate: [plate, /^string-ground$/, /^string-up$/],
+  closedBeforeStrings: [full, /^close-guard$/, /^string-up$/],
+  stringsBeforeSetup: [full, /^string-up$/, /^set-relief$/],
+  treeByStrings: [full, /^string-up$/, /^drill-string-tree$/],
+  holeAfterHole: [full, /^drill-neck-clearance$/, /^drill-neck-screws$/],
+  setupOrder: [full, /^set-relief$/, /^set-float$/],
+  fretsBeforeNut: [full, /^level-frets$/, /^nut-on$/],
+  heardFirst: [rescue, /^test-first$/, /^note-before$/],
+  notedFirst: [rescue, /^note-before$/, /^take-apart$/],
+  apartFirst: [rescue, /^take-apart$/, /^drill-neck-screws$/],
+  partsFirst: [ordered, /^arrive-body$/, /^place$/],
+}
+
+describe('every rule of the order', () => {
+  it.each(Object.entries(CASES))(
+    '%s: orders the steps, and out of order says what is at risk and the way back',
+    (rule, [build, first, then]) => {
+      const { why, risk, wayBack } = BECAUSE[rule as keyof typeof BECAUSE]
+      const { steps } = evaluate(build, TODAY).plan
+      const found = steps.flatMap((s, at) =>
+        then.test(s.id)
+          ? s.befores.filter((b) => b.why === why && first.test(b.id)).map((b) => ({ b, at, first: steps.findIndex((x) => x.id === b.id) }))
+          : [],
+      )
+      expect(found.length, rule).toBeGreaterThan(0)
+      for (const { b, at, first: before } of found) {
+        expect(before).toBeLessThan(at)
+        expect([b.risk, b.wayBack]).toEqual([risk, wayBack])
+      }
+      // A reason is a reason: it says something the others do not.
+      expect(new Set(Object.values(BECAUSE).map((r) => r.why)).size).toBe(Object.keys(BECAUSE).length)
+    },
+  )
+  it('a rule whose part is not on the build does not exist', () => {
+    const ids = (b: Build) => evaluate(b, TODAY).plan.steps.flatMap((s) => [s.id, ...s.befores.map((x) => x.id)])
+    expect(ids(without(full, 'guard'))).not.toContain('close-guard')
+    expect(ids(without(full, 'shielding'))).not.toContain('shield')
+    expect(ids(without(full, 'nut'))).not.toContain('nut-on')
+  })
+})
