@@ -1,5 +1,4 @@
 export * from './planDrawing'
-export { planResult, type PlanResult } from './planResult'
 export * from './hours'
 export * from './pace'
 export * from './settle'
