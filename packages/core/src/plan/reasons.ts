@@ -121,6 +121,16 @@ export const BECAUSE = {
     risk: 'The strings come off again for whatever hums or is dead under it.',
     wayBack: 'Slacken all evenly, lift the guard at the side of the controls, mend, close, string up anew.',
   },
+  finger: {
+    why: 'It goes on finger-tight, is lined up with what stands beside it, and is tightened in one pass with the rest.',
+    risk: 'What is tightened first stands where it happened to stand, and pulls the next one out of line.',
+    wayBack: 'Loosen all of it a turn, line it up, tighten crosswise.',
+  },
+  tightBeforePull: {
+    why: 'The strings pull on all of it: it is tight before they do.',
+    risk: 'The neck shifts in its pocket, a post leans, a tuner turns in its hole.',
+    wayBack: 'Slacken the strings, line up, tighten, tune again.',
+  },
   stringsBeforeSetup: {
     why: 'Everything in a setup is measured with the strings at pitch.',
     risk: 'Numbers taken slack mean nothing.',
@@ -169,6 +179,9 @@ export const BECAUSE = {
 } as const satisfies Record<string, Omit<Before, 'id'>>
 
 export const before = (id: string, because: keyof typeof BECAUSE): Before => ({ id, ...BECAUSE[because] })
+
+/** Everything that went on finger-tight, tightened once. */
+export const CLOSING_PASS = 'closing-pass'
 
 /** Taking apart what is here: everything else is done to its parts. */
 export const APART = 'take-apart'

@@ -2,6 +2,7 @@ import type { Build } from '../document/build'
 import { addDays, daysBetween, sayDay } from '../quantity/days'
 import { slotSpec, type Slot } from '../parts/slots'
 import type { PlanResult } from './planResult'
+import { CLOSING_PASS } from './reasons'
 import type { PlannedStep } from './step'
 
 /** After so many days without the bench a person has forgotten how it was left, days. [ours] */
@@ -42,7 +43,7 @@ export function resume(build: Build, plan: PlanResult): Resume | undefined {
   const wires = Object.keys(build.circuit.soldered ?? {}).length
   const laid = Object.keys(build.finish.laid ?? {}).length
   const filmOpen = of((s) => s.stage === 'film').some((s) => s.state !== 'done')
-  const screwed = of((s) => s.stage === 'hardware' && s.state === 'done' && s.station === 'plan')
+  const screwed = of((s) => s.stage === 'hardware' && s.state === 'done' && s.station === 'plan' && s.id !== CLOSING_PASS)
   const late = (Object.entries(build.parts) as [Slot, { state: string; arrives?: string }][]).filter(
     ([, p]) => p.state === 'ordered' && p.arrives !== undefined && p.arrives <= plan.from,
   )
@@ -64,8 +65,8 @@ export function resume(build: Build, plan: PlanResult): Resume | undefined {
       ? [`Half wired: ${wires} ${wires === 1 ? 'wire is' : 'wires are'} soldered, the list under Wire says which.`]
       : []),
     ...(done('solder') && !done('meter-check') ? ['It is soldered and not yet checked at the jack: nothing is closed before.'] : []),
-    ...(screwed.length && !done('string-up')
-      ? [`On it, perhaps only finger-tight: ${screwed.map((s) => s.title.toLowerCase()).join('; ')}.`]
+    ...(screwed.length && !done(CLOSING_PASS) && !done('string-up')
+      ? [`On it only finger-tight: ${screwed.map((s) => s.title.toLowerCase()).join('; ')}. Line it up and tighten it in one pass.`]
       : []),
     ...(done('string-up') && of((s) => s.id.startsWith('set-')).some((s) => s.state !== 'done')
       ? ['It is strung and not set up: tune it and read relief and action again, the room has changed.']

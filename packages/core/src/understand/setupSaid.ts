@@ -2,7 +2,7 @@ import type { Build, SetupScrew, SetupWhat } from '../document/build'
 import type { Change } from '../document/change'
 import { SETUP_BOUNDS } from '../document/setupReadings'
 import { parseLength, printMm, type LengthSystem } from '../quantity/length'
-import { noteReading, noteTurns } from '../setup/noting'
+import { lengthWords, noteReading, noteTurns } from '../setup/noting'
 import { turnWords } from '../setup/screws'
 import { numberIn, words } from './said'
 
@@ -52,23 +52,38 @@ export function readingSaid(build: Build, text: string, system: LengthSystem): S
   return parsed?.ok ? noted(what, parsed.value, of, `${printMm(parsed.value)} mm`) : undefined
 }
 
-const SCREW: readonly [RegExp, SetupScrew][] = [
-  [/\btruss\b/i, 'truss'],
-  [/\bclaw\b/i, 'claw'],
+const SCREW: readonly [RegExp, SetupScrew, string][] = [
+  [/\btruss\b/i, 'truss', 'Truss nut'],
+  [/\bclaw\b/i, 'claw', 'Claw screws'],
+  [/\b(bass (post|side|screw|stud|wheel)|(post|stud|wheel) (on the )?bass)\b/i, 'bass', 'Height, bass side'],
+  [/\b(treble (post|side|screw|stud|wheel)|(post|stud|wheel) (on the )?treble)\b/i, 'treble', 'Height, treble side'],
 ]
 
-/** "truss 1/4 turn clockwise", "claw half a turn looser". */
-export function turnsSaid(text: string): SetupSaid | undefined {
+/** "truss 1/4 turn clockwise", "claw half a turn looser", "bass post a quarter turn counter-clockwise", "saddle of string 3 one turn back". */
+export function turnsSaid(text: string, strings: number): SetupSaid | undefined {
   if (!/\bturns?\b/i.test(text)) return undefined
-  const screw = SCREW.find(([word]) => word.test(text))?.[1]
+  const length = /\b(?:saddle|length screw|string)\b(?:\s+of)?(?:\s+string)?\s+(\d+)/i.exec(text)
+  if (length) return lengthSaid(text.replace(length[0], ' '), Number(length[1]), strings)
+  const [, screw, name] = SCREW.find(([word]) => word.test(text)) ?? []
   const amount = numberIn(text)
-  const back = /counter|anti|loose|looser|loosened|left/i.test(text)
-  const forth = /clockwise|tight|tighter|tightened|right/i.test(text)
+  const height = screw === 'bass' || screw === 'treble'
+  const back = /counter|anti/i.test(text) || (!height && /loose|looser|loosened|left/i.test(text))
+  const forth = /clockwise/i.test(text) || (!height && /tight|tighter|tightened|right/i.test(text))
   // Which way is half of it: without it nothing is certain.
   if (!screw || !amount || amount > 10 || (!back && !forth)) return undefined
   const turns = back ? -amount : amount
+  return { says: `${name}: ${turnWords(turns)}`, change: (b, at) => noteTurns(b, [{ screw, turns }], at) }
+}
+
+/** A length screw is told by where its saddle goes: which way that turns the screw depends on the side it is turned from. */
+function lengthSaid(text: string, string: number, strings: number): SetupSaid | undefined {
+  const amount = numberIn(text)
+  const back = /\b(back|longer|towards the tail)/i.test(text)
+  const forward = /\b(forward|shorter|towards the nut)/i.test(text)
+  if (!amount || amount > 20 || back === forward || string < 1 || string > strings) return undefined
+  const turns = back ? amount : -amount
   return {
-    says: `${screw === 'truss' ? 'Truss nut' : 'Claw screws'}: ${turnWords(turns)}`,
-    change: (b, at) => noteTurns(b, [{ screw, turns }], at),
+    says: `Length screw of string ${string}: ${lengthWords(turns)}`,
+    change: (b, at) => noteTurns(b, [{ screw: 'length', string, turns }], at),
   }
 }

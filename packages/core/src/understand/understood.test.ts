@@ -49,6 +49,15 @@ describe('an entry as people say it', () => {
     expect(Object.values(after('truss 1/4 turn clockwise').setup.turns!)).toMatchObject([{ screw: 'truss', turns: 0.25 }])
     expect(Object.values(after('claw half a turn looser').setup.turns!)).toMatchObject([{ screw: 'claw', turns: -0.5 }])
     expect(heard('truss a quarter turn').understood).toBeUndefined()
+    expect(Object.values(after('bass post a quarter turn counter-clockwise').setup.turns!)).toMatchObject([{ screw: 'bass', turns: -0.25 }])
+    expect(Object.values(after('treble side 1 1/4 turns clockwise').setup.turns!)).toMatchObject([{ screw: 'treble', turns: 1.25 }])
+    expect(Object.values(after('saddle 3 half a turn back').setup.turns!)).toMatchObject([{ screw: 'length', string: 3, turns: 0.5 }])
+    expect(Object.values(after('saddle of string 2 one turn forward').setup.turns!)).toMatchObject([
+      { screw: 'length', string: 2, turns: -1 },
+    ])
+    // A post is neither tight nor loose, and a saddle goes back or forward, not round.
+    for (const text of ['bass post a quarter turn tighter', 'saddle 3 half a turn clockwise', 'saddle 9 one turn back'])
+      expect(heard(text).understood, text).toBeUndefined()
   })
   it('words that are a note stay one', () => {
     for (const text of ['glued the nut with one dot', 'called the shop, back on Tuesday', 'it is late'])

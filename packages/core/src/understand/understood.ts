@@ -35,7 +35,7 @@ export function heardAs(build: Build, text: string, system: LengthSystem = 'mm')
 function certain(build: Build, text: string, system: LengthSystem): Understood | undefined {
   const price = bought(build, text)
   if (price) return { kind: 'cost', says: price.says, change: price.change }
-  const turns = turnsSaid(text)
+  const turns = turnsSaid(text, build.strings)
   if (turns) return { kind: 'turns', ...turns }
   const setup = readingSaid(build, text, system)
   if (setup) return { kind: 'reading', ...setup }

@@ -1,4 +1,4 @@
-import { criticalFloat, forecastSays, planDrawing, runSheet, splitBy, type Forecast } from '@snug/core'
+import { criticalFloat, difficulty, forecastSays, planDrawing, runSheet, splitBy, type Forecast } from '@snug/core'
 import { useQueryClient } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
@@ -25,6 +25,7 @@ export default function AheadTab() {
   const split = useMemo(() => splitBy(build, plan.steps, today()), [build, plan])
   const slack = useMemo(() => criticalFloat(build, plan.steps), [build, plan])
   const drawing = useMemo(() => planDrawing(plan, today(), build.due), [plan, build.due])
+  const hard = useMemo(() => difficulty(plan.steps), [plan])
   const order = plan.steps.filter((s) => s.undated && s.state !== 'done')
   const calendar = async () => {
     const { planIcs } = await import('@snug/formats')
@@ -57,6 +58,9 @@ export default function AheadTab() {
               late, on your evenings.
             </p>
           </section>
+          <p className="px-4 text-[15px]">
+            How hard it is: <b>{hard.word}</b>, {hard.mark} of 5 ({hard.because}).
+          </p>
           {split && (
             <section className="px-4 py-2" aria-label="Against the promised day">
               <h3 className="text-[18px]">For {day(build.due!)}</h3>

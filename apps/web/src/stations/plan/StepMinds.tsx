@@ -1,4 +1,4 @@
-import { sayClock, type PlannedStep } from '@snug/core'
+import { beginsOn, minutesOn, sayClock, type PlannedStep } from '@snug/core'
 import { Camera, Moon, Clock3 } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -25,6 +25,14 @@ export function StepMinds({ step, title }: { step: PlannedStep; title: (id: stri
             ReactNode,
             ReactNode,
           ],
+        ]
+      : []),
+    ...(step.whole && !step.tooLong && step.date && minutesOn(build, step.date) >= step.minutes
+      ? [
+          [
+            <Clock3 key="w" size={17} aria-hidden />,
+            `It cannot be left halfway: begun by ${sayClock(beginsOn(build, step.date) + minutesOn(build, step.date) - step.minutes)} at the latest.`,
+          ] as [ReactNode, ReactNode],
         ]
       : []),
     ...(step.tooLong

@@ -1,6 +1,7 @@
-import { beginsOn, minutesOn, planDrawing, sayClock } from '@snug/core'
+import { beginsOn, minutesOn, nextOfTracks, planDrawing, sayClock, type Track } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
+import { useWhere } from '../../app/where'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { today } from '../../state/today'
 import { Button } from '../../ui/Button'
@@ -11,6 +12,7 @@ import { StepInHand } from './StepInHand'
 import { StepMark } from './StepMark'
 import { Orders } from './Orders'
 import { PlanTabs } from './tabs'
+import { shortDay } from '../../ui/times'
 import { useTonight } from './useAhead'
 
 const SOME = 90
@@ -19,6 +21,7 @@ const minuteNow = () => new Date().getHours() * 60 + new Date().getMinutes()
 /** So many minutes tonight: the whole steps that fit and help most, in their order. */
 export default function TonightTab() {
   const build = useOpenBuild()
+  const { go } = useWhere()
   const plan = useBuild((s) => s.evaluation!.plan)
   const [minutes, setMinutes] = useState(() => minutesOn(build, today()) || SOME)
   // It begins when the evening does, or now where that has passed.
@@ -69,11 +72,39 @@ export default function TonightTab() {
               />
             ))}
           </ul>
+          <Tracks onPick={(id) => go('plan', id)} />
           <Orders />
           {bench && <StepBench steps={steps} onClose={() => setBench(false)} />}
         </>
       }
       hand={hand ? <StepInHand key={hand.id} step={hand} /> : <p>Another evening, then: see Steps for what is waited for.</p>}
     />
+  )
+}
+
+const TRACK: Record<Track, string> = { neck: 'Neck', body: 'Body', electrics: 'Electrics' }
+
+/** Neck, body and electrics go on by themselves: the next step of each, for an evening that takes another turn. */
+function Tracks({ onPick }: { onPick: (id: string) => void }) {
+  const steps = useBuild((s) => s.evaluation!.plan.steps)
+  const next = useMemo(() => nextOfTracks(steps), [steps])
+  if (!next.length) return null
+  return (
+    <section aria-label="Next of each" className="px-4 py-3">
+      <h3 className="text-[18px]">Next of each</h3>
+      <ul>
+        {next.map(({ track, next: s }) => (
+          <li key={track} className="grid grid-cols-[5.5rem_1fr_auto] items-center gap-3 border-t border-hairline">
+            <b>{TRACK[track]}</b>
+            <button type="button" className="min-h-10 truncate text-left hover:text-violet" onClick={() => onPick(s.id)}>
+              {s.title}
+            </button>
+            <span className="text-[14px] text-soft">
+              {s.state === 'ready' ? 'can be done now' : s.date ? `from ${shortDay(s.date)}` : 'waits'}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }

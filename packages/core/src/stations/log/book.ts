@@ -1,5 +1,8 @@
 import type { Build, SetupScrew } from '../../document/build'
 import { chosenParts, specAt } from '../../document/read'
+import { framed } from '../../drawing/sections'
+import type { Drawing, Mark } from '../../drawing/drawing'
+import { backView, frontView, turnedOver } from '../../instrument/longView'
 import { notesOf, tuningOf } from '../../instrument/tunings'
 import type { LogEntry } from '../../log/entry'
 import { SLOT_NAMES, slotSpec } from '../../parts/slots'
@@ -20,6 +23,10 @@ const KEPT: readonly string[] = ['wire-list', 'finish-sheet', 'setup-sheet']
 
 const table = (columns: string[], rows: string[][]): SheetBlock[] => (rows.length ? [{ table: { columns, rows } }] : [])
 const section = (heading: string, blocks: SheetBlock[]): SheetBlock[] => (blocks.length ? [{ heading }, ...blocks] : [])
+
+/** The instrument in true proportion, as it is seen; a left-handed one turned over. */
+const whole = (build: Build, marks: Mark[], title: string): Drawing =>
+  framed(title, 'in true proportion, from its own sizes', build.handedness === 'left' ? marks.map(turnedOver) : marks, [], 0.02)
 
 function handedOver({ delivered }: Build): SheetBlock[] {
   if (!delivered) return []
@@ -56,6 +63,8 @@ export function buildBook(build: Build, results: Results, entries: readonly LogE
     title: 'Build book',
     about: `${build.name}: ${build.strings} strings, ${build.handedness}-handed, tuned ${tuningOf(build).name} (${notesOf(tuningOf(build))}).`,
     blocks: [
+      { drawing: whole(build, frontView(build), 'From the front') },
+      { drawing: whole(build, backView(build), 'From the back') },
       ...section(
         'What it is made of',
         table(

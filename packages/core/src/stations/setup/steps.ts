@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
 import { isGlued, traitAt } from '../../document/read'
-import { before, onceFilmIsHard } from '../../plan/reasons'
+import { before, CLOSING_PASS, onceFilmIsHard } from '../../plan/reasons'
 import { step, type Better, type StepNeed, type Step } from '../../plan/step'
 import { groundOf } from '../../instrument/stringGround'
 import { floats } from '../../setup/floatMove'
@@ -80,6 +80,20 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     whole: true,
     befores: [...polished, ...(build.parts.neck ? [before(frets.id, 'fretsBeforeNut')] : [])],
   })
+  const pass = step({
+    id: CLOSING_PASS,
+    title: 'Closing pass: every screw and nut tight',
+    why: 'What went on finger-tight is lined up once more and tightened in one go: neck screws by turns and crosswise, tuners, bridge, pots, jack.',
+    station: 'plan',
+    stage: 'hardware',
+    minutes: 15,
+    cautions: ['Rings and thin plates crack under torque: stop where the washer no longer turns.'],
+    befores: [
+      before('hardware', 'finger'),
+      ...(isGlued(build) ? [] : [before('neck-on', 'finger')]),
+      ...(build.parts.guard ? [before('close-guard', 'finger')] : []),
+    ],
+  })
   const strung = step({
     id: 'string-up',
     title: 'String up, stretch, tune',
@@ -91,8 +105,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     wait: DAY,
     cautions: strungSo(build),
     befores: [
-      before('hardware', 'polishBeforeHardware'),
-      before('neck-on', 'polishBeforeHardware'),
+      before(pass.id, 'tightBeforePull'),
       ...(build.parts.nut ? [before('nut-on', 'polishBeforeHardware')] : []),
       ...(wired('string-ground')
         ? [before('string-ground', ground === 'claw' ? 'groundBeforeBridge' : ground === 'stud' ? 'groundBeforePosts' : 'groundUnderPlate')]
@@ -111,6 +124,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     ...(build.parts.nut ? [nut] : []),
     ...(isGlued(build) ? [] : [neckOn]),
     ...closing,
+    pass,
     strung,
     ...adjustments(build, strung, earlier),
   ]
