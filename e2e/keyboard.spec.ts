@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { copyOf, expect, test } from './server'
+import { copyOf, expect, test, walkTo } from './server'
 
 const STATIONS = ['parts', 'fit', 'drill', 'wire', 'finish', 'setup', 'plan', 'log'] as const
 
@@ -66,24 +66,20 @@ const unlikeSeen = (page: Page) =>
         .filter(({ name, seen }) => seen && !name.toLowerCase().includes(seen.toLowerCase())),
     )
 
-for (const tab of ['harness', 'wires', 'check', 'fault', 'found'])
-  test(`wire, ${tab}: what is spoken holds what is seen`, async ({ page }) => {
-    await page.goto(`/builds/heron/wire?tab=${tab}`)
-    await expect(page.getByRole('region', { name: 'In hand' }).locator('h2, p').first()).toBeVisible()
-    if (tab === 'check') await page.getByLabel(/^Listening sheet/).click()
-    expect(await unlikeSeen(page)).toEqual([])
-  })
-
 const TABS = {
+  wire: ['harness', 'wires', 'check', 'fault', 'found'],
   finish: ['colour', 'calendar', 'sanding', 'cards', 'trouble'],
   setup: ['sequence', 'buzz', 'nut', 'intonation', 'vibrato', 'pickups', 'strings', 'trouble'],
-  plan: ['steps', 'tonight', 'ahead'],
+  plan: ['steps', 'tonight', 'ahead', 'bench'],
+  log: ['entries', 'changes', 'handover'],
 }
 for (const [station, tabs] of Object.entries(TABS))
   test(`${station}: on every tab what is spoken holds what is seen`, async ({ page }) => {
     for (const tab of tabs) {
-      await page.goto(`/builds/heron/${station}?tab=${tab}`)
+      const path = `/builds/heron/${station}?tab=${tab}`
+      await (tab === tabs[0] ? page.goto(path) : walkTo(page, path))
       await expect(page.getByRole('region', { name: 'In hand' }).locator('h2, p').first()).toBeVisible()
+      if (path.endsWith('check')) await page.getByLabel(/^Listening sheet/).click()
       expect(await unlikeSeen(page), tab).toEqual([])
     }
   })

@@ -9,7 +9,6 @@ const VIEWS: [file: string, path: string][] = [
   ['parts', '/builds/heron/parts'],
   ['dry-fit', '/builds/heron/fit/pocket-mouth'],
   ['drill', '/builds/heron/drill/tuner-screws'],
-  ['drill-paper', '/builds/heron/drill/body-front?tab=templates'],
   ['wire', '/builds/heron/wire'],
   ['wire-harness', '/builds/heron/wire?tab=harness'],
   ['finish', '/builds/heron/finish'],
@@ -45,21 +44,25 @@ test('pictures of the main views', async ({ page }) => {
   await read('/builds/heron/setup?tab=intonation', { 'String 6, cents': '6', 'String 4, cents': '-4', 'String 1, cents': '3' })
   await shoot('set-up-pitch', '/builds/heron/setup?tab=intonation')
   await shoot('set-up-balance', '/builds/heron/setup?tab=vibrato')
-  // A heavy peel about to be levelled, and the coat whose turn it is beside the can.
+  // A heavy peel about to be levelled.
   await page.goto('/builds/heron/finish?tab=sanding')
   await page.getByLabel('It looks').selectOption('relief')
   await page.getByRole('button', { name: /Try it 40,000 times/ }).click()
   await expect(page.getByText(/Of 40,000 instruments/)).toBeVisible()
   await page.screenshot({ path: join(folder, 'finish-sanding.png') })
-  await page.goto('/builds/plover/finish')
-  await page
-    .getByRole('button', { name: /^It is on: Wipe-on/ })
-    .first()
-    .click()
-  await expect(page.getByText('saving…')).toHaveCount(0)
-  await page.getByRole('button', { name: /^Bench view/ }).click()
+  // An evening: what to do of it, one step at the bench, and the book it all ends in.
+  await shoot('plan-tonight', '/builds/plover/plan?tab=tonight')
+  await page.getByRole('button', { name: 'Bench view' }).click()
   await page.waitForTimeout(400)
-  await page.screenshot({ path: join(folder, 'finish-bench.png') })
+  await page.screenshot({ path: join(folder, 'plan-bench.png') })
+  await page.goto('/builds/heron/log?tab=handover')
+  const opened = page.context().waitForEvent('page')
+  await page.getByRole('button', { name: 'Build book', exact: true }).click()
+  const book = await opened
+  await book.setViewportSize({ width: 1280, height: 800 })
+  await expect(book.getByRole('heading', { name: 'What it is made of' })).toBeVisible()
+  await book.screenshot({ path: join(folder, 'build-book.png') })
+  await book.close()
   // A set chosen for three slots that are left open.
   for (const slot of ['guard', 'bridge', 'tuners']) {
     await page.goto(`/builds/heron/parts/${slot}`)
@@ -71,14 +74,6 @@ test('pictures of the main views', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Its joints' })).toBeVisible()
   await page.waitForTimeout(400)
   await page.screenshot({ path: join(folder, 'parts-choose.png') })
-  // A kit just begun: its measuring round in a dusty hand.
-  const answer = await page.request.post('/api/builds', {
-    data: { name: 'Grebe', handedness: 'right', strings: 6, scale: 647.7, start: 'bolt-through' },
-  })
-  const { id } = (await answer.json()) as { id: string }
-  await page.setViewportSize({ width: 390, height: 844 })
-  await shoot('measure-phone', `/builds/${id}/parts?tab=measure`)
-  await page.setViewportSize({ width: 1280, height: 800 })
   await page.keyboard.press('Escape')
   await page.goto('/')
   await page.keyboard.press('t')

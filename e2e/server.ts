@@ -48,6 +48,14 @@ export async function copyOf(server: string, id: string): Promise<string> {
   return ((await answer.json()) as { id: string }).id
 }
 
+/** To another address of the application without loading it anew, as a link within it leads there. */
+export async function walkTo(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    window.history.pushState({}, '', to)
+    window.dispatchEvent(new PopStateEvent('popstate'))
+  }, path)
+}
+
 /** Everything typed so far has reached the server; what the sill says before a person walks away. */
 export async function saved(page: Page): Promise<void> {
   await base.expect(page.getByText('saving…')).toHaveCount(0)

@@ -72,7 +72,13 @@ export default function ChangesTab() {
           )}
         </div>
       }
-      hand={hand ? <ChangeInHand key={hand.id} event={hand} after={after} /> : null}
+      hand={
+        hand ? (
+          <ChangeInHand key={hand.id} event={hand} after={after} />
+        ) : (
+          <p className="text-soft">Whatever is changed from now on can be looked at here, as it was, and brought back.</p>
+        )
+      }
     />
   )
 }

@@ -1,4 +1,4 @@
-import type { Build, PlannedStep, Shared } from '@snug/core'
+import { isOut, type Build, type PlannedStep, type Shared } from '@snug/core'
 import { useQuery } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { Link } from 'react-router'
@@ -26,7 +26,10 @@ export function OtherBuilds() {
   const { resting, rest } = useResting()
   const shelf = useQuery({ queryKey: ['shelf-builds'], queryFn: allBuilds, staleTime: 0 })
   const on = useMemo(
-    () => (shelf.data ?? []).map((b) => (b.id === id ? { id, build: open } : b)).filter((b) => b.id === id || !resting.includes(b.id)),
+    () =>
+      (shelf.data ?? [])
+        .map((b) => (b.id === id ? { id, build: open } : b))
+        .filter((b) => b.id === id || !(resting.includes(b.id) || isOut(b.build))),
     [shelf.data, id, open, resting],
   )
   const shared = useQuery({
@@ -62,6 +65,7 @@ export function OtherBuilds() {
               id={b.id}
               name={b.build.name}
               shared={found.find((s) => s.id === b.id)}
+              gone={isOut(b.build)}
               open={b.id === id}
               resting={resting}
               rest={rest}
@@ -104,6 +108,7 @@ function Row({
   name,
   shared,
   open,
+  gone,
   resting,
   rest,
 }: {
@@ -111,6 +116,8 @@ function Row({
   name: string
   shared: Shared | undefined
   open: boolean
+  /** Handed over: nobody works at it. */
+  gone: boolean
   resting: readonly string[]
   rest: (id: string, rests: boolean) => void
 }) {
@@ -127,13 +134,17 @@ function Row({
             {shared.later > 0 && `, ${shared.later} ${shared.later === 1 ? 'day' : 'days'} later`}
             {shared.late > 0 && <b className="block text-wont">{shared.late} days after its day</b>}
           </>
+        ) : gone && !open ? (
+          'handed over'
         ) : off ? (
           'rests'
         ) : (
           'no evening is free'
         )}
       </td>
-      <td className="py-1">{open ? 'open here' : <Toggle label={`${name} is`} on={!off} onChange={(is) => rest(id, !is)} />}</td>
+      <td className="py-1">
+        {open ? 'open here' : gone ? '' : <Toggle label={`${name} is`} on={!off} onChange={(is) => rest(id, !is)} />}
+      </td>
     </tr>
   )
 }
