@@ -31,7 +31,7 @@ test('pictures of the main views', async ({ page }) => {
   const read = async (path: string, entries: Record<string, string>) => {
     await page.goto(path)
     for (const [label, value] of Object.entries(entries)) {
-      await page.getByLabel(label).fill(value)
+      await page.getByRole('textbox', { name: label }).fill(value)
       await page.keyboard.press('Enter')
     }
     await expect(page.getByText('saving…')).toHaveCount(0)

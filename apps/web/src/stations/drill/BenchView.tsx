@@ -85,7 +85,7 @@ export function BenchView({ start, cards, onClose }: { start: string; cards: rea
               <Caution lines={card.cautions} />
             </div>
           </div>
-          <footer className="mt-3 flex flex-wrap items-center gap-3 text-[17px]">
+          <footer className="bench-foot mt-3 flex flex-wrap items-center gap-3 text-[17px]">
             <Button look="main" className="!min-h-14 !px-6 !text-[20px]" onClick={next}>
               <KeyCap>Space</KeyCap> {done < lines.length ? 'tick the next' : 'all done: tick it off'}
             </Button>

@@ -116,7 +116,7 @@ export function StepBench({ steps, onClose }: { steps: readonly PlannedStep[]; o
               </>
             )}
           </div>
-          <footer className="mt-3 flex flex-wrap items-center gap-3 text-[17px]">
+          <footer className="bench-foot mt-3 flex flex-wrap items-center gap-3 text-[17px]">
             <Button look="main" className="!min-h-20 flex-1 justify-center !text-[24px]" onClick={tick}>
               <KeyCap>Space</KeyCap> {done ? 'Next' : warned === step.id ? 'Done all the same' : 'Done, next'}
             </Button>
