@@ -24,11 +24,12 @@ export function QuickLog({ onDone }: { onDone?: () => void }) {
   const { id, station, thing } = useWhere()
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
+  const coats = useBuild((s) => s.evaluation?.finish.plan?.coats)
   const system = usePrefs((p) => p.system)
   const [text, setText] = useState('')
   const [kind, setKind] = useState<LogKind>('note')
   const queries = useQueryClient()
-  const heard = useMemo(() => (text.trim() ? heardAs(build, text, system) : undefined), [build, text, system])
+  const heard = useMemo(() => (text.trim() ? heardAs(build, text, system, coats) : undefined), [build, text, system, coats])
   const [picture, setPicture] = useState<File>()
   const write = useMutation({
     mutationFn: async (as: LogKind) => {

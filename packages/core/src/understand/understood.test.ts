@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { applyChange } from '../document/change'
 import { readingsOf } from '../document/setupReadings'
+import { evaluate } from '../evaluate/evaluate'
 import { fullBuild } from '../testing/fullBuild'
 import { heardAs } from './understood'
 
@@ -45,6 +46,19 @@ describe('an entry as people say it', () => {
       kind: 'coat',
       says: expect.stringMatching(/^2 coats of clear/) as string,
     }))
+  it('two coats of clear lay the next two that are planned, and tick the layer with its last; more than are planned only say so', () => {
+    const b = { ...build, finish: { ...build.finish, system: 'none' as const, layers: [{ product: 'acrylic-clear' as const, coats: 2 }] } }
+    const coats = evaluate(b, '2026-12-01').finish.plan!.coats
+    const u = heardAs(b, 'two coats of clear', 'mm', coats).understood!
+    const laid = applyChange(b, u.change!(b, AT))
+    expect(Object.values(laid.finish.laid!).map((c) => c.product)).toEqual(['acrylic-clear', 'acrylic-clear'])
+    expect(laid.steps[coats[0]!.step]).toMatchObject({ done: AT })
+    const one = heardAs(b, 'one coat of clear', 'mm', coats).understood!
+    expect(applyChange(b, one.change!(b, AT)).steps[coats[0]!.step]).toBeUndefined()
+    const three = heardAs(b, 'three coats of clear', 'mm', coats).understood!
+    expect(three.change).toBeUndefined()
+    expect(three.says).toMatch(/Only 2 of it are still planned/)
+  })
   it('turns with their sense; without it nothing is certain', () => {
     expect(Object.values(after('truss 1/4 turn clockwise').setup.turns!)).toMatchObject([{ screw: 'truss', turns: 0.25 }])
     expect(Object.values(after('claw half a turn looser').setup.turns!)).toMatchObject([{ screw: 'claw', turns: -0.5 }])

@@ -1,6 +1,8 @@
 import type { Build } from '../document/build'
 import type { Change } from '../document/change'
 import { setSize } from '../document/changes'
+import { coatName, layCoats } from '../finish/laying'
+import type { Coat } from '../finish/schedule'
 import type { LogKind } from '../log/entry'
 import { parseOhms } from '../quantity/electrical'
 import type { LengthSystem } from '../quantity/length'
@@ -27,20 +29,20 @@ export interface HeardEntry {
 const asSize = (f: Filing): Understood => ({ kind: 'measurement', says: f.label, size: f, change: (b) => setSize(b, f.ref, f.size) })
 
 /** Reads an entry as it is typed: a size, a reading of the setup, turns, a price, coats, a reading of the meter; else what comes near. */
-export function heardAs(build: Build, text: string, system: LengthSystem = 'mm'): HeardEntry {
-  const understood = certain(build, text, system)
+export function heardAs(build: Build, text: string, system: LengthSystem = 'mm', coats: readonly Coat[] = []): HeardEntry {
+  const understood = certain(build, text, system, coats)
   return understood ? { understood, near: [] } : { near: nearest(build, text, system).map(asSize) }
 }
 
-function certain(build: Build, text: string, system: LengthSystem): Understood | undefined {
+function certain(build: Build, text: string, system: LengthSystem, planned: readonly Coat[]): Understood | undefined {
   const price = bought(build, text)
   if (price) return { kind: 'cost', says: price.says, change: price.change }
   const turns = turnsSaid(text, build.strings)
   if (turns) return { kind: 'turns', ...turns }
   const setup = readingSaid(build, text, system)
   if (setup) return { kind: 'reading', ...setup }
-  const coats = coatsSaid(text)
-  if (coats) return { kind: 'coat', says: coats }
+  const coats = coatsSaid(text, planned)
+  if (coats) return { kind: 'coat', ...coats }
   const size = understand(build, text, system)
   return size ? asSize(size) : metered(text)
 }
@@ -61,13 +63,19 @@ const LAYERS = [
   'lacquer',
 ] as const
 
-/** "two coats of clear". */
-function coatsSaid(text: string): string | undefined {
+/** "two coats of clear": the next that are planned of it; where none is, it is only written down. */
+function coatsSaid(text: string, planned: readonly Coat[]): Pick<Understood, 'says' | 'change'> | undefined {
   if (!/\bcoats?\b/i.test(text)) return undefined
   const layer = LAYERS.find((l) => words(text).includes(l))
   const count = numberIn(text) ?? 1
   if (!layer || !Number.isInteger(count) || count < 1 || count > 20) return undefined
-  return `${count} ${count === 1 ? 'coat' : 'coats'} of ${layer}, laid now. Under Finish each coat is ticked with its air.`
+  const next = planned.filter((c) => !c.laid && `${c.layer} ${c.product} ${c.label}`.toLowerCase().includes(layer)).slice(0, count)
+  const said = `${count} ${count === 1 ? 'coat' : 'coats'} of ${layer}`
+  if (next.length < count)
+    return {
+      says: `${said}. ${next.length ? `Only ${next.length} of it ${next.length === 1 ? 'is' : 'are'}` : 'None of it is'} still planned under Finish.`,
+    }
+  return { says: `${said}, laid now: ${next.map(coatName).join(', ')}.`, change: (b, at) => layCoats(b, planned, next, at) }
 }
 
 /** "bridge position reads 8.1k": what a meter showed, in which position. */

@@ -1,4 +1,4 @@
-import { beforeCoat, dryingTimers, waitSays, type Coat, type FinishResult } from '@snug/core'
+import { coatName, beforeCoat, dryingTimers, waitSays, type Coat, type FinishResult } from '@snug/core'
 import { format, parseISO } from 'date-fns'
 import { Dialog } from 'radix-ui'
 import { useState, type KeyboardEvent } from 'react'
@@ -8,7 +8,7 @@ import { Caution } from '../../ui/Caution'
 import { KeyCap } from '../../ui/KeyCap'
 import { Shake } from './Shake'
 import { useClock } from '../../ui/useClock'
-import { coatName, useLaying } from './useLaying'
+import { useLaying } from './useLaying'
 import { day } from '../../ui/times'
 
 /** For a tablet beside the can: the coat whose turn it is, one big tap when it is on, a clock until the next, what can hurt. */

@@ -1,6 +1,6 @@
-import { type Coat } from '@snug/core'
+import { coatName, type Coat } from '@snug/core'
 import { Button } from '../../ui/Button'
-import { coatName, useLaying } from './useLaying'
+import { useLaying } from './useLaying'
 import { day, moment } from '../../ui/times'
 
 const clock = (minutes: number) => `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`

@@ -1,0 +1,46 @@
+import type { Build } from '../document/build'
+import { asJson, type Change } from '../document/change'
+import { setField, tickStep } from '../document/changes'
+import type { Coat } from './schedule'
+
+/** A coat by name: which, of what, on what. */
+export const coatName = (c: Coat): string =>
+  `${c.group === 'whole' ? '' : `${c.groupLabel} `}${c.label} ${c.number}${c.face ? ', back' : ''}`
+
+/**
+ * Coats laid in one go; a layer's step in the plan is ticked with its last coat. What they dry in from now on counts for the wait; the surface
+ * they went on is the bench's.
+ * @param all coats of every evening
+ */
+export function layCoats(build: Build, all: readonly Coat[], coats: readonly Coat[], at: string): Change {
+  const laid = Object.fromEntries(
+    coats.map((c) => [
+      c.id,
+      { product: c.product, at, ...build.finish.weather, ...build.finish.drying, ...(c.group === 'whole' ? {} : { zone: c.group }) },
+    ]),
+  )
+  const names = coats.map(coatName)
+  const label = `${names.length > 2 ? `${names[0]} to ${names.at(-1)}` : names.join(' and ')} laid`
+  const now = new Set(coats.map((c) => c.id))
+  const full = [...new Set(coats.map((c) => c.step))].filter((step) => all.every((x) => x.step !== step || x.laid || now.has(x.id)))
+  return {
+    label,
+    edits: [
+      ...setField(build, ['finish', 'laid'], asJson({ ...build.finish.laid, ...laid }), label).edits,
+      ...full.flatMap((step) => tickStep(build, step, coats.find((c) => c.step === step)!.label, at).edits),
+    ],
+  }
+}
+
+/** One coat that was not laid after all; its layer's step is open again. */
+export function takeCoatBack(build: Build, coat: Coat): Change {
+  const { [coat.id]: _, ...others } = build.finish.laid ?? {}
+  const label = `${coatName(coat)} not laid after all`
+  return {
+    label,
+    edits: [
+      ...setField(build, ['finish', 'laid'], asJson(others), label).edits,
+      ...(build.steps[coat.step] ? tickStep(build, coat.step, coat.label, undefined).edits : []),
+    ],
+  }
+}
