@@ -9,6 +9,7 @@ import { layersOf } from '../../finish/stack'
 import { dryingTimers } from '../../finish/timers'
 import { zoneGroups } from '../../finish/zones'
 import { planOf } from '../../testing/coatPlanOf'
+import { addDays, daysBetween } from '../../quantity/days'
 import { drillable } from '../../testing/drillable'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { PRODUCT_IDS } from '../../finish/products'
@@ -72,6 +73,31 @@ describe('steps of the finish', () => {
       Object.fromEntries(['colour-1', 'colour-2', 'top-1', 'top-2', 'top-3'].map((id) => [id, { product: 'x', at: `${day}T19:00` }]))
     const rub = (day: string) => steps(made({ layers: CLEAR, laid: on(day) }), '2027-02-01').find((s) => s.id === 'rub-out')!.notBefore
     expect([rub('2026-12-01'), rub('2027-01-01')]).toEqual(['2026-12-04', '2027-01-04'])
+  })
+})
+
+describe('a slip of one coat', () => {
+  /** All wood is behind; the first coat is laid on its day, or so many days later. */
+  const laidOn = (days: number) => {
+    const bare = made({ layers: CLEAR })
+    const wood = steps(bare).filter((s) => s.stage === 'wood' || s.stage === 'trial' || s.id === 'sand')
+    const behind = { ...bare, steps: Object.fromEntries(wood.map((s) => [s.id, { done: '2026-11-30T20:00:00Z' }])) }
+    const day = addDays('2026-12-01', days)
+    const laid = { 'colour-1': { product: 'acrylic-colour', at: `${day}T19:00:00Z`, air: 20, surface: 20, humidity: 50 } }
+    return steps({ ...behind, finish: { ...behind.finish, laid } }, day)
+  }
+  it('moves everything after it, and nothing that does not stand on it', () => {
+    const [planned, slipped] = [laidOn(0), laidOn(7)]
+    const after = new Set(['coats-colour'])
+    for (const s of planned) if (s.befores.some((b) => after.has(b.id))) after.add(s.id)
+    expect(after.size).toBeGreaterThan(10)
+    const date = (list: typeof planned, id: string) => list.find((s) => s.id === id)?.date
+    for (const id of after) if (id !== 'coats-colour') expect(date(slipped, id)! >= addDays(date(planned, id)!, 5), id).toBe(true)
+    const free = planned.filter((s) => s.state !== 'done' && !after.has(s.id))
+    expect(free.length).toBeGreaterThan(0)
+    // What waits for no coat is done as soon as ever: on the first evening there is.
+    for (const s of free)
+      expect(daysBetween('2026-12-08', date(slipped, s.id)!), s.id).toBeLessThanOrEqual(daysBetween('2026-12-01', s.date!) + 1)
   })
 })
 
