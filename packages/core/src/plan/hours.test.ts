@@ -118,6 +118,24 @@ describe('tonight by the clock', () => {
   })
 })
 
+describe('the riskiest cut first', () => {
+  const trial = a('trial', 60, { befores: after('pilot', 'route', 'bore') })
+  const cut = (id: string, risk: number, minutes = 20) => a(id, minutes, { final: true, risk })
+  it('of cuts that are as urgent the one that puts most at stake goes first, while the blank is cheap', () => {
+    const plan = planResult(build(), [cut('pilot', 0.6), cut('route', 4), cut('bore', 1.2), trial], TODAY)
+    expect(plan.steps.map((s) => s.id)).toEqual(['route', 'bore', 'pilot', 'trial'])
+  })
+  it('one that starts a long wait goes before it all the same, and what is no cut keeps its place', () => {
+    const glued = a('glue', 20, { wait: 5 * 1440 })
+    const plan = planResult(
+      build(),
+      [cut('pilot', 0.6), cut('route', 4), cut('bore', 1.2), glued, { ...trial, befores: after('pilot', 'route', 'bore', 'glue') }],
+      TODAY,
+    )
+    expect(plan.steps.map((s) => s.id)).toEqual(['glue', 'route', 'bore', 'pilot', 'trial'])
+  })
+})
+
 describe('better before', () => {
   const posts = a('posts', 45)
   const guard = a('guard', 30, { better: [{ id: 'posts', why: 'in the way', minutes: 10 }] })

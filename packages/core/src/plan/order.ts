@@ -45,6 +45,17 @@ function leadsTo(after: ReadonlyMap<string, readonly string[]>, from: string, to
   return false
 }
 
+/** Cuts whose ways to the end differ by less than so many days are done by what they put at stake. [ours] */
+const ALIKE = 0.5
+
+/** The first of them; of cuts that are as urgent, the one that puts most at stake, while what it is cut in is cheap. */
+function riskiest(open: readonly string[], byId: ReadonlyMap<string, Step>, weight: ReadonlyMap<string, number>): string {
+  const [first] = open
+  const risk = (id: string) => byId.get(id)!.risk ?? 0
+  if (!risk(first!)) return first!
+  return open.filter((id) => weight.get(first!)! - weight.get(id)! < ALIKE).reduce((a, b) => (risk(b) > risk(a) ? b : a), first!)
+}
+
 /**
  * The steps so that each comes after all it waits for; of those that could come next, the one that starts the longest way to the end.
  * @param weight the longer the sooner
@@ -67,7 +78,8 @@ export function inOrder(steps: readonly Step[], weight: ReadonlyMap<string, numb
   const ordered: Step[] = []
   while (open.length) {
     open.sort(first)
-    const id = open.shift()!
+    const id = riskiest(open, byId, weight)
+    open.splice(open.indexOf(id), 1)
     ordered.push(byId.get(id)!)
     for (const next of after.get(id)!) {
       const left = waits.get(next)!

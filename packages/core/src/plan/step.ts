@@ -57,6 +57,8 @@ export interface Step {
   tools?: string
   /** Cannot be undone: a cut, glue, what is closed for good. Nothing of this is begun late in an evening. */
   final?: true
+  /** What a slip of it is expected to cost: its odds times what the part is worth. */
+  risk?: number
   /** A machine runs: not in quiet hours. */
   noisy?: true
   /** Cannot be left halfway: it wants one evening. */

@@ -33,7 +33,7 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
       ...(c.with ? { tools: c.with } : {}),
       cautions: c.cautions,
       // Holes of the head are drilled by hand with the strings on.
-      ...(late ? {} : { final: true as const, noisy: true as const }),
+      ...(late ? {} : { final: true as const, noisy: true as const, risk: slip(c) * (build.parts[c.slot]?.price ?? SOME_PRICE) }),
       ...(c.id.startsWith('route-') ? { picture: 'A cut like this cannot be undone: a picture of the marked line before it.' } : {}),
       befores: [
         ...parcelsOf([c.slot], earlier),
@@ -46,5 +46,10 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
   })
   return Object.keys(build.parts).length ? [...holes, trialStep(build, [...earlier, ...holes])] : holes
 }
+
+/** How often a cut of its kind slips: a route, a bore, a pilot hole. [ours] */
+const slip = (c: HoleCard): number => (c.id.startsWith('route-') ? 0.05 : /bore|passage/.test(c.id) ? 0.02 : 0.01)
+/** What a part is worth that nobody has priced. [ours] */
+const SOME_PRICE = 60
 
 const VERB = { keep: 'Try', ream: 'Open up', plug: 'Plug and drill', new: 'Drill' } as const
