@@ -18,6 +18,8 @@ import { OPENING_BANDS, HIDDEN_BANDS } from './pickupLimits'
 
 /** Clearance a square-cornered cover needs on each side of a rounded opening: (ro - rc)(1 - 1/sqrt 2). [physics] */
 export const cornerNeeds = (opening: number, cover: number): number => Math.max(0, opening - cover) * (1 - Math.SQRT1_2)
+/** Corners that overlap by less than this go in by hand, mm. [ours] */
+const PUSHES_IN = 0.02
 /** How far the corners overlap along the diagonal when the sides are flush: (ro - rc)(sqrt 2 - 1). [physics] */
 export const cornerOverlap = (opening: number, cover: number): number => Math.max(0, opening - cover) * (Math.SQRT2 - 1)
 
@@ -129,25 +131,35 @@ function corner(build: Build, frame: Frame, have: Have, slot: SizeRef['slot']): 
   const rcRef: SizeRef = { slot, size: 'radius' }
   const rc = sizeIn(build, rcRef)
   const share = 1 - Math.SQRT1_2
-  const sideways = Math.max(0, Math.min(have.openLength.value - have.length.value, have.openWidth.value - have.width.value)) / 2
-  const spare = sideways - share * (ro.value - rc.value)
+  // The narrower way decides; one law for round and for square, since a step in it would pass for doubt.
+  const along = have.openLength.value - have.length.value
+  const across = have.openWidth.value - have.width.value
+  const [open, cover] = along < across ? [have.openLength, have.length] : [have.openWidth, have.width]
+  const sideways = Math.max(0, Math.min(along, across)) / 2
+  const spare = gapOf([
+    [0.5, open],
+    [-0.5, cover],
+    [-share, ro],
+    [share, rc],
+  ])
   const needs = cornerNeeds(ro.value, rc.value)
   return [
     {
       id: 'corner',
-      spread: true,
       label: 'Corners',
-      clearance: certain(ro.value <= rc.value ? Math.max(0.2, spare) : spare),
+      clearance: spare,
       bands: [
-        { upTo: 0, is: 'tight' },
+        { upTo: -PUSHES_IN, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
       says: ({ verdict }) =>
         verdict === 'snug'
           ? 'The corners clear.'
-          : `Square corners in a ${printMm(ro.value, 1)} mm radius need ${printMm(needs)} mm on each side and have ${printMm(sideways)}; flush they overlap ${printMm(cornerOverlap(ro.value, rc.value))} mm.`,
+          : Math.min(along, across) < 0
+            ? `The cover is larger than its ${frame.name}: its corners clear once its sides do.`
+            : `Square corners in a ${printMm(ro.value, 1)} mm radius need ${printMm(needs)} mm on each side and have ${printMm(sideways)}; flush they overlap ${printMm(cornerOverlap(ro.value, rc.value))} mm.`,
       cures: ({ verdict }) =>
-        verdict === 'snug'
+        verdict === 'snug' || Math.min(along, across) < 0
           ? []
           : [
               {
