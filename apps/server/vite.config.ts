@@ -6,7 +6,10 @@ export default defineConfig({
     ssr: true,
     minify: false,
     sourcemap: true,
-    rollupOptions: { input: 'src/main.ts', output: { entryFileNames: 'main.js' } },
+    rollupOptions: {
+      input: { main: 'src/main.ts', backup: 'src/backup/cli.ts' },
+      output: { entryFileNames: '[name].js', chunkFileNames: '[name].js' },
+    },
   },
   ssr: { noExternal: [/^@snug\//] },
 })

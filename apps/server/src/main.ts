@@ -6,7 +6,8 @@ import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
 import { createApp } from './app'
 import { bringUpToDate } from './builds/upgrade'
-import { openFolder } from './db/open'
+import { backUpBefore, backUpDaily } from './backup/backup'
+import { MIGRATIONS, openFolder } from './db/open'
 import { fillDemo } from './demoFill'
 import { ownAddresses } from './share/addresses'
 import { announcement } from './share/announce'
@@ -25,9 +26,14 @@ async function main() {
   const chosen = process.env.SNUG_PHRASE
   if (sharing && chosen !== undefined && chosen.trim().length < LEAST)
     throw new Error(`a pass-phrase of your own (SNUG_PHRASE) has at least ${LEAST} letters`)
-  const opened = await openFolder(folder)
+  const opened = await openFolder(folder, undefined, (db, migrations) => backUpBefore(db, migrations, folder, new Date()))
   for (const id of await bringUpToDate(opened.db)) logger.error(`The build ${id} could not be brought up to date and was left as it is.`)
   if (process.env.SNUG_DEMO === '1') await fillDemo(opened.db)
+  else
+    daily(
+      () => backUpDaily(opened.db, MIGRATIONS, folder, new Date()),
+      (e) => logger.error(e, 'No backup could be made today.'),
+    )
   const phrase = sharing ? (chosen ?? newPhrase()) : undefined
   const share = phrase === undefined ? {} : { share: { addresses: ownAddresses(), phrase: await keepPhrase(phrase) } }
   const server = createServer(createApp({ opened, web: join(here, '../../web/dist'), logger, ...share }))
@@ -42,6 +48,13 @@ async function main() {
   if (sharing) process.stdout.write(await announcement(at, chosen === undefined ? phrase : undefined))
   server.on('clientError', refuseLine)
   stopOnSignal(server, opened.close)
+}
+
+/** Once at the start, and again when a new day has begun; a backup that fails holds nothing up. */
+function daily(act: () => Promise<void>, failed: (e: unknown) => void): void {
+  const turn = () => void act().catch(failed)
+  setTimeout(turn, 10_000).unref()
+  setInterval(turn, 3_600_000).unref()
 }
 
 /** What is not even a request is answered like every other error. */

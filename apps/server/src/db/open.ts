@@ -8,7 +8,7 @@ import { fileURLToPath } from 'node:url'
 import { durable, watched, type Sync } from './durable'
 import { LivingClient, type Client } from './living'
 import { takeFolder } from './lock'
-import { giveUpReserve, keepReserve, NoRoom, ROOM_TO_START, wantRoom } from './room'
+import { giveUpReserve, keepReserve, NoRoom, ROOM_TO_START, ROOM_TO_WRITE, wantRoom } from './room'
 import * as schema from './schema'
 import { tidier } from './tidy'
 
@@ -16,8 +16,8 @@ export type Db = ReturnType<typeof connect>
 
 export interface OpenDb {
   db: Db
-  /** Throws NoRoom when nothing may be written now. */
-  wantRoom: () => void
+  /** Throws NoRoom when nothing may be written now, nor so many bytes more. */
+  wantRoom: (more?: number) => void
   /** To be told of each write, so that what it left behind is given back in a quiet moment. */
   wrote: () => void
   tidy: () => Promise<void>
@@ -28,16 +28,17 @@ export interface OpenDb {
 export class BadFolder extends Error {}
 
 /** Migrations lie beside src and beside dist alike. */
-const MIGRATIONS = join(dirname(fileURLToPath(import.meta.url)), import.meta.url.includes('/src/') ? '../../drizzle' : '../drizzle')
+export const MIGRATIONS = join(dirname(fileURLToPath(import.meta.url)), import.meta.url.includes('/src/') ? '../../drizzle' : '../drizzle')
 
-const connect = (client: Client) => drizzle({ client: client as never, schema })
+export const connect = (client: Client) => drizzle({ client: client as never, schema })
 
 /**
  * Opens (and at first creates) the database in a folder, for this process alone, and brings it up to date.
  * A new one is made beside its place and renamed when whole, so that a creation cut short leaves nothing half-made.
+ * @param beforeIt what is done with a database as it lies, before it is brought up to date
  * @throws FolderTaken, NoRoom, BadFolder
  */
-export async function openFolder(folder: string, sync?: Sync): Promise<OpenDb> {
+export async function openFolder(folder: string, sync?: Sync, beforeIt?: (db: Db, migrations: string) => Promise<void>): Promise<OpenDb> {
   const release = await own(folder)
   const place = join(folder, 'database')
   try {
@@ -54,8 +55,9 @@ export async function openFolder(folder: string, sync?: Sync): Promise<OpenDb> {
       await giveUpReserve(folder)
       return durable(place, sync)
     })
+    await beforeIt?.(connect(client as unknown as Client), MIGRATIONS)
     return await upToDate(client, {
-      wantRoom: () => wantRoom(folder),
+      wantRoom: (more = 0) => wantRoom(folder, ROOM_TO_WRITE + more),
       release: async () => {
         await keepReserve(folder).catch(() => undefined)
         await release()
@@ -115,7 +117,7 @@ const damaged = (folder: string, place: string, why: string) =>
     `The database in ${realpathSync(folder)} is damaged and cannot be opened (${why}). Nothing was changed in it. Keep ${place} as it is, put a copy you trust in its place, or start with another folder (SNUG_DATA) and bring in the bundles you saved.`,
   )
 
-async function upToDate(client: LivingClient, more: { wantRoom: () => void; release: () => Promise<void> }): Promise<OpenDb> {
+async function upToDate(client: LivingClient, more: { wantRoom: (more?: number) => void; release: () => Promise<void> }): Promise<OpenDb> {
   const db = connect(client as unknown as Client)
   await migrate(db, { migrationsFolder: MIGRATIONS })
   const { wrote, tidy, stop } = tidier(client as unknown as Client)

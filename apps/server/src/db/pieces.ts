@@ -1,4 +1,4 @@
-/** Rows written by one statement: a statement has at most 65535 parameters, a row at most eight. */
+/** Rows written by one statement: a statement has at most 65535 parameters, a row at most nine. */
 const ROWS_AT_ONCE = 2000
 
 /** Writes many rows in statements the database can take. */

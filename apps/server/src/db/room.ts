@@ -2,7 +2,7 @@ import { existsSync, statfsSync } from 'node:fs'
 import { open, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 
-/** Free room, bytes, under which nothing is written any more: three pieces of the database's log and the largest import. [ours] */
+/** Free room, bytes, under which nothing is written any more: three pieces of the database's log and an ordinary import. [ours] */
 export const ROOM_TO_WRITE = 64e6
 /** What a new database takes, with room to grow. [ours] */
 export const ROOM_TO_START = 160e6

@@ -51,10 +51,14 @@ export const fitAddress: RequestHandler = (req, _res, next) => {
   next()
 }
 
+/** A request this large is not within the ordinary room; twice its bytes are wanted, for the table and for the log before it. [ours] */
+const LARGE = 5e6
+
 /** Before anything is written: is there room for it? Reading goes on in any case. */
 export const roomToWrite =
-  (wantRoom: () => void): RequestHandler =>
+  (wantRoom: (more?: number) => void): RequestHandler =>
   (req, _res, next) => {
-    if (req.method !== 'GET' && req.method !== 'HEAD') wantRoom()
+    const bytes = Number(req.headers['content-length'] ?? 0)
+    if (req.method !== 'GET' && req.method !== 'HEAD') wantRoom(bytes > LARGE ? 2 * bytes : 0)
     next()
   }
