@@ -6,6 +6,7 @@ import { Toaster } from 'sonner'
 import { hearNews, lookAgain, sendWhatWasLeft, useBuild } from './state/buildStore'
 import { listenToNews } from './state/news'
 import { usePrefs } from './state/prefs'
+import { refetched } from './state/stale'
 import { Shelf } from './shelf/Shelf'
 import { Shell } from './app/Shell'
 import { POCKETS } from './stations/list'
@@ -14,7 +15,7 @@ import { StationBoundary } from './app/Trouble'
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } })
 
 /** What was fetched is fetched anew where it is shown; a change of a build also moves what it has put by of the stock. */
-const stale = (keys: string[]) => keys.forEach((key) => void queries.invalidateQueries({ queryKey: [key] }))
+const stale = (keys: string[]) => void refetched(queries, keys)
 
 function StationPage({ station }: { station: Station }) {
   const why = useBuild((s) => s.evaluation?.failed[station])
