@@ -21,6 +21,8 @@ export function StepInHand({ step }: { step: PlannedStep }) {
   const [took, setTook] = useState<number>()
   const done = step.state === 'done'
   const planned = step.usual ?? step.minutes
+  // A part that is waited for, not work on what is here.
+  const comes = step.stage === 'parcel' && (step.undated ?? step.notBefore) !== undefined
   const tick = () => {
     setWarned(false)
     change((b) => tickStep(b, step.id, step.title, done ? undefined : now(), took === undefined ? undefined : { took, planned }))
@@ -98,8 +100,8 @@ export function StepInHand({ step }: { step: PlannedStep }) {
       )}
       <Caution lines={step.cautions} />
       {step.id === 'note-before' && <NotedList />}
-      {!done && step.stage !== 'parcel' && <Booking step={step} />}
-      {!done && step.stage === 'parcel' && <Settling step={step} />}
+      {!done && !comes && <Booking step={step} />}
+      {!done && comes && <Settling step={step} />}
     </div>
   )
 }
