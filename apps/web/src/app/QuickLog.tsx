@@ -32,7 +32,7 @@ export function QuickLog({ onDone }: { onDone?: () => void }) {
   const heard = useMemo(() => (text.trim() ? heardAs(build, text, system, coats) : undefined), [build, text, system, coats])
   const [picture, setPicture] = useState<File>()
   const write = useMutation({
-    mutationFn: async (as: LogKind) => {
+    mutationFn: async ({ as }: { as: LogKind; said: string; shown: File | undefined }) => {
       const photo = picture && (await api.addPhoto(id, await shrunk(picture))).id
       return api.addLog(id, {
         kind: photo && as === 'note' ? 'photo' : as,
@@ -42,9 +42,10 @@ export function QuickLog({ onDone }: { onDone?: () => void }) {
         ...(thing && station !== 'log' ? { thing } : {}),
       })
     },
-    onSuccess: async () => {
-      setText('')
-      setPicture(undefined)
+    onSuccess: async (_, { said, shown }) => {
+      // What was typed meanwhile is the next entry, and stays.
+      setText((now) => (now === said ? '' : now))
+      setPicture((now) => (now === shown ? undefined : now))
       await queries.invalidateQueries({ queryKey: ['log', id] })
       onDone?.()
     },
@@ -53,13 +54,13 @@ export function QuickLog({ onDone }: { onDone?: () => void }) {
   const ready = text.trim() !== '' || picture !== undefined
   const file = ({ kind: as, change: to }: Understood) => {
     if (to) change((b) => to(b, now()))
-    write.mutate(as)
+    write.mutate({ as, said: text, shown: picture })
   }
   return (
     <form
       onSubmit={(e) => {
         e.preventDefault()
-        if (ready) write.mutate(kind)
+        if (ready) write.mutate({ as: kind, said: text, shown: picture })
       }}
     >
       <label htmlFor="quick-log" className="label text-[14px] text-soft">

@@ -4,6 +4,7 @@ import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
 import { inHand, layOut, loupe, show } from '../testing/bench'
 import { server } from '../testing/localApi'
+import { api } from '../state/api'
 import LogStation from './log/LogStation'
 import PlanStation from './plan/PlanStation'
 
@@ -51,6 +52,26 @@ describe('Log', () => {
     await waitFor(() => expect(inHand().getByRole('button', { name: 'Take the strike back' })).toBeTruthy())
     expect(server.log).toHaveLength(1)
     expect(server.log[0]!.text).toBe('Eased the pocket')
+  })
+  it('what is typed while an entry is on its way is the next one, and stays', async () => {
+    layOut()
+    show(<LogStation />, 'log')
+    let answered!: () => void
+    const held = new Promise<void>((done) => (answered = done))
+    const { addLog } = api
+    vi.spyOn(api, 'addLog').mockImplementationOnce(async (...entry) => {
+      await held
+      return addLog(...entry)
+    })
+    const field = inHand().getByLabelText<HTMLTextAreaElement>(/What happened/)
+    await userEvent.type(field, 'the first')
+    await userEvent.click(inHand().getByRole('button', { name: 'Write it down' }))
+    await userEvent.clear(field)
+    await userEvent.type(field, 'the second')
+    answered()
+    await waitFor(() => expect(inHand().getByRole('heading', { level: 3, name: /^Entry of/ })).toBeTruthy())
+    expect(field.value).toBe('the second')
+    expect(server.log.map((e) => e.text)).toEqual(['the first'])
   })
   it('words that name a size are understood and can set it', async () => {
     layOut()
