@@ -1,5 +1,8 @@
 import type { Build, ScrewTurn, SetupScrew } from '../document/build'
 import { byMoment } from '../quantity/moments'
+import { printTurns } from './action'
+import { lengthWords } from './noting'
+import { turnWords } from './screws'
 
 /** All turns of one screw since they are written down, clockwise positive; of a length screw, its saddle going back. */
 export interface TurnTotal {
@@ -30,5 +33,20 @@ export function turnTotals(build: Build): TurnTotal[] {
   }
   return [...totals.values()]
 }
+
+const NAME: Record<SetupScrew, string> = {
+  truss: 'Truss nut',
+  claw: 'Claw screws',
+  bass: 'Height, bass side',
+  treble: 'Height, treble side',
+  length: 'Length screw',
+}
+
+/** The counter in words: which screw, where it stands against where it stood first, how far it was turned altogether. */
+export const totalSays = (t: TurnTotal): [screw: string, stands: string, altogether: string] => [
+  `${NAME[t.screw]}${t.string === undefined ? '' : ` of string ${t.string}`}`,
+  t.turns === 0 ? 'where it was' : t.screw === 'length' ? lengthWords(t.turns) : turnWords(t.turns),
+  `${printTurns(t.both)} in ${t.times} ${t.times === 1 ? 'go' : 'goes'}`,
+]
 
 const byTime = (a: ScrewTurn, b: ScrewTurn) => byMoment(a.at, b.at)

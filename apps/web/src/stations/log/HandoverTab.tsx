@@ -1,4 +1,4 @@
-import { buildBook, careSheet, handOver, isOut, knownFaults, reopen, turnTotals, turnWords, lengthWords, printTurns } from '@snug/core'
+import { buildBook, careSheet, handOver, isOut, knownFaults, reopen, totalSays, turnTotals } from '@snug/core'
 import { useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
@@ -11,8 +11,6 @@ import { INPUT } from '../../ui/Field'
 import { PrintSheet } from '../../ui/PrintSheet'
 import { day, shortDay } from '../../ui/times'
 import { LogTabs } from './tabs'
-
-const SCREW = { truss: 'Truss nut', claw: 'Claw screws', bass: 'Height, bass side', treble: 'Height, treble side', length: 'Length screw' }
 
 /** What goes along when the instrument goes: its book, how to care for it, and what is known to be open. */
 export default function HandoverTab() {
@@ -86,21 +84,17 @@ function TurnedSoFar() {
             </tr>
           </thead>
           <tbody>
-            {turns.map((t) => (
-              <tr key={`${t.screw} ${t.string}`} className="border-t border-hairline">
-                <td className="py-1 pr-3">
-                  {SCREW[t.screw]}
-                  {t.string === undefined ? '' : ` of string ${t.string}`}
-                </td>
-                <td className="py-1 pr-3">
-                  {t.turns === 0 ? 'where it was' : t.screw === 'length' ? lengthWords(t.turns) : turnWords(t.turns)}
-                </td>
-                <td className="py-1 pr-3">
-                  {printTurns(t.both)} in {t.times} {t.times === 1 ? 'go' : 'goes'}
-                </td>
-                <td className="figure py-1">{shortDay(t.last)}</td>
-              </tr>
-            ))}
+            {turns.map((t) => {
+              const [screw, stands, altogether] = totalSays(t)
+              return (
+                <tr key={screw} className="border-t border-hairline">
+                  <td className="py-1 pr-3">{screw}</td>
+                  <td className="py-1 pr-3">{stands}</td>
+                  <td className="py-1 pr-3">{altogether}</td>
+                  <td className="figure py-1">{shortDay(t.last)}</td>
+                </tr>
+              )
+            })}
           </tbody>
         </table>
       )}

@@ -82,7 +82,7 @@ describe('the build book', () => {
       ),
     )
     expect(under(book(turned), 'Screws turned so far')).toMatch(
-      /claw screws","1 1\/2 turns counter-clockwise".*length screw of string 2","1\/2 turn forward"/,
+      /Claw screws","1 1\/2 turns counter-clockwise".*Length screw of string 2","1\/2 turn forward"/,
     )
   })
   it('a build with next to nothing makes a book without empty chapters', () => {

@@ -1,4 +1,4 @@
-import type { Build, SetupScrew } from '../../document/build'
+import type { Build } from '../../document/build'
 import { chosenParts, specAt } from '../../document/read'
 import { framed } from '../../drawing/sections'
 import type { Drawing, Mark } from '../../drawing/drawing'
@@ -10,10 +10,7 @@ import { isMeasured } from '../../quantity/size'
 import { sayDay } from '../../quantity/days'
 import type { Results } from '../list'
 import { sheetsOf } from '../things'
-import { printTurns } from '../../setup/action'
-import { lengthWords } from '../../setup/noting'
-import { turnWords } from '../../setup/screws'
-import { turnTotals } from '../../setup/turnTotals'
+import { totalSays, turnTotals } from '../../setup/turnTotals'
 import { knownFaults } from './handover'
 import type { Sheet, SheetBlock } from '../sheet'
 import { byMoment } from '../../quantity/moments'
@@ -39,14 +36,6 @@ function handedOver({ delivered }: Build): SheetBlock[] {
     ...(faults.length ? [{ tick: faults }] : []),
     ...(reopened ? [{ text: `Taken in again on ${year(reopened.on)}: ${reopened.why}` }] : []),
   ]
-}
-
-const SCREW_NAME: Record<SetupScrew, string> = {
-  truss: 'truss nut',
-  claw: 'claw screws',
-  bass: 'height, bass side',
-  treble: 'height, treble side',
-  length: 'length screw',
 }
 
 /**
@@ -113,12 +102,7 @@ export function buildBook(build: Build, results: Results, entries: readonly LogE
         'Screws turned so far',
         table(
           ['screw', 'stands at', 'turned altogether', 'last'],
-          turnTotals(build).map((t) => [
-            `${SCREW_NAME[t.screw]}${t.string === undefined ? '' : ` of string ${t.string}`}`,
-            t.turns === 0 ? 'where it was' : t.screw === 'length' ? lengthWords(t.turns) : turnWords(t.turns),
-            `${printTurns(t.both)} in ${t.times} ${t.times === 1 ? 'go' : 'goes'}`,
-            sayDay(t.last),
-          ]),
+          turnTotals(build).map((t) => [...totalSays(t), sayDay(t.last)]),
         ),
       ),
       ...section(
