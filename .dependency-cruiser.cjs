@@ -46,7 +46,22 @@ const LAYERS = {
     'mockup',
   ],
   'packages/core/src/circuit': ['engine', 'model', 'schemes', 'bench', 'faults', 'sound'],
-  'apps/server/src': ['db', 'backup', 'http', 'share', 'news', 'stock', 'bench', 'builds', 'photos', 'log', 'bundle', 'app.ts', 'main.ts'],
+  'apps/server/src': [
+    'db',
+    'backup',
+    'http',
+    'share',
+    'benches',
+    'news',
+    'stock',
+    'builds',
+    'links',
+    'photos',
+    'log',
+    'bundle',
+    'app.ts',
+    'main.ts',
+  ],
   'apps/web/src': ['drawing', 'workers', 'state', 'ui', 'longview', 'app', 'shelf', 'stations', 'App.tsx', 'main.tsx'],
 }
 

@@ -3,7 +3,11 @@ import react from '@vitejs/plugin-react'
 import { fileURLToPath } from 'node:url'
 
 const template = fileURLToPath(new URL('apps/server/src/testing/template.ts', import.meta.url))
+const postgres = fileURLToPath(new URL('apps/server/src/testing/postgres.ts', import.meta.url))
 const seed = fileURLToPath(new URL('scripts/seed.mjs', import.meta.url))
+
+/** What is about the database server itself, or moving to one. */
+const NEEDS_SERVER = ['src/db/postgres.test.ts', 'src/backup/move.test.ts']
 
 const QUICK_WASM = ['--liftoff-only']
 
@@ -33,7 +37,25 @@ export default defineConfig({
       node('demo', 'demo'),
       {
         // The database's program is run a few times by each process: quick to compile matters more than quick to run.
-        test: { ...node('server', 'apps/server', 'reflect-metadata').test, globalSetup: [template], execArgv: QUICK_WASM },
+        test: {
+          ...node('server', 'apps/server', 'reflect-metadata').test,
+          exclude: NEEDS_SERVER,
+          globalSetup: [template],
+          execArgv: QUICK_WASM,
+        },
+      },
+      {
+        // What is said over HTTP must hold on either kind of database.
+        test: {
+          ...node('postgres', 'apps/server', 'reflect-metadata').test,
+          include: [
+            'src/{benches,builds,bundle,links,log,news,photos,stock}/**/*.test.ts',
+            'src/db/postgres.test.ts',
+            'src/backup/move.test.ts',
+          ],
+          globalSetup: [postgres, template],
+          env: { SNUG_TEST_ON: 'postgres' },
+        },
       },
       {
         plugins: [react()],

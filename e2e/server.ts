@@ -1,5 +1,5 @@
 import { test as base, type Page } from '@playwright/test'
-import { spawn, type ChildProcess } from 'node:child_process'
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -7,12 +7,12 @@ import { fileURLToPath } from 'node:url'
 
 const root = fileURLToPath(new URL('../', import.meta.url))
 
-/** Starts the built server with the demo builds on a free port. */
-export async function startServer(folder: string): Promise<{ url: string; child: ChildProcess }> {
-  const env = { ...process.env, SNUG_DATA: folder, SNUG_PORT: '0', SNUG_DEMO: '1' }
-  const child = spawn(process.execPath, ['apps/server/dist/main.js'], { cwd: root, env })
+/** Starts the built server on a free port, with the demo builds unless it is started otherwise. */
+export async function startServer(folder: string, ...args: string[]): Promise<{ url: string; child: ChildProcess; said: () => string }> {
+  const env = { ...process.env, SNUG_DATA: folder, SNUG_PORT: '0', ...(args.length ? {} : { SNUG_DEMO: '1' }) }
+  const child = spawn(process.execPath, ['apps/server/dist/main.js', ...args], { cwd: root, env })
+  let said = ''
   const url = await new Promise<string>((done, fail) => {
-    let said = ''
     const hear = (chunk: Buffer) => {
       said += chunk.toString()
       const found = /http:\/\/localhost:\d+/.exec(said)?.[0]
@@ -22,7 +22,15 @@ export async function startServer(folder: string): Promise<{ url: string; child:
     child.stderr.on('data', hear)
     child.once('exit', () => fail(new Error(said)))
   })
-  return { url, child }
+  return { url, child, said: () => said }
+}
+
+/** Makes a bench in a data folder that nothing has open. @returns its pass-phrase */
+export function newBench(folder: string, name: string): string {
+  const env = { ...process.env, SNUG_DATA: folder }
+  return execFileSync(process.execPath, ['apps/server/dist/benches.js', 'add', name], { cwd: root, env, encoding: 'utf8' })
+    .trim()
+    .split(': ')[1]!
 }
 
 /** Tests get a server per worker, and before each test the demo builds as they were made. */

@@ -1,7 +1,7 @@
 // Where headless Chromium is; installs Debian's package when it is missing and this may be done. The build of it that has no
 // window system in it is looked for first: the same engine, with which the browser tests take a quarter less time.
-import { spawnSync } from 'node:child_process'
 import { existsSync } from 'node:fs'
+import { install } from './install.mjs'
 
 const PLACES = [
   process.env.CHROMIUM,
@@ -15,14 +15,8 @@ export function chromium() {
   const found = () => PLACES.find((p) => p && existsSync(p))
   if (found()) return found()
   console.log('Installing Chromium for the browser tests…')
-  const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n']
-  const apt = (...args) => {
-    const [command, ...rest] = [...sudo, 'apt-get', ...args]
-    return spawnSync(command, rest, { stdio: 'inherit', env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }).status === 0
-  }
-  apt('update', '-qq')
   // Older releases have only the whole browser.
-  if (!apt('install', '-y', '-qq', 'chromium-headless-shell')) apt('install', '-y', '-qq', 'chromium')
+  if (!install('chromium-headless-shell')) install('chromium')
   const now = found()
   if (!now)
     throw new Error('No Chromium was found and none could be installed. Install the package "chromium" or set CHROMIUM to its path.')

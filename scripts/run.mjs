@@ -1,5 +1,5 @@
 // Builds what is out of date and starts the server: `--demo` with the demo builds in a folder of their own, otherwise with
-// the person's own data folder; with `--share`, for the other devices on the network too.
+// the person's own data folder; with `--share`, for the other devices on the network too; with `--benches`, for several benches that sign in.
 import { spawn, spawnSync } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
 
@@ -13,8 +13,8 @@ if (built.status !== 0) {
   process.exit(1)
 }
 console.log(demo ? 'Starting with the demo builds (the first start takes some seconds)…' : 'Starting…')
-const share = process.argv.includes('--share') ? ['--share'] : []
-const server = spawn(process.execPath, ['apps/server/dist/main.js', ...share], {
+const passed = process.argv.filter((a) => a === '--share' || a === '--benches')
+const server = spawn(process.execPath, ['apps/server/dist/main.js', ...passed], {
   cwd: root,
   stdio: 'inherit',
   // A Ctrl-C reaches every process of the terminal's group; on its own, the server hears of it once, from here.

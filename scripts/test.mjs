@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { chromium } from './chromium.mjs'
+import { postgres } from './postgres.mjs'
 
 const root = fileURLToPath(new URL('../', import.meta.url))
 const started = Date.now()
@@ -64,6 +65,7 @@ async function together(...steps) {
 
 const checked = await together(['types', 'npx', ['tsc', '-p', 'tsconfig.json', '--noEmit']], ['lint', 'npm', ['run', '-s', 'lint']])
 const sound = step('build', 'npm', ['run', '-s', 'build']) && checked
+postgres()
 step('unit and HTTP tests', 'npx', [
   'vitest',
   'run',

@@ -7,7 +7,7 @@ export default defineConfig({
     minify: false,
     sourcemap: true,
     rollupOptions: {
-      input: { main: 'src/main.ts', backup: 'src/backup/cli.ts' },
+      input: { main: 'src/main.ts', backup: 'src/backup/cli.ts', benches: 'src/benches/cli.ts' },
       output: { entryFileNames: '[name].js', chunkFileNames: '[name].js' },
     },
   },

@@ -5,36 +5,45 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { pinoHttp } from 'pino-http'
 import type { Logger } from 'pino'
-import { benchRoutes } from './bench/routes'
+import { door } from './benches/door'
+import { toolRoutes } from './benches/tools'
+import { setBench } from './benches/who'
 import { buildRoutes } from './builds/routes'
 import { bundleRoutes, importRoutes } from './bundle/routes'
-import type { OpenDb } from './db/open'
+import type { Db, OpenDb } from './db/open'
+import { OWN } from './db/schema'
 import { fitAddress, jsonOnly, ownPageOnly, roomToWrite } from './http/guard'
 import { notFound, problemHandler } from './http/problem'
+import { ownBuild } from './links/ownBuild'
+import { linkRoutes } from './links/routes'
 import { logRoutes } from './log/routes'
 import { NewsHub } from './news/hub'
 import { newsRoutes } from './news/routes'
 import { openApi } from './openapi'
 import { gate } from './share/gate'
-import type { KeptPhrase } from './share/phrase'
 import type { Sessions } from './share/sessions'
 import { photoRoutes } from './photos/routes'
 import { stockImportRoutes, stockRoutes } from './stock/routes'
 
 export interface AppOptions {
   opened: Pick<OpenDb, 'db' | 'wantRoom' | 'wrote'>
+  /** Where news comes in; without it windows hear nothing of each other. */
+  hub?: NewsHub
   /** Folder of the built interface; absent in tests of the API. */
   web?: string
   logger?: Logger
-  /** Other devices may come in: at these addresses, with this phrase. */
-  share?: { addresses: readonly string[]; phrase: KeptPhrase; sessions?: Sessions }
+  /** Names and addresses besides this machine's own by which it is reached. */
+  addresses?: readonly string[]
+  /** Other devices may come in with the phrase this was kept of. */
+  share?: { phrase: string; sessions?: Sessions }
+  /** Every bench signs in. */
+  benches?: boolean
 }
 
 /** The whole server as an Express application; whoever calls it decides where it listens. */
-export function createApp({ opened, web, logger, share }: AppOptions): Express {
+export function createApp({ opened, hub = new NewsHub(), web, logger, addresses = [], share, benches = false }: AppOptions): Express {
   const app = express()
   const { db, wantRoom, wrote } = opened
-  const hub = new NewsHub()
   app.disable('x-powered-by')
   if (logger) app.use(pinoHttp({ logger, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') } }))
   app.use(
@@ -53,26 +62,33 @@ export function createApp({ opened, web, logger, share }: AppOptions): Express {
           formAction: ["'self'"],
         },
       },
+      // A form of our own page says where it comes from; no other site learns it.
+      referrerPolicy: { policy: 'same-origin' },
       strictTransportSecurity: false,
     }),
   )
-  app.use(ownPageOnly(share?.addresses ?? []), fitAddress)
-  if (share) app.use(gate(share.phrase, share.sessions))
+  app.use(ownPageOnly(addresses), fitAddress)
+  // Whoever spreads requests over several processes asks after them without signing in.
+  if (benches) app.get('/api/health', (_req, res) => void res.json({ ok: true })).use(door(db))
+  else {
+    if (share) app.use(gate(share.phrase, share.sessions))
+    app.use((_req, res, next) => {
+      setBench(res, { id: OWN })
+      next()
+    })
+  }
   app.use('/api', jsonOnly, roomToWrite(wantRoom), (req, res, next) => {
     if (req.method !== 'GET') res.once('finish', wrote)
     next()
   })
-  app.use('/api/stock', (req, res, next) => {
-    if (req.method !== 'GET') res.once('finish', () => res.statusCode < 300 && hub.tell({ stock: true }))
-    next()
-  })
+  app.use('/api', ownBuild(db))
   app.use(
     '/api',
     importRoutes(db),
     stockImportRoutes(db),
     photoRoutes(db),
     express.json({ limit: LIMITS.body }),
-    api(opened, hub),
+    api(db, hub, benches || share !== undefined),
     notFound,
   )
   if (web && existsSync(web)) {
@@ -86,9 +102,17 @@ export function createApp({ opened, web, logger, share }: AppOptions): Express {
   return app
 }
 
-function api({ db }: Pick<OpenDb, 'db'>, hub: NewsHub): Router {
+function api(db: Db, hub: NewsHub, reached: boolean): Router {
   const routes = Router()
   routes.get('/health', (_req, res) => void res.json({ ok: true }))
   routes.get('/openapi.json', (_req, res) => void res.json(openApi()))
-  return routes.use(newsRoutes(hub), buildRoutes(db, hub), bundleRoutes(db), logRoutes(db), stockRoutes(db), benchRoutes(db))
+  return routes.use(
+    newsRoutes(hub),
+    buildRoutes(db),
+    linkRoutes(db, reached),
+    bundleRoutes(db),
+    logRoutes(db),
+    stockRoutes(db),
+    toolRoutes(db),
+  )
 }

@@ -2,6 +2,7 @@ import { addDays } from '@snug/core'
 import { demoStock, dunlin, heron, plover } from '@snug/demo'
 import { existing, insertBuild } from './builds/store'
 import type { Db } from './db/open'
+import { OWN } from './db/schema'
 import { addEntry } from './log/store'
 import { addStock } from './stock/store'
 
@@ -14,10 +15,10 @@ export async function fillDemo(db: Db): Promise<void> {
 
 async function filled(db: Db): Promise<void> {
   const today = new Date().toISOString().slice(0, 10)
-  await insertBuild(db, heron(today, addDays(today, 83), addDays(today, 11)), [], 'heron')
-  await insertBuild(db, plover(today, addDays(today, 83)), [], 'plover')
-  await insertBuild(db, dunlin(today, addDays(today, 83), addDays(today, 19)), [], 'dunlin')
-  await addStock(db, demoStock())
+  await insertBuild(db, OWN, heron(today, addDays(today, 83), addDays(today, 11)), [], 'heron')
+  await insertBuild(db, OWN, plover(today, addDays(today, 83)), [], 'plover')
+  await insertBuild(db, OWN, dunlin(today, addDays(today, 83), addDays(today, 19)), [], 'dunlin')
+  await addStock(db, OWN, demoStock())
   await addEntry(db, 'heron', {
     kind: 'measurement',
     text: 'Pocket width at the mouth 56.10, three readings within 0.04',

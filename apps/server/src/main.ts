@@ -7,26 +7,34 @@ import { pino } from 'pino'
 import { createApp } from './app'
 import { bringUpToDate } from './builds/upgrade'
 import { backUpBefore, backUpDaily } from './backup/backup'
-import { MIGRATIONS, openFolder } from './db/open'
+import { anyBench } from './benches/store'
+import { MIGRATIONS, openFolder, type Db } from './db/open'
+import { openServer } from './db/postgres'
 import { fillDemo } from './demoFill'
+import { NewsHub } from './news/hub'
 import { ownAddresses } from './share/addresses'
 import { announcement } from './share/announce'
-import { keepPhrase, LEAST, newPhrase } from './share/phrase'
+import { keptPhrase, LEAST, newPhrase } from './share/phrase'
 
 /**
- * Starts the server: SNUG_DATA is the data folder, SNUG_PORT the port, SNUG_DEMO=1 fills the demo builds. With --share other devices on the
- * network come in by a pass-phrase: SNUG_PHRASE, or one made here.
+ * Starts the server: SNUG_DATA is the data folder, SNUG_PORT the port, SNUG_DEMO=1 fills the demo builds. With --share other devices on
+ * the network come in by a pass-phrase: SNUG_PHRASE, or one made here. With --benches every bench signs in and has what is its own; so
+ * it is too where DATABASE_URL names a database server, which several of these processes may share. SNUG_HOSTS are further names it is
+ * reached by, with commas between.
  */
 async function main() {
   const here = dirname(fileURLToPath(import.meta.url))
   const folder = process.env.SNUG_DATA ?? 'data'
+  const url = process.env.DATABASE_URL
   const port = Number(process.env.SNUG_PORT ?? 4780)
   const logger = pino({ level: process.env.SNUG_LOG ?? 'warn' })
   const sharing = process.argv.includes('--share')
+  const benches = url !== undefined || process.argv.includes('--benches')
   const chosen = process.env.SNUG_PHRASE
-  if (sharing && chosen !== undefined && chosen.trim().length < LEAST)
+  if (sharing && !benches && chosen !== undefined && chosen.trim().length < LEAST)
     throw new Error(`a pass-phrase of your own (SNUG_PHRASE) has at least ${LEAST} letters`)
-  const opened = await openFolder(folder, undefined, (db, migrations) => backUpBefore(db, migrations, folder, new Date()))
+  const beforeIt = (db: Db, migrations: string) => backUpBefore(db, migrations, folder, new Date())
+  const opened = url === undefined ? await openFolder(folder, undefined, beforeIt) : await openServer(url, beforeIt)
   for (const id of await bringUpToDate(opened.db)) logger.error(`The build ${id} could not be brought up to date and was left as it is.`)
   if (process.env.SNUG_DEMO === '1') await fillDemo(opened.db)
   else
@@ -34,9 +42,12 @@ async function main() {
       () => backUpDaily(opened.db, MIGRATIONS, folder, new Date()),
       (e) => logger.error(e, 'No backup could be made today.'),
     )
-  const phrase = sharing ? (chosen ?? newPhrase()) : undefined
-  const share = phrase === undefined ? {} : { share: { addresses: ownAddresses(), phrase: await keepPhrase(phrase) } }
-  const server = createServer(createApp({ opened, web: join(here, '../../web/dist'), logger, ...share }))
+  const hub = new NewsHub()
+  await opened.listen(hub.pass, hub.missed)
+  const phrase = sharing && !benches ? (chosen ?? newPhrase()) : undefined
+  const share = phrase === undefined ? {} : { share: { phrase: await keptPhrase(phrase) } }
+  const addresses = [...(sharing ? ownAddresses() : []), ...(process.env.SNUG_HOSTS ?? '').split(',').filter(Boolean)]
+  const server = createServer(createApp({ opened, hub, web: join(here, '../../web/dist'), logger, addresses, benches, ...share }))
   await new Promise<void>((done, fail) => {
     server.once('error', fail)
     // Bound to this machine alone, unless it is to be shared.
@@ -45,7 +56,8 @@ async function main() {
   const address = server.address()
   const at = typeof address === 'object' && address ? address.port : port
   process.stdout.write(`Snug Bolt is ready at http://localhost:${at}\n`)
-  if (sharing) process.stdout.write(await announcement(at, chosen === undefined ? phrase : undefined))
+  if (benches && !(await anyBench(opened.db))) process.stdout.write('No bench can sign in yet. Make one: npm run benches -- add "Name"\n')
+  if (sharing) process.stdout.write(await announcement(at, benches ? 'bench' : chosen === undefined ? { made: phrase! } : 'own'))
   server.on('clientError', refuseLine)
   stopOnSignal(server, opened.close)
 }

@@ -3,6 +3,7 @@ import {
   BenchRequest,
   ChangeRequest,
   CsvRequest,
+  HandOverRequest,
   JsonStockRequest,
   LogRequest,
   NewBuildRequest,
@@ -15,7 +16,7 @@ import { classSchemas } from '@snug/contract/schema'
 type Operation = [method: 'get' | 'post' | 'put' | 'delete', path: string, summary: string, body?: new () => object]
 
 /** Every address of the API, in one list; request bodies come from the classes that check them. */
-const OPERATIONS: Operation[] = [
+export const OPERATIONS: Operation[] = [
   ['get', '/api/health', 'Is it up'],
   ['get', '/api/builds', 'Builds on the shelf'],
   ['post', '/api/builds', 'Put a new build on the shelf', NewBuildRequest],
@@ -46,8 +47,13 @@ const OPERATIONS: Operation[] = [
   ['post', '/api/stock/import-json', 'Take a list as JSON in, all or none', JsonStockRequest],
   ['get', '/api/builds/{id}/photos', 'Pictures of a build, without their bytes'],
   ['post', '/api/builds/{id}/photos', 'Take a picture in: its bytes, JPEG or PNG'],
-  ['get', '/api/photos/{id}', 'One picture'],
-  ['delete', '/api/photos/{id}', 'Take a picture out'],
+  ['get', '/api/builds/{id}/photos/{photo}', 'One picture'],
+  ['delete', '/api/builds/{id}/photos/{photo}', 'Take a picture out'],
+  ['get', '/api/me', 'Who is signed in, and which other benches there are'],
+  ['get', '/api/builds/{id}/links', 'Links by which a build is looked at'],
+  ['post', '/api/builds/{id}/links', 'Make such a link'],
+  ['delete', '/api/builds/{id}/links/{token}', 'Take one back'],
+  ['post', '/api/builds/{id}/hand-over', 'Give a build to another bench', HandOverRequest],
   ['get', '/api/bench', 'What there is to drill and rout with'],
   ['put', '/api/bench', 'Say what there is', BenchRequest],
   ['get', '/api/schema/build-bundle', 'JSON Schema of the bundle'],

@@ -52,11 +52,11 @@ export function App() {
     return listenToNews(
       (news) => {
         hearNews(news)
-        stale('stock' in news ? ['stock'] : ['builds', 'stock'])
+        stale('stock' in news ? ['stock'] : news.log ? ['log'] : ['builds', 'stock'])
       },
       () => {
         lookAgain()
-        stale(['builds', 'stock'])
+        stale(['builds', 'stock', 'log'])
       },
     )
   }, [])

@@ -81,6 +81,11 @@ export class BackRequest extends RevisionRequest {
   @IsInt(revision) @Min(0, revision) to!: number
 }
 
+/** POST /api/builds/:id/hand-over: to the bench of this name. */
+export class HandOverRequest {
+  @IsString(says('Say the name of the bench it goes to.')) @Length(1, 60, says('A bench has a name of 1 to 60 letters.')) to!: string
+}
+
 /** POST /api/builds/:id/log */
 export class LogRequest {
   @IsIn(LOG_KINDS, says(`An entry is one of ${LOG_KINDS.join(', ')}.`)) kind!: (typeof LOG_KINDS)[number]

@@ -3,11 +3,12 @@ import { existsSync } from 'node:fs'
 import { mkdir, rename, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import { takeFolder } from '../db/lock'
-import { connect, MIGRATIONS } from '../db/open'
+import { connect, MIGRATIONS, type Db } from '../db/open'
+import { alone } from '../db/postgres'
 import { durable } from '../db/durable'
 import { BadBackup, rowsOf, verified } from './lines'
-import { upTo } from './migrations'
-import { countOn, putBack } from './tables'
+import { standOf, upTo } from './migrations'
+import { fill, isEmpty } from './tables'
 
 /**
  * Makes a database of a backup. What lies in the folder is put aside under a name of its own, never written over.
@@ -34,11 +35,7 @@ export async function restore(
     const client = await durable(making)
     try {
       const db = connect(client)
-      await upTo(MIGRATIONS, head.migration, (part) => migrate(db, { migrationsFolder: part }))
-      await db.transaction(async (tx) => {
-        for await (const row of rowsOf(file)) await putBack(tx, row)
-        await countOn(tx)
-      })
+      await brought(db, file, head.migration, (part) => migrate(db, { migrationsFolder: part }))
     } finally {
       await client.close()
     }
@@ -52,4 +49,30 @@ export async function restore(
   } finally {
     await release()
   }
+}
+
+/** A database in the form the backup was made by, with its rows. */
+async function brought(db: Db, file: string, migration: string, migrateTo: (folder: string) => Promise<void>): Promise<void> {
+  await upTo(MIGRATIONS, migration, migrateTo)
+  await fill(db, async (put) => {
+    for await (const row of rowsOf(file)) await put(row)
+  })
+}
+
+/**
+ * Makes a database server's database of a backup; it must be a new one, since nothing is ever written over.
+ * @returns rows by table
+ * @throws BadBackup, BadServer
+ */
+export async function restoreToServer(file: string, url: string): Promise<Record<string, number>> {
+  const head = await verified(file)
+  return alone(url, async (db, migrateTo) => {
+    const stand = await standOf(db, MIGRATIONS)
+    if (stand && (stand.tag !== head.migration || !(await isEmpty(db))))
+      throw new BadBackup(
+        'The database DATABASE_URL names is in use already. Make a new one (createdb) and name that. Nothing was changed.',
+      )
+    await brought(db, file, head.migration, migrateTo)
+    return head.counts
+  })
 }

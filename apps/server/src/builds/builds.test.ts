@@ -3,6 +3,7 @@ import { bundleSchema } from '@snug/contract/schema'
 import { heron } from '@snug/demo'
 import Ajv from 'ajv/dist/2020'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { OWN } from '../db/schema'
 import { startApp, WANTED, type TestApp } from '../testing/app'
 import { insertBuild } from './store'
 
@@ -119,7 +120,7 @@ describe('a build over HTTP', () => {
         .reduce((n, c) => (n * 31 + c.charCodeAt(0)) | 0, 7),
     )}`
     const doc = heron('2026-11-24', '2027-02-15', '2026-12-05')
-    await insertBuild(app.db, doc, [], id)
+    await insertBuild(app.db, OWN, doc, [], id)
     let from: unknown = doc
     for (const key of path) from = (from as Record<string, unknown> | undefined)?.[key]
     const answer = await app
@@ -152,7 +153,7 @@ describe('a build over HTTP', () => {
 describe('bundles', () => {
   const imported = (text: string | object) => app.post('/import', text)
   const bundleOf = async () => {
-    await insertBuild(app.db, heron('2026-11-24', '2027-02-15', '2026-12-05'), [], 'heron-bundle').catch(() => undefined)
+    await insertBuild(app.db, OWN, heron('2026-11-24', '2027-02-15', '2026-12-05'), [], 'heron-bundle').catch(() => undefined)
     await app.post('/builds/heron-bundle/log', { kind: 'note', text: 'Found the bag of screws', station: 'parts', thing: 'neck-screws' })
     return (await app.get('/builds/heron-bundle/bundle').expect(200)).body
   }

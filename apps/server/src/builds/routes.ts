@@ -1,46 +1,42 @@
 import { BackRequest, ChangeRequest, NewBuildRequest, RevisionRequest } from '@snug/contract'
 import type { Edit } from '@snug/core'
 import { Router } from 'express'
+import { benchOf, shownAs } from '../benches/who'
 import type { Db } from '../db/open'
 import { bodyAs } from '../http/body'
 import { HttpProblem } from '../http/problem'
-import type { NewsHub } from '../news/hub'
 import { exampleBuild } from './example'
-import { changeBuild, createBuild, goBack, listBuilds, listEvents, lookBack, putAway, readBuild, stepBack, type BuildState } from './store'
+import { changeBuild, createBuild, goBack, listBuilds, listEvents, lookBack, putAway, readBuild, stepBack } from './store'
 
-export function buildRoutes(db: Db, hub: NewsHub): Router {
+export function buildRoutes(db: Db): Router {
   const routes = Router()
-  const told = (state: BuildState): BuildState => {
-    hub.tell({ build: state.id, revision: state.revision })
-    return state
-  }
-  routes.get('/builds', async (_req, res) => void res.json(await listBuilds(db)))
-  routes.post('/builds', async (req, res) => void res.status(201).json(await createBuild(db, bodyAs(NewBuildRequest, req.body))))
-  routes.post('/builds/example', async (_req, res) => void res.status(201).json(await exampleBuild(db)))
-  routes.get('/builds/:id', async (req, res) => void res.json(await readBuild(db, req.params.id)))
+  routes.get('/builds', async (_req, res) => void res.json(await listBuilds(db, benchOf(res))))
+  routes.post(
+    '/builds',
+    async (req, res) => void res.status(201).json(await createBuild(db, benchOf(res), bodyAs(NewBuildRequest, req.body))),
+  )
+  routes.post('/builds/example', async (_req, res) => void res.status(201).json(await exampleBuild(db, benchOf(res))))
+  routes.get('/builds/:id', async (req, res) => void res.json(shownAs(res, await readBuild(db, req.params.id))))
   routes.delete('/builds/:id', async (req, res) => {
     await putAway(db, req.params.id, true)
-    hub.tell({ build: req.params.id, away: true })
     res.status(204).end()
   })
   routes.post('/builds/:id/restore', async (req, res) => {
     await putAway(db, req.params.id, false)
-    hub.tell({ build: req.params.id, away: false })
     res.json(await readBuild(db, req.params.id))
   })
   routes.post('/builds/:id/changes', async (req, res) => {
     const { revision, label, edits } = bodyAs(ChangeRequest, req.body)
-    res.json(told(await changeBuild(db, req.params.id, revision, { label, edits: edits as Edit[] })))
+    res.json(await changeBuild(db, req.params.id, revision, { label, edits: edits as Edit[] }))
   })
   routes.post('/builds/:id/back', async (req, res) => {
     const { revision, to } = bodyAs(BackRequest, req.body)
-    res.json(told(await goBack(db, req.params.id, revision, to)))
+    res.json(await goBack(db, req.params.id, revision, to))
   })
   for (const kind of ['undo', 'redo'] as const)
     routes.post(
       `/builds/:id/${kind}`,
-      async (req, res) =>
-        void res.json(told(await stepBack(db, req.params.id as string, bodyAs(RevisionRequest, req.body).revision, kind))),
+      async (req, res) => void res.json(await stepBack(db, req.params.id as string, bodyAs(RevisionRequest, req.body).revision, kind)),
     )
   routes.get('/builds/:id/events', async (req, res) => {
     const before = req.query.before === undefined ? undefined : Number(req.query.before)

@@ -15,6 +15,7 @@ import {
 import { checkedBuild } from '@snug/contract'
 import { and, asc, desc, eq, gt, inArray, isNull, lt, sql } from 'drizzle-orm'
 import { randomUUID } from 'node:crypto'
+import { tell } from '../db/news'
 import type { Db } from '../db/open'
 import { builds, events, logEntries, photos } from '../db/schema'
 import { inPieces } from '../db/pieces'
@@ -43,6 +44,7 @@ export interface BuildSummary extends Pick<Build, 'name' | 'handedness' | 'strin
 }
 
 type Row = typeof builds.$inferSelect
+export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0]
 const stateOf = (row: Row): BuildState => ({
   id: row.id,
   revision: row.revision,
@@ -56,7 +58,7 @@ const now = () => new Date().toISOString()
 
 const field = <T>(name: string) => sql<T>`${builds.doc}->${name}`
 
-export async function listBuilds(db: Db): Promise<BuildSummary[]> {
+export async function listBuilds(db: Db, bench: string): Promise<BuildSummary[]> {
   const rows = await db
     .select({
       id: builds.id,
@@ -70,33 +72,43 @@ export async function listBuilds(db: Db): Promise<BuildSummary[]> {
       parts: sql<number>`(select count(*)::int from jsonb_object_keys(${builds.doc}->'parts'))`,
     })
     .from(builds)
-    .where(isNull(builds.putAwayAt))
+    .where(and(eq(builds.benchId, bench), isNull(builds.putAwayAt)))
     .orderBy(asc(builds.createdAt), asc(builds.id))
   return rows.map(({ due, ...row }) => ({ ...row, ...(due ? { due } : {}) }))
 }
 
+export const noSuch = (id: string) => new HttpProblem(404, `There is no build "${id}" on the shelf.`)
+
 async function rowOf(db: Pick<Db, 'select'>, id: string): Promise<Row> {
   const [row] = await db.select().from(builds).where(eq(builds.id, id))
-  if (!row) throw new HttpProblem(404, `There is no build "${id}" on the shelf.`)
+  if (!row) throw noSuch(id)
+  return row
+}
+
+/** As it is, and as nobody else changes it until this transaction ends. */
+async function rowHeld(tx: Tx, id: string): Promise<Row> {
+  const [row] = await tx.select().from(builds).where(eq(builds.id, id)).for('update')
+  if (!row) throw noSuch(id)
   return row
 }
 
 export const readBuild = async (db: Db, id: string): Promise<BuildState> => stateOf(await rowOf(db, id))
 
-export async function createBuild(db: Db, wanted: NewBuild): Promise<BuildState> {
-  return insertBuild(db, newBuild(wanted, now().slice(0, 10)), [])
+export async function createBuild(db: Db, bench: string, wanted: NewBuild): Promise<BuildState> {
+  return insertBuild(db, bench, newBuild(wanted, now().slice(0, 10)), [])
 }
 
-/** Puts a whole build on the shelf, with its log and pictures. @param id asked for by demo data; otherwise made from the name */
+/** Puts a whole build on the shelf of a bench, with its log and pictures. @param id asked for by demo data; otherwise made from the name */
 export async function insertBuild(
   db: Db,
+  bench: string,
   doc: Build,
   log: readonly LogEntry[],
   id = idFor(doc.name),
   pictures: readonly (typeof photos.$inferInsert)[] = [],
 ): Promise<BuildState> {
   const at = now()
-  const row: Row = { id, revision: 0, doc, undo: [], redo: [], createdAt: at, updatedAt: at, putAwayAt: null }
+  const row: Row = { id, benchId: bench, revision: 0, doc, undo: [], redo: [], createdAt: at, updatedAt: at, putAwayAt: null }
   await db.transaction(async (tx) => {
     await tx.insert(builds).values(row)
     for (const picture of pictures) await tx.insert(photos).values({ ...picture, buildId: id })
@@ -112,17 +124,21 @@ export async function insertBuild(
       photo: e.photo ?? null,
     }))
     await inPieces(rows, (piece) => tx.insert(logEntries).values(piece))
+    await tell(tx, bench, { build: id, revision: 0 })
   })
   return stateOf(row)
 }
 
 /** Takes a build off the shelf; nothing of it is lost. */
 export async function putAway(db: Db, id: string, away: boolean): Promise<void> {
-  await rowOf(db, id)
-  await db
-    .update(builds)
-    .set({ putAwayAt: away ? now() : null })
-    .where(eq(builds.id, id))
+  await db.transaction(async (tx) => {
+    const { benchId } = await rowHeld(tx, id)
+    await tx
+      .update(builds)
+      .set({ putAwayAt: away ? now() : null })
+      .where(eq(builds.id, id))
+    await tell(tx, benchId, { build: id, away })
+  })
 }
 
 const stale = (row: Row) =>
@@ -188,8 +204,6 @@ async function asItWas(db: Pick<Db, 'select'>, row: Row, to: number): Promise<{ 
   return { was: migrated(was) as Build, after: since.at(-1)!.label }
 }
 
-type Tx = Parameters<Parameters<Db['transaction']>[0]>[0]
-
 async function write(
   db: Db,
   id: string,
@@ -198,7 +212,7 @@ async function write(
   make: (row: Row, tx: Tx) => Change | Promise<Change>,
 ): Promise<BuildState> {
   return db.transaction(async (tx) => {
-    const row = await rowOf(tx as unknown as Db, id)
+    const row = await rowHeld(tx, id)
     if (row.putAwayAt)
       throw new HttpProblem(
         410,
@@ -217,7 +231,8 @@ async function write(
       .update(builds)
       .set({ doc, revision: next.revision, updatedAt: next.updatedAt, undo: next.undo, redo: next.redo })
       .where(eq(builds.id, id))
-    await followSlots(tx, id, change, doc)
+    await followSlots(tx, row, change, doc)
+    await tell(tx, row.benchId, { build: id, revision: next.revision })
     return stateOf(next)
   })
 }

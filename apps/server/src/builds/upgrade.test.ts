@@ -1,6 +1,7 @@
 import { migrated, SCHEMA, type Build } from '@snug/core'
 import { readFileSync } from 'node:fs'
 import { afterAll, beforeAll, expect, it } from 'vitest'
+import { OWN } from '../db/schema'
 import { startApp, type TestApp } from '../testing/app'
 import { insertBuild } from './store'
 import { bringUpToDate } from './upgrade'
@@ -16,8 +17,8 @@ afterAll(() => app.close())
 const change = (id: string, revision: number, edits: object[]) => app.post(`/builds/${id}/changes`, { revision, label: 'x', edits })
 
 it('a build kept by an earlier Snug Bolt is brought up to date once, and goes on from there', async () => {
-  await insertBuild(app.db, heron1(), [], 'old')
-  await insertBuild(app.db, migrated(heron1()) as Build, [], 'new')
+  await insertBuild(app.db, OWN, heron1(), [], 'old')
+  await insertBuild(app.db, OWN, migrated(heron1()) as Build, [], 'new')
   expect(await bringUpToDate(app.db)).toEqual([])
   expect((await app.get('/builds/old')).body).toMatchObject({ revision: 1, canUndo: false, build: { schema: SCHEMA } })
   expect((await app.get('/builds/new')).body).toMatchObject({ revision: 0 })
@@ -33,7 +34,7 @@ it('a build kept by an earlier Snug Bolt is brought up to date once, and goes on
 })
 
 it('one the rules would refuse is left as it lies, and named', async () => {
-  await insertBuild(app.db, { ...heron1(), name: '' }, [], 'unfit')
+  await insertBuild(app.db, OWN, { ...heron1(), name: '' }, [], 'unfit')
   expect(await bringUpToDate(app.db)).toEqual(['unfit'])
   expect((await app.get('/builds/unfit')).body).toMatchObject({ revision: 0, build: { schema: 1 } })
 })

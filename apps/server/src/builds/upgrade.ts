@@ -25,7 +25,9 @@ export async function bringUpToDate(db: Db): Promise<string[]> {
 
 const upgraded = (db: Db, id: string): Promise<boolean> =>
   db.transaction(async (tx) => {
-    const [row] = await tx.select().from(builds).where(eq(builds.id, id))
+    const [row] = await tx.select().from(builds).where(eq(builds.id, id)).for('update')
+    // Another process on the same database may have been sooner.
+    if (row!.doc.schema === SCHEMA) return true
     const result = checkedBuild(migrated(row!.doc))
     if (!result.ok) return false
     const revision = row!.revision + 1

@@ -4,12 +4,13 @@ import { heron } from '@snug/demo'
 import type { Bundle } from '@snug/core'
 import { insertBuild } from '../builds/store'
 import { png } from '../photos/testing'
+import { OWN } from '../db/schema'
 import { startApp, type TestApp } from '../testing/app'
 
 let app: TestApp
 beforeAll(async () => {
   app = await startApp()
-  await insertBuild(app.db, heron('2026-11-24', '2027-02-15', '2026-12-05'), [], 'heron-with-photos')
+  await insertBuild(app.db, OWN, heron('2026-11-24', '2027-02-15', '2026-12-05'), [], 'heron-with-photos')
   for (const [n, text] of ['The pocket', 'The back'].entries()) {
     const sent = app
       .raw('post', '/builds/heron-with-photos/photos?name=bench.png')
@@ -43,7 +44,7 @@ describe('a build with its log and pictures as one file', () => {
     expect(normal(back)).toBe(normal(sent))
     const [photo] = back.photos!
     expect(back.log[0]!.photo).toBe(photo!.id)
-    const shown = await app.get(`/photos/${photo!.id}`).expect(200)
+    const shown = await app.get(`/builds/${id}/photos/${photo!.id}`).expect(200)
     expect(Buffer.compare(shown.body as Buffer, png(200, 150))).toBe(0)
   })
   it.each([

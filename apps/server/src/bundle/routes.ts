@@ -5,6 +5,7 @@ import { bundleOutside, toBundle } from '@snug/formats'
 import express, { Router } from 'express'
 import { idFor } from '../builds/idFor'
 import { insertBuild, readBuild } from '../builds/store'
+import { benchOf } from '../benches/who'
 import type { Db } from '../db/open'
 import { HttpProblem } from '../http/problem'
 import { listLog } from '../log/store'
@@ -40,7 +41,7 @@ export function importRoutes(db: Db): Router {
     }
     const { build, log, photos = [] } = bundle.value
     const { rows, entries } = unpacked(photos, log)
-    res.status(201).json(await insertBuild(db, build, entries, idFor(build.name), rows))
+    res.status(201).json(await insertBuild(db, benchOf(res), build, entries, idFor(build.name), rows))
   })
   return routes
 }

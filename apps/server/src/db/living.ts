@@ -9,6 +9,7 @@ export type Client = Pick<WatchedPGlite, 'query' | 'exec' | 'transaction'>
  */
 export class LivingClient {
   private line: Promise<unknown> = Promise.resolve()
+  private readonly heard: [channel: string, hear: (payload: string) => void, missed: () => void][] = []
 
   constructor(
     private current: WatchedPGlite,
@@ -18,6 +19,12 @@ export class LivingClient {
   query = (...args: Parameters<Client['query']>) => this.next((db) => db.query(...args))
   exec = (...args: Parameters<Client['exec']>) => this.next((db) => db.exec(...args))
   transaction = <T>(run: Parameters<WatchedPGlite['transaction']>[0]) => this.next((db) => db.transaction(run) as Promise<T>)
+
+  /** Hears what is told on a channel, also of a database opened later. @param missed a database stopped, and what it told last may be lost */
+  listen(channel: string, hear: (payload: string) => void, missed: () => void): Promise<unknown> {
+    this.heard.push([channel, hear, missed])
+    return this.next((db) => db.listen(channel, hear))
+  }
 
   /** Waits for what is under way, then ends it. */
   close = () => this.next(async (db) => void (db.stopped || (await db.close())))
@@ -38,7 +45,12 @@ export class LivingClient {
 
   private async revived(stopped: DatabaseStopped): Promise<WatchedPGlite> {
     try {
-      return await this.reopen()
+      const next = await this.reopen()
+      for (const [channel, hear, missed] of this.heard) {
+        await next.listen(channel, hear)
+        missed()
+      }
+      return next
     } catch (e) {
       throw new DatabaseStopped(e ?? stopped.reason)
     }

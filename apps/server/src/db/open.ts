@@ -9,6 +9,7 @@ import { durable, watched, type Sync } from './durable'
 import { LivingClient, type Client } from './living'
 import { takeFolder } from './lock'
 import { giveUpReserve, keepReserve, NoRoom, ROOM_TO_START, ROOM_TO_WRITE, wantRoom } from './room'
+import { CHANNEL } from './news'
 import * as schema from './schema'
 import { tidier } from './tidy'
 
@@ -21,6 +22,8 @@ export interface OpenDb {
   /** To be told of each write, so that what it left behind is given back in a quiet moment. */
   wrote: () => void
   tidy: () => Promise<void>
+  /** Hears the news of every process on this database. @param missed some may have been lost */
+  listen: (hear: (payload: string) => void, missed: () => void) => Promise<unknown>
   close: () => Promise<void>
 }
 
@@ -126,6 +129,7 @@ async function upToDate(client: LivingClient, more: { wantRoom: (more?: number) 
     wantRoom: more.wantRoom,
     wrote,
     tidy,
+    listen: (hear, missed) => client.listen(CHANNEL, hear, missed),
     close: async () => {
       stop()
       await client.close()

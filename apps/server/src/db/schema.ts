@@ -4,18 +4,73 @@ import { customType, index, integer, jsonb, pgTable, primaryKey, text, timestamp
 
 const now = (name: string) => timestamp(name, { withTimezone: true, mode: 'string' })
 
-/** One row an instrument; the document is checked before it is written. */
-export const builds = pgTable('builds', {
+/** A person or a shop: whose builds and stock they are. A data folder of one's own has one, which nobody signs in to. */
+export const benches = pgTable('benches', {
   id: text('id').primaryKey(),
-  revision: integer('revision').notNull(),
-  doc: jsonb('doc').$type<Build>().notNull(),
-  /** Revisions that undo and redo would take back next, last first. */
-  undo: jsonb('undo').$type<number[]>().notNull(),
-  redo: jsonb('redo').$type<number[]>().notNull(),
-  createdAt: now('created_at').notNull(),
+  /** As it is said when signing in; no two alike. */
+  name: text('name').notNull().unique(),
+  /** Salt and hash of its pass-phrase; without one nobody can sign in to it. */
+  phrase: text('phrase'),
+  /** Wrong phrases said for it since a moment. */
+  wrong: integer('wrong').notNull().default(0),
+  wrongSince: now('wrong_since'),
+  /** What there is to work with. */
+  doc: jsonb('doc').$type<Bench>(),
   updatedAt: now('updated_at').notNull(),
-  putAwayAt: now('put_away_at'),
 })
+
+/** The bench of a data folder that nobody signs in to. */
+export const OWN = 'own'
+
+const benchId = () =>
+  text('bench_id')
+    .notNull()
+    .default(OWN)
+    .references(() => benches.id)
+
+/** Devices that are signed in: only hashes of their tokens. */
+export const sessions = pgTable(
+  'sessions',
+  {
+    token: text('token').primaryKey(),
+    benchId: text('bench_id')
+      .notNull()
+      .references(() => benches.id),
+    until: now('until').notNull(),
+  },
+  (t) => [index('sessions_bench').on(t.benchId, t.until)],
+)
+
+/** One row an instrument; the document is checked before it is written. */
+export const builds = pgTable(
+  'builds',
+  {
+    id: text('id').primaryKey(),
+    benchId: benchId(),
+    revision: integer('revision').notNull(),
+    doc: jsonb('doc').$type<Build>().notNull(),
+    /** Revisions that undo and redo would take back next, last first. */
+    undo: jsonb('undo').$type<number[]>().notNull(),
+    redo: jsonb('redo').$type<number[]>().notNull(),
+    createdAt: now('created_at').notNull(),
+    updatedAt: now('updated_at').notNull(),
+    putAwayAt: now('put_away_at'),
+  },
+  (t) => [index('builds_bench').on(t.benchId, t.createdAt)],
+)
+
+/** Whoever has the link may look at the build, and change nothing. */
+export const links = pgTable(
+  'links',
+  {
+    token: text('token').primaryKey(),
+    buildId: text('build_id')
+      .notNull()
+      .references(() => builds.id),
+    createdAt: now('created_at').notNull(),
+  },
+  (t) => [index('links_build').on(t.buildId)],
+)
 
 /** Every change ever made to a build, in order; an undo is a change like any other. */
 export const events = pgTable(
@@ -75,6 +130,7 @@ export const stock = pgTable(
   'stock',
   {
     id: text('id').primaryKey(),
+    benchId: benchId(),
     holding: text('holding').$type<StockItem['holding']>().notNull(),
     kind: text('kind').$type<KindName>().notNull(),
     /** Name, seller and place in lower case. */
@@ -82,12 +138,5 @@ export const stock = pgTable(
     doc: jsonb('doc').$type<Omit<StockItem, 'id'>>().notNull(),
     createdAt: now('created_at').notNull(),
   },
-  (t) => [index('stock_kind').on(t.kind, t.holding), index('stock_created').on(t.createdAt, t.id)],
+  (t) => [index('stock_kind').on(t.benchId, t.kind, t.holding), index('stock_created').on(t.benchId, t.createdAt, t.id)],
 )
-
-/** What the person has to work with, whichever instrument it is for: one row. */
-export const benches = pgTable('benches', {
-  id: text('id').primaryKey(),
-  doc: jsonb('doc').$type<Bench>().notNull(),
-  updatedAt: now('updated_at').notNull(),
-})

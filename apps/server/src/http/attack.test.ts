@@ -5,6 +5,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { eq } from 'drizzle-orm'
 import { insertBuild } from '../builds/store'
 import { builds } from '../db/schema'
+import { OWN } from '../db/schema'
 import { startApp, WANTED, type TestApp } from '../testing/app'
 
 let app: TestApp
@@ -158,7 +159,7 @@ describe('put away, undone, gone back', () => {
     expect((await app.post(`/builds/${id}/back`, { revision: 6, to: 6 }).expect(422)).body.detail).toMatch(/not an earlier state/)
   })
   it(`${LIMITS.undo} changes are taken back, and where that ends is said`, async () => {
-    await insertBuild(app.db, fullBuild(), [], 'long')
+    await insertBuild(app.db, OWN, fullBuild(), [], 'long')
     const to = (n: number) => change('long', [{ path: ['budget'], ...(n > 1 ? { from: n - 1 } : {}), to: n }], n - 1).expect(200)
     const back = (revision: number) => app.post('/builds/long/undo', { revision })
     const long = eq(builds.id, 'long')

@@ -16,6 +16,7 @@ export class HttpProblem extends Error {
 
 const TITLES: Record<number, string> = {
   400: 'Not understood',
+  401: 'Not let in',
   403: 'Not from here',
   404: 'Not found',
   409: 'Changed elsewhere',
@@ -23,6 +24,7 @@ const TITLES: Record<number, string> = {
   413: 'Too large',
   415: 'Not JSON',
   422: 'Cannot be',
+  429: 'Too often',
   500: 'Our fault',
   503: 'Not now',
   507: 'No room',
@@ -49,6 +51,8 @@ function asProblem(error: unknown): HttpProblem {
   if (cause instanceof NoRoom) return new HttpProblem(507, cause.message)
   if (cause instanceof DatabaseStopped && !causesOf(cause.reason).some((c) => codeOf(c) in NO_ROOM))
     return new HttpProblem(503, 'The database stopped and is being opened again. What was answered before is safe; do this once more.')
+  if (!cause && causesOf(error).some(isAway))
+    return new HttpProblem(503, 'The database does not answer just now. What was answered before is safe; do this once more in a moment.')
   if (cause) return new HttpProblem(507, 'The disk is full. Nothing was written, and nothing is lost. Make room, then do it again.')
   const { type, status, limit } = error as { type?: string; status?: number; limit?: number }
   if (type === 'entity.too.large')
@@ -60,6 +64,10 @@ function asProblem(error: unknown): HttpProblem {
 
 /** What the database and the file system say when the disk is full. */
 const NO_ROOM: Record<string, true> = { '53100': true, ENOSPC: true }
+/** What a database server or the way to it says when it is away, stopping, full of others or in another's way: not now, but soon. */
+const AWAY = /^(08...|57...|53300|40001|40P01|55P03|ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT|ENOTFOUND|EAI_AGAIN|EHOSTUNREACH)$/
+const AWAY_WORDS = /^(Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error)/
+const isAway = (e: unknown): boolean => AWAY.test(codeOf(e)) || (e instanceof Error && AWAY_WORDS.test(e.message))
 const codeOf = (e: unknown): string => (typeof e === 'object' && e !== null && 'code' in e ? String(e.code) : '')
 
 /** An error and what caused it, down to the first. */

@@ -2,6 +2,7 @@ import type { LogEntry } from '@snug/core'
 import type { LogRequest } from '@snug/contract'
 import { and, asc, eq } from 'drizzle-orm'
 import { randomUUID } from 'node:crypto'
+import { tellOf } from '../db/news'
 import type { Db } from '../db/open'
 import { logEntries } from '../db/schema'
 import { HttpProblem } from '../http/problem'
@@ -26,8 +27,7 @@ export async function listLog(db: Db, buildId: string): Promise<LogEntry[]> {
 }
 
 export async function addEntry(db: Db, buildId: string, wanted: LogRequest): Promise<LogEntry> {
-  if (wanted.photo !== undefined && (await readPhoto(db, wanted.photo)).buildId !== buildId)
-    throw new HttpProblem(422, 'That picture belongs to another build.')
+  if (wanted.photo !== undefined) await readPhoto(db, buildId, wanted.photo)
   const row: Row = {
     id: randomUUID(),
     buildId,
@@ -39,7 +39,10 @@ export async function addEntry(db: Db, buildId: string, wanted: LogRequest): Pro
     photo: wanted.photo ?? null,
     struckAt: null,
   }
-  await db.insert(logEntries).values(row)
+  await db.transaction(async (tx) => {
+    await tx.insert(logEntries).values(row)
+    await tellOf(tx, buildId, { log: true })
+  })
   return entryOf(row)
 }
 
@@ -51,5 +54,6 @@ export async function strikeEntry(db: Db, buildId: string, id: string, struck: b
     .where(and(eq(logEntries.id, id), eq(logEntries.buildId, buildId)))
     .returning()
   if (!row) throw new HttpProblem(404, 'There is no such log entry.')
+  await tellOf(db, buildId, { log: true })
   return entryOf(row)
 }

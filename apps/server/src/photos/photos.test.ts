@@ -20,12 +20,12 @@ describe('pictures of a build', () => {
     const photo = body as { id: string }
     expect(body).toMatchObject({ name: 'body.png', type: 'image/png', width: 200, height: 150 })
     expect((await app.get(`/builds/${build}/photos`)).body).toEqual([body])
-    const back = await app.get(`/photos/${photo.id}`).expect(200)
+    const back = await app.get(`/builds/${build}/photos/${photo.id}`).expect(200)
     expect(back.headers['content-type']).toMatch(/image\/png/)
     expect(back.headers['x-content-type-options']).toBe('nosniff')
     expect(Buffer.compare(back.body as Buffer, bytes)).toBe(0)
-    await app.remove(`/photos/${photo.id}`).expect(204)
-    await app.get(`/photos/${photo.id}`).expect(404)
+    await app.remove(`/builds/${build}/photos/${photo.id}`).expect(204)
+    await app.get(`/builds/${build}/photos/${photo.id}`).expect(404)
   })
   it.each([
     ['a page called a picture', Buffer.from('<html><script>alert(1)</script></html>'), /no picture this can read/],
@@ -50,17 +50,19 @@ describe('pictures of a build', () => {
   })
   it('of a sender that says where it was, only the picture is kept', async () => {
     const { id } = (await send(png(200, 150, ['tEXt', 'GPS 51.5 N 2.25 E']))).body as { id: string }
-    expect(Buffer.compare((await app.get(`/photos/${id}`)).body as Buffer, png(200, 150))).toBe(0)
-    await app.remove(`/photos/${id}`).expect(204)
+    expect(Buffer.compare((await app.get(`/builds/${build}/photos/${id}`)).body as Buffer, png(200, 150))).toBe(0)
+    await app.remove(`/builds/${build}/photos/${id}`).expect(204)
   })
   it('one that belongs to the log stays with its entry, and no entry takes the picture of another build', async () => {
     const { id } = (await send(png(200, 150))).body as { id: string }
     const other = ((await app.post('/builds', WANTED)).body as { id: string }).id
     const entry = { kind: 'photo', text: 'Before the strip-down', photo: id }
-    expect((await app.post(`/builds/${other}/log`, entry).expect(422)).body.detail).toMatch(/another build/)
+    expect((await app.post(`/builds/${other}/log`, entry).expect(404)).body.detail).toMatch(/This build has no such picture/)
+    await app.get(`/builds/${other}/photos/${id}`).expect(404)
+    await app.remove(`/builds/${other}/photos/${id}`).expect(404)
     await app.post(`/builds/${build}/log`, { ...entry, photo: 'none' }).expect(404)
     expect((await app.post(`/builds/${build}/log`, entry).expect(201)).body).toMatchObject(entry)
-    expect((await app.remove(`/photos/${id}`).expect(409)).body.detail).toMatch(/struck, never deleted/)
+    expect((await app.remove(`/builds/${build}/photos/${id}`).expect(409)).body.detail).toMatch(/struck, never deleted/)
     expect((await app.get(`/builds/${build}/photos`)).body).toMatchObject([{ id, logged: true }])
   })
   it('a build nobody has keeps none', async () => {

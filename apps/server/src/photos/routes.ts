@@ -19,15 +19,15 @@ export function photoRoutes(db: Db): Router {
     if (!(bytes instanceof Uint8Array) || !bytes.length) throw new HttpProblem(422, 'No picture came along.')
     res.status(201).json(await addPhoto(db, buildId, typeof req.query.name === 'string' ? req.query.name : '', bytes))
   })
-  routes.get('/photos/:id', async (req, res) => {
-    const row = await readPhoto(db, req.params.id)
+  routes.get('/builds/:id/photos/:photo', async (req, res) => {
+    const row = await readPhoto(db, req.params.id, req.params.photo)
     res
       .type(row.type)
       .set({ 'Cache-Control': 'private, max-age=3600', 'Content-Disposition': 'inline', 'X-Content-Type-Options': 'nosniff' })
       .send(Buffer.from(row.bytes))
   })
-  routes.delete('/photos/:id', async (req, res) => {
-    await removePhoto(db, req.params.id)
+  routes.delete('/builds/:id/photos/:photo', async (req, res) => {
+    await removePhoto(db, req.params.id, req.params.photo)
     res.status(204).end()
   })
   return routes

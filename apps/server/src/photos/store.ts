@@ -1,5 +1,5 @@
 import { LIMITS, type LogEntry, type PhotoFile } from '@snug/core'
-import { asc, eq, sql } from 'drizzle-orm'
+import { and, asc, eq, sql } from 'drizzle-orm'
 import { randomUUID } from 'node:crypto'
 import type { Db } from '../db/open'
 import { logEntries, photos } from '../db/schema'
@@ -48,18 +48,20 @@ const rowOf = (buildId: string, name: string, createdAt: string, seen: Looked) =
   bytes: new Uint8Array(seen.bytes),
 })
 
-export async function readPhoto(db: Db, id: string) {
-  const [row] = await db.select().from(photos).where(eq(photos.id, id))
-  if (!row) throw new HttpProblem(404, 'There is no such picture.')
+export async function readPhoto(db: Db, buildId: string, id: string) {
+  const [row] = await db.select().from(photos).where(of(buildId, id))
+  if (!row) throw new HttpProblem(404, 'This build has no such picture.')
   return row
 }
 
+const of = (buildId: string, id: string) => and(eq(photos.id, id), eq(photos.buildId, buildId))
+
 /** A picture that an entry of the log holds stays with it. */
-export async function removePhoto(db: Db, id: string): Promise<void> {
+export async function removePhoto(db: Db, buildId: string, id: string): Promise<void> {
   const [entry] = await db.select({ id: logEntries.id }).from(logEntries).where(eq(logEntries.photo, id)).limit(1)
   if (entry) throw new HttpProblem(409, 'This picture belongs to an entry of the log, and entries are struck, never deleted.')
-  const gone = await db.delete(photos).where(eq(photos.id, id)).returning({ id: photos.id })
-  if (!gone.length) throw new HttpProblem(404, 'There is no such picture.')
+  const gone = await db.delete(photos).where(of(buildId, id)).returning({ id: photos.id })
+  if (!gone.length) throw new HttpProblem(404, 'This build has no such picture.')
 }
 
 /** A build's pictures as they go into its bundle. */

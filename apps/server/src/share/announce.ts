@@ -2,15 +2,22 @@ import { stripVTControlCharacters } from 'node:util'
 import qrcode from 'qrcode'
 import { ownAddresses } from './addresses'
 
-/** What stands on the screen of the machine that shares: where to go, what to say, and a code to point a telephone at. */
-export async function announcement(port: number, phrase: string | undefined): Promise<string> {
+/**
+ * What stands on the screen of the machine that shares: where to go, what to say, and a code to point a telephone at.
+ * @param phrase made for this start; 'own' where the person chose one, 'bench' where every bench has its own
+ */
+export async function announcement(port: number, phrase: { made: string } | 'own' | 'bench'): Promise<string> {
   const [address] = ownAddresses()
   if (address === undefined) return 'This machine is on no network: Snug Bolt can only be reached from here.\n'
   const url = `http://${address}:${port}`
   return [
     `Other devices on this network reach it at ${url}`,
     await code(url),
-    phrase === undefined ? 'and say the pass-phrase you chose.' : `and say the pass-phrase: ${phrase}`,
+    phrase === 'own'
+      ? 'and say the pass-phrase you chose.'
+      : phrase === 'bench'
+        ? 'and sign in with the name and the pass-phrase of a bench.'
+        : `and say the pass-phrase: ${phrase.made}`,
     'What they send is not encrypted: share it on your own network only, and stop it (Ctrl-C) when you are done.',
     '',
   ].join('\n')

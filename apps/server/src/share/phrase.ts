@@ -20,13 +20,17 @@ const plain = (said: string): string =>
     .replace(/[\s\-_.,]+/g, ' ')
     .trim()
 
+const SALT = 16
+const HASH = 32
+
 /** What is kept of a phrase: never itself, only its salted hash (scrypt, RFC 7914). */
-export interface KeptPhrase {
-  isIt: (said: string) => Promise<boolean>
+export async function keptPhrase(phrase: string): Promise<string> {
+  const salt = randomBytes(SALT)
+  return Buffer.concat([salt, await derive(plain(phrase), salt, HASH)]).toString('base64')
 }
 
-export async function keepPhrase(phrase: string): Promise<KeptPhrase> {
-  const salt = randomBytes(16)
-  const hash = await derive(plain(phrase), salt, 32)
-  return { isIt: async (said) => timingSafeEqual(await derive(plain(said), salt, 32), hash) }
+/** Does this phrase belong to what was kept? */
+export async function isPhrase(kept: string, said: string): Promise<boolean> {
+  const bytes = Buffer.from(kept, 'base64')
+  return timingSafeEqual(await derive(plain(said), bytes.subarray(0, SALT), HASH), bytes.subarray(SALT))
 }

@@ -1,4 +1,4 @@
-import { createHash, randomBytes } from 'node:crypto'
+import { hashed, newToken } from './token'
 
 /** Days a device stays let in, while the server runs. */
 const DAYS = 30
@@ -12,7 +12,7 @@ export class Sessions {
   constructor(private readonly clock: () => number = Date.now) {}
 
   open(): string {
-    const token = randomBytes(32).toString('base64url')
+    const token = newToken()
     if (this.until.size >= MOST) this.until.delete(this.until.keys().next().value!)
     this.until.set(hashed(token), this.clock() + DAYS * 86_400_000)
     return token
@@ -27,5 +27,3 @@ export class Sessions {
     if (token !== undefined) this.until.delete(hashed(token))
   }
 }
-
-const hashed = (token: string): string => createHash('sha256').update(token).digest('base64')

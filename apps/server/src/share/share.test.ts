@@ -10,7 +10,7 @@ import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, inject, i
 import { createApp } from '../app'
 import { open, type OpenDb } from '../db/open'
 import { announcement } from './announce'
-import { keepPhrase, newPhrase } from './phrase'
+import { keptPhrase, newPhrase } from './phrase'
 import { Sessions } from './sessions'
 import { WORDS } from './words'
 
@@ -25,7 +25,7 @@ afterAll(() => opened.close())
 beforeEach(async () => {
   days = 0
   const sessions = new Sessions(() => Date.now() + days * 86_400_000)
-  server = createServer(createApp({ opened, share: { addresses: ['127.0.0.1'], phrase: await keepPhrase('maple screw lamp'), sessions } }))
+  server = createServer(createApp({ opened, addresses: ['127.0.0.1'], share: { phrase: await keptPhrase('maple screw lamp'), sessions } }))
   server.listen(0, '127.0.0.1')
   await once(server, 'listening')
   port = (server.address() as AddressInfo).port
@@ -63,7 +63,14 @@ describe('another device on the network', () => {
     const page = await device('GET', '/', { headers: { accept: 'text/html' } })
     expect(page.status).toBe(401)
     expect(page.body).toContain('action="/unlock"')
-    for (const path of ['/api/builds', '/api/health', '/api/news', '/api/photos/x', '/api/builds/heron/bundle', '/assets/index.js'])
+    for (const path of [
+      '/api/builds',
+      '/api/health',
+      '/api/news',
+      '/api/builds/heron/photos/x',
+      '/api/builds/heron/bundle',
+      '/builds/heron',
+    ])
       expect((await device('GET', path)).status, path).toBe(401)
     const write = await device('POST', '/api/builds', {
       body: JSON.stringify({ name: 'x', handedness: 'right', strings: 6, scale: 648 }),
@@ -119,7 +126,7 @@ describe('the phrase', () => {
 })
 
 it('what is shown holds the address and, read by another program, the code is that address', async () => {
-  const said = await announcement(4780, 'maple screw lamp')
+  const said = await announcement(4780, { made: 'maple screw lamp' })
   const url = /http:\/\/[\d.]+:4780/.exec(said)?.[0]
   if (!url) return expect(said).toMatch(/is on no network/)
   expect(said).toContain('maple screw lamp')
@@ -142,6 +149,6 @@ it('what is shown holds the address and, read by another program, the code is th
     }),
   )
   expect(jsqr(pixels, width * scale, bits.length * scale, { inversionAttempts: 'dontInvert' })?.data).toBe(url)
-  expect(await announcement(4780, undefined)).not.toContain('pass-phrase:')
+  for (const of of ['own', 'bench'] as const) expect(await announcement(4780, of)).not.toContain('pass-phrase:')
   expect(qrcode.create(url, { errorCorrectionLevel: 'L' }).modules.size).toBe(width - 8)
 })

@@ -2,6 +2,7 @@ import { checkedItem, CsvRequest, JsonStockRequest, StockManyRequest, StockReque
 import { KIND_NAMES, LIMITS, type KindName, type StockItem } from '@snug/core'
 import { printPartsCsv, readPartsCsv } from '@snug/formats'
 import express, { Router } from 'express'
+import { benchOf } from '../benches/who'
 import type { Db } from '../db/open'
 import { bodyAs } from '../http/body'
 import { HttpProblem } from '../http/problem'
@@ -27,7 +28,7 @@ export function stockRoutes(db: Db): Router {
     if (holding && holding !== 'stash' && holding !== 'offer') throw new HttpProblem(422, 'holding is stash or offer.')
     const words = text(req.query.q)
     res.json(
-      await listStock(db, {
+      await listStock(db, benchOf(res), {
         ...(words ? { text: words } : {}),
         ...(kind ? { kind: kind as KindName } : {}),
         ...(holding ? { holding: holding as StockItem['holding'] } : {}),
@@ -40,23 +41,23 @@ export function stockRoutes(db: Db): Router {
     res
       .attachment('parts.csv')
       .type('text/csv; charset=utf-8')
-      .send(printPartsCsv(await allStock(db)))
+      .send(printPartsCsv(await allStock(db, benchOf(res))))
   })
-  routes.get('/stock.json', async (_req, res) => void res.attachment('parts.json').json(await allStock(db)))
+  routes.get('/stock.json', async (_req, res) => void res.attachment('parts.json').json(await allStock(db, benchOf(res))))
   routes.post('/stock', async (req, res) => {
-    const [item] = await addStock(db, [bodyAs(StockRequest, req.body) as NewStock])
+    const [item] = await addStock(db, benchOf(res), [bodyAs(StockRequest, req.body) as NewStock])
     res.status(201).json(item)
   })
   routes.post('/stock/many', async (req, res) => {
     const { items } = bodyAs(StockManyRequest, req.body)
-    res.status(201).json(await addStock(db, await allChecked(items, 'Nothing was put in.')))
+    res.status(201).json(await addStock(db, benchOf(res), await allChecked(items, 'Nothing was put in.')))
   })
   routes.put(
     '/stock/:id',
-    async (req, res) => void res.json(await changeStock(db, req.params.id, bodyAs(StockRequest, req.body) as NewStock)),
+    async (req, res) => void res.json(await changeStock(db, benchOf(res), req.params.id, bodyAs(StockRequest, req.body) as NewStock)),
   )
   routes.delete('/stock/:id', async (req, res) => {
-    await removeStock(db, req.params.id)
+    await removeStock(db, benchOf(res), req.params.id)
     res.status(204).end()
   })
   return routes
@@ -80,13 +81,13 @@ export function stockImportRoutes(db: Db): Router {
     if (!items.length) throw new HttpProblem(422, 'The file names columns and holds no row.')
     // The table's own reader speaks of rows and columns; the rules of every other way in have the last word.
     const docs = await allChecked(items, 'Nothing was taken in.')
-    await addStock(db, docs)
+    await addStock(db, benchOf(res), docs)
     res.status(201).json({ taken: docs.length })
   })
   routes.post('/stock/import-json', express.json({ limit: LIMITS.file }), async (req, res) => {
     const { items } = bodyAs(JsonStockRequest, req.body, LIMITS.fileValues)
     const docs = await allChecked(items.map(withoutId), 'Nothing was taken in.')
-    await addStock(db, docs)
+    await addStock(db, benchOf(res), docs)
     res.status(201).json({ taken: docs.length })
   })
   return routes

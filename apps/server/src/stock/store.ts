@@ -1,6 +1,7 @@
 import { handWords, type KindName, type StockItem } from '@snug/core'
-import { and, asc, count, eq, like, type SQL } from 'drizzle-orm'
+import { and, asc, count, eq, like, sql, type SQL } from 'drizzle-orm'
 import { randomUUID } from 'node:crypto'
+import { tell } from '../db/news'
 import type { Db } from '../db/open'
 import { inPieces } from '../db/pieces'
 import { stock } from '../db/schema'
@@ -12,8 +13,9 @@ const itemOf = (row: Row): StockItem => ({ id: row.id, ...row.doc })
 
 const searchOf = ({ part, place }: NewStock) =>
   [part.name, handWords(part), part.seller, place, part.kind].filter(Boolean).join(' ').toLowerCase()
-const rowOf = (doc: NewStock, id: string, createdAt: string): Row => ({
-  id,
+const rowOf = (bench: string, doc: NewStock, createdAt: string): Row => ({
+  id: randomUUID(),
+  benchId: bench,
   holding: doc.holding,
   kind: doc.part.kind,
   search: searchOf(doc),
@@ -30,9 +32,10 @@ export interface StockQuery {
 }
 
 /** One page of the stock with how many there are in all, by kind and name. */
-export async function listStock(db: Db, q: StockQuery): Promise<{ total: number; items: StockItem[] }> {
+export async function listStock(db: Db, bench: string, q: StockQuery): Promise<{ total: number; items: StockItem[] }> {
   const words = (q.text ?? '').toLowerCase().split(/\s+/).filter(Boolean)
-  const where: SQL[] = words.map((w) => like(stock.search, `%${w.replace(/[%_\\]/g, '\\$&')}%`))
+  const where: SQL[] = [eq(stock.benchId, bench)]
+  for (const w of words) where.push(like(stock.search, `%${w.replace(/[%_\\]/g, '\\$&')}%`))
   if (q.kind) where.push(eq(stock.kind, q.kind))
   if (q.holding) where.push(eq(stock.holding, q.holding))
   const filter = and(...where)
@@ -41,37 +44,50 @@ export async function listStock(db: Db, q: StockQuery): Promise<{ total: number;
     .select()
     .from(stock)
     .where(filter)
-    .orderBy(asc(stock.kind), asc(stock.search), asc(stock.id))
+    // The same order on every machine, whatever language its database was set up in.
+    .orderBy(asc(stock.kind), sql`${stock.search} collate "C"`, asc(stock.id))
     .limit(q.limit)
     .offset(q.offset)
   return { total: n, items: rows.map(itemOf) }
 }
 
-export async function allStock(db: Db): Promise<StockItem[]> {
-  return (await db.select().from(stock).orderBy(asc(stock.createdAt), asc(stock.id))).map(itemOf)
+export async function allStock(db: Db, bench: string): Promise<StockItem[]> {
+  return (await db.select().from(stock).where(eq(stock.benchId, bench)).orderBy(asc(stock.createdAt), asc(stock.id))).map(itemOf)
 }
 
 /** Puts all of them in, or none. */
-export async function addStock(db: Db, docs: readonly NewStock[]): Promise<StockItem[]> {
+export async function addStock(db: Db, bench: string, docs: readonly NewStock[]): Promise<StockItem[]> {
   const at = new Date().toISOString()
-  const rows = docs.map((d) => rowOf(d, randomUUID(), at))
-  await db.transaction((tx) => inPieces(rows, (piece) => tx.insert(stock).values(piece)))
+  const rows = docs.map((d) => rowOf(bench, d, at))
+  await db.transaction(async (tx) => {
+    await inPieces(rows, (piece) => tx.insert(stock).values(piece))
+    await tell(tx, bench, { stock: true })
+  })
   return rows.map(itemOf)
 }
 
-export async function changeStock(db: Db, id: string, doc: NewStock): Promise<StockItem> {
-  const [row] = await db
-    .update(stock)
-    .set({ holding: doc.holding, kind: doc.part.kind, search: searchOf(doc), doc })
-    .where(eq(stock.id, id))
-    .returning()
-  if (!row) throw gone()
-  return itemOf(row)
+/** A part of this bench; those of others are as good as none. */
+const own = (bench: string, id: string) => and(eq(stock.id, id), eq(stock.benchId, bench))
+
+export async function changeStock(db: Db, bench: string, id: string, doc: NewStock): Promise<StockItem> {
+  return db.transaction(async (tx) => {
+    const [row] = await tx
+      .update(stock)
+      .set({ holding: doc.holding, kind: doc.part.kind, search: searchOf(doc), doc })
+      .where(own(bench, id))
+      .returning()
+    if (!row) throw gone()
+    await tell(tx, bench, { stock: true })
+    return itemOf(row)
+  })
 }
 
-export async function removeStock(db: Db, id: string): Promise<void> {
-  const rows = await db.delete(stock).where(eq(stock.id, id)).returning({ id: stock.id })
-  if (!rows.length) throw gone()
+export async function removeStock(db: Db, bench: string, id: string): Promise<void> {
+  await db.transaction(async (tx) => {
+    const rows = await tx.delete(stock).where(own(bench, id)).returning({ id: stock.id })
+    if (!rows.length) throw gone()
+    await tell(tx, bench, { stock: true })
+  })
 }
 
 const gone = () => new HttpProblem(404, 'There is no such part in the stash or on offer; someone may have taken it out.')

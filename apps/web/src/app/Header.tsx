@@ -24,15 +24,20 @@ export function Header({
   onKeys: () => void
 }) {
   const { canUndo, canRedo, undo, redo } = useBuild(useShallow(({ canUndo, canRedo, undo, redo }) => ({ canUndo, canRedo, undo, redo })))
+  const shown = useBuild((s) => s.shown !== undefined)
   const prefs = usePrefs()
   const { planned, paid } = spending(build)
   const left = build.due ? daysBetween(today(), build.due) : undefined
   const late = build.due && evaluation?.plan.ends && evaluation.plan.ends > build.due
   return (
     <header className="shell-head flex items-center gap-3 border-b border-hairline bg-paper px-4">
-      <Link to="/" className="label min-h-10 content-center text-[14px] text-soft hover:text-violet" title="All builds">
-        Shelf
-      </Link>
+      {shown ? (
+        <span className="label border border-violet px-2 text-[14px] text-violet">to look at</span>
+      ) : (
+        <Link to="/" className="label min-h-10 content-center text-[14px] text-soft hover:text-violet" title="All builds">
+          Shelf
+        </Link>
+      )}
       <h1 className="text-[21px]">{build.name}</h1>
       <p className="head-extra label flex gap-3 text-[15px] whitespace-nowrap text-soft">
         {build.due && (

@@ -11,8 +11,10 @@ import { api, type BuildSummary } from '../state/api'
 import { usePrefs } from '../state/prefs'
 import { today } from '../state/today'
 import { Button } from '../ui/Button'
+import { BenchName } from './BenchName'
 import { NewBuildForm } from './NewBuildForm'
 import { SMALL_HEIGHT, SmallInstrument } from './SmallInstrument'
+import { ToOthers } from './ToOthers'
 
 /** The start: every build lying on its shelf, drawn small and true, and a place for a new one. */
 export function Shelf() {
@@ -25,11 +27,12 @@ export function Shelf() {
       <header className="flex items-center gap-4 border-b border-hairline pb-3">
         <h1 className="text-[30px]">Snug Bolt</h1>
         <p className="text-soft">from a pile of parts to a playing instrument</p>
+        <BenchName />
         <button
           type="button"
           aria-label={`${theme === 'light' ? 'Dark' : 'Light'} theme`}
           onClick={toggleTheme}
-          className="ml-auto grid size-10 place-items-center hover:text-violet"
+          className="grid size-10 place-items-center hover:text-violet"
         >
           {theme === 'light' ? <Moon size={17} /> : <Sun size={17} />}
         </button>
@@ -166,6 +169,7 @@ function ShelfRow({ build }: { build: BuildSummary }) {
         >
           Copy
         </button>
+        <ToOthers id={id} name={build.name} />
         <button type="button" onClick={() => putAway.mutate()} className="label min-h-10 px-2 text-[14px] text-soft hover:text-wont">
           Put away
         </button>

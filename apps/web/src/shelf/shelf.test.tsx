@@ -111,3 +111,41 @@ describe('shelf', () => {
     expect(server.build.name).toBe('Wren')
   })
 })
+
+describe('for others', () => {
+  const withMe = (me: typeof server.me) => {
+    cleanup()
+    server.me = me
+    openShelf()
+  }
+  it('nothing is offered where nobody else reaches this server', async () => {
+    await screen.findByRole('link', { name: /Wren/ })
+    expect(screen.queryByRole('button', { name: /^Show/ })).toBeNull()
+    expect(screen.queryByRole('button', { name: 'Sign out' })).toBeNull()
+  })
+  it('a link is made, stands there to be copied, and is taken back', async () => {
+    withMe({ reached: true })
+    await userEvent.click(await screen.findByRole('button', { name: 'Show' }))
+    await userEvent.click(await screen.findByRole('button', { name: 'Make a link' }))
+    const link = await screen.findByRole<HTMLInputElement>('textbox', { name: /^Link made/ })
+    expect(link.value).toBe('http://localhost/builds/shown-0')
+    expect(screen.queryByText('Handed to another bench')).toBeNull()
+    await userEvent.click(screen.getByRole('button', { name: 'Take it back' }))
+    await waitFor(() => expect(screen.queryByRole('textbox', { name: /^Link made/ })).toBeNull())
+  })
+  it('handing over asks twice, names whom, and asks again when another is chosen', async () => {
+    withMe({ reached: true, bench: 'Anna', others: ['Ben', 'Clara'] })
+    expect(await screen.findByText('Anna')).toBeTruthy()
+    await userEvent.click(screen.getByRole('button', { name: 'Show or hand over' }))
+    const give = await screen.findByRole<HTMLButtonElement>('button', { name: 'Hand it over' })
+    expect(give.disabled).toBe(true)
+    await userEvent.selectOptions(screen.getByRole('combobox', { name: 'To' }), 'Ben')
+    await userEvent.click(give)
+    expect(server.handed).toEqual([])
+    await userEvent.selectOptions(screen.getByRole('combobox', { name: 'To' }), 'Clara')
+    await userEvent.click(screen.getByRole('button', { name: 'Hand it over' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Yes, Wren goes to Clara' }))
+    await screen.findByText('Wren is at Clara now.')
+    expect(server.handed).toEqual([['b', 'Clara']])
+  })
+})

@@ -9,6 +9,8 @@ export interface BuildState {
   canUndo: boolean
   canRedo: boolean
   updatedAt: string
+  /** Another bench shows it to be looked at: nothing done to it is kept. */
+  shown?: true
 }
 
 /** What the shelf says of a build; the whole of it is fetched when it comes into sight. */
@@ -38,10 +40,24 @@ export interface Photo {
   /** It belongs to an entry of the log. */
   logged: boolean
 }
-export const photoAddress = (id: string) => `/api/photos/${id}`
+export const photoAddress = (build: string, id: string) => `/api/builds/${build}/photos/${id}`
 
 /** Something another window did. */
-export type News = { build: string; revision?: number; away?: boolean } | { stock: true }
+export type News = { build: string; revision?: number; away?: boolean; log?: true; handed?: string } | { stock: true }
+
+/** Whose bench this is, where benches sign in; and whether anybody else reaches this server at all. */
+export interface Me {
+  reached: boolean
+  bench?: string
+  others?: string[]
+}
+
+/** A link by which a build is looked at. */
+export interface ShownLink {
+  token: string
+  createdAt: string
+}
+export const linkAddress = (token: string) => `${location.origin}/builds/${token}`
 
 /** What the server said when it could not do as asked: one sentence for the person. */
 export class ApiProblem extends Error {
@@ -132,7 +148,12 @@ export const api = {
     if (!answer.ok) throw new ApiProblem(answer.status, data.detail ?? `The server answered ${answer.status}.`)
     return data
   },
-  removePhoto: (id: string) => call<void>('DELETE', `/photos/${id}`),
+  removePhoto: (build: string, id: string) => call<void>('DELETE', `/builds/${build}/photos/${id}`),
+  me: () => call<Me>('GET', '/me'),
+  links: (id: string) => call<ShownLink[]>('GET', `/builds/${id}/links`),
+  addLink: (id: string) => call<ShownLink>('POST', `/builds/${id}/links`, {}),
+  removeLink: (id: string, token: string) => call<void>('DELETE', `/builds/${id}/links/${token}`),
+  handOver: (id: string, to: string) => call<void>('POST', `/builds/${id}/hand-over`, { to }),
   bench: () => call<Bench>('GET', '/bench'),
   putBench: (bench: Bench) => call<Bench>('PUT', '/bench', bench),
   removeStock: (id: string) => call<void>('DELETE', `/stock/${id}`),

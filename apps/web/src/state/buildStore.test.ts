@@ -6,7 +6,7 @@ import type { BuildState } from './api'
 /** A server of a few lines: one build with a revision, 409 when stale, and a switch that pulls its plug. */
 const server = vi.hoisted(() => ({
   state: undefined as unknown as { revision: number; build: unknown },
-  other: undefined as unknown as { revision: number; build: unknown },
+  other: undefined as unknown as { revision: number; build: unknown; shown?: true },
   away: false,
   /** A status every change is answered with, and the label of a change that can never be. */
   fails: 0,
@@ -210,4 +210,33 @@ describe('the open build', () => {
     expect((server.state.build as Build).name).toBe('Kept')
     expect(useBuild.getState().trial).toBeUndefined()
   })
+})
+
+describe('a build of another bench, shown by a link', () => {
+  it('can be tried with, and nothing of it is sent; as it is comes back', async () => {
+    server.other = { revision: 7, build: newBuild({ name: 'Shown', handedness: 'right', strings: 6, scale: 650 }, '2026-11-26'), shown: true }
+    await useBuild.getState().open('other')
+    useBuild.getState().change((b) => setField(b, ['budget'], 9, 'Budget'))
+    expect(useBuild.getState().build!.budget).toBe(9)
+    await useBuild.getState().undo()
+    expect(server.sent).toEqual([])
+    expect(useBuild.getState()).toMatchObject({ unsent: 0, canUndo: false, sending: { is: 'quiet' } })
+    useBuild.getState().asShown()
+    expect(useBuild.getState().build!.budget).toBeUndefined()
+    // What is one's own is sent again afterwards.
+    await useBuild.getState().open('b')
+    expect(useBuild.getState().shown).toBeUndefined()
+    useBuild.getState().change((b) => setField(b, ['budget'], 5, 'Budget'))
+    await vi.waitFor(() => expect(server.sent).toHaveLength(1))
+  })
+})
+
+it('a build handed to another bench meanwhile: said, nothing more is sent, and what waits is kept', async () => {
+  await useBuild.getState().open('b')
+  hearNews({ build: 'b', handed: 'Ben' })
+  expect(useBuild.getState().sending).toMatchObject({ is: 'handed', why: expect.stringMatching(/was handed to Ben\.$/) })
+  useBuild.getState().change((b) => setField(b, ['budget'], 5, 'Budget'))
+  await Promise.resolve()
+  expect(server.sent).toEqual([])
+  expect(useBuild.getState().unsent).toBe(1)
 })

@@ -29,6 +29,8 @@ interface BuildStore {
   /** How many changes the server does not have yet. */
   unsent: number
   problem?: string
+  /** As its own bench shows it, where it is only shown: what is tried here is not kept. */
+  shown?: Build
   evaluation?: Evaluation
   /** What is worth measuring, best first; follows the evaluation a moment later. */
   /** The builds the evaluation and the round were made of: while either is another, what is shown is on its way to change. */
@@ -48,6 +50,8 @@ interface BuildStore {
   change: (make: (build: Build) => Change) => void
   undo: () => Promise<void>
   redo: () => Promise<void>
+  /** A build that is only shown, as its own bench has it: what was tried is dropped. */
+  asShown: () => void
   tryOut: (make: (build: Build) => Change) => void
   keepTrial: () => void
   dropTrial: () => void
@@ -78,7 +82,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
 
   const openBox = (): Outbox | undefined => {
     const { id, build, revision, canUndo, canRedo } = get()
-    return id !== undefined && build ? outboxOf({ id, build, revision, canUndo, canRedo, updatedAt: '' }) : undefined
+    return id !== undefined && build && !get().shown ? outboxOf({ id, build, revision, canUndo, canRedo, updatedAt: '' }) : undefined
   }
 
   /** Shows what an outbox holds, when its build is the one open; a build that is not waits for nothing and is forgotten. */
@@ -148,8 +152,14 @@ export const useBuild = create<BuildStore>()((set, get) => {
       set({ id })
       try {
         // What is still on its way from an earlier visit is part of the build.
-        const box = outboxes.get(id) ?? outboxOf(await api.build(id))
+        const there = outboxes.get(id)
+        const state = there ? undefined : await api.build(id)
         if (get().id !== id) return
+        if (state?.shown) {
+          set({ build: state.build, shown: state.build, revision: state.revision, canUndo: false, canRedo: false })
+          return await reckon()
+        }
+        const box = there ?? outboxOf(state!)
         set({ build: box.shown })
         follow(box)
         adoptUnsent(id, (changes) => box.adopt(changes))
@@ -165,6 +175,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
       set({
         id: undefined,
         build: undefined,
+        shown: undefined,
         evaluation: undefined,
         ranked: undefined,
         trial: undefined,
@@ -188,10 +199,16 @@ export const useBuild = create<BuildStore>()((set, get) => {
       if (!build) return
       const change = make(build)
       if (!change.edits.length) return
-      const box = openBox()!
+      const box = openBox()
       set({ build: applyChange(build, change), trial: undefined })
-      box.push(change)
+      box?.push(change)
       void reckon(change.label)
+    },
+    asShown: () => {
+      const { shown } = get()
+      if (!shown) return
+      set({ build: shown, trial: undefined })
+      void reckon('As it is')
     },
     undo: () => step('undo'),
     redo: () => step('redo'),
@@ -244,10 +261,12 @@ export function sendWhatWasLeft(): void {
 /** Passes on what other windows did. */
 export function hearNews(news: News): void {
   if ('stock' in news) return
-  const { build, revision, away } = news
+  if (news.log) return
+  const { build, revision, away, handed } = news
   const box = outboxes.get(build)
   if (revision !== undefined) box?.heard(revision)
   if (away !== undefined) box?.heardAway(away)
+  if (handed !== undefined) box?.heardHanded(handed)
 }
 
 /** This window was away and may have missed news: the open build is looked at again, and what waits is sent. */

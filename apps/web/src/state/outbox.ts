@@ -10,6 +10,8 @@ export type Sending =
   | { is: 'waiting'; why: string }
   /** The build was put away elsewhere; nothing goes on until it is brought back. */
   | { is: 'put away'; why: string }
+  /** It belongs to another bench now. */
+  | { is: 'handed'; why: string }
 
 /** Changes of mine that touch a place another window set to something else meanwhile. */
 export type Conflict = Merged['clashing']
@@ -45,6 +47,10 @@ export class Outbox {
     private readonly ears: Ears,
   ) {}
 
+  /** Nothing is sent now, and waiting does not help. */
+  private get held(): boolean {
+    return this.sending.is === 'put away' || this.sending.is === 'handed'
+  }
   get id(): string {
     return this.saved.id
   }
@@ -82,10 +88,10 @@ export class Outbox {
   /** Sends what waits, now. */
   send(): void {
     clearTimeout(this.retry)
-    if (this.sending.is === 'put away') return
+    if (this.held) return this.ears.tell()
     this.say({ is: 'sending' })
     this.inLine(async () => {
-      while (this.queue.length && this.sending.is !== 'put away') if (!(await this.sendFirst())) return
+      while (this.queue.length && !this.held) if (!(await this.sendFirst())) return
       if (this.sending.is === 'sending') this.say({ is: 'quiet' })
       this.wait = FIRST_RETRY
     })
@@ -122,6 +128,12 @@ export class Outbox {
       this.sending = { is: 'quiet' }
       this.send()
     }
+  }
+
+  /** It belongs to another bench now; what was not sent stays in this browser. */
+  heardHanded(to: string): void {
+    clearTimeout(this.retry)
+    this.say({ is: 'handed', why: `${this.saved.build.name} was handed to ${to}.` })
   }
 
   /** Fetches the build when others have gone on. */

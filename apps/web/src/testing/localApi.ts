@@ -11,7 +11,7 @@ import {
   type StockItem,
 } from '@snug/core'
 import { readBundle, readPartsCsv } from '@snug/formats'
-import type { BuildState } from '../state/api'
+import type { BuildState, Me, ShownLink } from '../state/api'
 
 export class ApiProblem extends Error {
   constructor(
@@ -40,12 +40,27 @@ export const server = {
   log: [] as LogEntry[],
   stock: [] as StockItem[],
   bench: USUAL_BENCH,
+  me: { reached: false } as Me,
+  links: [] as ShownLink[],
+  handed: [] as [build: string, to: string][],
   /** The build was put away from the shelf. */
   away: false,
 }
 
 export function resetServer(build: Build) {
-  Object.assign(server, { build, revision: 0, done: [], undone: [], log: [], stock: [], away: false, bench: USUAL_BENCH })
+  Object.assign(server, {
+    build,
+    revision: 0,
+    done: [],
+    undone: [],
+    log: [],
+    stock: [],
+    away: false,
+    bench: USUAL_BENCH,
+    me: { reached: false },
+    links: [],
+    handed: [],
+  })
 }
 
 const state = (): BuildState => ({
@@ -155,6 +170,21 @@ export const api = {
       ? Promise.resolve({ id: 'picture' })
       : Promise.reject(new ApiProblem(422, 'That is no picture this can read.')),
   removePhoto: () => Promise.resolve(),
+  me: () => Promise.resolve(server.me),
+  links: () => Promise.resolve(server.links),
+  addLink: () => {
+    const link = { token: `shown-${server.links.length}`, createdAt: '2026-11-26T20:00:00Z' }
+    server.links.push(link)
+    return Promise.resolve(link)
+  },
+  removeLink: (_id: string, token: string) => {
+    server.links = server.links.filter((l) => l.token !== token)
+    return Promise.resolve()
+  },
+  handOver: (id: string, to: string) => {
+    server.handed.push([id, to])
+    return Promise.resolve()
+  },
   bench: () => Promise.resolve(server.bench),
   putBench: (bench: Bench) => {
     server.bench = bench
@@ -189,4 +219,5 @@ export const api = {
   },
 }
 
-export const photoAddress = (id: string) => `/api/photos/${id}`
+export const photoAddress = (build: string, id: string) => `/api/builds/${build}/photos/${id}`
+export const linkAddress = (token: string) => `http://localhost/builds/${token}`

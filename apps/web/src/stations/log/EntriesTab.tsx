@@ -52,7 +52,7 @@ export function EntriesTab() {
       onPick={pick}
       loupe={
         hand?.photo ? (
-          <Picture entry={hand} photo={hand.photo} />
+          <Picture entry={hand} address={photoAddress(id, hand.photo)} />
         ) : (
           (drawing ?? <Empty>What an entry is about is drawn here; this one is about the whole of it.</Empty>)
         )
@@ -126,9 +126,9 @@ export function EntriesTab() {
   )
 }
 
-const Picture = ({ entry, photo }: { entry: LogEntry; photo: string }) => (
-  <a href={photoAddress(photo)} target="_blank" rel="noopener noreferrer" className="grid h-full place-items-center p-2">
-    <img src={photoAddress(photo)} alt={`Picture: ${entry.text}`} className="max-h-full max-w-full object-contain" />
+const Picture = ({ entry, address }: { entry: LogEntry; address: string }) => (
+  <a href={address} target="_blank" rel="noopener noreferrer" className="grid h-full place-items-center p-2">
+    <img src={address} alt={`Picture: ${entry.text}`} className="max-h-full max-w-full object-contain" />
   </a>
 )
 

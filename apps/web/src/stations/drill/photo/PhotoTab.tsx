@@ -50,7 +50,7 @@ export function PhotoTab() {
       problem={problem}
       onChoose={setChosen}
       onTake={(f) => void take(f)}
-      onRemove={(p) => void api.removePhoto(p.id).then(again)}
+      onRemove={(p) => void api.removePhoto(id, p.id).then(again)}
     />
   )
   if (!photo)
@@ -68,16 +68,15 @@ export function PhotoTab() {
         hand={shelf}
       />
     )
-  return <OnePhoto key={photo.id} photo={photo} shelf={shelf} />
+  return <OnePhoto key={photo.id} address={photoAddress(id, photo.id)} photo={photo} shelf={shelf} />
 }
 
-function OnePhoto({ photo, shelf }: { photo: Photo; shelf: React.ReactNode }) {
+function OnePhoto({ photo, address, shelf }: { photo: Photo; address: string; shelf: React.ReactNode }) {
   const kept = useWorks((s) => s.works[photo.id])
   // What was kept by an earlier version lacks what it did not know.
   const work = useMemo(() => ({ ...FRESH, ...kept }), [kept])
   const put = useWorks((s) => s.put)
   const set = (more: Partial<PhotoWork>) => put(photo.id, more)
-  const address = photoAddress(photo.id)
   const { grey, problem } = usePicture(address)
   const [doing, setDoing] = useState<Doing>('scale')
   const [says, setSays] = useState<string>()

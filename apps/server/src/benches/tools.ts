@@ -5,16 +5,18 @@ import { Router } from 'express'
 import type { Db } from '../db/open'
 import { benches } from '../db/schema'
 import { bodyAs } from '../http/body'
+import { benchOf } from './who'
 
-/** One data folder is one person's. */
-const OWN = 'own'
 const upwards = (sizes: readonly number[]) => [...new Set(sizes)].sort((a, b) => a - b)
 
 /** What the person has to drill and rout with; what people start with until they say. */
-export function benchRoutes(db: Db): Router {
+export function toolRoutes(db: Db): Router {
   const routes = Router()
   routes.get('/bench', async (_req, res) => {
-    const [row] = await db.select().from(benches).where(eq(benches.id, OWN))
+    const [row] = await db
+      .select({ doc: benches.doc })
+      .from(benches)
+      .where(eq(benches.id, benchOf(res)))
     res.json(row?.doc ?? USUAL_BENCH)
   })
   routes.put('/bench', async (req, res) => {
@@ -29,7 +31,10 @@ export function benchRoutes(db: Db): Router {
       ...(said.things ? { things: said.things } : {}),
     }
     const updatedAt = new Date().toISOString()
-    await db.insert(benches).values({ id: OWN, doc, updatedAt }).onConflictDoUpdate({ target: benches.id, set: { doc, updatedAt } })
+    await db
+      .update(benches)
+      .set({ doc, updatedAt })
+      .where(eq(benches.id, benchOf(res)))
     res.json(doc)
   })
   return routes

@@ -1,0 +1,40 @@
+import 'reflect-metadata'
+import { openFolder } from '../db/open'
+import { openServer } from '../db/postgres'
+import { addBench, listBenches, newPhraseFor, renameBench } from './store'
+
+const USE = `Say one of:
+  npm run benches -- list
+  npm run benches -- add "Name"               makes a bench and its pass-phrase
+  npm run benches -- phrase "Name"            gives it a new one; whoever is signed in has to sign in again
+  npm run benches -- rename "Name" "Another"  for instance "own", which is what a data folder begins with`
+
+/** Benches of a database server (DATABASE_URL), or of a data folder (SNUG_DATA) that no running Snug Bolt has open. */
+async function main([act, name, to]: string[]): Promise<string> {
+  const url = process.env.DATABASE_URL
+  const opened = url === undefined ? await openFolder(process.env.SNUG_DATA ?? 'data') : await openServer(url)
+  const { db } = opened
+  try {
+    if (act === 'list') return (await listBenches(db)).map((b) => `${b.name}${b.open ? '' : ' (nobody can sign in to it)'}`).join('\n')
+    if (act === 'add' && name !== undefined) return `${name} signs in with: ${await addBench(db, name)}`
+    if (act === 'phrase' && name !== undefined) return `${name} signs in with: ${await newPhraseFor(db, name)}`
+    if (act === 'rename' && name !== undefined && to !== undefined) {
+      await renameBench(db, name, to)
+      return `${name} is called ${to} now`
+    }
+    throw new Error(USE)
+  } finally {
+    await opened.close()
+  }
+}
+
+main(process.argv.slice(2)).then(
+  (said) => {
+    process.stdout.write(`${said}\n`)
+    process.exit(0)
+  },
+  (error: unknown) => {
+    process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`)
+    process.exit(1)
+  },
+)
