@@ -2,26 +2,25 @@ import AxeBuilder from '@axe-core/playwright'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import type { Page } from '@playwright/test'
-import { expect, newBench, saved, startServer, test } from './server'
+import { test as base, type Page } from '@playwright/test'
+import { expect, newBench, saved, startServer } from './server'
 
-let folder: string
-let stop: () => unknown
-let url: string
-const phrases: Record<string, string> = {}
-test.beforeAll(async () => {
-  folder = await mkdtemp(join(tmpdir(), 'snug-benches-'))
-  for (const name of ['Anna', 'Ben']) phrases[name] = newBench(folder, name)
-  const { url: at, child } = await startServer(folder, '--benches')
-  url = at
-  stop = () => child.kill('SIGKILL')
-})
-test.afterAll(async () => {
-  stop()
-  await rm(folder, { recursive: true, force: true })
+const test = base.extend<{ home: string; benches: { url: string; phrases: Record<string, string> } }>({
+  // eslint-disable-next-line no-empty-pattern
+  home: async ({}, use) => {
+    const home = await mkdtemp(join(tmpdir(), 'snug-benches-'))
+    await use(home)
+    await rm(home, { recursive: true, force: true })
+  },
+  benches: async ({ home }, use) => {
+    const phrases = Object.fromEntries(['Anna', 'Ben'].map((name) => [name, newBench(home, name)]))
+    const { url, child } = await startServer(home, '--benches')
+    await use({ url, phrases })
+    child.kill('SIGKILL')
+  },
 })
 
-async function signIn(page: Page, name: string) {
+async function signIn(page: Page, { url, phrases }: { url: string; phrases: Record<string, string> }, name: string) {
   await page.goto(url)
   await page.getByLabel('Name of your bench').fill(name)
   await page.getByLabel('Its pass-phrase').fill(phrases[name]!)
@@ -31,15 +30,16 @@ async function signIn(page: Page, name: string) {
 
 test('two benches: a build is shown by a link, looked at and tried with, then handed over, with everything that belongs to it', async ({
   browser,
+  benches,
 }) => {
   const page = await (await browser.newContext()).newPage()
-  await page.goto(url)
+  await page.goto(benches.url)
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
   await page.getByLabel('Name of your bench').fill('Anna')
   await page.getByLabel('Its pass-phrase').fill('wrong altogether')
   await page.getByRole('button', { name: 'Sign in' }).click()
   await expect(page.getByRole('alert')).toHaveText('That bench and that pass-phrase do not belong together.')
-  await signIn(page, 'Anna')
+  await signIn(page, benches, 'Anna')
   await page.getByRole('button', { name: 'Open an example' }).click()
   await page.getByRole('link', { name: 'Log' }).click()
   await page.getByRole('textbox', { name: 'What happened' }).first().fill('Pocket is square to the string line')
@@ -73,7 +73,7 @@ test('two benches: a build is shown by a link, looked at and tried with, then ha
   expect(refused).toBe(401)
 
   const ben = await (await browser.newContext()).newPage()
-  await signIn(ben, 'Ben')
+  await signIn(ben, benches, 'Ben')
   await expect(ben.getByText('The shelf is empty.')).toBeVisible()
   await page.getByRole('combobox', { name: 'To' }).selectOption('Ben')
   await page.getByRole('button', { name: 'Hand it over' }).click()
@@ -90,8 +90,7 @@ test('two benches: a build is shown by a link, looked at and tried with, then ha
   await expect(ben.getByRole('button', { name: 'Sign in' })).toBeVisible()
 })
 
-test('another device: the phrase lets it in, a wrong one does not', async ({ page }) => {
-  const home = await mkdtemp(join(tmpdir(), 'snug-share-'))
+test('another device: the phrase lets it in, a wrong one does not', async ({ page, home }) => {
   process.env.SNUG_PHRASE = 'maple screw lamp'
   const { child, said } = await startServer(home, '--share')
   try {
@@ -108,6 +107,5 @@ test('another device: the phrase lets it in, a wrong one does not', async ({ pag
     await expect(page.getByText('The shelf is empty.')).toBeVisible()
   } finally {
     child.kill('SIGKILL')
-    await rm(home, { recursive: true, force: true })
   }
 })

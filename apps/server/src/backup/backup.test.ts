@@ -15,7 +15,7 @@ import { backUp, backUpBefore, backUpDaily } from './backup'
 import { keptDays } from './kept'
 import { standOf, upTo } from './migrations'
 import { restore } from './restore'
-import { TABLES } from './tables'
+import { LEFT_OUT, TABLES } from './tables'
 
 let home: string
 let app: TestApp
@@ -164,4 +164,11 @@ describe('one a day', () => {
     // What was kept yesterday and is not younger than it may be is kept today: nothing thins out twice.
     expect(keptDays(kept, '2026-11-26')).toEqual(kept)
   })
+})
+
+it('every table there is goes into a backup, or is left out on purpose', async () => {
+  const { rows } = (await app.db.execute("select tablename from pg_tables where schemaname = 'public'")) as unknown as {
+    rows: { tablename: string }[]
+  }
+  expect(rows.map((r) => r.tablename).toSorted()).toEqual([...TABLES, ...LEFT_OUT].toSorted())
 })

@@ -9,7 +9,7 @@ import { durable, watched, type Sync } from './durable'
 import { LivingClient, type Client } from './living'
 import { takeFolder } from './lock'
 import { giveUpReserve, keepReserve, NoRoom, ROOM_TO_START, ROOM_TO_WRITE, wantRoom } from './room'
-import { CHANNEL } from './news'
+import { CHANNEL } from './channel'
 import * as schema from './schema'
 import { tidier } from './tidy'
 

@@ -1,7 +1,7 @@
 import { drizzle } from 'drizzle-orm/node-postgres'
 import { migrate } from 'drizzle-orm/node-postgres/migrator'
 import pg from 'pg'
-import { CHANNEL } from './news'
+import { CHANNEL } from './channel'
 import { MIGRATIONS, type Db, type OpenDb } from './open'
 import * as schema from './schema'
 

@@ -214,7 +214,11 @@ describe('the open build', () => {
 
 describe('a build of another bench, shown by a link', () => {
   it('can be tried with, and nothing of it is sent; as it is comes back', async () => {
-    server.other = { revision: 7, build: newBuild({ name: 'Shown', handedness: 'right', strings: 6, scale: 650 }, '2026-11-26'), shown: true }
+    server.other = {
+      revision: 7,
+      build: newBuild({ name: 'Shown', handedness: 'right', strings: 6, scale: 650 }, '2026-11-26'),
+      shown: true,
+    }
     await useBuild.getState().open('other')
     useBuild.getState().change((b) => setField(b, ['budget'], 9, 'Budget'))
     expect(useBuild.getState().build!.budget).toBe(9)
