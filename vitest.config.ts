@@ -57,6 +57,8 @@ export default defineConfig({
           env: { SNUG_TEST_ON: 'postgres' },
         },
       },
+      // Long runs in short (SOAK=1 for their full length): each by itself, since they cut down what they stand on.
+      { test: { ...node('soak', 'soak', 'reflect-metadata').test, globalSetup: [template] } },
       {
         plugins: [react()],
         test: {

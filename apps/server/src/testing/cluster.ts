@@ -1,6 +1,6 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
-import { chownSync, existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
+import { chownSync, existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -19,6 +19,8 @@ export interface Cluster {
   url: (database: string) => string
   /** Ends it as power loss or the kernel would: every process at once, without a word. */
   kill: () => Promise<void>
+  /** Every process of it stops where it is. */
+  freeze: () => void
   /** Starts it again where it lies. */
   start: () => Promise<void>
   remove: () => Promise<void>
@@ -26,10 +28,11 @@ export interface Cluster {
 }
 
 /** A PostgreSQL of one's own in a folder of its own, which nobody else reaches. It writes as at a person's: synced before it answers. */
-export async function makeCluster(settings: Record<string, string> = {}): Promise<Cluster> {
+export async function makeCluster({ at, settings = {} }: { at?: string; settings?: Record<string, string> } = {}): Promise<Cluster> {
   const bin = programs()
   if (!bin) throw new Error(`There is no PostgreSQL under ${DEBIAN}.`)
-  const folder = mkdtempSync(join(tmpdir(), 'snug-postgres-'))
+  const folder = at ?? mkdtempSync(join(tmpdir(), 'snug-postgres-'))
+  mkdirSync(folder, { recursive: true })
   const who = owner()
   if (who) chownSync(folder, who.uid, who.gid)
   const data = join(folder, 'data')
@@ -67,12 +70,13 @@ export async function makeCluster(settings: Record<string, string> = {}): Promis
     process.kill(-server.pid, 'SIGKILL')
     await ended
   }
+  const freeze = () => void (server?.pid && process.kill(-server.pid, 'SIGSTOP'))
   await start()
   const remove = async () => {
     await kill()
     rmSync(folder, { recursive: true, force: true })
   }
-  return { url, kill, start, remove, folder }
+  return { url, kill, freeze, start, remove, folder }
 }
 
 /** PostgreSQL refuses to run as the one who may do everything; Debian's package brings a user for it. */

@@ -1,0 +1,2 @@
+/** What news goes through inside the database. */
+export const CHANNEL = 'news'
