@@ -9,6 +9,8 @@ export interface Place {
   name: string
   /** Starts everything that is not running. */
   start: () => Promise<Door>
+  /** One more process that serves, on the same database. */
+  another?: () => Promise<Door>
   /** Every process stops where it is, as if no time passed for it. */
   freeze: () => void
   /** Every process is gone at once, without a word. */
@@ -40,26 +42,31 @@ export const hasPostgres = (): boolean => programs() !== undefined
 /** On a database server in a folder, with one process that serves. @param settings of the database server */
 export async function serverPlace(home: string, settings: Record<string, string> = {}): Promise<Place> {
   let cluster: Cluster | undefined
-  let child: ChildProcess | undefined
+  let children: ChildProcess[] = []
+  const serving = async () => {
+    const child = launch(join(home, 'none'), { DATABASE_URL: cluster!.url('postgres') })
+    children.push(child)
+    return (await ready(child)).url
+  }
   let cookie: string | undefined
   return {
     name: 'PostgreSQL',
     start: async () => {
       if (cluster) await cluster.start()
       else cluster = await makeCluster({ at: join(home, 'postgres'), settings })
-      const env = { DATABASE_URL: cluster.url('postgres'), SNUG_DATA: join(home, 'none') }
-      if (!cookie) addBench(env)
-      child = launch(join(home, 'none'), env)
-      const { url } = await ready(child)
+      if (!cookie) addBench({ DATABASE_URL: cluster.url('postgres') })
+      const url = await serving()
       cookie ??= await signedIn(url)
       return { url, cookie }
     },
+    another: async () => ({ url: await serving(), ...(cookie ? { cookie } : {}) }),
     freeze: () => {
-      child?.kill('SIGSTOP')
+      for (const child of children) child.kill('SIGSTOP')
       cluster?.freeze()
     },
     kill: async () => {
-      await gone(child)
+      await Promise.all(children.map(gone))
+      children = []
       await cluster?.kill()
     },
   }

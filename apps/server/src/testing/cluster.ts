@@ -69,6 +69,8 @@ export async function makeCluster({ at, settings = {} }: { at?: string; settings
     const ended = once(server, 'exit')
     process.kill(-server.pid, 'SIGKILL')
     await ended
+    // Its helpers go a moment after the one that started them.
+    while (alive(-server.pid)) await new Promise((done) => setTimeout(done, 5))
   }
   const freeze = () => void (server?.pid && process.kill(-server.pid, 'SIGSTOP'))
   await start()
@@ -77,6 +79,14 @@ export async function makeCluster({ at, settings = {} }: { at?: string; settings
     rmSync(folder, { recursive: true, force: true })
   }
   return { url, kill, freeze, start, remove, folder }
+}
+
+function alive(pid: number): boolean {
+  try {
+    return process.kill(pid, 0)
+  } catch {
+    return false
+  }
 }
 
 /** PostgreSQL refuses to run as the one who may do everything; Debian's package brings a user for it. */
