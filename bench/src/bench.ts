@@ -4,6 +4,7 @@ import { benchCircuit } from './circuit'
 import { benchDrill } from './drill'
 import { benchEvaluate } from './evaluate'
 import { benchPlan } from './plan'
+import { benchServer } from './server'
 import { benchSetup } from './setup'
 import { benchTable } from './table'
 
@@ -16,6 +17,7 @@ const ALL = {
   circuit: benchCircuit,
   setup: benchSetup,
   plan: benchPlan,
+  server: benchServer,
   page: benchPage,
   browser: benchBrowser,
 }

@@ -6,6 +6,7 @@ import { join } from 'node:path'
 import { pinoHttp } from 'pino-http'
 import type { Logger } from 'pino'
 import { door } from './benches/door'
+import { Known } from './benches/known'
 import { toolRoutes } from './benches/tools'
 import { setBench } from './benches/who'
 import { buildRoutes } from './builds/routes'
@@ -69,8 +70,11 @@ export function createApp({ opened, hub = new NewsHub(), web, logger, addresses 
   )
   app.use(ownPageOnly(addresses), fitAddress)
   // Whoever spreads requests over several processes asks after them without signing in.
-  if (benches) app.get('/api/health', (_req, res) => void res.json({ ok: true })).use(door(db))
-  else {
+  if (benches) {
+    const known = new Known(db)
+    hub.onSignedIn(known.forget)
+    app.get('/api/health', (_req, res) => void res.json({ ok: true })).use(door(db, known))
+  } else {
     if (share) app.use(gate(share.phrase, share.sessions))
     app.use((_req, res, next) => {
       setBench(res, { id: OWN })
@@ -81,7 +85,7 @@ export function createApp({ opened, hub = new NewsHub(), web, logger, addresses 
     if (req.method !== 'GET') res.once('finish', wrote)
     next()
   })
-  app.use('/api', ownBuild(db))
+  app.use('/api', ownBuild(db, benches))
   app.use(
     '/api',
     importRoutes(db),

@@ -1,6 +1,7 @@
 import { whyNotPlain, type Finding } from '@snug/core'
 import { validateSync, type ValidationError } from 'class-validator'
-import { plainToInstance, type ClassConstructor } from 'class-transformer'
+
+type ClassConstructor<T> = new () => T
 
 /** What is wrong, where, in one sentence. */
 export type Problem = Finding
@@ -11,8 +12,8 @@ export type Checked<T> = { ok: true; value: T } | { ok: false; problems: Problem
 const OPTIONS = { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }
 
 /**
- * Plain data from outside against a class. What is handed back is the copy the rules ran on, so that nothing a rule did not see
- * can be kept. The look at size and depth comes first: it is cheap, and the rest is not.
+ * Plain data from outside against a class. What is handed back is what the rules ran on, so that nothing a rule did not see can
+ * be kept. The look at size and depth comes first: it is cheap, and the rest is not.
  * @param values how many values may be in it
  */
 export function checked<T extends object>(type: ClassConstructor<T>, plain: unknown, values?: number): Checked<T> {
@@ -24,10 +25,14 @@ export function checked<T extends object>(type: ClassConstructor<T>, plain: unkn
 export function shaped<T extends object>(type: ClassConstructor<T>, plain: unknown): Checked<T> {
   if (typeof plain !== 'object' || plain === null || Array.isArray(plain))
     return { ok: false, problems: [{ path: '', why: 'This should be an object with named fields.' }] }
-  const value = plainToInstance(type, plain)
+  const value = asOne(type, plain)
   const problems = validateSync(value, OPTIONS).flatMap((e) => flatten(e, ''))
   return problems.length ? { ok: false, problems } : { ok: true, value }
 }
+
+/** The fields of plain data on an object the rules of a class are found by; what they hold is checked by rules of its own. */
+const asOne = <T extends object>(type: ClassConstructor<T>, plain: object): T =>
+  Object.create(type.prototype as object, Object.getOwnPropertyDescriptors(plain)) as T
 
 /** Every finding of a piece as path and sentence. */
 export function problemsOf<T extends object>(type: ClassConstructor<T>, plain: unknown): Problem[] {

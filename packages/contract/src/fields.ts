@@ -1,6 +1,7 @@
 import { LIMITS, whyNotDay, whyNotTime } from '@snug/core'
 import { ValidateBy, ValidateIf, type ValidationOptions } from 'class-validator'
 import { INNER, problemsOf, under, type Problem } from './checked'
+import { remembered } from './remembered'
 import { refTo, wrong, type Rule, type Schema } from './rules'
 
 /** A value checked by a function of ours; its findings keep their own paths. @param schema what a published schema says of it */
@@ -17,7 +18,10 @@ export function IsCheckedBy(problems: (value: unknown) => Problem[], schema: Sch
 
 /** An object as another class says. @param missing what is said when it is none */
 export const Nested = <T extends object>(type: new () => T, missing: string): PropertyDecorator =>
-  IsCheckedBy((v) => (typeof v === 'object' && v !== null && !Array.isArray(v) ? problemsOf(type, v) : wrong(missing)), refTo(type.name))
+  IsCheckedBy(
+    (v) => (typeof v === 'object' && v !== null && !Array.isArray(v) ? remembered(type, v, () => problemsOf(type, v)) : wrong(missing)),
+    refTo(type.name),
+  )
 
 /** Findings of one entry after the other, until there are enough of them. */
 function collect<T>(entries: Iterable<[string, T]>, problems: (value: T, key: string) => Problem[]): Problem[] {

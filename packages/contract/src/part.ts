@@ -17,6 +17,7 @@ import { IsIn, IsNumber, IsString, Length, Matches, MaxLength } from 'class-vali
 import { Between } from './bounds'
 import { shaped, type Problem } from './checked'
 import { IsDay, ListOf, Optional, RecordOf, says } from './fields'
+import { remembered } from './remembered'
 import { each, refTo, textOf, type Rule } from './rules'
 
 class SizeDoc {
@@ -60,7 +61,13 @@ export function problemsOfPart(value: unknown): Problem[] {
 }
 
 /** A part where it is used: it must be of the kind its slot takes. */
-export const partIn = (slot: Slot): Rule => ({ problems: (v) => problemsInSlot(v, slot), schema: refTo(`part-${slotSpec(slot).kind}`) })
+export function partIn(slot: Slot): Rule {
+  const rule: Rule = {
+    problems: (v) => remembered(rule, v, () => problemsInSlot(v, slot)),
+    schema: refTo(`part-${slotSpec(slot).kind}`),
+  }
+  return rule
+}
 
 function problemsInSlot(value: unknown, slot: Slot): Problem[] {
   const found = problemsOfPart(value)

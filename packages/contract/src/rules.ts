@@ -1,5 +1,6 @@
 import { whyNotDay } from '@snug/core'
 import { problemsOf, type Problem } from './checked'
+import { remembered } from './remembered'
 
 /** A piece of JSON Schema (draft 2020-12). */
 export type Schema = Record<string, unknown>
@@ -17,7 +18,7 @@ export const refTo = (name: string): Schema => ({ $ref: `#/$defs/${name}` })
 
 /** Each value is as a class says. */
 export const each = <T extends object>(type: new () => T): Rule => ({
-  problems: (v) => problemsOf(type, v),
+  problems: (v) => remembered(type, v, () => problemsOf(type, v)),
   schema: refTo(type.name),
 })
 

@@ -5,14 +5,15 @@ import { turnedAway } from '../share/letIn'
 import { limited, QUARTER, TRIES } from '../share/limited'
 import { isPublic } from '../share/public'
 import { COOKIE, COOKIE_IS, tokenOf } from '../share/token'
-import { NAME_AT_MOST, signedIn, signIn, signOut } from './store'
+import type { Known } from './known'
+import { NAME_AT_MOST, signIn, signOut } from './store'
 import { setBench } from './who'
 
 /**
  * Every bench has what is its own, and says its name and pass-phrase first. What is signed in stands in the database, so that any
  * process on it may answer the next request.
  */
-export function door(db: Db): Router {
+export function door(db: Db, known: Known): Router {
   const routes = Router()
   const form = express.urlencoded({ extended: false, limit: 2000 })
   routes.post('/sign-in', limited(QUARTER, TRIES, signInPage), form, async (req, res) => {
@@ -28,11 +29,12 @@ export function door(db: Db): Router {
   routes.post('/sign-out', async (req, res) => {
     const token = tokenOf(req)
     if (token) await signOut(db, token)
+    known.forget()
     res.clearCookie(COOKIE, { path: '/' })
     res.redirect(303, '/sign-in')
   })
   routes.use(async (req, res, next) => {
-    const bench = await signedIn(db, tokenOf(req))
+    const bench = await known.who(tokenOf(req))
     if (bench) setBench(res, bench)
     else if (!isPublic(req)) return turnedAway(req, res, signInPage, 'Sign in first: load the page again. What you typed is kept here.')
     next()

@@ -1,5 +1,6 @@
 import { and, asc, eq, gt, isNotNull, lt, ne, sql } from 'drizzle-orm'
 import { randomUUID } from 'node:crypto'
+import { tell } from '../db/news'
 import type { Db } from '../db/open'
 import { benches, sessions } from '../db/schema'
 import { isPhrase, keptPhrase, newPhrase } from '../share/phrase'
@@ -61,6 +62,7 @@ export async function newPhraseFor(db: Db, said: string, phrase = newPhrase()): 
     const [row] = await tx.update(benches).set(set).where(eq(benches.name, name)).returning({ id: benches.id })
     if (!row) throw new BadBench(`There is no bench called ${name}.`)
     await tx.delete(sessions).where(eq(sessions.benchId, row.id))
+    await tell(tx, row.id, { signedIn: true })
     return phrase
   })
 }
@@ -74,6 +76,7 @@ export async function renameBench(db: Db, from: string, to: string): Promise<voi
     if (taken) throw new BadBench(`There is a bench called ${name} already.`)
     const rows = await tx.update(benches).set({ name }).where(eq(benches.name, old)).returning({ id: benches.id })
     if (!rows.length) throw new BadBench(`There is no bench called ${old}.`)
+    await tell(tx, rows[0]!.id, { signedIn: true })
   })
 }
 
@@ -124,4 +127,10 @@ export async function signedIn(db: Db, token: string | undefined, now = Date.now
   return row
 }
 
-export const signOut = (db: Db, token: string): Promise<unknown> => db.delete(sessions).where(eq(sessions.token, hashed(token)))
+export async function signOut(db: Db, token: string): Promise<void> {
+  const [row] = await db
+    .delete(sessions)
+    .where(eq(sessions.token, hashed(token)))
+    .returning({ bench: sessions.benchId })
+  if (row) await tell(db, row.bench, { signedIn: true })
+}

@@ -27,7 +27,11 @@ export function buildRoutes(db: Db): Router {
   })
   routes.post('/builds/:id/changes', async (req, res) => {
     const { revision, label, edits } = bodyAs(ChangeRequest, req.body)
-    res.json(await changeBuild(db, req.params.id, revision, { label, edits: edits as Edit[] }))
+    const { build, ...state } = await changeBuild(db, req.params.id, revision, { label, edits: edits as Edit[] })
+    // Who made the change knows what came of it, and need not be sent all of it (RFC 7240).
+    const minimal = req.headers.prefer === 'return=minimal'
+    if (minimal) res.set('Preference-Applied', 'return=minimal')
+    res.json(minimal ? state : { ...state, build })
   })
   routes.post('/builds/:id/back', async (req, res) => {
     const { revision, to } = bodyAs(BackRequest, req.body)

@@ -6,6 +6,7 @@ import {
   LIMITS,
   migrated,
   newBuild,
+  partsMoved,
   type Build,
   type Change,
   type Edit,
@@ -15,13 +16,14 @@ import {
 import { checkedBuild } from '@snug/contract'
 import { and, asc, desc, eq, gt, inArray, isNull, lt, sql } from 'drizzle-orm'
 import { randomUUID } from 'node:crypto'
-import { tell } from '../db/news'
+import { tell, telling } from '../db/news'
 import type { Db } from '../db/open'
 import { builds, events, logEntries, photos } from '../db/schema'
 import { inPieces } from '../db/pieces'
 import { HttpProblem } from '../http/problem'
 import { followSlots } from '../stock/follow'
 import { idFor } from './idFor'
+import { latest } from './latest'
 import { editsBetween } from './upgrade'
 
 /** A build as the interface holds it. */
@@ -43,7 +45,7 @@ export interface BuildSummary extends Pick<Build, 'name' | 'handedness' | 'strin
   updatedAt: string
 }
 
-type Row = typeof builds.$inferSelect
+export type Row = typeof builds.$inferSelect
 export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0]
 const stateOf = (row: Row): BuildState => ({
   id: row.id,
@@ -155,10 +157,10 @@ export async function changeBuild(db: Db, id: string, revision: number, change: 
 
 /** Takes the latest change back, or makes it again: an event like any other, with the inverse edits. */
 export async function stepBack(db: Db, id: string, revision: number, kind: 'undo' | 'redo'): Promise<BuildState> {
-  return write(db, id, revision, kind, async (row, tx) => {
+  return write(db, id, revision, kind, async (row) => {
     const target = (kind === 'undo' ? row.undo : row.redo).at(-1)
     if (target === undefined) throw new HttpProblem(422, kind === 'undo' ? nothingLeft(row) : 'There is nothing to make again.')
-    const [event] = await tx
+    const [event] = await db
       .select()
       .from(events)
       .where(and(eq(events.buildId, id), eq(events.revision, target)))
@@ -176,9 +178,9 @@ const nothingLeft = (row: Row) =>
  * The build as it was at an earlier revision, as a change like any other: every event since is taken back, latest first.
  */
 export async function goBack(db: Db, id: string, revision: number, to: number): Promise<BuildState> {
-  return write(db, id, revision, 'change', async (row, tx) => {
+  return write(db, id, revision, 'change', async (row) => {
     if (to >= row.revision) throw new HttpProblem(422, 'That is not an earlier state of this build.')
-    const { was, after } = await asItWas(tx, row, to)
+    const { was, after } = await asItWas(db, row, to)
     const edits = editsBetween(row.doc, was)
     if (!edits.length) throw new HttpProblem(422, 'The build reads the same now as it did then.')
     return { label: `Back to before “${after}”`.slice(0, LIMITS.label), edits }
@@ -209,33 +211,56 @@ async function write(
   id: string,
   revision: number,
   kind: 'change' | 'undo' | 'redo',
-  make: (row: Row, tx: Tx) => Change | Promise<Change>,
+  make: (row: Row) => Change | Promise<Change>,
 ): Promise<BuildState> {
-  return db.transaction(async (tx) => {
-    const row = await rowHeld(tx, id)
-    if (row.putAwayAt)
-      throw new HttpProblem(
-        410,
-        `${row.doc.name} was put away. Bring it back from the shelf’s message or here, then go on; your changes wait.`,
-      )
-    if (row.revision !== revision) throw stale(row)
-    const change = await make(row, tx)
-    const result = checkedBuild(applied(row, change))
-    if (!result.ok) throw new HttpProblem(422, result.problems[0]!.why, { problems: result.problems })
-    const doc = result.value
-    const next: Row = { ...row, doc, revision: revision + 1, updatedAt: now(), ...stacks(row, kind, revision + 1) }
-    await tx
-      .insert(events)
-      .values({ buildId: id, revision: next.revision, at: next.updatedAt, kind, label: change.label, edits: change.edits })
-    await tx
-      .update(builds)
-      .set({ doc, revision: next.revision, updatedAt: next.updatedAt, undo: next.undo, redo: next.redo })
-      .where(eq(builds.id, id))
-    await followSlots(tx, row, change, doc)
-    await tell(tx, row.benchId, { build: id, revision: next.revision })
+  // What this process wrote last need not be read again: whether it is still the last is asked when it is written.
+  const row = latest(db).at(id, revision) ?? (await rowOf(db, id))
+  if (row.putAwayAt) throw away(row)
+  if (row.revision !== revision) throw stale(row)
+  const change = await make(row)
+  const result = checkedBuild(applied(row, change))
+  if (!result.ok) throw new HttpProblem(422, result.problems[0]!.why, { problems: result.problems })
+  const doc = result.value
+  const next: Row = { ...row, doc, revision: revision + 1, updatedAt: now(), ...stacks(row, kind, revision + 1) }
+  const done = partsMoved(change).length
+    ? await db.transaction(async (tx) => {
+        if (!(await written(tx, next, kind, change))) return false
+        await followSlots(tx, row, change, doc)
+        return true
+      })
+    : await written(db, next, kind, change)
+  if (done) {
+    latest(db).keep(next)
     return stateOf(next)
-  })
+  }
+  // Somebody was sooner, between the reading and the writing.
+  const meanwhile = await rowOf(db, id)
+  throw meanwhile.putAwayAt ? away(meanwhile) : stale(meanwhile)
 }
+
+/**
+ * The next state of a build, the event that led to it, and the news of it: one statement, which is done as a whole or, where the build
+ * has gone on since it was read, not at all.
+ */
+async function written(db: Pick<Db, 'execute'>, next: Row, kind: string, change: Change): Promise<boolean> {
+  const { id, revision, updatedAt: at } = next
+  const json = (value: unknown) => sql`${JSON.stringify(value)}::jsonb`
+  const { rows } = await db.execute(sql`
+    with gone_on as (
+      update builds
+      set doc = ${json(next.doc)}, revision = ${revision}::int, updated_at = ${at}::timestamptz, undo = ${json(next.undo)}, redo = ${json(next.redo)}
+      where id = ${id} and revision = ${revision - 1}::int and put_away_at is null
+      returning bench_id
+    ), noted as (
+      insert into events (build_id, revision, at, kind, label, edits)
+      select ${id}, ${revision}::int, ${at}::timestamptz, ${kind}, ${change.label}, ${json(change.edits)} from gone_on
+    )
+    select ${telling(sql`bench_id`, { build: id, revision })} from gone_on`)
+  return rows.length > 0
+}
+
+const away = (row: Row) =>
+  new HttpProblem(410, `${row.doc.name} was put away. Bring it back from the shelf’s message or here, then go on; your changes wait.`)
 
 function applied(row: Row, change: Change): Build {
   try {

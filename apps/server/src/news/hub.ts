@@ -8,11 +8,20 @@ export class NewsHub {
   /** @param payload as the database passed it on */
   pass = (payload: string): void => {
     const { bench, news } = JSON.parse(payload) as { bench: string; news: News }
-    this.emitter.emit(bench, news)
+    if ('signedIn' in news) this.emitter.emit(SIGNED_IN, bench)
+    else this.emitter.emit(bench, news)
   }
 
   /** Something may have been missed: every window is to ask anew. */
-  missed = (): void => void this.emitter.emit(MISSED)
+  missed = (): void => {
+    this.emitter.emit(SIGNED_IN)
+    this.emitter.emit(MISSED)
+  }
+
+  /** Who is signed in has changed. @param forget of one bench, or of any */
+  onSignedIn(forget: (bench?: string) => void): void {
+    this.emitter.on(SIGNED_IN, forget)
+  }
 
   /** @param end called when something may have been missed @returns to stop */
   hear(bench: string, listener: (news: News) => void, end: () => void): () => void {
@@ -26,3 +35,4 @@ export class NewsHub {
 }
 
 const MISSED = Symbol('missed')
+const SIGNED_IN = Symbol('signed in')

@@ -74,13 +74,13 @@ export class ApiProblem extends Error {
 const KEPT_ALIVE = 60_000
 const sizeOf = (body: unknown) => (typeof body === 'string' ? body : JSON.stringify(body)).length
 
-async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
+async function call<T>(method: string, path: string, body?: unknown, more: Record<string, string> = {}): Promise<T> {
   let answer: Response
   try {
     answer = await fetch(`/api${path}`, {
       method,
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', ...more },
       // A write under way goes on when the page is closed; browsers allow it for small bodies.
       keepalive: method !== 'GET' && (body === undefined || sizeOf(body) < KEPT_ALIVE),
     })
@@ -106,7 +106,9 @@ export const api = {
   example: () => call<BuildState>('POST', '/builds/example', {}),
   putAway: (id: string) => call<void>('DELETE', `/builds/${id}`),
   restore: (id: string) => call<BuildState>('POST', `/builds/${id}/restore`, {}),
-  change: (id: string, revision: number, change: Change) => call<BuildState>('POST', `/builds/${id}/changes`, { revision, ...change }),
+  /** What came of it is known here, so only where it stands is answered. */
+  change: (id: string, revision: number, change: Change) =>
+    call<Omit<BuildState, 'build'>>('POST', `/builds/${id}/changes`, { revision, ...change }, { prefer: 'return=minimal' }),
   undo: (id: string, revision: number) => call<BuildState>('POST', `/builds/${id}/undo`, { revision }),
   redo: (id: string, revision: number) => call<BuildState>('POST', `/builds/${id}/redo`, { revision }),
   /** A page of them, latest first. @param before only what came before this revision */

@@ -170,7 +170,7 @@ export class Outbox {
     try {
       const state = await api.change(this.id, this.revision, change!)
       this.queue.shift()
-      this.saved = state
+      this.saved = { ...state, build: applyChange(this.saved.build, change!) }
       this.keep()
       this.ears.tell()
       return true
