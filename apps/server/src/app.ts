@@ -16,6 +16,7 @@ import { OWN } from './db/schema'
 import { fitAddress, jsonOnly, ownPageOnly, roomToWrite } from './http/guard'
 import { notFound, problemHandler } from './http/problem'
 import { ownBuild } from './links/ownBuild'
+import { Owners } from './links/owners'
 import { linkRoutes } from './links/routes'
 import { logRoutes } from './log/routes'
 import { NewsHub } from './news/hub'
@@ -85,7 +86,9 @@ export function createApp({ opened, hub = new NewsHub(), web, logger, addresses 
     if (req.method !== 'GET') res.once('finish', wrote)
     next()
   })
-  app.use('/api', ownBuild(db, benches))
+  const owners = benches ? new Owners(db) : undefined
+  if (owners) hub.onHanded(owners.forget)
+  app.use('/api', ownBuild(db, owners))
   app.use(
     '/api',
     importRoutes(db),

@@ -103,6 +103,21 @@ describe.skipIf(!here)('several processes on one database server', () => {
     bens.stop()
   })
 
+  it('all know at once that a build was handed over, and that somebody signed out', async () => {
+    const anna = await signedIn(one.base, 'Anna', 'maple screw lamp')
+    const ben = await signedIn(two.base, 'Ben', 'walnut glue clamp')
+    const { id } = (await asked(one.base, anna, '/builds', WANTED)).body as { id: string }
+    // Both have just been asked whose it is, and who that is.
+    for (const { base } of [one, two]) expect((await asked(base, anna, `/builds/${id}`)).status).toBe(200)
+    await asked(one.base, anna, `/builds/${id}/hand-over`, { to: 'Ben' })
+    for (const { base } of [one, two]) {
+      await expect.poll(async () => (await asked(base, anna, `/builds/${id}`)).status, { timeout: 5000 }).toBe(404)
+      expect((await asked(base, ben, `/builds/${id}`)).status).toBe(200)
+    }
+    await fetch(`${one.base}/sign-out`, { method: 'POST', headers: { cookie: ben }, redirect: 'manual' })
+    await expect.poll(async () => (await asked(two.base, ben, '/builds')).status, { timeout: 5000 }).toBe(401)
+  })
+
   it('take changes of one build one after the other: each revision once, whoever is sooner, and what was answered is there', async () => {
     const anna = await signedIn(one.base, 'Anna', 'maple screw lamp')
     const { id } = (await asked(one.base, anna, '/builds', WANTED)).body as { id: string }

@@ -1,11 +1,10 @@
-import { eq } from 'drizzle-orm'
 import { Router } from 'express'
 import { benchOf, setShown, shownBy } from '../benches/who'
 import { noSuch } from '../builds/store'
 import type { Db } from '../db/open'
-import { builds } from '../db/schema'
 import { HttpProblem } from '../http/problem'
 import { isShown } from '../share/public'
+import type { Owners } from './owners'
 import { buildShown } from './store'
 
 /** What is looked at by a link: the build, its log, its pictures; not what else its owner can do with it. */
@@ -15,9 +14,9 @@ const LOOKED_AT = /^\/(log|photos(\/[^/]+)?|bundle|events|at\/\d+)?$/i
  * Stands before every route of a build: only its own bench gets past, and whoever has a link to it, to look. Another bench's build
  * is as good as none, so that nobody learns by guessing which there are. What counts as a build's address is asked of the same
  * matching that finds its routes, so that no other way of writing one leads round it.
- * @param benches every bench signs in
+ * @param owners whose builds are, where every bench signs in
  */
-export function ownBuild(db: Db, benches: boolean): Router {
+export function ownBuild(db: Db, owners: Owners | undefined): Router {
   const routes = Router()
   routes.use('/builds/:id', async (req, res, next) => {
     const { id } = req.params
@@ -32,9 +31,7 @@ export function ownBuild(db: Db, benches: boolean): Router {
       return next()
     }
     // Where nobody signs in, all of them are of the one bench there is.
-    if (!benches) return next()
-    const [row] = await db.select({ bench: builds.benchId }).from(builds).where(eq(builds.id, id))
-    if (row?.bench !== benchOf(res)) throw noSuch(id)
+    if (owners && (await owners.of(id)) !== benchOf(res)) throw noSuch(id)
     next()
   })
   routes.use((req, res, next) => {

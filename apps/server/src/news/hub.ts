@@ -8,13 +8,15 @@ export class NewsHub {
   /** @param payload as the database passed it on */
   pass = (payload: string): void => {
     const { bench, news } = JSON.parse(payload) as { bench: string; news: News }
-    if ('signedIn' in news) this.emitter.emit(SIGNED_IN, bench)
-    else this.emitter.emit(bench, news)
+    if ('signedIn' in news) return void this.emitter.emit(SIGNED_IN, bench)
+    if ('handed' in news) this.emitter.emit(HANDED, news.build)
+    this.emitter.emit(bench, news)
   }
 
   /** Something may have been missed: every window is to ask anew. */
   missed = (): void => {
     this.emitter.emit(SIGNED_IN)
+    this.emitter.emit(HANDED)
     this.emitter.emit(MISSED)
   }
 
@@ -32,7 +34,13 @@ export class NewsHub {
       this.emitter.off(MISSED, end)
     }
   }
+
+  /** A build belongs to another bench now. @param forget that one, or any */
+  onHanded(forget: (build?: string) => void): void {
+    this.emitter.on(HANDED, forget)
+  }
 }
 
 const MISSED = Symbol('missed')
 const SIGNED_IN = Symbol('signed in')
+const HANDED = Symbol('handed')
