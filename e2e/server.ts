@@ -1,4 +1,4 @@
-import { test as base, type Page } from '@playwright/test'
+import { test as base, type BrowserContext, type Page } from '@playwright/test'
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
@@ -33,8 +33,14 @@ export function newBench(folder: string, name: string): string {
     .split(': ')[1]!
 }
 
-/** Tests get a server per worker, and before each test the demo builds as they were made. */
-export const test = base.extend<object, { server: string }>({
+interface Shared {
+  server: string
+  /** One browser profile for all tests of a worker: what it has compiled once it need not compile anew for each. */
+  profile: BrowserContext
+}
+
+/** Tests get a server per worker with the demo builds, and before each test a browser that has nothing kept of the one before. */
+export const test = base.extend<object, Shared>({
   server: [
     // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
@@ -46,7 +52,30 @@ export const test = base.extend<object, { server: string }>({
     },
     { scope: 'worker', timeout: 60_000 },
   ],
+  profile: [
+    async ({ browser, server }, use) => {
+      const profile = await browser.newContext({ baseURL: server, viewport: { width: 1280, height: 800 } })
+      await use(profile)
+      await profile.close()
+    },
+    { scope: 'worker' },
+  ],
   baseURL: async ({ server }, use) => use(server),
+  context: async ({ browser, profile, server, viewport, hasTouch }, use) => {
+    // One with fingers is a browser of its own.
+    if (hasTouch) {
+      const own = await browser.newContext({ baseURL: server, viewport, hasTouch })
+      await use(own)
+      await own.close()
+      return
+    }
+    await use(profile)
+    for (const page of profile.pages()) await page.close()
+    const page = await profile.newPage()
+    const wire = await profile.newCDPSession(page)
+    await wire.send('Storage.clearDataForOrigin', { origin: server, storageTypes: 'cookies,local_storage,indexeddb' })
+    await page.close()
+  },
 })
 
 /** A copy of a demo build under an id of its own, so that no test meets what another did. */

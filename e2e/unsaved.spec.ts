@@ -35,6 +35,8 @@ test('the same size in both: asked once, with both values', async ({ page, conte
   const dialog = page.getByRole('dialog')
   await expect(dialog).toContainText('56.3')
   await expect(dialog).toContainText('56.2')
+  // Each with when it was taken.
+  await expect(dialog.getByText(/^\w{3} \d+ \w{3}, \d\d:\d\d$/)).toHaveCount(2)
   await dialog.getByRole('button', { name: 'Put mine on top' }).click()
   await expect(field(other, POCKET)).toHaveValue('56.3')
   await expect(page.getByRole('dialog')).toHaveCount(0)

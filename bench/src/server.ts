@@ -1,16 +1,17 @@
 import autocannon from 'autocannon'
-import { execFileSync, spawn } from 'node:child_process'
+import { execFileSync } from 'node:child_process'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { makeCluster, programs } from '../../apps/server/src/testing/cluster'
 import { row } from './measure'
+import { started } from './started'
 
 /** Seconds each load lasts: LONG=600 as docs/reliability.md has it. */
 const LASTS = Number(process.env.LONG ?? 15)
 
 /** Loads that begin one after the other within a second; each stays with one process. [ours] */
-const GROUPS = 20
+const GROUPS = 200
 
 interface Writer {
   cookie: string
@@ -34,7 +35,7 @@ export async function benchServer(): Promise<void> {
 async function onFolder(folder: string, benches: number): Promise<void> {
   const env = { SNUG_DATA: folder }
   const phrases = add(env, benches)
-  const one = await started(env)
+  const one = await started(env, '--benches')
   await load('PGlite, one process', await writers([one.url], phrases))
   await one.stop()
 }
@@ -44,7 +45,7 @@ async function onServer(benches: number): Promise<void> {
   const env = { DATABASE_URL: cluster.url('postgres'), SNUG_DATA: '/nonexistent' }
   try {
     const phrases = add(env, benches)
-    const both = [await started(env), await started(env)]
+    const both = [await started(env, '--benches'), await started(env, '--benches')]
     await load(
       'PostgreSQL, two processes',
       await writers(
@@ -70,30 +71,6 @@ function add(env: Record<string, string>, count: number): [string, string][] {
     .trim()
     .split('\n')
     .map((line) => line.split(' signs in with: ') as [string, string])
-}
-
-async function started(env: Record<string, string>): Promise<{ url: string; stop: () => Promise<void> }> {
-  const child = spawn(process.execPath, ['apps/server/dist/main.js', '--benches'], {
-    cwd: '..',
-    env: { ...process.env, ...env, SNUG_PORT: '0' },
-  })
-  const url = await new Promise<string>((done, fail) => {
-    let said = ''
-    const hear = (chunk: Buffer) => {
-      said += chunk.toString()
-      const found = /http:\/\/localhost:\d+/.exec(said)?.[0]
-      if (found) done(found.replace('localhost', '127.0.0.1'))
-    }
-    child.stdout.on('data', hear)
-    child.stderr.on('data', hear)
-    child.once('exit', () => fail(new Error(said)))
-  })
-  const stop = async () => {
-    const ended = new Promise((done) => child.once('exit', done))
-    child.kill('SIGTERM')
-    await ended
-  }
-  return { url, stop }
 }
 
 /** Signs every bench in, at one process after the other, and gives it a whole instrument to work on. */

@@ -95,7 +95,7 @@ export function createApp({ opened, hub = new NewsHub(), web, logger, addresses 
     stockImportRoutes(db),
     photoRoutes(db),
     express.json({ limit: LIMITS.body }),
-    api(db, hub, benches || share !== undefined),
+    api(db, hub, benches || share !== undefined, owners),
     notFound,
   )
   if (web && existsSync(web)) {
@@ -109,14 +109,14 @@ export function createApp({ opened, hub = new NewsHub(), web, logger, addresses 
   return app
 }
 
-function api(db: Db, hub: NewsHub, reached: boolean): Router {
+function api(db: Db, hub: NewsHub, reached: boolean, owners?: Owners): Router {
   const routes = Router()
   routes.get('/health', (_req, res) => void res.json({ ok: true }))
   routes.get('/openapi.json', (_req, res) => void res.json(openApi()))
   return routes.use(
     newsRoutes(hub),
     buildRoutes(db),
-    linkRoutes(db, reached),
+    linkRoutes(db, reached, owners),
     bundleRoutes(db),
     logRoutes(db),
     stockRoutes(db),

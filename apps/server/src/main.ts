@@ -1,16 +1,17 @@
 import 'reflect-metadata'
-import { createServer, type Server } from 'node:http'
-import type { Socket } from 'node:net'
+import type { Server } from 'node:http'
 import { join, dirname } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
 import { createApp } from './app'
+import { compactAll } from './builds/compact'
 import { bringUpToDate } from './builds/upgrade'
 import { backUpBefore, backUpDaily } from './backup/backup'
 import { anyBench } from './benches/store'
 import { MIGRATIONS, openFolder, type Db } from './db/open'
 import { openServer } from './db/postgres'
 import { fillDemo } from './demoFill'
+import { listener } from './http/listener'
 import { NewsHub } from './news/hub'
 import { ownAddresses } from './share/addresses'
 import { announcement } from './share/announce'
@@ -39,7 +40,10 @@ async function main() {
   if (process.env.SNUG_DEMO === '1') await fillDemo(opened.db)
   else
     daily(
-      () => backUpDaily(opened.db, MIGRATIONS, folder, new Date()),
+      async () => {
+        await backUpDaily(opened.db, MIGRATIONS, folder, new Date())
+        await compactAll(opened.db)
+      },
       (e) => logger.error(e, 'No backup could be made today.'),
     )
   const hub = new NewsHub()
@@ -47,7 +51,7 @@ async function main() {
   const phrase = sharing && !benches ? (chosen ?? newPhrase()) : undefined
   const share = phrase === undefined ? {} : { share: { phrase: await keptPhrase(phrase) } }
   const addresses = [...(sharing ? ownAddresses() : []), ...(process.env.SNUG_HOSTS ?? '').split(',').filter(Boolean)]
-  const server = createServer(createApp({ opened, hub, web: join(here, '../../web/dist'), logger, addresses, benches, ...share }))
+  const server = listener(createApp({ opened, hub, web: join(here, '../../web/dist'), logger, addresses, benches, ...share }))
   await new Promise<void>((done, fail) => {
     server.once('error', fail)
     // Bound to this machine alone, unless it is to be shared.
@@ -58,7 +62,6 @@ async function main() {
   process.stdout.write(`Snug Bolt is ready at http://localhost:${at}\n`)
   if (benches && !(await anyBench(opened.db))) process.stdout.write('No bench can sign in yet. Make one: npm run benches -- add "Name"\n')
   if (sharing) process.stdout.write(await announcement(at, benches ? 'bench' : chosen === undefined ? { made: phrase! } : 'own'))
-  server.on('clientError', refuseLine)
   stopOnSignal(server, opened.close)
 }
 
@@ -67,15 +70,6 @@ function daily(act: () => Promise<void>, failed: (e: unknown) => void): void {
   const turn = () => void act().catch(failed)
   setTimeout(turn, 10_000).unref()
   setInterval(turn, 3_600_000).unref()
-}
-
-/** What is not even a request is answered like every other error. */
-function refuseLine(_error: Error, socket: Socket) {
-  if (!socket.writable) return
-  const body = JSON.stringify({ title: 'Not understood', status: 400, detail: 'That is not a request a server can read.' })
-  socket.end(
-    `HTTP/1.1 400 Bad Request\r\ncontent-type: application/problem+json\r\ncontent-length: ${body.length}\r\nconnection: close\r\n\r\n${body}`,
-  )
 }
 
 /** Longest wait, ms, for requests under way when asked to stop. */

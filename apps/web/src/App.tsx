@@ -9,7 +9,7 @@ import { usePrefs } from './state/prefs'
 import { refetched } from './state/stale'
 import { Shelf } from './shelf/Shelf'
 import { Shell } from './app/Shell'
-import { POCKETS } from './stations/list'
+import { fetchAll, POCKETS } from './stations/list'
 import { StationBoundary } from './app/Trouble'
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } })
@@ -49,7 +49,9 @@ export function App() {
   }, [theme])
   useEffect(() => {
     sendWhatWasLeft()
-    return listenToNews(
+    // Not before what was asked for is there.
+    const quiet = setTimeout(() => void fetchAll(), 4000)
+    const deaf = listenToNews(
       (news) => {
         hearNews(news)
         stale('stock' in news ? ['stock'] : news.log ? ['log'] : ['builds', 'stock'])
@@ -59,6 +61,10 @@ export function App() {
         stale(['builds', 'stock', 'log'])
       },
     )
+    return () => {
+      clearTimeout(quiet)
+      deaf()
+    }
   }, [])
   return (
     <QueryClientProvider client={queries}>

@@ -58,26 +58,28 @@ export async function addBench(db: Db, said: string, phrase = newPhrase()): Prom
 export async function newPhraseFor(db: Db, said: string, phrase = newPhrase()): Promise<string> {
   const name = plainName(said)
   const set = { phrase: await keptPhrase(phrase), wrong: 0, wrongSince: null, updatedAt: new Date().toISOString() }
-  return db.transaction(async (tx) => {
+  const id = await db.transaction(async (tx) => {
     const [row] = await tx.update(benches).set(set).where(eq(benches.name, name)).returning({ id: benches.id })
     if (!row) throw new BadBench(`There is no bench called ${name}.`)
     await tx.delete(sessions).where(eq(sessions.benchId, row.id))
-    await tell(tx, row.id, { signedIn: true })
-    return phrase
+    return row.id
   })
+  tell(db, { signedIn: true }, id)
+  return phrase
 }
 
 /** Another name for a bench. @throws BadBench */
 export async function renameBench(db: Db, from: string, to: string): Promise<void> {
   const [old, name] = [plainName(from), plainName(to)]
   if (!name || name.length > NAME_AT_MOST) throw new BadBench(`A bench has a name of 1 to ${NAME_AT_MOST} letters.`)
-  await db.transaction(async (tx) => {
+  const id = await db.transaction(async (tx) => {
     const [taken] = await tx.select({ id: benches.id }).from(benches).where(eq(benches.name, name))
     if (taken) throw new BadBench(`There is a bench called ${name} already.`)
     const rows = await tx.update(benches).set({ name }).where(eq(benches.name, old)).returning({ id: benches.id })
     if (!rows.length) throw new BadBench(`There is no bench called ${old}.`)
-    await tell(tx, rows[0]!.id, { signedIn: true })
+    return rows[0]!.id
   })
+  tell(db, { signedIn: true }, id)
 }
 
 /** Kept for comparing where there is no such bench, so that the answer takes as long. */
@@ -132,5 +134,5 @@ export async function signOut(db: Db, token: string): Promise<void> {
     .delete(sessions)
     .where(eq(sessions.token, hashed(token)))
     .returning({ bench: sessions.benchId })
-  if (row) await tell(db, row.bench, { signedIn: true })
+  if (row) tell(db, { signedIn: true }, row.bench)
 }

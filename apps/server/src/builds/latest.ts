@@ -1,5 +1,8 @@
 import type { Db } from '../db/open'
-import type { Row } from './store'
+import type { builds } from '../db/schema'
+
+/** A build as it lies in its table. */
+export type Row = typeof builds.$inferSelect
 
 /** Builds held at once; a document takes some hundred kilobytes. [ours] */
 const MOST = 200

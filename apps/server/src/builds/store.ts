@@ -16,14 +16,14 @@ import {
 import { checkedBuild } from '@snug/contract'
 import { and, asc, desc, eq, gt, inArray, isNull, lt, sql } from 'drizzle-orm'
 import { randomUUID } from 'node:crypto'
-import { tell, telling } from '../db/news'
+import { tell } from '../db/news'
 import type { Db } from '../db/open'
 import { builds, events, logEntries, photos } from '../db/schema'
 import { inPieces } from '../db/pieces'
 import { HttpProblem } from '../http/problem'
 import { followSlots } from '../stock/follow'
 import { idFor } from './idFor'
-import { latest } from './latest'
+import { latest, type Row } from './latest'
 import { editsBetween } from './upgrade'
 
 /** A build as the interface holds it. */
@@ -45,7 +45,6 @@ export interface BuildSummary extends Pick<Build, 'name' | 'handedness' | 'strin
   updatedAt: string
 }
 
-export type Row = typeof builds.$inferSelect
 export type Tx = Parameters<Parameters<Db['transaction']>[0]>[0]
 const stateOf = (row: Row): BuildState => ({
   id: row.id,
@@ -126,21 +125,21 @@ export async function insertBuild(
       photo: e.photo ?? null,
     }))
     await inPieces(rows, (piece) => tx.insert(logEntries).values(piece))
-    await tell(tx, bench, { build: id, revision: 0 })
   })
+  tell(db, { build: id, revision: 0 }, bench)
   return stateOf(row)
 }
 
 /** Takes a build off the shelf; nothing of it is lost. */
 export async function putAway(db: Db, id: string, away: boolean): Promise<void> {
   await db.transaction(async (tx) => {
-    const { benchId } = await rowHeld(tx, id)
+    await rowHeld(tx, id)
     await tx
       .update(builds)
       .set({ putAwayAt: away ? now() : null })
       .where(eq(builds.id, id))
-    await tell(tx, benchId, { build: id, away })
   })
+  tell(db, { build: id, away })
 }
 
 const stale = (row: Row) =>
@@ -231,6 +230,7 @@ async function write(
     : await written(db, next, kind, change)
   if (done) {
     latest(db).keep(next)
+    tell(db, { build: id, revision: next.revision })
     return stateOf(next)
   }
   // Somebody was sooner, between the reading and the writing.
@@ -239,7 +239,7 @@ async function write(
 }
 
 /**
- * The next state of a build, the event that led to it, and the news of it: one statement, which is done as a whole or, where the build
+ * The next state of a build and the event that led to it: one statement, which is done as a whole or, where the build
  * has gone on since it was read, not at all.
  */
 async function written(db: Pick<Db, 'execute'>, next: Row, kind: string, change: Change): Promise<boolean> {
@@ -250,12 +250,12 @@ async function written(db: Pick<Db, 'execute'>, next: Row, kind: string, change:
       update builds
       set doc = ${json(next.doc)}, revision = ${revision}::int, updated_at = ${at}::timestamptz, undo = ${json(next.undo)}, redo = ${json(next.redo)}
       where id = ${id} and revision = ${revision - 1}::int and put_away_at is null
-      returning bench_id
+      returning id
     ), noted as (
       insert into events (build_id, revision, at, kind, label, edits)
       select ${id}, ${revision}::int, ${at}::timestamptz, ${kind}, ${change.label}, ${json(change.edits)} from gone_on
     )
-    select ${telling(sql`bench_id`, { build: id, revision })} from gone_on`)
+    select 1 from gone_on`)
   return rows.length > 0
 }
 

@@ -1,19 +1,72 @@
-import { sql, type SQL } from 'drizzle-orm'
+import { sql } from 'drizzle-orm'
 import { CHANNEL } from './channel'
-import type { Db } from './open'
+import type { Db } from './connect'
 
-/** What other windows hear of: a build came, got a new revision or log entry, was put away, brought back or handed to another bench; or the stock changed; and the
- * server itself, that who is signed in at a bench has changed. */
+/**
+ * What other windows hear of: a build came, got a new revision or log entry, was put away, brought back or handed to another bench; or the
+ * stock changed; and the server itself, that who is signed in at a bench has changed.
+ */
 export type News = { build: string; revision?: number; away?: boolean; log?: true; handed?: string } | { stock: true } | { signedIn: true }
 
-/** News on its way through the database, which passes it to every process that listens; it goes out with the transaction it is told in. */
-export const tell = (db: Pick<Db, 'execute'>, bench: string, news: News): Promise<unknown> =>
-  db.execute(sql`select pg_notify(${CHANNEL}, ${JSON.stringify({ bench, news })})`)
+/** Longest, ms, that news waits for other news to go with. [ours] */
+const TOGETHER = 20
 
-/** The same as a piece of a statement. @param bench whose news it is, as a column or a value */
-export const telling = (bench: SQL, news: News): SQL =>
-  sql`pg_notify(${CHANNEL}, json_build_object('bench', ${bench}, 'news', ${JSON.stringify(news)}::json)::text)`
+interface Told {
+  news: News
+  /** Whose news it is; of a build, its own bench's where nothing is said. */
+  bench?: string
+}
 
-/** The same, for whoever's build it is. */
-export const tellOf = (db: Pick<Db, 'execute'>, build: string, news: Omit<Extract<News, { build: string }>, 'build'>): Promise<unknown> =>
-  db.execute(sql`select ${telling(sql`bench_id`, { build, ...news })} from builds where id = ${build}`)
+/**
+ * News of what is written, through the database to every process that listens. Told after the write is done, and several at once: a
+ * database server lets only one at a time end a transaction that tells something.
+ */
+class Teller {
+  private waiting: Told[] = []
+  private timer: NodeJS.Timeout | undefined
+  private going: Promise<unknown> = Promise.resolve()
+
+  constructor(private readonly db: Pick<Db, 'execute'>) {}
+
+  tell(told: Told): void {
+    this.waiting.push(told)
+    this.timer ??= setTimeout(() => this.send(), TOGETHER)
+  }
+
+  send(): Promise<unknown> {
+    clearTimeout(this.timer)
+    this.timer = undefined
+    const list = this.waiting
+    this.waiting = []
+    if (list.length)
+      this.going = this.db
+        .execute(
+          sql`select pg_notify(${CHANNEL}, json_build_object('bench', coalesce(t.n->>'bench', b.bench_id), 'news', t.n->'news')::text)
+              from jsonb_array_elements(${JSON.stringify(list)}::jsonb) with ordinality as t(n, place)
+              left join builds b on b.id = t.n->'news'->>'build'
+              order by t.place`,
+        )
+        // A database that is away tells every window so by being away: they ask anew when it is back.
+        .catch(() => undefined)
+    return this.going
+  }
+}
+
+const tellers = new WeakMap<object, Teller>()
+function tellerOf(db: Db): Teller {
+  const there = tellers.get(db)
+  if (there) return there
+  const made = new Teller(db)
+  tellers.set(db, made)
+  return made
+}
+
+/** Once what it is about is written. @param bench whose news it is; of a build, its own bench's where nothing is said */
+export function tell(db: Db, news: News, bench?: string): void {
+  // Part of a larger transaction, which is not done yet: whoever began it tells what is to be told.
+  if ('rollback' in db) return
+  tellerOf(db).tell({ news, ...(bench === undefined ? {} : { bench }) })
+}
+
+/** Before the database is closed: what was told is on its way. */
+export const allTold = (db: Db): Promise<unknown> => tellerOf(db).send()

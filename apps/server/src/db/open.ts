@@ -1,5 +1,4 @@
 import type { PGliteOptions } from '@electric-sql/pglite'
-import { drizzle } from 'drizzle-orm/pglite'
 import { migrate } from 'drizzle-orm/pglite/migrator'
 import { existsSync, realpathSync } from 'node:fs'
 import { mkdir, rename, rm } from 'node:fs/promises'
@@ -10,10 +9,9 @@ import { LivingClient, type Client } from './living'
 import { takeFolder } from './lock'
 import { giveUpReserve, keepReserve, NoRoom, ROOM_TO_START, ROOM_TO_WRITE, wantRoom } from './room'
 import { CHANNEL } from './channel'
-import * as schema from './schema'
+import { connect, type Db } from './connect'
+import { allTold } from './news'
 import { tidier } from './tidy'
-
-export type Db = ReturnType<typeof connect>
 
 export interface OpenDb {
   db: Db
@@ -33,7 +31,7 @@ export class BadFolder extends Error {}
 /** Migrations lie beside src and beside dist alike. */
 export const MIGRATIONS = join(dirname(fileURLToPath(import.meta.url)), import.meta.url.includes('/src/') ? '../../drizzle' : '../drizzle')
 
-export const connect = (client: Client) => drizzle({ client: client as never, schema })
+export { connect, type Db }
 
 /**
  * Opens (and at first creates) the database in a folder, for this process alone, and brings it up to date.
@@ -132,6 +130,7 @@ async function upToDate(client: LivingClient, more: { wantRoom: (more?: number) 
     listen: (hear, missed) => client.listen(CHANNEL, hear, missed),
     close: async () => {
       stop()
+      await allTold(db)
       await client.close()
       await more.release()
     },

@@ -2,6 +2,7 @@ import { drizzle } from 'drizzle-orm/node-postgres'
 import { migrate } from 'drizzle-orm/node-postgres/migrator'
 import pg from 'pg'
 import { CHANNEL } from './channel'
+import { allTold } from './news'
 import { MIGRATIONS, type Db, type OpenDb } from './open'
 import * as schema from './schema'
 
@@ -66,15 +67,17 @@ export async function openServer(url: string, beforeIt?: (db: Db, migrations: st
   const pool = new pg.Pool({ ...configOf(url), max: CONNECTIONS })
   // A connection that breaks while nobody uses it is replaced when the next one is wanted.
   pool.on('error', () => undefined)
+  const db = drizzle({ client: pool, schema }) as unknown as Db
   const ears: (() => Promise<void>)[] = []
   return {
-    db: drizzle({ client: pool, schema }) as unknown as Db,
+    db,
     // Its disk is its own: a full one says so itself.
     wantRoom: () => undefined,
     wrote: () => undefined,
     tidy: () => Promise.resolve(),
     listen: async (hear, missed) => void ears.push(await listening(url, hear, missed)),
     close: async () => {
+      await allTold(db)
       for (const stop of ears) await stop()
       await pool.end()
     },

@@ -10,7 +10,7 @@ import { HttpProblem } from '../http/problem'
  * since the parts lie in the same box; links the earlier bench had given out lead nowhere any more.
  */
 export async function handOver(db: Db, buildId: string, from: { id: string; name?: string }, to: string): Promise<void> {
-  await db.transaction(async (tx) => {
+  const given = await db.transaction(async (tx) => {
     const [build] = await tx.select().from(builds).where(eq(builds.id, buildId)).for('update')
     if (build?.benchId !== from.id) throw new HttpProblem(409, 'This build was handed over already.')
     const [bench] = await tx
@@ -52,8 +52,10 @@ export async function handOver(db: Db, buildId: string, from: { id: string; name
       struckAt: null,
       photo: null,
     })
-    await tell(tx, from.id, { build: buildId, handed: to })
-    await tell(tx, from.id, { stock: true })
-    await tell(tx, bench.id, { build: buildId, revision: build.revision })
+    return { build: buildId, revision: build.revision }
   })
+  tell(db, { build: buildId, handed: to }, from.id)
+  tell(db, { stock: true }, from.id)
+  // To the bench it belongs to by now.
+  tell(db, given)
 }

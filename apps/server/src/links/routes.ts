@@ -5,10 +5,11 @@ import { benchName, benchOf } from '../benches/who'
 import type { Db } from '../db/open'
 import { bodyAs } from '../http/body'
 import { handOver } from './handOver'
+import type { Owners } from './owners'
 import { addLink, listLinks, removeLink } from './store'
 
 /** Who else sees a build: by a link, or from now on instead. @param reached others can reach this server at all */
-export function linkRoutes(db: Db, reached: boolean): Router {
+export function linkRoutes(db: Db, reached: boolean, owners?: Owners): Router {
   const routes = Router()
   routes.get('/me', async (_req, res) => {
     const name = benchName(res)
@@ -23,6 +24,8 @@ export function linkRoutes(db: Db, reached: boolean): Router {
   routes.post('/builds/:id/hand-over', async (req, res) => {
     const name = benchName(res)
     await handOver(db, req.params.id, { id: benchOf(res), ...(name === undefined ? {} : { name }) }, bodyAs(HandOverRequest, req.body).to)
+    // Other processes hear of it in a moment.
+    owners?.forget(req.params.id)
     res.status(204).end()
   })
   return routes

@@ -2,7 +2,7 @@ import type { LogEntry } from '@snug/core'
 import type { LogRequest } from '@snug/contract'
 import { and, asc, eq } from 'drizzle-orm'
 import { randomUUID } from 'node:crypto'
-import { tellOf } from '../db/news'
+import { tell } from '../db/news'
 import type { Db } from '../db/open'
 import { logEntries } from '../db/schema'
 import { HttpProblem } from '../http/problem'
@@ -39,10 +39,8 @@ export async function addEntry(db: Db, buildId: string, wanted: LogRequest): Pro
     photo: wanted.photo ?? null,
     struckAt: null,
   }
-  await db.transaction(async (tx) => {
-    await tx.insert(logEntries).values(row)
-    await tellOf(tx, buildId, { log: true })
-  })
+  await db.insert(logEntries).values(row)
+  tell(db, { build: buildId, log: true })
   return entryOf(row)
 }
 
@@ -54,6 +52,6 @@ export async function strikeEntry(db: Db, buildId: string, id: string, struck: b
     .where(and(eq(logEntries.id, id), eq(logEntries.buildId, buildId)))
     .returning()
   if (!row) throw new HttpProblem(404, 'There is no such log entry.')
-  await tellOf(db, buildId, { log: true })
+  tell(db, { build: buildId, log: true })
   return entryOf(row)
 }

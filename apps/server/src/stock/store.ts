@@ -39,16 +39,19 @@ export async function listStock(db: Db, bench: string, q: StockQuery): Promise<{
   if (q.kind) where.push(eq(stock.kind, q.kind))
   if (q.holding) where.push(eq(stock.holding, q.holding))
   const filter = and(...where)
-  const [{ n } = { n: 0 }] = await db.select({ n: count() }).from(stock).where(filter)
   const rows = await db
-    .select()
+    .select({ row: stock, total: sql<number>`count(*) over ()::int` })
     .from(stock)
     .where(filter)
     // The same order on every machine, whatever language its database was set up in.
     .orderBy(asc(stock.kind), sql`${stock.search} collate "C"`, asc(stock.id))
     .limit(q.limit)
     .offset(q.offset)
-  return { total: n, items: rows.map(itemOf) }
+  const items = rows.map(({ row }) => itemOf(row))
+  if (rows.length) return { total: rows[0]!.total, items }
+  // Behind the last row, or none at all.
+  const [{ n } = { n: 0 }] = q.offset || !q.limit ? await db.select({ n: count() }).from(stock).where(filter) : []
+  return { total: n, items }
 }
 
 export async function allStock(db: Db, bench: string): Promise<StockItem[]> {
@@ -59,10 +62,8 @@ export async function allStock(db: Db, bench: string): Promise<StockItem[]> {
 export async function addStock(db: Db, bench: string, docs: readonly NewStock[]): Promise<StockItem[]> {
   const at = new Date().toISOString()
   const rows = docs.map((d) => rowOf(bench, d, at))
-  await db.transaction(async (tx) => {
-    await inPieces(rows, (piece) => tx.insert(stock).values(piece))
-    await tell(tx, bench, { stock: true })
-  })
+  await db.transaction((tx) => inPieces(rows, (piece) => tx.insert(stock).values(piece)))
+  tell(db, { stock: true }, bench)
   return rows.map(itemOf)
 }
 
@@ -70,24 +71,20 @@ export async function addStock(db: Db, bench: string, docs: readonly NewStock[])
 const own = (bench: string, id: string) => and(eq(stock.id, id), eq(stock.benchId, bench))
 
 export async function changeStock(db: Db, bench: string, id: string, doc: NewStock): Promise<StockItem> {
-  return db.transaction(async (tx) => {
-    const [row] = await tx
-      .update(stock)
-      .set({ holding: doc.holding, kind: doc.part.kind, search: searchOf(doc), doc })
-      .where(own(bench, id))
-      .returning()
-    if (!row) throw gone()
-    await tell(tx, bench, { stock: true })
-    return itemOf(row)
-  })
+  const [row] = await db
+    .update(stock)
+    .set({ holding: doc.holding, kind: doc.part.kind, search: searchOf(doc), doc })
+    .where(own(bench, id))
+    .returning()
+  if (!row) throw gone()
+  tell(db, { stock: true }, bench)
+  return itemOf(row)
 }
 
 export async function removeStock(db: Db, bench: string, id: string): Promise<void> {
-  await db.transaction(async (tx) => {
-    const rows = await tx.delete(stock).where(own(bench, id)).returning({ id: stock.id })
-    if (!rows.length) throw gone()
-    await tell(tx, bench, { stock: true })
-  })
+  const rows = await db.delete(stock).where(own(bench, id)).returning({ id: stock.id })
+  if (!rows.length) throw gone()
+  tell(db, { stock: true }, bench)
 }
 
 const gone = () => new HttpProblem(404, 'There is no such part in the stash or on offer; someone may have taken it out.')

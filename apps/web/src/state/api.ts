@@ -1,5 +1,5 @@
 import { here } from './now'
-import type { Bench, Build, Change, LogEntry, LogKind, NewBuild, Station, StockItem } from '@snug/core'
+import type { Bench, Build, Change, Edit, LogEntry, LogKind, NewBuild, Station, StockItem } from '@snug/core'
 
 /** A build as the server holds it. */
 export interface BuildState {
@@ -27,6 +27,7 @@ export interface BuildEvent {
   at: string
   kind: 'change' | 'undo' | 'redo'
   label: string
+  edits: Edit[]
 }
 
 /** A picture of the build, without its bytes. */

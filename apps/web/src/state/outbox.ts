@@ -72,7 +72,7 @@ export class Outbox {
   }
 
   push(change: Change): void {
-    this.queue.push(change)
+    this.queue.push({ ...change, at: new Date().toISOString() })
     this.undone = []
     this.keep()
     this.send()
@@ -168,7 +168,7 @@ export class Outbox {
   private async sendFirst(): Promise<boolean> {
     const [change] = this.queue
     try {
-      const state = await api.change(this.id, this.revision, change!)
+      const state = await api.change(this.id, this.revision, { label: change!.label, edits: change!.edits })
       this.queue.shift()
       this.saved = { ...state, build: applyChange(this.saved.build, change!) }
       this.keep()

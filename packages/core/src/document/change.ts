@@ -14,6 +14,8 @@ export interface Edit {
 export interface Change {
   label: string
   edits: Edit[]
+  /** When it was made, where that is known: ISO with zone. It is no part of what is done. */
+  at?: string
 }
 
 /** An edit could not be made because the document no longer reads what the edit expected there. */

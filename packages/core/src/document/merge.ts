@@ -46,7 +46,7 @@ export function mergeOnto(theirs: Build, changes: readonly Change[]): Merged {
     })
     if (clashes.length) merged.clashing.push({ change, clashes })
     else if (edits.length) {
-      merged.kept.push({ label: change.label, edits })
+      merged.kept.push({ ...change, edits })
       merged.build = next
     }
   }
