@@ -53,6 +53,8 @@ export default defineConfig({
             'src/db/postgres.test.ts',
             'src/backup/move.test.ts',
           ],
+          // Neither asks a database anything.
+          exclude: ['src/builds/idFor.test.ts', 'src/photos/stripped.test.ts'],
           globalSetup: [postgres, template],
           env: { SNUG_TEST_ON: 'postgres' },
         },

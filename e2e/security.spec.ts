@@ -1,6 +1,6 @@
 import { copyOf, expect, saved, test } from './server'
 
-const SCRIPT = '"><img src=x onerror="window.struck=1"><script>window.struck=1</script>'
+const SCRIPT = '"><img src=x onerror=window.struck=1>'
 
 test('script in every text field is text: at every station, in every list, on paper', async ({ page, server }) => {
   const bundle = (await (await fetch(`${server}/api/builds/heron/bundle`)).json()) as { build: Record<string, never>; log: object[] }

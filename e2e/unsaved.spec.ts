@@ -21,6 +21,32 @@ test('two windows, different sizes: merged without a question, each hears of the
   for (const p of [page, other]) await expect(p.getByRole('dialog')).toHaveCount(0)
 })
 
+test('every station opens and works while the server is away; what was done is sent when it is back', async ({ page, server }) => {
+  const id = await copyOf(server, 'heron')
+  await page.goto(`/builds/${id}/fit/pocket-mouth`)
+  await expect(field(page, POCKET)).toHaveValue('56.1')
+  // The other stations come by themselves in a quiet moment.
+  await page.waitForFunction(() => performance.getEntriesByType('resource').some((e) => e.name.includes('LogStation')))
+  await page.route('**/*', (r) => r.abort())
+  await type(page, POCKET, '56.3')
+  for (const station of ['Parts', 'Drill', 'Wire', 'Finish', 'Set up', 'Plan', 'Log', 'Dry fit']) {
+    await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`${station}$`) }).click()
+    await expect(page.locator('.ws-list')).toContainText(/\w/)
+    await expect(page.getByText('Fetching the station')).toHaveCount(0)
+    await expect(page.getByRole('alert')).toHaveCount(0)
+  }
+  await expect(page.getByRole('contentinfo')).toContainText('One change not saved yet, kept in this browser')
+  await page.unroute('**/*')
+  await expect
+    .poll(async () => {
+      const { build } = (await (await fetch(`${server}/api/builds/${id}`)).json()) as {
+        build: { parts: { body: { sizes: Record<string, { value: number }> } } }
+      }
+      return Object.values(build.parts.body.sizes).some((s) => s.value === 56.3)
+    })
+    .toBe(true)
+})
+
 test('the same size in both: asked once, with both values', async ({ page, context, server }) => {
   const id = await copyOf(server, 'heron')
   const other = await context.newPage()

@@ -14,7 +14,7 @@ import {
   type NewBuild,
 } from '@snug/core'
 import { checkedBuild } from '@snug/contract'
-import { and, asc, desc, eq, gt, inArray, isNull, lt, sql } from 'drizzle-orm'
+import { and, desc, eq, gt, inArray, lt, sql } from 'drizzle-orm'
 import { randomUUID } from 'node:crypto'
 import { tell } from '../db/news'
 import type { Db } from '../db/open'
@@ -57,25 +57,15 @@ const stateOf = (row: Row): BuildState => ({
 
 const now = () => new Date().toISOString()
 
-const field = <T>(name: string) => sql<T>`${builds.doc}->${name}`
-
 export async function listBuilds(db: Db, bench: string): Promise<BuildSummary[]> {
-  const rows = await db
-    .select({
-      id: builds.id,
-      revision: builds.revision,
-      updatedAt: builds.updatedAt,
-      name: field<string>('name'),
-      handedness: field<Build['handedness']>('handedness'),
-      strings: field<number>('strings'),
-      scale: field<number>('scale'),
-      due: field<string | null>('due'),
-      parts: sql<number>`(select count(*)::int from jsonb_object_keys(${builds.doc}->'parts'))`,
-    })
-    .from(builds)
-    .where(and(eq(builds.benchId, bench), isNull(builds.putAwayAt)))
-    .orderBy(asc(builds.createdAt), asc(builds.id))
-  return rows.map(({ due, ...row }) => ({ ...row, ...(due ? { due } : {}) }))
+  // The document is unpacked once a row, not once a field: a shelf may hold thousands.
+  const { rows } = await db.execute(sql`
+    select b.id, b.revision, b.updated_at::text as "updatedAt", d.name, d.handedness, d.strings, d.scale, d.due,
+      (select count(*)::int from jsonb_object_keys(d.parts)) as parts
+    from builds b, jsonb_to_record(b.doc) as d(name text, handedness text, strings int, scale float8, due text, parts jsonb)
+    where b.bench_id = ${bench} and b.put_away_at is null
+    order by b.created_at, b.id`)
+  return (rows as unknown as (BuildSummary & { due: string | null })[]).map(({ due, ...row }) => ({ ...row, ...(due ? { due } : {}) }))
 }
 
 export const noSuch = (id: string) => new HttpProblem(404, `There is no build "${id}" on the shelf.`)

@@ -96,7 +96,7 @@ describe('nothing that comes in brings it down', () => {
       taken++
       worksOut((answer.body as { build: Build }).build)
     }
-    expect(taken).toBeGreaterThan(2)
+    expect(taken).toBeGreaterThan(0)
   })
   it('tables of parts', { timeout: 600_000 * FILES }, async () => {
     const csv = printPartsCsv(demoStock())

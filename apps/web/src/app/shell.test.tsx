@@ -101,7 +101,7 @@ describe('changed elsewhere', () => {
     server.build = { ...server.build, name: 'Renamed elsewhere', finish: { ...server.build.finish, coats: 7 } }
     act(() => useBuild.getState().change(() => ({ label: 'Nine coats', edits: [{ path: ['finish', 'coats'], from: 5, to: 9 }] })))
     const dialog = await screen.findByRole('dialog')
-    expect(dialog.textContent).toMatch(/Changed in another window.*Nine coats97/)
+    expect(dialog.textContent).toMatch(/Changed in another window.*Nine coats9\w{3} \d+ \w{3}, \d\d:\d\d7/)
     await userEvent.click(within(dialog).getByRole('button', { name: 'Put mine on top' }))
     await waitFor(() => expect(server.build).toMatchObject({ name: 'Renamed elsewhere', finish: { coats: 9 } }))
   })
