@@ -30,7 +30,10 @@ test('every station opens and works while the server is away; what was done is s
   await page.route('**/*', (r) => r.abort())
   await type(page, POCKET, '56.3')
   for (const station of ['Parts', 'Drill', 'Wire', 'Finish', 'Set up', 'Plan', 'Log', 'Dry fit']) {
-    await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: new RegExp(`${station}$`) }).click()
+    await page
+      .getByRole('navigation', { name: 'Stations' })
+      .getByRole('link', { name: new RegExp(`${station}$`) })
+      .click()
     await expect(page.locator('.ws-list')).toContainText(/\w/)
     await expect(page.getByText('Fetching the station')).toHaveCount(0)
     await expect(page.getByRole('alert')).toHaveCount(0)
