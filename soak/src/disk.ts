@@ -42,7 +42,11 @@ export function makeDisk(megabytes: number): Disk | undefined {
     losePower: async (processesGone) => {
       copyFileSync(file, image)
       await processesGone()
-      run('umount', at)
+      // What a process had open is let go a moment after it is gone.
+      for (let tries = 0; spawnSync('umount', [at]).status !== 0; tries++) {
+        if (tries > 200) throw new Error(`${at} is still in use`)
+        await new Promise((done) => setTimeout(done, 25))
+      }
       copyFileSync(image, file)
       mount()
     },

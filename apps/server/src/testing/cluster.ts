@@ -1,6 +1,6 @@
-import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
+import { execFileSync, spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
-import { chownSync, existsSync, mkdirSync, mkdtempSync, readdirSync, rmSync } from 'node:fs'
+import { chownSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -48,8 +48,6 @@ export async function makeCluster({ at, settings = {} }: { at?: string; settings
     server = spawn(join(bin, 'postgres'), ['-D', data, ...options.flatMap(([k, v]) => ['-c', `${k}=${v}`])], {
       ...who,
       stdio: 'ignore',
-      // Its processes are a group of their own, so that all of them can be ended at once.
-      detached: true,
     })
     for (let tries = 0; ; tries++) {
       const client = new pg.Client({ connectionString: url('postgres') })
@@ -67,12 +65,12 @@ export async function makeCluster({ at, settings = {} }: { at?: string; settings
   const kill = async () => {
     if (!server?.pid || server.exitCode !== null || server.signalCode !== null) return
     const ended = once(server, 'exit')
-    process.kill(-server.pid, 'SIGKILL')
+    const all = stopped(server.pid)
+    for (const pid of all) signal(pid, 'SIGKILL')
     await ended
-    // Its helpers go a moment after the one that started them.
-    while (alive(-server.pid)) await new Promise((done) => setTimeout(done, 5))
+    while (all.some(runs)) await new Promise((done) => setTimeout(done, 5))
   }
-  const freeze = () => void (server?.pid && process.kill(-server.pid, 'SIGSTOP'))
+  const freeze = () => void (server?.pid && stopped(server.pid))
   await start()
   const remove = async () => {
     await kill()
@@ -81,9 +79,29 @@ export async function makeCluster({ at, settings = {} }: { at?: string; settings
   return { url, kill, freeze, start, remove, folder }
 }
 
-function alive(pid: number): boolean {
+/** The server and all its helpers, each of which is a group of its own, stopped where they are. The first makes no new one meanwhile. */
+function stopped(pid: number): number[] {
+  signal(pid, 'SIGSTOP')
+  const helpers = spawnSync('pgrep', ['-P', String(pid)], { encoding: 'utf8' })
+    .stdout.split(/\s+/)
+    .filter(Boolean)
+    .map(Number)
+  for (const helper of helpers) signal(helper, 'SIGSTOP')
+  return [...helpers, pid]
+}
+
+function signal(pid: number, name: NodeJS.Signals): void {
   try {
-    return process.kill(pid, 0)
+    process.kill(pid, name)
+  } catch {
+    // Gone by itself.
+  }
+}
+
+/** Is it there, and not only its name, which its parent has not asked after yet? */
+function runs(pid: number): boolean {
+  try {
+    return !/^State:\s+Z/m.test(readFileSync(`/proc/${pid}/status`, 'utf8'))
   } catch {
     return false
   }
