@@ -1,4 +1,4 @@
-import { execFileSync, spawn, spawnSync, type ChildProcess } from 'node:child_process'
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
 import { chownSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
@@ -82,10 +82,7 @@ export async function makeCluster({ at, settings = {} }: { at?: string; settings
 /** The server and all its helpers, each of which is a group of its own, stopped where they are. The first makes no new one meanwhile. */
 function stopped(pid: number): number[] {
   signal(pid, 'SIGSTOP')
-  const helpers = spawnSync('pgrep', ['-P', String(pid)], { encoding: 'utf8' })
-    .stdout.split(/\s+/)
-    .filter(Boolean)
-    .map(Number)
+  const helpers = readFileSync(`/proc/${pid}/task/${pid}/children`, 'utf8').split(/\s+/).filter(Boolean).map(Number)
   for (const helper of helpers) signal(helper, 'SIGSTOP')
   return [...helpers, pid]
 }
