@@ -1,5 +1,6 @@
 import 'reflect-metadata'
 import { resolve } from 'node:path'
+import { command } from '../db/command'
 import { MIGRATIONS, openFolder } from '../db/open'
 import { openServer } from '../db/postgres'
 import { backUp } from './backup'
@@ -43,13 +44,4 @@ async function main([act, what, ...more]: string[]): Promise<string> {
   )
 }
 
-main(process.argv.slice(2)).then(
-  (said) => {
-    process.stdout.write(`${said}\n`)
-    process.exit(0)
-  },
-  (error: unknown) => {
-    process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`)
-    process.exit(1)
-  },
-)
+command(main)

@@ -1,4 +1,5 @@
 import 'reflect-metadata'
+import { command } from '../db/command'
 import { openFolder } from '../db/open'
 import { openServer } from '../db/postgres'
 import { addBench, listBenches, newPhraseFor, renameBench } from './store'
@@ -33,13 +34,4 @@ async function main([act, ...names]: string[]): Promise<string> {
   }
 }
 
-main(process.argv.slice(2)).then(
-  (said) => {
-    process.stdout.write(`${said}\n`)
-    process.exit(0)
-  },
-  (error: unknown) => {
-    process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`)
-    process.exit(1)
-  },
-)
+command(main)
