@@ -23,6 +23,7 @@ import { inPieces } from '../db/pieces'
 import { HttpProblem } from '../http/problem'
 import { followSlots } from '../stock/follow'
 import { idFor } from './idFor'
+import { edited, json } from './edited'
 import { latest, type Row } from './latest'
 import { editsBetween } from './upgrade'
 
@@ -234,11 +235,10 @@ async function write(
  */
 async function written(db: Pick<Db, 'execute'>, next: Row, kind: string, change: Change): Promise<boolean> {
   const { id, revision, updatedAt: at } = next
-  const json = (value: unknown) => sql`${JSON.stringify(value)}::jsonb`
   const { rows } = await db.execute(sql`
     with gone_on as (
       update builds
-      set doc = ${json(next.doc)}, revision = ${revision}::int, updated_at = ${at}::timestamptz, undo = ${json(next.undo)}, redo = ${json(next.redo)}
+      set doc = ${edited(change, next.doc)}, revision = ${revision}::int, updated_at = ${at}::timestamptz, undo = ${json(next.undo)}, redo = ${json(next.redo)}
       where id = ${id} and revision = ${revision - 1}::int and put_away_at is null
       returning id
     ), noted as (

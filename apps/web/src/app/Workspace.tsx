@@ -1,7 +1,8 @@
 import type { Build, Drawing, Mark } from '@snug/core'
 import { ArrowLeft } from 'lucide-react'
-import { useState, type MouseEvent, type ReactElement, type ReactNode } from 'react'
+import { useEffect, useRef, type MouseEvent, type ReactElement, type ReactNode } from 'react'
 import { ErrorBoundary } from 'react-error-boundary'
+import { useLocation, useNavigate } from 'react-router'
 import { DrawingView } from '../drawing/DrawingView'
 import { LongView, type Pin } from '../longview/LongView'
 import { useBuild } from '../state/buildStore'
@@ -28,11 +29,14 @@ interface Props extends LongProps {
   listLabel: string
 }
 
+/** Where all stands in one column; as app/layout.css has it. */
+const ONE_COLUMN = '(max-width: 820px)'
+
 /** How every station is laid out: long view and loupe above, the list and the thing in hand below. */
 export function Workspace({ loupe, list, hand, listLabel, fromSide = false, ...long }: Props) {
   const stage = usePrefs((p) => p.stage)
   const foot = useFoot()
-  const { over, overList, back } = useOverList()
+  const { over, listRef, overList, back } = useOverList()
   return (
     <div className={`workspace stage-${stage}`}>
       <Long {...long} fromSide={fromSide} />
@@ -41,7 +45,7 @@ export function Workspace({ loupe, list, hand, listLabel, fromSide = false, ...l
           <section aria-label="Loupe" className="ws-loupe border-b border-l border-hairline bg-sheet">
             {loupe && ('marks' in loupe ? <DrawingView drawing={loupe} /> : loupe)}
           </section>
-          <section aria-label={listLabel} className={`ws-list overflow-auto ${foot}`} tabIndex={-1} onClick={overList}>
+          <section ref={listRef} aria-label={listLabel} className={`ws-list overflow-auto ${foot}`} tabIndex={-1} onClick={overList}>
             {list}
           </section>
           <section
@@ -63,18 +67,31 @@ export function Workspace({ loupe, list, hand, listLabel, fromSide = false, ...l
   )
 }
 
-/** Where everything stands in one column, what is picked from the list opens over it: it would change far above what the hand sees. */
+/**
+ * Where everything stands in one column, what is picked from the list opens over it: it would change far above what the hand sees.
+ * It is a place of its own in the history, so that the way back of a telephone closes it and does not leave the station.
+ */
 function useOverList() {
-  const [over, setOver] = useState(false)
+  const navigate = useNavigate()
+  const over = (useLocation().state as { over?: true } | null)?.over === true
+  const list = useRef<HTMLElement>(null)
+  const wasOver = useRef(over)
+  useEffect(() => {
+    // The list has moved down by what lies above it again.
+    if (wasOver.current && !over)
+      list.current?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: window.matchMedia?.(ONE_COLUMN).matches ? 'center' : 'nearest' })
+    wasOver.current = over
+  }, [over])
   return {
     over,
+    listRef: list,
     overList: (e: MouseEvent<HTMLElement>) => {
-      if ((e.target as Element).closest('li button') && window.matchMedia?.('(max-width: 820px)').matches) setOver(true)
+      if (!(e.target as Element).closest('li button') || !window.matchMedia?.(ONE_COLUMN).matches) return
+      // After what was picked stands in the address.
+      setTimeout(() => void navigate({ search: window.location.search, pathname: window.location.pathname }, { state: { over: true } }))
     },
     back: () => {
-      setOver(false)
-      // The list has moved down by what lies above it again.
-      requestAnimationFrame(() => document.querySelector('.ws-list [aria-current="true"]')?.scrollIntoView({ block: 'center' }))
+      if (over) void navigate(-1)
     },
   }
 }

@@ -12,16 +12,19 @@ const query = (of: Record<string, string | undefined>): string => {
 /** Which build, station and thing are in hand: the address says it, so a reload or a link finds the same place. */
 export function useWhere() {
   const { id = '' } = useParams()
-  const { pathname } = useLocation()
+  const { pathname, state } = useLocation()
   const [, , , station, thing] = pathname.split('/')
   const navigate = useNavigate()
+  const here = isStation(station) ? station : undefined
+  // Within a station what lies over its list stays there; see Workspace.
+  const kept: unknown = state
   const go = useCallback(
     (to: Station, hand?: string, replace = false, tab?: string, atBench = false) =>
       void navigate(
         `/builds/${id}/${to}${hand ? `/${encodeURIComponent(hand)}` : ''}${query({ tab, at: atBench ? 'bench' : undefined })}`,
-        { replace },
+        { replace, state: to === here ? kept : null },
       ),
-    [id, navigate],
+    [id, navigate, here, kept],
   )
-  return { id, station: isStation(station) ? station : undefined, thing: thing ? decodeURIComponent(thing) : undefined, go }
+  return { id, station: here, thing: thing ? decodeURIComponent(thing) : undefined, go }
 }

@@ -1,11 +1,11 @@
 import { useSearchParams } from 'react-router'
 
-/** Tabs of a station's list; the one that is open stands in the address. */
+/** Tabs of a station's list; the one that is open stands in the address, and the way back leads to the one before. */
 export function useTab<T extends string>(tabs: readonly T[]): [T, (tab: T) => void] {
   const [params, setParams] = useSearchParams()
   const wanted = params.get('tab')
   const tab = tabs.find((t) => t === wanted) ?? tabs[0]!
-  return [tab, (t) => setParams(t === tabs[0] ? {} : { tab: t }, { replace: true })]
+  return [tab, (t) => t !== tab && setParams(t === tabs[0] ? {} : { tab: t })]
 }
 
 export function StationTabs<T extends string>({

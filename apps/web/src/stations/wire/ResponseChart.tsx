@@ -12,7 +12,7 @@ import {
 } from 'chart.js'
 import { useMemo } from 'react'
 import { Line } from 'react-chartjs-2'
-import { usePrefs } from '../../state/prefs'
+import { useThemeColours } from '../../ui/useThemeColours'
 import type { Laid } from './CircuitFile'
 import type { PositionCurve } from '../../workers/positionCurve'
 
@@ -20,8 +20,6 @@ Chart.register(LineElement, PointElement, LinearScale, LogarithmicScale, Categor
 
 const HERTZ = frequencies(200)
 const TICKS = [20, 50, 100, 200, 500, 1000, 2000, 5000, 10000, 20000]
-
-const css = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
 
 /** Loudness over pitch: the position in hand heavy, the others thin beside it. */
 export function ResponseChart({
@@ -39,17 +37,15 @@ export function ResponseChart({
   /** A circuit from a file, laid over it. */
   laid?: Laid | undefined
 }) {
-  const theme = usePrefs((p) => p.theme)
+  const colours = useThemeColours()
   const data = useMemo((): ChartData<'line', { x: number; y: number }[]> => {
-    // The theme decides the inks.
-    void theme
     return {
       datasets: curves
         .toSorted((a, b) => Number(a.id === position) - Number(b.id === position))
         .map((c) => ({
           label: `position ${c.id}`,
           data: [...c.gains].map((y, i) => ({ x: HERTZ[i]!, y })),
-          borderColor: c.id === position ? css('--violet') : css('--soft'),
+          borderColor: c.id === position ? colours.violet : colours.soft,
           borderWidth: c.id === position ? 2.5 : 0.8,
           pointRadius: 0,
         }))
@@ -58,8 +54,9 @@ export function ResponseChart({
             ? [band.low, band.high].map((edge, i) => ({
                 label: i ? 'highest of 95 in 100' : 'lowest of 95 in 100',
                 data: [...edge].map((y, k) => ({ x: HERTZ[k]!, y })),
-                borderColor: css('--copper'),
+                borderColor: colours.copper,
                 borderWidth: 1.2,
+                borderDash: [2, 2],
                 pointRadius: 0,
               }))
             : [],
@@ -70,7 +67,7 @@ export function ResponseChart({
                 {
                   label: laid.name,
                   data: [...laid.gains].map((y, k) => ({ x: HERTZ[k]!, y })),
-                  borderColor: css('--ink'),
+                  borderColor: colours.ink,
                   borderWidth: 1.6,
                   pointRadius: 0,
                 },
@@ -78,9 +75,9 @@ export function ResponseChart({
             : [],
         ),
     }
-  }, [curves, position, theme, band, laid])
+  }, [curves, position, colours, band, laid])
   const options = useMemo((): ChartOptions<'line'> => {
-    const [ink, line] = theme === 'dark' ? ['#b7ad9d', '#463f35'] : ['#625a4e', '#d9cfbf']
+    const { soft: ink, hairline: line } = colours
     const font = { family: 'Barlow Condensed', size: 13 }
     const numbers = { family: 'JetBrains Mono Variable', size: 11 }
     return {
@@ -116,6 +113,6 @@ export function ResponseChart({
         },
       },
     }
-  }, [theme])
+  }, [colours])
   return <Line data={data} options={options} aria-label={label} role="img" />
 }
