@@ -1,18 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { copyOf, expect, test, walkTo } from './server'
-
-/** Every station with every tab of it; the first is the one that opens. */
-const STATIONS: Record<string, readonly string[]> = {
-  parts: ['', 'measure', 'stock', 'choose', 'money', 'paper'],
-  fit: ['', 'mockup'],
-  drill: ['', 'axis', 'head', 'photo', 'templates', 'tools'],
-  wire: ['', 'wiring', 'harness', 'wires', 'check', 'fault', 'trainer', 'found'],
-  finish: ['', 'choose', 'colour', 'calendar', 'sanding', 'cards', 'trouble'],
-  setup: ['', 'buzz', 'nut', 'intonation', 'vibrato', 'pickups', 'strings', 'trouble'],
-  plan: ['', 'tonight', 'ahead', 'bench'],
-  log: ['', 'changes', 'handover'],
-}
+import { PLACES, throughTabs } from './places'
+import { copyOf, expect, test } from './server'
 
 async function findings(page: Page, rules?: string[]): Promise<string[]> {
   // There are no frames in the page, and of what is well no list is wanted: that halves the time.
@@ -38,16 +27,12 @@ test('no serious accessibility finding on the shelf, by day and by night', async
   await byDayAndByNight(page, 'shelf')
 })
 
-for (const [station, tabs] of Object.entries(STATIONS))
+for (const station of Object.keys(PLACES))
   test(`no serious accessibility finding at ${station} on any tab, by day and by night`, async ({ page }) => {
-    for (const tab of tabs) {
-      const path = `/builds/heron/${station}${tab ? `?tab=${tab}` : ''}`
-      if (tab) await walkTo(page, path)
-      else await page.goto(path)
+    await throughTabs(page, station, async (tab) => {
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-      await expect(page.getByRole('region', { name: 'In hand' }).locator('h2, p').first()).toBeVisible()
-      await byDayAndByNight(page, path)
-    }
+      await byDayAndByNight(page, tab)
+    })
   })
 
 test('keyboard only: to a joint, its size, a cure, a step, the log', async ({ page, server }) => {

@@ -25,6 +25,7 @@ export function ConflictSheet() {
       about="The same thing was set to something else elsewhere while you worked on it here. Both are kept until you choose."
     >
       <table className="mb-4 w-full text-left text-[15px]">
+        <caption className="sr-only">What was set in two windows</caption>
         <thead className="label text-soft">
           <tr>
             <th scope="col">What you did</th>

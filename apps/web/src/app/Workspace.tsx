@@ -46,6 +46,8 @@ export function Workspace({ loupe, list, hand, listLabel, fromSide = false, ...l
             {loupe && ('marks' in loupe ? <DrawingView drawing={loupe} /> : loupe)}
           </section>
           <section ref={listRef} aria-label={listLabel} className={`ws-list overflow-auto ${foot}`} tabIndex={-1} onClick={overList}>
+            {/* What stands in it is under it, for whoever goes by headings. */}
+            <h2 className="sr-only">{listLabel}</h2>
             {list}
           </section>
           <section
@@ -113,6 +115,7 @@ export function Board({ board, boardLabel, hand, ...long }: BoardProps) {
       {stage !== 'whole' && (
         <>
           <section aria-label={boardLabel} className={`ws-board overflow-auto ${foot}`} tabIndex={-1}>
+            <h2 className="sr-only">{boardLabel}</h2>
             {board}
           </section>
           <section aria-label="In hand" tabIndex={-1} className={`ws-hand overflow-auto border-l border-hairline px-5 py-3 ${foot}`}>

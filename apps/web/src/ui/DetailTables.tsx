@@ -31,6 +31,7 @@ export function DetailTables({ tables }: { tables: readonly DetailTable[] }) {
 
 const Rows = ({ table }: { table: DetailTable }) => (
   <table className="w-full text-[14px]">
+    <caption className="sr-only">{table.title}</caption>
     <thead>
       <tr className="label text-left text-soft">
         {table.columns.map((c) => (

@@ -169,6 +169,7 @@ const moveWords = (m: NonNullable<PostView['move']>) => {
 function Posts({ posts, moved }: { posts: readonly PostView[]; moved: boolean }) {
   return (
     <table className="w-full text-[15px]">
+      <caption className="sr-only">Posts and their strings</caption>
       <thead>
         <tr className="label border-b border-hairline text-left text-soft">
           <th className="px-4 py-1.5">post</th>

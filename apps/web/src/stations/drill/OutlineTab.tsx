@@ -44,6 +44,7 @@ export function OutlineTab() {
           <DrillTabs />
           {!slot && <Empty>An edge belongs to a part: choose a body, a neck or a guard under Parts (key 1).</Empty>}
           <table className="mx-4 my-2 text-[15px]">
+            <caption className="sr-only">Points of the edge</caption>
             <thead>
               <tr className="label text-left text-soft">
                 {shown.map(([key, label]) => (

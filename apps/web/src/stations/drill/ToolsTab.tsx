@@ -55,6 +55,7 @@ export function ToolsTab() {
             <Toggle key={key} label={label} on={bench[key]} onChange={(on) => set({ ...bench, [key]: on })} />
           ))}
           <table className="mt-3 w-full text-[15px]">
+            <caption className="sr-only">How far off each way of holding a drill goes</caption>
             <thead>
               <tr className="label text-left text-soft">
                 <th>held by</th>

@@ -65,6 +65,7 @@ export function CoreSample({
         <svg width="56" height={HIGH} aria-hidden="true" className="shrink-0">
           <path
             d={`M8 0H56V${HIGH}H8C2 ${HIGH * 0.8} 12 ${HIGH * 0.6} 5 ${HIGH * 0.45}S12 ${HIGH * 0.15} 8 0`}
+            className="own-colour"
             fill={wood}
             stroke="var(--ink)"
             strokeWidth="0.7"
@@ -132,6 +133,7 @@ function LayerBand({
             y="0.5"
             width={width}
             height={HIGH - 1}
+            className="own-colour"
             fill={tint}
             fillOpacity={is ? 1 : 0.34}
             stroke={selected ? 'var(--violet)' : 'var(--ink)'}

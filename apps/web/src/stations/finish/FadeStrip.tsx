@@ -17,6 +17,8 @@ export function FadeStrip({ zone }: { zone: FinishZone }) {
       </figcaption>
       <svg
         viewBox="0 0 400 150"
+        // What is shown is a colour, whatever colours the system has.
+        data-shows-colour
         className="mt-1 min-h-0 flex-1"
         role="img"
         aria-label={`${ZONE_LABEL[zone]}: ${look.at(0)} at the edge, ${look.at(wide)} inside`}

@@ -26,6 +26,7 @@ export function GritGrid() {
     <section className="px-4 pt-2" aria-label="Grits of the bare wood">
       <h3 className="text-[18px]">The bare wood{stain ? ', for stain' : ''}</h3>
       <table className="w-full text-[15px]">
+        <caption className="sr-only">Half sheets of each grit</caption>
         <thead>
           <tr className="label text-left text-soft">
             <th>grit</th>

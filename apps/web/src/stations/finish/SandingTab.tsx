@@ -92,6 +92,7 @@ export default function SandingTab({ finish }: { finish: FinishResult }) {
             <section className="mt-2 border-t border-hairline px-4 pt-2">
               <h3 className="text-[18px]">Grit by grit, on {ZONE_LABEL[zone].toLowerCase()}</h3>
               <table className="w-full text-[15px]">
+                <caption className="sr-only">What is left after each grit</caption>
                 <thead>
                   <tr className="label text-left text-soft">
                     <th>after</th>

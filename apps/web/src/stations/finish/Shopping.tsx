@@ -14,10 +14,13 @@ export function Shopping({ finish }: { finish: FinishResult }) {
     <section className="mt-3">
       <h3 className="text-[18px]">To buy</h3>
       <table className="w-full text-[15px]">
+        <caption className="sr-only">To buy</caption>
         <tbody>
           {shopping.map((s) => (
             <tr key={s.product} className="border-t border-hairline">
-              <td>{s.label}</td>
+              <th scope="row" className="text-left font-normal">
+                {s.label}
+              </th>
               <td className="figure text-right">
                 {s.band.to > s.band.from * 1.05 ? `${Math.round(s.band.from)}–${Math.round(s.band.to)}` : Math.round(s.millilitres)} ml
               </td>

@@ -271,6 +271,7 @@ function Chances({ checks }: { checks: readonly Check[] }) {
     <details className="mt-3">
       <summary className="label min-h-8 cursor-pointer text-[14px] text-soft">How sure is this</summary>
       <table className="w-full text-[13.5px]">
+        <caption className="sr-only">How likely each verdict is, by check</caption>
         <thead>
           <tr className="label text-left text-soft">
             <th>check</th>

@@ -47,6 +47,7 @@ export function SideView() {
         </p>
       )}
       <table className="mt-2 w-full text-[14.5px]">
+        <caption className="sr-only">From the side</caption>
         <tbody>
           <Line label="Tilt added">{now.tilt.toFixed(2)}°</Line>
           <Line label={`Full taper at the pocket’s ${where}`}>{printMm(shim)} mm</Line>

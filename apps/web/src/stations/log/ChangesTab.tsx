@@ -178,6 +178,7 @@ function Differences({
         <p className="text-soft">{none}</p>
       ) : (
         <table className="mt-1 w-full text-left text-[14.5px]">
+          <caption className="sr-only">{title}</caption>
           <thead className="label text-soft">
             <tr>
               <th scope="col">where</th>

@@ -75,6 +75,7 @@ function TurnedSoFar() {
         <p className="text-soft">None was written down. Turns made as told at Set up, or said in the log, are counted here.</p>
       ) : (
         <table className="mt-1 w-full text-left text-[15px]">
+          <caption className="sr-only">Turns of the screws</caption>
           <thead className="label text-soft">
             <tr>
               <th scope="col">screw</th>

@@ -50,6 +50,7 @@ export function CsvSheet({ file, onClose }: { file: File; onClose: () => void })
             {read.problems.length} {read.problems.length === 1 ? 'cell' : 'cells'} cannot be; nothing is taken in until they are mended.
           </p>
           <table className="mt-2 w-full text-[14px]">
+            <caption className="sr-only">Cells that cannot be</caption>
             <thead>
               <tr className="label text-left text-soft">
                 <th className="pr-2">row</th>

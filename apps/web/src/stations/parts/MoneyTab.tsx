@@ -27,6 +27,7 @@ export function MoneyTab() {
       list={
         <PartsList foot={<MoneyFoot sum={sum} currency={build.currency} />}>
           <table className="w-full text-[15px]">
+            <caption className="sr-only">Money by seller</caption>
             <thead>
               <tr className="label text-left text-[14px] text-soft">
                 <th className="py-1 pl-4">seller</th>

@@ -45,6 +45,7 @@ export function OrderSheet({ slot, onSlot }: { slot: Slot | undefined; onSlot: (
         <>
           <h3 className="mt-3 text-[18px]">On arrival {failed > 0 && <span className="text-wont">{failed} out of tolerance</span>}</h3>
           <table className="w-full text-[14.5px]">
+            <caption className="sr-only">Sizes on arrival</caption>
             <thead>
               <tr className="label text-left text-soft">
                 <th>size</th>

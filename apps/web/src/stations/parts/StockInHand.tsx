@@ -120,10 +120,13 @@ export function StockInHand({ item }: { item: StockItem }) {
       </div>
       <h3 className="mt-3 text-[18px]">Sizes</h3>
       <table className="w-full text-[14.5px]">
+        <caption className="sr-only">Sizes</caption>
         <tbody>
           {Object.entries(part.sizes).map(([key, s]) => (
             <tr key={key} className="border-t border-hairline">
-              <td className="py-1">{KINDS[part.kind].sizes[key]?.label ?? key}</td>
+              <th scope="row" className="py-1 text-left font-normal">
+                {KINDS[part.kind].sizes[key]?.label ?? key}
+              </th>
               <td className="figure text-right">{printValue(s.value, KINDS[part.kind].sizes[key]?.unit ?? 'mm')}</td>
               <td className="pl-3 text-soft">{s.known}</td>
             </tr>

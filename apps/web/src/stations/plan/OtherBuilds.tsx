@@ -49,6 +49,7 @@ export function OtherBuilds() {
         One person, one set of evenings: of what comes next in each, the one with least time to its own promised day is worked first.
       </p>
       <table className="mt-2 w-full text-left text-[15px]">
+        <caption className="sr-only">Builds and their promised days</caption>
         <thead className="label text-soft">
           <tr>
             <th scope="col">build</th>

@@ -13,6 +13,7 @@ export function ActionNumbers({ setup }: { setup: SetupResult }) {
   return (
     <>
       <table className="mt-2 w-full text-[14px]">
+        <caption className="sr-only">Height of each string</caption>
         <thead>
           <tr className="text-left text-soft">
             <th>string</th>

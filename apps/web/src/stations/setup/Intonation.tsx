@@ -14,6 +14,7 @@ export function Intonation({ setup }: { setup: SetupResult }) {
         Tune the open string, play its octave at fret 12 and enter how many cents it is sharp (+) or flat (−).
       </p>
       <table className="mt-1 w-full">
+        <caption className="sr-only">Cents of each string</caption>
         <thead>
           <tr className="label text-left text-[14px] text-soft">
             <th className="pr-3">string</th>

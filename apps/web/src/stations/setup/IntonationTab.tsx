@@ -47,6 +47,7 @@ export default function IntonationTab({ setup }: { setup: SetupResult }) {
                 over nut and saddle, pressed 0.2 mm behind the fret.
               </p>
               <table className="mx-4 mt-2 text-[15px]">
+                <caption className="sr-only">Where saddles begin</caption>
                 <thead>
                   <tr className="label text-left text-soft">
                     <th className="pr-4">string</th>

@@ -44,6 +44,7 @@ export default function NutTab({ setup }: { setup: SetupResult }) {
             <section className="px-4 py-2">
               <h3 className="label font-semibold">Where slots lie, mm from the middle</h3>
               <table className="w-full text-[14px]">
+                <caption className="sr-only">Slots of the nut</caption>
                 <thead>
                   <tr className="text-left text-soft">
                     <th>string</th>

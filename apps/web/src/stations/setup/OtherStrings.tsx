@@ -35,6 +35,7 @@ export function OtherStrings() {
       {then && (
         <>
           <table className="mt-2 w-full text-[14px]">
+            <caption className="sr-only">Pull of each string, now and then</caption>
             <thead>
               <tr className="text-left text-soft">
                 <th>string</th>

@@ -3,6 +3,7 @@ import { LBF, printInch, type SetupResult } from '@snug/core'
 export function Pulls({ setup }: { setup: SetupResult }) {
   return (
     <table className="mt-2 w-full">
+      <caption className="sr-only">Pull of each string</caption>
       <thead>
         <tr className="label text-left text-[14px] text-soft">
           <th>string</th>

@@ -27,6 +27,7 @@ export function ReturnToPitch() {
         </p>
       )}
       <table className="mt-1 w-full text-[14px]">
+        <caption className="sr-only">Pitch of each string after the arm</caption>
         <thead>
           <tr className="text-left text-soft">
             <th className="w-14">string</th>

@@ -73,6 +73,7 @@ export default function VibratoTab() {
                 </p>
               ))}
               <table className="mt-3 w-full text-[15px]">
+                <caption className="sr-only">How far each string goes</caption>
                 <thead>
                   <tr className="label text-left text-soft">
                     <th>string</th>

@@ -31,6 +31,7 @@ export function ListenGrid({ harness }: { harness: Harness }) {
       </p>
       <div className="overflow-x-auto">
         <table className="text-[14px]">
+          <caption className="sr-only">What is heard, by position and control</caption>
           <thead>
             <tr className="label text-left text-soft">
               <th className="pr-2">position</th>

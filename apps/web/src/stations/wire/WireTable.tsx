@@ -16,6 +16,7 @@ export function WireTable({ wires }: { wires: readonly WireRow[] }) {
   return (
     <div>
       <table className="w-full text-[14px]">
+        <caption className="sr-only">Wires to cut</caption>
         <thead className="sticky top-0 bg-paper">
           <tr className="label text-left text-soft">
             <th className="py-1 pl-3">no.</th>

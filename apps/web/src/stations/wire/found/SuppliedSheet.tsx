@@ -74,6 +74,7 @@ export function SuppliedSheet() {
             </p>
           ))}
           <table className="mt-2 w-full text-[14px]">
+            <caption className="sr-only">Ours beside the sheet’s, by position</caption>
             <thead>
               <tr className="label text-left text-soft">
                 <th>position</th>
