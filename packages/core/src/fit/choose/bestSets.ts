@@ -44,7 +44,7 @@ export interface SearchResult {
 /** @param keep how many sets to return @param stop asked now and then; true ends the search with what it has */
 export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = () => false): SearchResult {
   const n = problem.sizes.length
-  const rowOf = pairRows(problem)
+  const between = pairCosts(problem)
   const found: FoundSet[] = []
   const state = { nodes: 0, complete: true, inTheWay: (problem.groups ?? []).map(() => 0) }
   let probing = false
@@ -93,18 +93,21 @@ export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = ()
     let bound = base
     let pick = -1
     let fewest = Infinity
+    // Each open slot at its cheapest: below this no set costs with it.
+    const cheapest = new Float64Array(n)
     for (const s of open) {
-      let cheapest = Infinity
+      let lowest = Infinity
       let alive = 0
       const row = least[s]!
       for (let c = 0; c < row.length; c++) {
         const v = row[c]!
         if (v === Infinity) continue
         alive++
-        if (v < cheapest) cheapest = v
+        if (v < lowest) lowest = v
       }
       if (!alive) return by[s]!
-      bound = problem.slowest ? Math.max(bound, cheapest) : bound + cheapest
+      cheapest[s] = lowest
+      bound = problem.slowest ? Math.max(bound, lowest) : bound + lowest
       if (bound >= worst()) return ANY
       if (alive / blame[s]! < fewest) {
         fewest = alive / blame[s]!
@@ -140,24 +143,34 @@ export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = ()
         }
         cost = problem.slowest ? cost : cost + more
       }
-      if (cost >= worst()) return ANY
+      // What the open slots cost at their cheapest, with this one chosen.
+      let others = 0
+      for (const s of rest) others = problem.slowest ? Math.max(others, cheapest[s]!) : others + cheapest[s]!
+      const atLeast = (more: number) => (problem.slowest ? Math.max(cost, more) : cost + more)
+      if (atLeast(others) >= worst()) return ANY
       const next = [...least]
       const ruledBy = [...by]
       for (const s of rest) {
-        const costs = rowOf(pick, c, s)
+        const costs = between(pick, c, s)
         if (!costs) continue
         const row = Float64Array.from(least[s]!)
-        let alive = false
+        // Dearer than this, a candidate is in no set that is wanted: what it makes with the one chosen need not be known.
+        const room = problem.slowest ? worst() : worst() - cost - (others - cheapest[s]!)
+        let lowest = Infinity
         let ruled = false
         for (let k = 0; k < row.length; k++) {
-          const more = costs[k]!
-          if (more === Infinity && row[k]! < Infinity) ruled = true
-          row[k] = problem.slowest && more < Infinity ? row[k]! : row[k]! + more
-          if (row[k]! < Infinity) alive = true
+          const was = row[k]!
+          if (was === Infinity) continue
+          const more = was >= room ? 0 : costs(k)
+          if (more === Infinity) ruled = true
+          row[k] = problem.slowest && more < Infinity ? was : was + more
+          if (row[k]! < lowest) lowest = row[k]!
         }
         if (ruled) ruledBy[s]! |= me
-        if (!alive) return ruledBy[s]!
+        if (lowest === Infinity) return ruledBy[s]!
         next[s] = row
+        if (!problem.slowest) others += lowest - cheapest[s]!
+        if (atLeast(problem.slowest ? lowest : others) >= worst()) return ANY
       }
       if (seller !== undefined) parcels[seller]!++
       const fault = descend(next, ruledBy, cost, rest)
@@ -166,22 +179,79 @@ export function bestSets(problem: SetProblem, keep = 3, stop: () => boolean = ()
     }
   }
 
+  /**
+   * A quick look for sets that are good, if not the best: slot by slot the cheapest that goes with those before. What they cost spares the
+   * search all that is dearer; nothing is concluded from finding none.
+   */
+  function dive(rows: readonly Float64Array[], base: number): void {
+    const alive = rows.map((row) => [...row.keys()].filter((c) => row[c]! < Infinity).sort((a, b) => row[a]! - row[b]!))
+    const slots = [...rows.keys()].sort((a, b) => alive[a]!.length - alive[b]!.length)
+    let tries = DIVE
+    /** @returns whether that is enough */
+    const go = (depth: number, cost: number): boolean => {
+      if (depth === n) {
+        if (cost < worst()) insert(cost)
+        return found.length >= keep
+      }
+      const s = slots[depth]!
+      for (const c of alive[s]!) {
+        if (--tries < 0) return true
+        chosen[s] = c
+        const more = asked(rows, s, c, cost)
+        if (more < worst()) {
+          const seller = problem.parcel?.(s, c)
+          if (seller !== undefined) parcels[seller]!++
+          const enough = go(depth + 1, more)
+          if (seller !== undefined) parcels[seller]!--
+          if (enough) return true
+        }
+      }
+      chosen[s] = -1
+      return false
+    }
+    go(0, base)
+    chosen.fill(-1)
+    parcels.fill(0)
+  }
+
+  /** What it costs once a candidate stands beside those chosen before it. */
+  function asked(rows: readonly Float64Array[], s: number, c: number, cost: number): number {
+    const seller = problem.parcel?.(s, c)
+    const sent = !inTurn && seller !== undefined && parcels[seller] === 0 ? (problem.parcelCost?.[seller] ?? 0) : 0
+    let total = problem.slowest ? Math.max(cost, rows[s]![c]!) : cost + rows[s]![c]! + sent
+    const add = (more: number) => (total = problem.slowest && more < Infinity ? total : total + more)
+    for (let t = 0; t < n && total < Infinity; t++) if (t !== s && chosen[t]! >= 0) add(between(t, chosen[t]!, s)?.(c) ?? 0)
+    for (const g of groups)
+      if (total < Infinity && g.slots.includes(s) && g.slots.every((t) => chosen[t]! >= 0)) add(g.cost(g.slots.map((t) => chosen[t]!)))
+    return total
+  }
+
   const first = problem.sizes.map((size, s) => Float64Array.from({ length: size }, (_, c) => problem.own(s, c)))
   const all = [...first.keys()]
   const none = () => new Array<bigint>(n).fill(0n)
   if (!first.every((row) => row.length)) return { sets: found, ...state }
-  if (!inTurn) descend(first, none(), 0, all)
-  else {
-    // With every seller allowed: is there any set at all? Otherwise no choice of parcels has one either.
-    probing = true
+  if (!inTurn) {
+    dive(first, 0)
     descend(first, none(), 0, all)
-    probing = false
-    if (!found.length) return { sets: found, ...state }
-    found.length = 0
-    for (const { rows, cost } of parcelChoices(problem, first)) descend(rows, none(), cost, all)
+  } else {
+    const choices = parcelChoices(problem, first)
+    for (const { rows, cost } of choices.slice(0, DIVES)) if (found.length < keep) dive(rows, cost)
+    if (!found.length) {
+      // With every seller allowed: is there any set at all? Otherwise no choice of parcels has one either.
+      probing = true
+      descend(first, none(), 0, all)
+      probing = false
+      if (!found.length) return { sets: found, ...state }
+      found.length = 0
+    }
+    for (const { rows, cost } of choices) descend(rows, none(), cost, all)
   }
   return { sets: found, ...state }
 }
+
+/** Candidates a quick look tries at most, and choices of parcels it is taken under. [ours] */
+const DIVE = 300
+const DIVES = 4
 
 /** Not to be blamed on particular slots. */
 const ANY = -1n
@@ -208,18 +278,23 @@ function parcelChoices({ parcel, parcelCost = [] }: SetProblem, first: readonly 
   return choices.toSorted((a, b) => a.outlook - b.outlook)
 }
 
-/** What one candidate costs with each of another slot, reckoned when first asked for; nothing where it costs with none. */
-function pairRows({ sizes, pair, meets }: SetProblem): (a: number, i: number, b: number) => Float64Array | undefined {
-  const rows = new Map<number, Float64Array | undefined>()
+/** What a candidate costs with each of another slot, each reckoned when first asked for; nothing where the two slots never meet. */
+function pairCosts({ sizes, pair, meets }: SetProblem): (a: number, i: number, b: number) => ((j: number) => number) | undefined {
+  const rows = new Map<number, (j: number) => number>()
   const n = sizes.length
   const widest = Math.max(1, ...sizes)
   return (a, i, b) => {
     if (meets && !meets(a, b)) return undefined
     const key = (a * n + b) * widest + i
-    if (rows.has(key)) return rows.get(key)
-    const row = Float64Array.from({ length: sizes[b]! }, (_, j) => (a < b ? pair(a, i, b, j) : pair(b, j, a, i)))
-    const kept = row.some((v) => v !== 0) ? row : undefined
-    rows.set(key, kept)
-    return kept
+    const there = rows.get(key)
+    if (there) return there
+    const known = new Float64Array(sizes[b]!).fill(NaN)
+    const cost = (j: number) => {
+      const it = known[j]!
+      if (!Number.isNaN(it)) return it
+      return (known[j] = a < b ? pair(a, i, b, j) : pair(b, j, a, i))
+    }
+    rows.set(key, cost)
+    return cost
   }
 }

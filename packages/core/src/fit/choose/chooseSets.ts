@@ -203,11 +203,15 @@ export function chooseSets(request: ChooseRequest, stop?: () => boolean): Choice
     ...(rank === 'money' && limits.money !== undefined ? { atMost: limits.money + PREFERENCE * open.length } : {}),
     ...(rank === 'date' ? { slowest: true } : {}),
   }
+  // Sets are much alike: a joint between the same parts is judged once for all of them.
+  const seen = new Map<string, JudgedJoint>()
   const whole = (found: SearchResult) =>
     found.sets
       .map(({ chosen }) =>
         describe(
           withParts(chosen.map((c, s) => [s, c] as const)),
+          bound.map((b) => ({ ...b, key: `${b.kind.id}:${b.vars.map((s) => chosen[s]).join(',')}` })),
+          seen,
           chosen.map((c, s) => ({ slot: open[s]!.slot, item: open[s]!.items[c]! })),
           shipping,
           sellers,
@@ -239,6 +243,8 @@ export function chooseSets(request: ChooseRequest, stop?: () => boolean): Choice
 
 function describe(
   build: Build,
+  bound: readonly (Bound & { key: string })[],
+  seen: Map<string, JudgedJoint>,
   items: ChosenSet['items'],
   shipping: readonly number[],
   sellers: readonly string[],
@@ -246,10 +252,13 @@ function describe(
 ): ChosenSet {
   const used = [...new Set(items.flatMap(({ item }) => (item.holding === 'offer' && item.part.seller ? [item.part.seller] : [])))]
   const parcels = used.map((seller) => ({ seller, cost: shipping[sellers.indexOf(seller)] ?? 0 }))
-  const touched = new Set(items.map((i) => i.slot))
-  const judged = JOINT_KINDS.filter((k) => existsIn(k, build) && [...k.needs, ...(k.also ?? [])].some((s) => touched.has(s))).map((k) =>
-    k.find(build),
-  )
+  const judged = bound
+    .filter(({ kind }) => existsIn(kind, build))
+    .map(({ kind, key }) => {
+      const joint = seen.get(key) ?? kind.find(build)
+      seen.set(key, joint)
+      return joint
+    })
   return {
     items,
     parcels,
