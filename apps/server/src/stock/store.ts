@@ -62,10 +62,16 @@ export async function allStock(db: Db, bench: string): Promise<StockItem[]> {
 export async function addStock(db: Db, bench: string, docs: readonly NewStock[]): Promise<StockItem[]> {
   const at = new Date().toISOString()
   const rows = docs.map((d) => rowOf(bench, d, at))
-  await db.transaction((tx) => inPieces(rows, (piece) => tx.insert(stock).values(piece)))
+  await db.transaction((tx) => inPieces(rows, (piece) => tx.execute(put(bench, piece, at))))
   tell(db, { stock: true }, bench)
   return rows.map(itemOf)
 }
+
+/** Rows put in as one JSON: ten thousand parts with a parameter for each of their columns take three times as long. */
+const put = (bench: string, rows: readonly Row[], at: string): SQL => sql`
+  insert into stock (id, bench_id, holding, kind, search, doc, created_at)
+  select id, ${bench}, holding, kind, search, doc, ${at}::timestamptz
+  from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb) as t (id text, holding text, kind text, search text, doc jsonb)`
 
 /** A part of this bench; those of others are as good as none. */
 const own = (bench: string, id: string) => and(eq(stock.id, id), eq(stock.benchId, bench))
