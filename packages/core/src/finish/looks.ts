@@ -103,12 +103,17 @@ const RINGS = 14
 
 /** A face in its colours: rings from the edge inwards. */
 export function faceMarks(look: ZoneLook, outline: readonly Point[]): Mark[] {
+  const step = Math.ceil(outline.length / RING_POINTS)
+  const coarse = outline.filter((_, i) => i % step === 0)
   const ring = (d: number): Mark[] => {
-    const points = inset(outline, d)
+    const points = inset(d ? coarse : outline, d)
     return points.length ? [{ mark: 'area', role: d ? 'fade' : 'body-wood', thing: 'body', tint: look.at(d), points }] : []
   }
   return look.fade ? Array.from({ length: RINGS + 1 }, (_, i) => (i * look.fade) / RINGS).flatMap(ring) : ring(0)
 }
+
+/** Points of the edge a ring is drawn in from: of a body's, one a centimetre and more. */
+const RING_POINTS = 110
 
 /** The instrument's marks with every zone in the colour it will have; what is only thought of stays as it was drawn. */
 export function painted(build: Build, marks: readonly Mark[], view: 'front' | 'back' | 'side'): Mark[] {

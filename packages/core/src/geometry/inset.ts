@@ -1,4 +1,4 @@
-import { areaOf, contains, nearestOnEdge } from './polygon'
+import { areaOf, clearOfEdge, insideOf } from './polygon'
 import { pt, type Point } from './point'
 
 /** What the distance to the edge may fall short by before a point is taken to lie across a narrow place, mm. */
@@ -11,6 +11,7 @@ const SLACK = 0.6
 export function inset(points: readonly Point[], by: number): Point[] {
   if (by <= 0) return [...points]
   const n = points.length
+  const inside = insideOf(points)
   const drawn = points.flatMap((p, i) => {
     const a = points[(i + n - 1) % n]!
     const b = points[(i + 1) % n]!
@@ -18,7 +19,8 @@ export function inset(points: readonly Point[], by: number): Point[] {
     if (length === 0) return []
     const [nx, ny] = [-(b.y - a.y) / length, (b.x - a.x) / length]
     const found = [pt(p.x + nx * by, p.y + ny * by), pt(p.x - nx * by, p.y - ny * by)].find(
-      (q) => contains(points, q) && nearestOnEdge(points, q).distance >= by - SLACK,
+      // Where it is too near is found sooner than where it is outside.
+      (q) => clearOfEdge(points, q, by - SLACK) && inside(q),
     )
     return found ? [found] : []
   })
