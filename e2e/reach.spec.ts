@@ -44,13 +44,25 @@ const foreignInks = (page: Page) =>
     probe.style.setProperty('forced-color-adjust', 'none')
     document.body.append(probe)
     const own = new Set(['none', 'rgba(0, 0, 0, 0)'])
-    for (const name of ['Canvas', 'CanvasText', 'Highlight', 'HighlightText', 'LinkText', 'GrayText', 'ButtonText', 'ButtonFace', 'ButtonBorder']) {
+    for (const name of [
+      'Canvas',
+      'CanvasText',
+      'Highlight',
+      'HighlightText',
+      'LinkText',
+      'GrayText',
+      'ButtonText',
+      'ButtonFace',
+      'ButtonBorder',
+    ]) {
       probe.style.color = name
       own.add(getComputedStyle(probe).color)
     }
     probe.remove()
     const found = new Set<string>()
-    for (const e of document.querySelectorAll('svg:not([data-shows-colour]) :is(path, circle, rect, line, polygon, polyline, ellipse, text)')) {
+    for (const e of document.querySelectorAll(
+      'svg:not([data-shows-colour]) :is(path, circle, rect, line, polygon, polyline, ellipse, text)',
+    )) {
       const { fill, stroke } = getComputedStyle(e)
       for (const ink of [fill, stroke]) if (!own.has(ink) && !ink.startsWith('url')) found.add(`${e.outerHTML.slice(0, 100)} is ${ink}`)
     }
@@ -77,7 +89,8 @@ const unnamed = (page: Page) =>
       const count = document.querySelectorAll(selector).length
       if (count !== 1) bad.push(`${count} of ${selector}`)
     }
-    for (const landmark of ['h1', 'main', 'footer', 'nav[aria-label=Stations]', '[role=tablist][aria-label]', '[aria-label="In hand"]']) one(landmark)
+    for (const landmark of ['h1', 'main', 'footer', 'nav[aria-label=Stations]', '[role=tablist][aria-label]', '[aria-label="In hand"]'])
+      one(landmark)
     const named = (e: Element) =>
       e.getAttribute('aria-label') ?? e.getAttribute('aria-labelledby') ?? e.querySelector('caption, legend, title')?.textContent
     for (const e of document.querySelectorAll('table, fieldset, [role=img], [role=group], [role=tablist], [role=slider], dialog'))
@@ -112,12 +125,19 @@ test('where motion is not wanted, nothing moves', async ({ page }) => {
     await walkOrGo(page, station)
     const moving = await page.evaluate(() =>
       [...document.querySelectorAll('*')]
-        .filter((e) => getComputedStyle(e).transitionDuration.split(', ').some((d) => parseFloat(d) > 0.001))
+        .filter((e) =>
+          getComputedStyle(e)
+            .transitionDuration.split(', ')
+            .some((d) => parseFloat(d) > 0.001),
+        )
         .map((e) => e.outerHTML.slice(0, 100)),
     )
     expect(moving, station).toEqual([])
     const running = await page.evaluate(() =>
-      document.getAnimations().filter((a) => Number(a.effect?.getComputedTiming().duration) > 1).map((a) => a.playState),
+      document
+        .getAnimations()
+        .filter((a) => Number(a.effect?.getComputedTiming().duration) > 1)
+        .map((a) => a.playState),
     )
     expect(running, station).toEqual([])
   }
@@ -160,11 +180,7 @@ for (const station of Object.keys(PLACES))
     await expect(rows(fresh).and(fresh.locator('[aria-current=true]'))).toBeInViewport()
     await fresh.close()
     // Away and back.
-    await page
-      .getByRole('navigation', { name: 'Stations' })
-      .locator('a:not([aria-current])')
-      .first()
-      .click()
+    await page.getByRole('navigation', { name: 'Stations' }).locator('a:not([aria-current])').first().click()
     await expect(page).not.toHaveURL(address)
     await page.goBack()
     await expect(page).toHaveURL(address)

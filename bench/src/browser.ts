@@ -1,4 +1,4 @@
-import { chromium, type Page } from '@playwright/test'
+import { chromium, type Browser, type Page } from '@playwright/test'
 import { heron } from '@snug/demo'
 import { spawn } from 'node:child_process'
 import { mkdtemp, readdir, rm, stat } from 'node:fs/promises'
@@ -52,7 +52,7 @@ export const benchBrowser = (): Promise<void> =>
   withPage(async (page, url) => {
     await bundle()
     await offers(url)
-    await firstLoad(page, url)
+    await firstLoad(page.context().browser()!, url)
     await stash(page, url)
     await saves(url)
   })
@@ -75,11 +75,26 @@ async function offers(url: string) {
   row('ten thousand offers taken in by the server', performance.now() - start, `answered ${answer.status}`)
 }
 
-async function firstLoad(page: Page, url: string) {
-  const start = performance.now()
-  await page.goto(`${url}/builds/heron/fit`)
-  await page.getByRole('region', { name: 'In hand' }).getByRole('heading').first().waitFor()
-  row('first load to the first joint in hand', performance.now() - start)
+/** Looked at by the page itself at every frame: who asks from outside asks now and then. */
+async function firstLoad(browser: Browser, url: string) {
+  const times: number[] = []
+  for (let i = 0; i < 5; i++) {
+    // Nothing is kept from the time before.
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+    const page = await context.newPage()
+    await page.addInitScript(() => {
+      const look = () => {
+        if (document.querySelector('section[aria-label="In hand"] :is(h2, h3)')?.textContent)
+          document.documentElement.dataset.inHand = String(performance.now())
+        else requestAnimationFrame(look)
+      }
+      requestAnimationFrame(look)
+    })
+    await page.goto(`${url}/builds/heron/fit`)
+    times.push(Number(await page.locator('html[data-in-hand]').getAttribute('data-in-hand')))
+    await context.close()
+  }
+  row('first load to the first joint in hand', at(times, 0.5), `slowest of ${times.length} ${Math.max(...times).toFixed(0)} ms`)
 }
 
 async function stash(page: Page, url: string) {
@@ -88,15 +103,20 @@ async function stash(page: Page, url: string) {
   await status.filter({ hasText: /100\d\d/ }).waitFor()
   const search = page.getByLabel('Search parts')
   const times: number[] = []
-  for (let i = 0; i < 9; i++) {
-    const start = performance.now()
-    await search.fill(`heap ${100 + i}`)
-    await page
-      .getByText(`Heap pot ${100 + i}`)
-      .first()
-      .waitFor()
-    times.push(performance.now() - start)
-  }
+  for (let i = 0; i < 15; i++)
+    times.push(
+      await search.evaluate(
+        async (field: HTMLInputElement, wanted) => {
+          const start = performance.now()
+          Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!.call(field, wanted.toLowerCase())
+          field.dispatchEvent(new Event('input', { bubbles: true }))
+          const rows = document.querySelector('[data-testid=stock-rows]')!
+          while (!rows.textContent.includes(wanted)) await new Promise(requestAnimationFrame)
+          return performance.now() - start
+        },
+        `Heap pot ${4100 + i * 131}`,
+      ),
+    )
   row('search among them, key to row in sight', at(times, 0.5), `slowest ${Math.max(...times).toFixed(0)} ms`)
   await search.fill('')
   await status.filter({ hasText: /100\d\d/ }).waitFor()

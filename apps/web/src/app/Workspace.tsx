@@ -81,7 +81,9 @@ function useOverList() {
   useEffect(() => {
     // The list has moved down by what lies above it again.
     if (wasOver.current && !over)
-      list.current?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: window.matchMedia?.(ONE_COLUMN).matches ? 'center' : 'nearest' })
+      list.current
+        ?.querySelector('[aria-current="true"]')
+        ?.scrollIntoView({ block: window.matchMedia?.(ONE_COLUMN).matches ? 'center' : 'nearest' })
     wasOver.current = over
   }, [over])
   return {

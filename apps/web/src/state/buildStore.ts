@@ -105,6 +105,10 @@ export const useBuild = create<BuildStore>()((set, get) => {
     if (get().build !== build && build) void reckon('Brought up to date')
   }
 
+  /** Once what was reckoned is on the screen; nobody waits for what is only a moment later. */
+  const painted = () =>
+    typeof requestIdleCallback === 'undefined' ? Promise.resolve() : new Promise((done) => requestIdleCallback(done, { timeout: 500 }))
+
   /** Computes all stations anew; an older answer that arrives late is dropped. */
   async function reckon(label?: string) {
     const { build, evaluation: before } = get()
@@ -113,6 +117,8 @@ export const useBuild = create<BuildStore>()((set, get) => {
     const evaluation = await evaluateAtBench(build, today(), useBench.getState().bench)
     if (mine !== evaluating) return
     set({ evaluation, evaluated: build, ...(label && before ? { moved: { label, what: whatMoved(before, evaluation) } } : {}) })
+    await painted()
+    if (mine !== evaluating) return
     const round = await rankWorker().measuringRound(build, build.tools, useBench.getState().bench)
     if (mine === evaluating && round) set({ round, weighed: build, ranked: round.flatMap((b) => b.readings) })
   }

@@ -1,6 +1,7 @@
 import { patched, type Bench, type Build, type Evaluation } from '@snug/core'
 import { wrap, type Remote } from 'comlink'
 import type { ComputeApi } from './compute.worker'
+import { firstWorker } from './first'
 
 const start = () => wrap<ComputeApi>(new Worker(new URL('./compute.worker.ts', import.meta.url), { type: 'module' }))
 
@@ -14,7 +15,7 @@ let given: Evaluation | undefined
  * answers in the order it was asked; what did not change is the same object as before.
  */
 export async function evaluateAtBench(build: Build, today: string, tools: Bench): Promise<Evaluation> {
-  bench ??= start()
+  bench ??= wrap<ComputeApi>(firstWorker())
   const patch = await bench.evaluate(build, today, tools)
   return (given = patched(given, patch))
 }
