@@ -93,3 +93,24 @@ test('what was typed while the server was away is there after a reload, and save
     })
     .toBe(56.3)
 })
+
+test('what is written into the log while the server is away waits, also over a reload, and is there once it answers', async ({
+  page,
+  server,
+}) => {
+  const id = await copyOf(server, 'heron')
+  await page.goto(`/builds/${id}/log`)
+  const words = page.getByRole('textbox', { name: 'What happened' }).first()
+  await page.route('**/log', (r) => (r.request().method() === 'POST' ? r.abort() : r.continue()))
+  await words.fill('Pocket eased by lamp light')
+  await page.getByRole('button', { name: 'Write it down' }).first().click()
+  await expect(words).toHaveValue('')
+  const waits = page.getByRole('list', { name: 'Waits for the server' })
+  await expect(waits).toContainText('Pocket eased by lamp light')
+  await page.reload()
+  await expect(waits).toContainText('Pocket eased by lamp light')
+  await page.unroute('**/log')
+  await page.reload()
+  await expect(page.getByRole('button', { name: /Pocket eased by lamp light/ })).toHaveCount(1)
+  await expect(waits).toHaveCount(0)
+})

@@ -4,6 +4,7 @@ import { Suspense, useEffect } from 'react'
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router'
 import { Toaster } from 'sonner'
 import { hearNews, lookAgain, sendWhatWasLeft, useBuild } from './state/buildStore'
+import { sendWaiting } from './state/logQueue'
 import { listenToNews } from './state/news'
 import { usePrefs } from './state/prefs'
 import { refetched } from './state/stale'
@@ -59,6 +60,7 @@ export function App() {
       () => {
         lookAgain()
         stale(['builds', 'stock', 'log'])
+        void sendWaiting().then((builds) => builds.length && stale(['log']))
       },
     )
     return () => {

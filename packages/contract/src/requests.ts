@@ -86,8 +86,7 @@ export class HandOverRequest {
   @IsString(says('Say the name of the bench it goes to.')) @Length(1, 60, says('A bench has a name of 1 to 60 letters.')) to!: string
 }
 
-/** POST /api/builds/:id/log */
-export class LogRequest {
+class LogWords {
   @IsIn(LOG_KINDS, says(`An entry is one of ${LOG_KINDS.join(', ')}.`)) kind!: (typeof LOG_KINDS)[number]
   @IsString(says('Write something down.')) @Length(1, LIMITS.logText, says(`An entry has 1 to ${LIMITS.logText} letters.`)) text!: string
   @Optional() @IsIn(STATIONS, says('An entry belongs to a station.')) station?: (typeof STATIONS)[number]
@@ -96,7 +95,15 @@ export class LogRequest {
   @Optional() @Length(1, 60, says('A picture is named by its id.')) photo?: string
 }
 
-class LogEntryDoc extends LogRequest {
+/** POST /api/builds/:id/log */
+export class LogRequest extends LogWords {
+  /** Made where it was written, so that one sent twice is one. */
+  @Optional() @Length(1, 60, says('An entry’s id has 1 to 60 letters.')) id?: string
+  /** When it was written, where that was not now: the server was away. */
+  @Optional() @IsTime() at?: string
+}
+
+class LogEntryDoc extends LogWords {
   @Length(1, 60, says('A log entry needs an id.')) id!: string
   @IsTime() at!: string
   @Optional() @IsTime() struck?: string

@@ -39,3 +39,19 @@ it('entries of a Snug Bolt that knew only their times are put in order by them',
   await app.db.execute(sql.raw(steps.at(-1)!))
   expect(await texts()).toEqual(['a', 'b', 'c'])
 })
+
+it('one that is sent twice is one, and keeps when it was written; nothing is written later than now', async () => {
+  const entry = { kind: 'note', text: 'While you were away', id: 'made-at-the-bench', at: '2026-11-20T19:30:00Z' }
+  const first = (await app.post(`/builds/${build}/log`, entry).expect(201)).body as LogEntry
+  const again = (await app.post(`/builds/${build}/log`, { ...entry, text: 'Another text' }).expect(201)).body as LogEntry
+  expect(first).toMatchObject({ id: 'made-at-the-bench', at: '2026-11-20T19:30:00.000Z', text: 'While you were away' })
+  expect(again).toEqual(first)
+  expect((await texts()).filter((t) => t === 'While you were away')).toHaveLength(1)
+  // The same id in another build is another's.
+  const other = ((await app.post('/builds', WANTED)).body as { id: string }).id
+  await app.post(`/builds/${other}/log`, entry).expect(409)
+  const tomorrow = new Date(Date.now() + 86_400_000).toISOString()
+  const early = (await app.post(`/builds/${build}/log`, { kind: 'note', text: 'Tomorrow', at: tomorrow })).body as LogEntry
+  expect(Date.parse(early.at)).toBeLessThanOrEqual(Date.now())
+  await app.post(`/builds/${build}/log`, { kind: 'note', text: 'When?', at: 'yesterday' }).expect(422)
+})

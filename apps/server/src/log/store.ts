@@ -26,12 +26,13 @@ export async function listLog(db: Db, buildId: string): Promise<LogEntry[]> {
   return (await db.select().from(logEntries).where(eq(logEntries.buildId, buildId)).orderBy(asc(logEntries.seq))).map(entryOf)
 }
 
+/** Writes an entry; one with an id that is there already was sent before, and its answer was lost. */
 export async function addEntry(db: Db, buildId: string, wanted: LogRequest): Promise<LogEntry> {
   if (wanted.photo !== undefined) await readPhoto(db, buildId, wanted.photo)
   const row: Row = {
-    id: randomUUID(),
+    id: wanted.id ?? randomUUID(),
     buildId,
-    at: new Date().toISOString(),
+    at: writtenAt(wanted.at),
     kind: wanted.kind,
     text: wanted.text,
     station: wanted.station ?? null,
@@ -39,9 +40,23 @@ export async function addEntry(db: Db, buildId: string, wanted: LogRequest): Pro
     photo: wanted.photo ?? null,
     struckAt: null,
   }
-  await db.insert(logEntries).values(row)
-  tell(db, { build: buildId, log: true })
-  return entryOf(row)
+  const [made] = await db.insert(logEntries).values(row).onConflictDoNothing({ target: logEntries.id }).returning()
+  if (made) {
+    tell(db, { build: buildId, log: true })
+    return entryOf(made)
+  }
+  const [there] = await db
+    .select()
+    .from(logEntries)
+    .where(and(eq(logEntries.id, row.id), eq(logEntries.buildId, buildId)))
+  if (!there) throw new HttpProblem(409, 'Another entry has that id already.')
+  return entryOf(there)
+}
+
+/** When it was written as far as can be: nothing was written later than now. */
+const writtenAt = (said: string | undefined): string => {
+  const now = new Date().toISOString()
+  return said !== undefined && Date.parse(said) < Date.parse(now) ? new Date(said).toISOString() : now
 }
 
 /** Strikes an entry, or takes the strike back; it stays where it is. */

@@ -5,6 +5,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { api } from '../state/api'
 import { useBuild, useOpenBuild } from '../state/buildStore'
+import { writeDown } from '../state/logQueue'
 import { usePrefs } from '../state/prefs'
 import { Button } from '../ui/Button'
 import { INPUT } from '../ui/Field'
@@ -34,7 +35,7 @@ export function QuickLog({ onDone }: { onDone?: () => void }) {
   const write = useMutation({
     mutationFn: async ({ as }: { as: LogKind; said: string; shown: File | undefined }) => {
       const photo = picture && (await api.addPhoto(id, await shrunk(picture))).id
-      return api.addLog(id, {
+      return writeDown(id, {
         kind: photo && as === 'note' ? 'photo' : as,
         text: text.trim() || 'A picture',
         ...(photo ? { photo } : {}),
@@ -42,7 +43,8 @@ export function QuickLog({ onDone }: { onDone?: () => void }) {
         ...(thing && station !== 'log' ? { thing } : {}),
       })
     },
-    onSuccess: async (_, { said, shown }) => {
+    onSuccess: async (is, { said, shown }) => {
+      if (is === 'waits') toast('Written down here. It goes into the log as soon as the server answers.')
       // What was typed meanwhile is the next entry, and stays.
       setText((now) => (now === said ? '' : now))
       setPicture((now) => (now === shown ? undefined : now))

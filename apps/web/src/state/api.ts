@@ -128,8 +128,11 @@ export const api = {
   importBundle: (text: string) => call<BuildState>('POST', '/import', text),
   /** In the order they were written; their moments are those of this place. */
   log: async (id: string) => (await call<LogEntry[]>('GET', `/builds/${id}/log`)).map((e) => ({ ...e, at: here(e.at) })),
-  addLog: (id: string, entry: { kind: LogKind; text: string; station?: Station; thing?: string; photo?: string }) =>
-    call<LogEntry>('POST', `/builds/${id}/log`, entry),
+  /** @param entry with an id and a moment of its own where it was written earlier */
+  addLog: (
+    id: string,
+    entry: { kind: LogKind; text: string; station?: Station; thing?: string; photo?: string; id?: string; at?: string },
+  ) => call<LogEntry>('POST', `/builds/${id}/log`, entry),
   strike: (id: string, entry: string, struck: boolean) =>
     call<LogEntry>('POST', `/builds/${id}/log/${entry}/${struck ? 'strike' : 'unstrike'}`, {}),
   stock: (query: { q?: string; kind?: string; holding?: string; offset?: number; limit?: number }) => {

@@ -6,6 +6,8 @@ import { useHand } from '../../app/useHand'
 import { Empty, Workspace } from '../../app/Workspace'
 import { useWhere } from '../../app/where'
 import { api, photoAddress } from '../../state/api'
+import { useWaiting } from '../../state/logQueue'
+import { here } from '../../state/now'
 import { useOpenBuild } from '../../state/buildStore'
 import { useThings } from '../../state/useThings'
 import { INPUT } from '../../ui/Field'
@@ -87,6 +89,7 @@ export function EntriesTab() {
               </p>
             </div>
           )}
+          <NotSentYet build={id} />
           {entries.length ? (
             <VirtualRows
               items={entries}
@@ -123,6 +126,23 @@ export function EntriesTab() {
         </div>
       }
     />
+  )
+}
+
+/** Written while the server was away: it is in the log once it answers. */
+function NotSentYet({ build }: { build: string }) {
+  const waiting = useWaiting((s) => s.waiting)
+  const mine = waiting.filter((w) => w.build === build)
+  if (!mine.length) return null
+  return (
+    <ul aria-label="Waits for the server" className="shrink-0 border-b border-hairline bg-wash">
+      {mine.toReversed().map((w) => (
+        <li key={w.id} className="flex gap-3 px-3 py-1.5">
+          <span className="min-w-0 flex-1">{w.text}</span>
+          <span className="text-[13px] whitespace-nowrap text-soft">{timeOfDay(here(w.at))} · waits for the server</span>
+        </li>
+      ))}
+    </ul>
   )
 }
 

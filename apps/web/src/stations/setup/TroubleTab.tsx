@@ -2,7 +2,7 @@ import { openTrouble, playingDiagnosis, playingSymptomsOf, setSetup, type Playin
 import { useQueryClient } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
-import { api } from '../../state/api'
+import { writeDown } from '../../state/logQueue'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { ThingRow } from '../../ui/ThingRow'
@@ -34,7 +34,7 @@ export default function TroubleTab() {
   const was = (cause: (typeof diagnosis.suspects)[number]) => {
     put({ cause: cause.id }, cause.says)
     const text = `${hand.label}: ${cause.says}. ${cause.cure}`
-    void api.addLog(buildId, { kind: 'note', text, station: 'setup' }).then(() => queries.invalidateQueries({ queryKey: ['log', buildId] }))
+    void writeDown(buildId, { kind: 'note', text, station: 'setup' }).then(() => queries.invalidateQueries({ queryKey: ['log', buildId] }))
   }
   const closed = Object.values(build.setup.troubles ?? {}).filter((t) => t.symptom === hand.id && t.cause)
   const asked = hand.checks.filter((c) => found?.[c.id] !== undefined)

@@ -1,7 +1,7 @@
 import { repairSays, setCircuit, REPAIR_OUTCOMES, type Hunt, type Repair } from '@snug/core'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { api } from '../../state/api'
+import { writeDown } from '../../state/logQueue'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { today } from '../../state/today'
 import { Button } from '../../ui/Button'
@@ -18,7 +18,7 @@ export function Repairs({ suspect }: { suspect: Suspect | undefined }) {
   const queries = useQueryClient()
   const done = Object.values(repairs)
   const write = (entry: { kind: 'reading' | 'note'; text: string; station: 'wire' }) =>
-    void api.addLog(id, entry).then(() => queries.invalidateQueries({ queryKey: ['log', id] }))
+    void writeDown(id, entry).then(() => queries.invalidateQueries({ queryKey: ['log', id] }))
   const file = (s: Suspect) => {
     const mend = { says: s.says, cure: s.cure, lugs: [...s.at] }
     change((b) => setCircuit(b, 'mends', { ...mends, [s.id]: mend }, `To mend: ${s.says}`))
