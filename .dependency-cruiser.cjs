@@ -62,7 +62,7 @@ const LAYERS = {
     'app.ts',
     'main.ts',
   ],
-  'apps/web/src': ['drawing', 'workers', 'state', 'ui', 'longview', 'app', 'shelf', 'stations', 'App.tsx', 'main.ts'],
+  'apps/web/src': ['drawing', 'workers', 'state', 'ui', 'longview', 'app', 'shelf', 'stations', 'App.tsx', 'show.tsx', 'main.ts'],
 }
 
 const upwards = Object.entries(LAYERS).flatMap(([tree, order]) =>
