@@ -26,17 +26,6 @@ const outOfReach = (page: Page) =>
     return bad
   })
 
-const WINDOWS = [
-  ['on a telephone', { width: 390, height: 800 }],
-  ['at 200 %', { width: 640, height: 400 }],
-] as const
-for (const station of Object.keys(PLACES))
-  for (const [where, size] of WINDOWS)
-    test(`${station} ${where}: on no tab is anything wider than the window or out of reach`, async ({ page }) => {
-      await page.setViewportSize(size)
-      await throughTabs(page, station, async (tab) => expect(await outOfReach(page), tab).toEqual([]))
-    })
-
 /** Inks of drawings that are none of the system's own colours. */
 const foreignInks = (page: Page) =>
   page.evaluate(() => {
@@ -105,19 +94,26 @@ const unnamed = (page: Page) =>
     return bad.slice(0, 8)
   })
 
-for (const station of Object.keys(PLACES)) {
-  test(`${station} in the system’s own colours: drawn in these alone, and what is picked has a line round it`, async ({ page }) => {
-    await page.emulateMedia({ forcedColors: 'active' })
+const FULL = { width: 1280, height: 800 }
+const WINDOWS = { 'on a telephone': { width: 390, height: 800 }, 'at 200 %': { width: 640, height: 400 } }
+
+for (const station of Object.keys(PLACES))
+  test(`${station}, on every tab: in reach on a telephone and at 200 %, in the system’s own colours, and to a screen reader`, async ({
+    page,
+  }) => {
     await throughTabs(page, station, async (tab) => {
+      expect.soft(await unnamed(page), tab).toEqual([])
+      await page.emulateMedia({ forcedColors: 'active' })
       expect.soft(await foreignInks(page), tab).toEqual([])
       expect.soft(await pickedUnseen(page), tab).toEqual([])
+      await page.emulateMedia({ forcedColors: 'none' })
+      for (const [where, size] of Object.entries(WINDOWS)) {
+        await page.setViewportSize(size)
+        expect.soft(await outOfReach(page), `${tab} ${where}`).toEqual([])
+      }
+      await page.setViewportSize(FULL)
     })
   })
-
-  test(`${station} to a screen reader: landmarks, and everything it is led by has a name`, async ({ page }) => {
-    await throughTabs(page, station, async (tab) => expect.soft(await unnamed(page), tab).toEqual([]))
-  })
-}
 
 test('where motion is not wanted, nothing moves', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' })

@@ -1,4 +1,4 @@
-import { benchBrowser, benchPage } from './browser'
+import { benchBrowser, benchLongDay, benchPage } from './browser'
 import { benchChoose, benchMeasureNext } from './choose'
 import { benchCircuit } from './circuit'
 import { benchDrill } from './drill'
@@ -19,6 +19,7 @@ const ALL = {
   plan: benchPlan,
   server: benchServer,
   page: benchPage,
+  day: benchLongDay,
   browser: benchBrowser,
 }
 

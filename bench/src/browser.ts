@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { LAUNCH } from '../../e2e/launch'
+import { benchDay } from './day'
 import { benchLongTasks } from './longTasks'
 import { row } from './measure'
 
@@ -43,6 +44,9 @@ async function withPage(use: (page: Page, url: string) => Promise<void>): Promis
     await rm(folder, { recursive: true, force: true })
   }
 }
+
+/** What the page comes to hold in a long day. */
+export const benchLongDay = (): Promise<void> => withPage(benchDay)
 
 /** What holds the page up. */
 export const benchPage = (): Promise<void> => withPage(benchLongTasks)

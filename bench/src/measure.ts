@@ -10,4 +10,5 @@ export async function median(runs: number, act: () => unknown): Promise<number> 
   return times.toSorted((a, b) => a - b)[Math.floor(runs / 2)]!
 }
 
-export const row = (what: string, ms: number, beside = '') => console.log(`${what.padEnd(64)} ${ms.toFixed(2).padStart(9)} ms  ${beside}`)
+export const row = (what: string, much: number, beside = '', unit = 'ms') =>
+  console.log(`${what.padEnd(64)} ${much.toFixed(2).padStart(9)} ${unit}  ${beside}`)

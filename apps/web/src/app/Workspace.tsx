@@ -117,7 +117,6 @@ export function Board({ board, boardLabel, hand, ...long }: BoardProps) {
       {stage !== 'whole' && (
         <>
           <section aria-label={boardLabel} className={`ws-board overflow-auto ${foot}`} tabIndex={-1}>
-            <h2 className="sr-only">{boardLabel}</h2>
             {board}
           </section>
           <section aria-label="In hand" tabIndex={-1} className={`ws-hand overflow-auto border-l border-hairline px-5 py-3 ${foot}`}>

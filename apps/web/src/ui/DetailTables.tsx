@@ -30,8 +30,7 @@ export function DetailTables({ tables }: { tables: readonly DetailTable[] }) {
 }
 
 const Rows = ({ table }: { table: DetailTable }) => (
-  <table className="w-full text-[14px]">
-    <caption className="sr-only">{table.title}</caption>
+  <table aria-label={table.title} className="w-full text-[14px]">
     <thead>
       <tr className="label text-left text-soft">
         {table.columns.map((c) => (

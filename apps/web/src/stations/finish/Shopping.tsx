@@ -13,8 +13,7 @@ export function Shopping({ finish }: { finish: FinishResult }) {
   return (
     <section className="mt-3">
       <h3 className="text-[18px]">To buy</h3>
-      <table className="w-full text-[15px]">
-        <caption className="sr-only">To buy</caption>
+      <table aria-label="To buy" className="w-full text-[15px]">
         <tbody>
           {shopping.map((s) => (
             <tr key={s.product} className="border-t border-hairline">

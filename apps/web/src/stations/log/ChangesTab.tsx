@@ -177,8 +177,7 @@ function Differences({
       ) : !rows.length ? (
         <p className="text-soft">{none}</p>
       ) : (
-        <table className="mt-1 w-full text-left text-[14.5px]">
-          <caption className="sr-only">{title}</caption>
+        <table aria-label={title} className="mt-1 w-full text-left text-[14.5px]">
           <thead className="label text-soft">
             <tr>
               <th scope="col">where</th>

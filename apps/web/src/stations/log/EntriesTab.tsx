@@ -135,7 +135,7 @@ function NotSentYet({ build }: { build: string }) {
   const mine = waiting.filter((w) => w.build === build)
   if (!mine.length) return null
   return (
-    <ul aria-label="Waits for the server" className="shrink-0 border-b border-hairline bg-wash">
+    <ul aria-label="Waits for the server" className="shrink-0 border-b border-hairline bg-canvas">
       {mine.toReversed().map((w) => (
         <li key={w.id} className="flex gap-3 px-3 py-1.5">
           <span className="min-w-0 flex-1">{w.text}</span>

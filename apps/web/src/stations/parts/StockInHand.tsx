@@ -119,8 +119,7 @@ export function StockInHand({ item }: { item: StockItem }) {
         )}
       </div>
       <h3 className="mt-3 text-[18px]">Sizes</h3>
-      <table className="w-full text-[14.5px]">
-        <caption className="sr-only">Sizes</caption>
+      <table aria-label="Sizes" className="w-full text-[14.5px]">
         <tbody>
           {Object.entries(part.sizes).map(([key, s]) => (
             <tr key={key} className="border-t border-hairline">
