@@ -196,6 +196,7 @@ test('on a telephone the way back closes what lies over the list, and stays at t
   await expect(rows(page).nth(2)).toBeInViewport()
   await expect(inHand(page)).toHaveText(named!)
   await rows(page).nth(3).click()
+  await expect(back).toBeVisible()
   await back.click()
   await expect(back).toHaveCount(0)
   await expect(page).toHaveURL(/\/fit\//)

@@ -22,6 +22,7 @@ import {
   IsNumber,
   IsString,
   Length,
+  Matches,
   Max,
   MaxLength,
   Min,
@@ -98,7 +99,7 @@ class LogWords {
 /** POST /api/builds/:id/log */
 export class LogRequest extends LogWords {
   /** Made where it was written, so that one sent twice is one. */
-  @Optional() @Length(1, 60, says('An entry’s id has 1 to 60 letters.')) id?: string
+  @Optional() @Matches(/^[\w-]{1,60}$/, says('An entry’s id has 1 to 60 letters, digits and dashes.')) id?: string
   /** When it was written, where that was not now: the server was away. */
   @Optional() @IsTime() at?: string
 }

@@ -17,12 +17,13 @@ export function useWhere() {
   const navigate = useNavigate()
   const here = isStation(station) ? station : undefined
   // Within a station what lies over its list stays there; see Workspace.
-  const kept: unknown = state
+  const kept = state as { over?: true } | null
   const go = useCallback(
     (to: Station, hand?: string, replace = false, tab?: string, atBench = false) =>
       void navigate(
         `/builds/${id}/${to}${hand ? `/${encodeURIComponent(hand)}` : ''}${query({ tab, at: atBench ? 'bench' : undefined })}`,
-        { replace, state: to === here ? kept : null },
+        // One thing after the other over the list is one place: the way back from any of them leads to the list.
+        { replace: replace || (to === here && kept?.over === true), state: to === here ? kept : null },
       ),
     [id, navigate, here, kept],
   )
