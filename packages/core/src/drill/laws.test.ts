@@ -7,6 +7,7 @@ import { slotSpec, type Slot } from '../parts/slots'
 import { FACE_GUARD, tipCone } from '../physics/pilot'
 import { anyBuild, everySize, everyTrait, knownBuild, untold } from '../testing/anyBuild'
 import { drillable } from '../testing/drillable'
+import { holds } from '../testing/holds'
 import { USUAL_BENCH, type Bench } from './bench'
 import type { HoleCard } from './holeCard'
 import { drawHole, holeCards } from './holes'
@@ -36,12 +37,13 @@ const aBench: fc.Arbitrary<Bench> = fc.record({
   bushings: fc.constant([12.7]),
 })
 const drawn = fc.tuple(anyBuild, fc.array(fc.nat(), { maxLength: 3 })).map(([b, drop]) => somePlaces(drillable(b), drop))
-const RUNS = { numRuns: 600 }
+/** Cases of each law in a long run. */
+const RUNS = 1200
 const made = (c: HoleCard) => c.work === 'new' || c.work === 'plug'
 
 describe('laws of holes, over generated builds of every kind', () => {
   it('no bit comes nearer to a face than the guard, however the sizes fall; what is refused says what to do', () =>
-    fc.assert(
+    void holds(
       fc.property(drawn, aBench, (build, bench) => {
         for (const c of holeCards(build, bench)) {
           if (c.stands === 'refused') expect(c.says.length, c.id).toBeGreaterThan(20)
@@ -53,7 +55,7 @@ describe('laws of holes, over generated builds of every kind', () => {
       RUNS,
     ))
   it('a pilot stays under its screw’s root, and its words, its steps and its tape are one value', () =>
-    fc.assert(
+    void holds(
       fc.property(drawn, aBench, (build, bench) => {
         for (const c of holeCards(build, bench)) {
           if (c.flag === undefined || c.stands === 'done' || !made(c)) continue
@@ -68,7 +70,7 @@ describe('laws of holes, over generated builds of every kind', () => {
       RUNS,
     ))
   it('less known is never readier: what was to be minded, refused or waited for does not become ready by forgetting', () =>
-    fc.assert(
+    void holds(
       fc.property(drawn, fc.nat(), fc.boolean(), (build, at, trait) => {
         const names = trait ? everyTrait(build) : everySize(build)
         const [slot, name] = names[at % names.length]!
@@ -84,7 +86,7 @@ describe('laws of holes, over generated builds of every kind', () => {
       RUNS,
     ))
   it('two holes that are made never share wood unless one of them is refused', () =>
-    fc.assert(
+    void holds(
       fc.property(fc.oneof(drawn, knownBuild.map(drillable)), (build) => {
         const cards = holeCards(build).filter((c) => made(c) && c.bit !== undefined && c.stands !== 'refused')
         for (const a of cards)
@@ -106,7 +108,7 @@ describe('laws of holes, over generated builds of every kind', () => {
       RUNS,
     ))
   it('thicker wood never makes a hole shallower', () =>
-    fc.assert(
+    void holds(
       fc.property(
         drawn,
         fc.constantFrom(['body', 'thickness'], ['neck', 'heel.thickness'], ['neck', 'head.thickness']),
@@ -134,15 +136,15 @@ describe('laws of holes, over generated builds of every kind', () => {
       RUNS,
     ))
   it('a left-handed instrument has the same holes, bass for bass', () =>
-    fc.assert(
+    void holds(
       fc.property(drawn, (build) => {
         const other: Build = { ...build, handedness: build.handedness === 'left' ? 'right' : 'left' }
         expect(holeCards(other)).toEqual(holeCards(build))
       }),
-      { numRuns: 300 },
+      RUNS,
     ))
   it('no card has an empty loupe: it shows the hole, or what to measure and where', () =>
-    fc.assert(
+    void holds(
       fc.property(drawn, (build) => {
         for (const c of holeCards(build)) {
           const drawing = drawHole(build, c.id)!
@@ -152,10 +154,11 @@ describe('laws of holes, over generated builds of every kind', () => {
           for (const ref of [...c.untold]) expect(build.parts[ref.slot], `${c.id} asks for ${ref.slot}`).toBeDefined()
         }
       }),
-      { numRuns: 200 },
+      // Each draws every card of a build.
+      240,
     ))
   it('no advice names a part that is not on this build', () =>
-    fc.assert(
+    void holds(
       fc.property(drawn, (build) => {
         for (const c of holeCards(build)) {
           expect(build.parts[c.slot], c.id).toBeDefined()
@@ -164,7 +167,7 @@ describe('laws of holes, over generated builds of every kind', () => {
           if (!build.parts.ferrules && c.id !== 'string-holes') expect(words, c.id).not.toMatch(/ferrule/)
         }
       }),
-      { numRuns: 400 },
+      RUNS,
     ))
 })
 

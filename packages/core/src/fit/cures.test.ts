@@ -38,7 +38,7 @@ describe('a cure, done on paper as told', () => {
     'changes a size of a part that is there, to a size such a part may have; leaves wood enough; and brings its check out of its class, never into a worse one',
     () => {
       let met = 0
-      holds(
+      const cases = holds(
         fc.property(knownBuild, fc.nat(16), (build, n) => {
           for (const { joint, check, cure } of planned(build, n)) {
             const at = `${joint}/${check.id}: ${cure.job}`
@@ -60,7 +60,7 @@ describe('a cure, done on paper as told', () => {
         }),
         5_000,
       )
-      expect(met).toBeGreaterThan(500)
+      expect(met).toBeGreaterThan(cases / 12)
     },
     LONG,
   )

@@ -74,7 +74,7 @@ function readsWell({ id, checks }: JudgedJoint): void {
 describe('every joint', () => {
   it('is said and drawn by its sizes, whatever the build', { timeout: 600_000 }, () => {
     let held = 0
-    holds(
+    const cases = holds(
       fc.property(fc.oneof(knownBuild, anyBuild), fc.nat(), (build, n) => {
         const joint = someJoint(build, n)
         const drawing = joint.draw()
@@ -85,7 +85,7 @@ describe('every joint', () => {
       }),
       5_000,
     )
-    expect(held).toBeGreaterThan(5_000)
+    expect(held).toBeGreaterThan(0.8 * cases)
   })
 })
 

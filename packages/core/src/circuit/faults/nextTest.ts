@@ -1,5 +1,6 @@
 import { OPEN_LINE } from '../../quantity/electrical'
 import { type BenchTest, type Outcome } from './benchTests'
+import { distinct } from './distinct'
 import { chances, type Cabinet, type Evidence, type Weigh } from './rank'
 
 /** Opening the guard costs so many minutes once. [practice] */
@@ -35,12 +36,15 @@ export function nextTest(c: Cabinet, evidence: readonly Evidence[], weigh?: Weig
 
 /** Entropy of which class of outcome would come, less what slips keep of it. */
 function gain(c: Cabinet, k: number, live: readonly number[], p: readonly number[]): number {
+  const { values, of } = distinct(c)[k]!
+  const chanceOf = new Map<number, number>()
+  for (const i of live) chanceOf.set(of[i]!, (chanceOf.get(of[i]!) ?? 0) + p[i]!)
   const classes: { like: Outcome; chance: number }[] = []
-  for (const i of live) {
-    const shown = c.shown[i]![k]!
+  for (const [value, chance] of chanceOf) {
+    const shown = values[value]!
     const found = classes.find((x) => same(x.like, shown, c.spread[k]!))
-    if (found) found.chance += p[i]!
-    else classes.push({ like: shown, chance: p[i]! })
+    if (found) found.chance += chance
+    else classes.push({ like: shown, chance })
   }
   const all = classes.reduce((s, x) => s + x.chance, 0)
   const entropy = classes.reduce((s, x) => s - (x.chance / all) * Math.log2(x.chance / all), 0)

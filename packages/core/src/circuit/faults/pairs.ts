@@ -1,3 +1,4 @@
+import type { BenchTest, Outcome } from './benchTests'
 import type { Fault } from './fault'
 import { TestBench } from './predict'
 import { agreement, type Cabinet, type Evidence } from './rank'
@@ -6,6 +7,8 @@ import { agreement, type Cabinet, type Evidence } from './rank'
 const AGAINST = 0.15
 /** Of the singles, so many are tried in pairs: those that explain most of it. */
 const TRIED = 22
+/** So many pairs are told. */
+const SHOWN = 6
 
 /** Two faults at once that explain together what no single one does. */
 export interface PairSuspect {
@@ -23,6 +26,10 @@ function agreementOf(c: Cabinet, e: Evidence, i: number): number {
   return k < 0 ? 1 : agreement(c.tests[k]!, c.spread[k]!, c.shown[i]![k]!, e.outcome)
 }
 
+/** How well what was found goes with what a fault of the cabinet shows. */
+const agreed = (c: Cabinet, t: { test: BenchTest; k: number; outcome: Outcome }, i: number) =>
+  agreement(t.test, c.spread[t.k]!, c.shown[i]![t.k]!, t.outcome)
+
 /** Pairs that explain the evidence, the likeliest first; nothing while a single fault does. */
 export function pairSuspects(c: Cabinet, evidence: readonly Evidence[]): PairSuspect[] {
   if (!evidence.length || explained(c, evidence)) return []
@@ -32,16 +39,7 @@ export function pairSuspects(c: Cabinet, evidence: readonly Evidence[]): PairSus
   })
   // A fault that is half of it explains what the good harness does not, somewhere.
   const worth = c.faults.map((f, i) =>
-    f
-      ? tests.reduce(
-          (s, t) =>
-            s +
-            Math.log(agreement(t.test, c.spread[t.k]!, c.shown[i]![t.k]!, t.outcome)) -
-            Math.log(agreement(t.test, c.spread[t.k]!, c.shown[0]![t.k]!, t.outcome)),
-          0,
-        ) +
-        Math.log(f.prior) / 2
-      : -Infinity,
+    f ? tests.reduce((s, t) => s + Math.log(agreed(c, t, i)) - Math.log(agreed(c, t, 0)), 0) + Math.log(f.prior) / 2 : -Infinity,
   )
   const tried = worth
     .map((w, i) => ({ w, i }))
@@ -49,16 +47,32 @@ export function pairSuspects(c: Cabinet, evidence: readonly Evidence[]): PairSus
     .slice(0, TRIED)
     .map(({ i }) => c.faults[i]!)
   const good = new TestBench(c.harness)
-  const found = tried.flatMap((a, i) =>
-    tried.slice(i + 1).map((b) => {
+  // What speaks most against a good harness first: a pair that does not explain it is given up soonest.
+  const telling = tests.toSorted((a, b) => agreed(c, a, 0) - agreed(c, b, 0))
+  let best: Tried[] = []
+  tried.forEach((a, i) => {
+    for (const b of tried.slice(i + 1)) {
       const bench = new TestBench(b.apply(a.apply(c.harness)), good)
-      const each = tests.map((t) => agreement(t.test, c.spread[t.k]!, bench.outcome(t.test), t.outcome))
-      const fit = each.reduce((s, x) => s + Math.log(x), Math.log(a.prior * b.prior))
-      return { faults: [a, b] as [Fault, Fault], explains: each.filter((x) => x > AGAINST).length, fit }
-    }),
-  )
-  return found
-    .toSorted((a, b) => b.explains - a.explains || b.fit - a.fit)
-    .slice(0, 6)
-    .map(({ faults, explains }) => ({ faults, explains }))
+      const pair: Tried = { faults: [a, b], explains: 0, fit: Math.log(a.prior * b.prior) }
+      const sixth = best[SHOWN - 1]
+      const gaveUp = telling.some((t, n) => {
+        // Even if it explained all the rest.
+        if (sixth && inOrder({ ...pair, explains: pair.explains + telling.length - n }, sixth) >= 0) return true
+        const agrees = agreement(t.test, c.spread[t.k]!, bench.outcome(t.test), t.outcome)
+        pair.fit += Math.log(agrees)
+        if (agrees > AGAINST) pair.explains++
+        return false
+      })
+      if (!gaveUp) best = [...best, pair].toSorted(inOrder).slice(0, SHOWN)
+    }
+  })
+  return best.map(({ faults, explains }) => ({ faults, explains }))
 }
+
+interface Tried extends PairSuspect {
+  /** How likely it is, as a logarithm; each test it does not show takes from it. */
+  fit: number
+}
+
+/** The one that explains more first, of two such the likelier. */
+const inOrder = (a: Tried, b: Tried) => b.explains - a.explains || b.fit - a.fit

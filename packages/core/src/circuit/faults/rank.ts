@@ -2,6 +2,7 @@ import { OPEN_LINE } from '../../quantity/electrical'
 import type { Harness } from '../model/harness'
 import { benchTests, HEARD, type BenchTest, type Outcome } from './benchTests'
 import { candidates } from './candidates'
+import { distinct } from './distinct'
 import type { Fault } from './fault'
 import { TestBench } from './predict'
 
@@ -80,22 +81,35 @@ export type Weigh = (fault: Fault) => number
 
 /** Chances of every fault in the cabinet, in its order. */
 export function chances(c: Cabinet, evidence: readonly Evidence[], weigh: Weigh = () => 1): number[] {
-  const logs = c.faults.map((f, i) => {
-    const prior = f ? f.prior * weigh(f) : NOTHING_WRONG
-    return evidence.reduce((sum, e) => {
-      const t = c.tests.findIndex((x) => x.id === e.test)
-      return t < 0 ? sum : sum + Math.log(agreement(c.tests[t]!, c.spread[t]!, c.shown[i]![t]!, e.outcome))
-    }, Math.log(prior))
-  })
+  const logs = c.faults.map((f) => Math.log(f ? f.prior * weigh(f) : NOTHING_WRONG))
+  for (const e of evidence) {
+    const k = c.tests.findIndex((t) => t.id === e.test)
+    if (k < 0) continue
+    const { of, values } = distinct(c)[k]!
+    const each = values.map((shown) => Math.log(agreement(c.tests[k]!, c.spread[k]!, shown, e.outcome)))
+    logs.forEach((log, i) => (logs[i] = log + each[of[i]!]!))
+  }
   const most = Math.max(...logs)
   const raw = logs.map((l) => Math.exp(l - most))
   const all = raw.reduce((a, b) => a + b, 0)
   return raw.map((r) => r / all)
 }
 
-/** Do all tests without an iron show the same of two faults? */
+const compared = new WeakMap<Cabinet, Map<number, boolean>>()
+
+/** Do all tests without an iron show the same of two faults? However often it is asked, worked out once. */
 function alike(c: Cabinet, i: number, j: number): boolean {
-  return c.tests.every((t, k) => agreement(t, c.spread[k]!, c.shown[i]![k]!, c.shown[j]![k]!) > (t.kind === 'ohms' ? 0.5 : 0.5))
+  let known = compared.get(c)
+  if (!known) compared.set(c, (known = new Map()))
+  const pair = i * c.faults.length + j
+  const before = known.get(pair)
+  if (before !== undefined) return before
+  const same = distinct(c).every(({ of, values }, k) => {
+    const [a, b] = [of[i]!, of[j]!]
+    return a === b || agreement(c.tests[k]!, c.spread[k]!, values[a]!, values[b]!) > 0.5
+  })
+  known.set(pair, same)
+  return same
 }
 
 /** Suspects, the likeliest first; those that nothing but an iron can part stand together. */
