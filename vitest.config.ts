@@ -10,7 +10,7 @@ const labels = fileURLToPath(new URL('apps/web/src/testing/labels.ts', import.me
 /** What is about the database server itself, or moving to one. */
 const NEEDS_SERVER = ['src/db/postgres.test.ts', 'src/backup/move.test.ts']
 
-const QUICK_WASM = ['--liftoff-only']
+const QUICK_WASM = ['--liftoff-only', '--wasm-lazy-compilation']
 
 const node = (name: string, root: string, ...setup: string[]) => ({
   test: {

@@ -1,39 +1,4 @@
-import AxeBuilder from '@axe-core/playwright'
-import type { Page } from '@playwright/test'
-import { PLACES, throughTabs } from './places'
 import { copyOf, expect, test } from './server'
-
-async function findings(page: Page, rules?: string[]): Promise<string[]> {
-  // There are no frames in the page, and of what is well no list is wanted: that halves the time.
-  const axe = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'], ...(rules ? { runOnly: rules } : {}) })
-  const { violations } = await axe.analyze()
-  return violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => `${v.id}: ${v.nodes[0]?.html}`)
-}
-
-async function byDayAndByNight(page: Page, where: string): Promise<void> {
-  expect(await findings(page), where).toEqual([])
-  // By night the page is the same but for its colours.
-  const dark = page.locator('html[data-theme=dark]')
-  await page.getByRole('button', { name: /^Dark/ }).click()
-  await expect(dark).toHaveCount(1)
-  expect(await findings(page, ['color-contrast']), `${where}, by night`).toEqual([])
-  await page.getByRole('button', { name: /^Light/ }).click()
-  await expect(dark).toHaveCount(0)
-}
-
-test('no serious accessibility finding on the shelf, by day and by night', async ({ page }) => {
-  await page.goto('/')
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-  await byDayAndByNight(page, 'shelf')
-})
-
-for (const station of Object.keys(PLACES))
-  test(`no serious accessibility finding at ${station} on any tab, by day and by night`, async ({ page }) => {
-    await throughTabs(page, station, async (tab) => {
-      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-      await byDayAndByNight(page, tab)
-    })
-  })
 
 test('keyboard only: to a joint, its size, a cure, a step, the log', async ({ page, server }) => {
   const id = await copyOf(server, 'heron')

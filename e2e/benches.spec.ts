@@ -1,20 +1,18 @@
-import AxeBuilder from '@axe-core/playwright'
-import { mkdtemp, rm } from 'node:fs/promises'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { rm } from 'node:fs/promises'
 import { test as base, type Page } from '@playwright/test'
-import { expect, newBench, saved, startServer } from './server'
+import { violations, withAxe } from './checks/axe'
+import { emptyFolder, expect, newBench, saved, startServer } from './server'
 
 const test = base.extend<{ home: string; benches: { url: string; phrases: Record<string, string> } }>({
   // eslint-disable-next-line no-empty-pattern
   home: async ({}, use) => {
-    const home = await mkdtemp(join(tmpdir(), 'snug-benches-'))
+    const home = await emptyFolder()
     await use(home)
     await rm(home, { recursive: true, force: true })
   },
   benches: async ({ home }, use) => {
     const phrases = Object.fromEntries(['Anna', 'Ben'].map((name) => [name, newBench(home, name)]))
-    const { url, child } = await startServer(home, '--benches')
+    const { url, child } = await startServer(home, ['--benches'])
     await use({ url, phrases })
     child.kill('SIGKILL')
   },
@@ -33,8 +31,9 @@ test('two benches: a build is shown by a link, looked at and tried with, then ha
   benches,
 }) => {
   const page = await (await browser.newContext()).newPage()
+  await withAxe(page)
   await page.goto(benches.url)
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  expect(await violations(page)).toEqual([])
   await page.getByLabel('Name of your bench').fill('Anna')
   await page.getByLabel('Its pass-phrase').fill('wrong altogether')
   await page.getByRole('button', { name: 'Sign in' }).click()
@@ -92,7 +91,7 @@ test('two benches: a build is shown by a link, looked at and tried with, then ha
 
 test('another device: the phrase lets it in, a wrong one does not', async ({ page, home }) => {
   process.env.SNUG_PHRASE = 'maple screw lamp'
-  const { child, said } = await startServer(home, '--share')
+  const { child, said } = await startServer(home, ['--share'])
   try {
     await expect.poll(said).toMatch(/reach it at|on no network/)
     const address = /reach it at (http:\S+)/.exec(said())?.[1]

@@ -1,5 +1,5 @@
-import type { Page } from '@playwright/test'
-import { copyOf, expect, test, walkTo } from './server'
+import { unlikeSeen } from './checks/spoken'
+import { copyOf, expect, test } from './server'
 
 const STATIONS = ['parts', 'fit', 'drill', 'wire', 'finish', 'setup', 'plan', 'log'] as const
 
@@ -55,34 +55,6 @@ test('Enter at a joint goes to its first size, and Escape back', async ({ page, 
   await page.keyboard.press('Escape')
   await expect(row).toBeFocused()
 })
-
-/** Buttons whose spoken label does not hold the words that are seen: who speaks to the machine says what they see. */
-const unlikeSeen = (page: Page) =>
-  page
-    .locator('button[aria-label]')
-    .evaluateAll((all) =>
-      all
-        .map((e) => ({ name: e.getAttribute('aria-label')!, seen: (e as HTMLElement).innerText.trim().replace(/\s+/g, ' ') }))
-        .filter(({ name, seen }) => seen && !name.toLowerCase().includes(seen.toLowerCase())),
-    )
-
-const TABS = {
-  wire: ['harness', 'wires', 'check', 'fault', 'found'],
-  finish: ['colour', 'calendar', 'sanding', 'cards', 'trouble'],
-  setup: ['sequence', 'buzz', 'nut', 'intonation', 'vibrato', 'pickups', 'strings', 'trouble'],
-  plan: ['steps', 'tonight', 'ahead', 'bench'],
-  log: ['entries', 'changes', 'handover'],
-}
-for (const [station, tabs] of Object.entries(TABS))
-  test(`${station}: on every tab what is spoken holds what is seen`, async ({ page }) => {
-    for (const tab of tabs) {
-      const path = `/builds/heron/${station}?tab=${tab}`
-      await (tab === tabs[0] ? page.goto(path) : walkTo(page, path))
-      await expect(page.getByRole('region', { name: 'In hand' }).locator('h2, p').first()).toBeVisible()
-      if (path.endsWith('check')) await page.getByLabel(/^Listening sheet/).click()
-      expect(await unlikeSeen(page), tab).toEqual([])
-    }
-  })
 
 for (const station of STATIONS)
   test(`${station}: skip links lead past the frame, and the list is one stop`, async ({ page }) => {

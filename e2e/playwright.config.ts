@@ -4,6 +4,7 @@ import { LAUNCH } from './launch'
 /** Each worker starts a server of its own on a data folder of its own; see server.ts. */
 export default defineConfig({
   testDir: '.',
+  globalSetup: './emptyFolder.ts',
   // Far more than any test takes: a busy machine is no fault of what is tested.
   timeout: 180_000,
   expect: { timeout: 45_000 },

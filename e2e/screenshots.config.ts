@@ -3,6 +3,7 @@ import { LAUNCH } from './launch'
 
 export default defineConfig({
   testDir: '.',
+  globalSetup: './emptyFolder.ts',
   testMatch: 'screenshots.ts',
   workers: 1,
   timeout: 120_000,

@@ -1,16 +1,25 @@
 import { test as base, type BrowserContext, type Page } from '@playwright/test'
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
-import { mkdtemp, rm } from 'node:fs/promises'
+import { cp, mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
+/** Where the folder lies that every test's own begins as. */
+export const EMPTY = 'SNUG_E2E_EMPTY'
+
 const root = fileURLToPath(new URL('../', import.meta.url))
 
-/** Starts the built server on a free port, with the demo builds unless it is started otherwise. */
-export async function startServer(folder: string, ...args: string[]): Promise<{ url: string; child: ChildProcess; said: () => string }> {
-  const env = { ...process.env, SNUG_DATA: folder, SNUG_PORT: '0', ...(args.length ? {} : { SNUG_DEMO: '1' }) }
-  const child = spawn(process.execPath, ['apps/server/dist/main.js', ...args], { cwd: root, env })
+/** Starts the built server on a free port. @param demo with the demo builds, as it is unless it is started otherwise */
+export async function startServer(
+  folder: string,
+  args: string[] = [],
+  demo = !args.length,
+): Promise<{ url: string; child: ChildProcess; said: () => string }> {
+  const env = { ...process.env, SNUG_DATA: folder, SNUG_PORT: '0', ...(demo ? { SNUG_DEMO: '1' } : {}) }
+  // These live for minutes: the database's program is compiled for a quick start, not for a long life.
+  const quick = ['--liftoff-only', '--wasm-lazy-compilation']
+  const child = spawn(process.execPath, [...quick, 'apps/server/dist/main.js', ...args], { cwd: root, env })
   let said = ''
   const url = await new Promise<string>((done, fail) => {
     const hear = (chunk: Buffer) => {
@@ -23,6 +32,13 @@ export async function startServer(folder: string, ...args: string[]): Promise<{ 
     child.once('exit', () => fail(new Error(said)))
   })
   return { url, child, said: () => said }
+}
+
+/** A data folder with an empty database; making one takes seconds, which the tests take once. */
+export async function emptyFolder(): Promise<string> {
+  const folder = await mkdtemp(join(tmpdir(), 'snug-e2e-'))
+  await cp(process.env[EMPTY]!, folder, { recursive: true })
+  return folder
 }
 
 /** Makes a bench in a data folder that nothing has open. @returns its pass-phrase */
@@ -44,7 +60,7 @@ export const test = base.extend<object, Shared>({
   server: [
     // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
-      const folder = await mkdtemp(join(tmpdir(), 'snug-e2e-'))
+      const folder = await emptyFolder()
       const { url, child } = await startServer(folder)
       await use(url)
       child.kill('SIGKILL')

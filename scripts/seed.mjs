@@ -5,3 +5,4 @@ import fc from 'fast-check'
 fc.configureGlobal({ seed: Number(process.env.SEED ?? 20261125) })
 // Some laws are held to cases nobody has seen, too; a run that fails on them prints how to have them again.
 globalThis.drawnSeed ??= Number(process.env.DRAWN_SEED ?? Math.floor(Math.random() * 2 ** 31))
+globalThis.lawsAreLong = process.env.LAWS === 'long'

@@ -4,6 +4,7 @@ export default defineConfig({
   build: {
     target: 'node20',
     ssr: true,
+    chunkSizeWarningLimit: 5000,
     minify: false,
     sourcemap: true,
     rollupOptions: {
@@ -11,5 +12,5 @@ export default defineConfig({
       output: { entryFileNames: '[name].js', chunkFileNames: '[name].js' },
     },
   },
-  ssr: { noExternal: [/^@snug\//] },
+  ssr: { noExternal: true, external: ['@electric-sql/pglite'] },
 })

@@ -8,10 +8,9 @@ import { sendWaiting } from './state/logQueue'
 import { listenToNews } from './state/news'
 import { usePrefs } from './state/prefs'
 import { refetched } from './state/stale'
-import { Shelf } from './shelf/Shelf'
 import { Shell } from './app/Shell'
-import { fetchAll, POCKETS } from './stations/list'
-import { StationBoundary } from './app/Trouble'
+import { fetchAll, POCKETS, SHELF } from './stations/list'
+import { ArrivalBoundary, StationBoundary } from './app/Trouble'
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } } })
 
@@ -30,8 +29,18 @@ function StationPage({ station }: { station: Station }) {
   )
 }
 
+function ShelfPage() {
+  return (
+    <ArrivalBoundary name="The shelf">
+      <Suspense fallback={null}>
+        <SHELF.Page />
+      </Suspense>
+    </ArrivalBoundary>
+  )
+}
+
 const router = createBrowserRouter([
-  { path: '/', element: <Shelf /> },
+  { path: '/', element: <ShelfPage /> },
   {
     path: '/builds/:id',
     element: <Shell pockets={POCKETS} />,

@@ -6,6 +6,7 @@ import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { createApp } from '../app'
 import { WANTED } from '../testing/app'
+import { emptyFolder } from '../testing/serverProcess'
 import { openFolder, type OpenDb } from './open'
 
 let home: string
@@ -13,7 +14,7 @@ let opened: OpenDb
 let synced = 0
 beforeAll(async () => {
   home = await mkdtemp(join(tmpdir(), 'snug-durable-'))
-  opened = await openFolder(join(home, 'data'), (descriptor) => {
+  opened = await openFolder(await emptyFolder(join(home, 'data')), (descriptor) => {
     synced++
     fsyncSync(descriptor)
   })

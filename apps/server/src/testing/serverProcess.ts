@@ -23,7 +23,7 @@ export async function emptyFolder(at: string): Promise<string> {
 /** A server process on a data folder and a free port, without waiting for anything. */
 export function launch(folder: string, env: Record<string, string> = {}): ChildProcess {
   // These live for seconds: the database's program is compiled for a quick start, not for a long life.
-  const child = spawn(process.execPath, ['--liftoff-only', 'dist/main.js'], {
+  const child = spawn(process.execPath, ['--liftoff-only', '--wasm-lazy-compilation', 'dist/main.js'], {
     cwd: server,
     env: { ...process.env, SNUG_DATA: folder, SNUG_PORT: '0', ...env },
   })

@@ -12,8 +12,10 @@ declare module 'vitest' {
   }
 }
 
-/** Making a database takes seconds and is tested on its own; every other test begins with a copy of one made here. @public */
-export default async function setup(project: TestProject) {
+/** Made once, for whichever kinds of tests begin with it. */
+const made = globalThis as { snugTemplate?: Promise<string> }
+
+async function make(): Promise<string> {
   const home = await mkdtemp(join(tmpdir(), 'snug-template-'))
   const memory = await watched({ dataDir: 'memory://' })
   const image = await memory.dumpDataDir('none')
@@ -21,6 +23,12 @@ export default async function setup(project: TestProject) {
   await memory.close()
   const folder = await openFolder(join(home, 'folder'))
   await folder.close()
+  return home
+}
+
+/** Making a database takes seconds and is tested on its own; every other test begins with a copy of one made here. @public */
+export default async function setup(project: TestProject) {
+  const home = await (made.snugTemplate ??= make())
   project.provide('template', home)
   return () => rm(home, { recursive: true, force: true })
 }

@@ -88,3 +88,17 @@ export function StationBoundary({ name, why, children }: { name: string; why: st
     </ErrorBoundary>
   )
 }
+
+/** A page of no build that does not arrive; what else goes wrong in it is no matter of a build. */
+export function ArrivalBoundary({ name, children }: { name: string; children: ReactNode }) {
+  return (
+    <ErrorBoundary
+      fallbackRender={({ error }) => {
+        if (NOT_ARRIVED.test(String(error))) return <NotArrived what={name} />
+        throw error
+      }}
+    >
+      {children}
+    </ErrorBoundary>
+  )
+}

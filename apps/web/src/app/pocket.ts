@@ -1,11 +1,10 @@
 import { STATIONS, type Station } from '@snug/core'
 import type { LucideIcon } from 'lucide-react'
-import type { ComponentType, LazyExoticComponent } from 'react'
+import type { FetchedPage } from './fetchedPage'
 
 /** One pocket of the tool roll: its sign, and the page of its station. */
-export interface Pocket {
+export interface Pocket extends FetchedPage {
   icon: LucideIcon
-  Page: LazyExoticComponent<ComponentType>
 }
 
 /** The key that opens a station: its number in the roll. */

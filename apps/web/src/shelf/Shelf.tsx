@@ -17,7 +17,7 @@ import { SMALL_HEIGHT, SmallInstrument } from './SmallInstrument'
 import { ToOthers } from './ToOthers'
 
 /** The start: every build lying on its shelf, drawn small and true, and a place for a new one. */
-export function Shelf() {
+export default function Shelf() {
   const builds = useQuery({ queryKey: ['builds'], queryFn: api.builds, staleTime: 0, refetchOnMount: 'always' })
   const { theme, toggleTheme } = usePrefs()
   const { run, file, input } = useImport()
@@ -205,7 +205,7 @@ function useImport() {
       if (file.size > 10e6)
         throw new Error(`${file.name} is ${(file.size / 1e6).toFixed(1)} MB; at most 10 MB are taken. Nothing was imported.`)
       const text = await file.text()
-      const { readBundle } = await import('@snug/formats')
+      const { readBundle } = await import('@snug/formats/bundle')
       const read = readBundle(text)
       if (!read.ok) throw new Error(read.why)
       return api.importBundle(text)

@@ -1,4 +1,4 @@
-import { printBundle, toBundle } from '@snug/formats'
+import { printBundle, toBundle } from '@snug/formats/bundle'
 import { STARTING_SETS } from '@snug/core'
 import { fullBuild } from '@snug/core/testing/fullBuild'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
@@ -9,7 +9,7 @@ import { Toaster } from 'sonner'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { layOut } from '../testing/bench'
 import { server } from '../testing/localApi'
-import { Shelf } from './Shelf'
+import Shelf from './Shelf'
 
 vi.mock('../workers/compute', () => import('../testing/localCompute'))
 vi.mock('../state/api', () => import('../testing/localApi'))

@@ -10,7 +10,8 @@ import {
   type LogEntry,
   type StockItem,
 } from '@snug/core'
-import { readBundle, readPartsCsv } from '@snug/formats'
+import { readBundle } from '@snug/formats/bundle'
+import { readPartsCsv } from '@snug/formats/partsCsv'
 import type { BuildState, Me, ShownLink } from '../state/api'
 
 export class ApiProblem extends Error {

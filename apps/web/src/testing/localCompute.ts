@@ -41,7 +41,7 @@ import {
   type StockItem,
   type Tool,
 } from '@snug/core'
-import { readPartsCsv } from '@snug/formats'
+import { readPartsCsv } from '@snug/formats/partsCsv'
 import type { ComputeApi } from '../workers/compute.worker'
 import { positionCurve, type PositionCurve } from '../workers/positionCurve'
 

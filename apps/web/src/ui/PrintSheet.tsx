@@ -28,7 +28,7 @@ export function PrintSheet({
 
 async function save(sheet: Sheet): Promise<void> {
   // Only who prints fetches the writer.
-  const { sheetPdf } = await import('@snug/formats')
+  const { sheetPdf } = await import('@snug/formats/sheetPdf')
   download(`${sheet.title.toLowerCase().replace(/\W+/g, '-')}.pdf`, 'application/pdf', await sheetPdf(sheet, ownPaper()))
 }
 

@@ -48,7 +48,6 @@ import {
   type StockItem,
   type Tool,
 } from '@snug/core'
-import { readPartsCsv } from '@snug/formats'
 import { expose } from 'comlink'
 import { positionCurve, type PositionCurve } from './positionCurve'
 
@@ -88,7 +87,8 @@ const api = {
   training: (build: Build, seed: number, asked: string[], named?: string) => training(build, seed, asked, named),
   fitCorners: (picture: GreyPicture, picked: Point[]) => fittedCorners(picture, picked),
   findSheet: (picture: GreyPicture) => findSheet(picture),
-  readCsv: (text: string) => readPartsCsv(text),
+  // Fetched by who reads a table: every worker begins with reading all of this file.
+  readCsv: async (text: string) => (await import('@snug/formats/partsCsv')).readPartsCsv(text),
   choose: (request: ChooseRequest) => chooseSets(request),
   whyNot: (request: ChooseRequest, slot: Slot, item: StockItem) => whyNot(request, slot, item),
 

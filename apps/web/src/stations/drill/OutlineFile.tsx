@@ -30,7 +30,7 @@ export function OutlineFile() {
   const read = async (file: File) => {
     setPoints(undefined)
     if (file.size > 10e6) return setProblem('The file is larger than 10 MB; an outline is a few kilobytes.')
-    const { readOutline } = await import('@snug/formats')
+    const { readOutline } = await import('@snug/formats/outlineIn')
     const found = readOutline(file.name, await file.text())
     setProblem(found.ok ? undefined : found.why)
     if (found.ok) setPoints(found.value)

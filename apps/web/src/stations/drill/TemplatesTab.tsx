@@ -98,12 +98,18 @@ export function TemplatesTab() {
   async function save(id: TemplateId, as: 'pdf' | 'svg' | 'dxf') {
     const template = templateOf(build, id, bench)
     if (!template) return
-    // Only who prints fetches the writers.
-    const { templateDxf, templatePdf, templateSvg } = await import('@snug/formats')
     const name = `${build.name.toLowerCase().replace(/\W+/g, '-')}-${id}`
-    if (as === 'pdf') download(`${name}.pdf`, 'application/pdf', await templatePdf(template, build.name, paper))
-    else if (as === 'svg') download(`${name}.svg`, 'image/svg+xml', templateSvg(template, build.name))
-    else download(`${name}.dxf`, 'image/vnd.dxf', templateDxf(template))
+    // Only who prints fetches the writers, and of them the one that is asked for.
+    if (as === 'pdf') {
+      const { templatePdf } = await import('@snug/formats/templatePdf')
+      download(`${name}.pdf`, 'application/pdf', await templatePdf(template, build.name, paper))
+    } else if (as === 'svg') {
+      const { templateSvg } = await import('@snug/formats/templateSvg')
+      download(`${name}.svg`, 'image/svg+xml', templateSvg(template, build.name))
+    } else {
+      const { templateDxf } = await import('@snug/formats/templateDxf')
+      download(`${name}.dxf`, 'image/vnd.dxf', templateDxf(template))
+    }
   }
 }
 

@@ -1,5 +1,5 @@
 import { forecastDays, setFinish, simulatedWeather, type FinishResult, type ForecastHour, type Layer } from '@snug/core'
-import { readForecastCsv } from '@snug/formats'
+import { readForecastCsv } from '@snug/formats/forecastCsv'
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { today } from '../../state/today'

@@ -1,5 +1,5 @@
 import { KINDS } from '@snug/core'
-import type { CsvRead } from '@snug/formats'
+import type { CsvRead } from '@snug/formats/partsCsv'
 import { useEffect, useState } from 'react'
 import { toast } from 'sonner'
 import { rankWorker } from '../../workers/compute'

@@ -28,7 +28,7 @@ export default function AheadTab() {
   const hard = useMemo(() => difficulty(plan.steps), [plan])
   const order = plan.steps.filter((s) => s.undated && s.state !== 'done')
   const calendar = async () => {
-    const { planIcs } = await import('@snug/formats')
+    const { planIcs } = await import('@snug/formats/planIcs')
     const made = planIcs(build.name, plan.steps, new Date())
     if (made.ok) download(`${build.name}-plan.ics`.toLowerCase(), 'text/calendar', made.text)
     else toast.error(made.why)

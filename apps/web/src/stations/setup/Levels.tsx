@@ -1,5 +1,5 @@
 import { levelWork, noteReading, simulatedLevel, type Level, type LevelWork } from '@snug/core'
-import { readWav } from '@snug/formats'
+import { readWav } from '@snug/formats/wavIn'
 import { useMemo, useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'

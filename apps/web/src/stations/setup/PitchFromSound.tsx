@@ -1,5 +1,5 @@
 import { pulledString, simulatedPluck, noteReading, type Listened } from '@snug/core'
-import { readWav } from '@snug/formats'
+import { readWav } from '@snug/formats/wavIn'
 import { useEffect, useRef, useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { circuitWorker } from '../../workers/compute'

@@ -28,7 +28,7 @@ export default function CheckTab() {
   const bad = done.filter((l) => !fits(l, found[l.test.id]!))
   const drawing = useTestDrawing(lines.find((l) => found[l.test.id] === undefined)?.test ?? lines[0]?.test)
   const take = async (file: File) => {
-    const { readMeterLog } = await import('@snug/formats')
+    const { readMeterLog } = await import('@snug/formats/meterLog')
     const read = readMeterLog(await file.text())
     if (!read.ok) return setLog(read.why)
     const wanted = lines.filter((l) => l.test.kind === 'ohms')

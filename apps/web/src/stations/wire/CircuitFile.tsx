@@ -26,13 +26,13 @@ export function CircuitFile({
   const build = useOpenBuild()
   const [problem, setProblem] = useState<string>()
   const keep = async () => {
-    const { toSpice } = await import('@snug/formats')
+    const { toSpice } = await import('@snug/formats/spice')
     const load = { cable: build.circuit.cable * CABLE_PER_METRE, amplifier: AMPLIFIER }
     const title = `${build.name}, position ${name}`
     download(`${title.toLowerCase().replace(/\W+/g, '-')}.cir`, 'text/plain', toSpice(title, toNetlist(harness, setting, load)).text)
   }
   const lay = async (file: File) => {
-    const { readSpice } = await import('@snug/formats')
+    const { readSpice } = await import('@snug/formats/spiceIn')
     const found = readSpice(await file.text())
     setProblem(found.ok ? undefined : found.why)
     onLaid(found.ok ? { name: file.name, gains: sweep(compile(found.value), HERTZ) } : undefined)

@@ -32,7 +32,7 @@ export function HearIt({ harness, setting, name }: { harness: Harness; setting: 
   const keep = async () => {
     const { wave } = await made()
     // Only who keeps one fetches the writer.
-    const { toWav } = await import('@snug/formats')
+    const { toWav } = await import('@snug/formats/wav')
     download(`${build.name.toLowerCase().replace(/\W+/g, '-')}-position-${name}.wav`, 'audio/wav', toWav(wave, RATE))
   }
   return (

@@ -50,7 +50,7 @@ export default function TrainerTab() {
                   <Button
                     look="quiet"
                     disabled={named !== undefined}
-                    aria-label={`Do it: ${t.says}`}
+                    aria-label={`Do it, ${t.minutes} min: ${t.says}`}
                     onClick={() => setAsked([...asked, t.id])}
                   >
                     do it, {t.minutes} min

@@ -212,7 +212,7 @@ function PhotoShelf({
   onRemove: (photo: Photo) => void
 }) {
   const sheet = async (paper: 'a4' | 'letter') => {
-    const { referenceSheetPdf } = await import('@snug/formats')
+    const { referenceSheetPdf } = await import('@snug/formats/referenceSheetPdf')
     download(`reference-sheet-${paper}.pdf`, 'application/pdf', await referenceSheetPdf(paper))
   }
   return (
