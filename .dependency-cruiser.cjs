@@ -92,6 +92,13 @@ module.exports = {
     only('demo-imports-core', '^demo/', '^(demo|packages/core)/'),
     only('server-imports-packages', '^apps/server/', '^(apps/server|packages|demo)/'),
     only('web-imports-packages', '^apps/web/', '^(apps/web|packages)/'),
+    {
+      name: 'web-fetches-formats-one-by-one',
+      comment: 'All formats together are larger than the rest of the page: import @snug/formats/<file>.',
+      severity: 'error',
+      from: { path: '^apps/web/' },
+      to: { path: '^packages/formats/src/index' },
+    },
     ...['apps/web/src/stations', 'packages/core/src/stations'].map((tree) => ({
       name: 'stations-stay-apart',
       severity: 'error',

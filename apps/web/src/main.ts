@@ -1,6 +1,12 @@
 import './app/theme.css'
+import { askEarly } from './state/early'
+import { today } from './state/today'
 import { firstWorker } from './workers/first'
 
-// A build's address: what its verdicts come from is on its way while the page is read.
-if (window.location.pathname.startsWith('/builds/')) firstWorker()
+// A build's address: it is fetched, and its verdicts are worked out, while the page is read.
+const [, place, build] = window.location.pathname.split('/')
+if (place === 'builds' && build) {
+  firstWorker({ build, today: today() })
+  askEarly(`/api/builds/${build}`)
+}
 void import('./show')

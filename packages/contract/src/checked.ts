@@ -1,5 +1,6 @@
 import { whyNotPlain, type Finding } from '@snug/core'
 import { validateSync, type ValidationError } from 'class-validator'
+import './rulesOnce'
 
 type ClassConstructor<T> = new () => T
 
@@ -25,14 +26,15 @@ export function checked<T extends object>(type: ClassConstructor<T>, plain: unkn
 export function shaped<T extends object>(type: ClassConstructor<T>, plain: unknown): Checked<T> {
   if (typeof plain !== 'object' || plain === null || Array.isArray(plain))
     return { ok: false, problems: [{ path: '', why: 'This should be an object with named fields.' }] }
-  const value = asOne(type, plain)
+  // Names every object has would pass for fields there are rules for, or for the class itself.
+  const odd = Object.keys(plain).filter((field) => field in Object.prototype)
+  if (odd.length) return { ok: false, problems: odd.map(unknownField) }
+  const value = Object.assign(Object.create(type.prototype as object) as T, plain)
   const problems = validateSync(value, OPTIONS).flatMap((e) => flatten(e, ''))
   return problems.length ? { ok: false, problems } : { ok: true, value }
 }
 
-/** The fields of plain data on an object the rules of a class are found by; what they hold is checked by rules of its own. */
-const asOne = <T extends object>(type: ClassConstructor<T>, plain: object): T =>
-  Object.create(type.prototype as object, Object.getOwnPropertyDescriptors(plain)) as T
+const unknownField = (field: string): Problem => ({ path: field, why: `There is no field called "${field}" here.` })
 
 /** Every finding of a piece as path and sentence. */
 export function problemsOf<T extends object>(type: ClassConstructor<T>, plain: unknown): Problem[] {
@@ -53,7 +55,7 @@ function flatten(error: ValidationError, at: string): Problem[] {
   const rules = Object.entries(error.constraints ?? {}).toSorted(([a], [b]) => Number(b.startsWith('is')) - Number(a.startsWith('is')))
   const found = rules.flatMap(([rule, why]): Problem[] => {
     if (rule === INNER) return under(path, JSON.parse(why) as Problem[])
-    if (rule === 'whitelistValidation') return [{ path, why: `There is no field called "${error.property}" here.` }]
+    if (rule === 'whitelistValidation') return [{ ...unknownField(error.property), path }]
     return [{ path, why }]
   })
   // A number out of its bounds breaks several rules that share one sentence.

@@ -1,3 +1,4 @@
+import { takeEarly } from './early'
 import { here } from './now'
 import type { Bench, Build, Change, Edit, LogEntry, LogKind, NewBuild, Station, StockItem } from '@snug/core'
 
@@ -78,13 +79,16 @@ const sizeOf = (body: unknown) => (typeof body === 'string' ? body : JSON.string
 async function call<T>(method: string, path: string, body?: unknown, more: Record<string, string> = {}): Promise<T> {
   let answer: Response
   try {
-    answer = await fetch(`/api${path}`, {
-      method,
-      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
-      headers: { 'content-type': 'application/json', ...more },
-      // A write under way goes on when the page is closed; browsers allow it for small bodies.
-      keepalive: method !== 'GET' && (body === undefined || sizeOf(body) < KEPT_ALIVE),
-    })
+    const early = method === 'GET' ? await takeEarly(`/api${path}`)?.catch(() => undefined) : undefined
+    answer =
+      early ??
+      (await fetch(`/api${path}`, {
+        method,
+        ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+        headers: { 'content-type': 'application/json', ...more },
+        // A write under way goes on when the page is closed; browsers allow it for small bodies.
+        keepalive: method !== 'GET' && (body === undefined || sizeOf(body) < KEPT_ALIVE),
+      }))
   } catch {
     throw new ApiProblem(0, 'Snug Bolt’s server does not answer. Is it still running? What you typed is kept here.')
   }
