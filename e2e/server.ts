@@ -37,7 +37,7 @@ export async function startServer(
 /** A data folder with an empty database; making one takes seconds, which the tests take once. */
 export async function emptyFolder(): Promise<string> {
   const folder = await mkdtemp(join(tmpdir(), 'snug-e2e-'))
-  await cp(process.env[EMPTY]!, folder, { recursive: true })
+  await cp(join(process.env[EMPTY]!, 'database'), join(folder, 'database'), { recursive: true })
   return folder
 }
 

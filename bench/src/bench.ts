@@ -2,6 +2,7 @@ import { benchBrowser, benchLongDay, benchPage } from './browser'
 import { benchChoose, benchMeasureNext } from './choose'
 import { benchCircuit } from './circuit'
 import { benchDrill } from './drill'
+import { benchDurability } from './durability'
 import { benchEvaluate } from './evaluate'
 import { benchPlan } from './plan'
 import { benchServer } from './server'
@@ -17,6 +18,7 @@ const ALL = {
   circuit: benchCircuit,
   setup: benchSetup,
   plan: benchPlan,
+  durability: benchDurability,
   server: benchServer,
   page: benchPage,
   day: benchLongDay,

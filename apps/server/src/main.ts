@@ -57,12 +57,13 @@ async function main() {
     // Bound to this machine alone, unless it is to be shared.
     server.listen(port, sharing ? '0.0.0.0' : '127.0.0.1', done)
   })
+  // Who is told that it is ready may stop it at once.
+  stopOnSignal(server, opened.close)
   const address = server.address()
   const at = typeof address === 'object' && address ? address.port : port
   process.stdout.write(`Snug Bolt is ready at http://localhost:${at}\n`)
   if (benches && !(await anyBench(opened.db))) process.stdout.write('No bench can sign in yet. Make one: npm run benches -- add "Name"\n')
   if (sharing) process.stdout.write(await announcement(at, benches ? 'bench' : chosen === undefined ? { made: phrase! } : 'own'))
-  stopOnSignal(server, opened.close)
 }
 
 /** Once at the start, and again when a new day has begun; a backup that fails holds nothing up. */

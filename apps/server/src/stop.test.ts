@@ -43,6 +43,11 @@ describe('stopping', () => {
     const again = await start(join(home, 'once'))
     expect((await fetch(`${again.url}/api/health`)).status).toBe(200)
   })
+  it('ends in order when it is asked to as soon as it says that it is ready', async () => {
+    const { child } = await start(await emptyFolder(join(home, 'at once')))
+    child.kill('SIGTERM')
+    expect(await ended(child)).toBe(0)
+  })
   it('at once at the second signal', async () => {
     const { child } = await heldOpen('twice')
     child.kill('SIGINT')

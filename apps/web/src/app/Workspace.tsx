@@ -91,8 +91,9 @@ function useOverList() {
     listRef: list,
     overList: (e: MouseEvent<HTMLElement>) => {
       if (!(e.target as Element).closest('li button') || !window.matchMedia?.(ONE_COLUMN).matches) return
-      // After what was picked stands in the address.
-      setTimeout(() => void navigate({ search: window.location.search, pathname: window.location.pathname }, { state: { over: true } }))
+      // After what was picked stands in the address. Whatever else is picked meanwhile, by a key, is in the same place.
+      const here = () => ({ search: window.location.search, pathname: window.location.pathname })
+      setTimeout(() => void navigate(here(), { state: { over: true }, replace: over }))
     },
     back: () => {
       if (over) void navigate(-1)
