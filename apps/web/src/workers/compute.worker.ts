@@ -48,6 +48,7 @@ import {
   type StockItem,
   type Tool,
 } from '@snug/core'
+import { readPartsCsv } from '@snug/formats/partsCsv'
 import { expose } from 'comlink'
 import type { Beginning } from './first'
 import { positionCurve, type PositionCurve } from './positionCurve'
@@ -88,8 +89,7 @@ const api = {
   training: (build: Build, seed: number, asked: string[], named?: string) => training(build, seed, asked, named),
   fitCorners: (picture: GreyPicture, picked: Point[]) => fittedCorners(picture, picked),
   findSheet: (picture: GreyPicture) => findSheet(picture),
-  // Fetched by who reads a table: every worker begins with reading all of this file.
-  readCsv: async (text: string) => (await import('@snug/formats/partsCsv')).readPartsCsv(text),
+  readCsv: (text: string) => readPartsCsv(text),
   choose: (request: ChooseRequest) => chooseSets(request),
   whyNot: (request: ChooseRequest, slot: Slot, item: StockItem) => whyNot(request, slot, item),
 
