@@ -70,8 +70,7 @@ describe('laws of holes, over generated builds of every kind', () => {
       RUNS,
     ))
   it('less known is never readier: what was to be minded, refused or waited for does not become ready by forgetting', () =>
-    // TODO Drawn anew, one case in some thousand fails: nut screws beside tuner screws whose holes are there, when that is forgotten.
-    fc.assert(
+    void holds(
       fc.property(drawn, fc.nat(), fc.boolean(), (build, at, trait) => {
         const names = trait ? everyTrait(build) : everySize(build)
         const [slot, name] = names[at % names.length]!
@@ -84,7 +83,7 @@ describe('laws of holes, over generated builds of every kind', () => {
           if (was && c.stands === 'ready') expect(was.stands, `${c.id} without ${slot} ${name}`).toBe('ready')
         }
       }),
-      { numRuns: 600 },
+      RUNS,
     ))
   it('two holes that are made never share wood unless one of them is refused', () =>
     void holds(

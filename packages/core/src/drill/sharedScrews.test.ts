@@ -37,4 +37,12 @@ describe('tuner screws shared by neighbours', () => {
     delete b.parts.tuners!.traits.screws
     expect(card(b, 'tuner-screws').untold).toEqual([{ slot: 'tuners', trait: 'screws' }])
   })
+  it.each(['yes', 'no', undefined])('nobody said which it is, holes there: %s; no place is claimed and no clearance from it', (there) => {
+    const b = changed(shared(), {}, there ? { 'neck/bored.tunerScrews': there } : {})
+    delete b.parts.tuners!.traits.screws
+    if (!there) delete b.parts.neck!.traits['bored.tunerScrews']
+    const c = card(b, 'tuner-screws')
+    expect(c.places).toEqual([])
+    expect(c.guards.filter((g) => g.verdict === 'snug')).toEqual([])
+  })
 })

@@ -101,6 +101,9 @@ export function sharedPlaces(build: Build): Located {
   return { places, doubt: Math.hypot(row.doubt ?? 0, pitch.doubt / 2, side.doubt), from: [], missing: [] }
 }
 
+/** Screws come in other places by the kind of tuner: until that is told, nothing is clear of them. */
+const NOWHERE: Located = { places: [], from: [], missing: [] }
+
 /** The small screws that keep tuners from turning. */
 export const tunerScrews: Finder = (build, bench) => {
   if (!build.parts.tuners || !build.parts.neck) return undefined
@@ -108,7 +111,7 @@ export const tunerScrews: Finder = (build, bench) => {
   const known = isThere(build, there)
   const kept = traitAt(build, 'tuners', 'screws')
   const shared = kept === 'shared'
-  const located = shared ? sharedPlaces(build) : screwPlaces(build)
+  const located = kept ? (shared ? sharedPlaces(build) : screwPlaces(build)) : NOWHERE
   const base: Base = {
     id: 'tuner-screws',
     title: 'Tuner screws',
@@ -131,7 +134,9 @@ export const tunerScrews: Finder = (build, bench) => {
     wood: { terms: [[1, sizeRef('neck', 'head.thickness')]], face: 'the headstock’s face' },
     woodOf: 'neck',
     located: { ...located, from: ['each tuner’s own ear'] },
-    guards: [toPost(build, shared)],
+    guards: [
+      kept ? toPost(build, shared) : untellable('post', 'Wood to the post’s bore', 'nobody has said what keeps the tuners from turning'),
+    ],
     mind: [
       ...(shared ? ['None before the whole row is in: each holds two, and a row that still moves cannot be moved after.'] : []),
       'The first of the row, screw in and out again, look at the face; then the rest.',
