@@ -93,10 +93,10 @@ module.exports = {
     only('server-imports-packages', '^apps/server/', '^(apps/server|packages|demo)/'),
     only('web-imports-packages', '^apps/web/', '^(apps/web|packages)/'),
     {
-      name: 'web-fetches-formats-one-by-one',
-      comment: 'All formats together are larger than the rest of the page: import @snug/formats/<file>.',
+      name: 'apps-fetch-formats-one-by-one',
+      comment: 'All formats together are larger than the rest of the page, or of the server: import @snug/formats/<file>.',
       severity: 'error',
-      from: { path: '^apps/web/' },
+      from: { path: '^apps/', pathNot: '[.]test[.]ts$' },
       to: { path: '^packages/formats/src/index' },
     },
     ...['apps/web/src/stations', 'packages/core/src/stations'].map((tree) => ({

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { copyOf, expect, saved, test } from './server'
+import { copyOf, expect, saved, test, walkTo } from './server'
 
 /** A person at the bench, whose acts are counted: a press, a choice, or a number with Enter. */
 class Hand {
@@ -30,6 +30,14 @@ class Hand {
     await this.press('Put it on the shelf')
     await expect(this.box.getByRole('heading', { name: 'What came in the box' })).toBeVisible()
   }
+  /** Waits till another size is in hand; looked at in every frame, since a round of readings does little else than wait. */
+  private async next(before: string) {
+    await this.page.waitForFunction(
+      (was) => document.querySelector('section[aria-label="The size to read"] h2')?.textContent !== was,
+      before,
+      { polling: 'raf' },
+    )
+  }
   /** Reads the size in hand as usual of its kind, by what the drawing says is found. */
   async read() {
     const field = this.board.getByRole('textbox')
@@ -37,7 +45,7 @@ class Hand {
     const same = this.board.getByRole('button', { name: /^Same as/ })
     if (await same.isVisible()) {
       await same.click()
-      await expect(this.board.getByRole('heading', { level: 2 })).not.toHaveText(before!)
+      await this.next(before!)
       this.acts++
       this.entries++
       return
@@ -48,14 +56,21 @@ class Hand {
     const usual = hint ?? String((Number(low) + Number(high)) / 2)
     await field.fill(/bore/.test(before!) ? String(Number(usual) + 0.1) : usual)
     await field.press('Enter')
-    await expect(this.board.getByRole('heading', { level: 2 })).not.toHaveText(before!)
+    await this.next(before!)
     this.acts++
     this.entries++
   }
   /** As a person who looks before the next reading: what the last one told is there. */
   async settled(): Promise<number> {
-    await expect(this.page.getByText(/\d+ of \d+ joints? settled/)).toHaveAttribute('aria-busy', 'false')
-    return Number(/(\d+) of \d+ joint/.exec((await this.page.getByText(/\d+ of \d+ joints? settled/).textContent()) ?? '')?.[1])
+    const said = await this.page.waitForFunction(
+      () => {
+        const at = [...document.querySelectorAll('[aria-busy]')].find((e) => /\d+ of \d+ joints? settled/.test(e.textContent))
+        return at?.getAttribute('aria-busy') === 'false' && at.textContent
+      },
+      undefined,
+      { polling: 'raf' },
+    )
+    return Number(/(\d+) of \d+ joint/.exec((await said.jsonValue()) || '')?.[1])
   }
 }
 
@@ -83,6 +98,8 @@ for (const [what, like, job, entries] of KITS) {
     await expect(page.getByRole('region', { name: 'in the box' }).getByRole('button', { name: 'Tone pot', exact: true })).toBeVisible()
     await saved(page)
     const id = new URL(page.url()).pathname.split('/')[2]!
+    // What was said is kept: read anew once, then round the stations.
+    await page.reload()
     for (const [station, says] of [
       ['fit', /Heel in pocket/],
       ['drill', /screws|strap/i],
@@ -91,7 +108,7 @@ for (const [what, like, job, entries] of KITS) {
       ['setup', /action|relief/i],
       ['plan', /Trial build/],
     ] as const) {
-      await page.goto(`/builds/${id}/${station}`)
+      await walkTo(page, `/builds/${id}/${station}`)
       await expect(page.locator('.ws-list')).toContainText(says)
     }
   })

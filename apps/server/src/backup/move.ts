@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { openFolder } from '../db/open'
-import { openServer } from '../db/postgres'
+import { openServer } from '../db/server'
 import { digests, eachRow, fill, isEmpty } from './tables'
 
 /** A move that would lose something or was not exact. */

@@ -1,7 +1,7 @@
 import 'reflect-metadata'
 import { command } from '../db/command'
 import { openFolder } from '../db/open'
-import { openServer } from '../db/postgres'
+import { openServer } from '../db/server'
 import { addBench, listBenches, newPhraseFor, renameBench } from './store'
 
 const USE = `Say one of:

@@ -1,7 +1,7 @@
 import { checkedBundle } from '@snug/contract'
 import { bundleSchema } from '@snug/contract/schema'
 import { LIMITS, migrated, whyNotPlain } from '@snug/core'
-import { bundleOutside, toBundle } from '@snug/formats'
+import { bundleOutside, toBundle } from '@snug/formats/bundle'
 import express, { Router } from 'express'
 import { idFor } from '../builds/idFor'
 import { insertBuild, readBuild } from '../builds/store'

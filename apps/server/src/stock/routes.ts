@@ -1,6 +1,6 @@
 import { checkedItem, CsvRequest, JsonStockRequest, StockManyRequest, StockRequest, type Problem } from '@snug/contract'
 import { KIND_NAMES, LIMITS, type KindName, type StockItem } from '@snug/core'
-import { printPartsCsv, readPartsCsv } from '@snug/formats'
+import { printPartsCsv, readPartsCsv } from '@snug/formats/partsCsv'
 import express, { Router } from 'express'
 import { benchOf } from '../benches/who'
 import type { Db } from '../db/open'
