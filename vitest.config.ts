@@ -5,7 +5,8 @@ import { fileURLToPath } from 'node:url'
 const template = fileURLToPath(new URL('apps/server/src/testing/template.ts', import.meta.url))
 const postgres = fileURLToPath(new URL('apps/server/src/testing/postgres.ts', import.meta.url))
 const seed = fileURLToPath(new URL('scripts/seed.mjs', import.meta.url))
-const labels = fileURLToPath(new URL('apps/web/src/testing/labels.ts', import.meta.url))
+/** Slow parts of the document of the tests, made quick. */
+const quicker = ['labels', 'styles', 'stacks'].map((name) => fileURLToPath(new URL(`apps/web/src/testing/${name}.ts`, import.meta.url)))
 
 /** What is about the database server itself, or moving to one. */
 const NEEDS_SERVER = ['src/db/postgres.test.ts', 'src/backup/move.test.ts']
@@ -72,7 +73,7 @@ export default defineConfig({
           pool: 'vmThreads',
           testTimeout: 120_000,
           hookTimeout: 120_000,
-          setupFiles: [seed, labels],
+          setupFiles: [seed, ...quicker],
           include: ['src/**/*.test.{ts,tsx}'],
         },
       },
