@@ -42,12 +42,9 @@ export function withRest(build: Build, other: Build): Build {
 }
 
 export function jointIn(build: Build, id: string): JudgedJoint {
-  for (const kind of JOINT_KINDS) {
-    if (!existsIn(kind, build)) continue
-    const joint = kind.find(build)
-    if (joint.id === id) return joint
-  }
-  throw new Error(`no joint ${id}`)
+  const kind = JOINT_KINDS.find((k) => k.id === id && existsIn(k, build))
+  if (!kind) throw new Error(`no joint ${id}`)
+  return kind.find(build)
 }
 
 /** The first cure done on paper. */
