@@ -76,7 +76,10 @@ interface Whole {
   goal: number
 }
 
-function everySet({ build, open, limits, rank }: ChooseRequest): Whole[] {
+/** The joints of a set do not hang on limits: they are judged once. */
+type Judged = Map<string, JudgedJoint[]>
+
+function everySet({ build, open, limits, rank }: ChooseRequest, known: Judged): Whole[] {
   const postage = new Map<string, number>()
   // A parcel of what is out of the question costs nothing.
   const thinkable = (i: StockItem) =>
@@ -91,9 +94,12 @@ function everySet({ build, open, limits, rank }: ChooseRequest): Whole[] {
     const parts = { ...build.parts, ...Object.fromEntries(items.map((i, k) => [open[k]!.slot, i.part])) }
     const whole: Build = { ...build, parts }
     const touched = new Set(open.map((o) => o.slot))
-    const minutes = JOINT_KINDS.filter((k) => existsIn(k, whole) && [...k.needs, ...(k.also ?? [])].some((s) => touched.has(s)))
-      .map((k) => minutesOf(k.find(whole), whole, limits))
-      .reduce((a, b) => a + b, 0)
+    const ids = items.map((i) => i.id)
+    const joints =
+      known.get(ids.join()) ??
+      JOINT_KINDS.filter((k) => existsIn(k, whole) && [...k.needs, ...(k.also ?? [])].some((s) => touched.has(s))).map((k) => k.find(whole))
+    known.set(ids.join(), joints)
+    const minutes = joints.reduce((sum, j) => sum + minutesOf(j, whole, limits), 0)
     if (minutes === Infinity) return []
     const sent = [...new Set(items.flatMap((i) => sellerOf(i) ?? []))].reduce((sum, s) => sum + postage.get(s)!, 0)
     const cost = items.reduce((sum, i) => sum + costOf(i), 0)
@@ -102,7 +108,7 @@ function everySet({ build, open, limits, rank }: ChooseRequest): Whole[] {
     const liked = items.filter((i, k) => open[k]!.preferred !== undefined && open[k]!.preferred !== i.id).length * PREFERENCE
     const days = Math.max(0, ...items.map(leadDays))
     const goal = { money: money + liked + minutes * TIE, bench: minutes + liked + money * TIE, date: days }[rank]
-    return [{ ids: items.map((i) => i.id), money, days, minutes, goal }]
+    return [{ ids, money, days, minutes, goal }]
   })
 }
 
@@ -114,7 +120,8 @@ describe('choosing gives what going through every set gives', () => {
     const open = market(r)
     const raw = r() < 0.4
     const build = raw ? changed(fullBuild(), {}, { 'body/surface': 'raw' }) : fullBuild()
-    const free = everySet({ build, open, limits: {}, rank })
+    const known: Judged = new Map()
+    const free = everySet({ build, open, limits: {}, rank }, known)
     const limits: ChooseLimits = {
       ...(r() < 0.4 && free.length ? { money: free[Math.floor(r() * free.length)]!.money } : {}),
       ...(r() < 0.3 ? { days: 20 } : {}),
@@ -122,7 +129,7 @@ describe('choosing gives what going through every set gives', () => {
       ...(r() < 0.3 ? { lacking: ['file', 'router'] as never } : {}),
     }
     const request: ChooseRequest = { build, open, limits, rank, keep: 4 }
-    const all = everySet(request).toSorted((a, b) => a.goal - b.goal)
+    const all = everySet(request, known).toSorted((a, b) => a.goal - b.goal)
     const { sets, complete } = chooseSets(request)
     expect(complete).toBe(true)
     expect(sets).toHaveLength(Math.min(4, all.length))
