@@ -33,10 +33,10 @@ export default defineConfig({
     // Every core: the default leaves one idle.
     maxWorkers: '100%',
     projects: [
-      node('core', 'packages/core'),
-      node('formats', 'packages/formats'),
-      node('contract', 'packages/contract', 'reflect-metadata'),
-      node('demo', 'demo'),
+      // All that stands on the core alone, so that each worker reads it once.
+      {
+        test: { ...node('core', '.', 'reflect-metadata').test, include: ['{packages/*,demo}/src/**/*.test.ts'] },
+      },
       {
         // The database's program is run a few times by each process: quick to compile matters more than quick to run.
         test: {

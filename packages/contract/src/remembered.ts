@@ -2,6 +2,7 @@ import type { Problem } from './checked'
 
 /** Letters kept in all, a few megabytes; when they are full, all of it is begun anew. */
 const ROOM = 4e6
+const DAY = 86_400_000
 /** What is longer than this is checked each time. */
 const LONGEST = 20_000
 
@@ -9,7 +10,7 @@ let fine = new Map<object, Set<string>>()
 /** The very objects found fine: nobody changes a document in place, so a change leaves all it does not touch the same objects. */
 let same = new WeakMap<object, WeakSet<object>>()
 let letters = 0
-let day = ''
+let day = 0
 
 /**
  * A rule that need not look again at what it found fine today: of a build with hundreds of sizes a change touches one. What is the
@@ -18,7 +19,7 @@ let day = ''
  */
 export function remembered(of: object, value: unknown, problems: () => Problem[]): Problem[] {
   if (typeof value !== 'object' || value === null) return problems()
-  const today = new Date().toISOString().slice(0, 10)
+  const today = Math.floor(Date.now() / DAY)
   if (today !== day || letters > ROOM) {
     fine = new Map()
     same = new WeakMap()

@@ -27,7 +27,10 @@ export interface Cluster {
   folder: string
 }
 
-/** A PostgreSQL of one's own in a folder of its own, which nobody else reaches. It writes as at a person's: synced before it answers. */
+/**
+ * A PostgreSQL of one's own in a folder of its own, which nobody else reaches. It writes as at a person's, synced before it answers, unless
+ * `fsync` is off.
+ */
 export async function makeCluster({ at, settings = {} }: { at?: string; settings?: Record<string, string> } = {}): Promise<Cluster> {
   const bin = programs()
   if (!bin) throw new Error(`There is no PostgreSQL under ${DEBIAN}.`)
@@ -36,7 +39,8 @@ export async function makeCluster({ at, settings = {} }: { at?: string; settings
   const who = owner()
   if (who) chownSync(folder, who.uid, who.gid)
   const data = join(folder, 'data')
-  execFileSync(join(bin, 'initdb'), ['-D', data, '-U', 'snug', '-A', 'trust', '-E', 'UTF8', '--locale=C.UTF-8'], {
+  const hasty = settings.fsync === 'off' ? ['--no-sync'] : []
+  execFileSync(join(bin, 'initdb'), ['-D', data, '-U', 'snug', '-A', 'trust', '-E', 'UTF8', '--locale=C.UTF-8', ...hasty], {
     ...who,
     stdio: 'ignore',
   })

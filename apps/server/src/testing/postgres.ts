@@ -15,7 +15,8 @@ export const EMPTY = 'snug_empty'
 /** One PostgreSQL for all tests of it. @public */
 export default async function setup(project: TestProject) {
   if (!programs()) return project.provide('postgres', '')
-  const cluster = await makeCluster()
+  // What becomes of it when the power goes is asked of another one.
+  const cluster = await makeCluster({ settings: { fsync: 'off' } })
   const admin = new pg.Client({ connectionString: cluster.url('postgres') })
   await admin.connect()
   await admin.query(`create database ${EMPTY}`)

@@ -1,8 +1,9 @@
 import { mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { setFlagsFromString } from 'node:v8'
 import type { TestProject } from 'vitest/node'
-import { watched } from '../db/durable'
+import { durable } from '../db/durable'
 import { openFolder } from '../db/open'
 
 declare module 'vitest' {
@@ -16,13 +17,15 @@ declare module 'vitest' {
 const made = globalThis as { snugTemplate?: Promise<string> }
 
 async function make(): Promise<string> {
+  // The database's program is run once here: compiled for a quick start, not for a long life.
+  for (const flag of ['--liftoff-only', '--wasm-lazy-compilation']) setFlagsFromString(flag)
   const home = await mkdtemp(join(tmpdir(), 'snug-template-'))
-  const memory = await watched({ dataDir: 'memory://' })
-  const image = await memory.dumpDataDir('none')
+  const folder = join(home, 'folder')
+  await (await openFolder(folder)).close()
+  const made = await durable(join(folder, 'database'))
+  const image = await made.dumpDataDir('none')
+  await made.close()
   await writeFile(join(home, 'image'), Buffer.from(await image.arrayBuffer()))
-  await memory.close()
-  const folder = await openFolder(join(home, 'folder'))
-  await folder.close()
   return home
 }
 
