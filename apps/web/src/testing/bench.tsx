@@ -1,4 +1,4 @@
-import { evaluate, measureNext, measuringRound, type Build } from '@snug/core'
+import type { Build } from '@snug/core'
 import { fullBuild } from '@snug/core/testing/fullBuild'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { cleanup, render, within } from '@testing-library/react'
@@ -8,6 +8,7 @@ import { afterEach } from 'vitest'
 import { useBuild } from '../state/buildStore'
 import { usePrefs } from '../state/prefs'
 import { today } from '../state/today'
+import { evaluatedOnce, rankedOnce, roundOnce } from './localCompute'
 import { resetServer } from './localApi'
 
 /** jsdom lays nothing out: every watched element is as large as a loupe, and scrolling does nothing. */
@@ -36,9 +37,9 @@ export function layOut(build: Build = fullBuild()): Build {
     id: 'b',
     build,
     revision: 0,
-    evaluation: evaluate(build, today()),
-    round: measuringRound(build, build.tools),
-    ranked: measureNext(build, build.tools),
+    evaluation: evaluatedOnce(build, today()),
+    round: roundOnce(build, build.tools),
+    ranked: rankedOnce(build, build.tools),
     canUndo: false,
     canRedo: false,
   })

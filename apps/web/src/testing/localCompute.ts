@@ -4,8 +4,8 @@ import {
   frequencies,
   strum,
   toleranceBand,
-  computed,
   evaluate,
+  evaluator,
   findSheet,
   fittedCorners,
   bestRelief,
@@ -18,6 +18,7 @@ import {
   pitchOf,
   sampleStrike,
   training,
+  measureNext,
   measuringRound,
   layHead,
   patchOf,
@@ -44,14 +45,20 @@ import {
 import { readPartsCsv } from '@snug/formats/partsCsv'
 import type { ComputeApi } from '../workers/compute.worker'
 import { positionCurve, type PositionCurve } from '../workers/positionCurve'
+import { once } from './once'
 
 /** What a worker hands over comes later, whatever it is. */
 type Later = { [K in keyof ComputeApi]: (...args: Parameters<ComputeApi[K]>) => Promise<Awaited<ReturnType<ComputeApi[K]>>> }
 
+const evaluateNext = evaluator()
+export const evaluatedOnce = once((build: Build, today: string, bench?: Bench) => evaluateNext(build, today, bench))
+export const roundOnce = once(measuringRound)
+export const rankedOnce = once(measureNext)
+
 /** What the workers compute, in the test's own thread; of the very type of theirs. */
 const local: Later = {
-  evaluate: (build: Build, today: string, bench: Bench) => Promise.resolve(patchOf(undefined, evaluate(build, today, computed, bench))),
-  measuringRound: (build: Build, tools?: Tool[]) => Promise.resolve(measuringRound(build, tools)),
+  evaluate: (build: Build, today: string, bench: Bench) => Promise.resolve(patchOf(undefined, evaluatedOnce(build, today, bench))),
+  measuringRound: (build: Build, tools?: Tool[]) => Promise.resolve(roundOnce(build, tools)),
   layHead: (task: HeadTask) => Promise.resolve(layHead(task)),
   band: (build: Build, harness: Harness, setting: Setting, load: Load) =>
     Promise.resolve(toleranceBand(build, harness, setting, load, frequencies(200), 10)),
@@ -88,7 +95,7 @@ const local: Later = {
   buzzWork: (build: Build) => Promise.resolve(buzzWork(build)),
   levelOf: (samples: Float64Array, rate: number) => Promise.resolve(levelOf(samples, rate)),
 }
-export const evaluateAtBench = (build: Build, today: string, bench: Bench) => Promise.resolve(evaluate(build, today, computed, bench))
+export const evaluateAtBench = (build: Build, today: string, bench: Bench) => Promise.resolve(evaluatedOnce(build, today, bench))
 export const circuitWorker = () => local
 export const rankWorker = () => local
 export const shopWorker = () => local
