@@ -51,8 +51,8 @@ export function newBench(folder: string, name: string): string {
 
 interface Shared {
   server: string
-  /** One browser profile for all tests of a worker: what it has compiled once it need not compile anew for each. */
-  profile: BrowserContext
+  /** One browser profile for all tests of a worker, and what takes out of it what a test left there. */
+  profile: { context: BrowserContext; empty: () => Promise<void> }
 }
 
 /** Tests get a server per worker with the demo builds, and before each test a browser that has nothing kept of the one before. */
@@ -70,9 +70,15 @@ export const test = base.extend<object, Shared>({
   ],
   profile: [
     async ({ browser, server }, use) => {
-      const profile = await browser.newContext({ baseURL: server, viewport: { width: 1280, height: 800 } })
-      await use(profile)
-      await profile.close()
+      const context = await browser.newContext({ baseURL: server, viewport: { width: 1280, height: 800 } })
+      const keeper = await context.newPage()
+      const wire = await context.newCDPSession(keeper)
+      const empty = async () => {
+        for (const page of context.pages()) if (page !== keeper) await page.close()
+        await wire.send('Storage.clearDataForOrigin', { origin: server, storageTypes: 'cookies,local_storage,indexeddb' })
+      }
+      await use({ context, empty })
+      await context.close()
     },
     { scope: 'worker' },
   ],
@@ -85,12 +91,8 @@ export const test = base.extend<object, Shared>({
       await own.close()
       return
     }
-    await use(profile)
-    for (const page of profile.pages()) await page.close()
-    const page = await profile.newPage()
-    const wire = await profile.newCDPSession(page)
-    await wire.send('Storage.clearDataForOrigin', { origin: server, storageTypes: 'cookies,local_storage,indexeddb' })
-    await page.close()
+    await use(profile.context)
+    await profile.empty()
   },
 })
 

@@ -61,7 +61,7 @@ describe('the power goes under load: all that was only written, and not brought 
     async (name, make) => {
       const disk = diskFor()
       if (!disk) return
-      const times = rounds(2, 50)
+      const times = rounds(1, 50)
       const { answered, lost, odd } = await rides(disk, await make(disk.at), times)
       report(`${name}: power lost ${times} times under load, ${answered} changes answered, ${lost} lost`)
       expect(odd).toEqual([])
