@@ -1,4 +1,5 @@
 import { copyOf, expect, saved, test } from './server'
+import { pictureOf } from './telephonePicture'
 import type { Page } from '@playwright/test'
 
 const field = (page: Page, label: string) => page.getByRole('region', { name: 'In hand' }).getByLabel(label, { exact: true })
@@ -112,5 +113,51 @@ test('what is written into the log while the server is away waits, also over a r
   await page.unroute('**/log')
   await page.reload()
   await expect(page.getByRole('button', { name: /Pocket eased by lamp light/ })).toHaveCount(1)
+  await expect(waits).toHaveCount(0)
+})
+
+test('a picture taken while the server is away waits with its words, also over a reload, and is there once it answers; one refused is given back', async ({
+  page,
+  server,
+}) => {
+  const id = await copyOf(server, 'heron')
+  await page.goto(`/builds/${id}/log`)
+  const taken = await pictureOf(page)
+  const write = async (text: string) => {
+    await page.getByLabel('Picture for the log').setInputFiles({ name: 'pocket.jpg', mimeType: 'image/jpeg', buffer: taken })
+    await expect(page.getByAltText(/Picture to go along/)).toBeVisible()
+    await page.getByLabel(/^What happened/).fill(text)
+    await page.getByRole('button', { name: 'Write it down', exact: true }).click()
+    await expect(page.getByAltText(/Picture to go along/)).toHaveCount(0)
+  }
+  const waits = page.getByRole('list', { name: 'Waits for the server' })
+  await page.route(/photos/, (r) => (r.request().method() === 'POST' ? r.abort() : r.continue()))
+  await write('Pocket floor before easing')
+  await page.reload()
+  await expect(waits).toContainText('waits with its picture')
+  await page.unroute(/photos/)
+  await page.reload()
+  await page.getByRole('button', { name: /Pocket floor before easing/ }).click()
+  const shown = page.getByAltText('Picture: Pocket floor before easing')
+  await expect(shown).toBeVisible()
+  await expect(waits).toHaveCount(0)
+  // It lies within its pane, and on nothing beside it.
+  const [pane, box] = await Promise.all([page.locator('.ws-loupe').boundingBox(), shown.boundingBox()])
+  expect(box!.y + box!.height).toBeLessThanOrEqual(pane!.y + pane!.height)
+  expect(box!.width / box!.height).toBeCloseTo(2400 / 1800, 1)
+
+  await page.route(/photos/, (r) => (r.request().method() === 'POST' ? r.abort() : r.continue()))
+  await write('One too many')
+  await page.unroute(/photos/)
+  const detail = 'A build keeps at most 80 pictures.'
+  await page.route(/photos/, (r) => (r.request().method() === 'POST' ? r.fulfill({ status: 422, json: { detail } }) : r.continue()))
+  await page.reload()
+  await expect(waits).toContainText(`Its picture was not taken: ${detail}`)
+  const saving = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save the picture' }).click()
+  expect((await saving).suggestedFilename()).toBe('pocket.jpg')
+  if (process.env.LOOK) await page.screenshot({ path: process.env.LOOK })
+  await page.getByRole('button', { name: 'Send the words alone' }).click()
+  await expect(page.getByRole('button', { name: /One too many/ })).toHaveCount(1)
   await expect(waits).toHaveCount(0)
 })

@@ -65,6 +65,23 @@ describe('pictures of a build', () => {
     expect((await app.remove(`/builds/${build}/photos/${id}`).expect(409)).body.detail).toMatch(/struck, never deleted/)
     expect((await app.get(`/builds/${build}/photos`)).body).toMatchObject([{ id, logged: true }])
   })
+  it('one sent twice under an id of its own is one; the id of another build’s picture is refused, and so is no id at all', async () => {
+    const under = (id: string, at = build) =>
+      app
+        .raw('post', `/builds/${at}/photos?name=a.png&id=${id}`)
+        .set('Host', 'localhost')
+        .set('Content-Type', 'image/png')
+        .send(png(200, 150))
+    const before = ((await app.get(`/builds/${build}/photos`)).body as object[]).length
+    const { body } = await under('taken-at-the-bench').expect(201)
+    expect(body).toMatchObject({ id: 'taken-at-the-bench', name: 'a.png' })
+    expect((await under('taken-at-the-bench').expect(201)).body).toEqual(body)
+    expect((await app.get(`/builds/${build}/photos`)).body).toHaveLength(before + 1)
+    const other = ((await app.post('/builds', WANTED)).body as { id: string }).id
+    expect((await under('taken-at-the-bench', other).expect(409)).body.detail).toMatch(/Another picture has that id/)
+    expect((await under(encodeURIComponent('../x')).expect(422)).body.detail).toMatch(/1 to 60 letters, digits and dashes/)
+    await under('').expect(422)
+  })
   it('a build nobody has keeps none', async () => {
     await app.get('/builds/nobody/photos').expect(404)
   })

@@ -5,6 +5,9 @@ import type { Db } from '../db/open'
 import { HttpProblem } from '../http/problem'
 import { addPhoto, listPhotos, readPhoto, removePhoto } from './store'
 
+/** An id made where the picture was taken, so that one sent twice is one. */
+const ID = /^[\w-]{1,60}$/
+
 /** Pictures of a build: kept in the data folder's database, as bytes that are only ever shown. */
 export function photoRoutes(db: Db): Router {
   const routes = Router()
@@ -17,7 +20,10 @@ export function photoRoutes(db: Db): Router {
     await readBuild(db, buildId)
     const bytes: unknown = req.body
     if (!(bytes instanceof Uint8Array) || !bytes.length) throw new HttpProblem(422, 'No picture came along.')
-    res.status(201).json(await addPhoto(db, buildId, typeof req.query.name === 'string' ? req.query.name : '', bytes))
+    const { name, id } = req.query
+    if (id !== undefined && !(typeof id === 'string' && ID.test(id)))
+      throw new HttpProblem(422, 'A picture’s id has 1 to 60 letters, digits and dashes.')
+    res.status(201).json(await addPhoto(db, buildId, typeof name === 'string' ? name : '', bytes, id))
   })
   routes.get('/builds/:id/photos/:photo', async (req, res) => {
     const row = await readPhoto(db, req.params.id, req.params.photo)

@@ -20,8 +20,11 @@ const about = {
 export const listPhotos = (db: Db, buildId: string) =>
   db.select(about).from(photos).where(eq(photos.buildId, buildId)).orderBy(asc(photos.createdAt), asc(photos.id))
 
-export async function addPhoto(db: Db, buildId: string, name: string, sent: Uint8Array) {
+/** Keeps a picture; one with an id that is there already was sent before, and its answer was lost. */
+export async function addPhoto(db: Db, buildId: string, name: string, sent: Uint8Array, id: string = randomUUID()) {
   const seen = looked(sent)
+  const before = await there(db, buildId, id)
+  if (before) return before
   const [{ n, bytes } = { n: 0, bytes: 0 }] = await db
     .select({ n: sql<number>`count(*)::int`, bytes: sql<number>`coalesce(sum(length(${photos.bytes})), 0)::int` })
     .from(photos)
@@ -34,13 +37,18 @@ export async function addPhoto(db: Db, buildId: string, name: string, sent: Uint
     )
   const [told] = await db
     .insert(photos)
-    .values(rowOf(buildId, name, new Date().toISOString(), seen))
+    .values(rowOf(id, buildId, name, new Date().toISOString(), seen))
+    .onConflictDoNothing({ target: photos.id })
     .returning(about)
-  return told!
+  const kept = told ?? (await there(db, buildId, id))
+  if (!kept) throw new HttpProblem(409, 'Another picture has that id already.')
+  return kept
 }
 
-const rowOf = (buildId: string, name: string, createdAt: string, seen: Looked) => ({
-  id: randomUUID(),
+const there = async (db: Db, buildId: string, id: string) => (await db.select(about).from(photos).where(of(buildId, id)))[0]
+
+const rowOf = (id: string, buildId: string, name: string, createdAt: string, seen: Looked) => ({
+  id,
   buildId,
   name: name.slice(0, LIMITS.photoName) || 'picture',
   createdAt,
@@ -85,7 +93,7 @@ export function unpacked(files: readonly PhotoFile[], log: readonly LogEntry[]) 
     const bytes = Buffer.from(f.data, 'base64')
     if (bytes.toString('base64') !== f.data)
       throw new HttpProblem(422, `The picture ${f.name} is not written in base64. Nothing was imported.`)
-    const row = rowOf('', f.name, f.createdAt, looked(bytes))
+    const row = rowOf(randomUUID(), '', f.name, f.createdAt, looked(bytes))
     named.set(f.id, row.id)
     return row
   })

@@ -3,7 +3,6 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Camera } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
 import { toast } from 'sonner'
-import { api } from '../state/api'
 import { useBuild, useOpenBuild } from '../state/buildStore'
 import { writeDown } from '../state/logQueue'
 import { usePrefs } from '../state/prefs'
@@ -34,14 +33,13 @@ export function QuickLog({ onDone }: { onDone?: () => void }) {
   const [picture, setPicture] = useState<File>()
   const write = useMutation({
     mutationFn: async ({ as }: { as: LogKind; said: string; shown: File | undefined }) => {
-      const photo = picture && (await api.addPhoto(id, await shrunk(picture))).id
-      return writeDown(id, {
-        kind: photo && as === 'note' ? 'photo' : as,
+      const words = {
+        kind: picture && as === 'note' ? ('photo' as const) : as,
         text: text.trim() || 'A picture',
-        ...(photo ? { photo } : {}),
         ...(station && station !== 'log' ? { station } : {}),
         ...(thing && station !== 'log' ? { thing } : {}),
-      })
+      }
+      return writeDown(id, words, picture && (await shrunk(picture)))
     },
     onSuccess: async (is, { said, shown }) => {
       if (is === 'waits') toast('Written down here. It goes into the log as soon as the server answers.')

@@ -147,8 +147,10 @@ export const api = {
   addMany: (items: NewStock[]) => call<StockItem[]>('POST', '/stock/many', { items }),
   changeStock: ({ id, ...item }: StockItem) => call<StockItem>('PUT', `/stock/${id}`, item),
   photos: (build: string) => call<Photo[]>('GET', `/builds/${build}/photos`),
-  addPhoto: async (build: string, file: Blob & { name?: string }) => {
-    const answer = await fetch(`/api/builds/${build}/photos?name=${encodeURIComponent(file.name ?? 'picture')}`, {
+  /** @param id made where it was taken, so that one sent twice is one */
+  addPhoto: async (build: string, file: Blob & { name?: string }, id?: string) => {
+    const about = new URLSearchParams({ name: file.name ?? 'picture', ...(id === undefined ? {} : { id }) })
+    const answer = await fetch(`/api/builds/${build}/photos?${about}`, {
       method: 'POST',
       body: file,
       headers: { 'content-type': file.type.startsWith('image/') ? file.type : 'image/unknown' },

@@ -1,13 +1,26 @@
+import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type * as Api from './api'
 
-const server = vi.hoisted(() => ({ answers: 201, log: [] as { id: string; at: string; text: string; build: string }[] }))
+interface Got {
+  id: string
+  at: string
+  text: string
+  build: string
+  photo?: string
+}
+const server = vi.hoisted(() => ({ answers: 201, pictures: 201, log: [] as Got[], photos: new Map<string, string>() }))
 vi.mock('./api', async (original) => {
   const actual = await original<typeof Api>()
   return {
     ...actual,
     api: {
-      addLog: (build: string, entry: { id: string; at: string; text: string }) => {
+      addPhoto: (build: string, file: File, id: string) => {
+        if (server.pictures !== 201) return Promise.reject(new actual.ApiProblem(server.pictures, 'Too many pictures.'))
+        server.photos.set(id, `${build} ${file.name}`)
+        return Promise.resolve({ id })
+      },
+      addLog: (build: string, entry: Omit<Got, 'build'>) => {
         if (server.answers !== 201) return Promise.reject(new actual.ApiProblem(server.answers, 'Not taken.'))
         if (!server.log.some((e) => e.id === entry.id)) server.log.push({ ...entry, build })
         return Promise.resolve(entry)
@@ -15,15 +28,18 @@ vi.mock('./api', async (original) => {
     },
   }
 })
-const { sendWaiting, useWaiting, writeDown } = await import('./logQueue')
+const { sendWaiting, sendWordsAlone, useWaiting, writeDown } = await import('./logQueue')
+const { keptPicture } = await import('./keptPictures')
 
 const words = (text: string) => ({ kind: 'note' as const, text })
 const waiting = () => useWaiting.getState().waiting.map((w) => w.text)
 
 beforeEach(async () => {
   server.answers = 201
+  server.pictures = 201
   await sendWaiting()
   server.log = []
+  server.photos.clear()
 })
 
 describe('entries of the log', () => {
@@ -69,5 +85,74 @@ describe('entries of the log', () => {
     expect(server.log.map((e) => e.text)).toEqual(['Left'])
     expect(localStorage.getItem('snug-log/left')).toBeNull()
     localStorage.clear()
+  })
+})
+
+describe('an entry with a picture', () => {
+  const picture = () => new File(['grain'], 'grain.jpg', { type: 'image/jpeg' })
+  const only = () => useWaiting.getState().waiting[0]!
+  it('goes at once, the picture before the words that name it', async () => {
+    expect(await writeDown('b', words('Grain'), picture())).toBe('written')
+    const [{ id, photo }] = server.log as [Got]
+    expect([photo, server.photos.get(id)]).toEqual([id, 'b grain.jpg'])
+    expect([waiting(), localStorage.length, await keptPicture(id)]).toEqual([[], 0, undefined])
+  })
+  it('waits with its picture while the server is away; both go when it is there', async () => {
+    server.pictures = 0
+    expect(await writeDown('b', words('Grain'), picture())).toBe('waits')
+    const { id } = only()
+    expect(await (await keptPicture(id))!.text()).toBe('grain')
+    server.pictures = 201
+    expect(await sendWaiting()).toEqual(['b'])
+    expect(server.log.map((e) => [e.text, e.photo])).toEqual([['Grain', id]])
+    expect([...server.photos]).toEqual([[id, 'b grain.jpg']])
+    expect([waiting(), await keptPicture(id)]).toEqual([[], undefined])
+  })
+  it('whose words did not get through after its picture did is sent again as the same picture', async () => {
+    server.answers = 503
+    await writeDown('b', words('Grain'), picture())
+    server.answers = 201
+    await sendWaiting()
+    expect([server.photos.size, server.log.length, server.log[0]!.photo]).toEqual([1, 1, server.log[0]!.id])
+  })
+  it('refused at once is not kept: the person has both before them', async () => {
+    server.pictures = 422
+    await expect(writeDown('b', words('Grain'), picture())).rejects.toThrow('Too many pictures.')
+    expect([waiting(), localStorage.length, server.log]).toEqual([[], 0, []])
+  })
+  it('refused later waits for a word, is not sent again by itself, and holds nothing else up', async () => {
+    server.pictures = 0
+    await writeDown('b', words('Grain'), picture())
+    server.pictures = 422
+    expect(await sendWaiting()).toEqual([])
+    expect(only().refused).toBe('Too many pictures.')
+    server.pictures = 201
+    server.answers = 0
+    await writeDown('b', words('After'))
+    server.answers = 201
+    await sendWaiting()
+    expect([server.log.map((e) => e.text), waiting()]).toEqual([['After'], ['Grain']])
+    const { id } = only()
+    expect(await (await keptPicture(id))!.text()).toBe('grain')
+    expect(await sendWordsAlone(id)).toEqual(['b'])
+    expect(server.log.map((e) => [e.text, e.photo])).toEqual([
+      ['After', undefined],
+      ['Grain', undefined],
+    ])
+    expect([waiting(), await keptPicture(id)]).toEqual([[], undefined])
+  })
+  it('in a browser that keeps nothing waits in its window', async () => {
+    vi.resetModules()
+    vi.stubGlobal('indexedDB', {
+      open: () => {
+        throw new Error('nothing is kept here')
+      },
+    })
+    const fresh = await import('./keptPictures')
+    await fresh.keepPicture('x', picture())
+    expect(await (await fresh.keptPicture('x'))!.text()).toBe('grain')
+    await fresh.dropPicture('x')
+    expect(await fresh.keptPicture('x')).toBeUndefined()
+    vi.unstubAllGlobals()
   })
 })

@@ -1,15 +1,19 @@
 import { drawingOf, LOG_KINDS, placeOf, STATION_NAME, type LogEntry, type LogKind, type Point } from '@snug/core'
-import { useQuery } from '@tanstack/react-query'
+import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useDeferredValue, useMemo, useState } from 'react'
+import { toast } from 'sonner'
 import { QuickLog } from '../../app/QuickLog'
 import { useHand } from '../../app/useHand'
 import { Empty, Workspace } from '../../app/Workspace'
 import { useWhere } from '../../app/where'
 import { api, photoAddress } from '../../state/api'
-import { useWaiting } from '../../state/logQueue'
+import { keptPicture } from '../../state/keptPictures'
+import { sendWordsAlone, useWaiting, type Waiting } from '../../state/logQueue'
 import { here } from '../../state/now'
 import { useOpenBuild } from '../../state/buildStore'
 import { useThings } from '../../state/useThings'
+import { Button } from '../../ui/Button'
+import { download } from '../../ui/download'
 import { INPUT } from '../../ui/Field'
 import { ThingButton } from '../../ui/ThingRow'
 import { shortDay, timeOfDay } from '../../ui/times'
@@ -137,17 +141,47 @@ function NotSentYet({ build }: { build: string }) {
   return (
     <ul aria-label="Waits for the server" className="shrink-0 border-b border-hairline bg-canvas">
       {mine.toReversed().map((w) => (
-        <li key={w.id} className="flex gap-3 px-3 py-1.5">
+        <li key={w.id} className="flex flex-wrap gap-x-3 px-3 py-1.5">
           <span className="min-w-0 flex-1">{w.text}</span>
-          <span className="text-[13px] whitespace-nowrap text-soft">{timeOfDay(here(w.at))} · waits for the server</span>
+          <span className="text-[13px] whitespace-nowrap text-soft">
+            {timeOfDay(here(w.at))} · {w.refused ? 'waits for you' : w.pictured ? 'waits with its picture' : 'waits for the server'}
+          </span>
+          {w.refused && <Refused entry={w} why={w.refused} />}
         </li>
       ))}
     </ul>
   )
 }
 
+/** A picture the server does not take: kept here until it is saved or let go. */
+function Refused({ entry, why }: { entry: Waiting; why: string }) {
+  const queries = useQueryClient()
+  const save = async () => {
+    const file = await keptPicture(entry.id)
+    if (file) download(file.name, file.type, new Uint8Array(await file.arrayBuffer()))
+    else toast('This browser has not kept the picture.')
+  }
+  const alone = async () => {
+    await sendWordsAlone(entry.id)
+    await queries.invalidateQueries({ queryKey: ['log', entry.build] })
+  }
+  return (
+    <div role="status" className="basis-full border-l-4 border-mind pl-3 text-[14px]">
+      Its picture was not taken: {why}
+      <div className="flex gap-2">
+        <Button look="quiet" onClick={() => void save()}>
+          Save the picture
+        </Button>
+        <Button look="quiet" onClick={() => void alone()}>
+          Send the words alone
+        </Button>
+      </div>
+    </div>
+  )
+}
+
 const Picture = ({ entry, address }: { entry: LogEntry; address: string }) => (
-  <a href={address} target="_blank" rel="noopener noreferrer" className="grid h-full place-items-center p-2">
+  <a href={address} target="_blank" rel="noopener noreferrer" className="flex h-full min-h-0 items-center justify-center p-2">
     <img src={address} alt={`Picture: ${entry.text}`} className="max-h-full max-w-full object-contain" />
   </a>
 )
