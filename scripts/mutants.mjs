@@ -11,6 +11,8 @@ const TESTS = {
   stations: ['stations', 'plan', 'evaluate'],
   drawing: ['drawing', 'instrument', 'fit'],
   fit: ['fit'],
+  instrument: ['instrument', 'fit', 'drill', 'setup'],
+  setup: ['setup', 'stations/setup', 'stations/log'],
 }
 const asked = process.argv.slice(2)
 if (!asked.length) throw new Error('Name the folders of core to try, as in: npm run mutants -- quantity physics')

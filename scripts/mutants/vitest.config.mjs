@@ -8,5 +8,7 @@ export default defineConfig({
     include: (process.env.MUTANT_TESTS ?? 'src/**/*.test.ts').split(','),
     setupFiles: [fileURLToPath(new URL('../seed.mjs', import.meta.url))],
     maxWorkers: 1,
+    // Instrumented code takes several times as long.
+    testTimeout: 120_000,
   },
 })

@@ -100,6 +100,18 @@ describe('bends over the board’s arch', () => {
     expect(flat.margin).toBeCloseTo(line, 0)
     expect(Math.abs(flat.margin - line)).toBeLessThan(0.12)
   })
+  it('the worst place speaks, by how much too low it is; places are counted by their number', () => {
+    const at = (string: number, margin: number) => ({ string, fret: 12, over: 17, margin })
+    expect(chokeSays([at(2, -0.05), at(1, -0.21), at(3, 0.3)])).toBe(
+      'Bent by a whole step, 2 places choke: string 1 at fret 12 lies on fret 17, 0.21 mm too low.',
+    )
+    expect(chokeSays([at(2, 0.05), at(1, -0.2)])).toMatch(/1 place chokes: string 1/)
+    expect(chokeSays([at(2, 0.15), at(1, 0.08)], 3)).toBe(
+      'Bent by 3 semitones nothing chokes; nearest is string 1 at fret 12, 0.08 mm over fret 17.',
+    )
+    // Touching is not lying on it.
+    expect(chokeSays([at(1, 0)])).toMatch(/nothing chokes/)
+  })
   it('without gauges or radius it says what it needs', () => {
     const b = low(305)
     delete b.parts.strings

@@ -18,7 +18,7 @@ const CLOSE = 0.2
 export interface PickupHeight {
   slot: Slot
   label: string
-  sides: { side: 'bass' | 'treble'; string: number; wanted: number; read?: number; says: string; done: boolean }[]
+  sides: { side: 'bass' | 'treble'; string: number; wanted: number; read?: number; stale?: true; says: string; done: boolean }[]
 }
 
 /** Every pickup that is there, both its ends: read and wanted. */
@@ -42,6 +42,7 @@ export function pickupHeights(build: Build): PickupHeight[] {
           string,
           wanted,
           ...(read === undefined ? {} : { read }),
+          ...(old ? { stale: true as const } : {}),
           done,
           says:
             read === undefined

@@ -37,8 +37,8 @@ export interface SetupResult {
   posts?: PostTurns
   /** What every slot of the nut wants. */
   nut: SlotWork[]
-  /** Action of each string over fret 12, as it is and as it is wanted, mm. */
-  actions: { number: number; is: number; wanted: number; read: boolean }[]
+  /** Action of each string over fret 12, as it is and as it is wanted, mm; whether it was read, and no longer holds. */
+  actions: { number: number; is: number; wanted: number; read: boolean; stale?: true }[]
   /** What is said of a tuning these strings were not made for. */
   tuning?: string
   intonation: PitchWork[]
@@ -60,12 +60,16 @@ export function setupResult(build: Build): SetupResult {
     total: pulls.reduce((s, p) => s + p.newton, 0),
     moves: [reliefMove(build, targets), ...floatMove(build), nutMove(nut), action.move],
     nut,
-    actions: model.strings.map((s) => ({
-      number: s.number,
-      is: s.action,
-      wanted: actionWanted(build, s.number, targets),
-      read: setupReading(build, { what: 'action', string: s.number }) !== undefined,
-    })),
+    actions: model.strings.map((s) => {
+      const asked = { what: 'action', string: s.number } as const
+      return {
+        number: s.number,
+        is: s.action,
+        wanted: actionWanted(build, s.number, targets),
+        read: setupReading(build, asked) !== undefined,
+        ...(staleSays(build, asked) ? { stale: true as const } : {}),
+      }
+    }),
     ...(odd ? { tuning: odd } : {}),
     ...(action.posts ? { posts: action.posts } : {}),
     intonation: pulls.map(({ number, note }) => pitchWork(build, number, note)),

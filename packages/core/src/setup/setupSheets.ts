@@ -2,6 +2,7 @@ import type { Build } from '../document/build'
 import { notesOf, tuningOf } from '../instrument/tunings'
 import { printMm } from '../quantity/length'
 import { setupDrawing } from './setupDrawing'
+import type { Move } from './move'
 import type { SetupResult } from './setupResult'
 import { pickupHeights } from './pickupHeights'
 
@@ -23,14 +24,23 @@ interface Page {
 const MODELS =
   'Action and slots on the crowns as they stand, the free neck a parabola to its joint. Pitch for strings that run on over nut and saddle, pressed 0.1 to 0.3 mm. Turns by what earlier turns gave here, else by the thread.'
 
+/** A number on paper is taken for what is: one that no longer holds says so. */
+const asRead = (value: string | undefined, stale: boolean | undefined) =>
+  value === undefined ? 'not read' : stale ? `${value}, old` : value
+const OLD =
+  'Old: read before frets were levelled, a screw was turned or the strings pulled otherwise. Read it again before anything hangs on it.'
+/** What stands so now, or a place to write it. */
+const handedOver = (m: Move) => (m.stale ? undefined : m.measured) ?? '______'
+
 /** The numbers as read and wanted; a ticket for a shop; a page for who plays it. */
 export function setupSheets(build: Build, setup: SetupResult): Page[] {
   const tuning = tuningOf(build)
+  const heights = pickupHeights(build)
   const gauges = setup.pulls.map((p) => `${p.number}: ${p.gauge.toFixed(2)}`).join(', ')
   const numbers: Block = {
     table: {
       columns: ['number', 'read', 'wanted', 'to do'],
-      rows: setup.moves.map((m) => [m.title, m.measured ?? 'not read', m.target, m.says]),
+      rows: setup.moves.map((m) => [m.title, asRead(m.measured, m.stale), m.target, m.says]),
     },
   }
   const strings: Block = {
@@ -41,9 +51,9 @@ export function setupSheets(build: Build, setup: SetupResult): Page[] {
         return [
           String(a.number),
           cents?.note ?? '',
-          a.read ? printMm(a.is) : 'not read',
+          asRead(a.read ? printMm(a.is) : undefined, a.stale),
           printMm(a.wanted),
-          cents?.cents === undefined ? 'not read' : String(cents.cents),
+          asRead(cents?.cents === undefined ? undefined : String(cents.cents), cents?.stale),
         ]
       }),
     },
@@ -51,12 +61,11 @@ export function setupSheets(build: Build, setup: SetupResult): Page[] {
   const pickups: Block = {
     table: {
       columns: ['pickup', 'bass end', 'treble end'],
-      rows: pickupHeights(build).map((p) => [
-        p.label,
-        ...p.sides.map((s) => `${s.read === undefined ? 'not read' : s.read.toFixed(1)}, wanted ${s.wanted.toFixed(1)}`),
-      ]),
+      rows: heights.map((p) => [p.label, ...p.sides.map((s) => `${asRead(s.read?.toFixed(1), s.stale)}; wanted ${s.wanted.toFixed(1)}`)]),
     },
   }
+  const stale = [...setup.moves, ...setup.actions, ...setup.intonation, ...heights.flatMap((p) => p.sides)].some((x) => x.stale)
+  const old: Block[] = stale ? [{ text: OLD }] : []
   const strung = `Strings ${gauges || 'of unknown gauge'}, mm; tuned ${tuning.name}: ${notesOf(tuning)}.`
   return [
     {
@@ -70,6 +79,7 @@ export function setupSheets(build: Build, setup: SetupResult): Page[] {
         strings,
         { heading: 'Pickups' },
         pickups,
+        ...old,
         { text: MODELS },
       ],
     },
@@ -79,9 +89,10 @@ export function setupSheets(build: Build, setup: SetupResult): Page[] {
       about: `${build.name}, as it is handed over. ${strung}`,
       blocks: [
         { heading: 'Wanted' },
-        { tick: setup.moves.filter((m) => !m.done).map((m) => `${m.title}: ${m.target}, now ${m.measured ?? 'not read'}`) },
+        { tick: setup.moves.filter((m) => !m.done).map((m) => `${m.title}: ${m.target}, now ${asRead(m.measured, m.stale)}`) },
         { heading: 'As it is handed over' },
         strings,
+        ...old,
         { heading: 'What is not to be changed' },
         {
           tick: [
@@ -91,7 +102,7 @@ export function setupSheets(build: Build, setup: SetupResult): Page[] {
           ],
         },
         { heading: 'On its return: read again and compare' },
-        { tick: setup.moves.map((m) => `${m.title}: ${m.measured ?? 'not read'} handed over, ______ on its return`) },
+        { tick: setup.moves.map((m) => `${m.title}: ${handedOver(m)} handed over, ______ on its return`) },
       ],
     },
     {

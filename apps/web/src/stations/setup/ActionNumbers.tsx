@@ -8,7 +8,7 @@ export function ActionNumbers({ setup }: { setup: SetupResult }) {
   const arch = saddleArch(build)
   const key = valueAt(build, { slot: 'bridge', size: 'key' })
   const bass = setup.actions.at(-1)
-  const down = bass?.read ? bass.wanted - bass.is : 0
+  const down = bass?.read && !bass.stale ? bass.wanted - bass.is : 0
   const shim = neckShim(build, down)
   return (
     <>
@@ -28,7 +28,7 @@ export function ActionNumbers({ setup }: { setup: SetupResult }) {
               <td>{a.number}</td>
               <td className="text-right">
                 {setup.actions.some((x) => x.read) ? printMm(a.is) : '–'}
-                {a.read || !setup.actions.some((x) => x.read) ? '' : ' by the line'}
+                {a.stale ? ', old' : a.read || !setup.actions.some((x) => x.read) ? '' : ' by the line'}
               </td>
               <td className="text-right">{printMm(a.wanted)}</td>
               {arch && <td className="text-right">+{arch.tops.find((t) => t.number === a.number)?.over.toFixed(2)}</td>}

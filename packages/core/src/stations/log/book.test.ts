@@ -104,6 +104,10 @@ describe('the care sheet', () => {
     expect(of(b)).not.toMatch(/As it left the bench/)
     // A number nobody read is not said to have been.
     expect(of(b)).toMatch(/off what they were"/)
-    expect(of({ ...b, setup: { ...b.setup, readings: { r: { what: 'relief', value: 0.2 } } } })).toMatch(/Relief at fret 8","0.2 mm/)
+    const read = { ...b.setup, readings: { r: { what: 'relief' as const, value: 0.2, at: '2026-11-20T19:00:00Z' } } }
+    expect(of({ ...b, setup: read })).toMatch(/Relief at fret 8","0.2 mm/)
+    // Nor one that no longer holds: the truss nut was turned after it.
+    const turns = { t: { screw: 'truss' as const, turns: 0.25, at: '2026-11-20T19:30:00Z' } }
+    expect(of({ ...b, setup: { ...read, turns } })).not.toMatch(/0\.2 mm/)
   })
 })

@@ -22,7 +22,8 @@ const KEEPING: Readonly<Record<string, string>> = {
 /** One page for who plays it: strings, numbers, what to keep off, when to bring it back. */
 export function careSheet(build: Build, setup: SetupResult): Sheet {
   const gauges = stringPulls(build).map((p) => p.gauge.toFixed(2))
-  const done = setup.moves.filter((m) => m.measured)
+  // Who plays it compares with these for years: what no longer holds is none of them.
+  const done = setup.moves.filter((m) => m.measured && !m.stale)
   const action = done.find((m) => m.id === 'action')
   return {
     id: 'care-sheet',
