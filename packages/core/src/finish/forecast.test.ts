@@ -6,6 +6,7 @@ import { changed, fullBuild } from '../testing/fullBuild'
 import { dewPoint } from '../physics/dewPoint'
 import { forecastDays, hourOf, hourVerdict, mayCoatAt, simulatedWeather } from './forecast'
 import { PRODUCTS } from './products'
+import { EVENING } from './schedule'
 
 const lacquer = PRODUCTS['lacquer-clear']
 const hours = (date: string, air: (h: number) => number, humidity: (h: number) => number): ForecastHour[] =>
@@ -92,6 +93,36 @@ describe('the calendar out of doors', () => {
     expect([one!.date, one!.starts]).toEqual(['2026-12-01', 0])
     expect(two!.date > '2026-12-01').toBe(true)
   })
+  it('an evening that clears up begins at that hour, on the hour', () => {
+    const clears = hours(
+      '2026-12-01',
+      () => 15,
+      (h) => (h < 19 ? 90 : 60),
+    )
+    expect([planOf(build(clears)).coats[0]!.date, planOf(build(clears)).coats[0]!.starts]).toEqual(['2026-12-01', 60])
+  })
+  it('no coat is sprayed in an hour the forecast forbids, and one hour later it could not have begun sooner', () =>
+    fc.assert(
+      fc.property(fc.array(fc.boolean(), { minLength: 3 * 24, maxLength: 3 * 24 }), (fit) => {
+        const drawn = fit.map((ok, i): ForecastHour => {
+          const at = `2026-12-0${1 + Math.floor(i / 24)}T${String(i % 24).padStart(2, '0')}`
+          return { at, air: 15, humidity: ok ? 60 : 90 }
+        })
+        const { coats } = planOf(build(drawn))
+        const allowed = (date: string, m: number) => drawn.find((h) => h.at === hourOf(date, m))?.humidity !== 90
+        for (const c of coats) {
+          const from = EVENING + c.starts
+          for (const m of [from, from + c.hands - 1]) expect(allowed(c.date, m), `${c.id} on ${c.date} at ${m}`).toBe(true)
+        }
+        // The first one waits for nothing but the weather.
+        const [first] = coats
+        const soonest = Array.from({ length: 180 }, (_, m) => m).find((m) =>
+          [m, m + first!.hands - 1].every((at) => allowed('2026-12-01', EVENING + at)),
+        )
+        if (first!.date === '2026-12-01') expect(first!.starts).toBe(soonest)
+      }),
+      { numRuns: 60 },
+    ))
   it('a cloth asks no forecast', () => {
     const b = build(week(7))
     expect(planOf({ ...b, finish: { ...b.finish, layers: [{ product: 'oil-varnish', coats: 1 }] } }).coats[0]!.date).toBe('2026-12-01')

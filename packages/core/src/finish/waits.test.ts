@@ -6,7 +6,7 @@ import { addDays, daysBetween } from '../quantity/days'
 import { planOf } from '../testing/coatPlanOf'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { finishOffers, lateSays, withSystem } from './offers'
-import { coatPlan } from './schedule'
+import { coatPlan, waitSays } from './schedule'
 import { groundOf, layersOf, offersOver, stackProblems } from './stack'
 import { PRODUCTS } from './products'
 import { isChosen, systemCautions, SYSTEMS } from './systems'
@@ -221,5 +221,53 @@ describe('layers in their order', () => {
     expect(plan.coats).toHaveLength(12)
     expect(plan.evenings).toBe(12)
     expect(plan.lastCoat).toBe('2026-12-05')
+  })
+})
+
+describe('a wait in words', () => {
+  it.each([
+    [1, '1 min'],
+    [119, '119 min'],
+    [120, '2 h'],
+    [150, '2.5 h'],
+    [2879, '48 h'],
+    [2880, '2 days'],
+    [3600, '2.5 days'],
+    [10_080, '7 days'],
+  ])('%i minutes are %s', (minutes, said) => expect(waitSays(minutes)).toBe(said))
+})
+
+describe('zones with stacks of their own', () => {
+  const two = (): Build =>
+    base({ layers: [{ product: 'lacquer-clear', coats: 3 }], zones: { 'head-face': { layers: [{ product: 'lacquer-clear', coats: 2 }] } } })
+  it('share the evenings: the list runs by day and hour, and no two coats are in the hands at once', () => {
+    const { coats, groups, lastCoat } = planOf(two())
+    expect(groups).toHaveLength(2)
+    const time = coats.map((c) => `${c.date} ${String(c.starts).padStart(4, '0')}`)
+    expect(time).toEqual(time.toSorted())
+    for (const [i, c] of coats.entries()) {
+      const next = coats[i + 1]
+      if (next?.date === c.date) expect(next.starts).toBeGreaterThanOrEqual(c.starts + c.hands)
+    }
+    expect(lastCoat).toBe(
+      groups
+        .map((g) => g.lastCoat)
+        .toSorted()
+        .at(-1),
+    )
+    expect(new Set(coats.map((c) => c.group)).size).toBe(2)
+  })
+  it('all is laid only when every zone is', () => {
+    const every = planOf(two()).coats
+    const laid = (ids: readonly string[]) =>
+      planOf(
+        base({
+          ...two().finish,
+          laid: Object.fromEntries(ids.map((id) => [id, { product: 'lacquer-clear', at: '2026-11-24T18:00:00Z' }])),
+        }),
+      ).allLaid
+    const whole = every.filter((c) => c.group === 'whole').map((c) => c.id)
+    expect(laid(every.map((c) => c.id))).toBe(true)
+    expect(laid(whole)).toBe(false)
   })
 })
