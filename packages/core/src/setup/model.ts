@@ -9,6 +9,7 @@ import { actionAt, saddleFor, slotForSliver } from '../physics/nutAction'
 import type { Crowns } from '../physics/heldString'
 import type { Point } from '../geometry/point'
 import { isAfter } from '../quantity/moments'
+import { holds } from './staleness'
 
 /** Slot bottom over the fret plane where nobody has read it, mm. [practice] */
 const SLOT = 0.45
@@ -36,6 +37,9 @@ export interface SetupModel {
   relief: number
   reliefRead: boolean
   actionRead: boolean
+  /** Read, and nothing was turned, levelled or strung otherwise since: what is said to be so may rest on it. */
+  reliefHolds: boolean
+  actionHolds: boolean
   shape: NeckShape
   strings: StringModel[]
 }
@@ -82,6 +86,8 @@ export function setupModel(build: Build, other: { relief?: number } = {}): Setup
     relief,
     reliefRead: read !== undefined,
     actionRead: treble !== undefined && bass !== undefined,
+    reliefHolds: holds(build, { what: 'relief' }),
+    actionHolds: [1, bassString(build)].every((string) => holds(build, { what: 'action', string })),
     shape,
     strings,
   }

@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { bassString, setupReading } from '../document/setupReadings'
+import { bassString } from '../document/setupReadings'
 import { wantedOf } from '../instrument/targets'
 import { balanceWork } from './balance'
 import { buzzMap } from './buzz'
@@ -8,8 +8,9 @@ import { highFrets, setupModel } from './model'
 import { nutSlots } from './nutSlots'
 import { pickupHeights } from './pickupHeights'
 import { returnTest } from './returnTest'
+import { freshReading } from './staleness'
 
-/** What in a build's readings speaks for a cause; nothing where nothing was read. */
+/** What in a build's readings speaks for a cause; nothing where nothing was read, or what was read no longer holds. */
 type Evidence = (build: Build) => string | undefined
 
 const HEAVY = 0.4
@@ -17,7 +18,7 @@ const NEAR = 1.2
 
 export const hasSprings = (build: Build): boolean => build.parts.springs !== undefined
 
-const relief = (build: Build) => setupReading(build, { what: 'relief' })
+const relief = (build: Build) => freshReading(build, { what: 'relief' })
 export const slackRod: Evidence = (b) => ((relief(b) ?? 0) > HEAVY ? `relief read ${relief(b)} mm: the rod may be slack` : undefined)
 export const muchRelief: Evidence = (b) => ((relief(b) ?? 0) > HEAVY ? `relief read ${relief(b)} mm` : undefined)
 export const backBow: Evidence = (b) => ((relief(b) ?? 1) < 0.03 ? `relief read ${relief(b)} mm` : undefined)
@@ -28,7 +29,7 @@ export const rocks: Evidence = (b) => {
 export const buzzes: Evidence = (b) => {
   const model = setupModel(b)
   // Of an instrument nobody has read the map says what is wanted, not what is.
-  if (!model.actionRead) return undefined
+  if (!model.actionHolds) return undefined
   const map = buzzMap(b, model)
   return map.buzzes ? `the buzz map: ${map.buzzes} places hit at this attack` : undefined
 }
@@ -51,11 +52,11 @@ export const hangsAtBridge: Evidence = (b) => {
   return list.length ? `${list.length} strings came back off in the return test as the bridge leaves them` : undefined
 }
 export const stillHigh: Evidence = (b) => {
-  const read = setupReading(b, { what: 'action', string: bassString(b) })
+  const read = freshReading(b, { what: 'action', string: bassString(b) })
   return read !== undefined && read > wantedOf(b).actionBass + 0.3 ? `action read ${read} mm at the bass` : undefined
 }
 export const floatsHigh: Evidence = (b) => {
-  const read = setupReading(b, { what: 'float' })
+  const read = freshReading(b, { what: 'float' })
   return read !== undefined && read > 2 ? `its back edge read ${read} mm up` : undefined
 }
 export const runsAway: Evidence = (b) => {
@@ -64,17 +65,17 @@ export const runsAway: Evidence = (b) => {
 }
 export const offAtTwelve: Evidence = (b) => {
   const off = Array.from({ length: b.strings }, (_, i) => i + 1).filter(
-    (string) => Math.abs(setupReading(b, { what: 'cents', string }) ?? 0) > 2,
+    (string) => Math.abs(freshReading(b, { what: 'cents', string }) ?? 0) > 2,
   )
   return off.length ? `string ${off.join(', ')} read off at fret 12` : undefined
 }
 export const nearPickup: Evidence = (b) => {
-  const near = pickupHeights(b).filter((p) => p.sides.some((s) => s.read !== undefined && s.read < NEAR))
+  const near = pickupHeights(b).filter((p) => p.sides.some((s) => s.read !== undefined && !s.stale && s.read < NEAR))
   return near.length ? `${near.map((p) => p.label.toLowerCase()).join(', ')} read nearer than ${NEAR} mm` : undefined
 }
 export const bendsChoke: Evidence = (b) => {
   const model = setupModel(b)
-  if (!model.actionRead) return undefined
+  if (!model.actionHolds) return undefined
   const bad = chokes(b, 2, model).filter((c) => c.margin < 0)
   return bad.length ? `by the board’s radius ${bad.length} places choke at a whole step` : undefined
 }

@@ -51,7 +51,7 @@ export function setupDrawing(build: Build): Drawing {
     { mark: 'label', at: pt(4, up(nut.y) - 8), text: 'nut', anchor: 'start' },
   )
   const off = wanted.y - saddle.y
-  if (model.actionRead && Math.abs(off) > STAYS) {
+  if (model.actionHolds && Math.abs(off) > STAYS) {
     const x = saddle.x + 9
     const tip = up(wanted.y)
     const back = off > 0 ? 7 : -7
@@ -74,10 +74,13 @@ export function setupDrawing(build: Build): Drawing {
     marks,
     bounds: { x: -14, y: up(top) - 26, width: model.scale + 34, height: (top - floor) * TALL + 30 },
     numbers: [
-      { label: 'Action at fret 12, bass', value: model.actionRead ? `${printMm(over)} mm` : 'not measured' },
+      { label: 'Action at fret 12, bass', value: asRead(over, model.actionRead, model.actionHolds) },
       { label: 'Wanted', value: `${printMm(targets.actionBass)} mm` },
-      { label: 'Relief', value: model.reliefRead ? `${printMm(model.relief)} mm` : 'not measured' },
-      { label: 'Saddle', value: model.actionRead ? `${printMm(Math.abs(off))} mm ${off > 0 ? 'up' : 'down'}` : 'not known' },
+      { label: 'Relief', value: asRead(model.relief, model.reliefRead, model.reliefHolds) },
+      { label: 'Saddle', value: model.actionHolds ? `${printMm(Math.abs(off))} mm ${off > 0 ? 'up' : 'down'}` : 'not known' },
     ],
   }
 }
+
+const asRead = (mm: number, read: boolean, holds: boolean): string =>
+  read ? `${printMm(mm)} mm${holds ? '' : ', old: read again'}` : 'not measured'

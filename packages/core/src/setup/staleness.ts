@@ -1,5 +1,5 @@
 import type { Build, SetupScrew, SetupWhat } from '../document/build'
-import { readingsOf, type Asked } from '../document/setupReadings'
+import { readingsOf, setupReading, type Asked } from '../document/setupReadings'
 import { stringPulls } from '../instrument/stringPulls'
 import { SAME_PULL, turnsSince } from './learning'
 
@@ -35,3 +35,9 @@ export function staleSays(build: Build, asked: Asked, total = totalPull(build)):
     return undefined
   return `Read while the strings pulled ${Math.round(last.pull)} N; they pull ${Math.round(total)} N now. Read it again before anything is turned.`
 }
+
+/** The newest reading where it still holds; nothing where there is none, or it does not. */
+export const freshReading = (build: Build, asked: Asked): number | undefined =>
+  staleSays(build, asked) ? undefined : setupReading(build, asked)
+
+export const holds = (build: Build, asked: Asked): boolean => freshReading(build, asked) !== undefined

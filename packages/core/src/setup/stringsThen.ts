@@ -5,7 +5,7 @@ import { stringPulls } from '../instrument/stringPulls'
 import { crownsOf, liftFor } from '../physics/neckCurve'
 import { actionAt } from '../physics/nutAction'
 import { balanceWork } from './balance'
-import { SAME_PULL } from './learning'
+import { SAME_PULL, turnsSince } from './learning'
 import { setupModel } from './model'
 import { totalPull } from './staleness'
 
@@ -113,7 +113,7 @@ export function stringsThen(build: Build, other: OtherStrings): StringsThen {
 function reliefThen(build: Build, before: number, after: number): { was: number; will: number } | undefined {
   const slack = setupReading(build, { what: 'slack' })
   const last = readingsOf(build, { what: 'relief' }).at(-1)
-  if (slack === undefined || !last) return undefined
+  if (slack === undefined || !last || turnsSince(build, { what: 'relief' }).length) return undefined
   const perNewton = (last.value - slack) / (last.pull ?? before)
   return { was: last.value, will: slack + perNewton * after }
 }
@@ -121,7 +121,7 @@ function reliefThen(build: Build, before: number, after: number): { was: number;
 /** Saddles stay where they are, the neck bows otherwise. */
 function actionThen(build: Build, relief: number): { bass: number; treble: number } | undefined {
   const model = setupModel(build)
-  if (!model.actionRead) return undefined
+  if (!model.actionHolds) return undefined
   const lift = liftFor(model.shape, relief, Math.min(8, model.frets - 2))
   const over = (s: (typeof model.strings)[number]) => actionAt(crownsOf({ ...model.shape, slot: s.slot, lift }), s.saddle, 12)
   return { bass: over(model.strings.at(-1)!), treble: over(model.strings[0]!) }

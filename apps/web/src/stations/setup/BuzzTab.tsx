@@ -32,7 +32,11 @@ export default function BuzzTab() {
           <p className="px-4 text-[14px] text-soft">
             Rows are strings, the thinnest on top; columns the fret it is held at, 0 open. Figures in hundredths of a millimetre to spare; a
             dark cell hits. Curved crowns, the free neck a parabola; an ideal string, pulled either way.
-            {model.actionRead && model.reliefRead ? '' : ' Relief or action are not read yet: what is wanted stands in for them.'}
+            {!(model.actionRead && model.reliefRead)
+              ? ' Relief or action are not read yet: what is wanted stands in for them.'
+              : !(model.actionHolds && model.reliefHolds)
+                ? ' Relief or action were read before something was turned, levelled or strung otherwise: read them again.'
+                : ''}
           </p>
           {drawing && (
             <div className="h-56 px-2">
