@@ -17,12 +17,13 @@ test('the shelf: no serious accessibility finding, by day and by night', async (
 
 // One walk a station: opening a tab takes longer than most of what is looked at there.
 for (const station of Object.keys(PLACES))
-  test(`${station}, on every tab: no serious accessibility finding by day and by night; in reach on a telephone and at 200 %; in the system’s own colours; to a screen reader`, async ({
+  test(`${station}, on every tab: no serious accessibility finding by day and by night; in reach on a telephone and at 200 %; in the system’s own colours; to a screen reader; no number that is none`, async ({
     page,
   }) => {
     await withAxe(page)
     await throughTabs(page, station, async (tab) => {
       expect.soft(await unnamed(page), tab).toEqual([])
+      expect.soft(await page.locator('body').innerText(), tab).not.toMatch(/NaN|undefined|Infinity|\[object/)
       await byDayAndByNight(page, tab)
       await page.emulateMedia({ forcedColors: 'active' })
       expect.soft(await foreignInks(page), tab).toEqual([])

@@ -45,7 +45,7 @@ export interface SetupResult {
 }
 
 /** A cent or so is below what an ear hears on a decaying string. [practice] */
-const IN_TUNE = 1
+export const IN_TUNE = 1
 
 export function setupResult(build: Build): SetupResult {
   const targets = wantedOf(build)

@@ -5,7 +5,9 @@ import { changed, fullBuild } from '../testing/fullBuild'
 import { withReading } from '../testing/setup'
 import { setupModel } from './model'
 import { bendsChoke, buzzes, floatsHigh, muchRelief, nearPickup, offAtTwelve, slackRod, stillHigh } from './playingEvidence'
+import { pitchSays } from './pitchSays'
 import { setupDrawing } from './setupDrawing'
+import { setupResult } from './setupResult'
 import { freshReading, staleSays } from './staleness'
 import { stringsThen } from './stringsThen'
 
@@ -71,6 +73,22 @@ describe('what was read before something was turned', () => {
     })
     const arrow = (b: Build) => setupDrawing(b).marks.some((m) => m.mark === 'label' && /^saddle .* (up|down)$/.test(m.text))
     expect([arrow(read()), arrow(truss)]).toEqual([true, false])
+  })
+  it('the line of all pitches turns what is off, asks again for what no longer holds, and never makes a number of what is none', () => {
+    const says = (b: Build) => pitchSays(setupResult(b))
+    const none = { ...read(), setup: { school: 'low' as const, readings: {} } }
+    expect(says(none).state).toBe('open')
+    // 9 cents sharp: back, by its thread.
+    expect(says(read())).toEqual({ state: 'turn', says: expect.stringMatching(/^3: [\d /]+ back$/) as string })
+    expect(says(turned(read(), 'truss', 30))).toEqual({ state: 'again', says: '3: moved since, read again' })
+    const both = withReading(turned(read(), 'truss', 30), { what: 'cents', string: 5, value: -9, at: at(40) })
+    expect(says(both)).toEqual({
+      state: 'turn',
+      says: expect.stringMatching(/^5: [\d /]+ forward · 3: moved since, read again$/) as string,
+    })
+    const fine = withReading(none, { what: 'cents', string: 1, value: 1, at: at(1) })
+    expect(says(fine)).toEqual({ state: 'done', says: 'All strings read are in tune at fret 12' })
+    for (const screw of SCREWS) expect(says(turned(both, screw, 50)).says, screw).not.toMatch(/NaN|undefined/)
   })
   it('nothing is foretold of other strings by it', () => {
     const other = [0.25, 0.33, 0.43, 0.66, 0.91, 1.17]

@@ -1,4 +1,4 @@
-import { datums, fretPlace, pickupHeights, printMm, printTurns, readingsOf, setupReading, bassString, type SetupResult } from '@snug/core'
+import { datums, fretPlace, pickupHeights, pitchSays, printMm, readingsOf, setupReading, bassString, type SetupResult } from '@snug/core'
 import { CircleCheck, CircleDashed, RotateCw } from 'lucide-react'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
@@ -14,6 +14,7 @@ import { useSetupDrawing } from './useSetupDrawing'
 export function SequenceTab({ setup }: { setup: SetupResult }) {
   const build = useOpenBuild()
   const [, onTab] = useSetupTab()
+  const pitch = pitchSays(setup)
   const rows = useMemo(
     () => [{ id: 'first' }, ...setup.moves.map((m) => ({ id: m.id })), { id: 'intonation' }, { id: 'pickups' }, { id: 'strings' }],
     [setup],
@@ -89,10 +90,10 @@ export function SequenceTab({ setup }: { setup: SetupResult }) {
               <ThingRow
                 key={m.id}
                 number={n++}
-                mark={<MoveMark state={m.done ? 'done' : m.measured ? 'turn' : 'open'} />}
+                mark={<MoveMark state={m.done ? 'done' : m.stale ? 'again' : m.measured ? 'turn' : 'open'} />}
                 title={m.title}
                 about={m.says}
-                figure={m.measured ?? '–'}
+                figure={m.measured ? `${m.measured}${m.stale ? ', old' : ''}` : '–'}
                 under={`want ${m.target}`}
                 selected={hand?.id === m.id}
                 onSelect={() => (m.id === 'nut' ? onTab('nut') : pick(m.id))}
@@ -100,16 +101,28 @@ export function SequenceTab({ setup }: { setup: SetupResult }) {
             ))}
             <ThingRow
               number={n++}
-              mark={<MoveMark state={intonationState(setup)} />}
+              mark={<MoveMark state={pitch.state} />}
               title="Intonation at fret 12"
-              about={intonationLine(setup)}
+              about={pitch.says}
               selected={hand?.id === 'intonation'}
               onSelect={() => pick('intonation')}
             />
             {sides.length > 0 && (
               <ThingRow
                 number={n++}
-                mark={<MoveMark state={sides.every((s) => s.done) ? 'done' : sides.some((s) => s.read !== undefined) ? 'turn' : 'open'} />}
+                mark={
+                  <MoveMark
+                    state={
+                      sides.every((s) => s.done)
+                        ? 'done'
+                        : sides.some((s) => s.stale)
+                          ? 'again'
+                          : sides.some((s) => s.read !== undefined)
+                            ? 'turn'
+                            : 'open'
+                    }
+                  />
+                }
                 title="Pickup heights"
                 about="Held at the last fret, string to pole, both ends of each"
                 figure={`${sides.filter((s) => s.read !== undefined).length} of ${sides.length} read`}
@@ -157,22 +170,8 @@ function Rounds() {
   )
 }
 
-const intonationState = (s: SetupResult) => {
-  const read = s.intonation.filter((i) => i.cents !== undefined)
-  if (!read.length) return 'open' as const
-  return read.some((i) => Math.abs(i.cents!) > 1) ? ('turn' as const) : ('done' as const)
-}
-
-function intonationLine(s: SetupResult): string {
-  const off = s.intonation.filter((i) => i.cents !== undefined && Math.abs(i.cents) > 1)
-  if (!s.intonation.some((i) => i.cents !== undefined)) return 'Open octave against fret 12, string by string'
-  return off.length
-    ? off.map((i) => `${i.number}: ${printTurns(i.turns!)} ${i.turns! > 0 ? 'back' : 'forward'}`).join(' · ')
-    : 'All strings read are in tune at fret 12'
-}
-
-function MoveMark({ state }: { state: 'done' | 'turn' | 'open' }) {
+function MoveMark({ state }: { state: 'done' | 'turn' | 'open' | 'again' }) {
   if (state === 'done') return <CircleCheck size={19} className="text-ink" aria-label="as wanted" />
   if (state === 'turn') return <RotateCw size={18} className="text-violet" aria-label="turn a screw" />
-  return <CircleDashed size={19} className="text-soft" aria-label="not measured" />
+  return <CircleDashed size={19} className="text-soft" aria-label={state === 'again' ? 'read it again' : 'not measured'} />
 }

@@ -61,6 +61,37 @@ describe('the sequence', () => {
   })
 })
 
+describe('readings from before a screw was turned', () => {
+  const minute = (m: number) => `2026-12-01T19:${String(m).padStart(2, '0')}:00.000Z`
+  const setup: Build['setup'] = {
+    school: 'ordinary',
+    readings: {
+      a: { what: 'relief', value: 0.35, at: minute(1) },
+      b: { what: 'action', string: 1, value: 1.7, at: minute(2) },
+      c: { what: 'action', string: 6, value: 2.4, at: minute(3) },
+      d: { what: 'cents', string: 3, value: 6, at: minute(4) },
+      e: { what: 'pickup', string: 1, slot: 'pickup-bridge', value: 1.9, at: minute(5) },
+    },
+    turns: { t: { screw: 'truss', turns: 0.25, at: minute(30) } },
+  }
+  it('are called old in the list, ask to be read again, and turn nothing', () => {
+    at('/action', setup)
+    expect(screen.getByRole('button', { name: /Relief at fret 8/ }).textContent).toMatch(/0\.35 mm, old/)
+    expect(screen.getByRole('button', { name: /Action at fret 12/ }).textContent).toMatch(/2\.4 bass, 1\.7 treble, old/)
+    expect(screen.getByRole('button', { name: /Intonation at fret 12/ }).textContent).toMatch(/3: moved since, read again/)
+    expect(screen.getAllByLabelText('read it again').length).toBeGreaterThanOrEqual(3)
+    expect(screen.queryByLabelText('turn a screw')).toBeNull()
+  })
+  it.each(['', '/intonation', '?tab=buzz', '?tab=nut', '?tab=intonation', '?tab=vibrato', '?tab=pickups', '?tab=strings', '?tab=trouble'])(
+    'are no number that is none at setup%s',
+    async (path) => {
+      at(path, setup)
+      await waitFor(() => expect(document.body.textContent!.length).toBeGreaterThan(200))
+      expect(document.body.textContent).not.toMatch(/NaN|undefined|Infinity|\[object/)
+    },
+  )
+})
+
 describe('the sequence, what else', () => {
   it('says what is done and what is still to read, and the first strings come first', async () => {
     at('')

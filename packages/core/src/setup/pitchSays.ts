@@ -1,0 +1,17 @@
+import { printTurns } from './action'
+import { IN_TUNE, type SetupResult } from './setupResult'
+
+/** Where the pitch at fret 12 stands, all strings together, and what to do: turn what is off, read again what no longer holds. */
+export function pitchSays({ intonation }: Pick<SetupResult, 'intonation'>): { state: 'open' | 'again' | 'turn' | 'done'; says: string } {
+  const read = intonation.filter((i) => i.cents !== undefined)
+  if (!read.length) return { state: 'open', says: 'Open octave against fret 12, string by string' }
+  const again = read.filter((i) => i.stale)
+  const off = read.flatMap(({ number, turns, cents, stale }) =>
+    stale || turns === undefined || Math.abs(cents!) <= IN_TUNE
+      ? []
+      : [`${number}: ${printTurns(turns)} ${turns > 0 ? 'back' : 'forward'}`],
+  )
+  const says = [...off, ...(again.length ? [`${again.map((i) => i.number).join(', ')}: moved since, read again`] : [])].join(' · ')
+  if (off.length) return { state: 'turn', says }
+  return again.length ? { state: 'again', says } : { state: 'done', says: 'All strings read are in tune at fret 12' }
+}
