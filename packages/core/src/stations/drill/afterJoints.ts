@@ -1,5 +1,5 @@
 import type { HoleCard } from '../../drill/holeCard'
-import type { Step } from '../../plan/step'
+import type { Stage, Step } from '../../plan/step'
 
 /** Which joints must be in order before a hole is marked by the parts that meet there. */
 const AFTER: Record<string, readonly string[]> = {
@@ -12,9 +12,16 @@ const AFTER: Record<string, readonly string[]> = {
   'jack-plate': ['jack', 'jack-plate'],
 }
 
+/** Done when all holes are: it moves none of them, and would wait for itself. */
+const AFTER_HOLES: readonly Stage[] = ['wiring', 'strings']
+
 /** Jobs at the joints a hole is located by. */
 export const jobsBefore = (card: HoleCard, earlier: readonly Step[]): Step[] =>
-  card.work === 'keep' ? [] : earlier.filter((s) => s.station === 'fit' && s.thing !== undefined && AFTER[card.id]?.includes(s.thing))
+  card.work === 'keep'
+    ? []
+    : earlier.filter(
+        (s) => s.station === 'fit' && !AFTER_HOLES.includes(s.stage) && s.thing !== undefined && AFTER[card.id]?.includes(s.thing),
+      )
 
 const afterCache = new WeakMap<readonly HoleCard[], { key: string; cards: HoleCard[] }>()
 
