@@ -18,7 +18,10 @@ const inPart = (b: Build, slot: Slot, change: (part: NonNullable<Build['parts'][
 }
 const without = <T extends object>(record: T, key: string): T => Object.fromEntries(Object.entries(record).filter(([k]) => k !== key)) as T
 
-/** Every kind of thing a person does: measures, forgets, chooses, takes out, plans, ticks, reads, lays coats, sets up. */
+/** Readings and turns of one evening, in any order. */
+const aMinute = fc.integer({ min: 0, max: 59 }).map((m) => `2026-11-24T20:${String(m).padStart(2, '0')}:00.000Z`)
+
+/** Every kind of thing a person does: measures, forgets, chooses, takes out, plans, ticks, reads, lays coats, sets up, turns screws. */
 export const anAct: fc.Arbitrary<Act> = fc.oneof(
   fc.tuple(fc.constantFrom(...SIZES), fc.double({ min: 0.9, max: 1.1, noNaN: true })).map(
     ([[slot, size], by]): Act =>
@@ -56,11 +59,33 @@ export const anAct: fc.Arbitrary<Act> = fc.oneof(
     ...b,
     steps: b.steps[id] ? without(b.steps, id) : { ...b.steps, [id]: { done: '2026-11-24T19:00:00Z' } },
   })),
-  fc.double({ min: 0.05, max: 0.6, noNaN: true }).map(
-    (relief): Act =>
+  fc.tuple(fc.double({ min: 0.05, max: 0.6, noNaN: true }), aMinute).map(
+    ([relief, at]): Act =>
       (b) =>
-        withReading(b, { what: 'relief', value: relief }),
+        withReading(b, { what: 'relief', value: relief, at }),
   ),
+  fc
+    .tuple(
+      fc.constantFrom('action' as const, 'cents' as const),
+      fc.integer({ min: 1, max: 6 }),
+      fc.double({ min: 0.5, max: 9, noNaN: true }),
+      aMinute,
+    )
+    .map(
+      ([what, string, value, at]): Act =>
+        (b) =>
+          withReading(b, { what, string, value: what === 'action' ? value / 3 : value, at }),
+    ),
+  fc
+    .tuple(
+      fc.constantFrom('truss' as const, 'claw' as const, 'bass' as const, 'treble' as const, 'length' as const),
+      fc.integer({ min: 1, max: 6 }),
+      aMinute,
+    )
+    .map(([screw, string, at]): Act => (b) => {
+      const turn = { screw, turns: 0.25, at, ...(screw === 'length' ? { string } : {}) }
+      return { ...b, setup: { ...b.setup, turns: { ...b.setup.turns, [`${screw}-${at}`]: turn } } }
+    }),
   fc.boolean().map((split): Act => (b) => ({ ...b, circuit: { ...b.circuit, split } })),
   fc.integer({ min: 20, max: 80 }).map((now): Act => (b) => ({ ...b, room: { ...b.room, now } })),
   fc.constantFrom<Build['handedness']>('left', 'right').map((handedness): Act => (b) => ({ ...b, handedness })),
