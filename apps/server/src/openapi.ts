@@ -46,7 +46,11 @@ export const OPERATIONS: Operation[] = [
   ['post', '/api/stock/import', 'Take a table in, all or none', CsvRequest],
   ['post', '/api/stock/import-json', 'Take a list as JSON in, all or none', JsonStockRequest],
   ['get', '/api/builds/{id}/photos', 'Pictures of a build, without their bytes'],
-  ['post', '/api/builds/{id}/photos', 'Take a picture in: its bytes, JPEG or PNG; its name and an id of its own may come along (?name=, ?id=)'],
+  [
+    'post',
+    '/api/builds/{id}/photos',
+    'Take a picture in: its bytes, JPEG or PNG; its name and an id of its own may come along (?name=, ?id=)',
+  ],
   ['get', '/api/builds/{id}/photos/{photo}', 'One picture'],
   ['delete', '/api/builds/{id}/photos/{photo}', 'Take a picture out'],
   ['get', '/api/me', 'Who is signed in, and which other benches there are'],

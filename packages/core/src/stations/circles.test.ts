@@ -32,7 +32,10 @@ function circle(steps: readonly Step[]): string | undefined {
 }
 
 const worked = fc
-  .tuple(fc.oneof(anyBuild, knownBuild).chain((b) => fc.constantFrom(b, drillable(b))), fc.array(anAct, { maxLength: 20 }))
+  .tuple(
+    fc.oneof(anyBuild, knownBuild).chain((b) => fc.constantFrom(b, drillable(b))),
+    fc.array(anAct, { maxLength: 20 }),
+  )
   .map(([build, acts]) => acts.reduce((b, act) => act(b), build))
 
 it('no step of any build waits for itself, however far round', () => {
