@@ -16,6 +16,7 @@ const here = () => (store ??= createStore('snug-pictures', 'waiting'))
 
 /** What a browser that keeps nothing has for as long as this window is open. */
 const inWindow = new Map<string, Kept>()
+let keepsNothing = false
 
 export async function keepPicture(id: string, picture: File): Promise<void> {
   const { name, type } = picture
@@ -23,10 +24,12 @@ export async function keepPicture(id: string, picture: File): Promise<void> {
   try {
     await set(id, kept, here())
   } catch {
+    keepsNothing = true
     inWindow.set(id, kept)
   }
 }
 
+/** @throws where this browser cannot say whether it has it: that is not the same as having none */
 export async function keptPicture(id: string): Promise<File | undefined> {
   const kept = inWindow.get(id) ?? (await read(id))
   return kept && new File([kept.bytes], kept.name, { type: kept.type })
@@ -35,8 +38,10 @@ export async function keptPicture(id: string): Promise<File | undefined> {
 async function read(id: string): Promise<Kept | undefined> {
   try {
     return await get<Kept>(id, here())
-  } catch {
-    return undefined
+  } catch (e) {
+    // What could not be put away is in this window, or nowhere.
+    if (keepsNothing) return undefined
+    throw e
   }
 }
 

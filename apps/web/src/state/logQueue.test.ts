@@ -141,6 +141,21 @@ describe('an entry with a picture', () => {
     ])
     expect([waiting(), await keptPicture(id)]).toEqual([[], undefined])
   })
+  it('that the browser does not give back waits for a word; its words do not go without it unasked', async () => {
+    server.pictures = 0
+    await writeDown('b', words('Grain'), picture())
+    server.pictures = 201
+    const broken = vi.spyOn(IDBObjectStore.prototype, 'get').mockImplementation(() => {
+      throw new Error('the disk is ill')
+    })
+    expect(await sendWaiting()).toEqual([])
+    expect([server.log, only().refused]).toEqual([[], 'This browser does not give it back.'])
+    broken.mockRestore()
+    const { id } = only()
+    expect(await (await keptPicture(id))!.text()).toBe('grain')
+    await sendWordsAlone(id)
+    expect(waiting()).toEqual([])
+  })
   it('in a browser that keeps nothing waits in its window', async () => {
     vi.resetModules()
     vi.stubGlobal('indexedDB', {

@@ -81,9 +81,11 @@ function drop(id: string): void {
 /** What the server has against a picture; its words may still go. */
 class PictureRefused extends ApiProblem {}
 
+const UNREADABLE = 'This browser does not give it back.'
+
 /** The picture first, under the entry's id: sent twice, it is one. */
 async function post({ build, pictured, refused: _, ...entry }: Waiting): Promise<void> {
-  const picture = pictured && (await keptPicture(entry.id))
+  const picture = pictured && (await keptPicture(entry.id).catch(() => Promise.reject(new PictureRefused(422, UNREADABLE))))
   if (!picture) return void (await api.addLog(build, entry))
   const { id } = await api.addPhoto(build, picture, entry.id).catch((e: unknown) => {
     throw later(e) ? e : new PictureRefused((e as ApiProblem).status, (e as ApiProblem).message)

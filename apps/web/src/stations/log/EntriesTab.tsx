@@ -157,7 +157,7 @@ function NotSentYet({ build }: { build: string }) {
 function Refused({ entry, why }: { entry: Waiting; why: string }) {
   const queries = useQueryClient()
   const save = async () => {
-    const file = await keptPicture(entry.id)
+    const file = await keptPicture(entry.id).catch(() => undefined)
     if (file) download(file.name, file.type, new Uint8Array(await file.arrayBuffer()))
     else toast('This browser has not kept the picture.')
   }
