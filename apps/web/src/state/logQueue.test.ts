@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { toast } from 'sonner'
 import type * as Api from './api'
 
 interface Got {
@@ -46,6 +47,18 @@ describe('entries of the log', () => {
   it('go to the server at once, and nothing of them is left', async () => {
     expect(await writeDown('b', words('One'))).toBe('written')
     expect([server.log.map((e) => e.text), waiting(), localStorage.length]).toEqual([['One'], [], 0])
+  })
+  it('go although something went wrong in the round before', async () => {
+    server.answers = 0
+    expect(await writeDown('b', words('One'))).toBe('waits')
+    server.answers = 422
+    vi.spyOn(toast, 'error').mockImplementationOnce(() => {
+      throw new Error('The page is gone')
+    })
+    await expect(sendWaiting()).rejects.toThrow('The page is gone')
+    server.answers = 201
+    expect(await sendWaiting()).toEqual(['b'])
+    expect([server.log.map((e) => e.text), waiting()]).toEqual([['One'], []])
   })
   it.each([0, 401, 429, 500, 503, 507])(
     'wait while it answers %i, and go in their order and with their times when it takes them',

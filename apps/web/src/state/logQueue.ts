@@ -167,6 +167,7 @@ export function sendWaiting(): Promise<string[]> {
       drop(entry.id)
     }
   }
-  sending = sending.then(run)
+  // Whatever became of the round before.
+  sending = sending.then(run, run)
   return sending.then(() => [...grown])
 }

@@ -199,10 +199,15 @@ export class Outbox {
       this.ears.tell()
       return true
     }
-    this.say({ is: 'waiting', why: message })
+    this.putOff(message)
+    return false
+  }
+
+  private putOff(why: string): void {
+    clearTimeout(this.retry)
     this.retry = setTimeout(() => this.send(), this.wait)
     this.wait = Math.min(2 * this.wait, LAST_RETRY)
-    return false
+    this.say({ is: 'waiting', why })
   }
 
   /** The server's state is this now: what waits goes on top of it where it can, and is asked about where it cannot. */
@@ -232,12 +237,18 @@ export class Outbox {
     return this.line
   }
 
+  /** One after the other. Nothing that goes wrong in one keeps the next from its turn: what waits would never be sent. */
   private inLine(work: () => Promise<void>): void {
     this.busy++
-    this.line = this.line.then(work).finally(() => {
-      this.busy--
-      if (!this.busy) this.catchUp()
-    })
+    this.line = this.line
+      .then(work)
+      .catch((e: unknown) => this.putOff(String(e)))
+      // Whoever should hear of it cannot; it is tried again all the same.
+      .catch(() => undefined)
+      .then(() => {
+        this.busy--
+        if (!this.busy) this.catchUp()
+      })
   }
 
   private say(sending: Sending): void {
