@@ -1,5 +1,5 @@
 import { countsOf, type Station } from '@snug/core'
-import { useEffect, useMemo, useState } from 'react'
+import { useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { Outlet, useParams } from 'react-router'
 import { Hatches } from '../drawing/Hatches'
 import { useShallow } from 'zustand/react/shallow'
@@ -61,6 +61,8 @@ export function Shell({ pockets }: { pockets: Record<Station, Pocket> }) {
     [go],
   )
   useKeys(acts)
+  // A whole station is laid out for the first time: in pieces, so that the page hears fingers meanwhile.
+  const there = useDeferredValue(evaluation !== undefined)
   const counts = useMemo(() => (build && evaluation ? countsOf(build, evaluation) : {}), [build, evaluation])
   if (problem)
     return (
@@ -84,7 +86,7 @@ export function Shell({ pockets }: { pockets: Record<Station, Pocket> }) {
       <Header build={build} evaluation={evaluation} onFind={acts.find} onLog={acts.log} onKeys={acts.keys} />
       <ToolRoll id={id} station={station} counts={counts} pockets={pockets} />
       <main className="shell-main">
-        {evaluation ? (
+        {evaluation && there ? (
           <Outlet />
         ) : (
           <p className="p-8 text-soft" aria-busy="true">
