@@ -17,6 +17,23 @@ async function tasksOf(page: Page, act: () => Promise<void>): Promise<number[]> 
   return page.evaluate(() => (window as unknown as { tasks: number[] }).tasks)
 }
 
+/** The same of a page from its first byte. */
+async function tasksOfComing(page: Page, address: string): Promise<number[]> {
+  await page.goto(address)
+  await page.waitForTimeout(2000)
+  return page.evaluate(
+    () =>
+      new Promise<number[]>((done) => {
+        const tasks: number[] = []
+        new PerformanceObserver((list) => list.getEntries().forEach((e) => tasks.push(e.duration))).observe({
+          type: 'longtask',
+          buffered: true,
+        })
+        setTimeout(() => done(tasks), 100)
+      }),
+  )
+}
+
 const told = (name: string, rounds: readonly (readonly number[])[]) => {
   const longest = rounds.map((r) => Math.max(0, ...r)).toSorted((a, b) => a - b)
   row(
@@ -26,8 +43,13 @@ const told = (name: string, rounds: readonly (readonly number[])[]) => {
   )
 }
 
-/** What holds the page up: opening a station, editing a size, turning a knob. 0.00 is no task over 50 ms. */
+/** What holds the page up: coming to a station from elsewhere, opening one from another, editing a size, turning a knob. 0.00 is no task over 50 ms. */
 export async function benchLongTasks(page: Page, url: string): Promise<void> {
+  for (const s of STATIONS) {
+    const rounds: number[][] = []
+    for (let i = 0; i < 3; i++) rounds.push(await tasksOfComing(page, `${url}/builds/heron/${s}`))
+    told(`longest task on coming to ${s}`, rounds)
+  }
   await page.goto(`${url}/builds/heron/fit`)
   const roll = page.getByRole('navigation', { name: 'Stations' })
   // Each page once, so that what is measured is not the first fetching of its script.
