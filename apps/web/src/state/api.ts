@@ -76,6 +76,8 @@ export class ApiProblem extends Error {
 const KEPT_ALIVE = 60_000
 const sizeOf = (body: unknown) => (typeof body === 'string' ? body : JSON.stringify(body)).length
 
+const AWAY = 'Snug Bolt’s server does not answer. Is it still running? What you typed is kept here.'
+
 async function call<T>(method: string, path: string, body?: unknown, more: Record<string, string> = {}): Promise<T> {
   let answer: Response
   try {
@@ -90,11 +92,17 @@ async function call<T>(method: string, path: string, body?: unknown, more: Recor
         keepalive: method !== 'GET' && (body === undefined || sizeOf(body) < KEPT_ALIVE),
       }))
   } catch {
-    throw new ApiProblem(0, 'Snug Bolt’s server does not answer. Is it still running? What you typed is kept here.')
+    throw new ApiProblem(0, AWAY)
   }
   if (answer.status === 204) return undefined as T
-  const data = (await answer.json().catch(() => ({}))) as { detail?: string } & ApiProblem['body']
-  if (!answer.ok) throw new ApiProblem(answer.status, data.detail ?? `The server answered ${answer.status}.`, data)
+  return bodyOf<T>(answer)
+}
+
+/** @throws what the server says against it; or that it is away, where what it says broke off in the middle: nobody knows what it was */
+async function bodyOf<T>(answer: Response): Promise<T> {
+  const data = (await answer.json().catch(() => undefined)) as ({ detail?: string } & ApiProblem['body']) | undefined
+  if (!answer.ok) throw new ApiProblem(answer.status, data?.detail ?? `The server answered ${answer.status}.`, data)
+  if (data === undefined) throw new ApiProblem(0, AWAY)
   return data as T
 }
 
@@ -156,9 +164,7 @@ export const api = {
       headers: { 'content-type': file.type.startsWith('image/') ? file.type : 'image/unknown' },
     }).catch(() => undefined)
     if (!answer) throw new ApiProblem(0, 'Snug Bolt’s server does not answer. The picture was not taken in.')
-    const data = (await answer.json().catch(() => ({}))) as Photo & { detail?: string }
-    if (!answer.ok) throw new ApiProblem(answer.status, data.detail ?? `The server answered ${answer.status}.`)
-    return data
+    return bodyOf<Photo>(answer)
   },
   removePhoto: (build: string, id: string) => call<void>('DELETE', `/builds/${build}/photos/${id}`),
   me: () => call<Me>('GET', '/me'),
