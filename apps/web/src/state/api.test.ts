@@ -15,7 +15,8 @@ describe('an answer', () => {
     answers(BROKEN_OFF, 200)
     expect(await problemOf(api.build('b'))).toBe(0)
     answers(BROKEN_OFF, 200)
-    expect(await problemOf(api.addPhoto('b', new Blob(['x']), 'p'))).toBe(0)
+    const picture = api.addPhoto('b', new Blob(['x']), 'p')
+    await expect(picture).rejects.toMatchObject({ status: 0, message: expect.stringMatching(/picture was not taken in/) as string })
   })
   it('that refuses is what its head says, whatever became of its words', async () => {
     answers(BROKEN_OFF, 422)

@@ -98,11 +98,14 @@ async function call<T>(method: string, path: string, body?: unknown, more: Recor
   return bodyOf<T>(answer)
 }
 
-/** @throws what the server says against it; or that it is away, where what it says broke off in the middle: nobody knows what it was */
-async function bodyOf<T>(answer: Response): Promise<T> {
+/**
+ * @param away what is said where the answer broke off in the middle: nobody knows what it was
+ * @throws what the server says against it, or that it is away
+ */
+async function bodyOf<T>(answer: Response, away = AWAY): Promise<T> {
   const data = (await answer.json().catch(() => undefined)) as ({ detail?: string } & ApiProblem['body']) | undefined
   if (!answer.ok) throw new ApiProblem(answer.status, data?.detail ?? `The server answered ${answer.status}.`, data)
-  if (data === undefined) throw new ApiProblem(0, AWAY)
+  if (data === undefined) throw new ApiProblem(0, away)
   return data as T
 }
 
@@ -163,8 +166,10 @@ export const api = {
       body: file,
       headers: { 'content-type': file.type.startsWith('image/') ? file.type : 'image/unknown' },
     }).catch(() => undefined)
-    if (!answer) throw new ApiProblem(0, 'Snug Bolt’s server does not answer. The picture was not taken in.')
-    return bodyOf<Photo>(answer)
+    // Nothing keeps a picture here but whoever asked.
+    const away = 'Snug Bolt’s server does not answer. The picture was not taken in.'
+    if (!answer) throw new ApiProblem(0, away)
+    return bodyOf<Photo>(answer, away)
   },
   removePhoto: (build: string, id: string) => call<void>('DELETE', `/builds/${build}/photos/${id}`),
   me: () => call<Me>('GET', '/me'),
