@@ -4,7 +4,7 @@ import { violations, withAxe } from './checks/axe'
 import { emptyFolder, expect, newBench, saved, startServer } from './server'
 
 const test = base.extend<{ home: string; benches: { url: string; phrases: Record<string, string> } }>({
-  // eslint-disable-next-line no-empty-pattern
+  // biome-ignore lint/correctness/noEmptyPattern: the runner reads from the pattern what a fixture needs
   home: async ({}, use) => {
     const home = await emptyFolder()
     await use(home)

@@ -58,7 +58,7 @@ interface Shared {
 /** Tests get a server per worker with the demo builds, and before each test a browser that has nothing kept of the one before. */
 export const test = base.extend<object, Shared>({
   server: [
-    // eslint-disable-next-line no-empty-pattern
+    // biome-ignore lint/correctness/noEmptyPattern: the runner reads from the pattern what a fixture needs
     async ({}, use) => {
       const folder = await emptyFolder()
       const { url, child } = await startServer(folder)

@@ -9,6 +9,6 @@ export function install(name) {
     const [command, ...rest] = [...sudo, 'apt-get', ...args]
     return spawnSync(command, rest, { stdio: 'inherit', env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }).status === 0
   }
-  updated ||= apt('update', '-qq')
+  if (!updated) updated = apt('update', '-qq')
   return apt('install', '-y', '-qq', name)
 }

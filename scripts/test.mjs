@@ -65,8 +65,8 @@ async function together(...steps) {
 
 // The two take about as long.
 const checked = await together(
-  ['types and lint', 'npm', ['run', '-s', 'sound']],
-  ['format, structure, what nobody uses and licences', 'npm', ['run', '-s', 'order']],
+  ['types, lint and format', 'npm', ['run', '-s', 'sound']],
+  ['structure, what nobody uses and licences', 'npm', ['run', '-s', 'order']],
 )
 const sound = step('build', 'npm', ['run', '-s', 'build']) && checked
 postgres()

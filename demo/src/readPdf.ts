@@ -53,7 +53,7 @@ const TAKES = [2, 2, 6, 4, 0]
 
 function runsOf(data: Float32Array | null, m: Matrix): PageRead['runs'] {
   const runs: PageRead['runs'] = []
-  for (let i = 0; data && i < data.length;) {
+  for (let i = 0; data && i < data.length; ) {
     const code = data[i]!
     const takes = TAKES[code] ?? 0
     if (code === 0) runs.push({ points: [], round: false })

@@ -6,10 +6,9 @@ import { join } from 'node:path'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { migrate } from 'drizzle-orm/pglite/migrator'
-import { durable } from '../db/durable'
 import { connect, MIGRATIONS, openFolder, type Db } from '../db/open'
 import { png } from '../photos/testing'
-import { emptyFolder } from '../testing/serverProcess'
+import { emptyFolder, fromBlank } from '../testing/serverProcess'
 import { startApp, WANTED, type TestApp } from '../testing/app'
 import { backUp, backUpBefore, backUpDaily } from './backup'
 import { keptDays } from './kept'
@@ -95,7 +94,7 @@ describe('a backup', () => {
   it('never goes over what is there: it is refused, or put aside when that is said', async () => {
     const folder = await emptyFolder(join(home, 'there'))
     await expect(restore(file, folder)).rejects.toThrow(/already/)
-    const { aside } = await restore(file, folder, { replace: true, now: new Date('2026-11-27T08:00:00Z') })
+    const { aside } = await restore(file, folder, { replace: true, now: new Date('2026-11-27T08:00:00Z'), begin: fromBlank })
     expect(aside).toMatch(/database\.before-2026-11-27T08-00-00-000Z$/)
     expect(existsSync(join(aside!, 'PG_VERSION'))).toBe(true)
   })
@@ -105,7 +104,7 @@ describe('before it is brought up to date', () => {
   it('a database of an earlier form is written down as it is, and that backup comes back and is brought up to date', async () => {
     const folder = join(home, 'earlier')
     await mkdir(folder)
-    const client = await durable(join(folder, 'database'))
+    const client = await fromBlank(join(folder, 'database'))
     const db = connect(client)
     await upTo(MIGRATIONS, '0004_photos', (part) => migrate(db, { migrationsFolder: part }))
     await db.execute(
@@ -119,7 +118,7 @@ describe('before it is brought up to date', () => {
     const [made] = await readdir(join(folder, 'backups'))
     expect(made).toBe('before-0004_photos-is-followed.ndjson.gz')
     const back = join(home, 'earlier-back')
-    await restore(join(folder, 'backups', made!), back)
+    await restore(join(folder, 'backups', made!), back, { begin: fromBlank })
     const opened = await openFolder(back)
     try {
       expect(await standOf(opened.db, MIGRATIONS)).toMatchObject({ behind: false })

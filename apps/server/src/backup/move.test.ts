@@ -14,7 +14,7 @@ import { addPhoto } from '../photos/store'
 import { png } from '../photos/testing'
 import { addStock } from '../stock/store'
 import { newDatabase } from '../testing/newDatabase'
-import { emptyFolder } from '../testing/serverProcess'
+import { emptyFolder, fromBlank } from '../testing/serverProcess'
 import { backUp } from './backup'
 import { move } from './move'
 import { restore, restoreToServer } from './restore'
@@ -104,7 +104,7 @@ describe.skipIf(inject('postgres') === '')('a data folder and a database server'
     const file = join(home, 'server.ndjson.gz')
     await backUp(server.db, MIGRATIONS, file, new Date('2026-11-26T20:00:00Z'))
     await server.close()
-    await restore(file, join(home, 'restored'))
+    await restore(file, join(home, 'restored'), { begin: fromBlank })
     expect(await ofFolder(join(home, 'restored'))).toEqual(full)
     const fresh = await newDatabase(false)
     await restoreToServer(file, fresh)

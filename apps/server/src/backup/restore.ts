@@ -13,13 +13,14 @@ import { fill, isEmpty } from './tables'
 /**
  * Makes a database of a backup. What lies in the folder is put aside under a name of its own, never written over.
  * @param replace there may be a database already
+ * @param begin makes the new database
  * @returns rows by table, and where the earlier one lies
  * @throws BadBackup, FolderTaken
  */
 export async function restore(
   file: string,
   folder: string,
-  { replace = false, now = new Date() }: { replace?: boolean; now?: Date } = {},
+  { replace = false, now = new Date(), begin = durable }: { replace?: boolean; now?: Date; begin?: typeof durable } = {},
 ): Promise<{ counts: Record<string, number>; aside?: string }> {
   const head = await verified(file)
   await mkdir(folder, { recursive: true })
@@ -32,7 +33,7 @@ export async function restore(
         `There is a database in ${folder} already. Name an empty folder, or say --replace: what is there is then put aside. Nothing was changed.`,
       )
     await rm(making, { recursive: true, force: true })
-    const client = await durable(making)
+    const client = await begin(making)
     try {
       const db = connect(client)
       await brought(db, file, head.migration, (part) => migrate(db, { migrationsFolder: part }))

@@ -29,7 +29,7 @@ export async function compactAll(db: Db): Promise<number> {
 export async function compact(db: Db, id: string): Promise<number> {
   let gone = 0
   // The last of a page may go together with the first of the next, so it is looked at again with it.
-  for (let from: number | undefined = 0; from !== undefined;) {
+  for (let from: number | undefined = 0; from !== undefined; ) {
     const next: { gone: number; on: number | undefined } = await page(db, id, from)
     gone += next.gone
     from = next.on

@@ -8,6 +8,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { createApp } from '../app'
 import { startApp, WANTED } from '../testing/app'
 import { DatabaseStopped } from './durable'
+import { emptyFolder } from '../testing/serverProcess'
 import { openFolder } from './open'
 import { NoRoom } from './room'
 
@@ -31,7 +32,7 @@ function leave(bytes: number) {
 describe('a disk without room', () => {
   it('every write is refused with a sentence, reading goes on, and it recovers when there is room', { timeout: 60_000 }, async (t) => {
     if (!mounted) return t.skip('a small disk cannot be mounted here')
-    const opened = await openFolder(join(disk, 'data'))
+    const opened = await openFolder(await emptyFolder(join(disk, 'data')))
     const agent = request.agent(createApp({ opened }))
     const post = () => agent.post('/api/builds').set('Host', 'localhost').send(WANTED)
     await post().expect(201)
@@ -47,42 +48,40 @@ describe('a disk without room', () => {
     await opened.close()
   })
 
-  it(
-    'room that goes between the look and the write: the database is opened again from what was kept back',
-    { timeout: 60_000 },
-    async (t) => {
-      if (!mounted) return t.skip('a small disk cannot be mounted here')
-      const opened = await openFolder(join(disk, 'data'))
-      const agent = request.agent(createApp({ opened: { ...opened, wantRoom: () => undefined } }))
-      const noise = () =>
-        Array.from({ length: 18 }, () => Math.random().toString(36).slice(2))
-          .join('')
-          .slice(0, 190)
-      const items = Array.from({ length: 400 }, () => ({
-        part: { kind: 'nut', name: 'Nut', note: Array.from({ length: 10 }, noise).join(''), state: 'in hand', sizes: {}, traits: {} },
-        holding: 'stash',
-        quantity: 1,
-        reserved: {},
-      }))
-      const before = (await agent.get('/api/stock?limit=1').set('Host', 'localhost')).body.total as number
-      leave(2e6)
-      let taken = 0
-      let refused: request.Response | undefined
-      for (let n = 0; n < 60 && !refused; n++) {
-        const answer = await agent.post('/api/stock/many').set('Host', 'localhost').send({ items })
-        if (answer.status === 201) taken += items.length
-        else refused = answer
-      }
-      expect(refused?.status).toBe(507)
-      expect(refused?.body.detail).toMatch(/disk is full. Nothing was written/)
-      const total = async () => (await agent.get('/api/stock?limit=1').set('Host', 'localhost').expect(200)).body.total as number
-      expect(await total()).toBe(before + taken)
-      rmSync(ballast())
-      await agent.post('/api/builds').set('Host', 'localhost').send(WANTED).expect(201)
-      expect(await total()).toBe(before + taken)
-      await opened.close()
-    },
-  )
+  it('room that goes between the look and the write: the database is opened again from what was kept back', {
+    timeout: 60_000,
+  }, async (t) => {
+    if (!mounted) return t.skip('a small disk cannot be mounted here')
+    const opened = await openFolder(join(disk, 'data'))
+    const agent = request.agent(createApp({ opened: { ...opened, wantRoom: () => undefined } }))
+    const noise = () =>
+      Array.from({ length: 18 }, () => Math.random().toString(36).slice(2))
+        .join('')
+        .slice(0, 190)
+    const items = Array.from({ length: 400 }, () => ({
+      part: { kind: 'nut', name: 'Nut', note: Array.from({ length: 10 }, noise).join(''), state: 'in hand', sizes: {}, traits: {} },
+      holding: 'stash',
+      quantity: 1,
+      reserved: {},
+    }))
+    const before = (await agent.get('/api/stock?limit=1').set('Host', 'localhost')).body.total as number
+    leave(2e6)
+    let taken = 0
+    let refused: request.Response | undefined
+    for (let n = 0; n < 60 && !refused; n++) {
+      const answer = await agent.post('/api/stock/many').set('Host', 'localhost').send({ items })
+      if (answer.status === 201) taken += items.length
+      else refused = answer
+    }
+    expect(refused?.status).toBe(507)
+    expect(refused?.body.detail).toMatch(/disk is full. Nothing was written/)
+    const total = async () => (await agent.get('/api/stock?limit=1').set('Host', 'localhost').expect(200)).body.total as number
+    expect(await total()).toBe(before + taken)
+    rmSync(ballast())
+    await agent.post('/api/builds').set('Host', 'localhost').send(WANTED).expect(201)
+    expect(await total()).toBe(before + taken)
+    await opened.close()
+  })
 
   it('no room for a new database is said before one is begun', async (t) => {
     if (!mounted) return t.skip('a small disk cannot be mounted here')

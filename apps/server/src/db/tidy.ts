@@ -15,9 +15,8 @@ export function tidier(client: Client, quiet = QUIET): { wrote: () => void; tidy
   const tidy = async () => {
     writes = 0
     // Each by itself: several statements at once would be a transaction, in which nothing can be given back.
-    for (const table of ['builds', 'stock', 'log_entries'])
-      // A database that is away or full tidies another time.
-      await client.exec(`VACUUM ${table}`).catch(() => undefined)
+    // A database that is away or full tidies another time.
+    for (const table of ['builds', 'stock', 'log_entries']) await client.exec(`VACUUM ${table}`).catch(() => undefined)
   }
   return {
     wrote: () => {

@@ -19,10 +19,7 @@ export async function addLink(db: Db, buildId: string): Promise<Link> {
   const row = { token: `shown-${newToken()}`, buildId, createdAt: new Date().toISOString() }
   await db.transaction(async (tx) => {
     await tx.select({ id: builds.id }).from(builds).where(eq(builds.id, buildId)).for('update')
-    const [{ n } = { n: 0 }] = await tx
-      .select({ n: sql<number>`count(*)::int` })
-      .from(links)
-      .where(eq(links.buildId, buildId))
+    const [{ n } = { n: 0 }] = await tx.select({ n: sql<number>`count(*)::int` }).from(links).where(eq(links.buildId, buildId))
     if (n >= MOST) throw new HttpProblem(422, `A build has at most ${MOST} links; take one back first.`)
     await tx.insert(links).values(row)
   })

@@ -5,6 +5,7 @@ import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { build } from 'vite'
 import { inject } from 'vitest'
+import { durable, type WatchedPGlite } from '../db/durable'
 
 const server = join(dirname(fileURLToPath(import.meta.url)), '../..')
 const children: ChildProcess[] = []
@@ -18,6 +19,12 @@ export async function builtServer() {
 export async function emptyFolder(at: string): Promise<string> {
   await cp(join(inject('template'), 'folder', 'database'), join(at, 'database'), { recursive: true })
   return at
+}
+
+/** As `durable` makes a new database, but sooner: of one that nothing has been put into. */
+export async function fromBlank(at: string): Promise<WatchedPGlite> {
+  await cp(join(inject('template'), 'blank'), at, { recursive: true })
+  return durable(at)
 }
 
 /** A server process on a data folder and a free port, without waiting for anything. */

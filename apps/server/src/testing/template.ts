@@ -1,4 +1,4 @@
-import { mkdtemp, rm, writeFile } from 'node:fs/promises'
+import { cp, mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setFlagsFromString } from 'node:v8'
@@ -8,7 +8,7 @@ import { openFolder } from '../db/open'
 
 declare module 'vitest' {
   export interface ProvidedContext {
-    /** Where an empty database lies, as an image for one in memory (`image`) and as a data folder (`folder`). */
+    /** Where an empty database lies, as an image for one in memory (`image`), as a data folder (`folder`), and without a table (`blank`). */
     template: string
   }
 }
@@ -20,7 +20,9 @@ async function make(): Promise<string> {
   // The database's program is run once here: compiled for a quick start, not for a long life.
   for (const flag of ['--liftoff-only', '--wasm-lazy-compilation']) setFlagsFromString(flag)
   const home = await mkdtemp(join(tmpdir(), 'snug-template-'))
+  await (await durable(join(home, 'blank'))).close()
   const folder = join(home, 'folder')
+  await cp(join(home, 'blank'), join(folder, 'database'), { recursive: true })
   await (await openFolder(folder)).close()
   const made = await durable(join(folder, 'database'))
   const image = await made.dumpDataDir('none')

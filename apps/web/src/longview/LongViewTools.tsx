@@ -1,4 +1,4 @@
-import { type ReactNode } from 'react'
+import type { ReactNode } from 'react'
 
 export const Tool = ({ label, onClick, children }: { label: string; onClick: () => void; children: ReactNode }) => (
   <button

@@ -125,7 +125,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
 
   /** A drag tries faster than the worker reckons: one at a time, and always the newest. */
   async function reckonTrial() {
-    for (let done: Change | undefined; ;) {
+    for (let done: Change | undefined; ; ) {
       const trial = get().trial
       if (!trial || trial.change === done) return
       const evaluation = await evaluateAtBench(trial.build, today(), useBench.getState().bench)

@@ -99,7 +99,8 @@ const later = (e: unknown): boolean =>
 
 let timer: ReturnType<typeof setTimeout> | undefined
 const soon = () => {
-  timer ??= setTimeout(() => {
+  if (timer) return
+  timer = setTimeout(() => {
     timer = undefined
     void sendWaiting()
   }, AGAIN)

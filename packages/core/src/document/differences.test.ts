@@ -31,11 +31,13 @@ it('nothing differs from itself; setting every place that differs makes the one 
     fc.property(anyBuild, anyBuild, (one, other) => {
       const [a, b] = [plain(one), plain(other)]
       expect(differences(a, a)).toEqual([])
-      const edits = differences(a, b).map(({ path, was, is }): Edit => ({
-        path,
-        ...(was === undefined ? {} : { from: was }),
-        ...(is === undefined ? {} : { to: is }),
-      }))
+      const edits = differences(a, b).map(
+        ({ path, was, is }): Edit => ({
+          path,
+          ...(was === undefined ? {} : { from: was }),
+          ...(is === undefined ? {} : { to: is }),
+        }),
+      )
       expect(sameJson(applyChange(a, { label: '', edits }) as unknown as Json, b as unknown as Json)).toBe(true)
     }),
     100,

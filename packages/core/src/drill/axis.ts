@@ -137,12 +137,14 @@ function axisDrawing(off: number, pocket: number, bridge: number, wide: number, 
       const [x0, x1] = c.place === 'mouth' ? [0, pocket / 2] : [pocket, pocket / 2]
       return { mark: 'area', role: 'remove', points: [pt(x0, y), pt(x0, y + out), pt(x1, y)] }
     }),
-    ...cuts.map((c): Mark => ({
-      mark: 'label',
-      at: pt(c.place === 'mouth' ? 4 : pocket - 4, wallY(c.wall) + Math.sign(wallY(c.wall)) * 14),
-      text: `${printMm(c.amount)}`,
-      anchor: c.place === 'mouth' ? 'start' : 'end',
-    })),
+    ...cuts.map(
+      (c): Mark => ({
+        mark: 'label',
+        at: pt(c.place === 'mouth' ? 4 : pocket - 4, wallY(c.wall) + Math.sign(wallY(c.wall)) * 14),
+        text: `${printMm(c.amount)}`,
+        anchor: c.place === 'mouth' ? 'start' : 'end',
+      }),
+    ),
     { mark: 'line', role: 'centre', points: [pt(-10, 0), pt(bridge + 30, 0)] },
     { mark: 'line', role: 'string', points: [pt(-10, beside(-10)), pt(bridge + 20, beside(bridge + 20))] },
     { mark: 'circle', role: 'metal', at: pt(bridge, 0), r: 3 },

@@ -206,13 +206,7 @@ function layGroup(
         clock = starts + base.hands
       }
   // Wax goes on after the rub-out and takes no part in its wait.
-  const rubbed = coats.filter(
-    (c) =>
-      !isLastWax(
-        group,
-        group.layers.find((l) => l.key === c.layer)!,
-      ),
-  )
+  const rubbed = coats.filter((c) => !isLastWax(group, group.layers.find((l) => l.key === c.layer)!))
   const final = rubbed.at(-1) ?? coats.at(-1)!
   const under = group.layers.find((l) => l.key === final.layer)!
   const air = build.finish.laid?.[final.id]

@@ -140,19 +140,23 @@ const KINDS: readonly JointKind[] = [
     also: ['body', 'strings'],
     find: radiiJoint,
   },
-  ...PLACES.map((place): JointKind => ({
-    id: `room-${place}`,
-    trial: press('Pickup into its place, screws run down, nothing forced.', 'bite', 'tip'),
-    needs: [`pickup-${place}`, 'body'],
-    also: ['guard', 'shielding', ...(place === 'middle' ? [] : ([`ring-${place}`] as const))],
-    find: (b) => pickupRoomJoint(b, place),
-  })),
-  ...PLACES.map((place): JointKind => ({
-    id: `poles-${place}`,
-    trial: see('Two threads for the outer strings: they run over the outer poles.'),
-    needs: [`pickup-${place}`, 'body', 'neck', 'nut', 'bridge'],
-    find: (b) => polesUnderJoint(b, place),
-  })),
+  ...PLACES.map(
+    (place): JointKind => ({
+      id: `room-${place}`,
+      trial: press('Pickup into its place, screws run down, nothing forced.', 'bite', 'tip'),
+      needs: [`pickup-${place}`, 'body'],
+      also: ['guard', 'shielding', ...(place === 'middle' ? [] : ([`ring-${place}`] as const))],
+      find: (b) => pickupRoomJoint(b, place),
+    }),
+  ),
+  ...PLACES.map(
+    (place): JointKind => ({
+      id: `poles-${place}`,
+      trial: see('Two threads for the outer strings: they run over the outer poles.'),
+      needs: [`pickup-${place}`, 'body', 'neck', 'nut', 'bridge'],
+      find: (b) => polesUnderJoint(b, place),
+    }),
+  ),
   {
     id: 'guard-openings',
     trial: lay('Guard on, tight to the neck, pickups through it.'),

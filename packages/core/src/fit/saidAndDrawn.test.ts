@@ -91,49 +91,47 @@ describe('every joint', () => {
 
 describe('the hatched side is the side that is named', () => {
   const hatched = (d: Drawing) => d.marks.flatMap((m) => (m.mark === 'area' && m.role === 'remove' ? [boxAround(m.points)] : []))
-  it(
-    'pocket walls: bass and treble as the words have them, at the end they speak of, the deeper cut drawn deeper',
-    { timeout: 600_000 },
-    () => {
-      let [one, both] = [0, 0]
-      const pockets = fc.record({
-        mouth: fc.double({ min: 55.6, max: 56.5, noNaN: true }),
-        end: fc.double({ min: 55.6, max: 56.5, noNaN: true }),
-        axis: fc.double({ min: -4, max: 4, noNaN: true }),
-        left: fc.boolean(),
-      })
-      fc.assert(
-        fc.property(pockets, ({ mouth, end, axis, left }) => {
-          const b: Build = {
-            ...changed(fullBuild(), { 'body/pocket.widthMouth': mouth, 'body/pocket.widthEnd': end, 'body/axisAtBridge': axis }),
-            handedness: left ? 'left' : 'right',
-          }
-          for (const place of ['mouth', 'end'] as const) {
-            const joint = jointIn(b, `pocket-${place}`)
-            const d = joint.draw()
-            const job = joint.cures.find((c) => c.id === 'shave-wall')?.job
-            if (!job) continue
-            // In a view from above the bass wall of a left-handed body lies on the other side.
-            const boxes = hatched(d).map((box) => ({
-              wall: box.y + box.height / 2 > 0 === !left ? 'bass' : 'treble',
-              deep: box.height,
-              box,
-            }))
-            const only = /off the (bass|treble) wall near/.exec(job)?.[1]
-            const more = /off the (bass|treble) wall and/.exec(job)?.[1]
-            if (only) expect(boxes.map((x) => x.wall)).toEqual([only])
-            else expect(boxes.map((x) => x.wall).toSorted()).toEqual(['bass', 'treble'])
-            if (more) expect(boxes.find((x) => x.wall === more)!.deep).toBeGreaterThanOrEqual(boxes.find((x) => x.wall !== more)!.deep)
-            for (const { box } of boxes) expect(box.x === 0, `${place}: ${job}`).toBe(place === 'mouth')
-            if (only) one++
-            else both++
-          }
-        }),
-        { numRuns: 300, seed: 29 },
-      )
-      expect([one > 20, both > 20]).toEqual([true, true])
-    },
-  )
+  it('pocket walls: bass and treble as the words have them, at the end they speak of, the deeper cut drawn deeper', {
+    timeout: 600_000,
+  }, () => {
+    let [one, both] = [0, 0]
+    const pockets = fc.record({
+      mouth: fc.double({ min: 55.6, max: 56.5, noNaN: true }),
+      end: fc.double({ min: 55.6, max: 56.5, noNaN: true }),
+      axis: fc.double({ min: -4, max: 4, noNaN: true }),
+      left: fc.boolean(),
+    })
+    fc.assert(
+      fc.property(pockets, ({ mouth, end, axis, left }) => {
+        const b: Build = {
+          ...changed(fullBuild(), { 'body/pocket.widthMouth': mouth, 'body/pocket.widthEnd': end, 'body/axisAtBridge': axis }),
+          handedness: left ? 'left' : 'right',
+        }
+        for (const place of ['mouth', 'end'] as const) {
+          const joint = jointIn(b, `pocket-${place}`)
+          const d = joint.draw()
+          const job = joint.cures.find((c) => c.id === 'shave-wall')?.job
+          if (!job) continue
+          // In a view from above the bass wall of a left-handed body lies on the other side.
+          const boxes = hatched(d).map((box) => ({
+            wall: box.y + box.height / 2 > 0 === !left ? 'bass' : 'treble',
+            deep: box.height,
+            box,
+          }))
+          const only = /off the (bass|treble) wall near/.exec(job)?.[1]
+          const more = /off the (bass|treble) wall and/.exec(job)?.[1]
+          if (only) expect(boxes.map((x) => x.wall)).toEqual([only])
+          else expect(boxes.map((x) => x.wall).toSorted()).toEqual(['bass', 'treble'])
+          if (more) expect(boxes.find((x) => x.wall === more)!.deep).toBeGreaterThanOrEqual(boxes.find((x) => x.wall !== more)!.deep)
+          for (const { box } of boxes) expect(box.x === 0, `${place}: ${job}`).toBe(place === 'mouth')
+          if (only) one++
+          else both++
+        }
+      }),
+      { numRuns: 300, seed: 29 },
+    )
+    expect([one > 20, both > 20]).toEqual([true, true])
+  })
   it('guard openings: each strip lies on the edge that is to be filed', { timeout: 600_000 }, () => {
     const sides = { 'neck side': [-1, 0], 'bridge side': [1, 0], 'bass side': [0, 1], 'treble side': [0, -1] } as const
     let held = 0

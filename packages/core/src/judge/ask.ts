@@ -158,7 +158,7 @@ export class Asker {
 function allWays(noted: Noted, meet: (traits: ReadonlyMap<string, string>) => void): { ways: ReadonlyMap<string, string>[]; all: boolean } {
   const ways: ReadonlyMap<string, string>[] = []
   let all = true
-  for (let before = -1; before !== noted.traits.size;) {
+  for (let before = -1; before !== noted.traits.size; ) {
     before = noted.traits.size
     const next = waysOf([...noted.traits.values()])
     all = next.all

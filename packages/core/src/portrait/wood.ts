@@ -109,12 +109,12 @@ export function sketchBody(s: Sketch): void {
     s.wide('control.length', 'inside', x, y).across('control.width', 'inside', x, y)
     s.take('control.x', 'rule', pt(0, y), pt(x, y)).take('control.y', 'rule', pt(x, 0), pt(x, y))
   })
+  // Under a guard or a plate they are its holes.
   for (const [hole, size, here] of [
     ['volume', 'pot.hole', 'pot-volume'],
     ['tone', 'pot.hole', 'pot-tone'],
     ['switch', 'switch.hole', 'switch'],
   ] as const)
-    // Under a guard or a plate they are its holes.
     s.only([`${hole}.x`, `${hole}.y`, size], hasPart(here) && !hasPart('guard'), () => {
       const [x, y] = [s.v(`${hole}.x`), s.v(`${hole}.y`)]
       s.round('cavity', pt(x, y), s.v(size), [`${hole}.x`, `${hole}.y`, size])

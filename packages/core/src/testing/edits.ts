@@ -41,24 +41,42 @@ export const anAct: fc.Arbitrary<Act> = fc.oneof(
       (b) =>
         inPart(b, slot, (p) => ({ ...p, traits: without(p.traits, trait) })),
   ),
-  fc.constantFrom(...SLOTS).map((slot): Act => (b) => ({ ...b, parts: without(b.parts, slot) })),
-  fc.constantFrom(...SLOTS).map((slot): Act => (b) => ({ ...b, parts: { ...b.parts, [slot]: WHOLE.parts[slot]! } })),
+  fc.constantFrom(...SLOTS).map(
+    (slot): Act =>
+      (b) => ({ ...b, parts: without(b.parts, slot) }),
+  ),
+  fc.constantFrom(...SLOTS).map(
+    (slot): Act =>
+      (b) => ({ ...b, parts: { ...b.parts, [slot]: WHOLE.parts[slot]! } }),
+  ),
   fc.constantFrom(...SLOTS).map(
     (slot): Act =>
       (b) =>
         inPart(b, slot, (p) => ({ ...p, state: 'ordered', arrives: '2026-12-24', price: 40 })),
   ),
-  fc.constantFrom(...SIZES).map(([slot, size]): Act => (b) => ({
-    ...b,
-    jobs: { ...b.jobs, [`${slot}-job`]: { slot, size, delta: 0.2, doubt: 0.05, text: 'Take a little off.' } },
-  })),
+  fc.constantFrom(...SIZES).map(
+    ([slot, size]): Act =>
+      (b) => ({
+        ...b,
+        jobs: { ...b.jobs, [`${slot}-job`]: { slot, size, delta: 0.2, doubt: 0.05, text: 'Take a little off.' } },
+      }),
+  ),
   fc.constant<Act>((b) => ({ ...b, jobs: {} })),
-  fc.integer({ min: 1, max: 9 }).map((coats): Act => (b) => ({ ...b, finish: { ...b.finish, coats } })),
-  fc.integer({ min: 5, max: 30 }).map((air): Act => (b) => ({ ...b, finish: { ...b.finish, weather: { ...b.finish.weather, air } } })),
-  fc.constantFrom('trial-build', 'sand', 'solder', 'drill-stud-bores').map((id): Act => (b) => ({
-    ...b,
-    steps: b.steps[id] ? without(b.steps, id) : { ...b.steps, [id]: { done: '2026-11-24T19:00:00Z' } },
-  })),
+  fc.integer({ min: 1, max: 9 }).map(
+    (coats): Act =>
+      (b) => ({ ...b, finish: { ...b.finish, coats } }),
+  ),
+  fc.integer({ min: 5, max: 30 }).map(
+    (air): Act =>
+      (b) => ({ ...b, finish: { ...b.finish, weather: { ...b.finish.weather, air } } }),
+  ),
+  fc.constantFrom('trial-build', 'sand', 'solder', 'drill-stud-bores').map(
+    (id): Act =>
+      (b) => ({
+        ...b,
+        steps: b.steps[id] ? without(b.steps, id) : { ...b.steps, [id]: { done: '2026-11-24T19:00:00Z' } },
+      }),
+  ),
   fc.tuple(fc.double({ min: 0.05, max: 0.6, noNaN: true }), aMinute).map(
     ([relief, at]): Act =>
       (b) =>
@@ -82,11 +100,23 @@ export const anAct: fc.Arbitrary<Act> = fc.oneof(
       fc.integer({ min: 1, max: 6 }),
       aMinute,
     )
-    .map(([screw, string, at]): Act => (b) => {
-      const turn = { screw, turns: 0.25, at, ...(screw === 'length' ? { string } : {}) }
-      return { ...b, setup: { ...b.setup, turns: { ...b.setup.turns, [`${screw}-${at}`]: turn } } }
-    }),
-  fc.boolean().map((split): Act => (b) => ({ ...b, circuit: { ...b.circuit, split } })),
-  fc.integer({ min: 20, max: 80 }).map((now): Act => (b) => ({ ...b, room: { ...b.room, now } })),
-  fc.constantFrom<Build['handedness']>('left', 'right').map((handedness): Act => (b) => ({ ...b, handedness })),
+    .map(
+      ([screw, string, at]): Act =>
+        (b) => {
+          const turn = { screw, turns: 0.25, at, ...(screw === 'length' ? { string } : {}) }
+          return { ...b, setup: { ...b.setup, turns: { ...b.setup.turns, [`${screw}-${at}`]: turn } } }
+        },
+    ),
+  fc.boolean().map(
+    (split): Act =>
+      (b) => ({ ...b, circuit: { ...b.circuit, split } }),
+  ),
+  fc.integer({ min: 20, max: 80 }).map(
+    (now): Act =>
+      (b) => ({ ...b, room: { ...b.room, now } }),
+  ),
+  fc.constantFrom<Build['handedness']>('left', 'right').map(
+    (handedness): Act =>
+      (b) => ({ ...b, handedness }),
+  ),
 )

@@ -83,7 +83,7 @@ export function StackTab({ finish }: { finish: FinishResult }) {
             ))}
           </div>
           {zone && (
-            <p className="flex flex-wrap items-center gap-2 px-4 pt-1 text-[15px]">
+            <div className="flex flex-wrap items-center gap-2 px-4 pt-1 text-[15px]">
               <span className="text-soft">
                 {own ? (own.layers.length ? 'A stack of its own.' : 'Stays bare.') : group ? 'As the whole.' : 'Stays as it is.'}{' '}
                 <span className="figure">{finish.area.zones[zone].toFixed(3)}</span> m²
@@ -92,7 +92,7 @@ export function StackTab({ finish }: { finish: FinishResult }) {
               {!(own && !own.layers.length) && <Button onClick={() => stackEdit((b) => zoneStack(b, zone, 'bare'))}>Leave it bare</Button>}
               {own && <Button onClick={() => stackEdit((b) => zoneStack(b, zone, 'whole'))}>As the whole</Button>}
               {zone === 'neck-back' && own && own.layers.length > 0 && (
-                <span className="w-56">
+                <div className="w-56">
                   <NumberEntry
                     label="Border from the nut, mm: pencil first"
                     value={own.border}
@@ -104,9 +104,9 @@ export function StackTab({ finish }: { finish: FinishResult }) {
                       )
                     }
                   />
-                </span>
+                </div>
               )}
-            </p>
+            </div>
           )}
           {layers.length > 0 && (!zone || own || group) ? (
             <CoreSample

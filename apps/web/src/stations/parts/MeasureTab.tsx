@@ -51,11 +51,7 @@ export function MeasureTab() {
       selected={hand?.ref.slot}
       onPick={(slot) => {
         const found = [...(bundle ? [bundle] : []), ...round.then].find((b) => b.readings.some((r) => r.ref.slot === slot))
-        if (found)
-          round.take(
-            found,
-            found.readings.find((r) => r.ref.slot === slot)!,
-          )
+        if (found) round.take(found, found.readings.find((r) => r.ref.slot === slot)!)
       }}
       boardLabel="The size to read"
       board={

@@ -48,7 +48,7 @@ describe('unpacking list', () => {
     await waitFor(() => expect(server.build.unpacked).toEqual({}))
     await userEvent.selectOptions(came, 'missing')
     await userEvent.click(inHand().getByRole('button', { name: 'Print it' }))
-    expect(await sheet()).toMatch(/Unpacking list[^]*missing/)
+    expect(await sheet()).toMatch(/Unpacking list[\s\S]*missing/)
   })
 })
 

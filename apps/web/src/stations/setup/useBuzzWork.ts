@@ -1,4 +1,4 @@
-import { type BuzzWork } from '@snug/core'
+import type { BuzzWork } from '@snug/core'
 import { useEffect, useState } from 'react'
 import { useOpenBuild } from '../../state/buildStore'
 import { circuitWorker } from '../../workers/compute'

@@ -2,7 +2,7 @@ import { frequencies } from '../engine/response'
 import { sweepVariants } from '../engine/variants'
 import type { Harness, PotPart } from '../model/harness'
 import { potElements, toNetlist, type Load } from '../model/toNetlist'
-import { type Setting } from '../model/setting'
+import type { Setting } from '../model/setting'
 import { switchStates } from '../model/switchStates'
 
 /** One swept curve: gains in dB over `hertz`, at one setting. */

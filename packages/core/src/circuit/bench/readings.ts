@@ -6,7 +6,7 @@ import type { Size } from '../../quantity/size'
 import { reading, type Reading } from '../engine/ohmmeter'
 import { jackProbes, lugsOf, type Coil, type Harness, type PotPart } from '../model/harness'
 import { resistorsOf, toNetlist } from '../model/toNetlist'
-import { type Setting } from '../model/setting'
+import type { Setting } from '../model/setting'
 import { sameSwitches } from '../model/switchStates'
 
 export interface PredictedReading {

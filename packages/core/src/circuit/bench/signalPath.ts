@@ -21,7 +21,7 @@ export function signalPath(harness: Harness, switches: Setting['switches']): Sig
   const [tip] = jackProbes(harness)
   const reached = new Set([root(tip)])
   const edges = ways.flatMap((e) => (e.type === 'K' || e.type === 'C' ? [] : [[root(e.nodes[0]), root(e.nodes[1])] as const]))
-  for (let before = 0; before < reached.size;) {
+  for (let before = 0; before < reached.size; ) {
     before = reached.size
     for (const [p, q] of edges) {
       if (p === nodes.ground || q === nodes.ground) continue

@@ -77,7 +77,7 @@ function nodesOf({ elements, output }: Netlist): Nodes {
 /** Places joined to the tip by anything at all, on ways that do not pass ground: a coil that ends at none of them cannot be heard. */
 function reachedFromTip({ ends, tip, ground }: Nodes): Set<number> {
   const reached = new Set([tip])
-  for (let before = 0; before < reached.size;) {
+  for (let before = 0; before < reached.size; ) {
     before = reached.size
     for (const [p, q] of ends) {
       if (p === ground || q === ground) continue

@@ -71,7 +71,7 @@ export function sameSwitch(found: SwitchTable, known: SwitchTable): Record<strin
 /** Everything a lug beeps with in one position, itself included. */
 function groupOf(lug: string, pairs: readonly (readonly [string, string])[]): ReadonlySet<string> {
   const group = new Set([lug])
-  for (let before = 0; before < group.size;) {
+  for (let before = 0; before < group.size; ) {
     before = group.size
     for (const [p, q] of pairs) {
       if (group.has(p)) group.add(q)

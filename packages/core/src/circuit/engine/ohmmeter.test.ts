@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { create, all } from 'mathjs'
 import { describe, expect, it } from 'vitest'
-import { type Element } from './netlist'
+import type { Element } from './netlist'
 import { ohmsBetween } from './ohmmeter'
 
 const math = create(all!)

@@ -30,7 +30,7 @@ export function reading(elements: readonly Element[], a: string, b: string): Rea
     e.type === 'R' ? [{ ref: e.ref, p: nodes.find(e.nodes[0]).root, q: nodes.find(e.nodes[1]).root, g: 1 / e.value }] : [],
   )
   const reach = new Map<number, number>([[to, -1]])
-  for (let grown = true; grown;) {
+  for (let grown = true; grown; ) {
     grown = false
     for (const { p, q } of edges)
       for (const [x, y] of [

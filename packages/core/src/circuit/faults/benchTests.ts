@@ -110,25 +110,29 @@ export function benchTests(harness: Harness): BenchTest[] {
         minutes: 0.6,
         open: false,
       },
-      ...pickups.map((p): BenchTest => ({
-        id: `tap ${p} ${id}`,
-        kind: 'tap',
-        says: `Tap the ${p} pickup with a screwdriver${inPosition(id)}.`,
-        setting: { switches, knobs: {} },
-        of: p,
+      ...pickups.map(
+        (p): BenchTest => ({
+          id: `tap ${p} ${id}`,
+          kind: 'tap',
+          says: `Tap the ${p} pickup with a screwdriver${inPosition(id)}.`,
+          setting: { switches, knobs: {} },
+          of: p,
+          minutes: 0.5,
+          open: false,
+        }),
+      ),
+    ]),
+    ...potsOf(harness).map(
+      (p): BenchTest => ({
+        id: `turn ${p.id}`,
+        kind: p.id.startsWith('tone') ? 'tone' : 'volume',
+        says: `Play and turn the ${p.label} to 0.`,
+        setting: first,
+        of: p.id,
         minutes: 0.5,
         open: false,
-      })),
-    ]),
-    ...potsOf(harness).map((p): BenchTest => ({
-      id: `turn ${p.id}`,
-      kind: p.id.startsWith('tone') ? 'tone' : 'volume',
-      says: `Play and turn the ${p.label} to 0.`,
-      setting: first,
-      of: p.id,
-      minutes: 0.5,
-      open: false,
-    })),
+      }),
+    ),
     ...(strings
       ? [
           {

@@ -199,15 +199,17 @@ function partFaults(harness: Harness): Fault[] {
 
 function potFaults(p: PotPart): Fault[] {
   return [
-    ...WRONG_POTS.filter((ohm) => Math.abs(Math.log(ohm / p.ohm)) > 0.5).map((ohm): Fault => ({
-      id: `pot-wrong ${p.id} ${ohm}`,
-      kind: 'pot-wrong',
-      says: `The ${p.label} is a pot of ${printOhms(ohm)} instead of ${printOhms(p.ohm)}.`,
-      cure: 'Measure its outer lugs with one of them off, and exchange it.',
-      prior: 0.12,
-      at: [`${p.id}.1`, `${p.id}.3`],
-      apply: (h) => changed(h, p, { ohm }),
-    })),
+    ...WRONG_POTS.filter((ohm) => Math.abs(Math.log(ohm / p.ohm)) > 0.5).map(
+      (ohm): Fault => ({
+        id: `pot-wrong ${p.id} ${ohm}`,
+        kind: 'pot-wrong',
+        says: `The ${p.label} is a pot of ${printOhms(ohm)} instead of ${printOhms(p.ohm)}.`,
+        cure: 'Measure its outer lugs with one of them off, and exchange it.',
+        prior: 0.12,
+        at: [`${p.id}.1`, `${p.id}.3`],
+        apply: (h) => changed(h, p, { ohm }),
+      }),
+    ),
     {
       id: `track-open ${p.id}`,
       kind: 'track-open',
@@ -230,18 +232,20 @@ function shorts(harness: Harness, say: (lug: string) => string): Fault[] {
     .filter((lug) => lugParts(lug).component !== 'jack' && !coilsOf(harness).some((c) => c.id === lugParts(lug).component))
     .map((lug) => [lug, 'case.1'] as const)
   const used = new Set(harness.wires.flatMap((w) => [w.from, w.to]))
-  return [...bridged.filter(([a, b]) => used.has(a) && used.has(b)), ...live].map(([a, b]): Fault => ({
-    id: `short ${wireKey(a, b)}`,
-    kind: 'short',
-    says: b === 'case.1' ? `${say(a)} touches metal: a case, foil or the cavity’s wall.` : `${say(a)} and ${say(b)} touch each other.`,
-    cure:
-      b === 'case.1'
-        ? 'Bend it free and put tube over it; tape over foil beside live lugs.'
-        : 'Suck the bridge of solder off; cut stray strands.',
-    prior: b === 'case.1' ? 0.25 : 0.3,
-    at: [a, b],
-    apply: (h) => joined(h, a, b),
-  }))
+  return [...bridged.filter(([a, b]) => used.has(a) && used.has(b)), ...live].map(
+    ([a, b]): Fault => ({
+      id: `short ${wireKey(a, b)}`,
+      kind: 'short',
+      says: b === 'case.1' ? `${say(a)} touches metal: a case, foil or the cavity’s wall.` : `${say(a)} and ${say(b)} touch each other.`,
+      cure:
+        b === 'case.1'
+          ? 'Bend it free and put tube over it; tape over foil beside live lugs.'
+          : 'Suck the bridge of solder off; cut stray strands.',
+      prior: b === 'case.1' ? 0.25 : 0.3,
+      at: [a, b],
+      apply: (h) => joined(h, a, b),
+    }),
+  )
 }
 
 /** Wires of one part on each other's lugs. */
@@ -251,15 +255,17 @@ function swaps(harness: Harness, say: (lug: string) => string): Fault[] {
     if (c.is !== 'pot' && c.is !== 'switch') return []
     const lugs = lugsOf(c).filter((l) => used.has(l))
     return lugs.flatMap((a, i) =>
-      lugs.slice(i + 1).map((b): Fault => ({
-        id: `swapped ${wireKey(a, b)}`,
-        kind: 'swapped',
-        says: `The wires of ${say(a)} and of lug ${lugParts(b).own} are in each other’s place.`,
-        cure: 'Unsolder both, and count the lugs again from the side you look at.',
-        prior: 0.2,
-        at: [a, b],
-        apply: (h) => exchanged(h, a, b),
-      })),
+      lugs.slice(i + 1).map(
+        (b): Fault => ({
+          id: `swapped ${wireKey(a, b)}`,
+          kind: 'swapped',
+          says: `The wires of ${say(a)} and of lug ${lugParts(b).own} are in each other’s place.`,
+          cure: 'Unsolder both, and count the lugs again from the side you look at.',
+          prior: 0.2,
+          at: [a, b],
+          apply: (h) => exchanged(h, a, b),
+        }),
+      ),
     )
   })
 }

@@ -1,5 +1,5 @@
 import { OPEN_LINE } from '../../quantity/electrical'
-import { type BenchTest, type Outcome } from './benchTests'
+import type { BenchTest, Outcome } from './benchTests'
 import { distinct } from './distinct'
 import { chances, type Cabinet, type Evidence, type Weigh } from './rank'
 

@@ -71,7 +71,7 @@ export function tableProblems({ lugs, positions }: SwitchTable): string[] {
 
 function allJoined(lugs: readonly string[], pairs: readonly (readonly [string, string])[]): boolean {
   const reached = new Set([lugs[0]!])
-  for (let before = 0; before < reached.size;) {
+  for (let before = 0; before < reached.size; ) {
     before = reached.size
     for (const [a, b] of pairs) {
       if (reached.has(a)) reached.add(b)

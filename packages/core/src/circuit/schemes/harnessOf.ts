@@ -13,7 +13,8 @@ import { Weaver } from './weaver'
 
 /** The harness of a build, or what a wiring could not do without. */
 export type SchemeResult =
-  { ok: true; harness: Harness; notes: string[]; recipe: Recipe } | { ok: false; missing: Slot[]; untold: TraitRef[]; says?: string }
+  | { ok: true; harness: Harness; notes: string[]; recipe: Recipe }
+  | { ok: false; missing: Slot[]; untold: TraitRef[]; says?: string }
 
 /** From the bridge up, as selectors count. */
 const BRIDGE_FIRST: readonly PickupPlace[] = ['bridge', 'middle', 'neck']

@@ -11,6 +11,7 @@ import { switchesOf, switchStates } from '../model/switchStates'
 import { wireKey } from './edited'
 import { harnessOf, offersOf, optionsOf } from './harnessOf'
 import { RECIPES } from './recipes'
+import { holds } from '../../testing/holds'
 
 type Wanted = Parameters<typeof wirable>[0]
 const made = (w: Wanted) => {
@@ -54,7 +55,7 @@ const anyWanted = fc
 
 describe('laws of wirings, over every one with every option', () => {
   it('every wire ends on two lugs there are, and none lies twice', () =>
-    fc.assert(
+    void holds(
       fc.property(anyWanted, (w) => {
         const harness = h(w)
         const lugs = new Set(harness.components.flatMap(lugsOf))
@@ -63,10 +64,10 @@ describe('laws of wirings, over every one with every option', () => {
         expect(new Set(keys).size).toBe(keys.length)
         expect(new Set(harness.components.map((c) => c.id)).size).toBe(harness.components.length)
       }),
-      { numRuns: 400 },
+      800,
     ))
   it('every pickup is heard somewhere, and nothing is live that should be ground', () =>
-    fc.assert(
+    void holds(
       fc.property(anyWanted, (w) => {
         const harness = h(w)
         const heard = new Set<string>()
@@ -78,10 +79,10 @@ describe('laws of wirings, over every one with every option', () => {
         const pickups = new Set(harness.components.flatMap((c) => (c.is === 'coil' && heard.has(c.id) ? [c.pickup] : [])))
         expect([...pickups].toSorted()).toEqual([...w.places].toSorted())
       }),
-      { numRuns: 150 },
+      800,
     ))
   it('each case, frame and the strings has a ground wire of its own; foil alone grounds nothing', () =>
-    fc.assert(
+    void holds(
       fc.property(anyWanted, (w) => {
         const harness = h(w)
         const ends = harness.wires.flatMap((x) => [x.from, x.to])
@@ -95,10 +96,10 @@ describe('laws of wirings, over every one with every option', () => {
         )
         expect(harness.components.some((c) => c.id === 'strings')).toBe(true)
       }),
-      { numRuns: 200 },
+      800,
     ))
   it('the volume at nothing silences the jack but for a pickup that goes past it', () =>
-    fc.assert(
+    void holds(
       fc.property(anyWanted, (w) => {
         const harness = h(w)
         const past = (pull: number | undefined, preset: number | undefined) =>
@@ -110,16 +111,16 @@ describe('laws of wirings, over every one with every option', () => {
           expect(ohm === 0 || ohm === Infinity, `${JSON.stringify(switches)} ${ohm}`).toBe(true)
         }
       }),
-      { numRuns: 150 },
+      800,
     ))
   it('what cannot be had is not taken, whatever was chosen', () =>
-    fc.assert(
+    void holds(
       fc.property(anyWanted, (w) => {
         const build = wirable(w)
         const recipe = RECIPES.find((r) => r.id === w.scheme)!
         for (const o of optionsOf(build, recipe)) expect(o.lacks[o.chosen], o.spec.id).toBeUndefined()
       }),
-      { numRuns: 300 },
+      800,
     ))
 })
 
@@ -155,10 +156,7 @@ describe('what is heard, position by position', () => {
   })
   it('nobody said how many leads: no tap is offered, and why', () => {
     const build = wirable({ ...TRIO, two: ['bridge', 'neck'], contacts: 'lever-5x4' })
-    const tap = optionsOf(
-      build,
-      RECIPES.find((r) => r.id === 'three-on-four-poles')!,
-    ).find((o) => o.spec.id === 'tap')!
+    const tap = optionsOf(build, RECIPES.find((r) => r.id === 'three-on-four-poles')!).find((o) => o.spec.id === 'tap')!
     expect(tap.chosen).toBe('whole')
     expect(tap.lacks.tap).toMatch(/how many leads/)
   })

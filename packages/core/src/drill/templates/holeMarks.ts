@@ -1,5 +1,5 @@
 import { printMm } from '../../quantity/length'
-import { type HoleCard, type Side } from '../holeCard'
+import type { HoleCard, Side } from '../holeCard'
 import { type Shape, hole } from './template'
 
 /** Holes of these sides as they are marked; what is there is shown and not cut. */

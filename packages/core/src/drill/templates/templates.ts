@@ -1,4 +1,4 @@
-import { type Build } from '../../document/build'
+import type { Build } from '../../document/build'
 import { traitAt } from '../../document/read'
 import { type Bench, USUAL_BENCH } from '../bench'
 import { withoutGuesses } from '../told'

@@ -1,4 +1,4 @@
-import { type Template, type TemplateId } from './template'
+import type { Template, TemplateId } from './template'
 
 export type Made = Pick<Template, 'title' | 'seen' | 'notes' | 'shapes'> & { legend?: string[] }
 

@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
-import { type Question } from '../../judge/joint'
+import type { Question } from '../../judge/joint'
 import { gapOf, sizeIn, traitIn } from '../../judge/known'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'

@@ -1,9 +1,9 @@
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import { CARD, riseOver, STRIP, tiltFor, type SideSetting } from '../../instrument/neckAngle'
-import { type Cure } from '../../judge/joint'
+import type { Cure } from '../../judge/joint'
 import { landing } from '../../judge/known'
-import { type Distribution } from '../../quantity/distribution'
+import type { Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { SHIM_DOUBT, sideSetting, tiltJob } from './sideSetting'
 

@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
 import { filmOn } from '../../finish/film'
-import { type Question, type Cure } from '../../judge/joint'
+import type { Question, Cure } from '../../judge/joint'
 import { gapOf } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { likelyOf } from '../../quantity/distribution'

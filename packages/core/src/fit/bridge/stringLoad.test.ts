@@ -1,5 +1,4 @@
 import { describe } from 'vitest'
-import {} from '../../testing/fullBuild'
 import { judgeRows } from '../../testing/rows'
 
 /** Limits [practice], sums [physics]; each with the sum by hand. */

@@ -1,7 +1,7 @@
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { stringPulls } from '../../instrument/stringPulls'
-import { type Question } from '../../judge/joint'
+import type { Question } from '../../judge/joint'
 import { sizeIn, sizesIn, traitIn } from '../../judge/known'
 import type { Slot } from '../../parts/slots'
 import { woodNamed } from '../../parts/woods'

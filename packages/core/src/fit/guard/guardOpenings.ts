@@ -12,7 +12,7 @@ import {
   type PickupPlace,
 } from '../../instrument/guardPlace'
 import { judged } from '../../judge/assemble'
-import { type JudgedJoint, type Question } from '../../judge/joint'
+import type { JudgedJoint, Question } from '../../judge/joint'
 import { drawnAt, sizeToDraw } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { normal, orAnotherPattern, propagate, type Distribution } from '../../quantity/distribution'

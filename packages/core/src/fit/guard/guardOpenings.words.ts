@@ -1,7 +1,7 @@
 import type { Build, JobEffect, PlannedJob } from '../../document/build'
 import { sizeRef, valueAt } from '../../document/read'
-import { type Edge, type EdgeFiling, type GuardFit, type PickupPlace } from '../../instrument/guardPlace'
-import { type Cure } from '../../judge/joint'
+import type { Edge, EdgeFiling, GuardFit, PickupPlace } from '../../instrument/guardPlace'
+import type { Cure } from '../../judge/joint'
 import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
 

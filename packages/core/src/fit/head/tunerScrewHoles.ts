@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef } from '../../document/read'
-import { type Question } from '../../judge/joint'
+import type { Question } from '../../judge/joint'
 import { drawnAt, gapOf, sizeIn } from '../../judge/known'
 import { likelyOf, linear, ofSize, propagate } from '../../quantity/distribution'
 import { printMm, printSide } from '../../quantity/length'

@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
-import { type Question } from '../../judge/joint'
+import type { Question } from '../../judge/joint'
 import { sizesIn } from '../../judge/known'
 import { certain, likelyOf, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'

@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, valueAt, type SizeRef } from '../../document/read'
-import { type Cure } from '../../judge/joint'
+import type { Cure } from '../../judge/joint'
 import { likelyOf, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { WANTED, SLOPPY, SHAVING_DOUBT, type PocketPlace, SNUG, SHAVED_AT_MOST, VENEER, LINED_TO } from './pocketWidth.limits'

@@ -35,8 +35,8 @@ describe('height screws of a hung pickup over their whole travel', () => {
     ],
     hung,
   )
+  // A fixed bridge has no spring room: 44.2 - 17 - 26 = 1.2.
   for (const place of ['middle', 'bridge'] as const)
-    // A fixed bridge has no spring room: 44.2 - 17 - 26 = 1.2.
     judgeRows(
       [
         {

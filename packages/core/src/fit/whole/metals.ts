@@ -5,7 +5,7 @@ import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { judged } from '../../judge/assemble'
-import { type JudgedJoint } from '../../judge/joint'
+import type { JudgedJoint } from '../../judge/joint'
 import { slotSpec, type Slot } from '../../parts/slots'
 import { settled } from '../../judge/settled'
 

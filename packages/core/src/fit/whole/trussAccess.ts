@@ -5,7 +5,7 @@ import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { judged } from '../../judge/assemble'
-import { type JudgedJoint, type Question } from '../../judge/joint'
+import type { JudgedJoint, Question } from '../../judge/joint'
 import { drawnAt, traitIn } from '../../judge/known'
 import { settled } from '../../judge/settled'
 

@@ -46,17 +46,23 @@ export function flagDrawing(flag: number, bit: number): Drawing {
   const marks: Mark[] = [
     { mark: 'area', role: 'bit', points: [pt(0, 0), pt(r * 1.2, -r), pt(flag + 14, -r), pt(flag + 14, r), pt(r * 1.2, r)] },
     { mark: 'area', role: 'tape', points: rectangle(flag, -r - 1.5, flag + 6, r + 1.5) },
-    ...Array.from({ length: Math.floor(flag) + 7 }, (_, i): Mark => ({
-      mark: 'line',
-      role: 'guide',
-      points: [pt(i, r + 3), pt(i, r + (i % 10 === 0 ? 8 : i % 5 === 0 ? 6.5 : 5))],
-    })),
-    ...Array.from({ length: Math.floor((flag + 6) / 10) }, (_, i): Mark => ({
-      mark: 'label',
-      at: pt(10 * (i + 1), r + 11.5),
-      text: String(10 * (i + 1)),
-      anchor: 'middle',
-    })),
+    ...Array.from(
+      { length: Math.floor(flag) + 7 },
+      (_, i): Mark => ({
+        mark: 'line',
+        role: 'guide',
+        points: [pt(i, r + 3), pt(i, r + (i % 10 === 0 ? 8 : i % 5 === 0 ? 6.5 : 5))],
+      }),
+    ),
+    ...Array.from(
+      { length: Math.floor((flag + 6) / 10) },
+      (_, i): Mark => ({
+        mark: 'label',
+        at: pt(10 * (i + 1), r + 11.5),
+        text: String(10 * (i + 1)),
+        anchor: 'middle',
+      }),
+    ),
     { mark: 'label', at: pt(flag, -r - 3), text: `tape ${printMm(flag, 1)} mm from the tip`, anchor: 'middle' },
   ]
   return {

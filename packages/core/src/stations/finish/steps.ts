@@ -36,10 +36,7 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
     lastOf.set(group, one)
     return {
       one,
-      wax: isLastWax(
-        groups.find((g) => g.id === group)!,
-        layer,
-      ),
+      wax: isLastWax(groups.find((g) => g.id === group)!, layer),
     }
   })
   const layers = made.filter((m) => !m.wax).map((m) => m.one)
