@@ -103,12 +103,14 @@ export async function copyOf(server: string, id: string): Promise<string> {
   return ((await answer.json()) as { id: string }).id
 }
 
-/** To another address of the application without loading it anew, as a link within it leads there. */
+/** To another address of a build without loading it anew, as a link within it leads there; what was open stays until that is there. */
 export async function walkTo(page: Page, path: string): Promise<void> {
   await page.evaluate((to) => {
     window.history.pushState({}, '', to)
     window.dispatchEvent(new PopStateEvent('popstate'))
   }, path)
+  const station = /\/builds\/[^/]+\/(\w+)/.exec(path)![1]!
+  await base.expect(page.locator('nav[aria-label=Stations] a[aria-current=page]')).toHaveAttribute('href', new RegExp(`/${station}$`))
 }
 
 /** Everything typed so far has reached the server; what the sill says before a person walks away. */
