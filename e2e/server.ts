@@ -83,7 +83,7 @@ export const test = base.extend<object, Shared>({
     { scope: 'worker' },
   ],
   baseURL: async ({ server }, use) => use(server),
-  context: async ({ browser, profile, server, viewport, hasTouch }, use) => {
+  context: async ({ browser, profile, server, viewport, hasTouch }, use, info) => {
     // One with fingers is a browser of its own.
     if (hasTouch) {
       const own = await browser.newContext({ baseURL: server, viewport, hasTouch })
@@ -92,9 +92,20 @@ export const test = base.extend<object, Shared>({
       return
     }
     await use(profile.context)
+    if (info.status !== info.expectedStatus) await info.attach('shown', { body: await shown(profile.context) })
     await profile.empty()
   },
 })
+
+/** What the pages of a test that failed showed; a page that does not answer is said to. */
+async function shown(context: BrowserContext): Promise<string> {
+  const texts = context.pages().map((page) => {
+    const answer = page.evaluate(() => document.body.innerText).catch(String)
+    const patience = new Promise<string>((done) => setTimeout(() => done('does not answer'), 5000))
+    return Promise.race([answer, patience]).then((text) => `${page.url()}\n${text}`)
+  })
+  return (await Promise.all(texts)).join('\n')
+}
 
 /** A copy of a demo build under an id of its own, so that no test meets what another did. */
 export async function copyOf(server: string, id: string): Promise<string> {

@@ -77,7 +77,7 @@ export default function IntonationTab({ setup }: { setup: SetupResult }) {
       hand={
         <div>
           <h2 className="text-[23px]">Intonation at fret 12</h2>
-          {setup.pulls.length > 0 && <PitchFromSound key={seen} string={hand?.number ?? 1} read={hand?.read ?? false} />}
+          {setup.pulls.length > 0 && <PitchFromSound key={hand?.number} string={hand?.number ?? 1} read={hand?.read ?? false} />}
           <Intonation setup={setup} />
         </div>
       }

@@ -1,6 +1,6 @@
 import { pulledString, simulatedPluck, noteReading, type Listened } from '@snug/core'
 import { readWav } from '@snug/formats/wavIn'
-import { useEffect, useRef, useState } from 'react'
+import { useRef, useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { circuitWorker } from '../../workers/compute'
 import { Button } from '../../ui/Button'
@@ -14,7 +14,10 @@ interface Taken {
   why?: string
 }
 
-/** A string heard open and at fret 12, from a file, the microphone or the simulated instrument; the difference is the reading. */
+/**
+ * A string heard open and at fret 12, from a file, the microphone or the simulated instrument; the difference is the reading. Made anew
+ * for each string, so that what was heard of one is never taken for another.
+ */
 export function PitchFromSound({ string, read }: { string: number; read: boolean }) {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
@@ -22,7 +25,6 @@ export function PitchFromSound({ string, read }: { string: number; read: boolean
   const next = useRef<'open' | 'octave'>('open')
   const target = pulledString(build, string)
   const mic = useMicrophone()
-  useEffect(() => setTaken({}), [string])
   const hear = async (samples: Float64Array, rate: number, which: 'open' | 'octave') => {
     const heard: Listened = await circuitWorker().pitchOf(samples, rate)
     setTaken((was) => (heard.ok ? { ...was, [which]: heard.heard.hertz, why: undefined } : { ...was, why: heard.why }) as Taken)

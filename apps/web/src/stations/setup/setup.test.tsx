@@ -142,6 +142,18 @@ describe('intonation by sound', () => {
     await userEvent.click(await by.findByRole('button', { name: 'Take it as the reading' }))
     await waitFor(() => expect(setupReading(server.build, { what: 'cents', string: 6 })).toBeCloseTo(8.3, 0))
   })
+  it('what was heard of one string is not taken for another', async () => {
+    at('?tab=intonation')
+    const by = () => within(screen.getByRole('region', { name: 'Pitch from sound' }))
+    await screen.findByRole('region', { name: 'Pitch from sound' })
+    await userEvent.click(by().getAllByRole('button', { name: 'Simulated' })[0]!)
+    expect(await by().findByText(/Hz, [+-]/)).toBeTruthy()
+    await userEvent.click(screen.getByRole('button', { name: /^1 · / }))
+    expect(by().getByRole('heading').textContent).toMatch(/^String 1, /)
+    await userEvent.click(by().getAllByRole('button', { name: 'Simulated' })[1]!)
+    await by().findByText(/Hz, [+-]/)
+    expect(by().queryByRole('button', { name: 'Take it as the reading' })).toBeNull()
+  })
   it('a file that is no sound says so', async () => {
     at('?tab=intonation')
     await userEvent.upload(await screen.findByLabelText('Open of string 6 as WAV'), new File(['no sound'], 'a.wav', { type: 'audio/wav' }))
