@@ -124,7 +124,9 @@ test('undo, redo, and a change on trial that is dropped', async ({ page, server 
   await page.keyboard.press('Control+Shift+z')
   await expect(pocket).toHaveValue('56.7')
 
-  await hand.getByLabel('only try it out').check()
+  // By key: what to read comes a moment later and moves the box.
+  await hand.getByLabel('only try it out').press('Space')
+  await expect(hand.getByLabel('only try it out')).toBeChecked()
   await pocket.fill('57')
   await pocket.press('Enter')
   const trial = page.getByRole('complementary', { name: 'On trial' })

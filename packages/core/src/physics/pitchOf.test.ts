@@ -100,6 +100,13 @@ describe('pitch of tones of known pitch', () => {
       ),
       200,
     ))
+  it('high and plucked near the bridge: its period, not three of them', () => {
+    const tone = { ...plain, first: 1250.77, stiffness: 1e-6, pluck: 0.0747, partials: 24, decay: [2, 0.03] as const }
+    const clean = renderTone(tone)
+    const rms = Math.sqrt(clean.reduce((s, y) => s + y * y, 0) / clean.length)
+    for (const seed of [1, 2, 3, 4])
+      expect(Math.abs(off(renderTone({ ...tone, seed, noise: rms / 10 }), 44_100, 1250.77))).toBeLessThanOrEqual(0.5)
+  })
   it('agrees with a general pitch detector within a cent, on tones with all their partials in line', () => {
     const size = 8192
     const other = PitchDetector.forFloat64Array(size)

@@ -13,10 +13,15 @@ export type Listened = { ok: true; heard: HeardPitch } | { ok: false; why: strin
 
 const LOWEST = 36
 const HIGHEST = 1500
-/** Rates the first look is taken at, Hz, and the period it goes from the finer to the rougher at, s. */
-const COARSE = 11_025
-const ROUGH = 4000
-const BETWEEN = 1 / 250
+/**
+ * Periods the first look is taken at, s, and the rate it takes for each, Hz. A period of a dozen samples lies between two of them, and
+ * where its partials are strong three periods are more like the sound than one.
+ */
+const LOOKS = [
+  { from: 0, to: 1 / 600, at: 22_050 },
+  { from: 1 / 600, to: 1 / 250, at: 11_025 },
+  { from: 1 / 250, to: 1 / LOWEST, at: 4000 },
+] as const
 /** Attack that is passed over, s, and the longest piece listened to. */
 const ATTACK = 0.015
 const LONGEST = 0.6
@@ -98,8 +103,13 @@ interface Peak {
 }
 
 /** Peaks of the normalised square difference between two lags, once the sound was unlike itself: the hill at no lag at all is no period. */
-function likeness(piece: Float64Array, rate: number, [from, to]: [number, number], unlike: boolean): { peaks: Peak[]; unlike: boolean } {
-  const x = thinned(piece, Math.max(1, Math.round(rate / (from > 0 ? ROUGH : COARSE))))
+function likeness(
+  piece: Float64Array,
+  rate: number,
+  { from, to, at }: (typeof LOOKS)[number],
+  unlike: boolean,
+): { peaks: Peak[]; unlike: boolean } {
+  const x = thinned(piece, Math.max(1, Math.round(rate / at)))
   const r = (rate * x.length) / piece.length
   const longest = Math.min(x.length >> 1, Math.ceil(r * to) + 2)
   const width = x.length - longest
@@ -127,9 +137,12 @@ function likeness(piece: Float64Array, rate: number, [from, to]: [number, number
 
 /** The first peak that is nearly the highest: short periods are looked at finely, long ones roughly. */
 function coarsePeriod(piece: Float64Array, rate: number): { hertz: number; clear: number } | undefined {
-  const short = likeness(piece, rate, [0, BETWEEN], false)
-  const long = likeness(piece, rate, [BETWEEN, 1 / LOWEST], short.unlike)
-  const peaks = [...short.peaks, ...long.peaks]
+  let unlike = false
+  const peaks = LOOKS.flatMap((look) => {
+    const seen = likeness(piece, rate, look, unlike)
+    unlike = seen.unlike
+    return seen.peaks
+  })
   const most = Math.max(0, ...peaks.map((p) => p.height))
   const first = peaks.find((p) => p.height >= 0.92 * most)
   return first && { hertz: 1 / first.after, clear: Math.min(1, first.height) }

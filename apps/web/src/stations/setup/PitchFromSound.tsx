@@ -1,4 +1,4 @@
-import { pulledString, simulatedPluck, noteReading, type Listened } from '@snug/core'
+import { heardPitch, noteReading, pulledString, SETUP_BOUNDS, simulatedPluck, type Listened } from '@snug/core'
 import { readWav } from '@snug/formats/wavIn'
 import { useRef, useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -9,8 +9,9 @@ import { useMicrophone } from './useMicrophone'
 import { now } from '../../state/now'
 
 interface Taken {
-  open?: number
-  octave?: number
+  /** Cents off where it should sound. */
+  open?: number | undefined
+  octave?: number | undefined
   why?: string
 }
 
@@ -25,22 +26,24 @@ export function PitchFromSound({ string, read }: { string: number; read: boolean
   const next = useRef<'open' | 'octave'>('open')
   const target = pulledString(build, string)
   const mic = useMicrophone()
+  if (!target) return null
+  const wanted = { open: target.hertz, octave: 2 * target.hertz }
   const hear = async (samples: Float64Array, rate: number, which: 'open' | 'octave') => {
-    const heard: Listened = await circuitWorker().pitchOf(samples, rate)
-    setTaken((was) => (heard.ok ? { ...was, [which]: heard.heard.hertz, why: undefined } : { ...was, why: heard.why }) as Taken)
+    const listened: Listened = await circuitWorker().pitchOf(samples, rate)
+    const heard = listened.ok ? heardPitch(listened.heard.hertz, wanted[which]) : { why: listened.why }
+    setTaken((was) => ('cents' in heard ? { octave: was.octave, open: was.open, [which]: heard.cents } : { ...was, why: heard.why }))
   }
   const file = async (f: File) => {
     const read = readWav(await f.arrayBuffer())
     if (!read.ok) setTaken((was) => ({ ...was, why: read.why }))
     else await hear(read.samples, read.rate, next.current)
   }
-  if (!target) return null
-  const cents = taken.open && taken.octave ? 1200 * Math.log2(taken.octave / (2 * taken.open)) : undefined
-  const row = (which: 'open' | 'octave', label: string, wanted: number) => (
+  const cents = taken.open !== undefined && taken.octave !== undefined ? taken.octave - taken.open : undefined
+  const row = (which: 'open' | 'octave', label: string) => (
     <div className="mt-2 flex flex-wrap items-center gap-2 border-t border-hairline pt-2">
       <span className="w-full">
         {label}
-        <span className="figure ml-2 text-[14px] text-soft">{wanted.toFixed(2)} Hz</span>
+        <span className="figure ml-2 text-[14px] text-soft">{wanted[which].toFixed(2)} Hz</span>
       </span>
       <Button onClick={() => void hear(...simulatedPluck(build, string, which === 'open' ? 0 : 12), which)}>Simulated</Button>
       <FileButton
@@ -62,7 +65,7 @@ export function PitchFromSound({ string, read }: { string: number; read: boolean
         Microphone
       </Button>
       <b className="figure ml-auto">
-        {taken[which] === undefined ? '' : `${taken[which].toFixed(2)} Hz, ${signed(1200 * Math.log2(taken[which] / wanted))} cents`}
+        {taken[which] === undefined ? '' : `${(wanted[which] * 2 ** (taken[which] / 1200)).toFixed(2)} Hz, ${signed(taken[which])} cents`}
       </b>
     </div>
   )
@@ -71,8 +74,8 @@ export function PitchFromSound({ string, read }: { string: number; read: boolean
       <h3 className="text-[18px]">
         String {string}, {target.note}, by its sound
       </h3>
-      {row('open', 'Open', target.hertz)}
-      {row('octave', 'At fret 12', 2 * target.hertz)}
+      {row('open', 'Open')}
+      {row('octave', 'At fret 12')}
       {mic.state === 'listening' && (
         <div
           className="mt-2 h-2 rounded bg-hairline"
@@ -93,20 +96,24 @@ export function PitchFromSound({ string, read }: { string: number; read: boolean
       {cents !== undefined && (
         <p className="mt-2">
           Fret 12 against the open octave: <b className="figure">{signed(cents)} cents</b>{' '}
-          <Button
-            look="main"
-            onClick={() =>
-              change((b) =>
-                noteReading(
-                  b,
-                  { what: 'cents', string, value: Math.round(cents * 10) / 10, at: now() },
-                  `String ${string} ${signed(cents)} cents at fret 12`,
-                ),
-              )
-            }
-          >
-            Take it as the reading
-          </Button>
+          {Math.abs(cents) > SETUP_BOUNDS.cents.to ? (
+            <span className="text-wont">More than a string is ever off: pluck both again.</span>
+          ) : (
+            <Button
+              look="main"
+              onClick={() =>
+                change((b) =>
+                  noteReading(
+                    b,
+                    { what: 'cents', string, value: Math.round(cents * 10) / 10, at: now() },
+                    `String ${string} ${signed(cents)} cents at fret 12`,
+                  ),
+                )
+              }
+            >
+              Take it as the reading
+            </Button>
+          )}
         </p>
       )}
       <p className="text-[13px] text-soft">

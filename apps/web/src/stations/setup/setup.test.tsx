@@ -1,6 +1,7 @@
 import { readingsOf, setupReading, type Build } from '@snug/core'
 import { changed, fullBuild } from '@snug/core/testing/fullBuild'
 import { screen, waitFor, within } from '@testing-library/react'
+import { toWav } from '@snug/formats/wav'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
 import { inHand, layOut, show } from '../../testing/bench'
@@ -153,6 +154,33 @@ describe('intonation by sound', () => {
     await userEvent.click(by().getAllByRole('button', { name: 'Simulated' })[1]!)
     await by().findByText(/Hz, [+-]/)
     expect(by().queryByRole('button', { name: 'Take it as the reading' })).toBeNull()
+  })
+  it('another string is no reading of this one; the right one is, and takes back what was said', async () => {
+    at('?tab=intonation')
+    const by = within(await screen.findByRole('region', { name: 'Pitch from sound' }))
+    const sound = (hertz: number) =>
+      new File(
+        [
+          new Uint8Array(
+            toWav(
+              Float32Array.from({ length: 30_000 }, (_, i) => 0.4 * Math.sin((2 * Math.PI * hertz * i) / 44_100)),
+              44_100,
+            ),
+          ),
+        ],
+        'a.wav',
+      )
+    await userEvent.upload(by.getByLabelText('Open of string 6 as WAV'), sound(110))
+    expect((await by.findByRole('alert')).textContent).toMatch(/^110\.0 Hz was heard where 82\.4 should sound: another string/)
+    expect(by.queryByText(/Hz, [+-]/)).toBeNull()
+    await userEvent.upload(by.getByLabelText('Open of string 6 as WAV'), sound(83))
+    // 1200 log2(83 / 82.407) = 12.4.
+    expect(await by.findByText(/^83\.00 Hz, \+12\.4 cents$/)).toBeTruthy()
+    expect(by.queryByRole('alert')).toBeNull()
+    // Within what each may be off, and yet no fret of one string: 250 cents under its octave.
+    await userEvent.upload(by.getByLabelText('At fret 12 of string 6 as WAV'), sound(164.814 * 2 ** (-250 / 1200)))
+    expect(await by.findByText(/pluck both again/)).toBeTruthy()
+    expect(by.queryByRole('button', { name: 'Take it as the reading' })).toBeNull()
   })
   it('a file that is no sound says so', async () => {
     at('?tab=intonation')

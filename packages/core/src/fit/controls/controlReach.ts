@@ -91,7 +91,12 @@ function distances(build: Build): Question[] {
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
-      says: () => `The pots’ bodies pass each other with ${printMm(likelyOf(between) + 1, 1)} mm between them.`,
+      says: () => {
+        const left = likelyOf(between) + 1
+        return left < 0
+          ? `The pots’ bodies lie ${printMm(-left, 1)} mm over each other.`
+          : `The pots’ bodies pass each other with ${printMm(left, 1)} mm between them.`
+      },
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []

@@ -116,6 +116,10 @@ describe('rings and neighbours', () => {
         'pot-volume': aPart('pot-volume', { resistance: [500e3, 'meter', 5e3], 'body.diameter': 24 }, { taper: 'audio' }),
         'pot-tone': aPart('pot-tone', { resistance: [500e3, 'meter', 5e3], 'body.diameter': 24 }, { taper: 'audio' }),
       })
+    const says = (x: number) => jointIn(at(x), 'control-reach').checks.find((c) => c.id === 'bodies')!.says
+    // Bodies 24 mm across: 22 apart they lie 2 over each other, 26 apart 2 are left.
+    expect(says(22)).toBe('The pots’ bodies lie 2 mm over each other.')
+    expect(says(26)).toBe('The pots’ bodies pass each other with 2 mm between them.')
     expect(jointIn(at(22), 'control-reach').verdict).toBe('wont-go')
     expect(jointIn(at(40), 'control-reach').verdict).toBe('snug')
   })
