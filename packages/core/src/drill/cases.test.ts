@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
 import { pt } from '../geometry/point'
+import { datums } from '../instrument/datums'
 import { fretPlace } from '../physics/frets'
 import { tipCone } from '../physics/pilot'
 import { aBuild, aPart } from '../testing/bench'
@@ -246,6 +247,19 @@ describe('rows, rims, templates, tools', () => {
     }
     expect(angleWords(-29)).toMatch(/29 degrees from straight across, pointing towards the neck/)
     expect(angleWords(29)).toMatch(/towards the tail/)
+  })
+  // A side that widens by 0.3 a millimetre, 120 beside the mouth: 40 before the mouth it is 120 - 12 = 108 from the centre line.
+  it('buttons lie where the edge crosses their line, and where the centre line leaves the body', () => {
+    const b = full()
+    b.parts.body!.outline = [-120, -60, 0, 100, 200, 300, 400].map((x) => ({ x, bass: 120 + 0.3 * x, treble: 110 + 0.2 * x }))
+    const [upper, lower] = card(b, 'strap-buttons').places
+    const mouth = datums(b).mouth
+    expect([upper!.x - mouth, upper!.y]).toEqual([expect.closeTo(-40, 1), expect.closeTo(108, 1)])
+    // The end is rounded off behind the last width.
+    expect(lower!.y).toBeCloseTo(0, 1)
+    expect(lower!.x - mouth).toBeGreaterThan(400)
+    const moved = card(changed(b, { 'body/button.upper.x': 20 }), 'strap-buttons').places[0]!
+    expect([moved.x - mouth, moved.y]).toEqual([expect.closeTo(20, 1), expect.closeTo(126, 1)])
   })
   // (12.7 - 6.35)/2 = 3.175.
   it('template edge = cut + (bushing - bit)/2', () => {

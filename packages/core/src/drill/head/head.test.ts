@@ -84,6 +84,24 @@ describe('laying out a headstock', () => {
       expect(p.move!.inwards).toBeCloseTo(task.marks[i]!.y - p.at.y, 9)
     })
   })
+  // Strings 10 mm either side to posts 60 mm off, 30 from the middle and 3 thick from it: each bends by atan((27 - 10) / 60).
+  it('what a row costs, by hand', () => {
+    const task = plain({ count: 2, strings: [10, -10], outline: rectangle(-170, -60, 0, 60) })
+    const row = { first: 60, pitch: 40, offset: 30, slant: 0 }
+    const posts = postsOf(task, row)
+    const views = viewed(task, posts)
+    const bend = views[0]!.bend
+    expect(views.map((v) => Math.abs(v.bend))).toEqual([1, 1].map(() => expect.closeTo((Math.atan(17 / 60) * 180) / Math.PI, 9)))
+    // Far from every edge and no housing near another: only the bends count.
+    expect(cost(task, row)).toBeCloseTo(bend ** 2, 9)
+    // A housing wider than the pitch by so much costs sixty times its square; APART more is wanted between them.
+    const wide = (width: number) => cost({ ...task, housing: { width, length: 16 } }, row) - bend ** 2
+    expect(Math.sqrt(wide(44) / 60) - Math.sqrt(wide(43) / 60)).toBeCloseTo(1, 6)
+    expect(wide(38)).toBeCloseTo(0, 9)
+    // Nearer to one edge than to the other by 4: 0.02 times its square.
+    const shifted = plain({ count: 2, strings: [10, -10], outline: rectangle(-170, -58, 0, 62) })
+    expect(cost(shifted, row) - bend ** 2).toBeCloseTo(0.02 * 16, 6)
+  })
   it('a head turned round is the mirror of the other', () =>
     fc.assert(
       fc.property(
