@@ -35,7 +35,7 @@ async function walkOrGo(page: Page, station: string): Promise<void> {
 const inHand = (page: Page) => page.locator('.ws-hand').locator('h2, h3, p').first()
 const rows = (page: Page) => page.locator('.ws-list li > button')
 
-test('a thing in hand has an address of its own at every station, and the way back leads where one was', async ({ page }) => {
+test('a thing in hand has an address of its own at every station, and the way back leads where one was', async ({ page, context }) => {
   const picked = page.locator('[role=tab][aria-selected=true]')
   for (const station of Object.keys(PLACES)) {
     await walkOrGo(page, station)
@@ -52,10 +52,12 @@ test('a thing in hand has an address of its own at every station, and the way ba
     await expect(page).toHaveURL(new RegExp(`/${station}/.+`))
     await expect(rows(page).nth(2)).toHaveAttribute('aria-current', 'true')
     const [address, named] = [page.url(), await inHand(page).textContent()]
-    // By the address, in a page that was never there.
-    await page.goto(address)
-    await expect(inHand(page)).toHaveText(named!)
-    await expect(rows(page).and(page.locator('[aria-current=true]'))).toBeInViewport()
+    // By the address, in a window that was never there.
+    const fresh = await context.newPage()
+    await fresh.goto(address)
+    await expect(inHand(fresh)).toHaveText(named!)
+    await expect(rows(fresh).and(fresh.locator('[aria-current=true]'))).toBeInViewport()
+    await fresh.close()
     // Away and back.
     await page.getByRole('navigation', { name: 'Stations' }).locator('a:not([aria-current])').first().click()
     await expect(page).not.toHaveURL(address)

@@ -12,7 +12,7 @@ import { events, OWN } from '../../apps/server/src/db/schema'
 import { emptyFolder, builtServer, killAll, killed, start } from '../../apps/server/src/testing/serverProcess'
 import { PATIENCE, report, rounds } from './length'
 
-const BUILDS = rounds(15, 2000)
+const BUILDS = rounds(30, 2000)
 const CHANGES = rounds(2500, 20_000)
 
 let folder: string

@@ -203,7 +203,7 @@ describe('the published schema of the bundle', () => {
         const refused = problemsOfBuild(spoilt).length > 0
         expect(validate(bundle(spoilt)), `${place.join('.')} = ${JSON.stringify(value)?.slice(0, 20)}`).toBe(!refused)
       }),
-      { numRuns: 150 },
+      { numRuns: 300 },
     )
   })
   it.each([

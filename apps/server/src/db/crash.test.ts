@@ -27,7 +27,7 @@ describe('a server killed in the middle of its work', () => {
     expect(wanted.length).toBeGreaterThan(1)
     await killed(whole.child)
     // The demo builds are put in last, just before it is ready.
-    for (const share of [0.8, 0.95]) {
+    for (const share of [0.7, 0.85, 0.95]) {
       const at = await emptyFolder(join(folder, `demo-${share}`))
       const first = launch(at, demo)
       await sleep(share * took)

@@ -30,8 +30,8 @@ async function stale(name: string) {
 }
 
 describe('a data folder belongs to one process', () => {
-  it('of several starters at one moment on a stale lock exactly one gets it, round after round', async () => {
-    for (let round = 0; round < 15; round++) {
+  it('of several starters at one moment on a stale lock exactly one gets it, fifty times', async () => {
+    for (let round = 0; round < 50; round++) {
       const path = await stale(`race-${round}`)
       const tries = await Promise.allSettled([takeFolder(path), takeFolder(path), takeFolder(path)])
       const got = tries.flatMap((t) => (t.status === 'fulfilled' ? [t.value] : []))

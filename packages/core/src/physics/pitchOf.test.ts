@@ -98,7 +98,7 @@ describe('pitch of tones of known pitch', () => {
           expect(Math.abs(off(renderTone({ ...tone, noise: rms / 10 }), 44_100, first))).toBeLessThanOrEqual(0.5)
         },
       ),
-      200,
+      240,
     ))
   it('high and plucked near the bridge: its period, not three of them', () => {
     const tone = { ...plain, first: 1250.77, stiffness: 1e-6, pluck: 0.0747, partials: 24, decay: [2, 0.03] as const }
@@ -118,7 +118,7 @@ describe('pitch of tones of known pitch', () => {
         expect(clarity).toBeGreaterThan(0.95)
         expect(found.ok && Math.abs(1200 * Math.log2(found.heard.hertz / hertz))).toBeLessThan(1)
       }),
-      { numRuns: 20 },
+      { numRuns: 30 },
     )
   })
   it('begins late: what is silent before is passed over', () =>

@@ -9,11 +9,8 @@ declare global {
 /** In the long run (npm run soak -- laws) a law is held to all its cases, and to as many that nobody has seen. */
 const LONG = { seen: 1, drawn: 1 }
 /** In a short one to the first of them; most of a law's days are short runs, and what these draw adds up. */
-const SHORT = { seen: 0.08, drawn: 0.06 }
+const SHORT = { seen: 0.15, drawn: 0.1 }
 const SHARE = globalThis.lawsAreLong ? LONG : SHORT
-
-/** As many of the cases of a long run as this one has time for, of what draws its own. */
-export const someOf = (runs: number): number => Math.ceil(runs * SHARE.seen)
 
 /**
  * Holds a law to the same cases every time, so that a run says something about the change, and to some that nobody has seen.

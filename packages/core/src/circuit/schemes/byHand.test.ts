@@ -56,6 +56,6 @@ describe('a harness changed by hand, any wires cut and added', () => {
         expect(listeningSheet(w.harness, {}).rows.length).toBe(w.positions.length)
         expect(Number.isNaN(meterBetween(w.harness, first, lugs[0]!, lugs.at(-1)!).ohm)).toBe(false)
       }),
-      400,
+      480,
     ))
 })

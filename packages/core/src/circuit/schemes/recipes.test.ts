@@ -64,7 +64,7 @@ describe('laws of wirings, over every one with every option', () => {
         expect(new Set(keys).size).toBe(keys.length)
         expect(new Set(harness.components.map((c) => c.id)).size).toBe(harness.components.length)
       }),
-      800,
+      1600,
     ))
   it('every pickup is heard somewhere, and nothing is live that should be ground', () =>
     void holds(
@@ -79,7 +79,7 @@ describe('laws of wirings, over every one with every option', () => {
         const pickups = new Set(harness.components.flatMap((c) => (c.is === 'coil' && heard.has(c.id) ? [c.pickup] : [])))
         expect([...pickups].toSorted()).toEqual([...w.places].toSorted())
       }),
-      800,
+      600,
     ))
   it('each case, frame and the strings has a ground wire of its own; foil alone grounds nothing', () =>
     void holds(
@@ -111,7 +111,7 @@ describe('laws of wirings, over every one with every option', () => {
           expect(ohm === 0 || ohm === Infinity, `${JSON.stringify(switches)} ${ohm}`).toBe(true)
         }
       }),
-      800,
+      600,
     ))
   it('what cannot be had is not taken, whatever was chosen', () =>
     void holds(
@@ -120,7 +120,7 @@ describe('laws of wirings, over every one with every option', () => {
         const recipe = RECIPES.find((r) => r.id === w.scheme)!
         for (const o of optionsOf(build, recipe)) expect(o.lacks[o.chosen], o.spec.id).toBeUndefined()
       }),
-      800,
+      1200,
     ))
 })
 

@@ -49,7 +49,7 @@ describe('steps of the finish', () => {
           for (const s of coats) expect(s.cautions.length).toBeGreaterThan(0)
         },
       ),
-      { numRuns: 12 },
+      { numRuns: 25 },
     ))
   it('a stack without a name of a finish has its steps all the same', () => {
     const found = steps(made({ system: 'none', layers: CLEAR }))
