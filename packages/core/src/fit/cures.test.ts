@@ -66,6 +66,64 @@ describe('a cure, done on paper as told', () => {
   )
 })
 
+/** Where what is said is not the size that is planned, what it is for a change by so much to so much, mm. */
+const TOLD: readonly (readonly [RegExp, (delta: number, then: number) => number])[] = [
+  // The wire between the pots: 15 mm more than what is planned for their distance.
+  [/^rewire-between$/, (_, then) => then + 15],
+  // (x3 - x1)/x3 = 0.6472 of what the slot is filed is seen over fret 1 of the string held at fret 3.
+  [/^(?:file-slots|shim-nut)-(?:bass|treble)$/, (delta) => delta / 0.6472],
+]
+/** Said in degrees and thickness, which the side view's own tests hold together; or in words alone. */
+const NO_AMOUNT = /^(?:strip-shim|tilt-screw)$/
+
+/** The amounts a job names, each with half of what it may be off as it is printed; of a range the middle. */
+function amountsIn(job: string): { value: number; within: number }[] {
+  const digits = (n: string) => 0.5 * 10 ** -(n.split('.')[1]?.length ?? 0) + 1e-6
+  const ranges = [...job.matchAll(/([\d.]*\d) to ([\d.]*\d) mm/g)].map(([, a, b]) => ({
+    value: (Number(a) + Number(b)) / 2,
+    within: digits(b!),
+  }))
+  return [...ranges, ...[...job.matchAll(/\d+(?:\.\d+)?/g)].map(([n]) => ({ value: Number(n), within: digits(n) }))]
+}
+
+describe('what a cure says', () => {
+  it(
+    'is what it does on paper: the amount, half of it for each side, or the size it ends at',
+    () => {
+      const met = new Map<string, number>()
+      holds(
+        fc.property(knownBuild, fc.nat(16), (build, n) => {
+          for (const { joint, check, cure } of planned(build, n)) {
+            const delta = Math.abs(cure.plan.delta)
+            const then = valueAt(onPaper(build, cure), cure.plan) ?? Number.NaN
+            const told = TOLD.find(([id]) => id.test(cure.id))?.[1]
+            // Pots are told in thousands of ohms.
+            const unit = specAt(cure.plan).unit === 'ohm' ? 1000 : 1
+            const wanted = (told ? [told(delta, then)] : [delta, delta / 2, then]).map((w) => w / unit)
+            // From the least to the most: the plan lies between.
+            const most = Number(/not more than ([\d.]+) mm in all/.exec(cure.job)?.[1] ?? Number.NaN)
+            if (delta <= most || NO_AMOUNT.test(cure.id) || /off their plate/.test(cure.job)) continue
+            const one = amountsIn(cure.job)
+            // Both edges of one opening are filed.
+            const said = [
+              ...one,
+              ...one.flatMap((a) => one.filter((b) => b !== a).map((b) => ({ value: a.value + b.value, within: a.within + b.within }))),
+            ]
+            expect(
+              said.some((s) => wanted.some((w) => Math.abs(s.value - w) <= s.within)),
+              `${joint}/${check.id}: “${cure.job}” by ${cure.plan.delta.toFixed(3)} to ${then.toFixed(3)}`,
+            ).toBe(true)
+            met.set(cure.id, (met.get(cure.id) ?? 0) + 1)
+          }
+        }),
+        4_000,
+      )
+      expect(met.size).toBeGreaterThan(40)
+    },
+    LONG,
+  )
+})
+
 /** Advice that would have hurt an instrument, each with the sum that says so. */
 describe('cures that are not offered, or offered otherwise', () => {
   const ids = (b: Build, joint: string) => jointIn(b, joint).cures.map((c) => c.id)
@@ -130,6 +188,37 @@ describe('cures that are not offered, or offered otherwise', () => {
       const cure = jointIn(changed(tail, { 'body/tail.toBridge': distance }), 'saddle-break').cures.find((c) => c.id === 'tail-height')
       if (cure) expect(Number(/leave it ([\d.]+) mm/.exec(cure.job)![1])).toBeGreaterThanOrEqual(6)
     }
+  })
+  it('no more is filed, wrapped or drawn than the part bears; beyond that it is another part or new holes', () => {
+    const cures = (b: Build, joint: string, id: string) => checkIn(b, joint, id).cures
+    // Six of 24.6 on 24.5 mm with 0.05 of play: 5 x 0.1 - 0.05 over ten faces is 0.045; of 25.4, 5 x 0.9 - 0.05 over ten is 0.445.
+    const row = (width: number) =>
+      changed(fullBuild(), { 'tuners/housing.width': width, 'neck/tuner.pitch': 24.5, 'neck/tuner.bore': 8.8, 'tuners/bushing': 8.75 })
+    expect(cures(row(24.6), 'tuner-row', 'row')[1]!.job).toMatch(/^File 0\.0[4-9] mm off each face/)
+    const wide = cures(row(25.4), 'tuner-row', 'row')
+    expect(wide.map((c) => c.id)).toEqual(['deburr', 'narrow-tuners'])
+    // 24.5 + 0.05 / 5 = 24.51, less what the readings may be off.
+    expect(Number(/of ([\d.]+) mm or less/.exec(wide[1]!.job)![1])).toBeGreaterThanOrEqual(24.2)
+    expect(Number(/of ([\d.]+) mm or less/.exec(wide[1]!.job)![1])).toBeLessThanOrEqual(24.51)
+    // Bushings of 10: bores of 10.4 want (0.4 + 0.1)/2 = 0.25 all round, of 10.7 0.4.
+    const bored = (studBore: number) =>
+      changed(fullBuild(), { 'body/studBore': studBore, 'bridge/studDiameter': 10 }, { 'bridge/mount': 'two-stud' })
+    expect(cures(bored(10.4), 'bridge-on-body', 'press').map((c) => c.job)[0]).toBe('Wrap the bushing: 0.25 mm of paper or foil all round.')
+    expect(cures(bored(10.7), 'bridge-on-body', 'press').map((c) => c.job)).toEqual([
+      'Plug the bore with dowel of the same grain and drill it anew, 9.9 mm.',
+    ])
+    // Screws of the switch 41.2 apart: holes of 39 are drawn by 1.1 each, of 37 they would be by 2.1.
+    const holes = (apart: number) => changed(fullBuild(), { 'guard/switch.screws': apart, 'switch/screws': 41.2 })
+    expect(cures(holes(39), 'switch', 'screws')[0]!.job).toBe('Draw the holes 1.1 mm outwards with a round file.')
+    expect(cures(holes(37), 'switch', 'screws')[0]!.job).toBe('Drill new holes 41.2 mm apart, in line with the slot.')
+  })
+  it('what is sold by the millimetre is rounded so that it still does: never a longer screw than the wood bears, never a shorter than it wants', () => {
+    // 14 + 1 - 2.5 = 12.5 at most: a 12, where the nearest whole number is 13.
+    const head = changed(fullBuild(), { 'neck/head.thickness': 14, 'tuners/plate.thickness': 1, 'tuners/screw.length': 14 })
+    expect(checkIn(head, 'tuner-bore', 'screw').cures[0]!.job).toBe('Take tuner screws of 12 mm or less.')
+    // 10 - 2 = 8 of thread, 12 wanted and 0.5 more: 4.5 longer, so 5.
+    const short = changed(fullBuild(), { 'bridge/screw.length': 10, 'bridge/plate.thickness': 2 }, { 'bridge/mount': 'screws' })
+    expect(checkIn(short, 'bridge-screws', 'bite').cures[0]!.job).toBe('Take bridge screws 5 mm longer.')
   })
   it('what a cure of one joint would do to another is looked at first', () => {
     // Rout the top thinner for one pot, and the other pot's thread stands too far out of it.

@@ -317,6 +317,15 @@ describe('string ferrules', () => {
         sizes: { 'body/ferrule.bore': 8.2 },
         job: /^Wrap each ferrule/,
       },
+      // (0.55 + 0.07)/2 = 0.31 all round: no wrap.
+      {
+        what: 'bores 0.55 too large',
+        joint: 'ferrules',
+        check: 'press',
+        verdict: 'loose',
+        sizes: { 'body/ferrule.bore': 8.55 },
+        job: /^Plug the bores with dowel and drill them anew, 7\.93 mm/,
+      },
       {
         what: 'bores 0.3 too small',
         joint: 'ferrules',

@@ -7,6 +7,7 @@ import { datums } from '../../instrument/datums'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { Question, JudgedJoint } from '../../judge/joint'
 import { drawnAt, gapOf, landing, sizeIn, sizesIn } from '../../judge/known'
+import { WRAPPED_AT_MOST } from './press'
 import type { Band } from '../../judge/verdict'
 import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
@@ -87,16 +88,27 @@ function pressed(build: Build): Question {
                 plan: { slot: 'body', size: 'ferrule.bore', delta: ferrule.value - AIM - bore.value, doubt: 0.04 },
               },
             ]
-          : [
-              {
-                id: 'wrap-ferrules',
-                job: `Wrap each ferrule with ${printMm((AIM - v) / 2)} mm of paper, or set it with a dot of shellac.`,
-                how: 'String pull holds them; the wrap only keeps them while strings are off.',
-                gives: 'nothing',
-                tools: ['paper strip'],
-                plan: { slot: 'body', size: 'ferrule.bore', delta: v - AIM, doubt: Math.min(0.03, landing(c, 0)) },
-              },
-            ],
+          : (AIM - v) / 2 > WRAPPED_AT_MOST
+            ? [
+                {
+                  id: 'plug-ferrules',
+                  job: `Plug the bores with dowel and drill them anew, ${printMm(ferrule.value - AIM)} mm; or take larger ferrules.`,
+                  how: 'An evening to dry. A row of bores by a template clamped on; backing scrap. Before any finish.',
+                  gives: 'nothing',
+                  tools: ['dowel', 'wood glue', 'drill stand'],
+                  plan: { slot: 'body', size: 'ferrule.bore', delta: ferrule.value - AIM - bore.value, doubt: 0.04 },
+                },
+              ]
+            : [
+                {
+                  id: 'wrap-ferrules',
+                  job: `Wrap each ferrule with ${printMm((AIM - v) / 2)} mm of paper, or set it with a dot of shellac.`,
+                  how: 'String pull holds them; the wrap only keeps them while strings are off.',
+                  gives: 'nothing',
+                  tools: ['paper strip'],
+                  plan: { slot: 'body', size: 'ferrule.bore', delta: v - AIM, doubt: Math.min(0.03, landing(c, 0)) },
+                },
+              ],
   }
 }
 

@@ -9,6 +9,8 @@ import type { Size } from '../../quantity/size'
 
 /** A bushing is tapped in while it is larger than its bore by no more than this, mm. [practice] */
 export const PRESSED = 0.17
+/** A thicker wrap gives way under a stud’s pull, or in a ferrule’s bore sets it askew, mm. [practice, from memory] */
+export const WRAPPED_AT_MOST = 0.3
 /** Bushing minus bore, mm: +0.05 to +0.15 taps in square. [practice] */
 export const PRESS_BANDS: readonly Band[] = [
   { upTo: -0.8, is: 'wont-go' },
@@ -36,8 +38,9 @@ export function pressCheck(
     coats: -filmOn(build, 2),
     says: () => {
       const v = likelyOf(i)
-      if (v < 0.03)
-        return `The bore is ${printMm(Math.max(0, -v))} mm larger than the bushing: the studs stand loose and lean under string pull.`
+      const off =
+        v < 0 ? `The bore is ${printMm(-v)} mm larger than the bushing` : `The bushing is only ${printMm(v)} mm larger than its bore`
+      if (v < 0.03) return `${off}: the studs stand loose and lean under string pull.`
       if (v <= PRESSED)
         return `The bushing taps in, ${printMm(v)} mm larger than its bore: square, protected, after trying the bridge on loose posts.`
       return `The bushing is ${printMm(v)} mm larger than its bore; driven in it splits the wood.`
@@ -61,6 +64,15 @@ function pressCures(stud: Size, bore: Size, ref: { slot: 'body'; size: string })
       },
     ]
   const lack = Math.max(0.1, 0.1 - v)
+  const plugged = (job: string): Cure => ({
+    id: 'plug-stud',
+    job: `${job} with dowel of the same grain and drill it anew, ${printMm(to)} mm.`,
+    how: 'An evening to dry; lasts for good. Before any finish.',
+    gives: 'nothing',
+    tools: ['dowel', 'wood glue', 'drill stand'],
+    plan: { ...ref, delta: to - bore.value, doubt: 0.05 },
+  })
+  if (lack / 2 > WRAPPED_AT_MOST) return [plugged('Plug the bore')]
   return [
     {
       id: 'wrap-stud',
@@ -70,14 +82,7 @@ function pressCures(stud: Size, bore: Size, ref: { slot: 'body'; size: string })
       tools: ['paper or foil strip', 'clamp or soft-faced hammer'],
       plan: { ...ref, delta: -lack, doubt: 0.04 },
     },
-    {
-      id: 'plug-stud',
-      job: 'Or plug the bore with dowel of the same grain and drill it anew.',
-      how: 'An evening to dry; lasts for good. Before any finish.',
-      gives: 'nothing',
-      tools: ['dowel', 'wood glue', 'drill stand'],
-      plan: { ...ref, delta: to - bore.value, doubt: 0.05 },
-    },
+    plugged('Or plug the bore'),
     {
       id: 'glue-stud',
       job: 'Or set the bushing in epoxy.',

@@ -125,6 +125,8 @@ function path(build: Build): Question[] {
     ([s, h, l, b, x]) => s! - ((s! - h!) * x!) / l! - b!,
     [ys, ofSize(have.height), ofSize(have.distance), ofSize(back), ofSize(distance)],
   )
+  // What is raised at the tailpiece comes down to the bridge's back in the ratio of their distances. [physics]
+  const raised = ((0.5 - likelyOf(free)) * have.distance.value) / Math.max(1, distance.value)
   return [
     {
       id: 'path',
@@ -145,14 +147,14 @@ function path(build: Build): Question[] {
               build.parts.tailpiece
                 ? {
                     id: 'raise-tail',
-                    job: 'Raise the tailpiece until the strings clear the bridge’s back.',
+                    job: `Raise the tailpiece by ${printMm(raised, 1)} mm, so that the strings clear the bridge’s back.`,
                     how: 'Half a turn at a time on both posts.',
                     gives: 'nothing',
                     tools: ['screwdriver'],
                     plan: {
                       slot: 'tailpiece' as const,
                       size: 'height',
-                      delta: ((0.5 - likelyOf(free)) * have.distance.value) / Math.max(1, distance.value),
+                      delta: raised,
                       doubt: 0.2,
                     },
                   }

@@ -38,6 +38,7 @@ function overCover(build: Build, place: PickupPlace): Question {
   const mount = mountHeight(build, place).reduce((sum, [share, height]) => sum + share * sizeIn(build, height).value, 0)
   const free = certain(heldString(build, datums(build).mouth + centre.value) - above.value - mount - CLEAR_OF_POLES)
   const air = likelyOf(free) + CLEAR_OF_POLES
+  const down = 0.2 - likelyOf(free)
   return {
     id: `cover-${place}`,
     spread: true,
@@ -59,28 +60,28 @@ function overCover(build: Build, place: PickupPlace): Question {
       verdict === 'snug'
         ? []
         : [
-            ...lowerRing(build, place, likelyOf(free)),
+            ...lowerRing(build, place, down),
             {
               id: `lower-cover-${place}`,
-              job: `Let the ${place} pickup ${printMm(-likelyOf(free), 1)} mm deeper: deepen its route, or raise the strings with a plate under the heel.`,
+              job: `Let the ${place} pickup ${printMm(down, 1)} mm deeper: deepen its route, or raise the strings with a plate under the heel.`,
               how: 'With the neck angle as it is; first see that nothing under the pickup, its leads or foam, holds it up.',
               gives: 'body',
               tools: ['router', 'bearing bit'],
-              plan: { slot: `pickup-${place}`, size: 'above', delta: likelyOf(free) - 0.2, doubt: 0.2 },
+              plan: { slot: `pickup-${place}`, size: 'above', delta: -down, doubt: 0.2 },
             },
           ],
   }
 }
 
 /** A lower ring takes its pickup down with it. */
-function lowerRing(build: Build, place: PickupPlace, free: number) {
+function lowerRing(build: Build, place: PickupPlace, by: number) {
   const { slot } = frameOf(build, place)
   if (slot !== 'ring-neck' && slot !== 'ring-bridge') return []
-  const down = { slot, delta: free - 0.2, doubt: 0.2 }
+  const down = { slot, delta: -by, doubt: 0.2 }
   return [
     {
       id: `lower-ring-${place}`,
-      job: `Take a ring ${printMm(-free, 1)} mm lower on both sides.`,
+      job: `Take a ring ${printMm(by, 1)} mm lower on both sides.`,
       how: 'The pickup comes down with it; nothing is cut.',
       gives: 'the ring',
       tools: ['screwdriver'],
@@ -100,6 +101,7 @@ function overRing(build: Build, place: PickupPlace): Question[] {
     const side = i === 0 ? 'neck' : 'bridge'
     const air = certain(heldString(build, middle + (i === 0 ? -half : half)) - sizeIn(build, ref).value)
     const short = CLEAR_OF_RING - likelyOf(air)
+    const lower = short + 0.3
     return {
       id: `ring-${place}-${side}`,
       spread: true,
@@ -121,11 +123,11 @@ function overRing(build: Build, place: PickupPlace): Question[] {
           : [
               {
                 id: `lower-ring-${place}-${side}`,
-                job: `Take a ring ${printMm(short, 1)} mm lower on the ${side} side.`,
+                job: `Take a ring ${printMm(lower, 1)} mm lower on the ${side} side.`,
                 how: 'A ring that slopes less or more may do; turned round, its lower side comes here. Its foot can be rubbed down on paper laid flat.',
                 gives: 'the ring',
                 tools: ['P120 on a flat plate'],
-                plan: { slot, size, delta: -short - 0.3, doubt: 0.2 },
+                plan: { slot, size, delta: -lower, doubt: 0.2 },
               },
             ],
     }

@@ -11,6 +11,8 @@ import { switchDrawing } from './switchInGuard.draw'
 
 /** Screw holes may be off by this, mm; a toggle's nut takes this of its thread, mm. [practice] */
 const SCREW_PLAY = 0.4
+/** Drawn further, a hole shows beside the screw’s head, mm. [practice, from memory] */
+const DRAWN_AT_MOST = 1.5
 const TOGGLE_NUT = 2.5
 
 /** A lever hangs from the guard by two screws; a toggle by its own thread. */
@@ -92,7 +94,7 @@ function swing(build: Build): Question[] {
           ? [
               {
                 id: 'lengthen-slot',
-                job: `Lengthen the slot by ${amount(0.5 - likelyOf(c), 0.2, 1)} mm, half at each end.`,
+                job: `Lengthen the slot by ${amount(1 - likelyOf(c), 0.2, 1)} mm, half at each end.`,
                 how: 'Thin flat file drawn along; check all positions with the switch in place.',
                 gives: 'guard',
                 tools: ['thin flat file'],
@@ -134,14 +136,23 @@ function screwHoles(build: Build): Question[] {
         verdict === 'snug'
           ? []
           : [
-              {
-                id: 'slot-holes',
-                job: `Draw the holes ${printMm(Math.abs(likelyOf(off)) / 2, 1)} mm ${likelyOf(off) > 0 ? 'outwards' : 'inwards'} with a round file.`,
-                how: 'Both the same; the screw heads cover it.',
-                gives: 'guard',
-                tools: ['round file'],
-                plan: { slot: 'guard', size: 'switch.screws', delta: likelyOf(off), doubt: 0.1 },
-              },
+              Math.abs(likelyOf(off)) / 2 > DRAWN_AT_MOST
+                ? {
+                    id: 'new-holes',
+                    job: `Drill new holes ${printMm(own.value, 1)} mm apart, in line with the slot.`,
+                    how: 'Mark through the switch from below. Where a new hole meets an old one, a plate under both screws carries it; the old ones stay in sight.',
+                    gives: 'guard',
+                    tools: ['bit of the screws’ size', 'backing scrap'],
+                    plan: { slot: 'guard', size: 'switch.screws', delta: likelyOf(off), doubt: 0.3 },
+                  }
+                : {
+                    id: 'slot-holes',
+                    job: `Draw the holes ${printMm(Math.abs(likelyOf(off)) / 2, 1)} mm ${likelyOf(off) > 0 ? 'outwards' : 'inwards'} with a round file.`,
+                    how: 'Both the same; the screw heads cover it.',
+                    gives: 'guard',
+                    tools: ['round file'],
+                    plan: { slot: 'guard', size: 'switch.screws', delta: likelyOf(off), doubt: 0.1 },
+                  },
             ],
     },
   ]

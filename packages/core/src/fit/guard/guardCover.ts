@@ -18,6 +18,8 @@ import { insideBy, routeCorners, controlRoute, CONTROLS } from './guardRooms'
 const COVER = 1.5
 /** A guard screw stands at least this far from a route, mm. [practice] */
 const SCREW_WOOD = 3
+/** As much as a block glued in gives it, mm. [ours] */
+const BLOCKED = 6
 /** Round a control's body there is room for its lugs and wires, mm. [practice] */
 const WIRING = 2
 const COVER_BANDS: readonly Band[] = [
@@ -257,11 +259,11 @@ function screws(build: Build): Question[] {
           : [
               {
                 id: 'block-for-screw',
-                job: 'Glue a block into the route’s corner for that screw, or leave the screw out.',
+                job: `Glue a block into the route’s corner so that ${BLOCKED} mm of wood stand beside that screw, or leave the screw out.`,
                 how: 'A block of the body’s wood, flush with the top; a short screw.',
                 gives: 'nothing',
                 tools: ['wood', 'wood glue'],
-                plan: { slot: 'guard', size: 'screw.edge', delta: 6, doubt: 0.5 },
+                plan: { slot: 'guard', size: 'screw.edge', delta: BLOCKED - edge.value, doubt: 0.5 },
               },
             ],
     },

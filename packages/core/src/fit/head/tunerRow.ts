@@ -7,7 +7,7 @@ import { pt } from '../../geometry/point'
 import { outlinePoints } from '../../instrument/outline'
 import { tunerPosts } from '../../instrument/tuners'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
-import type { Question, JudgedJoint } from '../../judge/joint'
+import type { Cure, Question, JudgedJoint } from '../../judge/joint'
 import { drawnAt, landing, sizeIn, sizesIn, sizeToDraw } from '../../judge/known'
 import { likelyOf, linear, ofSize, propagate, type Distribution } from '../../quantity/distribution'
 import type { OutlineRow } from '../../parts/part'
@@ -15,6 +15,8 @@ import { printMm, printSide } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
 import { insideBy } from '../guard/guardRooms'
 
+/** A housing’s wall bears no more filing than this on a face, mm. [practice, from memory] */
+const FILED_AT_MOST = 0.3
 /** Posts stand at least this far from the headstock's edge, mm. [practice] */
 const EDGE = 9
 
@@ -85,17 +87,27 @@ function housings(build: Build): Question {
               gives: 'nothing',
               tools: ['fine file'],
             },
-            {
-              id: 'file-flanges',
-              job: `File ${printMm(face)} mm off each face that touches another.`,
-              how: 'Flat on a sheet of P180; count the strokes so that all faces lose the same. Plating goes where two meet, unseen.',
-              gives: 'tuners',
-              tools: ['P180 on a flat plate'],
-              plan: { slot: 'tuners', size: 'housing.width', delta: -2 * face, doubt: 0.01 },
-            },
+            face > FILED_AT_MOST ? narrower(Math.floor((have.width.value - 2 * face) * 10) / 10) : filing(face),
           ],
   }
 }
+
+const filing = (face: number): Cure => ({
+  id: 'file-flanges',
+  job: `File ${printMm(face)} mm off each face that touches another.`,
+  how: 'Flat on a sheet of P180; count the strokes so that all faces lose the same. Plating goes where two meet, unseen.',
+  gives: 'tuners',
+  tools: ['P180 on a flat plate'],
+  plan: { slot: 'tuners', size: 'housing.width', delta: -2 * face, doubt: 0.01 },
+})
+
+const narrower = (width: number): Cure => ({
+  id: 'narrow-tuners',
+  job: `Take tuners with housings of ${printMm(width, 1)} mm or less.`,
+  how: `That much filed off would open these: a wall bears about ${FILED_AT_MOST} mm a face.`,
+  gives: 'the tuners',
+  tools: [],
+})
 
 function rowDrawing(build: Build, have: Record<keyof typeof refs, Size>) {
   const row = inRow(build)

@@ -19,6 +19,8 @@ export function screws(build: Build): Question[] {
     [1, plate],
     [-1, screw],
   ])
+  // Sold by the millimetre; rounded up it would reach too far.
+  const longest = Math.floor(head.value + plate.value - UNDER_SCREW - 0.3)
   return [
     {
       id: 'screw',
@@ -40,11 +42,11 @@ export function screws(build: Build): Question[] {
           : [
               {
                 id: 'short-tuner-screws',
-                job: `Take tuner screws of ${printMm(head.value + plate.value - UNDER_SCREW, 0)} mm or less.`,
+                job: `Take tuner screws of ${longest} mm or less.`,
                 how: 'Or nip the tip off and file it round; a screw that comes through shows on the face for good.',
                 gives: 'nothing',
                 tools: ['side cutters', 'file'],
-                plan: { slot: 'tuners', size: 'screw.length', delta: likelyOf(left) - UNDER_SCREW - 0.3, doubt: 0.2 },
+                plan: { slot: 'tuners', size: 'screw.length', delta: longest - screw.value, doubt: 0.2 },
               },
             ],
     },

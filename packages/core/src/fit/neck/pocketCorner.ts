@@ -23,6 +23,7 @@ export function cornerQuestion(build: Build, gap: Distribution): Question {
   const have = sizesIn(build, refs)
   const c = likelyOf(gap)
   const spare = certain(have.heel.value - have.pocket.value + Math.max(0, c) / 2)
+  const rounded = have.pocket.value - Math.max(0, c) / 2 + 0.2
   const off = cornerStandOff(have.pocket.value - have.heel.value, c)
   return {
     id: 'corner',
@@ -43,14 +44,14 @@ export function cornerQuestion(build: Build, gap: Distribution): Question {
         : [
             {
               id: 'ease-corners',
-              job: `Round the heel’s corners to ${printMm(have.pocket.value - Math.max(0, c) / 2, 1)} mm, or square the pocket’s with a chisel.`,
+              job: `Round the heel’s corners to ${printMm(rounded, 1)} mm, or square the pocket’s with a chisel.`,
               how: 'A file across the heel corner hides under the guard; the pocket corner needs a narrow sharp chisel.',
               gives: 'neck',
               tools: ['file', 'narrow chisel'],
               plan: {
                 slot: 'neck',
                 size: 'heel.radius',
-                delta: have.pocket.value - Math.max(0, c) / 2 - have.heel.value + 0.2,
+                delta: rounded - have.heel.value,
                 doubt: 0.2,
               },
             },

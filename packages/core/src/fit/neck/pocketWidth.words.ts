@@ -60,14 +60,15 @@ export function widthCures(
 ): Cure[] {
   const gap = likelyOf(atWorst)
   if (gap > SNUG.to) {
+    const lining = Math.max(VENEER, gap - LINED_TO)
     return [
       {
         id: 'line-wall',
-        job: `Line one wall with ${printMm(Math.max(VENEER, gap - LINED_TO), 1)} mm of veneer.`,
+        job: `Line one wall with ${printMm(lining, 1)} mm of veneer.`,
         how: 'Glue it to the pocket wall, not the heel, grain along the neck; trim flush. Takes nothing off either part.',
         gives: 'nothing',
         tools: ['veneer', 'wood glue', 'flat block'],
-        plan: { slot: refs.pocket.slot, size: refs.pocket.size, delta: -(gap - LINED_TO), doubt: SHAVING_DOUBT },
+        plan: { slot: refs.pocket.slot, size: refs.pocket.size, delta: -lining, doubt: SHAVING_DOUBT },
       },
     ]
   }

@@ -252,7 +252,7 @@ function route(build: Build, place: PickupPlace, have: Have): Question[] {
           : [
               {
                 id: `open-route-${id}`,
-                job: `Open the route by ${amount(0.3 - likelyOf(c), 0.2, 1)} mm, under the ${frameOf(build, place).name} where it is not seen.`,
+                job: `Open the route by ${amount(0.4 - likelyOf(c), 0.2, 1)} mm, under the ${frameOf(build, place).name} where it is not seen.`,
                 how: 'Chisel or drum; before any finish and before the lining goes in.',
                 gives: 'body',
                 tools: ['chisel', 'P80 on a flat stick'],
@@ -292,7 +292,7 @@ function depth(build: Build, place: PickupPlace): Question[] {
           : [
               {
                 id: 'deepen-route',
-                job: `Deepen the route by ${printMm(1 - likelyOf(c), 1)} mm.`,
+                job: `Deepen the route by ${printMm(1.5 - likelyOf(c), 1)} mm.`,
                 how: 'A bearing bit follows the walls; passes of 3 mm; mind what lies below. Before any finish.',
                 gives: 'body',
                 tools: ['router', 'bearing bit'],

@@ -53,6 +53,8 @@ function tips(build: Build): Question[] {
     [1, have.screw],
     [-1, plate],
   ])
+  const longest = Math.floor(have.wood.value + plate.value - FACE_GUARD - OTHER_SCREW)
+  const longer = Math.ceil(12.5 - likelyOf(bite))
   const named = woodNamed(traitIn(build, 'body', 'wood'))
   const holds = named ? withdrawal(named.density, 3.5, Math.max(0, likelyOf(bite))) / WORKING : 0
   return [
@@ -76,11 +78,11 @@ function tips(build: Build): Question[] {
           : [
               {
                 id: 'short-bridge-screws',
-                job: `Take bridge screws of ${Math.floor(have.wood.value + plate.value - FACE_GUARD)} mm or less.`,
+                job: `Take bridge screws of ${longest} mm or less.`,
                 how: 'Same thread; wax them.',
                 gives: 'the screws',
                 tools: [],
-                plan: { slot: 'bridge', size: 'screw.length', delta: likelyOf(left) - 3, doubt: OTHER_SCREW },
+                plan: { slot: 'bridge', size: 'screw.length', delta: longest - have.screw.value, doubt: OTHER_SCREW },
               },
             ],
     },
@@ -104,11 +106,11 @@ function tips(build: Build): Question[] {
           : [
               {
                 id: 'long-bridge-screws',
-                job: 'Take longer bridge screws.',
+                job: `Take bridge screws ${longer} mm longer.`,
                 how: 'At least 12 mm in the wood.',
                 gives: 'the screws',
                 tools: [],
-                plan: { slot: 'bridge', size: 'screw.length', delta: 12.5 - likelyOf(bite), doubt: OTHER_SCREW },
+                plan: { slot: 'bridge', size: 'screw.length', delta: longer, doubt: OTHER_SCREW },
               },
             ],
     },

@@ -42,6 +42,7 @@ function inRim(build: Build): Question {
     [1, have.screw],
     [-0.5, have.thickness],
   ])
+  const longer = Math.ceil(BITE + 0.5 - likelyOf(bite))
   return {
     id: 'bite',
     label: 'Thread in the rim',
@@ -59,11 +60,11 @@ function inRim(build: Build): Question {
         : [
             {
               id: 'long-button-screw',
-              job: `Take a button screw ${printMm(BITE - likelyOf(bite), 0)} mm longer.`,
+              job: `Take a button screw ${longer} mm longer.`,
               how: 'Pilot first, wax, felt under the button.',
               gives: 'the screws',
               tools: ['pilot bit', 'wax'],
-              plan: { slot: 'strap-buttons', size: 'screw.length', delta: Math.ceil(BITE + 0.5 - likelyOf(bite)), doubt: OTHER_SCREW },
+              plan: { slot: 'strap-buttons', size: 'screw.length', delta: longer, doubt: OTHER_SCREW },
             },
           ],
   }
