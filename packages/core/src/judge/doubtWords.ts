@@ -34,7 +34,7 @@ export function doubtSays(
   if (q.hearsay) return q.hearsay
   const of = q.shown ?? q.clearance
   const unit = { mm: ' mm', deg: '°', count: '', MPa: ' MPa', none: '' }[q.unit ?? 'mm']
-  const figure = q.unit === 'none' ? '' : ` ${signed(likelyOf(of))} ±${doubtOf(of).toFixed(2)}${unit}`
+  const figure = q.unit === 'none' ? '' : ` ${signed(likelyOf(of))} ±${doubtOf(of).toFixed(2)}${unit},`
   // Classes that go by one word count as one.
   const by = new Map<string, number>()
   for (const c of CLASSES) by.set(wordOf(c, condition), (by.get(wordOf(c, condition)) ?? 0) + chances[c])
@@ -42,7 +42,7 @@ export function doubtSays(
     .filter(([, p]) => p >= 0.005)
     .toSorted(([, a], [, b]) => b - a)
     .map(([word, p]) => `${word} (${Math.round(100 * p)} %)`)
-  return `${q.label}:${figure} may be ${may.join(' or ')}.`
+  return `${q.label}:${figure} ${may.join(' or ')}.`
 }
 
 const UNIT: Record<SizeUnit, string> = { mm: ' mm', ohm: ' ohm', farad: ' F', henry: ' H', g: ' g', newton: ' N', deg: '°', count: '' }

@@ -238,7 +238,7 @@ describe('a check asked of parts of which not all is known', () => {
   })
   it('by doubt alone: the figure and the classes it may be', () => {
     const [c] = judged(known(44), { ...base, asks: [() => asks('Gap', 0.05, 0.1)] }).checks
-    expect(c!.says).toBe('Gap: +0.05 ±0.20 mm may be tight (50 %) or snug (50 %).')
+    expect(c!.says).toBe('Gap: +0.05 ±0.20 mm, tight (50 %) or snug (50 %).')
   })
 })
 

@@ -124,7 +124,12 @@ function buildsWith(edit: fc.Arbitrary<Edit>, lastOption: number, most: number):
               : 'near' in edit
                 ? (now?.value ?? (low + high) / 2) + edit.near
                 : low + edit.share * (high - low)
-          known[size] = { value: Math.min(high, Math.max(low, value)), doubt, known: edit === 'assumed' ? 'assumed' : 'calipers' }
+          const within = Math.min(high, Math.max(low, value))
+          known[size] = {
+            value: specAt({ slot, size }).unit === 'count' ? Math.round(within) : within,
+            doubt,
+            known: edit === 'assumed' ? 'assumed' : 'calipers',
+          }
         }
       }
       return { ...build, finish: { ...build.finish, maskPocket: film } }

@@ -38,8 +38,13 @@ export function pressCheck(
     coats: -filmOn(build, 2),
     says: () => {
       const v = likelyOf(i)
+      const by = printMm(Math.abs(v))
       const off =
-        v < 0 ? `The bore is ${printMm(-v)} mm larger than the bushing` : `The bushing is only ${printMm(v)} mm larger than its bore`
+        by === '0'
+          ? 'The bushing is no larger than its bore'
+          : v < 0
+            ? `The bore is ${by} mm larger than the bushing`
+            : `The bushing is only ${by} mm larger than its bore`
       if (v < 0.03) return `${off}: the studs stand loose and lean under string pull.`
       if (v <= PRESSED)
         return `The bushing taps in, ${printMm(v)} mm larger than its bore: square, protected, after trying the bridge on loose posts.`

@@ -61,7 +61,7 @@ function outerStrings(build: Build): Question {
     says: () =>
       !saddle
         ? `Each saddle has its own height: set them to an arc of ${printMm(wanted(have.board.value), 0)} mm, see the table.`
-        : `The board asks for ${printMm(wanted(have.board.value), 0)} mm at the saddle and the bridge has ${printMm(saddle.value, 0)}: outer strings end ${printMm(Math.abs(v))} mm too ${v > 0 ? 'high' : 'low'}.`,
+        : `The board asks for ${printMm(wanted(have.board.value), 0)} mm at the saddle and the bridge has ${printMm(saddle.value, 0)}: outer strings end ${printMm(Math.abs(v)) === '0' ? 'where they should' : `${printMm(Math.abs(v))} mm too ${v > 0 ? 'high' : 'low'}`}.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []

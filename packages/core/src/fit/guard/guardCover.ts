@@ -113,7 +113,12 @@ function neckCut(build: Build): Question[] {
         { upTo: 1.5, is: 'snug' },
         { upTo: Infinity, is: 'loose' },
       ],
-      says: () => `The neck cut-out is ${printMm(Math.abs(likelyOf(c)))} mm ${likelyOf(c) < 0 ? 'narrower' : 'wider'} than the heel.`,
+      says: () => {
+        const off = printMm(Math.abs(likelyOf(c)))
+        return off === '0'
+          ? 'The neck cut-out is as wide as the heel.'
+          : `The neck cut-out is ${off} mm ${likelyOf(c) < 0 ? 'narrower' : 'wider'} than the heel.`
+      },
       cures: ({ verdict }) =>
         verdict === 'tight' || verdict === 'wont-go'
           ? [

@@ -147,7 +147,7 @@ function wallShares(
   const axis = sizeAt(build, sizeRef('body', 'axisAtBridge'))
   const length = valueAt(build, sizeRef('body', 'pocket.length'))
   const reach = valueAt(build, sizeRef('body', 'mouthToBridge'))
-  if (!axis || Math.abs(axis.value) <= axis.doubt || length === undefined || reach === undefined) return undefined
+  if (!axis || Math.abs(axis.value) <= Math.max(axis.doubt, LEAST_SHAVING) || length === undefined || reach === undefined) return undefined
   const lever = place === 'mouth' ? (reach - length) / length : reach / length
   const shift = Math.min(total / 2, Math.abs(axis.value) / lever)
   return {

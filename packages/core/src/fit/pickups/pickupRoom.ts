@@ -84,10 +84,14 @@ function sides(build: Build, frame: Frame, have: Have, refs: Record<keyof Have, 
       ...(frame.slot === 'body' ? { coats: filmOn(build, 2) } : {}),
       says: ({ verdict }) => {
         const over = likelyOf(c)
-        if (over < 0) return `The pickup is ${printMm(-over)} mm too ${id === 'width' ? 'wide' : 'long'} for its ${frame.name}.`
+        const spare = printMm(Math.abs(over))
+        if (spare === '0')
+          return `The pickup is as ${id === 'width' ? 'wide' : 'long'} as its ${frame.name}: it goes in with force or not at all.`
+        if (over < 0) return `The pickup is ${spare} mm too ${id === 'width' ? 'wide' : 'long'} for its ${frame.name}.`
+        if (verdict === 'tight') return `Only ${spare} mm to spare: the cover drags in its ${frame.name}.`
         return verdict === 'loose'
           ? `${printMm(over, 1)} mm of daylight beside the cover.`
-          : `The cover drops in with ${printMm(over)} mm to spare.`
+          : `The cover drops in with ${spare} mm to spare.`
       },
       cures: ({ verdict }) => (verdict === 'snug' || verdict === 'loose' ? [] : fileCures(frame, refs, id, open, likelyOf(c))),
     }

@@ -72,6 +72,7 @@ function polesQuestion(build: Build, place: PickupPlace): Question {
   const have = sizesIn(build, refsOf(place))
   const { mouth, scale } = datums(build)
   const slant = slantOf(build, place)
+  const turned = Math.round((Math.abs(slant) * 180) / Math.PI)
   // A slanted row is narrower across the strings; its two ends lie at two places along them, which is the middle's on average.
   const x = mouth + have.centre.value
   const value = (spreadAt(x, scale, have.nut.value, have.bridge.value) - have.poles.value * Math.cos(slant)) / 2
@@ -95,7 +96,7 @@ function polesQuestion(build: Build, place: PickupPlace): Question {
     says: () =>
       blade
         ? 'A blade runs under all strings wherever they lie.'
-        : `${slant ? `Slanted by ${printMm((Math.abs(slant) * 180) / Math.PI, 0)}°, bass end towards the ${slant > 0 ? 'neck' : 'bridge'}, the` : 'The'} outer strings pass ${printMm(Math.abs(value), 1)} mm ${value > 0 ? 'outside' : 'inside'} the outer poles${Math.abs(aside) >= 0.1 ? `, and ${printMm(Math.abs(aside), 1)} mm to the ${aside > 0 ? 'bass' : 'treble'} side of them` : ''}.`,
+        : `${turned > 0 ? `Slanted by ${turned}°, bass end towards the ${slant > 0 ? 'neck' : 'bridge'}, the` : 'The'} outer strings pass ${printMm(Math.abs(value), 1)} mm ${value > 0 ? 'outside' : 'inside'} the outer poles${Math.abs(aside) >= 0.1 ? `, and ${printMm(Math.abs(aside), 1)} mm to the ${aside > 0 ? 'bass' : 'treble'} side of them` : ''}.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []

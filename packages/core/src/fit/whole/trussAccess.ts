@@ -1,3 +1,4 @@
+import { printMm } from '../../quantity/length'
 import type { Build } from '../../document/build'
 import { sizeRef, traitAt } from '../../document/read'
 import { framed } from '../../drawing/sections'
@@ -39,7 +40,7 @@ export function trussAccessJoint(build: Build): JudgedJoint {
               { mark: 'area', role: 'cavity', points: rectangle(-28, -5, -4, 5) },
               { mark: 'circle', role: 'metal', at: pt(-8, 0), r: key },
             ],
-        [{ label: 'Tool across flats', value: `${key} mm` }],
+        [{ label: 'Tool across flats', value: `${printMm(key)} mm` }],
       ),
     asks: [access],
   })
@@ -55,7 +56,7 @@ function access(build: Build): Question {
     !heel || notch,
     'wont-go',
     !heel
-      ? `The truss nut sits at the headstock; a ${key} mm tool reaches it under its cover.`
+      ? `The truss nut sits at the headstock; a ${printMm(key)} mm tool reaches it under its cover.`
       : notch
         ? 'The body has its notch; the tool swings.'
         : 'The truss nut sits at the heel and the body has no notch: the neck would have to come off for every turn.',
