@@ -64,7 +64,11 @@ function readsWell({ id, checks }: JudgedJoint): void {
   for (const check of checks) {
     const sure = check.raw.verdict === 'cant-tell' ? [] : [check.says]
     for (const words of [...sure, ...check.cures.flatMap((c) => [c.job, c.how])]) {
-      expect(words, `${id}/${check.id}`).not.toMatch(/NaN|Infinity|undefined|\bby 0 mm|\bof 0 mm\b/)
+      expect(words, `${id}/${check.id}`).not.toMatch(/NaN|Infinity|undefined|\bby 0 mm|\bof 0 mm\b|\d\.\d{4}/)
+      // What is no wider is not wider by nothing.
+      expect(words, `${id}/${check.id}`).not.toMatch(
+        /(?<![\d.])0(?: mm|°) (?:too|larger|wider|narrower|to spare|to the|back|deeper|lower|longer)/,
+      )
       // What is not known is given as the band it may lie in, which has signs of its own.
       expect(words.replace(/ By how much hangs on .*/, ''), `${id}/${check.id}`).not.toMatch(/(^|[\s(])-\d/)
     }

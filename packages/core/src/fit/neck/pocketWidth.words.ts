@@ -20,7 +20,7 @@ export function widthSays(
     : ' Name both woods to see what the year does to it.'
   if (now < SHAVED_AT_MOST) return `Pocket is ${printMm(-now)} mm too narrow ${where}. The neck will not go in; do not drive it.${tail}`
   if (now < SNUG.from)
-    return `Pocket is ${now < 0 ? `${printMm(-now)} mm too narrow` : `only ${printMm(now)} mm wider than the heel`} ${where}. ${
+    return `Pocket is ${wider(now)} ${where}. ${
       now < 0
         ? 'The neck starts and sticks; forced, the ear can crack.'
         : worstGap < 0
@@ -34,6 +34,12 @@ export function widthSays(
   if (now > SNUG.to)
     return `Gap of ${printMm(now)} mm ${where} today, which damp air closes to ${printMm(worstGap)}: right where it matters.`
   return `Goes in by a firm hand press, ${printMm(now)} mm to spare ${where}.${tail}`
+}
+
+function wider(now: number): string {
+  const by = printMm(Math.abs(now))
+  if (by === '0') return 'no wider than the heel'
+  return now < 0 ? `${by} mm too narrow` : `only ${by} mm wider than the heel`
 }
 
 /** How much to take off in total so that the season's worst gap lands in the wanted range, mm. */
