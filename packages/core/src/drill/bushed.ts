@@ -1,3 +1,4 @@
+import { capital } from '../quantity/words'
 import type { Build } from '../document/build'
 import { sizeAt, sizeRef, type SizeRef } from '../document/read'
 import { PRESS_BANDS } from '../fit/bridge/press'
@@ -14,7 +15,6 @@ import type { DrawnCard, Guard, Work } from './holeCard'
 import { inwardsOf, type Located } from './place'
 import { holeSection } from './section'
 import { isThere, summed } from './told'
-import { capital } from './capital'
 
 /** A bushing tapped into the body's top. */
 export interface Bushed {

@@ -75,6 +75,8 @@ export function filled(build: Build, base: Base, { mindful, ...card }: Filled): 
     ...base,
     ...card,
     stands: done ? 'done' : stands,
+    // Nobody follows the order of a hole that is not to be made.
+    steps: stands === 'refused' ? [] : (card.steps ?? []),
     says: done
       ? `Ticked off on ${done.done.slice(0, 10)}: try the part in it, and measure what you made.`
       : [...against.map((g) => g.says), card.says].join(' '),
@@ -96,6 +98,7 @@ export function withGuards(card: DrawnCard, more: readonly Guard[]): DrawnCard {
     ...card,
     guards: [...card.guards, ...more],
     stands: open && worse !== 'ready' ? worse : card.stands,
+    steps: worse === 'refused' ? [] : card.steps,
     says: [...against.map((g) => g.says), card.says].join(' '),
   }
 }

@@ -46,7 +46,10 @@ describe('laws of holes, over generated builds of every kind', () => {
     void holds(
       fc.property(drawn, aBench, (build, bench) => {
         for (const c of holeCards(build, bench)) {
-          if (c.stands === 'refused') expect(c.says.length, c.id).toBeGreaterThan(20)
+          if (c.stands === 'refused') {
+            expect(c.says.length, c.id).toBeGreaterThan(20)
+            expect(c.steps, c.id).toEqual([])
+          } else if (c.stands !== 'done' && c.flag !== undefined) expect(Math.min(c.flag, c.depth!), c.id).toBeGreaterThan(0)
           if (!made(c) || c.left === undefined || c.stands === 'refused') continue
           expect(c.left, c.id).toBeGreaterThanOrEqual(FACE_GUARD - 1e-9)
           if (c.bit !== undefined) expect(c.flag, c.id).toBeCloseTo(c.depth! + tipCone(c.bit), 9)
@@ -58,7 +61,7 @@ describe('laws of holes, over generated builds of every kind', () => {
     void holds(
       fc.property(drawn, aBench, (build, bench) => {
         for (const c of holeCards(build, bench)) {
-          if (c.flag === undefined || c.stands === 'done' || !made(c)) continue
+          if (c.flag === undefined || c.stands === 'done' || c.stands === 'refused' || !made(c)) continue
           expect(
             c.steps.some((s) => s.includes(`tape at ${printMm(c.flag!, 1)} mm`)),
             `${c.id}: ${c.steps.join('; ')}`,

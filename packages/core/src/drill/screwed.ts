@@ -1,3 +1,4 @@
+import { capital } from '../quantity/words'
 import type { Build } from '../document/build'
 import { sizeAt, traitAt, type SizeRef } from '../document/read'
 import type { Role } from '../drawing/drawing'
@@ -13,7 +14,6 @@ import type { DrawnCard, Guard, Work } from './holeCard'
 import { inwardsOf, type Located } from './place'
 import { holeSection } from './section'
 import { summed } from './told'
-import { capital } from './capital'
 
 export type Terms = readonly (readonly [factor: number, ref: SizeRef])[]
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import type { Build } from '../document/build'
+import { specAt } from '../document/read'
 import { withReading } from './setup'
 import { isSlot, type Slot } from '../parts/slots'
 import { fullBuild } from './fullBuild'
@@ -18,6 +19,8 @@ const inPart = (b: Build, slot: Slot, change: (part: NonNullable<Build['parts'][
 }
 const without = <T extends object>(record: T, key: string): T => Object.fromEntries(Object.entries(record).filter(([k]) => k !== key)) as T
 
+const whole = (slot: Slot, size: string, value: number) => (specAt({ slot, size }).unit === 'count' ? Math.round(value) : value)
+
 /** Readings and turns of one evening, in any order. */
 const aMinute = fc.integer({ min: 0, max: 59 }).map((m) => `2026-11-24T20:${String(m).padStart(2, '0')}:00.000Z`)
 
@@ -28,7 +31,7 @@ export const anAct: fc.Arbitrary<Act> = fc.oneof(
       (b) =>
         inPart(b, slot, (p) => {
           const is = p.sizes[size] ?? WHOLE.parts[slot]!.sizes[size]!
-          return { ...p, sizes: { ...p.sizes, [size]: { ...is, value: is.value * by } } }
+          return { ...p, sizes: { ...p.sizes, [size]: { ...is, value: whole(slot, size, is.value * by) } } }
         }),
   ),
   fc.constantFrom(...SIZES).map(

@@ -73,13 +73,13 @@ export function HoleInHand({ card, cards, all }: { card: HoleCard; cards: readon
               </ol>
             </Row>
           )}
-          {card.depth !== undefined && card.flag !== undefined && (
+          {card.depth !== undefined && card.flag !== undefined && card.steps.length > 0 && (
             <Row name="Depth">
               {card.depth.toFixed(1)} mm full, tape flag at {card.flag.toFixed(1)} mm from the tip
               {card.left !== undefined && `, ${card.left.toFixed(1)} mm stays`}
             </Row>
           )}
-          {card.with && <Row name="With">{card.with}</Row>}
+          {card.with && card.steps.length > 0 && <Row name="With">{card.with}</Row>}
           <Row name="Goes in">{card.goesIn}</Row>
           {card.guards.length > 0 && (
             <Row name="Looked at">

@@ -1,3 +1,4 @@
+import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { applyChange } from '../../document/change'
 import { setSize } from '../../document/changes'
@@ -322,7 +323,7 @@ export const vibratoRoute: Finder = (build, bench) => {
         ],
         spare.value >= 1
           ? `The block ends ${printMm(spare.value, 1)} mm inside the back.`
-          : `The block is ${printMm(v(refs.depth).value, 1)} mm deep in a ${printMm(v(THICK).value, 1)} mm body.`,
+          : `The block is ${printMm(v(refs.depth).value, 1)} mm deep in ${aMm(v(THICK).value, 1)} body.`,
       ),
     ],
   })

@@ -1,3 +1,4 @@
+import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import type { PickupPlace } from '../../instrument/guardPlace'
@@ -7,7 +8,6 @@ import { guarded, untellable } from '../guard'
 import type { Guard } from '../holeCard'
 import { screwed } from '../screwed'
 import { isThere } from '../told'
-import { capital } from '../capital'
 
 const workOf = (build: Build, trait: { slot: 'body'; trait: string }) => {
   const known = isThere(build, trait)
@@ -214,6 +214,6 @@ function toPocket(build: Build): Guard {
     ],
     left > 0
       ? `Screwed home its tips end ${printMm(left, 1)} mm before the pocket.`
-      : `A ${printMm(screw.value, 0)} mm screw screwed home would reach the pocket ${printMm(-left, 1)} mm before the claw does: cut it or leave it out so far.`,
+      : `${capital(aMm(screw.value, 0))} screw screwed home would reach the pocket ${printMm(-left, 1)} mm before the claw does: cut it or leave it out so far.`,
   )
 }

@@ -1,3 +1,4 @@
+import { aMm } from '../../quantity/words'
 import { isGlued, sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
 import { datums } from '../../instrument/datums'
 import { pt } from '../../geometry/point'
@@ -97,10 +98,7 @@ export const tiltHole: Finder = (build, bench) => {
   return filled(build, base, {
     work: 'new',
     mindful: !bit.owned,
-    says: [
-      `Through ${printMm(wood.value, 1)} mm and the plate, free of a ${printMm(thread!.value, 1)} mm screw: ${bitWords(bit)}.`,
-      why ?? '',
-    ]
+    says: [`Through ${printMm(wood.value, 1)} mm and the plate, free of ${aMm(thread!.value, 1)} screw: ${bitWords(bit)}.`, why ?? '']
       .filter(Boolean)
       .join(' '),
     from: ['the screw in the heel'],

@@ -1,3 +1,4 @@
+import { aMm } from '../../quantity/words'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
@@ -37,7 +38,7 @@ export function routed(bench: Bench): { pair?: { bushing: number; bit: number };
     ...(pair ? { pair, offset: offset! } : {}),
     steps: [
       pair
-        ? `template for a ${printMm(pair.bushing, 2)} mm bushing and a ${printMm(pair.bit, 2)} mm bit: its edge ${printMm(offset!, 3)} mm outside the cut all round, its corners of at least ${printMm(pair.bit / 2 + offset!, 2)} mm radius`
+        ? `template for ${aMm(pair.bushing, 2)} bushing and ${aMm(pair.bit, 2)} bit: its edge ${printMm(offset!, 3)} mm outside the cut all round, its corners of at least ${printMm(pair.bit / 2 + offset!, 2)} mm radius`
         : 'no bushing of yours is wider than a bit of yours: a bearing bit, the template’s edge on the cut',
       'waste drilled out first, depth stop set',
       `passes of ${PASS} mm at most, fed so that the bit pulls itself against the template`,

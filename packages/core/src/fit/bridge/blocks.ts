@@ -1,3 +1,4 @@
+import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import type { Question } from '../../judge/joint'
@@ -34,7 +35,7 @@ export function blockDepth(build: Build): Question[] {
       says: ({ verdict }) =>
         verdict === 'snug'
           ? `The block ends ${printMm(likelyOf(c), 1)} mm inside the back.`
-          : `The block is ${printMm(deep.value, 1)} mm deep in a ${printMm(body.value, 1)} mm body.`,
+          : `The block is ${printMm(deep.value, 1)} mm deep in ${aMm(body.value, 1)} body.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []

@@ -1,3 +1,4 @@
+import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { stringPulls } from '../../instrument/stringPulls'
@@ -80,7 +81,7 @@ export function studPull(build: Build, slot: Held['slot']): Question[] {
         { upTo: Infinity, is: 'snug' },
       ],
       says: () =>
-        `The strings pull ${Math.round(held.pull / 2)} N on each stud, ${printMm(held.height.value, 0)} mm above the wood: ${pressure.toFixed(1)} MPa at the rim of a ${printMm(length.value, 0)} mm bushing. ${wood.label[0]!.toUpperCase()}${wood.label.slice(1)} is trusted with ${allowed.toFixed(1)}.`,
+        `The strings pull ${Math.round(held.pull / 2)} N on each stud, ${printMm(held.height.value, 0)} mm above the wood: ${pressure.toFixed(1)} MPa at the rim of ${aMm(length.value, 0)} bushing. ${wood.label[0]!.toUpperCase()}${wood.label.slice(1)} is trusted with ${allowed.toFixed(1)}.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []

@@ -1,3 +1,4 @@
+import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { filmOn } from '../../finish/film'
@@ -94,7 +95,7 @@ function holeQuestion(build: Build, slot: PotSlot): Question {
 }
 
 function threadSays(surplus: number, have: { length: Size; guard: Size }, panel: string): string {
-  const through = `A ${printMm(have.length.value, 1)} mm bushing through ${printMm(have.guard.value, 1)} mm of ${panel}`
+  const through = `${capital(aMm(have.length.value, 1))} bushing through ${printMm(have.guard.value, 1)} mm of ${panel}`
   if (surplus < 0) return `${through} is ${printMm(-surplus, 1)} mm too short for its washer and nut.`
   if (surplus <= THREAD_WANTED) return `${through} takes its washer and nut, ${printMm(surplus, 1)} mm of thread over.`
   return `${through} leaves ${printMm(surplus, 1)} mm of thread over the nut: the pot is too long and the knob would ride that high.`
@@ -150,7 +151,7 @@ function threadCures(
     // Washers one has come before a pot one has not; and only a bushing that then fits.
     ...shorter(have, nut + washer).map((length) => ({
       id: 'shorter-bushing',
-      job: `Or take a pot with a ${printMm(length, 1)} mm bushing.`,
+      job: `Or take a pot with ${aMm(length, 1)} bushing.`,
       how: 'Long bushings are made for thick carved tops.',
       gives: 'the pot',
       tools: [],
@@ -191,7 +192,7 @@ function depthQuestion(build: Build, slot: PotSlot): Question {
     label: 'Room under the lugs',
     clearance: room,
     bands: DEPTH_BANDS,
-    says: () => `The pot hangs ${printMm(have.body.value, 1)} mm deep in a ${printMm(have.route.value, 1)} mm route.`,
+    says: () => `The pot hangs ${printMm(have.body.value, 1)} mm deep in ${aMm(have.route.value, 1)} route.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []

@@ -1,3 +1,4 @@
+import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { pt, type Point } from '../../geometry/point'
@@ -49,8 +50,7 @@ function depth(build: Build): Question {
       { upTo: 0, is: 'tight' },
       { upTo: Infinity, is: 'snug' },
     ],
-    says: () =>
-      `The switch hangs ${printMm(own.value, 1)} mm deep in a ${printMm(route.value, 1)} mm route; lugs and wires want 3 mm below.`,
+    says: () => `The switch hangs ${printMm(own.value, 1)} mm deep in ${aMm(route.value, 1)} route; lugs and wires want 3 mm below.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []

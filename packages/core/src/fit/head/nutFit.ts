@@ -1,3 +1,4 @@
+import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
@@ -244,7 +245,7 @@ function lengths(build: Build): Question[] {
         { upTo: 0.35, is: 'snug' },
         { upTo: Infinity, is: 'tight' },
       ],
-      says: () => `The nut is ${printMm(have.nut.value, 1)} mm long on a ${printMm(have.board.value, 1)} mm board.`,
+      says: () => `The nut is ${printMm(have.nut.value, 1)} mm long on ${aMm(have.board.value, 1)} board.`,
       cures: ({ verdict }) =>
         verdict === 'tight'
           ? [

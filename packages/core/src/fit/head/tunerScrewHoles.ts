@@ -1,3 +1,4 @@
+import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef } from '../../document/read'
 import type { Question } from '../../judge/joint'
@@ -34,8 +35,8 @@ export function screws(build: Build): Question[] {
       ],
       says: () =>
         likelyOf(left) < 0
-          ? `A ${printMm(screw.value, 1)} mm screw comes ${printMm(-likelyOf(left), 1)} mm through the headstock’s face.`
-          : `A ${printMm(screw.value, 1)} mm screw leaves ${printMm(likelyOf(left), 1)} mm of wood before the headstock’s face.`,
+          ? `${capital(aMm(screw.value, 1))} screw comes ${printMm(-likelyOf(left), 1)} mm through the headstock’s face.`
+          : `${capital(aMm(screw.value, 1))} screw leaves ${printMm(likelyOf(left), 1)} mm of wood before the headstock’s face.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []

@@ -1,3 +1,4 @@
+import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { framed } from '../../drawing/sections'
@@ -50,7 +51,7 @@ function batteryRoom(build: Build): Question {
       { upTo: 0, is: 'tight' },
       { upTo: Infinity, is: 'snug' },
     ],
-    says: () => `${printMm(have.room.value, 1)} mm of room for a ${printMm(have.battery.value, 1)} mm battery.`,
+    says: () => `${printMm(have.room.value, 1)} mm of room for ${aMm(have.battery.value, 1)} battery.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []

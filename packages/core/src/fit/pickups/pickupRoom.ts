@@ -1,3 +1,4 @@
+import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeRef, type SizeRef } from '../../document/read'
 import { inOpening } from '../../drawing/sections'
@@ -67,8 +68,6 @@ const refsOf = (frame: Frame, slot: `pickup-${PickupPlace}`) => ({
 /** Do its screws let go of the wood at the highest setting? Then that is what to look at. */
 const hangsShort = (build: Build, place: PickupPlace): boolean =>
   new Asker(build).judge((b) => screwBite(b, place)).some((c) => c.raw.verdict === 'tight' || c.raw.verdict === 'wont-go')
-
-const capital = (s: string) => s[0]!.toUpperCase() + s.slice(1)
 
 function sides(build: Build, frame: Frame, have: Have, refs: Record<keyof Have, SizeRef>): Question[] {
   const one = (id: 'length' | 'width', label: string, open: 'openLength' | 'openWidth'): Question => {
@@ -161,7 +160,7 @@ function corner(build: Build, frame: Frame, have: Have, slot: SizeRef['slot']): 
           ? 'The corners clear.'
           : Math.min(along, across) < 0
             ? `The cover is larger than its ${frame.name}: its corners clear once its sides do.`
-            : `Square corners in a ${printMm(ro.value, 1)} mm radius need ${printMm(needs)} mm on each side and have ${printMm(sideways)}; flush they overlap ${printMm(cornerOverlap(ro.value, rc.value))} mm.`,
+            : `Square corners in ${aMm(ro.value, 1)} radius need ${printMm(needs)} mm on each side and have ${printMm(sideways)}; flush they overlap ${printMm(cornerOverlap(ro.value, rc.value))} mm.`,
       cures: ({ verdict }) =>
         verdict === 'snug' || Math.min(along, across) < 0
           ? []

@@ -1,3 +1,4 @@
+import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeRef, traitAt } from '../../document/read'
 import { screwStack } from '../../drawing/sections'
@@ -70,8 +71,8 @@ function tips(build: Build): Question[] {
       ],
       says: () =>
         likelyOf(left) < 0
-          ? `A ${printMm(have.screw.value, 1)} mm screw comes ${printMm(-likelyOf(left), 1)} mm out of the wood on the far side.`
-          : `A ${printMm(have.screw.value, 1)} mm screw leaves ${printMm(likelyOf(left), 1)} mm of wood${holds ? ` and holds about ${Math.round(holds)} N` : ''}.`,
+          ? `${capital(aMm(have.screw.value, 1))} screw comes ${printMm(-likelyOf(left), 1)} mm out of the wood on the far side.`
+          : `${capital(aMm(have.screw.value, 1))} screw leaves ${printMm(likelyOf(left), 1)} mm of wood${holds ? ` and holds about ${Math.round(holds)} N` : ''}.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []

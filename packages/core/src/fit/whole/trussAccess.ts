@@ -1,3 +1,4 @@
+import { aMm } from '../../quantity/words'
 import { printMm } from '../../quantity/length'
 import type { Build } from '../../document/build'
 import { sizeRef, traitAt } from '../../document/read'
@@ -56,7 +57,7 @@ function access(build: Build): Question {
     !heel || notch,
     'wont-go',
     !heel
-      ? `The truss nut sits at the headstock; a ${printMm(key)} mm tool reaches it under its cover.`
+      ? `The truss nut sits at the headstock; ${aMm(key)} tool reaches it under its cover.`
       : notch
         ? 'The body has its notch; the tool swings.'
         : 'The truss nut sits at the heel and the body has no notch: the neck would have to come off for every turn.',

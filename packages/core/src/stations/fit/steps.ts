@@ -85,7 +85,7 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
   const [cure] = j.cures
   // To leave it as it is is no work.
   if (cure && /^(or )?leave it/i.test(cure.job)) return []
-  const [stage, title] = [stageOfCure(cure), asTitle(cure?.job ?? j.says)]
+  const [stage, title] = [stageOfCure(cure), cure ? asTitle(cure.job) : `Find a way: ${j.title.toLowerCase()}`]
   return [
     step({
       ...common,
@@ -94,7 +94,7 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
       title,
       // Wood is not worked on any more once a film lies on it.
       need: j.verdict === 'tight' && stage !== 'wood' ? 'should' : 'must',
-      why: `${j.title}: ${j.verdict === 'tight' ? 'tight as it is' : 'won’t go as it is'}.`,
+      why: cure ? `${j.title}: ${j.verdict === 'tight' ? 'tight as it is' : 'won’t go as it is'}.` : j.says,
       befores: waits(stage, title),
       ...(cure ? { tools: cure.tools.join(', ') } : {}),
     }),
