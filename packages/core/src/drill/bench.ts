@@ -70,7 +70,7 @@ export function boreBit(from: number, to: number, best: number, owned: readonly 
 const nearest = (bits: readonly number[], d: number) => bits.reduce((a, b) => (Math.abs(b - d) < Math.abs(a - d) ? b : a))
 
 export const bitWords = ({ bit, owned }: Bit): string =>
-  owned ? `${printMm(bit, 1)} mm` : `${printMm(bit)} mm, which is not in your box: get it`
+  owned ? `${printMm(bit)} mm` : `${printMm(bit)} mm, which is not in your box: get it`
 
 /** A way to hold a drill upright, and how far from upright it ends, degrees. [ours] */
 export interface Method {

@@ -138,7 +138,7 @@ function reamed(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size
     work: 'ream',
     mindful: !bit.owned,
     says: [
-      `The bores are there, ${printMm(bore.value)} mm, and the bushings ${printMm(bushing.value)}: driven in, they split the wood. Open them up to ${printMm(bit.bit, 1)} mm, ${printMm(bushing.value - bit.bit)} under the bushing.`,
+      `The bores are there, ${printMm(bore.value)} mm, and the bushings ${printMm(bushing.value)}: driven in, they split the wood. Open them up to ${printMm(bit.bit)} mm, ${printMm(bushing.value - bit.bit)} under the bushing.`,
       why ?? '',
     ]
       .filter(Boolean)
@@ -148,11 +148,11 @@ function reamed(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size
     from: ['the bores themselves: the bit follows them'],
     steps: [
       `try ${bitWords(bit)} and a bushing in scrap of the same wood`,
-      `${printMm(bit.bit, 1)} mm by its rim, slowly; the depth as it is`,
+      `${printMm(bit.bit)} mm by its rim, slowly; the depth as it is`,
       'chamfer by hand, so that film cannot lift',
     ],
     bit: bit.bit,
-    size: printMm(bit.bit, 1),
+    size: printMm(bit.bit),
     with: method.words,
     guards: deepEnough(build, b),
     draw: () => holeSection({ title: base.title, layers: woodOf(build), bit: bit.bit, ...depthOf(build, b) }),
@@ -196,8 +196,8 @@ function bored(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size,
     says: [
       because && `${because} Plug them, let them dry, drill anew.`,
       bit.owned
-        ? `A bushing of ${printMm(bushing.value)} mm wants ${printMm(bushing.value - UNDER.from)} to ${printMm(bushing.value - UNDER.to)} mm: the ${printMm(bit.bit, 1)} mm bit.`
-        : `A bushing of ${printMm(bushing.value)} mm wants ${printMm(bushing.value - UNDER.from)} to ${printMm(bushing.value - UNDER.to)} mm and no bit of yours is that: get ${printMm(bit.bit, 1)} mm before you drill.`,
+        ? `A bushing of ${printMm(bushing.value)} mm wants ${printMm(bushing.value - UNDER.from)} to ${printMm(bushing.value - UNDER.to)} mm: the ${printMm(bit.bit)} mm bit.`
+        : `A bushing of ${printMm(bushing.value)} mm wants ${printMm(bushing.value - UNDER.from)} to ${printMm(bushing.value - UNDER.to)} mm and no bit of yours is that: get ${printMm(bit.bit)} mm before you drill.`,
       why ?? '',
     ]
       .filter(Boolean)
@@ -210,10 +210,10 @@ function bored(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size,
       `try ${bitWords(bit)} and a bushing in scrap of the same wood: it starts by hand and taps in`,
       'mark both from the two things below, look whether both readings agree, then an awl',
       '3 mm first, square',
-      `${printMm(bit.bit, 1)} mm, point in the mark, tape at ${printMm(hole.flag, 1)} mm from the tip`,
+      `${printMm(bit.bit)} mm, point in the mark, tape at ${printMm(hole.flag, 1)} mm from the tip`,
     ],
     bit: bit.bit,
-    size: printMm(bit.bit, 1),
+    size: printMm(bit.bit),
     depth: hole.depth,
     flag: hole.flag,
     left: wood.value - hole.flag,

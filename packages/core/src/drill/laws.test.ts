@@ -66,8 +66,12 @@ describe('laws of holes, over generated builds of every kind', () => {
             c.steps.some((s) => s.includes(`tape at ${printMm(c.flag!, 1)} mm`)),
             `${c.id}: ${c.steps.join('; ')}`,
           ).toBe(true)
+          expect(
+            c.steps.some((s) => s.includes(`${printMm(c.bit!)} mm`)),
+            c.id,
+          ).toBe(true)
           const root = rootOf(build, c.id)
-          if (root !== undefined) expect(c.bit!, c.id).toBeLessThan(root)
+          if (root !== undefined) expect(Number(printMm(c.bit!)), c.id).toBeLessThan(root)
         }
       }),
       RUNS,

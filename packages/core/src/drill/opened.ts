@@ -118,11 +118,11 @@ function made(build: Build, bench: Bench, base: Base, o: Opened, aim: number): D
     steps: [
       'mark, punch, backing scrap clamped behind',
       '3 mm right through, square',
-      `${printMm(bit.bit, 1)} mm from both faces in turn, or a step bit`,
+      `${printMm(bit.bit)} mm from both faces in turn, or a step bit`,
       'chamfer by hand',
     ],
     bit: bit.bit,
-    size: printMm(bit.bit, 1),
+    size: printMm(bit.bit),
     with: method.words,
     guards: [...(o.guards ?? [])],
     mind: [...(o.mind ?? []), `Comes out up to ${printMm(wander)} mm beside its mark.`],

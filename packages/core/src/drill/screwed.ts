@@ -42,6 +42,8 @@ export interface Screwed {
 const TINY = 2.5
 /** Wood with no far side within reach is drawn so much deeper than the hole, mm. */
 const GOES_ON = 12
+/** A bit so near to what is wanted is what is wanted, mm. [ours] */
+const SAME_BIT = 0.12
 /** A tape flag is set and read to about this, mm. [ours] */
 const FLAG = 0.5
 
@@ -91,7 +93,11 @@ export function screwed(build: Build, bench: Bench, base: Base, s: Screwed): Dra
     ...(bites.value < 3 * thread.value ? [shortScrew(bites, thread.value)] : []),
   ]
   const { method, why } = methodFor(bench, onBody(base) ? inwardsOf(build, s.located.places)?.most : 0)
-  const share = `${Math.round((100 * bit.bit) / root.value)} %`
+  const percent = (d: number) => `${Math.round((100 * d) / root.value)} %`
+  const asWanted =
+    Math.abs(bit.bit - band.from) < SAME_BIT
+      ? `, as ${named?.label} wants it.`
+      : `; ${named?.label} wants ${percent(band.from)}, ${printMm(band.from)} mm: this is the nearest in your box.`
   return filled(build, base, {
     work: s.work,
     mindful: !named || !bit.owned || hole.cutShort,
@@ -99,7 +105,7 @@ export function screwed(build: Build, bench: Bench, base: Base, s: Screwed): Dra
       !named
         ? `Nobody has said what wood it goes into: try ${printMm(band.from, 1)} to ${printMm(band.to, 1)} mm in scrap of it, the smallest first.`
         : single
-          ? `The ${printMm(bit.bit, 1)} mm bit is ${share} of the ${printMm(root.value, 1)} mm root, as ${named.label} wants it.`
+          ? `The ${printMm(bit.bit)} mm bit is ${percent(bit.bit)} of the ${printMm(root.value)} mm root${asWanted}`
           : `${capital(named.label)} is neither hard nor soft: ${printMm(band.from, 1)} to ${printMm(band.to, 1)} mm, the smallest first in scrap.`,
       bit.owned ? '' : 'Your box has none: get it before you drill.',
       hole.cutShort && !hole.refused
@@ -115,12 +121,12 @@ export function screwed(build: Build, bench: Bench, base: Base, s: Screwed): Dra
     steps: [
       `in scrap of the same wood: ${bitWords(bit)}${single ? '' : `, then half a millimetre more, up to ${printMm(band.to, 1)}, until the screw turns in without force`}`,
       'mark with an awl, deep enough that the bit cannot wander; through film: tape, then the bit backwards first',
-      `${printMm(bit.bit, 1)} mm, tape at ${printMm(hole.flag, 1)} mm from the tip`,
+      `${printMm(bit.bit)} mm, tape at ${printMm(hole.flag, 1)} mm from the tip`,
       'chamfer by hand, wax the thread, start every screw before tightening any; hand driver',
     ],
     bit: bit.bit,
     takes: thread.value,
-    size: single && named ? printMm(bit.bit, 1) : `${printMm(band.from, 1)}–${printMm(band.to, 1)}`,
+    size: single && named ? printMm(bit.bit) : `${printMm(band.from, 1)}–${printMm(band.to, 1)}`,
     depth: hole.depth,
     flag: hole.flag,
     ...(wood ? { left: wood.value - hole.flag } : {}),

@@ -58,12 +58,12 @@ export function holeSection({ title, layers, above = [], bit, depth, flag, left,
   if (left !== undefined) marks.push({ mark: 'dimension', from: pt(r + 4, tip), to: pt(r + 4, wood), text: printMm(left, 1) })
   marks.push(
     { mark: 'dimension', from: pt(half + 5, 0), to: pt(half + 5, wood), text: printMm(wood, 1) },
-    { mark: 'label', at: pt(0, -up - 3), text: `⌀ ${printMm(bit, 1)}`, anchor: 'middle' },
+    { mark: 'label', at: pt(0, -up - 3), text: `⌀ ${printMm(bit)}`, anchor: 'middle' },
     // Below, where no hole and no dimension runs through the words.
     { mark: 'label', at: pt(0, wood + 4), text: [...above, ...layers].map((l) => l.label).join(', then '), anchor: 'middle' },
   )
   return framed(title, `true proportion${flag === undefined ? '' : ' · the flag counts from the bit’s tip'}`, marks, [
-    { label: 'Hole', value: `${printMm(bit, 1)} mm` },
+    { label: 'Hole', value: `${printMm(bit)} mm` },
     ...layers.map((l) => ({ label: l.label, value: `${printMm(l.thickness, 1)} mm` })),
     ...(flag === undefined ? [] : [{ label: 'Tape flag from the tip', value: `${printMm(flag, 1)} mm` }]),
     left === undefined ? { label: 'Depth', value: 'right through' } : { label: 'Wood left under the tip', value: `${printMm(left, 1)} mm` },

@@ -105,10 +105,10 @@ export const tiltHole: Finder = (build, bench) => {
     steps: [
       'chalk on the screw’s end, the heel pressed home: it marks the pocket’s floor',
       '3 mm from the pocket’s floor, square, scrap behind the back',
-      `${printMm(bit.bit, 1)} mm from the back, right through; the plate drilled by the same mark`,
+      `${printMm(bit.bit)} mm from the back, right through; the plate drilled by the same mark`,
     ],
     bit: bit.bit,
-    size: printMm(bit.bit, 1),
+    size: printMm(bit.bit),
     with: method.words,
     mind: [`Between the neck screws, about ${at} mm from the nut: look that it does not run into them.`],
     draw: () => holeSection({ title: base.title, layers: layers(wood.value), bit: bit.bit }),

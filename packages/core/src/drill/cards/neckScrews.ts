@@ -96,11 +96,11 @@ export const neckClearance: Finder = (build, bench) => {
     from,
     steps: [
       '2 mm from the back, square, scrap clamped into the pocket so that its floor does not split out',
-      `${printMm(bit.bit, 1)} mm from the back, right through ${printMm(wood.value, 1)} mm`,
+      `${printMm(bit.bit)} mm from the back, right through ${printMm(wood.value, 1)} mm`,
       'chamfer the pocket’s floor by hand, so that no rim holds the heel off',
     ],
     bit: bit.bit,
-    size: printMm(bit.bit, 1),
+    size: printMm(bit.bit),
     with: method.words,
     draw: draw(bit.bit),
   })

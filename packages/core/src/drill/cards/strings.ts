@@ -72,7 +72,7 @@ export const stringHoles: Finder = (build, bench) => {
     work: 'new',
     mindful: true,
     says: [
-      `${printMm(thick.value, 1)} mm deep and ${printMm(bit.bit, 1)} wide: ${method.words}, the exit wanders up to ${printMm(wander)} mm. A row of ${build.strings} looks straight from the back only by ferrules bored by a template.`,
+      `${printMm(thick.value, 1)} mm deep and ${printMm(bit.bit)} wide: ${method.words}, the exit wanders up to ${printMm(wander)} mm. A row of ${build.strings} looks straight from the back only by ferrules bored by a template.`,
       why ?? '',
     ]
       .filter(Boolean)
@@ -86,7 +86,7 @@ export const stringHoles: Finder = (build, bench) => {
       'chase both ends by hand',
     ],
     bit: bit.bit,
-    size: printMm(bit.bit, 1),
+    size: printMm(bit.bit),
     with: method.words,
     mind: [
       `Exit beside its mark, mm: ${each.join(', ')}.`,
@@ -180,11 +180,11 @@ function recessNew(build: Build, bench: Bench, base: Base): DrawnCard {
     steps: [
       'template clamped on over the outer two holes, tape over the finish',
       `try ${bitWords(bit)} and a ferrule in scrap`,
-      `${printMm(bit.bit, 1)} mm, one stop at ${printMm(long.value, 1)} mm for all`,
+      `${printMm(bit.bit)} mm, one stop at ${printMm(long.value, 1)} mm for all`,
       'press each in with a dowel, square',
     ],
     bit: bit.bit,
-    size: printMm(bit.bit, 1),
+    size: printMm(bit.bit),
     depth: long.value,
     with: method.words,
     guards: recessGuards({ recess: bit.bit, bore, error, pitch }),

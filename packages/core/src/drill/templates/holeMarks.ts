@@ -30,5 +30,5 @@ export const legend = (cards: readonly HoleCard[], sides: readonly Side[]): stri
     .filter((c) => sides.includes(c.side) && c.bit !== undefined && c.places.length && c.stands !== 'refused')
     .map(
       (c) =>
-        `${c.places.length > 1 ? `${nameOf(c, 0)} to ${nameOf(c, c.places.length - 1)}` : nameOf(c, 0)}: ${c.title.toLowerCase()}, ${printMm(c.bit!, 1)} mm${c.work === 'keep' ? ', there already' : ''}.`,
+        `${c.places.length > 1 ? `${nameOf(c, 0)} to ${nameOf(c, c.places.length - 1)}` : nameOf(c, 0)}: ${c.title.toLowerCase()}, ${printMm(c.bit!)} mm${c.work === 'keep' ? ', there already' : ''}.`,
     )

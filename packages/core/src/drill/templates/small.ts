@@ -20,7 +20,7 @@ export function ferruleRow(build: Build, bench: Bench): Made | undefined {
     shapes: [
       closed(roundedBox({ x: -15, y: -spread / 2 - 25, width: 30, height: spread + 50 }, 3), 'cut'),
       line([pt(0, -spread / 2 - 20), pt(0, spread / 2 + 20)]),
-      ...ys.flatMap((y, i) => hole(pt(0, y), card.bit!, i === 0 ? `${printMm(card.bit!, 1)} mm` : '')),
+      ...ys.flatMap((y, i) => hole(pt(0, y), card.bit!, i === 0 ? `${printMm(card.bit!)} mm` : '')),
     ],
   }
 }
