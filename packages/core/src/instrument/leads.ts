@@ -1,3 +1,4 @@
+import { pickupAlong } from './pickupPlace'
 import type { Build } from '../document/build'
 import { traitAt, valueAt } from '../document/read'
 import { pt, type Point } from '../geometry/point'
@@ -114,7 +115,7 @@ function endOf(build: Build, id: LeadRun['id']): { at: Point; short: string; lab
   const place = PLACES.find((p) => id === `pickup-${p}`)!
   if (!build.parts[id satisfies Slot]) return undefined
   return {
-    at: pt(d.mouth + (v(`route.${place}.centre`) ?? 150), 0),
+    at: pt(pickupAlong(build, place), 0),
     short: place,
     label: `${place[0]!.toUpperCase()}${place.slice(1)} pickup to controls`,
   }

@@ -1,3 +1,4 @@
+import { pickupAlong } from './pickupPlace'
 import type { Build } from '../document/build'
 import { sizeAt, traitAt, valueAt } from '../document/read'
 import type { Mark, Role } from '../drawing/drawing'
@@ -44,7 +45,7 @@ export function frontView(build: Build): Mark[] {
   area('guard', 'plastic', guardOutline(build, d.heelEnd))
   for (const place of PLACES) {
     const slot = `pickup-${place}` as const
-    const x = d.mouth + value('body', `route.${place}.centre`, placeholder(d.scale - d.mouth, place))
+    const x = pickupAlong(build, place)
     const l = value(slot, 'length', place === 'middle' ? 18 : 36) / 2
     const w = value(slot, 'width', 69) / 2
     area(slot, 'pickup', rectangle(x - l, -w, x + l, w))
@@ -93,8 +94,6 @@ function tintOf(build: Build, slot: Slot, role: Role): string | undefined {
   if (role === 'metal') return part?.metal && METAL_TINT[part.metal]
   return role === 'body-wood' || role === 'neck-wood' || role === 'plastic' || role === 'pickup' ? part?.colour : undefined
 }
-
-const placeholder = (reach: number, place: (typeof PLACES)[number]) => reach * { neck: 0.42, middle: 0.63, bridge: 0.84 }[place]
 
 type Value = (slot: Slot, size: string, otherwise: number) => number
 type Area = (slot: Slot, role: Role, points: Point[]) => void

@@ -2,7 +2,7 @@ import type { Build } from '../document/build'
 import type { PickupPlace } from '../instrument/guardPlace'
 import { aBuild, aPart } from './bench'
 
-interface Wanted {
+export interface Wanted {
   places: readonly PickupPlace[]
   contacts?: string
   /** Which pickups are humbuckers, and how many leads come out of those. */

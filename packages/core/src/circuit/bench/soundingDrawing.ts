@@ -31,20 +31,48 @@ export function soundingDrawing(harness: Harness, name: string, topology: Topolo
   }
 }
 
-/** A line over coils in series, two bars over coils in parallel. */
-function joins(coils: readonly Coil[], topology: Topology): Mark[] {
-  const on = coils.filter((c) => topology.sounding.includes(c.id))
-  if (on.length < 2) return []
-  const a = on[0]!.at.x
-  const b = on.at(-1)!.at.x
-  const parallel = topology.joined.some(hasParallel)
-  const bar = (y: number): Mark => ({ mark: 'line', role: 'hot', points: [pt(a, y), pt(b, y)] })
-  const stub = (x: number, y: number): Mark => ({ mark: 'line', role: 'hot', points: [pt(x, y), pt(x, y < 0 ? -30 : 30)] })
-  if (!parallel) return [bar(-37), stub(a, -37), stub(b, -37)]
-  return [bar(-37), bar(37), ...on.flatMap((c) => [stub(c.at.x, -37), stub(c.at.x, 37)])]
+/** Where a group of coils begins, towards the hot side, and where it ends, towards ground: places along the instrument. */
+interface Ends {
+  tops: number[]
+  bottoms: number[]
+  marks: Mark[]
 }
 
-const hasParallel = (tree: Joined): boolean => tree.is === 'parallel' || (tree.is === 'series' && tree.parts.some(hasParallel))
+/** The hot bar above, the ground bar below, and between them the coils as the tree has them; nothing where it is no such tree. */
+function joins(coils: readonly Coil[], { joined, sounding }: Topology): Mark[] {
+  const [tree] = joined
+  if (!tree || joined.length > 1 || sounding.length < 2) return []
+  const { tops, bottoms, marks } = endsOf(tree, (id) => coils.find((c) => c.id === id)!.at.x)
+  return [...bar(tops, -TIP, -BAR), ...bar(bottoms, TIP, BAR), ...marks]
+}
+const TIP = 30
+const BAR = 37
+const LINK = 33
+
+/** Beside each other, coils share both ends; one after the other, the end of one is led to the beginning of the next. */
+function endsOf(tree: Joined, at: (coil: string) => number): Ends {
+  if (tree.is === 'coil') return { tops: [at(tree.coil)], bottoms: [at(tree.coil)], marks: [] }
+  const parts = tree.parts.map((part) => endsOf(part, at))
+  const marks = parts.flatMap((p) => p.marks)
+  if (tree.is === 'parallel') return { tops: parts.flatMap((p) => p.tops), bottoms: parts.flatMap((p) => p.bottoms), marks }
+  const links = parts.slice(1).flatMap((next, i): Mark[] => {
+    const before = parts[i]!
+    const [from, to] = [before.bottoms.at(-1)!, next.tops[0]!]
+    return [
+      ...(before.bottoms.length > 1 ? bar(before.bottoms, TIP, LINK) : []),
+      ...(next.tops.length > 1 ? bar(next.tops, -TIP, -LINK) : []),
+      { mark: 'line', role: 'hot', points: [pt(from, TIP), pt(to, -TIP)] },
+    ]
+  })
+  return { tops: parts[0]!.tops, bottoms: parts.at(-1)!.bottoms, marks: [...marks, ...links] }
+}
+
+/** A bar along so many ends, with a stub to each. */
+function bar(xs: readonly number[], tip: number, y: number): Mark[] {
+  const line = (...points: [number, number][]): Mark => ({ mark: 'line', role: 'hot', points: points.map(([x, h]) => pt(x, h)) })
+  const along = xs.length > 1 ? [line([Math.min(...xs), y], [Math.max(...xs), y])] : []
+  return [...along, ...xs.map((x) => line([x, tip], [x, y]))]
+}
 
 /** A bar with its corners cut, points in one turn round it. */
 function rounded(x: number, w: number, h: number) {

@@ -1,7 +1,7 @@
+import { pickupAlong } from '../../instrument/pickupPlace'
 import type { Build } from '../../document/build'
 import { isSaid, traitAt, valueAt } from '../../document/read'
 import { pt } from '../../geometry/point'
-import { datums } from '../../instrument/datums'
 import type { PickupPlace } from '../../instrument/guardPlace'
 import type { Coil } from '../model/harness'
 
@@ -27,7 +27,7 @@ export function coilsOf(build: Build, place: PickupPlace): Coil[] {
   const known = valueAt(build, { slot, size: 'inductance' })
   const henry = known ?? ohm * HENRY_PER_OHM[kind]
   const farad = valueAt(build, { slot, size: 'capacitance' }) ?? FARAD[kind]
-  const x = datums(build).mouth + (valueAt(build, { slot: 'body', size: `route.${place}.centre` }) ?? 0)
+  const x = pickupAlong(build, place)
   const flip = traitAt(build, slot, 'sense') === 'reverse' ? -1 : 1
   // A magnet turned over changes the strings' sense and leaves that of the hum, which the winding alone decides.
   const upward = (traitAt(build, slot, 'pole') === 'turned' ? -flip : flip) as 1 | -1

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { PLACES, type PickupPlace } from '../../instrument/guardPlace'
+import { anyWiring } from '../../testing/anyWiring'
 import { wirable } from '../../testing/wirable'
 import { dcAtJack, lugOhms } from '../bench/readings'
 import { topology } from '../bench/topology'
@@ -28,35 +28,10 @@ const PAIR: Wanted = { places: ['neck', 'bridge'], contacts: 'toggle-3' }
 const HUM: Wanted = { ...PAIR, two: ['neck', 'bridge'], leads: 'four' }
 const TRIO: Wanted = { places: ['neck', 'middle', 'bridge'], contacts: 'lever-5' }
 
-/** Every wiring with every option it can be built with. */
-const anyWanted = fc
-  .record({
-    recipe: fc.constantFrom(...RECIPES),
-    two: fc.subarray([...PLACES]),
-    leads: fc.constantFrom('two' as const, 'four' as const, undefined),
-    pull: fc.boolean(),
-    second: fc.boolean(),
-    rotary: fc.boolean(),
-    active: fc.oneof({ weight: 3, arbitrary: fc.constant<PickupPlace[]>([]) }, { weight: 1, arbitrary: fc.subarray([...PLACES]) }),
-    mount: fc.constantFrom('two-stud', 'post', 'screws'),
-    pick: fc.array(fc.nat(6), { minLength: 12, maxLength: 12 }),
-  })
-  .map(({ recipe, pick, active, ...more }): Wanted => {
-    const places = PLACES.filter((_, i) => (recipe.count === 3 ? true : recipe.count === 2 ? i !== 1 : i === 2))
-    return {
-      ...more,
-      places,
-      active: recipe.passiveOnly ? [] : active.filter((p) => places.includes(p)),
-      ...(recipe.contacts.length ? { contacts: recipe.contacts[pick[11]! % recipe.contacts.length]! } : {}),
-      scheme: recipe.id,
-      options: Object.fromEntries(recipe.options.map((o, i) => [o.id, o.choices[pick[i % 11]! % o.choices.length]![0]])),
-    }
-  })
-
 describe('laws of wirings, over every one with every option', () => {
   it('every wire ends on two lugs there are, and none lies twice', () =>
     void holds(
-      fc.property(anyWanted, (w) => {
+      fc.property(anyWiring, (w) => {
         const harness = h(w)
         const lugs = new Set(harness.components.flatMap(lugsOf))
         const keys = harness.wires.map((x) => wireKey(x.from, x.to))
@@ -68,7 +43,7 @@ describe('laws of wirings, over every one with every option', () => {
     ))
   it('every pickup is heard somewhere, and nothing is live that should be ground', () =>
     void holds(
-      fc.property(anyWanted, (w) => {
+      fc.property(anyWiring, (w) => {
         const harness = h(w)
         const heard = new Set<string>()
         for (const { switches } of switchStates(harness)) {
@@ -83,7 +58,7 @@ describe('laws of wirings, over every one with every option', () => {
     ))
   it('each case, frame and the strings has a ground wire of its own; foil alone grounds nothing', () =>
     void holds(
-      fc.property(anyWanted, (w) => {
+      fc.property(anyWiring, (w) => {
         const harness = h(w)
         const ends = harness.wires.flatMap((x) => [x.from, x.to])
         for (const c of harness.components) if (c.is === 'ground') expect(ends, c.id).toContain(`${c.id}.1`)
@@ -100,7 +75,7 @@ describe('laws of wirings, over every one with every option', () => {
     ))
   it('the volume at nothing silences the jack but for a pickup that goes past it', () =>
     void holds(
-      fc.property(anyWanted, (w) => {
+      fc.property(anyWiring, (w) => {
         const harness = h(w)
         const past = (pull: number | undefined, preset: number | undefined) =>
           (w.options?.pull === 'blower' && pull === 2) || (w.options?.preset === 'neck' && preset === 2)
@@ -115,7 +90,7 @@ describe('laws of wirings, over every one with every option', () => {
     ))
   it('what cannot be had is not taken, whatever was chosen', () =>
     void holds(
-      fc.property(anyWanted, (w) => {
+      fc.property(anyWiring, (w) => {
         const build = wirable(w)
         const recipe = RECIPES.find((r) => r.id === w.scheme)!
         for (const o of optionsOf(build, recipe)) expect(o.lacks[o.chosen], o.spec.id).toBeUndefined()

@@ -1,0 +1,115 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { anyWiring } from '../../testing/anyWiring'
+import { holds } from '../../testing/holds'
+import { wirable } from '../../testing/wirable'
+import { jackProbes, lugParts, type Harness, type Wire } from '../model/harness'
+import { switchStates } from '../model/switchStates'
+import { harnessOf } from '../schemes/harnessOf'
+import { lugOhms } from './readings'
+import { signalPath } from './signalPath'
+import { soundingDrawing } from './soundingDrawing'
+import { topology, type Joined } from './topology'
+
+const without = (harness: Harness, wire: Wire): Harness => ({ ...harness, wires: harness.wires.filter((w) => w !== wire) })
+const coilsOf = (harness: Harness) => harness.components.filter((c) => c.is === 'coil').map((c) => c.id)
+const touches = (w: Wire, id: string) => [w.from, w.to].some((lug) => lugParts(lug).component === id)
+
+/** A wiring in one of its switch states, drawn from every wiring with every option. */
+const anyState = fc.tuple(anyWiring, fc.nat(), fc.nat())
+
+describe('laws of the signal’s way, over every wiring in every position', () => {
+  it('a coil that sounds has a live wire, a silent one none; a wire that is not live is missed by nothing that sounds', () => {
+    let cut = 0
+    holds(
+      fc.property(anyState, ([wanted, state, which]) => {
+        const made = harnessOf(wirable(wanted))
+        if (!made.ok) return
+        const { harness } = made
+        const states = switchStates(harness)
+        const { switches } = states[state % states.length]!
+        const { wires } = signalPath(harness, switches)
+        const { sounding, words } = topology(harness, switches)
+        for (const id of coilsOf(harness))
+          expect(
+            [...wires].some((w) => touches(w, id)),
+            `${id} in ${words}`,
+          ).toBe(sounding.includes(id))
+        // What lies on ground is no way of the signal, and is missed all the same.
+        const sleeve = jackProbes(harness)[1]
+        const grounded = (lug: string) => lug === sleeve || lugOhms(harness, { switches, knobs: {} }, [lug, sleeve]) < 1
+        const dead = harness.wires.filter((w) => !wires.has(w) && w.role !== 'ground' && w.role !== 'supply')
+        const one = dead[which % Math.max(1, dead.length)]
+        if (!one || grounded(one.from)) return
+        expect(topology(without(harness, one), switches).sounding, `${one.from} ${one.to} cut in ${words}`).toEqual(sounding)
+        cut++
+      }),
+      1200,
+    )
+    expect(cut).toBeGreaterThan(30)
+  })
+})
+
+describe('the coils that sound, drawn', () => {
+  const harness = (wanted: Parameters<typeof wirable>[0]): Harness => {
+    const made = harnessOf(wirable(wanted))
+    if (!made.ok) throw new Error(made.says ?? made.missing.join())
+    return made.harness
+  }
+  const lines = (h: Harness, joined: Joined[]) => {
+    const sounding = coilsOf(h)
+    return soundingDrawing(h, '1', { sounding, joined, words: '', hum: 0, humWords: '' }).marks.flatMap((m) =>
+      m.mark === 'line' ? [m.points.map((p) => `${p.x},${p.y}`).join(' ')] : [],
+    )
+  }
+  const pair = harness({ places: ['neck', 'bridge'], contacts: 'toggle-3' })
+  const [neck, bridge] = coilsOf(pair)
+  const x = (h: Harness, id: string) => h.components.find((c) => c.id === id)!.at.x
+  const [a, b] = [x(pair, neck!), x(pair, bridge!)]
+  it('beside each other: both ends on a bar', () =>
+    expect(
+      lines(pair, [
+        {
+          is: 'parallel',
+          parts: [
+            { is: 'coil', coil: neck! },
+            { is: 'coil', coil: bridge! },
+          ],
+        },
+      ]).toSorted(),
+    ).toEqual(
+      [`${a},-37 ${b},-37`, `${a},-30 ${a},-37`, `${b},-30 ${b},-37`, `${a},37 ${b},37`, `${a},30 ${a},37`, `${b},30 ${b},37`].toSorted(),
+    ))
+  it('one after the other: the first from the hot side, its end led to the beginning of the next, the last to ground', () =>
+    expect(
+      lines(pair, [
+        {
+          is: 'series',
+          parts: [
+            { is: 'coil', coil: neck! },
+            { is: 'coil', coil: bridge! },
+          ],
+        },
+      ]).toSorted(),
+    ).toEqual([`${a},-30 ${a},-37`, `${a},30 ${b},-30`, `${b},30 ${b},37`].toSorted()))
+  it('two humbuckers together: a link within each, a bar over both, and no coil on both bars', () => {
+    const both = harness({ places: ['neck', 'bridge'], contacts: 'toggle-3', two: ['neck', 'bridge'], leads: 'four' })
+    const state = switchStates(both).find((s) => topology(both, s.switches).sounding.length === 4)!
+    const t = topology(both, state.switches)
+    const drawn = soundingDrawing(both, state.id, t).marks.flatMap((m) => (m.mark === 'line' ? [m.points] : []))
+    expect(drawn.filter(([p, q]) => p!.y === 30 && q!.y === -30)).toHaveLength(2)
+    expect(drawn.filter(([p, q]) => p!.y === q!.y).map(([p]) => p!.y)).toEqual([-37, 37])
+    const up = drawn.flatMap(([p, q]) => (p!.y === -30 && q!.y === -37 ? [p!.x] : []))
+    const down = drawn.flatMap(([p, q]) => (p!.y === 30 && q!.y === 37 ? [p!.x] : []))
+    expect(new Set([...up, ...down]).size).toBe(4)
+  })
+  it('one coil alone, or coils joined in no such way: no bar', () => {
+    expect(lines(harness({ places: ['bridge'] }), [{ is: 'coil', coil: 'bridge' }])).toEqual([])
+    expect(
+      lines(pair, [
+        { is: 'coil', coil: neck! },
+        { is: 'coil', coil: bridge! },
+      ]),
+    ).toEqual([])
+  })
+})
