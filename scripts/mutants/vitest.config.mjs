@@ -6,6 +6,8 @@ export default defineConfig({
   test: {
     environment: 'node',
     include: (process.env.MUTANT_TESTS ?? 'src/**/*.test.ts').split(','),
+    // The table of joints is read in docs, which a copy of core has not.
+    exclude: ['**/fit/table.test.ts'],
     setupFiles: [fileURLToPath(new URL('../seed.mjs', import.meta.url))],
     maxWorkers: 1,
     // Instrumented code takes several times as long.

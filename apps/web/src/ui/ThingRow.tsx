@@ -47,7 +47,7 @@ export function ThingButton({
       onClick={onSelect}
       className={`grid min-h-11 w-full grid-cols-[auto_auto_1fr_auto] items-center gap-x-3 border-b border-l-4 border-b-hairline px-3 py-1.5 text-left ${selected ? 'border-l-violet bg-wash' : 'border-l-transparent hover:bg-canvas/60'}`}
     >
-      <span className="figure w-5 text-right text-[13px] text-soft">{number}</span>
+      <span className="figure min-w-5 whitespace-nowrap text-right text-[13px] text-soft">{number}</span>
       <span className="grid w-6 place-items-center">{mark}</span>
       <span className="min-w-0">
         <span className="block truncate font-bold">{title}</span>

@@ -91,13 +91,13 @@ describe('the coils that sound, drawn', () => {
           ],
         },
       ]).toSorted(),
-    ).toEqual([`${a},-30 ${a},-37`, `${a},30 ${b},-30`, `${b},30 ${b},37`].toSorted()))
+    ).toEqual([`${a},-30 ${a},-37`, `${a},30 ${a},33 ${a + 9},33 ${a + 9},-33 ${b},-33 ${b},-30`, `${b},30 ${b},37`].toSorted()))
   it('two humbuckers together: a link within each, a bar over both, and no coil on both bars', () => {
     const both = harness({ places: ['neck', 'bridge'], contacts: 'toggle-3', two: ['neck', 'bridge'], leads: 'four' })
     const state = switchStates(both).find((s) => topology(both, s.switches).sounding.length === 4)!
     const t = topology(both, state.switches)
     const drawn = soundingDrawing(both, state.id, t).marks.flatMap((m) => (m.mark === 'line' ? [m.points] : []))
-    expect(drawn.filter(([p, q]) => p!.y === 30 && q!.y === -30)).toHaveLength(2)
+    expect(drawn.filter((points) => points[0]!.y === 30 && points.at(-1)!.y === -30)).toHaveLength(2)
     expect(drawn.filter(([p, q]) => p!.y === q!.y).map(([p]) => p!.y)).toEqual([-37, 37])
     const up = drawn.flatMap(([p, q]) => (p!.y === -30 && q!.y === -37 ? [p!.x] : []))
     const down = drawn.flatMap(([p, q]) => (p!.y === 30 && q!.y === 37 ? [p!.x] : []))

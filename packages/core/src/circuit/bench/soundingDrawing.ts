@@ -48,6 +48,8 @@ function joins(coils: readonly Coil[], { joined, sounding }: Topology): Mark[] {
 const TIP = 30
 const BAR = 37
 const LINK = 33
+/** Half the distance of a humbucker's coils, so that a link runs between them, mm. */
+const ASIDE = 9
 
 /** Beside each other, coils share both ends; one after the other, the end of one is led to the beginning of the next. */
 function endsOf(tree: Joined, at: (coil: string) => number): Ends {
@@ -58,18 +60,21 @@ function endsOf(tree: Joined, at: (coil: string) => number): Ends {
   const links = parts.slice(1).flatMap((next, i): Mark[] => {
     const before = parts[i]!
     const [from, to] = [before.bottoms.at(-1)!, next.tops[0]!]
+    const beside = from + Math.sign(to - from || 1) * ASIDE
     return [
       ...(before.bottoms.length > 1 ? bar(before.bottoms, TIP, LINK) : []),
       ...(next.tops.length > 1 ? bar(next.tops, -TIP, -LINK) : []),
-      { mark: 'line', role: 'hot', points: [pt(from, TIP), pt(to, -TIP)] },
+      // Up beside the first coil, where no other stands.
+      line([from, TIP], [from, LINK], [beside, LINK], [beside, -LINK], [to, -LINK], [to, -TIP]),
     ]
   })
   return { tops: parts[0]!.tops, bottoms: parts.at(-1)!.bottoms, marks: [...marks, ...links] }
 }
 
+const line = (...points: [number, number][]): Mark => ({ mark: 'line', role: 'hot', points: points.map(([x, y]) => pt(x, y)) })
+
 /** A bar along so many ends, with a stub to each. */
 function bar(xs: readonly number[], tip: number, y: number): Mark[] {
-  const line = (...points: [number, number][]): Mark => ({ mark: 'line', role: 'hot', points: points.map(([x, h]) => pt(x, h)) })
   const along = xs.length > 1 ? [line([Math.min(...xs), y], [Math.max(...xs), y])] : []
   return [...along, ...xs.map((x) => line([x, tip], [x, y]))]
 }
