@@ -46,6 +46,8 @@ describe('laws of holes, over generated builds of every kind', () => {
     void holds(
       fc.property(drawn, aBench, (build, bench) => {
         for (const c of holeCards(build, bench)) {
+          // Read one after the other on paper.
+          for (const line of c.mind) expect(line, c.id).toMatch(/^[^a-z].*[.:]$/s)
           if (c.stands === 'refused') {
             expect(c.says.length, c.id).toBeGreaterThan(20)
             expect(c.steps, c.id).toEqual([])
@@ -70,8 +72,15 @@ describe('laws of holes, over generated builds of every kind', () => {
             c.steps.some((s) => s.includes(`${printMm(c.bit!)} mm`)),
             c.id,
           ).toBe(true)
+          // The sizes to go on with in scrap lie over the first and under the root.
+          const on = /wants force, (.*) mm/.exec(c.steps[0] ?? '')?.[1]?.match(/[\d.]+/g) ?? []
           const root = rootOf(build, c.id)
-          if (root !== undefined) expect(Number(printMm(c.bit!)), c.id).toBeLessThan(root)
+          if (root === undefined) continue
+          expect(Number(printMm(c.bit!)), c.id).toBeLessThan(root)
+          for (const size of on.map(Number)) {
+            expect(size, c.id).toBeGreaterThan(c.bit!)
+            expect(size, c.id).toBeLessThan(root)
+          }
         }
       }),
       RUNS,

@@ -119,7 +119,7 @@ export function screwed(build: Build, bench: Bench, base: Base, s: Screwed): Dra
     ...(s.located.doubt === undefined ? {} : { placeDoubt: s.located.doubt }),
     from: s.located.from,
     steps: [
-      `in scrap of the same wood: ${bitWords(bit)}${single ? '' : `, then half a millimetre more, up to ${printMm(band.to, 1)}, until the screw turns in without force`}`,
+      `in scrap of the same wood: ${bitWords(bit)}${single ? '' : larger(bit.bit, band.to, bench.bits)}`,
       'mark with an awl, deep enough that the bit cannot wander; through film: tape, then the bit backwards first',
       `${printMm(bit.bit)} mm, tape at ${printMm(hole.flag, 1)} mm from the tip`,
       'chamfer by hand, wax the thread, start every screw before tightening any; hand driver',
@@ -187,6 +187,13 @@ const noDepth = (wood: Size, face: string): Guard => ({
   verdict: 'wont-go',
   says: `Do not drill: ${printMm(wood.value, 1)} mm of wood leaves no safe depth before ${face}.`,
 })
+
+/** What comes after the smallest bit, of those in the box or a size to get, never over what the wood may want at most. */
+function larger(bit: number, most: number, owned: readonly number[]): string {
+  const next = owned.filter((b) => b > bit + 1e-9 && b <= most + 1e-9)
+  if (!next.length && most - bit < 0.1) return ''
+  return `; where the screw wants force, ${next.length ? next.map((b) => printMm(b)).join(', then ') : `a size larger, no more than ${printMm(most, 1)}`} mm`
+}
 
 const shortScrew = (bites: Size, thread: number): Guard => ({
   id: 'bite',

@@ -1,3 +1,4 @@
+import { capital } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import type { Point } from '../../geometry/point'
@@ -65,7 +66,7 @@ function onRim(build: Build, points: readonly { name: string; along: number; y: 
     doubt: Math.max(0, ...points.map((p) => p.doubt)),
     from: points.map((p) => `${p.name}: ${alongWords(build, p.along)[0]}, at half the body’s thickness`),
     missing: [],
-    angles: each.map((e, i) => `${points[i]!.name}: the bit goes in ${angleWords(e.fromAcross)}`),
+    angles: each.map((e, i) => `${capital(points[i]!.name)}: the bit goes in ${angleWords(e.fromAcross)}.`),
   }
 }
 

@@ -198,7 +198,7 @@ export type MockupState = 'open' | 'done' | 'stale'
 export const stateOf = (step: MockupStep, result: MockupResult | undefined): MockupState =>
   !result ? 'open' : result.basis === step.basis ? 'done' : 'stale'
 
-/** Wood and plastic jobs the trial leaves behind, each to be done before any finish. */
+/** What the trial leaves to be done, the first way of each joint that does not go. */
 export function jobsLeft(joints: readonly JudgedJoint[]): { joint: string; title: string; job: string; gives: string }[] {
   return joints.flatMap((j) => {
     if (j.verdict !== 'tight' && j.verdict !== 'wont-go') return []

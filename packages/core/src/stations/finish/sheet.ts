@@ -5,6 +5,7 @@ import { finishDrawing } from '../../finish/filmDrawing'
 import type { FinishResult } from '../../finish/finishPlan'
 import { waitSays } from '../../finish/schedule'
 import { STOP_TEST } from '../../finish/sections'
+import { sayDay } from '../../quantity/days'
 import { potOf } from '../../finish/mixing'
 import type { Sheet, SheetBlock } from '../sheet'
 
@@ -54,10 +55,10 @@ export function finishSheet(build: Build, f: FinishResult): Sheet {
         tick: evenings.map(({ id, coats }) => {
           const open = coats.filter((c) => !c.laid)
           const groups = coatsBy(open, 'step').map((g) => coatsSay(g.coats))
-          return `${id}: ${groups.join(' · ') || 'all laid'}`
+          return `${sayDay(id)}: ${groups.join(' · ') || 'all laid'}`
         }),
       },
-      ...(f.plan ? [{ text: `Rub out not before ${f.plan.rubOut}, counted from the last coat.` }] : []),
+      ...(f.plan ? [{ text: `Rub out not before ${sayDay(f.plan.rubOut)}, counted from the last coat.` }] : []),
       { heading: 'A grit is done when' },
       { tick: [...STOP_TEST] },
       ...finishCards(build)

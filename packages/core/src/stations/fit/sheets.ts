@@ -1,11 +1,22 @@
 import type { Build } from '../../document/build'
 import { judgeJoints } from '../../fit/findJoints'
 import { jobsLeft, mockupSteps } from '../../fit/mockup/mockup'
+import { stageOfCure } from './jobStage'
 import type { Sheet } from '../sheet'
+
+type Job = ReturnType<typeof jobsLeft>[number]
+const line = (j: Job) => `${j.job} (${j.title})`
+
+/** Wood and plastic are cut before the film; what is exchanged, wired or set is not. */
+function beforeFinish(j: Job): boolean {
+  const stage = stageOfCure(j)
+  return stage === 'wood' || (stage === 'hardware' && j.gives !== 'nothing' && !j.gives.startsWith('the '))
+}
 
 /** The trial build on paper: steps in order with room for the reading, and the jobs that remain. */
 export function mockupSheet(build: Build): Sheet {
   const jobs = jobsLeft(judgeJoints(build))
+  const later = jobs.filter((j) => !beforeFinish(j))
   return {
     id: 'trial-build',
     title: `Trial build: ${build.name}`,
@@ -13,7 +24,8 @@ export function mockupSheet(build: Build): Sheet {
     blocks: [
       { table: { columns: ['', 'what', 'how', 'reading'], rows: mockupSteps(build).map((s, i) => [String(i + 1), s.title, s.how, '']) } },
       { heading: 'Wood and plastic jobs, all before finish' },
-      { tick: jobs.map((j) => `${j.job} (${j.title})`) },
+      { tick: jobs.filter(beforeFinish).map(line) },
+      ...(later.length ? [{ heading: 'Other parts, wires and settings to see to' }, { tick: later.map(line) }] : []),
     ],
   }
 }

@@ -36,7 +36,7 @@ export function helpSheet(build: Build, wire: Extract<WireResult, { ok: true }>)
           rows: wire.positions.map((p) => [
             p.id,
             p.topology.words,
-            `${printOhms(p.reading.ohm)} +- ${printOhms(p.reading.doubt, 2)}`,
+            `${printOhms(p.reading.ohm)} ±${printOhms(p.reading.doubt, 2)}`,
             expectedNoise(p.topology).split(/[.:,]/)[0]!,
           ]),
         },

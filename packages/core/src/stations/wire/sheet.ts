@@ -49,7 +49,7 @@ export function wireSheet(build: Build, wire: Extract<WireResult, { ok: true }>)
           rows: wire.positions.map((p) => [
             p.id,
             p.topology.words,
-            `${(p.reading.ohm / 1000).toFixed(2)} k +- ${(p.reading.doubt / 1000).toFixed(2)}`,
+            `${(p.reading.ohm / 1000).toFixed(2)} k ±${(p.reading.doubt / 1000).toFixed(2)}`,
             '',
           ]),
         },
