@@ -1,7 +1,7 @@
 import { capital } from '../quantity/words'
 import type { Build } from '../document/build'
 import { sizeAt, sizeRef, type SizeRef } from '../document/read'
-import { PRESS_BANDS } from '../fit/bridge/press'
+import { pastWrapping, PRESS_BANDS } from '../fit/bridge/press'
 import type { TraitRef } from '../judge/completed'
 import { judge } from '../judge/verdict'
 import { blindDepth, exitError } from '../physics/pilot'
@@ -59,7 +59,7 @@ export function bushed(build: Build, bench: Bench, base: Base, b: Bushed): Drawn
   if (wrong) return bored(build, bench, base, b, bushing, 'plug', wrong)
   const { verdict } = judge(normal(over.value, over.doubt / 2), PRESS_BANDS)
   if (over.value > 0 && (verdict === 'tight' || verdict === 'wont-go')) return reamed(build, bench, base, b, bushing, bore)
-  if (verdict === 'wont-go')
+  if (verdict === 'wont-go' || (over.value < 0 && pastWrapping(over.value)))
     return bored(build, bench, base, b, bushing, 'plug', `The bores are ${printMm(-over.value)} mm larger than the bushings.`)
   return kept(build, base, b, over, verdict)
 }
@@ -136,6 +136,7 @@ function reamed(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size
   const { method, why } = methodFor(bench, inwardsOf(build, b.found.places)?.most)
   return filled(build, base, {
     work: 'ream',
+    alters: [b.bore],
     mindful: !bit.owned,
     says: [
       `The bores are there, ${printMm(bore.value)} mm, and the bushings ${printMm(bushing.value)}: driven in, they split the wood. Open them up to ${printMm(bit.bit)} mm, ${printMm(bushing.value - bit.bit)} under the bushing.`,
@@ -191,6 +192,7 @@ function bored(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size,
       : []),
   ]
   return filled(build, base, {
+    ...(work === 'plug' ? { alters: [b.bore, ...(b.spacing ? [b.spacing.body] : [])] } : {}),
     work,
     mindful: !bit.owned || hole.cutShort,
     says: [

@@ -77,6 +77,8 @@ export interface HoleCard {
   cautions: string[]
   missing: SizeRef[]
   untold: TraitRef[]
+  /** Sizes of what is there that the work gives another value: Dry fit may ask for the same. */
+  alters?: readonly SizeRef[]
 }
 
 /** Where a passage runs, as far as anybody can say: straight from end to end. */

@@ -27,8 +27,9 @@ export interface Opened {
   through: { ref: SizeRef; label: string; role: Role }
   located: Located
   byNumbers?: boolean
-  /** How it is opened, by hand. */
+  /** How it is opened, by hand; what is minded where no tool comes to it from its other end. */
   ream: string
+  oneSided?: string
   /** What is done where the hole is too large. */
   tooLarge: string
   guards?: readonly Guard[]
@@ -72,6 +73,7 @@ export function opened(build: Build, bench: Bench, base: Base, o: Opened): Drawn
     return filled(build, base, {
       ...common,
       work: 'ream',
+      alters: [o.hole],
       mindful: true,
       says: `${sizes}: open them by ${printMm(aim - hole.value)} mm, to ${printMm(aim)}.`,
       from: ['the holes themselves'],
@@ -80,7 +82,7 @@ export function opened(build: Build, bench: Bench, base: Base, o: Opened): Drawn
       size: printMm(aim),
       with: 'by hand',
       guards: [...(o.guards ?? [])],
-      mind: ['A reamer from one side only leaves a cone: from both faces in turn.', ...(o.mind ?? [])],
+      mind: [o.oneSided ?? 'A reamer from one side only leaves a cone: from both faces in turn.', ...(o.mind ?? [])],
       draw: () => holeSection({ title: base.title, layers, bit: aim }),
     })
   return filled(build, base, {

@@ -30,7 +30,7 @@ export function evaluate(build: Build, today: string, remember: Remember = compu
       if (c.fromSteps && broken) failed[station] = broken
       else {
         results[station] = c.result(build, today, steps, remember, bench)
-        if (!broken) steps.push(...(c.steps?.(build, results[station], steps, today) ?? []))
+        if (!broken) add(steps, c.steps?.(build, results[station], steps, today) ?? [])
       }
     } catch (e) {
       failed[station] = e instanceof Error ? `${e.name}: ${e.message}` : String(e)
@@ -39,4 +39,11 @@ export function evaluate(build: Build, today: string, remember: Remember = compu
     if (failed[station] !== undefined) results[station] = c.result(empty, today, [], computed, bench)
   }
   return { ...(results as unknown as Results), failed }
+}
+
+/** Adds steps and takes out those of before that one of them stands for. */
+function add(steps: Step[], more: readonly Step[]): void {
+  const replaced = new Set(more.flatMap((s) => s.insteadOf ?? []))
+  const stay = steps.filter((s) => !replaced.has(s.id))
+  steps.splice(0, steps.length, ...stay, ...more)
 }

@@ -8,6 +8,8 @@ const SHARE: Record<PickupPlace, number> = { neck: 0.42, middle: 0.63, bridge: 0
 
 /** A pickup's middle along the strings, mm from the nut: where its route is, or where such a one usually is. */
 export function pickupAlong(build: Build, place: PickupPlace): number {
-  const { mouth, scale } = datums(build)
-  return mouth + (valueAt(build, { slot: 'body', size: `route.${place}.centre` }) ?? (scale - mouth) * SHARE[place])
+  const d = datums(build)
+  const at = valueAt(build, { slot: 'body', size: `route.${place}.centre` })
+  // The scale is asked only where it is needed: what reads this would hang on it.
+  return d.mouth + (at ?? (d.scale - d.mouth) * SHARE[place])
 }

@@ -1,4 +1,5 @@
 import type { Station } from '../document/station'
+import type { SizeRef } from '../document/read'
 import type { Slot } from '../parts/slots'
 
 /** A "before" with its reason: what is at risk when it is passed over, and the way back. */
@@ -68,6 +69,10 @@ export interface Step {
   better?: readonly Better[]
   cautions: string[]
   befores: Before[]
+  /** Sizes of parts it gives another value. */
+  alters?: readonly SizeRef[]
+  /** Steps of stations before it that are the same piece of work, told less fully. */
+  insteadOf?: readonly string[]
 }
 
 type LeftOut = 'cautions' | 'wait' | 'befores' | 'need'

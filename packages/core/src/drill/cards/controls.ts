@@ -1,3 +1,4 @@
+import { HOLE_OVER } from '../../instrument/holeOver'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
@@ -35,7 +36,10 @@ export const potHoles: Finder = (build, bench) => {
   const pots = potsOf(build)
   if (!pots.length || !(build.parts.guard || build.parts.body)) return undefined
   const guard = build.parts.guard !== undefined
-  const own = sizeRef(pots[0] === 'volume' ? 'pot-volume' : 'pot-tone', 'bushing.diameter')
+  // One size of hole for all: the thickest bushing decides, and one that nobody read may be the thickest.
+  const bushings = pots.map((p) => sizeRef(p === 'volume' ? 'pot-volume' : 'pot-tone', 'bushing.diameter'))
+  const own =
+    bushings.find((ref) => !sizeAt(build, ref)) ?? bushings.reduce((a, b) => (sizeAt(build, b)!.value > sizeAt(build, a)!.value ? b : a))
   return opened(
     build,
     bench,
@@ -57,7 +61,7 @@ export const potHoles: Finder = (build, bench) => {
       hole: sizeRef(guard ? 'guard' : 'body', 'pot.hole'),
       small: 0.1,
       large: 1.5,
-      over: 0.2,
+      over: HOLE_OVER.pot,
       through: guard
         ? { ref: sizeRef('guard', 'thickness'), label: 'guard', role: 'plastic' }
         : { ref: sizeRef('body', 'control.top'), label: 'top', role: 'body-wood' },
@@ -94,7 +98,7 @@ export const toggleHole: Finder = (build, bench) => {
       hole: sizeRef(guard ? 'guard' : 'body', 'switch.hole'),
       small: 0.1,
       large: 1.5,
-      over: 0.2,
+      over: HOLE_OVER.toggle,
       through: guard
         ? { ref: sizeRef('guard', 'thickness'), label: 'guard', role: 'plastic' }
         : { ref: sizeRef('body', 'control.top'), label: 'top', role: 'body-wood' },

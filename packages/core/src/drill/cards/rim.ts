@@ -1,3 +1,5 @@
+import { heldByPlate } from '../../fit/controls/jackInBore'
+import { HOLE_OVER } from '../../instrument/holeOver'
 import { capital } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt } from '../../document/read'
@@ -182,7 +184,7 @@ export const jackBore: Finder = (build, bench) => {
   if (!build.parts.jack || !build.parts.body) return undefined
   const located = jackPlace(build)
   const cup = sizeAt(build, sizeRef('jack-plate', 'cup.diameter')) !== undefined
-  if (traitAt(build, 'jack', 'held') === 'plate' && !cup) return undefined
+  if (heldByPlate(build, (of) => traitAt(of, 'jack', 'held')) && !cup) return undefined
   return opened(
     build,
     bench,
@@ -202,11 +204,12 @@ export const jackBore: Finder = (build, bench) => {
       hole: sizeRef('body', 'jack.bore'),
       small: 0,
       large: cup ? 0.6 : 1.5,
-      over: 0.2,
+      over: cup ? HOLE_OVER.cup : HOLE_OVER.jack,
       through: { ref: sizeRef('body', 'jack.depth'), label: 'rim', role: 'body-wood' },
       located,
       byNumbers: true,
       ream: 'step bit or reamer, the rim taped; a plug in the bore keeps it on centre',
+      oneSided: 'From outside alone a reamer leaves a cone, narrow within: go on until the thread turns freely all the way.',
       tooLarge: cup ? 'A cup of that size.' : 'An oval plate over it holds the jack.',
       mind: located.angles,
     },

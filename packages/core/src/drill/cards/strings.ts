@@ -133,6 +133,7 @@ function recessThere(build: Build, bench: Bench, base: Base): DrawnCard {
   const bit = tight ? boreBit(ferrule!.value - PRESS.from, ferrule!.value - PRESS.to, ferrule!.value - PRESS.best, bench.bits) : undefined
   return filled(build, base, {
     work: tight ? 'ream' : 'keep',
+    ...(tight ? { alters: [sizeRef('body', 'ferrule.bore')] } : {}),
     mindful: tight,
     says: tight
       ? `The recesses are ${printMm(over)} mm smaller than the ferrules: open them to ${bitWords(bit!)}.`

@@ -1,3 +1,4 @@
+import { HOLE_OVER } from '../../instrument/holeOver'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import { pt } from '../../geometry/point'
@@ -50,7 +51,7 @@ export const tunerBores: Finder = (build, bench) => {
       hole: BORE,
       small: -0.06,
       large: 0.3,
-      over: 0,
+      over: HOLE_OVER.tuner,
       through: { ref: sizeRef('neck', 'head.thickness'), label: 'headstock', role: 'neck-wood' },
       located: posts(build),
       byNumbers: true,

@@ -54,6 +54,11 @@ export function pressCheck(
   }
 }
 
+/** What is wrapped round a bushing of so much over its bore, both sides, mm. */
+const lacking = (over: number): number => Math.max(0.1, 0.1 - over)
+/** So loose that no wrap holds it: the bore is plugged. */
+export const pastWrapping = (over: number): boolean => lacking(over) / 2 > WRAPPED_AT_MOST
+
 function pressCures(stud: Size, bore: Size, ref: { slot: 'body'; size: string }): Cure[] {
   const v = stud.value - bore.value
   const to = stud.value - 0.1
@@ -68,7 +73,7 @@ function pressCures(stud: Size, bore: Size, ref: { slot: 'body'; size: string })
         plan: { ...ref, delta: to - bore.value, doubt: 0.04 },
       },
     ]
-  const lack = Math.max(0.1, 0.1 - v)
+  const lack = lacking(v)
   const plugged = (job: string): Cure => ({
     id: 'plug-stud',
     job: `${job} with dowel of the same grain and drill it anew, ${printMm(to)} mm.`,
@@ -77,7 +82,7 @@ function pressCures(stud: Size, bore: Size, ref: { slot: 'body'; size: string })
     tools: ['dowel', 'wood glue', 'drill stand'],
     plan: { ...ref, delta: to - bore.value, doubt: 0.05 },
   })
-  if (lack / 2 > WRAPPED_AT_MOST) return [plugged('Plug the bore')]
+  if (pastWrapping(v)) return [plugged('Plug the bore')]
   return [
     {
       id: 'wrap-stud',

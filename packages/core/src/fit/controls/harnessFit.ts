@@ -1,3 +1,4 @@
+import { HOLE_OVER } from '../../instrument/holeOver'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
@@ -122,11 +123,11 @@ function bushings(build: Build): Question[] {
           : [
               {
                 id: 'ream-for-harness',
-                job: `Ream the holes to ${printMm(bush.value + 0.1, 1)} mm.`,
+                job: `Ream the holes to ${printMm(bush.value + HOLE_OVER.pot)} mm.`,
                 how: 'From both faces; a tapered reamer from one side leaves a cone.',
                 gives: slot,
                 tools: ['tapered reamer'],
-                plan: { ...refs.hole, delta: 0.15 - likelyOf(c), doubt: 0.05 },
+                plan: { ...refs.hole, delta: HOLE_OVER.pot - likelyOf(c), doubt: 0.05 },
               },
             ],
     },

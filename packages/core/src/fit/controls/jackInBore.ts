@@ -1,3 +1,4 @@
+import { HOLE_OVER } from '../../instrument/holeOver'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { boreSection } from '../../drawing/sections'
@@ -40,9 +41,13 @@ export const jackJoint = (build: Build): JudgedJoint =>
 /** A bore this much over the thread leaves a jack's nut nothing to bear on, mm. [practice] */
 const HELD = 1
 
+/** A plate or cup lies over the bore: it may be as wide as it likes. @param held how the jack is held, as it is known or supposed */
+export const heldByPlate = (build: Build, held: (build: Build) => string | undefined): boolean =>
+  build.parts['jack-plate'] !== undefined || held(build) === 'plate'
+
 function inBore(build: Build): Question {
   const have = sizesIn(build, refs)
-  const plated = build.parts['jack-plate'] !== undefined || traitIn(build, 'jack', 'held') === 'plate'
+  const plated = heldByPlate(build, (of) => traitIn(of, 'jack', 'held'))
   const c = gapOf([
     [1, have.hole],
     [-1, have.thread],
@@ -79,11 +84,11 @@ function inBore(build: Build): Question {
           : [
               {
                 id: 'ream-jack',
-                job: `Ream the jack bore to ${printMm(have.thread.value + 0.3, 1)} mm.`,
+                job: `Ream the jack bore to ${printMm(have.thread.value + HOLE_OVER.jack)} mm.`,
                 how: 'From outside through tape, by hand; film chips when a bit bites.',
                 gives: 'body',
                 tools: ['tapered reamer'],
-                plan: { slot: 'body', size: 'jack.bore', delta: 0.3 - over, doubt: 0.1 },
+                plan: { slot: 'body', size: 'jack.bore', delta: HOLE_OVER.jack - over, doubt: 0.1 },
               },
             ],
   }

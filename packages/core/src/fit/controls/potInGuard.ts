@@ -1,3 +1,4 @@
+import { HOLE_OVER } from '../../instrument/holeOver'
 import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
@@ -169,8 +170,7 @@ const shorter = (have: { length: Size; guard: Size }, under: number): number[] =
   ).slice(-1)
 
 function reamCure(hole: Size, bushing: Size, panel: ReturnType<typeof panelOf>): Cure {
-  // The clearance wanted, and as much again for a hole reamed by hand.
-  const to = bushing.value + 2 * CLEAR
+  const to = bushing.value + HOLE_OVER.pot
   return {
     id: 'ream',
     job: `Ream the hole from ${printMm(hole.value)} to ${printMm(to)} mm.`,

@@ -1,3 +1,4 @@
+import { HOLE_OVER } from '../../instrument/holeOver'
 import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
@@ -189,11 +190,11 @@ function toggleHole(build: Build): Question[] {
           ? [
               {
                 id: 'ream-toggle',
-                job: `Ream the toggle hole to ${printMm(thread.value + 0.3, 1)} mm.`,
+                job: `Ream the toggle hole to ${printMm(thread.value + HOLE_OVER.toggle)} mm.`,
                 how: 'From both faces, by hand.',
                 gives: refs.gives,
                 tools: ['tapered reamer'],
-                plan: { ...refs.hole, delta: 0.3 - likelyOf(c), doubt: 0.1 },
+                plan: { ...refs.hole, delta: HOLE_OVER.toggle - likelyOf(c), doubt: 0.1 },
               },
             ]
           : [],

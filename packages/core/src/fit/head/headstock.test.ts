@@ -13,7 +13,7 @@ describe('tuners', () => {
       check: 'bore',
       verdict: 'tight',
       sizes: { 'neck/tuner.bore': 9.1 },
-      job: /^Ream the bores to 9\.95/,
+      job: /^Ream the bores to 9\.9 mm/,
     },
     {
       what: 'bores 1.2 too large',

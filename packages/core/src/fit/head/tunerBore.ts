@@ -1,3 +1,4 @@
+import { HOLE_OVER } from '../../instrument/holeOver'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { boreSection } from '../../drawing/sections'
@@ -57,11 +58,11 @@ export function tunerBoreJoint(build: Build): JudgedJoint {
               return [
                 {
                   id: 'ream-tuners',
-                  job: `Ream the bores to ${printMm(have.bush.value + 0.05)} mm.`,
+                  job: `Ream the bores to ${printMm(have.bush.value + HOLE_OVER.tuner)} mm.`,
                   how: 'From both faces with a stop of tape; a bit run backwards first saves the edge. Backing scrap behind.',
                   gives: 'neck',
                   tools: ['tapered reamer or step bit'],
-                  plan: { slot: 'neck', size: 'tuner.bore', delta: 0.05 - likelyOf(c), doubt: 0.05 },
+                  plan: { slot: 'neck', size: 'tuner.bore', delta: HOLE_OVER.tuner - likelyOf(c), doubt: 0.05 },
                 },
               ]
             return [

@@ -13,6 +13,7 @@ const BY_HOLE: Record<string, readonly string[]> = {
   'tail-bores': ['stud-bores'],
   'jack-passage': ['jack-bore'],
   'tuner-screws': ['tuner-bores'],
+  'jack-plate': ['jack-bore'],
 }
 
 /** A step for each hole that is to be made, once its part has come and its place is known, what is there needs none; then the trial build. */
@@ -31,6 +32,7 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
       ...(c.id === 'strap-buttons' ? { need: 'should' as const } : {}),
       minutes: (c.id.startsWith('route-') ? 60 : 10) + 5 * Math.max(1, c.places.length),
       ...(c.with ? { tools: c.with } : {}),
+      insteadOf: sameWork(c, earlier),
       cautions: c.cautions,
       // Holes of the head are drilled by hand with the strings on.
       ...(late ? {} : { final: true as const, noisy: true as const, risk: slip(c) * (build.parts[c.slot]?.price ?? SOME_PRICE) }),
@@ -46,6 +48,12 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
   })
   return Object.keys(build.parts).length ? [...holes, trialStep(build, [...earlier, ...holes])] : holes
 }
+
+/** Cures of Dry fit that alter nothing but what this hole's card alters: one piece of work, told here with its bit and its cautions. */
+const sameWork = (card: HoleCard, earlier: readonly Step[]): string[] =>
+  earlier
+    .filter((s) => s.alters?.length && s.alters.every((a) => card.alters?.some((b) => a.slot === b.slot && a.size === b.size)))
+    .map((s) => s.id)
 
 /** How often a cut of its kind slips: a route, a bore, a pilot hole. [ours] */
 const slip = (c: HoleCard): number => (c.id.startsWith('route-') ? 0.05 : /bore|passage/.test(c.id) ? 0.02 : 0.01)

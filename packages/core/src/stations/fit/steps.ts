@@ -1,4 +1,4 @@
-import type { Build } from '../../document/build'
+import { effectsOf, type Build } from '../../document/build'
 import { isGlued } from '../../document/read'
 import type { Joint } from '../../judge/joint'
 import { before, parcelsOf } from '../../plan/reasons'
@@ -97,6 +97,7 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
       why: cure ? `${j.title}: ${j.verdict === 'tight' ? 'tight as it is' : 'won’t go as it is'}.` : j.says,
       befores: waits(stage, title),
       ...(cure ? { tools: cure.tools.join(', ') } : {}),
+      ...(cure?.plan ? { alters: effectsOf(cure.plan).map(({ slot, size }) => ({ slot, size })) } : {}),
     }),
   ]
 }
