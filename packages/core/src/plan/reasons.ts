@@ -86,6 +86,11 @@ export const BECAUSE = {
     risk: 'It is unsoldered again to get a nut or a washer on.',
     wayBack: 'Unsolder its hot leads, put it right, solder them again.',
   },
+  leadsBeforeSolder: {
+    why: 'A lead that is too short is cut anew, or lengthened, before it is soldered in.',
+    risk: 'It is soldered twice.',
+    wayBack: 'Unsolder that lead at its near end, renew or splice it, sleeve the joint, test at the jack.',
+  },
   solderedBeforeClosed: {
     why: 'Pickups are soldered and the harness tested before anything closes over it.',
     risk: 'It is opened again; days go by hunting a fault in a closed box.',

@@ -83,6 +83,10 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
         ...earlier
           .filter((s) => s.station === 'fit' && s.stage === 'hardware' && SOLDERED.some((slot) => s.slots?.includes(slot)))
           .map((s) => before(s.id, 'seatedBeforeSolder')),
+        // Leads and wires that will not do; what lines a cavity waits for the film and is no part of it.
+        ...earlier
+          .filter((s) => s.station === 'fit' && s.stage === 'wiring' && !s.befores.some((b) => b.id === 'rub-out'))
+          .map((s) => before(s.id, 'leadsBeforeSolder')),
         ...parcelsOf([...(build.parts.guard ? (['guard'] as const) : []), ...SOLDERED.filter((slot) => build.parts[slot])], earlier),
       ],
     }),
