@@ -1,3 +1,4 @@
+import { colourName } from './colourName'
 import type { Build, FinishZone, ProductLabel, ZoneLayer } from '../document/build'
 import { traitAt } from '../document/read'
 import { INTO_WOOD, nextOver, type FollowSays, type Ground } from './follows'
@@ -88,12 +89,28 @@ export function layersOf(build: Build, zone?: FinishZone): Layer[] {
 /** A list of layers with each one's figures. What names no product that is known is left out. */
 export function resolved(build: Build, layers: readonly ZoneLayer[]): Layer[] {
   const counts = new Map<string, number>()
-  return layers.flatMap((layer) => {
+  const found = layers.flatMap((layer) => {
     const found = layerOf(build, layer)
     if (!found) return []
     const n = (counts.get(found.name) ?? 0) + 1
     counts.set(found.name, n)
     return [{ ...found, key: n > 1 ? `${found.name}.${n}` : found.name }]
+  })
+  return toldApart(found)
+}
+
+const ofThem = (n: number, all: number): string => (all > 3 ? `${n} of ${all}` : n === 1 ? 'lower' : n === all ? 'upper' : 'middle')
+
+/** Two layers of one product stand in every list by their colours, and by their place from the wood up where those go by one name. */
+function toldApart(layers: readonly Layer[]): Layer[] {
+  const twice = (all: readonly Layer[], l: Layer) => all.filter((o) => o.label === l.label).length > 1
+  const coloured = layers.map((l) => (l.colour && twice(layers, l) ? { ...l, label: `${l.label}, ${colourName(l.colour)}` } : l))
+  const times = new Map<string, number>()
+  return coloured.map((l) => {
+    if (!twice(coloured, l)) return l
+    const n = (times.get(l.label) ?? 0) + 1
+    times.set(l.label, n)
+    return { ...l, label: `${l.label}, ${ofThem(n, coloured.filter((o) => o.label === l.label).length)}` }
   })
 }
 
