@@ -20,6 +20,10 @@ const canBeDone = (build: Build, plan: Plan): boolean =>
     return build.parts[effect.slot] !== undefined && stays && staysWhole(build, effect)
   })
 
+/** What comes first is no alternative, whatever stood before it. */
+const firstOf = ([first, ...more]: readonly Cure[]): Cure[] =>
+  first ? [{ ...first, job: first.job.replace(/^Or (\w)/, (_, letter: string) => letter.toUpperCase()) }, ...more] : []
+
 /** Does the job move any of these sizes? */
 export const moves = (plan: Plan, refs: readonly SizeRef[]): boolean =>
   effectsOf(plan).some((effect) => refs.some((r) => r.slot === effect.slot && r.size === effect.size))
@@ -77,5 +81,5 @@ export function vetOf(
       get: () => (cut ??= { limits: cutLimits(plan, (share) => some(check, plan, share)) }).limits,
     })
   }
-  return (check, offered) => offered.filter((cure) => helps(check, cure)).map((cure) => measured(check, cure))
+  return (check, offered) => firstOf(offered.filter((cure) => helps(check, cure))).map((cure) => measured(check, cure))
 }

@@ -27,13 +27,30 @@ describe('studs in the body', () => {
       says: /splits the wood/,
       job: /9\.9 mm/,
     },
-    { what: 'bushing 1.2 too large', joint: 'bridge-on-body', check: 'press', verdict: 'wont-go', sizes: { 'body/studBore': 8.8 } },
-    { what: 'bore 1 mm too large', joint: 'bridge-on-body', check: 'press', verdict: 'wont-go', sizes: { 'body/studBore': 11 } },
+    {
+      what: 'bushing 1.2 too large',
+      joint: 'bridge-on-body',
+      check: 'press',
+      verdict: 'wont-go',
+      says: 'The bushing is 1.2 mm larger than its bore; driven in it splits the wood.',
+      job: 'Drill the bores out to 9.9 mm.',
+      sizes: { 'body/studBore': 8.8 },
+    },
+    {
+      what: 'bore 1 mm too large',
+      joint: 'bridge-on-body',
+      check: 'press',
+      verdict: 'wont-go',
+      says: 'The bore is 1 mm larger than the bushing: the studs stand loose and lean under string pull.',
+      job: 'Plug the bore with dowel of the same grain and drill it anew, 9.9 mm.',
+      sizes: { 'body/studBore': 11 },
+    },
     {
       what: 'the block strikes the route',
       joint: 'bridge-on-body',
       check: 'swing',
       verdict: 'tight',
+      says: 'The block strikes the route’s wall 3 mm before the arm is down.',
       sizes: { 'body/vibrato.length': 18 },
       job: /^Lengthen the vibrato route/,
     },
@@ -42,6 +59,8 @@ describe('studs in the body', () => {
       joint: 'bridge-on-body',
       check: 'swing',
       verdict: 'wont-go',
+      says: 'The block strikes the route’s wall 8 mm before the arm is down.',
+      job: 'Lengthen the vibrato route by 9 mm on the tail side.',
       sizes: { 'body/vibrato.length': 13 },
     },
     {
@@ -49,6 +68,8 @@ describe('studs in the body', () => {
       joint: 'bridge-on-body',
       check: 'pattern',
       verdict: 'tight',
+      says: 'The bridge’s pattern is 74 mm and the body’s 74.8 mm: 0.8 mm apart.',
+      job: 'Plug the old holes and drill at 74 mm.',
       sizes: { 'body/studSpacing': 74.8 },
     },
     {
@@ -56,6 +77,7 @@ describe('studs in the body', () => {
       joint: 'bridge-on-body',
       check: 'pattern',
       verdict: 'wont-go',
+      job: 'Plug the old holes and drill at 74 mm.',
       sizes: { 'body/studSpacing': 71 },
       says: /74 mm and the body’s 71 mm: 3 mm apart/,
     },
@@ -64,6 +86,8 @@ describe('studs in the body', () => {
       joint: 'bridge-on-body',
       check: 'block',
       verdict: 'wont-go',
+      says: 'The block is 47 mm deep in a 44.2 mm body.',
+      job: 'Take the bridge with a shorter block.',
       sizes: { 'bridge/block.depth': 47 },
     },
   ])
@@ -103,7 +127,13 @@ describe('string pull on studs', () => {
       says: /Basswood is trusted with 10\.9/,
       job: /bushings at least \d+ mm long/,
     },
-    { what: 'usual bushings in hard maple', joint: 'bridge-on-body', check: 'pull', verdict: 'snug' },
+    {
+      what: 'usual bushings in hard maple',
+      joint: 'bridge-on-body',
+      check: 'pull',
+      verdict: 'snug',
+      says: 'The strings pull 290 N on each stud, 6 mm above the wood: 6.3 MPa at the rim of a 25 mm bushing. Hard maple is trusted with 18.0.',
+    },
   ])
   it('the pressure falls with length and with harder wood, never the other way', () => {
     const spare = (length: number, wood: string) =>
@@ -116,11 +146,50 @@ describe('string pull on studs', () => {
 
 describe('saddles along and over the strings', () => {
   judgeRows([
-    { what: 'studs 6 mm too far forward', joint: 'bridge-reach', check: 'back', verdict: 'snug', sizes: { 'body/mouthToBridge': 259 } },
-    { what: 'studs 15 mm too far forward', joint: 'bridge-reach', check: 'back', verdict: 'wont-go', sizes: { 'body/mouthToBridge': 238 } },
-    { what: 'studs too far back', joint: 'bridge-reach', check: 'front', verdict: 'wont-go', sizes: { 'body/mouthToBridge': 268 } },
-    { what: 'a spacing 5 mm too wide', joint: 'strings-on-board', check: 'bass', verdict: 'tight', sizes: { 'bridge/spread': 59 } },
-    { what: 'an axis 3.4 mm off', joint: 'strings-on-board', check: 'treble', verdict: 'tight', sizes: { 'body/axisAtBridge': 3.4 } },
+    {
+      what: 'studs 6 mm too far forward',
+      joint: 'bridge-reach',
+      check: 'back',
+      verdict: 'snug',
+      says: 'Every saddle reaches its place with 1.5 mm in hand.',
+      sizes: { 'body/mouthToBridge': 259 },
+    },
+    {
+      what: 'studs 15 mm too far forward',
+      joint: 'bridge-reach',
+      check: 'back',
+      verdict: 'wont-go',
+      says: 'The low strings’ saddles reach their back stop before they are in tune.',
+      job: 'Place the studs between 638.2 and 643.7 mm from the nut.',
+      sizes: { 'body/mouthToBridge': 238 },
+    },
+    {
+      what: 'studs too far back',
+      joint: 'bridge-reach',
+      check: 'front',
+      verdict: 'wont-go',
+      says: 'The high strings’ saddles reach their front stop before they are in tune.',
+      job: 'Place the studs between 638.2 and 643.7 mm from the nut.',
+      sizes: { 'body/mouthToBridge': 268 },
+    },
+    {
+      what: 'a spacing 5 mm too wide',
+      joint: 'strings-on-board',
+      check: 'bass',
+      verdict: 'tight',
+      says: 'Outer strings run 2 mm inside (bass) and 2 mm inside (treble) the board’s edges at the last fret. Under 2.5 mm a string slips off the edge when fretted.',
+      job: 'Use a nut or saddles with closer string spacing.',
+      sizes: { 'bridge/spread': 59 },
+    },
+    {
+      what: 'an axis 3.4 mm off',
+      joint: 'strings-on-board',
+      check: 'treble',
+      verdict: 'tight',
+      says: 'Outer strings run 6.8 mm inside (bass) and 1.9 mm inside (treble) the board’s edges at the last fret. Under 2.5 mm a string slips off the edge when fretted.',
+      job: 'Turn the neck: bring its axis 3.4 mm to the treble side at the bridge.',
+      sizes: { 'body/axisAtBridge': 3.4 },
+    },
   ])
   it('a neck of another scale moves every saddle’s place: numbers decide, not names', () => {
     expect(jointIn(changed(fullBuild(), { 'neck/scale': 628.65 }), 'bridge-reach').verdict).toBe('wont-go')
@@ -147,12 +216,22 @@ describe('neck angle and bridge height', () => {
       says: /at its stop the action stays/,
       job: /^Tilt the neck/,
     },
-    { what: 'a hair over the stop', joint: 'bridge-height', check: 'low-stop', verdict: 'tight', sizes: { 'bridge/height.min': 13.02 } },
+    {
+      what: 'a hair over the stop',
+      joint: 'bridge-height',
+      check: 'low-stop',
+      verdict: 'tight',
+      says: 'Saddles stand 13.3 mm above the body, only 0.3 mm over the bridge’s lowest stop.',
+      job: 'Tilt the neck 0.09° back: a tapered shim, 0.12 mm at the pocket’s end.',
+      sizes: { 'bridge/height.min': 13.02 },
+    },
     {
       what: 'a bridge cover 12 mm tall',
       joint: 'bridge-height',
       check: 'cover-bridge',
       verdict: 'wont-go',
+      says: 'Run right down the bridge cover still stands 1.8 mm into the strings held at the last fret; 1.6 of air is wanted.',
+      job: 'Let the bridge pickup 3.6 mm deeper: deepen its route, or raise the strings with a plate under the heel.',
       sizes: { 'pickup-bridge/above': 12 },
     },
   ])
@@ -202,12 +281,19 @@ describe('strings over the saddles', () => {
   })
   judgeRows(
     [
-      { what: '11 degrees to a stop tail', joint: 'saddle-break', check: 'break', verdict: 'snug' },
+      {
+        what: '11 degrees to a stop tail',
+        joint: 'saddle-break',
+        check: 'break',
+        verdict: 'snug',
+        says: 'Strings break over the saddles by 11.7°.',
+      },
       {
         what: 'tail almost as high as the saddles',
         joint: 'saddle-break',
         check: 'break',
         verdict: 'wont-go',
+        job: 'Set the tailpiece so that strings leave it 6 mm above the body.',
         sizes: { 'tailpiece/height': 11.5 },
         says: /hop or buzz/,
       },
@@ -216,6 +302,7 @@ describe('strings over the saddles', () => {
         joint: 'saddle-break',
         check: 'break',
         verdict: 'tight',
+        job: 'Set the tailpiece so that strings leave it 8.3 mm above the body.',
         sizes: { 'body/tail.toBridge': 20 },
         says: /steeper than the usual 20/,
       },
@@ -224,15 +311,26 @@ describe('strings over the saddles', () => {
         joint: 'saddle-break',
         check: 'path',
         verdict: 'tight',
+        job: 'none',
         sizes: { 'bridge/back.height': 13, 'bridge/back.distance': 8 },
         says: /touch the bridge’s back/,
       },
-      { what: 'a loose tail stud', joint: 'tail-studs', check: 'press', verdict: 'loose', sizes: { 'body/tail.bore': 11.62 } },
+      {
+        what: 'a loose tail stud',
+        joint: 'tail-studs',
+        check: 'press',
+        verdict: 'loose',
+        says: 'The bore is 0.12 mm larger than the bushing: the studs stand loose and lean under string pull.',
+        job: 'Wrap the bushing: 0.11 mm of paper or foil all round.',
+        sizes: { 'body/tail.bore': 11.62 },
+      },
       {
         what: 'tail studs in basswood',
         joint: 'tail-studs',
         check: 'pull',
         verdict: 'tight',
+        says: 'The strings pull 232 N on each stud, 4 mm above the wood: 14.9 MPa at the rim of a 9 mm bushing. Basswood is trusted with 10.9.',
+        job: 'Take bushings at least 13 mm long, or lower the strings over the studs.',
         sizes: { 'tailpiece/studLength': 9 },
         traits: { 'body/wood': 'basswood' },
       },
@@ -264,8 +362,24 @@ describe('strings over the saddles', () => {
 
 describe('springs', () => {
   judgeRows([
-    { what: 'one spring', joint: 'springs', check: 'balance', verdict: 'wont-go', sizes: { 'springs/count': 1 }, job: /Fit 3 springs/ },
-    { what: 'five springs', joint: 'springs', check: 'balance', verdict: 'loose', sizes: { 'springs/count': 5 } },
+    {
+      what: 'one spring',
+      joint: 'springs',
+      check: 'balance',
+      verdict: 'wont-go',
+      says: 'The strings pull 463 N; that asks for 2.8 springs and 1 is fitted. The claw takes up the rest.',
+      sizes: { 'springs/count': 1 },
+      job: /Fit 3 springs/,
+    },
+    {
+      what: 'five springs',
+      joint: 'springs',
+      check: 'balance',
+      verdict: 'loose',
+      says: 'The strings pull 463 N; that asks for 2.8 springs and 5 are fitted. The claw takes up the rest.',
+      job: 'Fit 3 springs.',
+      sizes: { 'springs/count': 5 },
+    },
   ])
   it('no vibrato, no springs', () => expect(() => jointIn(without(fullBuild(), 'springs'), 'springs')).toThrow())
 })
@@ -274,12 +388,19 @@ describe('centre block of a hollow body', () => {
   const hollow = () => changed(fullBuild(), { 'body/block.width': 96 }, { 'body/build': 'semi-hollow' })
   judgeRows(
     [
-      { what: '6 mm of wood beside the studs', joint: 'bridge-on-body', check: 'in-block', verdict: 'snug' },
+      {
+        what: '6 mm of wood beside the studs',
+        joint: 'bridge-on-body',
+        check: 'in-block',
+        verdict: 'snug',
+        says: '6 mm of the centre block stands beside each stud; 3 is wanted.',
+      },
       {
         what: '1 mm of wood',
         joint: 'bridge-on-body',
         check: 'in-block',
         verdict: 'tight',
+        says: '1 mm of the centre block stands beside each stud; 3 is wanted.',
         sizes: { 'body/block.width': 86 },
         job: /^Glue hardwood/,
       },
@@ -308,12 +429,19 @@ describe('string ferrules', () => {
   }
   judgeRows(
     [
-      { what: 'a press fit', joint: 'ferrules', check: 'press', verdict: 'snug' },
+      {
+        what: 'a press fit',
+        joint: 'ferrules',
+        check: 'press',
+        verdict: 'snug',
+        says: 'Ferrules press in, 0.07 mm larger than their bores.',
+      },
       {
         what: 'bores 0.2 too large',
         joint: 'ferrules',
         check: 'press',
         verdict: 'loose',
+        says: 'The bores are 0.2 mm larger than the ferrules: they drop out when the strings are off.',
         sizes: { 'body/ferrule.bore': 8.2 },
         job: /^Wrap each ferrule/,
       },
@@ -323,6 +451,7 @@ describe('string ferrules', () => {
         joint: 'ferrules',
         check: 'press',
         verdict: 'loose',
+        says: 'The bores are 0.55 mm larger than the ferrules: they drop out when the strings are off.',
         sizes: { 'body/ferrule.bore': 8.55 },
         job: /^Plug the bores with dowel and drill them anew, 7\.93 mm/,
       },
@@ -331,15 +460,25 @@ describe('string ferrules', () => {
         joint: 'ferrules',
         check: 'press',
         verdict: 'tight',
+        says: 'The ferrules are 0.3 mm larger than their bores; forced, the back chips.',
         sizes: { 'body/ferrule.bore': 7.7 },
         job: /^Drill the bores out to 7\.93/,
       },
-      { what: 'bores 1 mm too small', joint: 'ferrules', check: 'press', verdict: 'wont-go', sizes: { 'body/ferrule.bore': 7 } },
+      {
+        what: 'bores 1 mm too small',
+        joint: 'ferrules',
+        check: 'press',
+        verdict: 'wont-go',
+        says: 'The ferrules are 1 mm larger than their bores; forced, the back chips.',
+        job: 'Drill the bores out to 7.93 mm, all with one stop.',
+        sizes: { 'body/ferrule.bore': 7 },
+      },
       {
         what: 'five for six strings',
         joint: 'ferrules',
         check: 'count',
         verdict: 'wont-go',
+        says: '5 ferrules for 6 strings.',
         sizes: { 'ferrules/count': 5 },
         job: /1 more/,
       },

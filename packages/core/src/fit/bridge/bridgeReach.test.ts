@@ -11,6 +11,7 @@ describe('the instrument the neck came from', () => {
       joint: 'bridge-reach',
       check: 'as-old',
       verdict: 'tight',
+      job: 'Read both distances again, nut to fret 12 too: its double is the scale, whatever the old bridge did.',
       sizes: { 'neck/old.nutToStuds': 638 },
       says: /stood 638 mm from the nut; here they are 3 mm further away/,
     },
@@ -19,9 +20,17 @@ describe('the instrument the neck came from', () => {
       joint: 'bridge-reach',
       check: 'as-old',
       verdict: 'tight',
+      job: 'Read both distances again, nut to fret 12 too: its double is the scale, whatever the old bridge did.',
       sizes: { 'neck/old.nutToStuds': 644 },
       says: /3 mm nearer/,
     },
-    { what: 'as here', joint: 'bridge-reach', check: 'as-old', verdict: 'snug', sizes: { 'neck/old.nutToStuds': 641.2 } },
+    {
+      what: 'as here',
+      joint: 'bridge-reach',
+      check: 'as-old',
+      verdict: 'snug',
+      says: 'On the old instrument the studs stood 641.2 mm from the nut, and so they do here.',
+      sizes: { 'neck/old.nutToStuds': 641.2 },
+    },
   ])
 })

@@ -54,7 +54,7 @@ function springBalance(build: Build): Question {
       { upTo: Infinity, is: 'loose' },
     ],
     says: () =>
-      `The strings pull ${Math.round(total)} N; that asks for ${needed.toFixed(1)} springs and ${have.count.value} are fitted. The claw takes up the rest.`,
+      `The strings pull ${Math.round(total)} N; that asks for ${needed.toFixed(1)} springs and ${have.count.value} ${have.count.value === 1 ? 'is' : 'are'} fitted. The claw takes up the rest.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []

@@ -44,7 +44,15 @@ describe('what stands up under the strings', () => {
   })
   judgeRows([
     // At 550 mm the held string stands 11.84: 11.84 - 2.5 - 8.5 = 0.8.
-    { what: '0.8 mm under them', joint: 'bridge-height', check: 'cover-middle', verdict: 'tight', sizes: { 'pickup-middle/above': 8.5 } },
+    {
+      what: '0.8 mm under them',
+      joint: 'bridge-height',
+      check: 'cover-middle',
+      verdict: 'tight',
+      says: 'Run right down the middle cover still stands only 0.8 mm under the strings held at the last fret; 1.6 is wanted.',
+      job: 'Let the middle pickup 1 mm deeper: deepen its route, or raise the strings with a plate under the heel.',
+      sizes: { 'pickup-middle/above': 8.5 },
+    },
   ])
   it('a lower ring is offered before wood is cut, and brings the pickup down by as much', () => {
     const high = changed(withParts({ 'ring-bridge': ring(8, 8) }), { 'pickup-bridge/above': 4 })

@@ -36,9 +36,25 @@ describe('leads and harness', () => {
     )
   judgeRows(
     [
-      { what: 'a lead too few', joint: 'harness', check: 'pickup-leads', verdict: 'tight', sizes: { 'harness/pickups': 2 } },
+      {
+        what: 'a lead too few',
+        joint: 'harness',
+        check: 'pickup-leads',
+        verdict: 'tight',
+        says: 'The harness has leads for 2 and 3 pickups are here: 1 must be added.',
+        job: 'Solder 1 more pickup lead to the selector.',
+        sizes: { 'harness/pickups': 2 },
+      },
       { what: 'as many', joint: 'harness', check: 'pickup-leads', verdict: 'snug', says: /a lead for each pickup/ },
-      { what: 'no ground', joint: 'harness', check: 'ground-wire', verdict: 'tight', traits: { 'harness/ground': 'no' } },
+      {
+        what: 'no ground',
+        joint: 'harness',
+        check: 'ground-wire',
+        verdict: 'tight',
+        says: 'It has no wire for the string ground.',
+        job: 'Solder a wire from a pot’s case and lead it to the bridge or the claw.',
+        traits: { 'harness/ground': 'no' },
+      },
     ],
     harness,
   )

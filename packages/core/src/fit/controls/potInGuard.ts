@@ -140,26 +140,29 @@ function threadCures(
     pack.nuts ? `${pack.nuts} inner ${pack.nuts === 1 ? 'nut' : 'nuts'}` : '',
     pack.washers ? `${pack.washers} ${pack.washers === 1 ? 'washer' : 'washers'}` : '',
   ].filter(Boolean)
-  return [
-    {
-      id: 'inner-nut',
-      job: `Put ${words.join(' and ')} on the ${slot === 'pot-volume' ? 'volume' : 'tone'} pot under the ${panel.name}: takes up ${printMm(packed, 1)} mm.`,
-      how: 'Run the inner nut down the thread before the pot goes in; it sets the height. Nothing is cut.',
-      gives: 'nothing',
-      tools: ['inner nut', 'washers', 'socket of the nut’s size'],
-      plan: { slot, size: 'bushing.length', delta: -packed, doubt: 0.2 },
-    },
-    // Washers one has come before a pot one has not; and only a bushing that then fits.
-    ...shorter(have, nut + washer).map((length) => ({
-      id: 'shorter-bushing',
-      job: `Or take a pot with ${aMm(length, 1)} bushing.`,
-      how: 'Long bushings are made for thick carved tops.',
-      gives: 'the pot',
-      tools: [],
-    })),
-  ]
+  // Washers one has come before a pot one has not, unless it takes a tower of nuts; and only a bushing that then fits.
+  const others = shorter(have, nut + washer)
+  const tower = pack.nuts > NUTS_AT_MOST && others.length > 0
+  const stack: Cure = {
+    id: 'inner-nut',
+    job: `${tower ? 'Or put' : 'Put'} ${words.join(' and ')} on the ${slot === 'pot-volume' ? 'volume' : 'tone'} pot under the ${panel.name}: takes up ${printMm(packed, 1)} mm.`,
+    how: 'Run the inner nut down the thread before the pot goes in; it sets the height. Nothing is cut.',
+    gives: 'nothing',
+    tools: ['inner nut', 'washers', 'socket of the nut’s size'],
+    plan: { slot, size: 'bushing.length', delta: -packed, doubt: 0.2 },
+  }
+  const exchanged = others.map((length) => ({
+    id: 'shorter-bushing',
+    job: `${tower ? 'Take' : 'Or take'} a pot with ${aMm(length, 1)} bushing.`,
+    how: 'Long bushings are made for thick carved tops.',
+    gives: 'the pot',
+    tools: [],
+  }))
+  return tower ? [...exchanged, stack] : [stack, ...exchanged]
 }
 
+/** More nuts than this under one another work loose. [practice, from memory] */
+const NUTS_AT_MOST = 2
 /** Bushings pots are sold with, mm. [practice] */
 const BUSHINGS = [6.5, 9.5]
 

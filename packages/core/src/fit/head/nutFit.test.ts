@@ -12,6 +12,7 @@ describe('the nut at each of its ends', () => {
       joint: 'nut-in-slot',
       check: 'width.treble',
       verdict: 'tight',
+      says: 'The slot is 3.4 mm wide and the nut 3.5 mm at the treble end.',
       sizes: { 'nut/width.treble': 3.5 },
       job: /0\.15 mm at the treble end/,
     },
@@ -21,10 +22,18 @@ describe('the nut at each of its ends', () => {
       joint: 'nut-in-slot',
       check: 'fret1-treble',
       verdict: 'loose',
+      says: 'On the treble side the string stands 0.5 mm over fret 1 held at fret 3; 0.03 to 0.2 is wanted.',
       sizes: { 'nut/fret1.treble': 0.5 },
       job: /treble side 0\.62 mm deeper/,
     },
-    { what: '0.1 on the bass side', joint: 'nut-in-slot', check: 'fret1-bass', verdict: 'snug', sizes: { 'nut/fret1.bass': 0.1 } },
+    {
+      what: '0.1 on the bass side',
+      joint: 'nut-in-slot',
+      check: 'fret1-bass',
+      verdict: 'snug',
+      says: 'On the bass side the string stands 0.1 mm over fret 1 held at fret 3; 0.03 to 0.2 is wanted.',
+      sizes: { 'nut/fret1.bass': 0.1 },
+    },
   ])
   it('a feeler that says nothing at all asks for a shim tapering from that end', () => {
     // (0.1 - 0.01) x 1.545 = 0.14.

@@ -4,7 +4,7 @@ import { sizeAt, sizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { judged } from '../../judge/assemble'
-import type { Question, JudgedJoint } from '../../judge/joint'
+import type { Cure, Question, JudgedJoint } from '../../judge/joint'
 import { gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { fretPlace } from '../../physics/frets'
 import { certain, doubtOf, likelyOf, linear, ofSize } from '../../quantity/distribution'
@@ -13,6 +13,17 @@ import { nutDrawing } from './nutFit.draw'
 
 /** Slot bottom above the fret plane to aim for before filing, mm: a nut is filed down, never up. [practice] */
 const START_HEIGHT = 0.4
+/** A nut raised by more stands on a stack of glue and veneer, mm. [practice, from memory] */
+const SHIMMED_AT_MOST = 1.5
+
+const shimNut = (by: number): Cure => ({
+  id: 'shim-nut',
+  job: `Shim the nut by ${printMm(by, 1)} mm: veneer or bone, full length and width.`,
+  how: 'Keeps a good nut; taper it when bass and treble want different heights. A dot of glue, or the strings alone hold it.',
+  gives: 'nothing',
+  tools: ['veneer or bone strip', 'P180 on a flat plate'],
+  plan: { slot: 'nut', size: 'height', delta: by, doubt: 0.08 },
+})
 
 /** The nut in its slot: width, length, and whether its strings come out high enough. */
 export const nutInSlotJoint = (build: Build): JudgedJoint =>
@@ -55,14 +66,7 @@ function heights(build: Build): Question[] {
         if (verdict === 'snug') return []
         if (lack > 0)
           return [
-            {
-              id: 'shim-nut',
-              job: `Shim the nut by ${printMm(lack + 0.1, 1)} mm: veneer or bone, full length and width.`,
-              how: 'Keeps a good nut; taper it when bass and treble want different heights. A dot of glue, or the strings alone hold it.',
-              gives: 'nothing',
-              tools: ['veneer or bone strip', 'P180 on a flat plate'],
-              plan: { slot: 'nut', size: 'height', delta: lack + 0.1, doubt: 0.08 },
-            },
+            ...(lack + 0.1 > SHIMMED_AT_MOST ? [] : [shimNut(lack + 0.1)]),
             {
               id: 'new-nut',
               job: `Or a new blank at least ${printMm(have.depth.value + START_HEIGHT + 0.6, 1)} mm high.`,

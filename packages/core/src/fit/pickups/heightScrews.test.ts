@@ -15,6 +15,7 @@ describe('height screws of a hung pickup over their whole travel', () => {
         joint: 'room-neck',
         check: 'tip',
         verdict: 'snug',
+        says: 'Run right down, the height screws end 3.2 mm before the spring room.',
         sizes: { 'pickup-neck/screw.length': 6, 'pickup-neck/depth': 17 },
       },
       {
@@ -22,6 +23,8 @@ describe('height screws of a hung pickup over their whole travel', () => {
         joint: 'room-neck',
         check: 'tip',
         verdict: 'tight',
+        says: 'Run right down, the height screws end 1.7 mm before the spring room.',
+        job: 'none',
         sizes: { 'pickup-neck/screw.length': 7.5, 'pickup-neck/depth': 17 },
       },
       {
@@ -29,6 +32,7 @@ describe('height screws of a hung pickup over their whole travel', () => {
         joint: 'room-neck',
         check: 'tip',
         verdict: 'wont-go',
+        job: 'none',
         sizes: { 'pickup-neck/screw.length': 14, 'pickup-neck/depth': 17 },
         says: /come through into the spring room by 4\.8 mm/,
       },

@@ -16,6 +16,8 @@ describe('strap buttons', () => {
       joint: 'strap-buttons',
       check: 'bite',
       verdict: 'tight',
+      says: 'The button’s screw bites 11 mm; 14 is wanted, square to the rim.',
+      job: 'Take a button screw 4 mm longer.',
       sizes: { 'strap-buttons/screw.length': 17 },
     },
     {
@@ -23,6 +25,8 @@ describe('strap buttons', () => {
       joint: 'strap-buttons',
       check: 'bite',
       verdict: 'wont-go',
+      says: 'The button’s screw bites 3 mm; 14 is wanted, square to the rim.',
+      job: 'Take a button screw 12 mm longer.',
       sizes: { 'strap-buttons/screw.length': 10, 'strap-buttons/thickness': 14 },
     },
   ])
