@@ -1,3 +1,4 @@
+import { wordOf } from '../../judge/verdict'
 import { effectsOf, type Build } from '../../document/build'
 import { isGlued } from '../../document/read'
 import type { Joint } from '../../judge/joint'
@@ -94,7 +95,7 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
       title,
       // Wood is not worked on any more once a film lies on it.
       need: j.verdict === 'tight' && stage !== 'wood' ? 'should' : 'must',
-      why: cure ? `${j.title}: ${j.verdict === 'tight' ? 'tight as it is' : 'won’t go as it is'}.` : j.says,
+      why: cure ? `${j.title}: ${wordOf(j.verdict, j.condition)} as it is.` : j.says,
       befores: waits(stage, title),
       ...(cure ? { tools: cure.tools.join(', ') } : {}),
       ...(cure?.plan ? { alters: effectsOf(cure.plan).map(({ slot, size }) => ({ slot, size })) } : {}),
