@@ -124,6 +124,17 @@ describe('what a cure says', () => {
   )
 })
 
+describe('what is left of the cures of a joint', () => {
+  it('begins with no alternative to nothing, whichever were taken away', () =>
+    void holds(
+      fc.property(knownBuild, (build) => {
+        const all = findJoints(build)
+        for (const joint of all) expect(harmless(build, joint, all).cures[0]?.job ?? '', joint.id).not.toMatch(/^Or /)
+      }),
+      300,
+    ))
+})
+
 /** Advice that would have hurt an instrument, each with the sum that says so. */
 describe('cures that are not offered, or offered otherwise', () => {
   const ids = (b: Build, joint: string) => jointIn(b, joint).cures.map((c) => c.id)

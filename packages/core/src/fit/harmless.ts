@@ -1,7 +1,7 @@
 import type { Build } from '../document/build'
 import type { Cure, Joint } from '../judge/joint'
 import { onPaper } from '../judge/onPaper'
-import { harms, moves } from '../judge/vet'
+import { firstOf, harms, moves } from '../judge/vet'
 import { JOINT_KINDS } from './findJoints'
 
 /** What was found for a joint, and the joints it was found against: the same objects give the same answer. */
@@ -21,7 +21,7 @@ export function harmless(build: Build, joint: Joint, all: readonly Joint[]): Joi
       .filter((o) => moves(plan, o.reads))
       .every((o) => !harms(o.checks, JOINT_KINDS.find((k) => k.id === o.id)!.find(done).checks))
   }
-  const cures = joint.cures.filter(spares)
+  const cures = firstOf(joint.cures.filter(spares))
   const spared = cures.length === joint.cures.length ? joint : { ...joint, cures }
   found.set(joint, { against: others, spared })
   return spared

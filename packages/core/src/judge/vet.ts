@@ -20,9 +20,14 @@ const canBeDone = (build: Build, plan: Plan): boolean =>
     return build.parts[effect.slot] !== undefined && stays && staysWhole(build, effect)
   })
 
-/** What comes first is no alternative, whatever stood before it. */
-const firstOf = ([first, ...more]: readonly Cure[]): Cure[] =>
-  first ? [{ ...first, job: first.job.replace(/^Or (\w)/, (_, letter: string) => letter.toUpperCase()) }, ...more] : []
+/** What comes first is no alternative, whatever stood before it; what is worked out only for who looks at it stays so. */
+export function firstOf(cures: readonly Cure[]): Cure[] {
+  const [first, ...more] = cures
+  if (!first || !/^Or \w/.test(first.job)) return [...cures]
+  const job = first.job[3]!.toUpperCase() + first.job.slice(4)
+  const alone: Cure = Object.defineProperties({ ...first, job }, { cut: Object.getOwnPropertyDescriptor(first, 'cut') ?? {} })
+  return [alone, ...more]
+}
 
 /** Does the job move any of these sizes? */
 export const moves = (plan: Plan, refs: readonly SizeRef[]): boolean =>
