@@ -33,31 +33,84 @@ type Ends = Map<string, { low: number; high: number }>
  * @param open whether any check is still of one class; nothing more need be asked when none is
  */
 export function acrossBands(found: Map<string, Found>, unknown: ReadonlyMap<string, SizeRef>, ask: AskAt, open: () => boolean): void {
-  const middle = meansOf(ask(new Map()))
-  const ends = new Map<string, Ends>()
-  for (const [key, ref] of unknown) {
-    if (!open()) return
-    const band = bandOf(specAt(ref))
-    const [low, high] = [meansOf(ask(new Map([[key, band.low]]))), meansOf(ask(new Map([[key, band.high]])))]
-    for (const id of middle.keys()) {
-      const [l, h] = [low.get(id), high.get(id)]
-      if (l === undefined || h === undefined || (l === h && l === middle.get(id))) continue
-      ends.set(id, (ends.get(id) ?? new Map()).set(key, { low: l, high: h }))
-      found.get(id)?.moved.add(key)
-    }
-  }
-  // A check that is there only at the end of some band was met with all other unknown sizes as they usually are, and no further.
-  for (const [id, f] of found) if (!middle.has(id)) f.crosses = true
-  for (const [id, of] of ends) {
+  const { middle, elsewhere } = aroundOf(NOWHERE, found, unknown, ask, open)
+  // A check that is there only towards the end of some band is looked at from there, with the size that brings it about left at that end.
+  for (const [id, { key, value }] of elsewhere) {
     if (!open()) return
     const f = found.get(id)!
-    const range = corners(id, of, unknown, middle.get(id)!, ask)
+    const ref = unknown.get(key)!
+    const { low, high } = bandOf(specAt(ref))
+    const inside = value + (value === low ? STEP : -STEP) * (high - low)
+    const [atEnd, beside] = [value, inside].map((v) => meansOf(ask(new Map([[key, v]]))).get(id))
+    // Where it also hangs on that size, how far it reaches before it vanishes is not searched for.
+    if (atEnd !== beside) f.crosses = true
+    else aroundOf(new Map([[key, value]]), new Map([[id, f]]), unknown, ask, open)
+  }
+  if (unknown.size > 1 && open()) cornersOf(unknown).forEach(ask)
+  // Met only where several sizes are at their ends together: there it is, and what it becomes on the way is not searched for.
+  for (const [id, f] of found) if (!middle.has(id) && !elsewhere.has(id)) f.crosses = true
+}
+
+/** So many unknown sizes are taken to their ends in every way together; of more, only the first so many. */
+const TOGETHER = 6
+
+/** Every way to take the unknown sizes to an end of their bands. */
+const cornersOf = (unknown: ReadonlyMap<string, SizeRef>): ReadonlyMap<string, number>[] =>
+  [...unknown].slice(0, TOGETHER).reduce<ReadonlyMap<string, number>[]>(
+    (ways, [key, ref]) => {
+      const { low, high } = bandOf(specAt(ref))
+      return ways.flatMap((way) => [low, high].map((end) => new Map([...way, [key, end]])))
+    },
+    [NOWHERE],
+  )
+
+const NOWHERE: ReadonlyMap<string, number> = new Map()
+
+/**
+ * The same from one point of the bands: every size the point does not name is taken to both its ends.
+ * @returns what each check is at the point, and for a check that is not there the first end at which it is
+ */
+function aroundOf(
+  point: ReadonlyMap<string, number>,
+  found: ReadonlyMap<string, Found>,
+  unknown: ReadonlyMap<string, SizeRef>,
+  ask: AskAt,
+  open: () => boolean,
+): { middle: ReadonlyMap<string, number>; elsewhere: ReadonlyMap<string, { key: string; value: number }> } {
+  const from: AskAt = (sizes) => ask(new Map([...point, ...sizes]))
+  const middle = meansOf(from(NOWHERE))
+  const ends = new Map<string, Ends>()
+  const elsewhere = new Map<string, { key: string; value: number }>()
+  for (const [key, ref] of unknown) {
+    if (point.has(key)) continue
+    if (!open()) return { middle, elsewhere }
+    const band = bandOf(specAt(ref))
+    const [low, high] = [meansOf(from(new Map([[key, band.low]]))), meansOf(from(new Map([[key, band.high]])))]
+    for (const [id, f] of found) {
+      const [l, m, h] = [low.get(id), middle.get(id), high.get(id)]
+      if (m === undefined) {
+        const value = l !== undefined ? band.low : h !== undefined ? band.high : undefined
+        if (value !== undefined && !elsewhere.has(id)) elsewhere.set(id, { key, value })
+      } else if (l === undefined || h === undefined) {
+        // It vanishes towards that end; what it becomes on the way there is not searched for.
+        if ((l ?? h ?? m) !== m) f.crosses = true
+      } else if (l !== h || l !== m) {
+        ends.set(id, (ends.get(id) ?? new Map()).set(key, { low: l, high: h }))
+        f.moved.add(key)
+      }
+    }
+  }
+  for (const [id, of] of ends) {
+    if (!open()) break
+    const f = found.get(id)!
+    const range = corners(id, of, unknown, middle.get(id)!, from)
     const [only] = of.size === 1 ? [...of.keys()] : []
     if (range.straight || only) {
-      const searched = range.straight ? [] : between(id, only!, unknown.get(only!)!, ask)
+      const searched = range.straight ? [] : between(id, only!, unknown.get(only!)!, from)
       f.crosses ||= crossed(f.question, Math.min(range.low, ...searched), Math.max(range.high, ...searched))
     } else f.crosses = true
   }
+  return { middle, elsewhere }
 }
 
 const meansOf = (questions: readonly Question[]) => new Map(questions.map((q) => [q.id, meanOf(q.clearance)]))

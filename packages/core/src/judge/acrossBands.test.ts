@@ -1,0 +1,109 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../document/build'
+import { specAt, type SizeRef } from '../document/read'
+import { bandOf } from '../parts/kind'
+import { normal } from '../quantity/distribution'
+import { aBuild, aPart } from '../testing/bench'
+import { holds } from '../testing/holds'
+import { Asker } from './ask'
+import type { Question } from './joint'
+import { sizeIn } from './known'
+
+/** Three sizes of a body, and how far each lies along its band, 0 to 1. */
+const SIZES: readonly SizeRef[] = ['thickness', 'pocket.depth', 'pocket.length'].map((size) => ({ slot: 'body', size }))
+const along = (ref: SizeRef, share: number) => {
+  const { low, high } = bandOf(specAt(ref))
+  return low + share * (high - low)
+}
+const shareOf = (build: Build, ref: SizeRef) => {
+  const { low, high } = bandOf(specAt(ref))
+  return (sizeIn(build, ref).value - low) / (high - low)
+}
+const known = (shares: readonly (number | undefined)[]): Build =>
+  aBuild({
+    body: aPart(
+      'body',
+      Object.fromEntries(
+        SIZES.flatMap((ref, i) => (shares[i] === undefined ? [] : [[ref.size, [along(ref, shares[i]), 'calipers', 0.001]]])),
+      ),
+    ),
+  })
+
+/** A straight line in each of the three, or one with a bend where it turns back. */
+const line = fc.record({
+  at: fc.integer({ min: -12, max: 12 }),
+  by: fc.tuple(...SIZES.map(() => fc.constantFrom(-8, -4, 0, 0, 4, 8))),
+  bent: fc.boolean(),
+})
+type Line = { at: number; by: number[]; bent: boolean }
+const reckon = ({ at, by, bent }: Line, shares: readonly number[]) => {
+  const straight = by.reduce((sum, b, i) => sum + b * shares[i]!, at)
+  return bent ? 3 - Math.abs(straight) : straight
+}
+
+const BANDS = [
+  { upTo: -4, is: 'wont-go' },
+  { upTo: 0, is: 'tight' },
+  { upTo: Infinity, is: 'snug' },
+] as const
+
+/** A check of one clearance that exists only where the other line is above nothing. */
+const asking =
+  (clearance: Line, there: Line) =>
+  (build: Build): Question | undefined => {
+    if (
+      reckon(
+        there,
+        SIZES.map((r) => (there.by[SIZES.indexOf(r)] ? shareOf(build, r) : 0)),
+      ) <= 0
+    )
+      return undefined
+    return {
+      id: 'x',
+      label: 'x',
+      clearance: normal(
+        reckon(
+          clearance,
+          SIZES.map((r) => (clearance.by[SIZES.indexOf(r)] ? shareOf(build, r) : 0)),
+        ),
+        0.0001,
+      ),
+      bands: BANDS,
+      says: () => 'x',
+    }
+  }
+const share = fc.integer({ min: 0, max: 20 }).map((n) => n / 20)
+
+describe('a class given to parts of which some sizes are not known', () => {
+  it('is the class of every body such parts may be: snug only if all are that have the check, a fault only if all have it', () => {
+    let sure = 0
+    let silent = 0
+    const asked = holds(
+      fc.property(
+        line,
+        line,
+        fc.tuple(share, share, share),
+        fc.tuple(fc.boolean(), fc.boolean(), fc.boolean()),
+        fc.array(fc.tuple(share, share, share), { minLength: 12, maxLength: 12 }),
+        (clearance, there, at, told, others) => {
+          const ask = asking(clearance, { ...there, bent: false })
+          const [check] = new Asker(known(at.map((s, i) => (told[i] ? s : undefined)))).judge(ask)
+          for (const other of others) {
+            const whole = at.map((s, i) => (told[i] ? s : other[i]!))
+            const [really] = new Asker(known(whole)).judge(ask)
+            if (!check) expect(really, `${whole} has a check nobody heard of`).toBeUndefined()
+            else if (check.raw.verdict === 'snug') {
+              if (really) expect(really.raw.verdict, `${whole}`).toBe('snug')
+            } else if (check.raw.verdict !== 'cant-tell') expect(really?.raw.verdict, `${whole}`).toBe(check.raw.verdict)
+          }
+          if (told.some((t) => !t)) check && check.raw.verdict !== 'cant-tell' ? sure++ : silent++
+        },
+      ),
+      4_000,
+    )
+    // Neither always silent nor never.
+    expect(sure).toBeGreaterThan(asked / 20)
+    expect(silent).toBeGreaterThan(asked / 20)
+  })
+})
