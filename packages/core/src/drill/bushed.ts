@@ -186,7 +186,8 @@ function bored(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size,
               { upTo: 0, is: 'wont-go' },
               { upTo: Infinity, is: 'snug' },
             ],
-            `The bushing is ${printMm(length.value, 1)} mm long and only ${printMm(hole.depth, 1)} mm may be drilled here: take a shorter one.`,
+            `The bushing is ${printMm(length.value, 1)} mm long and only ${printMm(hole.depth, 1)} mm may be drilled here.`,
+            'Take a shorter one.',
           ),
         ]
       : []),
@@ -225,14 +226,11 @@ function bored(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size,
       `${capital(method.words)}: leans ${printMm(lean)} mm over the bushing’s length.`,
       'A point that is not a twist bit’s has another flag: measure its tip.',
     ],
-    draw: () =>
+    draw: (made) =>
       holeSection({
         title: base.title,
         layers: woodOf(build),
-        bit: bit.bit,
-        depth: hole.depth,
-        flag: hole.flag,
-        left: wood.value - hole.flag,
+        ...(made ? { bit: bit.bit, depth: hole.depth, flag: hole.flag, left: wood.value - hole.flag } : {}),
       }),
   })
 }

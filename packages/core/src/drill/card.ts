@@ -59,46 +59,37 @@ const lookFirst = (untold: readonly TraitRef[]): string =>
     : missingSays([], untold)
 
 export type Filled = Partial<Omit<DrawnCard, 'stands' | 'draw' | keyof Base>> &
-  Pick<HoleCard, 'work' | 'says'> & { draw: () => Drawing; mindful?: boolean }
+  Pick<HoleCard, 'work' | 'says'> & { draw: DrawnCard['draw']; mindful?: boolean }
 
 /**
  * A card with everything on it. It is refused where a guard is, to be minded where one is near or cannot be told, and done once it is
- * ticked off; what it says begins with what stands against it.
+ * ticked off.
  */
 export function filled(build: Build, base: Base, { mindful, ...card }: Filled): DrawnCard {
-  const guards = card.guards ?? []
-  const stands = standingOf(guards, mindful)
-  const against = card.work === 'keep' ? [] : guards.filter((g) => g.verdict === 'wont-go')
   const done = card.work !== 'keep' && build.steps[`drill-${base.id}`]
-  return {
+  const own = {
     ...NOTHING,
     ...base,
     ...card,
-    stands: done ? 'done' : stands,
-    // Nobody follows the order of a hole that is not to be made.
-    steps: stands === 'refused' ? [] : (card.steps ?? []),
-    says: done
-      ? `Ticked off on ${done.done.slice(0, 10)}: try the part in it, and measure what you made.`
-      : [...against.map((g) => g.says), card.says].join(' '),
+    stands: done ? ('done' as const) : mindful ? ('mind' as const) : ('ready' as const),
+    ...(done ? { says: `Ticked off on ${done.done.slice(0, 10)}: try the part in it, and measure what you made.` } : {}),
+    guards: [],
   }
-}
-
-function standingOf(guards: readonly Guard[], mindful = false): Standing {
-  if (guards.some((g) => g.verdict === 'wont-go')) return 'refused'
-  return mindful || guards.some((g) => g.verdict !== 'snug') ? 'mind' : 'ready'
+  return withGuards(own, card.guards ?? [])
 }
 
 /** A card on which more stands against it than it knew by itself. */
 export function withGuards(card: DrawnCard, more: readonly Guard[]): DrawnCard {
   if (!more.length) return card
-  const worse = standingOf(more)
-  const against = more.filter((g) => g.verdict === 'wont-go')
-  const open = card.stands === 'ready' || card.stands === 'mind'
+  const against = more.filter((g) => g.verdict === 'wont-go').map((g) => g.says)
+  const refused = against.length > 0 && (card.stands === 'ready' || card.stands === 'mind') && card.work !== 'keep'
+  const doubtful = more.some((g) => g.verdict !== 'snug')
   return {
     ...card,
     guards: [...card.guards, ...more],
-    stands: open && worse !== 'ready' ? worse : card.stands,
-    steps: worse === 'refused' ? [] : card.steps,
-    says: [...against.map((g) => g.says), card.says].join(' '),
+    stands: refused ? 'refused' : card.stands === 'ready' && doubtful ? 'mind' : card.stands,
+    // Of a hole that is not to be made nothing is said but why; what is made already is told what stands against it too.
+    steps: refused ? [] : card.steps,
+    says: [...against, ...(refused ? [] : [card.says])].join(' '),
   }
 }

@@ -11,13 +11,16 @@ type Plain = Pick<Size, 'value' | 'doubt'>
  * @param spare what is left, mm
  * @param bands limits of it, upwards
  */
-export const guarded = (id: string, label: string, spare: Plain, bands: readonly Band[], says: string): Guard => ({
-  id,
-  label,
-  verdict: judge(normal(spare.value, spare.doubt / 2), bands).verdict,
-  says,
-  spare: { value: spare.value, doubt: spare.doubt },
-})
+export function guarded(id: string, label: string, spare: Plain, bands: readonly Band[], says: string, instead: string): Guard {
+  const { verdict } = judge(normal(spare.value, spare.doubt / 2), bands)
+  return {
+    id,
+    label,
+    verdict,
+    says: verdict === 'wont-go' ? `${says} ${instead}` : says,
+    spare: { value: spare.value, doubt: spare.doubt },
+  }
+}
 
 /** A guard nobody can tell, and for want of what. */
 export const untellable = (id: string, label: string, lacks: string): Guard => ({
@@ -46,10 +49,11 @@ export const edgeGuard = (distance: Plain, diameter: number, edge: string): Guar
     distance.value < EDGE_TIMES * diameter
       ? `Only ${printMm(Math.max(0, distance.value), 1)} mm from ${edge}; ${EDGE_TIMES} times the diameter, ${printMm(EDGE_TIMES * diameter, 1)} mm, keeps the wood from splitting.`
       : `${printMm(distance.value, 1)} mm from ${edge}.`,
+    'Put it further inwards.',
   )
 
 /** Two round holes: wood between them. @param apart their centres, mm */
-export function betweenGuard(id: string, apart: Plain, radii: number, other: string): Guard {
+export function betweenGuard(id: string, apart: Plain, radii: number, other: string, instead: string): Guard {
   const wood = { value: apart.value - radii, doubt: apart.doubt }
   return guarded(
     id,
@@ -61,15 +65,16 @@ export function betweenGuard(id: string, apart: Plain, radii: number, other: str
       { upTo: Infinity, is: 'snug' },
     ],
     wood.value <= 0
-      ? `It would break into ${other}: their centres are ${printMm(apart.value, 1)} mm apart and ${printMm(radii, 1)} are needed. Plug that one, let it dry, drill anew.`
+      ? `It would break into ${other}: their centres are ${printMm(apart.value, 1)} mm apart and ${printMm(radii, 1)} are needed.`
       : wood.value < BETWEEN
         ? `Only ${printMm(wood.value, 1)} mm of wood to ${other}.`
         : `${printMm(wood.value, 1)} mm of wood to ${other}.`,
+    instead,
   )
 }
 
-/** Wood that stays beyond a screw's tip. @param limit what is wanted of it, mm */
-export const tipGuard = (left: Plain, limit: number, face: string): Guard =>
+/** Wood that stays beyond a screw's tip. @param limit what is wanted of it, mm. @param instead what to do where it is less */
+export const tipGuard = (left: Plain, limit: number, face: string, instead: string): Guard =>
   guarded(
     'tip',
     'Wood beyond the screw’s tip',
@@ -80,8 +85,9 @@ export const tipGuard = (left: Plain, limit: number, face: string): Guard =>
       { upTo: Infinity, is: 'snug' },
     ],
     left.value <= 0
-      ? `The screw is ${printMm(-left.value, 1)} mm too long: it would come out of ${face}. Take a shorter screw.`
+      ? `The screw is ${printMm(-left.value, 1)} mm too long: it would come out of ${face}.`
       : left.value < limit
-        ? `The screw’s tip ends ${printMm(left.value, 1)} mm under ${face}; ${printMm(limit, 1)} are wanted. Take a shorter screw.`
+        ? `The screw’s tip ends ${printMm(left.value, 1)} mm under ${face}; ${printMm(limit, 1)} are wanted. ${instead}`
         : `The screw’s tip ends ${printMm(left.value, 1)} mm under ${face}.`,
+    instead,
   )

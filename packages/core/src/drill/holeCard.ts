@@ -100,7 +100,8 @@ export interface DrawnCard extends HoleCard {
   way?: Way
   /** Diameter other holes keep clear of, where that is more than the hole's own, mm. */
   takes?: number
-  draw: () => Drawing
+  /** @param made whether it is to be made at all: where not, what is in its way is drawn, and no bit */
+  draw: (made: boolean) => Drawing
 }
 
 /** Shown with every card where a bit turns. [practice] */

@@ -68,7 +68,7 @@ export const holeCards = (build: Build, bench: Bench = USUAL_BENCH): HoleCard[] 
   drawnCards(build, bench).map(({ draw: _, ...card }) => card)
 
 /** The drawing of one card, when the build has it. */
-export const drawHole = (build: Build, id: string, bench: Bench = USUAL_BENCH): Drawing | undefined =>
-  drawnCards(build, bench)
-    .find((c) => c.id === id)
-    ?.draw()
+export const drawHole = (build: Build, id: string, bench: Bench = USUAL_BENCH): Drawing | undefined => {
+  const card = drawnCards(build, bench).find((c) => c.id === id)
+  return card?.draw(card.stands !== 'refused')
+}

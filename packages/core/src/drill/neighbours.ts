@@ -65,11 +65,25 @@ function beside(card: DrawnCard, cards: readonly DrawnCard[], thick: number | un
     const doubt = card === other ? 0 : Math.hypot(card.placeDoubt ?? 0, other.placeDoubt ?? 0)
     if (apart - radii > NEWS + doubt) continue
     found.push(
-      betweenGuard(`near-${other.id}`, { value: apart, doubt }, radii, card === other ? 'its neighbour' : other.title.toLowerCase()),
+      betweenGuard(
+        `near-${other.id}`,
+        { value: apart, doubt },
+        radii,
+        card === other ? 'its neighbour' : other.title.toLowerCase(),
+        outOf(card, other),
+      ),
     )
   }
   return found
 }
+
+/** A hole in the way is plugged; of two that are still to be made one moves; what a part's own holes do to each other is a reading to look at. */
+const outOf = (card: DrawnCard, other: DrawnCard): string =>
+  card === other
+    ? 'Measure again how far apart they stand.'
+    : other.work === 'keep'
+      ? 'Plug that one, let it dry, drill anew.'
+      : 'Measure both places again; if it is so, one of them has to move.'
 
 /** Passages for wires run unseen through the wood: straight from end to end, as far as anybody can say. */
 function passages(card: DrawnCard, cards: readonly DrawnCard[], thick: number | undefined): Guard[] {
@@ -94,6 +108,7 @@ function passages(card: DrawnCard, cards: readonly DrawnCard[], thick: number | 
         wood + doubt <= 0
           ? `It would cut the wires in the ${what}.`
           : `${printMm(Math.max(0, wood), 1)} mm of wood to the ${what}, ±${printMm(doubt, 1)}: a stiff wire pushed through shows which way it goes.`,
+        'Lead those wires another way first.',
       ),
     ]
   })
@@ -148,6 +163,7 @@ function hollow(build: Build, card: DrawnCard, hollows: readonly Hollow[], thick
           { upTo: Infinity, is: 'snug' },
         ],
         wood <= 0 ? `It would come out in ${h.name}.` : `Only ${printMm(wood, 1)} mm of wood to ${h.name}.`,
+        'Measure again where that lies; if it is so, the hole has to move.',
       ),
     ]
   })

@@ -14,6 +14,8 @@ import type { DrawnCard, Guard, Work } from './holeCard'
 import { inwardsOf, type Located } from './place'
 import { holeSection } from './section'
 import { summed } from './told'
+import { longestScrew } from '../fit/whole/screwLimits'
+import { normal } from '../quantity/distribution'
 
 export type Terms = readonly (readonly [factor: number, ref: SizeRef])[]
 
@@ -66,6 +68,12 @@ export function screwed(build: Build, bench: Bench, base: Base, s: Screwed): Dra
     [-1, above],
   ])
   const wood = s.wood && total(s.wood.terms)
+  const beyond =
+    wood &&
+    summed([
+      [1, wood],
+      [-1, bites],
+    ])
   const least = s.wood?.least ?? FACE_GUARD
   const named = woodNamed(traitAt(build, s.woodOf, 'wood'))
   const band = pilotBand(root.value, named?.density)
@@ -78,16 +86,7 @@ export function screwed(build: Build, bench: Bench, base: Base, s: Screwed): Dra
     ...(s.guards ?? []),
     ...edgesOf(build, base, s, thread.value),
     ...(wood && s.wood
-      ? [
-          tipGuard(
-            summed([
-              [1, wood],
-              [-1, bites],
-            ]),
-            least,
-            s.wood.face,
-          ),
-        ]
+      ? [tipGuard(beyond!, least, s.wood.face, shorterScrew(length.value, beyond!, least, above.value + 3 * thread.value))]
       : []),
     ...(hole.refused ? [noDepth(wood!, s.wood!.face)] : []),
     ...(bites.value < 3 * thread.value ? [shortScrew(bites, thread.value)] : []),
@@ -109,7 +108,7 @@ export function screwed(build: Build, bench: Bench, base: Base, s: Screwed): Dra
           : `${capital(named.label)} is neither hard nor soft: ${printMm(band.from, 1)} to ${printMm(band.to, 1)} mm, the smallest first in scrap.`,
       bit.owned ? '' : 'Your box has none: get it before you drill.',
       hole.cutShort && !hole.refused
-        ? `The bit stops at ${printMm(hole.depth, 1)} mm so that ${printMm(least, 1)} mm stay under ${s.wood!.face}.`
+        ? `The tape at ${printMm(hole.flag, 1)} mm stops the bit so that ${printMm(least, 1)} mm stay under ${s.wood!.face}.`
         : '',
       why ?? '',
     ]
@@ -138,15 +137,12 @@ export function screwed(build: Build, bench: Bench, base: Base, s: Screwed): Dra
       'If it needs force: stop, back out, clear the dust, wax, go on; never harder.',
     ],
     untold: named ? [] : [{ slot: s.woodOf, trait: 'wood' }],
-    draw: () =>
+    draw: (made) =>
       holeSection({
         title: base.title,
         above: above.value > 0 ? [{ ...s.held, thickness: above.value }] : [],
         layers: [{ label: s.woodOf === 'neck' ? 'neck' : 'body', thickness: wood?.value ?? hole.flag + GOES_ON, role: INTO[s.woodOf] }],
-        bit: bit.bit,
-        depth: hole.depth,
-        flag: hole.flag,
-        ...(wood ? { left: wood.value - hole.flag } : {}),
+        ...(made ? { bit: bit.bit, depth: hole.depth, flag: hole.flag, ...(wood ? { left: wood.value - hole.flag } : {}) } : {}),
         screw: { length: length.value, thread: thread.value },
       }),
   })
@@ -168,7 +164,7 @@ function kept(build: Build, base: Base, s: Screwed): DrawnCard {
     from: s.located.from,
     with: 'hand driver',
     guards: [...(s.guards ?? [])],
-    draw: () => waiting(build, base, [s.length]).draw(),
+    draw: waiting(build, base, [s.length]).draw,
   })
 }
 
@@ -185,7 +181,7 @@ const noDepth = (wood: Size, face: string): Guard => ({
   id: 'depth',
   label: 'Room for a hole',
   verdict: 'wont-go',
-  says: `Do not drill: ${printMm(wood.value, 1)} mm of wood leaves no safe depth before ${face}.`,
+  says: `Do not drill: ${printMm(wood.value, 1)} mm of wood leaves no safe depth before ${face}. Hold the part another way.`,
 })
 
 /** What comes after the smallest bit, of those in the box or a size to get, never over what the wood may want at most. */
@@ -193,6 +189,12 @@ function larger(bit: number, most: number, owned: readonly number[]): string {
   const next = owned.filter((b) => b > bit + 1e-9 && b <= most + 1e-9)
   if (!next.length && most - bit < 0.1) return ''
   return `; where the screw wants force, ${next.length ? next.map((b) => printMm(b)).join(', then ') : `a size larger, no more than ${printMm(most, 1)}`} mm`
+}
+
+/** @param holds the shortest screw that holds, mm */
+function shorterScrew(length: number, beyond: Pick<Size, 'value' | 'doubt'>, least: number, holds: number): string {
+  const longest = longestScrew(length, normal(beyond.value, beyond.doubt / 2), least)
+  return longest >= holds ? `Take one of ${longest} mm or less.` : 'No shorter one would hold in what is left.'
 }
 
 const shortScrew = (bites: Size, thread: number): Guard => ({

@@ -10,7 +10,8 @@ export interface Section {
   layers: readonly { label: string; thickness: number; role: Role }[]
   /** Layers above it that are held by the screw and are not drilled here, mm. */
   above?: readonly { label: string; thickness: number; role: Role }[]
-  bit: number
+  /** Nothing is drilled where there is none: the drawing then shows what is in the way. */
+  bit?: number
   depth?: number
   flag?: number
   left?: number
@@ -24,8 +25,8 @@ export interface Section {
 export function holeSection({ title, layers, above = [], bit, depth, flag, left, screw, wander }: Section): Drawing {
   const wood = layers.reduce((sum, l) => sum + l.thickness, 0)
   const up = above.reduce((sum, l) => sum + l.thickness, 0)
-  const r = bit / 2
-  const half = Math.max(12, wood * 0.6, 3 * bit)
+  const r = (bit ?? 0) / 2
+  const half = Math.max(12, wood * 0.6, 6 * r)
   const tip = flag ?? wood + r
   const marks: Mark[] = []
   const stack = (list: Section['layers'], from: number) => {
@@ -41,8 +42,8 @@ export function holeSection({ title, layers, above = [], bit, depth, flag, left,
     depth === undefined
       ? rectangle(-r, 0, r, wood)
       : [pt(-r, 0), pt(r, 0), pt(r, depth), ...(flag === undefined ? [] : [pt(0, flag)]), pt(-r, depth)]
-  marks.push({ mark: 'area', role: 'cavity', points: hole })
-  if (up) marks.push({ mark: 'area', role: 'cavity', points: rectangle(-r * 1.3, -up, r * 1.3, 0) })
+  if (bit !== undefined) marks.push({ mark: 'area', role: 'cavity', points: hole })
+  if (up && bit !== undefined) marks.push({ mark: 'area', role: 'cavity', points: rectangle(-r * 1.3, -up, r * 1.3, 0) })
   if (screw) marks.push(...screwIn(screw, up))
   if (wander)
     for (const s of [-1, 1]) marks.push({ mark: 'line', role: 'doubt', points: [pt(s * r, 0), pt(s * (r + wander), wood)], dashed: true })
@@ -58,15 +59,19 @@ export function holeSection({ title, layers, above = [], bit, depth, flag, left,
   if (left !== undefined) marks.push({ mark: 'dimension', from: pt(r + 4, tip), to: pt(r + 4, wood), text: printMm(left, 1) })
   marks.push(
     { mark: 'dimension', from: pt(half + 5, 0), to: pt(half + 5, wood), text: printMm(wood, 1) },
-    { mark: 'label', at: pt(0, -up - 3), text: `⌀ ${printMm(bit)}`, anchor: 'middle' },
+    ...(bit === undefined ? [] : [{ mark: 'label', at: pt(0, -up - 3), text: `⌀ ${printMm(bit)}`, anchor: 'middle' } as const]),
     // Below, where no hole and no dimension runs through the words.
     { mark: 'label', at: pt(0, wood + 4), text: [...above, ...layers].map((l) => l.label).join(', then '), anchor: 'middle' },
   )
   return framed(title, `true proportion${flag === undefined ? '' : ' · the flag counts from the bit’s tip'}`, marks, [
-    { label: 'Hole', value: `${printMm(bit)} mm` },
+    { label: 'Hole', value: bit === undefined ? 'none' : `${printMm(bit)} mm` },
     ...layers.map((l) => ({ label: l.label, value: `${printMm(l.thickness, 1)} mm` })),
     ...(flag === undefined ? [] : [{ label: 'Tape flag from the tip', value: `${printMm(flag, 1)} mm` }]),
-    left === undefined ? { label: 'Depth', value: 'right through' } : { label: 'Wood left under the tip', value: `${printMm(left, 1)} mm` },
+    ...(left !== undefined
+      ? [{ label: 'Wood left under the tip', value: `${printMm(left, 1)} mm` }]
+      : bit === undefined
+        ? []
+        : [{ label: 'Depth', value: 'right through' }]),
     ...(wander ? [{ label: 'Comes out beside its mark by up to', value: `${printMm(wander)} mm` }] : []),
   ])
 }

@@ -61,8 +61,18 @@ export function HolesTab() {
       mark={<StandMark card={h} />}
       title={`${h.title}${h.places.length > 1 ? `, ${h.places.length}` : ''}`}
       about={h.says}
-      figure={h.size ? (h.id.startsWith('route-') ? h.size : `⌀${h.size}`) : ''}
-      under={h.stands === 'waiting' ? '' : h.flag ? `tape ${h.flag.toFixed(1)}` : h.work ? WORK[h.work] : ''}
+      figure={h.stands === 'refused' ? '' : h.size ? (h.id.startsWith('route-') ? h.size : `⌀${h.size}`) : ''}
+      under={
+        h.stands === 'waiting'
+          ? ''
+          : h.stands === 'refused'
+            ? 'do not drill'
+            : h.flag
+              ? `tape ${h.flag.toFixed(1)}`
+              : h.work
+                ? WORK[h.work]
+                : ''
+      }
       selected={h.id === hand.id}
       onSelect={() => pick(h.id)}
     />

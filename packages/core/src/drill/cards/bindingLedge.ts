@@ -88,6 +88,7 @@ export const bindingLedge: Finder = (build) => {
               { upTo: Infinity, is: 'snug' },
             ],
             `${printMm(rim.value - cut.in, 1)} mm of rim stay.`,
+            'Take narrower binding.',
           ),
         ]
       : [],

@@ -149,6 +149,7 @@ export const pocketRoute: Finder = (build, bench) => {
         deep <= 0
           ? 'The bridge is too tall for this heel: the board would have to stand higher than the heel is thick.'
           : `${printMm(deep, 1)} mm of wall hold the heel; ${HOLDS} are usual.`,
+        'Take a lower bridge, or a neck with a thicker heel.',
       ),
     ],
   })
@@ -247,6 +248,7 @@ export const controlRoute: Finder = (build, bench) => {
           { upTo: Infinity, is: 'snug' },
         ],
         `The tallest is ${printMm(tallest.value, 1)} mm in ${printMm(deep, 1)} mm of depth.`,
+        'Take lower controls.',
       ),
     ],
   })
@@ -324,6 +326,7 @@ export const vibratoRoute: Finder = (build, bench) => {
         spare.value >= 1
           ? `The block ends ${printMm(spare.value, 1)} mm inside the back.`
           : `The block is ${printMm(v(refs.depth).value, 1)} mm deep in ${aMm(v(THICK).value, 1)} body.`,
+        'Take a shorter block.',
       ),
     ],
   })

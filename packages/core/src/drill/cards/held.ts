@@ -152,8 +152,9 @@ function toRoute(build: Build): Guard[] {
         { upTo: Infinity, is: 'snug' },
       ],
       wood <= 0
-        ? 'A hole of the guard lies over a route: that screw has no wood under it. Leave it out.'
+        ? 'A hole of the guard lies over a route: that screw has no wood under it.'
         : `${printMm(wood, 1)} mm of wood between the nearest hole and a route.`,
+      'Leave it out.',
     ),
   ]
 }

@@ -126,6 +126,7 @@ function toRod(build: Build): Guard {
     wood <= 0
       ? `The screws stand ${printMm(across.value, 1)} mm apart across: they would go into the truss rod’s channel on the centre line.`
       : `${printMm(wood, 1)} mm of wood to a channel of ${CHANNEL} mm on the centre line.`,
+    'Measure again how far apart they stand; if it is so, take a plate with wider holes and plug these.',
   )
 }
 

@@ -124,7 +124,8 @@ export function onTheWay(build: Build, from: Point, to: Point): Guard[] {
         { upTo: 0, is: 'wont-go' },
         { upTo: Infinity, is: 'snug' },
       ],
-      `On its way it would break into ${h.name}. Start from the other side, or go round it.`,
+      `On its way it would break into ${h.name}.`,
+      'Start from the other side, or go round it.',
     ),
   )
   return [

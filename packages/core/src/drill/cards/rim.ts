@@ -269,5 +269,6 @@ function plateWall(build: Build): Guard {
       { upTo: Infinity, is: 'snug' },
     ],
     `${printMm(Math.max(0, wood), 1)} mm of wood between screw and bore.`,
+    'Take a wider plate.',
   )
 }

@@ -58,6 +58,7 @@ export const floorGuard = (left: { value: number; doubt: number }) =>
       { upTo: Infinity, is: 'snug' },
     ],
     `${printMm(left.value, 1)} mm of floor stays.`,
+    'Take a part that wants less depth.',
   )
 
 /** What a length is drawn at where only the part knows it, mm. */

@@ -199,6 +199,8 @@ function recessNew(build: Build, bench: Bench, base: Base): DrawnCard {
   })
 }
 
+const SMALLER = 'Take smaller ferrules, or drill the holes by a straighter way.'
+
 /**
  * A recess over a hole that came out beside its mark: its wall stays whole up to half of what it is wider; between neighbours the pitch less
  * a recess less twice the error stays. [physics]
@@ -216,6 +218,7 @@ export function recessGuards(r: { recess: number; bore: number; error: number; p
         { upTo: Infinity, is: 'snug' },
       ],
       `The hole may come out ${printMm((r.recess - r.bore) / 2)} mm beside the recess’s middle before it cuts its wall; here it comes up to ${printMm(r.error)}.`,
+      SMALLER,
     ),
     guarded(
       'between',
@@ -227,6 +230,7 @@ export function recessGuards(r: { recess: number; bore: number; error: number; p
         { upTo: Infinity, is: 'snug' },
       ],
       `${printMm(Math.max(0, between), 1)} mm of wood stays between two recesses.`,
+      SMALLER,
     ),
   ]
 }

@@ -107,5 +107,6 @@ export function windowGuard(build: Build): Guard {
       : at < from || at > to
         ? `Its place is ${printMm(at, 1)} mm from the nut; ${words}.`
         : `${printMm(at, 1)} mm from the nut; ${words}.`,
+    from > to ? 'Take a bridge whose saddles travel further.' : 'Move it there before a hole is made.',
   )
 }

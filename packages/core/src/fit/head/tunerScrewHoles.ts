@@ -1,4 +1,5 @@
 import { capital, aMm } from '../../quantity/words'
+import { longestScrew, OTHER_SCREW } from '../whole/screwLimits'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef } from '../../document/read'
 import type { Question } from '../../judge/joint'
@@ -20,8 +21,7 @@ export function screws(build: Build): Question[] {
     [1, plate],
     [-1, screw],
   ])
-  // Sold by the millimetre; rounded up it would reach too far.
-  const longest = Math.floor(head.value + plate.value - UNDER_SCREW - 0.3)
+  const longest = longestScrew(screw.value, left, UNDER_SCREW)
   return [
     {
       id: 'screw',
@@ -47,7 +47,7 @@ export function screws(build: Build): Question[] {
                 how: 'Or nip the tip off and file it round; a screw that comes through shows on the face for good.',
                 gives: 'nothing',
                 tools: ['side cutters', 'file'],
-                plan: { slot: 'tuners', size: 'screw.length', delta: longest - screw.value, doubt: 0.2 },
+                plan: { slot: 'tuners', size: 'screw.length', delta: longest - screw.value, doubt: OTHER_SCREW },
               },
             ],
     },

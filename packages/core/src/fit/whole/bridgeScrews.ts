@@ -11,7 +11,7 @@ import { woodNamed } from '../../parts/woods'
 import { withdrawal, FACE_GUARD } from '../../physics/pilot'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { WORKING, OTHER_SCREW } from './screwLimits'
+import { WORKING, OTHER_SCREW, longestScrew } from './screwLimits'
 
 /** What the screws go into: the body, or a hollow body's centre block. */
 const woodOf = (hollow: boolean) => (hollow ? sizeRef('body', 'block.thickness') : sizeRef('body', 'thickness'))
@@ -54,7 +54,7 @@ function tips(build: Build): Question[] {
     [1, have.screw],
     [-1, plate],
   ])
-  const longest = Math.floor(have.wood.value + plate.value - FACE_GUARD - OTHER_SCREW)
+  const longest = longestScrew(have.screw.value, left, FACE_GUARD)
   const longer = Math.ceil(12.5 - likelyOf(bite))
   const named = woodNamed(traitIn(build, 'body', 'wood'))
   const holds = named ? withdrawal(named.density, 3.5, Math.max(0, likelyOf(bite))) / WORKING : 0

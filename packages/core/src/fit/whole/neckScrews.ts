@@ -10,7 +10,7 @@ import { woodNamed } from '../../parts/woods'
 import { withdrawal } from '../../physics/pilot'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { TIP_CLEAR, BITE, WORKING, OTHER_SCREW } from './screwLimits'
+import { TIP_CLEAR, BITE, WORKING, OTHER_SCREW, longestScrew } from './screwLimits'
 
 const refs = {
   screw: sizeRef('neck-screws', 'length'),
@@ -65,7 +65,7 @@ function screwReach(build: Build): Question[] {
   const wood = woodNamed(traitIn(build, 'neck', 'wood'))
   const thread = drawnAt(build, sizeRef('neck-screws', 'thread'))
   const holds = wood ? withdrawal(wood.density, thread, Math.max(0, likelyOf(bite))) / WORKING : undefined
-  const shorter = Math.floor(have.screw.value - (TIP_CLEAR - likelyOf(tip)) - landing(tip, OTHER_SCREW))
+  const shorter = longestScrew(have.screw.value, tip, TIP_CLEAR)
   const longer = Math.ceil(BITE - likelyOf(bite) + landing(bite, OTHER_SCREW))
   const fits = likelyOf(bite) - (have.screw.value - shorter)
   return [

@@ -1,0 +1,78 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../document/build'
+import type { Slot } from '../parts/slots'
+import { anyBuild, knownBuild } from '../testing/anyBuild'
+import { drillable } from '../testing/drillable'
+import { holds } from '../testing/holds'
+import { drawHole, holeCards } from './holes'
+
+const drawn = fc.oneof(anyBuild, knownBuild).map(drillable)
+/** What a person at the bench may do about it. */
+const DOES = /[.:] (Take|Put|Hold|Measure|Plug|Lead|Start|Leave|Move|No shorter one would hold)\b/
+
+const SCREWED = ['neck-screws', 'bridge', 'tuners', 'strap-buttons', 'guard', 'string-tree', 'nut'] as const
+const lengthOf = (slot: Slot) => (slot === 'neck-screws' ? 'length' : 'screw.length')
+
+/** The same screws, so much longer. */
+function otherScrews(build: Build, slot: Slot, longer: number): Build {
+  const size = lengthOf(slot)
+  const part = build.parts[slot]
+  const length = part?.sizes[size]
+  if (!part || !length) return build
+  return {
+    ...build,
+    parts: {
+      ...build.parts,
+      [slot]: { ...part, sizes: { ...part.sizes, [size]: { ...length, value: Math.max(2, length.value + longer) } } },
+    },
+  }
+}
+
+describe('a hole that is refused', () => {
+  it('says why, what to do about it, and nothing of how it would be made; what is there already is not refused', () => {
+    let refusals = 0
+    const asked = holds(
+      fc.property(drawn, (build) => {
+        for (const c of holeCards(build)) {
+          for (const g of c.guards.filter((g) => g.verdict === 'wont-go')) {
+            expect(g.says, `${c.id}/${g.id}`).toMatch(DOES)
+            expect(c.says, `${c.id}/${g.id}`).toContain(g.says)
+          }
+          if (c.stands !== 'refused') continue
+          refusals++
+          expect(c.work).not.toBe('keep')
+          expect(c.steps, c.id).toEqual([])
+          const why = c.guards.filter((g) => g.verdict === 'wont-go').map((g) => g.says)
+          expect([...c.says].sort().join(''), c.id).toBe([...why.join(' ')].sort().join(''))
+          expect(
+            drawHole(build, c.id)!.marks.some((m) => m.mark === 'label' && m.text === 'tape'),
+            c.id,
+          ).toBe(false)
+        }
+      }),
+      1_500,
+    )
+    expect(refusals).toBeGreaterThan(asked / 4)
+  })
+  it('the screws it names instead stay under the face, and still bite', () => {
+    let named = 0
+    const asked = holds(
+      fc.property(drawn, fc.constantFrom(...SCREWED), fc.integer({ min: 0, max: 30 }), (build, slot, longer) => {
+        const now = otherScrews(build, slot, longer)
+        for (const c of holeCards(now)) {
+          const tip = c.slot === slot && c.guards.find((g) => g.id === 'tip' && g.verdict !== 'snug')
+          const longest = tip && tip.says.match(/Take one of (\d+) mm or less/)?.[1]
+          if (!longest) continue
+          named++
+          const then = otherScrews(now, slot, Number(longest) - now.parts[slot]!.sizes[lengthOf(slot)]!.value)
+          const guards = holeCards(then).find((k) => k.id === c.id)!.guards
+          expect(guards.find((g) => g.id === 'tip')!.verdict, `${c.id} ${longest}`).toBe('snug')
+          expect(guards.find((g) => g.id === 'bite')?.verdict, `${c.id} ${longest}`).toBeUndefined()
+        }
+      }),
+      1_500,
+    )
+    expect(named).toBeGreaterThan(asked / 20)
+  })
+})
