@@ -98,7 +98,7 @@ export function HoleInHand({ card, cards, all }: { card: HoleCard; cards: readon
               </ul>
             </Row>
           )}
-          {card.mind.length > 0 && card.work !== 'keep' && (
+          {card.mind.length > 0 && card.work !== 'keep' && card.stands !== 'refused' && (
             <Row name="Mind">
               <Lines lines={card.mind} />
             </Row>
@@ -147,7 +147,7 @@ function IsItThere({ card, all }: { card: HoleCard; all: readonly HoleCard[] }) 
 const standing = (card: HoleCard) =>
   card.work === 'keep' && card.stands === 'ready'
     ? WORK.keep
-    : `${STANDING[card.stands]}${card.work && card.stands !== 'done' ? ` · ${WORK[card.work]}` : ''}`
+    : `${STANDING[card.stands]}${card.work && card.stands !== 'done' && card.stands !== 'refused' ? ` · ${WORK[card.work]}` : ''}`
 
 const Row = ({ name, children }: { name: string; children: ReactNode }) => (
   <>
