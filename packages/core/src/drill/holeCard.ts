@@ -90,6 +90,8 @@ export interface Way {
   wide: number
   /** How far beside the straight line it may run, 95 %, mm. */
   doubt: number
+  /** Cards whose holes it was led round. */
+  clears?: readonly string[]
 }
 
 /** A card as worked out; its drawing is made only for those who look. */

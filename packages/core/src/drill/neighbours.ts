@@ -89,7 +89,14 @@ const outOf = (card: DrawnCard, other: DrawnCard): string =>
 function passages(card: DrawnCard, cards: readonly DrawnCard[], thick: number | undefined): Guard[] {
   if (PIECE[card.side] !== 'body' || INTO_HOLLOW.has(card.id)) return []
   return cards.flatMap(({ way, id, title }) => {
-    if (!way || id === card.id || (id === 'ground-wire' && card.id === 'stud-bores') || !comesDown(card, way, thick)) return []
+    if (
+      !way ||
+      id === card.id ||
+      way.clears?.includes(card.id) ||
+      (id === 'ground-wire' && card.id === 'stud-bores') ||
+      !comesDown(card, way, thick)
+    )
+      return []
     const wood =
       Math.min(...card.places.map((p) => nearestOnEdge([way.from, way.to], p).distance)) - ((card.takes ?? card.bit!) + way.wide) / 2
     const doubt = Math.hypot(way.doubt, card.placeDoubt ?? 0)

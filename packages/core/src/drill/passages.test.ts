@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { datums } from '../instrument/datums'
 import type { Build } from '../document/build'
 import { drillable } from '../testing/drillable'
 import { changed, fullBuild } from '../testing/fullBuild'
@@ -46,4 +47,56 @@ describe('a wire passage under a hole', () => {
     expect(g.verdict).not.toBe('snug')
     expect(g.says).toMatch(/stiff wire/)
   })
+})
+
+describe('the string ground’s passage under a fixed bridge', () => {
+  // Five screws over 58 mm at 270 mm from the mouth, the control route beside them: straight across it would run under two of them.
+  const under = (more: Parameters<typeof changed>[1] = {}, mount = 'screws') =>
+    changed(
+      full(),
+      {
+        'body/control.x': 270,
+        'body/control.y': -90,
+        'body/control.length': 80,
+        'body/control.width': 40,
+        'body/control.depth': 35,
+        'body/mouthToBridge': 270,
+        'body/vibrato.length': undefined,
+        'bridge/studSpacing': undefined,
+        'bridge/screw.spread': 58,
+        'bridge/screw.thread': 3.5,
+        'bridge/screws': 5,
+        'bridge/spread': 52,
+        'bridge/plate.front': 9,
+        'bridge/plate.length': 46,
+        'bridge/holes.behind': 17,
+        ...more,
+      },
+      { 'body/bored.ground': 'none', 'body/bored.bridge': 'none', 'bridge/mount': mount },
+    )
+  const row = (b: Build) => datums(b).studs
+  // 2 of doubt and 1 of wood beside (3.5 + 3)/2: 6.25 mm; tried by 2 mm, and in front the plate reaches 9 - 4 = 5 only: 8 behind.
+  it('begins behind the screws, the nearest place from which it clears them, and says so', () => {
+    const b = under()
+    const c = card(b, 'ground-wire')
+    expect(c.places[0]!.x - row(b)).toBe(8)
+    expect(c.from[0]).toMatch(/^7 mm to the treble side of the centre line, 8 mm behind the line of the bridge’s screws$/)
+    // 8 - 1.75 - 1.5.
+    expect(c.guards.find((g) => g.id === 'posts')).toMatchObject({ verdict: 'snug', says: expect.stringMatching(/^4\.8 mm of wood/) })
+    expect(card(b, 'bridge-screws').says).not.toMatch(/passage/)
+  })
+  // In front there is room: 15 - 4 = 11, and 8 behind is tried before 8 in front; strings 9 behind leave -8 as the nearest that clears both.
+  it('in front of them where strings go down behind', () => {
+    const b = under({ 'bridge/plate.front': 15, 'bridge/holes.behind': 9 }, 'string-through')
+    expect(card(b, 'ground-wire').places[0]!.x - row(b)).toBe(-8)
+    expect(card(b, 'ground-wire').from[0]).toMatch(/8 mm in front of the line/)
+  })
+  it('where no place under the plate will do it is refused, and not the screws', () => {
+    const b = under({ 'bridge/plate.front': 5, 'bridge/plate.length': 10 })
+    expect(card(b, 'ground-wire').stands).toBe('refused')
+    expect(card(b, 'ground-wire').says).toMatch(/groove under the plate/)
+    expect(card(b, 'bridge-screws').says).not.toMatch(/passage/)
+  })
+  it('screws nobody counted: it cannot be told', () =>
+    expect(card(under({ 'bridge/screws': undefined }), 'ground-wire').guards.find((g) => g.id === 'posts')!.verdict).toBe('cant-tell'))
 })

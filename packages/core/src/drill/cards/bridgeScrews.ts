@@ -14,6 +14,15 @@ const MOUNTS = new Set(['screws', 'string-through', 'six-screw'])
 const spreadOf = (build: Parameters<Finder>[0]) =>
   sizeAt(build, sizeRef('bridge', 'screw.spread')) ? sizeRef('bridge', 'screw.spread') : sizeRef('bridge', 'studSpacing')
 
+/** Where the bridge's screws stand, across the strings. */
+export const screwRow = (build: Build) =>
+  acrossBody(
+    build,
+    [sizeRef('body', 'mouthToBridge')],
+    spreadOf(build),
+    evenly(Math.max(1, sizeAt(build, sizeRef('bridge', 'screws'))?.value ?? 2)),
+  )
+
 /** Screws of a bridge that lies on the top. */
 export const bridgeScrews: Finder = (build, bench) => {
   const mount = traitAt(build, 'bridge', 'mount') ?? ''
@@ -21,7 +30,7 @@ export const bridgeScrews: Finder = (build, bench) => {
   const count = sizeAt(build, sizeRef('bridge', 'screws'))
   const there = { slot: 'body', trait: 'bored.bridge' } as const
   const known = isThere(build, there)
-  const row = acrossBody(build, [sizeRef('body', 'mouthToBridge')], spreadOf(build), evenly(Math.max(1, count?.value ?? 2)))
+  const row = screwRow(build)
   return screwed(
     build,
     bench,

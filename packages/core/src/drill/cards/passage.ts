@@ -12,6 +12,7 @@ import { hollowsOf, unplacedHollows } from '../hollows'
 import type { Guard } from '../holeCard'
 import { holeSection } from '../section'
 import { isThere } from '../told'
+import { beginUnderPlate } from './underPlate'
 
 const CONTROL = (['control.x', 'control.y', 'control.length', 'control.width', 'control.depth'] as const).map((s) => sizeRef('body', s))
 const THICK = sizeRef('body', 'thickness')
@@ -72,14 +73,19 @@ export const groundPassage: Finder = (build, bench) => {
       sizeAt(build, sizeRef('bridge', 'spread'))
     )?.value ?? 50
   const side = Math.sign(value(CONTROL[1]!)) || -1
-  const from = pt(d.studs, side * (post ? half / 2 : betweenScrews(half / 2, sizeAt(build, sizeRef('bridge', 'screws'))?.value ?? 0)))
-  const to = pt(
-    Math.min(Math.max(from.x, control.box.x + 5), control.box.x + control.box.width - 5),
-    side > 0 ? control.box.y : control.box.y + control.box.height,
-  )
+  const endOf = (from: Point) =>
+    pt(
+      Math.min(Math.max(from.x, control.box.x + 5), control.box.x + control.box.width - 5),
+      side > 0 ? control.box.y : control.box.y + control.box.height,
+    )
   const depth = Math.max(4, value(CONTROL[4]!) - ABOVE_FLOOR)
-  const bore = slantingBore(from, to, depth)
   const bit = boreBit(WIRE.from, WIRE.to, WIRE.best, bench.bits)
+  const stud = pt(d.studs, (side * half) / 2)
+  const y = side * betweenScrews(half / 2, sizeAt(build, sizeRef('bridge', 'screws'))?.value ?? 0)
+  const { from, to, guard } = post
+    ? { from: stud, to: endOf(stud), guard: undefined }
+    : beginUnderPlate({ build, y, endOf, wide: bit.bit, doubt: PLANNED })
+  const bore = slantingBore(from, to, depth)
   const { method } = methodFor({ ...bench, throats: [] }, undefined)
   return filled(build, base, {
     work: 'new',
@@ -87,9 +93,9 @@ export const groundPassage: Finder = (build, bench) => {
     says: `From ${post ? 'the bore of a stud' : 'under the plate'} down to the control route: ${printMm(bore.length, 0)} mm long, ${printMm(bore.slope, 0)} degrees below the top, ${bitWords(bit)}.`,
     places: [from],
     placeDoubt: 2,
-    way: { from, to, wide: bit.bit, doubt: PLANNED },
+    way: { from, to, wide: bit.bit, doubt: PLANNED, ...(post ? {} : { clears: ['bridge-screws', 'string-holes'] }) },
     from: [
-      `${printMm(Math.abs(from.y), 0)} mm to the ${side > 0 ? 'bass' : 'treble'} side of the centre line, in line with the bridge’s ${post ? 'studs' : 'screws'}`,
+      `${printMm(Math.abs(from.y), 0)} mm to the ${side > 0 ? 'bass' : 'treble'} side of the centre line, ${lineWords(from.x - d.studs)} the bridge’s ${post ? 'studs' : 'screws'}`,
     ],
     steps: [
       `${printMm(bit.bit)} mm, long enough for ${printMm(bore.length + 15, 0)} mm, laid ${printMm(bore.slope, 0)} degrees below the top, pointing at the control route`,
@@ -99,10 +105,13 @@ export const groundPassage: Finder = (build, bench) => {
     bit: bit.bit,
     size: printMm(bit.bit),
     with: `${method.words}; a block sawn to ${printMm(bore.slope, 0)} degrees guides it`,
-    guards: onTheWay(build, from, to),
+    guards: [...(guard ? [guard] : []), ...onTheWay(build, from, to)],
     draw: () => holeSection({ title: base.title, layers, bit: bit.bit, depth }),
   })
 }
+
+const lineWords = (behind: number): string =>
+  Math.abs(behind) < 0.5 ? 'in line with' : `${printMm(Math.abs(behind), 0)} mm ${behind > 0 ? 'behind' : 'in front of'} the line of`
 
 /** Beside the centre line, as far from every screw of an even row as it can be. @param end the outer screw, mm from the centre line */
 export function betweenScrews(end: number, screws: number): number {

@@ -15,11 +15,12 @@ import { isThere } from '../told'
 const THICK = sizeRef('body', 'thickness')
 const THERE = { slot: 'body', trait: 'bored.strings' } as const
 /** A row of string holes is drilled with one stiff bit of this size, mm. [practice] */
-const BORE = 4.5
+export const STRING_BORE = 4.5
 /** A ferrule is this much larger than its recess, mm. [practice] */
 const PRESS = { from: 0.12, to: 0.02, best: 0.07 }
 
-const row = (build: Build) =>
+/** Where the strings go through the body, across them. */
+export const stringRow = (build: Build) =>
   acrossBody(
     build,
     [sizeRef('body', 'mouthToBridge'), sizeRef('bridge', 'holes.behind')],
@@ -42,7 +43,7 @@ export const stringHoles: Finder = (build, bench) => {
   }
   const there = isThere(build, THERE, sizeRef('body', 'string.hole'))
   if (there === undefined) return waiting(build, base, [], [THERE])
-  const located = row(build)
+  const located = stringRow(build)
   const at = { places: located.places, ...(located.doubt === undefined ? {} : { placeDoubt: located.doubt }) }
   if (there) {
     const hole = sizeAt(build, sizeRef('body', 'string.hole'))
@@ -56,7 +57,7 @@ export const stringHoles: Finder = (build, bench) => {
         holeSection({
           title: base.title,
           layers: [{ label: 'body', thickness: sizeAt(build, THICK)?.value ?? 44, role: 'body-wood' }],
-          bit: hole?.value ?? BORE,
+          bit: hole?.value ?? STRING_BORE,
         }),
     })
   }
@@ -64,7 +65,7 @@ export const stringHoles: Finder = (build, bench) => {
   if (!thick) return waiting(build, base, [THICK])
   const { method, why } = methodFor(bench, inwardsOf(build, located.places)?.most)
   const wander = exitError(thick.value, method.degrees)
-  const bit = boreBit(BORE - 0.3, BORE + 0.3, BORE, bench.bits)
+  const bit = boreBit(STRING_BORE - 0.3, STRING_BORE + 0.3, STRING_BORE, bench.bits)
   const each = Object.values(METHODS).map(
     (m) => `${m.id === 'hand' ? 'by eye' : m.id === 'block' ? 'guide block' : m.id} ${printMm(exitError(thick.value, m.degrees))}`,
   )
@@ -138,7 +139,7 @@ function recessThere(build: Build, bench: Bench, base: Base): DrawnCard {
     says: tight
       ? `The recesses are ${printMm(over)} mm smaller than the ferrules: open them to ${bitWords(bit!)}.`
       : `The recesses are there, ${printMm(bore!.value)} mm for ferrules of ${printMm(ferrule!.value)}: nothing is drilled.`,
-    places: row(build).places,
+    places: stringRow(build).places,
     from: ['the recesses themselves'],
     steps: tight ? ['try bit and ferrule in scrap', `${printMm(bit!.bit, 1)} mm by its rim, all with one stop`] : [],
     bit: bit?.bit ?? bore!.value,
@@ -160,11 +161,11 @@ function recessNew(build: Build, bench: Bench, base: Base): DrawnCard {
   const missing = [FERRULE, length, spread, THICK].filter((r) => build.parts[r.slot] && !sizeAt(build, r))
   if (missing.length) return waiting(build, base, missing)
   const [ferrule, long, thick] = [sizeAt(build, FERRULE)!, sizeAt(build, length)!, sizeAt(build, THICK)!]
-  const located = row(build)
+  const located = stringRow(build)
   const bit = boreBit(ferrule.value - PRESS.from, ferrule.value - PRESS.to, ferrule.value - PRESS.best, bench.bits)
   const { method, why } = methodFor(bench, inwardsOf(build, located.places)?.most)
   const error = exitError(thick.value, method.degrees)
-  const bore = sizeAt(build, sizeRef('body', 'string.hole'))?.value ?? BORE
+  const bore = sizeAt(build, sizeRef('body', 'string.hole'))?.value ?? STRING_BORE
   const pitch = (sizeAt(build, spread)?.value ?? 52) / Math.max(1, build.strings - 1)
   return filled(build, base, {
     work: 'new',

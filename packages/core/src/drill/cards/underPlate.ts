@@ -1,0 +1,94 @@
+import type { Build } from '../../document/build'
+import { sizeAt, sizeRef, traitAt } from '../../document/read'
+import { crosses } from '../../geometry/box'
+import { pt, type Point } from '../../geometry/point'
+import { nearestOnEdge } from '../../geometry/polygon'
+import { datums } from '../../instrument/datums'
+import { printMm } from '../../quantity/length'
+import { BETWEEN, guarded, untellable } from '../guard'
+import { hollowsOf } from '../hollows'
+import type { Guard } from '../holeCard'
+import { screwRow } from './bridgeScrews'
+import { STRING_BORE, stringRow } from './strings'
+
+/** A passage begins so far inside the plate's ends, mm. [practice] */
+const INSIDE = 4
+/** Places to begin are tried so far apart along the strings, and no further than this from the screws, mm. */
+const STEP = 2
+const FURTHEST = 30
+
+/** What goes down through a fixed bridge, which its wire's passage has to stay clear of; nothing where somebody has yet to say where. */
+function posts(build: Build): { places: { at: Point; r: number }[]; doubt: number } | undefined {
+  const screws = screwRow(build)
+  if (!screws.places.length || !sizeAt(build, sizeRef('bridge', 'screws'))) return undefined
+  const thread = sizeAt(build, sizeRef('bridge', 'screw.thread'))?.value ?? 3.5
+  const strings = traitAt(build, 'bridge', 'mount') === 'string-through' ? stringRow(build) : { places: [], missing: [] }
+  if (strings.missing.length) return undefined
+  return {
+    places: [...screws.places.map((at) => ({ at, r: thread / 2 })), ...strings.places.map((at) => ({ at, r: STRING_BORE / 2 }))],
+    doubt: screws.doubt ?? 0,
+  }
+}
+
+interface Plan {
+  build: Build
+  /** Beside the centre line, mm: between two screws. */
+  y: number
+  /** Where a passage that begins there comes out. */
+  endOf: (from: Point) => Point
+  /** Its bit, mm, and how far beside its line it may run, 95 %, mm. */
+  wide: number
+  doubt: number
+}
+
+/**
+ * Where a straight passage begins under a fixed bridge's plate: in line with the screws where it stays clear of them all from there, else
+ * the nearest place before or behind them from which it does. [ours]
+ * @returns its two ends, and the guard that looks at the screws and the strings' holes on its way
+ */
+export function beginUnderPlate({ build, y, endOf, wide, doubt }: Plan): { from: Point; to: Point; guard: Guard } {
+  const at = posts(build)
+  const hollows = hollowsOf(build).filter((h) => h.id !== 'control')
+  const tried = along(build).map((x) => {
+    const from = pt(x, y)
+    const to = endOf(from)
+    const wood = at ? Math.min(...at.places.map((p) => nearestOnEdge([from, to], p.at).distance - p.r)) - wide / 2 : undefined
+    return { from, to, wood, open: hollows.some((h) => crosses(h.box, from, to)) }
+  })
+  const whole = tried.filter((t) => !t.open)
+  const most = Math.max(...whole.map((t) => t.wood ?? 0))
+  const wanted = doubt + BETWEEN
+  const best = whole.find((t) => t.wood === undefined || t.wood >= Math.min(most, wanted)) ?? tried[0]!
+  return { from: best.from, to: best.to, guard: clearOf(best.wood, Math.hypot(doubt, at?.doubt ?? 0)) }
+}
+
+/** Places along the strings at which it may begin, the nearest to the screws first, mm from the nut. */
+function along(build: Build): number[] {
+  const { studs } = datums(build)
+  const front = sizeAt(build, sizeRef('bridge', 'plate.front'))?.value
+  const length = sizeAt(build, sizeRef('bridge', 'plate.length'))?.value
+  if (front === undefined || length === undefined) return [studs]
+  const steps = Array.from({ length: FURTHEST / STEP }, (_, i) => (i + 1) * STEP)
+  return [0, ...steps.flatMap((s) => [s, -s])]
+    .filter((s) => s === 0 || (s >= INSIDE - front && s <= length - front - INSIDE))
+    .map((s) => studs + s)
+}
+
+function clearOf(wood: number | undefined, doubt: number): Guard {
+  const label = 'Clear of the bridge’s screws'
+  if (wood === undefined) return untellable('posts', label, 'where the bridge’s screws and strings go in is not measured')
+  return guarded(
+    'posts',
+    label,
+    { value: wood, doubt },
+    [
+      { upTo: 0, is: 'wont-go' },
+      { upTo: BETWEEN, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    wood <= 0
+      ? 'On its way it would meet what goes down through the bridge.'
+      : `${printMm(wood, 1)} mm of wood to the nearest screw or string of the bridge.`,
+    'Lead the wire in a groove under the plate instead, to where nothing stands in the way.',
+  )
+}
