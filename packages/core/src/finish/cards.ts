@@ -281,7 +281,7 @@ function fillerCard(build: Build, coats?: number): FinishCard {
       `Again, ${coats && coats > 2 ? coats : 'two or three'} times in all: one thick go shrinks back.`,
       'Under dye: on the test board first. Patchy: that face opaque, the show face masked.',
     ],
-    numbers: [{ label: 'Goes', value: String(coats ?? '2 to 3') }],
+    numbers: [{ label: 'Times in all', value: String(coats ?? '2 to 3') }],
     cautions: [`Dust mask when it is sanded. ${SHEET}`],
   })
 }

@@ -258,7 +258,7 @@ describe('head and nut', () => {
       check: 'old-screws',
       verdict: 'tight',
       says: 'The new screws fall 2 mm beside the old holes: the bit would wander into them.',
-      job: 'Plug the old screw holes, then drill the new ones.',
+      job: 'Plug the old screw holes before new ones are drilled.',
       sizes: { 'neck/oldScrew.offset': 11, 'neck/oldScrew.side': 0, 'tuners/screw.side': 0 },
     },
     // Moved 12 mm to the bass the first post stands 6.5 mm from the head's edge, and 9 is usual.

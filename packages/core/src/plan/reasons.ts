@@ -156,6 +156,21 @@ export const BECAUSE = {
     risk: 'The next adjustment undoes this one.',
     wayBack: 'Go back to the first that is open and work down again.',
   },
+  nutSeatedFirst: {
+    why: 'The nut is fitted to its slot, and brought to its height, before it is glued there.',
+    risk: 'It comes off again to be shimmed or thinned, and its slots are cut anew.',
+    wayBack: 'Knock it off lengthwise with a block, clean the slot, fit it, glue it again.',
+  },
+  treeBeforeSetup: {
+    why: 'The tree decides how steeply its strings leave the nut: it is on before any number is taken.',
+    risk: 'Pitch and nut slots of its strings are another matter once it pulls them down.',
+    wayBack: 'Tune again, then nut, action and pitch of those strings anew.',
+  },
+  checkedOutside: {
+    why: 'What was soldered on the bench is tested there, where every lug is in reach.',
+    risk: 'A fault is looked for through the hollow’s opening, or all of it comes out again.',
+    wayBack: 'Test at the jack; what is dead comes out with its control.',
+  },
   fretsBeforeNut: {
     why: 'The nut is glued and cut to frets that are level.',
     risk: 'Levelled later, frets lie lower under every slot: the whole nut is cut anew, or comes off again.',

@@ -87,7 +87,7 @@ describe('tuners', () => {
     expect(old(9).raw.verdict).toBe('snug')
     expect(old(9).says).toMatch(/fall into the old holes/)
     expect(old(7.2).raw.verdict).toBe('tight')
-    expect(old(7.2).cures[0]!.job).toMatch(/^Plug the old screw holes, then drill/)
+    expect(old(7.2).cures[0]!.job).toMatch(/^Plug the old screw holes before new/)
     expect(old(3).raw.verdict).toBe('snug')
     expect(old(3).says).toMatch(/under the new housings/)
     expect(old(16).raw.verdict).toBe('tight')

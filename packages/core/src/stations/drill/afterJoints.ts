@@ -5,8 +5,8 @@ import type { Stage, Step } from '../../plan/step'
 const AFTER: Record<string, readonly string[]> = {
   'neck-clearance': ['pocket-mouth', 'pocket-end', 'pocket-depth'],
   'neck-screws': ['pocket-mouth', 'pocket-end', 'pocket-depth'],
-  'stud-bores': ['pocket-mouth', 'pocket-end', 'strings-on-board'],
-  'bridge-screws': ['pocket-mouth', 'pocket-end', 'strings-on-board'],
+  'stud-bores': ['pocket-mouth', 'pocket-end', 'strings-on-board', 'bridge-on-body'],
+  'bridge-screws': ['pocket-mouth', 'pocket-end', 'strings-on-board', 'bridge-on-body'],
   'tuner-screws': ['tuner-bore', 'tuner-row'],
   'guard-screws': ['guard-openings', 'guard-cover'],
   'jack-plate': ['jack', 'jack-plate'],

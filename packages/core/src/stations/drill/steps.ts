@@ -21,6 +21,7 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
   const todo = cards.filter((c) => c.work !== 'keep' && c.stands !== 'refused')
   const holes = todo.map((c) => {
     const late = c.id === 'string-tree'
+    const same = sameWork(c, earlier)
     return step({
       id: `drill-${c.id}`,
       title: c.work === undefined ? `Look, then drill: ${c.title.toLowerCase()}` : `${VERB[c.work]}: ${c.title.toLowerCase()}`,
@@ -32,7 +33,7 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
       ...(c.id === 'strap-buttons' ? { need: 'should' as const } : {}),
       minutes: (c.id.startsWith('route-') ? 60 : 10) + 5 * Math.max(1, c.places.length),
       ...(c.with ? { tools: c.with } : {}),
-      insteadOf: sameWork(c, earlier),
+      insteadOf: same,
       cautions: c.cautions,
       // Holes of the head are drilled by hand with the strings on.
       ...(late ? {} : { final: true as const, noisy: true as const, risk: slip(c) * (build.parts[c.slot]?.price ?? SOME_PRICE) }),
@@ -40,7 +41,9 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
       befores: [
         ...parcelsOf([c.slot], earlier),
         ...earlier.filter((s) => s.id === 'place').map((s) => before(s.id, 'placeBeforeHoles')),
-        ...jobsBefore(c, earlier).map((s) => before(s.id, 'jobBeforeHoles')),
+        ...jobsBefore(c, earlier)
+          .filter((s) => !same.includes(s.id))
+          .map((s) => before(s.id, 'jobBeforeHoles')),
         ...(BY_HOLE[c.id] ?? []).filter((id) => todo.some((t) => t.id === id)).map((id) => before(`drill-${id}`, 'holeAfterHole')),
         ...(late ? [before('string-up', 'treeByStrings')] : []),
       ],

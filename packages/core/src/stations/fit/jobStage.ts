@@ -7,7 +7,9 @@ const AT_ASSEMBLY = /\b(shim|plate|strip|washers?|wrap|tape|turn|set|put|raise|l
 /** Work on wood that takes nothing away from a part, and still makes dust or wants glue under the film. */
 const ON_WOOD = /^(or )?(plug|line|glue|fill|scrape|square|drill|ream|deepen|widen|lengthen|cut|rout|ease|open)\b/i
 const WIRING = /\b(solder|lead|leads|wires?|foil|line both|pots? of|25 k pots|stereo jack)\b/i
-const STRINGS = /\b(wind string|strings?|saddles?|shim the nut|nut’s)\b/i
+const STRINGS = /\b(wind string|strings?|saddles?)\b/i
+/** The nut as a piece in its slot, before it is glued there. */
+const NUT_SEAT = /\b(shim the nut|nut’s (back face|bottom|ends))\b/i
 
 /**
  * To which stage a job belongs: only what cuts, glues or plugs body and neck waits for nothing and has to be done before the wood is sanded.
@@ -17,6 +19,7 @@ function stageOf(job: string, gives: string | undefined): Stage {
   const wood = gives === 'body' || gives === 'neck' || gives === 'the body' || gives === 'the neck'
   if (wood) return 'wood'
   if (gives === 'nothing' && ON_WOOD.test(job) && !AT_ASSEMBLY.test(job.split(/[:,]/)[0]!) && !WIRING.test(job)) return 'wood'
+  if (NUT_SEAT.test(job)) return 'hardware'
   if (WIRING.test(job)) return 'wiring'
   if (gives === 'nut' || gives === 'the nut' || (gives === 'nothing' && STRINGS.test(job))) return 'strings'
   return 'hardware'

@@ -84,8 +84,8 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
     })
   if (j.verdict !== 'tight' && j.verdict !== 'wont-go') return []
   const [cure] = j.cures
-  // To leave it as it is is no work.
-  if (cure && /^(or )?leave it/i.test(cure.job)) return []
+  // To leave it as it is is no work, nor is the order in which other work is done.
+  if (cure && /^(or )?(leave it|thread the wires first)/i.test(cure.job)) return []
   const [stage, title] = [stageOfCure(cure), cure ? asTitle(cure.job) : `Find a way: ${j.title.toLowerCase()}`]
   return [
     step({

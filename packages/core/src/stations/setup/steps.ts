@@ -1,7 +1,9 @@
 import type { Build } from '../../document/build'
 import { isGlued, traitAt } from '../../document/read'
-import { before, CLOSING_PASS, onceFilmIsHard } from '../../plan/reasons'
+import { before, CLOSING_PASS, onceFilmIsHard, parcelsOf } from '../../plan/reasons'
 import { step, type Better, type StepNeed, type Step } from '../../plan/step'
+import { capital } from '../../quantity/words'
+import type { Slot } from '../../parts/slots'
 import { groundOf } from '../../instrument/stringGround'
 import { floats } from '../../setup/floatMove'
 import { highFrets } from '../../setup/model'
@@ -14,15 +16,25 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
   const polished = onceFilmIsHard(earlier)
   const wired = (id: string) => earlier.some((s) => s.stage === 'wiring' && s.id === id)
   const ground = groundOf(traitAt(build, 'bridge', 'mount'))
+  const mounted = mountedOf(build)
   const hardware = step({
     id: 'hardware',
-    title: 'Bushings and studs, tuners',
-    why: 'Ferrules before tuners, so that the posts stand square.',
+    title: mounted.length ? capital(mounted.map((m) => m.says).join(', ')) : 'Hardware on',
+    why: 'Bushings before tuners, so that the posts stand square; screws started in all their holes before one is tightened.',
     station: 'plan',
     stage: 'hardware',
     slot: 'tuners',
+    slots: mounted.map((m) => m.slot),
     minutes: 45,
-    befores: [...polished, ...(ground === 'stud' && wired('string-ground') ? [before('string-ground', 'groundBeforePosts')] : [])],
+    befores: [
+      ...polished,
+      ...parcelsOf(
+        mounted.map((m) => m.slot),
+        earlier,
+      ),
+      ...(ground === 'stud' && wired('string-ground') ? [before('string-ground', 'groundBeforePosts')] : []),
+      ...(ground === 'plate' && wired('string-ground') ? [before('string-ground', 'groundUnderPlate')] : []),
+    ],
   })
   const neckOn = step({
     id: 'neck-on',
@@ -31,9 +43,11 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     station: 'plan',
     stage: 'hardware',
     slot: 'neck',
+    slots: ['neck-screws'],
     minutes: 20,
-    befores: polished,
+    befores: [...polished, ...parcelsOf(['neck-screws'], earlier)],
   })
+  const onGuard = ON_GUARD.filter((slot) => build.parts[slot])
   const closing = build.parts.guard
     ? [
         step({
@@ -43,10 +57,15 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
           station: 'plan',
           stage: 'hardware',
           slot: 'guard',
+          slots: onGuard,
           minutes: 30,
           picture: 'The harness as it lies, before it is closed: the next repair begins with it.',
           better: betterOpen(build),
-          befores: [...polished, ...(wired('meter-check') ? [before('meter-check', 'solderedBeforeClosed')] : [])],
+          befores: [
+            ...polished,
+            ...parcelsOf(onGuard, earlier),
+            ...(wired('meter-check') ? [before('meter-check', 'solderedBeforeClosed')] : []),
+          ],
         }),
       ]
     : []
@@ -78,7 +97,14 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     slot: 'nut',
     minutes: 20,
     whole: true,
-    befores: [...polished, ...(build.parts.neck ? [before(frets.id, 'fretsBeforeNut')] : [])],
+    befores: [
+      ...polished,
+      ...parcelsOf(['nut'], earlier),
+      ...(build.parts.neck ? [before(frets.id, 'fretsBeforeNut')] : []),
+      ...earlier
+        .filter((s) => s.station === 'fit' && s.stage === 'hardware' && s.slots?.includes('nut'))
+        .map((s) => before(s.id, 'nutSeatedFirst')),
+    ],
   })
   const pass = step({
     id: CLOSING_PASS,
@@ -91,6 +117,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     befores: [
       before('hardware', 'finger'),
       ...(isGlued(build) ? [] : [before('neck-on', 'finger')]),
+      ...(wired('harness-in') ? [before('harness-in', 'finger')] : []),
       ...(build.parts.guard ? [before('close-guard', 'finger')] : []),
     ],
   })
@@ -106,6 +133,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     cautions: strungSo(build),
     befores: [
       before(pass.id, 'tightBeforePull'),
+      ...parcelsOf(['strings'], earlier),
       ...(build.parts.nut ? [before('nut-on', 'polishBeforeHardware')] : []),
       ...(wired('string-ground')
         ? [before('string-ground', ground === 'claw' ? 'groundBeforeBridge' : ground === 'stud' ? 'groundBeforePosts' : 'groundUnderPlate')]
@@ -155,6 +183,7 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
           : [
               before(strung.id, 'stringsBeforeSetup'),
               ...earlier.filter((s) => s.station === 'fit' && s.stage === 'strings').map((s) => before(s.id, 'setupOrder')),
+              ...earlier.filter((s) => s.id === 'drill-string-tree').map((s) => before(s.id, 'treeBeforeSetup')),
             ],
       }),
     )
@@ -185,6 +214,45 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
       need: 'should',
     })
   return line
+}
+
+/** What a guard carries or closes over. */
+const ON_GUARD = [
+  'pickup-neck',
+  'pickup-middle',
+  'pickup-bridge',
+  'ring-neck',
+  'ring-bridge',
+  'pot-volume',
+  'pot-tone',
+  'pot-volume-2',
+  'pot-tone-2',
+  'switch',
+  'switch-2',
+  'capacitor',
+  'capacitor-2',
+  'battery',
+  'wire',
+  'harness',
+  'shielding',
+  'jack',
+  'jack-plate',
+  'knobs',
+] as const satisfies readonly Slot[]
+
+const SCREWED_DOWN = new Set(['screws', 'string-through', 'six-screw'])
+
+/** What is mounted before the neck and the strings, in the order it goes on, said as this instrument has it. */
+function mountedOf(build: Build): { slot: Slot; says: string }[] {
+  const mount = traitAt(build, 'bridge', 'mount')
+  const all: [Slot, string][] = [
+    ['ferrules', 'string ferrules'],
+    ['bridge', mount === undefined ? 'bridge' : SCREWED_DOWN.has(mount) ? 'bridge screwed down' : 'bushings and studs'],
+    ['tailpiece', 'tailpiece’s studs'],
+    ['tuners', 'tuners'],
+    ['strap-buttons', 'strap buttons'],
+  ]
+  return all.filter(([slot]) => build.parts[slot]).map(([slot, says]) => ({ slot, says }))
 }
 
 /** What costs minutes once the guard is on: it comes off again, or is covered. [practice; minutes ours] */

@@ -22,10 +22,11 @@ describe('the string ground, by how the bridge is held', () => {
       for (const s of stepsOf(mounted(mount)))
         expect(`${s.title} ${s.why} ${s.befores.map((b) => b.wayBack).join(' ')}`, s.id).not.toMatch(/claw/)
   })
-  it('bushings wait for the wire that is pinched under one; a claw’s wire and a plate’s do not hold them up', () => {
+  it('bushings wait for the wire that is pinched under one and a plate for the one under it; a claw’s wire does not hold them up', () => {
     const before = (build: Build) => stepOf(build, 'hardware').befores.map((b) => b.id)
     expect(before(mounted('post'))).toContain('string-ground')
-    expect(before(mounted('screws'))).not.toContain('string-ground')
+    expect(before(mounted('screws'))).toContain('string-ground')
+    expect(before(mounted('two-stud'))).not.toContain('string-ground')
     expect(before(fullBuild())).not.toContain('string-ground')
   })
   it('nobody has said how the bridge is held: no step is made up', () => {

@@ -59,6 +59,32 @@ function shieldSteps(build: Build, earlier: readonly Step[]): Step[] {
   ]
 }
 
+/** What of it is screwed into the wood where there is no guard to carry it. */
+const INTO_BODY = [...SOLDERED, 'ring-neck', 'ring-bridge', 'knobs', 'jack-plate', 'shielding'] as const
+
+function harnessIn(build: Build, earlier: readonly Step[]): Step {
+  const slots = INTO_BODY.filter((slot) => build.parts[slot])
+  return step({
+    id: 'harness-in',
+    title: 'Harness into the body: leads through, pickups, controls and jack in',
+    why: 'Leads through their passages, then soldered where they had to pass first; nuts finger-tight, knobs on. At the jack once more, one position: nothing was pulled off.',
+    station: 'wire',
+    stage: 'wiring',
+    slot: 'pot-volume',
+    slots,
+    minutes: 45,
+    times: [30, 120],
+    cautions: FUMES,
+    picture: 'The harness as it lies, before it is closed: the next repair begins with it.',
+    befores: [
+      ...onceFilmIsHard(earlier),
+      before('meter-check', 'checkedOutside'),
+      ...(build.parts.shielding ? [before('shield', 'shieldedBeforeClosed')] : []),
+      ...parcelsOf(slots, earlier),
+    ],
+  })
+}
+
 /** The harness and its check, which are work for the days the coats dry; the string ground once hardware may go on. */
 export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): Step[] {
   if (!build.parts['pot-volume']) return []
@@ -70,8 +96,8 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
         ? 'Solder the harness on the guard, in wire-list order'
         : 'Solder the harness outside the body, in wire-list order',
       why: build.parts.guard
-        ? 'Capacitor and jumpers, controls, grounds, pickups, the jack last.'
-        : 'On a board with the holes of the body: capacitor and jumpers, controls, grounds; pickups and the jack where their wires must pass first.',
+        ? 'Capacitor and jumpers, controls, grounds, pickups; the jack last, its wires through their passage first where it is wider than that.'
+        : 'On a board with the holes of the body: capacitor and jumpers, controls, grounds; pickups and the jack where their wires must pass first. For the test, clips stand in for what has to wait.',
       station: 'wire',
       stage: 'wiring',
       slot: build.parts.guard ? 'guard' : 'pot-volume',
@@ -105,6 +131,7 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
         ...(build.parts.shielding ? [before('shield', 'shieldedBeforeClosed')] : []),
       ],
     }),
+    ...(build.parts.guard ? [] : [harnessIn(build, earlier)]),
     ...Object.entries(build.circuit.mends ?? {}).map(([id, { says, cure }]) =>
       step({
         id: `mend ${id}`,
@@ -126,6 +153,7 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
             station: 'wire',
             stage: 'wiring',
             slot: 'bridge',
+            ...(ground === 'claw' ? { slots: ['springs'] as const } : {}),
             minutes: 15,
             cautions: ground === 'claw' ? FUMES : [],
             befores: [...onceFilmIsHard(earlier), ...parcelsOf(['bridge', ...(ground === 'claw' ? (['springs'] as const) : [])], earlier)],

@@ -1,0 +1,122 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../document/build'
+import { evaluate } from '../evaluate/evaluate'
+import { isGlued, traitAt } from '../document/read'
+import { groundOf } from '../instrument/stringGround'
+import type { Slot } from '../parts/slots'
+import type { PlannedStep } from '../plan/step'
+import { anyBuild } from '../testing/anyBuild'
+import { changed, fullBuild, without } from '../testing/fullBuild'
+import { holds } from '../testing/holds'
+
+const TODAY = '2026-11-24'
+const stepsOf = (build: Build) => evaluate(build, TODAY).plan.steps
+/** Work on wood, parcels, what is only tried and what is put right is no putting together. */
+const MOUNTS = new Set(['neck-on', 'hardware', 'close-guard', 'harness-in', 'nut-on', 'string-up', 'string-ground', 'drill-string-tree'])
+
+/** What this instrument has a place for, and is no wood that everything else is put on. */
+function putOn(build: Build, slot: Slot): boolean {
+  const wired = build.parts['pot-volume'] !== undefined
+  if (slot === 'body') return false
+  // A tree that is there already, or whose hole is refused, is drilled for in no step.
+  if (slot === 'string-tree') return false
+  if (slot === 'neck-screws') return build.parts.neck !== undefined && !isGlued(build)
+  if (slot === 'springs') return wired && groundOf(traitAt(build, 'bridge', 'mount')) === 'claw'
+  return wired || build.parts.guard !== undefined || !HARNESS.test(slot)
+}
+/** What hangs on the harness: nothing of it is wired where there is no pot. */
+const HARNESS = /^(pickup|ring|pot|switch|capacitor|jack|wire|harness|battery|shielding|knobs)/
+
+/** One of its parts, and every seventh after it, is still on its way. */
+const ordered = (build: Build, late: number): Build => ({
+  ...build,
+  parts: Object.fromEntries(
+    Object.entries(build.parts).map(([slot, part], i) => [
+      slot,
+      (i + late) % 7 ? part : { ...part, state: 'ordered' as const, arrives: '2026-12-20' },
+    ]),
+  ),
+})
+
+/** Everything a step comes after, by way of whatever is between. */
+function comesAfter(steps: readonly PlannedStep[], id: string, seen = new Set<string>()): Set<string> {
+  for (const b of steps.find((s) => s.id === id)?.befores ?? [])
+    if (!seen.has(b.id)) {
+      seen.add(b.id)
+      comesAfter(steps, b.id, seen)
+    }
+  return seen
+}
+const place = (steps: readonly PlannedStep[], id: string) => steps.findIndex((s) => s.id === id)
+
+describe('putting it together, over generated builds of every kind', () => {
+  it('every part is put on in some step, and waits for its parcel there', () => {
+    let waited = 0
+    const asked = holds(
+      fc.property(anyBuild, fc.nat(), (sure, late) => {
+        const build = ordered(sure, late)
+        const steps = stepsOf(build)
+        const mounts = steps.filter((s) => MOUNTS.has(s.id))
+        for (const slot of Object.keys(build.parts) as Slot[]) {
+          if (!putOn(build, slot)) continue
+          const here = mounts.filter((s) => [s.slot, ...(s.slots ?? [])].includes(slot))
+          expect(
+            here.map((s) => s.id),
+            slot,
+          ).not.toEqual([])
+          const parcel = steps.find((s) => s.stage === 'parcel' && s.slot === slot)
+          if (!parcel) continue
+          waited++
+          expect(
+            here.map((s) => comesAfter(steps, s.id).has(parcel.id)),
+            slot,
+          ).toContain(true)
+        }
+      }),
+      400,
+    )
+    expect(waited).toBeGreaterThan(asked)
+  })
+})
+
+describe('putting it together, in the order it can be done', () => {
+  // A nut 2 mm too low, screws of the string tree still to be drilled, no guard, a bridge on screws.
+  const bare = changed(without(fullBuild(), 'guard', 'springs'), { 'nut/height': 6 }, { 'bridge/mount': 'screws' })
+  const steps = stepsOf(bare)
+  it('the harness is tested on the bench and goes into the body before the closing pass, once the film is hard', () => {
+    const order = ['solder', 'meter-check', 'harness-in', 'closing-pass', 'string-up'].map((id) => place(steps, id))
+    expect(order).not.toContain(-1)
+    expect(order).toEqual([...order].sort((a, b) => a - b))
+    expect(steps.find((s) => s.id === 'harness-in')!.befores.map((b) => b.id)).toEqual(expect.arrayContaining(['meter-check', 'rub-out']))
+  })
+  it('a guard carries it: no such step', () => expect(place(stepsOf(fullBuild()), 'harness-in')).toBe(-1))
+  it('the nut is fitted to its slot before it is glued there', () => {
+    expect(place(steps, 'cure-nut-in-slot')).toBeGreaterThan(-1)
+    expect(place(steps, 'cure-nut-in-slot')).toBeLessThan(place(steps, 'nut-on'))
+  })
+  it('the string tree is on before the first number is taken', () => {
+    expect(place(steps, 'drill-string-tree')).toBeGreaterThan(place(steps, 'string-up'))
+    expect(place(steps, 'drill-string-tree')).toBeLessThan(place(steps, 'set-relief'))
+  })
+  it('old holes are plugged before new ones are drilled beside them', () => {
+    const old = changed(
+      without(bare, 'tailpiece'),
+      { 'body/oldHoles.front': 12, 'body/oldHoles.back': 40, 'bridge/screws': 5, 'bridge/screw.spread': 58 },
+      { 'body/bored.bridge': 'none' },
+    )
+    const all = stepsOf(old)
+    const plug = all.find((s) => s.id === 'cure-bridge-on-body')
+    const drill = all.find((s) => s.id === 'drill-bridge-screws')
+    expect(plug?.title).toMatch(/^Plug the old holes/)
+    expect(drill?.befores.map((b) => b.id)).toContain('cure-bridge-on-body')
+  })
+  it.each([
+    ['screws', /^Bridge screwed down, tuners/],
+    ['post', /^Bushings and studs, .*tuners/],
+  ])('hardware is named as this bridge (%s) has it', (mount, title) =>
+    expect(stepsOf(changed(without(bare, 'ferrules'), {}, { 'bridge/mount': mount })).find((s) => s.id === 'hardware')!.title).toMatch(
+      title,
+    ),
+  )
+})
