@@ -1,6 +1,5 @@
 import type { Build } from '../document/build'
 import type { SizeRef } from '../document/read'
-import type { Drawing } from '../drawing/drawing'
 import type { Point } from '../geometry/point'
 import type { TraitRef } from '../judge/completed'
 import { missingSays } from '../judge/doubtWords'
@@ -8,7 +7,7 @@ import type { TraitSpec } from '../parts/kind'
 import { KINDS } from '../parts/kinds/index'
 import { slotSpec } from '../parts/slots'
 import { partDrawing, sizeDrawing } from '../portrait/partDrawing'
-import { DRILL_CAUTIONS, type DrawnCard, type Guard, type HoleCard, type Standing } from './holeCard'
+import { DRILL_CAUTIONS, type DrawnCard, type Guard, type HoleCard } from './holeCard'
 
 /** What is known of a hole before anything about it is worked out. */
 export type Base = Pick<DrawnCard, 'id' | 'title' | 'slot' | 'side' | 'goesIn' | 'located' | 'first' | 'back' | 'byPart'>

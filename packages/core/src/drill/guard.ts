@@ -10,8 +10,9 @@ type Plain = Pick<Size, 'value' | 'doubt'>
  * A thing a hole must not do, judged as joints are: by what there is to spare over a limit, and how surely.
  * @param spare what is left, mm
  * @param bands limits of it, upwards
+ * @param instead what to do where it will not go; needed where the bands know such a class
  */
-export function guarded(id: string, label: string, spare: Plain, bands: readonly Band[], says: string, instead: string): Guard {
+export function guarded(id: string, label: string, spare: Plain, bands: readonly Band[], says: string, instead = ''): Guard {
   const { verdict } = judge(normal(spare.value, spare.doubt / 2), bands)
   return {
     id,

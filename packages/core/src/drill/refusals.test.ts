@@ -61,8 +61,8 @@ describe('a hole that is refused', () => {
       fc.property(drawn, fc.constantFrom(...SCREWED), fc.integer({ min: 0, max: 30 }), (build, slot, longer) => {
         const now = otherScrews(build, slot, longer)
         for (const c of holeCards(now)) {
-          const tip = c.slot === slot && c.guards.find((g) => g.id === 'tip' && g.verdict !== 'snug')
-          const longest = tip && tip.says.match(/Take one of (\d+) mm or less/)?.[1]
+          const tip = c.slot === slot ? c.guards.find((g) => g.id === 'tip' && g.verdict !== 'snug') : undefined
+          const longest = tip?.says.match(/Take one of (\d+) mm or less/)?.[1]
           if (!longest) continue
           named++
           const then = otherScrews(now, slot, Number(longest) - now.parts[slot]!.sizes[lengthOf(slot)]!.value)

@@ -4,10 +4,9 @@ import { perimeterOf } from '../geometry/polygon'
 import { tightTurns } from '../geometry/inset'
 import { bodyShape } from '../instrument/bodyShape'
 import { outlinePoints } from '../instrument/outline'
-import { areaToCoat } from './cover'
 import { GRAIN } from './grits'
-import { burstOrder } from './mixing'
-import { layersOf, surfaceOf, type Layer } from './stack'
+import { burstOrder } from './burst'
+import { surfaceOf, type Layer } from './stack'
 import { maskedOf } from './masking'
 import { hasBinding, zoneGroups } from './zones'
 import { RAGS, SHEET } from './products'
@@ -287,23 +286,12 @@ function fillerCard(build: Build, coats?: number): FinishCard {
 }
 
 function burstCard(build: Build): FinishCard {
-  const bursts = layersOf(build).filter((l) => l.burst !== undefined || l.name === 'dye' || (l.name === 'colour' && l.colour))
-  const area = areaToCoat(build)
-  const order = burstOrder(
-    area,
-    bursts.map((l) => ({
-      name: l.label.toLowerCase(),
-      ...(l.colour ? { colour: l.colour } : {}),
-      ...(l.burst === undefined ? {} : { width: l.burst }),
-      coats: l.coats,
-      sprayed: l.applied === 'spray',
-    })),
-  )
+  const order = burstOrder(build).steps
   return card({
     id: 'burst',
     title: 'Burst, from light to dark',
     why: 'The lightest colour over all of it, each darker one in a narrower band, each dry before the next.',
-    asked: bursts.some((l) => l.burst !== undefined),
+    asked: order.some((o) => o.width !== undefined),
     lines: [
       ...(order.length
         ? order.map((o) => o.says)

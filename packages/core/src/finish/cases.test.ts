@@ -8,12 +8,13 @@ import { daysBetween } from '../quantity/days'
 import { planOf } from '../testing/coatPlanOf'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { beforeCoat, finishCards, type CardId } from './cards'
-import { areaToCoat, shoppingFor } from './cover'
+import { areaOfZones, areaToCoat, shoppingFor } from './cover'
 import { filmEvidence } from './evidence'
 import { budgetSays, coatsMore, strikeThrough, type Budget } from './filmBudget'
 import { finishResult } from './finishPlan'
 import { zoneLook } from './looks'
-import { burstOrder, colourWanted, oneTo, potOf } from './mixing'
+import { burstOrder } from './burst'
+import { colourWanted, oneTo, potOf } from './mixing'
 import { finishOffers, lateSays } from './offers'
 import { gritGrid, STOP_TEST, woodGrits } from './sections'
 import { groundOf, layersOf, stackFaults } from './stack'
@@ -114,18 +115,32 @@ describe('cases from the bench', () => {
     expect(filmSymptom('transfer')!.ways[0]!.id).toBe('redo')
   })
   it('a colour recipe: burst of three, light to dark, ml of each for two faces and the rim, its thin part 1 to 9', () => {
-    const area = areaToCoat(fullBuild())
-    const order = burstOrder(area, [
-      { name: 'dark brown', colour: '#301808', width: 40, coats: 2, sprayed: true },
-      { name: 'amber', colour: '#e0a030', coats: 1, sprayed: false },
-      { name: 'red', colour: '#a02818', width: 90, coats: 2, sprayed: true },
-    ])
-    expect(order.map((o) => o.name)).toEqual(['amber', 'red', 'dark brown'])
+    const build = made({
+      system: 'lacquer',
+      layers: [
+        { product: 'lacquer-toner', coats: 2, colour: '#301808', burst: 40 },
+        { product: 'water-dye', coats: 1, colour: '#e0a030' },
+        { product: 'lacquer-toner', coats: 2, colour: '#a02818', burst: 90 },
+      ],
+    })
+    const area = areaToCoat(build)
+    const { zones, steps: order } = burstOrder(build)
+    expect(order.map((o) => o.colour)).toEqual(['#e0a030', '#a02818', '#301808'])
     for (const o of order) expect(o.millilitres).toBeGreaterThan(5)
-    // Amber, brushed once over both faces and the rim: 60 ml/m2 over nine tenths.
-    const m2 = area.zones.front + area.zones.back + area.zones.rim
-    expect(order[0]!.millilitres).toBeCloseTo((m2 * 60) / 0.9, 9)
-    expect(colourWanted(area, 2, true, 40)).toBeLessThan(colourWanted(area, 2, true, 90))
+    // The dye wets all of it once, 60 ml/m2; of the narrower band both faces take less by its part of them, the rest as much.
+    expect(order[0]!.millilitres).toBeCloseTo(areaOfZones(area, zones) * 60, 9)
+    const faces = area.zones.front + area.zones.back
+    const around = area.zones.binding / 0.007
+    const band = (mm: number) => 2 * ((around * mm) / 1000)
+    const rest = areaOfZones(area, zones) - faces
+    expect(band(90)).toBeLessThan(faces)
+    expect(order[2]!.millilitres / order[1]!.millilitres).toBeCloseTo((band(40) + rest) / (band(90) + rest), 9)
+    // What is bought is what is laid.
+    const bought = Object.fromEntries(shoppingFor(area, zoneGroups(build)).map((s) => [s.product, s.millilitres]))
+    expect(bought['water-dye']).toBeCloseTo(order[0]!.millilitres, 9)
+    expect(bought['lacquer-toner']).toBeCloseTo(order[1]!.millilitres + order[2]!.millilitres, 9)
+    // A colour of one's own, sprayed twice: 60 ml/m2 a coat over both faces and the rim, four tenths past the work.
+    expect(colourWanted(area, 2)).toBeCloseTo(((faces + area.zones.rim) * 60 * 2) / 0.6, 9)
     const pot = potOf(
       {
         parts: [

@@ -3,6 +3,7 @@ import { sizeAt } from '../document/read'
 import { areaOf, perimeterOf } from '../geometry/polygon'
 import { bodyShape } from '../instrument/bodyShape'
 import { outlinePoints } from '../instrument/outline'
+import type { Layer } from './stack'
 import type { ZoneGroup } from './zones'
 
 /** Theoretical spread, m2 per litre: 10 x solids by volume % / dry film um. [published: coatings-industry formula] */
@@ -122,12 +123,7 @@ export function shoppingFor(area: Area, groups: readonly ZoneGroup[]): Shopping[
   const by = new Map<string, Shopping>()
   for (const g of groups)
     for (const l of g.layers) {
-      const m2 = areaOfZones(area, g.zones) * shareCoated(l.burst)
-      const wets = WETS[l.name]
-      const one =
-        wets === undefined
-          ? productNeeded(m2, l.coats * l.film, l.solids, l)
-          : { millilitres: m2 * wets * l.coats, band: { from: m2 * wets * l.coats, to: m2 * wets * l.coats }, containers: 0 }
+      const one = layerNeed(area, g.zones, l)
       const sum = by.get(l.product)
       const millilitres = (sum?.millilitres ?? 0) + one.millilitres
       by.set(l.product, {
@@ -146,8 +142,23 @@ export function shoppingFor(area: Area, groups: readonly ZoneGroup[]): Shopping[
   return [...by.values()]
 }
 
-/** A burst covers a band round the edge: about half of a face for a wide one. [ours] */
-const shareCoated = (burst: number | undefined): number => (burst === undefined ? 1 : Math.min(1, Math.max(0.15, burst / 120)))
+/** How much of its product one layer takes on its zones. */
+export function layerNeed(area: Area, zones: readonly FinishZone[], l: Layer): Need {
+  const m2 = areaUnder(area, zones, l.burst)
+  const wets = WETS[l.name]
+  if (wets === undefined) return productNeeded(m2, l.coats * l.film, l.solids, l)
+  const millilitres = m2 * wets * l.coats
+  return { millilitres, band: { from: millilitres, to: millilitres }, containers: 0 }
+}
+
+/** What a layer lies on, m2: all of its zones, and of the two faces only a band where it is a burst. @param burst of that band, mm */
+export function areaUnder(area: Area, zones: readonly FinishZone[], burst?: number): number {
+  // The band is as long as the rim, and no more than the face.
+  const around = area.zones.binding / (STRIP * 1e-3)
+  const share = (z: FinishZone) =>
+    burst === undefined || (z !== 'front' && z !== 'back') ? 1 : Math.min(1, (around * (burst / 1000)) / area.zones[z])
+  return zones.reduce((sum, z) => sum + area.zones[z] * share(z), 0)
+}
 
 /** What the plan's cans cost, where their price is known. */
 export const costOf = (shopping: readonly Shopping[]): number => shopping.reduce((s, x) => s + x.containers * (x.price ?? 0), 0)

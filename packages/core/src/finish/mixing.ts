@@ -41,45 +41,5 @@ const say = (ml: number) => (ml < 10 ? ml.toFixed(1) : String(Math.round(ml)))
 const WET = 60
 const FLIES = 0.6
 
-/** How much of a colour is wanted, ml: for both faces and the rim, or a band of them. @param width of the band from the edge, mm */
-export function colourWanted(area: Area, coats: number, sprayed: boolean, width?: number): number {
-  const faces = area.zones.front + area.zones.back
-  const share = width === undefined ? 1 : Math.min(1, bandShare(area, width))
-  return ((faces * share + area.zones.rim) * WET * coats) / (sprayed ? FLIES : 0.9)
-}
-
-/** Of a face, what lies within a band from its edge: the band is as long as the rim, and no more than the face. */
-function bandShare(area: Area, width: number): number {
-  const around = area.zones.binding / 0.007
-  return (around * (width / 1000)) / area.zones.front
-}
-
-/** A burst as it is laid: from the light middle to the dark edge. */
-export interface BurstStep {
-  name: string
-  colour?: string
-  width?: number
-  millilitres: number
-  says: string
-}
-
-/** The order of a burst's colours, lightest first, each with how much and how it is put on. */
-export function burstOrder(
-  area: Area,
-  colours: readonly { name: string; colour?: string; width?: number; coats: number; sprayed: boolean }[],
-): BurstStep[] {
-  const bright = (c?: string) => (c ? [1, 3, 5].reduce((s, i) => s + parseInt(c.slice(i, i + 2), 16), 0) : 0)
-  return [...colours]
-    .toSorted((a, b) => (b.width ?? Infinity) - (a.width ?? Infinity) || bright(b.colour) - bright(a.colour))
-    .map(({ name, colour, width, coats, sprayed }) => {
-      const millilitres = colourWanted(area, coats, sprayed, width)
-      const where = width === undefined ? 'all over' : `${width} mm in from the edge`
-      return {
-        name,
-        ...(colour ? { colour } : {}),
-        ...(width === undefined ? {} : { width }),
-        millilitres,
-        says: `${name}: ${where}, ${sprayed ? 'sprayed' : 'brushed or wiped'}${width === undefined ? '' : sprayed ? ', pointed off the body' : ', its inner border softened while wet'}, ${say(millilitres)} ml. Dry before the next.`,
-      }
-    })
-}
+/** How much of a colour of one's own is wanted, ml: sprayed over both faces and the rim. */
+export const colourWanted = ({ zones }: Area, coats: number): number => ((zones.front + zones.back + zones.rim) * WET * coats) / FLIES

@@ -12,7 +12,6 @@ import {
   zoneLook,
   zonesOf,
   type ColourMix,
-  type FinishResult,
   type StackOf,
 } from '@snug/core'
 import { useMemo, useState } from 'react'
@@ -30,7 +29,7 @@ import { useStackEdit } from './useStackEdit'
 import { newId } from '../../state/newId'
 
 /** The colours as they will look on the instrument, layer by layer; mixing them. */
-export default function ColourTab({ finish }: { finish: FinishResult }) {
+export default function ColourTab() {
   const build = useOpenBuild()
   const paint = usePaint()
   const tinted = useMemo(
@@ -71,7 +70,7 @@ export default function ColourTab({ finish }: { finish: FinishResult }) {
             <p className="p-4">Nothing is laid yet: a colour is a layer of the stack. Put it together under Stack.</p>
           )}
           <ZoneSwatches />
-          <Recipe finish={finish} />
+          <Recipe />
         </div>
       }
       hand={
@@ -175,26 +174,15 @@ function LayerColour({ of, at }: { of: StackOf; at: number }) {
 }
 
 /** The order of a burst, light to dark, with what each colour takes. */
-function Recipe({ finish }: { finish: FinishResult }) {
-  const build = useOpenBuild()
-  const layers = resolved(build, stackFor(build, WHOLE)).filter((l) => l.colour)
-  if (!layers.length) return null
-  const order = burstOrder(
-    finish.area,
-    layers.map((l) => ({
-      name: l.label,
-      ...(l.colour ? { colour: l.colour } : {}),
-      ...(l.burst === undefined ? {} : { width: l.burst }),
-      coats: l.coats,
-      sprayed: l.applied === 'spray',
-    })),
-  )
+function Recipe() {
+  const { zones, steps } = burstOrder(useOpenBuild())
+  if (!steps.length) return null
   return (
     <section className="px-4 py-3">
-      <h3 className="label font-semibold">In this order, for two faces and the rim</h3>
+      <h3 className="label font-semibold">In this order, for {zones.map((z) => ZONE_LABEL[z].toLowerCase()).join(', ')}</h3>
       <ol className="list-decimal pl-5">
-        {order.map((o) => (
-          <li key={o.name}>{o.says}</li>
+        {steps.map((o, i) => (
+          <li key={i}>{o.says}</li>
         ))}
       </ol>
     </section>
@@ -209,7 +197,7 @@ function Mixing() {
   const change = useBuild((s) => s.change)
   const mixes = Object.entries(build.finish.mixes ?? {})
   const [ready, setReady] = useState(100)
-  const wanted = Math.round(colourWanted(areaToCoat(build), 2, true))
+  const wanted = Math.round(colourWanted(areaToCoat(build), 2))
   const put = (id: string, mix: ColourMix | undefined, says: string) => {
     const { [id]: _, ...others } = build.finish.mixes ?? {}
     change((b) => setFinish(b, 'mixes', mix ? { ...b.finish.mixes, [id]: mix } : others, says))

@@ -20,7 +20,7 @@ export default function FinishStation() {
   return (
     <Suspense>
       {tab === 'colour' ? (
-        <ColourTab finish={finish} />
+        <ColourTab />
       ) : tab === 'calendar' ? (
         <CalendarTab finish={finish} />
       ) : tab === 'sanding' ? (

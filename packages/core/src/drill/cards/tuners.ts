@@ -157,6 +157,7 @@ function toPost(build: Build, shared: boolean): Guard {
     { value: Math.hypot(offset.value * part, side.value), doubt: Math.hypot(offset.doubt * part, side.doubt) },
     (bore.value + thread.value) / 2,
     'the post’s bore',
+    'Measure again how far the screw stands from its post; if it is so, take tuners held otherwise.',
   )
 }
 
