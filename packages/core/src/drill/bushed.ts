@@ -13,7 +13,7 @@ import { filled, waiting, type Base } from './card'
 import { edgeGuard, guarded, untellable } from './guard'
 import type { DrawnCard, Guard, Work } from './holeCard'
 import { inwardsOf, type Located } from './place'
-import { holeSection } from './section'
+import { bodyLayer, holeSection } from './section'
 import { isThere, summed } from './told'
 
 /** A bushing tapped into the body's top. */
@@ -98,11 +98,10 @@ function kept(build: Build, base: Base, b: Bushed, over: Size, verdict: string):
     size: printMm(bore),
     with: 'soft-faced hammer and a block',
     guards: deepEnough(build, b),
-    draw: () => holeSection({ title: base.title, layers: woodOf(build), bit: bore, ...depthOf(build, b) }),
+    draw: () => holeSection({ title: base.title, layers: bodyLayer(build), bit: bore, ...depthOf(build, b) }),
   })
 }
 
-const woodOf = (build: Build) => [{ label: 'body', thickness: sizeAt(build, THICKNESS)?.value ?? 44, role: 'body-wood' as const }]
 function depthOf(build: Build, b: Bushed): { depth?: number } {
   const deep = b.boreDepth && sizeAt(build, b.boreDepth)?.value
   return deep === undefined ? {} : { depth: deep }
@@ -156,7 +155,7 @@ function reamed(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size
     size: printMm(bit.bit),
     with: method.words,
     guards: deepEnough(build, b),
-    draw: () => holeSection({ title: base.title, layers: woodOf(build), bit: bit.bit, ...depthOf(build, b) }),
+    draw: () => holeSection({ title: base.title, layers: bodyLayer(build), bit: bit.bit, ...depthOf(build, b) }),
   })
 }
 
@@ -229,7 +228,7 @@ function bored(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size,
     draw: (made) =>
       holeSection({
         title: base.title,
-        layers: woodOf(build),
+        layers: bodyLayer(build),
         ...(made ? { bit: bit.bit, depth: hole.depth, flag: hole.flag, left: wood.value - hole.flag } : {}),
       }),
   })

@@ -3,7 +3,7 @@ import { datums } from '../instrument/datums'
 import type { Build } from '../document/build'
 import { drillable } from '../testing/drillable'
 import { changed, fullBuild } from '../testing/fullBuild'
-import { holeCards } from './holes'
+import { drawHole, holeCards } from './holes'
 
 const card = (build: Build, id: string) => holeCards(build).find((c) => c.id === id)!
 const full = () => drillable(fullBuild())
@@ -99,4 +99,51 @@ describe('the string ground’s passage under a fixed bridge', () => {
   })
   it('screws nobody counted: it cannot be told', () =>
     expect(card(under({ 'bridge/screws': undefined }), 'ground-wire').guards.find((g) => g.id === 'posts')!.verdict).toBe('cant-tell'))
+})
+
+describe('what a passage looks like', () => {
+  const at = changed(
+    full(),
+    {
+      'body/jack.x': 330,
+      'body/jack.y': -30,
+      'body/control.x': 260,
+      'body/control.y': -90,
+      'body/control.length': 40,
+      'body/control.width': 40,
+      'body/control.depth': 35,
+      'body/thickness': 44,
+      'body/vibrato.length': undefined,
+      'body/mouthToBridge': 270,
+      'bridge/plate.front': 9,
+      'bridge/plate.length': 46,
+      'bridge/screws': 5,
+      'bridge/screw.spread': 58,
+      'body/passage.diameter': undefined,
+    },
+    { 'body/bored.ground': 'none', 'body/bored.passage': 'none', 'bridge/mount': 'screws' },
+  )
+  const figures = (b: Build, id: string) => drawHole(b, id)!.marks.flatMap((m) => (m.mark === 'dimension' ? [m.text] : []))
+  it('the string ground’s slants: along the top and down, by its card’s own angle', () => {
+    const c = card(at, 'ground-wire')
+    const [run, depth] = figures(at, 'ground-wire').map(Number)
+    // 35 deep from the front, 6 above its floor.
+    expect(depth).toBe(29)
+    const degrees = Number(/(\d+) degrees/.exec(c.says)![1])
+    expect((Math.atan2(depth!, run!) * 180) / Math.PI).toBeCloseTo(degrees, -0.4)
+    expect(Math.hypot(run!, depth!)).toBeCloseTo(Number(/(\d+) mm long/.exec(c.says)![1]), -0.4)
+  })
+  it('into a shallow route from the back it comes out inside that route', () => {
+    const back = changed(at, { 'body/control.depth': 20 }, { 'body/access': 'back' })
+    // The route begins 24 mm under the top; 4 mm further.
+    expect(figures(back, 'ground-wire').map(Number)[1]).toBe(28)
+    expect(card(back, 'ground-wire').steps[1]).toMatch(/28 mm below the top/)
+  })
+  it('the jack’s is seen from above, as long as its card says, and nothing is given a thickness nobody measured', () => {
+    // 70 along, 60 across: 92.
+    expect(figures(at, 'jack-passage')).toEqual(['92'])
+    expect(card(at, 'jack-passage').says).toMatch(/92 mm at most/)
+    const kept = changed(at, { 'body/thickness': undefined }, { 'body/bored.jack': 'drilled' })
+    expect(figures(kept, 'jack-bore').join()).not.toMatch(/44/)
+  })
 })

@@ -1,13 +1,16 @@
+import type { Build } from '../document/build'
+import { sizeAt, sizeRef } from '../document/read'
 import type { Drawing, Mark, Role } from '../drawing/drawing'
 import { framed } from '../drawing/sections'
 import { rectangle } from '../geometry/box'
 import { pt } from '../geometry/point'
+import { drawnAt } from '../judge/known'
 import { printMm } from '../quantity/length'
 
 export interface Section {
   title: string
-  /** What the bit goes through and into, from where it enters, mm. */
-  layers: readonly { label: string; thickness: number; role: Role }[]
+  /** What the bit goes through and into, from where it enters, mm; one nobody measured is drawn as thick as it may be, without a figure. */
+  layers: readonly { label: string; thickness: number; role: Role; unread?: boolean }[]
   /** Layers above it that are held by the screw and are not drilled here, mm. */
   above?: readonly { label: string; thickness: number; role: Role }[]
   /** Nothing is drilled where there is none: the drawing then shows what is in the way. */
@@ -20,6 +23,12 @@ export interface Section {
   /** How far the far end may come out beside its mark, mm. */
   wander?: number
 }
+
+const BODY = sizeRef('body', 'thickness')
+/** The body as one layer, drawn as thick as bodies usually are where nobody measured this one. */
+export const bodyLayer = (build: Build): Section['layers'] => [
+  { label: 'body', thickness: drawnAt(build, BODY), role: 'body-wood', ...(sizeAt(build, BODY) ? {} : { unread: true }) },
+]
 
 /** Section through a hole: what it goes through, the bit beside it with its tape flag, the screw, what stays under the tip; true proportion. */
 export function holeSection({ title, layers, above = [], bit, depth, flag, left, screw, wander }: Section): Drawing {
@@ -58,14 +67,16 @@ export function holeSection({ title, layers, above = [], bit, depth, flag, left,
   }
   if (left !== undefined) marks.push({ mark: 'dimension', from: pt(r + 4, tip), to: pt(r + 4, wood), text: printMm(left, 1) })
   marks.push(
-    { mark: 'dimension', from: pt(half + 5, 0), to: pt(half + 5, wood), text: printMm(wood, 1) },
+    ...(layers.some((l) => l.unread)
+      ? []
+      : [{ mark: 'dimension', from: pt(half + 5, 0), to: pt(half + 5, wood), text: printMm(wood, 1) } as const]),
     ...(bit === undefined ? [] : [{ mark: 'label', at: pt(0, -up - 3), text: `⌀ ${printMm(bit)}`, anchor: 'middle' } as const]),
     // Below, where no hole and no dimension runs through the words.
     { mark: 'label', at: pt(0, wood + 4), text: [...above, ...layers].map((l) => l.label).join(', then '), anchor: 'middle' },
   )
   return framed(title, `true proportion${flag === undefined ? '' : ' · the flag counts from the bit’s tip'}`, marks, [
     { label: 'Hole', value: bit === undefined ? 'none' : `${printMm(bit)} mm` },
-    ...layers.map((l) => ({ label: l.label, value: `${printMm(l.thickness, 1)} mm` })),
+    ...layers.map((l) => ({ label: l.label, value: l.unread ? 'not measured' : `${printMm(l.thickness, 1)} mm` })),
     ...(flag === undefined ? [] : [{ label: 'Tape flag from the tip', value: `${printMm(flag, 1)} mm` }]),
     ...(left !== undefined
       ? [{ label: 'Wood left under the tip', value: `${printMm(left, 1)} mm` }]

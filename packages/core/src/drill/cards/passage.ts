@@ -10,7 +10,8 @@ import type { Finder } from '../finder'
 import { guarded, untellable } from '../guard'
 import { hollowsOf, unplacedHollows } from '../hollows'
 import type { Guard } from '../holeCard'
-import { holeSection } from '../section'
+import { slantSection } from '../slantSection'
+import { wayDrawing } from '../wayDrawing'
 import { isThere } from '../told'
 import { beginUnderPlate } from './underPlate'
 
@@ -20,6 +21,8 @@ const THICK = sizeRef('body', 'thickness')
 const WIRE = { from: 2.5, to: 4, best: 3 }
 /** A passage comes out so far above the floor of the route it meets, mm. [ours] */
 const ABOVE_FLOOR = 6
+/** And no nearer than this to where the route begins or ends, mm. [ours] */
+const INSIDE = 4
 const VIBRATOS = new Set(['two-stud', 'six-screw', 'double-locking'])
 
 /** How far beside its line a passage ends that is bored by hand, and one somebody else bored, 95 %, mm. [ours] */
@@ -52,13 +55,12 @@ export const groundPassage: Finder = (build, bench) => {
   }
   const there = isThere(build, { slot: 'body', trait: 'bored.ground' })
   if (there === undefined) return waiting(build, base, [], [{ slot: 'body', trait: 'bored.ground' }])
-  const layers = [{ label: 'body', thickness: sizeAt(build, THICK)?.value ?? 44, role: 'body-wood' as const }]
   if (there)
     return filled(build, base, {
       work: 'keep',
       says: 'It is there: push a wire through and look where it comes out.',
       with: 'a stiff wire',
-      draw: () => holeSection({ title: base.title, layers, bit: WIRE.best }),
+      draw: waiting(build, base, [], [{ slot: 'body', trait: 'bored.ground' }]).draw,
     })
   const needed: SizeRef[] = [...CONTROL, THICK, sizeRef('body', 'mouthToBridge')]
   const missing = needed.filter((r) => !sizeAt(build, r))
@@ -78,7 +80,8 @@ export const groundPassage: Finder = (build, bench) => {
       Math.min(Math.max(from.x, control.box.x + 5), control.box.x + control.box.width - 5),
       side > 0 ? control.box.y : control.box.y + control.box.height,
     )
-  const depth = Math.max(4, value(CONTROL[4]!) - ABOVE_FLOOR)
+  const hollow = spanOf(value(THICK), value(CONTROL[4]!), traitAt(build, 'body', 'access') === 'front')
+  const depth = Math.min(Math.max(4, value(CONTROL[4]!) - ABOVE_FLOOR, hollow.from + INSIDE), hollow.to - INSIDE)
   const bit = boreBit(WIRE.from, WIRE.to, WIRE.best, bench.bits)
   const stud = pt(d.studs, (side * half) / 2)
   const y = side * betweenScrews(half / 2, sizeAt(build, sizeRef('bridge', 'screws'))?.value ?? 0)
@@ -106,9 +109,20 @@ export const groundPassage: Finder = (build, bench) => {
     size: printMm(bit.bit),
     with: `${method.words}; a block sawn to ${printMm(bore.slope, 0)} degrees guides it`,
     guards: [...(guard ? [guard] : []), ...onTheWay(build, from, to)],
-    draw: () => holeSection({ title: base.title, layers, bit: bit.bit, depth }),
+    draw: () =>
+      slantSection({
+        title: base.title,
+        thick: value(THICK),
+        run: Math.hypot(to.x - from.x, to.y - from.y),
+        depth,
+        bit: bit.bit,
+        hollow: { ...hollow, label: 'control route' },
+      }),
   })
 }
+
+/** A hollow from the top's side, mm: from the front down to its floor, from the back up to what stays of the top. */
+const spanOf = (thick: number, deep: number, front: boolean) => (front ? { from: 0, to: deep } : { from: thick - deep, to: thick })
 
 const lineWords = (behind: number): string =>
   Math.abs(behind) < 0.5 ? 'in line with' : `${printMm(Math.abs(behind), 0)} mm ${behind > 0 ? 'behind' : 'in front of'} the line of`
@@ -160,7 +174,6 @@ export const jackPassage: Finder = (build, bench) => {
   const trait = { slot: 'body', trait: 'bored.passage' } as const
   const there = isThere(build, trait, sizeRef('body', 'passage.diameter'))
   if (there === undefined) return waiting(build, base, [], [trait])
-  const layers = [{ label: 'body', thickness: 30, role: 'body-wood' as const }]
   const needed: SizeRef[] = [sizeRef('body', 'jack.x'), sizeRef('body', 'jack.y'), ...CONTROL]
   const missing = needed.filter((r) => !sizeAt(build, r))
   const value = (r: SizeRef) => sizeAt(build, r)!.value
@@ -170,6 +183,14 @@ export const jackPassage: Finder = (build, bench) => {
     to: pt(mouth + value(CONTROL[0]!), value(CONTROL[1]!)),
   })
   const level = sizeAt(build, THICK)
+  const drawn = (wide: number) =>
+    wayDrawing({
+      title: base.title,
+      ...ends(),
+      wide,
+      hollow: hollowsOf(build).find((h) => h.id === 'control')!.box,
+      names: { from: 'jack’s bore', hollow: 'control route' },
+    })
   if (there) {
     const wide = sizeAt(build, sizeRef('body', 'passage.diameter'))
     return filled(build, base, {
@@ -178,7 +199,7 @@ export const jackPassage: Finder = (build, bench) => {
       ...(wide ? { bit: wide.value, size: printMm(wide.value, 1) } : {}),
       // Half way down is where it is usually bored, and nobody saw it: no level is taken for granted.
       ...(missing.length ? {} : { way: { ...ends(), wide: wide?.value ?? 8, doubt: ASKEW } }),
-      draw: () => holeSection({ title: base.title, layers, bit: wide?.value ?? 6 }),
+      draw: missing.length ? waiting(build, base, missing).draw : () => drawn(wide?.value ?? 6),
     })
   }
   if (missing.length) return waiting(build, base, missing)
@@ -202,6 +223,6 @@ export const jackPassage: Finder = (build, bench) => {
     size: printMm(bit.bit),
     with: method.words,
     guards: onTheWay(build, from, to),
-    draw: () => holeSection({ title: base.title, layers, bit: bit.bit }),
+    draw: () => drawn(bit.bit),
   })
 }

@@ -9,7 +9,7 @@ import type { Finder } from '../finder'
 import { guarded } from '../guard'
 import type { DrawnCard, Guard } from '../holeCard'
 import { acrossBody, evenly, inwardsOf } from '../place'
-import { holeSection } from '../section'
+import { bodyLayer, holeSection } from '../section'
 import { isThere } from '../told'
 
 const THICK = sizeRef('body', 'thickness')
@@ -56,7 +56,7 @@ export const stringHoles: Finder = (build, bench) => {
       draw: () =>
         holeSection({
           title: base.title,
-          layers: [{ label: 'body', thickness: sizeAt(build, THICK)?.value ?? 44, role: 'body-wood' }],
+          layers: bodyLayer(build),
           bit: hole?.value ?? STRING_BORE,
         }),
     })
