@@ -156,6 +156,11 @@ export const BECAUSE = {
     risk: 'The next adjustment undoes this one.',
     wayBack: 'Go back to the first that is open and work down again.',
   },
+  rightBeforeOn: {
+    why: 'What is filed, packed or exchanged is right before it goes on.',
+    risk: 'It comes off again, and with it whatever went on over it.',
+    wayBack: 'Loosen what lies over it, take it off, put it right, put it back.',
+  },
   nutSeatedFirst: {
     why: 'The nut is fitted to its slot, and brought to its height, before it is glued there.',
     risk: 'It comes off again to be shimmed or thinned, and its slots are cut anew.',
@@ -211,6 +216,14 @@ export const parcelsOf = (slots: readonly Slot[], earlier: readonly Step[]): Bef
   earlier
     .filter((s) => s.stage === 'parcel' && slots.some((slot) => s.slot === slot || s.slots?.includes(slot)))
     .map((s) => before(s.id, s.id === APART ? 'apartFirst' : 'partsFirst'))
+
+/** The parcels that bring these parts, and what is put right on them in the hand. */
+export const rightBefore = (slots: readonly Slot[], earlier: readonly Step[]): Before[] => [
+  ...parcelsOf(slots, earlier),
+  ...earlier
+    .filter((s) => s.station === 'fit' && s.stage === 'hardware' && s.slots?.some((slot) => slots.includes(slot)))
+    .map((s) => before(s.id, 'rightBeforeOn')),
+]
 
 /** The last step of the film, after which hardware goes on. */
 export const onceFilmIsHard = (earlier: readonly Step[]): Before[] =>

@@ -6,7 +6,7 @@ import { isGlued, traitAt } from '../document/read'
 import { groundOf } from '../instrument/stringGround'
 import type { Slot } from '../parts/slots'
 import type { PlannedStep } from '../plan/step'
-import { anyBuild } from '../testing/anyBuild'
+import { anyBuild, knownBuild } from '../testing/anyBuild'
 import { changed, fullBuild, without } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
 
@@ -119,4 +119,28 @@ describe('putting it together, in the order it can be done', () => {
       title,
     ),
   )
+})
+
+describe('what is put right in the hand', () => {
+  it('is done before the part goes on: no cure of Dry fit comes after the step that mounts what it alters, but what wants strings', () => {
+    let cured = 0
+    const asked = holds(
+      fc.property(knownBuild, (build) => {
+        const steps = stepsOf(build)
+        for (const cure of steps.filter((s) => s.station === 'fit' && s.stage === 'hardware')) {
+          const mounts = steps.filter(
+            (s) =>
+              /^(hardware|neck-on|close-guard|harness-in|nut-on)$/.test(s.id) &&
+              [s.slot, ...(s.slots ?? [])].some((x) => x && cure.slots?.includes(x)),
+          )
+          for (const m of mounts) {
+            cured++
+            expect(place(steps, cure.id), `${cure.title} before ${m.title}`).toBeLessThan(place(steps, m.id))
+          }
+        }
+      }),
+      300,
+    )
+    expect(cured).toBeGreaterThan(asked / 2)
+  })
 })

@@ -4,12 +4,13 @@ import type { Stage, Step } from '../../plan/step'
 /** Which joints must be in order before a hole is marked by the parts that meet there. */
 const AFTER: Record<string, readonly string[]> = {
   'neck-clearance': ['pocket-mouth', 'pocket-end', 'pocket-depth'],
-  'neck-screws': ['pocket-mouth', 'pocket-end', 'pocket-depth'],
+  'neck-screws': ['pocket-mouth', 'pocket-end', 'pocket-depth', 'neck-screws'],
   'stud-bores': ['pocket-mouth', 'pocket-end', 'strings-on-board', 'bridge-on-body'],
-  'bridge-screws': ['pocket-mouth', 'pocket-end', 'strings-on-board', 'bridge-on-body'],
+  'bridge-screws': ['pocket-mouth', 'pocket-end', 'strings-on-board', 'bridge-on-body', 'bridge-screws'],
   'tuner-screws': ['tuner-bore', 'tuner-row'],
   'guard-screws': ['guard-openings', 'guard-cover'],
   'jack-plate': ['jack', 'jack-plate'],
+  'strap-buttons': ['strap-buttons', 'balance'],
 }
 
 /** Done when all holes are: it moves none of them, and would wait for itself. */

@@ -8,8 +8,12 @@ const AT_ASSEMBLY = /\b(shim|plate|strip|washers?|wrap|tape|turn|set|put|raise|l
 const ON_WOOD = /^(or )?(plug|line|glue|fill|scrape|square|drill|ream|deepen|widen|lengthen|cut|rout|ease|open)\b/i
 const WIRING = /\b(solder|lead|leads|wires?|foil|line both|pots? of|25 k pots|stereo jack)\b/i
 const STRINGS = /\b(wind string|strings?|saddles?)\b/i
-/** The nut as a piece in its slot, before it is glued there. */
-const NUT_SEAT = /\b(shim the nut|nut’s (back face|bottom|ends))\b/i
+/** The nut's slots are filed with the strings on; everything else about it is seen to before it is glued. */
+const NUT_SLOTS = /\bthe slots\b/i
+/** Between neck and pocket, whatever it does to the strings. */
+const TILT = /^(or )?(tilt|tip) the neck\b/i
+/** A strip glued to the body is wood like the rest of it. */
+const GLUED_IN = /^(or )?glue a strip\b/i
 
 /**
  * To which stage a job belongs: only what cuts, glues or plugs body and neck waits for nothing and has to be done before the wood is sanded.
@@ -17,11 +21,12 @@ const NUT_SEAT = /\b(shim the nut|nut’s (back face|bottom|ends))\b/i
  */
 function stageOf(job: string, gives: string | undefined): Stage {
   const wood = gives === 'body' || gives === 'neck' || gives === 'the body' || gives === 'the neck'
-  if (wood) return 'wood'
+  if (wood || GLUED_IN.test(job)) return 'wood'
+  if (TILT.test(job) || /\bshim the nut\b/i.test(job)) return 'hardware'
+  if (gives === 'nut' || gives === 'the nut') return NUT_SLOTS.test(job) ? 'strings' : 'hardware'
   if (gives === 'nothing' && ON_WOOD.test(job) && !AT_ASSEMBLY.test(job.split(/[:,]/)[0]!) && !WIRING.test(job)) return 'wood'
-  if (NUT_SEAT.test(job)) return 'hardware'
   if (WIRING.test(job)) return 'wiring'
-  if (gives === 'nut' || gives === 'the nut' || (gives === 'nothing' && STRINGS.test(job))) return 'strings'
+  if (gives === 'nothing' && STRINGS.test(job)) return 'strings'
   return 'hardware'
 }
 

@@ -2,7 +2,7 @@ import { wordOf } from '../../judge/verdict'
 import { effectsOf, type Build } from '../../document/build'
 import { isGlued } from '../../document/read'
 import type { Joint } from '../../judge/joint'
-import { before, parcelsOf } from '../../plan/reasons'
+import { before, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Stage, type Step } from '../../plan/step'
 import { TRIAL } from '../../plan/trial'
 import { stageOfCure, stageOfPlanned } from './jobStage'
@@ -48,7 +48,13 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
     whole: true,
     picture: 'Clamped dry, from the side and from above: how it stood is seen in it afterwards.',
     cautions: ['Read the glue’s label for open time, clamping time and warmth.'],
-    befores: [before(TRIAL, 'dryBeforeGlue')],
+    befores: [
+      before(TRIAL, 'dryBeforeGlue'),
+      ...rightBefore(
+        ['neck'],
+        jobs.map(({ job }) => job),
+      ),
+    ],
   })
   // Where the trial build or the sanding is behind, its place was found before this step was asked for.
   const found = build.steps.place === undefined && (build.steps[TRIAL] ?? build.steps.sand) !== undefined
@@ -85,7 +91,7 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
   if (j.verdict !== 'tight' && j.verdict !== 'wont-go') return []
   const [cure] = j.cures
   // To leave it as it is is no work, nor is the order in which other work is done.
-  if (cure && /^(or )?(leave it|thread the wires first)/i.test(cure.job)) return []
+  if (cure && /^(or )?(leave it|thread the wires first|lead the wires along)/i.test(cure.job)) return []
   const [stage, title] = [stageOfCure(cure), cure ? asTitle(cure.job) : `Find a way: ${j.title.toLowerCase()}`]
   return [
     step({

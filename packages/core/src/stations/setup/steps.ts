@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
 import { isGlued, traitAt } from '../../document/read'
-import { before, CLOSING_PASS, onceFilmIsHard, parcelsOf } from '../../plan/reasons'
+import { before, CLOSING_PASS, onceFilmIsHard, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Better, type StepNeed, type Step } from '../../plan/step'
 import { capital } from '../../quantity/words'
 import type { Slot } from '../../parts/slots'
@@ -28,7 +28,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     minutes: 45,
     befores: [
       ...polished,
-      ...parcelsOf(
+      ...rightBefore(
         mounted.map((m) => m.slot),
         earlier,
       ),
@@ -45,7 +45,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     slot: 'neck',
     slots: ['neck-screws'],
     minutes: 20,
-    befores: [...polished, ...parcelsOf(['neck-screws'], earlier)],
+    befores: [...polished, ...rightBefore(['neck', 'neck-screws'], earlier)],
   })
   const onGuard = ON_GUARD.filter((slot) => build.parts[slot])
   const closing = build.parts.guard
@@ -63,7 +63,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
           better: betterOpen(build),
           befores: [
             ...polished,
-            ...parcelsOf(onGuard, earlier),
+            ...rightBefore(['guard', ...onGuard], earlier),
             ...(wired('meter-check') ? [before('meter-check', 'solderedBeforeClosed')] : []),
           ],
         }),

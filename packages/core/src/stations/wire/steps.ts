@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
 import { traitAt } from '../../document/read'
-import { before, onceFilmIsHard, parcelsOf } from '../../plan/reasons'
+import { before, onceFilmIsHard, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
 import { groundOf, type GroundPlace } from '../../instrument/stringGround'
 
@@ -80,7 +80,7 @@ function harnessIn(build: Build, earlier: readonly Step[]): Step {
       ...onceFilmIsHard(earlier),
       before('meter-check', 'checkedOutside'),
       ...(build.parts.shielding ? [before('shield', 'shieldedBeforeClosed')] : []),
-      ...parcelsOf(slots, earlier),
+      ...rightBefore(slots, earlier),
     ],
   })
 }
@@ -112,7 +112,7 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
         // Leads and wires that will not do; what lines a cavity waits for the film and is no part of it.
         ...earlier
           .filter((s) => s.station === 'fit' && s.stage === 'wiring' && !s.befores.some((b) => b.id === 'rub-out'))
-          .map((s) => before(s.id, 'leadsBeforeSolder')),
+          .map((s) => before(s.id, s.thing === 'leads' ? 'leadsBeforeSolder' : 'rightBeforeOn')),
         ...parcelsOf([...(build.parts.guard ? (['guard'] as const) : []), ...SOLDERED.filter((slot) => build.parts[slot])], earlier),
       ],
     }),
