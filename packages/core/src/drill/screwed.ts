@@ -14,7 +14,7 @@ import type { DrawnCard, Guard, Work } from './holeCard'
 import { inwardsOf, type Located } from './place'
 import { holeSection } from './section'
 import { summed } from './told'
-import { longestScrew } from '../fit/whole/screwLimits'
+import { longestScrew } from '../judge/otherScrew'
 import { normal } from '../quantity/distribution'
 
 export type Terms = readonly (readonly [factor: number, ref: SizeRef])[]

@@ -1,5 +1,5 @@
 import { capital, aMm } from '../../quantity/words'
-import { longestScrew, OTHER_SCREW } from '../whole/screwLimits'
+import { longestScrew, OTHER_SCREW } from '../../judge/otherScrew'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef } from '../../document/read'
 import type { Question } from '../../judge/joint'

@@ -11,7 +11,8 @@ import { woodNamed } from '../../parts/woods'
 import { withdrawal, FACE_GUARD } from '../../physics/pilot'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { WORKING, OTHER_SCREW, longestScrew } from './screwLimits'
+import { WORKING } from './screwLimits'
+import { OTHER_SCREW, longestScrew } from '../../judge/otherScrew'
 
 /** What the screws go into: the body, or a hollow body's centre block. */
 const woodOf = (hollow: boolean) => (hollow ? sizeRef('body', 'block.thickness') : sizeRef('body', 'thickness'))

@@ -10,7 +10,8 @@ import { woodNamed } from '../../parts/woods'
 import { withdrawal } from '../../physics/pilot'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { TIP_CLEAR, BITE, WORKING, OTHER_SCREW, longestScrew } from './screwLimits'
+import { TIP_CLEAR, BITE, WORKING } from './screwLimits'
+import { OTHER_SCREW, longestScrew } from '../../judge/otherScrew'
 
 const refs = {
   screw: sizeRef('neck-screws', 'length'),

@@ -8,7 +8,7 @@ import type { JudgedJoint, Question } from '../../judge/joint'
 import { drawnAt, gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { OTHER_SCREW } from './screwLimits'
+import { OTHER_SCREW } from '../../judge/otherScrew'
 
 /** Thread wanted in the wood, mm. [practice] */
 const BITE = 14
