@@ -147,7 +147,7 @@ function reamed(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size
     ...(b.found.doubt === undefined ? {} : { placeDoubt: b.found.doubt }),
     from: ['the bores themselves: the bit follows them'],
     steps: [
-      `try ${bitWords(bit)} and a bushing in scrap of the same wood`,
+      `try a bushing in scrap of the same wood, in a hole of ${bitWords(bit)}`,
       `${printMm(bit.bit)} mm by its rim, slowly; the depth as it is`,
       'chamfer by hand, so that film cannot lift',
     ],
@@ -209,7 +209,7 @@ function bored(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size,
     from: located.from,
     steps: [
       ...(work === 'plug' ? ['dowel of the bore’s size and the body’s wood, grain along the body’s, glue, a day to dry, cut flush'] : []),
-      `try ${bitWords(bit)} and a bushing in scrap of the same wood: it starts by hand and taps in`,
+      `try a bushing in scrap of the same wood: it starts by hand and taps in, in a hole of ${bitWords(bit)}`,
       'mark both from the two things below, look whether both readings agree, then an awl',
       '3 mm first, square',
       `${printMm(bit.bit)} mm, point in the mark, tape at ${printMm(hole.flag, 1)} mm from the tip`,

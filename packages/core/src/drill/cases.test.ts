@@ -212,6 +212,11 @@ describe('rows, rims, templates, tools', () => {
     expect(at(1.7).verdict).toBe('snug')
     expect(at(1.8).verdict).toBe('tight')
     expect(at(1).spare!.value).toBeCloseTo(0.75, 9)
+    const none = recessGuards({ recess: 4, bore: 4.5, error: 0.1, pitch: 10.5 })[0]!
+    expect([none.verdict, none.says]).toEqual([
+      'wont-go',
+      'A recess of 4 mm is no wider than the string hole in it, 4.5: no wall of it is left to hold a ferrule. Take larger ferrules.',
+    ])
   })
   it('a string-through row by hand in a 45 mm body: 1.57 mm off, and the better ways with theirs', () => {
     // A body with a vibrato's cavity under the row has nothing to drill there.

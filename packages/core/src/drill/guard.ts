@@ -18,10 +18,14 @@ export function guarded(id: string, label: string, spare: Plain, bands: readonly
     id,
     label,
     verdict,
-    says: verdict === 'wont-go' ? `${says} ${instead}` : says,
+    says: verdict === 'wont-go' ? `${says} ${instead}` : verdict === 'cant-tell' ? `${says}${orElse(spare, says)}` : says,
     spare: { value: spare.value, doubt: spare.doubt },
   }
 }
+
+/** What is said as if it were sure is known to so much only. */
+const orElse = ({ doubt }: Plain, says: string): string =>
+  doubt < 0.05 || says.includes('±') ? '' : ` It is known to ±${printMm(doubt, 1)} mm only: look, or measure again.`
 
 /** A guard nobody can tell, and for want of what. */
 export const untellable = (id: string, label: string, lacks: string): Guard => ({

@@ -51,9 +51,7 @@ function beside(card: DrawnCard, cards: readonly DrawnCard[], thick: number | un
     const wide = other.takes ?? other.bit
     if (!other.places.length || wide === undefined) {
       if (!other.id.startsWith('route-'))
-        found.push(
-          untellable(`near-${other.id}`, `Wood to ${other.title.toLowerCase()}`, `the place of ${other.title.toLowerCase()} is not known`),
-        )
+        found.push(untellable(`near-${other.id}`, `Wood to ${called(other)}`, `the place of ${called(other)} is not known`))
       continue
     }
     if (ONE.some((pair) => pair.has(card.id) && pair.has(other.id) && card !== other)) continue
@@ -69,13 +67,15 @@ function beside(card: DrawnCard, cards: readonly DrawnCard[], thick: number | un
         `near-${other.id}`,
         { value: apart, doubt },
         radii,
-        card === other ? 'its neighbour' : other.title.toLowerCase(),
+        card === other ? 'its neighbour' : called(other),
         outOf(card, other),
       ),
     )
   }
   return found
 }
+
+const called = (card: DrawnCard): string => `the ${card.title.toLowerCase()}`
 
 /** A hole in the way is plugged; of two that are still to be made one moves; what a part's own holes do to each other is a reading to look at. */
 const outOf = (card: DrawnCard, other: DrawnCard): string =>

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
 import type { Slot } from '../parts/slots'
 import { anyBuild, knownBuild } from '../testing/anyBuild'
+import { changed, fullBuild } from '../testing/fullBuild'
 import { drillable } from '../testing/drillable'
 import { holds } from '../testing/holds'
 import { drawHole, holeCards } from './holes'
@@ -55,6 +56,18 @@ describe('a hole that is refused', () => {
     )
     expect(refusals).toBeGreaterThan(asked / 4)
   })
+  it('no figure in any of its words is less than nothing, and what is known to a tenth only is not said as sure', () =>
+    void holds(
+      fc.property(drawn, (build) => {
+        for (const c of holeCards(build)) {
+          for (const line of [c.says, ...c.steps, ...c.from, ...c.first, ...c.mind, ...c.guards.map((g) => g.says)])
+            expect(line, c.id).not.toMatch(/(^|[ (])-\d|NaN|undefined| {2}/)
+          for (const g of c.guards.filter((g) => g.verdict === 'cant-tell' && g.spare && g.spare.doubt >= 0.05))
+            expect(g.says, `${c.id}/${g.id}`).toContain('±')
+        }
+      }),
+      1_000,
+    ))
   it('the screws it names instead stay under the face, and still bite', () => {
     let named = 0
     const asked = holds(
@@ -74,5 +87,28 @@ describe('a hole that is refused', () => {
       1_500,
     )
     expect(named).toBeGreaterThan(asked / 20)
+  })
+})
+
+describe('why there is no hole', () => {
+  const card = (sizes: Parameters<typeof changed>[1]) =>
+    holeCards(changed(drillable(fullBuild()), sizes, { 'bridge/mount': 'screws', 'body/bored.bridge': 'none' })).find(
+      (c) => c.id === 'bridge-screws',
+    )!
+  const guards = (sizes: Parameters<typeof changed>[1]) => card(sizes).guards.map((g) => `${g.id} ${g.verdict}`)
+  // 4 mm screws through a plate of 2.5: 1.5 bite.
+  it('a screw that hardly reaches the wood is too short, and 44 mm of wood are not too little', () => {
+    const short = { 'bridge/screw.length': 4, 'bridge/plate.thickness': 2.5, 'body/thickness': 44 }
+    expect(guards(short)).toContain('bite wont-go')
+    expect(guards(short).join()).not.toMatch(/depth/)
+    expect(card(short).says).toMatch(/Take a longer screw\./)
+  })
+  // 6 mm of wood less 2.5 under the tip and the bit's cone leaves 2.9; of 5 mm nothing one could call a hole.
+  it('wood too thin for any hole is', () =>
+    expect(guards({ 'bridge/screw.length': 25, 'bridge/plate.thickness': 2, 'body/thickness': 5 })).toContain('depth wont-go'))
+  it('an old row is before, behind, or on the line of the new one', () => {
+    const old = (mm: number) => card({ 'body/oldHoles.front': mm }).guards.find((g) => g.id === 'old-front')!.says
+    expect(old(2)).toMatch(/^A row of old holes lies 2 mm in front of these:/)
+    expect(old(0)).toMatch(/^A row of old holes lies on the line of these:/)
   })
 })

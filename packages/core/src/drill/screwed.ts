@@ -88,8 +88,9 @@ export function screwed(build: Build, bench: Bench, base: Base, s: Screwed): Dra
     ...(wood && s.wood
       ? [tipGuard(beyond!, least, s.wood.face, shorterScrew(length.value, beyond!, least, above.value + 3 * thread.value))]
       : []),
-    ...(hole.refused ? [noDepth(wood!, s.wood!.face)] : []),
-    ...(bites.value < 3 * thread.value ? [shortScrew(bites, thread.value)] : []),
+    // Too little wood for a hole is one thing, a screw that hardly reaches it another.
+    ...(hole.refused && hole.cutShort ? [noDepth(wood!, s.wood!.face)] : []),
+    ...(bites.value < 3 * thread.value ? [shortScrew(bites, thread.value, hole.refused)] : []),
   ]
   const { method, why } = methodFor(bench, onBody(base) ? inwardsOf(build, s.located.places)?.most : 0)
   const percent = (d: number) => `${Math.round((100 * d) / root.value)} %`
@@ -181,7 +182,7 @@ const noDepth = (wood: Size, face: string): Guard => ({
   id: 'depth',
   label: 'Room for a hole',
   verdict: 'wont-go',
-  says: `Do not drill: ${printMm(wood.value, 1)} mm of wood leaves no safe depth before ${face}. Hold the part another way.`,
+  says: `Do not drill: ${printMm(Math.max(0, wood.value), 1)} mm of wood leaves no safe depth before ${face}. Hold the part another way.`,
 })
 
 /** What comes after the smallest bit, of those in the box or a size to get, never over what the wood may want at most. */
@@ -197,10 +198,10 @@ function shorterScrew(length: number, beyond: Pick<Size, 'value' | 'doubt'>, lea
   return longest >= holds ? `Take one of ${longest} mm or less.` : 'No shorter one would hold in what is left.'
 }
 
-const shortScrew = (bites: Size, thread: number): Guard => ({
+const shortScrew = (bites: Size, thread: number, none: boolean): Guard => ({
   id: 'bite',
   label: 'Thread in the wood',
-  verdict: bites.value <= thread ? 'wont-go' : 'tight',
+  verdict: none || bites.value <= thread ? 'wont-go' : 'tight',
   says: `Only ${printMm(Math.max(0, bites.value), 1)} mm of the screw bites; three times its ${printMm(thread, 1)} mm is the least that holds. Take a longer screw.`,
   spare: { value: bites.value - 3 * thread, doubt: bites.doubt },
 })

@@ -82,7 +82,7 @@ function oldRows(build: Build): Guard[] {
           { upTo: Infinity, is: 'snug' },
         ],
         wood < BETWEEN
-          ? `A row of old holes lies ${printMm(Math.abs(away.value), 1)} mm ${end === 'front' ? 'in front of' : 'behind'} these: where one of them is in line with a new screw, plug it first, let it dry, drill anew.`
+          ? `A row of old holes lies ${Math.abs(away.value) < 0.05 ? 'on the line of these' : `${printMm(Math.abs(away.value), 1)} mm ${end === 'front' ? 'in front of' : 'behind'} these`}: where one of them is in line with a new screw, plug it first, let it dry, drill anew.`
           : `The old holes lie ${printMm(Math.abs(away.value), 1)} mm away.`,
       ),
     ]

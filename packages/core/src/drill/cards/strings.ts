@@ -181,7 +181,7 @@ function recessNew(build: Build, bench: Bench, base: Base): DrawnCard {
     from: ['the template: the row as straight as its edge; the error of the string holes stays inside'],
     steps: [
       'template clamped on over the outer two holes, tape over the finish',
-      `try ${bitWords(bit)} and a ferrule in scrap`,
+      `try a ferrule in scrap, in a hole of ${bitWords(bit)}`,
       `${printMm(bit.bit)} mm, one stop at ${printMm(long.value, 1)} mm for all`,
       'press each in with a dowel, square',
     ],
@@ -207,19 +207,19 @@ const SMALLER = 'Take smaller ferrules, or drill the holes by a straighter way.'
  * a recess less twice the error stays. [physics]
  */
 export function recessGuards(r: { recess: number; bore: number; error: number; pitch: number }): Guard[] {
-  const wall = (r.recess - r.bore) / 2 - r.error
+  const wider = (r.recess - r.bore) / 2
+  const wall = wider - r.error
   const between = r.pitch - r.recess - 2 * r.error
   return [
     guarded(
       'wall',
       'Recess wall whole',
       { value: wall, doubt: 0 },
-      [
-        { upTo: 0, is: 'tight' },
-        { upTo: Infinity, is: 'snug' },
-      ],
-      `The hole may come out ${printMm((r.recess - r.bore) / 2)} mm beside the recess’s middle before it cuts its wall; here it comes up to ${printMm(r.error)}.`,
-      SMALLER,
+      [...(wider <= 0 ? [{ upTo: 0, is: 'wont-go' } as const] : []), { upTo: 0, is: 'tight' }, { upTo: Infinity, is: 'snug' }],
+      wider <= 0
+        ? `A recess of ${printMm(r.recess, 1)} mm is no wider than the string hole in it, ${printMm(r.bore, 1)}: no wall of it is left to hold a ferrule.`
+        : `The hole may come out ${printMm(wider)} mm beside the recess’s middle before it cuts its wall; here it comes up to ${printMm(r.error)}.`,
+      'Take larger ferrules.',
     ),
     guarded(
       'between',
