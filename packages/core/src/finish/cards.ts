@@ -327,7 +327,7 @@ function bindingCard(build: Build): FinishCard {
       'Ledge cleaned with a solvent that leaves no film.',
       'Slick plastic scuffed with P220 where it is glued.',
       `Tape cut and staged: ${Math.ceil(around / PIECE)} pieces, one every ${PIECE} mm.`,
-      `Glued from the waist, pulled tight; at ${tight.length === 1 ? 'the one tight turn' : `the ${tight.length} tight turns`} warmed first, two pieces of tape each.`,
+      `Glued from the waist, pulled tight${tight.length ? `; at ${tight.length === 1 ? 'the one tight turn' : `the ${tight.length} tight turns`} warmed first, two pieces of tape each` : ''}.`,
       'Ends butted, cut last.',
       '12 to 24 hours. What lifted at a curve: cement, tape, again.',
       'Scraped flush with a blade, never sanded into the colour.',

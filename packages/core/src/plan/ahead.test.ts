@@ -203,6 +203,13 @@ describe('on paper', () => {
       ).toBe(true)
     expect(sheet.about).toMatch(/at the earliest/)
   })
+  it('what does as well as a tool is named with it, and is no second thing to look out', () => {
+    const steps = [a('one', 60, { tools: 'needle file, or paper on a pen, P80 on a flat stick' })]
+    expect(getReady(planResult(build({}), steps, TODAY).steps).map((r) => r.tool)).toEqual([
+      'needle file, or paper on a pen',
+      'P80 on a flat stick',
+    ])
+  })
   it('what to get ready stands once, with all that ask for it and the day it is first asked for', () => {
     const ready = getReady(plan.steps)
     expect(ready.every((r) => r.owned === undefined)).toBe(true)

@@ -19,7 +19,8 @@ export function getReady(steps: readonly PlannedStep[], owned: Readonly<Record<s
   for (const s of steps) {
     if (s.state === 'done' || !s.tools) continue
     for (const tool of s.tools
-      .split(',')
+      // What does as well is no second thing to look out.
+      .split(/,(?! or )/)
       .map((t) => t.trim())
       .filter(Boolean)) {
       const said = owned[tool]

@@ -29,6 +29,8 @@ describe('what a meter shows', () => {
     ['0.3', 0.3],
   ])('%s is a resistance', (text, ohm) => expect(value(parseReading(text))).toBeCloseTo(ohm, 9))
   it('refuses anything else, and says how an open line is written', () => expect(value(parseReading('beep'))).toMatch(/OL or open/))
+  it('to two digits it is rounded to them, and no power of ten is printed', () =>
+    expect([500e3, 123_456, 7964, 99_600].map((r) => printOhms(r, 2))).toEqual(['500 k', '120 k', '8.0 k', '100 k']))
   it('is printed as open', () => expect(printOhms(OPEN_READING)).toBe('open'))
 })
 

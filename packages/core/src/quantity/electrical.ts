@@ -67,8 +67,10 @@ export function printOhms(ohm: number, digits = 3): string {
   if (ohm >= OPEN_LINE) return 'open'
   // Rounded first: 999 999 ohm are 1.00 M.
   const shown = Number(ohm.toPrecision(digits))
-  if (shown >= 1e6) return `${(shown / 1e6).toPrecision(digits)} M`
-  if (shown >= 1e3) return `${(shown / 1e3).toPrecision(digits)} k`
+  // 500 k to two digits is 500 k: never a power of ten.
+  const figure = (n: number) => (n >= 10 ** digits ? String(n) : n.toPrecision(digits))
+  if (shown >= 1e6) return `${figure(shown / 1e6)} M`
+  if (shown >= 1e3) return `${figure(shown / 1e3)} k`
   return `${shown} Ω`
 }
 

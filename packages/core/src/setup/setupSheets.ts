@@ -53,7 +53,7 @@ export function setupSheets(build: Build, setup: SetupResult): Page[] {
           cents?.note ?? '',
           asRead(a.read ? printMm(a.is) : undefined, a.stale),
           printMm(a.wanted),
-          asRead(cents?.cents === undefined ? undefined : String(cents.cents), cents?.stale),
+          asRead(cents?.cents === undefined ? undefined : String(Number(cents.cents.toFixed(1))), cents?.stale),
         ]
       }),
     },

@@ -7,6 +7,7 @@ import { groundOf } from '../instrument/stringGround'
 import type { Slot } from '../parts/slots'
 import type { PlannedStep } from '../plan/step'
 import { anyBuild, knownBuild } from '../testing/anyBuild'
+import { drillable } from '../testing/drillable'
 import { changed, fullBuild, without } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
 
@@ -91,6 +92,32 @@ describe('putting it together, in the order it can be done', () => {
     expect(steps.find((s) => s.id === 'harness-in')!.befores.map((b) => b.id)).toEqual(expect.arrayContaining(['meter-check', 'rub-out']))
   })
   it('a guard carries it: no such step', () => expect(place(stepsOf(fullBuild()), 'harness-in')).toBe(-1))
+  it('what a router cuts is cut and what a bit drills is drilled; hands are no tool to look out', () => {
+    const whole = changed(
+      drillable(fullBuild()),
+      {
+        'body/pot.hole': 8,
+        'body/pocket.widthMouth': undefined,
+        'body/pocket.length': undefined,
+        'body/pocket.depth': undefined,
+        'body/pocket.widthEnd': 56,
+        'neck/heel.thickness': 25.4,
+        'bridge/height.min': 9,
+        'bridge/height.max': 15,
+      },
+      { 'body/routed.pocket': 'none', 'body/bored.controls': 'drilled', 'neck/bored.tuners': 'none' },
+    )
+    const steps = stepsOf(whole).filter((s) => s.station === 'drill' && s.id !== 'trial-build')
+    expect(steps.map((s) => s.title).join('; ')).toMatch(/Cut: /)
+    for (const s of steps) {
+      expect(s.title, s.id).toMatch(
+        /^drill-route-|^drill-binding|^drill-battery/.test(s.id)
+          ? /^(Cut|Look, then cut):/
+          : /^(Drill|Look, then drill|Open up|Plug and drill):/,
+      )
+      expect(s.tools ?? '', s.id).not.toMatch(/by hand/)
+    }
+  })
   it('the nut is fitted to its slot before it is glued there', () => {
     expect(place(steps, 'cure-nut-in-slot')).toBeGreaterThan(-1)
     expect(place(steps, 'cure-nut-in-slot')).toBeLessThan(place(steps, 'nut-on'))

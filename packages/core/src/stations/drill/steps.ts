@@ -24,7 +24,7 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
     const same = sameWork(c, earlier)
     return step({
       id: `drill-${c.id}`,
-      title: c.work === undefined ? `Look, then drill: ${c.title.toLowerCase()}` : `${VERB[c.work]}: ${c.title.toLowerCase()}`,
+      title: `${verbOf(c)}: ${c.title.toLowerCase()}`,
       why: c.says,
       station: 'drill',
       stage: late ? 'strings' : 'wood',
@@ -32,7 +32,7 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
       slot: c.slot,
       ...(c.id === 'strap-buttons' ? { need: 'should' as const } : {}),
       minutes: (c.id.startsWith('route-') ? 60 : 10) + 5 * Math.max(1, c.places.length),
-      ...(c.with ? { tools: c.with } : {}),
+      ...(c.with && c.with !== BY_HAND ? { tools: c.with } : {}),
       insteadOf: same,
       cautions: c.cautions,
       // Holes of the head are drilled by hand with the strings on.
@@ -64,3 +64,11 @@ const slip = (c: HoleCard): number => (c.id.startsWith('route-') ? 0.05 : /bore|
 const SOME_PRICE = 60
 
 const VERB = { keep: 'Try', ream: 'Open up', plug: 'Plug and drill', new: 'Drill' } as const
+/** Hollows and ledges are cut by a router; no bit drills them. */
+const isCut = (c: HoleCard): boolean => c.id.startsWith('route-') || ['binding-ledge', 'battery-room'].includes(c.id)
+function verbOf(c: HoleCard): string {
+  if (c.work === undefined) return isCut(c) ? 'Look, then cut' : 'Look, then drill'
+  return isCut(c) && c.work === 'new' ? 'Cut' : VERB[c.work]
+}
+/** Hands are no tool to look out. */
+const BY_HAND = 'by hand'
