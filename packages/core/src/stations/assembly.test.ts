@@ -148,6 +148,20 @@ describe('putting it together, in the order it can be done', () => {
   )
 })
 
+describe('a cure as a step', () => {
+  it('says why and how, in the words Dry fit has for it', () => {
+    const build = changed(fullBuild(), { 'nut/height': 6, 'neck/heel.widthMouth': 57.2 })
+    const { fit, plan } = evaluate(build, TODAY)
+    const cures = plan.steps.filter((s) => s.id.startsWith('cure-'))
+    expect(cures.length).toBeGreaterThan(1)
+    for (const s of cures) {
+      const [cure] = fit.find((j) => `cure-${j.id}` === s.id)!.cures
+      if (cure?.how) expect(s.why.endsWith(`as it is. ${cure.how}`), s.why).toBe(true)
+    }
+    expect(cures.some((s) => /as it is\. \w/.test(s.why))).toBe(true)
+  })
+})
+
 describe('what is put right in the hand', () => {
   it('is done before the part goes on: no cure of Dry fit comes after the step that mounts what it alters, but what wants strings', () => {
     let cured = 0

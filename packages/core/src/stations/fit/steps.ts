@@ -101,7 +101,7 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
       title,
       // Wood is not worked on any more once a film lies on it.
       need: j.verdict === 'tight' && stage !== 'wood' ? 'should' : 'must',
-      why: cure ? `${j.title}: ${wordOf(j.verdict, j.condition)} as it is.` : j.says,
+      why: cure ? [`${j.title}: ${wordOf(j.verdict, j.condition)} as it is.`, cure.how].filter(Boolean).join(' ') : j.says,
       befores: waits(stage, title),
       ...(cure ? { tools: cure.tools.join(', ') } : {}),
       ...(cure?.plan ? { alters: effectsOf(cure.plan).map(({ slot, size }) => ({ slot, size })) } : {}),
