@@ -42,9 +42,15 @@ describe('one hole', () => {
   it('stands once in the plan', () => {
     holds(
       fc.property(drawn, (build) => {
-        const { plan } = evaluate(build, TODAY)
+        const { plan, drill, fit } = evaluate(build, TODAY)
         const bored = new Set(plan.steps.filter((s) => s.station === 'drill').flatMap((s) => s.insteadOf ?? []))
         expect(plan.steps.filter((s) => bored.has(s.id)).map((s) => s.title)).toEqual([])
+        // Nor is it to be done before itself.
+        for (const step of plan.steps.filter((s) => s.insteadOf?.length)) {
+          const card = drill.find((c) => c.id === step.thing)!
+          const cures = fit.filter((j) => step.insteadOf!.includes(`cure-${j.id}`)).map((j) => j.cures[0]!.job.replace(/\.$/, ''))
+          for (const cure of cures) expect(card.first, card.id).not.toContain(cure)
+        }
       }),
       200,
     )

@@ -16,12 +16,23 @@ const AFTER: Record<string, readonly string[]> = {
 /** Done when all holes are: it moves none of them, and would wait for itself. */
 const AFTER_HOLES: readonly Stage[] = ['wiring', 'strings']
 
-/** Jobs at the joints a hole is located by. */
+/** Cures of Dry fit that alter nothing but what this hole's card alters: one piece of work, told here with its bit and its cautions. */
+export const sameWork = (card: HoleCard, earlier: readonly Step[]): string[] =>
+  earlier
+    .filter((s) => s.alters?.length && s.alters.every((a) => card.alters?.some((b) => a.slot === b.slot && a.size === b.size)))
+    .map((s) => s.id)
+
+/** Jobs at the joints a hole is located by; what is the hole itself, told less fully, is none of them. */
 export const jobsBefore = (card: HoleCard, earlier: readonly Step[]): Step[] =>
   card.work === 'keep'
     ? []
     : earlier.filter(
-        (s) => s.station === 'fit' && !AFTER_HOLES.includes(s.stage) && s.thing !== undefined && AFTER[card.id]?.includes(s.thing),
+        (s) =>
+          s.station === 'fit' &&
+          !AFTER_HOLES.includes(s.stage) &&
+          s.thing !== undefined &&
+          AFTER[card.id]?.includes(s.thing) &&
+          !sameWork(card, earlier).includes(s.id),
       )
 
 const afterCache = new WeakMap<readonly HoleCard[], { key: string; cards: HoleCard[] }>()

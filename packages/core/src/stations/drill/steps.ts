@@ -3,7 +3,7 @@ import type { HoleCard } from '../../drill/holeCard'
 import { before, parcelsOf } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
 import { trialStep } from '../../plan/trial'
-import { jobsBefore } from './afterJoints'
+import { jobsBefore, sameWork } from './afterJoints'
 
 /** Which hole is marked by which other one. */
 const BY_HOLE: Record<string, readonly string[]> = {
@@ -21,7 +21,6 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
   const todo = cards.filter((c) => c.work !== 'keep' && c.stands !== 'refused')
   const holes = todo.map((c) => {
     const late = c.id === 'string-tree'
-    const same = sameWork(c, earlier)
     return step({
       id: `drill-${c.id}`,
       title: `${verbOf(c)}: ${c.title.toLowerCase()}`,
@@ -33,7 +32,7 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
       ...(c.id === 'strap-buttons' ? { need: 'should' as const } : {}),
       minutes: (c.id.startsWith('route-') ? 60 : 10) + 5 * Math.max(1, c.places.length),
       ...(c.with && c.with !== BY_HAND ? { tools: c.with } : {}),
-      insteadOf: same,
+      insteadOf: sameWork(c, earlier),
       cautions: c.cautions,
       // Holes of the head are drilled by hand with the strings on.
       ...(late ? {} : { final: true as const, noisy: true as const, risk: slip(c) * (build.parts[c.slot]?.price ?? SOME_PRICE) }),
@@ -41,9 +40,7 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
       befores: [
         ...parcelsOf([c.slot], earlier),
         ...earlier.filter((s) => s.id === 'place').map((s) => before(s.id, 'placeBeforeHoles')),
-        ...jobsBefore(c, earlier)
-          .filter((s) => !same.includes(s.id))
-          .map((s) => before(s.id, 'jobBeforeHoles')),
+        ...jobsBefore(c, earlier).map((s) => before(s.id, 'jobBeforeHoles')),
         ...(BY_HOLE[c.id] ?? []).filter((id) => todo.some((t) => t.id === id)).map((id) => before(`drill-${id}`, 'holeAfterHole')),
         ...(late ? [before('string-up', 'treeByStrings')] : []),
       ],
@@ -51,12 +48,6 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
   })
   return Object.keys(build.parts).length ? [...holes, trialStep(build, [...earlier, ...holes])] : holes
 }
-
-/** Cures of Dry fit that alter nothing but what this hole's card alters: one piece of work, told here with its bit and its cautions. */
-const sameWork = (card: HoleCard, earlier: readonly Step[]): string[] =>
-  earlier
-    .filter((s) => s.alters?.length && s.alters.every((a) => card.alters?.some((b) => a.slot === b.slot && a.size === b.size)))
-    .map((s) => s.id)
 
 /** How often a cut of its kind slips: a route, a bore, a pilot hole. [ours] */
 const slip = (c: HoleCard): number => (c.id.startsWith('route-') ? 0.05 : /bore|passage/.test(c.id) ? 0.02 : 0.01)
