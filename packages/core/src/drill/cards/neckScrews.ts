@@ -3,7 +3,9 @@ import { isGlued, sizeAt, sizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { TIP_CLEAR } from '../../fit/whole/screwLimits'
 import { datums } from '../../instrument/datums'
+import { sizeToDraw } from '../../judge/known'
 import { printMm } from '../../quantity/length'
+import type { Size } from '../../quantity/size'
 import { bitWords, boreBit, methodFor } from '../bench'
 import { filled, waiting, type Base } from '../card'
 import type { Finder } from '../finder'
@@ -61,9 +63,10 @@ export const neckClearance: Finder = (build, bench) => {
   if (missing.length) return waiting(build, base, missing)
   const thread = sizeAt(build, THREAD)!.value
   const wood = summed([
-    [1, sizeAt(build, THICK) ?? { value: 44, doubt: 0, known: 'assumed' }],
-    [-1, sizeAt(build, POCKET) ?? { value: 16, doubt: 0, known: 'assumed' }],
+    [1, sizeToDraw(build, THICK)],
+    [-1, sizeToDraw(build, POCKET)],
   ])
+  const unread = [THICK, POCKET].some((ref) => !sizeAt(build, ref))
   const bit = boreBit(thread + FREE.from, thread + FREE.to, thread + FREE.best, bench.bits)
   const at = { takes: thread + FREE.best, places: located.places, ...(located.doubt === undefined ? {} : { placeDoubt: located.doubt }) }
   const from = located.places.length
@@ -72,7 +75,11 @@ export const neckClearance: Finder = (build, bench) => {
       ]
     : ['the plate’s own holes']
   const draw = (size: number) => () =>
-    holeSection({ title: base.title, layers: [{ label: 'under the pocket', thickness: wood.value, role: 'body-wood' }], bit: size })
+    holeSection({
+      title: base.title,
+      layers: [{ label: 'under the pocket', thickness: Math.max(1, wood.value), role: 'body-wood', ...(unread ? { unread } : {}) }],
+      bit: size,
+    })
   if (there)
     return filled(build, base, {
       work: 'keep',
@@ -102,9 +109,18 @@ export const neckClearance: Finder = (build, bench) => {
     bit: bit.bit,
     size: printMm(bit.bit),
     with: method.words,
+    guards: wood.value > 0 ? [] : [deeperThanBody(wood)],
     draw: draw(bit.bit),
   })
 }
+
+/** Two readings that cannot both be right. */
+const deeperThanBody = (wood: Size): Guard => ({
+  id: 'under',
+  label: 'Wood under the pocket',
+  verdict: 'wont-go',
+  says: `The pocket is read ${printMm(-wood.value, 1)} mm deeper than the body is thick. Measure both again.`,
+})
 
 /** A truss rod's channel along the centre line is about so wide, mm. [practice] */
 const CHANNEL = 7
