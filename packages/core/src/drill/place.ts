@@ -43,6 +43,9 @@ export function acrossBody(
   }
 }
 
+/** Beyond an edge, or before it: on paper no place is less than nothing. */
+export const fromEdge = (mm: number, edge: string): string => `${printMm(Math.abs(mm), 1)} mm ${mm < 0 ? 'before' : 'from'} ${edge}`
+
 /** A distance from the mouth, from what is within reach with the neck off and on: the two are one place. */
 export function alongWords(build: Build, fromMouth: number): string[] {
   const words = [

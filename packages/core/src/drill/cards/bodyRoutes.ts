@@ -1,3 +1,4 @@
+import { fromEdge } from '../place'
 import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { applyChange } from '../../document/change'
@@ -228,7 +229,7 @@ export const controlRoute: Finder = (build, bench) => {
     places: [pt((x0 + x1) / 2, (y0 + y1) / 2)],
     from: spots.map(
       (s, i) =>
-        `${controls[i]!.control}: ${printMm(s.at.x - datums(build).mouth, 1)} mm from the pocket’s mouth, ${printMm(Math.abs(s.at.y), 1)} to the ${s.at.y > 0 ? 'bass' : 'treble'} side`,
+        `${controls[i]!.control}: ${fromEdge(s.at.x - datums(build).mouth, 'the pocket’s mouth')}, ${printMm(Math.abs(s.at.y), 1)} to the ${s.at.y > 0 ? 'bass' : 'treble'} side`,
     ),
     ...(access === 'back'
       ? { mind: ['Measured from the back: mirror the places. Prick one pot’s middle right through first and cut from that.'] }

@@ -7,7 +7,7 @@ import { opened } from '../opened'
 import type { Finder } from '../finder'
 import type { Located } from '../place'
 import { printMm } from '../../quantity/length'
-import { alongWords } from '../place'
+import { alongWords, fromEdge } from '../place'
 
 const CAUTIONS = ['Eye protection; clamp plastic between scrap, it grabs and cracks.']
 const potsOf = (build: Build) => (['volume', 'tone'] as const).filter((n) => build.parts[`pot-${n}`])
@@ -25,7 +25,7 @@ function placed(build: Build, which: readonly Control[]): Located {
   const words = (c: Control) => {
     const x = sizeAt(build, { slot, size: `${c}.x` })!.value
     const y = sizeAt(build, { slot, size: `${c}.y` })!.value
-    const along = slot === 'guard' ? `${printMm(x, 1)} mm from the guard’s neck edge` : alongWords(build, x)[0]
+    const along = slot === 'guard' ? fromEdge(x, 'the guard’s neck edge') : alongWords(build, x)[0]
     return `${c}: ${along}, ${printMm(Math.abs(y), 1)} to the ${y > 0 ? 'bass' : 'treble'} side`
   }
   return { places: said.map((c) => controlPlace(build, c)).map((p) => pt(p.x, p.y)), from: said.map(words), missing }

@@ -1,3 +1,4 @@
+import { fromEdge } from '../place'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
@@ -59,7 +60,7 @@ export const pickupRoute =
       says: `${printMm(size.long, 1)} x ${printMm(size.wide, 1)} mm and ${printMm(size.deep, 1)} deep, ${ROUND} mm round the cover and ${UNDER} under it, in ${passes} passes.`,
       places: [pt(datums(build).mouth + at.value, 0)],
       placeDoubt: at.doubt,
-      from: [`its middle ${printMm(at.value, 1)} mm from the pocket’s mouth on the centre line`],
+      from: [`its middle ${fromEdge(at.value, 'the pocket’s mouth')} on the centre line`],
       steps: [...steps, 'bearing bit to deepen; corners by chisel where the cover is square'],
       size: `${printMm(size.long, 0)}x${printMm(size.wide, 0)}`,
       depth: size.deep,
