@@ -87,7 +87,7 @@ export const bindingLedge: Finder = (build) => {
               { upTo: 0, is: 'tight' },
               { upTo: Infinity, is: 'snug' },
             ],
-            `${printMm(rim.value - cut.in, 1)} mm of rim stay.`,
+            `${printMm(Math.max(0, rim.value - cut.in), 1)} mm of rim stay.`,
             'Take narrower binding.',
           ),
         ]

@@ -57,7 +57,7 @@ export const floorGuard = (left: { value: number; doubt: number }) =>
       { upTo: 3, is: 'tight' },
       { upTo: Infinity, is: 'snug' },
     ],
-    `${printMm(left.value, 1)} mm of floor stays.`,
+    left.value <= 0 ? `It would come ${printMm(-left.value, 1)} mm out of the far face.` : `${printMm(left.value, 1)} mm of floor stays.`,
     'Take a part that wants less depth.',
   )
 
