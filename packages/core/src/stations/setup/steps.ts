@@ -4,6 +4,7 @@ import { before, CLOSING_PASS, onceFilmIsHard, parcelsOf, rightBefore } from '..
 import { step, type Better, type StepNeed, type Step } from '../../plan/step'
 import { capital } from '../../quantity/words'
 import type { Slot } from '../../parts/slots'
+import { WITH_HARNESS } from '../../instrument/harnessParts'
 import { groundOf } from '../../instrument/stringGround'
 import { floats } from '../../setup/floatMove'
 import { highFrets } from '../../setup/model'
@@ -47,7 +48,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     minutes: 20,
     befores: [...polished, ...rightBefore(['neck', 'neck-screws'], earlier)],
   })
-  const onGuard = ON_GUARD.filter((slot) => build.parts[slot])
+  const onGuard = WITH_HARNESS.filter((slot) => build.parts[slot])
   const closing = build.parts.guard
     ? [
         step({
@@ -215,30 +216,6 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
     })
   return line
 }
-
-/** What a guard carries or closes over. */
-const ON_GUARD = [
-  'pickup-neck',
-  'pickup-middle',
-  'pickup-bridge',
-  'ring-neck',
-  'ring-bridge',
-  'pot-volume',
-  'pot-tone',
-  'pot-volume-2',
-  'pot-tone-2',
-  'switch',
-  'switch-2',
-  'capacitor',
-  'capacitor-2',
-  'battery',
-  'wire',
-  'harness',
-  'shielding',
-  'jack',
-  'jack-plate',
-  'knobs',
-] as const satisfies readonly Slot[]
 
 const SCREWED_DOWN = new Set(['screws', 'string-through', 'six-screw'])
 

@@ -2,28 +2,10 @@ import type { Build } from '../../document/build'
 import { traitAt } from '../../document/read'
 import { before, onceFilmIsHard, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
+import { SOLDERED, WITH_HARNESS } from '../../instrument/harnessParts'
 import { groundOf, type GroundPlace } from '../../instrument/stringGround'
 
 const FUMES = ['Solder and flux fumes: ventilate. Leaded solder: wash hands, never eat at the bench. Eyes covered when clipping.']
-
-/** What is soldered together: nothing of it can be, before it lies there. */
-const SOLDERED = [
-  'pickup-neck',
-  'pickup-middle',
-  'pickup-bridge',
-  'pot-volume',
-  'pot-tone',
-  'pot-volume-2',
-  'pot-tone-2',
-  'switch',
-  'switch-2',
-  'capacitor',
-  'capacitor-2',
-  'battery',
-  'jack',
-  'wire',
-  'harness',
-] as const
 
 const GROUND: Record<GroundPlace, { title: string; why: string }> = {
   claw: { title: 'Solder the string ground to the claw', why: 'Before the springs pull it; strings to sleeve must read under 1 Ω.' },
@@ -59,11 +41,8 @@ function shieldSteps(build: Build, earlier: readonly Step[]): Step[] {
   ]
 }
 
-/** What of it is screwed into the wood where there is no guard to carry it. */
-const INTO_BODY = [...SOLDERED, 'ring-neck', 'ring-bridge', 'knobs', 'jack-plate', 'shielding'] as const
-
 function harnessIn(build: Build, earlier: readonly Step[]): Step {
-  const slots = INTO_BODY.filter((slot) => build.parts[slot])
+  const slots = WITH_HARNESS.filter((slot) => build.parts[slot])
   return step({
     id: 'harness-in',
     title: 'Harness into the body: leads through, pickups, controls and jack in',
