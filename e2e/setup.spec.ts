@@ -23,7 +23,7 @@ test('the guided sequence by keyboard: first strings, relief, float, action, eac
   await expect(hand.getByText(/Bass stud .* clockwise/)).toBeVisible()
   await saved(page)
   await page.reload()
-  await expect(page.getByRole('region', { name: 'Setup in its order' })).toContainText('2.1 bass, 1.98 treble')
+  await expect(page.getByRole('region', { name: 'Setup in its order' })).toContainText('2.1 mm bass, 1.98 mm treble')
 })
 
 test('a slot filed by what it says; the buzz map with the fret that is hit; a pitch heard', async ({ page, server }) => {

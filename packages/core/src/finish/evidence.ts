@@ -4,6 +4,7 @@ import { dewPoint, DEW_MARGIN } from '../physics/dewPoint'
 import { surfaceOf } from './stack'
 import { zoneGroups } from './zones'
 import { isAfter } from '../quantity/moments'
+import { counted } from '../quantity/words'
 
 /** What the log says that can be the ground of a trouble. */
 export const FACTS = [
@@ -80,7 +81,7 @@ export function filmEvidence(build: Build, zone?: FinishZone): Map<Fact, string>
         if (soon && layer.name === 'top')
           say(
             'sanded early',
-            `sanded ${daysBetween(c.at.slice(0, 10), soon.at.slice(0, 10))} days after ${where}; it wants ${clock(layer.beforeSanding!)}`,
+            `sanded ${counted(daysBetween(c.at.slice(0, 10), soon.at.slice(0, 10)), 'day')} after ${where}; it wants ${clock(layer.beforeSanding!)}`,
           )
       })
       if (layer.product === 'lacquer-mist') say('mist coats', 'laid in mist coats')

@@ -6,6 +6,7 @@ import { filmOfLayers } from './film'
 import { layersOf, type Layer } from './stack'
 import { EDGE_SHARE } from './film'
 import { followsWhole } from './zones'
+import { counted } from '../quantity/words'
 
 const tintOf = (l: Layer): string | undefined => l.colour ?? (l.opaque ? (l.name === 'primer' ? '#c8c5bb' : '#8f8f8a') : undefined)
 
@@ -57,7 +58,7 @@ export function finishDrawing(build: Build, zone?: FinishZone, sanding?: Budget)
       })
       under = next
     }
-    numbers.push({ label: `${l.label}, ${l.coats} coats of ${l.film} µm`, value: `${l.coats * l.film} µm` })
+    numbers.push({ label: `${l.label}, ${counted(l.coats, 'coat')} of ${l.film} µm`, value: `${l.coats * l.film} µm` })
   }
   if (sanding) marks.push(...sandingMarks(sanding, total, scale))
   marks.push({ mark: 'dimension', from: pt(-FLAT - 8, 0), to: pt(-FLAT - 8, -total * scale), text: `${Math.round(total)}`, emphasis: true })

@@ -73,7 +73,7 @@ export function tuningSays(build: Build): string | undefined {
   const others = tuningsFor(build.strings).map((tuning) => ({ tuning, build: { ...build, setup: { ...build.setup, tuning } } }))
   const best = others.toSorted((a, b) => miss(a.build) - miss(b.build))[0]
   const says = `String ${worst.number} would pull ${Math.round(worst.newton)} N at ${worst.note}: ${worst.newton > TIGHT ? 'no neck likes it and it may snap' : 'it would flap'}.`
-  return best && best.tuning.name !== tuningOf(build).name && off(best.build).length < wrong.length
+  return best && best.tuning.name !== tuningOf(build).name && !off(best.build).length
     ? `${says} These gauges fit ${best.tuning.name}.`
     : `${says} Look at gauges, scale and tuning again.`
 }

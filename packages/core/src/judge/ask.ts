@@ -9,8 +9,9 @@ import { completed, keyOf, nothingNoted, type Noted, type Suppose, type TraitRef
 import type { Check, Cure, Question } from './joint'
 import { judgeAt } from './joint'
 import { acrossBands, agreed, type Found } from './acrossBands'
-import { doubtSays, supposedSays } from './doubtWords'
-import { CLASSES, type Judgement } from './verdict'
+import { doubtSays, supposedSays, whateverSays } from './doubtWords'
+import { toldWhatever, type Told, type Way } from './hanging'
+import { CLASSES, wordOf, type Judgement } from './verdict'
 
 /**
  * One or more checks, asked of a build in which everything that can be known of its parts has an answer. It returns nothing where such a
@@ -21,11 +22,6 @@ export type Ask = (build: Build) => Question | readonly Question[] | undefined
 /** More ways to answer the untold traits than this are not all gone through; the check then is never sure that it goes. */
 const MOST_WAYS = 48
 
-/** Answers to what is not known, by size and by trait. */
-interface Way {
-  sizes: ReadonlyMap<string, number>
-  traits: ReadonlyMap<string, string>
-}
 /** Of a build in which all is known nothing has to be supposed. */
 const UNASKED: Suppose = {
   size: (ref) => sizeUnder(NOTHING_SAID, ref),
@@ -70,7 +66,7 @@ export class Asker {
     const { questions, noted } = this.run(ask, this.base)
     const widen = questions.some((q) => q.spread) ? this.spread(ask, questions, noted) : (asked: readonly Question[]) => asked
     if (!noted.sizes.size && !noted.traits.size)
-      return widen(questions).map((q) => checkOf(q, judgeAt(q, 0), noted, { condition: this.condition, vet: this.vet }))
+      return widen(questions).map((q) => checkOf(q, judgeAt(q, 0), noted, this.making(ask, q, noted)))
     return this.supposing(ask, questions, noted, widen)
   }
 
@@ -100,6 +96,20 @@ export class Asker {
         const by = Math.sqrt(variance.get(q.id) ?? 0)
         return by ? { ...q, clearance: wider(q.clearance, by), ...(q.shown ? { shown: wider(q.shown, by) } : {}) } : q
       })
+  }
+
+  /** What a check's words are made with: read when somebody looks, and read again under other answers to what nobody knows. */
+  private making(ask: Ask, question: Question, noted: Noted): Making {
+    const told = (raw: Judgement): Told =>
+      toldWhatever(noted, (way) => {
+        const { questions } = way ? this.run(ask, this.under(way)) : { questions: [question] }
+        const q = questions.find((found) => found.id === question.id)
+        this.note.noted = nothingNoted()
+        const read = q && { says: q.says(raw), cures: q.cures?.(raw) ?? [], noted: this.note.noted }
+        this.note.noted = UNNOTED
+        return read
+      })
+    return { told, condition: this.condition, vet: this.vet }
   }
 
   private under(way: Way): Build {
@@ -145,8 +155,7 @@ export class Asker {
       if (open()) acrossBands(found, noted.sizes, (sizes) => under({ sizes, traits }), open)
     return [...found.values()].map(({ question, seen, coated, absent, crosses, moved }) =>
       checkOf(question, merged(seen, all && !crosses, absent || crosses), noted, {
-        condition: this.condition,
-        vet: this.vet,
+        ...this.making(ask, question, noted),
         ...(coated.length ? { coated: merged(coated, all && !crosses, absent || crosses) } : {}),
         moved: [...moved].map((key) => noted.sizes.get(key)!),
       }),
@@ -215,6 +224,7 @@ function merged(seen: readonly Judgement[], all: boolean, absent: boolean): Judg
 
 /** What a check's words and cures are made with. */
 interface Making {
+  told: (raw: Judgement) => Told
   coated?: Judgement
   moved?: readonly SizeRef[]
   condition: boolean | undefined
@@ -222,12 +232,14 @@ interface Making {
 }
 
 /** Words, cures and lists are for whoever looks: choosing and ranking judge thousands of joints and look at few. */
-function checkOf(q: Question, raw: Judgement, noted: Noted, { coated, moved = [], condition, vet }: Making): Check {
+function checkOf(q: Question, raw: Judgement, noted: Noted, { told, coated, moved = [], condition, vet }: Making): Check {
   const open = raw.verdict === 'cant-tell'
   const after = coated ?? (q.coats === undefined ? undefined : judgeAt(q, q.coats))
   let says: string | undefined
+  let words: Told | undefined
   let cures: Cure[] | undefined
   let reads: SizeRef[] | undefined
+  const sure = (): Told => (words ??= told(raw))
   const check: Check = {
     id: q.id,
     label: q.label,
@@ -243,16 +255,21 @@ function checkOf(q: Question, raw: Judgement, noted: Noted, { coated, moved = []
     raw,
     ...(after ? { coated: after } : {}),
     get says() {
-      return (says ??= open
-        ? doubtSays(q, raw, check.unknown, check.untold, condition)
-        : q.says(raw) + (raw.verdict === 'snug' ? '' : supposedSays(moved)))
+      return (says ??= open ? doubtSays(q, raw, check.unknown, check.untold, condition) : sureSays(q, raw, moved, sure(), condition))
     },
     get cures() {
-      // An amount that hangs on a size nobody knows is not given: what would be cut by it cannot be put back.
-      const offered = () => (open ? [] : (q.cures?.(raw) ?? []).filter((c) => !moved.length || !c.plan))
-      return (cures ??= vet ? vet(check, offered()) : offered())
+      // A job that hangs on what nobody knows is not given: what would be cut by it cannot be put back.
+      const offered = open ? [] : sure().cures.filter((c) => !moved.length || !c.plan)
+      return (cures ??= vet ? vet(check, offered) : offered)
     },
+    ...(moved.length ? { supposed: true as const } : {}),
     ...(q.hearsay ? { hearsay: true } : {}),
   }
   return check
+}
+
+/** What is said of a check that is sure, also where figures of it are not. */
+function sureSays(q: Question, raw: Judgement, moved: readonly SizeRef[], { says, hangs }: Told, condition?: boolean): string {
+  if (raw.verdict === 'snug') return hangs.length ? whateverSays(q.label, wordOf(raw.verdict, condition), hangs) : says
+  return says + supposedSays([...new Map([...moved, ...hangs].map((ref) => [keyOf(ref), ref])).values()])
 }

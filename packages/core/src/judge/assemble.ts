@@ -75,7 +75,7 @@ export function jointOf(build: Build, base: Omit<JointPlan, 'asks'>, checks: Che
     ...(touched ? { coated: worst(checks.map((c) => (c.coated ?? c.raw).verdict)) } : {}),
     get figure() {
       // A figure that rests on what nobody knows is none.
-      return speaker && !speaker.unknown.length && !speaker.untold.length ? figureOf(speaker) : undefined
+      return speaker && !speaker.supposed && !speaker.unknown.length && !speaker.untold.length ? figureOf(speaker) : undefined
     },
     get says() {
       return (says ??= verdict === 'cant-tell' && (missing.length || untold.length) ? missingSays(missing, untold) : (speaker?.says ?? ''))

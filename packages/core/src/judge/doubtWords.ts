@@ -47,12 +47,19 @@ export function doubtSays(
 
 const UNIT: Record<SizeUnit, string> = { mm: ' mm', ohm: ' ohm', farad: ' F', henry: ' H', g: ' g', newton: ' N', deg: '°', count: '' }
 
-/** Said after a fault that is one whatever the unknown sizes are: how much it is hangs on them. */
-export function supposedSays(sizes: readonly SizeRef[]): string {
-  if (!sizes.length) return ''
-  const each = sizes.slice(0, NAMED).map((r) => {
-    const { low, high } = bandOf(specAt(r))
-    return `${sizeName(r)}, ${low} to ${high}${UNIT[specAt(r).unit]}`
-  })
-  return ` By how much hangs on what is not known yet: ${each.join('; ')}.`
+const signedEnd = (end: number): string => String(end).replace('-', '−')
+const nameOfEither = (ref: SizeRef | TraitRef): string => {
+  if ('trait' in ref) return traitName(ref)
+  const { low, high } = bandOf(specAt(ref))
+  return `${sizeName(ref)}, ${signedEnd(low)} to ${signedEnd(high)}${UNIT[specAt(ref).unit]}`
 }
+const someOf = (refs: readonly (SizeRef | TraitRef)[]): string =>
+  refs.slice(0, NAMED).map(nameOfEither).join('; ') + (refs.length > NAMED ? `; and ${refs.length - NAMED} more` : '')
+
+/** Said after a fault that is one whatever the unknown is: how much it is hangs on it. */
+export const supposedSays = (refs: readonly (SizeRef | TraitRef)[]): string =>
+  refs.length ? ` By how much hangs on what is not known yet: ${someOf(refs)}.` : ''
+
+/** Said instead of a figure where a check is good whatever the unknown is. */
+export const whateverSays = (label: string, word: string, refs: readonly (SizeRef | TraitRef)[]): string =>
+  `${label}: ${word}, whatever is found for what nobody knows yet: ${someOf(refs)}.`

@@ -51,6 +51,8 @@ export interface Check {
   unknown: SizeRef[]
   /** When it cannot be told: traits nobody has said. */
   untold: TraitRef[]
+  /** Its class is sure and its figure is not: sizes nobody knows move it. */
+  supposed?: true
   /** Rests on two sellers' listings of a pattern. */
   hearsay?: boolean
 }

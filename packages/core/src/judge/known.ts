@@ -18,6 +18,12 @@ export function sizesIn<const K extends string>(build: Build, refs: Readonly<Rec
   return have
 }
 
+/** The size where somebody has said it; within a check everything else has an answer that was only supposed. */
+export function toldAt(build: Build, ref: SizeRef): Size | undefined {
+  const size = sizeAt(build, ref)
+  return size?.known === 'assumed' ? undefined : size
+}
+
 export function traitIn(build: Build, slot: Slot, trait: string): string {
   const told = traitAt(build, slot, trait)
   if (told === undefined) throw new Error(`${slot}/${trait} was asked outside a check, or of a part that is not there`)

@@ -23,19 +23,21 @@ const BELIEVED = { from: 0.15, to: 2 }
 const offWords = (move: { bass: number; treble: number }) =>
   `Saddles have to go ${(['bass', 'treble'] as const).map((s) => `${printMm(Math.abs(move[s]))} mm ${move[s] < 0 ? 'down' : 'up'} at the ${s}`).join(', ')}.`
 
+const sides = (bass: number, treble: number) => `${printMm(bass)} mm bass, ${printMm(treble)} mm treble`
+
 /** Action at fret 12 of the outer strings, as turns of the screws that carry the saddles. */
 export function actionMove(build: Build, targets: Targets, model: SetupModel): { move: Move; posts?: PostTurns } {
   const [bassAsked, trebleAsked] = [{ what: 'action', string: bassString(build) } as const, { what: 'action', string: 1 } as const]
   const base = {
     id: 'action',
     title: 'Action at fret 12',
-    target: `${printMm(targets.actionBass)} bass, ${printMm(targets.actionTreble)} treble`,
+    target: sides(targets.actionBass, targets.actionTreble),
     moves: 'pitch at every fret, pickup distance',
   }
   if (setupReading(build, bassAsked) === undefined || setupReading(build, trebleAsked) === undefined)
     return { move: { ...base, done: false, says: 'Measure string bottom to crown at fret 12, outer strings, in tune, after the relief.' } }
   const [bass, treble] = [model.strings.at(-1)!.action, model.strings[0]!.action]
-  const measured = `${printMm(bass)} bass, ${printMm(treble)} treble`
+  const measured = sides(bass, treble)
   const open = (says: string, more: Partial<Move> = {}) => ({ move: { ...base, measured, done: false, says, ...more } })
   const old = staleSays(build, bassAsked) ?? staleSays(build, trebleAsked)
   if (old) return open(old, { stale: true })

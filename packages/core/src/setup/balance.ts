@@ -4,7 +4,7 @@ import { stringPulls } from '../instrument/stringPulls'
 import { stretching } from '../physics/stiffString'
 import { balanceAt, bendFrom, restOf, type Balance, type Moved, type Plate, type Rest } from '../physics/vibrato'
 import { printTurns } from './action'
-import { SCREWS } from './screws'
+import { SCREWS, turnWords } from './screws'
 
 /** What is taken where nobody measured it: plausible, not measured. [ours] */
 export const USUAL_VIBRATO = {
@@ -88,7 +88,7 @@ export function balanceWork(build: Build): BalanceWork | undefined {
         : 'tuned up as it is, it lies on the body.',
     turn < 1 / 16
       ? `the claw stands right for ${wanted} mm.`
-      : `for ${wanted} mm both claw screws ${printTurns(turn)} ${turn > 1 ? 'turns' : 'turn'} ${balance.turns > 0 ? 'clockwise (tighter)' : 'counter-clockwise (looser)'}, ${SCREWS.claw.from}, a quarter at a time and the same on both, tuned in between.`,
+      : `for ${wanted} mm both claw screws ${turnWords(balance.turns)} (${balance.turns > 0 ? 'tighter' : 'looser'}), ${SCREWS.claw.from}, a quarter at a time and the same on both, tuned in between.`,
     ...(balance.dead > 0.1
       ? [`the first ${printTurns(balance.dead)} of them move nothing: the springs hold more than the strings pull.`]
       : []),

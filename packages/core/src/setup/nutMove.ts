@@ -1,3 +1,4 @@
+import { capital, theStrings } from '../quantity/words'
 import type { Move } from './move'
 import type { SlotWork } from './nutSlots'
 
@@ -16,9 +17,9 @@ export function nutMove(slots: readonly SlotWork[]): Move {
     measured,
     done: false,
     says: low.length
-      ? `String ${low.map((s) => s.number).join(', ')} lies too deep: fill or shim before anything is filed.`
+      ? `${capital(theStrings(low.map((s) => s.number)))} ${low.length === 1 ? 'lies' : 'lie'} too deep: fill or shim before anything is filed.`
       : work.length
-        ? work.map((s) => `string ${s.number}: ${s.file.toFixed(2)} mm`).join(', ') + ' to file, the last tenth by feel.'
+        ? `To file: ${work.map((s) => `string ${s.number} by ${s.file.toFixed(2)} mm`).join(', ')}, the last tenth by feel.`
         : 'The rest are to be read yet.',
   }
 }

@@ -1,11 +1,13 @@
 import type { Build } from '../document/build'
 import { bassString } from '../document/setupReadings'
 import { wantedOf } from '../instrument/targets'
+import { printMm } from '../quantity/length'
+import { counted, theStrings } from '../quantity/words'
 import { balanceWork } from './balance'
 import { buzzMap } from './buzz'
 import { chokes } from './choke'
 import { highFrets, setupModel } from './model'
-import { nutSlots } from './nutSlots'
+import { nutSlots, type SlotWork } from './nutSlots'
 import { pickupHeights } from './pickupHeights'
 import { returnTest } from './returnTest'
 import { freshReading } from './staleness'
@@ -19,9 +21,10 @@ const NEAR = 1.2
 export const hasSprings = (build: Build): boolean => build.parts.springs !== undefined
 
 const relief = (build: Build) => freshReading(build, { what: 'relief' })
-export const slackRod: Evidence = (b) => ((relief(b) ?? 0) > HEAVY ? `relief read ${relief(b)} mm: the rod may be slack` : undefined)
-export const muchRelief: Evidence = (b) => ((relief(b) ?? 0) > HEAVY ? `relief read ${relief(b)} mm` : undefined)
-export const backBow: Evidence = (b) => ((relief(b) ?? 1) < 0.03 ? `relief read ${relief(b)} mm` : undefined)
+export const slackRod: Evidence = (b) =>
+  (relief(b) ?? 0) > HEAVY ? `relief read ${printMm(relief(b)!)} mm: the rod may be slack` : undefined
+export const muchRelief: Evidence = (b) => ((relief(b) ?? 0) > HEAVY ? `relief read ${printMm(relief(b)!)} mm` : undefined)
+export const backBow: Evidence = (b) => ((relief(b) ?? 1) < 0.03 ? `relief read ${printMm(relief(b)!)} mm` : undefined)
 export const rocks: Evidence = (b) => {
   const [worst] = highFrets(b)
   return worst ? `a rocker tipped at fret ${worst.fret}` : undefined
@@ -31,33 +34,34 @@ export const buzzes: Evidence = (b) => {
   // Of an instrument nobody has read the map says what is wanted, not what is.
   if (!model.actionHolds) return undefined
   const map = buzzMap(b, model)
-  return map.buzzes ? `the buzz map: ${map.buzzes} places hit at this attack` : undefined
+  return map.buzzes ? `the buzz map: ${map.buzzes} ${map.buzzes === 1 ? 'place hits' : 'places hit'} at this attack` : undefined
 }
+const slotsOf = (list: readonly SlotWork[]) => `${list.length === 1 ? 'slot' : 'slots'} of ${theStrings(list.map((s) => s.number))}`
 const slots = (b: Build, state: 'low' | 'file') => nutSlots(b, setupModel(b)).filter((s) => s.state === state)
 export const lowSlots: Evidence = (b) => {
   const low = slots(b, 'low')
-  return low.length ? `slot of string ${low.map((s) => s.number).join(', ')} read too deep` : undefined
+  return low.length ? `${slotsOf(low)} read too deep` : undefined
 }
 export const highSlots: Evidence = (b) => {
   const high = slots(b, 'file').filter((s) => s.file > 0.1)
-  return high.length ? `slot of string ${high.map((s) => s.number).join(', ')} read high` : undefined
+  return high.length ? `${slotsOf(high)} read high` : undefined
 }
 const hangs = (b: Build, what: RegExp) => returnTest(b).filter((r) => what.test(r.says))
 export const hangsAtNut: Evidence = (b) => {
   const list = hangs(b, /rubs at the nut/)
-  return list.length ? `string ${list.map((r) => r.string).join(', ')} hung at the nut in the return test` : undefined
+  return list.length ? `${theStrings(list.map((r) => r.string))} hung at the nut in the return test` : undefined
 }
 export const hangsAtBridge: Evidence = (b) => {
   const list = hangs(b, /does not come home/)
-  return list.length ? `${list.length} strings came back off in the return test as the bridge leaves them` : undefined
+  return list.length ? `${counted(list.length, 'string')} came back off in the return test as the bridge leaves them` : undefined
 }
 export const stillHigh: Evidence = (b) => {
   const read = freshReading(b, { what: 'action', string: bassString(b) })
-  return read !== undefined && read > wantedOf(b).actionBass + 0.3 ? `action read ${read} mm at the bass` : undefined
+  return read !== undefined && read > wantedOf(b).actionBass + 0.3 ? `action read ${printMm(read)} mm at the bass` : undefined
 }
 export const floatsHigh: Evidence = (b) => {
   const read = freshReading(b, { what: 'float' })
-  return read !== undefined && read > 2 ? `its back edge read ${read} mm up` : undefined
+  return read !== undefined && read > 2 ? `its back edge read ${printMm(read)} mm up` : undefined
 }
 export const runsAway: Evidence = (b) => {
   const work = balanceWork(b)
@@ -67,7 +71,7 @@ export const offAtTwelve: Evidence = (b) => {
   const off = Array.from({ length: b.strings }, (_, i) => i + 1).filter(
     (string) => Math.abs(freshReading(b, { what: 'cents', string }) ?? 0) > 2,
   )
-  return off.length ? `string ${off.join(', ')} read off at fret 12` : undefined
+  return off.length ? `${theStrings(off)} read off at fret 12` : undefined
 }
 export const nearPickup: Evidence = (b) => {
   const near = pickupHeights(b).filter((p) => p.sides.some((s) => s.read !== undefined && !s.stale && s.read < NEAR))
@@ -77,5 +81,7 @@ export const bendsChoke: Evidence = (b) => {
   const model = setupModel(b)
   if (!model.actionHolds) return undefined
   const bad = chokes(b, 2, model).filter((c) => c.margin < 0)
-  return bad.length ? `by the board’s radius ${bad.length} places choke at a whole step` : undefined
+  return bad.length
+    ? `by the board’s radius ${bad.length} ${bad.length === 1 ? 'place chokes' : 'places choke'} at a whole step`
+    : undefined
 }

@@ -1,5 +1,6 @@
 import type { Build } from '../document/build'
 import { setupReading } from '../document/setupReadings'
+import { capital, theStrings } from '../quantity/words'
 
 /** A return is good within this, cents. [practice] */
 const GOOD = 2
@@ -51,5 +52,5 @@ export function returnSays(list: readonly Return[]): string | undefined {
   const bridge = off.filter((r) => r.says.startsWith('The bridge'))
   return bridge.length === off.length && off.length > 1
     ? 'Every string that hangs hangs alike: look at the bridge, not the nut.'
-    : `String ${off.map((r) => r.string).join(', ')} ${off.length === 1 ? 'hangs' : 'hang'}: see below where.`
+    : `${capital(theStrings(off.map((r) => r.string)))} ${off.length === 1 ? 'hangs' : 'hang'}: see below where.`
 }

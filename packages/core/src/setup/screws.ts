@@ -34,7 +34,7 @@ export function heightTurns(screw: HeightScrew, up: number, pitch: number): numb
 export const turnWords = (turns: number): string =>
   toEighths(turns) === 0
     ? 'leave'
-    : `${printTurns(turns)} ${Math.abs(turns) > 1 ? 'turns' : 'turn'} ${turns > 0 ? 'clockwise' : 'counter-clockwise'}`
+    : `${printTurns(turns)} ${Math.abs(toEighths(turns)) > 1 ? 'turns' : 'turn'} ${turns > 0 ? 'clockwise' : 'counter-clockwise'}`
 
 /** What to turn so that what the screw carries goes up by so much. @param up mm, down negative; @param pitch mm a turn */
 export const heightTurn = (screw: HeightScrew, up: number, pitch: number): string => turnWords(heightTurns(screw, up, pitch))

@@ -39,7 +39,7 @@ describe('the setup sheet', () => {
   it('says what strings it stands with, or that nobody knows', () => {
     expect(sheets(bare())[0]!.about).toMatch(/1: 0\.\d\d, 2: 0\.\d\d.*6: 1\.\d\d, mm; tuned/)
     const unknown = changed(bare(), Object.fromEntries([1, 2, 3, 4, 5, 6].map((n) => [`strings/gauge.${n}`, undefined])))
-    expect(sheets(unknown)[0]!.about).toMatch(/Strings of unknown gauge, mm/)
+    expect(sheets(unknown)[0]!.about).toMatch(/Strings of unknown gauge; tuned/)
   })
 })
 
@@ -52,7 +52,7 @@ describe('the shop ticket', () => {
     const [wanted, kept, back] = ticks(sheets(b)[1]!.blocks)
     const open = moves.filter((m) => !m.done)
     expect(wanted!.map((t, i) => t.startsWith(`${open[i]!.title}: ${open[i]!.target}, now `))).toEqual(open.map(() => true))
-    expect(wanted!.find((t) => t.startsWith('Action'))).toMatch(/, now 3 bass, 3 treble$/)
+    expect(wanted!.find((t) => t.startsWith('Action'))).toMatch(/, now 3 mm bass, 3 mm treble$/)
     expect(kept).toEqual([
       ...moves.filter((m) => m.done).map((m) => `${m.title}: ${m.measured ?? m.target}`),
       'Wiring and pickups',

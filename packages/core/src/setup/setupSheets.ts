@@ -66,7 +66,7 @@ export function setupSheets(build: Build, setup: SetupResult): Page[] {
   }
   const stale = [...setup.moves, ...setup.actions, ...setup.intonation, ...heights.flatMap((p) => p.sides)].some((x) => x.stale)
   const old: Block[] = stale ? [{ text: OLD }] : []
-  const strung = `Strings ${gauges || 'of unknown gauge'}, mm; tuned ${tuning.name}: ${notesOf(tuning)}.`
+  const strung = `${gauges ? `Strings ${gauges}, mm` : 'Strings of unknown gauge'}; tuned ${tuning.name}: ${notesOf(tuning)}.`
   return [
     {
       id: 'setup-sheet',

@@ -1,6 +1,7 @@
 import type { Build, SetupScrew, SetupWhat } from '../document/build'
 import { readingsOf, setupReading, type Asked } from '../document/setupReadings'
 import { stringPulls } from '../instrument/stringPulls'
+import { listed } from '../quantity/words'
 import { SAME_PULL, turnsSince } from './learning'
 
 /** What all strings pull together, N; nothing while a gauge is unknown. */
@@ -30,7 +31,7 @@ export function staleSays(build: Build, asked: Asked, total = totalPull(build)):
   if (levelled && last.at && levelled > last.at && OVER_CROWNS.includes(asked.what))
     return 'Frets were levelled since it was read: crowns are lower, gaps wider. Read it again.'
   const turned = [...new Set(turnsSince(build, asked).map((t) => NAMES[t.screw]))]
-  if (turned.length) return `Turned since it was read: ${turned.join(' and ')}. Retune and read it again before anything else is turned.`
+  if (turned.length) return `Turned since it was read: ${listed(turned)}. Retune and read it again before anything else is turned.`
   if (!last.pull || !PULLED.includes(asked.what) || total === undefined || Math.abs(last.pull - total) <= SAME_PULL * total)
     return undefined
   return `Read while the strings pulled ${Math.round(last.pull)} N; they pull ${Math.round(total)} N now. Read it again before anything is turned.`

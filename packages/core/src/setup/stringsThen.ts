@@ -8,6 +8,7 @@ import { balanceWork } from './balance'
 import { SAME_PULL, turnsSince } from './learning'
 import { setupModel } from './model'
 import { totalPull } from './staleness'
+import { theStrings } from '../quantity/words'
 
 /** Other strings or another tuning that are thought about. */
 export interface OtherStrings {
@@ -89,10 +90,12 @@ export function stringsThen(build: Build, other: OtherStrings): StringsThen {
   else if (moved && build.parts.springs)
     says.push(`A vibrato ${after > before ? 'rises' : 'sinks'}: its springs are set again before anything else.`)
   const thicker = will.filter((p) => p.gauge > (was.find((w) => w.number === p.number)?.gauge ?? p.gauge) + 0.02)
-  if (thicker.length)
-    says.push(
-      `${thicker.length === will.length ? 'All slots' : `Slots of string ${thicker.map((p) => p.number).join(', ')}`} are cut for thinner ones: they are widened first, or the strings ride high and stick.`,
-    )
+  if (thicker.length === 1)
+    says.push(`The slot of string ${thicker[0]!.number} is cut for a thinner one: widen it first, or the string rides high and sticks.`)
+  else if (thicker.length) {
+    const which = thicker.length === will.length ? 'All slots' : `The slots of ${theStrings(thicker.map((p) => p.number))}`
+    says.push(`${which} are cut for thinner ones: widen them first, or the strings ride high and stick.`)
+  }
   const stale = moved
     ? (Object.keys(READ) as (keyof typeof READ)[])
         .filter((what) => Object.values(build.setup.readings).some((r) => r.what === what))

@@ -78,7 +78,7 @@ describe('readings from before a screw was turned', () => {
   it('are called old in the list, ask to be read again, and turn nothing', () => {
     at('/action', setup)
     expect(screen.getByRole('button', { name: /Relief at fret 8/ }).textContent).toMatch(/0\.35 mm, old/)
-    expect(screen.getByRole('button', { name: /Action at fret 12/ }).textContent).toMatch(/2\.4 bass, 1\.7 treble, old/)
+    expect(screen.getByRole('button', { name: /Action at fret 12/ }).textContent).toMatch(/2\.4 mm bass, 1\.7 mm treble, old/)
     expect(screen.getByRole('button', { name: /Intonation at fret 12/ }).textContent).toMatch(/3: moved since, read again/)
     expect(screen.getAllByLabelText('read it again').length).toBeGreaterThanOrEqual(3)
     expect(screen.queryByLabelText('turn a screw')).toBeNull()

@@ -3,6 +3,7 @@ import type { Build } from '../../document/build'
 import { WOODS } from '../../parts/woods'
 import { aPart, jointIn } from '../../testing/bench'
 import { changed, fullBuild, without } from '../../testing/fullBuild'
+import { untold } from '../../testing/anyBuild'
 import { checkIn, judgeRows } from '../../testing/rows'
 import { rimPressure, vibratoStudPull } from './studPull'
 
@@ -252,7 +253,15 @@ describe('neck angle and bridge height', () => {
     const high = checkIn(at(wanted + 1.4), 'bridge-height', 'as-set')
     expect(high.raw.verdict).toBe('loose')
     expect(high.clearance[0]!.mean).toBeCloseTo(0.7, 1)
-    expect(high.cures[0]!.job).toMatch(/down by 1\.4 mm: 2\.[78]\d turns/)
+    // A two-stud vibrato hangs from its studs: 1.4 mm down on threads of 0.5 mm are 2.8 turns into the body, clockwise.
+    const job = (build: Build) => checkIn(build, 'bridge-height', 'as-set').cures[0]!
+    expect(job(at(wanted + 1.4)).job).toBe('Saddles down by 1.4 mm: the studs 2 7/8 turns clockwise, seen from above.')
+    // Grub screws through the saddles lift them clockwise.
+    const grub = changed(at(wanted + 1.4), {}, { 'bridge/mount': 'screws' })
+    expect(job(grub).job).toBe('Saddles down by 1.4 mm: the saddle screws 2 7/8 turns counter-clockwise, seen from above.')
+    expect(job(grub).how).toMatch(/both screws of each saddle/)
+    // Nobody has said what carries them: no turns.
+    expect(job(untold(grub, 'traits', 'bridge', 'mount')).job).toBe('Saddles down by 1.4 mm, by the screws that carry them.')
     expect(checkIn(at(wanted - 1), 'bridge-height', 'as-set').raw.verdict).toBe('tight')
     expect(checkIn(at(wanted - 1), 'bridge-height', 'as-set').cures[0]!.job).toMatch(/up by 1 mm/)
   })

@@ -1,8 +1,8 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt } from '../../document/read'
+import { sizeRef, traitAt } from '../../document/read'
 import { CARD, riseOver, STRIP, tiltFor, type SideSetting } from '../../instrument/neckAngle'
 import type { Cure } from '../../judge/joint'
-import { landing } from '../../judge/known'
+import { landing, toldAt } from '../../judge/known'
 import type { Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { SHIM_DOUBT, sideSetting, tiltJob } from './sideSetting'
@@ -70,7 +70,7 @@ export function raiseCures(build: Build, lack: number, below: Distribution): Cur
   const side = sideSetting(build)
   const least = side && tiltFor(side, { reach: 'least', beyond: landing(below, riseOver(side.reach, SHIM_DOUBT)) })
   const missing = lack + landing(below, DEEPEN_DOUBT)
-  const screw = sizeAt(build, sizeRef('bridge', 'screw.length'))
+  const screw = toldAt(build, sizeRef('bridge', 'screw.length'))
   return [
     ...(LIES_ON_BODY.includes(traitAt(build, 'bridge', 'mount') ?? '')
       ? [

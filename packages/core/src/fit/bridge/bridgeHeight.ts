@@ -1,14 +1,16 @@
 import type { Build } from '../../document/build'
-import { sizeRef } from '../../document/read'
+import { sizeRef, traitAt, valueAt } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { actionAt, afterTilt, SPARE } from '../../instrument/neckAngle'
 import { judged } from '../../judge/assemble'
 import type { Question, DetailTable, JudgedJoint } from '../../judge/joint'
-import { drawnAt, sizesIn } from '../../judge/known'
+import { sizesIn } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm, printSide } from '../../quantity/length'
+import { USUAL_PITCH } from '../../setup/actionMove'
+import { heightScrewOf, heightTurn, SCREWS, type HeightScrew } from '../../setup/screws'
 import { sideDrawing } from './sideDrawing'
 import { tiltCures, raiseCures } from './bridgeHeight.cures'
 import { actionWords, tiltOf, wantedAction, wantedSaddle, sideSetting, sideOf } from './sideSetting'
@@ -68,7 +70,7 @@ export const bridgeHeightJoint = (build: Build): JudgedJoint =>
     at: pt(datums(build).studs, -48),
     tables: tiltTable(build),
     draw: () => sideDrawing(build, sideOf(build)),
-    asks: [withinReach, asItStands, ...underStrings],
+    asks: [withinReach, (b) => asItStands(b, screwsOf(build)), ...underStrings],
   })
 
 function withinReach(build: Build): Question[] {
@@ -122,15 +124,42 @@ function withinReach(build: Build): Question[] {
   return likelyOf(above) <= likelyOf(below) ? [lowEnd, highEnd] : [highEnd, lowEnd]
 }
 
+/** What carries the saddles, as far as it was said, and how far a turn of it goes, mm. */
+interface HeightScrews {
+  screw: HeightScrew | undefined
+  pitch: number
+}
+/** Of the build as it is known: turns by what was only supposed would be made. */
+const screwsOf = (build: Build): HeightScrews => ({
+  screw: heightScrewOf(traitAt(build, 'bridge', 'mount')),
+  pitch: valueAt(build, sizeRef('bridge', 'height.pitch')) ?? USUAL_PITCH,
+})
+
+const SAME: Record<HeightScrew, string> = {
+  grub: 'both screws of each saddle the same',
+  stud: 'both studs the same',
+  wheel: 'both wheels the same',
+}
+
+/** What to turn so that the saddles go up by so much; without a turn where nobody has said what carries them. */
+function saddleJob({ screw, pitch }: HeightScrews, up: number): { job: string; how: string } {
+  const goes = `Saddles ${up > 0 ? 'up' : 'down'} by ${printMm(Math.abs(up), 1)} mm`
+  if (!screw) return { job: `${goes}, by the screws that carry them.`, how: 'Strings slack.' }
+  const { label, from } = SCREWS[screw]
+  return {
+    job: `${goes}: the ${label}s ${heightTurn(screw, up, pitch)}, ${from}.`,
+    how: `Strings slack; ${SAME[screw]}. A turn is taken as ${printMm(pitch)} mm: look after the first.`,
+  }
+}
+
 /** Action as the bridge was set, beside the action wanted; only when its height has been given. */
-function asItStands(build: Build): Question[] {
+function asItStands(build: Build, screws: HeightScrews): Question[] {
   const set = build.setup.saddle
   if (set === undefined) return []
   const needed = wantedSaddle(build)!
   const wanted = wantedAction(build)
   // Fret 12 lies halfway: what the saddle is off shows there by half.
   const off = linear([[-0.5, needed]], set / 2)
-  const pitch = drawnAt(build, sizeRef('bridge', 'height.pitch'))
   const move = -2 * likelyOf(off)
   const { low, high } = sizesIn(build, { low: refs.low, high: refs.high })
   // Beyond a stop no screw turns: the joint's other checks say what to do instead.
@@ -154,8 +183,7 @@ function asItStands(build: Build): Question[] {
           : [
               {
                 id: 'set-saddle',
-                job: `Turn the saddles ${move > 0 ? 'up' : 'down'} by ${printMm(Math.abs(move), 1)} mm: ${(Math.abs(move) / pitch).toFixed(2)} turns of their height screws.`,
-                how: 'Strings slack; both screws of a saddle the same.',
+                ...saddleJob(screws, move),
                 gives: 'nothing',
                 tools: ['key of the height screws'],
               },

@@ -11,6 +11,7 @@ import { WRAPPED_AT_MOST } from './press'
 import type { Band } from '../../judge/verdict'
 import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
+import { counted } from '../../quantity/words'
 
 /** A ferrule larger than its bore by up to this is pressed in, mm. [practice] */
 const PRESSED = 0.14
@@ -126,7 +127,7 @@ function enough(build: Build): Question[] {
         { upTo: 0, is: 'wont-go' },
         { upTo: Infinity, is: 'snug' },
       ],
-      says: () => (short > 0 ? `${count.value} ferrules for ${build.strings} strings.` : 'There is a ferrule for every string.'),
+      says: () => (short > 0 ? `${counted(count.value, 'ferrule')} for ${build.strings} strings.` : 'There is a ferrule for every string.'),
       cures: () =>
         short > 0
           ? [

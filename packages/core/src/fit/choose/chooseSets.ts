@@ -9,6 +9,7 @@ import { JOINT_KINDS } from '../findJoints'
 import { existsIn, type JointKind } from '../kind'
 import { canDo } from './benchTools'
 import { bestSets, type SearchResult, type SetProblem } from './bestSets'
+import { counted } from '../../quantity/words'
 
 export interface ChooseLimits {
   /** Money that may still be spent on this, the build's currency. */
@@ -85,9 +86,10 @@ export function ruledOut(build: Build, slot: Slot, item: StockItem, limits: Choo
   if (scale && Math.abs(scale.value - build.scale) > 2 + scale.doubt)
     return `Its scale is ${scale.value} mm and the build wants ${build.scale} mm.`
   const count = part.kind === 'tuners' ? part.sizes.count : undefined
-  if (count && count.value < build.strings) return `${count.value} tuners are not enough for ${build.strings} strings.`
+  if (count && count.value < build.strings)
+    return `${counted(count.value, 'tuner')} ${count.value === 1 ? 'is' : 'are'} not enough for ${build.strings} strings.`
   if (limits.days !== undefined && leadDays(item) > limits.days)
-    return `It takes ${leadDays(item)} days to come and ${limits.days} are left.`
+    return `It takes ${counted(leadDays(item), 'day')} to come and ${limits.days} ${limits.days === 1 ? 'is' : 'are'} left.`
   if (limits.money !== undefined && costOf(item) + (item.shipping ?? 0) > limits.money + 1e-9)
     return `It costs ${costOf(item)} and ${limits.money} is left.`
   return part.kind === slotSpec(slot).kind ? undefined : `This slot takes a ${KINDS[slotSpec(slot).kind].label.toLowerCase()}.`

@@ -1,9 +1,10 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, valueAt, type SizeRef } from '../../document/read'
+import { sizeRef, type SizeRef } from '../../document/read'
 import type { Cure } from '../../judge/joint'
 import { likelyOf, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { WANTED, SLOPPY, SHAVING_DOUBT, type PocketPlace, SNUG, SHAVED_AT_MOST, VENEER, LINED_TO } from './pocketWidth.limits'
+import { toldAt } from '../../judge/known'
 
 export function widthSays(
   place: PocketPlace,
@@ -150,9 +151,9 @@ function wallShares(
   place: PocketPlace,
   total: number,
 ): { wall: 'bass' | 'treble'; more: number; less: number; axis: number; moves: number } | undefined {
-  const axis = sizeAt(build, sizeRef('body', 'axisAtBridge'))
-  const length = valueAt(build, sizeRef('body', 'pocket.length'))
-  const reach = valueAt(build, sizeRef('body', 'mouthToBridge'))
+  const axis = toldAt(build, sizeRef('body', 'axisAtBridge'))
+  const length = toldAt(build, sizeRef('body', 'pocket.length'))?.value
+  const reach = toldAt(build, sizeRef('body', 'mouthToBridge'))?.value
   if (!axis || Math.abs(axis.value) <= Math.max(axis.doubt, LEAST_SHAVING) || length === undefined || reach === undefined) return undefined
   const lever = place === 'mouth' ? (reach - length) / length : reach / length
   const shift = Math.min(total / 2, Math.abs(axis.value) / lever)

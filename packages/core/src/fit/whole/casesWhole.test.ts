@@ -11,7 +11,7 @@ describe('the whole', () => {
           body: body({ mass: [900, 'scale', 10], 'button.upper.x': 40 }, { build: 'chambered' }),
           neck: neck({ mass: [900, 'scale', 10], 'tuner.first': 38, 'tuner.pitch': 26, 'tuner.offset': 27 }, { head: 'two-rows' }),
           tuners: aPart('tuners', { count: 12, mass: [tunerMass, 'scale', 1], 'screw.length': 9, 'screw.thread': 2, 'screw.root': 1.5 }),
-          bridge: aPart('bridge', { spread: 52, 'height.min': 9, 'height.max': 16 }, { mount: 'post' }),
+          bridge: aPart('bridge', { spread: 52, 'height.min': 9, 'height.max': 16, mass: [150, 'scale', 5] }, { mount: 'post' }),
         },
         { strings: 12 },
       )

@@ -1,0 +1,71 @@
+import { specAt, type SizeRef } from '../document/read'
+import { KINDS } from '../parts/kinds/index'
+import { bandOf } from '../parts/kind'
+import { slotSpec } from '../parts/slots'
+import { keyOf, type Noted, type TraitRef } from './completed'
+import type { Cure } from './joint'
+
+/** What of a sure check's words and jobs is told by what nobody knows. */
+export interface Told {
+  says: string
+  /** Jobs that are the same whatever the unknown turns out to be. */
+  cures: Cure[]
+  /** What the words hang on, and the jobs left out. */
+  hangs: (SizeRef | TraitRef)[]
+}
+
+/** Answers to what is not known, by size and by trait. */
+export interface Way {
+  sizes: ReadonlyMap<string, number>
+  traits: ReadonlyMap<string, string>
+}
+
+/** Where a question's words and jobs are read, and what they looked at meanwhile. */
+interface Rendered {
+  says: string
+  cures: Cure[]
+  noted: Noted
+}
+
+const NONE: Way = { sizes: new Map(), traits: new Map() }
+
+/** All of a job that a person is told or that is done on paper. */
+const wordOf = ({ job, how, gives, tools, plan }: Cure): string => JSON.stringify([job, how, gives, tools, plan])
+
+/**
+ * Reads words and jobs of a sure check once more with each unknown size at both ends of its band and each untold trait at its other
+ * options. Its class is the same for all of them; an amount, a place or a part asked for may not be, and would be done by a guess.
+ * @param noted what the check looked at
+ * @param render reads the check's words under some answers, or as they are; nothing where there is no such check under them
+ */
+export function toldWhatever(noted: Noted, render: (way?: Way) => Rendered | undefined): Told {
+  const base = render()!
+  const others: [ref: SizeRef | TraitRef, way: Way][] = [
+    ...everyOne(noted.sizes, base.noted.sizes).flatMap((ref): [SizeRef, Way][] => {
+      const { low, high } = bandOf(specAt(ref))
+      return [low, high].map((end) => [ref, { ...NONE, sizes: new Map([[keyOf(ref), end]]) }])
+    }),
+    ...everyOne(noted.traits, base.noted.traits).flatMap((ref): [TraitRef, Way][] =>
+      KINDS[slotSpec(ref.slot).kind].traits[ref.trait]!.options.map(([option]) => [
+        ref,
+        { ...NONE, traits: new Map([[keyOf(ref), option]]) },
+      ]),
+    ),
+  ]
+  const hangs = new Map<string, SizeRef | TraitRef>()
+  const same = new Map(base.cures.map((c) => [c.id, wordOf(c)]))
+  for (const [ref, way] of others) {
+    const then = render(way)
+    if (!then) continue
+    if (then.says !== base.says) hangs.set(keyOf(ref), ref)
+    for (const [id, words] of same) {
+      const cure = then.cures.find((c) => c.id === id)
+      if (cure && wordOf(cure) === words) continue
+      same.delete(id)
+      hangs.set(keyOf(ref), ref)
+    }
+  }
+  return { says: base.says, cures: base.cures.filter((c) => same.has(c.id)), hangs: [...hangs.values()] }
+}
+
+const everyOne = <R>(...maps: readonly ReadonlyMap<string, R>[]): R[] => [...new Map(maps.flatMap((m) => [...m])).values()]
