@@ -1,7 +1,6 @@
 import type { Build } from '../document/build'
 import { isGlued, sizeAt, traitAt } from '../document/read'
 import { PLACES } from '../instrument/guardPlace'
-import type { Drawing } from '../drawing/drawing'
 import type { Joint, JudgedJoint } from '../judge/joint'
 import type { CutLimits } from '../judge/leastCut'
 import type { Verdict } from '../judge/verdict'
@@ -338,7 +337,7 @@ export function verdictOf(build: Build, id: string): Verdict | undefined {
 }
 
 /** As plain data, its words and cures worked out here, where a fault of theirs is this station's alone. */
-const undrawn = ({ draw: _, ...joint }: JudgedJoint): Joint => ({ ...joint, checks: joint.checks.map((c) => ({ ...c })) })
+const undrawn = ({ draw: _, tables: __, ...joint }: JudgedJoint): Joint => ({ ...joint, checks: joint.checks.map((c) => ({ ...c })) })
 
 /**
  * All joints of a build as plain data, those that need a person first; equal ones stay in mock-up order.
@@ -354,10 +353,4 @@ export function cutsOf(build: Build, id: string): Readonly<Record<string, CutLim
   const kind = JOINT_KINDS.find((k) => k.id === id)
   const cures = kind && existsIn(kind, build) ? kind.find(build).cures : []
   return Object.fromEntries(cures.flatMap((c) => (c.cut ? [[c.id, c.cut]] : [])))
-}
-
-/** The drawing of one joint, when the build has it. */
-export function drawJoint(build: Build, id: string): Drawing | undefined {
-  const kind = JOINT_KINDS.find((k) => k.id === id)
-  return kind && existsIn(kind, build) ? kind.find(build).draw() : undefined
 }

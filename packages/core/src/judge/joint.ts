@@ -86,13 +86,13 @@ export interface Joint {
   tried?: { result: TrialResult; on: string; since?: string; doubted?: SizeRef }
   /** It holds the neck in its pocket, so the trial build waits for its jobs. */
   seatsNeck?: true
-  /** More numbers than a list row holds: what each shim would do, the year's movement, a row of strings. */
-  tables: DetailTable[]
 }
 
 /** A joint as judged; its drawing is made only for those who look. */
 export interface JudgedJoint extends Joint {
   draw: () => Drawing
+  /** More numbers than a list row holds: what each shim would do, the year's movement, a row of strings. */
+  tables: DetailTable[]
 }
 
 /** A small table beside the drawing; `chart` asks for the rows as a line as well. */

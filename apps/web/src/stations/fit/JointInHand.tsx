@@ -6,6 +6,7 @@ import {
   setTrait,
   slotSpec,
   specAt,
+  tablesOf,
   forgetTrial,
   JOINT_KINDS,
   recordTrial,
@@ -58,6 +59,7 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
   const { change, tryOut, trial } = useBuild(useShallow(({ change, tryOut, trial }) => ({ change, tryOut, trial })))
   const [trying, setTrying] = useState(false)
   const shownBuild = trial?.build ?? build
+  const tables = useMemo(() => tablesOf(shownBuild, joint.id), [shownBuild, joint.id])
   const cuts = useMemo(() => (joint.cures.length ? cutsOf(shownBuild, joint.id) : {}), [shownBuild, joint])
   const set = (ref: SizeRef, size: Size) => (trying ? tryOut((b) => setSize(b, ref, size)) : change((b) => setSize(b, ref, size)))
   return (
@@ -121,7 +123,7 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
         <Caution lines={['Both hands on the router; eye and ear protection; clamp the work.']} />
       )}
       {joint.verdict !== 'snug' && !trial && <Alternatives key={joint.id} joint={joint} />}
-      <DetailTables tables={joint.tables} />
+      <DetailTables tables={tables} />
       <Chances checks={joint.checks.filter((c) => c.unit !== 'none')} />
     </div>
   )

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { jointIn } from '../../testing/bench'
 import { changed, fullBuild, without } from '../../testing/fullBuild'
 import { judgeRows, checkIn } from '../../testing/rows'
-import { drawJoint, findJoints, judgeJoints } from '../findJoints'
+import { findJoints, judgeJoints } from '../findJoints'
+import { drawJoint } from '../inHand'
 
 describe('a build on which everything fits', () => {
   it('every joint is snug, raw and after the planned coats', () => {

@@ -1,4 +1,5 @@
-import { drawJoint, findJoints } from '../../fit/findJoints'
+import { findJoints } from '../../fit/findJoints'
+import { drawJoint } from '../../fit/inHand'
 import { harmless } from '../../fit/harmless'
 import type { Joint } from '../../judge/joint'
 import { wordOf } from '../../judge/verdict'
