@@ -70,7 +70,7 @@ describe('what is shown of the joint in hand', () => {
     expect(was).toEqual([heel, pocket, over, 'Board above the body: 9.5 mm', 'Board above the guard: 7 mm', end])
     const open = 'dimension: ?'
     expect(now).toEqual([open, pocket, open, 'Board above the body: ? mm', 'Board above the guard: ? mm', end])
-    expect(drawJoint(less, 'pocket-depth')!.note).toMatch(/\?: not known yet$/)
+    expect(drawJoint(less, 'pocket-depth')!.note).toMatch(/^\?: not known yet · /)
     expect(drawJoint(known, 'pocket-depth')!.note ?? '').not.toMatch(/not known/)
   })
   it('leads are cut to no length while nobody knows where the pots sit', () => {

@@ -118,7 +118,7 @@ function sure({ drawing, tables }: InHand, others: readonly InHand[]): InHand {
   })
   const open = marks !== drawing.marks || numbers.some((row, i) => row.value !== drawing.numbers[i]!.value)
   return {
-    drawing: { ...drawing, marks, numbers, ...(open ? { note: drawing.note ? `${drawing.note} · ${NOTE}` : NOTE } : {}) },
+    drawing: { ...drawing, marks, numbers, ...(open ? { note: drawing.note ? `${NOTE} · ${drawing.note}` : NOTE } : {}) },
     tables: tables.map((table, t) => {
       const same = others.map((o) => o.tables.find((x) => x.title === table.title) ?? o.tables[t])
       const rows = table.rows.map((row, i) =>
