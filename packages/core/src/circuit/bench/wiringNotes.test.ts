@@ -5,6 +5,7 @@ import { wirable } from '../../testing/wirable'
 import { candidates } from '../faults/candidates'
 import { harnessOf } from '../schemes/harnessOf'
 import { wireList } from './wireList'
+import { benchTests } from '../faults/benchTests'
 import { wiringNotes, type WiringNote } from './wiringNotes'
 
 const harness = (build: Build) => {
@@ -23,8 +24,23 @@ const hums = wirable({ places: ['neck', 'bridge'], contacts: 'toggle-3', two: ['
 describe('what the bench asks for beside the wires', () => {
   it('shielding is worth it where a position hums, and no difference where none does', () => {
     // The singles 1, 3 and 5; between them a reverse-wound middle leaves the difference of two unlike coils.
-    expect(note(trio, 'shield')!.says[0]).toMatch(/^Worth it: positions 1, 2, 3, 4, 5|^Worth it: positions 1, 3, 5/)
+    expect(note(trio, 'shield')!.says[0]).toMatch(/^Worth it: every position picks up/)
+    // Three alike: in 2 and 4 the middle one takes away what the other picks up.
+    const { sizes } = trio.parts['pickup-neck']!
+    const alike = { ...trio, parts: { ...trio.parts } }
+    for (const slot of ['pickup-middle', 'pickup-bridge'] as const) alike.parts[slot] = { ...trio.parts[slot]!, sizes }
+    expect(note(alike, 'shield')!.says[0]).toMatch(/^Worth it: positions 1, 3 and 5 pick up/)
     expect(note(hums, 'shield')!.says[0]).toMatch(/^No difference/)
+  })
+  it('a battery is off its clip while ohms are read, in the notes and in every such test; without one nothing is said of it', () => {
+    const active = wirable({ places: ['neck', 'bridge'], contacts: 'toggle-3', active: ['neck', 'bridge'] })
+    expect(note(active, 'battery')!.says[0]).toMatch(/^Off its clip for every reading in ohms/)
+    const read = (build: Build) => benchTests(harness(build)).filter((t) => t.kind === 'ohms' || t.kind === 'farad')
+    expect(read(active).length).toBeGreaterThan(10)
+    for (const t of read(active)) expect(t.says).toMatch(/^Battery off its clip\. /)
+    for (const t of benchTests(harness(active)).filter((t) => t.kind === 'strum')) expect(t.says).not.toMatch(/Battery/)
+    expect(note(hums, 'battery')).toBeUndefined()
+    for (const t of benchTests(harness(hums))) expect(t.says).not.toMatch(/Battery/)
   })
   it('paint and foil are told apart, and both name the live lugs to tape and no grounded one', () => {
     const paint = note(withPart(trio, 'shielding', { type: 'paint' }), 'shield')!

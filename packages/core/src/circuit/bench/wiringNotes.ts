@@ -1,5 +1,6 @@
 import type { Build } from '../../document/build'
 import { traitAt } from '../../document/read'
+import { listed } from '../../quantity/words'
 import { lugParts, type Harness } from '../model/harness'
 import { lugName } from '../model/lugNames'
 import { switchesOf, switchStates } from '../model/switchStates'
@@ -7,7 +8,7 @@ import { topology } from './topology'
 
 /** Something to do or know before the iron is hot. */
 export interface WiringNote {
-  id: 'moving' | 'which-where' | 'iron' | 'shield' | 'plugs' | 'closing'
+  id: 'moving' | 'which-where' | 'iron' | 'shield' | 'plugs' | 'battery' | 'closing'
   title: string
   says: string[]
 }
@@ -63,6 +64,18 @@ export function wiringNotes(build: Build, harness: Harness): WiringNote[] {
           },
         ]
       : []),
+    ...(harness.components.some((c) => c.is === 'battery')
+      ? [
+          {
+            id: 'battery' as const,
+            title: 'Battery',
+            says: [
+              'Off its clip for every reading in ohms and while anything is soldered: its volts falsify the reading and can harm the meter. It goes on last.',
+              'It is used up while a plug is in the jack: the plug comes out after playing.',
+            ],
+          },
+        ]
+      : []),
     {
       id: 'closing',
       title: 'Before it is closed',
@@ -76,6 +89,13 @@ const isCase = (harness: Harness, lug: string) => {
   return c?.is === 'ground' && c.metal === 'case'
 }
 
+/** Who picks up what is in the air. */
+function whoPicks(humming: readonly string[], of: number): string {
+  if (of === 1) return 'this circuit picks'
+  if (humming.length === of) return 'every position picks'
+  return humming.length === 1 ? `position ${humming[0]} picks` : `positions ${listed(humming)} pick`
+}
+
 function shieldNote(
   build: Build,
   harness: Harness,
@@ -84,7 +104,7 @@ function shieldNote(
   const type = build.parts.shielding && traitAt(build, 'shielding', 'type')
   const humming = positions.filter((p) => p.topology.sounding.length && p.topology.hum > QUIET).map((p) => p.id)
   const worth = humming.length
-    ? `Worth it: ${humming.length === 1 && !humming[0] ? 'this circuit picks' : `positions ${humming.join(', ')} pick`} up what is in the air. It keeps buzz of lamps and dimmers out, and hum of transformers hardly.`
+    ? `Worth it: ${whoPicks(humming, positions.length)} up what is in the air. It keeps buzz of lamps and dimmers out, and hum of transformers hardly.`
     : 'No difference to expect: no position of this circuit picks up much.'
   const live = [...new Set(harness.wires.filter((w) => w.role === 'hot' || w.role === 'signal').flatMap((w) => [w.from, w.to]))].filter(
     (l) => {

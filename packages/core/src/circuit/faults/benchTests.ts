@@ -70,10 +70,12 @@ export function benchTests(harness: Harness): BenchTest[] {
   const [tip, sleeve] = jackProbes(harness)
   const say = (lug: string) => lugName(harness, lug)
   const inPosition = (id: string) => (id ? ` in position ${id}` : '')
+  // A meter that reads ohms feeds its own current: no other may flow.
+  const dead = (says: string) => (harness.components.some((c) => c.is === 'battery') ? `Battery off its clip. ${says}` : says)
   const ohms = (id: string, a: string, b: string, setting: Setting, says: string, minutes: number, open = false): BenchTest => ({
     id: `ohms ${a} ${b} ${id}`,
     kind: 'ohms',
-    says,
+    says: dead(says),
     setting,
     probes: [a, b],
     minutes,
@@ -170,7 +172,7 @@ export function benchTests(harness: Harness): BenchTest[] {
               {
                 id: `farad ${c.id}`,
                 kind: 'farad',
-                says: `Guard open: capacitance across the ${c.label}.`,
+                says: dead(`Guard open: capacitance across the ${c.label}.`),
                 setting: first,
                 of: c.id,
                 minutes: 2.5,

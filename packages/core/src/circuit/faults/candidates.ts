@@ -1,4 +1,5 @@
 import { printOhms } from '../../quantity/electrical'
+import { capital } from '../../quantity/words'
 import { wireKey } from '../schemes/edited'
 import { lugName } from '../model/lugNames'
 import { lugParts, lugsOf, type Coil, type Component, type Harness, type PotPart, type Wire } from '../model/harness'
@@ -109,7 +110,7 @@ function coilFaults(harness: Harness): Fault[] {
           {
             id: `coil-open ${c.id}`,
             kind: 'coil-open',
-            says: `The winding of ${c.label} is broken: no current passes it.`,
+            says: `The winding of ${coilName(c)} is broken: no current passes it.`,
             cure: 'Look at its eyelets under a glass first: the break is mostly there. Otherwise it is rewound or exchanged.',
             prior: 0.3,
             at: [`${c.id}.start`, `${c.id}.finish`],
@@ -118,7 +119,7 @@ function coilFaults(harness: Harness): Fault[] {
           {
             id: `coil-short ${c.id}`,
             kind: 'coil-short',
-            says: `The leads of ${c.label} touch each other: it is short-circuited.`,
+            says: `The leads of ${coilName(c)} touch each other: it is short-circuited.`,
             cure: 'Part the bared ends and put tube over them.',
             prior: 0.4,
             at: [`${c.id}.start`, `${c.id}.finish`],
@@ -221,6 +222,12 @@ function potFaults(p: PotPart): Fault[] {
     },
   ]
 }
+/** "the neck pickup", "the neck pickup’s coil nearer the bridge". */
+function coilName({ label }: Coil): string {
+  const [place, coil] = label.split(', ')
+  return `the ${place} pickup${coil ? `’s ${coil}` : ''}`
+}
+
 /** Neighbouring lugs bridged by solder or a hair of wire, and live lugs against metal. */
 function shorts(harness: Harness, say: (lug: string) => string): Fault[] {
   const bridged = harness.components.flatMap((c) => {
@@ -236,7 +243,10 @@ function shorts(harness: Harness, say: (lug: string) => string): Fault[] {
     ([a, b]): Fault => ({
       id: `short ${wireKey(a, b)}`,
       kind: 'short',
-      says: b === 'case.1' ? `${say(a)} touches metal: a case, foil or the cavity’s wall.` : `${say(a)} and ${say(b)} touch each other.`,
+      says:
+        b === 'case.1'
+          ? `${capital(say(a))} touches metal: a case, foil or the cavity’s wall.`
+          : `${capital(say(a))} and ${say(b)} touch each other.`,
       cure:
         b === 'case.1'
           ? 'Bend it free and put tube over it; tape over foil beside live lugs.'
