@@ -57,7 +57,7 @@ describe('pickups in guard and routes', () => {
       check: 'corner',
       verdict: 'tight',
       says: 'Square corners in a 4 mm radius need 0.88 mm on each side and have 0.3; flush they overlap 1.24 mm.',
-      job: 'Square the guard opening’s corners out to 1 mm.',
+      job: 'Square the guard opening’s corners out to 1 mm of radius.',
       sizes: { 'guard/opening.middle.radius': 4, 'pickup-middle/radius': 1 },
     },
     // 71.5 - 72 = -0.5.
@@ -76,7 +76,7 @@ describe('pickups in guard and routes', () => {
       joint: 'room-middle',
       check: 'depth',
       verdict: 'tight',
-      says: 'Run down it needs 17 mm and the route is 17.2 mm deep: it cannot be lowered far enough.',
+      says: 'Run down it hangs 17 mm deep in 17.2 mm: 0.2 mm is left below it for its leads.',
       job: 'Deepen the route by 1.3 mm.',
       sizes: { 'body/route.middle.depth': 17.2 },
     },
@@ -414,7 +414,7 @@ describe('said, not measured', () => {
       check: 'hand-tuners',
       verdict: 'wont-go',
       says: 'This head takes 6 for the left side of the head, seen from the front; these tuners are 6 for the right side of the head.',
-      job: 'Take tuners 6 for the left side of the head, or ones that go on either side.',
+      job: 'Take tuners made for this head, 6 for the left side of the head, or ones that go on either side.',
       traits: { 'tuners/hand': 'left' },
     },
     {

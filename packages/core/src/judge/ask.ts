@@ -269,7 +269,8 @@ function checkOf(q: Question, raw: Judgement, noted: Noted, { told, coated, move
 }
 
 /** What is said of a check that is sure, also where figures of it are not. */
-function sureSays(q: Question, raw: Judgement, moved: readonly SizeRef[], { says, hangs }: Told, condition?: boolean): string {
-  if (raw.verdict === 'snug') return hangs.length ? whateverSays(q.label, wordOf(raw.verdict, condition), hangs) : says
-  return says + supposedSays([...new Map([...moved, ...hangs].map((ref) => [keyOf(ref), ref])).values()])
+function sureSays(q: Question, raw: Judgement, moved: readonly SizeRef[], { says, sure, hangs }: Told, condition?: boolean): string {
+  const word = wordOf(raw.verdict, condition)
+  if (raw.verdict === 'snug') return hangs.length ? whateverSays(q.label, word, hangs) : says
+  return (sure ?? `${q.label}: ${word}.`) + supposedSays([...new Map([...moved, ...hangs].map((ref) => [keyOf(ref), ref])).values()])
 }

@@ -4,10 +4,13 @@ import { bandOf } from '../parts/kind'
 import { slotSpec } from '../parts/slots'
 import { keyOf, type Noted, type TraitRef } from './completed'
 import type { Cure } from './joint'
+import { sameWords, whereSame } from './unsure'
 
 /** What of a sure check's words and jobs is told by what nobody knows. */
 export interface Told {
   says: string
+  /** The words with only those figures that are the same whatever is found; nothing where the words themselves are not. */
+  sure: string | undefined
   /** Jobs that are the same whatever the unknown turns out to be. */
   cures: Cure[]
   /** What the words hang on, and the jobs left out. */
@@ -53,10 +56,12 @@ export function toldWhatever(noted: Noted, render: (way?: Way) => Rendered | und
     ),
   ]
   const hangs = new Map<string, SizeRef | TraitRef>()
+  const said: string[] = []
   const same = new Map(base.cures.map((c) => [c.id, wordOf(c)]))
   for (const [ref, way] of others) {
     const then = render(way)
     if (!then) continue
+    said.push(then.says)
     if (then.says !== base.says) hangs.set(keyOf(ref), ref)
     for (const [id, words] of same) {
       const cure = then.cures.find((c) => c.id === id)
@@ -65,7 +70,8 @@ export function toldWhatever(noted: Noted, render: (way?: Way) => Rendered | und
       hangs.set(keyOf(ref), ref)
     }
   }
-  return { says: base.says, cures: base.cures.filter((c) => same.has(c.id)), hangs: [...hangs.values()] }
+  const sure = said.every((s) => sameWords(s, base.says)) ? whereSame(base.says, said) : undefined
+  return { says: base.says, sure, cures: base.cures.filter((c) => same.has(c.id)), hangs: [...hangs.values()] }
 }
 
 const everyOne = <R>(...maps: readonly ReadonlyMap<string, R>[]): R[] => [...new Map(maps.flatMap((m) => [...m])).values()]

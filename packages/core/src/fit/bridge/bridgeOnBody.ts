@@ -85,7 +85,7 @@ function pattern(build: Build): Question[] {
               },
               {
                 id: 'other-bridge',
-                job: `Or a bridge of ${printMm(wood.value, 1)} mm.`,
+                job: `Or a bridge whose pattern is ${printMm(wood.value, 1)} mm from first to last.`,
                 how: 'Ask for the pattern in millimetres, not by name.',
                 gives: 'the bridge',
                 tools: [],

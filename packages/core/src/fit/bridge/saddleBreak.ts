@@ -98,18 +98,16 @@ function tailCures({ by, limits }: StringHold, saddle: number, have: Held): Cure
 function steeperCures(build: Build, low: number, flat: boolean): Cure[] {
   const side = sideSetting(build)
   const goal = flat && side ? tiltFor(side, { reach: 'break', degrees: low }) : undefined
-  if (!goal) return []
-  const reaches = goal.toHighest >= 0
+  // Where the saddles cannot follow it is no cure.
+  if (!goal || goal.toHighest < 0) return []
   return [
     {
       id: 'tilt-for-break',
       job: `Or tilt the neck ${goal.tilt.toFixed(2)}° back, ${printMm(goal.shim)} mm at the pocket’s end: the strings then break by ${low}°.`,
-      how: reaches
-        ? `The saddles go up to ${printMm(goal.saddle, 1)} mm. A steeper string also holds pitch better.`
-        : `The saddles would have to go up to ${printMm(goal.saddle, 1)} mm and the bridge does not reach it: set the tailpiece instead.`,
+      how: `The saddles go up to ${printMm(goal.saddle, 1)} mm. A steeper string also holds pitch better.`,
       gives: 'nothing',
       tools: ['tapered shim'],
-      ...(reaches ? { plan: tiltJob(side!.heel, goal.tilt) } : {}),
+      plan: tiltJob(side!.heel, goal.tilt),
     },
   ]
 }

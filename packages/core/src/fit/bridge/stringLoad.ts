@@ -12,6 +12,7 @@ import { slotSpec } from '../../parts/slots'
 import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
+import { counted } from '../../quantity/words'
 
 /** A string wants this much more than its own diameter in a hole, mm. [practice] */
 const PASS = 0.2
@@ -53,15 +54,15 @@ function springBalance(build: Build): Question {
       { upTo: 1.2, is: 'snug' },
       { upTo: Infinity, is: 'loose' },
     ],
-    says: () =>
-      `The strings pull ${Math.round(total)} N; that asks for ${needed.toFixed(1)} springs and ${have.count.value} ${have.count.value === 1 ? 'is' : 'are'} fitted. The claw takes up the rest.`,
+    says: ({ verdict }) =>
+      `The strings pull ${Math.round(total)} N; that asks for ${needed.toFixed(1)} springs and ${have.count.value} ${have.count.value === 1 ? 'is' : 'are'} fitted. ${verdict === 'snug' || verdict === 'loose' ? 'The claw takes up the rest.' : 'The claw cannot take up so much.'}`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []
         : [
             {
               id: 'spring-count',
-              job: `Fit ${Math.max(1, Math.round(needed))} springs.`,
+              job: `Fit ${counted(Math.max(1, Math.round(needed)), 'spring')}.`,
               how: 'Strings slack, eyes covered: springs let go. Parallel for a soft arm, fanned for a firm one.',
               gives: 'nothing',
               tools: ['pliers', 'eye protection'],
@@ -177,9 +178,9 @@ function passes(build: Build, slot: Holed): Question[] {
               {
                 id: `drill-${slot}`,
                 job: `Drill the hole in the ${name} out to ${printMm(string.value + PASS + ball)} mm at least: the next bit over that, about ${printMm(hole.value + wider)}.`,
-                how: 'Metal: clamp it, slow speed, deburr both sides, eyes covered. A long-scale set on short hardware often needs this.',
+                how: `${slot === 'body' ? 'Wood: from both faces in turn, backing scrap, tape over the finish.' : 'Metal: clamp it, slow speed, deburr both sides, eyes covered.'} A long-scale set on short hardware often needs this.`,
                 gives: name,
-                tools: ['bit', 'clamp', 'eye protection'],
+                tools: slot === 'body' ? ['bit', 'backing scrap'] : ['bit', 'clamp', 'eye protection'],
                 plan: { slot, size: ref.size, delta: wider, doubt: DRILLED },
               },
             ],

@@ -394,7 +394,7 @@ describe('a harness wired for another guitar', () => {
         joint: 'harness',
         check: 'pitch',
         verdict: 'tight',
-        says: 'The harness was wired for other holes: 40 mm between its pots, 46 between the holes here.',
+        says: 'Its wires reach 40 mm from pot to pot; over holes 46 mm apart they want 51.',
         sizes: { 'harness/pot.pitch': 40 },
         job: /^Put a wire \d+ mm long/,
       },
@@ -417,7 +417,7 @@ describe('a harness wired for another guitar', () => {
         joint: 'harness',
         check: 'pitch',
         verdict: 'wont-go',
-        says: 'The harness was wired for other holes: 60 mm between its pots, 46 between the holes here.',
+        says: 'The harness was made for other holes: 60 mm between its pots, 46.2 between the holes here.',
         job: /off their plate/,
       },
       {

@@ -73,7 +73,9 @@ function pitch(build: Build): Question {
     says: ({ verdict }) =>
       verdict === 'snug'
         ? `The harness fits the holes: ${printMm(have.pitch.value, 0)} mm between its pots, ${printMm(holes, 0)} between the holes.`
-        : `The harness was wired for other holes: ${printMm(have.pitch.value, 0)} mm between its pots, ${printMm(holes, 0)} between the holes here.`,
+        : rigid
+          ? `The harness was made for other holes: ${printMm(have.pitch.value, 1)} mm between its pots, ${printMm(holes, 1)} between the holes here.`
+          : `Its wires reach ${printMm(have.pitch.value, 0)} mm from pot to pot; over holes ${printMm(holes, 0)} mm apart they want ${printMm(holes + WIRE_SLACK, 0)}.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []

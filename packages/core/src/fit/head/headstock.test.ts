@@ -31,7 +31,7 @@ describe('tuners', () => {
       check: 'bore',
       verdict: 'wont-go',
       says: 'Bores are 12.9 mm and the bushings 9.9 mm. Ferrules go in before the tuners, so that each post stands square.',
-      job: 'Use adapter ferrules, 12.9 outside, for the smaller posts.',
+      job: 'Use adapter ferrules, 12.9 mm outside, for the smaller posts.',
       sizes: { 'neck/tuner.bore': 12.9 },
     },
     {

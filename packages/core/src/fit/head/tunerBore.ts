@@ -68,7 +68,7 @@ export function tunerBoreJoint(build: Build): JudgedJoint {
             return [
               {
                 id: 'adapter',
-                job: `Use adapter ferrules, ${printMm(have.bore.value)} outside, for the smaller posts.`,
+                job: `Use adapter ferrules, ${printMm(have.bore.value)} mm outside, for the smaller posts.`,
                 how: 'Pressed in, square; nothing is cut.',
                 gives: 'nothing',
                 tools: ['dowel', 'clamp'],

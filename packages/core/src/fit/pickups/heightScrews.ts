@@ -81,7 +81,8 @@ export function tipInBody(build: Build, place: PickupPlace): Question[] {
     [-1, screw],
   ])
   const under = swings ? 'the spring room' : 'the back'
-  const longest = screw.value + likelyOf(left) - STAYS
+  // Half a millimetre more than what stays: cut off by hand. [ours]
+  const shorter = likelyOf(left) - STAYS - 0.5
   return [
     {
       id: 'tip',
@@ -103,11 +104,11 @@ export function tipInBody(build: Build, place: PickupPlace): Question[] {
           : [
               {
                 id: 'shorter-height-screws',
-                job: `Take height screws of at most ${printMm(longest, 1)} mm, or nip these off.`,
+                job: `Take height screws of at most ${printMm(screw.value + shorter, 1)} mm, or nip these off.`,
                 how: 'File the cut end round; then see that they still hold at the highest setting.',
                 gives: 'nothing',
                 tools: ['side cutters', 'file'],
-                plan: { slot, size: 'screw.length', delta: likelyOf(left) - STAYS - 0.5, doubt: 0.3 },
+                plan: { slot, size: 'screw.length', delta: shorter, doubt: 0.3 },
               },
             ],
     },

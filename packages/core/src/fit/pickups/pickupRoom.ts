@@ -167,7 +167,7 @@ function corner(build: Build, frame: Frame, have: Have, slot: SizeRef['slot']): 
           : [
               {
                 id: 'square-corners',
-                job: `Square the ${frame.name}’s corners out to ${printMm(Math.max(0, rc.value), 1)} mm.`,
+                job: `Square the ${frame.name}’s corners out to ${printMm(Math.max(0, rc.value), 1)} mm of radius.`,
                 how: 'A needle file into each corner; or round the cover’s corners instead.',
                 gives: frame.slot === 'body' ? 'body' : frame.name,
                 tools: ['needle file, or paper on a pen'],
@@ -288,7 +288,9 @@ function depth(build: Build, place: PickupPlace): Question[] {
       says: ({ verdict }) =>
         verdict === 'snug'
           ? `Run down it hangs ${printMm(own.value, 1)} mm deep in ${printMm(wood.value, 1)} mm.`
-          : `Run down it needs ${printMm(own.value, 1)} mm and the route is ${printMm(wood.value, 1)} mm deep: it cannot be lowered far enough.`,
+          : own.value <= wood.value
+            ? `Run down it hangs ${printMm(own.value, 1)} mm deep in ${printMm(wood.value, 1)} mm: ${printMm(wood.value - own.value, 1)} mm is left below it for its leads.`
+            : `Run down it needs ${printMm(own.value, 1)} mm and the route is ${printMm(wood.value, 1)} mm deep: it cannot be lowered far enough.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []

@@ -50,7 +50,7 @@ describe('pickup in its opening and route', () => {
       check: 'corner',
       verdict: 'tight',
       says: 'Square corners in a 3 mm radius need 0.73 mm on each side and have 0.3; flush they overlap 1.04 mm.',
-      job: 'Square the guard opening’s corners out to 0.5 mm.',
+      job: 'Square the guard opening’s corners out to 0.5 mm of radius.',
       sizes: { 'guard/opening.neck.radius': 3, 'pickup-neck/radius': 0.5 },
     },
     {

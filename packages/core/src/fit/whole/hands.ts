@@ -90,7 +90,7 @@ function tunerSides(build: Build): Question {
     [
       {
         id: 'other-side-tuners',
-        job: `Take tuners ${sides(want)}, or ones that go on either side.`,
+        job: `Take tuners made for this head, ${sides(want)}, or ones that go on either side.`,
         how: 'On the wrong side the button points to the strings and turns the other way.',
         gives: 'the tuners',
         tools: [],
