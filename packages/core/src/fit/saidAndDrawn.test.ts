@@ -3,6 +3,8 @@ import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
 import type { Drawing } from '../drawing/drawing'
 import { boxAround } from '../geometry/box'
+import { pt } from '../geometry/point'
+import { laid, PLACES } from '../instrument/guardPlace'
 import type { JudgedJoint } from '../judge/joint'
 import { sizeToDraw } from '../judge/known'
 import { KINDS } from '../parts/kinds/index'
@@ -11,6 +13,7 @@ import { likelyOf } from '../quantity/distribution'
 import { anyBuild, knownBuild } from '../testing/anyBuild'
 import { holds } from '../testing/holds'
 import { someJoint } from '../testing/someJoint'
+import { guardFit } from './guard/guardOpenings'
 import { jointIn } from '../testing/bench'
 import { changed, fullBuild } from '../testing/fullBuild'
 
@@ -25,10 +28,21 @@ const figuresOf = (joint: JudgedJoint): number[] => joint.checks.flatMap((c) => 
 const numbersIn = (d: Drawing) =>
   d.marks.flatMap((m) => (m.mark === 'dimension' && /^-?\d+(\.\d+)?$/.test(m.text) ? [{ mark: m, text: m.text }] : []))
 
+/** How far each opening of the guard, laid where it fits best, stands beside the route below: what three sizes and its place make. */
+function openingsBeside(build: Build): number[] {
+  const fit = guardFit(build)
+  const size = (slot: 'body' | 'guard', name: string) => sizeToDraw(build, { slot, size: name }).value
+  return PLACES.map((place) => {
+    const opening = pt(size('guard', `opening.${place}.centre`), size('guard', `opening.${place}.side`))
+    const route = size('body', `route.${place}.centre`) - size('body', 'pocket.length')
+    return (fit ? laid(fit.pose, opening) : opening).x - route
+  })
+}
+
 /** Each dimension is a size, a figure of a check, or what two sizes differ by. @returns how many there were */
 function dimensionsAreSizes(build: Build, joint: JudgedJoint, drawing: Drawing): number {
   const sizes = sizesOf(build)
-  const known = [...sizes, ...figuresOf(joint)]
+  const known = [...sizes, ...figuresOf(joint), ...(joint.id === 'guard-openings' ? openingsBeside(build) : [])]
   const told = numbersIn(drawing)
   for (const { text } of told) {
     const [said, within] = [Math.abs(Number(text)), lastDigit(text)]

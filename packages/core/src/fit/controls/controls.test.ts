@@ -60,7 +60,7 @@ describe('pots through the guard', () => {
       check: 'depth',
       verdict: 'wont-go',
       says: 'The pot hangs 16 mm deep in a 14 mm route.',
-      job: 'Deepen the control route by 4 mm.',
+      job: 'Deepen the control route by 4.5 mm.',
       sizes: { 'body/control.depth': 14 },
     },
     {
@@ -69,7 +69,7 @@ describe('pots through the guard', () => {
       check: 'depth',
       verdict: 'tight',
       says: 'The pot hangs 16 mm deep in a 17.5 mm route.',
-      job: 'Deepen the control route by 0.5 mm.',
+      job: 'Deepen the control route by 1 mm.',
       sizes: { 'body/control.depth': 17.5 },
     },
   ])

@@ -202,11 +202,11 @@ function depthQuestion(build: Build, slot: PotSlot): Question {
         : [
             {
               id: 'deepen',
-              job: `Deepen the control route by ${printMm(2 - likelyOf(room), 1)} mm.`,
+              job: `Deepen the control route by ${printMm(2.5 - likelyOf(room), 1)} mm.`,
               how: 'A bearing bit follows the walls; passes of 3 mm. Before any finish. Eye and ear protection, both hands on the router.',
               gives: 'body',
               tools: ['router', 'bearing bit'],
-              plan: { slot: 'body', size: 'control.depth', delta: 2 - likelyOf(room) + 0.5, doubt: 0.5 },
+              plan: { slot: 'body', size: 'control.depth', delta: 2.5 - likelyOf(room), doubt: 0.5 },
             },
           ],
   }
