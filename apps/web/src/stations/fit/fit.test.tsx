@@ -34,6 +34,18 @@ describe('joints', () => {
     // The drawing's numbers, for those who cannot see it.
     expect(loupe().getByRole('table').textContent).toMatch(/56/)
   })
+  it('what nobody measured is ? in the drawing and in its numbers, and a figure once it is', async () => {
+    const b = structuredClone(fullBuild())
+    delete b.parts.neck!.sizes['heel.thickness']
+    layOut(b)
+    show(station(), 'fit/pocket-depth')
+    const numbers = () => loupe().getByRole('table').textContent
+    expect(numbers()).toMatch(/Board above the body\? mm.*Overhang of the board8 mm/)
+    expect(loupe().getByText(/\?: not known yet/)).toBeTruthy()
+    await userEvent.type(inHand().getByLabelText('Heel thickness, board included'), '25.4{Enter}')
+    await waitFor(() => expect(numbers()).toMatch(/Board above the body9\.5 mm/))
+    expect(loupe().queryByText(/not known yet/)).toBeNull()
+  })
   it('a size entered settles the verdict and reaches the server', async () => {
     layOut(tight())
     show(station(), 'fit/pocket-mouth')
