@@ -151,7 +151,7 @@ test('a donor broken up, its parts put by for another build, and a slip undone f
   await page.getByRole('button', { name: /Break a donor up/ }).click()
   await hand.getByLabel('Where it lies').fill('box 12')
   await hand.getByRole('button', { name: /^Put \d+ parts in the stash/ }).click()
-  await expect(page.getByText(/\d+ parts are in the stash/)).toBeVisible()
+  await expect(page.getByText(/\d+ parts put in the stash/)).toBeVisible()
 
   await page.goto(`/builds/${id}/parts?tab=stock`)
   const list = page.getByRole('region', { name: 'Stash and offers' })

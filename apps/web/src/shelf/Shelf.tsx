@@ -1,6 +1,6 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { daysBetween } from '@snug/core'
+import { counted, daysBetween } from '@snug/core'
 import { Download, Moon, Sun, Upload } from 'lucide-react'
 import { useLayoutEffect, useRef, useState } from 'react'
 import { ErrorBoundary } from 'react-error-boundary'
@@ -149,8 +149,8 @@ function ShelfRow({ build }: { build: BuildSummary }) {
             {build.handedness === 'left' ? 'left-handed, ' : ''}
             {build.strings} strings, <span className="figure text-[14px]">{build.scale}</span> mm scale
           </span>
-          <span className="text-soft">{chosen ? `${chosen} parts chosen` : 'nothing chosen yet'}</span>
-          {build.due && <span className="text-soft">due in {daysBetween(today(), build.due)} days</span>}
+          <span className="text-soft">{chosen ? `${counted(chosen, 'part')} chosen` : 'nothing chosen yet'}</span>
+          {build.due && <span className="text-soft">due in {counted(daysBetween(today(), build.due), 'day')}</span>}
         </span>
       </Link>
       <span className="flex gap-1 px-1">

@@ -1,4 +1,4 @@
-import { forecastDays, setFinish, simulatedWeather, type FinishResult, type ForecastHour, type Layer } from '@snug/core'
+import { counted, forecastDays, setFinish, simulatedWeather, type FinishResult, type ForecastHour, type Layer } from '@snug/core'
 import { readForecastCsv } from '@snug/formats/forecastCsv'
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { toast } from 'sonner'
@@ -27,8 +27,8 @@ export function ForecastBoard({ finish }: { finish: FinishResult }) {
       toast.error(found.why)
       return
     }
-    put(found.hours, `Forecast: ${found.hours.length} hours from ${file.name}`)
-    if (found.skipped) toast(`${found.skipped} rows were left out: several readings within an hour, or more than a document holds.`)
+    put(found.hours, `Forecast: ${counted(found.hours.length, 'hour')} from ${file.name}`)
+    if (found.skipped) toast(`${counted(found.skipped, 'row')} left out: several readings within an hour, or more than a document holds.`)
   }
   return (
     <section className="px-4 pt-2" aria-label="Forecast">

@@ -1,4 +1,5 @@
 import {
+  counted,
   asPGrade,
   budgetOf,
   budgetSays,
@@ -158,8 +159,10 @@ export default function SandingTab({ finish }: { finish: FinishResult }) {
           {state ? (
             <>
               <p className="mt-2 text-[15px] text-soft">
-                {state.coats.laid ? `${state.coats.laid} of ${state.coats.planned} coats lie` : `${state.coats.planned} coats as planned`},{' '}
-                {state.film.toFixed(0)} µm each, over {state.under}
+                {state.coats.laid
+                  ? `${state.coats.laid} of ${counted(state.coats.planned, 'coat')} ${state.coats.laid === 1 ? 'lies' : 'lie'}`
+                  : `${counted(state.coats.planned, 'coat')} as planned`}
+                , {state.film.toFixed(0)} µm each, over {state.under}
                 {state.passes.length ? `; ${state.passes.length} ${state.passes.length === 1 ? 'pass' : 'passes'} taken off already` : ''}.
               </p>
               {budget && (

@@ -154,7 +154,7 @@ function Delivery() {
         >
           <p className="mt-1 text-[15px]">
             {open
-              ? `${open} things are known to be open. They are written down as they are today and stand in its book; it can be taken in again.`
+              ? `${open === 1 ? 'One thing is' : `${open} things are`} known to be open. What is open is written down as it is today and stands in its book; it can be taken in again.`
               : 'Nothing is known to be open.'}
           </p>
           <label className="label mt-2 block text-[14px] text-soft" htmlFor="hand-to">

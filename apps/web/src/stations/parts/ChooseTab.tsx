@@ -1,4 +1,5 @@
 import {
+  counted,
   choosePart,
   partDrawing,
   SLOTS,
@@ -87,7 +88,7 @@ export function ChooseTab() {
   const taking =
     (s: ChosenSet) =>
     (b: typeof build): Change => ({
-      label: `Set of ${s.items.length} parts`,
+      label: `Set of ${counted(s.items.length, 'part')}`,
       edits: s.items.flatMap(
         ({ slot, item }) => choosePart(b, slot, { ...item.part, state: item.holding === 'stash' ? 'in hand' : item.part.state }).edits,
       ),
@@ -179,7 +180,7 @@ export function ChooseTab() {
                 title={titleOf(s)}
                 about={`${s.joints.filter((j) => j.verdict === 'snug').length} of ${s.joints.length} joints snug · ${s.minutes} min at the bench · ${s.parcels.length ? `${s.parcels.length} ${s.parcels.length === 1 ? 'parcel' : 'parcels'}` : 'nothing to order'}`}
                 figure={`${s.money.toFixed(2)}`}
-                under={s.days ? `${s.days} days` : 'here'}
+                under={s.days ? counted(s.days, 'day') : 'here'}
                 selected={i === at && !why}
                 onSelect={() => {
                   setWhy(undefined)

@@ -1,4 +1,4 @@
-import { KINDS } from '@snug/core'
+import { counted, KINDS } from '@snug/core'
 import type { CsvRead } from '@snug/formats/partsCsv'
 import { useEffect, useState } from 'react'
 import { toast } from 'sonner'
@@ -32,7 +32,7 @@ export function CsvSheet({ file, onClose }: { file: File; onClose: () => void })
   const take = () =>
     acts.importCsv.mutate(text!, {
       onSuccess: ({ taken }) => {
-        toast(`${taken} parts taken in.`)
+        toast(`${counted(taken, 'part')} taken in.`)
         onClose()
       },
     })
@@ -91,7 +91,7 @@ export function CsvSheet({ file, onClose }: { file: File; onClose: () => void })
             ))}
           </ul>
           <Button look="main" className="mt-3" disabled={!read.items.length || acts.importCsv.isPending} onClick={take}>
-            {acts.importCsv.isPending ? 'Taking in…' : `Take ${read.items.length} parts in`}
+            {acts.importCsv.isPending ? 'Taking in…' : `Take ${counted(read.items.length, 'part')} in`}
           </Button>
         </>
       )}

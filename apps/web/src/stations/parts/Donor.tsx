@@ -1,4 +1,4 @@
-import { handWords, type Slot } from '@snug/core'
+import { counted, handWords, type Slot } from '@snug/core'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { useOpenBuild } from '../../state/buildStore'
@@ -60,7 +60,7 @@ export function Donor() {
                 reserved: {},
                 ...(place.trim() ? { place: place.trim() } : {}),
               })),
-            { onSuccess: (items) => toast(`${items.length} parts are in the stash.`) },
+            { onSuccess: (items) => toast(`${counted(items.length, 'part')} put in the stash.`) },
           )
         }
       >

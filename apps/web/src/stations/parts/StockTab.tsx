@@ -1,4 +1,4 @@
-import { freeOf, handWords, KIND_NAMES, KINDS, leadDays, type StockItem } from '@snug/core'
+import { counted, freeOf, handWords, KIND_NAMES, KINDS, leadDays, type StockItem } from '@snug/core'
 import { Download, Upload } from 'lucide-react'
 import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react'
 import { toast } from 'sonner'
@@ -27,7 +27,7 @@ export function StockTab() {
   const acts = useStockActs()
   const takeJson = async (from: File) => {
     try {
-      acts.importJson.mutate(JSON.parse(await from.text()), { onSuccess: ({ taken }) => toast(`${taken} parts taken in.`) })
+      acts.importJson.mutate(JSON.parse(await from.text()), { onSuccess: ({ taken }) => toast(`${counted(taken, 'part')} taken in.`) })
     } catch (e) {
       toast.error(`${from.name} is not JSON: ${(e as Error).message}. Nothing was taken in.`)
     }
@@ -152,7 +152,7 @@ function StockRow({ item, buildId, selected, onSelect }: { item: StockItem; buil
       <span className="figure text-right text-[15px]">
         {item.holding === 'stash' ? `${free} of ${item.quantity}` : (part.price?.toFixed(2) ?? '')}
         <span className={`block text-[12px] ${low ? 'text-wont' : selected ? 'text-ink' : 'text-soft'}`}>
-          {item.holding === 'stash' ? (low ? 'order more' : 'free') : `${leadDays(item)} days`}
+          {item.holding === 'stash' ? (low ? 'order more' : 'free') : counted(leadDays(item), 'day')}
         </span>
       </span>
     </button>

@@ -1,4 +1,4 @@
-import { setDecision, settle, SETTLE_WAYS, type PlannedStep, type SettleWay } from '@snug/core'
+import { counted, setDecision, settle, SETTLE_WAYS, type PlannedStep, type SettleWay } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { newId } from '../../state/newId'
@@ -45,7 +45,7 @@ function Ways({ step }: { step: PlannedStep }) {
           <li key={w.id} className="border-t border-hairline py-2">
             <p className="font-bold">{w.label}</p>
             <p className="text-[14.5px]">
-              {w.ends ? `Done ${day(w.ends)}${w.late ? `, ${w.late} days late` : ''}. ` : ''}
+              {w.ends ? `Done ${day(w.ends)}${w.late ? `, ${counted(w.late, 'day')} late` : ''}. ` : ''}
               Shows: {w.shows}.{w.cuts && <b> Cannot be undone: {w.cuts}.</b>}
             </p>
             <div className="mt-1 grid grid-cols-[7rem_7rem_auto] items-end gap-2">

@@ -1,4 +1,4 @@
-import { fits, listenSheet, OPEN_LINE, printOhms, type Hunt } from '@snug/core'
+import { counted, fits, listenSheet, OPEN_LINE, printOhms, type Hunt } from '@snug/core'
 import { useState } from 'react'
 import { Empty, Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -36,9 +36,9 @@ export default function CheckTab() {
       const line = r.line === undefined ? wanted[i] : lines[r.line - 1]
       return line?.test.kind === 'ohms' ? [[line.test.id, r.ohm] as const] : []
     })
-    tellAll(Object.fromEntries(pairs), `${pairs.length} readings from ${file.name}`)
+    tellAll(Object.fromEntries(pairs), `${counted(pairs.length, 'reading')} from ${file.name}`)
     const left = read.readings.length - pairs.length
-    setLog(`${pairs.length} readings taken from ${file.name}${left ? `; ${left} had no line of the list to go to` : ''}.`)
+    setLog(`${counted(pairs.length, 'reading')} taken from ${file.name}${left ? `; ${left} had no line of the list to go to` : ''}.`)
   }
   return (
     <Workspace

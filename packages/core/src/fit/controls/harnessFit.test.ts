@@ -41,7 +41,7 @@ describe('leads and harness', () => {
         joint: 'harness',
         check: 'pickup-leads',
         verdict: 'tight',
-        says: 'The harness has leads for 2 and 3 pickups are here: 1 must be added.',
+        says: 'The harness has leads for 2 pickups and 3 are here: 1 must be added.',
         job: 'Solder 1 more pickup lead to the selector.',
         sizes: { 'harness/pickups': 2 },
       },

@@ -12,6 +12,7 @@ import { gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { likelyOf, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { settled } from '../../judge/settled'
+import { counted } from '../../quantity/words'
 
 /** Pots on a plate may be off their holes by this, on free wires the wire between them needs this much slack, mm. [practice] */
 const PLATE_PLAY = 0.5
@@ -152,7 +153,7 @@ function pickupLeads(build: Build): Question {
     ],
     says: () =>
       over < 0
-        ? `The harness has leads for ${own.value} and ${here} pickups are here: ${-over} must be added.`
+        ? `The harness has leads for ${counted(own.value, 'pickup')} and ${here} are here: ${-over} must be added.`
         : over > 0
           ? `This body does not need ${over === 1 ? 'one of its pickup leads' : `${over} of its pickup leads`}: sleeve the end, fold it back and tape it down; do not let it touch foil.`
           : 'It has a lead for each pickup here.',
