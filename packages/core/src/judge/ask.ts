@@ -1,7 +1,5 @@
 import type { Build } from '../document/build'
 import { sizeAt, specAt, type SizeRef } from '../document/read'
-import { KINDS } from '../parts/kinds/index'
-import { slotSpec } from '../parts/slots'
 import { bandOf } from '../parts/kind'
 import { likelyOf, type Distribution } from '../quantity/distribution'
 import type { Size } from '../quantity/size'
@@ -10,7 +8,7 @@ import type { Check, Cure, Question } from './joint'
 import { judgeAt } from './joint'
 import { acrossBands, agreed, type Found } from './acrossBands'
 import { doubtSays, supposedSays, whateverSays } from './doubtWords'
-import { toldWhatever, type Told, type Way } from './hanging'
+import { optionsOf, toldWhatever, type Told, type Way } from './hanging'
 import { CLASSES, wordOf, type Judgement } from './verdict'
 
 /**
@@ -33,6 +31,12 @@ const UNNOTED = nothingNoted()
 
 const questionsOf = (asked: ReturnType<Ask>): readonly Question[] =>
   asked === undefined ? [] : Array.isArray(asked) ? (asked as readonly Question[]) : [asked as Question]
+
+interface Asked {
+  questions: readonly Question[]
+  noted: Noted
+}
+type AskUnder = (way: Way) => Asked
 
 /** Asks checks of one build, again and again, under whatever is supposed for what is not known. */
 export class Asker {
@@ -65,9 +69,10 @@ export class Asker {
   private judgedBy(ask: Ask): Check[] {
     const { questions, noted } = this.run(ask, this.base)
     const widen = questions.some((q) => q.spread) ? this.spread(ask, questions, noted) : (asked: readonly Question[]) => asked
+    const otherwise = this.onceEach(ask)
     if (!noted.sizes.size && !noted.traits.size)
-      return widen(questions).map((q) => checkOf(q, judgeAt(q, 0), noted, this.making(ask, q, noted)))
-    return this.supposing(ask, questions, noted, widen)
+      return widen(questions).map((q) => checkOf(q, judgeAt(q, 0), noted, this.making(q, noted, otherwise)))
+    return this.supposing(questions, noted, widen, otherwise)
   }
 
   /**
@@ -99,11 +104,10 @@ export class Asker {
   }
 
   /** What a check's words are made with: read when somebody looks, and read again under other answers to what nobody knows. */
-  private making(ask: Ask, question: Question, noted: Noted): Making {
+  private making(question: Question, noted: Noted, otherwise: AskUnder): Making {
     const told = (raw: Judgement): Told =>
       toldWhatever(noted, (way) => {
-        const { questions } = way ? this.run(ask, this.under(way)) : { questions: [question] }
-        const q = questions.find((found) => found.id === question.id)
+        const q = way ? otherwise(way).questions.find((found) => found.id === question.id) : question
         this.note.noted = nothingNoted()
         const read = q && { says: q.says(raw), cures: q.cures?.(raw) ?? [], noted: this.note.noted }
         this.note.noted = UNNOTED
@@ -112,20 +116,33 @@ export class Asker {
     return { told, condition: this.condition, vet: this.vet }
   }
 
+  /** Asks under other answers, of each once: what a class was settled by is read again for its words. */
+  private onceEach(ask: Ask): AskUnder {
+    const asked = new Map<string, Asked>()
+    return (way) => {
+      const key = [...way.sizes, ...way.traits].flat().join()
+      const known = asked.get(key)
+      if (known) return known
+      const got = this.run(ask, this.under(way))
+      asked.set(key, got)
+      return got
+    }
+  }
+
   private under(way: Way): Build {
     return completed(this.build, { size: (ref) => sizeUnder(way, ref), trait: (ref) => traitUnder(way, ref) }, this.note)
   }
 
-  private run(ask: Ask, build: Build): { questions: readonly Question[]; noted: Noted } {
+  private run(ask: Ask, build: Build): Asked {
     this.note.noted = nothingNoted()
     return { questions: questionsOf(ask(build)), noted: this.note.noted }
   }
 
   private supposing(
-    ask: Ask,
     first: readonly Question[],
     noted: Noted,
     widen: (asked: readonly Question[]) => readonly Question[],
+    otherwise: AskUnder,
   ): Check[] {
     const found = new Map<string, Found>()
     let runs = 0
@@ -142,7 +159,7 @@ export class Asker {
       runs++
     }
     const under = (way: Way): readonly Question[] => {
-      const got = this.run(ask, this.under(way))
+      const got = otherwise(way)
       takeIn(noted, got.noted)
       meet(got.questions)
       return got.questions
@@ -155,7 +172,7 @@ export class Asker {
       if (open()) acrossBands(found, noted.sizes, (sizes) => under({ sizes, traits }), open)
     return [...found.values()].map(({ question, seen, coated, absent, crosses, moved }) =>
       checkOf(question, merged(seen, all && !crosses, absent || crosses), noted, {
-        ...this.making(ask, question, noted),
+        ...this.making(question, noted, otherwise),
         ...(coated.length ? { coated: merged(coated, all && !crosses, absent || crosses) } : {}),
         moved: [...moved].map((key) => noted.sizes.get(key)!),
       }),
@@ -196,7 +213,6 @@ function sizeUnder(way: Way, ref: SizeRef): Size {
   return { value: (band.low + band.high) / 2, doubt: (band.high - band.low) / 2, known: 'assumed' }
 }
 
-const optionsOf = (ref: TraitRef): readonly string[] => KINDS[slotSpec(ref.slot).kind].traits[ref.trait]!.options.map(([value]) => value)
 const traitUnder = (way: Way, ref: TraitRef): string => way.traits.get(keyOf(ref)) ?? optionsOf(ref)[0]!
 
 /** Every way to answer the untold traits; where they are too many, each of them in turn beside the first options of the others. */

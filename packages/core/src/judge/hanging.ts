@@ -30,7 +30,10 @@ interface Rendered {
   noted: Noted
 }
 
-const NONE: Way = { sizes: new Map(), traits: new Map() }
+const NO_SIZES: ReadonlyMap<string, number> = new Map()
+
+export const optionsOf = (ref: TraitRef): readonly string[] =>
+  KINDS[slotSpec(ref.slot).kind].traits[ref.trait]!.options.map(([value]) => value)
 
 /** All of a job that a person is told or that is done on paper. */
 const wordOf = ({ job, how, gives, tools, plan }: Cure): string => JSON.stringify([job, how, gives, tools, plan])
@@ -43,16 +46,15 @@ const wordOf = ({ job, how, gives, tools, plan }: Cure): string => JSON.stringif
  */
 export function toldWhatever(noted: Noted, render: (way?: Way) => Rendered | undefined): Told {
   const base = render()!
+  // As the class was settled: untold traits at their first options, in the order they were met.
+  const firsts = new Map([...noted.traits].map(([key, ref]) => [key, optionsOf(ref)[0]!]))
   const others: [ref: SizeRef | TraitRef, way: Way][] = [
     ...everyOne(noted.sizes, base.noted.sizes).flatMap((ref): [SizeRef, Way][] => {
       const { low, high } = bandOf(specAt(ref))
-      return [low, high].map((end) => [ref, { ...NONE, sizes: new Map([[keyOf(ref), end]]) }])
+      return [low, high].map((end) => [ref, { sizes: new Map([[keyOf(ref), end]]), traits: firsts }])
     }),
     ...everyOne(noted.traits, base.noted.traits).flatMap((ref): [TraitRef, Way][] =>
-      KINDS[slotSpec(ref.slot).kind].traits[ref.trait]!.options.map(([option]) => [
-        ref,
-        { ...NONE, traits: new Map([[keyOf(ref), option]]) },
-      ]),
+      optionsOf(ref).map((option) => [ref, { sizes: NO_SIZES, traits: new Map([...firsts, [keyOf(ref), option]]) }]),
     ),
   ]
   const hangs = new Map<string, SizeRef | TraitRef>()
