@@ -57,8 +57,7 @@ export function actionMove(build: Build, targets: Targets, model: SetupModel): {
     return open(
       `Under ${printMm(LOWEST)} mm at fret 12 no string sounds clean: read again, from the crown to the string’s underside, before anything is turned.`,
     )
-  const [backTreble, backBass] = setBacks(build)
-  const move = { bass: saddleMoveFor(off.bass, backBass), treble: saddleMoveFor(off.treble, backTreble) }
+  const move = saddleMoves(build, off)
   const mount = traitAt(build, 'bridge', 'mount')
   const screw = heightScrewOf(mount)
   if (!screw) return open(`${offWords(move)} How the bridge is held nobody has said: say it under Parts, and the turns come with it.`)
@@ -100,6 +99,12 @@ export function actionMove(build: Build, targets: Targets, model: SetupModel): {
     ),
     posts,
   }
+}
+
+/** How far the outer saddles have to go for such changes of the action at fret 12, mm, up positive. */
+export function saddleMoves(build: Build, change: { bass: number; treble: number }): { bass: number; treble: number } {
+  const [treble, bass] = setBacks(build)
+  return { bass: saddleMoveFor(change.bass, bass), treble: saddleMoveFor(change.treble, treble) }
 }
 
 /** How far the outer saddles stand behind the scale line, share of it: half of the range a press makes. */

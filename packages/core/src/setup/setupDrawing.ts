@@ -3,6 +3,7 @@ import type { Drawing, Mark } from '../drawing/drawing'
 import { pt } from '../geometry/point'
 import { wantedOf } from '../instrument/targets'
 import { actionAt, saddleFor } from '../physics/nutAction'
+import { saddleMoves } from './actionMove'
 import { printMm } from '../quantity/length'
 import { levelled } from './levelled'
 import { setupModel } from './model'
@@ -53,6 +54,7 @@ export function setupDrawing(build: Build): Drawing {
   const off = wanted.y - saddle.y
   if (model.actionHolds && Math.abs(off) > STAYS) {
     const x = saddle.x + 9
+    const change = { bass: targets.actionBass - over, treble: 0 }
     const tip = up(wanted.y)
     const back = off > 0 ? 7 : -7
     marks.push(
@@ -61,7 +63,7 @@ export function setupDrawing(build: Build): Drawing {
       {
         mark: 'label',
         at: pt(x + 6, up(Math.max(saddle.y, wanted.y)) - 8),
-        text: `saddle ${printMm(Math.abs(off))} ${off > 0 ? 'up' : 'down'}`,
+        text: `saddle ${printMm(Math.abs(saddleMoves(build, change).bass))} ${off > 0 ? 'up' : 'down'}`,
         anchor: 'end',
         role: 'remove',
       },

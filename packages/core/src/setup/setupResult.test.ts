@@ -53,6 +53,13 @@ describe('action', () => {
     expect(r.posts!.bass).toBeCloseTo(2.016, 1)
     expect(r.moves.find((m) => m.id === 'action')!.says).toMatch(/Bass stud 2 turns clockwise, treble stud 2 turns clockwise/)
   })
+  it('the drawing moves the bass saddle by as much as the words do', () => {
+    const b = measured({ actionBass: TARGETS.ordinary.actionBass + 0.31, actionTreble: 1.75 })
+    // 2 x 0.31 = 0.62, and a hundredth more for a saddle set back.
+    const [said] = /(?<=Saddles go )[\d.]+(?= mm down at the bass)/.exec(move(b, 'action').says)!
+    expect(said).toBe('0.63')
+    expect(setupDrawing(b).marks.flatMap((m) => ('text' in m ? [m.text] : []))).toContain(`saddle ${said} down`)
+  })
   it('a fixed bridge turns its saddle screws', () => {
     const b = changed(fullBuild(), {}, { 'bridge/mount': 'screws' })
     expect(move(measured({ actionBass: 2, actionTreble: 2 }, b), 'action').says).toMatch(/^Bass saddle screws/)
