@@ -11,6 +11,7 @@ import type { Move } from './move'
 import { HIGH_FRETS } from './noting'
 import { heightScrewOf, heightTurns, SCREWS, turnWords } from './screws'
 import { staleSays } from './staleness'
+import { toldAt } from '../judge/known'
 
 /** Metric screws of this size advance half a millimetre a turn. [practice] */
 export const USUAL_PITCH = 0.5
@@ -85,8 +86,8 @@ export function actionMove(build: Build, targets: Targets, model: SetupModel): {
       { turns },
     )
   }
-  const spread = sizeAt(build, { slot: 'bridge', size: 'spread' })?.value
-  const studs = sizeAt(build, { slot: 'bridge', size: 'studSpacing' })?.value
+  const spread = toldAt(build, { slot: 'bridge', size: 'spread' })?.value
+  const studs = toldAt(build, { slot: 'bridge', size: 'studSpacing' })?.value
   if (spread === undefined || studs === undefined)
     return open(`${offWords(move)} For the turns of its two posts measure string spread and stud spacing of the bridge.`)
   const posts = postTurns(move, spread, studs, pitch)

@@ -4,6 +4,7 @@ import { stringPulls, type StringPull } from '../instrument/stringPulls'
 import { stretching } from '../physics/stiffString'
 import { setupModel, type SetupModel } from './model'
 import { acrossSaddles } from './saddleArch'
+import { toldAt } from '../judge/known'
 
 /** Steel's modulus, GPa. [practice] */
 const STEEL = 200
@@ -41,8 +42,8 @@ export interface Choke {
  * the board is compound]
  */
 export function chokes(build: Build, semitones = 2, model: SetupModel = setupModel(build)): Choke[] {
-  const radiusNut = valueAt(build, { slot: 'neck', size: 'board.radius' })
-  const spread = valueAt(build, { slot: 'bridge', size: 'spread' })
+  const radiusNut = toldAt(build, { slot: 'neck', size: 'board.radius' })?.value
+  const spread = toldAt(build, { slot: 'bridge', size: 'spread' })?.value
   const nutSpread = (valueAt(build, { slot: 'neck', size: 'nut.width' }) ?? 42.5) - 7
   const pulls = stringPulls(build)
   if (radiusNut === undefined || spread === undefined) return []

@@ -1,16 +1,19 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Build, SetupReading } from '../document/build'
+import type { SizeRef } from '../document/read'
 import { setupReadingId } from '../document/setupReadings'
 import { fretPlace } from '../physics/frets'
 import { crownsOf } from '../physics/neckCurve'
 import { aBuild, aPart } from '../testing/bench'
 import { changed, fullBuild } from '../testing/fullBuild'
+import { measuredBuild } from '../testing/setup'
 import { chokes, chokeSays, pushFor } from './choke'
 import { setupModel } from './model'
 import { nutSlots } from './nutSlots'
 import { overChord, saddleArch } from './saddleArch'
 import { neckShim, nutShim } from './shims'
+import { setupResult } from './setupResult'
 import { slotSpacing } from './slotSpacing'
 
 const bare = (sizes: Record<string, number> = {}, traits: Record<string, string> = {}): Build =>
@@ -177,5 +180,34 @@ describe('slots of twelve strings', () => {
     const gap = (g: number) => p[2 * g]!.gaps - gauges[2 * g]! / 2 - (p[2 * g - 1]!.gaps + gauges[2 * g - 1]! / 2)
     for (let g = 2; g < 6; g++) expect(gap(g)).toBeCloseTo(gap(1), 9)
     expect(p.at(-1)!.gaps).toBeCloseTo(20, 9)
+  })
+})
+
+describe('sizes nobody has measured', () => {
+  const guessed = (build: Build, ...refs: readonly SizeRef[]): Build => {
+    const b = structuredClone(build)
+    for (const { slot, size } of refs) {
+      const own = b.parts[slot]!.sizes[size]
+      if (own) b.parts[slot]!.sizes[size] = { ...own, known: 'assumed' }
+    }
+    return b
+  }
+  const spread: SizeRef = { slot: 'bridge', size: 'spread' }
+  const radius: SizeRef = { slot: 'neck', size: 'board.radius' }
+  it('place no slot, arch no saddle, choke no bend, cut no shim and turn no stud', () => {
+    const known = fullBuild()
+    expect(slotSpacing(known)).toBeDefined()
+    expect(slotSpacing(guessed(known, { slot: 'neck', size: 'nut.width' }, { slot: 'nut', size: 'spread' }))).toBeUndefined()
+    expect(saddleArch(known)).toBeDefined()
+    for (const ref of [spread, radius]) expect(saddleArch(guessed(known, ref)), ref.size).toBeUndefined()
+    expect(chokes(known).length).toBeGreaterThan(0)
+    for (const ref of [spread, radius]) expect(chokes(guessed(known, ref)), ref.size).toEqual([])
+    expect(neckShim(known, -0.5)).toBeDefined()
+    expect(neckShim(guessed(known, { slot: 'body', size: 'pocket.length' }), -0.5)).toBeUndefined()
+    const action = (build: Build) => setupResult(measuredBuild(build, { bass: 2.4, treble: 2.2 })).moves.find((m) => m.id === 'action')!
+    expect(action(known).turns).toHaveLength(2)
+    const open = action(guessed(known, { slot: 'bridge', size: 'studSpacing' }))
+    expect(open.turns).toBeUndefined()
+    expect(open.says).toMatch(/For the turns of its two posts measure string spread and stud spacing of the bridge\.$/)
   })
 })

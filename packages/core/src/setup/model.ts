@@ -10,6 +10,7 @@ import type { Crowns } from '../physics/heldString'
 import type { Point } from '../geometry/point'
 import { isAfter } from '../quantity/moments'
 import { holds } from './staleness'
+import { toldAt } from '../judge/known'
 
 /** Slot bottom over the fret plane where nobody has read it, mm. [practice] */
 const SLOT = 0.45
@@ -134,7 +135,7 @@ export function highFrets(build: Build): { fret: number; by: number; strings: nu
 
 /** Board radius under the saddles, mm: of a compound board carried on to there. Nothing where it is not known. */
 export function radiusAtSaddles(build: Build): number | undefined {
-  const nut = valueAt(build, { slot: 'neck', size: 'board.radius' })
+  const nut = toldAt(build, { slot: 'neck', size: 'board.radius' })?.value
   if (nut === undefined) return undefined
   const scale = sizeAt(build, { slot: 'neck', size: 'scale' })?.value ?? build.scale
   const frets = Math.round(sizeAt(build, { slot: 'neck', size: 'frets' })?.value ?? 22)

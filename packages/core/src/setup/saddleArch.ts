@@ -1,8 +1,8 @@
 import type { Build } from '../document/build'
-import { valueAt } from '../document/read'
 import { heightScrewOf } from './screws'
 import { traitAt } from '../document/read'
 import { radiusAtSaddles } from './model'
+import { toldAt } from '../judge/known'
 
 /** How far an arc of a radius stands over its chord at a place off its middle, mm. [physics] @param half of the chord */
 export const overChord = (radius: number, half: number, off: number): number =>
@@ -26,9 +26,9 @@ export const acrossSaddles = (build: Build, spread: number): number[] =>
 /** Saddle heights that follow the board: from its radius at the saddles, between two outer values. Nothing where radius or spread is unknown. */
 export function saddleArch(build: Build): SaddleArch | undefined {
   const radius = radiusAtSaddles(build)
-  const spread = valueAt(build, { slot: 'bridge', size: 'spread' })
+  const spread = toldAt(build, { slot: 'bridge', size: 'spread' })?.value
   if (radius === undefined || spread === undefined || build.strings < 3) return undefined
-  const own = valueAt(build, { slot: 'bridge', size: 'saddle.radius' })
+  const own = toldAt(build, { slot: 'bridge', size: 'saddle.radius' })?.value
   const half = spread / 2
   const fixed = heightScrewOf(traitAt(build, 'bridge', 'mount')) !== 'grub' && own !== undefined
   const tops = acrossSaddles(build, spread).map((off, i) => ({

@@ -1,8 +1,9 @@
 import type { Build } from '../document/build'
-import { isGlued, valueAt } from '../document/read'
+import { isGlued } from '../document/read'
 import { datums } from '../instrument/datums'
 import { saddleMoveFor } from './action'
 import type { SlotWork } from './nutSlots'
+import { toldAt } from '../judge/known'
 
 /** What a nut shim is made thicker by, so that every slot can be filed again, mm. [practice] */
 const SPARE = 0.1
@@ -25,7 +26,7 @@ export function nutShim(slots: readonly SlotWork[]): { thickness: number; says: 
 export function neckShim(build: Build, change: number, back = 0): { thickness: number; degrees: number; length: number } | undefined {
   if (isGlued(build) || change >= 0) return undefined
   const { mouth, scale } = datums(build)
-  const length = valueAt(build, { slot: 'body', size: 'pocket.length' })
+  const length = toldAt(build, { slot: 'body', size: 'pocket.length' })?.value
   if (length === undefined || scale - mouth < 50) return undefined
   const angle = -saddleMoveFor(change, back) / (scale * (1 + back) - mouth)
   return { thickness: angle * length, degrees: (angle * 180) / Math.PI, length }

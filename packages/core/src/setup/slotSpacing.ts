@@ -1,5 +1,6 @@
 import type { Build } from '../document/build'
-import { sizeAt, valueAt } from '../document/read'
+import { valueAt } from '../document/read'
+import { toldAt } from '../judge/known'
 
 /** Two strings of a course lie so far apart, centre to centre, mm. [practice] */
 const IN_COURSE = 1.9
@@ -12,10 +13,13 @@ export interface SlotPlace {
   gauge?: number
 }
 
-/** Places of the slots across: by equal centres, and by equal gaps; of twelve strings course by course. */
+/**
+ * Places of the slots across: by equal centres, and by equal gaps; of twelve strings course by course. Nothing while nobody has measured
+ * board or nut: slots filed by a guess are a new nut.
+ */
 export function slotSpacing(build: Build): SlotPlace[] | undefined {
-  const width = valueAt(build, { slot: 'neck', size: 'nut.width' })
-  const spread = sizeAt(build, { slot: 'nut', size: 'spread' })?.value ?? (width === undefined ? undefined : width - 7)
+  const width = toldAt(build, { slot: 'neck', size: 'nut.width' })?.value
+  const spread = toldAt(build, { slot: 'nut', size: 'spread' })?.value ?? (width === undefined ? undefined : width - 7)
   if (spread === undefined || build.strings < 2) return undefined
   const gauges = Array.from({ length: build.strings }, (_, i) => valueAt(build, { slot: 'strings', size: `gauge.${i + 1}` }))
   const inCourse = build.strings === 12 ? 2 : 1
