@@ -22,8 +22,8 @@ const node = (name: string, root: string, ...setup: string[]) => ({
     isolate: false,
     include: ['src/**/*.test.ts'],
     // Far more than any test takes: a busy machine is no fault of what is tested.
-    testTimeout: 120_000,
-    hookTimeout: 120_000,
+    testTimeout: 300_000,
+    hookTimeout: 300_000,
     setupFiles: [seed, ...setup],
   },
 })
@@ -71,8 +71,8 @@ export default defineConfig({
           environment: 'jsdom',
           // Each file has a world of its own, made far sooner than a process of its own.
           pool: 'vmThreads',
-          testTimeout: 120_000,
-          hookTimeout: 120_000,
+          testTimeout: 300_000,
+          hookTimeout: 300_000,
           setupFiles: [seed, ...quicker],
           include: ['src/**/*.test.{ts,tsx}'],
         },
