@@ -1,12 +1,13 @@
 import type { Build } from '../document/build'
 import { specAt, chosenParts, type SizeRef } from '../document/read'
 import { whyNotValue } from '../parts/check'
+import type { SizeUnit } from '../parts/kind'
 import { KINDS } from '../parts/kinds/index'
 import { slotSpec, type Slot } from '../parts/slots'
 import { parseFarads, parseOhms } from '../quantity/electrical'
 import { parseLength, type LengthSystem } from '../quantity/length'
-import { meant, words } from './said'
-import { KNOWN, lengthDoubt, electricalDoubt, type Known, type Size } from '../quantity/size'
+import { KNOWN, lengthDoubt, electricalDoubt, isMeasured, type Known, type Size } from '../quantity/size'
+import { amountsOf, isAmount, meant, saidIn, words, wordsOf, type Amount, type Said } from './said'
 
 /** A quick entry understood as a size, offered for filing. */
 export interface Filing {
@@ -16,10 +17,16 @@ export interface Filing {
 }
 
 const TOOL_WORDS = new Set<string>(KNOWN)
+/** A scale weighs and a meter reads ohms; neither measures a length. */
+const fitsUnit = (tool: Known, unit: SizeUnit) =>
+  !isMeasured(tool) || (unit === 'mm' ? tool !== 'meter' && tool !== 'scale' : tool === 'meter')
+/** What is denied, wanted or asked is no size of it. */
+const DENIED = new Set('not no never wrong want wanted should would could must if than ? ~ ≈ < > ≤ ≥ ± about'.split(' '))
 
 /** A size that may have been meant, with how much of what was said its names cover. */
 interface Candidate {
-  ref: SizeRef
+  filing: Filing
+  unit: SizeUnit
   score: number
   /** How many names it has: the fewer, the plainer it was meant. */
   names: number
@@ -27,62 +34,88 @@ interface Candidate {
   whole: boolean
 }
 
-interface Heard {
-  spoken: string
-  tool?: Known
-  candidates: Candidate[]
+/** A size of a chosen part with what it can be called. */
+interface Named {
+  ref: SizeRef
+  label: string[]
+  names: Set<string>
+  /** Numbers in its label: the fret, the string. */
+  numbers: number[]
 }
 
-/** The number, the tool, and the sizes of chosen parts whose names were said, the best covered first. */
-function hear(build: Build, text: string): Heard | undefined {
-  const tokens = text.trim().split(/\s+/)
-  const tool = tokens.map((t) => t.toLowerCase()).find((t) => TOOL_WORDS.has(t)) as Known | undefined
-  const numberAt = tokens.findIndex((t) => /^[-+]?[.\d]/.test(t))
-  if (numberAt < 0) return undefined
-  const unit = /^(mm|cm|in|inch|"|thou|mil|k|m|ohms?|kohms?)$/i.test(tokens[numberAt + 1] ?? '') ? ` ${tokens[numberAt + 1]}` : ''
-  const rest = tokens.filter((t, i) => i !== numberAt && !(unit && i === numberAt + 1) && t.toLowerCase() !== tool).join(' ')
-  const said = new Set(meant(rest))
-  if (!said.size) return undefined
-  const candidates = named(build)
-    .map(({ ref, label, names }) => ({
-      ref,
-      score: [...said].filter((w) => names.has(w)).length / said.size,
-      names: names.size,
-      whole: label.every((w) => said.has(w)),
-    }))
-    .filter((c) => c.score > 0)
-    .toSorted((a, b) => b.score - a.score || a.names - b.names)
-  return { spoken: `${tokens[numberAt]}${unit}`, ...(tool ? { tool } : {}), candidates }
+function named(build: Build): Named[] {
+  return chosenParts(build).flatMap(([slot, part]) =>
+    Object.entries(KINDS[part.kind].sizes).map(([size, spec]) => ({
+      ref: { slot: slot as Slot, size },
+      label: meant(words(spec.label)),
+      names: new Set([...words(slotSpec(slot).label), ...words(spec.label), ...words(size.replace(/([A-Z])/g, ' $1'))]),
+      numbers: (spec.label.match(/\d+/g) ?? []).map(Number),
+    })),
+  )
 }
 
-function filing({ spoken, tool }: Heard, { ref }: Candidate, system: LengthSystem): Filing | undefined {
+/** What is left of the amounts once the numbers of a label are taken out; nothing where one of them was not said. */
+function besides(said: readonly Amount[], numbers: readonly number[]): Amount[] | undefined {
+  const left = [...said]
+  for (const n of numbers) {
+    const at = left.findIndex((a) => a.value === n && !a.unit)
+    if (at < 0) return undefined
+    left.splice(at, 1)
+  }
+  return left
+}
+
+function candidate(said: Said, { ref, label, names, numbers }: Named, system: LengthSystem): Candidate[] {
+  const { unit } = specAt(ref)
+  const [amount, ...more] = besides(amountsOf(said), numbers) ?? []
+  if (!amount || more.length) return []
+  const isTool = (w: string) => TOOL_WORDS.has(w) && !names.has(w) && fitsUnit(w as Known, unit)
+  const tool = wordsOf(said).find(isTool) as Known | undefined
+  const filed = filing(ref, amount, tool, system)
+  const spoken = new Set(meant(wordsOf(said)).filter((w) => !isTool(w)))
+  const score = spoken.size ? [...spoken].filter((w) => names.has(w)).length / spoken.size : 0
+  return filed && score > 0 ? [{ filing: filed, unit, score, names: names.size, whole: label.every((w) => spoken.has(w)) }] : []
+}
+
+function filing(ref: SizeRef, { value, written, unit }: Amount, tool: Known | undefined, system: LengthSystem): Filing | undefined {
   const spec = specAt(ref)
+  const electrical = spec.unit === 'ohm' || spec.unit === 'farad'
+  // Nobody says 8.8 for 8.8 ohm: without its letter a small number is not read.
+  if (spec.unit === 'ohm' && !unit && value < 1000 && !/[kmr]/.test(written)) return undefined
   const parsed =
     spec.unit === 'ohm'
-      ? parseOhms(spoken)
+      ? parseOhms(written)
       : spec.unit === 'farad'
-        ? parseFarads(spoken)
+        ? parseFarads(written)
         : spec.unit === 'mm'
-          ? parseLength(spoken, system)
+          ? parseLength(written, system)
           : undefined
   if (!parsed?.ok || whyNotValue(spec, parsed.value)) return undefined
-  const known: Known = tool ?? (spec.unit === 'mm' ? 'calipers' : 'meter')
-  const doubt = spec.unit === 'mm' ? lengthDoubt(known, KINDS[slotSpec(ref.slot).kind].trade) : electricalDoubt(known, parsed.value)
+  const known: Known = tool ?? (electrical ? 'meter' : 'calipers')
+  const doubt = electrical ? electricalDoubt(known, parsed.value) : lengthDoubt(known, KINDS[slotSpec(ref.slot).kind].trade)
   return { ref, size: { value: parsed.value, doubt, known }, label: `${slotSpec(ref.slot).label}: ${spec.label.toLowerCase()}` }
 }
 
+/** The sizes of chosen parts that could have that number and whose names were said, the best covered first. */
+function candidates(build: Build, text: string, system: LengthSystem): Candidate[] {
+  const said = saidIn(text)
+  if (!said.some(isAmount) || wordsOf(said).some((w) => DENIED.has(w))) return []
+  return named(build)
+    .flatMap((n) => candidate(said, n, system))
+    .toSorted((a, b) => b.score - a.score || a.names - b.names)
+}
+
 /**
- * Understands "pocket width mouth 56.12 calipers" or "neck pickup resistance is 8.80k": the number, the tool, and the size of a chosen part
+ * Understands "pocket width mouth 56.12 calipers" or "neck pickup resistance is 8.80k": one number, the tool, and the size of a chosen part
  * whose names cover all the other words. Nothing when no size is meant for certain.
  */
 export function understand(build: Build, text: string, system: LengthSystem = 'mm'): Filing | undefined {
-  const heard = hear(build, text)
-  const covered = (heard?.candidates ?? []).filter((c) => c.score === 1)
+  const covered = candidates(build, text, system).filter((c) => c.score === 1)
   // One alone, or the only one whose label was said to its end: "heel width" is the start of two.
   const whole = covered.filter((c) => c.whole)
-  const [best, second] = covered.length === 1 ? covered : whole
-  if (!heard || !best || second?.names === best.names) return undefined
-  return filing(heard, best, system)
+  const [best, second] = covered.length === 1 && (covered[0]!.whole || covered[0]!.unit !== 'mm') ? covered : whole
+  if (!best || second?.names === best.names) return undefined
+  return best.filing
 }
 
 /** Most near misses that are offered. [ours] */
@@ -92,22 +125,9 @@ const NEAR = 0.6
 
 /** Sizes that come near what was said and could have that number, nearest first: offered where none is certain. */
 export function nearest(build: Build, text: string, system: LengthSystem = 'mm'): Filing[] {
-  const heard = hear(build, text)
-  if (!heard) return []
-  const near = heard.candidates.filter((c) => c.score >= NEAR)
-  const best = near[0]?.score
+  const near = candidates(build, text, system).filter((c) => c.score >= NEAR)
   return near
-    .filter((c) => c.score === best)
-    .flatMap((c) => filing(heard, c, system) ?? [])
+    .filter((c) => c.score === near[0]!.score)
+    .map((c) => c.filing)
     .slice(0, OFFERED)
-}
-
-function named(build: Build): { ref: SizeRef; label: string[]; names: Set<string> }[] {
-  return chosenParts(build).flatMap(([slot, part]) =>
-    Object.entries(KINDS[part.kind].sizes).map(([size, spec]) => ({
-      ref: { slot: slot as Slot, size },
-      label: meant(spec.label),
-      names: new Set([...words(slotSpec(slot).label), ...words(spec.label)]),
-    })),
-  )
 }
