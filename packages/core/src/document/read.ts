@@ -2,7 +2,7 @@ import type { SizeSpec } from '../parts/kind'
 import { KINDS, type SizeKey } from '../parts/kinds/index'
 import type { Part } from '../parts/part'
 import { isSlot, slotSpec, type KindOf, type Slot } from '../parts/slots'
-import type { Size } from '../quantity/size'
+import { told, type Size } from '../quantity/size'
 import { effectsOf, type Build } from './build'
 
 /** Names one size of one chosen part. */
@@ -62,8 +62,7 @@ export const valueAt = (build: Build, ref: SizeRef): number | undefined => sizeA
 export const traitAt = (build: Build, slot: Slot, trait: string): string | undefined => build.parts[slot]?.traits[trait]
 
 /** Has somebody said it, by reading or by listing, or is it only assumed? */
-export const isSaid = (build: Build, ...refs: readonly SizeRef[]): boolean =>
-  refs.every((ref) => (enteredAt(build, ref)?.known ?? 'assumed') !== 'assumed')
+export const isSaid = (build: Build, ...refs: readonly SizeRef[]): boolean => refs.every((ref) => told(enteredAt(build, ref)) !== undefined)
 
 /** Is the neck glued in? It then goes in before any finish, and has no screws. */
 export const isGlued = (build: Build): boolean => traitAt(build, 'neck', 'joint') === 'set'

@@ -1,7 +1,7 @@
 import type { Build } from '../document/build'
 import { answersSizes, sizeAt, traitAt, type SizeRef } from '../document/read'
 import type { TraitRef } from '../judge/completed'
-import type { Size } from '../quantity/size'
+import { told, type Size } from '../quantity/size'
 
 /** Is a hole there already? A size somebody read of it says so too. Nothing where nobody has said. */
 export function isThere(build: Build, trait: TraitRef, ...read: readonly SizeRef[]): boolean | undefined {
@@ -25,6 +25,5 @@ export function summed(terms: readonly (readonly [factor: number, size: Size])[]
  */
 export const withoutGuesses = (build: Build): Build =>
   answersSizes(new Proxy(build, {}), (slot, size) => {
-    const entered = build.parts[slot]?.sizes[size]
-    return entered?.known === 'assumed' ? undefined : entered
+    return told(build.parts[slot]?.sizes[size])
   })

@@ -4,8 +4,7 @@ import type { DetailTable } from '../judge/joint'
 import { sameWords, UNKNOWN, whereSame } from '../judge/unsure'
 import { bandOf } from '../parts/kind'
 import { KINDS } from '../parts/kinds/index'
-import type { Part } from '../parts/part'
-import { slotSpec, type Slot } from '../parts/slots'
+import { unknownSizes, untoldTraits } from '../parts/unknown'
 import { JOINT_KINDS } from './findJoints'
 import { existsIn, type JointKind } from './kind'
 
@@ -58,7 +57,10 @@ const TIMES = 4
 function otherwise(kind: JointKind, build: Build): Build[] {
   const open = [...kind.needs, ...(kind.also ?? [])].flatMap((slot) => {
     const part = build.parts[slot]
-    return part ? [{ slot, part, spec: KINDS[slotSpec(slot).kind], ...unknownOf(part, slot) }] : []
+    if (!part) return []
+    // A part's mass that was not weighed is reckoned from its wood.
+    const sizes = unknownSizes(part).filter((size) => size !== 'mass')
+    return [{ slot, part, spec: KINDS[part.kind], sizes, traits: untoldTraits(part) }]
   })
   if (!open.some((o) => o.sizes.length || o.traits.length)) return []
   const options = open.flatMap(({ traits, spec }) => traits.map((t) => spec.traits[t]!.options.length))
@@ -82,18 +84,6 @@ function otherwise(kind: JointKind, build: Build): Build[] {
     }
     return { ...build, parts }
   })
-}
-
-/** What is left out where there is none is known to be none; a part's mass that was not weighed is reckoned from its wood. */
-function unknownOf(part: Part, slot: Slot): { sizes: string[]; traits: string[] } {
-  const spec = KINDS[slotSpec(slot).kind]
-  return {
-    sizes: Object.keys(spec.sizes).filter((size) => {
-      const known = part.sizes[size]?.known
-      return size !== 'mass' && (known === 'assumed' || (known === undefined && !spec.sizes[size]!.optional))
-    }),
-    traits: Object.keys(spec.traits).filter((trait) => part.traits[trait] === undefined),
-  }
 }
 
 const NOTE = `${UNKNOWN}: not known yet`

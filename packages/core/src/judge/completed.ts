@@ -3,7 +3,7 @@ import { answersSizes, type SizeRef } from '../document/read'
 import { KINDS } from '../parts/kinds/index'
 import type { Part } from '../parts/part'
 import { isSlot, slotSpec, type Slot } from '../parts/slots'
-import type { Size } from '../quantity/size'
+import { told, type Size } from '../quantity/size'
 
 /** Names one trait of one chosen part. */
 export interface TraitRef {
@@ -66,10 +66,10 @@ function completedPart(part: Part, slot: Slot, suppose: Suppose, note: { noted: 
   const meet = (size: string) => {
     const spec = Object.hasOwn(kind.sizes, size) ? kind.sizes[size] : undefined
     const entered = Object.hasOwn(part.sizes, size) ? part.sizes[size] : undefined
-    const told = entered !== undefined && entered.known !== 'assumed'
+    const isTold = told(entered) !== undefined
     // Not a size of its kind, or left out because there is none: the part itself answers.
     const silent = !spec || (!entered && spec.optional)
-    const found = silent ? undefined : { key: `${slot}/${size}`, ref: { slot, size }, entered, told, notedIn: undefined }
+    const found = silent ? undefined : { key: `${slot}/${size}`, ref: { slot, size }, entered, told: isTold, notedIn: undefined }
     if (found) met.set(size, found)
     return found ?? entered
   }

@@ -3,7 +3,7 @@ import { sizeAt, specAt, traitAt, withJobs, type SizeRef } from '../document/rea
 import { bandOf, usualOf } from '../parts/kind'
 import type { Slot } from '../parts/slots'
 import { doubtOf, linear, ofSize, type Distribution } from '../quantity/distribution'
-import type { Size } from '../quantity/size'
+import { told, type Size } from '../quantity/size'
 
 /** A size as a check sees it: known, or as widely as it may be. Throws for a part that is not there, which is a mistake in code. */
 export function sizeIn(build: Build, ref: SizeRef): Size {
@@ -20,8 +20,7 @@ export function sizesIn<const K extends string>(build: Build, refs: Readonly<Rec
 
 /** The size where somebody has said it; within a check everything else has an answer that was only supposed. */
 export function toldAt(build: Build, ref: SizeRef): Size | undefined {
-  const size = sizeAt(build, ref)
-  return size?.known === 'assumed' ? undefined : size
+  return told(sizeAt(build, ref))
 }
 
 export function traitIn(build: Build, slot: Slot, trait: string): string {

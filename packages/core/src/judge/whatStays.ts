@@ -1,18 +1,19 @@
 import type { Build, JobEffect } from '../document/build'
 import { sizeAt, sizeRef, specAt, traitAt, type SizeRef } from '../document/read'
 import { bandOf } from '../parts/kind'
+import { told } from '../quantity/size'
 
 /** Wood that must stay under every face and between cavities after any deepening or boring, mm. [practice] */
 export const STAYS = 2.5
 
 /** The least a size may be by what is known of it. */
 function atLeast(build: Build, ref: SizeRef): number {
-  const size = sizeAt(build, ref)
-  return size && size.known !== 'assumed' ? size.value - size.doubt : bandOf(specAt(ref)).low
+  const size = told(sizeAt(build, ref))
+  return size ? size.value - size.doubt : bandOf(specAt(ref)).low
 }
 function atMost(build: Build, ref: SizeRef): number {
-  const size = sizeAt(build, ref)
-  return size && size.known !== 'assumed' ? size.value + size.doubt : bandOf(specAt(ref)).high
+  const size = told(sizeAt(build, ref))
+  return size ? size.value + size.doubt : bandOf(specAt(ref)).high
 }
 
 const THICKNESS = sizeRef('body', 'thickness')

@@ -13,6 +13,8 @@ import { printMm } from '../quantity/length'
 import { jaws } from './jaws'
 import { sketchOf } from './sketches'
 import type { Hold, Place, Sketch, View } from './sketch'
+import { told } from '../quantity/size'
+import { unknownSizes } from '../parts/unknown'
 
 /** Room between two views of a part, as a share of the larger. */
 const APART = 0.16
@@ -37,10 +39,7 @@ const numbersOf = (part: Part): Drawing['numbers'] =>
   }))
 
 /** Does anything of it rest on usual values? */
-const guessed = (part: Part): boolean =>
-  Object.entries(KINDS[part.kind].sizes).some(
-    ([key, spec]) => spec.unit === 'mm' && !spec.optional && (part.sizes[key]?.known ?? 'assumed') === 'assumed',
-  )
+const guessed = (part: Part): boolean => unknownSizes(part).some((size) => KINDS[part.kind].sizes[size]!.unit === 'mm')
 
 /** The part in hand as it looks from its sizes, its sides under one another; what nobody has measured is dotted. */
 export function partDrawing(build: Build, slot: Slot): Drawing {
@@ -131,8 +130,8 @@ const HOLD_WORDS: Readonly<Record<Hold, string>> = {
 
 /** What a size is so far: "9.82 mm", or a question. */
 function soFar(build: Build, ref: SizeRef): string {
-  const now = enteredAt(build, ref)
-  return now && now.known !== 'assumed' ? printValue(now.value, specAt(ref).unit) : '?'
+  const now = told(enteredAt(build, ref))
+  return now ? printValue(now.value, specAt(ref).unit) : '?'
 }
 /** What such parts are found with, for a size that nobody has said. */
 function found(build: Build, ref: SizeRef): string {

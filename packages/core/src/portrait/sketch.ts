@@ -7,6 +7,7 @@ import { usualOf } from '../parts/kind'
 import { KINDS } from '../parts/kinds/index'
 import type { Part } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
+import { told } from '../quantity/size'
 
 /** What a reading is taken with at its place: jaws over it, jaws in it, the rod down to a floor, a rule along it, a gauge held to it. */
 export type Hold = 'outside' | 'inside' | 'depth' | 'rule' | 'gauge'
@@ -62,8 +63,7 @@ export class Sketch {
   }
   /** Has somebody said it, by listing or by reading? */
   known(size: string): boolean {
-    const size_ = this.part?.sizes[size]
-    return size_ !== undefined && size_.known !== 'assumed'
+    return told(this.part?.sizes[size]) !== undefined
   }
 
   view(id: string, title: string): this {

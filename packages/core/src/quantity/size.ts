@@ -14,6 +14,9 @@ export const KNOWN = ['calipers', 'rule', 'tape', 'template', 'photo', 'meter', 
 /** How a size is known: the tool it was measured with, or that a seller says so, or that it is the usual value. */
 export type Known = (typeof KNOWN)[number]
 
+/** A size where somebody has said it, by reading or by listing; nothing where it is only the usual value. */
+export const told = (size: Size | undefined): Size | undefined => (size?.known === 'assumed' ? undefined : size)
+
 export const isMeasured = (known: Known): boolean => known !== 'listed' && known !== 'assumed'
 
 /** What kind of listing a size comes from decides how far a seller's figure can be off. */

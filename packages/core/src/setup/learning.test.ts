@@ -72,6 +72,18 @@ describe('what a turn gives, learned', () => {
         expect(learnedPitch(b)!.per).toBeCloseTo(pitch, 6)
       }),
     ))
+  it('posts whose distance is only assumed: unlike turns teach nothing, both alike teach the thread', () => {
+    const b0 = changed(bare('post'), {}, {})
+    const studs = b0.parts.bridge!.sizes['studSpacing']!
+    const bridge = { ...b0.parts.bridge!, sizes: { ...b0.parts.bridge!.sizes, studSpacing: { ...studs, known: 'assumed' as const } } }
+    const unread = { ...b0, parts: { ...b0.parts, bridge } }
+    const unlike = [action(6, 2.4), turn('bass', -2), turn('treble', -1), action(6, 1.9)]
+    expect(learnedPitch(after(b0, ...unlike))).toBeDefined()
+    expect(learnedPitch(after(unread, ...unlike))).toBeUndefined()
+    // Two turns took 0.5 mm of action, which is 1 mm of bridge: 0.5 mm a turn, seen from above clockwise goes down on a thumb wheel.
+    const alike = [action(6, 2.4), turn('bass', 2), turn('treble', 2), action(6, 1.9)]
+    expect(learnedPitch(after(unread, ...alike))!.per).toBeCloseTo(0.5, 6)
+  })
   it('turns written down the wrong way round are doubted, and the millimetres lead', () => {
     const b = after(bare('two-stud'), action(6, 2.4), action(1, 2.4), turn('bass', -2), turn('treble', -2), action(6, 1.9), action(1, 1.9))
     expect(move(b, 'action').says).toMatch(/the other way than such screws do/)

@@ -1,7 +1,8 @@
 import type { Build, ScrewTurn, SetupReading, SetupScrew, SetupWhat } from '../document/build'
-import { traitAt, valueAt } from '../document/read'
+import { traitAt } from '../document/read'
 import { bassString, readingsOf, type Asked } from '../document/setupReadings'
 import { heightScrewOf, SCREWS } from './screws'
+import { toldAt } from '../judge/known'
 import { isAfter } from '../quantity/moments'
 
 /** What a turn clockwise did to the number its screw is for: mm, or cents, and how many pairs of readings say so. */
@@ -97,15 +98,17 @@ export function learnedPitch(build: Build): Learned | undefined {
   const screw = heightScrewOf(traitAt(build, 'bridge', 'mount'))
   if (!screw) return undefined
   const up = SCREWS[screw].clockwise === 'up' ? 1 : -1
-  const spread = valueAt(build, { slot: 'bridge', size: 'spread' })
-  const posts = valueAt(build, { slot: 'bridge', size: 'studSpacing' })
+  const spread = toldAt(build, { slot: 'bridge', size: 'spread' })?.value
+  const posts = toldAt(build, { slot: 'bridge', size: 'studSpacing' })?.value
   const points = (['bass', 'treble'] as const).flatMap((side) =>
     pairsOf(build, side)
       .filter((p) => p.turned('truss') === 0 && p.turned('claw') === 0)
-      .map((p) => {
+      .flatMap((p) => {
         const own = p.turned(side)
         const other = p.turned(side === 'bass' ? 'treble' : 'bass')
-        // A bridge on posts is a straight line across: its outer strings lie inside or outside of them.
+        // A bridge on posts is a straight line across: its outer strings lie inside or outside of them, nobody knows how far without both
+        // widths; only where both posts were turned alike that is no matter.
+        if (screw !== 'grub' && own !== other && !(spread && posts)) return []
         const share = screw === 'grub' || !spread || !posts ? 1 : (1 + spread / posts) / 2
         return { cause: (up * (share * own + (1 - share) * other)) / 2, effect: p.change }
       }),

@@ -4,7 +4,7 @@ import { checksOnce } from '../../judge/assemble'
 import type { JudgedJoint } from '../../judge/joint'
 import { KINDS } from '../../parts/kinds/index'
 import { slotSpec } from '../../parts/slots'
-import { isMeasured, type Size } from '../../quantity/size'
+import { isMeasured, told, type Size } from '../../quantity/size'
 import { JOINT_KINDS } from '../findJoints'
 import { existsIn, type JointKind } from '../kind'
 import { bestTool, predictive, slices, withSizes } from './readings'
@@ -83,8 +83,7 @@ function doubtful(build: Build, kind: JointKind, joint: JudgedJoint, tools: read
 function readingsOf(build: Build, ref: SizeRef, tools: readonly Tool[], count: number): (k: number) => Size {
   const spec = specAt(ref)
   const best = bestTool(ref, tools)!
-  const now = enteredAt(build, ref)
-  const known = now?.known === 'assumed' ? undefined : now
+  const known = told(enteredAt(build, ref))
   const values = slices(predictive(known, spec, KINDS[slotSpec(ref.slot).kind].trade === 'wood'), count).map((v) =>
     Math.min(spec.max, Math.max(spec.min, v)),
   )
