@@ -25,7 +25,7 @@ export function DrawingView({ drawing, onPick, onHandle }: Props) {
   const press = (thing: string | undefined) => thing && onPick?.(thing)
   return (
     <figure className="flex h-full min-h-0 flex-col">
-      <figcaption className="label truncate px-4 pt-2 text-[13px] text-soft">
+      <figcaption className="label line-clamp-2 shrink-0 px-4 pt-2 text-[13px] text-soft">
         <span className="font-semibold tracking-wide text-ink">{drawing.title}</span>
         {drawing.note && <span> · {drawing.note}</span>}
       </figcaption>
@@ -39,7 +39,7 @@ export function DrawingView({ drawing, onPick, onHandle }: Props) {
             onClick={(e) => press(pickedThing(e))}
           >
             {drawing.marks.map((mark, i) => (
-              <MarkShape key={i} mark={mark} project={project} scale={scale} pickable={!!onPick} />
+              <MarkShape key={i} mark={mark} project={project} scale={scale} pickable={!!onPick} sheet={width} />
             ))}
             {onHandle &&
               drawing.handles?.map((h) => <HandleRing key={h.id} handle={h} project={project} scale={scale} onMove={onHandle} />)}

@@ -13,6 +13,8 @@ interface Props {
   selected?: boolean
   /** Marks that stand for a thing can be pressed; who shows them hears of it by `pickedThing`. */
   pickable?: boolean
+  /** Width of the sheet, px: a figure that would leave it on the right stands on the left. */
+  sheet?: number
 }
 
 /** Which thing's mark was pressed. */
@@ -28,7 +30,7 @@ const pathOf = (points: readonly Point[], project: Project, close: boolean) =>
     .join('L')}${close ? 'Z' : ''}`
 
 /** One mark in pixels. What a role looks like is in roles.css. */
-export const MarkShape = memo(function MarkShape({ mark, project, scale, selected, pickable }: Props) {
+export const MarkShape = memo(function MarkShape({ mark, project, scale, selected, pickable, sheet }: Props) {
   const thing = 'thing' in mark ? mark.thing : undefined
   const pick = thing && pickable ? { 'data-thing': thing } : {}
   const dashed = 'dashed' in mark && mark.dashed ? ' mk-dashed' : ''
@@ -65,12 +67,20 @@ export const MarkShape = memo(function MarkShape({ mark, project, scale, selecte
       )
     }
     case 'dimension':
-      return <Dimension from={project(mark.from)} to={project(mark.to)} text={mark.text} strong={mark.emphasis ?? false} />
+      return <Dimension from={project(mark.from)} to={project(mark.to)} text={mark.text} strong={mark.emphasis ?? false} sheet={sheet} />
   }
 })
 
 /** Arrowed line with its number on a patch of paper; beside the line when it is too short to carry it. */
-function Dimension({ from, to, text, strong }: { from: Point; to: Point; text: string; strong: boolean }) {
+interface DimensionProps {
+  from: Point
+  to: Point
+  text: string
+  strong: boolean
+  sheet: number | undefined
+}
+
+function Dimension({ from, to, text, strong, sheet = Infinity }: DimensionProps) {
   const length = Math.hypot(to.x - from.x, to.y - from.y)
   const level = Math.abs(to.x - from.x) >= Math.abs(to.y - from.y)
   const width = text.length * (strong ? FIGURE_WIDTH * 1.16 : FIGURE_WIDTH) + 8
@@ -78,7 +88,9 @@ function Dimension({ from, to, text, strong }: { from: Point; to: Point; text: s
   const inside = level ? length > width + 16 : length > height + 14
   const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 }
   const low = { x: Math.max(from.x, to.x), y: Math.max(from.y, to.y) }
-  const at = inside ? middle : level ? { x: low.x + width / 2 + 6, y: middle.y } : { x: middle.x + width / 2 + 6, y: middle.y }
+  const right = (level ? low.x : middle.x) + width / 2 + 6
+  const left = (level ? Math.min(from.x, to.x) : middle.x) - width / 2 - 6
+  const at = inside ? middle : { x: right + width / 2 > sheet ? left : right, y: middle.y }
   const arrow = (tip: Point, other: Point) => {
     if (length < 9) return null
     const ux = (other.x - tip.x) / length

@@ -128,6 +128,24 @@ describe('drawings on the screen', () => {
     expect(c - a).toBeCloseTo(260, 1)
     expect(b).toBeCloseTo(0, 1)
   })
+  it('a figure too long for its dimension stands beside it, on the side that has room', () => {
+    const wide = { x: 0, y: 0, width: 400, height: 10 }
+    const at = (from: number) => {
+      const mark = { mark: 'dimension' as const, from: { x: from, y: 5 }, to: { x: from + 8, y: 5 }, text: '8.25' }
+      const { container, unmount } = render(<DrawingView drawing={{ ...drawing, marks: [mark], bounds: wide }} />)
+      const sheet = Number(container.querySelector('svg')!.getAttribute('width'))
+      const [, line] = /^M([\d.]+)/.exec(container.querySelector('path.mk-dim')!.getAttribute('d')!)!.map(Number) as [number, number]
+      const box = container.querySelector('rect')!
+      const x = Number(box.getAttribute('x'))
+      unmount()
+      return { line, x, end: x + Number(box.getAttribute('width')), sheet }
+    }
+    const first = at(0)
+    expect(first.x).toBeGreaterThan(first.line)
+    const last = at(392)
+    expect(last.end).toBeLessThan(last.line)
+    expect(last.end).toBeLessThanOrEqual(last.sheet)
+  })
   it('a thing on it can be picked', () => {
     const pick = vi.fn()
     const { container } = render(<DrawingView drawing={drawing} onPick={pick} />)

@@ -94,6 +94,31 @@ describe('six strings on 762 mm', () => {
   })
 })
 
+describe('a bass of four strings', () => {
+  const bass = (gauges: readonly number[]) =>
+    aBuild(
+      {
+        neck: aPart('neck', { scale: 863.6 }),
+        strings: aPart('strings', { ...Object.fromEntries(gauges.map((g, i) => [`gauge.${i + 1}`, g * 0.0254])), wound: 4 }),
+      },
+      { strings: 4, scale: 863.6 },
+    )
+  it('0.045 to 0.105 on 864 mm is what it is made for: about 190 N on the first, and nothing is said', () => {
+    const b = bass([45, 65, 85, 105])
+    expect(stringPulls(b)[0]!.newton).toBeGreaterThan(170)
+    expect(tuningSays(b)).toBeUndefined()
+  })
+  it('guitar gauges flap on it', () => expect(tuningSays(bass([26, 36, 46, 56]))).toMatch(/it would flap/))
+})
+
+describe('a string at the end of what steel holds', () => {
+  // Stress is rho (2 L f)^2, whatever the gauge: E4 on 864 mm 7850 (2 x 0.8636 x 329.63)^2 = 2.54 GPa, on 648 mm 1.43 GPa.
+  const of = (scale: number) =>
+    aBuild({ neck: aPart('neck', { scale }), strings: aPart('strings', { 'gauge.1': 0.229, wound: 0 }) }, { scale })
+  it('E4 on 864 mm may snap', () => expect(tuningSays(of(863.6))).toMatch(/near what steel wire holds, it may snap/))
+  it('on 648 mm it does not', () => expect(tuningSays(of(648))).toBeUndefined())
+})
+
 describe('twelve strings', () => {
   it('octave strings sound an octave over their courses, from the third on; the first two are pairs', () => {
     const notes = standardTuning(12)

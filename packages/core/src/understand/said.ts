@@ -29,7 +29,7 @@ const FRACTION: Record<string, number> = { half: 1 / 2, quarter: 1 / 4, eighth: 
 const any = (names: readonly string[]) => names.join('|')
 const NUMBER_WORD = any(WHOLE.map(([word]) => word.replace(' ', '[ -]')))
 const END = String.raw`(?![\p{L}\d])`
-const COINS = String.raw`euros?|eur|dollars?|usd|pounds?|gbp`
+const COINS = 'euros?|eur|dollars?|usd|pounds?|gbp'
 /** "4 in the pocket" are no inches. */
 const INCHES = String.raw`in(?!\s+(?:the|an?|my|this|its|position|tune)(?!\p{L}))`
 const UNITS = String.raw`(?:mm|cm|millimetres?|inch(?:es)?|thou|mil|kohms?|ohms?|[km]?ω|[kmr]|[nupµ]f?|cents?|(?:of\s+an?\s+)?turns?|${COINS})${END}|["″€$£]`

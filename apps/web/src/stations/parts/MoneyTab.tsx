@@ -99,7 +99,7 @@ export function MoneyTab() {
             <ul>
               {open.map((s) => (
                 <li key={s.id} className="border-b border-hairline py-1">
-                  {s.title} <span className="text-soft">{s.why}</span>
+                  {s.title} <span className="block text-soft">{s.why}</span>
                 </li>
               ))}
             </ul>
