@@ -1,7 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
+import { JOINT_KINDS } from '../fit/findJoints'
+import { existsIn } from '../fit/kind'
 import type { Slot } from '../parts/slots'
+import { aBass } from '../testing/aBass'
 import { anyBuild, knownBuild } from '../testing/anyBuild'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { drillable } from '../testing/drillable'
@@ -87,6 +90,41 @@ describe('a hole that is refused', () => {
       1_500,
     )
     expect(named).toBeGreaterThan(asked / 20)
+  })
+})
+
+describe('a screw too long for its wood', () => {
+  it('is changed for the same one by the hole and by the joint', () => {
+    let both = 0
+    const slots = fc.constantFrom('neck-screws', 'bridge', 'tuners', 'pickup-neck', 'pickup-middle', 'pickup-bridge')
+    const asked = holds(
+      fc.property(drawn, slots, fc.integer({ min: 5, max: 30 }), (build, slot, longer) => {
+        const part = build.parts[slot]
+        if (!part) return
+        const hung = slot.startsWith('pickup') ? { mount: 'body' } : {}
+        const now = otherScrews(
+          { ...build, parts: { ...build.parts, [slot]: { ...part, traits: { ...part.traits, ...hung } } } },
+          slot,
+          longer,
+        )
+        const longest = holeCards(now)
+          .flatMap((c) => (c.slot === slot ? c.guards : []))
+          .flatMap((g) => /Take one of (\d+) mm or less/.exec(g.says)?.[1] ?? [])
+        const cures = JOINT_KINDS.filter((k) => k.needs.includes(slot) && existsIn(k, now)).flatMap((k) => k.find(now).cures)
+        const shorter = cures.filter((c) => c.plan?.slot === slot && c.plan.size === lengthOf(slot) && c.plan.delta < 0)
+        if (!longest.length || !shorter.length) return
+        both++
+        for (const c of shorter) expect(longest, c.job).toContain(/of (\d+) mm or less/.exec(c.job)?.[1])
+      }),
+      1_500,
+    )
+    expect(both).toBeGreaterThan(asked / 20)
+  })
+  // 45 mm of body, 24 of route: 21 stay. A cover of 20 stands 4 over the floor when it is down: 30 mm of screw reach 26 into 21.
+  it('a pickup’s screw crosses the air under its ears first: 22 mm are the longest, not 18', () => {
+    const bass = drillable(aBass())
+    const card = holeCards(bass).find((c) => c.id === 'pickup-neck')!
+    expect(card.says).toMatch(/The screw is 5 mm too long: it would come out of the body’s back. Take one of 22 mm or less\./)
   })
 })
 

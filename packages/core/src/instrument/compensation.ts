@@ -3,6 +3,7 @@ import { sizeAt, sizeRef } from '../document/read'
 import { fretPlaces } from '../physics/frets'
 import { saddleBack, type Crowns } from '../physics/heldString'
 import { bending, stretching } from '../physics/stiffString'
+import { USUAL_SLOT } from './nutTargets'
 import { stringPulls } from './stringPulls'
 import { wantedOf } from './targets'
 
@@ -11,8 +12,6 @@ const STEEL = 200
 /** A finger presses the string so far under the line of the crowns, lightly and hard, 0.3 of the fret's space behind its fret, mm. [practice] */
 const PRESSED = { light: 0.1, hard: 0.3 }
 const BEHIND = 0.3
-/** Slot bottom over the fret plane where nobody measured it, mm. [practice] */
-const SLOT = 0.5
 
 /** Where one string's saddle has to stand, mm behind the scale line, pressed lightly and hard. */
 export interface Compensation {
@@ -32,7 +31,7 @@ export interface Compensation {
 export function compensations(build: Build, only?: readonly number[]): Compensation[] {
   const scale = sizeAt(build, sizeRef('neck', 'scale'))?.value ?? build.scale
   const frets = sizeAt(build, sizeRef('neck', 'frets'))?.value ?? 22
-  const slot = sizeAt(build, sizeRef('nut', 'slot'))?.value ?? SLOT
+  const slot = sizeAt(build, sizeRef('nut', 'slot'))?.value ?? USUAL_SLOT
   const neck: Crowns = { nut: { x: 0, y: slot }, crowns: fretPlaces(scale, frets).map((x) => ({ x, y: 0 })) }
   const { actionBass, actionTreble } = wantedOf(build)
   return stringPulls(build)

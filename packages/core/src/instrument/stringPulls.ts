@@ -2,7 +2,7 @@ import type { Build } from '../document/build'
 import { sizeAt, traitAt } from '../document/read'
 import { noteName, pitch } from '../physics/pitch'
 import { plainMass, tension, woundMass } from '../physics/stringTension'
-import { tuningOf, tuningsFor } from './tunings'
+import { isBass, tuningOf, tuningsFor } from './tunings'
 
 /** Density of the wrap, kg/m3, by material. [practice] */
 const WRAP: Record<string, number> = { 'nickel-plated': 7870, 'pure-nickel': 8900, bronze: 8800 }
@@ -59,25 +59,24 @@ export function stringPulls(build: Build): StringPull[] {
   })
 }
 
-/** A string pulls within these on an instrument that plays, N: guitars, and basses of four and five strings. [practice] */
-const USUAL = { guitar: { slack: 35, tight: 160 }, bass: { slack: 100, tight: 280 } }
+/** A string pulls within these on an instrument that plays, N: a long-scale guitar tuned as a bass little, a bass's own strings most. [practice] */
+const USUAL = { guitar: { slack: 35, tight: 160 }, bass: { slack: 60, tight: 280 } }
 /** Stress at which music wire of a string's thickness is near its end, N/mm2. [published: ASTM A228 gives about 2 400 to 2 750; from memory] */
 const SNAPS = 2200
 
 /** What is said of a tuning that these strings cannot have been meant for, with the one that fits best; nothing where it fits. */
 export function tuningSays(build: Build): string | undefined {
-  const { slack, tight } = build.strings <= 5 ? USUAL.bass : USUAL.guitar
-  const middle = Math.sqrt(slack * tight)
   const snaps = (p: StringPull) => !p.coreEstimated && p.newton / ((Math.PI / 4) * p.core ** 2) > SNAPS
-  const off = (b: Build) => stringPulls(b).filter((p) => p.newton < slack || p.newton > tight || snaps(p))
-  const far = (p: StringPull) => Math.abs(Math.log(p.newton / middle))
+  const usual = (b: Build) => (isBass(b) ? USUAL.bass : USUAL.guitar)
+  const off = (b: Build) => stringPulls(b).filter((p) => p.newton < usual(b).slack || p.newton > usual(b).tight || snaps(p))
+  const far = (b: Build) => (p: StringPull) => Math.abs(Math.log(p.newton / Math.sqrt(usual(b).slack * usual(b).tight)))
   const wrong = off(build)
-  const [worst] = wrong.toSorted((a, b) => Number(snaps(b)) - Number(snaps(a)) || far(b) - far(a))
+  const [worst] = wrong.toSorted((a, b) => Number(snaps(b)) - Number(snaps(a)) || far(build)(b) - far(build)(a))
   if (!worst) return undefined
-  const miss = (b: Build) => stringPulls(b).reduce((s, p) => s + far(p) ** 2, 0)
+  const miss = (b: Build) => stringPulls(b).reduce((s, p) => s + far(b)(p) ** 2, 0)
   const others = tuningsFor(build.strings).map((tuning) => ({ tuning, build: { ...build, setup: { ...build.setup, tuning } } }))
   const best = others.toSorted((a, b) => miss(a.build) - miss(b.build))[0]
-  const says = `String ${worst.number} would pull ${Math.round(worst.newton)} N at ${worst.note}: ${snaps(worst) ? 'near what steel wire holds, it may snap' : worst.newton > tight ? 'no neck likes it' : 'it would flap'}.`
+  const says = `String ${worst.number} would pull ${Math.round(worst.newton)} N at ${worst.note}: ${snaps(worst) ? 'near what steel wire holds, it may snap' : worst.newton > usual(build).tight ? 'no neck likes it' : 'it would flap'}.`
   return best && best.tuning.name !== tuningOf(build).name && !off(best.build).length
     ? `${says} These gauges fit ${best.tuning.name}.`
     : `${says} Look at gauges, scale and tuning again.`

@@ -1,4 +1,5 @@
 import type { Build, SetupSchool } from '../document/build'
+import { isBass } from './tunings'
 
 /** What a setup aims at, mm. Action is string bottom over the crown of fret 12. */
 export interface Targets {
@@ -10,7 +11,7 @@ export interface Targets {
 }
 
 /** Two schools, both practised; ordinary is the default because it forgives a stronger hand. [practice] */
-export const TARGETS: Record<SetupSchool, Targets> = {
+const GUITAR: Record<SetupSchool, Targets> = {
   ordinary: {
     label: 'ordinary',
     relief: { from: 0.15, to: 0.3 },
@@ -27,9 +28,30 @@ export const TARGETS: Record<SetupSchool, Targets> = {
   },
 }
 
+/** The same of a bass, whose strings swing wider. [practice, from memory] */
+const BASS: Record<SetupSchool, Targets> = {
+  ordinary: {
+    label: 'ordinary',
+    relief: { from: 0.25, to: 0.4 },
+    actionBass: 2.4,
+    actionTreble: 2,
+    why: '6/64 and 5/64 in at fret 12: plays clean under a firm hand.',
+  },
+  low: {
+    label: 'low',
+    relief: { from: 0.15, to: 0.25 },
+    actionBass: 1.9,
+    actionTreble: 1.6,
+    why: '0.075 and 0.063 in at fret 12: a light touch, level frets needed.',
+  },
+}
+
+/** Both schools for this instrument. */
+export const targetsOf = (build: Build): Record<SetupSchool, Targets> => (isBass(build) ? BASS : GUITAR)
+
 /** What is wanted: the school's numbers, or the person's own over them. */
 export function wantedOf(build: Build): Targets {
-  const school = TARGETS[build.setup.school]
+  const school = targetsOf(build)[build.setup.school]
   const own = build.setup.wanted ?? {}
   return {
     ...school,

@@ -40,3 +40,8 @@ export const tuningOf = (build: Build): Tuning => {
 
 /** "E4 B3 G3 D3 A2 E2" */
 export const notesOf = (tuning: Tuning): string => tuning.notes.map(noteName).join(' ')
+
+/** Open E3 or lower on its highest string: an octave under a guitar, however many strings. [practice] */
+const BASS_FROM = -17
+/** A bass by what it is tuned to: it wants more room under its strings than a guitar does. */
+export const isBass = (build: Build): boolean => tuningOf(build).notes[0]! <= BASS_FROM

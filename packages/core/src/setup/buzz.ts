@@ -1,16 +1,18 @@
 import type { Build } from '../document/build'
+import { isBass } from '../instrument/tunings'
 import { clearances, lowestSaddle, worstOf, type Pluck } from '../physics/clearance'
 import { actionAt } from '../physics/nutAction'
 import { chokes, chokeSays } from './choke'
 import { setupModel, type SetupModel } from './model'
 
 /** Usual depth of a pluck, mm, its place before the saddle, and the share of its motion towards the frets. [ours] */
-export const USUAL_ATTACK = 0.8
+const USUAL_ATTACK = { guitar: 0.8, bass: 1.2 }
+export const usualAttack = (build: Build): number => (isBass(build) ? USUAL_ATTACK.bass : USUAL_ATTACK.guitar)
 const PLUCK_AT = 0.185
 const SHARE = 0.6
 
 export const pluckOf = (build: Build, model: Pick<SetupModel, 'scale'>): Pluck => ({
-  depth: build.setup.attack ?? USUAL_ATTACK,
+  depth: build.setup.attack ?? usualAttack(build),
   fromSaddle: PLUCK_AT * model.scale,
   share: SHARE,
 })

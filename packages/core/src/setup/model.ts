@@ -11,9 +11,8 @@ import type { Point } from '../geometry/point'
 import { isAfter } from '../quantity/moments'
 import { holds } from './staleness'
 import { toldAt } from '../judge/known'
+import { USUAL_SLOT } from '../instrument/nutTargets'
 
-/** Slot bottom over the fret plane where nobody has read it, mm. [practice] */
-const SLOT = 0.45
 /** Fret a neck meets its body at, by how it is joined. [practice] */
 const JOINT = { bolted: 16, glued: 16 } as const
 /** Fret a sliver is read at, held down. */
@@ -64,7 +63,7 @@ export function setupModel(build: Build, other: { relief?: number } = {}): Setup
   const targets = wantedOf(build)
   const read = setupReading(build, { what: 'relief' })
   const relief = other.relief ?? read ?? (targets.relief.from + targets.relief.to) / 2
-  const usual = sizeAt(build, { slot: 'nut', size: 'slot' })?.value ?? SLOT
+  const usual = sizeAt(build, { slot: 'nut', size: 'slot' })?.value ?? USUAL_SLOT
   const shape = shapeOf(build, usual, relief)
   const outer = (string: number) => readAction(build, string, shape, usual)
   const [treble, bass] = [outer(1), outer(bassString(build))]
@@ -112,7 +111,7 @@ function slotRead(build: Build, string: number, shape: NeckShape, action: number
   if (sliver && (!gap || !isAfter(gap.at, sliver.at))) return slotForSliver(plain, sliver.fret ?? SLIVER_AT, sliver.value) - plain.nut.y
   if (!gap) return undefined
   // The open gap depends on the saddle, and the saddle on the slot: a few rounds settle it.
-  let slot = SLOT
+  let slot = USUAL_SLOT
   for (let i = 0; i < 12; i++) {
     const neck = crownsOf({ ...shape, slot })
     slot += gap.value - actionAt(neck, saddleFor(neck, shape.scale, action, 12), 1)

@@ -1,21 +1,12 @@
-import type { Build, NutSchool } from '../document/build'
+import type { Build } from '../document/build'
 import { readingsOf } from '../document/setupReadings'
+import { nutTargetOf } from '../instrument/nutTargets'
 import { sliver, openGap, slotForSliver } from '../physics/nutAction'
 import { crownsOf } from '../physics/neckCurve'
 import { SLIVER_AT, type SetupModel } from './model'
 import { staleSays } from './staleness'
 import { isAfter } from '../quantity/moments'
 
-/** Two targets, not one: ordinary, and fine. Sliver over fret 1 held at 3, mm. [practice] */
-export const NUT_TARGETS: Record<NutSchool, { label: string; bass: number; treble: number; why: string }> = {
-  ordinary: {
-    label: 'ordinary',
-    bass: 0.21,
-    treble: 0.16,
-    why: 'open about 0.46 at the bass and 0.41 at the treble: forgives a firm hand',
-  },
-  fine: { label: 'fine', bass: 0.12, treble: 0.06, why: 'open 0.21 to 0.37: light to press, level frets needed' },
-}
 /** Filing stops so far before the number, mm: the last of it is done by feel. [practice] */
 const EARLY = 0.1
 const CLOSE = 0.03
@@ -39,7 +30,7 @@ const readAt = (build: Build, what: 'gap' | 'sliver', string: number): string | 
 
 /** What every slot wants, judged both ways. Computed on the crowns as they stand with this relief. */
 export function nutSlots(build: Build, model: SetupModel): SlotWork[] {
-  const target = NUT_TARGETS[build.setup.nutSchool ?? 'ordinary']
+  const target = nutTargetOf(build)
   return model.strings.map((s): SlotWork => {
     const wanted = target.treble + ((target.bass - target.treble) * (s.number - 1)) / Math.max(1, build.strings - 1)
     const plain = crownsOf({ ...model.shape, slot: 0 })

@@ -1,16 +1,10 @@
 import type { Build } from '../document/build'
-import { traitAt, valueAt } from '../document/read'
 import { bassString, setupReading } from '../document/setupReadings'
 import { PLACES } from '../instrument/guardPlace'
+import { poleDistanceOf } from '../instrument/pickupTargets'
 import { staleSays } from './staleness'
 import { slotSpec, type Slot } from '../parts/slots'
 
-/** String held at the last fret to the pole, mm: a start, not a law. [practice] */
-export const PICKUP_TARGETS = {
-  single: { bass: 2.0, treble: 1.6 },
-  soapbar: { bass: 2.0, treble: 1.8 },
-  humbucker: { bass: 2.2, treble: 1.8 },
-} as const
 /** Nearer than this strong poles pull strings out of tune. [practice] */
 const TOO_NEAR = 1.2
 const CLOSE = 0.2
@@ -26,9 +20,7 @@ export function pickupHeights(build: Build): PickupHeight[] {
   return PLACES.map((place) => `pickup-${place}` as const)
     .filter((slot) => build.parts[slot])
     .map((slot): PickupHeight => {
-      // A wide single coil is a soapbar.
-      const wide = (valueAt(build, { slot, size: 'length' }) ?? 0) > 30
-      const target = PICKUP_TARGETS[traitAt(build, slot, 'coils') === 'two' ? 'humbucker' : wide ? 'soapbar' : 'single']
+      const target = poleDistanceOf(build, slot)
       const side = (name: 'bass' | 'treble') => {
         const string = name === 'bass' ? bassString(build) : 1
         const asked = { what: 'pickup', string, slot } as const

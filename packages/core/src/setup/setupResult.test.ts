@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
-import { TARGETS } from '../instrument/targets'
+import { targetsOf } from '../instrument/targets'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { measuredBuild } from '../testing/setup'
 import { setupDrawing } from './setupDrawing'
@@ -28,7 +28,7 @@ const move = (b: Build, id: string) => setupResult(b).moves.find((m) => m.id ===
 describe('relief', () => {
   it('says how to measure it before anything is turned', () => expect(move(fullBuild(), 'relief').says).toMatch(/gap over fret 8/))
   it('within the target the rod is left alone, to the last hundredth', () => {
-    const { from, to } = TARGETS.ordinary.relief
+    const { from, to } = targetsOf(fullBuild()).ordinary.relief
     for (const relief of [from, (from + to) / 2, to]) expect(move(measured({ relief }), 'relief').done).toBe(true)
   })
   it('too much: tighten; too little: loosen; by turns once the neck is known', () => {
@@ -41,11 +41,11 @@ describe('relief', () => {
 describe('action', () => {
   it('asked for after the relief', () => expect(move(fullBuild(), 'action').says).toMatch(/after the relief/))
   it('where it is wanted', () => {
-    const { actionBass, actionTreble } = TARGETS.ordinary
+    const { actionBass, actionTreble } = targetsOf(fullBuild()).ordinary
     expect(move(measured({ actionBass, actionTreble }), 'action').done).toBe(true)
   })
   it('two studs move both strings: turns of each, and how far the saddles go', () => {
-    const { actionBass, actionTreble } = TARGETS.ordinary
+    const { actionBass, actionTreble } = targetsOf(fullBuild()).ordinary
     const r = setupResult(measured({ actionBass: actionBass + 0.5, actionTreble: actionTreble + 0.5 }))
     // 2 x 0.5 (1 + c/L): a saddle set 3 to 6 mm back makes it up to a hundredth more.
     expect(r.posts!.bassHeight).toBeLessThan(-1)
@@ -54,7 +54,7 @@ describe('action', () => {
     expect(r.moves.find((m) => m.id === 'action')!.says).toMatch(/Bass stud 2 turns clockwise, treble stud 2 turns clockwise/)
   })
   it('the drawing moves the bass saddle by as much as the words do', () => {
-    const b = measured({ actionBass: TARGETS.ordinary.actionBass + 0.31, actionTreble: 1.75 })
+    const b = measured({ actionBass: targetsOf(fullBuild()).ordinary.actionBass + 0.31, actionTreble: 1.75 })
     // 2 x 0.31 = 0.62, and a hundredth more for a saddle set back.
     const [said] = /(?<=Saddles go )[\d.]+(?= mm down at the bass)/.exec(move(b, 'action').says)!
     expect(said).toBe('0.63')
@@ -65,7 +65,7 @@ describe('action', () => {
     expect(move(measured({ actionBass: 2, actionTreble: 2 }, b), 'action').says).toMatch(/^Bass saddle screws/)
   })
   it('only one side off moves only that stud’s side most', () => {
-    const { actionBass, actionTreble } = TARGETS.ordinary
+    const { actionBass, actionTreble } = targetsOf(fullBuild()).ordinary
     const r = setupResult(measured({ actionBass: actionBass + 0.5, actionTreble }))
     expect(Math.abs(r.posts!.bass)).toBeGreaterThan(Math.abs(r.posts!.treble))
   })

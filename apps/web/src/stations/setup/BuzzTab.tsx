@@ -1,4 +1,4 @@
-import { buzzDrawing, printMm, setSetup, setupModel, USUAL_ATTACK, type bestRelief, type BuzzWork } from '@snug/core'
+import { buzzDrawing, printMm, setSetup, setupModel, usualAttack, type bestRelief, type BuzzWork } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Board } from '../../app/Workspace'
 import { DrawingView } from '../../drawing/DrawingView'
@@ -61,7 +61,7 @@ function BuzzInHand({ work }: { work: BuzzWork | undefined }) {
       <h2 className="text-[23px]">Buzz at this attack</h2>
       <NumberEntry
         label="Depth of a pluck, mm: 0.5 light, 0.8 usual, 1.5 hard"
-        value={build.setup.attack ?? USUAL_ATTACK}
+        value={build.setup.attack ?? usualAttack(build)}
         from={0.1}
         to={6}
         onCommit={(v) => change((b) => setSetup(b, 'attack', v, `Plucked ${v} mm deep`))}

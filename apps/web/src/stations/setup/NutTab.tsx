@@ -1,4 +1,4 @@
-import { NUT_SCHOOLS, NUT_TARGETS, nutShim, setSetup, slotSpacing, type NutSchool, type SetupResult } from '@snug/core'
+import { NUT_SCHOOLS, nutShim, nutTargetsOf, setSetup, slotSpacing, type NutSchool, type SetupResult } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -72,10 +72,10 @@ export default function NutTab({ setup }: { setup: SetupResult }) {
           <Choice<NutSchool>
             label="How it is to be"
             value={build.setup.nutSchool ?? 'ordinary'}
-            options={NUT_SCHOOLS.map((s) => [s, NUT_TARGETS[s].label] as const)}
+            options={NUT_SCHOOLS.map((s) => [s, nutTargetsOf(build)[s].label] as const)}
             onChange={(s) => change((b) => setSetup(b, 'nutSchool', s, `Nut: ${s}`))}
           />
-          <p className="text-[14px] text-soft">{NUT_TARGETS[build.setup.nutSchool ?? 'ordinary'].why}</p>
+          <p className="text-[14px] text-soft">{nutTargetsOf(build)[build.setup.nutSchool ?? 'ordinary'].why}</p>
           <div className="mt-2 grid grid-cols-2 gap-3">
             <ReadingEntry key={`s${hand.number}`} label="Left over fret 1, held at 3" asked={{ what: 'sliver', string: hand.number }} />
             <ReadingEntry key={`g${hand.number}`} label="Or the open gap over fret 1" asked={{ what: 'gap', string: hand.number }} />

@@ -1,4 +1,4 @@
-import { printMm, setField, setSetup, TARGETS, type SetupResult, type SetupSchool } from '@snug/core'
+import { printMm, setField, setSetup, targetsOf, type SetupResult, type SetupSchool } from '@snug/core'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Choice } from '../../ui/Field'
 import { Button } from '../../ui/Button'
@@ -17,16 +17,17 @@ export function OwnNumbers({ setup, of }: { setup: SetupResult; of: keyof typeof
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
   const own = build.setup.wanted
+  const schools = targetsOf(build)
   const usual = { ...setup.targets, relief: (setup.targets.relief.from + setup.targets.relief.to) / 2 }
   return (
     <>
       <Choice<SetupSchool>
         label="How low you like the strings"
         value={build.setup.school}
-        options={(Object.keys(TARGETS) as SetupSchool[]).map(
-          (s) => [s, `${TARGETS[s].label}: ${printMm(TARGETS[s].actionBass)} / ${printMm(TARGETS[s].actionTreble)} mm at fret 12`] as const,
+        options={(Object.keys(schools) as SetupSchool[]).map(
+          (s) => [s, `${schools[s].label}: ${printMm(schools[s].actionBass)} / ${printMm(schools[s].actionTreble)} mm at fret 12`] as const,
         )}
-        onChange={(s) => change((b) => setField(b, ['setup', 'school'], s, `Strings liked: ${TARGETS[s].label}`))}
+        onChange={(s) => change((b) => setField(b, ['setup', 'school'], s, `Strings liked: ${schools[s].label}`))}
       />
       <p className="text-[14px] text-soft">{setup.targets.why}</p>
       <details className="mt-1" open={OWN[of].some(([key]) => own?.[key] !== undefined)}>

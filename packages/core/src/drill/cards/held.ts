@@ -2,6 +2,7 @@ import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import type { PickupPlace } from '../../instrument/guardPlace'
+import { underCavities } from '../../fit/pickups/heightScrews'
 import { printMm } from '../../quantity/length'
 import type { Finder } from '../finder'
 import { guarded, untellable } from '../guard'
@@ -22,6 +23,8 @@ export const pickupScrews =
     const slot = `pickup-${place}` as const
     if (!build.parts.body || traitAt(build, slot, 'mount') !== 'body') return undefined
     const there = { slot: 'body', trait: 'bored.pickups' } as const
+    const depth = sizeRef('body', `route.${place}.depth`)
+    const { less, face } = underCavities(build.parts.bridge && traitAt(build, 'bridge', 'mount'))
     return screwed(
       build,
       bench,
@@ -42,15 +45,13 @@ export const pickupScrews =
         length: sizeRef(slot, 'screw.length'),
         root: sizeRef(slot, 'screw.root'),
         thread: sizeRef(slot, 'screw.diameter'),
-        through: [],
-        held: { label: 'ear', role: 'metal' },
-        wood: {
-          terms: [
-            [1, sizeRef('body', 'thickness')],
-            [-1, sizeRef('body', `route.${place}.depth`)],
-          ],
-          face: 'the body’s back',
-        },
+        // The ears sit at the bottom of the cover: run right down, the screw passes the air under them before it meets the floor.
+        through: [
+          [1, depth],
+          [-1, sizeRef(slot, 'depth')],
+        ],
+        held: { label: 'air under the ear', role: 'open' },
+        wood: { terms: [[1, sizeRef('body', 'thickness')], [-1, depth], ...less], face },
         woodOf: 'body',
         located: { ...BY_PART, from: ['the pickup’s own ears'] },
         mind: ['Take the pickup out again before the screws go in; nothing of its coils under the bit.'],

@@ -10,10 +10,9 @@ import { fretPlace } from '../../physics/frets'
 import { certain, likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { frameOf, mountHeight, RING_SIDES } from '../../instrument/pickupFrame'
+import { nearestPole } from '../../instrument/pickupTargets'
 import { likelySaddle, tiltOf } from './sideSetting'
 
-/** Pole-to-string distance to start from, mm. [practice] */
-const CLEAR_OF_POLES = 1.6
 /** A ring or bezel this near a string is struck by it, mm. [ours] */
 const CLEAR_OF_RING = 1
 
@@ -33,20 +32,21 @@ function heldString(build: Build, x: number): number {
 }
 
 function overCover(build: Build, place: PickupPlace): Question {
+  const wanted = nearestPole(build)
   const above = sizeIn(build, sizeRef(`pickup-${place}`, 'above'))
   const centre = sizeIn(build, sizeRef('body', `route.${place}.centre`))
   const mount = mountHeight(build, place).reduce((sum, [share, height]) => sum + share * sizeIn(build, height).value, 0)
-  const free = certain(heldString(build, datums(build).mouth + centre.value) - above.value - mount - CLEAR_OF_POLES)
-  const air = likelyOf(free) + CLEAR_OF_POLES
+  const free = certain(heldString(build, datums(build).mouth + centre.value) - above.value - mount - wanted)
+  const air = likelyOf(free) + wanted
   const down = 0.2 - likelyOf(free)
   return {
     id: `cover-${place}`,
     spread: true,
     label: `Strings over the ${place} cover, held at the last fret`,
     clearance: free,
-    shown: linear([[1, free]], CLEAR_OF_POLES),
+    shown: linear([[1, free]], wanted),
     bands: [
-      { upTo: -CLEAR_OF_POLES, is: 'wont-go' },
+      { upTo: -wanted, is: 'wont-go' },
       { upTo: 0, is: 'tight' },
       { upTo: Infinity, is: 'snug' },
     ],
@@ -54,8 +54,8 @@ function overCover(build: Build, place: PickupPlace): Question {
       verdict === 'snug'
         ? `Strings clear the ${place} cover by ${printMm(air, 1)} mm.`
         : air < 0
-          ? `Run right down the ${place} cover still stands ${printMm(-air, 1)} mm into the strings held at the last fret; ${CLEAR_OF_POLES} of air is wanted.`
-          : `Run right down the ${place} cover still stands only ${printMm(air, 1)} mm under the strings held at the last fret; ${CLEAR_OF_POLES} is wanted.`,
+          ? `Run right down the ${place} cover still stands ${printMm(-air, 1)} mm into the strings held at the last fret; ${wanted} of air is wanted.`
+          : `Run right down the ${place} cover still stands only ${printMm(air, 1)} mm under the strings held at the last fret; ${wanted} is wanted.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []

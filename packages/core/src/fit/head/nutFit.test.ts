@@ -1,4 +1,7 @@
 import { describe, expect, it } from 'vitest'
+import type { Build } from '../../document/build'
+import { nutTargetOf } from '../../instrument/nutTargets'
+import { aBass } from '../../testing/aBass'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { checkIn, judgeRows } from '../../testing/rows'
 
@@ -16,36 +19,55 @@ describe('the nut at each of its ends', () => {
       sizes: { 'nut/width.treble': 3.5 },
       job: /0\.15 mm at the treble end/,
     },
-    // x1 = 36.35, x3 = 103.04: the slot moves 103.04/66.69 = 1.545 times what the gap wants: (0.5 - 0.1) x 1.545 = 0.62.
+    // x1 = 36.35, x3 = 103.04: the slot moves 103.04/66.69 = 1.545 times what the gap wants: (0.5 - 0.16) x 1.545 = 0.53.
     {
       what: '0.5 on the treble side',
       joint: 'nut-in-slot',
       check: 'fret1-treble',
       verdict: 'loose',
-      says: 'On the treble side the string stands 0.5 mm over fret 1 held at fret 3; 0.03 to 0.2 is wanted.',
+      says: 'On the treble side the string stands 0.5 mm over fret 1 held at fret 3; about 0.16 is wanted, never under 0.03.',
       sizes: { 'nut/fret1.treble': 0.5 },
-      job: /treble side 0\.62 mm deeper/,
+      job: /treble side 0\.53 mm deeper/,
     },
     {
       what: '0.1 on the bass side',
       joint: 'nut-in-slot',
       check: 'fret1-bass',
       verdict: 'snug',
-      says: 'On the bass side the string stands 0.1 mm over fret 1 held at fret 3; 0.03 to 0.2 is wanted.',
+      says: 'On the bass side the string stands 0.1 mm over fret 1 held at fret 3; about 0.21 is wanted, never under 0.03.',
       sizes: { 'nut/fret1.bass': 0.1 },
     },
   ])
   it('a feeler that says nothing at all asks for a shim tapering from that end', () => {
-    // (0.1 - 0.01) x 1.545 = 0.14.
+    // (0.21 - 0.01) x 1.545 = 0.31.
     const b = changed(fullBuild(), { 'nut/fret1.bass': 0.01 })
     b.parts.nut!.sizes['fret1.bass']!.doubt = 0.01
     const c = checkIn(b, 'nut-in-slot', 'fret1-bass')
     expect(c.raw.verdict).toBe('tight')
-    expect(c.cures[0]!.job).toMatch(/by 0\.14 mm at its bass end/)
+    expect(c.cures[0]!.job).toMatch(/by 0\.31 mm at its bass end/)
   })
   it('each end is filed by half of what stands out', () => {
     // 42.8 - 42 = 0.8: 0.40 each.
     const c = checkIn(changed(fullBuild(), { 'nut/length': 42.8 }), 'nut-in-slot', 'length')
     expect(c.cures[0]!.job).toMatch(/0\.4 mm off each .* 0\.8 in all/)
+  })
+})
+
+describe('what a nut is filed to is said once', () => {
+  // What Set up calls good Dry fit must not send back to the file, and what it sends there aims at the same number.
+  it.each(['ordinary', 'fine'] as const)('%s: at its own number snug; filed or shimmed, it comes to it', (nutSchool) => {
+    for (const build of [fullBuild(), aBass()]) {
+      const at = (gap: number): Build => {
+        const b = { ...build, setup: { ...build.setup, nutSchool } }
+        const size = { value: gap, doubt: 0.005, known: 'calipers' as const }
+        return { ...b, parts: { ...b.parts, nut: { ...b.parts.nut!, sizes: { ...b.parts.nut!.sizes, 'fret1.bass': size } } } }
+      }
+      const aim = nutTargetOf(at(0)).bass
+      expect(checkIn(at(aim), 'nut-in-slot', 'fret1-bass').raw.verdict).toBe('snug')
+      for (const gap of [0, aim + 0.2]) {
+        const { plan } = checkIn(at(gap), 'nut-in-slot', 'fret1-bass').cures[0]!
+        expect(gap + plan!.delta!).toBeCloseTo(aim, 6)
+      }
+    }
   })
 })

@@ -9,6 +9,7 @@ import { gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { fretPlace } from '../../physics/frets'
 import { certain, doubtOf, likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm, printSide } from '../../quantity/length'
+import { nutTargetOf } from '../../instrument/nutTargets'
 import { nutDrawing } from './nutFit.draw'
 
 /** Slot bottom above the fret plane to aim for before filing, mm: a nut is filed down, never up. [practice] */
@@ -175,8 +176,9 @@ function widths(build: Build, end: 'bass' | 'treble'): Question[] {
   ]
 }
 
-/** Held at fret 3 a string may stand so far over fret 1, mm. [practice] */
-const OVER_FIRST = { from: 0.03, to: 0.2, aim: 0.1 }
+/** Held at fret 3 a string stands clear of fret 1 by this at least, and over what is aimed at by this at most, mm. [practice; a reading's doubt] */
+const LEAST = 0.03
+const OVER = 0.05
 
 /**
  * The gap over fret 1 with the string held at fret 3, one end of the nut at a time. The string runs straight from the slot to that crown, so
@@ -189,19 +191,20 @@ function firstFret(build: Build): Question[] {
   return (['bass', 'treble'] as const).flatMap((end): Question[] => {
     const gap = sizeAt(build, sizeRef('nut', `fret1.${end}`))
     if (!gap) return []
-    const move = lever * (OVER_FIRST.aim - gap.value)
+    const aim = nutTargetOf(build)[end]
+    const move = lever * (aim - gap.value)
     return [
       {
         id: `fret1-${end}`,
         label: `Over fret 1 on the ${end} side, held at fret 3`,
         clearance: ofSize(gap),
         bands: [
-          { upTo: OVER_FIRST.from, is: 'tight' },
-          { upTo: OVER_FIRST.to, is: 'snug' },
+          { upTo: LEAST, is: 'tight' },
+          { upTo: aim + OVER, is: 'snug' },
           { upTo: Infinity, is: 'loose' },
         ],
         says: () =>
-          `On the ${end} side the string stands ${printMm(gap.value)} mm over fret 1 held at fret 3; ${OVER_FIRST.from} to ${OVER_FIRST.to} is wanted.`,
+          `On the ${end} side the string stands ${printMm(gap.value)} mm over fret 1 held at fret 3; about ${printMm(aim)} is wanted, never under ${LEAST}.`,
         cures: ({ verdict }) =>
           verdict === 'tight'
             ? [

@@ -9,14 +9,15 @@ import { withSizes } from './readings'
 
 /**
  * Readings until the first joint is told, and until ten are, at most. Of a set neck, of a hollow body and of twelve strings more hangs
- * together: what they take is what it is today.
+ * together: what they take is what it is today. One of them is how far back the saddles go: they may end far before their screws, as a bass's
+ * do, so that nothing is told without it.
  */
 const BOUNDS: Readonly<Record<StartId, readonly [first: number, ten: number]>> = {
-  'bolt-guard-vibrato': [3, 37],
+  'bolt-guard-vibrato': [3, 38],
   'bolt-through': [3, 30],
-  'post-stop': [5, 42],
-  'semi-hollow': [5, 47],
-  'twelve-string': [5, 41],
+  'post-stop': [5, 43],
+  'semi-hollow': [5, 48],
+  'twelve-string': [5, 42],
   'long-scale': [3, 30],
 }
 

@@ -1,12 +1,14 @@
 import type { Build } from '../../document/build'
-import { sizeRef } from '../../document/read'
+import { sizeRef, type SizeRef } from '../../document/read'
 import { screwStack } from '../../drawing/sections'
 import type { PickupPlace } from '../../instrument/guardPlace'
 import type { Question } from '../../judge/joint'
 import { drawnAt, gapOf, sizeIn, traitIn } from '../../judge/known'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { STAYS, SWINGING } from '../../judge/whatStays'
+import { longestScrew, OTHER_SCREW } from '../../judge/otherScrew'
+import { SWINGING } from '../../judge/whatStays'
+import { FACE_GUARD } from '../../physics/pilot'
 
 /**
  * A pickup that hangs from screws in the body: thread left in the wood at its highest setting must be at least one and a half
@@ -68,47 +70,51 @@ export function screwBite(build: Build, place: PickupPlace): Question[] {
   ]
 }
 
+/** What lies under the front's cavities: wood to the back, or only to the room of a vibrato's springs. */
+export const underCavities = (mount: string | undefined): { less: readonly (readonly [factor: number, ref: SizeRef])[]; face: string } =>
+  mount !== undefined && SWINGING.includes(mount)
+    ? { less: [[-1, sizeRef('body', 'spring.depth')]], face: 'the spring room' }
+    : { less: [], face: 'the body’s back' }
+
 /** The other end of the travel: run right down, the tip of a screw in the body stands as deep as the ears and its own length together. */
 export function tipInBody(build: Build, place: PickupPlace): Question[] {
   const slot = `pickup-${place}` as const
   if (traitIn(build, slot, 'mount') !== 'body') return []
   const screw = sizeIn(build, sizeRef(slot, 'screw.length'))
-  const swings = build.parts.bridge !== undefined && SWINGING.includes(traitIn(build, 'bridge', 'mount'))
+  const { less, face } = underCavities(build.parts.bridge && traitIn(build, 'bridge', 'mount'))
   const left = gapOf([
     [1, sizeIn(build, sizeRef('body', 'thickness'))],
-    ...(swings ? [[-1, sizeIn(build, sizeRef('body', 'spring.depth'))] as const] : []),
+    ...less.map(([factor, ref]) => [factor, sizeIn(build, ref)] as const),
     [-1, sizeIn(build, sizeRef(slot, 'depth'))],
     [-1, screw],
   ])
-  const under = swings ? 'the spring room' : 'the back'
-  // Half a millimetre more than what stays: cut off by hand. [ours]
-  const shorter = likelyOf(left) - STAYS - 0.5
+  const longest = longestScrew(screw.value, left, FACE_GUARD)
   return [
     {
       id: 'tip',
       label: 'Wood under the height screws’ tips, run right down',
-      clearance: linear([[1, left]], -STAYS),
+      clearance: linear([[1, left]], -FACE_GUARD),
       shown: left,
       bands: [
-        { upTo: -STAYS, is: 'wont-go' },
+        { upTo: -FACE_GUARD, is: 'wont-go' },
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
       says: ({ verdict }) =>
         verdict === 'wont-go'
-          ? `Run right down, the height screws come through into ${under} by ${printMm(Math.max(0, -likelyOf(left)), 1)} mm.`
-          : `Run right down, the height screws end ${printMm(likelyOf(left), 1)} mm before ${under}.`,
+          ? `Run right down, the height screws come through into ${face} by ${printMm(Math.max(0, -likelyOf(left)), 1)} mm.`
+          : `Run right down, the height screws end ${printMm(likelyOf(left), 1)} mm before ${face}.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []
           : [
               {
                 id: 'shorter-height-screws',
-                job: `Take height screws of at most ${printMm(screw.value + shorter, 1)} mm, or nip these off.`,
+                job: `Take height screws of ${longest} mm or less, or nip these off.`,
                 how: 'File the cut end round; then see that they still hold at the highest setting.',
                 gives: 'nothing',
                 tools: ['side cutters', 'file'],
-                plan: { slot, size: 'screw.length', delta: shorter, doubt: 0.3 },
+                plan: { slot, size: 'screw.length', delta: longest - screw.value, doubt: OTHER_SCREW },
               },
             ],
     },

@@ -19,7 +19,7 @@ export const pickup = defineKind({
     above: mm('Cover top above its mount, screws run down', 0, 25, {
       how: 'height of the cover over guard, ring or body with the height screws right down',
     }),
-    'ears.span': mm('Ears, end to end', 40, 130, { found: [60, 98] }),
+    'ears.span': mm('Ears, end to end', 40, 130, { found: [60, 120] }),
     'screw.length': mm('Height screw length', 8, 60, { usual: 30 }),
     'screw.diameter': mm('Height screw diameter', 1.5, 5, { found: [2, 3.5], usual: 3 }),
     'screw.root': mm('Height screw root diameter', 1, 4, { found: [1.4, 2.8], usual: 2, how: 'a pickup held by the wood under it' }),

@@ -42,7 +42,7 @@ export const neck = defineKind({
       how: 'straight-edge on the board; 0 for a tilted head',
     }),
     'head.angle': sized('deg', 'Headstock angle', 0, 20, { usual: 0, found: [0, 18] }),
-    'tuner.bore': mm('Tuner bore', 5, 14, { usual: 10 }),
+    'tuner.bore': mm('Tuner bore', 5, 20, { usual: 10 }),
     'tuner.pitch': mm('Tuner bores, centre to centre', 15, 60, { usual: 25.4 }),
     'tuner.first': mm('Nut to first tuner post', 15, 120, { usual: 32 }),
     'tuner.offset': mm('First post from the centre line', -40, 40, { usual: 0, how: 'bass side positive' }),
@@ -53,7 +53,7 @@ export const neck = defineKind({
     }),
     'tuner.edge': mm('Tuner post to the headstock’s edge, nearest', -10, 40, {
       usual: 11,
-      found: [6, 16],
+      found: [6, 24],
       how: 'from the middle of the bore; its outline says it where one was entered',
     }),
     'head.blank': mm('Headstock blank, across', 40, 260, {
@@ -74,7 +74,7 @@ export const neck = defineKind({
       how: 'ruler from the nut’s board side to the middle of the studs, before it is taken apart',
     }),
     'tilt.thread': mm('Tilt screw, thread diameter', 3, 10, { found: [4, 8], usual: 6 }),
-    mass: sized('g', 'Mass', 100, 2000, { usual: 620, found: [400, 1000] }),
+    mass: sized('g', 'Mass', 100, 2000, { usual: 620, found: [400, 1200] }),
   },
   traits: {
     wood: { label: 'Wood', options: WOOD_OPTIONS, required: true },
