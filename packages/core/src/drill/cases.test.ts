@@ -162,7 +162,9 @@ describe('tuner screws', () => {
     const b = changed(full(), { 'tuners/screw.side': 2, 'tuners/screw.offset': 9, 'neck/tuner.offset': 22 }, { 'neck/head': 'two-rows' })
     const places = screwPlaces(b).places
     expect(places[0]).toEqual(pt(-33 - 9, 20))
-    expect(places[3]).toEqual(pt(-33 - 9, -20))
+    // The third string's post is the furthest of its side, the first string's the nearest.
+    expect(places[5]).toEqual(pt(-33 - 9, -20))
+    expect(places[3]!.x).toBeCloseTo(-33 - 2 * 25.4 - 9, 9)
   })
   // Screws 9 mm behind posts 25.4 apart: 16.4 mm to the next post; at a pitch of 14 and an offset of 12 it is 2 mm from it.
   it('a screw that falls into the neighbour’s bore is refused', () => {

@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizeAt, traitAt } from '../document/read'
+import { sizeAt, sizeRef, traitAt } from '../document/read'
 import type { Box } from '../geometry/box'
 import { datums } from '../instrument/datums'
 import { PLACES } from '../instrument/guardPlace'
@@ -89,6 +89,11 @@ function springRoom(
   return round('springs', 'the vibrato’s cavity', 'back', at((claw + end) / 2, 0, end - claw, size('vibrato.width')), size('spring.depth'))
 }
 
+const ROOM = (['claw.x', 'vibrato.length', 'vibrato.width', 'spring.depth'] as const).map((size) => sizeRef('body', size))
+/** A vibrato needs one, and where somebody measured any of it there is one, whatever bridge is chosen now. */
+const hasSpringRoom = (build: Build): boolean =>
+  (build.parts.bridge && VIBRATOS.has(traitAt(build, 'bridge', 'mount') ?? 'two-stud')) || ROOM.some((ref) => sizeAt(build, ref))
+
 /** Hollows this instrument must have and whose place nobody measured: nothing can be called clear of them. */
 export function unplacedHollows(build: Build): string[] {
   const known = new Set(hollowsOf(build).map((h) => h.id))
@@ -96,6 +101,6 @@ export function unplacedHollows(build: Build): string[] {
     ...(build.parts.neck ? [['pocket', 'the neck’s pocket']] : []),
     ...PLACES.filter((p) => build.parts[`pickup-${p}`]).map((p) => [`route-${p}`, `the ${p} pickup’s route`]),
     ...(build.parts['pot-volume'] || build.parts['pot-tone'] ? [['control', 'the control route']] : []),
-    ...(build.parts.bridge && VIBRATOS.has(traitAt(build, 'bridge', 'mount') ?? 'two-stud') ? [['springs', 'the vibrato’s cavity']] : []),
+    ...(hasSpringRoom(build) ? [['springs', 'the vibrato’s cavity']] : []),
   ].flatMap(([id, name]) => (known.has(id!) ? [] : [name!]))
 }

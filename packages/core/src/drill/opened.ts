@@ -94,7 +94,7 @@ export function opened(build: Build, bench: Bench, base: Base, o: Opened): Drawn
         ? `${sizes}: nothing to cut.`
         : verdict === 'loose'
           ? `${sizes}: ${printMm(play.value)} mm too much. ${o.tooLarge}`
-          : `${sizes}; ${printMm(play.value)} ±${printMm(play.doubt)} mm leaves it open: try one in each hole before you cut.`,
+          : `${sizes}; ${printMm(play.value).replace('-', '−')} ±${printMm(play.doubt)} mm leaves it open: try one in each hole before you cut.`,
     from: ['the holes themselves'],
     steps: verdict === 'loose' ? [o.tooLarge] : ['try one in each hole'],
     bit: hole.value,

@@ -122,7 +122,11 @@ describe('a screw too long for its wood', () => {
   })
   // 45 mm of body, 24 of route: 21 stay. A cover of 20 stands 4 over the floor when it is down: 30 mm of screw reach 26 into 21.
   it('a pickup’s screw crosses the air under its ears first: 22 mm are the longest, not 18', () => {
-    const bass = drillable(aBass())
+    const bass = changed(drillable(aBass()), {
+      'pickup-neck/screw.length': 30,
+      'pickup-neck/screw.root': 2,
+      'pickup-neck/screw.diameter': 3,
+    })
     const card = holeCards(bass).find((c) => c.id === 'pickup-neck')!
     expect(card.says).toMatch(/The screw is 5 mm too long: it would come out of the body’s back. Take one of 22 mm or less\./)
   })

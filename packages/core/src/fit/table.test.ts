@@ -19,7 +19,7 @@ interface Row {
 /** Every check of every kind of joint with all it was ever seen to read. */
 function rows(): Map<string, { title: string; checks: Map<string, Row> }> {
   const kinds = new Map<string, { title: string; checks: Map<string, Row> }>()
-  for (const build of [...fc.sample(knownBuild, { numRuns: 60, seed: 7 }), ...fc.sample(anyBuild, { numRuns: 200, seed: 7 })])
+  for (const build of [...fc.sample(knownBuild, { numRuns: 150, seed: 7 }), ...fc.sample(anyBuild, { numRuns: 700, seed: 7 })])
     for (const kind of JOINT_KINDS.filter((k) => existsIn(k, build))) {
       const joint = kind.find(build)
       const at = kinds.get(kind.id) ?? { title: joint.title, checks: new Map<string, Row>() }

@@ -2,25 +2,45 @@ import type { Build } from '../document/build'
 import { sizeAt, traitAt } from '../document/read'
 import { pt, type Point } from '../geometry/point'
 
+/** How a row of posts lies: its first post behind the nut, its pitch, how far it stands from the centre line, mm, and its swing, degrees. */
+export interface PostRow {
+  first: number
+  pitch: number
+  offset: number
+  slant: number
+}
+
 /**
- * Post centres on the headstock in the instrument's frame (x negative beyond the nut), the lowest string's first.
- * One row swings towards the treble side as it leaves the nut, so that strings run straight; two rows lie either side.
+ * Post centres on a headstock in the instrument's frame (x negative beyond the nut), the lowest string's first. One row swings towards the
+ * treble side as it leaves the nut, so that strings run straight; two rows lie either side.
+ * @param stand in two rows, or on which side of the strings a single one stands
  */
+export function postsInRows(count: number, { first, pitch, offset, slant }: PostRow, stand: 'two-rows' | 'bass' | 'treble'): Point[] {
+  if (stand === 'two-rows') {
+    const half = Math.ceil(count / 2)
+    // The outer strings have the nearest posts, those beside the middle the furthest: so no string crosses another.
+    return Array.from({ length: count }, (_, i) => pt(-first - (i < half ? i : count - 1 - i) * pitch, i < half ? offset : -offset))
+  }
+  const a = (slant * Math.PI) / 180
+  const row = Array.from({ length: count }, (_, i) => pt(-first - i * pitch * Math.cos(a), offset - i * pitch * Math.sin(a)))
+  // A head turned round is the mirror of the other: its highest string has the nearest post.
+  return stand === 'treble' ? row.map((p) => pt(p.x, -p.y)).toReversed() : row
+}
+
+/** Posts of this instrument, the lowest string's first; usual sizes for what nobody has read. */
 export function tunerPosts(build: Build): Point[] {
   const value = (size: string, otherwise: number) => sizeAt(build, { slot: 'neck', size })?.value ?? otherwise
-  const count = sizeAt(build, { slot: 'tuners', size: 'count' })?.value ?? build.strings
-  const pitch = value('tuner.pitch', 25.4)
-  const first = value('tuner.first', 32)
-  if (traitAt(build, 'neck', 'head') === 'two-rows') {
-    const half = Math.ceil(count / 2)
-    const side = value('tuner.offset', 22)
-    return Array.from({ length: count }, (_, i) => pt(-first - (i % half) * pitch, i < half ? side : -side))
-  }
-  const slant = (value('tuner.slant', 0) * Math.PI) / 180
-  const offset = value('tuner.offset', 0)
-  const row = Array.from({ length: count }, (_, i) => pt(-first - i * pitch * Math.cos(slant), offset - i * pitch * Math.sin(slant)))
-  // A head turned round is the mirror of the other: its highest string has the nearest post.
-  return traitAt(build, 'neck', 'row') === 'treble' ? row.map((p) => pt(p.x, -p.y)).toReversed() : row
+  const two = traitAt(build, 'neck', 'head') === 'two-rows'
+  return postsInRows(
+    sizeAt(build, { slot: 'tuners', size: 'count' })?.value ?? build.strings,
+    {
+      first: value('tuner.first', 32),
+      pitch: value('tuner.pitch', 25.4),
+      offset: value('tuner.offset', two ? 22 : 0),
+      slant: value('tuner.slant', 0),
+    },
+    two ? 'two-rows' : traitAt(build, 'neck', 'row') === 'treble' ? 'treble' : 'bass',
+  )
 }
 
 /** Unit steps at each post, seen from the front: along its row away from the nut, and square to that towards the headstock's middle. */

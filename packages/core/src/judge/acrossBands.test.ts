@@ -106,4 +106,11 @@ describe('a class given to parts of which some sizes are not known', () => {
     expect(sure).toBeGreaterThan(asked / 20)
     expect(silent).toBeGreaterThan(asked / 20)
   })
+  // 3 - |6 - 8 s| is 1 at the middle and at the far end, and under nothing near s = 0, where the check is not there: 4 s > 0.
+  it('is none where it vanishes towards one end, is the same at the middle and at the other, and bends between', () => {
+    const ask = asking({ at: 1, by: [4, -8, 8], bent: true }, { at: -4, by: [8, 4, 4], bent: false })
+    expect(new Asker(known([0.25, undefined, 0.5])).judge(ask)[0]!.raw.verdict).toBe('cant-tell')
+    expect(new Asker(known([0.25, 0.05, 0.5])).judge(ask)[0]!.raw.verdict).toBe('tight')
+    expect(new Asker(known([0.25, 0.5, 0.5])).judge(ask)[0]!.raw.verdict).toBe('snug')
+  })
 })

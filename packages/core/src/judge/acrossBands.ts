@@ -92,8 +92,9 @@ function aroundOf(
         const value = l !== undefined ? band.low : h !== undefined ? band.high : undefined
         if (value !== undefined && !elsewhere.has(id)) elsewhere.set(id, { key, value })
       } else if (l === undefined || h === undefined) {
-        // It vanishes towards that end; what it becomes on the way there is not searched for.
-        if ((l ?? h ?? m) !== m) f.crosses = true
+        // It vanishes towards that end; what it becomes on the way there is not searched for. It may be the same at the middle and at the
+        // other end and yet bend between.
+        if ((l ?? h ?? m) !== m || beside(band).some((v) => (meansOf(from(new Map([[key, v]]))).get(id) ?? m) !== m)) f.crosses = true
       } else if (l !== h || l !== m) {
         ends.set(id, (ends.get(id) ?? new Map()).set(key, { low: l, high: h }))
         f.moved.add(key)
@@ -112,6 +113,9 @@ function aroundOf(
   }
   return { middle, elsewhere }
 }
+
+/** Two places in a band that are neither its middle nor its ends, nor as far from the one as from the other. [ours] */
+const beside = ({ low, high }: { low: number; high: number }): number[] => [0.31, 0.73].map((share) => low + share * (high - low))
 
 const meansOf = (questions: readonly Question[]) => new Map(questions.map((q) => [q.id, meanOf(q.clearance)]))
 

@@ -1,7 +1,8 @@
 import type { Build } from '../document/build'
-import { startParts } from '../parts/starting/fill'
+import type { OutlineRow, Part } from '../parts/part'
 import type { Slot } from '../parts/slots'
-import { aBuild, aPart, type Sizes } from './bench'
+import { aPart, type Sizes } from './bench'
+import { fullBuild } from './fullBuild'
 
 /** Where a bass of 864 mm differs from a long-scale guitar, mm. [practice, from memory] */
 const SIZES: Partial<Record<Slot, Sizes>> = {
@@ -16,12 +17,12 @@ const SIZES: Partial<Record<Slot, Sizes>> = {
     studSpacing: 70,
     'route.neck.centre': 186,
     'route.neck.length': 20,
-    'route.neck.width': 94,
+    'route.neck.width': 93,
     'route.neck.depth': 24,
     'route.neck.radius': 3,
     'route.bridge.centre': 276,
     'route.bridge.length': 20,
-    'route.bridge.width': 98,
+    'route.bridge.width': 96,
     'route.bridge.depth': 24,
     'route.bridge.radius': 3,
     'pot.hole': 9.7,
@@ -35,6 +36,7 @@ const SIZES: Partial<Record<Slot, Sizes>> = {
     'control.y': -80,
     'control.length': 130,
     'control.width': 60,
+    'control.top': 3,
     'jack.x': 410,
     'jack.y': -110,
     'button.upper.x': -80,
@@ -58,7 +60,7 @@ const SIZES: Partial<Record<Slot, Sizes>> = {
     'fret1.thickness': 21,
     'fret12.thickness': 23,
     'head.thickness': 15.5,
-    'head.drop': 10,
+    'head.drop': 12,
     'tuner.bore': 17.5,
     'tuner.pitch': 44,
     'tuner.first': 42,
@@ -82,6 +84,7 @@ const SIZES: Partial<Record<Slot, Sizes>> = {
     'screw.spread': 70,
     'plate.front': 48,
     'saddle.radius': 254,
+    'string.hole': 3.2,
     'plate.length': 56,
     'plate.width': 81,
     mass: 260,
@@ -93,33 +96,75 @@ const SIZES: Partial<Record<Slot, Sizes>> = {
     'string.hole': 3.2,
     'housing.width': 28,
     'housing.length': 34,
-    'screw.length': 16,
+    'screw.length': 13,
     'screw.thread': 2.5,
     'screw.root': 1.8,
     'grip.min': 10,
     'grip.max': 18,
     mass: 95,
   },
-  nut: { spread: 31.5, slot: 0.6 },
-  strings: { 'gauge.1': 1.143, 'gauge.2': 1.651, 'gauge.3': 2.159, 'gauge.4': 2.667, wound: 4 },
-  'pickup-neck': { length: 18.5, width: 92, depth: 20, radius: 2, 'poles.spread': 57, resistance: 7500 },
-  'pickup-bridge': { length: 18.5, width: 95, depth: 20, radius: 2, 'poles.spread': 59, resistance: 7900 },
+  nut: { spread: 31.5, slot: 0.6, length: 41.3 },
+  'strap-buttons': { 'screw.length': 25 },
+  strings: {
+    'gauge.1': 1.143,
+    'gauge.2': 1.651,
+    'gauge.3': 2.159,
+    'gauge.4': 2.667,
+    'core.1': 0.46,
+    'core.2': 0.66,
+    'core.3': 0.86,
+    'core.4': 1.07,
+  },
+  'pickup-neck': {
+    length: 18.5,
+    width: 92,
+    depth: 20,
+    radius: 2,
+    'poles.spread': 53,
+    above: 2,
+    'ears.span': 92,
+    'screw.length': 22,
+    resistance: 7500,
+  },
+  'pickup-bridge': {
+    length: 18.5,
+    width: 95,
+    depth: 20,
+    radius: 2,
+    'poles.spread': 55.5,
+    above: 2,
+    'ears.span': 95,
+    'screw.length': 22,
+    resistance: 7900,
+  },
 }
-const TRAITS: Partial<Record<Slot, Record<string, string>>> = {
-  bridge: { mount: 'screws', saddles: 'single' },
-  'pickup-neck': { coils: 'single', mount: 'body', leads: 'two' },
-  'pickup-bridge': { coils: 'single', mount: 'body', leads: 'two' },
-}
-
-/** A four-string bass, bolt-on, two single coils, every size read: what is said of guitars must not be said of it. */
+/** A four-string bass, bolt-on, screwed bridge, two single coils held by the wood, controls from the back; every size read. */
 export function aBass(): Build {
+  const guitar = fullBuild()
   const parts = Object.fromEntries(
-    Object.entries(startParts('long-scale')).flatMap(([slot, part]) => {
-      if (['ring-neck', 'ring-bridge', 'ferrules', 'switch'].includes(slot)) return []
-      const usual = slot === 'strings' ? {} : Object.fromEntries(Object.entries(part.sizes).map(([k, s]) => [k, s.value]))
-      const made = aPart(slot as Slot, { ...usual, ...SIZES[slot as Slot] }, { ...part.traits, ...TRAITS[slot as Slot] })
-      return [[slot, made]]
+    (Object.entries(guitar.parts) as [Slot, Part][]).flatMap(([slot, part]) => {
+      if (['pickup-middle', 'guard', 'springs', 'switch', 'string-tree'].includes(slot)) return []
+      const sizes = slot === 'strings' ? {} : part.sizes
+      return [
+        [slot, { ...part, sizes: { ...sizes, ...aPart(slot, SIZES[slot] ?? {}).sizes }, traits: { ...part.traits, ...TRAITS[slot] } }],
+      ]
     }),
   )
-  return aBuild(parts, { name: 'Bass', strings: 4, scale: 863.6 })
+  return { ...guitar, name: 'Bass', strings: 4, scale: 863.6, parts: { ...parts, body: { ...parts['body']!, outline: OUTLINE } } }
 }
+
+const PICKUP = { coils: 'single', mount: 'body', leads: 'two' }
+const TRAITS: Partial<Record<Slot, Record<string, string>>> = {
+  body: { access: 'back' },
+  bridge: { mount: 'screws', saddles: 'single' },
+  'pickup-neck': PICKUP,
+  'pickup-bridge': PICKUP,
+}
+const OUTLINE: OutlineRow[] = [
+  { x: -110, bass: 60, treble: 50 },
+  { x: 0, bass: 150, treble: 140 },
+  { x: 160, bass: 125, treble: 120 },
+  { x: 330, bass: 165, treble: 165 },
+  { x: 440, bass: 125, treble: 120 },
+  { x: 470, bass: 40, treble: 40 },
+]

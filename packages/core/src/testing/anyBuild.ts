@@ -5,7 +5,9 @@ import { bandOf } from '../parts/kind'
 import { KINDS } from '../parts/kinds/index'
 import type { Part } from '../parts/part'
 import { SLOTS, slotSpec, type Slot } from '../parts/slots'
+import { aBass } from './aBass'
 import { aPart } from './bench'
+import { aLefty, anEight, aTwelve } from './otherMakes'
 import { changed, fullBuild, without } from './fullBuild'
 
 /** Builds of every make: the one on which everything fits, turned into others by what differs between them. */
@@ -28,6 +30,10 @@ const MAKES: readonly (() => Build)[] = [
       { 'bridge/mount': 'double-locking', 'nut/type': 'locking' },
     ),
   () => changed(withPart(fullBuild(), 'ring-neck', RING), {}, { 'pickup-neck/mount': 'ring', 'pickup-bridge/mount': 'body' }),
+  aBass,
+  aLefty,
+  aTwelve,
+  anEight,
 ]
 const withPart = (build: Build, slot: Slot, part: Part): Build => ({ ...build, parts: { ...build.parts, [slot]: part } })
 const aTailpiece = () =>

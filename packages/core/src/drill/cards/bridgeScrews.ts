@@ -57,7 +57,9 @@ export const bridgeScrews: Finder = (build, bench) => {
       located: count ? row : { ...row, places: [], missing: [...row.missing, sizeRef('bridge', 'screws')] },
       byNumbers: true,
       guards: known ? [] : [windowGuard(build), ...oldRows(build)],
-      mind: ['First screw in the middle, the plate turned square to the strings; look along the outer threads, then the next.'],
+      mind: [
+        `First ${count && count.value % 2 === 0 ? 'one of the two in the middle' : 'the screw in the middle'}, the plate turned square to the strings; look along the outer threads, then the next.`,
+      ],
     },
   )
 }

@@ -4,18 +4,12 @@ import { pt, type Point } from '../../geometry/point'
 import { insideBy } from '../../fit/guard/guardRooms'
 import { outlinePoints } from '../../instrument/outline'
 import { courses } from '../../instrument/strings'
-import { tunerPosts } from '../../instrument/tuners'
+import { postsInRows, tunerPosts, type PostRow } from '../../instrument/tuners'
 import { withoutGuesses } from '../told'
 import { lowestOver, type Range } from './lowest'
 
 /** A straight row, or two that mirror each other: the four sizes a neck keeps of it. */
-export interface Row {
-  /** Nut to first post, post to post, first post beside the centre line, mm; how the row swings to the treble side, degrees. */
-  first: number
-  pitch: number
-  offset: number
-  slant: number
-}
+export type Row = PostRow
 
 /** What a headstock and its tuners ask of posts. */
 export interface HeadTask {
@@ -91,17 +85,8 @@ export function headTask(build: Build): { task: HeadTask } | { missing: SizeRef[
 }
 
 /** Posts of a row, the lowest string's first; the same places the rest of the instrument takes from its sizes. */
-export function postsOf(task: Pick<HeadTask, 'rows' | 'side' | 'count'>, row: Row): Point[] {
-  if (task.rows === 'two') {
-    const half = Math.ceil(task.count / 2)
-    return Array.from({ length: task.count }, (_, i) => pt(-row.first - (i % half) * row.pitch, i < half ? row.offset : -row.offset))
-  }
-  const a = (row.slant * Math.PI) / 180
-  const posts = Array.from({ length: task.count }, (_, i) =>
-    pt(-row.first - i * row.pitch * Math.cos(a), row.offset - i * row.pitch * Math.sin(a)),
-  )
-  return task.side === 'treble' ? posts.map((p) => pt(p.x, -p.y)).toReversed() : posts
-}
+export const postsOf = (task: Pick<HeadTask, 'rows' | 'side' | 'count'>, row: Row): Point[] =>
+  postsInRows(task.count, row, task.rows === 'two' ? 'two-rows' : task.side)
 
 /** Which side of its post a string leaves: the side towards the strings' middle. */
 const inner = (task: HeadTask, i: number): number => {

@@ -11,28 +11,41 @@ import { drawnAt, sizesIn } from '../../judge/known'
 import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
+import { theStrings } from '../../quantity/words'
 
 /** Under this angle a string rattles in its slot like a spring, degrees. [practice] */
 const RATTLES = 4.5
+
+/** A tree stands so far from the nut, as a share of the way to the post. [practice] */
+const TREE_AT = 0.4
 
 const deg = (r: number) => (r * 180) / Math.PI
 
 const refs = { drop: sizeRef('neck', 'head.drop'), wrap: sizeRef('tuners', 'post.height'), slot: sizeRef('nut', 'slot') }
 
+/** So many strings, those with the furthest posts; of two alike the higher. */
+function furthest(build: Build, count: number): number[] {
+  const posts = tunerPosts(build)
+  const far = (n: number) => -(posts[build.strings - n]?.x ?? -100)
+  return stringsOf(build)
+    .toSorted((a, b) => far(b) - far(a) || a - b)
+    .slice(0, count)
+}
+
 /**
  * Angle of one string at the nut = headstock angle + atan((slot height above the head's face - wrap height) / distance to the post).
- * [physics] With a tree the strings it holds go to the tree first.
+ * [physics] With a tree the strings it holds go to the tree first: those with the furthest posts, whose angle is the flattest.
  */
 function angleOf(build: Build): (n: number, drop: number, wrap: number, slot: number, tilt: number, crown: number) => number {
   const posts = tunerPosts(build)
   const tree = build.parts['string-tree'] && {
     height: drawnAt(build, sizeRef('string-tree', 'height')),
-    holds: drawnAt(build, sizeRef('string-tree', 'holds')),
+    held: furthest(build, drawnAt(build, sizeRef('string-tree', 'holds'))),
   }
   return (n, drop, wrap, slot, tilt, crown) => {
     const distance = posts[build.strings - n]?.x ?? -100
     const height = drop + crown + slot
-    if (tree && n <= tree.holds) return tilt + deg(Math.atan((height - tree.height) / (0.42 * Math.abs(distance))))
+    if (tree?.held.includes(n)) return tilt + deg(Math.atan((height - tree.height) / (TREE_AT * Math.abs(distance))))
     return tilt + deg(Math.atan((height - wrap) / Math.abs(distance)))
   }
 }
@@ -64,6 +77,10 @@ function flattestString(build: Build): Question {
   const at = (n: number) => angle(n, have.drop.value, have.wrap.value, have.slot.value, have.tilt.value, have.crown.value)
   const flattest = stringsOf(build).reduce((a, b) => (at(b) < at(a) ? b : a))
   const low = certain(at(flattest))
+  const flat = stringsOf(build).filter((n) => at(n) < RATTLES)
+  // A tree presses the strings of neighbouring posts down, two at a time; those it holds already want a lower one.
+  const treed = build.parts['string-tree'] ? furthest(build, drawnAt(build, sizeRef('string-tree', 'holds'))) : []
+  const free = flat.filter((n) => !treed.includes(n))
   return {
     id: 'flattest',
     spread: true,
@@ -87,15 +104,17 @@ function flattestString(build: Build): Question {
         : [
             {
               id: 'lower-wraps',
-              job: `Wind string ${flattest} further down its post, two or three wraps more.`,
+              job: `Wind ${theStrings(flat)} further down ${flat.length === 1 ? 'its post' : 'their posts'}, two or three wraps more.`,
               how: 'Costs nothing; string on, cut longer.',
               gives: 'nothing',
               tools: [],
             },
             {
               id: 'string-tree',
-              job: `Or a string tree for strings 1 and 2${flattest > 2 ? ', and a second for 3 and 4' : ''}.`,
-              how: 'The lower of the two heights in the bag; placed after stringing, near the second tuner; small pilot.',
+              job: free.length
+                ? `Or ${free.length > 2 ? 'string trees, one for two neighbours each,' : 'a string tree'} for ${theStrings(free)}.`
+                : `Or a lower string tree for ${theStrings(flat)}.`,
+              how: 'The lower of the two heights in the bag; placed after stringing, two fifths of the way from the nut to their posts; small pilot.',
               gives: 'neck',
               tools: ['string tree', 'small bit'],
             },
