@@ -1,7 +1,8 @@
 import { capital } from '../quantity/words'
 import type { Build } from '../document/build'
-import { sizeAt, sizeRef, type SizeRef } from '../document/read'
+import { sizeAt, type SizeRef } from '../document/read'
 import { pastWrapping, PRESS_BANDS } from '../fit/bridge/press'
+import { woodUnderBridge } from '../instrument/woodUnderBridge'
 import type { TraitRef } from '../judge/completed'
 import { judge } from '../judge/verdict'
 import { blindDepth, exitError } from '../physics/pilot'
@@ -31,7 +32,6 @@ export interface Bushed {
   guards?: readonly Guard[]
 }
 
-const THICKNESS = sizeRef('body', 'thickness')
 /** A bushing 0.05 to 0.15 mm over its bore taps in square. [practice] */
 const UNDER = { from: 0.15, to: 0.05, best: 0.1 }
 /** How far a pattern may be off before a bridge no longer drops on, mm. [practice] */
@@ -45,7 +45,7 @@ export function bushed(build: Build, bench: Bench, base: Base, b: Bushed): Drawn
   const size = (ref: SizeRef) => sizeAt(build, ref)
   if (there === undefined) return waiting(build, base, [], [b.there], { places: b.planned.places, takes: size(b.bushing)?.value })
   const pair = there && b.spacing ? [b.spacing.own, b.spacing.body] : []
-  const needed = [b.bushing, ...pair, ...(there ? [b.bore] : [b.length, THICKNESS])]
+  const needed = [b.bushing, ...pair, ...(there ? [b.bore] : [b.length, ...(woodUnderBridge(build) ? [woodUnderBridge(build)!.size] : [])])]
   const missing = [...needed.filter((ref) => !size(ref)), ...(there ? [] : b.planned.missing.filter((m) => !needed.includes(m)))]
   if (missing.length) return waiting(build, base, missing)
   const bushing = size(b.bushing)!
@@ -98,7 +98,7 @@ function kept(build: Build, base: Base, b: Bushed, over: Size, verdict: string):
     size: printMm(bore),
     with: 'soft-faced hammer and a block',
     guards: deepEnough(build, b),
-    draw: () => holeSection({ title: base.title, layers: bodyLayer(build), bit: bore, ...depthOf(build, b) }),
+    draw: () => holeSection({ title: base.title, layers: bodyLayer(build, woodUnderBridge(build)), bit: bore, ...depthOf(build, b) }),
   })
 }
 
@@ -155,16 +155,18 @@ function reamed(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size
     size: printMm(bit.bit),
     with: method.words,
     guards: deepEnough(build, b),
-    draw: () => holeSection({ title: base.title, layers: bodyLayer(build), bit: bit.bit, ...depthOf(build, b) }),
+    draw: () => holeSection({ title: base.title, layers: bodyLayer(build, woodUnderBridge(build)), bit: bit.bit, ...depthOf(build, b) }),
   })
 }
 
 /** Drilled where nothing is, or where what was there has been plugged. */
 function bored(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size, work: Work, because = ''): DrawnCard {
-  const missing = [b.length, THICKNESS].filter((ref) => !sizeAt(build, ref))
   const located = b.planned
+  const into = woodUnderBridge(build)
+  if (!into) return waiting(build, base, [], [{ slot: 'body', trait: 'build' }], { about: because, places: located.places })
+  const missing = [b.length, into.size].filter((ref) => !sizeAt(build, ref))
   if (missing.length || located.missing.length) return waiting(build, base, [...missing, ...located.missing], [], { about: because })
-  const [length, wood] = [sizeAt(build, b.length)!, sizeAt(build, THICKNESS)!]
+  const [length, wood] = [sizeAt(build, b.length)!, sizeAt(build, into.size)!]
   const bit = boreBit(bushing.value - UNDER.from, bushing.value - UNDER.to, bushing.value - UNDER.best, bench.bits)
   const hole = blindDepth(length.value + BELOW, bit.bit, wood.value - wood.doubt)
   const inwards = inwardsOf(build, located.places)
@@ -228,7 +230,7 @@ function bored(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size,
     draw: (made) =>
       holeSection({
         title: base.title,
-        layers: bodyLayer(build),
+        layers: bodyLayer(build, woodUnderBridge(build)),
         ...(made ? { bit: bit.bit, depth: hole.depth, flag: hole.flag, left: wood.value - hole.flag } : {}),
       }),
   })

@@ -132,6 +132,32 @@ describe('a screw too long for its wood', () => {
   })
 })
 
+describe('a hollow body holds bridge and studs by the wood that is under them', () => {
+  const hollow = (mount: string, block: number | undefined) =>
+    changed(
+      drillable(fullBuild()),
+      { 'bridge/screw.length': 25, 'bridge/plate.thickness': 2, 'body/thickness': 44, ...(block ? { 'body/block.thickness': block } : {}) },
+      { 'bridge/mount': mount, 'body/build': 'semi-hollow', 'body/bored.bridge': 'none', 'body/bored.studs': 'none' },
+    )
+  const card = (build: Build, id: string) => holeCards(build).find((c) => c.id === id)!
+  // 23 mm of screw in a block of 20: 3 mm out of it, though the body is 44 mm thick.
+  it('23 mm of screw come out of a block of 20', () =>
+    expect(card(hollow('screws', 20), 'bridge-screws').says).toMatch(/too long: it would come out of the block’s far side/))
+  it('nobody measured the block: asked for, not taken for the body', () =>
+    expect(card(hollow('screws', undefined), 'bridge-screws').missing.map((m) => m.size)).toContain('block.thickness'))
+  // Bushings of 25 and 1 mm of room under them want 26; 20 less 2.5 leave 17.5.
+  it('bushings of 25 mm find no room in a block of 20', () => {
+    const b = hollow('post', 20)
+    delete b.parts.body!.sizes.studBore
+    expect(card(b, 'stud-bores').says).toMatch(/25 mm long and only 1\d(\.\d)? mm may be drilled here/)
+  })
+  it('nobody said how the body is made: that is asked first', () => {
+    const b = hollow('screws', 20)
+    delete b.parts.body!.traits.build
+    expect(card(b, 'bridge-screws')).toMatchObject({ stands: 'waiting', untold: [{ slot: 'body', trait: 'build' }] })
+  })
+})
+
 describe('why there is no hole', () => {
   const card = (sizes: Parameters<typeof changed>[1]) =>
     holeCards(changed(drillable(fullBuild()), sizes, { 'bridge/mount': 'screws', 'body/bored.bridge': 'none' })).find(

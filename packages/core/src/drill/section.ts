@@ -26,8 +26,8 @@ export interface Section {
 
 const BODY = sizeRef('body', 'thickness')
 /** The body as one layer, drawn as thick as bodies usually are where nobody measured this one. */
-export const bodyLayer = (build: Build): Section['layers'] => [
-  { label: 'body', thickness: drawnAt(build, BODY), role: 'body-wood', ...(sizeAt(build, BODY) ? {} : { unread: true }) },
+export const bodyLayer = (build: Build, { size, label } = { size: BODY, label: 'body' }): Section['layers'] => [
+  { label, thickness: drawnAt(build, size), role: 'body-wood', ...(sizeAt(build, size) ? {} : { unread: true }) },
 ]
 
 /** Section through a hole: what it goes through, the bit beside it with its tape flag, the screw, what stays under the tip; true proportion. */

@@ -1,6 +1,8 @@
 import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import type { Build } from '../../document/build'
+import { woodUnderBridge } from '../../instrument/woodUnderBridge'
 import { printMm } from '../../quantity/length'
+import { waiting, type Base } from '../card'
 import type { Finder } from '../finder'
 import { BETWEEN, guarded } from '../guard'
 import type { Guard } from '../holeCard'
@@ -31,37 +33,35 @@ export const bridgeScrews: Finder = (build, bench) => {
   const there = { slot: 'body', trait: 'bored.bridge' } as const
   const known = isThere(build, there)
   const row = screwRow(build)
-  return screwed(
-    build,
-    bench,
-    {
-      id: 'bridge-screws',
-      title: mount === 'six-screw' ? 'Pivot screws of the vibrato' : 'Bridge screws',
-      slot: 'bridge',
-      side: 'front',
-      goesIn: 'wood screws through the plate',
-      located: 'the scale and the two outer strings; then the plate itself, held down and marked through',
-      first: ['the neck home in its pocket', 'two threads for the outer strings, nut to bridge'],
-      back: 'Hardwood dowel glued in, a day to dry, drilled anew; the plate hides it.',
-    },
-    {
-      work: known === undefined ? undefined : known ? 'keep' : 'new',
-      there,
-      length: sizeRef('bridge', 'screw.length'),
-      root: sizeRef('bridge', 'screw.root'),
-      thread: sizeRef('bridge', 'screw.thread'),
-      through: [[1, sizeRef('bridge', 'plate.thickness')]],
-      held: { label: 'plate', role: 'metal' },
-      wood: { terms: [[1, sizeRef('body', 'thickness')]], face: 'the body’s back' },
-      woodOf: 'body',
-      located: count ? row : { ...row, places: [], missing: [...row.missing, sizeRef('bridge', 'screws')] },
-      byNumbers: true,
-      guards: known ? [] : [windowGuard(build), ...oldRows(build)],
-      mind: [
-        `First ${count && count.value % 2 === 0 ? 'one of the two in the middle' : 'the screw in the middle'}, the plate turned square to the strings; look along the outer threads, then the next.`,
-      ],
-    },
-  )
+  const base: Base = {
+    id: 'bridge-screws',
+    title: mount === 'six-screw' ? 'Pivot screws of the vibrato' : 'Bridge screws',
+    slot: 'bridge',
+    side: 'front',
+    goesIn: 'wood screws through the plate',
+    located: 'the scale and the two outer strings; then the plate itself, held down and marked through',
+    first: ['the neck home in its pocket', 'two threads for the outer strings, nut to bridge'],
+    back: 'Hardwood dowel glued in, a day to dry, drilled anew; the plate hides it.',
+  }
+  const into = woodUnderBridge(build)
+  if (!into && known === false) return waiting(build, base, [], [{ slot: 'body', trait: 'build' }], { places: row.places })
+  return screwed(build, bench, base, {
+    work: known === undefined ? undefined : known ? 'keep' : 'new',
+    there,
+    length: sizeRef('bridge', 'screw.length'),
+    root: sizeRef('bridge', 'screw.root'),
+    thread: sizeRef('bridge', 'screw.thread'),
+    through: [[1, sizeRef('bridge', 'plate.thickness')]],
+    held: { label: 'plate', role: 'metal' },
+    ...(into ? { wood: { terms: [[1, into.size]], face: into.face } } : {}),
+    woodOf: 'body',
+    located: count ? row : { ...row, places: [], missing: [...row.missing, sizeRef('bridge', 'screws')] },
+    byNumbers: true,
+    guards: known ? [] : [windowGuard(build), ...oldRows(build)],
+    mind: [
+      `First ${count && count.value % 2 === 0 ? 'one of the two in the middle' : 'the screw in the middle'}, the plate turned square to the strings; look along the outer threads, then the next.`,
+    ],
+  })
 }
 
 /** An old hole is about so wide, mm. [practice] */

@@ -19,6 +19,7 @@ const BOUNDS: Readonly<Record<StartId, readonly [first: number, ten: number]>> =
   'semi-hollow': [5, 48],
   'twelve-string': [5, 42],
   'long-scale': [3, 30],
+  bass: [3, 34],
 }
 
 /** Read as usual of its kind; a bore is a little wider than what goes in, as bores are. */

@@ -1,6 +1,6 @@
 import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
-import { sizeRef, traitAt } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import { screwStack } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
@@ -11,30 +11,29 @@ import { woodNamed } from '../../parts/woods'
 import { withdrawal, FACE_GUARD } from '../../physics/pilot'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
+import { woodUnderBridge } from '../../instrument/woodUnderBridge'
 import { WORKING } from './screwLimits'
 import { OTHER_SCREW, longestScrew } from '../../judge/otherScrew'
 
-/** What the screws go into: the body, or a hollow body's centre block. */
-const woodOf = (hollow: boolean) => (hollow ? sizeRef('body', 'block.thickness') : sizeRef('body', 'thickness'))
-const isHollow = (build: Build): boolean => (traitAt(build, 'body', 'build') ?? 'solid') !== 'solid'
+/** What the screws go into; drawn as a solid body while nobody has said how it is made. */
+const woodOf = (build: Build) => woodUnderBridge(build)?.size ?? sizeRef('body', 'thickness')
 const SCREW = sizeRef('bridge', 'screw.length')
 const PLATE = sizeRef('bridge', 'plate.thickness')
 
 /** Bridge screws into the body, or into a hollow body's block. */
 export function bridgeScrewsJoint(build: Build): JudgedJoint {
-  const hollow = isHollow(build)
   return judged(build, {
     id: 'bridge-screws',
     condition: true,
     title: 'Bridge screws in the wood',
     slots: ['bridge', 'body'],
     at: pt(datums(build).studs - 10, 34),
-    draw: drawnOnceKnown(build, 'Bridge screw', { screw: SCREW, wood: woodOf(hollow) }, (have) =>
+    draw: drawnOnceKnown(build, 'Bridge screw', { screw: SCREW, wood: woodOf(build) }, (have) =>
       screwStack(
         'Bridge screw',
         [
           { label: 'plate', thickness: drawnAt(build, PLATE), role: 'metal' },
-          { label: hollow ? 'centre block' : 'body', thickness: have.wood.value, role: 'body-wood' },
+          { label: woodUnderBridge(build)?.label ?? 'body', thickness: have.wood.value, role: 'body-wood' },
         ],
         { length: have.screw.value, thread: 3.5 },
       ),
@@ -44,7 +43,7 @@ export function bridgeScrewsJoint(build: Build): JudgedJoint {
 }
 
 function tips(build: Build): Question[] {
-  const have = sizesIn(build, { screw: SCREW, plate: PLATE, wood: woodOf(isHollow(build)) })
+  const have = sizesIn(build, { screw: SCREW, plate: PLATE, wood: woodOf(build) })
   const { plate } = have
   const left = gapOf([
     [1, have.wood],

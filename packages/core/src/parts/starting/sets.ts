@@ -25,6 +25,11 @@ const pickup = (name: string, kind: typeof HUMBUCKER, mount: string): StartPart 
       ? { length: 36, width: 69, resistance: 8000, 'poles.spread': 50 }
       : { length: 18, width: 69, depth: 16, resistance: 6000, 'poles.spread': 50 },
 })
+const bassPickup = (name: string, width: number): StartPart => ({
+  name,
+  traits: { ...SINGLE, mount: 'body' },
+  sizes: { length: 18.5, width, depth: 20, resistance: 7500, 'poles.spread': 54 },
+})
 /** What every one of them has. */
 const common: Partial<Record<Slot, StartPart>> = {
   'pot-volume': { name: 'Volume pot', traits: { taper: 'audio', pull: 'plain' }, sizes: { resistance: 500e3 } },
@@ -249,6 +254,63 @@ export const STARTING_SETS = {
         sizes: { 'gauge.1': 0.33, 'gauge.2': 0.432, 'gauge.3': 0.66, 'gauge.4': 0.914, 'gauge.5': 1.168, 'gauge.6': 1.575, wound: 4 },
       },
       switch: TOGGLE,
+      ...common,
+    },
+  },
+  bass: {
+    label: 'Bass of four strings',
+    strings: 4,
+    scale: 863.6,
+    parts: {
+      body: {
+        name: 'Body',
+        traits: { build: 'solid', top: 'flat', access: 'back' },
+        sizes: {
+          'pocket.widthMouth': 63,
+          'pocket.widthEnd': 63,
+          'pocket.length': 92,
+          mouthToBridge: 373,
+          studSpacing: 70,
+          'route.neck.centre': 186,
+          'route.neck.length': 20,
+          'route.neck.width': 93,
+          'route.bridge.centre': 276,
+          'route.bridge.length': 20,
+          'route.bridge.width': 96,
+          'volume.x': 330,
+          'tone.x': 372,
+          'jack.x': 410,
+          'button.lower.x': 455,
+        },
+      },
+      neck: neck({
+        scale: 863.6,
+        frets: 20,
+        nutToHeelEnd: 610,
+        boardLength: 612,
+        'heel.widthMouth': 63,
+        'heel.widthEnd': 63,
+        'nut.width': 41,
+        'board.widthEnd': 62,
+        'tuner.bore': 17.5,
+        'tuner.pitch': 44,
+        'tuner.first': 42,
+        'tuner.edge': 18,
+        mass: 950,
+      }),
+      bridge: {
+        name: 'Bass bridge, screwed down',
+        traits: { mount: 'screws', saddles: 'single' },
+        sizes: { spread: 57, screws: 5, 'screw.length': 32, 'screw.spread': 70, 'plate.front': 48, 'plate.length': 56 },
+      },
+      'pickup-neck': bassPickup('Neck single coil', 92),
+      'pickup-bridge': bassPickup('Bridge single coil', 95),
+      tuners: { name: 'Bass tuners', sizes: { count: 4, bushing: 17.4, mass: 95 } },
+      nut: { name: 'Nut', traits: { type: 'slotted' }, sizes: { spread: 31.5 } },
+      strings: {
+        name: 'Bass string set',
+        sizes: { 'gauge.1': 1.143, 'gauge.2': 1.651, 'gauge.3': 2.159, 'gauge.4': 2.667, wound: 4 },
+      },
       ...common,
     },
   },
