@@ -163,7 +163,8 @@ function reamed(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size
 function bored(build: Build, bench: Bench, base: Base, b: Bushed, bushing: Size, work: Work, because = ''): DrawnCard {
   const located = b.planned
   const into = woodUnderBridge(build)
-  if (!into) return waiting(build, base, [], [{ slot: 'body', trait: 'build' }], { about: because, places: located.places })
+  if (!into)
+    return waiting(build, base, [], [{ slot: 'body', trait: 'build' }], { about: because, places: located.places, takes: bushing.value })
   const missing = [b.length, into.size].filter((ref) => !sizeAt(build, ref))
   if (missing.length || located.missing.length) return waiting(build, base, [...missing, ...located.missing], [], { about: because })
   const [length, wood] = [sizeAt(build, b.length)!, sizeAt(build, into.size)!]

@@ -44,7 +44,11 @@ export const bridgeScrews: Finder = (build, bench) => {
     back: 'Hardwood dowel glued in, a day to dry, drilled anew; the plate hides it.',
   }
   const into = woodUnderBridge(build)
-  if (!into && known === false) return waiting(build, base, [], [{ slot: 'body', trait: 'build' }], { places: row.places })
+  if (!into && known === false)
+    return waiting(build, base, [], [{ slot: 'body', trait: 'build' }], {
+      places: row.places,
+      takes: sizeAt(build, sizeRef('bridge', 'screw.thread'))?.value,
+    })
   return screwed(build, bench, base, {
     work: known === undefined ? undefined : known ? 'keep' : 'new',
     there,
