@@ -7,7 +7,7 @@ import { outlinePoints } from './outline'
 /** How a body's shape is known: drawn as a table, by a few numbers of it, or not at all. */
 export type ShapeKnown = 'drawn' | 'numbers' | 'usual'
 
-/** Usual proportions, when nothing at all is known. [ours] */
+/** Usual proportions, when nothing at all is known, of a body whose bridge stands 255 mm from the pocket’s mouth. [ours] */
 const USUAL: readonly OutlineRow[] = [
   { x: 0, bass: 120, treble: 100 },
   { x: 80, bass: 138, treble: 126 },
@@ -16,6 +16,19 @@ const USUAL: readonly OutlineRow[] = [
   { x: 320, bass: 120, treble: 120 },
   { x: 345, bass: 30, treble: 30 },
 ]
+
+const USUAL_BRIDGE = 255
+/** No finer, so that few shapes are made however often a place is tried, mm. */
+const STEP = 5
+
+/** The usual shape, longer where the bridge stands further back: a bass's does not stand beyond its wood. */
+function usualRows(toBridge: number | undefined): readonly OutlineRow[] {
+  const longer = Math.max(1, (STEP * Math.round((toBridge ?? 0) / STEP)) / USUAL_BRIDGE)
+  const key = `usual ${longer}`
+  const made = kept.get(key) ?? USUAL.map((row) => ({ ...row, x: row.x * longer }))
+  kept.set(key, made)
+  return made
+}
 
 /** Places of a body's widths along its whole length, from its upper end, as shares: a smooth shape of no pattern's. [ours] */
 const UPPER = 0.24
@@ -30,17 +43,17 @@ export function bodyShape(build: Build): { rows: readonly OutlineRow[]; known: S
   if (rows && rows.length >= 3) return { rows, known: 'drawn' }
   const value = (size: string) => valueAt(build, { slot: 'body', size })
   const [length, lower] = [value('outline.length'), value('outline.lower')]
-  if (length === undefined || lower === undefined) return { rows: USUAL, known: 'usual' }
+  if (length === undefined || lower === undefined) return { rows: usualRows(value('mouthToBridge')), known: 'usual' }
   const upper = value('outline.upper') ?? lower * 0.8
   const waist = value('outline.waist') ?? Math.min(upper, lower) * 0.82
   const key = [length, lower, upper, waist].join(' ')
-  const made = byNumbers.get(key) ?? fromNumbers(length, upper, waist, lower)
-  byNumbers.set(key, made)
+  const made = kept.get(key) ?? fromNumbers(length, upper, waist, lower)
+  kept.set(key, made)
   return { rows: made, known: 'numbers' }
 }
 
 /** Shapes made once: the same table is asked for by many joints, and curves are kept by table. */
-const byNumbers = new Map<string, readonly OutlineRow[]>()
+const kept = new Map<string, readonly OutlineRow[]>()
 
 function fromNumbers(length: number, upper: number, waist: number, lower: number): readonly OutlineRow[] {
   const row = (share: number, width: number): OutlineRow => ({ x: (share - BEFORE_MOUTH) * length, bass: width / 2, treble: width / 2 })

@@ -295,6 +295,8 @@ export const STARTING_SETS = {
         'tuner.bore': 17.5,
         'tuner.pitch': 44,
         'tuner.first': 42,
+        'tuner.offset': 16,
+        'tuner.slant': 13,
         'tuner.edge': 18,
         mass: 950,
       }),

@@ -3,6 +3,9 @@ import { newBuild, type Build } from '../../document/build'
 import { evaluate } from '../../evaluate/evaluate'
 import { judgeJoints } from '../../fit/findJoints'
 import { measureNext } from '../../fit/measure/measureNext'
+import { bodyOutline } from '../../instrument/bodyShape'
+import { controlPlace } from '../../instrument/controlPlace'
+import { datums } from '../../instrument/datums'
 import { partProblems } from '../check'
 import { KINDS } from '../kinds/index'
 import { START_IDS, STARTING_SETS, type StartId } from './sets'
@@ -42,6 +45,12 @@ describe.each(START_IDS.map((id) => [id] as const))('a build begun with %s', (id
     expect(e.drill.length).toBeGreaterThan(0)
     // A hole cannot be taken back: none is drilled by a guess.
     for (const card of e.drill) expect([card.stands, card.missing.length + card.untold.length > 0], card.id).toEqual(['waiting', true])
+  })
+  it('is drawn with its bridge and its knobs on its body', () => {
+    const b = build()
+    const end = Math.max(...bodyOutline(b, datums(b).mouth).map((p) => p.x))
+    expect(datums(b).studs).toBeLessThan(end - 30)
+    for (const knob of ['volume', 'tone'] as const) expect(controlPlace(b, knob).x, knob).toBeLessThan(end)
   })
   it('says what to measure first, of what it has', () => {
     const ranked = measureNext(build())
