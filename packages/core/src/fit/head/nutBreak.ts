@@ -111,15 +111,24 @@ function flattestString(build: Build): Question {
             },
             {
               id: 'string-tree',
-              job: free.length
-                ? `Or ${free.length > 2 ? 'string trees, one for two neighbours each,' : 'a string tree'} for ${theStrings(free)}.`
-                : `Or a lower string tree for ${theStrings(flat)}.`,
+              job: free.length ? `Or ${trees(free)} for ${theStrings(free)}.` : `Or a lower string tree for ${theStrings(flat)}.`,
               how: 'The lower of the two heights in the bag; placed after stringing, two fifths of the way from the nut to their posts; small pilot.',
               gives: 'neck',
               tools: ['string tree', 'small bit'],
             },
           ],
   }
+}
+
+/** "a string tree", "2 string trees": one presses two neighbours down, and no strings that have others between them. */
+function trees(strings: readonly number[]): string {
+  const runs = strings.reduce<number[]>((lengths, n, i) => {
+    if (i > 0 && strings[i - 1] === n - 1) lengths[lengths.length - 1]!++
+    else lengths.push(1)
+    return lengths
+  }, [])
+  const needed = runs.reduce((sum, run) => sum + Math.ceil(run / 2), 0)
+  return needed === 1 ? 'a string tree' : `${needed} string trees`
 }
 
 function breakDrawing(build: Build, have: Record<keyof typeof refs, Size>, angle: (n: number) => number) {

@@ -1,0 +1,45 @@
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../../document/build'
+import { changed, fullBuild, without } from '../../testing/fullBuild'
+import { checkIn } from '../../testing/rows'
+
+/*
+ * Posts 33 mm from the nut and 25.4 apart, the slot 9 + 1.1 + 0.5 = 10.6 mm over the face and the wraps 5: a string to a post at x bears by
+ * atan(5.6 / x), which is under 4.5 degrees beyond 71 mm: the third post, at 83.8 or in a slanting row at 82.5, and all further ones.
+ */
+const head = (traits: Parameters<typeof changed>[2], tree?: number): Build => {
+  const b = changed(fullBuild(), { 'neck/tuner.offset': 22, ...(tree ? { 'string-tree/holds': tree } : {}) }, traits)
+  return tree ? b : without(b, 'string-tree')
+}
+const flattest = (b: Build) => checkIn(b, 'nut-break', 'flattest')
+const tree = (b: Build) => flattest(b).cures.find((c) => c.id === 'string-tree')!.job
+
+describe('which strings a tree is for', () => {
+  it('a row on the bass side: the highest strings have the furthest posts', () => {
+    const b = head({ 'neck/row': 'bass' })
+    expect(flattest(b).label).toBe('Flattest string, 1')
+    expect(tree(b)).toBe('Or 2 string trees for strings 1, 2, 3 and 4.')
+  })
+  it('a head turned round: the lowest', () => {
+    const b = head({ 'neck/row': 'treble' })
+    expect(flattest(b).label).toBe('Flattest string, 6')
+    expect(tree(b)).toBe('Or 2 string trees for strings 3, 4, 5 and 6.')
+  })
+  // Wraps 7 mm up: atan(3.6 / 58.4) = 3.5 and atan(3.6 / 83.8) = 2.5 degrees, the nearest posts at 33 mm 6.2.
+  it('three a side: the two in the middle first, then those beside them, each with a tree of its own', () => {
+    const two = (tree?: number) => changed(head({ 'neck/head': 'two-rows' }, tree), { 'tuners/post.height': 7 })
+    expect(tree(two())).toBe('Or 2 string trees for strings 2, 3, 4 and 5.')
+    expect(tree(two(2))).toBe('Or 2 string trees for strings 2 and 5.')
+  })
+  it('the tree there is holds those of the furthest posts; what it leaves flat wants another', () => {
+    // It holds two of the four: the others bear by atan(5.6 / 82.5) = 3.9 and atan(5.6 / 107.2) = 3 degrees.
+    expect(tree(head({ 'neck/row': 'bass' }, 2))).toBe('Or a string tree for strings 3 and 4.')
+    expect(tree(head({ 'neck/row': 'treble' }, 2))).toBe('Or a string tree for strings 3 and 4.')
+    expect(flattest(head({ 'neck/row': 'bass' }, 4)).raw.verdict).toBe('snug')
+    expect(flattest(head({ 'neck/row': 'treble' }, 4)).raw.verdict).toBe('snug')
+  })
+  it('strings that lie flat under the tree they have want a lower one', () => {
+    const high = changed(head({ 'neck/row': 'bass' }, 6), { 'string-tree/height': 8 })
+    expect(tree(high)).toMatch(/^Or a lower string tree for strings /)
+  })
+})
