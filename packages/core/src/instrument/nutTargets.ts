@@ -30,5 +30,8 @@ export const nutTargetsOf = (build: Build): Record<NutSchool, NutTarget> => (isB
 /** What this build is filed to. */
 export const nutTargetOf = (build: Build): NutTarget => nutTargetsOf(build)[build.setup.nutSchool ?? 'ordinary']
 
+/** Less than this left over fret 1 is too deep for anybody, mm. [practice: the fine school's least, less a reading's doubt] */
+export const LEAST_SLIVER = 0.02
+
 /** Slot bottom over the fret plane where nobody has read it, mm. [practice] */
 export const USUAL_SLOT = 0.45

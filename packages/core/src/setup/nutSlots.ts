@@ -1,6 +1,6 @@
 import type { Build } from '../document/build'
 import { readingsOf } from '../document/setupReadings'
-import { nutTargetOf } from '../instrument/nutTargets'
+import { LEAST_SLIVER, nutTargetOf } from '../instrument/nutTargets'
 import { sliver, openGap, slotForSliver } from '../physics/nutAction'
 import { crownsOf } from '../physics/neckCurve'
 import { SLIVER_AT, type SetupModel } from './model'
@@ -10,8 +10,6 @@ import { isAfter } from '../quantity/moments'
 /** Filing stops so far before the number, mm: the last of it is done by feel. [practice] */
 const EARLY = 0.1
 const CLOSE = 0.03
-/** Less than this left over fret 1 is too deep for anybody, mm. [practice: the fine school's least, less a reading's doubt] */
-const LEAST = 0.02
 
 export interface SlotWork {
   number: number
@@ -41,7 +39,7 @@ export function nutSlots(build: Build, model: SetupModel): SlotWork[] {
     if (old) return { ...base, read: false, state: 'unread', says: old }
     if (!s.slotRead)
       return { ...base, state: 'unread', says: 'Hold it at fret 3 and read what is left over fret 1, or the open gap there.' }
-    if (file < -CLOSE && base.sliver >= LEAST)
+    if (file < -CLOSE && base.sliver >= LEAST_SLIVER)
       return {
         ...base,
         state: 'good',

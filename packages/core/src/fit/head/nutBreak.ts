@@ -32,6 +32,10 @@ function furthest(build: Build, count: number): number[] {
     .slice(0, count)
 }
 
+/** Strings the tree there is holds down; none without one. */
+const heldByTree = (build: Build): number[] =>
+  build.parts['string-tree'] ? furthest(build, drawnAt(build, sizeRef('string-tree', 'holds'))) : []
+
 /**
  * Angle of one string at the nut = headstock angle + atan((slot height above the head's face - wrap height) / distance to the post).
  * [physics] With a tree the strings it holds go to the tree first: those with the furthest posts, whose angle is the flattest.
@@ -40,7 +44,7 @@ function angleOf(build: Build): (n: number, drop: number, wrap: number, slot: nu
   const posts = tunerPosts(build)
   const tree = build.parts['string-tree'] && {
     height: drawnAt(build, sizeRef('string-tree', 'height')),
-    held: furthest(build, drawnAt(build, sizeRef('string-tree', 'holds'))),
+    held: heldByTree(build),
   }
   return (n, drop, wrap, slot, tilt, crown) => {
     const distance = posts[build.strings - n]?.x ?? -100
@@ -79,8 +83,8 @@ function flattestString(build: Build): Question {
   const low = certain(at(flattest))
   const flat = stringsOf(build).filter((n) => at(n) < RATTLES)
   // A tree presses the strings of neighbouring posts down, two at a time; those it holds already want a lower one.
-  const treed = build.parts['string-tree'] ? furthest(build, drawnAt(build, sizeRef('string-tree', 'holds'))) : []
-  const free = flat.filter((n) => !treed.includes(n))
+  const held = heldByTree(build)
+  const free = flat.filter((n) => !held.includes(n))
   return {
     id: 'flattest',
     spread: true,

@@ -25,7 +25,7 @@ describe('the nut at each of its ends', () => {
       joint: 'nut-in-slot',
       check: 'fret1-treble',
       verdict: 'loose',
-      says: 'On the treble side the string stands 0.5 mm over fret 1 held at fret 3; about 0.16 is wanted, never under 0.03.',
+      says: 'On the treble side the string stands 0.5 mm over fret 1 held at fret 3; about 0.16 is wanted, never under 0.02.',
       sizes: { 'nut/fret1.treble': 0.5 },
       job: /treble side 0\.53 mm deeper/,
     },
@@ -34,7 +34,7 @@ describe('the nut at each of its ends', () => {
       joint: 'nut-in-slot',
       check: 'fret1-bass',
       verdict: 'snug',
-      says: 'On the bass side the string stands 0.1 mm over fret 1 held at fret 3; about 0.21 is wanted, never under 0.03.',
+      says: 'On the bass side the string stands 0.1 mm over fret 1 held at fret 3; about 0.21 is wanted, never under 0.02.',
       sizes: { 'nut/fret1.bass': 0.1 },
     },
   ])

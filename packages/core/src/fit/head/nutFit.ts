@@ -9,7 +9,7 @@ import { gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { fretPlace } from '../../physics/frets'
 import { certain, doubtOf, likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm, printSide } from '../../quantity/length'
-import { nutTargetOf } from '../../instrument/nutTargets'
+import { LEAST_SLIVER, nutTargetOf } from '../../instrument/nutTargets'
 import { nutDrawing } from './nutFit.draw'
 
 /** Slot bottom above the fret plane to aim for before filing, mm: a nut is filed down, never up. [practice] */
@@ -176,8 +176,7 @@ function widths(build: Build, end: 'bass' | 'treble'): Question[] {
   ]
 }
 
-/** Held at fret 3 a string stands clear of fret 1 by this at least, and over what is aimed at by this at most, mm. [practice; a reading's doubt] */
-const LEAST = 0.03
+/** Held at fret 3 a string stands over what is aimed at by this at most, mm. [ours: a reading's doubt] */
 const OVER = 0.05
 
 /**
@@ -199,12 +198,12 @@ function firstFret(build: Build): Question[] {
         label: `Over fret 1 on the ${end} side, held at fret 3`,
         clearance: ofSize(gap),
         bands: [
-          { upTo: LEAST, is: 'tight' },
+          { upTo: LEAST_SLIVER, is: 'tight' },
           { upTo: aim + OVER, is: 'snug' },
           { upTo: Infinity, is: 'loose' },
         ],
         says: () =>
-          `On the ${end} side the string stands ${printMm(gap.value)} mm over fret 1 held at fret 3; about ${printMm(aim)} is wanted, never under ${LEAST}.`,
+          `On the ${end} side the string stands ${printMm(gap.value)} mm over fret 1 held at fret 3; about ${printMm(aim)} is wanted, never under ${LEAST_SLIVER}.`,
         cures: ({ verdict }) =>
           verdict === 'tight'
             ? [
