@@ -9,6 +9,7 @@ import {
   parseOhms,
   printFarads,
   printInch,
+  printLength,
   printMm,
   printOhms,
   read,
@@ -35,6 +36,14 @@ export function printSize(value: number, unit: SizeSpec['unit'], system: LengthS
   if (unit === 'ohm') return printOhms(value).replace(' ', '')
   if (unit === 'farad') return printFarads(value).replace(' ', '')
   return String(Number(value.toPrecision(6)))
+}
+
+/** A value that stands in a sentence, so with its unit. */
+export function printWithUnit(value: number, unit: SizeSpec['unit'], system: LengthSystem): string {
+  if (unit === 'mm') return printLength(value, system)
+  if (unit === 'ohm') return `${printOhms(value).replace(/ Ω$/, ' ')}Ω`
+  if (unit === 'farad') return `${printFarads(value)}F`
+  return `${printSize(value, unit, system)}${unit === 'deg' ? '' : ' '}${UNIT[unit]}`.trim()
 }
 
 function parseSize(spec: SizeSpec, text: string, system: LengthSystem): Parsed<number> {
