@@ -6,6 +6,7 @@ import {
   lengthDoubt,
   parseFarads,
   parseLength,
+  parseMass,
   parseOhms,
   printFarads,
   printInch,
@@ -54,7 +55,9 @@ function parseSize(spec: SizeSpec, text: string, system: LengthSystem): Parsed<n
         ? parseOhms(text)
         : spec.unit === 'farad'
           ? parseFarads(text)
-          : plainNumber(text, spec)
+          : spec.unit === 'g'
+            ? parseMass(text)
+            : plainNumber(text, spec)
   if (!parsed.ok) return parsed
   const why = whyNotValue(spec, parsed.value)
   return why ? refuse(`${why} The old value is kept.`) : parsed

@@ -1,6 +1,7 @@
 export * from './parsed'
 export * from './length'
 export * from './electrical'
+export * from './mass'
 export * from './size'
 export * from './distribution'
 export * from './goldenSection'

@@ -1,3 +1,4 @@
+import { OUNCE, POUND } from '../../quantity/mass'
 import type { SizeUnit } from '../kind'
 import { atomsIn, type Atom, type Unit } from './atoms'
 
@@ -91,7 +92,7 @@ function poundsJoined(text: string, atoms: readonly Atom[]): Atom[] {
   const joined: Atom[] = []
   for (const atom of atoms) {
     const last = joined.at(-1)
-    const ounces = last?.unit?.unit === 'g' && atom.unit?.unit === 'g' && Math.abs(last.unit.factor / atom.unit.factor - 16) < 1e-9
+    const ounces = last?.unit?.factor === POUND && atom.unit?.factor === OUNCE
     if (last && ounces && /^\s*,?\s*(?:and\s*)?$/.test(text.slice(last.end, atom.start)))
       joined.splice(-1, 1, { ...last, end: atom.end, readings: [last.readings[0]! + atom.readings[0]! / 16] })
     else joined.push(atom)

@@ -1,5 +1,6 @@
 import { parseFarads, parseOhms } from '../../quantity/electrical'
 import { INCH, THOU } from '../../quantity/length'
+import { OUNCE, POUND } from '../../quantity/mass'
 import type { SizeUnit } from '../kind'
 
 export interface Unit {
@@ -43,9 +44,8 @@ const UNITS: readonly (readonly [pattern: string, unit: SizeUnit, factor: number
   ['H|[Hh]enr(?:ys?|ies)', 'henry', 1],
   ['kg|KG|[Kk]ilo(?:gram)?s?', 'g', 1000],
   ['gr?|[Gg]ram(?:me)?s?', 'g', 1],
-  // [published: international avoirdupois pound, and its sixteenth]
-  ['lbs?|LBS?|[Pp]ounds?', 'g', 453.59237],
-  ['oz|OZ|[Oo]unces?', 'g', 453.59237 / 16],
+  ['lbs?|LBS?|[Pp]ounds?', 'g', POUND],
+  ['oz|OZ|[Oo]unces?', 'g', OUNCE],
   ['N|[Nn]ewtons?', 'newton', 1],
   ['°|[Dd]eg(?:rees?)?', 'deg', 1],
 ]
