@@ -1,6 +1,6 @@
 import type { Build } from '../document/build'
 import { wordOf, type Verdict } from '../judge/verdict'
-import { freeOf, leadDays, type StockItem } from '../parts/stock'
+import { daysToCome, freeOf, slipsOf, type StockItem } from '../parts/stock'
 import { slotSpec, type Slot } from '../parts/slots'
 import { addDays } from '../quantity/days'
 import { JOINT_KINDS } from './findJoints'
@@ -14,8 +14,12 @@ export interface Alternative {
   says: string
   /** Absent where nobody has named a price; what lies in the stash costs nothing more. */
   cost?: number
-  here: string
+  /** Absent where nobody has said how long it takes. */
+  here?: string
 }
+
+/** After every day that is known. */
+const LATER = '9999'
 
 const BEST: readonly Verdict[] = ['snug', 'loose', 'cant-tell', 'tight', 'wont-go']
 
@@ -27,6 +31,7 @@ export function alternatives(build: Build, joint: string, slot: Slot, items: rea
   const kind = JOINT_KINDS.find((k) => k.id === joint)
   if (!kind) return []
   const now = build.parts[slot]
+  const slips = slipsOf(items)
   return items
     .filter((item) => item.part.kind === slotSpec(slot).kind && (item.holding === 'offer' || freeOf(item) > 0) && !sameThing(item, now))
     .flatMap((item): Alternative[] => {
@@ -36,6 +41,7 @@ export function alternatives(build: Build, joint: string, slot: Slot, items: rea
       if (!existsIn(kind, then)) return []
       const found = kind.find(then)
       const cost = item.holding === 'stash' ? 0 : item.part.price === undefined ? undefined : item.part.price + (item.shipping ?? 0)
+      const days = daysToCome(item, slips)
       return [
         {
           item,
@@ -43,13 +49,15 @@ export function alternatives(build: Build, joint: string, slot: Slot, items: rea
           word: wordOf(found.verdict, found.condition),
           says: found.says,
           ...(cost === undefined ? {} : { cost }),
-          here: addDays(today, leadDays(item)),
+          ...(days === undefined ? {} : { here: addDays(today, days) }),
         },
       ]
     })
     .toSorted(
       (a, b) =>
-        BEST.indexOf(a.verdict) - BEST.indexOf(b.verdict) || (a.cost ?? Infinity) - (b.cost ?? Infinity) || a.here.localeCompare(b.here),
+        BEST.indexOf(a.verdict) - BEST.indexOf(b.verdict) ||
+        (a.cost ?? Infinity) - (b.cost ?? Infinity) ||
+        (a.here ?? LATER).localeCompare(b.here ?? LATER),
     )
 }
 

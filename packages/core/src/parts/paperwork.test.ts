@@ -4,7 +4,7 @@ import type { Part } from './part'
 import { claimSheet, notAsListed } from './promised'
 import { rescueEstimate } from './rescue'
 import { latestOrder, spending } from './spending'
-import { freeOf, leadDays, slipOf, type StockItem } from './stock'
+import { daysToCome, freeOf, leadDays, slipsOf, type StockItem } from './stock'
 
 const calipers = (value: number) => ({ value, doubt: 0.05, known: 'calipers' as const })
 const listed = (value: number) => ({ value, doubt: 0.8, known: 'listed' as const })
@@ -106,13 +106,29 @@ describe('stock, money and days', () => {
   })
   it('a seller’s promises slip by what they have slipped', () => {
     const known = [item({ lead: { promised: 14, seen: 42 } }), item({ lead: { promised: 10, seen: 20 } })]
-    expect(slipOf(known, 'Low Tide Plastics')).toBeCloseTo(2.5, 9)
-    expect(slipOf(known, 'Nobody')).toBe(1)
+    // 42 / 14 = 3 and 20 / 10 = 2: 2.5 between them.
+    expect(slipsOf(known).get('Low Tide Plastics')).toBeCloseTo(2.5, 9)
+    expect(slipsOf(known).get('Nobody')).toBeUndefined()
+  })
+  it('days to reckon with: as seen, else as promised and stretched; nothing where nobody has said', () => {
+    const slips = new Map([['Low Tide Plastics', 2.5]])
+    expect(daysToCome(item({ lead: { promised: 14, seen: 42 } }), slips)).toBe(42)
+    expect(daysToCome(item({ lead: { promised: 7 } }), slips)).toBe(18)
+    expect(daysToCome(item({ lead: { promised: 8 } }), slips)).toBe(20)
+    const { lead: _, ...unsaid } = item({})
+    expect(daysToCome(unsaid, slips)).toBeUndefined()
+    expect(daysToCome({ ...unsaid, holding: 'stash' }, slips)).toBe(0)
+    // Ordered: its own day counts, and a day nobody promised is no day.
+    const ordered = { ...unsaid, holding: 'stash' as const, part: { ...unsaid.part, state: 'ordered' as const } }
+    expect(daysToCome({ ...ordered, lead: { promised: 3 } }, slips)).toBe(3)
+    expect(daysToCome(ordered, slips)).toBeUndefined()
   })
   it('promised two weeks, came after eight: the latest day to order says so', () => {
     const addDays = (iso: string, n: number) => new Date(Date.parse(`${iso}T00:00:00Z`) + n * 86_400_000).toISOString().slice(0, 10)
     expect(latestOrder(item({ lead: { promised: 14, seen: 56 } }), [], '2027-02-15', addDays)).toBe('2026-12-19')
     expect(latestOrder(item({}), [item({ lead: { promised: 10, seen: 20 } })], '2027-02-15', addDays)).toBe('2027-01-16')
+    const { lead: _, ...unsaid } = item({})
+    expect(latestOrder(unsaid, [], '2027-02-15', addDays)).toBeUndefined()
   })
   it('postage counts once a parcel, a tub of filler by the share used', () => {
     const s = spending({

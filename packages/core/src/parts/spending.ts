@@ -1,6 +1,6 @@
 import type { Part } from './part'
 import type { Slot } from './slots'
-import { slipOf, type StockItem } from './stock'
+import { daysToCome, slipsOf, type StockItem } from './stock'
 
 export interface SellerSum {
   seller: string
@@ -100,10 +100,9 @@ type AddDays = (iso: string, days: number) => string
 
 /**
  * Latest day to order something that must be here by `needed`: its lead time stretched by what this seller's promises have slipped by
- * so far, and two days to check it. [ours]
+ * so far, and two days to check it; nothing where nobody has said how long it takes. [ours]
  */
-export function latestOrder(item: StockItem, all: readonly StockItem[], needed: string, addDays: AddDays): string {
-  const promised = item.lead?.promised ?? 0
-  const days = item.lead?.seen ?? promised * slipOf(all, item.part.seller ?? '')
-  return addDays(needed, -Math.ceil(days) - 2)
+export function latestOrder(item: StockItem, all: readonly StockItem[], needed: string, addDays: AddDays): string | undefined {
+  const days = daysToCome(item, slipsOf(all))
+  return days === undefined ? undefined : addDays(needed, -days - 2)
 }

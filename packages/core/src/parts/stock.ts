@@ -1,3 +1,4 @@
+import { counted } from '../quantity/words'
 import type { Part } from './part'
 
 /** A part that is to hand, or could be bought. */
@@ -25,12 +26,34 @@ export function freeOf(item: StockItem, forBuild?: string): number {
   return Math.max(0, item.quantity - taken)
 }
 
-/** Days to reckon with: what was seen counts before what was promised. */
-export const leadDays = (item: StockItem): number => (item.holding === 'stash' ? 0 : (item.lead?.seen ?? item.lead?.promised ?? 0))
+/** Not to hand yet: on offer, or ordered and on its way. */
+const isAway = (item: StockItem): boolean => item.holding === 'offer' || item.part.state === 'ordered'
 
-/** How far a seller's promises slip, as a factor: seen over promised, over all of theirs that have both. 1 when nothing is known. */
-export function slipOf(items: readonly StockItem[], seller: string): number {
-  const known = items.filter((i) => i.part.seller === seller && i.lead?.seen !== undefined && i.lead.promised > 0)
-  if (!known.length) return 1
-  return known.reduce((s, i) => s + i.lead!.seen! / i.lead!.promised, 0) / known.length
+/** Days as they are said of it: what was seen counts before what was promised. Nothing where nobody has said. */
+export const leadDays = (item: StockItem): number | undefined => (isAway(item) ? (item.lead?.seen ?? item.lead?.promised) : 0)
+
+/** "14 days to come", or that nobody has said. */
+export const leadWords = (item: StockItem): string => {
+  const days = leadDays(item)
+  return days === undefined ? 'no day said' : `${counted(days, 'day')} to come`
+}
+
+/** How far each seller's promises slip, as a factor: seen over promised, over all of theirs that have both. */
+export function slipsOf(items: readonly StockItem[]): ReadonlyMap<string, number> {
+  const seen = new Map<string, number[]>()
+  for (const { part, lead } of items)
+    if (part.seller !== undefined && lead?.seen !== undefined && lead.promised > 0)
+      seen.set(part.seller, [...(seen.get(part.seller) ?? []), lead.seen / lead.promised])
+  return new Map([...seen].map(([seller, slips]) => [seller, slips.reduce((s, x) => s + x, 0) / slips.length]))
+}
+
+/**
+ * Days to reckon with: what was seen, or what is promised stretched by what this seller's promises have slipped by so far, whole days.
+ * Nothing where nobody has said: never that it is here today.
+ */
+export function daysToCome(item: StockItem, slips: ReadonlyMap<string, number>): number | undefined {
+  const said = leadDays(item)
+  const slip = item.holding === 'offer' && item.lead?.seen === undefined ? (slips.get(item.part.seller ?? '') ?? 1) : 1
+  // A hair under, so that 7 days at a slip of exactly 2 are 14.
+  return said === undefined ? undefined : Math.max(0, Math.ceil(said * slip - 1e-9))
 }

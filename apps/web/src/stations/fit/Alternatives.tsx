@@ -50,8 +50,13 @@ export function Alternatives({ joint }: { joint: Joint }) {
               <span className="min-w-0 flex-1">
                 <b>{item.part.name}</b>{' '}
                 <span className="text-soft">
-                  {word} · {item.holding === 'stash' ? (item.place ?? 'in the stash') : `here by ${shortDay(here)}`} ·{' '}
-                  {cost === undefined ? 'no price' : `${cost.toFixed(2)} ${build.currency} with postage`}
+                  {word} ·{' '}
+                  {item.holding === 'stash'
+                    ? (item.place ?? 'in the stash')
+                    : here
+                      ? `here by ${shortDay(here)}`
+                      : 'nobody says when it comes'}{' '}
+                  · {cost === undefined ? 'no price' : `${cost.toFixed(2)} ${build.currency} with postage`}
                 </span>
               </span>
               <Button look="quiet" className="!min-h-8" onClick={() => change((b) => choosePart(b, slot, item.part))}>

@@ -14,6 +14,7 @@ import {
   type WhyNot,
 } from '@snug/core'
 import { useMemo, useState } from 'react'
+import { useWhere } from '../../app/where'
 import { Workspace } from '../../app/Workspace'
 import { useShallow } from 'zustand/react/shallow'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -48,6 +49,7 @@ const openIn = (build: ReturnType<typeof useOpenBuild>): Slot[] =>
 /** Best complete sets for the slots that are open, and why not another part. */
 export function ChooseTab() {
   const build = useOpenBuild()
+  const { id } = useWhere()
   const { change, tryOut } = useBuild(useShallow(({ change, tryOut }) => ({ change, tryOut })))
   const slots = useMemo(() => openIn(build), [build])
   const candidates = useCandidates(slots.map((s) => slotSpec(s).kind))
@@ -62,6 +64,7 @@ export function ChooseTab() {
   const [why, setWhy] = useState<{ item: StockItem; result?: WhyNot }>()
   const request = (): ChooseRequest => ({
     build,
+    buildId: id,
     rank,
     limits: { ...whole, lacking, ...(money === undefined ? {} : { money }), ...(days === undefined ? {} : { days }) },
     open: slots.map((slot) => ({
@@ -89,9 +92,12 @@ export function ChooseTab() {
     (s: ChosenSet) =>
     (b: typeof build): Change => ({
       label: `Set of ${counted(s.items.length, 'part')}`,
-      edits: s.items.flatMap(
-        ({ slot, item }) => choosePart(b, slot, { ...item.part, state: item.holding === 'stash' ? 'in hand' : item.part.state }).edits,
-      ),
+      // What is there already stays as it is: what is ordered does not come by being chosen.
+      edits: s.items
+        .filter((i) => !isHere(i))
+        .flatMap(
+          ({ slot, item }) => choosePart(b, slot, { ...item.part, state: item.holding === 'stash' ? 'in hand' : item.part.state }).edits,
+        ),
     })
   const shown = why?.item ?? set?.items[0]?.item
   // Until a set is found: the first part that may change, or the body.
@@ -106,8 +112,10 @@ export function ChooseTab() {
             <p>
               {slots.length ? (
                 <>
-                  Open: <b>{slots.map((s) => slotSpec(s).label.toLowerCase()).join(', ')}</b>. {candidates.data?.length ?? '…'} parts of
-                  these kinds are in the stash or on offer.
+                  Open: <b>{slots.map((s) => slotSpec(s).label.toLowerCase()).join(', ')}</b>.{' '}
+                  {candidates.data
+                    ? `${counted(candidates.data.length, 'part')} of these kinds ${candidates.data.length === 1 ? 'is' : 'are'} in the stash or on offer.`
+                    : '…'}
                 </>
               ) : (
                 'No slot is open yet. Open the ones you have not made your mind up about; everything else stays as it is.'
@@ -179,8 +187,8 @@ export function ChooseTab() {
                 number={i + 1}
                 title={titleOf(s)}
                 about={`${s.joints.filter((j) => j.verdict === 'snug').length} of ${s.joints.length} joints snug · ${s.minutes} min at the bench · ${s.parcels.length ? `${s.parcels.length} ${s.parcels.length === 1 ? 'parcel' : 'parcels'}` : 'nothing to order'}`}
-                figure={`${s.money.toFixed(2)}`}
-                under={s.days ? counted(s.days, 'day') : 'here'}
+                figure={`${s.unpriced ? 'over ' : ''}${s.money.toFixed(2)}`}
+                under={s.undated ? 'no day said' : s.days ? counted(s.days, 'day') : 'here'}
                 selected={i === at && !why}
                 onSelect={() => {
                   setWhy(undefined)

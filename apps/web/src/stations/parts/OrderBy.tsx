@@ -13,7 +13,7 @@ export function OrderBy() {
   // What the plan has in hand before the due date may go into waiting.
   const slack = Math.max(0, Math.round((Date.parse(build.due) - Date.parse(plan.ends)) / 86_400_000))
   const needed = addDays(plan.steps.find((s) => s.id === 'place')?.date ?? plan.ends, slack)
-  const rows = offers.data.filter((i) => i.holding === 'offer')
+  const rows = offers.data.filter((i) => i.holding === 'offer').map((i) => ({ ...i, latest: latestOrder(i, offers.data, needed, addDays) }))
   return rows.length ? (
     <>
       <h3 className="mt-3 text-[18px]">Latest day to order</h3>
@@ -21,7 +21,7 @@ export function OrderBy() {
         {rows.map((i) => (
           <li key={i.id} className="flex justify-between gap-3 border-b border-hairline py-1">
             {i.part.name}
-            <span className="figure">{day(latestOrder(i, offers.data, needed, addDays))}</span>
+            {i.latest ? <span className="figure">{day(i.latest)}</span> : <span className="text-soft">nobody says how long it takes</span>}
           </li>
         ))}
       </ul>

@@ -1,6 +1,7 @@
 import { slotSpec, type ChosenSet, type Verdict } from '@snug/core'
 import { Button } from '../../ui/Button'
 import { PegMark } from '../../ui/PegMark'
+import { NotKnown } from './NotKnown'
 import { isHere } from './partHere'
 
 const URGENT: Verdict[] = ['wont-go', 'tight', 'cant-tell', 'loose', 'snug']
@@ -12,6 +13,7 @@ export function SetInHand({ set, onTake, onTry, currency }: { set: ChosenSet; on
       <h2 className="text-[23px]">
         {set.money.toFixed(2)} {currency}, {set.minutes} min at the bench
       </h2>
+      <NotKnown set={set} />
       <ul className="mt-2">
         {set.items.map(({ slot, item }) => (
           <li key={slot} className="flex justify-between gap-3 border-b border-hairline py-1">
@@ -19,14 +21,14 @@ export function SetInHand({ set, onTake, onTry, currency }: { set: ChosenSet; on
               {item.part.name} <span className="text-soft">{slotSpec(slot).label}</span>
             </span>
             <span className="figure whitespace-nowrap">
-              {isHere({ slot, item }) ? 'is here' : item.holding === 'stash' ? 'stash' : (item.part.price ?? 0).toFixed(2)}
+              {isHere({ slot, item }) ? 'is here' : item.holding === 'stash' ? 'stash' : (item.part.price?.toFixed(2) ?? 'no price')}
             </span>
           </li>
         ))}
         {set.parcels.map((p) => (
           <li key={p.seller} className="flex justify-between gap-3 border-b border-hairline py-1 text-soft">
             Parcel from {p.seller}
-            <span className="figure">{p.cost.toFixed(2)}</span>
+            <span className="figure">{p.cost?.toFixed(2) ?? 'postage not said'}</span>
           </li>
         ))}
       </ul>

@@ -1,4 +1,4 @@
-import { counted, choosePart, freeOf, KINDS, leadDays, printValue, SLOTS, type Slot, type StockItem } from '@snug/core'
+import { choosePart, freeOf, KINDS, leadWords, printValue, SLOTS, type Slot, type StockItem } from '@snug/core'
 import { useState } from 'react'
 import { useWhere } from '../../app/where'
 import { useShallow } from 'zustand/react/shallow'
@@ -29,8 +29,7 @@ export function StockInHand({ item }: { item: StockItem }) {
       <h2 className="text-[23px]">{part.name}</h2>
       <p className="text-soft">
         {KINDS[part.kind].label}
-        {part.seller ? ` · ${part.seller}` : ''} ·{' '}
-        {item.holding === 'stash' ? 'in the stash' : `on offer, ${counted(leadDays(item), 'day')} to come`}
+        {part.seller ? ` · ${part.seller}` : ''} · {item.holding === 'stash' ? 'in the stash' : `on offer, ${leadWords(item)}`}
       </p>
       {slot && (
         <div className="mt-3 flex flex-wrap items-end gap-2">

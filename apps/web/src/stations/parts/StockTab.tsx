@@ -1,4 +1,4 @@
-import { counted, freeOf, handWords, KIND_NAMES, KINDS, leadDays, type StockItem } from '@snug/core'
+import { counted, freeOf, handWords, KIND_NAMES, KINDS, leadWords, type StockItem } from '@snug/core'
 import { Download, Upload } from 'lucide-react'
 import { useCallback, useDeferredValue, useMemo, useRef, useState } from 'react'
 import { toast } from 'sonner'
@@ -152,7 +152,7 @@ function StockRow({ item, buildId, selected, onSelect }: { item: StockItem; buil
       <span className="figure text-right text-[15px]">
         {item.holding === 'stash' ? `${free} of ${item.quantity}` : (part.price?.toFixed(2) ?? '')}
         <span className={`block text-[12px] ${low ? 'text-wont' : selected ? 'text-ink' : 'text-soft'}`}>
-          {item.holding === 'stash' ? (low ? 'order more' : 'free') : counted(leadDays(item), 'day')}
+          {item.holding === 'stash' ? (low ? 'order more' : 'free') : leadWords(item)}
         </span>
       </span>
     </button>

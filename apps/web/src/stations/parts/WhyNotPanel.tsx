@@ -1,5 +1,6 @@
 import type { StockItem, WhyNot } from '@snug/core'
 import { PegMark } from '../../ui/PegMark'
+import { NotKnown } from './NotKnown'
 
 /** What stands against a named part: the joints and numbers that rule it out, or what it would cost more, and the nearest that would do. */
 export function WhyNotPanel({ item, result }: { item: StockItem; result: WhyNot | undefined }) {
@@ -30,6 +31,7 @@ export function WhyNotPanel({ item, result }: { item: StockItem; result: WhyNot 
               ? 'Nothing stands against it: a set with it is as good as the best.'
               : `It can be had: the best set with it costs ${signed(result.more.money, 2)} in money, ${signed(result.more.minutes, 0)} min at the bench and ${signed(result.more.days, 0)} days against the best.`}
           </p>
+          <NotKnown set={result.with} />
           <ul className="mt-1">
             {result.with.joints
               .filter((j) => j.verdict === 'tight' || j.verdict === 'wont-go' || j.verdict === 'cant-tell')

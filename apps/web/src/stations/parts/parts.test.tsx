@@ -172,12 +172,28 @@ describe('choosing', () => {
     await waitFor(() => expect(inHand().getByText(/6 mm apart/)).toBeTruthy())
     expect(inHand().getByText(/Nearest that would do/)).toBeTruthy()
   })
+  it('a set with a price nobody named says so; what is ordered stays ordered when its set is taken', async () => {
+    const b = { ...changed(fullBuild(), { 'bridge/studSpacing': 80 }), slots: { bridge: 'open' as const, guard: 'open' as const } }
+    layOut({ ...b, parts: { ...b.parts, guard: { ...b.parts.guard!, state: 'ordered' } } })
+    const { price: _, ...unpriced } = offer('good', 74, 50).part
+    const { lead: __, ...undated } = offer('good', 74, 50)
+    server.stock = [{ ...undated, part: unpriced }]
+    show(<PartsStation />, 'parts?tab=choose')
+    await waitFor(() => expect(screen.getByText(/parts? of these kinds/)).toBeTruthy())
+    await userEvent.click(screen.getByRole('button', { name: 'Find sets' }))
+    await waitFor(() => expect(inHand().getByText(/1 part in it has no price: it costs more than that/)).toBeTruthy())
+    expect(inHand().getByText('no price')).toBeTruthy()
+    expect(inHand().getByText(/Nobody says when 2 parts of it come/)).toBeTruthy()
+    await userEvent.click(inHand().getByRole('button', { name: 'Take this set' }))
+    await waitFor(() => expect(server.build.parts.bridge!.name).toBe('Bridge good'))
+    expect(server.build.parts.guard!.state).toBe('ordered')
+  })
   it('no set: says which joint stands in the way', async () => {
     const b = { ...fullBuild(), slots: { bridge: 'open' as const, body: 'open' as const, strings: 'open' as const } }
     layOut(b)
     server.stock = [offer('wide', 80, 20)]
     show(<PartsStation />, 'parts?tab=choose')
-    await waitFor(() => expect(screen.getByText(/parts of/)).toBeTruthy())
+    await waitFor(() => expect(screen.getByText(/parts? of these kinds/)).toBeTruthy())
     await userEvent.click(screen.getByRole('button', { name: 'Find sets' }))
     await waitFor(() => expect(screen.queryByText('Trying sets…')).toBeNull())
   })

@@ -1,4 +1,4 @@
-import { leadDays, toOrder, type Slot } from '@snug/core'
+import { daysToCome, slipsOf, toOrder, type Slot } from '@snug/core'
 import { useMemo } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { useCandidates } from '../../state/useCandidates'
@@ -15,8 +15,11 @@ export function Orders() {
   )
   const offers = useCandidates(kinds).data
   const list = useMemo(() => {
+    const slips = slipsOf(offers ?? [])
     const quickest = (slot: Slot) => {
-      const days = (offers ?? []).filter((o) => o.holding === 'offer' && o.part.kind === build.parts[slot]?.kind).map(leadDays)
+      const days = (offers ?? [])
+        .filter((o) => o.holding === 'offer' && o.part.kind === build.parts[slot]?.kind)
+        .flatMap((o) => daysToCome(o, slips) ?? [])
       return days.length ? Math.min(...days) : undefined
     }
     return toOrder(build, plan, quickest)
@@ -43,7 +46,7 @@ export function Orders() {
         })}
       </ul>
       <p className="text-[13.5px] text-soft">
-        Days are those of the quickest offer in your stash and offers, and two to look the parcel over.
+        Days are those of the quickest offer, stretched by what its seller’s promises have slipped so far, and two to look the parcel over.
       </p>
     </section>
   )

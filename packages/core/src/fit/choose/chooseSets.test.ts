@@ -6,7 +6,10 @@ import type { StockItem } from '../../parts/stock'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { JOINT_KINDS } from '../findJoints'
 import { existsIn } from '../kind'
-import { chooseSets, ruledOut, whyNot, type ChooseRequest } from './chooseSets'
+import { chooseSets } from './chooseSets'
+import type { ChooseRequest } from './request'
+import { ruledOut } from './ruledOut'
+import { whyNot } from './whyNot'
 
 const MINUTES = { snug: 0, loose: 10, tight: 30, 'cant-tell': 20, 'wont-go': Infinity }
 /** What cannot be told but is bad either way costs more than what is surely tight. */
@@ -185,13 +188,20 @@ describe('choosing', () => {
 })
 
 describe('ruled out whatever else is chosen', () => {
-  const out = (item: StockItem, slot: Slot, limits = {}) => ruledOut(fullBuild(), slot, item, limits)
+  const out = (item: StockItem, slot: Slot, limits = {}) =>
+    ruledOut({ build: fullBuild(), limits, open: [{ slot, items: [item] }] }, slot, item)
   it.each<[string, StockItem, Slot, object, RegExp]>([
     ['the other hand', offer('left', 'tuners', {}, { hand: 'left' }), 'tuners', {}, /left-handed and the build is right-handed/],
     ['another scale', offer('long', 'neck', { 'neck/scale': 686 }), 'neck', {}, /scale is 686 mm and the build wants 647\.7/],
     ['too few', offer('four', 'tuners', { 'tuners/count': 4 }), 'tuners', {}, /4 tuners are not enough for 6 strings/],
-    ['too late', offer('slow', 'guard', {}, { days: 40 }), 'guard', { days: 12 }, /40 days to come and 12 are left/],
-    ['too dear', offer('dear', 'guard', {}, { price: 80, shipping: 5 }), 'guard', { money: 84 }, /costs 80 and 84 is left/],
+    ['too late', offer('slow', 'guard', {}, { days: 40 }), 'guard', { days: 12 }, /40 days to come; the limit is 12 days/],
+    [
+      'too dear',
+      offer('dear', 'guard', {}, { price: 80, shipping: 5 }),
+      'guard',
+      { money: 84 },
+      /costs 80\.00 and 5\.00 postage; the limit is 84\.00/,
+    ],
     ['another kind', offer('nut', 'nut', {}), 'guard', {}, /takes a pickguard/],
   ])('%s', (_, item, slot, limits, why) => expect(out(item, slot, limits)).toMatch(why))
   it('what just meets a limit is in, what just misses it is out', () => {
@@ -203,9 +213,31 @@ describe('ruled out whatever else is chosen', () => {
     expect(out(offer('g', 'guard', {}, { days: 12 }), 'guard', { days: 12 })).toBeUndefined()
     expect(out(offer('g', 'guard', {}, { days: 13 }), 'guard', { days: 12 })).toMatch(/13 days/)
     expect(out(offer('g', 'guard', {}, { price: 80, shipping: 4 }), 'guard', { money: 84 })).toBeUndefined()
-    expect(out(offer('g', 'guard', {}, { price: 80, shipping: 4 }), 'guard', { money: 83.99 })).toMatch(/costs 80/)
+    expect(out(offer('g', 'guard', {}, { price: 80, shipping: 4 }), 'guard', { money: 83.99 })).toMatch(
+      /costs 80\.00 and 4\.00 postage; the limit is 83\.99/,
+    )
     expect(out(offer('e', 'tuners', {}, { hand: 'either' }), 'tuners')).toBeUndefined()
     expect(out(offer('r', 'tuners', {}, { hand: 'right' }), 'tuners')).toBeUndefined()
+  })
+  it('what nobody has said rules nothing out, and meets no limit', () => {
+    const assumed = (slot: Slot, size: string, value: number) => {
+      const item = offer('a', slot, {})
+      return { ...item, part: { ...item.part, sizes: { ...item.part.sizes, [size]: { value, doubt: 2, known: 'assumed' as const } } } }
+    }
+    expect(out(assumed('neck', 'scale', 686), 'neck')).toBeUndefined()
+    expect(out(assumed('tuners', 'count', 4), 'tuners')).toBeUndefined()
+    const { price: _, ...unpriced } = offer('g', 'guard', {}).part
+    const { lead: __, ...undated } = offer('g', 'guard', {})
+    expect(out({ ...offer('g', 'guard', {}), part: unpriced }, 'guard', { money: 900 })).toBe(
+      'Nobody has named its price; the limit is 900.00.',
+    )
+    expect(out(undated, 'guard', { days: 90 })).toBe('Nobody has said how long it takes to come; the limit is 90 days.')
+    expect(out({ ...undated, part: unpriced }, 'guard')).toBeUndefined()
+  })
+  it('what is put by for another build; a drawer costs no postage', () => {
+    const drawer: StockItem = { ...offer('g', 'guard', {}, { price: 80, shipping: 50 }), holding: 'stash', quantity: 2 }
+    expect(out({ ...drawer, reserved: { heron: 2 } }, 'guard')).toBe('All there are of it are put by for other builds.')
+    expect(out({ ...drawer, reserved: { heron: 1 } }, 'guard', { money: 0, days: 0 })).toBeUndefined()
   })
   it('otherwise nothing', () => expect(out(offer('fine', 'guard', {}), 'guard', { money: 100, days: 30 })).toBeUndefined())
 })
@@ -227,7 +259,7 @@ describe('why not', () => {
   })
   it('what holds alone is said alone', () => {
     const why = whyNot(request({ limits: { days: 5 } }), 'guard', GUARDS[0]!)
-    expect(why.alone).toMatch(/20 days to come and 5 are left/)
+    expect(why.alone).toMatch(/20 days to come; the limit is 5 days/)
     expect(why.clashes).toEqual([])
   })
 })

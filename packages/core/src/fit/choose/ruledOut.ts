@@ -1,0 +1,39 @@
+import { KINDS } from '../../parts/kinds/index'
+import { slotSpec, type Slot } from '../../parts/slots'
+import { daysToCome, freeOf, slipsOf, type StockItem } from '../../parts/stock'
+import { told } from '../../quantity/size'
+import { counted } from '../../quantity/words'
+import { costOf, marketOf, type ChooseRequest } from './request'
+
+/** Why an item cannot be in any set of this build, whatever else is chosen; nothing when it can. */
+export function ruledOut(
+  request: Pick<ChooseRequest, 'build' | 'buildId' | 'limits' | 'open'>,
+  slot: Slot,
+  item: StockItem,
+  slips = slipsOf(marketOf(request)),
+): string | undefined {
+  const { build, limits } = request
+  const { part } = item
+  const label = KINDS[part.kind].label.toLowerCase()
+  const hand = part.traits.hand
+  if (hand && hand !== 'either' && hand !== build.handedness)
+    return `This ${label} is ${hand}-handed and the build is ${build.handedness}-handed.`
+  const scale = part.kind === 'neck' ? told(part.sizes.scale) : undefined
+  if (scale && Math.abs(scale.value - build.scale) > 2 + scale.doubt)
+    return `Its scale is ${scale.value} mm and the build wants ${build.scale} mm.`
+  const count = part.kind === 'tuners' ? told(part.sizes.count) : undefined
+  if (count && count.value < build.strings)
+    return `${counted(count.value, 'tuner')} ${count.value === 1 ? 'is' : 'are'} not enough for ${build.strings} strings.`
+  if (item.holding === 'stash' && freeOf(item, request.buildId) < 1) return 'All there are of it are put by for other builds.'
+  const days = daysToCome(item, slips)
+  if (limits.days !== undefined && days === undefined)
+    return `Nobody has said how long it takes to come; the limit is ${counted(limits.days, 'day')}.`
+  if (limits.days !== undefined && days! > limits.days)
+    return `It takes ${counted(days!, 'day')} to come; the limit is ${counted(limits.days, 'day')}.`
+  const cost = costOf(item)
+  const postage = item.holding === 'stash' ? 0 : (item.shipping ?? 0)
+  if (limits.money !== undefined && cost === undefined) return `Nobody has named its price; the limit is ${limits.money.toFixed(2)}.`
+  if (limits.money !== undefined && cost! + postage > limits.money + 1e-9)
+    return `It costs ${cost!.toFixed(2)}${postage ? ` and ${postage.toFixed(2)} postage` : ''}; the limit is ${limits.money.toFixed(2)}.`
+  return part.kind === slotSpec(slot).kind ? undefined : `This slot takes a ${KINDS[slotSpec(slot).kind].label.toLowerCase()}.`
+}
