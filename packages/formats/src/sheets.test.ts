@@ -46,7 +46,10 @@ describe('a sheet of paper', () => {
 describe('order sheet', () => {
   const order = orderFor(build.parts.guard!, undefined, '2026-11-24')
   it('holds every length with its tolerance and room for what came', () => {
-    const rows = [...page(orderSheet(build, 'guard', order)).querySelectorAll('tbody tr')]
+    const [sizes, looks] = page(orderSheet(build, 'guard', order)).querySelectorAll('tbody')
+    const rows = [...sizes!.querySelectorAll('tr')]
+    // The hand goes with it: a guard for the other one fits nothing.
+    expect(looks!.textContent).toContain('Handright-handed')
     expect(rows).toHaveLength(Object.keys(order.sizes).length)
     const opening = rows.find((r) => r.textContent!.startsWith('Neck pickup opening, centre'))!
     expect([...opening.querySelectorAll('td')].map((t) => t.textContent).slice(0, 3)).toEqual(['Neck pickup opening, centre', '31', '0.2'])

@@ -13,6 +13,7 @@ import {
   printLength,
   printMm,
   printOhms,
+  printValue,
   read,
   refuse,
   slotSpec,
@@ -40,12 +41,8 @@ export function printSize(value: number, unit: SizeSpec['unit'], system: LengthS
 }
 
 /** A value that stands in a sentence, so with its unit. */
-export function printWithUnit(value: number, unit: SizeSpec['unit'], system: LengthSystem): string {
-  if (unit === 'mm') return printLength(value, system)
-  if (unit === 'ohm') return `${printOhms(value).replace(/ Ω$/, ' ')}Ω`
-  if (unit === 'farad') return `${printFarads(value)}F`
-  return `${printSize(value, unit, system)}${unit === 'deg' ? '' : ' '}${UNIT[unit]}`.trim()
-}
+export const printWithUnit = (value: number, unit: SizeSpec['unit'], system: LengthSystem): string =>
+  unit === 'mm' ? printLength(value, system) : printValue(value, unit)
 
 function parseSize(spec: SizeSpec, text: string, system: LengthSystem): Parsed<number> {
   const parsed =

@@ -1,4 +1,5 @@
-import { isMeasured } from '../quantity/size'
+import { isMeasured, told } from '../quantity/size'
+import type { SizeUnit } from './kind'
 import { KINDS } from './kinds/index'
 import type { Part } from './part'
 
@@ -13,21 +14,31 @@ export interface Order {
 /** Usual tolerance, mm: places and openings that decide joints, and the rest. [practice] */
 const CRITICAL = 0.2
 const LOOSE = 0.5
+/** Degrees. [ours] */
+const ANGLE = 0.5
 /** What a unit conversion does to the ninth figure. */
 const HAIR = 1e-6
-const decides = (key: string) => /opening|route|hole|neck\.width|spread|pocket|heel|bore/.test(key)
+const decides = (key: string) => /opening|route|hole|neck\.width|spread|spacing|scale|pocket|heel|bore/i.test(key)
+/** What a shop is held to; how heavy a thing comes out, or what a meter says of it, is not ordered by drawing. */
+function toleranceOf(key: string, unit: SizeUnit | undefined): number | undefined {
+  if (unit === 'mm') return decides(key) ? CRITICAL : LOOSE
+  if (unit === 'deg') return ANGLE
+  return unit === 'count' ? 0 : undefined
+}
 
-/** An order for a made-to-order part from its sizes as wanted; the next revision of what was sent before. */
+/** An order for a made-to-order part from its sizes as wanted, never from what is only usual; the next revision of what was sent before. */
 export function orderFor(part: Part, before: Order | undefined, today: string): Order {
-  const sizes = Object.entries(part.sizes)
-    .filter(([key]) => KINDS[part.kind].sizes[key]?.unit === 'mm')
-    .map(([key, s]) => [key, { value: s.value, tolerance: decides(key) ? CRITICAL : LOOSE }] as const)
+  const sizes = Object.entries(part.sizes).flatMap(([key, s]) => {
+    const tolerance = toleranceOf(key, KINDS[part.kind].sizes[key]?.unit)
+    return told(s) && tolerance !== undefined ? [[key, { value: s.value, tolerance }] as const] : []
+  })
   return { revision: (before?.revision ?? 0) + 1, at: today, sizes: Object.fromEntries(sizes) }
 }
 
 export interface Acceptance {
   key: string
   label: string
+  unit: SizeUnit
   ordered: number
   tolerance: number
   came?: number
@@ -38,7 +49,8 @@ export interface Acceptance {
 export function acceptance(order: Order, part: Part): Acceptance[] {
   return Object.entries(order.sizes).map(([key, { value, tolerance }]) => {
     const size = part.sizes[key]
-    const base = { key, label: KINDS[part.kind].sizes[key]?.label ?? key, ordered: value, tolerance }
+    const spec = KINDS[part.kind].sizes[key]
+    const base = { key, label: spec?.label ?? key, unit: spec?.unit ?? 'mm', ordered: value, tolerance }
     if (part.state !== 'in hand') return { ...base, verdict: 'not here yet' }
     if (!size || !isMeasured(size.known)) return { ...base, verdict: 'not measured' }
     const off = Math.abs(size.value - value)

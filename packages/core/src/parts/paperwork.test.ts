@@ -36,7 +36,7 @@ describe('not as listed', () => {
       ...guard({ resistance: at(7200, 70) }, { resistance: { value: 8400, doubt: 200, known: 'listed' } }),
       kind: 'pickup',
     }
-    expect(claimSheet(pickup)).toMatch(/promised 8\.40 k, came 7\.20 k \(meter, ±70 Ω\), -1\.20 k off/)
+    expect(claimSheet(pickup)).toMatch(/promised 8\.40 k, came 7\.20 k \(meter, ±70 Ω\), −1\.20 k off/)
     const cap: Part = {
       ...guard({ capacitance: at(47e-9, 1e-9) }, { capacitance: { value: 22e-9, doubt: 2e-9, known: 'listed' } }),
       kind: 'capacitor',
@@ -54,6 +54,31 @@ describe('made to order', () => {
       sizes: { 'opening.neck.centre': { value: 31, tolerance: 0.2 }, thickness: { tolerance: 0.5 } },
     })
     expect(orderFor(wanted, order, '2026-12-01').revision).toBe(2)
+  })
+  it('orders nothing that is only usual, angles too, and how many', () => {
+    const usual = { value: 25.4, doubt: 2, known: 'assumed' as const }
+    const neck: Part = {
+      ...guard({}),
+      kind: 'neck',
+      sizes: {
+        'heel.thickness': usual,
+        scale: calipers(647.7),
+        'head.angle': calipers(13),
+        frets: { ...calipers(22), doubt: 0 },
+        mass: calipers(650),
+      },
+    }
+    const sent = orderFor(neck, undefined, '2026-11-24')
+    expect(sent.sizes).toEqual({
+      scale: { value: 647.7, tolerance: 0.2 },
+      'head.angle': { value: 13, tolerance: 0.5 },
+      frets: { value: 22, tolerance: 0 },
+    })
+    expect(acceptance(sent, { ...neck, sizes: { ...neck.sizes, frets: { ...calipers(21), doubt: 0 } } }).map((a) => a.verdict)).toEqual([
+      'pass',
+      'pass',
+      'fail',
+    ])
   })
   it('on arrival each size passes, fails, or waits for calipers', () => {
     const came = guard({ 'opening.neck.centre': calipers(25), thickness: listed(2.5) })

@@ -35,7 +35,7 @@ export function promisedAndCame(part: Part, d: Discrepancy): string {
 export function claimSheet(part: Part): string {
   const lines = notAsListed(part).map((d) => {
     const unit = unitOf(part, d.key)
-    const off = `${d.off > 0 ? '+' : '-'}${printValue(Math.abs(d.off), unit)}`
+    const off = `${d.off > 0 ? '+' : '−'}${printValue(Math.abs(d.off), unit)}`
     return `${promisedAndCame(part, d)} (${d.measured.known}, ±${printValue(d.measured.doubt, unit)}), ${off} off`
   })
   return [`${part.name}${part.seller ? `, from ${part.seller}` : ''}`, 'Not as listed:', ...lines.map((l) => `- ${l}`)].join('\n')

@@ -1,14 +1,17 @@
 import { acceptance, orderFor, setIn, slotSpec, type Slot, orderSheet } from '@snug/core'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { usePrefs } from '../../state/prefs'
 import { today } from '../../state/today'
 import { Button } from '../../ui/Button'
 import { INPUT } from '../../ui/Field'
 import { PrintSheet } from '../../ui/PrintSheet'
+import { printWithUnit } from '../../ui/SizeField'
 import { filled } from './filledSlots'
 
 export function OrderSheet({ slot, onSlot }: { slot: Slot | undefined; onSlot: (s: Slot) => void }) {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
+  const system = usePrefs((p) => p.system)
   if (!slot) return <p className="text-soft">Put the part in its slot with the sizes you want first.</p>
   const part = build.parts[slot]!
   const order = build.orders?.[slot]
@@ -59,9 +62,9 @@ export function OrderSheet({ slot, onSlot }: { slot: Slot | undefined; onSlot: (
                 <tr key={r.key} className="border-t border-hairline">
                   <td className="py-1">{r.label}</td>
                   <td className="figure text-right whitespace-nowrap">
-                    {r.ordered} ±{r.tolerance}
+                    {printWithUnit(r.ordered, r.unit, system)} ±{printWithUnit(r.tolerance, r.unit, system)}
                   </td>
-                  <td className="figure text-right">{r.came ?? ''}</td>
+                  <td className="figure text-right">{r.came === undefined ? '' : printWithUnit(r.came, r.unit, system)}</td>
                   <td className={`pl-3 ${r.verdict === 'fail' ? 'text-wont' : r.verdict === 'pass' ? 'text-snug' : 'text-soft'}`}>
                     {r.verdict}
                   </td>

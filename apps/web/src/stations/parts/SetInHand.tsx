@@ -20,9 +20,7 @@ export function SetInHand({ set, onTake, onTry, currency }: { set: ChosenSet; on
             <span>
               {item.part.name} <span className="text-soft">{slotSpec(slot).label}</span>
             </span>
-            <span className="figure whitespace-nowrap">
-              {isHere({ slot, item }) ? 'is here' : item.holding === 'stash' ? 'stash' : (item.part.price?.toFixed(2) ?? 'no price')}
-            </span>
+            <span className="figure whitespace-nowrap">{holdingWords({ slot, item })}</span>
           </li>
         ))}
         {set.parcels.map((p) => (
@@ -52,4 +50,11 @@ export function SetInHand({ set, onTake, onTry, currency }: { set: ChosenSet; on
       </ul>
     </div>
   )
+}
+
+/** Where a part of a set is, or what it costs. */
+function holdingWords(chosen: ChosenSet['items'][number]): string {
+  const { part, holding } = chosen.item
+  if (isHere(chosen) && part.state !== 'planned') return part.state === 'ordered' ? 'ordered' : 'is here'
+  return holding === 'stash' ? 'stash' : (part.price?.toFixed(2) ?? 'no price')
 }

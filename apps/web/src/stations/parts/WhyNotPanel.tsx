@@ -27,7 +27,11 @@ export function WhyNotPanel({ item, result }: { item: StockItem; result: WhyNot 
       {result?.with && result.more && (
         <>
           <p className="mt-2">
-            {result.more.money <= 0.005 && result.more.minutes <= 0 && result.more.days <= 0
+            {result.more.money <= 0.005 &&
+            result.more.minutes <= 0 &&
+            result.more.days <= 0 &&
+            !result.with.unpriced &&
+            !result.with.undated
               ? 'Nothing stands against it: a set with it is as good as the best.'
               : `It can be had: the best set with it costs ${signed(result.more.money, 2)} in money, ${signed(result.more.minutes, 0)} min at the bench and ${signed(result.more.days, 0)} days against the best.`}
           </p>

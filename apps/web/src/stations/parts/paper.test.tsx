@@ -63,7 +63,7 @@ describe('order sheet', () => {
     const row = (name: RegExp) => inHand().getByText(name).closest('tr')!.textContent
     expect(row(/^Neck pickup opening, centre$/)).toMatch(/pass$/)
     useBuild.setState({ build: changed(server.build, { 'guard/opening.neck.centre': 112 }) })
-    await waitFor(() => expect(row(/^Neck pickup opening, centre$/)).toMatch(/112fail$/))
+    await waitFor(() => expect(row(/^Neck pickup opening, centre$/)).toMatch(/112 mmfail$/))
     expect(inHand().getByText('1 out of tolerance')).toBeTruthy()
   })
   it('another part by its name; its drawing lies in the loupe; a second revision counts on', async () => {

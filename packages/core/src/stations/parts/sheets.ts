@@ -1,6 +1,7 @@
 import type { Build } from '../../document/build'
 import { partDrawing } from '../../portrait/partDrawing'
 import { printValue } from '../../parts/check'
+import type { SizeUnit } from '../../parts/kind'
 import { KINDS, type KindName } from '../../parts/kinds/index'
 import { acceptance, type Order } from '../../parts/order'
 import { claimSheet, notAsListed, promisedAndCame } from '../../parts/promised'
@@ -12,6 +13,11 @@ import type { Sheet, SheetBlock } from '../sheet'
 /** A part to be made: drawing with its datum, sizes with tolerances, revision; a column to fill in on arrival. */
 export function orderSheet(build: Build, slot: Slot, order: Order): Sheet {
   const part = build.parts[slot]!
+  // The hand above all: a guard made for the other one fits nothing.
+  const looks = Object.entries(KINDS[part.kind].traits).flatMap(([key, trait]) => {
+    const option = trait.options.find(([value]) => value === part.traits[key])
+    return option ? [[trait.label, option[1]]] : []
+  })
   return {
     id: `order-${slot}`,
     title: `Order: ${part.name}`,
@@ -24,17 +30,21 @@ export function orderSheet(build: Build, slot: Slot, order: Order): Sheet {
           columns: ['size', 'ordered', '±', 'came', ''],
           rows: acceptance(order, part).map((a) => [
             a.label,
-            printMm(a.ordered),
-            printMm(a.tolerance),
-            a.came === undefined ? '' : printMm(a.came),
+            inMm(a.ordered, a.unit),
+            inMm(a.tolerance, a.unit),
+            a.came === undefined ? '' : inMm(a.came, a.unit),
             a.verdict === 'not measured' ? '' : a.verdict,
           ]),
         },
       },
+      ...(looks.length ? [{ heading: 'As it is wanted' }, { table: { columns: ['what', 'is'], rows: looks } }] : []),
       ...(notAsListed(part).length ? [{ heading: 'Claim' }, { text: claimSheet(part) }] : []),
     ],
   }
 }
+
+/** The sheet says once that its lengths are in millimetres. */
+const inMm = (value: number, unit: SizeUnit): string => (unit === 'mm' ? printMm(value) : printValue(value, unit))
 
 const datumOf = (kind: KindName) =>
   kind === 'guard'
