@@ -4,7 +4,7 @@ import type { Part } from './part'
 import { claimSheet, notAsListed } from './promised'
 import { rescueEstimate } from './rescue'
 import { latestOrder, spending } from './spending'
-import { daysToCome, freeOf, leadDays, slipsOf, type StockItem } from './stock'
+import { asChosen, daysToCome, freeOf, leadDays, slipsOf, type StockItem } from './stock'
 
 const calipers = (value: number) => ({ value, doubt: 0.05, known: 'calipers' as const })
 const listed = (value: number) => ({ value, doubt: 0.8, known: 'listed' as const })
@@ -134,6 +134,11 @@ describe('stock, money and days', () => {
     // 42 / 14 = 3 and 20 / 10 = 2: 2.5 between them.
     expect(slipsOf(known).get('Low Tide Plastics')).toBeCloseTo(2.5, 9)
     expect(slipsOf(known).get('Nobody')).toBeUndefined()
+  })
+  it('out of a drawer a part is in hand, from a seller’s page it is still to be bought, whatever it was when it was put there', () => {
+    const part = { ...guard({}), state: 'in hand' as const }
+    expect(asChosen(item({ part })).state).toBe('planned')
+    expect(asChosen(item({ part: { ...part, state: 'planned' }, holding: 'stash' })).state).toBe('in hand')
   })
   it('days to reckon with: as seen, else as promised and stretched; nothing where nobody has said', () => {
     const slips = new Map([['Low Tide Plastics', 2.5]])

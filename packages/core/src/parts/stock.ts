@@ -20,6 +20,12 @@ export interface StockItem {
   lead?: { promised: number; seen?: number }
 }
 
+/** The part as it goes into a build: out of a drawer it is in hand, from a seller's page it is to be bought. */
+export const asChosen = ({ part, holding }: Pick<StockItem, 'part' | 'holding'>): Part => ({
+  ...part,
+  state: holding === 'stash' ? 'in hand' : 'planned',
+})
+
 /** How many of it nobody has put by; `forBuild` counts its own share as free. */
 export function freeOf(item: StockItem, forBuild?: string): number {
   const taken = Object.entries(item.reserved).reduce((sum, [build, n]) => sum + (build === forBuild ? 0 : n), 0)

@@ -1,4 +1,4 @@
-import { alternatives, choosePart, slotSpec, type Joint, type Slot } from '@snug/core'
+import { alternatives, asChosen, choosePart, slotSpec, type Joint, type Slot } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { useCandidates } from '../../state/useCandidates'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -59,7 +59,7 @@ export function Alternatives({ joint }: { joint: Joint }) {
                   · {cost === undefined ? 'no price' : `${cost.toFixed(2)} ${build.currency} with postage`}
                 </span>
               </span>
-              <Button look="quiet" className="!min-h-8" onClick={() => change((b) => choosePart(b, slot, item.part))}>
+              <Button look="quiet" className="!min-h-8" onClick={() => change((b) => choosePart(b, slot, asChosen(item)))}>
                 Take it
               </Button>
             </li>

@@ -1,4 +1,5 @@
 import {
+  asChosen,
   counted,
   choosePart,
   partDrawing,
@@ -93,11 +94,7 @@ export function ChooseTab() {
     (b: typeof build): Change => ({
       label: `Set of ${counted(s.items.length, 'part')}`,
       // What is there already stays as it is: what is ordered does not come by being chosen.
-      edits: s.items
-        .filter((i) => !isHere(i))
-        .flatMap(
-          ({ slot, item }) => choosePart(b, slot, { ...item.part, state: item.holding === 'stash' ? 'in hand' : item.part.state }).edits,
-        ),
+      edits: s.items.filter((i) => !isHere(i)).flatMap(({ slot, item }) => choosePart(b, slot, asChosen(item)).edits),
     })
   const shown = why?.item ?? set?.items[0]?.item
   // Until a set is found: the first part that may change, or the body.

@@ -1,4 +1,4 @@
-import { choosePart, freeOf, KINDS, leadWords, printValue, SLOTS, type Slot, type StockItem } from '@snug/core'
+import { asChosen, choosePart, freeOf, KINDS, leadWords, printValue, SLOTS, type Slot, type StockItem } from '@snug/core'
 import { useState } from 'react'
 import { useWhere } from '../../app/where'
 import { useShallow } from 'zustand/react/shallow'
@@ -19,7 +19,6 @@ export function StockInHand({ item }: { item: StockItem }) {
   const [slot, setSlot] = useState<Slot | undefined>(slots.find((s) => !build.parts[s]) ?? slots[0])
   const put = (more: Partial<StockItem>) => acts.change.mutate({ ...item, ...more })
   const mine = item.reserved[id] ?? 0
-  const asChosen = item.holding === 'stash' ? { ...part, state: 'in hand' as const } : { ...part, state: 'planned' as const }
   const reserve = (n: number) => {
     const { [id]: _, ...others } = item.reserved
     put({ reserved: n ? { ...others, [id]: n } : others })
@@ -50,7 +49,7 @@ export function StockInHand({ item }: { item: StockItem }) {
           <Button
             look="main"
             onClick={() => {
-              change((b) => choosePart(b, slot, asChosen))
+              change((b) => choosePart(b, slot, asChosen(item)))
               go('parts', slot)
             }}
           >
@@ -58,7 +57,7 @@ export function StockInHand({ item }: { item: StockItem }) {
           </Button>
           <Button
             onClick={() => {
-              tryOut((b) => choosePart(b, slot, asChosen))
+              tryOut((b) => choosePart(b, slot, asChosen(item)))
               go('fit')
             }}
           >
