@@ -237,5 +237,10 @@ export function ChooseTab() {
 /** What a set would change; the parts that stay go without saying. */
 const titleOf = (s: ChosenSet) => {
   const others = s.items.filter((x) => !isHere(x))
-  return others.length ? others.map((x) => x.item.part.name).join(' + ') : 'As it is now'
+  // Two sets may differ only in which of two like slots a part goes to.
+  const name = ({ slot, item }: ChosenSet['items'][number]) =>
+    SLOTS.filter((x) => x.kind === item.part.kind).length > 1
+      ? `${item.part.name} as ${slotSpec(slot).label.toLowerCase()}`
+      : item.part.name
+  return others.length ? others.map(name).join(' + ') : 'As it is now'
 }

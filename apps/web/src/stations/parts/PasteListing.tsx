@@ -43,7 +43,7 @@ function Offer({ slot, part, number }: { slot: Slot; part: Part; number: ListedN
   return (
     <li className="grid grid-cols-[1fr_auto] items-center gap-x-2 border-t border-hairline py-1">
       <label className="min-w-0">
-        <span className="block truncate text-[13.5px] text-soft">
+        <span className="block text-[13.5px] text-soft">
           <b className="figure text-ink">
             {printWithUnit(number.value, number.unit, system)} ±{printWithUnit(listed.doubt, number.unit, system)}
           </b>{' '}

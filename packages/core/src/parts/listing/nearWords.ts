@@ -18,13 +18,14 @@ const CLAUSE = /[;|\n()•·]|[.,:!?](?=\s|$)/g
 export function wordsAt(text: string, start: number, end: number): Nearby {
   const gap = /\s$/.test(text.slice(0, start)) ? ' ' : ''
   const before = text.slice(0, start).trim().split(/\s+/)
-  const after = text.slice(end).split(/\s+/).slice(0, WORDS_AFTER)
+  const behind = /^\s/.test(text.slice(end)) ? ' ' : ''
+  const after = text.slice(end).trim().split(/\s+/).slice(0, WORDS_AFTER)
   const opens = [...text.slice(0, start).matchAll(CLAUSE)].filter((m) => m[0] !== ':').at(-1)
   const from = opens ? opens.index + 1 : 0
   const closes = text.slice(end).search(CLAUSE)
   const to = closes < 0 ? text.length : end + closes
   return {
-    around: `${before.slice(-WORDS_BEFORE).join(' ')}${gap}${text.slice(start, end)} ${after.join(' ')}`.trim(),
+    around: `${before.slice(-WORDS_BEFORE).join(' ')}${gap}${text.slice(start, end)}${behind}${after.join(' ')}`.trim(),
     own: stems(`${text.slice(from, start)} ${text.slice(end, to)}`),
     wide: stems([...before.slice(-NEIGHBOURS), ...after].join(' ')),
   }

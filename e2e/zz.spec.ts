@@ -1,0 +1,15 @@
+import { copyOf, test } from './server'
+test('pics', async ({ page, server }) => {
+  const id = await copyOf(server, 'heron')
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.goto(`/builds/${id}/parts/neck`)
+  await page.getByText('Take sizes from a seller’s listing').click()
+  await page.getByLabel('Paste its text').fill('Maple neck, 25½" scale, 9.5"-14" compound radius, 1.650" nut, heel width 56mm, 6 in line headstock 13.5-14.5 mm thick, about 65 cm from nut to heel end, weight 1 lb 6 oz')
+  await page.waitForTimeout(800)
+  await page.getByRole('button', { name: 'Take it' }).nth(3).scrollIntoViewIfNeeded()
+  await page.waitForTimeout(300)
+  await page.screenshot({ path: '/tmp/p1.png' })
+  await page.goto(`/builds/${id}/parts/guard?tab=paper`)
+  await page.waitForTimeout(800)
+  await page.screenshot({ path: '/tmp/p2.png' })
+})
