@@ -8,7 +8,9 @@ import {
   METALS,
   parseFarads,
   parseLength,
+  parseMass,
   parseOhms,
+  parsePlain,
   printValue,
   whyNotText,
   whyNotValue,
@@ -146,9 +148,10 @@ function readRow(columns: readonly string[], cells: readonly string[], wrong: Wr
   const number = (c: Fixed, low: number, high: number, whole = false): number | undefined => {
     const text = get(c)
     if (!text) return undefined
-    const value = /^-?\d+([.,]\d+)?$/.test(text) ? Number(text.replace(',', '.')) : NaN
+    const parsed = parsePlain(text)
+    const value = parsed.ok ? parsed.value : NaN
     if (Number.isNaN(value) || value < low || value > high || (whole && !Number.isInteger(value))) {
-      bad(c, text, `${c} must be a ${whole ? 'whole ' : ''}number from ${low} to ${high}.`)
+      bad(c, text, `${parsed.ok ? '' : `${parsed.why} `}${c} must be a ${whole ? 'whole ' : ''}number from ${low} to ${high}.`)
       return undefined
     }
     return value
@@ -242,8 +245,8 @@ function readCell(text: string, spec: SizeSpec, kind: Kind, unit: LengthSystem, 
     if (spec.unit === 'mm') return parseLength(t, unit)
     if (spec.unit === 'ohm') return parseOhms(t)
     if (spec.unit === 'farad') return parseFarads(t)
-    const value = /^-?(\d+([.,]\d+)?|[.,]\d+)$/.test(t) ? Number(t.replace(',', '.')) : NaN
-    return Number.isNaN(value) ? { ok: false as const, why: `"${t}" is not a number.` } : { ok: true as const, value }
+    if (spec.unit === 'g') return parseMass(t)
+    return parsePlain(t)
   }
   const value = parse(number)
   if (!value.ok) return value.why

@@ -1,4 +1,4 @@
-import { read, refuse } from '@snug/core'
+import { parsePlain, read, refuse } from '@snug/core'
 import { useState } from 'react'
 import { EntryField } from './EntryField'
 import { Field } from './Field'
@@ -35,8 +35,9 @@ export function NumberEntry({
           onError={setError}
           onCommit={onCommit}
           parse={(text) => {
-            const v = Number(text.trim().replace(',', '.'))
-            if (text.trim() === '' || !Number.isFinite(v)) return refuse(`"${text}" is not a number; ${from} to ${to} is allowed.`)
+            const plain = parsePlain(text)
+            if (!plain.ok) return refuse(`${plain.why.replace(/\.$/, '')}; ${from} to ${to} is allowed.`)
+            const v = plain.value
             if (v < from || v > to) return refuse(`${v} cannot be; ${from} to ${to} is allowed.`)
             if (whole && !Number.isInteger(v)) return refuse(`Only whole numbers from ${from} to ${to}.`)
             return read(v)

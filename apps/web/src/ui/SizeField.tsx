@@ -7,6 +7,7 @@ import {
   parseFarads,
   parseLength,
   parseMass,
+  parsePlain,
   parseOhms,
   printFarads,
   printInch,
@@ -14,7 +15,6 @@ import {
   printMm,
   printOhms,
   printValue,
-  read,
   refuse,
   slotSpec,
   specAt,
@@ -62,11 +62,8 @@ function parseSize(spec: SizeSpec, text: string, system: LengthSystem): Parsed<n
 
 function plainNumber(text: string, spec: SizeSpec): Parsed<number> {
   const unit = UNIT[spec.unit]
-  const bare = text
-    .trim()
-    .replace(',', '.')
-    .replace(new RegExp(`\\s*${unit}$`, 'i'), '')
-  return /^[-+]?(\d+\.?\d*|\.\d+)$/.test(bare) ? read(Number(bare)) : refuse(`"${text}" is not a number${unit ? ` of ${unit}` : ''}.`)
+  const parsed = parsePlain(text.trim().replace(new RegExp(`\\s*${unit}$`, 'i'), ''))
+  return parsed.ok ? parsed : refuse(parsed.why.replace(/ a number\.$/, ` a number${unit ? ` of ${unit}` : ''}.`))
 }
 
 const defaultDoubt = (ref: SizeRef, spec: SizeSpec, known: Known, value: number): number => {

@@ -54,6 +54,7 @@ describe('number entry', () => {
   it.each([
     ['21', /21 cannot be; 1 to 20 is allowed/],
     ['many', /"many" is not a number/],
+    ['1,200', /"1,200" can be read in two ways; write 1200/],
     ['', /is not a number/],
   ])('refuses %j, keeps the old one, and Escape puts it back', async (text, why) => {
     render(<Held />)

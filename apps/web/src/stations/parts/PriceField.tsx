@@ -1,4 +1,4 @@
-import { parseLength, setPartField, type Part, type Slot } from '@snug/core'
+import { parsePlain, setPartField, type Part, type Slot } from '@snug/core'
 import { useState } from 'react'
 import { useBuild } from '../../state/buildStore'
 import { Field, INPUT } from '../../ui/Field'
@@ -17,9 +17,9 @@ export function PriceField({ slot, part, currency, of = 'price' }: Props) {
   const [typed, setTyped] = useState<string>()
   const commit = () => {
     if (typed === undefined) return
-    const read = typed.trim() === '' ? undefined : parseLength(typed)
-    if (read && (!read.ok || read.value < 0 || read.value > 1e6 || !/^[\d.,\s]+$/.test(typed)))
-      return setError(`"${typed}" is not a price; write it like 12.50, up to 1000000.`)
+    const read = typed.trim() === '' ? undefined : parsePlain(typed)
+    if (read && (!read.ok || read.value < 0 || read.value > 1e6))
+      return setError(`${read.ok ? `"${typed}" is not a price` : read.why.replace(/\.$/, '')}; write it like 12.50, up to 1000000.`)
     setError(undefined)
     setTyped(undefined)
     const price = read?.ok ? read.value : undefined

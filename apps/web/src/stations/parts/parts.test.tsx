@@ -77,7 +77,7 @@ describe('slots', () => {
     show(<PartsStation />, 'parts/guard')
     const price = inHand().getByLabelText('Price, EUR')
     await userEvent.type(price, 'ten{Enter}')
-    expect(inHand().getByRole('alert').textContent).toMatch(/"ten" is not a price; write it like 12\.50/)
+    expect(inHand().getByRole('alert').textContent).toMatch(/"ten" is not a number; write it like 12\.50/)
     expect(server.build.parts.guard!.price).toBeUndefined()
     await userEvent.clear(price)
     await userEvent.type(price, '16.5{Enter}')
