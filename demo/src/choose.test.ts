@@ -49,7 +49,7 @@ describe('choosing sets for Heron', () => {
     const left = items('tuners').find((i) => i.part.traits.hand === 'left')!
     expect(whyNot(request(SLOTS), 'tuners', left).alone).toMatch(/left-handed and the build is right-handed/)
     const late = items('guard').find((i) => i.part.seller === 'Low Tide Plastics')!
-    expect(whyNot(request(SLOTS, { limits: { days: 12 } }), 'guard', late).alone).toMatch(/40 days to come and 12 are left/)
+    expect(whyNot(request(SLOTS, { limits: { days: 12 } }), 'guard', late).alone).toMatch(/40 days to come; the limit is 12 days/)
   })
   it('an option dropped for its lead time shows the date gained', () => {
     const any = chooseSets(request(SLOTS)).sets[0]!

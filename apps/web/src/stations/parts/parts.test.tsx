@@ -215,7 +215,7 @@ describe('why not', () => {
     layOut()
     const { rerender } = show(<WhyNotPanel item={item} result={undefined} />)
     expect(screen.getByText('Trying it…')).toBeTruthy()
-    rerender(<WhyNotPanel item={item} result={{ alone: 'It takes 40 days to come and 12 are left.', clashes: [], nearest: item }} />)
+    rerender(<WhyNotPanel item={item} result={{ alone: 'It takes 40 days to come; the limit is 12 days.', clashes: [], nearest: item }} />)
     expect(screen.getByText(/40 days to come/)).toBeTruthy()
     expect(screen.getByText(/Nearest that would do/)).toBeTruthy()
   })
