@@ -12,6 +12,14 @@ describe('a meter’s log', () => {
   it('one reading a row, in order', () => expect(ohms('8.20k\n250\nOL').map((r) => r.ohm)).toEqual([8200, 250, OPEN_READING]))
   it('with headings, times and a unit in a column of its own', () =>
     expect(ohms('time;value;unit\n10:01;7.41;kOhm\n10:02;0.6;Ohm\n')).toEqual([{ ohm: 7410 }, { ohm: 0.6 }]))
+  it('what says it is a resistance comes before a bare number, and what says it is none is none', () =>
+    expect(ohms('3,8.20,kOhm,25\n4,0.35,V,1.2,MΩ\n5,350,mΩ,7\n6,0.35,V,12\n7,8.2k,21,°C')).toEqual([
+      { line: 3, ohm: 8200 },
+      { line: 4, ohm: 1.2e6 },
+      { line: 5, ohm: 0.35 },
+      { line: 6, ohm: 12 },
+      { line: 7, ohm: 8200 },
+    ]))
   it('with the line of the check in front', () =>
     expect(ohms('line,reading\n3,8.2k\n1,OL')).toEqual([
       { line: 3, ohm: 8200 },

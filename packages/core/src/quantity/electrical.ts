@@ -11,6 +11,7 @@ export function parseOhms(text: string): Parsed<number> {
   const typed = text.trim()
   if (!typed) return refuse(`No resistance was entered. ${allowed}`)
   const body = typed
+    .normalize()
     .toLowerCase()
     .replace(',', '.')
     .replace(/\s*(ohms?|Ω|ω)$/u, '')

@@ -25,7 +25,9 @@ const ENDS: readonly (readonly [low: RegExp, high: RegExp])[] = [
 ]
 
 /** Reads every amount out of a text, and offers each to the sizes it may belong to. Nothing is taken for anyone. */
-export function readListing(kind: KindName, text: string): ListedNumber[] {
+export function readListing(kind: KindName, pasted: string): ListedNumber[] {
+  // The sign of the ohm has a twin among the letters.
+  const text = pasted.normalize()
   return amountsIn(text).flatMap(({ start, end, unit, within, readings, bound }) => {
     const nearby = wordsAt(text, start, end)
     for (const value of readings) {
