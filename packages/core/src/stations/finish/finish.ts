@@ -4,6 +4,7 @@ import { coatsBy, coatsSay } from '../../finish/coatGroups'
 import type { Contribution } from '../contribution'
 import { finishSheet } from './sheet'
 import { finishSteps, woodReady } from './steps'
+import { counted } from '../../quantity/words'
 
 /** Finish: coats on the person's evenings, what to buy, whether the weather allows it. */
 export const finish: Contribution<FinishResult> = {
@@ -27,7 +28,7 @@ export const finish: Contribution<FinishResult> = {
     after.shopping.flatMap((s) => {
       const was = before.shopping.find((x) => x.product === s.product)
       return was && was.containers !== s.containers
-        ? [`${s.label.toLowerCase()}: ${s.containers} ${s.containerName}s instead of ${was.containers}`]
+        ? [`${s.label.toLowerCase()}: ${counted(s.containers, s.containerName)} instead of ${was.containers}`]
         : []
     }),
 }

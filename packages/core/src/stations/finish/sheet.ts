@@ -8,6 +8,7 @@ import { STOP_TEST } from '../../finish/sections'
 import { sayDay } from '../../quantity/days'
 import { potOf } from '../../finish/mixing'
 import type { Sheet, SheetBlock } from '../sheet'
+import { counted } from '../../quantity/words'
 
 /** The finish to take to the bench: the stacks, what to buy, the coats evening by evening to tick, the cards asked for, cautions. */
 export function finishSheet(build: Build, f: FinishResult): Sheet {
@@ -42,7 +43,7 @@ export function finishSheet(build: Build, f: FinishResult): Sheet {
           rows: f.shopping.map((s) => [
             s.label,
             String(Math.round(s.millilitres)),
-            `${s.containers} ${s.containerName} of ${s.container} ml`,
+            `${counted(s.containers, s.containerName)} of ${s.container} ml`,
           ]),
         },
       },
