@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizeAt, traitAt } from '../document/read'
+import { isSaid, sizeAt, traitAt } from '../document/read'
 import { noteName, pitch } from '../physics/pitch'
 import { plainMass, tension, woundMass } from '../physics/stringTension'
 import { isBass, tuningOf, tuningsFor } from './tunings'
@@ -21,6 +21,10 @@ export interface StringPull {
   /** The core was not given and is taken as two fifths of the gauge. [practice] */
   coreEstimated: boolean
 }
+
+/** Strings whose gauge nobody has said: what they pull is reckoned with the usual one, or not at all. */
+export const gaugesUntold = (build: Build): number[] =>
+  Array.from({ length: build.strings }, (_, i) => i + 1).filter((n) => !isSaid(build, { slot: 'strings', size: `gauge.${n}` }))
 
 /** Tension of every string whose gauge is known. */
 export function stringPulls(build: Build): StringPull[] {

@@ -1,6 +1,6 @@
 import type { Build, VibratoSetup } from '../document/build'
-import { valueAt } from '../document/read'
-import { stringPulls } from '../instrument/stringPulls'
+import { isSaid, valueAt } from '../document/read'
+import { gaugesUntold, stringPulls } from '../instrument/stringPulls'
 import { stretching } from '../physics/stiffString'
 import { balanceAt, bendFrom, restOf, type Balance, type Moved, type Plate, type Rest } from '../physics/vibrato'
 import { printTurns } from './action'
@@ -78,7 +78,13 @@ export function balanceWork(build: Build): BalanceWork | undefined {
   const balance = balanceAt(plate, wanted)
   const bend = balance.stable ? bendFrom(plate, balance, Math.min(2, build.strings - 1), 2) : undefined
   const own = build.setup.vibrato ?? {}
-  const assumed = (Object.keys(USUAL_VIBRATO) as (keyof typeof USUAL_VIBRATO)[]).filter((k) => own[k] === undefined).map((k) => NAMES[k])
+  const counted = own.springs !== undefined || isSaid(build, { slot: 'springs', size: 'count' })
+  const assumed = [
+    ...(Object.keys(USUAL_VIBRATO) as (keyof typeof USUAL_VIBRATO)[])
+      .filter((k) => (k === 'springs' ? !counted : own[k] === undefined))
+      .map((k) => NAMES[k]),
+    ...(gaugesUntold(build).length ? ['gauges of the strings'] : []),
+  ]
   const turn = Math.abs(balance.turns)
   const found = [
     !rest

@@ -1,4 +1,5 @@
 import type { Build } from '../document/build'
+import { gaugesUntold } from '../instrument/stringPulls'
 import { notesOf, tuningOf } from '../instrument/tunings'
 import { printMm } from '../quantity/length'
 import { setupDrawing } from './setupDrawing'
@@ -36,7 +37,11 @@ const handedOver = (m: Move) => (m.stale ? undefined : m.measured) ?? '______'
 export function setupSheets(build: Build, setup: SetupResult): Page[] {
   const tuning = tuningOf(build)
   const heights = pickupHeights(build)
-  const gauges = setup.pulls.map((p) => `${p.number}: ${p.gauge.toFixed(2)}`).join(', ')
+  const untold = gaugesUntold(build)
+  const gauges = setup.pulls
+    .filter((p) => !untold.includes(p.number))
+    .map((p) => `${p.number}: ${p.gauge.toFixed(2)}`)
+    .join(', ')
   const numbers: Block = {
     table: {
       columns: ['number', 'read', 'wanted', 'to do'],

@@ -1,7 +1,7 @@
 import type { Build, Tuning } from '../document/build'
 import { readingsOf, setupReading } from '../document/setupReadings'
 import { compensations } from '../instrument/compensation'
-import { stringPulls } from '../instrument/stringPulls'
+import { gaugesUntold, stringPulls } from '../instrument/stringPulls'
 import { crownsOf, liftFor } from '../physics/neckCurve'
 import { actionAt } from '../physics/nutAction'
 import { balanceWork } from './balance'
@@ -67,6 +67,9 @@ export function stringsThen(build: Build, other: OtherStrings): StringsThen {
     return { strings, says: ['What all of them pull is known once every gauge is.'], stale: [] }
   const moved = Math.abs(after - before) > SAME_PULL * before
   const says = [
+    ...(gaugesUntold(build).length
+      ? ['What gauges are on it nobody has said: what stands here for now is reckoned with usual ones. Read them off the packet.']
+      : []),
     `All together ${Math.round(before)} N now, ${Math.round(after)} N then: ${moved ? `${((100 * after) / before).toFixed(1)} % of it` : 'as good as the same'}.`,
   ]
   const relief = reliefThen(build, before, after)

@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
 import { traitAt } from '../../document/read'
-import { stringPulls } from '../../instrument/stringPulls'
+import { gaugesUntold, stringPulls } from '../../instrument/stringPulls'
 import { notesOf, tuningOf } from '../../instrument/tunings'
 import type { SetupResult } from '../../setup/setupResult'
 import type { Sheet } from '../sheet'
@@ -21,7 +21,8 @@ const KEEPING: Readonly<Record<string, string>> = {
 
 /** One page for who plays it: strings, numbers, what to keep off, when to bring it back. */
 export function careSheet(build: Build, setup: SetupResult): Sheet {
-  const gauges = stringPulls(build).map((p) => p.gauge.toFixed(2))
+  // Whoever buys the next set goes by this: a gauge nobody has said is none of it.
+  const gauges = gaugesUntold(build).length ? [] : stringPulls(build).map((p) => p.gauge.toFixed(2))
   // Who plays it compares with these for years: what no longer holds is none of them.
   const done = setup.moves.filter((m) => m.measured && !m.stale)
   const action = done.find((m) => m.id === 'action')
