@@ -1,4 +1,4 @@
-import { alternatives, asChosen, choosePart, slotSpec, type Joint, type Slot } from '@snug/core'
+import { alternatives, asChosen, choosePart, slotSpec, type Joint, type Slot, type StockItem } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { useCandidates } from '../../state/useCandidates'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -50,13 +50,7 @@ export function Alternatives({ joint }: { joint: Joint }) {
               <span className="min-w-0 flex-1">
                 <b>{item.part.name}</b>{' '}
                 <span className="text-soft">
-                  {word} ·{' '}
-                  {item.holding === 'stash'
-                    ? (item.place ?? 'in the stash')
-                    : here
-                      ? `here by ${shortDay(here)}`
-                      : 'nobody says when it comes'}{' '}
-                  · {cost === undefined ? 'no price' : `${cost.toFixed(2)} ${build.currency} with postage`}
+                  {word} · {whereFrom(item, cost, here, build.currency)}
                 </span>
               </span>
               <Button look="quiet" className="!min-h-8" onClick={() => change((b) => choosePart(b, slot, asChosen(item)))}>
@@ -69,4 +63,12 @@ export function Alternatives({ joint }: { joint: Joint }) {
       </div>
     </details>
   )
+}
+
+/** Where it lies, or when it can be here and for how much: what nobody has named is said. */
+function whereFrom(item: StockItem, cost: number | undefined, here: string | undefined, currency: string): string {
+  if (item.holding === 'stash') return `${item.place ?? 'in the stash'} · 0.00 ${currency}`
+  const day = here ? `here by ${shortDay(here)}` : 'nobody says when it comes'
+  const postage = item.shipping === undefined ? 'and its postage' : 'with postage'
+  return `${day} · ${cost === undefined ? 'no price' : `${cost.toFixed(2)} ${currency} ${postage}`}`
 }

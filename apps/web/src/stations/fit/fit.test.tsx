@@ -73,6 +73,32 @@ describe('joints', () => {
     expect(row.parentElement!.textContent).toMatch(/snug · rack 2 · 0\.00 EUR/)
     await userEvent.click(inHand().getByRole('button', { name: 'Take it' }))
     await waitFor(() => expect(server.build.parts.neck!.name).toBe('Neck with a narrow heel'))
+    expect(server.build.parts.neck!.state).toBe('in hand')
+  })
+  it('of an offer nothing is said that nobody named, and taken it is still to be bought', async () => {
+    layOut(tight())
+    const { price: _, ...neck } = { ...fullBuild().parts.neck!, name: 'Neck on a page', state: 'in hand' as const }
+    server.stock = [
+      { id: 'n', part: neck, holding: 'offer', quantity: 1, reserved: {} },
+      {
+        id: 'm',
+        part: { ...neck, name: 'Neck at a price', price: 80 },
+        holding: 'offer',
+        quantity: 1,
+        reserved: {},
+        lead: { promised: 3 },
+      },
+    ]
+    show(station(), 'fit/pocket-mouth')
+    await userEvent.click(inHand().getByText('Another part instead'))
+    await userEvent.selectOptions(inHand().getByLabelText('Instead of'), 'neck')
+    const list = within(inHand().getByRole('list', { name: 'Parts that could take its place' }))
+    const told = (await list.findAllByRole('listitem')).map((row) => row.textContent)
+    expect(told[0]).toMatch(/^Neck at a price.* · here by .* · 80\.00 EUR and its postage/)
+    expect(told[1]).toMatch(/^Neck on a page.* · nobody says when it comes · no price/)
+    await userEvent.click(list.getAllByRole('button', { name: 'Take it' })[1]!)
+    await waitFor(() => expect(server.build.parts.neck!.name).toBe('Neck on a page'))
+    expect(server.build.parts.neck!.state).toBe('planned')
   })
   it('what cannot be told says what to read and with which tool; a scale for a mass', () => {
     const says = (id: string, tools?: Tool[]) => {
