@@ -27,6 +27,8 @@ describe('what was said, as words and amounts', () => {
     ['third string', ['3.', 'string']],
     ['Nut to first tuner post', ['nut', 'to', 'first', 'tuner', 'post']],
     ['at the 12th fret', ['at', 'the', '12.', 'fret']],
+    ['bought a neck for 1,200 euro', ['bought', 'a', 'neck', 'for', 'NaN thousands']],
+    ['0,018 in', ['0.018 in']],
     ['15.9-16.1', ['15.9', '-16.1']],
     ['10-46', ['10', '-46']],
     ['1-5/8 in', ['1.625 in']],

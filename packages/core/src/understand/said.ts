@@ -79,6 +79,8 @@ function amount(g: Record<string, string | undefined>): Amount {
     return { ...plain(value), written: `${value} ${unit}`.trim(), unit }
   }
   const number = g.number.replace(/\s+and/, '')
+  // "1,200" is one and a fifth to some and twelve hundred to others.
+  if (/^[+-]?[1-9]\d{0,2},\d{3}$/.test(number)) return { ...plain(NaN), unit: 'thousands' }
   return { value: valueOf(number), written: `${number} ${unit}`.trim(), unit, ordinal: false, signed: /^[+-]/.test(number) }
 }
 

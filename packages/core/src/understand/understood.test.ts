@@ -40,6 +40,8 @@ describe('an entry as people say it', () => {
     const u = heardAs(planned, 'paid 24 for the tuners').understood!
     expect(applyChange(planned, u.change!(planned, AT)).parts.tuners).toMatchObject({ price: 24, state: 'ordered' })
     expect(u.says).toMatch(/price 24.00 EUR, ordered/)
+    expect(heard('bought tuners 1,200 euro').understood).toBeUndefined()
+    expect(after('bought tuners 1200 euro').parts.tuners!.price).toBe(1200)
   })
   it('two coats of clear', () =>
     expect(heard('two coats of clear').understood).toMatchObject({
