@@ -12,17 +12,17 @@ import { HIGH_FRETS } from './noting'
 import { heightScrewOf, heightTurns, SCREWS, turnWords } from './screws'
 import { staleSays } from './staleness'
 import { toldAt } from '../judge/known'
+import { BELIEVED, trialPitch } from './thread'
 
-/** Metric screws of this size advance half a millimetre a turn. [practice] */
-export const USUAL_PITCH = 0.5
 const CLOSE = 0.05
 /** Lower than this over fret 12 nothing clears the frets, mm: a misreading. [ours] */
 const LOWEST = 0.6
-/** A learned advance beyond these is a slip in a reading, mm a turn. [ours] */
-const BELIEVED = { from: 0.15, to: 2 }
 
 const offWords = (move: { bass: number; treble: number }) =>
   `Saddles have to go ${(['bass', 'treble'] as const).map((s) => `${printMm(Math.abs(move[s]))} mm ${move[s] < 0 ? 'down' : 'up'} at the ${s}`).join(', ')}.`
+
+/** Where nobody knows what a turn gives, a first one teaches it. */
+const THEN_READ = 'What a turn gives nobody has said: write these down and read again, and it is known; or measure the thread under Parts.'
 
 const sides = (bass: number, treble: number) => `${printMm(bass)} mm bass, ${printMm(treble)} mm treble`
 
@@ -71,35 +71,33 @@ export function actionMove(build: Build, targets: Targets, model: SetupModel): {
           : `The turns written down gave ${printMm(Math.abs(learned.per))} mm each, which no such screw does: look at the last readings and turns again`
       }, and go by the millimetres until then.`,
     )
-  const pitch = learned?.per ?? sizeAt(build, { slot: 'bridge', size: 'height.pitch' })?.value ?? USUAL_PITCH
+  const pitch = learned?.per ?? toldAt(build, { slot: 'bridge', size: 'height.pitch' })?.value
   const gave = learned ? ` A turn gave ${printMm(learned.per)} mm here.` : ''
-  const turn = (side: 'bass' | 'treble', up: number) => ({
+  const turn = (side: 'bass' | 'treble', up: number, mmATurn: number) => ({
     screw: side,
     label: `${side} ${screw === 'grub' ? 'saddle screws' : SCREWS[screw].label}`,
-    turns: heightTurns(screw, up, pitch),
+    turns: heightTurns(screw, up, mmATurn),
     from: SCREWS[screw].from,
   })
   if (screw === 'grub') {
-    const turns = [turn('bass', move.bass), turn('treble', move.treble)]
-    return open(
-      `Bass saddle screws ${turnWords(turns[0]!.turns)}, treble saddle screws ${turnWords(turns[1]!.turns)}, ${SCREWS.grub.from}; the strings between on a straight line.${gave}`,
-      { turns },
-    )
+    const mmATurn = pitch ?? trialPitch(move.bass, move.treble)
+    const turns = [turn('bass', move.bass, mmATurn), turn('treble', move.treble, mmATurn)]
+    const all = `ass saddle screws ${turnWords(turns[0]!.turns)}, treble saddle screws ${turnWords(turns[1]!.turns)}, ${SCREWS.grub.from}; the strings between on a straight line.`
+    return open(pitch === undefined ? `${offWords(move)} First b${all} ${THEN_READ}` : `B${all}${gave}`, { turns })
   }
   const spread = toldAt(build, { slot: 'bridge', size: 'spread' })?.value
   const studs = toldAt(build, { slot: 'bridge', size: 'studSpacing' })?.value
   if (spread === undefined || studs === undefined)
     return open(`${offWords(move)} For the turns of its two posts measure string spread and stud spacing of the bridge.`)
-  const posts = postTurns(move, spread, studs, pitch)
-  const turns = [turn('bass', posts.bassHeight), turn('treble', posts.trebleHeight)]
+  const { bassHeight, trebleHeight } = postTurns(move, spread, studs, 1)
+  const mmATurn = pitch ?? trialPitch(bassHeight, trebleHeight)
+  const posts = postTurns(move, spread, studs, mmATurn)
+  const turns = [turn('bass', bassHeight, mmATurn), turn('treble', trebleHeight, mmATurn)]
   const { label, from } = SCREWS[screw]
-  return {
-    ...open(
-      `Bass ${label} ${turnWords(turns[0]!.turns)}, treble ${label} ${turnWords(turns[1]!.turns)}, ${from}. ${offWords(move).replace('have to go', 'go')}${gave} Retune${mount === 'post' ? '' : ', then recheck the balance'}.`,
-      { turns },
-    ),
-    posts,
-  }
+  const both = `ass ${label} ${turnWords(turns[0]!.turns)}, treble ${label} ${turnWords(turns[1]!.turns)}, ${from}.`
+  const retune = `Retune${mount === 'post' ? '' : ', then recheck the balance'}.`
+  if (pitch === undefined) return { ...open(`${offWords(move)} First b${both} ${retune} ${THEN_READ}`, { turns }), posts }
+  return { ...open(`B${both} ${offWords(move).replace('have to go', 'go')}${gave} ${retune}`, { turns }), posts }
 }
 
 /** How far the outer saddles have to go for such changes of the action at fret 12, mm, up positive. */

@@ -6,10 +6,10 @@ export function pitchSays({ intonation }: Pick<SetupResult, 'intonation'>): { st
   const read = intonation.filter((i) => i.cents !== undefined)
   if (!read.length) return { state: 'open', says: 'Open octave against fret 12, string by string' }
   const again = read.filter((i) => i.stale)
-  const off = read.flatMap(({ number, turns, cents, stale }) =>
+  const off = read.flatMap(({ number, turns, cents, stale, trial }) =>
     stale || turns === undefined || Math.abs(cents!) <= IN_TUNE
       ? []
-      : [`${number}: ${printTurns(turns)} ${turns > 0 ? 'back' : 'forward'}`],
+      : [`${number}: ${trial ? 'first ' : ''}${printTurns(turns)} ${turns > 0 ? 'back' : 'forward'}`],
   )
   const says = [...off, ...(again.length ? [`${again.map((i) => i.number).join(', ')}: moved since, read again`] : [])].join(' · ')
   if (off.length) return { state: 'turn', says }

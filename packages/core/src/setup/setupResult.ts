@@ -6,7 +6,9 @@ import { wantedOf, type Targets } from '../instrument/targets'
 import { intonationMove } from '../physics/intonation'
 import { LBF } from '../physics/stringTension'
 import type { PostTurns } from './action'
-import { actionMove, USUAL_PITCH } from './actionMove'
+import { toldAt } from '../judge/known'
+import { actionMove } from './actionMove'
+import { BELIEVED, trialPitch } from './thread'
 import { floatMove } from './floatMove'
 import { learnedTurn } from './learning'
 import { actionWanted, setupModel } from './model'
@@ -24,6 +26,8 @@ export interface PitchWork {
   /** Saddle move back, mm, and turns of the length screw. */
   back?: number
   turns?: number
+  /** Nobody knows what a turn gives: so far first, then it is read again. */
+  trial?: true
   /** Read before a screw was turned or the strings changed. */
   stale?: boolean
 }
@@ -83,11 +87,29 @@ function pitchWork(build: Build, number: number, note: string): PitchWork {
   if (staleSays(build, asked)) return { number, note, cents, stale: true }
   const scale = sizeAt(build, { slot: 'neck', size: 'scale' })?.value ?? build.scale
   const back = intonationMove(cents, scale)
-  const pitch = sizeAt(build, { slot: 'bridge', size: 'length.pitch' })?.value ?? USUAL_PITCH
   // What its own turns did to it counts more than the thread.
+  const own = centsATurn(build, number)
+  if (own !== undefined) return { number, note, cents, back, turns: cents / own }
+  const pitch = toldAt(build, { slot: 'bridge', size: 'length.pitch' })?.value ?? threadOfOthers(build, scale)
+  return pitch === undefined
+    ? { number, note, cents, back, turns: back / trialPitch(back), trial: true }
+    : { number, note, cents, back, turns: back / pitch }
+}
+
+/** What a turn of its length screw did to a string's pitch at fret 12, by the turns that were written down. */
+function centsATurn(build: Build, number: number): number | undefined {
   const learned = learnedTurn(build, 'length', number)
-  const perTurn = learned && Math.abs(learned.per) > 0.2 ? Math.abs(learned.per) : undefined
-  return { number, note, cents, back, turns: perTurn === undefined ? back / pitch : cents / perTurn }
+  return learned && Math.abs(learned.per) > 0.2 ? Math.abs(learned.per) : undefined
+}
+
+/** All saddles of a bridge have the same screws: what one of them taught is the thread of the others, mm a turn. */
+function threadOfOthers(build: Build, scale: number): number | undefined {
+  for (let n = 1; n <= build.strings; n++) {
+    const cents = centsATurn(build, n)
+    const thread = cents === undefined ? 0 : Math.abs(intonationMove(cents, scale))
+    if (thread >= BELIEVED.from && thread <= BELIEVED.to) return thread
+  }
+  return undefined
 }
 
 /** Needs a move: how many strings are out of tune at fret 12. */

@@ -53,13 +53,17 @@ export function Intonation({ setup }: { setup: SetupResult }) {
           ))}
         </tbody>
       </table>
-      <p className="mt-1 text-[13.5px] text-soft">Sharp moves back, away from the nut. Retune and read again after every move.</p>
+      <p className="mt-1 text-[13.5px] text-soft">
+        Sharp moves back, away from the nut. Retune and read again after every move.
+        {setup.intonation.some((s) => s.trial) &&
+          ' What a turn of these screws gives nobody has said: turn as far as stands there first and read again; what the first saddle teaches holds for all.'}
+      </p>
     </div>
   )
 }
 
 /** Where one saddle goes, by how many turns, and that it was turned. */
-function Saddle({ work: { number, back, turns, stale } }: { work: PitchWork }) {
+function Saddle({ work: { number, back, turns, stale, trial } }: { work: PitchWork }) {
   const change = useBuild((s) => s.change)
   if (stale) return <>moved since: read again</>
   if (back === undefined || turns === undefined) return null
@@ -67,7 +71,8 @@ function Saddle({ work: { number, back, turns, stale } }: { work: PitchWork }) {
   const made = () => change((b) => noteTurns(b, [{ screw: 'length', string: number, turns: toEighths(turns) }], now()))
   return (
     <>
-      {printMm(Math.abs(back))} mm {back > 0 ? 'back' : 'forward'}, {printTurns(turns)} {Math.abs(turns) <= 1 ? 'turn' : 'turns'}{' '}
+      {printMm(Math.abs(back))} mm {back > 0 ? 'back' : 'forward'}, {trial ? 'first ' : ''}
+      {printTurns(turns)} {Math.abs(turns) <= 1 ? 'turn' : 'turns'}{' '}
       <Button look="quiet" onClick={made}>
         turned <span className="sr-only">the length screw of string {number} as told</span>
       </Button>

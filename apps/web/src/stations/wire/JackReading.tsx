@@ -1,6 +1,8 @@
 import {
   jackProbes,
+  isVague,
   judgeReading,
+  readingWords,
   knobAt,
   OPEN_LINE,
   parseReading,
@@ -46,14 +48,20 @@ export function JackReading({ harness, position, knobs }: { harness: Harness; po
         <label htmlFor="read-jack">
           Meter at the jack, {knobWords(harness, setting)}
           <span className="block text-[13.5px] text-soft">
-            expected <span className="figure">{printOhms(expected.ohm)}</span> ±{printOhms(expected.doubt, 2)}
+            {isVague(expected) ? (
+              'what it should read nobody can say yet'
+            ) : (
+              <>
+                expected <span className="figure">{readingWords(expected)}</span>
+              </>
+            )}
           </span>
         </label>
         <EntryField
           id="read-jack"
           label="Meter at the jack"
           shown={mine ? printOhms(mine.ohm).replace(' ', '') : ''}
-          placeholder={printOhms(expected.ohm).replace(' ', '')}
+          placeholder={isVague(expected) ? '' : printOhms(expected.ohm).replace(' ', '')}
           parse={parseReading}
           onError={setError}
           onCommit={commit}
@@ -89,10 +97,15 @@ function ReadingWord({
   ]
   if (!judged) return null
   const { off, inside } = judged
+  const proves = !(inside && isVague(judged.expected))
   return (
-    <p role="status" className={inside ? 'text-snug' : 'text-wont'}>
+    <p role="status" className={!proves ? 'text-cant' : inside ? 'text-snug' : 'text-wont'}>
       {moved && `Taken with ${knobWords(harness, reading.setting)}. `}
-      {inside ? 'Inside its band: these joints are good.' : wrongWords(reading.ohm, off, pickups)}
+      {!proves
+        ? 'It proves no joint: nobody has said what these pickups read by themselves. Read each before it is soldered in, and enter it under Parts.'
+        : inside
+          ? 'Inside its band: these joints are good.'
+          : wrongWords(reading.ohm, off, pickups)}
     </p>
   )
 }

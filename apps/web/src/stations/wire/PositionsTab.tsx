@@ -1,4 +1,4 @@
-import { judgeReading, printOhms, readingAt, soundingDrawing, type JudgedReading, type WireResult } from '@snug/core'
+import { isVague, judgeReading, printOhms, readingAt, soundingDrawing, type JudgedReading, type WireResult } from '@snug/core'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
 import { Workspace } from '../../app/Workspace'
@@ -60,8 +60,8 @@ export function PositionsTab({ wire }: { wire: Wired }) {
                   mark={<ReadingMark judged={r.mine?.judged} />}
                   title={r.topology.words}
                   about={`${r.topology.humWords}${r.mine ? ` · you read ${printOhms(r.mine.ohm)}` : ''}`}
-                  figure={printOhms(r.reading.ohm)}
-                  under={`±${printOhms(r.reading.doubt, 2)}`}
+                  figure={isVague(r.reading) ? '?' : printOhms(r.reading.ohm)}
+                  under={isVague(r.reading) ? 'not known yet' : `±${printOhms(r.reading.doubt, 2)}`}
                   selected={r.id === hand!.id}
                   onSelect={() => pick(r.id)}
                 />
@@ -82,11 +82,12 @@ export function PositionsTab({ wire }: { wire: Wired }) {
 
 /** Did the reading fall inside its band? Told by shape: a tick, a bar beside the band, or nothing yet. */
 function ReadingMark({ judged }: { judged: JudgedReading | undefined }) {
-  const label = !judged ? 'not read yet' : judged.inside ? 'inside its band' : 'outside its band'
+  const proves = judged && !(judged.inside && isVague(judged.expected))
+  const label = !judged ? 'not read yet' : !proves ? 'read, and proves nothing yet' : judged.inside ? 'inside its band' : 'outside its band'
   return (
     <svg width="20" height="20" viewBox="-10 -10 20 20" role="img" aria-label={label}>
       <path d="M-8 -4v8M8 -4v8M-8 0h16" stroke="var(--soft)" strokeWidth="1.4" />
-      {judged &&
+      {proves &&
         (judged.inside ? (
           <circle r="4" fill="var(--snug)" />
         ) : (

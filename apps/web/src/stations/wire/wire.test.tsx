@@ -62,6 +62,18 @@ describe('Wire', () => {
       { probes: ['jack.tip', 'jack.sleeve'], setting: { switches: { switch: 1 }, knobs: { volume: 10, tone: 10 } } },
     ])
   })
+  it('where no pickup was ever read, a reading proves no joint', async () => {
+    const b = structuredClone(fullBuild())
+    for (const slot of ['pickup-neck', 'pickup-middle', 'pickup-bridge'] as const)
+      b.parts[slot]!.sizes.resistance = { value: 7000, doubt: 30000, known: 'assumed' }
+    layOut(b)
+    show(<WireStation />, 'wire')
+    expect(within(positions()[0]!).getByText('not known yet')).toBeTruthy()
+    expect(inHand().getByText('what it should read nobody can say yet')).toBeTruthy()
+    await userEvent.type(inHand().getByLabelText(/^Meter at the jack/), '12k{Enter}')
+    await waitFor(() => expect(inHand().getByText(/It proves no joint: nobody has said what these pickups read/)).toBeTruthy())
+    expect(within(positions()[0]!).getByRole('img', { name: 'read, and proves nothing yet' })).toBeTruthy()
+  })
   it('a reading that is no resistance is told, and nothing is kept', async () => {
     layOut()
     show(<WireStation />, 'wire')

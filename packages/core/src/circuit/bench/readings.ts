@@ -1,7 +1,7 @@
 import type { Build, MeterReading } from '../../document/build'
 import { sizeAt } from '../../document/read'
 import { COPPER_PER_KELVIN } from '../../physics/wireGauge'
-import { OPEN_LINE } from '../../quantity/electrical'
+import { OPEN_LINE, printOhms } from '../../quantity/electrical'
 import type { Size } from '../../quantity/size'
 import { reading, type Reading } from '../engine/ohmmeter'
 import { jackProbes, lugsOf, type Coil, type Harness, type PotPart } from '../model/harness'
@@ -64,6 +64,16 @@ function off(build: Build, c: Coil | PotPart): number {
 const UNTOLD_COIL = 0.1
 const UNTOLD_POT = 0.2
 const relative = (size: Size | undefined, otherwise: number) => (size ? size.doubt / size.value : otherwise)
+
+/** With no better idea than half of it a figure is none: some part was never read. [ours] */
+export const NO_IDEA = 0.5
+
+/** Nothing is proved by a reading that could have been nearly anything. */
+export const isVague = ({ ohm, doubt }: PredictedReading): boolean => doubt > NO_IDEA * ohm && doubt > FINEST
+
+/** "8.26 k ±330 Ω", or that nobody can know yet. */
+export const readingWords = (expected: PredictedReading): string =>
+  isVague(expected) ? 'not known yet' : `${printOhms(expected.ohm)} ±${printOhms(expected.doubt, 2)}`
 
 /** A reading beside what it should be, with every knob and switch as it was when it was taken. */
 export interface JudgedReading {

@@ -36,6 +36,8 @@ export interface OnHand {
   /** Colours of pickup leads by the coil's lug. */
   leads?: Readonly<Record<string, string>> | undefined
   screened?: boolean
+  /** Nobody has said what its pickups read: no figure stands on that. */
+  unread?: boolean
   /** The ways wires lie; across and along while absent. */
   routes?: Routes
 }
@@ -90,6 +92,7 @@ export function wireList(harness: Harness, onHand: OnHand = {}): WireRow[] {
       check: checkAfter(
         harness,
         ordered.slice(0, i + 1).map((o) => o.w),
+        onHand.unread ?? false,
       ),
     }
   })
@@ -104,12 +107,13 @@ function lengthOf(a: Component, b: Component, routes: Routes): number | undefine
 const BEEPS = 30
 
 /** What a meter shows from the last wire's first end to where the grounds meet, with every wire so far in place and nothing else. */
-function checkAfter(harness: Harness, wires: readonly Wire[]): string {
+function checkAfter(harness: Harness, wires: readonly Wire[], unread: boolean): string {
   const last = wires.at(-1)!
   const partial = { ...harness, wires: [...harness.wires.filter((w) => w.inside), ...wires] }
   const ohm = ohmTable(toNetlist(partial, { switches: {}, knobs: {} }).elements)(last.from, 'case.1')
   const star = lugName(harness, 'case.1').replace(/ \(.*\)$/, '')
   const along = 'beep along it'
   if (ohm < BEEPS) return last.role === 'ground' ? `beep to the ${star}` : `${along}; it is ground here`
-  return ohm >= OPEN_LINE ? `${along}; silence to the ${star}` : `${along}; ${printOhms(ohm, 2)} to the ${star}, no beep`
+  if (ohm >= OPEN_LINE) return `${along}; silence to the ${star}`
+  return `${along}; ${unread ? 'a reading' : printOhms(ohm, 2)} to the ${star}, no beep`
 }

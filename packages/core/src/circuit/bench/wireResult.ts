@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { traitAt } from '../../document/read'
+import { isSaid, traitAt } from '../../document/read'
 import type { TraitRef } from '../../judge/completed'
 import type { Slot } from '../../parts/slots'
 import type { Harness } from '../model/harness'
@@ -41,6 +41,7 @@ export function wireResult(build: Build): WireResult {
   }))
   const readingsOff = Object.values(build.readings).filter((r) => judgeReading(build, harness, r)?.inside === false).length
   const { reels, leads } = build.circuit
-  const onHand = { reels, leads, screened: traitAt(build, 'wire', 'type') === 'screened', routes: routesOf(build) }
+  const unread = harness.components.some((c) => c.is === 'coil' && c.slot && !isSaid(build, { slot: c.slot, size: 'resistance' }))
+  const onHand = { reels, leads, unread, screened: traitAt(build, 'wire', 'type') === 'screened', routes: routesOf(build) }
   return { ok: true, harness, recipe: recipe.id, notes, positions, wires: wireList(harness, onHand), readingsOff }
 }

@@ -1,3 +1,4 @@
+import { NO_IDEA } from '../bench/readings'
 import { OPEN_LINE, printOhms } from '../../quantity/electrical'
 import type { BenchTest, Outcome } from './benchTests'
 import { agreement, type Cabinet } from './rank'
@@ -78,6 +79,8 @@ export function expected(should: Outcome, spread: number): string {
   if (typeof should === 'string') return HEARD_WORDS[should] ?? should
   if (should >= OPEN_LINE) return 'silence: an open line'
   if (should < LEADS) return 'a beep: under 2 Ω'
+  // Some part of it was never read: any figure would be made up.
+  if (2 * spread > NO_IDEA && should >= BEEPS) return 'a reading, no beep: how much nobody can say yet'
   const band = `${printOhms(should)} ±${printOhms(2 * spread * should, 2)}`
   return should < BEEPS ? `a beep: ${band}` : `${band}, no beep`
 }

@@ -1,6 +1,7 @@
 import { harnessDrawing } from '../../circuit/bench/harnessDrawing'
 import { listeningSheet } from '../../circuit/bench/listening'
 import { expectedNoise } from '../../circuit/bench/noise'
+import { readingWords } from '../../circuit/bench/readings'
 import type { WireResult } from '../../circuit/bench/wireResult'
 import { benchTests } from '../../circuit/faults/benchTests'
 import { symptomsOf } from '../../circuit/faults/symptoms'
@@ -33,12 +34,7 @@ export function helpSheet(build: Build, wire: Extract<WireResult, { ok: true }>)
       {
         table: {
           columns: ['position', 'sounds', 'should read at the jack', 'noise to expect'],
-          rows: wire.positions.map((p) => [
-            p.id,
-            p.topology.words,
-            `${printOhms(p.reading.ohm)} ±${printOhms(p.reading.doubt, 2)}`,
-            expectedNoise(p.topology).split(/[.:,]/)[0]!,
-          ]),
+          rows: wire.positions.map((p) => [p.id, p.topology.words, readingWords(p.reading), expectedNoise(p.topology).split(/[.:,]/)[0]!]),
         },
       },
       {

@@ -1,6 +1,7 @@
 import { wiringNotes } from '../../circuit/bench/wiringNotes'
 import { feedingOf, feedingSays } from '../../circuit/bench/feeding'
 import { harnessDrawing } from '../../circuit/bench/harnessDrawing'
+import { readingWords } from '../../circuit/bench/readings'
 import type { WireResult } from '../../circuit/bench/wireResult'
 import { LUGS_COUNTED } from '../../circuit/model/lugNames'
 import type { Build } from '../../document/build'
@@ -46,12 +47,7 @@ export function wireSheet(build: Build, wire: Extract<WireResult, { ok: true }>)
       {
         table: {
           columns: ['position', 'sounds', 'should read', 'reads'],
-          rows: wire.positions.map((p) => [
-            p.id,
-            p.topology.words,
-            `${(p.reading.ohm / 1000).toFixed(2)} k ±${(p.reading.doubt / 1000).toFixed(2)}`,
-            '',
-          ]),
+          rows: wire.positions.map((p) => [p.id, p.topology.words, readingWords(p.reading), '']),
         },
       },
       ...wiringNotes(build, wire.harness).flatMap((n): SheetBlock[] => [{ heading: n.title }, { text: n.says.join(' ') }]),
