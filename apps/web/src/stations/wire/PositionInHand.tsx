@@ -1,4 +1,4 @@
-import { expectedNoise, signalPath, type Harness, type Setting, type WirePosition } from '@snug/core'
+import { expectedNoise, isVague, signalPath, type Harness, type Setting, type WirePosition } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Caution } from '../../ui/Caution'
 import type { PositionCurve } from '../../workers/positionCurve'
@@ -68,6 +68,7 @@ export function PositionInHand({
           ) : (
             <>No peak in this setting; {topology.humWords}.</>
           )}
+          {isVague(position.reading) && <span className="text-cant"> So it is with such pickups as a rule; nobody has read these.</span>}
         </p>
         <AllAtTen harness={harness} />
       </div>

@@ -70,6 +70,7 @@ describe('Wire', () => {
     show(<WireStation />, 'wire')
     expect(within(positions()[0]!).getByText('not known yet')).toBeTruthy()
     expect(inHand().getByText('what it should read nobody can say yet')).toBeTruthy()
+    expect(inHand().getByText(/So it is with such pickups as a rule; nobody has read these/)).toBeTruthy()
     await userEvent.type(inHand().getByLabelText(/^Meter at the jack/), '12k{Enter}')
     await waitFor(() => expect(inHand().getByText(/It proves no joint: nobody has said what these pickups read/)).toBeTruthy())
     expect(within(positions()[0]!).getByRole('img', { name: 'read, and proves nothing yet' })).toBeTruthy()
