@@ -53,6 +53,18 @@ describe('parts as a table', () => {
     ['kind,name\nnut,a,b,c', /4 cells and there are 2 columns/],
     ['kind,name,pocket.depth\nnut,a,16', /has no size "pocket.depth"/],
   ])('%j is refused', (text, why) => expect(readPartsCsv(text).problems[0]!.why).toMatch(why))
+  it('masses in the units of any scale; what it took is kept where no promise is known; a thousand with its comma is asked again', () => {
+    const { items, problems } = readPartsCsv(
+      'kind,name,holding,days promised,days seen,mass\nbridge,A,offer,,9,0.3 kg\nbridge,B,offer,5,9,"10 oz ±5"\nbridge,C,offer,,,300\n',
+    )
+    expect(problems).toEqual([])
+    expect(items.map((i) => i.lead)).toEqual([{ promised: 9, seen: 9 }, { promised: 5, seen: 9 }, undefined])
+    // 10 · 453.59237 / 16 = 283.495 g.
+    expect(items.map((i) => i.part.sizes.mass!.value)).toEqual([300, expect.closeTo(283.495, 3), 300])
+    const odd = readPartsCsv('kind,name,holding,price\nbridge,A,offer,"1,200"\n')
+    expect(odd.items).toEqual([])
+    expect(odd.problems[0]).toMatchObject({ column: 'price', why: expect.stringMatching(/"1,200" can be read in two ways; write 1200/) })
+  })
   it('disarms cells a spreadsheet would run', () => {
     const { items } = readPartsCsv('kind,name\nnut,plain')
     items[0]!.part.name = '=1+1'

@@ -212,7 +212,9 @@ function readRow(columns: readonly string[], cells: readonly string[], wrong: Wr
     if (why) bad(column, get(column), why)
   }
   if (!sound) return undefined
-  const lead = promised === undefined ? undefined : { promised, ...(seen === undefined ? {} : { seen }) }
+  // What it took is known also where nobody remembers what was promised.
+  const told = promised ?? seen
+  const lead = told === undefined ? undefined : { promised: told, ...(seen === undefined ? {} : { seen }) }
   return {
     holding,
     quantity: quantity ?? 1,
