@@ -1,5 +1,3 @@
-/** Metric screws of this size advance half a millimetre a turn. [practice] */
-export const USUAL_PITCH = 0.5
 /** A learned advance beyond these is a slip in a reading, mm a turn. [ours] */
 export const BELIEVED = { from: 0.15, to: 2 }
 /** The coarsest there is under a saddle or a bridge, mm a turn: a first try by it goes too far on none. [practice, from memory] */

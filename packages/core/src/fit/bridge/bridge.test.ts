@@ -260,6 +260,12 @@ describe('neck angle and bridge height', () => {
     const grub = changed(at(wanted + 1.4), {}, { 'bridge/mount': 'screws' })
     expect(job(grub).job).toBe('Saddles down by 1.4 mm: the saddle screws 2 7/8 turns counter-clockwise, seen from above.')
     expect(job(grub).how).toMatch(/both screws of each saddle/)
+    // Nobody has said its thread: which way, and no figure by what is only usual.
+    const threadless = (build: Build) => untold(build, 'sizes', 'bridge', 'height.pitch')
+    expect(job(threadless(at(wanted + 1.4))).job).toBe('Saddles down by 1.4 mm: the studs clockwise, seen from above.')
+    expect(job(threadless(grub)).job).toBe('Saddles down by 1.4 mm: the saddle screws counter-clockwise, seen from above.')
+    expect(job(threadless(at(wanted - 1))).job).toBe('Saddles up by 1 mm: the studs counter-clockwise, seen from above.')
+    expect(job(threadless(grub)).how).toMatch(/half a turn at a time, measured after each/)
     // Nobody has said what carries them: no turns.
     expect(job(untold(grub, 'traits', 'bridge', 'mount')).job).toBe('Saddles down by 1.4 mm, by the screws that carry them.')
     expect(checkIn(at(wanted - 1), 'bridge-height', 'as-set').raw.verdict).toBe('tight')

@@ -1,15 +1,14 @@
 import type { Build } from '../../document/build'
-import { sizeRef, traitAt, valueAt } from '../../document/read'
+import { sizeRef, traitAt } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { actionAt, afterTilt, SPARE } from '../../instrument/neckAngle'
 import { judged } from '../../judge/assemble'
 import type { Question, DetailTable, JudgedJoint } from '../../judge/joint'
-import { sizesIn } from '../../judge/known'
+import { sizesIn, toldAt } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm, printSide } from '../../quantity/length'
-import { USUAL_PITCH } from '../../setup/thread'
 import { heightScrewOf, heightTurn, SCREWS, type HeightScrew } from '../../setup/screws'
 import { sideDrawing } from './sideDrawing'
 import { tiltCures, raiseCures } from './bridgeHeight.cures'
@@ -127,13 +126,14 @@ function withinReach(build: Build): Question[] {
 /** What carries the saddles, as far as it was said, and how far a turn of it goes, mm. */
 interface HeightScrews {
   screw: HeightScrew | undefined
-  pitch: number
+  /** Absent where nobody has said it. */
+  pitch?: number
 }
 /** Of the build as it is known: turns by what was only supposed would be made. */
-const screwsOf = (build: Build): HeightScrews => ({
-  screw: heightScrewOf(traitAt(build, 'bridge', 'mount')),
-  pitch: valueAt(build, sizeRef('bridge', 'height.pitch')) ?? USUAL_PITCH,
-})
+function screwsOf(build: Build): HeightScrews {
+  const pitch = toldAt(build, sizeRef('bridge', 'height.pitch'))?.value
+  return { screw: heightScrewOf(traitAt(build, 'bridge', 'mount')), ...(pitch === undefined ? {} : { pitch }) }
+}
 
 const SAME: Record<HeightScrew, string> = {
   grub: 'both screws of each saddle the same',
@@ -146,6 +146,11 @@ function saddleJob({ screw, pitch }: HeightScrews, up: number): { job: string; h
   const goes = `Saddles ${up > 0 ? 'up' : 'down'} by ${printMm(Math.abs(up), 1)} mm`
   if (!screw) return { job: `${goes}, by the screws that carry them.`, how: 'Strings slack.' }
   const { label, from } = SCREWS[screw]
+  if (pitch === undefined)
+    return {
+      job: `${goes}: the ${label}s ${(SCREWS[screw].clockwise === 'up') === up > 0 ? 'clockwise' : 'counter-clockwise'}, ${from}.`,
+      how: `Strings slack; ${SAME[screw]}. How far a turn takes them nobody has said: half a turn at a time, measured after each.`,
+    }
   return {
     job: `${goes}: the ${label}s ${heightTurn(screw, up, pitch)}, ${from}.`,
     how: `Strings slack; ${SAME[screw]}. A turn is taken as ${printMm(pitch)} mm: look after the first.`,
