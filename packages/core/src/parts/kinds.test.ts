@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { fullBuild } from '../testing/fullBuild'
 import { partProblems, printValue, whyNotValue } from './check'
+import { bandOf, usualOf } from './kind'
 import { KINDS, KIND_NAMES } from './kinds/index'
 import { missingSizes, openSlots } from './open'
 import type { Part } from './part'
@@ -17,6 +18,14 @@ const part = (kind: Part['kind'], sizes: Part['sizes'] = {}, traits: Record<stri
 
 describe.each(KIND_NAMES.map((k) => [k] as const))('kind %s', (name) => {
   const kind = KINDS[name]
+  it('what is drawn where nobody knows is usual, or in the middle of what is found', () => {
+    for (const [key, spec] of Object.entries(kind.sizes)) {
+      const { low, high } = bandOf(spec)
+      expect(usualOf(spec), key).toBeCloseTo(spec.usual ?? low + (high - low) / 2, 9)
+      expect(usualOf(spec), key).toBeGreaterThanOrEqual(spec.min)
+      expect(usualOf(spec), key).toBeLessThanOrEqual(spec.max)
+    }
+  })
   it('usual values lie within what is allowed', () => {
     for (const [key, spec] of Object.entries(kind.sizes)) {
       expect(spec.min, key).toBeLessThan(spec.max)
@@ -73,6 +82,10 @@ describe('problems of a part', () => {
   })
   it('names every object has are no sizes', () => {
     expect(partProblems(part('nut', { constructor: calipers(1) } as Part['sizes']))[0]!.why).toMatch(/no size called "constructor"/)
+  })
+  it('a doubt as wide as the range is one', () => {
+    const { min, max } = KINDS.nut.sizes.width!
+    expect(partProblems(part('nut', { width: { value: 3.3, doubt: max - min, known: 'calipers' } }))).toEqual([])
   })
   it('a doubt wider than the range, or below nothing', () => {
     for (const doubt of [-1, 1e4, NaN])

@@ -158,6 +158,10 @@ describe('numbers out of a seller’s text', () => {
       wanted.map(([size, value]) => [size, expect.closeTo(value, value < 1e-6 ? 15 : 3)]),
     ),
   )
+  it('each is shown as it stands there, its tolerance with it', () =>
+    expect(readListing('capacitor', 'film, 22 nF ±5 % 400 V; between 10 and 47 nF').map((n) => [n.text, n.around])).toEqual([
+      ['22 nF ±5 %', 'film, 22 nF ±5 % 400 V; between'],
+    ]))
   it('is no better known than it is written', () => {
     const doubts = (kind: Parameters<typeof readListing>[0], text: string) => readListing(kind, text).map((n) => asListed(kind, n).doubt)
     // Listings of wood are taken at 0.8 mm, of hardware at 0.4; what is rounded to a centimetre at 5.
