@@ -3,7 +3,7 @@ import type { Build } from '../../document/build'
 import type { Size } from '../../quantity/size'
 import { careSheet } from '../log/careSheet'
 import { fullBuild } from '../../testing/fullBuild'
-import { balanceWork } from '../../setup/balance'
+import { balanceWork, USUAL_VIBRATO } from '../../setup/balance'
 import { setupResult } from '../../setup/setupResult'
 import { setupSheets } from '../../setup/setupSheets'
 import { stringsThen } from '../../setup/stringsThen'
@@ -13,17 +13,8 @@ function strung(known: Size['known']): Build {
   const b = structuredClone(fullBuild())
   const sizes = b.parts.strings!.sizes
   for (const key of Object.keys(sizes)) if (key.startsWith('gauge.')) sizes[key] = { ...sizes[key]!, known }
-  b.setup.vibrato = {
-    springs: 3,
-    rate: 2,
-    preload: 12,
-    closed: 66,
-    claw: { x: -67, y: -34 },
-    block: { x: 11, y: -40 },
-    saddle: { x: 13, y: 11 },
-    back: { x: 42, y: 0 },
-    pitch: 2,
-  }
+  // Measured to be just as such bridges usually are.
+  b.setup.vibrato = { ...USUAL_VIBRATO }
   return b
 }
 const told = strung('listed')
