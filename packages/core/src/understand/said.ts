@@ -1,3 +1,5 @@
+import { readsTwoWays } from '../quantity/plain'
+
 /** A number as it was said or written, with the unit behind it. */
 export interface Amount {
   value: number
@@ -79,8 +81,7 @@ function amount(g: Record<string, string | undefined>): Amount {
     return { ...plain(value), written: `${value} ${unit}`.trim(), unit }
   }
   const number = g.number.replace(/\s+and/, '')
-  // "1,200" is one and a fifth to some and twelve hundred to others.
-  if (/^[+-]?[1-9]\d{0,2},\d{3}$/.test(number)) return { ...plain(NaN), unit: 'thousands' }
+  if (readsTwoWays(number)) return { ...plain(NaN), unit: 'thousands' }
   return { value: valueOf(number), written: `${number} ${unit}`.trim(), unit, ordinal: false, signed: /^[+-]/.test(number) }
 }
 

@@ -1,4 +1,4 @@
-import { acceptance, orderFor, setIn, slotSpec, type Slot, orderSheet } from '@snug/core'
+import { acceptance, orderFor, printMm, setIn, slotSpec, type Slot, orderSheet } from '@snug/core'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { usePrefs } from '../../state/prefs'
 import { today } from '../../state/today'
@@ -53,7 +53,7 @@ export function OrderSheet({ slot, onSlot }: { slot: Slot | undefined; onSlot: (
               <tr className="label text-left text-soft">
                 <th>size</th>
                 <th className="text-right">ordered</th>
-                <th className="text-right">came</th>
+                <th className="pl-3 text-right">came</th>
                 <th className="pl-3" />
               </tr>
             </thead>
@@ -62,7 +62,8 @@ export function OrderSheet({ slot, onSlot }: { slot: Slot | undefined; onSlot: (
                 <tr key={r.key} className="border-t border-hairline">
                   <td className="py-1">{r.label}</td>
                   <td className="figure text-right whitespace-nowrap">
-                    {printWithUnit(r.ordered, r.unit, system)} ±{printWithUnit(r.tolerance, r.unit, system)}
+                    {r.unit === 'mm' && system === 'mm' ? printMm(r.ordered) : printWithUnit(r.ordered, r.unit, system)} ±
+                    {printWithUnit(r.tolerance, r.unit, system)}
                   </td>
                   <td className="figure text-right">{r.came === undefined ? '' : printWithUnit(r.came, r.unit, system)}</td>
                   <td className={`pl-3 ${r.verdict === 'fail' ? 'text-wont' : r.verdict === 'pass' ? 'text-snug' : 'text-soft'}`}>
