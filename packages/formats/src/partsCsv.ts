@@ -1,17 +1,13 @@
 import {
-  electricalDoubt,
   KIND_NAMES,
   KINDS,
   KNOWN,
-  lengthDoubt,
   LIMITS,
   METALS,
-  parseFarads,
-  parseLength,
-  parseMass,
-  parseOhms,
   parsePlain,
+  parseSize,
   printValue,
+  startingDoubt,
   whyNotText,
   whyNotValue,
   type Kind,
@@ -243,13 +239,7 @@ function readCell(text: string, spec: SizeSpec, kind: Kind, unit: LengthSystem, 
   const word = /\s+([a-z]+)$/.exec(text)
   const named = word && (KNOWN as readonly string[]).includes(word[1]!) ? (word[1] as Known) : undefined
   const [number = '', plusMinus] = (named ? text.slice(0, word!.index) : text).split('±').map((t) => t.trim())
-  const parse = (t: string) => {
-    if (spec.unit === 'mm') return parseLength(t, unit)
-    if (spec.unit === 'ohm') return parseOhms(t)
-    if (spec.unit === 'farad') return parseFarads(t)
-    if (spec.unit === 'g') return parseMass(t)
-    return parsePlain(t)
-  }
+  const parse = (t: string) => parseSize(spec, t, unit)
   const value = parse(number)
   if (!value.ok) return value.why
   const why = whyNotValue(spec, value.value)
@@ -263,8 +253,7 @@ function readCell(text: string, spec: SizeSpec, kind: Kind, unit: LengthSystem, 
       return `The doubt of ${spec.label.toLowerCase()} must lie between 0 and ${printValue(widest, spec.unit)}; ±${plusMinus} is more.`
     return { value: value.value, doubt: doubt.value, known: knownAs }
   }
-  const doubt = spec.unit === 'mm' ? lengthDoubt(knownAs, kind.trade) : spec.unit === 'count' ? 0 : electricalDoubt(knownAs, value.value)
-  return { value: value.value, doubt, known: knownAs }
+  return { value: value.value, doubt: startingDoubt(spec, kind.trade, knownAs, value.value), known: knownAs }
 }
 
 /** Writes a table that reads back the same. Lengths in millimetres; only columns somebody uses. */

@@ -1,4 +1,4 @@
-import { heardAs, LOG_KINDS, specAt, type LogKind, type Understood } from '@snug/core'
+import { heardAs, knownWord, LOG_KINDS, specAt, type LogKind, type Understood } from '@snug/core'
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { Camera } from 'lucide-react'
 import { useEffect, useMemo, useState } from 'react'
@@ -10,7 +10,7 @@ import { Button } from '../ui/Button'
 import { INPUT } from '../ui/Field'
 import { FileButton } from '../ui/FileButton'
 import { shrunk } from './shrunk'
-import { printSize } from '../ui/SizeField'
+import { printWithUnit } from '../ui/SizeField'
 import { useWhere } from './where'
 import { now } from '../state/now'
 
@@ -147,7 +147,8 @@ function Amount({ of: { size } }: { of: Understood }) {
   if (!size) return null
   return (
     <>
-      <span className="figure">{printSize(size.size.value, specAt(size.ref).unit, system)}</span>, {size.size.known}.{' '}
+      <span className="figure">{printWithUnit(size.size.value, specAt(size.ref).unit, system)}</span>,{' '}
+      {knownWord(specAt(size.ref).unit, size.size.known)}.{' '}
     </>
   )
 }

@@ -52,6 +52,12 @@ describe('size field', () => {
     await type(text)
     expect(committed.at(-1)!.value).toBeCloseTo(mm, 9)
   })
+  it('an angle of nothing is still known to some angle only', async () => {
+    render(<SizeField sizeRef={sizeRef('body', 'pocket.tilt')} size={undefined} onCommit={(s) => committed.push(s)} />)
+    await userEvent.type(screen.getByLabelText('Pocket floor tilt'), '0°{Enter}')
+    await userEvent.selectOptions(screen.getByRole('combobox'), 'calipers')
+    expect(committed).toEqual([{ value: 0, doubt: expect.closeTo(0.324, 3) as number, known: 'rule' }])
+  })
   it.each([
     ['-4', /allowed is 40 mm to 90 mm/],
     ['5m', /5000 mm cannot be right/],

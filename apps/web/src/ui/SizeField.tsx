@@ -1,14 +1,8 @@
 import {
-  electricalDoubt,
   isMeasured,
+  knownWord,
   KINDS,
-  KNOWN,
-  lengthDoubt,
-  parseFarads,
-  parseLength,
-  parseMass,
-  parsePlain,
-  parseOhms,
+  parseSize,
   printFarads,
   printInch,
   printLength,
@@ -18,7 +12,9 @@ import {
   refuse,
   slotSpec,
   specAt,
+  startingDoubt,
   toolStep,
+  waysToKnow,
   whyNotValue,
   type Known,
   type LengthSystem,
@@ -31,8 +27,6 @@ import { useId, useState } from 'react'
 import { usePrefs } from '../state/prefs'
 import { EntryField } from './EntryField'
 
-const UNIT: Record<SizeSpec['unit'], string> = { mm: 'mm', ohm: 'Ω', farad: 'F', henry: 'H', g: 'g', newton: 'N', deg: '°', count: '' }
-
 export function printSize(value: number, unit: SizeSpec['unit'], system: LengthSystem): string {
   if (unit === 'mm') return system === 'in' ? printInch(value).text.replace(/ in$/, '') : printMm(value)
   if (unit === 'ohm') return printOhms(value).replace(' ', '')
@@ -44,42 +38,18 @@ export function printSize(value: number, unit: SizeSpec['unit'], system: LengthS
 export const printWithUnit = (value: number, unit: SizeSpec['unit'], system: LengthSystem): string =>
   unit === 'mm' ? printLength(value, system) : printValue(value, unit)
 
-function parseSize(spec: SizeSpec, text: string, system: LengthSystem): Parsed<number> {
-  const parsed =
-    spec.unit === 'mm'
-      ? parseLength(text, system)
-      : spec.unit === 'ohm'
-        ? parseOhms(text)
-        : spec.unit === 'farad'
-          ? parseFarads(text)
-          : spec.unit === 'g'
-            ? parseMass(text)
-            : plainNumber(text, spec)
+function parseAllowed(spec: SizeSpec, text: string, system: LengthSystem): Parsed<number> {
+  const parsed = parseSize(spec, text, system)
   if (!parsed.ok) return parsed
   const why = whyNotValue(spec, parsed.value)
   return why ? refuse(`${why} The old value is kept.`) : parsed
 }
 
-function plainNumber(text: string, spec: SizeSpec): Parsed<number> {
-  const unit = UNIT[spec.unit]
-  const parsed = parsePlain(text.trim().replace(new RegExp(`\\s*${unit}$`, 'i'), ''))
-  return parsed.ok ? parsed : refuse(parsed.why.replace(/ a number\.$/, ` a number${unit ? ` of ${unit}` : ''}.`))
+/** What it can be known by; a way a table named besides stays to be seen. */
+const waysFor = (spec: SizeSpec, now: Known | undefined): readonly Known[] => {
+  const ways = waysToKnow(spec.unit)
+  return now === undefined || ways.includes(now) ? ways : [now, ...ways]
 }
-
-const defaultDoubt = (ref: SizeRef, spec: SizeSpec, known: Known, value: number): number => {
-  if (spec.unit === 'mm') return lengthDoubt(known, KINDS[slotSpec(ref.slot).kind].trade)
-  if (spec.unit === 'count') return 0
-  return electricalDoubt(known, value)
-}
-
-const KNOWN_FOR = (spec: SizeSpec): readonly Known[] =>
-  spec.unit === 'mm' || spec.unit === 'deg'
-    ? KNOWN.filter((k) => k !== 'meter' && k !== 'scale')
-    : spec.unit === 'g'
-      ? ['scale', 'listed', 'assumed']
-      : spec.unit === 'count'
-        ? ['rule', 'listed', 'assumed']
-        : ['meter', 'listed', 'assumed']
 
 interface Props {
   sizeRef: SizeRef
@@ -104,12 +74,12 @@ export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label, 
   const spec = specAt(sizeRef)
   const id = useId()
   const [error, setError] = useState<string>()
-  const options = KNOWN_FOR(spec)
+  const options = waysFor(spec, size?.known)
   const [chosen, setChosen] = useState<Known>()
-  const usually = tool ?? options[0]!
+  const usually = tool ?? waysToKnow(spec.unit)[0]!
   const known: Known = size?.known ?? chosen ?? usually
   const commit = (value: number, how: Known = size && isMeasured(size.known) ? size.known : (chosen ?? usually)) =>
-    onCommit({ value, doubt: defaultDoubt(sizeRef, spec, how, value), known: how })
+    onCommit({ value, doubt: startingDoubt(spec, KINDS[slotSpec(sizeRef.slot).kind].trade, how, value), known: how })
   const other = size && spec.unit === 'mm' ? (system === 'mm' ? printInch(size.value).text : `${printMm(size.value)} mm`) : ''
   return (
     <div className={big ? '' : 'group border-b border-hairline py-1'}>
@@ -132,7 +102,7 @@ export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label, 
           shown={size ? printSize(size.value, spec.unit, system) : ''}
           placeholder={hint ?? (spec.usual === undefined ? '' : `usual ${printSize(spec.usual, spec.unit, system)}`)}
           parse={(text) =>
-            text.trim() === '' && onClear ? refuse('Use the clear button to forget this size.') : parseSize(spec, text, system)
+            text.trim() === '' && onClear ? refuse('Use the clear button to forget this size.') : parseAllowed(spec, text, system)
           }
           onCommit={(v) => commit(v)}
           onError={setError}
@@ -154,7 +124,7 @@ export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label, 
         >
           {options.map((k) => (
             <option key={k} value={k}>
-              {k}
+              {knownWord(spec.unit, k)}
               {size && k === known && size.doubt > 0 ? ` ±${printDoubt(size.doubt, spec.unit)}` : ''}
             </option>
           ))}

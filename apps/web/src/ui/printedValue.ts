@@ -1,4 +1,4 @@
-import { isSlot, specAt, type Json, type LengthSystem } from '@snug/core'
+import { isSlot, knownWord, specAt, type Json, type Known, type LengthSystem, type SizeRef } from '@snug/core'
 import { printSize } from './SizeField'
 
 /** A value of the document as a person would say it: a size in its unit, a plain value as it is, anything larger by its name. */
@@ -12,8 +12,13 @@ export function printedValue(path: readonly string[], value: Json | undefined, s
       .slice(0, 60)
   const [parts, slot, sizes, size] = path
   if (parts === 'parts' && sizes === 'sizes' && slot && size && isSlot(slot) && typeof value.value === 'number')
-    return `${printSize(value.value, specAt({ slot, size }).unit, system)}${typeof value.known === 'string' ? `, ${value.known}` : ''}`
+    return sizeWords({ slot, size }, value.value, value.known, system)
   for (const key of ['value', 'name', 'text', 'turns', 'done', 'on', 'what'])
     if (typeof value[key] === 'string' || typeof value[key] === 'number') return String(value[key])
   return `${Object.keys(value).length} entries`
+}
+
+function sizeWords(ref: SizeRef, value: number, known: Json | undefined, system: LengthSystem): string {
+  const { unit } = specAt(ref)
+  return `${printSize(value, unit, system)}${typeof known === 'string' ? `, ${knownWord(unit, known as Known)}` : ''}`
 }

@@ -1,4 +1,6 @@
+export * from './doubt'
 export * from './kind'
+export { parseSize } from './parseSize'
 export * from './kinds'
 export * from './part'
 export * from './stock'

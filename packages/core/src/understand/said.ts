@@ -34,7 +34,7 @@ const END = String.raw`(?![\p{L}\d])`
 const COINS = 'euros?|eur|dollars?|usd|pounds?|gbp'
 /** "4 in the pocket" are no inches. */
 const INCHES = String.raw`in(?!\s+(?:the|an?|my|this|its|position|tune)(?!\p{L}))`
-const UNITS = String.raw`(?:mm|cm|millimetres?|inch(?:es)?|thou|mil|kohms?|ohms?|[km]?ω|[kmr]|[nupµ]f?|cents?|(?:of\s+an?\s+)?turns?|${COINS})${END}|["″€$£]`
+const UNITS = String.raw`(?:mm|cm|millimetres?|inch(?:es)?|thou|mil|kg|g|grams?|lbs?|oz|deg(?:rees?)?|henr(?:y|ies)|newtons?|kohms?|ohms?|[km]?ω|[kmr]|[nupµ]f?|cents?|(?:of\s+an?\s+)?turns?|${COINS})${END}|["″°€$£]`
 
 /** One of these at a time, the longest first. */
 const TOKEN = new RegExp(
@@ -42,6 +42,7 @@ const TOKEN = new RegExp(
     String.raw`(?<date>\d{4}-\d\d-\d\d|\d{1,2}:\d\d)|(?<many>dozen|hundred|thousand)s?${END}`,
     // The number that names a string, a saddle, a fret: "saddle 3 1/2 turn" is the third by a half, but "4 cents" is so many.
     String.raw`(?<=(?:string|saddle|fret|position|coat)s?\s+)(?<name>\d{1,2})(?![.,/]?\d)(?!\s*(?:${UNITS}))(?!\s\d+/\d+\s+turns)`,
+    String.raw`(?<pounds>\d+\s*lbs?\s+\d+(?:\.\d+)?\s*oz)${END}`,
     String.raw`(?<row>\d+)(?:st|nd|rd|th)${END}|(?<nth>${any(IN_A_ROW)})(?=\s+(?:string|saddle|fret|position|coat))`,
     String.raw`(?:(?:(?<whole>${NUMBER_WORD}|\d+)\s+and\s+)?(?:(?<parts>an?|${NUMBER_WORD})\s+)?(?<part>half|quarter|eighth)s?${END}(?:\s+of)?(?:\s+an?(?!\p{L}))?|(?<spoken>${NUMBER_WORD})${END}|(?:(?<coin>[€$£])\s*)?(?<number>(?<![\p{L}\d])[+-]?(?:\d+(?:\s+and)?[ -]\d+/\d+|\d+/\d+|\d+[kmrnupµ]\d+|\d+(?:[.,]\d+)?|[.,]\d+)|[+-]?\d+(?:[.,]\d+)?))(?:\s*(?<unit>${INCHES}${END}|${UNITS}))?`,
     String.raw`(?<word>\p{L}+(?:['’]\p{L}+)*|[?~≈<>≤≥±*])`,
@@ -64,6 +65,7 @@ export function saidIn(text: string): Said {
     const row = g.nth === undefined ? Number(g.row) : IN_A_ROW.indexOf(g.nth) + 1
     if (row > 0) found.push({ ...plain(row), ordinal: true })
     else if (g.word !== undefined) found.push(g.word)
+    else if (g.pounds !== undefined) found.push({ ...plain(NaN), written: g.pounds, unit: 'lb' })
     else if (g.date ?? g.many) found.push({ ...plain(NaN), unit: g.date ? 'date' : g.many! })
     else if (g.name !== undefined) found.push(plain(Number(g.name)))
     else found.push(amount(g))

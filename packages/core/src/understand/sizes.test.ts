@@ -2,10 +2,13 @@ import { describe, expect, it } from 'vitest'
 import { aBuild, aPart } from '../testing/bench'
 import { nearest, understand } from './sizes'
 
+const body = aPart('body', { 'pocket.widthMouth': 56.1, 'pocket.widthEnd': 56.5 })
 const build = aBuild({
-  body: aPart('body', { 'pocket.widthMouth': 56.1, 'pocket.widthEnd': 56.5 }),
+  body,
   'pickup-neck': aPart('pickup-neck', { length: 36, width: 69, resistance: [7900, 'meter', 79] }, { coils: 'two' }),
   capacitor: aPart('capacitor', {}),
+  neck: aPart('neck', {}),
+  springs: aPart('springs', {}),
 })
 
 describe('quick entries that are sizes', () => {
@@ -15,20 +18,38 @@ describe('quick entries that are sizes', () => {
     ['pocket width end 2-7/32 in calipers', 'body', 'pocket.widthEnd', 56.35625, 0.05, 'calipers'],
     ['neck pickup resistance 8.80k', 'pickup-neck', 'resistance', 8800, 88, 'meter'],
     ['capacitance 473', 'capacitor', 'capacitance', 47e-9, 0.47e-9, 'meter'],
+    ['body weighs 1.9 kg', 'body', 'mass', 1900, 19, 'scale'],
+    ['the body is 4 lb 6 oz', 'body', 'mass', 4 * 453.59237 + 6 * 28.349523125, 19.844666, 'scale'],
+    ['neck weight 1.5 lbs listed', 'neck', 'mass', 680.388555, 68.0388555, 'listed'],
+    // Half a degree by two heights 75 mm apart, each read to 0.3 mm: atan(0.4243 / 75).
+    ['pocket floor tilt −0.5°', 'body', 'pocket.tilt', -0.5, 0.32411, 'rule'],
+    ['headstock angle is 14 degrees, calipers', 'neck', 'head.angle', 14, 0.1, 'calipers'],
+    ['neck pickup inductance 2.4 henries', 'pickup-neck', 'inductance', 2.4, 0.024, 'meter'],
   ] as const)('%s', (text, slot, size, value, doubt, known) => {
     const filing = understand(build, text)!
     expect(filing.ref).toEqual({ slot, size })
     expect(filing.size.value / value).toBeCloseTo(1, 9)
-    expect(filing.size.doubt / doubt).toBeCloseTo(1, 9)
+    expect(filing.size.doubt / doubt).toBeCloseTo(1, 5)
     expect(filing.size.known).toBe(known)
   })
   it.each([
     ['words without a number', 'glued the nut with one dot'],
     ['a number without words', '56.12'],
     ['two sizes that could be meant', 'pocket width 56.12'],
-    ['a part that is not chosen', 'heel width mouth 56.4'],
+    ['a part that is not chosen', 'guard thickness 2.4'],
     ['a size that cannot be', 'pocket width mouth 561.2'],
     ['an unknown unit', 'pocket width mouth 56 ell'],
+  ])('leaves alone: %s', (_, text) => expect(understand(build, text)).toBeUndefined())
+  it.each([
+    ['frets 22', 'neck', 'frets', 22],
+    ['fitted 4 springs', 'springs', 'count', 4],
+  ] as const)('what is counted is known: %s', (text, slot, size, value) =>
+    expect(understand(build, text)).toMatchObject({ ref: { slot, size }, size: { value, doubt: 0 } }),
+  )
+  it.each([
+    ['a weight nobody took', 'the body is too heavy, 2 kg'],
+    ['half a fret', 'frets 21.5'],
+    ['a tool that does not weigh', 'body weighs 1900 g calipers'],
   ])('leaves alone: %s', (_, text) => expect(understand(build, text)).toBeUndefined())
   it('a bare number follows the system shown', () => {
     expect(understand(build, 'pocket width mouth 2.21', 'in')!.size.value).toBeCloseTo(56.134, 3)
@@ -38,7 +59,7 @@ describe('quick entries that are sizes', () => {
     ['the pocket width at the mouth measures 56.12 mm', 'pocket.widthMouth'],
   ])('as people say it: %s', (text, size) => expect(understand(build, text)!.ref.size).toBe(size))
   it('a near miss offers the nearest that could have that number, none where nothing is near', () => {
-    expect(nearest(build, 'pocket width is 56.3').map((f) => f.ref.size)).toEqual(['pocket.widthMouth', 'pocket.widthEnd'])
+    expect(nearest(aBuild({ body }), 'pocket width is 56.3').map((f) => f.ref.size)).toEqual(['pocket.widthMouth', 'pocket.widthEnd'])
     expect(nearest(build, 'moon 56.3')).toEqual([])
     expect(nearest(build, 'pocket width 999')).toEqual([])
   })

@@ -1,12 +1,13 @@
 import type { Build } from '../document/build'
 import { specAt, chosenParts, type SizeRef } from '../document/read'
 import { whyNotValue } from '../parts/check'
+import { startingDoubt, waysToKnow } from '../parts/doubt'
 import type { SizeUnit } from '../parts/kind'
 import { KINDS } from '../parts/kinds/index'
+import { parseSize } from '../parts/parseSize'
 import { slotSpec, type Slot } from '../parts/slots'
-import { parseFarads, parseOhms } from '../quantity/electrical'
-import { parseLength, type LengthSystem } from '../quantity/length'
-import { KNOWN, lengthDoubt, electricalDoubt, isMeasured, type Known, type Size } from '../quantity/size'
+import type { LengthSystem } from '../quantity/length'
+import { KNOWN, type Known, type Size } from '../quantity/size'
 import { amountsOf, isAmount, meant, saidIn, words, wordsOf, type Amount, type Said } from './said'
 
 /** A quick entry understood as a size, offered for filing. */
@@ -18,10 +19,12 @@ export interface Filing {
 
 const TOOL_WORDS = new Set<string>(KNOWN)
 /** A scale weighs and a meter reads ohms; neither measures a length. */
-const fitsUnit = (tool: Known, unit: SizeUnit) =>
-  !isMeasured(tool) || (unit === 'mm' ? tool !== 'meter' && tool !== 'scale' : tool === 'meter')
+const fitsUnit = (tool: Known, unit: SizeUnit) => waysToKnow(unit).includes(tool)
 /** What is denied, wanted or asked is no size of it. */
 const DENIED = new Set('not no never wrong want wanted should would could must if than ? ~ ≈ < > ≤ ≥ ± about'.split(' '))
+
+/** Nobody says that a body masses so much. */
+const WEIGHT_WORDS = ['weighs', 'weight', 'heavy']
 
 /** A size that may have been meant, with how much of what was said its names cover. */
 interface Candidate {
@@ -48,7 +51,12 @@ function named(build: Build): Named[] {
     Object.entries(KINDS[part.kind].sizes).map(([size, spec]) => ({
       ref: { slot: slot as Slot, size },
       label: meant(words(spec.label)),
-      names: new Set([...words(slotSpec(slot).label), ...words(spec.label), ...words(size.replace(/([A-Z])/g, ' $1'))]),
+      names: new Set([
+        ...words(slotSpec(slot).label),
+        ...words(spec.label),
+        ...words(size.replace(/([A-Z])/g, ' $1')),
+        ...(spec.unit === 'g' ? WEIGHT_WORDS : []),
+      ]),
       numbers: (spec.label.match(/\d+/g) ?? []).map(Number),
     })),
   )
@@ -79,20 +87,12 @@ function candidate(said: Said, { ref, label, names, numbers }: Named, system: Le
 
 function filing(ref: SizeRef, { value, written, unit }: Amount, tool: Known | undefined, system: LengthSystem): Filing | undefined {
   const spec = specAt(ref)
-  const electrical = spec.unit === 'ohm' || spec.unit === 'farad'
   // Nobody says 8.8 for 8.8 ohm: without its letter a small number is not read.
   if (spec.unit === 'ohm' && !unit && value < 1000 && !/[kmr]/.test(written)) return undefined
-  const parsed =
-    spec.unit === 'ohm'
-      ? parseOhms(written)
-      : spec.unit === 'farad'
-        ? parseFarads(written)
-        : spec.unit === 'mm'
-          ? parseLength(written, system)
-          : undefined
-  if (!parsed?.ok || whyNotValue(spec, parsed.value)) return undefined
-  const known: Known = tool ?? (electrical ? 'meter' : 'calipers')
-  const doubt = electrical ? electricalDoubt(known, parsed.value) : lengthDoubt(known, KINDS[slotSpec(ref.slot).kind].trade)
+  const parsed = parseSize(spec, written, system)
+  if (!parsed.ok || whyNotValue(spec, parsed.value)) return undefined
+  const known = tool ?? waysToKnow(spec.unit)[0]!
+  const doubt = startingDoubt(spec, KINDS[slotSpec(ref.slot).kind].trade, known, parsed.value)
   return { ref, size: { value: parsed.value, doubt, known }, label: `${slotSpec(ref.slot).label}: ${spec.label.toLowerCase()}` }
 }
 

@@ -17,6 +17,7 @@ import {
   type CutLimits,
   type Cure,
   type Joint,
+  type MeasureRank,
   type Size,
   type SizeRef,
   type TrialResult,
@@ -44,13 +45,13 @@ function Settles({ joint }: { joint: Joint }) {
   const next = ranked.find((r) => tells(r) && r.joints.includes(joint.id))
   // What it lacks stands in its own words.
   if (!next && joint.missing.length + joint.untold.length) return null
-  return (
-    <p className="mt-1 text-cant">
-      {next
-        ? `To know, read ${specAt(next.ref).label} (${slotSpec(next.ref.slot).label.toLowerCase()}) with the ${next.tool}.`
-        : 'No reading with the tools here would settle it.'}
-    </p>
-  )
+  return <p className="mt-1 text-cant">{next ? toKnow(next) : 'No reading with the tools here would settle it.'}</p>
+}
+
+function toKnow({ ref, tool }: MeasureRank): string {
+  const { label, unit } = specAt(ref)
+  const what = `${label} (${slotSpec(ref.slot).label.toLowerCase()})`
+  return unit === 'count' ? `To know, count: ${what}.` : `To know, read ${what} with the ${tool}.`
 }
 
 /** The joint in hand: what is the matter, the sizes it reads, the jobs that cure it. */

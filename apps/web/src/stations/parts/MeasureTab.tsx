@@ -2,12 +2,14 @@ import {
   alike,
   enteredAt,
   isHole,
+  knownWord,
   sameAs,
   setSize,
   sizeDrawing,
   slotSpec,
   specAt,
   type Build,
+  type LengthSystem,
   type MeasureBundle,
   type MeasureRank,
 } from '@snug/core'
@@ -16,9 +18,10 @@ import { Board } from '../../app/Workspace'
 import { useWhere } from '../../app/where'
 import { DrawingView } from '../../drawing/DrawingView'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { usePrefs } from '../../state/prefs'
 import { Button } from '../../ui/Button'
 import { KeyCap } from '../../ui/KeyCap'
-import { SizeField } from '../../ui/SizeField'
+import { printSize, SizeField } from '../../ui/SizeField'
 import { StationTabs, useTab } from '../../ui/StationTabs'
 import { Owned } from './Owned'
 import { Settled } from './Settled'
@@ -27,6 +30,7 @@ import { keyOf, useRound } from './useRound'
 
 const nameOf = (r: MeasureRank) => specAt(r.ref).label
 const partOf = (r: MeasureRank) => slotSpec(r.ref.slot).label
+const withWhat = ({ ref, tool }: MeasureRank) => knownWord(specAt(ref).unit, tool)
 const minutes = (n: number) => `${n < 10 ? Number(n.toFixed(1)) : Math.round(n)} min`
 const joints = (n: number) => `${n} ${n === 1 ? 'joint' : 'joints'}`
 /** "2 joints and 1 hole": what a bundle settles. */
@@ -40,6 +44,7 @@ const readings = (n: number) => `${n} ${n === 1 ? 'reading' : 'readings'}`
 /** The measuring round: one size after another, the part drawn with what is held to it, bundled by what is in the hand. */
 export function MeasureTab() {
   const build = useOpenBuild()
+  const system = usePrefs((p) => p.system)
   const round = useRound(build)
   const { hand, bundle } = round
   const change = useBuild((s) => s.change)
@@ -80,7 +85,7 @@ export function MeasureTab() {
                     sizeRef={hand.ref}
                     tool={hand.tool}
                     size={asRead(build, hand)}
-                    {...hintOf(build, hand)}
+                    {...hintOf(build, hand, system)}
                     onCommit={(size) => {
                       change((b) => setSize(b, hand.ref, size))
                       round.file(hand)
@@ -142,9 +147,10 @@ const asRead = (build: Build, { ref, tool }: MeasureRank) => {
   const size = enteredAt(build, ref)
   return size?.known === tool ? size : undefined
 }
-const hintOf = (build: Build, { ref }: MeasureRank) => {
+const hintOf = (build: Build, { ref }: MeasureRank, system: LengthSystem) => {
   const size = enteredAt(build, ref)
-  return size ? { hint: `${size.known} ${Number(size.value.toPrecision(4))}` } : {}
+  const { unit } = specAt(ref)
+  return size ? { hint: `${knownWord(unit, size.known)} ${printSize(size.value, unit, system)}` } : {}
 }
 
 const upper = (s: string) => s.charAt(0).toUpperCase() + s.slice(1)
@@ -174,7 +180,7 @@ function InThisHand({ bundle, round }: { bundle: MeasureBundle; round: Round }) 
           {parts.length > 1 && (
             <p className="label mt-1 text-[15px] font-semibold">
               {slotSpec(slot).label}{' '}
-              <span className="font-normal text-soft">· {bundle.readings.find((r) => r.ref.slot === slot)!.tool}</span>
+              <span className="font-normal text-soft">· {withWhat(bundle.readings.find((r) => r.ref.slot === slot)!)}</span>
             </p>
           )}
           <ul>

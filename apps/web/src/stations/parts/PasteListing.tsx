@@ -38,14 +38,15 @@ function Offer({ slot, part, number }: { slot: Slot; part: Part; number: ListedN
   const change = useBuild((s) => s.change)
   const system = usePrefs((p) => p.system)
   const [size, setChosen] = useState(number.sizes[0]!)
-  const listed = asListed(part.kind, number)
+  const listed = asListed(part.kind, size, number)
   const taken = part.sizes[size]?.known === 'listed' && part.sizes[size]?.value === number.value
   return (
     <li className="grid grid-cols-[1fr_auto] items-center gap-x-2 border-t border-hairline py-1">
       <label className="min-w-0">
         <span className="block text-[13.5px] text-soft">
           <b className="figure text-ink">
-            {printWithUnit(number.value, number.unit, system)} ±{printWithUnit(listed.doubt, number.unit, system)}
+            {printWithUnit(number.value, number.unit, system)}
+            {listed.doubt > 0 && ` ±${printWithUnit(listed.doubt, number.unit, system)}`}
           </b>{' '}
           from “{number.around}”
         </span>

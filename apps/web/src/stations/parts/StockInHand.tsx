@@ -1,4 +1,4 @@
-import { asChosen, choosePart, freeOf, KINDS, leadWords, printValue, SLOTS, type Slot, type StockItem } from '@snug/core'
+import { asChosen, choosePart, freeOf, KINDS, knownWord, leadWords, printValue, SLOTS, type Slot, type StockItem } from '@snug/core'
 import { useState } from 'react'
 import { useWhere } from '../../app/where'
 import { useShallow } from 'zustand/react/shallow'
@@ -126,7 +126,7 @@ export function StockInHand({ item }: { item: StockItem }) {
                 {KINDS[part.kind].sizes[key]?.label ?? key}
               </th>
               <td className="figure text-right">{printValue(s.value, KINDS[part.kind].sizes[key]?.unit ?? 'mm')}</td>
-              <td className="pl-3 text-soft">{s.known}</td>
+              <td className="pl-3 text-soft">{knownWord(KINDS[part.kind].sizes[key]?.unit ?? 'mm', s.known)}</td>
             </tr>
           ))}
         </tbody>

@@ -1,10 +1,11 @@
-import { TOOLS, type Build, type Tool } from '../../document/build'
+import type { Build, Tool } from '../../document/build'
 import type { SizeRef } from '../../document/read'
-import { bandOf, type SizeSpec } from '../../parts/kind'
+import { startingDoubt, waysToKnow } from '../../parts/doubt'
+import { bandOf, type Kind, type SizeSpec } from '../../parts/kind'
 import { KINDS } from '../../parts/kinds/index'
 import { slotSpec } from '../../parts/slots'
 import { ofSize, orAnotherPattern, probabilityBetween, type Distribution } from '../../quantity/distribution'
-import { electricalDoubt, lengthDoubt, type Size } from '../../quantity/size'
+import type { Known, Size } from '../../quantity/size'
 import { OTHER_PATTERN } from '../guard/guardOpenings'
 
 /** Minutes one reading takes, the part and the tool already in hand. [ours] */
@@ -15,16 +16,14 @@ export const IN_HAND = 0.5
 
 /** The tool on hand that would read this size best; nothing when none can. */
 export function bestTool(ref: SizeRef, tools: readonly Tool[]): { tool: Tool; doubt: (value: number) => number } | undefined {
-  const kind = KINDS[slotSpec(ref.slot).kind]
-  const unit = kind.sizes[ref.size]?.unit
-  const can = (t: Tool) => tools.includes(t)
-  if (unit === 'ohm' || unit === 'farad') return can('meter') ? { tool: 'meter', doubt: (v) => electricalDoubt('meter', v) } : undefined
-  if (unit === 'g') return can('scale') ? { tool: 'scale', doubt: () => 2 } : undefined
-  if (unit === 'deg') return can('rule') ? { tool: 'rule', doubt: () => 0.1 } : undefined
-  if (unit !== 'mm') return undefined
-  const lengths = TOOLS.filter((t) => t !== 'meter' && t !== 'scale' && can(t))
-  const [tool] = lengths.toSorted((a, b) => lengthDoubt(a, kind.trade) - lengthDoubt(b, kind.trade))
-  return tool && { tool, doubt: () => lengthDoubt(tool, kind.trade) }
+  const { sizes, trade }: Kind = KINDS[slotSpec(ref.slot).kind]
+  const spec = sizes[ref.size]
+  if (!spec) return undefined
+  const doubtOf = (tool: Tool) => (value: number) => startingDoubt(spec, trade, tool, value)
+  const here = (t: Known): t is Tool => (tools as readonly Known[]).includes(t) || (spec.unit === 'count' && t === 'rule')
+  const able = waysToKnow(spec.unit).filter(here)
+  const [tool] = able.toSorted((a, b) => doubtOf(a)(1) - doubtOf(b)(1))
+  return tool && { tool, doubt: doubtOf(tool) }
 }
 
 /** What a reading of the size may turn out to be: as known now, a wrong pattern included for what is only listed. */

@@ -163,7 +163,8 @@ describe('numbers out of a seller’s text', () => {
       ['22 nF ±5 %', 'film, 22 nF ±5 % 400 V; between'],
     ]))
   it('is no better known than it is written', () => {
-    const doubts = (kind: Parameters<typeof readListing>[0], text: string) => readListing(kind, text).map((n) => asListed(kind, n).doubt)
+    const doubts = (kind: Parameters<typeof readListing>[0], text: string) =>
+      readListing(kind, text).map((n) => asListed(kind, n.sizes[0]!, n).doubt)
     // Listings of wood are taken at 0.8 mm, of hardware at 0.4; what is rounded to a centimetre at 5.
     expect(doubts('neck', 'scale 648 mm; 648 mm ± 0.5 mm; 648 ± 1.2 mm; 65 cm; 64.8 cm; 25.5"')).toEqual([0.8, 0.8, 1.2, 5, 0.8, 0.8])
     expect(doubts('bridge', 'plate 84 mm long; about 84 mm long')).toEqual([0.4, 1])
@@ -179,7 +180,7 @@ describe('numbers out of a seller’s text', () => {
           const { min, max, unit } = KINDS[kind].sizes[key]!
           expect(n.unit, `${kind}/${key}`).toBe(unit)
           expect(n.value >= min && n.value <= max, `${kind}/${key}`).toBe(true)
-          expect(asListed(kind, n)).toMatchObject({ known: 'listed', value: n.value })
+          expect(asListed(kind, key, n)).toMatchObject({ known: 'listed', value: n.value })
         }
   })
 })

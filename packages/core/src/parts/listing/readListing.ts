@@ -1,5 +1,6 @@
-import { electricalDoubt, lengthDoubt, type Size } from '../../quantity/size'
-import type { SizeUnit } from '../kind'
+import type { Size } from '../../quantity/size'
+import { startingDoubt } from '../doubt'
+import type { Kind, SizeUnit } from '../kind'
 import { KINDS, type KindName } from '../kinds/index'
 import { amountsIn, type ListedAmount } from './amounts'
 import { isNamed, namesOf, nearness, wordsAt, type Nearby } from './nearWords'
@@ -62,9 +63,9 @@ const isEnd = (key: string, bound: 'low' | 'high', all: readonly string[]): bool
     return own.test(key) && all.some((k) => (bound === 'low' ? high : low).test(k) && k.startsWith(`${stem}.`))
   })
 
-/** The size as it is known from a listing. */
-export const asListed = (kind: KindName, { value, unit, within }: Pick<ListedNumber, 'value' | 'unit' | 'within'>): Size => ({
-  value,
-  doubt: Math.max(within, unit === 'mm' ? lengthDoubt('listed', KINDS[kind].trade) : electricalDoubt('listed', value)),
-  known: 'listed',
-})
+/** The size as it is known from a listing: no better than it is written, and a count is a count. */
+export function asListed(kind: KindName, size: string, { value, unit, within }: Pick<ListedNumber, 'value' | 'unit' | 'within'>): Size {
+  const { sizes, trade } = KINDS[kind] as Kind
+  const doubt = startingDoubt(sizes[size]!, trade, 'listed', value)
+  return { value, doubt: unit === 'count' ? doubt : Math.max(within, doubt), known: 'listed' }
+}

@@ -1,5 +1,6 @@
-import { lengthDoubt, type Size } from '../../quantity/size'
-import { bandOf, type SizeSpec } from '../kind'
+import type { Size } from '../../quantity/size'
+import { startingDoubt } from '../doubt'
+import type { SizeSpec } from '../kind'
 import { KINDS } from '../kinds/index'
 import type { Part } from '../part'
 import { slotSpec, type Slot } from '../slots'
@@ -29,14 +30,12 @@ export function lacks(parts: Instrument, slot: Slot, size: string): boolean {
   return size.startsWith('battery.') && mount !== undefined && !parts.battery
 }
 
-/** A size nobody has read: as usual, and as far from it as such parts are found. [ours] */
-function assumed(spec: SizeSpec, value: number, slot: Slot): Size {
-  const { low, high } = bandOf(spec)
-  // Where all such parts are nearly alike the guess is no wider than they are.
-  const widest = Math.max(value - low, high - value)
-  const doubt = spec.unit === 'mm' ? Math.min(widest, lengthDoubt('assumed', KINDS[slotSpec(slot).kind].trade)) : widest / 2
-  return { value, doubt, known: 'assumed' }
-}
+/** A size nobody has read. */
+const assumed = (spec: SizeSpec, value: number, slot: Slot): Size => ({
+  value,
+  doubt: startingDoubt(spec, KINDS[slotSpec(slot).kind].trade, 'assumed', value),
+  known: 'assumed',
+})
 
 /** A part nobody has described: its sizes as usual of its kind, as far as an instrument of these parts has them; the rest stays unknown. */
 export function usualPart(slot: Slot, { name, traits = {}, sizes = {} }: StartPart, parts: Instrument): Part {
