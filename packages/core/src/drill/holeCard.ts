@@ -33,6 +33,8 @@ export interface Guard {
   says: string
   /** Wood to spare, mm, and its doubt; nothing where it cannot be told. */
   spare?: { value: number; doubt: number }
+  /** Sizes nobody has read without which it cannot be told. */
+  missing?: readonly SizeRef[]
 }
 
 /** Everything about one hole or a row of equal holes. */

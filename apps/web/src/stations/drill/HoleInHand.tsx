@@ -1,4 +1,17 @@
-import { enteredAt, KINDS, setSize, setTrait, setTraits, SIDE_WORDS, slotSpec, tickStep, wordOf, type HoleCard } from '@snug/core'
+import {
+  enteredAt,
+  KINDS,
+  setSize,
+  setTrait,
+  setTraits,
+  SIDE_WORDS,
+  slotSpec,
+  tickStep,
+  wordOf,
+  type Build,
+  type HoleCard,
+  type SizeRef,
+} from '@snug/core'
 import type { ReactNode } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
@@ -11,6 +24,23 @@ import { BenchView } from './BenchView'
 import { StandMark } from './StandMark'
 import { STANDING, WORK } from './holeWords'
 import { now } from '../../state/now'
+
+/** Sizes a card lacks, read right here. */
+function ReadHere({ refs }: { refs: readonly SizeRef[] }) {
+  const build = useOpenBuild()
+  const change = useBuild((s) => s.change)
+  return refs.map((ref) => (
+    <div key={`${ref.slot}/${ref.size}`} data-size={`${ref.slot}/${ref.size}`}>
+      <SizeField sizeRef={ref} size={enteredAt(build, ref)} onCommit={(size) => change((b) => setSize(b, ref, size))} />
+    </div>
+  ))
+}
+
+/** What its guards lack, of parts that are there; each once. */
+function notRead(card: HoleCard, build: Build): SizeRef[] {
+  const refs = card.guards.flatMap((g) => g.missing ?? []).filter((ref) => build.parts[ref.slot])
+  return [...new Map(refs.map((ref) => [`${ref.slot}/${ref.size}`, ref])).values()]
+}
 
 /** The card in hand: what is done where and with what; what it waits for is said and read right here. */
 export function HoleInHand({ card, cards, all }: { card: HoleCard; cards: readonly HoleCard[]; all: readonly HoleCard[] }) {
@@ -32,11 +62,7 @@ export function HoleInHand({ card, cards, all }: { card: HoleCard; cards: readon
         refs={card.untold.filter((ref) => !isHoleTrait(ref))}
         onSay={(ref, said) => change((b) => setTrait(b, ref.slot, ref.trait, said))}
       />
-      {card.missing.map((ref) => (
-        <div key={`${ref.slot}/${ref.size}`} data-size={`${ref.slot}/${ref.size}`}>
-          <SizeField sizeRef={ref} size={enteredAt(build, ref)} onCommit={(size) => change((b) => setSize(b, ref, size))} />
-        </div>
-      ))}
+      <ReadHere refs={card.missing} />
       {card.work !== 'keep' && (workable || done) && (
         <div className="mt-2 flex flex-wrap gap-2">
           {!done && (
@@ -96,6 +122,7 @@ export function HoleInHand({ card, cards, all }: { card: HoleCard; cards: readon
                   </li>
                 ))}
               </ul>
+              <ReadHere refs={notRead(card, build)} />
             </Row>
           )}
           {card.mind.length > 0 && card.work !== 'keep' && card.stands !== 'refused' && (

@@ -5,7 +5,7 @@ import type { PickupPlace } from '../../instrument/guardPlace'
 import { underCavities } from '../../fit/pickups/heightScrews'
 import { printMm } from '../../quantity/length'
 import type { Finder } from '../finder'
-import { guarded, untellable } from '../guard'
+import { guarded, unread, untellable } from '../guard'
 import type { Guard } from '../holeCard'
 import { screwed } from '../screwed'
 import { isThere } from '../told'
@@ -139,14 +139,15 @@ export const guardScrews: Finder = (build, bench) => {
 
 /** No screw of the guard stands in a route's edge. */
 function toRoute(build: Build): Guard[] {
-  const [edge, thread] = [sizeAt(build, sizeRef('guard', 'screw.edge')), sizeAt(build, sizeRef('guard', 'screw.thread'))]
-  if (!edge) return [untellable('route', 'Wood under each screw', 'how near its holes come to a route is not measured')]
-  const wood = edge.value - (thread?.value ?? 3) / 2
+  const refs = [sizeRef('guard', 'screw.edge'), sizeRef('guard', 'screw.thread')]
+  const [edge, thread] = refs.map((r) => sizeAt(build, r))
+  if (!edge || !thread) return [unread(build, 'route', 'Wood to the nearest route', refs)]
+  const wood = edge.value - thread.value / 2
   return [
     guarded(
       'route',
       'Wood to the nearest route',
-      { value: wood, doubt: edge.doubt },
+      { value: wood, doubt: Math.hypot(edge.doubt, thread.doubt / 2) },
       [
         { upTo: 0, is: 'wont-go' },
         { upTo: 1.5, is: 'tight' },
@@ -203,8 +204,7 @@ export const clawScrews: Finder = (build, bench) => {
 function toPocket(build: Build): Guard {
   const refs = [sizeRef('body', 'claw.x'), sizeRef('body', 'pocket.length'), sizeRef('springs', 'screw.length')]
   const [claw, pocket, screw] = refs.map((r) => sizeAt(build, r))
-  if (!claw || !pocket || !screw)
-    return untellable('pocket', 'Wood to the neck’s pocket', 'the claw’s or the pocket’s place is not measured')
+  if (!claw || !pocket || !screw) return unread(build, 'pocket', 'Wood to the neck’s pocket', refs)
   const left = claw.value - pocket.value - screw.value
   return guarded(
     'pocket',

@@ -9,7 +9,7 @@ import type { Size } from '../../quantity/size'
 import { bitWords, boreBit, methodFor } from '../bench'
 import { filled, waiting, type Base } from '../card'
 import type { Finder } from '../finder'
-import { BETWEEN, guarded, untellable } from '../guard'
+import { BETWEEN, guarded, unread } from '../guard'
 import type { Guard } from '../holeCard'
 import type { Located } from '../place'
 import { inwardsOf } from '../place'
@@ -128,12 +128,12 @@ const CHANNEL = 7
 /** Screws beside the truss rod, not into it. */
 function toRod(build: Build): Guard {
   const [across, thread] = [sizeAt(build, ACROSS), sizeAt(build, THREAD)]
-  if (!across || !thread) return untellable('rod', 'Wood to the truss rod', 'how far apart the screws stand across is not known')
+  if (!across || !thread) return unread(build, 'rod', 'Wood to the truss rod', [ACROSS, THREAD])
   const wood = (across.value - thread.value - CHANNEL) / 2
   return guarded(
     'rod',
     'Wood to the truss rod',
-    { value: wood, doubt: across.doubt / 2 },
+    { value: wood, doubt: Math.hypot(across.doubt, thread.doubt) / 2 },
     [
       { upTo: 0, is: 'wont-go' },
       { upTo: BETWEEN, is: 'tight' },

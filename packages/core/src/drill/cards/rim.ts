@@ -10,7 +10,7 @@ import { pt } from '../../geometry/point'
 import { printMm } from '../../quantity/length'
 import { opened } from '../opened'
 import type { Finder } from '../finder'
-import { guarded, untellable } from '../guard'
+import { guarded, unread, untellable } from '../guard'
 import type { Guard } from '../holeCard'
 import { alongWords, drawnEdge, type Located } from '../place'
 import { screwed } from '../screwed'
@@ -150,10 +150,9 @@ function lowerAt(build: Build, p: { name: string; along: number; y: number; doub
 /** In a body with hollows only the solid wood behind the rim holds a screw. */
 function rimWood(build: Build): Guard[] {
   if (traitAt(build, 'body', 'build') === 'solid') return []
-  const rim = sizeAt(build, sizeRef('body', 'rim.thickness'))
-  const screw = sizeAt(build, sizeRef('strap-buttons', 'screw.length'))
-  const button = sizeAt(build, sizeRef('strap-buttons', 'thickness'))
-  if (!rim || !screw || !button) return [untellable('rim', 'Solid wood behind the rim', 'how thick the rim is, is not known')]
+  const refs = [sizeRef('body', 'rim.thickness'), sizeRef('strap-buttons', 'screw.length'), sizeRef('strap-buttons', 'thickness')]
+  const [rim, screw, button] = refs.map((r) => sizeAt(build, r))
+  if (!rim || !screw || !button) return [unread(build, 'rim', 'Solid wood behind the rim', refs)]
   const left = rim.value - screw.value + button.value / 2
   return [
     guarded(
@@ -252,12 +251,9 @@ export const jackPlateScrews: Finder = (build, bench) => {
 
 /** A plate's screw stands in wood, not in the bore's edge. */
 function plateWall(build: Build): Guard {
-  const [apart, bore, thread] = [
-    sizeRef('jack-plate', 'screw.spread'),
-    sizeRef('body', 'jack.bore'),
-    sizeRef('jack-plate', 'screw.thread'),
-  ].map((r) => sizeAt(build, r))
-  if (!apart || !bore || !thread) return untellable('bore', 'Wood to the jack’s bore', 'the bore or the plate’s screws are not measured')
+  const refs = [sizeRef('jack-plate', 'screw.spread'), sizeRef('body', 'jack.bore'), sizeRef('jack-plate', 'screw.thread')]
+  const [apart, bore, thread] = refs.map((r) => sizeAt(build, r))
+  if (!apart || !bore || !thread) return unread(build, 'bore', 'Wood to the jack’s bore', refs)
   const wood = (apart.value - bore.value - thread.value) / 2
   return guarded(
     'bore',

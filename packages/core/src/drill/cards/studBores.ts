@@ -5,7 +5,7 @@ import { datums } from '../../instrument/datums'
 import { printMm } from '../../quantity/length'
 import { bushed } from '../bushed'
 import type { Finder } from '../finder'
-import { guarded, untellable } from '../guard'
+import { guarded, unread } from '../guard'
 import type { Guard } from '../holeCard'
 import { acrossBody, evenly } from '../place'
 import { summed } from '../told'
@@ -76,12 +76,16 @@ export const tailBores: Finder = (build, bench) => {
 
 /** May the bridge stand where its holes are planned, so that every saddle can be brought in tune? */
 export function windowGuard(build: Build): Guard {
-  const refs = ['scale', 'nutToHeelEnd'].map((s) => sizeAt(build, { slot: 'neck', size: s }))
-  const [pocket, studs] = [sizeAt(build, sizeRef('body', 'pocket.length')), sizeAt(build, STUDS)]
-  const [front, back] = [sizeAt(build, sizeRef('bridge', 'travel.front')), sizeAt(build, sizeRef('bridge', 'travel.back'))]
-  const [scale, heelEnd] = refs
-  if (!scale || !heelEnd || !pocket || !studs || !front || !back)
-    return untellable('window', 'In tune from there', 'the scale, the pocket’s place or the saddles’ travel are not known')
+  const refs = [
+    sizeRef('neck', 'scale'),
+    sizeRef('neck', 'nutToHeelEnd'),
+    sizeRef('body', 'pocket.length'),
+    STUDS,
+    sizeRef('bridge', 'travel.front'),
+    sizeRef('bridge', 'travel.back'),
+  ]
+  const [scale, heelEnd, pocket, studs, front, back] = refs.map((r) => sizeAt(build, r))
+  if (!scale || !heelEnd || !pocket || !studs || !front || !back) return unread(build, 'window', 'In tune from there', refs)
   const { from, to } = bridgePlace(scale.value, { front: front.value, back: back.value })
   const at = datums(build).studs
   const doubt = summed([

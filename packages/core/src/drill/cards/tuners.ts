@@ -6,7 +6,7 @@ import { rowDirections, tunerPosts } from '../../instrument/tuners'
 import { waiting, type Base } from '../card'
 import { opened } from '../opened'
 import type { Finder } from '../finder'
-import { betweenGuard, untellable } from '../guard'
+import { betweenGuard, unread, untellable } from '../guard'
 import type { Guard } from '../holeCard'
 import type { Located } from '../place'
 import { screwed } from '../screwed'
@@ -148,9 +148,9 @@ export const tunerScrews: Finder = (build, bench) => {
 /** From a little screw to the bore of its own post. */
 function toPost(build: Build, shared: boolean): Guard {
   const step = shared ? PITCH[1]! : OFFSET
-  const [offset, side, bore, thread] = [step, SIDE, BORE, sizeRef('tuners', 'screw.thread')].map((r) => sizeAt(build, r))
-  if (!offset || !side || !bore || !thread)
-    return untellable('post', 'Wood to the post’s bore', 'how far the screw stands from its post is not known')
+  const refs = [step, SIDE, BORE, sizeRef('tuners', 'screw.thread')]
+  const [offset, side, bore, thread] = refs.map((r) => sizeAt(build, r))
+  if (!offset || !side || !bore || !thread) return unread(build, 'post', 'Wood to the post’s bore', refs)
   const part = shared ? 0.5 : 1
   return betweenGuard(
     'post',

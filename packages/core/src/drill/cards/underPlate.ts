@@ -1,11 +1,11 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt } from '../../document/read'
+import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
 import { crosses } from '../../geometry/box'
 import { pt, type Point } from '../../geometry/point'
 import { nearestOnEdge } from '../../geometry/polygon'
 import { datums } from '../../instrument/datums'
 import { printMm } from '../../quantity/length'
-import { BETWEEN, guarded, untellable } from '../guard'
+import { BETWEEN, guarded, unread, untellable } from '../guard'
 import { hollowsOf } from '../hollows'
 import type { Guard } from '../holeCard'
 import { screwRow } from './bridgeScrews'
@@ -17,16 +17,19 @@ const INSIDE = 4
 const STEP = 2
 const FURTHEST = 30
 
-/** What goes down through a fixed bridge, which its wire's passage has to stay clear of; nothing where somebody has yet to say where. */
-function posts(build: Build): { places: { at: Point; r: number }[]; doubt: number } | undefined {
+const SCREWS = sizeRef('bridge', 'screws')
+const THREAD = sizeRef('bridge', 'screw.thread')
+
+/** What goes down through a fixed bridge, which its wire's passage has to stay clear of; or the sizes without which nobody knows where. */
+function posts(build: Build): { places: { at: Point; r: number }[]; doubt: number } | { missing: readonly SizeRef[] } {
   const screws = screwRow(build)
-  if (!screws.places.length || !sizeAt(build, sizeRef('bridge', 'screws'))) return undefined
-  const thread = sizeAt(build, sizeRef('bridge', 'screw.thread'))?.value ?? 3.5
   const strings = traitAt(build, 'bridge', 'mount') === 'string-through' ? stringRow(build) : { places: [], missing: [] }
-  if (strings.missing.length) return undefined
+  const thread = sizeAt(build, THREAD)
+  const missing = [SCREWS, THREAD, ...screws.missing, ...strings.missing].filter((ref) => !sizeAt(build, ref))
+  if (missing.length || !thread || !screws.places.length) return { missing }
   return {
-    places: [...screws.places.map((at) => ({ at, r: thread / 2 })), ...strings.places.map((at) => ({ at, r: STRING_BORE / 2 }))],
-    doubt: screws.doubt ?? 0,
+    places: [...screws.places.map((at) => ({ at, r: thread.value / 2 })), ...strings.places.map((at) => ({ at, r: STRING_BORE / 2 }))],
+    doubt: Math.hypot(screws.doubt ?? 0, thread.doubt / 2),
   }
 }
 
@@ -47,7 +50,8 @@ interface Plan {
  * @returns its two ends, and the guard that looks at the screws and the strings' holes on its way
  */
 export function beginUnderPlate({ build, y, endOf, wide, doubt }: Plan): { from: Point; to: Point; guard: Guard } {
-  const at = posts(build)
+  const known = posts(build)
+  const at = 'places' in known ? known : undefined
   const hollows = hollowsOf(build).filter((h) => h.id !== 'control')
   const tried = along(build).map((x) => {
     const from = pt(x, y)
@@ -59,7 +63,11 @@ export function beginUnderPlate({ build, y, endOf, wide, doubt }: Plan): { from:
   const most = Math.max(...whole.map((t) => t.wood ?? 0))
   const wanted = doubt + BETWEEN
   const best = whole.find((t) => t.wood === undefined || t.wood >= Math.min(most, wanted)) ?? tried[0]!
-  return { from: best.from, to: best.to, guard: clearOf(best.wood, Math.hypot(doubt, at?.doubt ?? 0)) }
+  return {
+    from: best.from,
+    to: best.to,
+    guard: 'missing' in known ? unclear(build, known.missing) : clearOf(best.wood ?? 0, Math.hypot(doubt, known.doubt)),
+  }
 }
 
 /** Places along the strings at which it may begin, the nearest to the screws first, mm from the nut. */
@@ -74,12 +82,17 @@ function along(build: Build): number[] {
     .map((s) => studs + s)
 }
 
-function clearOf(wood: number | undefined, doubt: number): Guard {
-  const label = 'Clear of the bridge’s screws'
-  if (wood === undefined) return untellable('posts', label, 'where the bridge’s screws and strings go in is not measured')
+const CLEAR = 'Clear of the bridge’s screws'
+
+const unclear = (build: Build, missing: readonly SizeRef[]): Guard =>
+  missing.length
+    ? unread(build, 'posts', CLEAR, missing)
+    : untellable('posts', CLEAR, 'where the bridge’s screws go in is not known in numbers')
+
+function clearOf(wood: number, doubt: number): Guard {
   return guarded(
     'posts',
-    label,
+    CLEAR,
     { value: wood, doubt },
     [
       { upTo: 0, is: 'wont-go' },
