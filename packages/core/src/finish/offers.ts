@@ -1,3 +1,4 @@
+import { CLOSINGS, type Closing } from './closing'
 import { FINISH_SYSTEMS, type Build, type FinishSystem } from '../document/build'
 import { daysBetween } from '../quantity/days'
 import { areaToCoat, shoppingFor, type Shopping } from './cover'
@@ -13,6 +14,7 @@ export interface FinishOffer {
   /** Last coat and first day of rubbing out; nothing where no calendar can be made. */
   lastCoat?: string
   rubOut?: string
+  closing?: Closing
   why?: string
   /** Everything to buy for it. */
   shopping: Shopping[]
@@ -38,9 +40,9 @@ export function finishOffers(build: Build, ready: string): FinishOffer[] {
     const calendar = coatPlan({ ...other, steps: {} }, ready)
     const base = { id, system, shopping: shoppingFor(area, zoneGroups(other)), problems: stackProblems(other) }
     if (!calendar.ok) return { ...base, why: calendar.why }
-    const { lastCoat, rubOut } = calendar.plan
+    const { lastCoat, rubOut, closing } = calendar.plan
     const late = build.due ? daysBetween(build.due, rubOut) : 0
-    return { ...base, lastCoat, rubOut, ...(late > 0 ? { late } : {}) }
+    return { ...base, lastCoat, rubOut, closing, ...(late > 0 ? { late } : {}) }
   })
 }
 
@@ -50,5 +52,5 @@ export function lateSays(build: Build, offers: readonly FinishOffer[]): string |
   if (!mine?.late) return undefined
   const early = offers.filter((o) => o.rubOut && !o.late).map((o) => o.system.label.toLowerCase())
   const days = `${mine.late} ${mine.late === 1 ? 'day' : 'days'}`
-  return `By its waits this finish is ready to rub out ${days} after the due date; soft film takes every print. ${early.length ? `In time would be: ${early.join('; ')}.` : 'None of them is in time: move the date, or leave the body bare until after.'}`
+  return `By its waits this finish is ${CLOSINGS[mine.closing ?? 'rub'].ready} ${days} after the due date; soft film takes every print. ${early.length ? `In time would be: ${early.join('; ')}.` : 'None of them is in time: move the date, or leave the body bare until after.'}`
 }

@@ -1,3 +1,4 @@
+import { closingOf, mostOf, type Closing } from './closing'
 import type { Build, LaidCoat } from '../document/build'
 import { dryingIn } from '../physics/drying'
 import { addDays, weekday } from '../quantity/days'
@@ -39,6 +40,7 @@ export interface GroupPlan {
   lastCoat: string
   /** First day to rub out, counted from the last coat: as it was laid, or as it is planned. */
   rubOut: string
+  closing: Closing
   allLaid: boolean
 }
 
@@ -47,6 +49,7 @@ export interface CoatPlan {
   groups: GroupPlan[]
   /** First day to rub out all of it. */
   rubOut: string
+  closing: Closing
   lastCoat: string
   /** Every coat that is rubbed out is laid. */
   allLaid: boolean
@@ -121,6 +124,7 @@ export function coatPlan(build: Build, from = build.finish.start): CoatCalendar 
       groups: plans,
       lastCoat: latest('lastCoat'),
       rubOut: latest('rubOut'),
+      closing: mostOf(plans.map((p) => p.closing)),
       allLaid: plans.every((p) => p.allLaid),
       evenings: new Set(coats.map((c) => c.date)).size,
     },
@@ -219,6 +223,7 @@ function layGroup(
       label: group.label,
       lastCoat: final.date,
       rubOut: addDays(final.date, Math.ceil(hardens / MINUTES_A_DAY)),
+      closing: closingOf(under),
       allLaid: rubbed.every((c) => c.laid),
     },
   }

@@ -1,3 +1,4 @@
+import { closingOf, CLOSINGS } from './closing'
 import type { Build } from '../document/build'
 import { dryingIn } from '../physics/drying'
 import { waitBetween, type Coat } from './schedule'
@@ -26,7 +27,13 @@ export function dryingTimers(build: Build, groups: readonly ZoneGroup[], coats: 
     const room = build.finish.drying ?? build.finish.weather
     const slow = dryingIn({ air: air?.air ?? room.air, humidity: air?.humidity ?? room.humidity })
     const at = Date.parse(last.laid) + minutes * slow * 60_000
-    const then = !above ? (layer.beforeSanding ? 'rub out' : 'handle it') : above === layer ? 'next coat' : above.label.toLowerCase()
+    const then = !above
+      ? layer.beforeSanding
+        ? CLOSINGS[closingOf(layer)].then
+        : 'handle it'
+      : above === layer
+        ? 'next coat'
+        : above.label.toLowerCase()
     return at > now ? [{ id: g.id, label: `${g.id === 'whole' ? '' : `${g.label}: `}${last.label} ${last.number}`, at, then }] : []
   })
 }

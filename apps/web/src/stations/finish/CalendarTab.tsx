@@ -1,4 +1,4 @@
-import { coatsBy, coatsSay, finishOffers, lateSays, maskMarks, setField, setFinish, type FinishResult } from '@snug/core'
+import { capital, CLOSINGS, coatsBy, coatsSay, finishOffers, lateSays, maskMarks, setField, setFinish, type FinishResult } from '@snug/core'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
 import { Board } from '../../app/Workspace'
@@ -52,7 +52,7 @@ export default function CalendarTab({ finish }: { finish: FinishResult }) {
               {finish.plan.groups.map((g) => (
                 <li key={g.id} className="px-4 py-2">
                   {finish.plan!.groups.length > 1 ? `${g.label}: ` : ''}
-                  <b>Rub out from {day(g.rubOut)}</b>
+                  <b>{capital(`${CLOSINGS[g.closing].from} ${day(g.rubOut)}`)}</b>
                   {g.allLaid ? ', counted from the last coat as it was laid' : ', if the coats go on as planned'}
                 </li>
               ))}

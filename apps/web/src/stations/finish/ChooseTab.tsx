@@ -1,4 +1,5 @@
 import {
+  CLOSINGS,
   chooseSystem,
   finishDrawing,
   finishOffers,
@@ -79,7 +80,7 @@ function OfferInHand({ offer }: { offer: FinishOffer }) {
         <dt className="label text-soft">waits</dt>
         <dd>
           {offer.rubOut && offer.lastCoat
-            ? `last coat ${shortDay(offer.lastCoat)}, rubbed out from ${shortDay(offer.rubOut)}; hard after ${system.fullCure}`
+            ? `last coat ${shortDay(offer.lastCoat)}, ${CLOSINGS[offer.closing ?? 'rub'].from} ${shortDay(offer.rubOut)}; hard after ${system.fullCure}`
             : offer.why}
         </dd>
         <dt className="label text-soft">takes</dt>

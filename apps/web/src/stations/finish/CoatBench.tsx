@@ -1,4 +1,4 @@
-import { coatName, beforeCoat, dryingTimers, waitSays, type Coat, type FinishResult } from '@snug/core'
+import { capital, CLOSINGS, coatName, beforeCoat, dryingTimers, waitSays, type Coat, type FinishResult } from '@snug/core'
 import { format, parseISO } from 'date-fns'
 import { Dialog } from 'radix-ui'
 import { useState, type KeyboardEvent } from 'react'
@@ -73,7 +73,11 @@ export function CoatBench({ all, finish, onClose }: { all: readonly Coat[]; fini
                   )}
                 </>
               ) : (
-                <p className="text-[27px]">{finish.plan ? `Rub out from ${format(parseISO(finish.plan.rubOut), 'EEEE d MMMM')}.` : ''}</p>
+                <p className="text-[27px]">
+                  {finish.plan
+                    ? capital(`${CLOSINGS[finish.plan.closing].from} ${format(parseISO(finish.plan.rubOut), 'EEEE d MMMM')}.`)
+                    : ''}
+                </p>
               )}
               {next && (
                 <ol className="mt-5 flex flex-wrap gap-3" aria-label="Coats of this layer">

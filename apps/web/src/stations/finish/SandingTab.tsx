@@ -1,4 +1,5 @@
 import {
+  CLOSINGS,
   counted,
   asPGrade,
   budgetOf,
@@ -165,6 +166,12 @@ export default function SandingTab({ finish }: { finish: FinishResult }) {
                 , {state.film.toFixed(0)} µm each, over {state.under}
                 {state.passes.length ? `; ${state.passes.length} ${state.passes.length === 1 ? 'pass' : 'passes'} taken off already` : ''}.
               </p>
+              {plan && plan.closing !== 'rub' && (
+                <p className="mt-1">
+                  {state.clear.at(-1)!.label} leaves no film to level: {CLOSINGS[plan.closing].title.toLowerCase()}. What is cut here only
+                  takes off what is rough.
+                </p>
+              )}
               {budget && (
                 <p className="mt-1 font-semibold">
                   {planned.grits.length ? budgetSays(budget) : 'Begin with a coarser grit than you end with.'}
@@ -211,7 +218,7 @@ export default function SandingTab({ finish }: { finish: FinishResult }) {
                 </div>
               )}
               <h3 className="mt-3 text-[18px]">What was really sanded</h3>
-              {!build.steps['seal-holes']?.done && (
+              {plan?.closing === 'rub' && !build.steps['seal-holes']?.done && (
                 <p className="text-mind">
                   Holes are not ticked as sealed: water creeps into bare ones, the wood swells and the film cracks round them.
                 </p>

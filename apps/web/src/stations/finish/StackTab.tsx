@@ -1,4 +1,5 @@
 import {
+  CLOSINGS,
   addLayer,
   budgetOf,
   filmState,
@@ -126,7 +127,10 @@ export function StackTab({ finish }: { finish: FinishResult }) {
           )}
           {plan && (
             <p className="px-4 pt-1 text-[17px]">
-              {plan.allLaid ? 'All coats lie' : `Last coat ${day(plan.lastCoat)}`}, <b>rub out from {day(plan.rubOut)}</b>
+              {plan.allLaid ? 'All coats lie' : `Last coat ${day(plan.lastCoat)}`},{' '}
+              <b>
+                {CLOSINGS[plan.closing].from} {day(plan.rubOut)}
+              </b>
               {plan.allLaid ? ', counted from the last one as it was laid.' : ' if the coats go on as planned.'}
             </p>
           )}

@@ -1,3 +1,4 @@
+import { CLOSINGS } from '../../finish/closing'
 import type { Build } from '../../document/build'
 import { finishCards } from '../../finish/cards'
 import { coatsBy, coatsSay } from '../../finish/coatGroups'
@@ -59,7 +60,7 @@ export function finishSheet(build: Build, f: FinishResult): Sheet {
           return `${sayDay(id)}: ${groups.join(' · ') || 'all laid'}`
         }),
       },
-      ...(f.plan ? [{ text: `Rub out not before ${sayDay(f.plan.rubOut)}, counted from the last coat.` }] : []),
+      ...(f.plan ? [{ text: `${CLOSINGS[f.plan.closing].title}: not before ${sayDay(f.plan.rubOut)}, counted from the last coat.` }] : []),
       { heading: 'A grit is done when' },
       { tick: [...STOP_TEST] },
       ...finishCards(build)

@@ -55,6 +55,30 @@ describe('steps of the finish', () => {
     const found = steps(made({ system: 'none', layers: CLEAR }))
     expect(found.map((s) => s.id)).toEqual(expect.arrayContaining(['coats-colour', 'coats-top', 'seal-holes', 'rub-out']))
   })
+  it.each([
+    ['acrylic-clear', 'Rub out and polish', 150, true],
+    ['shellac', 'Rub out and polish', 150, true],
+    ['oil-varnish', 'Buff with a soft cloth', 20, false],
+    ['oil-thin', 'Buff with a soft cloth', 20, false],
+    ['hard-wax', 'Wipe over with a dry cloth', 5, false],
+  ] as const)('%s ends so: %s', (product, title, minutes, wet) => {
+    const build = made({ system: 'none', layers: [{ product, coats: 2 }] })
+    const found = steps(build)
+    const last = found.find((s) => s.id === 'rub-out')!
+    expect(last).toMatchObject({ title, minutes })
+    expect(last.noisy ?? false).toBe(wet)
+    // Only what is cut wet needs its holes sealed and is warned of pads in a drill.
+    expect(found.some((s) => s.id === 'seal-holes')).toBe(wet)
+    expect(last.cautions.some((c) => c.includes('pads in a drill'))).toBe(wet)
+    // Hardware waits for it whatever it is.
+    expect(found.find((s) => s.id === 'hardware')!.befores.map((b) => b.id)).toContain('rub-out')
+  })
+  it('where the body is lacquered and the neck oiled, the whole is rubbed out and the neck is not', () => {
+    const both = made({ system: 'none', layers: CLEAR, zones: { 'neck-back': { layers: [{ product: 'oil-varnish', coats: 3 }] } } })
+    const last = steps(both).find((s) => s.id === 'rub-out')!
+    expect(last.title).toBe('Rub out and polish')
+    expect(last.why).toMatch(/Neck.*: only buff with a soft cloth\.$/)
+  })
   it('a way back that was taken is a step, and the rub-out waits for its days', () => {
     const rubOut = (finish: Partial<Build['finish']>) => steps(made({ layers: CLEAR, ...finish })).find((s) => s.id === 'rub-out')!
     const troubles = { a: { symptom: 'runs', at: '2026-12-02T19:00:00Z', way: 'block' } }

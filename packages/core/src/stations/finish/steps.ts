@@ -1,5 +1,7 @@
 import type { Build } from '../../document/build'
+import { CLOSINGS } from '../../finish/closing'
 import type { FinishResult } from '../../finish/finishPlan'
+import type { CoatPlan } from '../../finish/schedule'
 import { filmSymptom } from '../../finish/troubles'
 import { coatsBy } from '../../finish/coatGroups'
 import { isLastWax, WHOLE } from '../../finish/zones'
@@ -44,7 +46,29 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
   if (!layers.length) return [sand, ...waxes]
   const ends = groups.flatMap((g) => layers.findLast((l) => plan.coats.some((c) => c.group === g.id && c.step === l.id)) ?? [])
   const mends = mendSteps(build)
-  const holes = step({
+  const holes = plan.closing === 'rub' ? [sealHoles(ends)] : []
+  const { closing } = plan
+  const { title, minutes, times } = CLOSINGS[closing]
+  const rub = step({
+    id: 'rub-out',
+    title,
+    why: `Not before ${sayDay(plan.rubOut)}${system ? `: ${system.rubOut}` : ''}. Counted from the last coat${plan.allLaid ? '' : ' as it is planned'}.${otherwise(plan)}`,
+    station: 'finish',
+    stage: 'film',
+    minutes,
+    times,
+    ...(closing === 'rub' ? { noisy: true } : {}),
+    // What is laid hardens from the day it was laid; what is not laid yet moves with its coats.
+    ...(plan.allLaid ? { notBefore: plan.rubOut } : { rest: daysBetween(plan.lastCoat, plan.rubOut) }),
+    cautions: closing === 'rub' ? rubCautions(cautions) : [],
+    befores: [...[...ends, ...mends].map((s) => before(s.id, 'cureBeforeRub')), ...holes.map((h) => before(h.id, 'holesBeforeWet'))],
+  })
+  return [sand, ...layers, ...holes, ...mends, rub, ...waxes.map((w) => ({ ...w, befores: [before(rub.id, 'waxLast')] }))]
+}
+
+/** Only what is cut wet drinks water through its holes. */
+const sealHoles = (ends: readonly Step[]): Step =>
+  step({
     id: 'seal-holes',
     title: 'Seal every hole: tuners, studs, screws',
     why: 'A drop of sealer or thinned clear in each, on a stick; a bare hole drinks water when the film is sanded wet.',
@@ -54,25 +78,18 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
     cautions: [],
     befores: ends.map((s) => before(s.id, 'coatsBeforeSealing')),
   })
-  const rub = step({
-    id: 'rub-out',
-    title: 'Rub out and polish',
-    why: `Not before ${sayDay(plan.rubOut)}${system ? `: ${system.rubOut}` : ''}. Counted from the last coat${plan.allLaid ? '' : ' as it is planned'}.`,
-    station: 'finish',
-    stage: 'film',
-    minutes: 150,
-    times: [60, 300],
-    noisy: true,
-    // What is laid hardens from the day it was laid; what is not laid yet moves with its coats.
-    ...(plan.allLaid ? { notBefore: plan.rubOut } : { rest: daysBetween(plan.lastCoat, plan.rubOut) }),
-    cautions: [
-      'Polishing pads in a drill grab: both hands, edge turning away from you.',
-      ...(cautions.some((c) => /dust/i.test(c)) ? ['Lacquer dust burns: no flame, mask, wiped up wet.'] : []),
-    ],
-    befores: [...[...ends, ...mends].map((s) => before(s.id, 'cureBeforeRub')), before(holes.id, 'holesBeforeWet')],
-  })
-  return [sand, ...layers, holes, ...mends, rub, ...waxes.map((w) => ({ ...w, befores: [before(rub.id, 'waxLast')] }))]
-}
+
+const rubCautions = (cautions: readonly string[]): string[] => [
+  'Polishing pads in a drill grab: both hands, edge turning away from you.',
+  ...(cautions.some((c) => /dust/i.test(c)) ? ['Lacquer dust burns: no flame, mask, wiped up wet.'] : []),
+]
+
+/** " Neck: only buff with a soft cloth." for the groups that ask for less than the whole does. */
+const otherwise = ({ closing, groups }: CoatPlan): string =>
+  groups
+    .filter((g) => g.closing !== closing)
+    .map((g) => ` ${g.label}: only ${CLOSINGS[g.closing].title.toLowerCase()}.`)
+    .join('')
 
 /** The way back that was taken from each trouble: hands, then its wait. */
 function mendSteps(build: Build): Step[] {
