@@ -317,6 +317,10 @@ describe('cautions and empty benches', () => {
   it('every card that turns a bit carries its cautions', () => {
     for (const c of holeCards(full())) expect(c.cautions.join(' '), c.id).toMatch(/Eye protection|eye and ear protection/)
   })
+  it('the springs’ claw is screwed down under a vibrato only', () => {
+    const mounted = (mount: string | undefined) => card(changed(full(), {}, { 'bridge/mount': mount }), 'claw-screws')
+    expect([mounted('two-stud'), mounted('screws'), mounted('post')].map(Boolean)).toEqual([true, false, false])
+  })
   it('nothing to drill in an empty build', () => expect(holeCards(without(fullBuild(), 'body', 'neck'))).toEqual([]))
   it('10 000 tuner screws in any headstock: what is ready leaves the face whole, what is refused would not have', () =>
     fc.assert(

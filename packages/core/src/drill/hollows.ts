@@ -1,3 +1,4 @@
+import { isVibrato } from '../instrument/vibrato'
 import type { Build } from '../document/build'
 import { sizeAt, sizeRef, traitAt } from '../document/read'
 import type { Box } from '../geometry/box'
@@ -70,8 +71,6 @@ const at = (x?: number, y?: number, long?: number, wide?: number) => ({
   ...(wide === undefined ? {} : { wide }),
 })
 
-const VIBRATOS = new Set(['two-stud', 'six-screw', 'double-locking'])
-
 /** The springs' room, from the claw to behind the studs: it is in the wood whatever bridge stands over it. */
 function springRoom(
   size: (key: string) => number | undefined,
@@ -92,7 +91,7 @@ function springRoom(
 const ROOM = (['claw.x', 'vibrato.length', 'vibrato.width', 'spring.depth'] as const).map((size) => sizeRef('body', size))
 /** A vibrato needs one, and where somebody measured any of it there is one, whatever bridge is chosen now. */
 const hasSpringRoom = (build: Build): boolean =>
-  (build.parts.bridge && VIBRATOS.has(traitAt(build, 'bridge', 'mount') ?? 'two-stud')) || ROOM.some((ref) => sizeAt(build, ref))
+  (build.parts.bridge && isVibrato(traitAt(build, 'bridge', 'mount') ?? 'two-stud')) || ROOM.some((ref) => sizeAt(build, ref))
 
 /** Hollows this instrument must have and whose place nobody measured: nothing can be called clear of them. */
 export function unplacedHollows(build: Build): string[] {

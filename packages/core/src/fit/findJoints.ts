@@ -280,8 +280,7 @@ const KINDS: readonly JointKind[] = [
     id: 'springs',
     trial: see('Tuned to pitch, the bridge stands where it is wanted.'),
     needs: ['springs', 'strings'],
-    beside: ['bridge'],
-    also: ['neck'],
+    also: ['bridge', 'neck'],
     find: springsJoint,
   },
   {

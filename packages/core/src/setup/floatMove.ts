@@ -1,3 +1,4 @@
+import { hasSprings, isVibrato } from '../instrument/vibrato'
 import type { Build } from '../document/build'
 import { traitAt } from '../document/read'
 import { setupReading } from '../document/setupReadings'
@@ -12,10 +13,8 @@ const CLOSE = 0.15
 /** Turned no further at once, turns: a vibrato is brought there round by round. [practice] */
 const MOST = 1
 
-const VIBRATOS: readonly (string | undefined)[] = ['two-stud', 'double-locking', 'six-screw']
-
 /** Whether there is a vibrato on springs to balance. */
-export const floats = (build: Build): boolean => build.parts.springs !== undefined && VIBRATOS.includes(traitAt(build, 'bridge', 'mount'))
+export const floats = (build: Build): boolean => hasSprings(build) && isVibrato(traitAt(build, 'bridge', 'mount'))
 
 /** A vibrato that floats or lies down is set before the nut and the action: it carries the saddles. */
 export function floatMove(build: Build): Move[] {

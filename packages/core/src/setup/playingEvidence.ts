@@ -18,8 +18,6 @@ type Evidence = (build: Build) => string | undefined
 const HEAVY = 0.4
 const NEAR = 1.2
 
-export const hasSprings = (build: Build): boolean => build.parts.springs !== undefined
-
 const relief = (build: Build) => freshReading(build, { what: 'relief' })
 export const slackRod: Evidence = (b) =>
   (relief(b) ?? 0) > HEAVY ? `relief read ${printMm(relief(b)!)} mm: the rod may be slack` : undefined

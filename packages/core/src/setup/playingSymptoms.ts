@@ -1,3 +1,4 @@
+import { hasSprings } from '../instrument/vibrato'
 import type { Build } from '../document/build'
 import * as speaks from './playingEvidence'
 
@@ -38,7 +39,7 @@ const cause = (id: string, usual: number, says: string, cure: string, more: Pick
   ...more,
 })
 const check = (id: string, minutes: number, asks: string, ...shows: string[]): PlayingCheck => ({ id, asks, minutes, shows })
-const vibrato = { only: speaks.hasSprings }
+const vibrato = { only: hasSprings }
 
 /** Troubles at playing, in people's words; causes, checks and cures [practice]; how usual each is [ours]. */
 export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [

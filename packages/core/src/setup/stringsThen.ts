@@ -1,3 +1,4 @@
+import { hasSprings } from '../instrument/vibrato'
 import type { Build, Tuning } from '../document/build'
 import { readingsOf, setupReading } from '../document/setupReadings'
 import { compensations } from '../instrument/compensation'
@@ -90,7 +91,7 @@ export function stringsThen(build: Build, other: OtherStrings): StringsThen {
         ? 'The vibrato would have no stable rest: see its tab.'
         : `The vibrato would rest at ${float.will.toFixed(1)} mm under its back edge${float.was === undefined ? '' : `, now ${float.was.toFixed(1)}`}.`,
     )
-  else if (moved && build.parts.springs)
+  else if (moved && hasSprings(build))
     says.push(`A vibrato ${after > before ? 'rises' : 'sinks'}: its springs are set again before anything else.`)
   const thicker = will.filter((p) => p.gauge > (was.find((w) => w.number === p.number)?.gauge ?? p.gauge) + 0.02)
   if (thicker.length === 1)
@@ -136,7 +137,7 @@ function actionThen(build: Build, relief: number): { bass: number; treble: numbe
 function floatThen(build: Build, next: Build): StringsThen['float'] {
   const [now, then] = [balanceWork(build), balanceWork(next)]
   // By sizes nobody measured nothing is foretold.
-  if (!build.parts.springs || !now || !then || now.assumed.length) return undefined
+  if (!hasSprings(build) || !now || !then || now.assumed.length) return undefined
   return { ...(now.rest ? { was: now.rest.gap } : {}), ...(then.rest ? { will: then.rest.gap } : {}) }
 }
 

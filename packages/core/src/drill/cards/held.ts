@@ -1,3 +1,4 @@
+import { hasSprings } from '../../instrument/vibrato'
 import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt } from '../../document/read'
@@ -168,7 +169,7 @@ const solid = (build: Build): Guard[] =>
 
 /** Screws that hold the spring claw, into the wall behind the springs. */
 export const clawScrews: Finder = (build, bench) => {
-  if (!build.parts.springs || !build.parts.body) return undefined
+  if (!hasSprings(build) || !build.parts.body) return undefined
   const there = { slot: 'body', trait: 'bored.claw' } as const
   return screwed(
     build,

@@ -1,3 +1,4 @@
+import { isVibrato } from '../../instrument/vibrato'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
 import { crosses } from '../../geometry/box'
@@ -23,7 +24,6 @@ const WIRE = { from: 2.5, to: 4, best: 3 }
 const ABOVE_FLOOR = 6
 /** And no nearer than this to where the route begins or ends, mm. [ours] */
 const INSIDE = 4
-const VIBRATOS = new Set(['two-stud', 'six-screw', 'double-locking'])
 
 /** How far beside its line a passage ends that is bored by hand, and one somebody else bored, 95 %, mm. [ours] */
 const PLANNED = 2
@@ -41,7 +41,7 @@ export function slantingBore(from: Point, to: Point, depth: number): { length: n
 /** The string ground's wire, from under a bridge that is no vibrato to the controls. */
 export const groundPassage: Finder = (build, bench) => {
   const mount = traitAt(build, 'bridge', 'mount')
-  if (!build.parts.body || !mount || VIBRATOS.has(mount)) return undefined
+  if (!build.parts.body || !mount || isVibrato(mount)) return undefined
   const post = mount === 'post'
   const base: Base = {
     id: 'ground-wire',

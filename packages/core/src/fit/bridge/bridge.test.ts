@@ -395,7 +395,17 @@ describe('springs', () => {
       job: 'Fit 3 springs.',
       sizes: { 'springs/count': 5 },
     },
+    {
+      what: 'springs under a fixed bridge',
+      joint: 'springs',
+      check: 'vibrato',
+      verdict: 'wont-go',
+      says: 'The bridge is fixed: there is nothing for springs to pull on. Leave them and their claw out.',
+      traits: { 'bridge/mount': 'screws' },
+    },
   ])
+  it('under a fixed bridge nobody counts them', () =>
+    expect(jointIn(changed(fullBuild(), {}, { 'bridge/mount': 'screws' }), 'springs').checks.map((c) => c.id)).toEqual(['vibrato']))
   it('no vibrato, no springs', () => expect(() => jointIn(without(fullBuild(), 'springs'), 'springs')).toThrow())
 })
 

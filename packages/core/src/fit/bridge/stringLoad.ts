@@ -1,3 +1,5 @@
+import { hasSprings, isVibrato } from '../../instrument/vibrato'
+import { settled } from '../../judge/settled'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
@@ -34,8 +36,23 @@ export const springsJoint = (build: Build): JudgedJoint =>
     slots: ['springs', 'bridge', 'strings'],
     at: pt(datums(build).studs - 50, -20),
     draw: drawnOnceKnown(build, 'Block on its knife edge', { count: SPRINGS.count }, (have) => springsDrawing(build, have.count)),
-    asks: [springBalance],
+    asks: [onVibrato, ...(build.parts.bridge && !hasSprings(build) ? [] : [springBalance])],
   })
+
+/** Springs pull on a vibrato only. */
+function onVibrato(build: Build): Question {
+  const moves = isVibrato(traitIn(build, 'bridge', 'mount'))
+  return settled(
+    'vibrato',
+    'A bridge that springs pull on',
+    moves,
+    'wont-go',
+    moves
+      ? 'The bridge is a vibrato: springs hold it.'
+      : 'The bridge is fixed: there is nothing for springs to pull on. Leave them and their claw out.',
+    [],
+  )
+}
 
 function springBalance(build: Build): Question {
   const have = sizesIn(build, SPRINGS)

@@ -1,3 +1,4 @@
+import { hasSprings } from '../../instrument/vibrato'
 import type { Build } from '../../document/build'
 import { isGlued, traitAt } from '../../document/read'
 import { before, CLOSING_PASS, onceFilmIsHard, parcelsOf, rightBefore } from '../../plan/reasons'
@@ -249,6 +250,6 @@ function strungSo(build: Build): string[] {
     ...(traitAt(build, 'tuners', 'locking') === 'clamp'
       ? ['Locking posts: put it through loose, pull it tight by hand, lock, then cut.']
       : []),
-    ...(build.parts.springs ? ['Springs let go with the last string: slacken all evenly.'] : []),
+    ...(hasSprings(build) ? ['Springs let go with the last string: slacken all evenly.'] : []),
   ]
 }
