@@ -20,7 +20,7 @@ const BY_HOLE: Record<string, readonly string[]> = {
 export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: readonly Step[]): Step[] {
   const todo = cards.filter((c) => c.work !== 'keep' && c.stands !== 'refused')
   const holes = todo.map((c) => {
-    const late = c.id === 'string-tree'
+    const late = LATE.has(c.id)
     return step({
       id: `drill-${c.id}`,
       title: `${verbOf(c)}: ${c.title.toLowerCase()}`,
@@ -46,8 +46,27 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
       ],
     })
   })
-  return Object.keys(build.parts).length ? [...holes, trialStep(build, [...earlier, ...holes])] : holes
+  const work = [...cards.filter((c) => c.stands === 'refused').map((c) => putRight(c, earlier)), ...holes]
+  return Object.keys(build.parts).length ? [...work, trialStep(build, [...earlier, ...work])] : work
 }
+
+/** A hole that must not be made as things are is settled before anything goes over it: left out, the plan would end without it. */
+const putRight = (c: HoleCard, earlier: readonly Step[]): Step =>
+  step({
+    id: `settle-${c.id}`,
+    title: `Put right first: ${c.title.toLowerCase()}`,
+    why: c.says,
+    station: 'drill',
+    stage: LATE.has(c.id) ? 'strings' : 'wood',
+    thing: c.id,
+    slot: c.slot,
+    minutes: 15,
+    cautions: [],
+    befores: jobsBefore(c, earlier).map((s) => before(s.id, 'jobBeforeHoles')),
+  })
+
+/** Drilled once strings say where. */
+const LATE: ReadonlySet<string> = new Set(['string-tree'])
 
 /** How often a cut of its kind slips: a route, a bore, a pilot hole. [ours] */
 const slip = (c: HoleCard): number => (c.id.startsWith('route-') ? 0.05 : /bore|passage/.test(c.id) ? 0.02 : 0.01)
