@@ -15,6 +15,18 @@ describe('parts as a table', () => {
     expect(items[1]!.part.sizes['pocket.widthMouth']!.value).toBeCloseTo(55.959, 3)
     expect(items[1]).toMatchObject({ holding: 'stash', quantity: 2 })
   })
+  it('what a row was read with holds for what that reads: calipers weigh nothing and read no ohms, and no angle is known for certain', () => {
+    const { items, problems } = readPartsCsv(
+      'kind,name,holding,known,pocket.depth,pocket.tilt,mass,resistance\nbody,Body,stash,calipers,15.9,0,1900,\npot,Pot,stash,calipers,,,,500k\n',
+    )
+    expect(problems).toEqual([])
+    expect(items[0]!.part.sizes).toEqual({
+      'pocket.depth': { value: 15.9, doubt: 0.05, known: 'calipers' },
+      'pocket.tilt': { value: 0, doubt: 0.1, known: 'calipers' },
+      mass: { value: 1900, doubt: 19, known: 'scale' },
+    })
+    expect(items[1]!.part.sizes.resistance).toEqual({ value: 500e3, doubt: 5e3, known: 'meter' })
+  })
   it('writes what reads back the same', () => {
     const { items } = readPartsCsv(
       `kind,name,holding,quantity,place,minimum,seller,price,shipping,days promised,days seen,metal,resistance,bushing.length,capacitance,trait:taper\npot,500 k audio,stash,5,drawer 3,2,,6.5,,,,nickel,500k ±100k,9.5,,audio\ncapacitor,22 n,offer,1,,,Quayside Electrics,1,4.5,3,5,,,,22n,\n`,

@@ -8,6 +8,7 @@ import {
   parseSize,
   printValue,
   startingDoubt,
+  waysToKnow,
   whyNotText,
   whyNotValue,
   type Kind,
@@ -244,7 +245,9 @@ function readCell(text: string, spec: SizeSpec, kind: Kind, unit: LengthSystem, 
   if (!value.ok) return value.why
   const why = whyNotValue(spec, value.value)
   if (why) return why
-  const knownAs = named ?? row
+  const ways = waysToKnow(spec.unit)
+  // What a row says of all its sizes is meant of those that such a tool reads: calipers read no ohms.
+  const knownAs = named ?? (ways.includes(row) ? row : ways[0]!)
   if (plusMinus !== undefined) {
     const doubt = parse(plusMinus)
     if (!doubt.ok || doubt.value < 0) return `"${plusMinus}" is not a doubt; write it like ±0.05.`

@@ -1,3 +1,4 @@
+import { closingOf } from './closing'
 import type { Build, FinishZone, SandPass } from '../document/build'
 import { areaOf, perimeterOf } from '../geometry/polygon'
 import { bodyShape } from '../instrument/bodyShape'
@@ -71,7 +72,7 @@ export const budgetOf = (state: FilmState, planned: Sanding): Budget => ({
 
 /** What is planned where nobody has said: a light peel, cut wet from P1200 with a block; what is wiped on is only buffed. */
 export const usualSanding = (state: FilmState): Sanding =>
-  ['oil', 'hard-wax'].includes(state.clear.at(-1)!.medium)
+  closingOf(state.clear.at(-1)!) !== 'rub'
     ? { texture: 'glass', grits: [2500], block: false }
     : { texture: 'light peel', grits: ladder(1200, 2500), block: true }
 

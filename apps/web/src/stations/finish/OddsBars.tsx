@@ -21,7 +21,7 @@ export function OddsBars({
         {now.chance < 0.05
           ? 'It can be cut.'
           : first
-            ? `${first.more} more ${first.more === 1 ? 'clear brings' : 'clears bring'} it under 5.`
+            ? `${first.more} more ${first.more === 1 ? 'coat brings' : 'coats bring'} it under 5.`
             : 'Six more do not help: level less, begin finer.'}
       </p>
       {now.chance >= 0.05 && (

@@ -18,6 +18,7 @@ import {
   zonesOf,
   FILM_PLACES,
   PLACES_OF_FILM,
+  usualSanding,
   type FilmTexture,
   type FinishResult,
   type FinishZone,
@@ -36,7 +37,7 @@ import { SampleOdds } from './SampleOdds'
 import { FinishTabs } from './tabs'
 import { useEdgeMarks } from './useEdgeMarks'
 import { usePaint } from './usePaint'
-import { percent } from './words'
+import { filmLeft, percent } from './words'
 import { now } from '../../state/now'
 import { today } from '../../state/today'
 import { day, moment } from '../../ui/times'
@@ -50,12 +51,15 @@ export default function SandingTab({ finish }: { finish: FinishResult }) {
   const change = useBuild((s) => s.change)
   const paint = usePaint()
   const [zone, setZone] = useState<FinishZone>('front')
-  const [texture, setTexture] = useState<FilmTexture>('light peel')
-  const [from, setFrom] = useState('1200')
-  const [to, setTo] = useState('2500')
-  const [block, setBlock] = useState(true)
   const scale = build.finish.abrasives
   const state = useMemo(() => filmState(build, zone), [build, zone])
+  const usual = useMemo(() => state && usualSanding(state), [state])
+  const [chosen, setChosen] = useState<Partial<{ texture: FilmTexture; from: string; to: string; block: boolean }>>({})
+  const set = (more: typeof chosen) => setChosen((c) => ({ ...c, ...more }))
+  const texture = chosen.texture ?? usual?.texture ?? 'light peel'
+  const from = chosen.from ?? String(usual?.grits[0] ?? 1200)
+  const to = chosen.to ?? String(usual?.grits.at(-1) ?? 2500)
+  const block = chosen.block ?? usual?.block ?? true
   const planned: Sanding = useMemo(
     () => ({ texture, block, grits: Number(from) <= Number(to) ? ladder(Number(from), Number(to)) : [] }),
     [texture, block, from, to],
@@ -78,7 +82,7 @@ export default function SandingTab({ finish }: { finish: FinishResult }) {
       ),
     )
     // After levelling the peel is gone: what comes next takes only scratches.
-    setTexture('glass')
+    set({ texture: 'glass' })
   }
   return (
     <Workspace
@@ -115,7 +119,7 @@ export default function SandingTab({ finish }: { finish: FinishResult }) {
                         const r = g.risks.find((x) => x.place === p)!
                         return [
                           <td key={p} className="figure text-right">
-                            {r.left.toFixed(0)}
+                            {filmLeft(r.left)}
                           </td>,
                           <td key={`${p}%`} className={`figure pl-1 ${r.chance < 0.05 ? 'text-snug' : 'text-wont'}`}>
                             {percent(r.chance)} %
@@ -134,19 +138,31 @@ export default function SandingTab({ finish }: { finish: FinishResult }) {
       }
       hand={
         <div>
-          <h2 className="text-[23px]">Before wet sanding: how close is what lies under it?</h2>
+          <h2 className="text-[23px]">
+            {plan && plan.closing !== 'rub' ? 'Before it is cut at all' : 'Before wet sanding'}: how close is what lies under it?
+          </h2>
           <div className="mt-1 grid grid-cols-2 gap-2">
             <Choice label="Zone" value={zone} options={zonesOf(build).map((z) => [z, ZONE_LABEL[z]] as const)} onChange={setZone} />
             <Choice
               label="It looks"
               value={texture}
               options={(Object.keys(TEXTURES) as FilmTexture[]).map((t) => [t, TEXTURES[t].label] as const)}
-              onChange={setTexture}
+              onChange={(t) => set({ texture: t })}
             />
-            <Choice label="Begin with" value={from} options={WET.map((g) => [String(g), gritName(g, scale)] as const)} onChange={setFrom} />
-            <Choice label="End with" value={to} options={WET.map((g) => [String(g), gritName(g, scale)] as const)} onChange={setTo} />
+            <Choice
+              label="Begin with"
+              value={from}
+              options={WET.map((g) => [String(g), gritName(g, scale)] as const)}
+              onChange={(g) => set({ from: g })}
+            />
+            <Choice
+              label="End with"
+              value={to}
+              options={WET.map((g) => [String(g), gritName(g, scale)] as const)}
+              onChange={(g) => set({ to: g })}
+            />
           </div>
-          <Toggle label="With a block (fingers alone otherwise)" on={block} onChange={setBlock} />
+          <Toggle label="With a block (fingers alone otherwise)" on={block} onChange={(b) => set({ block: b })} />
           <Choice
             label="My sheets are marked"
             value={scale ?? ''}

@@ -1,7 +1,7 @@
 import { bodyOutline, datums, tightTurns, type Mark, type PlaceRisk } from '@snug/core'
 import { useMemo } from 'react'
 import { useOpenBuild } from '../../state/buildStore'
-import { percent } from './words'
+import { filmLeft, percent } from './words'
 
 /** Corners are turns tighter than this, mm. */
 const CORNER = 30
@@ -23,13 +23,13 @@ export function useEdgeMarks(risks: readonly PlaceRisk[] | undefined): Mark[] {
       {
         mark: 'label',
         at: { x: UNDER_NECK, y: 62 },
-        text: `flats ${flat.left.toFixed(0)} µm, ${percent(flat.chance)} %`,
+        text: `flats ${filmLeft(flat.left)} µm, ${percent(flat.chance)} %`,
         anchor: 'middle',
       },
       {
         mark: 'label',
         at: { x: UNDER_NECK, y: 88 },
-        text: `edges ${edge.left.toFixed(0)} µm, ${percent(edge.chance)} %`,
+        text: `edges ${filmLeft(edge.left)} µm, ${percent(edge.chance)} %`,
         anchor: 'middle',
       },
     ]

@@ -9,3 +9,6 @@ export function recoatSays(l: Layer): string {
 }
 
 export const percent = (chance: number) => (chance < 0.005 ? '<1' : chance > 0.995 ? '>99' : String(Math.round(100 * chance)))
+
+/** What is left of a film, µm: of one that is through, nothing. */
+export const filmLeft = (um: number): string => Math.max(0, um).toFixed(0)
