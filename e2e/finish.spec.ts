@@ -38,7 +38,7 @@ test('from an empty stack to the calendar: layers laid on, one dragged, one refu
   await stack(page).getByRole('button', { name: 'Leave it bare' }).click()
   await lay(/^Hard-wax oil/)
   await page.getByRole('tab', { name: 'Weather and calendar' }).click()
-  await expect(page.getByText(/Neck back: Rub out from/)).toBeVisible()
+  await expect(page.getByText(/Neck back: Dry from/)).toBeVisible()
   await expect(page.getByText(/acrylic clear 1/).first()).toBeVisible()
   await page.getByRole('button', { name: 'Ask the simulated station' }).click()
   await expect(page.getByText(/Hours for filler primer/)).toBeVisible()
@@ -63,7 +63,7 @@ test('coats counted on the bench view over a reload, the clock runs on, the rub-
     await expect(
       page
         .getByRole('dialog')
-        .getByText(/dries:|Rub out from/)
+        .getByText(/dries:|Dry from/)
         .first(),
     ).toBeVisible()
     await page.getByRole('button', { name: 'Back to the bench' }).click()
