@@ -1,3 +1,5 @@
+import { isGlued } from '../document/read'
+import { hasSprings } from '../instrument/vibrato'
 import type { Build } from '../document/build'
 import { valueAt, traitAt } from '../document/read'
 import { perimeterOf } from '../geometry/polygon'
@@ -83,13 +85,13 @@ export function finishCards(build: Build): FinishCard[] {
     card({
       id: 'masking',
       title: 'Masking',
-      why: 'Film in the pocket closes the joint; film under the bridge cuts its ground off.',
+      why: `${isGlued(build) ? '' : 'Film in the pocket closes the joint; '}film under the bridge cuts its ground off.`.replace(/^f/, 'F'),
       asked: sprayed || has('waterborne'),
       lines: [
         ...maskedOf(build).map((m) => `${m.says[0]!.toUpperCase()}${m.says.slice(1)}.`),
         'The nut’s slot.',
         'Front taped off where the back is sprayed.',
-        'Not forgotten: the inside of the vibrato’s route shows from the back.',
+        ...(hasSprings(build) ? ['Not forgotten: the inside of the vibrato’s route shows from the back.'] : []),
         'Pulled off while the last coat is still soft, back on itself, score where it bridges.',
       ],
     }),
@@ -99,7 +101,7 @@ export function finishCards(build: Build): FinishCard[] {
       why: 'Body and neck are turned without being touched.',
       asked: layers.length > 0,
       lines: [
-        'A stick screwed to the pocket’s floor or to a pickup’s route, longer than the hand.',
+        `A stick screwed to ${isGlued(build) ? '' : 'the pocket’s floor or to '}a pickup’s route, longer than the hand.`,
         'A hook in the strap button’s hole, or two nails to lie on where it lies.',
         'Outdoors: a big carton on its side, open to the light, its back to the wind.',
         'Where it hangs to dry: nothing above it, nobody passes.',

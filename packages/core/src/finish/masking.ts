@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizeAt } from '../document/read'
+import { isGlued, sizeAt } from '../document/read'
 import type { Mark } from '../drawing/drawing'
 import { rectangle } from '../geometry/box'
 import { pt, type Point } from '../geometry/point'
@@ -23,7 +23,7 @@ export function maskedOf(build: Build): Masked[] {
   const border = build.finish.zones?.['neck-back']?.border
   const width = size('bridge', 'width', 70) / 2
   return [
-    ...(build.finish.maskPocket
+    ...(build.finish.maskPocket && !isGlued(build)
       ? [{ id: 'pocket' as const, says: 'the pocket: film closes the joint', points: rectangle(d.mouth, -end, d.heelEnd, end) }]
       : []),
     ...(isBare(build, 'board') && build.parts.neck

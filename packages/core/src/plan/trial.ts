@@ -1,6 +1,7 @@
 import type { Build } from '../document/build'
 import { traitAt } from '../document/read'
 import { woodNamed } from '../parts/woods'
+import { capital, those } from '../quantity/words'
 import { before, parcelsOf } from './reasons'
 import { step, type Step } from './step'
 
@@ -8,6 +9,10 @@ export const TRIAL = 'trial-build'
 
 /** What lies on the wood at the trial build: what will not go of it has to go first. */
 const LAID_ON = ['body', 'neck', 'bridge', 'tailpiece', 'guard', 'jack-plate'] as const
+
+/** What there is to lie on the wood. */
+const laidOn = ({ parts }: Build): string =>
+  those(['neck', parts.neck], ['bridge', parts.bridge], ['tailpiece', parts.tailpiece], ['guard', parts.guard], ['controls', true])
 
 /** Everything together once, all wood cut and every hole drilled that is drilled before the finish; then apart again. */
 export function trialStep(build: Build, earlier: readonly Step[]): Step {
@@ -20,7 +25,7 @@ export function trialStep(build: Build, earlier: readonly Step[]): Step {
   return step({
     id: TRIAL,
     title: 'Trial build: everything on the bare wood once, then apart again',
-    why: `Neck, bridge, guard and controls in their holes, before any finish.${soft ? ' Soft wood: padding under the body, no watch, no belt buckle.' : ''}`,
+    why: `${capital(laidOn(build))} in their places, before any finish.${soft ? ' Soft wood: padding under the body, no watch, no belt buckle.' : ''}`,
     station: 'fit',
     stage: 'trial',
     slot: 'neck',

@@ -124,7 +124,7 @@ export function setupSheets(build: Build, setup: SetupResult): Page[] {
         {
           tick: [
             'Bends of a whole step above fret 12: nothing chokes',
-            'Every position of the switch sounds, every knob does something',
+            build.parts.switch ? 'Every position of the switch sounds, every control does something' : 'Every control does something',
             'Chords low and high sound in tune',
           ],
         },

@@ -1,4 +1,16 @@
-import { capital, CLOSINGS, coatsBy, coatsSay, finishOffers, lateSays, maskMarks, setField, setFinish, type FinishResult } from '@snug/core'
+import {
+  capital,
+  CLOSINGS,
+  coatsBy,
+  coatsSay,
+  finishOffers,
+  isGlued,
+  lateSays,
+  maskMarks,
+  setField,
+  setFinish,
+  type FinishResult,
+} from '@snug/core'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
 import { Board } from '../../app/Workspace'
@@ -144,11 +156,13 @@ function EveningInHand({ finish, date }: { finish: FinishResult; date: string | 
         on={choice.lies === true}
         onChange={(on) => change((b) => setFinish(b, 'lies', on ? true : undefined, on ? 'It lies' : 'It hangs'))}
       />
-      <Toggle
-        label="Mask the pocket (film closes it)"
-        on={choice.maskPocket}
-        onChange={(on) => change((b) => setField(b, ['finish', 'maskPocket'], on, on ? 'Pocket masked' : 'Pocket not masked'))}
-      />
+      {!isGlued(build) && (
+        <Toggle
+          label="Mask the pocket (film closes it)"
+          on={choice.maskPocket}
+          onChange={(on) => change((b) => setField(b, ['finish', 'maskPocket'], on, on ? 'Pocket masked' : 'Pocket not masked'))}
+        />
+      )}
       <Field label="First evening">
         {(p) => (
           <input

@@ -27,7 +27,7 @@ export function wiringNotes(build: Build, harness: Harness): WiringNote[] {
       id: 'moving',
       title: 'Before anything is soldered',
       says: [
-        'Every knob, wheel and switch over its whole travel, knobs on: nothing may rub or stop short.',
+        'Every control over its whole travel, with what it is turned by on it: nothing may rub or stop short.',
         ...(selector
           ? [
               'A selector goes in either way round. Look which end its first position is at before it is soldered: turned over, the positions come in the wrong order.',

@@ -189,8 +189,8 @@ export const controlRoute: Finder = (build, bench) => {
     slot: controls[0]!.control === 'volume' ? 'pot-volume' : 'pot-tone',
     side,
     goesIn: 'the controls, their wires and a lid',
-    located: 'the controls’ own places, through the guard or on the top',
-    first: ['every control’s place marked, knobs 30 mm apart and 15 from the strings'],
+    located: `the controls’ own places, ${build.parts.guard ? 'through the guard' : 'on the top'}`,
+    first: ['every control’s place marked, shafts 30 mm apart and 15 from the strings'],
     back: 'A block of the same wood glued in, a day to dry; a larger lid hides a wall that ran away.',
   }
   const there = isThere(build, { slot: 'body', trait: 'routed.control' }, ...Object.values(CONTROL))

@@ -51,7 +51,7 @@ export const potHoles: Finder = (build, bench) => {
       goesIn: 'the pots’ bushings',
       located: guard
         ? 'the guard’s own marks; the route’s walls below clear the pots by 2 mm'
-        : 'the control route: knobs 30 mm apart and 15 from the strings',
+        : 'the control route: shafts 30 mm apart and 15 from the strings',
       first: guard ? ['the guard lying where it will lie'] : ['the control route, its floor measured'],
       back: guard ? 'A washer wide enough, or another guard.' : 'A washer, or dowel and drill anew: it shows through a clear finish.',
     },

@@ -37,7 +37,7 @@ export const pickupScrews =
         byPart: true,
         goesIn: 'its height screws, springs or foam under the ears',
         located: 'the pickup itself, seated in its route: straight down through its ears',
-        first: ['its lead fed through', 'the pickup seated, square to the strings and free of the guard'],
+        first: ['its lead fed through', `the pickup seated, square to the strings${build.parts.guard ? ' and free of the guard' : ''}`],
         back: 'Hardwood dowel in the floor, a day to dry, drilled anew; the pickup hides it.',
       },
       {

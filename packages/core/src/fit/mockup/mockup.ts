@@ -1,6 +1,7 @@
 import type { Build, MockupResult } from '../../document/build'
 import { enteredAt, type SizeRef } from '../../document/read'
 import type { JudgedJoint } from '../../judge/joint'
+import { capital, those } from '../../quantity/words'
 import { JOINT_KINDS } from '../findJoints'
 import { existsIn } from '../kind'
 
@@ -21,7 +22,8 @@ export interface MockupStep {
 interface Wanted {
   id: string
   title: string
-  how: string
+  /** Where it goes by what there is, by the build. */
+  how: string | ((build: Build) => string)
   joints: readonly string[]
   ref?: SizeRef
 }
@@ -123,7 +125,8 @@ const ORDER: readonly Wanted[] = [
   {
     id: 'pickups-in',
     title: 'Pickups in',
-    how: 'Into their routes, rings or guard, screws run down; nothing forced. Wrap them: filings stick.',
+    how: ({ parts }) =>
+      `Into their ${those(['routes', true], ['rings', parts['ring-neck'] ?? parts['ring-bridge']], ['guard', parts.guard])}, screws run down; nothing forced. Wrap them: filings stick.`,
     joints: ['room-neck', 'room-middle', 'room-bridge'],
   },
   {
@@ -135,7 +138,8 @@ const ORDER: readonly Wanted[] = [
   {
     id: 'controls-in',
     title: 'Controls in',
-    how: 'Pots, switch and jack through their holes with washer and nut; knobs on. Anything touching inside?',
+    how: ({ parts }) =>
+      `${capital(those(['pots', parts['pot-volume'] ?? parts['pot-tone']], ['switch', parts.switch], ['jack', parts.jack]))} through their holes with washer and nut${parts.knobs ? '; knobs on' : ''}. Anything touching inside?`,
     joints: ['pot-volume', 'pot-tone', 'switch', 'knobs', 'jack', 'control-reach', 'wire-passage', 'active', 'shields-meet'],
   },
   {
@@ -185,7 +189,7 @@ export function mockupSteps(build: Build): MockupStep[] {
       {
         id: w.id,
         title: w.title,
-        how: w.how,
+        how: typeof w.how === 'string' ? w.how : w.how(build),
         joints: mine.map((j) => j.id),
         basis: basisOf(build, w.ref, mine),
         ...(w.ref ? { ref: w.ref } : {}),

@@ -1,4 +1,5 @@
 import type { Build } from '../../document/build'
+import { isGlued } from '../../document/read'
 import { CLOSINGS } from '../../finish/closing'
 import type { FinishResult } from '../../finish/finishPlan'
 import type { CoatPlan } from '../../finish/schedule'
@@ -112,13 +113,24 @@ function mendSteps(build: Build): Step[] {
   })
 }
 
+const SANDED = {
+  bolted: {
+    title: 'Sand to P180, P240, P320; ease sharp pocket edges; mask the pocket',
+    why: 'Paint wears on sharp edges first, and film in the pocket closes the joint.',
+  },
+  // The neck is in before the wood is sanded: there is no pocket any more.
+  glued: {
+    title: 'Sand to P180, P240, P320; ease sharp edges; every trace of glue off round the neck',
+    why: 'Paint wears on sharp edges first, and neither stain nor film takes on glue.',
+  },
+} as const
+
 /** Sanding after all work on the wood. */
 function sandStep(build: Build, earlier: readonly Step[]): Step | undefined {
   if (!Object.keys(build.parts).length) return undefined
   return step({
     id: 'sand',
-    title: 'Sand to P180, P240, P320; ease sharp pocket edges; mask the pocket',
-    why: 'Paint wears on sharp edges first, and film in the pocket closes the joint.',
+    ...(isGlued(build) ? SANDED.glued : SANDED.bolted),
     station: 'finish',
     stage: 'film',
     minutes: 120,

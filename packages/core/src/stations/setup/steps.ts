@@ -1,3 +1,4 @@
+import { those } from '../../quantity/words'
 import { hasSprings } from '../../instrument/vibrato'
 import type { Build } from '../../document/build'
 import { isGlued, traitAt } from '../../document/read'
@@ -111,11 +112,13 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
   const pass = step({
     id: CLOSING_PASS,
     title: 'Closing pass: every screw and nut tight',
-    why: 'What went on finger-tight is lined up once more and tightened in one go: neck screws by turns and crosswise, tuners, bridge, pots, jack.',
+    why: `What went on finger-tight is lined up once more and tightened in one go: ${tightened(build)}.`,
     station: 'plan',
     stage: 'hardware',
     minutes: 15,
-    cautions: ['Rings and thin plates crack under torque: stop where the washer no longer turns.'],
+    cautions: THIN.some((slot) => build.parts[slot])
+      ? ['Rings and thin plates crack under torque: stop where the washer no longer turns.']
+      : [],
     befores: [
       before('hardware', 'finger'),
       ...(isGlued(build) ? [] : [before('neck-on', 'finger')]),
@@ -253,3 +256,16 @@ function strungSo(build: Build): string[] {
     ...(hasSprings(build) ? ['Springs let go with the last string: slacken all evenly.'] : []),
   ]
 }
+
+/** What a screw too tight cracks. */
+const THIN = ['ring-neck', 'ring-bridge', 'guard', 'jack-plate'] as const
+
+/** What is only finger-tight until everything is on. */
+const tightened = ({ parts }: Build): string =>
+  those(
+    ['neck screws by turns and crosswise', parts['neck-screws']],
+    ['tuners', parts.tuners],
+    ['bridge', parts.bridge],
+    ['pots', parts['pot-volume'] ?? parts['pot-tone']],
+    ['jack', parts.jack],
+  )

@@ -46,7 +46,7 @@ function harnessIn(build: Build, earlier: readonly Step[]): Step {
   return step({
     id: 'harness-in',
     title: 'Harness into the body: leads through, pickups, controls and jack in',
-    why: 'Leads through their passages, then soldered where they had to pass first; nuts finger-tight, knobs on. At the jack once more, one position: nothing was pulled off.',
+    why: `Leads through their passages, then soldered where they had to pass first; nuts finger-tight${build.parts.knobs ? ', knobs on' : ''}. At the jack once more, one position: nothing was pulled off.`,
     station: 'wire',
     stage: 'wiring',
     slot: 'pot-volume',

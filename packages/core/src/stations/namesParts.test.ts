@@ -1,0 +1,62 @@
+import { describe, expect, it } from 'vitest'
+import { newBuild, type Build } from '../document/build'
+import { isGlued } from '../document/read'
+import { evaluate } from '../evaluate/evaluate'
+import { START_IDS, STARTING_SETS, type StartId } from '../parts/starting/sets'
+import { aBass } from '../testing/aBass'
+import { fullBuild, without } from '../testing/fullBuild'
+import { aLefty, anEight, aTwelve } from '../testing/otherMakes'
+import { sheetsOf } from './things'
+
+/** A starting set with every part of it at hand and measured as usual. */
+function measured(start: StartId): Build {
+  const { strings, scale } = STARTING_SETS[start]
+  const build = newBuild({ name: 'New', handedness: 'right', strings, scale, start }, '2026-11-24')
+  for (const part of Object.values(build.parts)) {
+    part.state = 'in hand'
+    for (const [key, size] of Object.entries(part.sizes)) part.sizes[key] = { ...size, doubt: 0.05, known: 'calipers' }
+  }
+  return { ...build, finish: { ...build.finish, system: 'lacquer' } }
+}
+const BUILDS: readonly (readonly [string, Build])[] = [
+  ...START_IDS.map((s) => [s, measured(s)] as const),
+  ['full', fullBuild()],
+  ['left-handed', aLefty()],
+  ['bass', aBass()],
+  ['twelve strings', aTwelve()],
+  ['eight strings', anEight()],
+  ['no guard, no switch, no knobs', without(fullBuild(), 'guard', 'switch', 'knobs')],
+]
+/** What may be named only where it is. What a strap, a ball or a solder joint has of these words is no part. */
+const NAMES: readonly (readonly [RegExp, (b: Build) => boolean])[] = [
+  [/\b(?<!face )guards?\b/i, (b) => b.parts.guard !== undefined],
+  [/neck screws?\b/i, (b) => b.parts['neck-screws'] !== undefined],
+  [/\bclaw\b|vibrato/i, (b) => b.parts.springs !== undefined],
+  [/tailpiece/i, (b) => b.parts.tailpiece !== undefined],
+  [/ferrules?\b/i, (b) => b.parts.ferrules !== undefined],
+  [/string tree/i, (b) => b.parts['string-tree'] !== undefined],
+  [/\bknobs?\b/i, (b) => b.parts.knobs !== undefined],
+  [/\bswitch\b/i, (b) => b.parts.switch !== undefined],
+  [/\bbattery\b/i, (b) => b.parts.battery !== undefined],
+  [/mask the pocket|pocket: film/i, (b) => !isGlued(b)],
+]
+/** Sheets to copy another instrument by, which may have anything. */
+const OF_ANOTHER = /^measuring-/
+
+function* textsOf(build: Build): Generator<readonly [where: string, text: string]> {
+  const results = evaluate(build, '2026-11-28')
+  for (const s of results.plan.steps) for (const text of [s.title, s.why, ...s.cautions]) yield [`step ${s.id}`, text]
+  for (const c of results.drill)
+    for (const text of [c.says, c.located, c.goesIn, ...c.first, ...c.steps, ...c.mind]) yield [`hole ${c.id}`, text]
+  for (const sheet of sheetsOf(build, results).filter((s) => !OF_ANOTHER.test(s.id))) {
+    const texts: string[] = []
+    JSON.stringify(sheet.blocks, (_, v: unknown) => (typeof v === 'string' ? texts.push(v) : v))
+    for (const text of texts) yield [`sheet ${sheet.id}`, text]
+  }
+}
+
+describe('what is said of an instrument', () => {
+  it.each(BUILDS)('names no part that it has not: %s', (_, build) => {
+    for (const [where, text] of textsOf(build)) for (const [name, has] of NAMES) if (!has(build)) expect(text, where).not.toMatch(name)
+  })
+})
