@@ -51,7 +51,7 @@ export function tunerBoreJoint(build: Build): JudgedJoint {
           ],
           coats: filmOn(b, 2),
           says: () =>
-            `Bores are ${printMm(have.bore.value)} mm and the bushings ${printMm(have.bush.value)} mm. Ferrules go in before the tuners, so that each post stands square.`,
+            `Bores are ${printMm(have.bore.value)} mm and the bushings ${printMm(have.bush.value)} mm. Bushings go in before the tuners, so that each post stands square.`,
           cures: ({ verdict }) => {
             if (verdict === 'snug') return []
             if (likelyOf(c) < 0)
