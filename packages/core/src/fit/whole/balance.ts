@@ -15,6 +15,7 @@ import type { Slot } from '../../parts/slots'
 import { woodNamed } from '../../parts/woods'
 import { GRIPPY, restingAngle, SLIPPERY } from '../../physics/restingAngle'
 import { normal } from '../../quantity/distribution'
+import { told } from '../../quantity/size'
 import { printMm } from '../../quantity/length'
 
 export interface Lump {
@@ -25,6 +26,8 @@ export interface Lump {
   doubt: number
   /** By a size of its own, whose doubt is counted where the size is read. */
   weighed?: true
+  /** As usual of its kind: nobody weighed it, and nothing drawn says it. */
+  usual?: true
 }
 
 /** Wood at room moisture weighs this much more than its oven-dry relative density says. [practice] */
@@ -60,6 +63,7 @@ export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) =>
   const d = datums(build)
   const out: Lump[] = []
   const mass = (slot: Slot) => sizeToDraw(build, massOf(slot))
+  const asKnown = (slot: Slot) => ({ weighed: true as const, ...(told(sizeAt(build, massOf(slot))) ? {} : { usual: true as const }) })
   const body = build.parts.body
   if (body) {
     const shape = shapeOf(build)
@@ -74,25 +78,25 @@ export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) =>
       const solid = hollows === undefined ? shape.area * thick * share : Math.max(0, shape.area * thick * CARVED - hollows)
       const gram = (solid * (wood?.density ?? 0.45) * DAMP) / 1000
       out.push({ label: 'body', gram, at, doubt: gram * (shaped === 'drawn' ? 0.15 : 0.2) })
-    } else out.push({ label: 'body', gram: mass('body').value, at, doubt: mass('body').doubt, weighed: true })
+    } else out.push({ label: 'body', gram: mass('body').value, at, doubt: mass('body').doubt, ...asKnown('body') })
   }
   if (build.parts.neck) {
     const { value, doubt } = mass('neck')
-    out.push({ label: 'neck', gram: value, at: pt(d.heelEnd * 0.42, 0), doubt, weighed: true })
+    out.push({ label: 'neck', gram: value, at: pt(d.heelEnd * 0.42, 0), doubt, ...asKnown('neck') })
   }
   if (build.parts.tuners) {
     const each = mass('tuners')
     const posts = tunerPosts(build)
     const gram = each.value * posts.length
     const middle = posts.reduce((s, p) => pt(s.x + p.x / posts.length, s.y + p.y / posts.length), pt(0, 0))
-    out.push({ label: 'tuners', gram, at: middle, doubt: each.doubt * posts.length, weighed: true })
+    out.push({ label: 'tuners', gram, at: middle, doubt: each.doubt * posts.length, ...asKnown('tuners') })
   }
   const metal: [Slot, () => number][] = [
     ['bridge', () => d.studs + 8],
     ['tailpiece', () => d.studs + drawnAt(build, sizeRef('body', 'tail.toBridge'))],
   ]
   for (const [slot, x] of metal)
-    if (build.parts[slot]) out.push({ label: slot, gram: mass(slot).value, at: pt(x(), 0), doubt: mass(slot).doubt, weighed: true })
+    if (build.parts[slot]) out.push({ label: slot, gram: mass(slot).value, at: pt(x(), 0), doubt: mass(slot).doubt, ...asKnown(slot) })
   // Of these nobody has a mass to enter; they are light and lie near the middle. [practice, from memory]
   const small: [Slot, number, Point][] = [
     ['pickup-neck', 95, pt(d.heelEnd + 32, 0)],
@@ -105,6 +109,9 @@ export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) =>
   }
   return out
 }
+
+/** What was not weighed is about so much. */
+const grams = (l: Lump): string => `${l.weighed && !l.usual ? '' : 'about '}${Math.round(l.gram)}`
 
 /** Whole mass and centre of mass, with the 95 % half-width of its place along the neck that the estimated parts leave, mm. [physics] */
 export function centreOfMass(all: readonly Lump[]): { gram: number; doubt: number; at: Point; along: number } {
@@ -122,7 +129,8 @@ export function balanceJoint(build: Build): JudgedJoint {
   const all = lumps(build)
   const com = centreOfMass(all)
   const button = valueAt(build, BUTTON)
-  const rests = button === undefined ? undefined : restsAt(build, com.at, mouth, button)
+  // By a neck nobody weighed no angle is told.
+  const rests = button === undefined || all.some((l) => l.usual) ? undefined : restsAt(build, com.at, mouth, button)
   const weighed = (slot: Slot) => sizeAt(build, massOf(slot)) !== undefined
   return judged(build, {
     id: 'balance',
@@ -137,8 +145,8 @@ export function balanceJoint(build: Build): JudgedJoint {
         title: 'What weighs where',
         columns: ['part', 'gram', 'mm from the nut'],
         rows: [
-          ...all.map((l) => [l.label, Math.round(l.gram).toString(), Math.round(l.at.x).toString()]),
-          ['together', Math.round(com.gram).toString(), Math.round(com.at.x).toString()],
+          ...all.map((l) => [l.label, grams(l), Math.round(l.at.x).toString()]),
+          ['together', `about ${Math.round(com.gram)}`, Math.round(com.at.x).toString()],
         ],
       },
     ],
@@ -260,6 +268,6 @@ function balanceDrawing(build: Build, all: readonly Lump[], com: { at: Point; gr
     note: 'true proportion · discs by mass',
     marks,
     bounds: box,
-    numbers: all.map((l) => ({ label: l.label, value: `${Math.round(l.gram)} g at ${Math.round(l.at.x)} mm` })),
+    numbers: all.map((l) => ({ label: l.label, value: `${grams(l)} g at ${Math.round(l.at.x)} mm` })),
   }
 }

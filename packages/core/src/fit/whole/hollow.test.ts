@@ -6,6 +6,9 @@ import { checkIn } from '../../testing/rows'
 
 /** Limits [practice], sums [physics]; each with the sum by hand. */
 
+/** "about 2640": by its wood, not by a scale. */
+const about = (cell: string): number => Number(/^about (\d+)$/.exec(cell)![1])
+
 describe('hollow bodies', () => {
   const hollow = (rim: number) =>
     changed(fullBuild(), { 'body/rim.thickness': rim, 'body/block.width': 110 }, { 'body/build': 'chambered' })
@@ -23,7 +26,7 @@ describe('hollow bodies', () => {
     const unweighed = (sizes: Record<string, number>) => {
       const b = changed(hollow(20), sizes)
       delete b.parts.body!.sizes.mass
-      return Number(gram(b))
+      return about(gram(b))
     }
     const chambers = { 'body/chamber.count': 2, 'body/chamber.length': 150, 'body/chamber.width': 60, 'body/chamber.depth': 30 }
     // Hard maple 0.63, 1.1 for damp: two of 150 x 60 x 30 mm hold 540 cm3, 374 g; twice as many, twice that.
@@ -43,7 +46,7 @@ describe('hollow bodies', () => {
       .tables.at(-1)!
       .rows.find(([part]) => part === 'body')!
     // About 80 % of 400 x 330 mm, 44.2 thick, 0.9 of it wood: 4.2 dm3 of 0.69.
-    expect(Number(row[1])).toBeGreaterThan(2200)
-    expect(Number(row[1])).toBeLessThan(3200)
+    expect(about(row[1]!)).toBeGreaterThan(2200)
+    expect(about(row[1]!)).toBeLessThan(3200)
   })
 })

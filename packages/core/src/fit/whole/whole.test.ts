@@ -45,6 +45,14 @@ describe('balance', () => {
     expect(rests!.title).toMatch(/it rests$/)
     expect(rests!.rows.map((r) => r[0])).toEqual(['grippy: suede or cotton', 'slippery: smooth nylon'])
   })
+  it('a mass nobody weighed is about so much, and no rest is told by it', () => {
+    const usual = structuredClone(fullBuild())
+    usual.parts.neck!.sizes.mass = { value: 620, doubt: 100, known: 'assumed' }
+    const rows = (b: ReturnType<typeof fullBuild>) => jointIn(b, 'balance').tables.at(-1)!.rows
+    expect(rows(fullBuild()).find(([part]) => part === 'neck')![1]).toMatch(/^\d+$/)
+    expect(rows(usual).find(([part]) => part === 'neck')![1]).toBe('about 620')
+    expect(jointIn(usual, 'balance').tables.map((t) => t.title)).toEqual(['What weighs where'])
+  })
   it('three classes: level, loose near the button, tight when it surely dips', () => {
     const at = (x: number) => jointIn(changed(fullBuild(), { 'body/button.upper.x': x }), 'balance').verdict
     expect(at(-40)).toBe('snug')
