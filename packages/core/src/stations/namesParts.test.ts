@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { newBuild, type Build } from '../document/build'
-import { isGlued } from '../document/read'
+import { isGlued, traitAt } from '../document/read'
 import { evaluate } from '../evaluate/evaluate'
 import { START_IDS, STARTING_SETS, type StartId } from '../parts/starting/sets'
 import { aBass } from '../testing/aBass'
@@ -38,6 +38,10 @@ const NAMES: readonly (readonly [RegExp, (b: Build) => boolean])[] = [
   [/\bknobs?\b/i, (b) => b.parts.knobs !== undefined],
   [/\bswitch\b/i, (b) => b.parts.switch !== undefined],
   [/\bbattery\b/i, (b) => b.parts.battery !== undefined],
+  [
+    /\bstuds?\b/i,
+    (b) => b.parts.tailpiece !== undefined || ['two-stud', 'double-locking', 'post'].includes(traitAt(b, 'bridge', 'mount') ?? ''),
+  ],
   [/mask the pocket|pocket: film/i, (b) => !isGlued(b)],
 ]
 /** Sheets to copy another instrument by, which may have anything. */

@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { isGlued } from '../../document/read'
+import { isGlued, traitAt } from '../../document/read'
 import { CLOSINGS } from '../../finish/closing'
 import type { FinishResult } from '../../finish/finishPlan'
 import type { CoatPlan } from '../../finish/schedule'
@@ -10,6 +10,7 @@ import { planResult } from '../../plan/planResult'
 import { before } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
 import { daysBetween, sayDay } from '../../quantity/days'
+import { those } from '../../quantity/words'
 
 /** Sanding after all wood work, each layer after the one below, the rub-out once the film is hard, wax after that. */
 export function finishSteps(build: Build, { system, plan, groups, cautions }: FinishResult, earlier: readonly Step[]): Step[] {
@@ -47,7 +48,7 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
   if (!layers.length) return [sand, ...waxes]
   const ends = groups.flatMap((g) => layers.findLast((l) => plan.coats.some((c) => c.group === g.id && c.step === l.id)) ?? [])
   const mends = mendSteps(build)
-  const holes = plan.closing === 'rub' ? [sealHoles(ends)] : []
+  const holes = plan.closing === 'rub' ? [sealHoles(build, ends)] : []
   const { closing } = plan
   const { title, minutes, times } = CLOSINGS[closing]
   const rub = step({
@@ -67,11 +68,15 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
   return [sand, ...layers, ...holes, ...mends, rub, ...waxes.map((w) => ({ ...w, befores: [before(rub.id, 'waxLast')] }))]
 }
 
+/** Does the bridge or a tailpiece stand in bores of its own? */
+const onStuds = (build: Build): boolean =>
+  build.parts.tailpiece !== undefined || ['two-stud', 'double-locking', 'post'].includes(traitAt(build, 'bridge', 'mount') ?? '')
+
 /** Only what is cut wet drinks water through its holes. */
-const sealHoles = (ends: readonly Step[]): Step =>
+const sealHoles = (build: Build, ends: readonly Step[]): Step =>
   step({
     id: 'seal-holes',
-    title: 'Seal every hole: tuners, studs, screws',
+    title: `Seal every hole: ${those(['tuners', build.parts.tuners], ['studs', onStuds(build)], ['screws', true])}`,
     why: 'A drop of sealer or thinned clear in each, on a stick; a bare hole drinks water when the film is sanded wet.',
     station: 'finish',
     stage: 'film',

@@ -1,3 +1,4 @@
+import { heightScrewOf, SCREWS } from '../../setup/screws'
 import { those } from '../../quantity/words'
 import { hasSprings } from '../../instrument/vibrato'
 import type { Build } from '../../document/build'
@@ -207,7 +208,7 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
       need: 'should',
       cautions: ['Headstock taped. Bone dust: mask.'],
     })
-  next('set-action', 'Action', 'Outer strings at fret 12, by turns of the studs or saddles; then every fret from 15 up played.', 20, {
+  next('set-action', 'Action', `Outer strings at fret 12, by turns of ${heightBy(build)}; then every fret from 15 up played.`, 20, {
     thing: 'action',
   })
   next('set-intonation', 'Intonation', 'Fret 12 against the open string’s octave, string by string.', 30, {
@@ -255,6 +256,12 @@ function strungSo(build: Build): string[] {
       : []),
     ...(hasSprings(build) ? ['Springs let go with the last string: slacken all evenly.'] : []),
   ]
+}
+
+/** What the action is turned by. */
+const heightBy = (build: Build): string => {
+  const screw = heightScrewOf(traitAt(build, 'bridge', 'mount'))
+  return screw ? `the ${SCREWS[screw].label}s` : 'what the bridge is raised by'
 }
 
 /** What a screw too tight cracks. */
