@@ -30,7 +30,7 @@ const BUILDS: readonly (readonly [string, Build])[] = [
 /** What may be named only where it is. What a strap, a ball or a solder joint has of these words is no part. */
 const NAMES: readonly (readonly [RegExp, (b: Build) => boolean])[] = [
   [/\b(?<!face )guards?\b/i, (b) => b.parts.guard !== undefined],
-  [/neck screws?\b/i, (b) => b.parts['neck-screws'] !== undefined],
+  [/neck screws?\b/i, (b) => !isGlued(b)],
   [/\bclaw\b|vibrato/i, (b) => b.parts.springs !== undefined],
   [/tailpiece/i, (b) => b.parts.tailpiece !== undefined],
   [/ferrules?\b/i, (b) => b.parts.ferrules !== undefined],

@@ -268,11 +268,13 @@ const heightBy = (build: Build): string => {
 const THIN = ['ring-neck', 'ring-bridge', 'guard', 'jack-plate'] as const
 
 /** What is only finger-tight until everything is on. */
-const tightened = ({ parts }: Build): string =>
-  those(
-    ['neck screws by turns and crosswise', parts['neck-screws']],
+const tightened = (build: Build): string => {
+  const { parts } = build
+  return those(
+    ['neck screws by turns and crosswise', !isGlued(build)],
     ['tuners', parts.tuners],
     ['bridge', parts.bridge],
     ['pots', parts['pot-volume'] ?? parts['pot-tone']],
     ['jack', parts.jack],
   )
+}
