@@ -1,5 +1,6 @@
 import type { Build, JobEffect } from '../document/build'
 import { sizeAt, sizeRef, specAt, traitAt, type SizeRef } from '../document/read'
+import { isVibrato } from '../instrument/vibrato'
 import { bandOf } from '../parts/kind'
 import { told } from '../quantity/size'
 
@@ -17,8 +18,6 @@ function atMost(build: Build, ref: SizeRef): number {
 }
 
 const THICKNESS = sizeRef('body', 'thickness')
-/** Vibratos whose springs lie in a room of their own. */
-export const SWINGING: readonly string[] = ['two-stud', 'six-screw', 'double-locking']
 /** A vibrato's springs lie in a room of their own under these. */
 const OVER_SPRINGS = ['pocket.depth', 'route.neck.depth', 'route.middle.depth', 'route.bridge.depth']
 const DEPTHS = [...OVER_SPRINGS, 'control.depth', 'studBoreDepth']
@@ -39,7 +38,7 @@ export function woodLeft(build: Build, { slot, size, delta }: Omit<JobEffect, 'd
 /** Depth of the spring room under the front's cavities; none without a vibrato, and as much as there may be while nobody has said. */
 function springRoom(build: Build): number {
   const mount = traitAt(build, 'bridge', 'mount')
-  const swings = build.parts.bridge !== undefined && (mount === undefined || SWINGING.includes(mount))
+  const swings = build.parts.bridge !== undefined && (mount === undefined || isVibrato(mount))
   return swings && sizeAt(build, sizeRef('body', 'spring.depth')) ? atMost(build, sizeRef('body', 'spring.depth')) : 0
 }
 

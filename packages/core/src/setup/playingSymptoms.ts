@@ -1,5 +1,6 @@
 import { hasSprings } from '../instrument/vibrato'
 import type { Build } from '../document/build'
+import { isGlued } from '../document/read'
 import * as speaks from './playingEvidence'
 
 /** What brings it about, and what cures it. */
@@ -40,6 +41,8 @@ const cause = (id: string, usual: number, says: string, cure: string, more: Pick
 })
 const check = (id: string, minutes: number, asks: string, ...shows: string[]): PlayingCheck => ({ id, asks, minutes, shows })
 const vibrato = { only: hasSprings }
+const bolted = { only: (b: Build) => !isGlued(b) }
+const glued = { only: isGlued }
 
 /** Troubles at playing, in people's words; causes, checks and cures [practice]; how usual each is [ours]. */
 export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
@@ -55,18 +58,23 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
         'Turn its length screw until the spring is tight; a drop of wax or thread lock.',
       ),
       cause('tuner', 3, 'a bushing, nut or button of a tuner is loose', 'Tighten it by hand, not more.'),
-      cause('cover', 2, 'guard, cover or knob hums along', 'A shim of felt under it, or its screw a little tighter.'),
+      cause(
+        'cover',
+        2,
+        'a cover, a plate or something turned on a shaft hums along',
+        'A shim of felt under it, or its screw a little tighter.',
+      ),
       cause('truss', 1, 'the truss rod is slack in its channel', 'A quarter turn tighter, and watch the relief.', {
         speaks: speaks.slackRod,
       }),
       cause('string-end', 2, 'a string’s end or ball end buzzes', 'Clip the end, seat the ball.'),
     ],
     checks: [
-      check('palm-springs', 1, 'Palm flat on the springs’ cover or on the springs: does it stop?', 'springs', 'cover'),
+      check('palm-springs', 1, 'Palm flat on the springs’ cover or on the springs: does it stop?', 'springs'),
       check('touch-head', 1, 'A finger on each tuner in turn while it sounds: does it stop?', 'tuner', 'string-end'),
       check('touch-saddle', 2, 'A screwdriver’s tip lightly on each saddle: does it stop?', 'saddle-spring'),
       check('tap', 1, 'Knock on the neck’s back with strings damped: does it rattle?', 'truss', 'tuner'),
-      check('unplugged', 1, 'Is it heard without the amplifier, and gone with guard and covers held down?', 'cover'),
+      check('unplugged', 1, 'Is it heard without the amplifier, and gone with covers and plates held down?', 'cover'),
     ],
   },
   {
@@ -123,11 +131,18 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
       }),
       cause('bow', 4, 'the neck is straight or bows back', 'Relief first: a quarter turn looser.', { speaks: speaks.backBow }),
       cause('fallen', 2, 'the vibrato has sunk: strings were changed, or a spring slipped', 'Balance first, then the action.', vibrato),
-      cause('hump', 2, 'the board rises where the neck meets the body', 'Level the last frets down, or a thinner shim in the pocket.'),
+      cause(
+        'hump',
+        2,
+        'the board rises where the neck meets the body',
+        'Level the last frets down, or a thinner shim in the pocket.',
+        bolted,
+      ),
+      cause('hump-glued', 2, 'the board rises where the neck meets the body', 'Level the last frets down.', glued),
     ],
     checks: [
       check('low-frets', 1, 'Is it worse on the first five frets than higher up?', 'bow'),
-      check('high-frets', 1, 'Is it worse from fret 12 up?', 'hump', 'low'),
+      check('high-frets', 1, 'Is it worse from fret 12 up?', 'hump', 'hump-glued', 'low'),
       check('gap', 2, 'Is the gap under the bridge’s back edge smaller than it was?', 'fallen'),
       check('soft', 1, 'Is it gone when you play softly?', 'low'),
     ],
@@ -181,19 +196,34 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
     label: 'The bridge is at its stop and the strings are still high',
     causes: [
       cause('angle', 6, 'the neck stands too flat in its pocket', 'A tapered shim at the pocket’s end: see Action for how thick.', {
+        ...bolted,
         speaks: speaks.stillHigh,
       }),
+      cause(
+        'angle-glued',
+        4,
+        'the neck was glued in too flat, or has come forward since',
+        'Lower saddles or a lower bridge first; else the joint is opened by steam and set anew, which is a workshop’s job.',
+        { ...glued, speaks: speaks.stillHigh },
+      ),
       cause('relief', 3, 'too much relief', 'Tighten first: it takes half of itself off the action.', { speaks: speaks.muchRelief }),
       cause('float', 3, 'the vibrato stands up', 'Balance it: half to three quarters of the gap is at the saddle.', {
         ...vibrato,
         speaks: speaks.floatsHigh,
       }),
-      cause('pocket', 2, 'dust, film or an old shim under the heel’s front', 'Neck off, look, clean.'),
+      cause('pocket', 2, 'dust, film or an old shim under the heel’s front', 'Neck off, look, clean.', bolted),
     ],
     checks: [
       check('gap-8', 2, 'Is the gap over fret 8 more than 0.4 mm, held at first and last fret?', 'relief'),
       check('edge', 1, 'Does the back edge stand more than 2 mm off the body?', 'float'),
-      check('straight', 3, 'A long straight edge on the frets: does it land under the lowest place of the saddles?', 'angle', 'pocket'),
+      check(
+        'straight',
+        3,
+        'A long straight edge on the frets: does it land under the lowest place of the saddles?',
+        'angle',
+        'angle-glued',
+        'pocket',
+      ),
       check('heel', 15, 'With the neck off: is there anything in the pocket’s mouth?', 'pocket'),
     ],
   },
@@ -204,7 +234,8 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
       cause('stretch', 6, 'new strings settle', 'Stretch and tune until they stay.'),
       cause('nut', 4, 'strings hang in the nut', 'Polish and widen the slots a hair, graphite.', { speaks: speaks.hangsAtNut }),
       cause('post', 3, 'the string slips on its post', 'Wind it new: two or three turns downwards, locked under itself.'),
-      cause('screw', 2, 'a tuner’s or the neck’s screw is loose', 'Tighten it; snug is enough.'),
+      cause('screw', 2, 'a tuner’s or the neck’s screw is loose', 'Tighten it; snug is enough.', bolted),
+      cause('screw-glued', 2, 'a tuner’s screw is loose', 'Tighten it; snug is enough.', glued),
       cause('weather', 2, 'the room changed', 'Leave it a day in the room; relief again.'),
       cause('balance', 2, 'the vibrato has no stable rest', 'See its tab: more or stiffer springs, or lay it down.', {
         ...vibrato,
@@ -214,8 +245,8 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
     checks: [
       check('new', 1, 'Are the strings younger than a day?', 'stretch'),
       check('tick', 1, 'Does the nut tick when you tune slowly?', 'nut'),
-      check('one', 2, 'Is it always the same string?', 'post', 'nut', 'screw'),
-      check('wiggle', 1, 'Does the neck or a tuner give when you push it?', 'screw'),
+      check('one', 2, 'Is it always the same string?', 'post', 'nut', 'screw', 'screw-glued'),
+      check('wiggle', 1, 'Does the neck or a tuner give when you push it?', 'screw', 'screw-glued'),
       check('all', 2, 'Do all of them drift the same way, day by day?', 'weather'),
       check('arm', 2, 'Does each round of tuning put the others further off?', 'balance'),
     ],

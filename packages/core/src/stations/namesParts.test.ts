@@ -3,6 +3,9 @@ import { newBuild, type Build } from '../document/build'
 import { isGlued, traitAt } from '../document/read'
 import { evaluate } from '../evaluate/evaluate'
 import { START_IDS, STARTING_SETS, type StartId } from '../parts/starting/sets'
+import { causesOf, FILM_SYMPTOMS } from '../finish/troubles'
+import { PLAYING_SYMPTOMS } from '../setup/playingSymptoms'
+import { playingDiagnosis } from '../setup/playingTroubles'
 import { aBass } from '../testing/aBass'
 import { fullBuild, without } from '../testing/fullBuild'
 import { aLefty, anEight, aTwelve } from '../testing/otherMakes'
@@ -31,7 +34,7 @@ const BUILDS: readonly (readonly [string, Build])[] = [
 const NAMES: readonly (readonly [RegExp, (b: Build) => boolean])[] = [
   [/\b(?<!face )guards?\b/i, (b) => b.parts.guard !== undefined],
   [/neck screws?\b/i, (b) => !isGlued(b)],
-  [/\bclaw\b|vibrato/i, (b) => b.parts.springs !== undefined],
+  [/\bclaw\b|vibrato|springs’ cover/i, (b) => b.parts.springs !== undefined],
   [/tailpiece/i, (b) => b.parts.tailpiece !== undefined],
   [/ferrules?\b/i, (b) => b.parts.ferrules !== undefined],
   [/string tree/i, (b) => b.parts['string-tree'] !== undefined],
@@ -42,7 +45,7 @@ const NAMES: readonly (readonly [RegExp, (b: Build) => boolean])[] = [
     /\bstuds?\b/i,
     (b) => b.parts.tailpiece !== undefined || ['two-stud', 'double-locking', 'post'].includes(traitAt(b, 'bridge', 'mount') ?? ''),
   ],
-  [/mask the pocket|pocket: film/i, (b) => !isGlued(b)],
+  [/mask the pocket|pocket: film|neck off|(?<!taper )shim (?:at|in) the pocket|neck’s screw|tapered shim/i, (b) => !isGlued(b)],
 ]
 /** Sheets to copy another instrument by, which may have anything. */
 const OF_ANOTHER = /^measuring-/
@@ -52,6 +55,13 @@ function* textsOf(build: Build): Generator<readonly [where: string, text: string
   for (const s of results.plan.steps) for (const text of [s.title, s.why, ...s.cautions]) yield [`step ${s.id}`, text]
   for (const c of results.drill)
     for (const text of [c.says, c.located, c.goesIn, ...c.first, ...c.steps, ...c.mind]) yield [`hole ${c.id}`, text]
+  for (const symptom of PLAYING_SYMPTOMS) {
+    const { suspects, open } = playingDiagnosis(build, symptom)
+    for (const text of [...suspects.flatMap((s) => [s.says, s.cure]), ...open.map((c) => c.asks)]) yield [`trouble ${symptom.id}`, text]
+  }
+  for (const symptom of FILM_SYMPTOMS)
+    for (const text of [...causesOf(build, symptom).map((d) => d.says), ...symptom.ways.map((w) => w.says)])
+      yield [`film ${symptom.id}`, text]
   for (const sheet of sheetsOf(build, results).filter((s) => !OF_ANOTHER.test(s.id))) {
     const texts: string[] = []
     JSON.stringify(sheet.blocks, (_, v: unknown) => (typeof v === 'string' ? texts.push(v) : v))

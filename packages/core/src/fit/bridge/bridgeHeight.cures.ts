@@ -5,6 +5,7 @@ import type { Cure } from '../../judge/joint'
 import { landing, toldAt } from '../../judge/known'
 import type { Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
+import { cardSays, neckTaper, willBeGlued } from './neckTaper'
 import { SHIM_DOUBT, sideSetting, tiltJob } from './sideSetting'
 
 export function tiltCures(build: Build, above: Distribution): Cure[] {
@@ -13,8 +14,9 @@ export function tiltCures(build: Build, above: Distribution): Cure[] {
   if (!side || !least) return []
   const card = (Math.atan(CARD / side.heel) * 180) / Math.PI
   const plan = tiltJob(side.heel, least.tilt)
+  const taper = neckTaper(build)
   return [
-    ...(traitAt(build, 'neck', 'tiltScrew') === 'screw'
+    ...(traitAt(build, 'neck', 'tiltScrew') === 'screw' && !willBeGlued(build)
       ? [
           {
             id: 'tilt-screw',
@@ -28,35 +30,39 @@ export function tiltCures(build: Build, above: Distribution): Cure[] {
       : []),
     {
       id: 'taper-shim',
-      job: `Tilt the neck ${least.tilt.toFixed(2)}° back: a tapered shim, ${printMm(least.shim)} mm at the pocket’s end.`,
-      how: `A full-length taper supports the whole heel. A plastic card (${CARD} mm) at the end would give ${card.toFixed(2)}° and raise the plane ${printMm(riseOver(side.reach, card), 1)} mm at the saddle.`,
+      job: `Tilt the neck ${least.tilt.toFixed(2)}° back: ${taper.what}, ${printMm(least.shim)} mm at the pocket’s end.`,
+      how: `${taper.how}${cardSays(build, card, printMm(riseOver(side.reach, card), 1))}`,
       gives: 'nothing',
-      tools: ['tapered shim', 'screwdriver'],
+      tools: taper.tools,
       plan,
     },
-    {
-      id: 'strip-shim',
-      job: `Or a strip ${printMm(least.strip)} mm thick and ${STRIP} mm wide at the back of the pocket.`,
-      how: 'Quick and easy to undo; the heel lies on its front edge and is hollow before it. Both ways are practised.',
-      gives: 'nothing',
-      tools: ['card or veneer', 'scissors'],
-      plan,
-    },
-    ...middleCure(side),
+    ...(willBeGlued(build)
+      ? []
+      : [
+          {
+            id: 'strip-shim',
+            job: `Or a strip ${printMm(least.strip)} mm thick and ${STRIP} mm wide at the back of the pocket.`,
+            how: 'Quick and easy to undo; the heel lies on its front edge and is hollow before it. Both ways are practised.',
+            gives: 'nothing',
+            tools: ['card or veneer', 'scissors'],
+            plan,
+          },
+        ]),
+    ...middleCure(build, side),
   ]
 }
 
 /** The other goal: the bridge in the middle of its range, room to spare either way. */
-function middleCure(side: SideSetting): Cure[] {
+function middleCure(build: Build, side: SideSetting): Cure[] {
   const middle = tiltFor(side, { reach: 'middle' })
   if (!middle) return []
   return [
     {
       id: 'shim-to-middle',
       job: `Or tilt it ${middle.tilt.toFixed(2)}° (${printMm(middle.shim)} mm at the end): the bridge then stands mid-range.`,
-      how: 'More shim than needed now; leaves room both ways and a steeper string over the saddles.',
+      how: 'More than needed now; leaves room both ways and a steeper string over the saddles.',
       gives: 'nothing',
-      tools: ['tapered shim', 'screwdriver'],
+      tools: neckTaper(build).tools,
       plan: tiltJob(side.heel, middle.tilt),
     },
   ]
@@ -94,10 +100,10 @@ export function raiseCures(build: Build, lack: number, below: Distribution): Cur
       ? [
           {
             id: 'less-tilt',
-            job: `Tip the neck ${Math.abs(least.tilt).toFixed(2)}° forward: a shim of ${printMm(least.shim)} mm at the pocket’s mouth.`,
-            how: 'Takes out a shim at the end first, where there is one. It lifts the heel at the mouth by as much, which is reckoned in; the strings get flatter over the saddles.',
+            job: `Tip the neck ${Math.abs(least.tilt).toFixed(2)}° forward: ${willBeGlued(build) ? neckTaper(build).what : 'a shim'}, ${printMm(least.shim)} mm at the pocket’s mouth.`,
+            how: `${willBeGlued(build) ? neckTaper(build).how : 'Takes out a shim at the end first, where there is one.'} It lifts the heel at the mouth by as much, which is reckoned in; the strings get flatter over the saddles.`,
             gives: 'nothing',
-            tools: ['tapered shim', 'screwdriver'],
+            tools: neckTaper(build).tools,
             plan: tiltJob(side.heel, least.tilt),
           },
         ]

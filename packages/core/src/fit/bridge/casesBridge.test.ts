@@ -7,12 +7,12 @@ import { changed, fullBuild } from '../../testing/fullBuild'
 /** Hard moments of real work at the bridge and of the whole, with the numbers a bench meets. [practice], sums [physics]. */
 
 describe('bridge and neck angle', () => {
-  const set = (low: number, high: number, more: Sizes = {}) =>
+  const set = (low: number, high: number, more: Sizes = {}, held: 'bolt' | 'set' = 'bolt') =>
     withRest(
       aBuild(
         {
           body: body(more),
-          neck: neck(),
+          neck: neck({}, { joint: held }),
           nut: aPart('nut', { spread: 35, slot: 0.4 }),
           bridge: aPart(
             'bridge',
@@ -35,6 +35,15 @@ describe('bridge and neck angle', () => {
     expect(j.cures.map((c) => c.id)).toEqual(expect.arrayContaining(['taper-shim', 'strip-shim', 'shim-to-middle']))
     expect(jointIn(cured(b, 'bridge-height'), 'bridge-height').checks[0]!.raw.chances['wont-go']).toBeLessThan(0.01)
     expect(jointIn(b, 'bridge-height').tables[0]!.rows.map((r) => r[0])).toEqual(['0°', '0.25°', '0.5°', '0.62° card', '1°'])
+  })
+  it('a neck that is glued in stands on no card, no strip and no screw: a taper that touches everywhere, of the same height', () => {
+    const flat = (held: 'bolt' | 'set') => jointIn(set(13.6, 20, { 'pocket.tilt': [0, 'rule', 0.03] }, held), 'bridge-height')
+    const [bolted, glued] = [flat('bolt'), flat('set')]
+    expect(glued.cures.map((c) => c.id)).toEqual(['taper-shim', 'shim-to-middle'])
+    expect(glued.cures.map((c) => `${c.job} ${c.how} ${c.tools.join(' ')}`).join(' ')).not.toMatch(/tapered shim|plastic card|screw/)
+    expect(glued.cures[0]!.job).toContain('glued under the heel')
+    expect(glued.cures[0]!.plan).toEqual(bolted.cures[0]!.plan)
+    expect(bolted.cures[0]!.job).toContain('a tapered shim')
   })
   it('strings too low on a long-scale conversion: a plate, and its thickness', () => {
     const low = (mount: string) => jointIn(changed(set(6, 10.5), {}, { 'bridge/mount': mount }), 'bridge-height')

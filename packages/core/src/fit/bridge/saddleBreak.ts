@@ -1,3 +1,4 @@
+import { neckTaper } from './neckTaper'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
@@ -103,10 +104,10 @@ function steeperCures(build: Build, low: number, flat: boolean): Cure[] {
   return [
     {
       id: 'tilt-for-break',
-      job: `Or tilt the neck ${goal.tilt.toFixed(2)}° back, ${printMm(goal.shim)} mm at the pocket’s end: the strings then break by ${low}°.`,
+      job: `Or tilt the neck ${goal.tilt.toFixed(2)}° back, ${neckTaper(build).what}, ${printMm(goal.shim)} mm at the pocket’s end: the strings then break by ${low}°.`,
       how: `The saddles go up to ${printMm(goal.saddle, 1)} mm. A steeper string also holds pitch better.`,
       gives: 'nothing',
-      tools: ['tapered shim'],
+      tools: neckTaper(build).tools,
       plan: tiltJob(side!.heel, goal.tilt),
     },
   ]
@@ -161,7 +162,7 @@ function path(build: Build): Question[] {
                     job: 'Tilt the neck back a little, so that the saddles stand higher and the strings clear the bridge’s back.',
                     how: 'See neck angle and bridge height. Or file a shallow groove under each string, deburred.',
                     gives: 'nothing',
-                    tools: ['tapered shim'],
+                    tools: neckTaper(build).tools,
                   },
             ],
     },

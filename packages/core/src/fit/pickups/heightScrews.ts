@@ -7,7 +7,7 @@ import { drawnAt, gapOf, sizeIn, traitIn } from '../../judge/known'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { longestScrew, OTHER_SCREW } from '../../judge/otherScrew'
-import { SWINGING } from '../../judge/whatStays'
+import { isVibrato } from '../../instrument/vibrato'
 import { FACE_GUARD } from '../../physics/pilot'
 
 /**
@@ -72,9 +72,7 @@ export function screwBite(build: Build, place: PickupPlace): Question[] {
 
 /** What lies under the front's cavities: wood to the back, or only to the room of a vibrato's springs. */
 export const underCavities = (mount: string | undefined): { less: readonly (readonly [factor: number, ref: SizeRef])[]; face: string } =>
-  mount !== undefined && SWINGING.includes(mount)
-    ? { less: [[-1, sizeRef('body', 'spring.depth')]], face: 'the spring room' }
-    : { less: [], face: 'the body’s back' }
+  isVibrato(mount) ? { less: [[-1, sizeRef('body', 'spring.depth')]], face: 'the spring room' } : { less: [], face: 'the body’s back' }
 
 /** The other end of the travel: run right down, the tip of a screw in the body stands as deep as the ears and its own length together. */
 export function tipInBody(build: Build, place: PickupPlace): Question[] {
