@@ -1,3 +1,4 @@
+import { willBeGlued } from './neckTaper'
 import type { Build } from '../../document/build'
 import { sizeRef, traitAt } from '../../document/read'
 import { pt } from '../../geometry/point'
@@ -23,7 +24,8 @@ const RANGE_BANDS: readonly Band[] = [
 ]
 
 /** Tilts people try, degrees: a quarter, half, the plastic card under 70 mm, one. [practice] */
-const TRIED = [0, 0.25, 0.5, 0.62, 1]
+const BY_CARD = 0.62
+const TRIED = [0, 0.25, 0.5, BY_CARD, 1]
 
 /** What each of the usual tilts would do: shim, saddle height, what is left to the stops, the string's angle. [physics] */
 function tiltTable(build: Build): DetailTable[] {
@@ -32,11 +34,18 @@ function tiltTable(build: Build): DetailTable[] {
   return [
     {
       title: 'Added tilt, and what it gives',
-      columns: ['tilt', 'shim at the end', 'saddle', 'to lowest', 'to highest', ...(side.held ? ['over the saddle'] : [])],
-      rows: TRIED.map((t) => {
+      columns: [
+        'tilt',
+        willBeGlued(build) ? 'taper at the end' : 'shim at the end',
+        'saddle',
+        'to lowest',
+        'to highest',
+        ...(side.held ? ['over the saddle'] : []),
+      ],
+      rows: TRIED.filter((t) => t !== BY_CARD || !willBeGlued(build)).map((t) => {
         const a = afterTilt(side, t)
         return [
-          t === 0.62 ? '0.62° card' : `${t}°`,
+          t === BY_CARD ? `${t}° card` : `${t}°`,
           `${printMm(a.shim)} mm`,
           `${printMm(a.saddle, 1)} mm`,
           `${printMm(a.toLowest, 1)} mm`,

@@ -44,6 +44,9 @@ describe('bridge and neck angle', () => {
     expect(glued.cures[0]!.job).toContain('glued under the heel')
     expect(glued.cures[0]!.plan).toEqual(bolted.cures[0]!.plan)
     expect(bolted.cures[0]!.job).toContain('a tapered shim')
+    const tried = (j: typeof bolted) => [j.tables[0]!.columns[1], ...j.tables[0]!.rows.map((r) => r[0])]
+    expect(tried(glued)).toEqual(['taper at the end', '0°', '0.25°', '0.5°', '1°'])
+    expect(tried(bolted)).toContain('0.62° card')
   })
   it('strings too low on a long-scale conversion: a plate, and its thickness', () => {
     const low = (mount: string) => jointIn(changed(set(6, 10.5), {}, { 'bridge/mount': mount }), 'bridge-height')
