@@ -67,6 +67,9 @@ export const isSaid = (build: Build, ...refs: readonly SizeRef[]): boolean => re
 /** Is the neck glued in? It then goes in before any finish, and has no screws. */
 export const isGlued = (build: Build): boolean => traitAt(build, 'neck', 'joint') === 'set'
 
+/** A nut that clamps its strings: hard metal, set in height by what lies under it. Nothing of it is filed. */
+export const hasLockingNut = (build: Build): boolean => traitAt(build, 'nut', 'type') === 'locking'
+
 /** All of the sizes asked for, or the list of those missing. */
 export function sizesFor<const K extends string>(
   build: Build,

@@ -10,7 +10,10 @@ import { changed, fullBuild } from '../testing/fullBuild'
 import { measuredBuild } from '../testing/setup'
 import { chokes, chokeSays, pushFor } from './choke'
 import { setupModel } from './model'
+import { nutMove } from './nutMove'
 import { nutSlots } from './nutSlots'
+import { PLAYING_SYMPTOMS } from './playingSymptoms'
+import { playingDiagnosis } from './playingTroubles'
 import { overChord, saddleArch } from './saddleArch'
 import { neckShim, nutShim } from './shims'
 import { setupResult } from './setupResult'
@@ -153,6 +156,36 @@ describe('shims', () => {
         nutSlots(read(deep, { what: 'sliver', string: 2, value: 0.2 }, { what: 'sliver', string: 5, value: 0.21 }), setupModel(deep)),
       ),
     ).toBeDefined()
+  })
+})
+
+describe('a nut that clamps its strings', () => {
+  const locked = (...slivers: number[]) =>
+    read(bare({}, { 'nut/type': 'locking' }), ...slivers.map((value, i): SetupReading => ({ what: 'sliver', string: i + 1, value })))
+  const work = (b: Build) => nutSlots(b, setupModel(b))
+  const says = (b: Build) => nutMove(work(b), true).says
+  it('is lowered as a whole, by no more than its lowest string allows', () => {
+    const b = locked(0.5, 0.6, 0.6, 0.6, 0.6, 0.6)
+    const least = Math.min(...work(b).map((s) => s.file))
+    expect(least).toBeGreaterThan(0.2)
+    expect(says(b)).toBe(`Lower the whole nut by ${least.toFixed(2)} mm: thinner shims, or its shelf deeper. Then read again.`)
+    for (const s of work(b)) expect(s.says).toMatch(/Nothing is filed/)
+  })
+  it('is raised by what its deepest string lacks, to a hair: nothing is left to file', () => {
+    const b = locked(0.2, 0, 0.2, 0.2, 0.01, 0.2)
+    const lack = Math.max(...work(b).map((s) => -s.file))
+    expect(nutShim(work(b), true)!.thickness).toBeCloseTo(lack, 12)
+    expect(nutShim(work(b))!.thickness).toBeCloseTo(lack + 0.1, 12)
+    expect(says(b)).toBe(`Strings 2 and 5 lie too deep: shims of ${lack.toFixed(2)} mm more under the nut.`)
+  })
+  it('where only some stand high, one end of it goes down', () =>
+    expect(says(locked(0.16, 0.17, 0.18, 0.19, 0.6, 0.6))).toMatch(
+      /^Strings 5 and 6 stand high, the others do not: thinner shims at that end/,
+    ))
+  it('nothing of it is polished, widened or filled for any trouble', () => {
+    for (const symptom of PLAYING_SYMPTOMS)
+      for (const s of playingDiagnosis(locked(0.5, 0, 0.6, 0.6, 0.6, 0.6), symptom).suspects)
+        if (/nut|slot|clamp/.test(s.says)) expect(`${s.says}: ${s.cure}`).not.toMatch(/polish|widen|fill it|file/i)
   })
 })
 

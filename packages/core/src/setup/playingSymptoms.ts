@@ -1,6 +1,6 @@
 import { hasSprings } from '../instrument/vibrato'
 import type { Build } from '../document/build'
-import { isGlued } from '../document/read'
+import { hasLockingNut, isGlued } from '../document/read'
 import * as speaks from './playingEvidence'
 
 /** What brings it about, and what cures it. */
@@ -43,6 +43,8 @@ const check = (id: string, minutes: number, asks: string, ...shows: string[]): P
 const vibrato = { only: hasSprings }
 const bolted = { only: (b: Build) => !isGlued(b) }
 const glued = { only: isGlued }
+const filed = { only: (b: Build) => !hasLockingNut(b) }
+const clamped = { only: hasLockingNut }
 
 /** Troubles at playing, in people's words; causes, checks and cures [practice]; how usual each is [ours]. */
 export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
@@ -105,19 +107,21 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
     id: 'open-buzz',
     label: 'Buzzes open only',
     causes: [
-      cause('slot-low', 6, 'the nut’s slot is too deep', 'Fill it or shim the nut: see Nut.', { speaks: speaks.lowSlots }),
+      cause('slot-low', 6, 'the nut’s slot is too deep', 'Fill it or shim the nut: see Nut.', { ...filed, speaks: speaks.lowSlots }),
+      cause('nut-low', 6, 'the nut stands too low', 'A shim under all of it: see Nut.', { ...clamped, speaks: speaks.lowSlots }),
       cause(
         'slot-shape',
         3,
         'the slot slopes back or is wider than the string: it rings in the slot',
         'Its highest point at the front; file the floor towards the tuner.',
+        filed,
       ),
       cause('bow', 2, 'the neck bows back', 'A quarter turn looser: see Relief.', { speaks: speaks.backBow }),
       cause('behind', 2, 'the string sings behind the nut', 'A tree, or a bit of felt behind the nut.'),
     ],
     checks: [
       check('damp-behind', 1, 'Damp the strings behind the nut: is it gone?', 'behind'),
-      check('hold-3', 1, 'Held at fret 3: does the string touch fret 1?', 'slot-low'),
+      check('hold-3', 1, 'Held at fret 3: does the string touch fret 1?', 'slot-low', 'nut-low'),
       check('capo', 2, 'Held down at fret 1: does it buzz on still?', 'bow'),
       check('push-slot', 1, 'A finger pressing the string into its slot: is it gone?', 'slot-shape'),
     ],
@@ -152,9 +156,18 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
     label: 'The arm sticks or the pitch stays off after it',
     causes: [
       cause('nut', 5, 'strings hang in the nut', 'Polish and widen the slots a hair, graphite in them.', {
-        ...vibrato,
+        only: (b) => hasSprings(b) && !hasLockingNut(b),
         speaks: speaks.hangsAtNut,
       }),
+      cause(
+        'clamp',
+        3,
+        'a string slips in a clamp',
+        'The nut’s clamps closed tighter; at the bridge, the string’s end square in its jaw.',
+        {
+          only: (b) => hasSprings(b) && hasLockingNut(b),
+        },
+      ),
       cause('edge', 3, 'knife edges or their studs are notched', 'Smooth or replace; never adjust studs at full pull.', {
         ...vibrato,
         speaks: speaks.hangsAtBridge,
@@ -170,7 +183,7 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
       cause('socket', 2, 'the arm’s own socket binds or is loose', 'Clean its thread, a washer or tape on it.', vibrato),
     ],
     checks: [
-      check('dive', 4, 'Tuned, arm down and let go: are single strings sharp?', 'nut'),
+      check('dive', 4, 'Tuned, arm down and let go: are single strings sharp?', 'nut', 'clamp'),
       check('all-flat', 4, 'Are all strings off alike, and a push on the arm brings them home?', 'edge', 'rub'),
       check('tick', 1, 'Does the nut tick when you tune slowly?', 'nut'),
       check('hand', 2, 'Without strings pulling, does the plate swing freely by hand?', 'socket', 'stretch', 'nut'),
@@ -181,13 +194,14 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
     id: 'stiff-low',
     label: 'Hard to press, sharp on the first frets',
     causes: [
-      cause('slot-high', 6, 'the nut’s slots are too high', 'File them: see Nut.', { speaks: speaks.highSlots }),
+      cause('slot-high', 6, 'the nut’s slots are too high', 'File them: see Nut.', { ...filed, speaks: speaks.highSlots }),
+      cause('nut-high', 6, 'the nut stands too high', 'Shims out, or its shelf deeper: see Nut.', { ...clamped, speaks: speaks.highSlots }),
       cause('relief', 3, 'too much relief', 'A quarter turn tighter: see Relief.', { speaks: speaks.muchRelief }),
       cause('gauge', 2, 'strings are heavier than the hand likes', 'A lighter set: see Strings, then relief and balance again.'),
     ],
     checks: [
-      check('hold-3', 1, 'Held at fret 3: can you see daylight over fret 1?', 'slot-high'),
-      check('capo', 1, 'With a clamp at fret 1, is it easy?', 'slot-high'),
+      check('hold-3', 1, 'Held at fret 3: can you see daylight over fret 1?', 'slot-high', 'nut-high'),
+      check('capo', 1, 'With a clamp at fret 1, is it easy?', 'slot-high', 'nut-high'),
       check('gap-8', 2, 'Held at first and last fret: is the gap over fret 8 more than 0.4 mm?', 'relief'),
     ],
   },
@@ -232,7 +246,8 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
     label: 'Will not stay in tune',
     causes: [
       cause('stretch', 6, 'new strings settle', 'Stretch and tune until they stay.'),
-      cause('nut', 4, 'strings hang in the nut', 'Polish and widen the slots a hair, graphite.', { speaks: speaks.hangsAtNut }),
+      cause('nut', 4, 'strings hang in the nut', 'Polish and widen the slots a hair, graphite.', { ...filed, speaks: speaks.hangsAtNut }),
+      cause('clamp', 3, 'a string slips in the nut’s clamp', 'Close it tighter; the string lies square under it.', clamped),
       cause('post', 3, 'the string slips on its post', 'Wind it new: two or three turns downwards, locked under itself.'),
       cause('screw', 2, 'a tuner’s or the neck’s screw is loose', 'Tighten it; snug is enough.', bolted),
       cause('screw-glued', 2, 'a tuner’s screw is loose', 'Tighten it; snug is enough.', glued),
@@ -245,7 +260,7 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
     checks: [
       check('new', 1, 'Are the strings younger than a day?', 'stretch'),
       check('tick', 1, 'Does the nut tick when you tune slowly?', 'nut'),
-      check('one', 2, 'Is it always the same string?', 'post', 'nut', 'screw', 'screw-glued'),
+      check('one', 2, 'Is it always the same string?', 'post', 'nut', 'clamp', 'screw', 'screw-glued'),
       check('wiggle', 1, 'Does the neck or a tuner give when you push it?', 'screw', 'screw-glued'),
       check('all', 2, 'Do all of them drift the same way, day by day?', 'weather'),
       check('arm', 2, 'Does each round of tuning put the others further off?', 'balance'),

@@ -1,3 +1,4 @@
+import { hasLockingNut } from '../document/read'
 import type { Build } from '../document/build'
 import { setupReading } from '../document/setupReadings'
 import { capital, theStrings } from '../quantity/words'
@@ -21,14 +22,21 @@ export function returnTest(build: Build): Return[] {
   return Array.from({ length: build.strings }, (_, i) => {
     const string = i + 1
     const [dive, raise] = (['dive', 'raise'] as const).map((what) => setupReading(build, { what, string }))
-    return { string, ...(dive === undefined ? {} : { dive }), ...(raise === undefined ? {} : { raise }), says: says(dive, raise) }
+    return {
+      string,
+      ...(dive === undefined ? {} : { dive }),
+      ...(raise === undefined ? {} : { raise }),
+      says: says(dive, raise, hasLockingNut(build) ? CLAMP : NUT),
+    }
   })
 }
 
 const NUT = 'it rubs at the nut or a string tree: slot polished and widened a hair, graphite, tree loosened'
 const BRIDGE = 'the bridge does not come home: knife edges, springs that rub, a screw that binds, a ball end not seated'
 
-function says(dive: number | undefined, raise: number | undefined): string {
+const CLAMP = 'it slips in the nut’s clamp: closed tighter, the string’s end square under it'
+
+function says(dive: number | undefined, raise: number | undefined, nut: string): string {
   if (dive === undefined && raise === undefined) return 'Tune, arm down, let go, read; tune, arm up, let go, read.'
   const at = [
     ...(dive !== undefined && Math.abs(dive) > GOOD ? [dive > 0 ? 'nut' : 'bridge'] : []),
@@ -39,7 +47,7 @@ function says(dive: number | undefined, raise: number | undefined): string {
   if (both.size === 2)
     return 'Sharp both ways or flat both ways: strings are not stretched yet, or slip at the tuner; stretch and read again.'
   return both.has('nut')
-    ? `Hangs ${dive !== undefined && dive > GOOD ? 'sharp after a dive' : 'flat after a pull'}: ${NUT}.`
+    ? `Hangs ${dive !== undefined && dive > GOOD ? 'sharp after a dive' : 'flat after a pull'}: ${nut}.`
     : `${BRIDGE[0]!.toUpperCase()}${BRIDGE.slice(1)}.`
 }
 

@@ -1,3 +1,4 @@
+import { hasLockingNut } from '../document/read'
 import type { Build } from '../document/build'
 import { sizeAt } from '../document/read'
 import { setupReading } from '../document/setupReadings'
@@ -62,7 +63,7 @@ export function setupResult(build: Build): SetupResult {
     targets,
     pulls,
     total: pulls.reduce((s, p) => s + p.newton, 0),
-    moves: [reliefMove(build, targets), ...floatMove(build), nutMove(nut), action.move],
+    moves: [reliefMove(build, targets), ...floatMove(build), nutMove(nut, hasLockingNut(build)), action.move],
     nut,
     actions: model.strings.map((s) => {
       const asked = { what: 'action', string: s.number } as const

@@ -9,10 +9,16 @@ import { toldAt } from '../judge/known'
 const SPARE = 0.1
 
 /** Thickness of a shim under the whole nut that saves the deepest slot, mm; nothing where none is too deep. */
-export function nutShim(slots: readonly SlotWork[]): { thickness: number; says: string } | undefined {
+export function nutShim(slots: readonly SlotWork[], locking = false): { thickness: number; says: string } | undefined {
   const low = slots.filter((s) => s.state === 'low')
   if (!low.length) return undefined
-  const thickness = Math.max(...low.map((s) => -s.file)) + SPARE
+  const lack = Math.max(...low.map((s) => -s.file))
+  if (locking)
+    return {
+      thickness: lack,
+      says: `Metal shims of ${lack.toFixed(2)} mm more under the nut, its full length and width, lift every string by that; its screws tight before it is read again.`,
+    }
+  const thickness = lack + SPARE
   return {
     thickness,
     says: `A shim of ${thickness.toFixed(2)} mm under the whole nut, veneer, bone or card soaked in thin glue, lifts every slot; then each is filed to its number again. More than half a millimetre: a new nut.`,

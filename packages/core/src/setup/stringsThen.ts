@@ -1,3 +1,4 @@
+import { hasLockingNut } from '../document/read'
 import { hasSprings } from '../instrument/vibrato'
 import type { Build, Tuning } from '../document/build'
 import { readingsOf, setupReading } from '../document/setupReadings'
@@ -93,7 +94,10 @@ export function stringsThen(build: Build, other: OtherStrings): StringsThen {
     )
   else if (moved && hasSprings(build))
     says.push(`A vibrato ${after > before ? 'rises' : 'sinks'}: its springs are set again before anything else.`)
-  const thicker = will.filter((p) => p.gauge > (was.find((w) => w.number === p.number)?.gauge ?? p.gauge) + 0.02)
+  // A clamp takes any string.
+  const thicker = hasLockingNut(build)
+    ? []
+    : will.filter((p) => p.gauge > (was.find((w) => w.number === p.number)?.gauge ?? p.gauge) + 0.02)
   if (thicker.length === 1)
     says.push(`The slot of string ${thicker[0]!.number} is cut for a thinner one: widen it first, or the string rides high and sticks.`)
   else if (thicker.length) {

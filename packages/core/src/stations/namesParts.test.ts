@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { newBuild, type Build } from '../document/build'
-import { isGlued, traitAt } from '../document/read'
+import { hasLockingNut, isGlued, traitAt } from '../document/read'
 import { evaluate } from '../evaluate/evaluate'
 import { START_IDS, STARTING_SETS, type StartId } from '../parts/starting/sets'
 import { causesOf, FILM_SYMPTOMS } from '../finish/troubles'
 import { PLAYING_SYMPTOMS } from '../setup/playingSymptoms'
 import { playingDiagnosis } from '../setup/playingTroubles'
 import { aBass } from '../testing/aBass'
-import { fullBuild, without } from '../testing/fullBuild'
+import { changed, fullBuild, without } from '../testing/fullBuild'
 import { aLefty, anEight, aTwelve } from '../testing/otherMakes'
 import { sheetsOf } from './things'
 
@@ -28,6 +28,7 @@ const BUILDS: readonly (readonly [string, Build])[] = [
   ['bass', aBass()],
   ['twelve strings', aTwelve()],
   ['eight strings', anEight()],
+  ['locking nut', changed(fullBuild(), {}, { 'bridge/mount': 'double-locking', 'nut/type': 'locking' })],
   ['no guard, no switch, no knobs', without(fullBuild(), 'guard', 'switch', 'knobs')],
 ]
 /** What may be named only where it is. What a strap, a ball or a solder joint has of these words is no part. */
@@ -45,6 +46,7 @@ const NAMES: readonly (readonly [RegExp, (b: Build) => boolean])[] = [
     /\bstuds?\b/i,
     (b) => b.parts.tailpiece !== undefined || ['two-stud', 'double-locking', 'post'].includes(traitAt(b, 'bridge', 'mount') ?? ''),
   ],
+  [/bone dust|nut files?\b|filed to a tenth|too high, file|file them: see nut|graphite/i, (b) => !hasLockingNut(b)],
   [/mask the pocket|pocket: film|neck off|(?<!taper )shim (?:at|in) the pocket|neck’s screw|tapered shim/i, (b) => !isGlued(b)],
 ]
 /** Sheets to copy another instrument by, which may have anything. */

@@ -1,4 +1,4 @@
-import { NUT_SCHOOLS, nutShim, nutTargetsOf, setSetup, slotSpacing, type NutSchool, type SetupResult } from '@snug/core'
+import { hasLockingNut, NUT_SCHOOLS, nutShim, nutTargetsOf, setSetup, slotSpacing, type NutSchool, type SetupResult } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -16,7 +16,8 @@ export default function NutTab({ setup }: { setup: SetupResult }) {
   const drawing = useSetupDrawing()
   const [seen, setSeen] = useState(1)
   const hand = setup.nut.find((s) => s.number === seen) ?? setup.nut[0]!
-  const shim = useMemo(() => nutShim(setup.nut), [setup.nut])
+  const locking = hasLockingNut(build)
+  const shim = useMemo(() => nutShim(setup.nut, locking), [setup.nut, locking])
   const spacing = useMemo(() => slotSpacing(build), [build])
   return (
     <Workspace
@@ -40,7 +41,7 @@ export default function NutTab({ setup }: { setup: SetupResult }) {
               />
             ))}
           </ul>
-          {spacing && (
+          {spacing && !locking && (
             <section className="px-4 py-2">
               <h3 className="label font-semibold">Where slots lie, mm from the middle</h3>
               <table className="w-full text-[14px]">
@@ -88,16 +89,40 @@ export default function NutTab({ setup }: { setup: SetupResult }) {
             </p>
           )}
           {shim && <p className="mt-2">{shim.says}</p>}
-          <h3 className="mt-3 text-[18px]">Two passes</h3>
-          <ol className="list-decimal pl-5 text-[15px]">
-            <li>Slots cleaned of finish; the outer two placed, the rest by the spacing, shallow marks everywhere.</li>
-            <li>Depth with the strings on: lift it out, a stroke or two, back, tune, read.</li>
-            <li>A file of the string’s own width and shape, tilted back towards the tuner; round jet-cleaning files do.</li>
-            <li>Stop a tenth early; the last of it by feel.</li>
-          </ol>
-          <Caution lines={['Tape the headstock’s face before filing. Bone dust: mask.']} />
+          {locking ? <ByShims says={setup.moves.find((m) => m.id === 'nut')?.says} /> : <ByFile />}
         </div>
       }
     />
+  )
+}
+
+function ByFile() {
+  return (
+    <>
+      <h3 className="mt-3 text-[18px]">Two passes</h3>
+      <ol className="list-decimal pl-5 text-[15px]">
+        <li>Slots cleaned of finish; the outer two placed, the rest by the spacing, shallow marks everywhere.</li>
+        <li>Depth with the strings on: lift it out, a stroke or two, back, tune, read.</li>
+        <li>A file of the string’s own width and shape, tilted back towards the tuner; round jet-cleaning files do.</li>
+        <li>Stop a tenth early; the last of it by feel.</li>
+      </ol>
+      <Caution lines={['Tape the headstock’s face before filing. Bone dust: mask.']} />
+    </>
+  )
+}
+
+/** A locking nut goes up and down as a whole. */
+function ByShims({ says }: { says: string | undefined }) {
+  return (
+    <>
+      <h3 className="mt-3 text-[18px]">By shims, never by a file</h3>
+      {says && <p className="text-[15px]">{says}</p>}
+      <ol className="list-decimal pl-5 text-[15px]">
+        <li>Clamps open, strings slack; the nut’s screws out, it lifts off its shelf.</li>
+        <li>Metal shims under all of it, more or fewer; more at one end where bass and treble want different heights.</li>
+        <li>Screws tight, tune, read the outer strings, then the others.</li>
+        <li>Clamps closed last, once the strings are stretched and in tune.</li>
+      </ol>
+    </>
   )
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Build } from '../../document/build'
 import { nutTargetOf } from '../../instrument/nutTargets'
 import { aBass } from '../../testing/aBass'
+import { jointIn } from '../../testing/bench'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { checkIn, judgeRows } from '../../testing/rows'
 
@@ -69,5 +70,38 @@ describe('what a nut is filed to is said once', () => {
         expect(gap + plan!.delta!).toBeCloseTo(aim, 6)
       }
     }
+  })
+})
+
+describe('a locking nut', () => {
+  const cures = (sizes: Record<string, number>) => jointIn(changed(fullBuild(), sizes, { 'nut/type': 'locking' }), 'nut-in-slot').cures
+  it('too high, its shelf goes deeper by as much as another nut would lose', () => {
+    const high = { 'nut/height': 10 }
+    const [shelf] = cures(high)
+    const [sanded] = jointIn(changed(fullBuild(), high), 'nut-in-slot').cures
+    expect([shelf!.id, sanded!.id]).toEqual(['deepen-shelf', 'sand-nut'])
+    expect(shelf!.plan).toMatchObject({ slot: 'neck', size: 'nut.slotDepth', delta: -sanded!.plan!.delta })
+    expect(shelf!.plan!.delta).toBeGreaterThan(0)
+  })
+  it('too low, it stands on metal', () =>
+    expect(cures({ 'nut/height': 2.5 }).map((c) => [c.id, c.tools[0]])).toEqual([['shim-nut', 'metal shims']]))
+  it.each([
+    // (0.5 - 0.21) x 1.545 = 0.45 down; (0.21 - 0) x 1.545 = 0.32 up.
+    [0.5, 'Lower the nut 0.45 mm at its bass end: thinner shims there.'],
+    [0, 'Raise the nut 0.32 mm at its bass end: more shims there.'],
+  ])('%d mm over fret 1 at the bass end', (gap, job) => {
+    const build = changed(fullBuild(), {}, { 'nut/type': 'locking' })
+    build.parts.nut!.sizes['fret1.bass'] = { value: gap, doubt: 0.01, known: 'calipers' }
+    expect(jointIn(build, 'nut-in-slot').cures[0]!.job).toBe(job)
+  })
+  it('nothing of it is filed, sanded or cut, whatever is wrong', () => {
+    const wrong: Record<string, number>[] = [
+      { 'nut/length': 45 },
+      { 'nut/width': 3.6 },
+      { 'nut/slot.extra': 0 },
+      { 'nut/height': 10 },
+      { 'nut/fret1.treble': 0.6 },
+    ]
+    for (const sizes of wrong) for (const c of cures(sizes)) expect(c.gives, `${c.job} ${c.how}`).not.toMatch(/nut/)
   })
 })

@@ -1,10 +1,11 @@
 import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef } from '../../document/read'
+import { hasLockingNut, sizeAt, sizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { judged } from '../../judge/assemble'
 import type { Cure, Question, JudgedJoint } from '../../judge/joint'
+import type { Verdict } from '../../judge/verdict'
 import { gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { fretPlace } from '../../physics/frets'
 import { certain, doubtOf, likelyOf, linear, ofSize } from '../../quantity/distribution'
@@ -17,13 +18,23 @@ const START_HEIGHT = 0.4
 /** A nut raised by more stands on a stack of glue and veneer, mm. [practice, from memory] */
 const SHIMMED_AT_MOST = 1.5
 
-const shimNut = (by: number): Cure => ({
+const shimNut = (by: number, locking: boolean): Cure => ({
   id: 'shim-nut',
-  job: `Shim the nut by ${printMm(by, 1)} mm: veneer or bone, full length and width.`,
-  how: 'Keeps a good nut; taper it when bass and treble want different heights. A dot of glue, or the strings alone hold it.',
+  job: `Shim the nut by ${printMm(by, 1)} mm: ${locking ? 'metal' : 'veneer or bone'}, full length and width.`,
+  how: locking
+    ? 'Under the whole nut, its screws tight through them; taper them when bass and treble want different heights.'
+    : 'Keeps a good nut; taper it when bass and treble want different heights. A dot of glue, or the strings alone hold it.',
   gives: 'nothing',
-  tools: ['veneer or bone strip', 'P180 on a flat plate'],
+  tools: locking ? ['metal shims', 'screwdriver'] : ['veneer or bone strip', 'P180 on a flat plate'],
   plan: { slot: 'nut', size: 'height', delta: by, doubt: 0.08 },
+})
+
+const newNut = (depth: number): Cure => ({
+  id: 'new-nut',
+  job: `Or a new blank at least ${printMm(depth + START_HEIGHT + 0.6, 1)} mm high.`,
+  how: 'From the stash or bought; slots are filed after the frets are done.',
+  gives: 'the nut',
+  tools: ['nut files or round jet-cleaning files'],
 })
 
 /** The nut in its slot: width, length, and whether its strings come out high enough. */
@@ -40,7 +51,8 @@ export const nutInSlotJoint = (build: Build): JudgedJoint =>
 function heights(build: Build): Question[] {
   const refs = { height: sizeRef('nut', 'height'), depth: sizeRef('neck', 'nut.slotDepth') }
   const have = sizesIn(build, refs)
-  const blank = traitIn(build, 'nut', 'type') === 'blank'
+  const type = traitIn(build, 'nut', 'type')
+  const [blank, locking] = [type === 'blank', type === 'locking']
   const above = gapOf([
     [1, have.height],
     [-1, have.depth],
@@ -62,18 +74,20 @@ function heights(build: Build): Question[] {
       says: () =>
         v < START_HEIGHT - 0.12
           ? `The nut stands ${printMm(lack, 1)} mm too low: its slots end ${printMm(Math.abs(v))} mm ${v < 0 ? 'under' : 'over'} the fret plane and ${START_HEIGHT} is wanted to file from.`
-          : `The slots end ${printMm(v)} mm over the fret plane${v > START_HEIGHT + 0.5 && !blank ? ': high, file the bottom of the nut first' : ''}.`,
+          : `The slots end ${printMm(v)} mm over the fret plane${v > START_HEIGHT + 0.5 && !blank ? (locking ? ': high, its shelf has to go deeper' : ': high, file the bottom of the nut first') : ''}.`,
       cures: ({ verdict }) => {
         if (verdict === 'snug') return []
         if (lack > 0)
+          return [...(lack + 0.1 > SHIMMED_AT_MOST ? [] : [shimNut(lack + 0.1, locking)]), ...(locking ? [] : [newNut(have.depth.value)])]
+        if (locking)
           return [
-            ...(lack + 0.1 > SHIMMED_AT_MOST ? [] : [shimNut(lack + 0.1)]),
             {
-              id: 'new-nut',
-              job: `Or a new blank at least ${printMm(have.depth.value + START_HEIGHT + 0.6, 1)} mm high.`,
-              how: 'From the stash or bought; slots are filed after the frets are done.',
-              gives: 'the nut',
-              tools: ['nut files or round jet-cleaning files'],
+              id: 'deepen-shelf',
+              job: `Cut the neck’s shelf ${printMm(v - START_HEIGHT - 0.1, 1)} mm deeper.`,
+              how: 'Flat and square to the strings, tried often with the nut screwed down: what is too much comes back by shims. Nothing is taken off the nut.',
+              gives: 'neck',
+              tools: ['sharp chisel', 'P120 on a flat block'],
+              plan: { slot: 'neck', size: 'nut.slotDepth', delta: v - START_HEIGHT - 0.1, doubt: 0.08 },
             },
           ]
         return [
@@ -150,7 +164,7 @@ function widths(build: Build, end: 'bass' | 'treble'): Question[] {
       ],
       says: () => `The slot is ${printMm(slot.value)} mm wide and the nut ${printMm(nut.value)} mm${at}.`,
       cures: ({ verdict }) =>
-        verdict !== 'snug' && likelyOf(c) < 0
+        verdict !== 'snug' && likelyOf(c) < 0 && !hasLockingNut(build)
           ? [
               {
                 id: `thin-nut-${end}`,
@@ -205,33 +219,50 @@ function firstFret(build: Build): Question[] {
         says: () =>
           `On the ${end} side the string stands ${printMm(gap.value)} mm over fret 1 held at fret 3; about ${printMm(aim)} is wanted, never under ${LEAST_SLIVER}.`,
         cures: ({ verdict }) =>
-          verdict === 'tight'
-            ? [
-                {
-                  id: `shim-nut-${end}`,
-                  job: `Shim the nut by ${printMm(move)} mm at its ${end} end, tapering to nothing at the other.`,
-                  how: 'Veneer or paper rubbed thin towards one end, the nut’s full width; then read both ends again.',
-                  gives: 'nothing',
-                  tools: ['veneer strip', 'P180 on a flat plate'],
-                  plan: { slot: 'nut', size: `fret1.${end}`, delta: move / lever, doubt: 0.04 },
-                },
-              ]
-            : verdict === 'loose'
+          hasLockingNut(build)
+            ? byShims(end, move, lever, verdict)
+            : verdict === 'tight'
               ? [
                   {
-                    id: `file-slots-${end}`,
-                    job: `File the slots on the ${end} side ${printMm(-move)} mm deeper.`,
-                    how: 'After the frets are done, a stroke at a time, the file leaning down to the tuners; a slot too deep is a new nut.',
-                    gives: 'nut',
-                    tools: ['nut files or round jet-cleaning files'],
+                    id: `shim-nut-${end}`,
+                    job: `Shim the nut by ${printMm(move)} mm at its ${end} end, tapering to nothing at the other.`,
+                    how: 'Veneer or paper rubbed thin towards one end, the nut’s full width; then read both ends again.',
+                    gives: 'nothing',
+                    tools: ['veneer strip', 'P180 on a flat plate'],
                     plan: { slot: 'nut', size: `fret1.${end}`, delta: move / lever, doubt: 0.04 },
                   },
                 ]
-              : [],
+              : verdict === 'loose'
+                ? [
+                    {
+                      id: `file-slots-${end}`,
+                      job: `File the slots on the ${end} side ${printMm(-move)} mm deeper.`,
+                      how: 'After the frets are done, a stroke at a time, the file leaning down to the tuners; a slot too deep is a new nut.',
+                      gives: 'nut',
+                      tools: ['nut files or round jet-cleaning files'],
+                      plan: { slot: 'nut', size: `fret1.${end}`, delta: move / lever, doubt: 0.04 },
+                    },
+                  ]
+                : [],
       },
     ]
   })
 }
+
+/** A locking nut goes up and down as a whole, one end more than the other where that is wanted. */
+const byShims = (end: 'bass' | 'treble', move: number, lever: number, verdict: Verdict): Cure[] =>
+  verdict === 'snug'
+    ? []
+    : [
+        {
+          id: `shim-nut-${end}`,
+          job: `${move > 0 ? 'Raise' : 'Lower'} the nut ${printMm(Math.abs(move))} mm at its ${end} end: ${move > 0 ? 'more' : 'thinner'} shims there.`,
+          how: 'Its slots are hard metal: nothing is filed in them. Where no shim lies under it to be taken out, its shelf goes deeper. Then read both ends again.',
+          gives: 'nothing',
+          tools: ['metal shims', 'screwdriver'],
+          plan: { slot: 'nut', size: `fret1.${end}`, delta: move / lever, doubt: 0.04 },
+        },
+      ]
 
 function lengths(build: Build): Question[] {
   const refs = { nut: sizeRef('nut', 'length'), board: sizeRef('neck', 'nut.width') }
@@ -253,7 +284,7 @@ function lengths(build: Build): Question[] {
       ],
       says: () => `The nut is ${printMm(have.nut.value, 1)} mm long on ${aMm(have.board.value, 1)} board.`,
       cures: ({ verdict }) =>
-        verdict === 'tight'
+        verdict === 'tight' && !hasLockingNut(build)
           ? [
               {
                 id: 'shorten-nut',
@@ -270,7 +301,8 @@ function lengths(build: Build): Question[] {
 }
 
 function slots(build: Build): Question[] {
-  if (traitIn(build, 'nut', 'type') === 'blank') return []
+  // A blank has none yet, and a clamp holds its string whatever its groove is.
+  if (traitIn(build, 'nut', 'type') !== 'slotted') return []
   const extra = sizeIn(build, sizeRef('nut', 'slot.extra'))
   return [
     {

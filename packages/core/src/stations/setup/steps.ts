@@ -2,7 +2,7 @@ import { heightScrewOf, SCREWS } from '../../setup/screws'
 import { those } from '../../quantity/words'
 import { hasSprings } from '../../instrument/vibrato'
 import type { Build } from '../../document/build'
-import { isGlued, traitAt } from '../../document/read'
+import { hasLockingNut, isGlued, traitAt } from '../../document/read'
 import { before, CLOSING_PASS, onceFilmIsHard, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Better, type StepNeed, type Step } from '../../plan/step'
 import { capital } from '../../quantity/words'
@@ -202,12 +202,10 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
     next('set-float', 'Vibrato balance', 'The gap under its back edge by the claw, round by round, retuned between.', 30, {
       thing: 'float',
     })
-  if (build.parts.nut)
-    next('set-nut', 'Nut slots', 'What is left over fret 1 held at fret 3, string by string; filed to a tenth, then by feel.', 60, {
-      thing: 'nut',
-      need: 'should',
-      cautions: ['Headstock taped. Bone dust: mask.'],
-    })
+  if (build.parts.nut) {
+    const { title, why, minutes, cautions } = hasLockingNut(build) ? BY_SHIMS : BY_FILE
+    next('set-nut', title, why, minutes, { thing: 'nut', need: 'should', cautions: [...cautions] })
+  }
   next('set-action', 'Action', `Outer strings at fret 12, by turns of ${heightBy(build)}; then every fret from 15 up played.`, 20, {
     thing: 'action',
   })
@@ -219,6 +217,13 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
     next('set-pickups', 'Pickup heights', 'Held at the last fret, string to pole, both ends; then even by ear or level. Tune again.', 20, {
       need: 'should',
     })
+  if (hasLockingNut(build))
+    next(
+      'lock-nut',
+      'Lock the nut',
+      'Strings stretched and in tune, fine tuners in the middle of their travel; clamps closed in turn, then tuned by the fine tuners alone.',
+      10,
+    )
   return line
 }
 
@@ -257,6 +262,19 @@ function strungSo(build: Build): string[] {
     ...(hasSprings(build) ? ['Springs let go with the last string: slacken all evenly.'] : []),
   ]
 }
+
+const BY_FILE = {
+  title: 'Nut slots',
+  why: 'What is left over fret 1 held at fret 3, string by string; filed to a tenth, then by feel.',
+  minutes: 60,
+  cautions: ['Headstock taped. Bone dust: mask.'],
+} as const
+const BY_SHIMS = {
+  title: 'Nut height',
+  why: 'What is left over fret 1 held at fret 3, the clamps open; more shims under the nut or fewer, its screws tight at each reading.',
+  minutes: 30,
+  cautions: [],
+} as const
 
 /** What the action is turned by. */
 const heightBy = (build: Build): string => {
