@@ -92,8 +92,8 @@ function marginAtNut(build: Build): Question {
         ? [
             {
               id: 'closer-nut',
-              job: `Cut a nut with ${printMm(have.board.value - 2 * USUAL_MARGIN, 1)} mm from first to last string.`,
-              how: 'From a blank; the old one shows how deep its slots were.',
+              job: `Take a nut with ${printMm(have.board.value - 2 * USUAL_MARGIN, 1)} mm from first to last string.`,
+              how: 'Cut from a blank, the old one shows how deep its slots were; a locking one is made in that size or not at all.',
               gives: 'the nut',
               tools: ['nut blank', 'nut files or round jet-cleaning files'],
               plan: { slot: 'nut', size: 'spread', delta: have.board.value - 2 * USUAL_MARGIN - have.strings.value, doubt: 0.2 },
@@ -149,7 +149,7 @@ function marginQuestion(side: 'bass' | 'treble', margins: Margins, axis: number)
               : {
                   id: 'narrower-spacing',
                   job: 'Use a nut or saddles with closer string spacing.',
-                  how: 'A new nut cut from a blank is the cheaper of the two; board edges stay as they are.',
+                  how: 'A new nut cut from a blank is the cheaper of the two, a locking one is bought; board edges stay as they are.',
                   gives: 'nut',
                   tools: ['nut blank', 'nut files or round jet-cleaning files'],
                 },
