@@ -48,7 +48,9 @@ function parseAllowed(spec: SizeSpec, text: string, system: LengthSystem): Parse
 /** What it can be known by; a way a table named besides stays to be seen. */
 const waysFor = (spec: SizeSpec, now: Known | undefined): readonly Known[] => {
   const ways = waysToKnow(spec.unit)
-  return now === undefined || ways.includes(now) ? ways : [now, ...ways]
+  if (now === undefined || ways.includes(now)) return ways
+  // Counted is counted, whatever was in the other hand.
+  return spec.unit === 'count' && isMeasured(now) ? [now, ...ways.filter((k) => !isMeasured(k))] : [now, ...ways]
 }
 
 interface Props {

@@ -1,4 +1,5 @@
 export { alternatives } from './alternatives'
+export { willBeGlued } from './bridge/neckTaper'
 export { sideSetting, tiltJob, TRIAL_TILT } from './bridge/sideSetting'
 export * from './choose/benchTools'
 export * from './choose/bestSets'

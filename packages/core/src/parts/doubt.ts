@@ -27,7 +27,7 @@ const READ_WITH: Readonly<Record<SizeUnit, readonly Known[]>> = {
 export const waysToKnow = (unit: SizeUnit): readonly Known[] => [...READ_WITH[unit], 'listed', 'assumed']
 
 /** How it is known, in words: what is counted needs no tool. */
-export const knownWord = (unit: SizeUnit, known: Known): string => (unit === 'count' && known === 'rule' ? 'counted' : known)
+export const knownWord = (unit: SizeUnit, known: Known): string => (unit === 'count' && isMeasured(known) ? 'counted' : known)
 
 /**
  * The doubt a size starts from, where nobody says another: by its unit, and by how it is known. One rule for what is typed, pasted, read

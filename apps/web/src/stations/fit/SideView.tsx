@@ -1,4 +1,4 @@
-import { actionSet, afterTilt, printMm, sideSetting, tiltFor, TRIAL_TILT, type Build, type TiltGoal } from '@snug/core'
+import { actionSet, afterTilt, printMm, sideSetting, tiltFor, TRIAL_TILT, willBeGlued, type Build, type TiltGoal } from '@snug/core'
 import { useMemo, useState, type ReactNode } from 'react'
 import { useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
@@ -21,6 +21,7 @@ export function SideView() {
   if (!side)
     return <p className="mt-3 text-soft">Heel, pocket, crown, nut and the bridge’s range have to be known before a tilt can be tried.</p>
   const { shim, strip, saddle, breaks } = afterTilt(side, now.tilt)
+  const glued = willBeGlued(build)
   const where = now.tilt < 0 ? 'mouth' : 'end'
   const reach = (goal: TiltGoal) => {
     const answer = tiltFor(side, goal)
@@ -32,7 +33,7 @@ export function SideView() {
         Try a tilt: drag the rings above, or ask for
       </h3>
       <div className="mt-1 flex flex-wrap items-end gap-2">
-        <Button onClick={() => reach({ reach: 'least' })}>Least shim</Button>
+        <Button onClick={() => reach({ reach: 'least' })}>{glued ? 'Least taper' : 'Least shim'}</Button>
         <Button onClick={() => reach({ reach: 'middle' })}>Bridge mid-range</Button>
         <Button disabled={!side.held} onClick={() => reach({ reach: 'break', degrees })}>
           Break of at least {degrees}°
@@ -51,7 +52,7 @@ export function SideView() {
         <tbody>
           <Line label="Tilt added">{now.tilt.toFixed(2)}°</Line>
           <Line label={`Full taper at the pocket’s ${where}`}>{printMm(shim)} mm</Line>
-          <Line label={`Or a strip at the ${where}`}>{printMm(strip)} mm</Line>
+          {!glued && <Line label={`Or a strip at the ${where}`}>{printMm(strip)} mm</Line>}
           <Line label="Saddles for the action wanted">{printMm(saddle, 1)} mm</Line>
           {breaks !== undefined && <Line label="Strings over the saddles">{breaks.toFixed(1)}°</Line>}
           <Line label="Saddles on trial at">
