@@ -4,6 +4,7 @@ import type { Build } from '../document/build'
 import type { Drawing } from '../drawing/drawing'
 import { boxAround } from '../geometry/box'
 import { pt } from '../geometry/point'
+import { saddleWindow } from '../instrument/bridgePlace'
 import { laid, PLACES } from '../instrument/guardPlace'
 import type { JudgedJoint } from '../judge/joint'
 import { sizeToDraw } from '../judge/known'
@@ -39,10 +40,19 @@ function openingsBeside(build: Build): number[] {
   })
 }
 
+/** What the saddles can do more than they must, at either end: by where the studs stand and how far the saddles go. */
+function travelToSpare(build: Build): number[] {
+  const size = (slot: 'neck' | 'body' | 'bridge', name: string) => sizeToDraw(build, { slot, size: name }).value
+  const window = saddleWindow(size('neck', 'scale'))
+  const studs = size('neck', 'nutToHeelEnd') - size('body', 'pocket.length') + size('body', 'mouthToBridge')
+  return [window.front - studs + size('bridge', 'travel.front'), studs + size('bridge', 'travel.back') - window.back]
+}
+
 /** Each dimension is a size, a figure of a check, or what two sizes differ by. @returns how many there were */
 function dimensionsAreSizes(build: Build, joint: JudgedJoint, drawing: Drawing): number {
   const sizes = sizesOf(build)
-  const known = [...sizes, ...figuresOf(joint), ...(joint.id === 'guard-openings' ? openingsBeside(build) : [])]
+  const made = joint.id === 'guard-openings' ? openingsBeside(build) : joint.id === 'bridge-reach' ? travelToSpare(build) : []
+  const known = [...sizes, ...figuresOf(joint), ...made]
   const told = numbersIn(drawing)
   for (const { text } of told) {
     const [said, within] = [Math.abs(Number(text)), lastDigit(text)]
