@@ -1,3 +1,4 @@
+import { printMm } from '../quantity/length'
 import { printTurns } from './action'
 import { IN_TUNE, type SetupResult } from './setupResult'
 
@@ -6,10 +7,12 @@ export function pitchSays({ intonation }: Pick<SetupResult, 'intonation'>): { st
   const read = intonation.filter((i) => i.cents !== undefined)
   if (!read.length) return { state: 'open', says: 'Open octave against fret 12, string by string' }
   const again = read.filter((i) => i.stale)
-  const off = read.flatMap(({ number, turns, cents, stale, trial }) =>
-    stale || turns === undefined || Math.abs(cents!) <= IN_TUNE
+  const off = read.flatMap(({ number, back, turns, cents, stale, trial }) =>
+    stale || back === undefined || Math.abs(cents!) <= IN_TUNE
       ? []
-      : [`${number}: ${trial ? 'first ' : ''}${printTurns(turns)} ${turns > 0 ? 'back' : 'forward'}`],
+      : [
+          `${number}: ${turns === undefined ? `${printMm(Math.abs(back), 1)} mm` : `${trial ? 'first ' : ''}${printTurns(turns)}`} ${back > 0 ? 'back' : 'forward'}`,
+        ],
   )
   const says = [...off, ...(again.length ? [`${again.map((i) => i.number).join(', ')}: moved since, read again`] : [])].join(' · ')
   if (off.length) return { state: 'turn', says }

@@ -1,6 +1,5 @@
-import { hasLockingNut } from '../document/read'
 import type { Build } from '../document/build'
-import { sizeAt } from '../document/read'
+import { hasLockingNut, sizeAt, traitAt } from '../document/read'
 import { setupReading } from '../document/setupReadings'
 import { stringPulls, tuningSays, type StringPull } from '../instrument/stringPulls'
 import { wantedOf, type Targets } from '../instrument/targets'
@@ -24,7 +23,7 @@ export interface PitchWork {
   number: number
   note: string
   cents?: number
-  /** Saddle move back, mm, and turns of the length screw. */
+  /** Saddle move back, mm, and turns of the length screw; none where the saddle is slid by hand. */
   back?: number
   turns?: number
   /** Nobody knows what a turn gives: so far first, then it is read again. */
@@ -92,10 +91,14 @@ function pitchWork(build: Build, number: number, note: string): PitchWork {
   const own = centsATurn(build, number)
   if (own !== undefined) return { number, note, cents, back, turns: cents / own }
   const pitch = toldAt(build, { slot: 'bridge', size: 'length.pitch' })?.value ?? threadOfOthers(build, scale)
+  if (pitch === undefined && isSlid(build)) return { number, note, cents, back }
   return pitch === undefined
     ? { number, note, cents, back, turns: back / trialPitch(back), trial: true }
     : { number, note, cents, back, turns: back / pitch }
 }
+
+/** Saddles that clamp their strings are slid by hand and held by a screw from above, unless somebody read a thread of theirs. [practice] */
+const isSlid = (build: Build): boolean => traitAt(build, 'bridge', 'mount') === 'double-locking'
 
 /** What a turn of its length screw did to a string's pitch at fret 12, by the turns that were written down. */
 function centsATurn(build: Build, number: number): number | undefined {

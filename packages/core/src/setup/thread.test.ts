@@ -55,6 +55,20 @@ describe('turns of a thread nobody has measured', () => {
     }
   })
 
+  it('saddles that clamp their strings are slid: how far, and no turns, unless somebody read a thread of theirs', () => {
+    const cents = { cents: { 1: 12, 4: -8 } }
+    const slid = setupResult(measuredBuild(unknown('double-locking'), cents))
+    const screwed = setupResult(measuredBuild(unknown('two-stud'), cents))
+    for (const n of [1, 4]) {
+      const [a, b] = [slid, screwed].map((r) => r.intonation.find((i) => i.number === n)!)
+      expect([a!.back, a!.turns]).toEqual([b!.back, undefined])
+      expect(b!.turns).toBeDefined()
+    }
+    // 12 cents of 647.7 mm: 647.7 x ln 2 / 1200 = 0.374 mm a cent, 4.5 mm; 8 cents, 3.0 mm.
+    expect(pitchSays(slid).says).toBe('1: 4.5 mm back · 4: 3 mm forward')
+    const threaded = setupResult(measuredBuild(changed(unknown('double-locking'), { 'bridge/length.pitch': 0.5 }), cents))
+    expect(threaded.intonation.find((i) => i.number === 1)!.turns).toBeCloseTo(4.489 / 0.5, 2)
+  })
   it('intonation: half a turn at most until one saddle has taught the thread of all', () => {
     // Twelve cents sharp on 647.7 mm: back by some 4.5 mm.
     const b = measuredBuild(unknown('two-stud'), { cents: { 1: 12, 3: 12, 4: -8 } })

@@ -8,6 +8,7 @@ export function Intonation({ setup }: { setup: SetupResult }) {
   const change = useBuild((s) => s.change)
   if (!setup.intonation.length)
     return <p className="mt-2">Enter the string gauges under Parts first; then every string gets its row here.</p>
+  const slid = setup.intonation.some((s) => s.back !== undefined && s.turns === undefined)
   return (
     <div className="mt-2">
       <p className="text-[14.5px]">
@@ -19,7 +20,7 @@ export function Intonation({ setup }: { setup: SetupResult }) {
           <tr className="label text-left text-[14px] text-soft">
             <th className="pr-3">string</th>
             <th>cents</th>
-            <th className="pl-3">saddle, and its length screw</th>
+            <th className="pl-3">{slid ? 'saddle' : 'saddle, and its length screw'}</th>
           </tr>
         </thead>
         <tbody>
@@ -55,6 +56,8 @@ export function Intonation({ setup }: { setup: SetupResult }) {
       </table>
       <p className="mt-1 text-[13.5px] text-soft">
         Sharp moves back, away from the nut. Retune and read again after every move.
+        {slid &&
+          ' These saddles have no length screw: string slack, the saddle’s holding screw loosened, slid by hand, tightened; then tuned and read again.'}
         {setup.intonation.some((s) => s.trial) &&
           ' What a turn of these screws gives nobody has said: turn as far as stands there first and read again; what the first saddle teaches holds for all.'}
       </p>
@@ -66,12 +69,14 @@ export function Intonation({ setup }: { setup: SetupResult }) {
 function Saddle({ work: { number, back, turns, stale, trial } }: { work: PitchWork }) {
   const change = useBuild((s) => s.change)
   if (stale) return <>moved since: read again</>
-  if (back === undefined || turns === undefined) return null
-  if (Math.abs(back) < 0.05 || toEighths(turns) === 0) return <>leave</>
+  if (back === undefined) return null
+  const where = `${printMm(Math.abs(back))} mm ${back > 0 ? 'back' : 'forward'}`
+  if (Math.abs(back) < 0.05 || (turns !== undefined && toEighths(turns) === 0)) return <>leave</>
+  if (turns === undefined) return <>{where}</>
   const made = () => change((b) => noteTurns(b, [{ screw: 'length', string: number, turns: toEighths(turns) }], now()))
   return (
     <>
-      {printMm(Math.abs(back))} mm {back > 0 ? 'back' : 'forward'}, {trial ? 'first ' : ''}
+      {where}, {trial ? 'first ' : ''}
       {printTurns(turns)} {Math.abs(turns) <= 1 ? 'turn' : 'turns'}{' '}
       <Button look="quiet" onClick={made}>
         turned <span className="sr-only">the length screw of string {number} as told</span>
