@@ -28,7 +28,7 @@ test('keyboard only: to a joint, its size, a cure, a step, the log', async ({ pa
   await expect(page.getByRole('contentinfo').getByRole('status')).toContainText('Done: ')
   await page.keyboard.press('l')
   await page.keyboard.type('pocket width mouth 56.14 calipers')
-  await expect(page.getByRole('dialog')).toContainText('Understood: Body: pocket width, mouth 56.14, calipers')
+  await expect(page.getByRole('dialog')).toContainText('Understood: Body: pocket width, mouth 56.14 mm, calipers')
   await page.keyboard.press('Control+Enter')
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await page.keyboard.press('8')

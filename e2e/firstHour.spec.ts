@@ -51,14 +51,18 @@ class Hand {
       return
     }
     const hint = /[\d.]+$/.exec((await field.getAttribute('placeholder')) ?? '')?.[0]
-    const [, low, high] = /(-?[\d.]+) to (-?[\d.]+) mm are found/.exec((await this.board.locator('figcaption').textContent()) ?? '') ?? []
+    const caption = (await this.board.locator('figcaption').textContent()) ?? ''
+    const [, low, high] = /(-?[\d.]+)\D* to (-?[\d.]+)\D* are found/.exec(caption) ?? []
+    // What is counted by eye is no reading.
+    const counted = /\d to \d+ are found/.test(caption)
     // A bore is a little wider than what goes in, as bores are.
-    const usual = hint ?? String((Number(low) + Number(high)) / 2)
+    const middle = (Number(low) + Number(high)) / 2
+    const usual = hint ?? String(counted ? Math.round(middle) : middle)
     await field.fill(/bore/.test(before!) ? String(Number(usual) + 0.1) : usual)
     await field.press('Enter')
     await this.next(before!)
     this.acts++
-    this.entries++
+    if (!counted) this.entries++
   }
   /** As a person who looks before the next reading: what the last one told is there. */
   async settled(): Promise<number> {

@@ -137,7 +137,9 @@ function soFar(build: Build, ref: SizeRef): string {
 function found(build: Build, ref: SizeRef): string {
   const spec = specAt(ref)
   const { low, high } = bandOf(spec)
-  return soFar(build, ref) === '?' ? ` · ${printMm(low)} to ${printMm(high)} mm are found` : ''
+  if (soFar(build, ref) !== '?') return ''
+  const from = spec.unit === 'mm' ? printMm(low) : printValue(low, spec.unit)
+  return ` · ${from} to ${printValue(high, spec.unit)} are found`
 }
 
 /**
@@ -149,7 +151,11 @@ export function sizeDrawing(build: Build, ref: SizeRef): Drawing {
   const sketch = sketchOf(build, ref.slot, ref.size)
   const place = sketch.places.get(ref.size)
   const view = place && sketch.views.find((v) => v.id === place.view)
-  if (!part || !place || !view) return partDrawing(build, ref.slot)
+  if (!part) return partDrawing(build, ref.slot)
+  if (!place || !view) {
+    const drawing = partDrawing(build, ref.slot)
+    return { ...drawing, note: `${drawing.note ?? ''}${found(build, ref)}`.replace(/^ · /, '') }
+  }
   const whole = boundsOf([...view.marks, { mark: 'dimension', from: place.from, to: place.to, text: '' }])
   const window = lookAt(whole, place)
   const reach = 0.16 * Math.min(window.width, window.height * 1.6)

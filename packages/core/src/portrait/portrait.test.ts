@@ -6,7 +6,7 @@ import type { Mark } from '../drawing/drawing'
 import { boundsOf } from '../drawing/bounds'
 import { KINDS } from '../parts/kinds/index'
 import { SLOT_NAMES, slotSpec, type Slot } from '../parts/slots'
-import { anyBuild } from '../testing/anyBuild'
+import { untold, anyBuild } from '../testing/anyBuild'
 import { fullBuild } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
 import { partDrawing, sizeDrawing } from './partDrawing'
@@ -78,6 +78,14 @@ describe('where each size is taken', () => {
       1000,
     )
   })
+  it.each([
+    ['tuners', 'count', '3 to 14 are found'],
+    ['body', 'mass', '1100 g to 3600 g are found'],
+    ['neck', 'head.angle', '0° to 18° are found'],
+    ['body', 'pocket.depth', /\d to \d+(?:\.\d+)? mm are found/],
+  ] as const)('what such parts are found with stands in its own unit: %s, %s', (slot, size, says) =>
+    expect(sizeDrawing(untold(fullBuild(), 'sizes', slot, size), { slot, size }).note).toMatch(says),
+  )
   it('ten threads for one, half a scale for a whole', () => {
     const pitch = sketchOf(fullBuild(), 'bridge', 'height.pitch').places.get('height.pitch')!
     expect(Math.hypot(pitch.to.x - pitch.from.x, pitch.to.y - pitch.from.y)).toBeCloseTo(
