@@ -1,3 +1,4 @@
+import { isVibrato } from '../../instrument/vibrato'
 import { fromEdge } from '../place'
 import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
@@ -272,8 +273,7 @@ const ROUND_SPRING = 6
 /** A vibrato's block swings in a slot right through, and its springs lie in a room in the back. */
 export const vibratoRoute: Finder = (build, bench) => {
   const mount = traitAt(build, 'bridge', 'mount')
-  if (!build.parts.body || !build.parts.bridge || !(mount === 'two-stud' || mount === 'six-screw' || mount === 'double-locking'))
-    return undefined
+  if (!build.parts.body || !build.parts.bridge || !isVibrato(mount)) return undefined
   const base: Base = {
     id: 'route-vibrato',
     title: 'Slot for the vibrato’s block',

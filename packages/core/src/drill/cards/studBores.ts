@@ -2,6 +2,7 @@ import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import { bridgePlace, TRAVEL_SPARE } from '../../instrument/bridgePlace'
 import { datums } from '../../instrument/datums'
+import { isOnStuds } from '../../instrument/vibrato'
 import { printMm } from '../../quantity/length'
 import { bushed } from '../bushed'
 import type { Finder } from '../finder'
@@ -11,11 +12,10 @@ import { acrossBody, evenly } from '../place'
 import { summed } from '../told'
 
 const STUDS = sizeRef('body', 'mouthToBridge')
-const MOUNTS = new Set(['two-stud', 'double-locking', 'post'])
 
 /** Bores for the bushings a bridge stands or pivots on. */
 export const studBores: Finder = (build, bench) => {
-  if (!build.parts.body || !MOUNTS.has(traitAt(build, 'bridge', 'mount') ?? '')) return undefined
+  if (!build.parts.body || !isOnStuds(traitAt(build, 'bridge', 'mount'))) return undefined
   const own = sizeRef('bridge', 'studSpacing')
   const body = sizeRef('body', 'studSpacing')
   return bushed(

@@ -1,3 +1,4 @@
+import { isVibrato } from '../../instrument/vibrato'
 import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
@@ -10,7 +11,7 @@ import { printMm } from '../../quantity/length'
 const BLOCK_WALL = 3
 
 /** Only a vibrato has a block below its plate. */
-const swings = (build: Build): boolean => ['two-stud', 'six-screw', 'double-locking'].includes(traitIn(build, 'bridge', 'mount'))
+const swings = (build: Build): boolean => isVibrato(traitIn(build, 'bridge', 'mount'))
 
 /** A vibrato's block inside the body. */
 export function blockDepth(build: Build): Question[] {

@@ -1,3 +1,4 @@
+import { isOnStuds } from '../../instrument/vibrato'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import { pt } from '../../geometry/point'
@@ -15,12 +16,9 @@ import { pressCheck } from './press'
 /** How far stud places may differ from the bridge's own before it no longer drops on, mm. [practice] */
 const PATTERN_PLAY = 0.5
 
-const STUDS = new Set(['two-stud', 'double-locking', 'post'])
-const onStuds = (mount: string): boolean => STUDS.has(mount)
-
 /** The bridge on the body: studs in their bores, pattern, old holes, block. */
 export function bridgeOnBodyJoint(build: Build): JudgedJoint {
-  const studs = onStuds(traitAt(build, 'bridge', 'mount') ?? 'post')
+  const studs = isOnStuds(traitAt(build, 'bridge', 'mount') ?? 'post')
   return judged(build, {
     id: 'bridge-on-body',
     title: studs ? 'Bridge studs in the body' : 'Bridge on the body',
@@ -34,20 +32,20 @@ export function bridgeOnBodyJoint(build: Build): JudgedJoint {
       (b) => oldHole(b, 'back'),
       blockDepth,
       blockSwing,
-      (b) => (onStuds(traitIn(b, 'bridge', 'mount')) ? inCentreBlock(b, 'bridge') : []),
+      (b) => (isOnStuds(traitIn(b, 'bridge', 'mount')) ? inCentreBlock(b, 'bridge') : []),
       (b) => studPull(b, 'bridge'),
     ],
   })
 }
 
 function press(build: Build): Question[] {
-  if (!onStuds(traitIn(build, 'bridge', 'mount'))) return []
+  if (!isOnStuds(traitIn(build, 'bridge', 'mount'))) return []
   const have = sizesIn(build, { stud: sizeRef('bridge', 'studDiameter'), bore: sizeRef('body', 'studBore') })
   return [pressCheck(build, { id: 'press', label: 'Bushing minus bore', ...have, slot: 'body', size: 'studBore' })]
 }
 
 function pattern(build: Build): Question[] {
-  const studs = onStuds(traitIn(build, 'bridge', 'mount'))
+  const studs = isOnStuds(traitIn(build, 'bridge', 'mount'))
   const refs = { body: sizeRef('body', 'studSpacing'), bridge: sizeRef('bridge', studs ? 'studSpacing' : 'screw.spread') }
   const own = sizeIn(build, refs.bridge)
   const wood = sizeIn(build, refs.body)

@@ -6,6 +6,7 @@ import type { CoatPlan } from '../../finish/schedule'
 import { filmSymptom } from '../../finish/troubles'
 import { coatsBy } from '../../finish/coatGroups'
 import { isLastWax, WHOLE } from '../../finish/zones'
+import { isOnStuds } from '../../instrument/vibrato'
 import { planResult } from '../../plan/planResult'
 import { before } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
@@ -69,8 +70,7 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
 }
 
 /** Does the bridge or a tailpiece stand in bores of its own? */
-const onStuds = (build: Build): boolean =>
-  build.parts.tailpiece !== undefined || ['two-stud', 'double-locking', 'post'].includes(traitAt(build, 'bridge', 'mount') ?? '')
+const onStuds = (build: Build): boolean => build.parts.tailpiece !== undefined || isOnStuds(traitAt(build, 'bridge', 'mount'))
 
 /** Only what is cut wet drinks water through its holes. */
 const sealHoles = (build: Build, ends: readonly Step[]): Step =>
