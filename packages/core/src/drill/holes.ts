@@ -20,6 +20,7 @@ import { stringTree, tunerBores, tunerScrews } from './cards/tuners'
 import type { Finder } from './finder'
 import type { DrawnCard, HoleCard } from './holeCard'
 import { withNeighbours } from './neighbours'
+import { withArch } from './onArch'
 import { withoutGuesses } from './told'
 
 /** In the order they are made: what is riskiest and what others are measured from first, what hangs on strings last. */
@@ -60,7 +61,7 @@ function drawnCards(build: Build, bench: Bench): DrawnCard[] {
   if (!build.parts.body && !build.parts.neck) return []
   const told = withoutGuesses(build)
   const cards = FINDERS.flatMap((find) => find(told, bench) ?? [])
-  return withNeighbours(told, cards).map(({ card, more }) => withFilm(build, withGuards(card, more)))
+  return withNeighbours(told, cards).map(({ card, more }) => withFilm(build, withArch(told, withGuards(card, more))))
 }
 
 /** Every hole card of a build, in the order of the work. */

@@ -364,6 +364,24 @@ describe('controls and leads', () => {
 describe('said, not measured', () => {
   judgeRows([
     {
+      what: 'pickups in a flat guard, arched front',
+      joint: 'guard-cover',
+      check: 'lies',
+      verdict: 'tight',
+      says: 'The guard is flat and the front is arched: screwed down it bends, draws its screws and cracks.',
+      job: 'Hang the pickups from rings with curved feet, or take a body with a flat top.',
+      traits: { 'body/top': 'arched' },
+    },
+    {
+      what: 'a screwed plate, arched front',
+      joint: 'bridge-on-body',
+      check: 'lies',
+      verdict: 'tight',
+      says: 'The bridge’s plate is flat and the front is arched: it rocks, and its screws pull it crooked.',
+      job: 'Let a flat seat into the arch under the whole plate, level with the rim.',
+      traits: { 'body/top': 'arched', 'bridge/mount': 'screws' },
+    },
+    {
       what: 'heel end, no notch',
       joint: 'truss-access',
       check: 'access',

@@ -15,6 +15,8 @@ export const riseOver = (run: number, tilt: number): number => run * Math.tan(ra
 export interface SideView {
   /** Board surface above the body top at the pocket mouth, mm. */
   board: number
+  /** The front under the bridge over that at the mouth, mm: an arched one's rise. */
+  rise: number
   /** Fret crown height, mm. */
   crown: number
   /** Pocket mouth to saddle, mm. */
@@ -27,14 +29,14 @@ export interface SideView {
 }
 
 /**
- * Saddle-top height above the body that gives the action wanted, mm:
- * ys = b + tf + D tan(phi) + 2 a12 - a0. [physics: the fret plane is a straight line, fret 12 lies halfway]
+ * Saddle-top height above the front it stands on that gives the action wanted, mm:
+ * ys = b + tf + D tan(phi) + 2 a12 - a0 - r. [physics: the fret plane is a straight line, fret 12 lies halfway]
  */
-export const saddleHeight = (v: SideView): number => v.board + v.crown + riseOver(v.reach, v.tilt) + 2 * v.action - v.nut
+export const saddleHeight = (v: SideView): number => v.board - v.rise + v.crown + riseOver(v.reach, v.tilt) + 2 * v.action - v.nut
 
 /** Action at fret 12 that a saddle height gives, mm: the same line solved the other way. [physics] */
 export const actionAt = (v: Omit<SideView, 'action'>, saddle: number): number =>
-  (saddle - v.board - v.crown - riseOver(v.reach, v.tilt) + v.nut) / 2
+  (saddle + v.rise - v.board - v.crown - riseOver(v.reach, v.tilt) + v.nut) / 2
 
 /**
  * Tilt in degrees and shim thickness in mm at the back of the pocket that raise the fret plane by `rise` mm at the

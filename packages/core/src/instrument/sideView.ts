@@ -5,6 +5,7 @@ import { rectangle } from '../geometry/box'
 import { pt } from '../geometry/point'
 import type { Slot } from '../parts/slots'
 import { datums } from './datums'
+import { riseAt } from './frontRise'
 
 /** The instrument from its edge in true proportion: where the neck's angle lives. Up is negative y. */
 export function sideProfile(build: Build): Mark[] {
@@ -19,7 +20,8 @@ export function sideProfile(build: Build): Mark[] {
   const board = heel - pocket
   const crown = value('neck', 'crown', 1.1)
   const surface = (x: number) => board + (x - d.mouth) * Math.tan(tilt)
-  const saddle = (value('bridge', 'height.min', 9) + value('bridge', 'height.max', 15)) / 2
+  const rise = riseAt(build, 'bridge')?.value ?? 0
+  const saddle = rise + (value('bridge', 'height.min', 9) + value('bridge', 'height.max', 15)) / 2
   const head = value('neck', 'head.thickness', 14)
   const tail = d.mouth + Math.max(330, ...(build.parts.body?.outline ?? []).map((r) => r.x))
   const neckDepth = 21
@@ -27,7 +29,21 @@ export function sideProfile(build: Build): Mark[] {
   const tip = Math.min(-150, ...(build.parts.neck?.outline ?? []).map((r) => r.x))
   const dashed = (slot: Slot) => !build.parts[slot]
   return [
-    { mark: 'area', role: 'body-wood', points: rectangle(d.mouth - 60, 0, tail, thickness), thing: 'body', dashed: dashed('body') },
+    {
+      mark: 'area',
+      role: 'body-wood',
+      points: [
+        pt(d.mouth - 60, 0),
+        pt(d.mouth, 0),
+        pt(d.studs, -rise),
+        pt(d.studs + 40, -rise),
+        pt(tail, 0),
+        pt(tail, thickness),
+        pt(d.mouth - 60, thickness),
+      ],
+      thing: 'body',
+      dashed: dashed('body'),
+    },
     {
       mark: 'area',
       role: 'neck-wood',
@@ -63,6 +79,12 @@ export function sideProfile(build: Build): Mark[] {
       thing: 'strings',
       dashed: dashed('strings'),
     },
-    { mark: 'area', role: 'metal', points: rectangle(d.studs - 4, -saddle, d.studs + 26, 0), thing: 'bridge', dashed: dashed('bridge') },
+    {
+      mark: 'area',
+      role: 'metal',
+      points: rectangle(d.studs - 4, -saddle, d.studs + 26, -rise),
+      thing: 'bridge',
+      dashed: dashed('bridge'),
+    },
   ]
 }

@@ -155,6 +155,12 @@ function bodySection(s: Sketch, tail: number): void {
   const [length, bridge, depth] = [s.v('pocket.length'), s.v('mouthToBridge'), s.v('pocket.depth')]
   s.view('section', 'cut along the centre line')
   s.box('body-wood', 0, 0, tail, t, ['thickness']).down('thickness', 'outside', tail - 30, 0)
+  s.only(['arch.bridge', 'arch.tail'], s.trait('top') === 'arched', () => {
+    const [rise, behind, stop] = [s.v('arch.bridge'), s.v('arch.tail'), bridge + s.v('tail.toBridge')]
+    const crest = [pt(length, 0), pt(bridge, -rise), pt(stop, -behind), pt(Math.max(tail, stop), 0)]
+    s.area('body-wood', crest, ['arch.bridge', 'arch.tail'])
+    s.take('arch.bridge', 'depth', pt(bridge, 0), pt(bridge, -rise)).take('arch.tail', 'depth', pt(stop, 0), pt(stop, -behind))
+  })
   s.only(['binding.thickness', 'binding.height'], false, () => {
     const [thick, high] = [s.v('binding.thickness'), s.v('binding.height')]
     s.box('plastic', tail - thick, t - high, tail, t, ['binding.thickness', 'binding.height'])

@@ -14,7 +14,12 @@ import { changed, fullBuild, without } from './fullBuild'
 const MAKES: readonly (() => Build)[] = [
   fullBuild,
   () => without(fullBuild(), 'guard'),
-  () => changed(withPart(fullBuild(), 'tailpiece', aTailpiece()), {}, { 'bridge/mount': 'post' }),
+  () =>
+    changed(
+      withPart(fullBuild(), 'tailpiece', aTailpiece()),
+      { 'body/arch.bridge': 4, 'body/arch.tail': 2.5, 'bridge/height.min': 6, 'bridge/height.max': 14 },
+      { 'bridge/mount': 'post', 'body/top': 'arched' },
+    ),
   () => changed(withPart(withPart(fullBuild(), 'ferrules', FERRULES), 'harness', HARNESS), {}, { 'bridge/mount': 'string-through' }),
   () =>
     changed(

@@ -11,6 +11,7 @@ import { THREAD_KEPT } from '../../fit/controls/potLimits'
 import { pt, type Point } from '../../geometry/point'
 import { controlPlace, controlSaid, type Control } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
+import { risesOf } from '../../instrument/frontRise'
 import { FACE_GUARD } from '../../physics/pilot'
 import { printMm } from '../../quantity/length'
 import type { Bench } from '../bench'
@@ -116,14 +117,17 @@ export const pocketRoute: Finder = (build, bench) => {
   const there = isThere(build, { slot: 'body', trait: 'routed.pocket' }, ...Object.values(POCKET))
   if (there === undefined) return waiting(build, base, [], [{ slot: 'body', trait: 'routed.pocket' }])
   if (there) return cutThere(build, base, POCKET)
-  const needed = [...Object.values(HEEL), ...HEIGHTS, THICK]
+  // How deep hangs on where the saddles will stand, and so on how high the front carries the bridge.
+  if (traitAt(build, 'body', 'top') === undefined) return waiting(build, base, [], [{ slot: 'body', trait: 'top' }])
+  const heights = [...HEIGHTS, ...risesOf(build, 'bridge')]
+  const needed = [...Object.values(HEEL), ...heights, THICK]
   const missing = needed.filter((r) => build.parts[r.slot] && !sizeAt(build, r))
   const absent = needed.find((r) => !build.parts[r.slot])
   if (missing.length || absent) return waiting(build, base, missing.length ? missing : [absent!])
   const v = (r: SizeRef) => sizeAt(build, r)!
   const tried = applyChange(build, setSize(build, sizeRef('body', 'pocket.depth'), { value: TRIAL, doubt: 0, known: 'calipers' }))
   const deep = Math.round((TRIAL + overMiddle(tried)!) * 10) / 10
-  const doubt = Math.hypot(...[HEEL.thick, ...HEIGHTS].map((r) => v(r).doubt))
+  const doubt = Math.hypot(...[HEEL.thick, ...heights].map((r) => v(r).doubt))
   const wide = { mouth: v(HEEL.mouth).value + PRESS, end: v(HEEL.end).value + PRESS }
   const end = v(HEEL.scale).value - v(HEEL.heelEnd).value
   return cut(build, bench, base, {

@@ -3,6 +3,7 @@ import type { Build } from '../../document/build'
 import { sizeRef, traitAt } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
+import { riseAt } from '../../instrument/frontRise'
 import { actionAt, afterTilt, SPARE } from '../../instrument/neckAngle'
 import { judged } from '../../judge/assemble'
 import type { Question, DetailTable, JudgedJoint } from '../../judge/joint'
@@ -109,7 +110,15 @@ function withinReach(build: Build): Question[] {
         return `Saddles stand ${printSide(ys, 1, OVER_BODY)} the body for ${actionWords(build)}; the bridge reaches ${range}.`
       if (ys >= have.low.value)
         return `Saddles stand ${printSide(ys, 1, OVER_BODY)} the body, only ${printMm(likelyOf(above), 1)} mm over the bridge’s lowest stop.`
-      const side = { board: have.heel.value - have.pocket.value, crown: have.crown.value, reach, tilt: tilt.value, nut: have.nut.value }
+      const rise = riseAt(build, 'bridge')!.value
+      const side = {
+        board: have.heel.value - have.pocket.value,
+        rise,
+        crown: have.crown.value,
+        reach,
+        tilt: tilt.value,
+        nut: have.nut.value,
+      }
       return `The action wanted needs saddles ${printSide(ys, 1, OVER_BODY)} the body and the bridge reaches ${range}: at its stop the action stays at ${printMm(
         actionAt(side, have.low.value),
       )} mm.`

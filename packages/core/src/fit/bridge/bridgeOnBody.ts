@@ -11,6 +11,7 @@ import { printMm } from '../../quantity/length'
 import { blockDepth, blockSwing, inCentreBlock } from './blocks'
 import { studPull } from './studPull'
 import { studDrawing, plateDrawing } from './bridgeOnBody.draw'
+import { liesOnFront } from './onFront'
 import { pressCheck } from './press'
 
 /** How far stud places may differ from the bridge's own before it no longer drops on, mm. [practice] */
@@ -28,6 +29,7 @@ export function bridgeOnBodyJoint(build: Build): JudgedJoint {
     asks: [
       press,
       pattern,
+      lies,
       (b) => oldHole(b, 'front'),
       (b) => oldHole(b, 'back'),
       blockDepth,
@@ -42,6 +44,19 @@ function press(build: Build): Question[] {
   if (!isOnStuds(traitIn(build, 'bridge', 'mount'))) return []
   const have = sizesIn(build, { stud: sizeRef('bridge', 'studDiameter'), bore: sizeRef('body', 'studBore') })
   return [pressCheck(build, { id: 'press', label: 'Bushing minus bore', ...have, slot: 'body', size: 'studBore' })]
+}
+
+/** A plate that is screwed down; one on studs or posts touches nothing. */
+function lies(build: Build): Question[] {
+  if (isOnStuds(traitIn(build, 'bridge', 'mount'))) return []
+  return [
+    liesOnFront(build, 'bridge’s plate', 'it rocks, and its screws pull it crooked.', {
+      job: 'Let a flat seat into the arch under the whole plate, level with the rim.',
+      how: 'Router on rails, or chisel and a flat block with paper, before any finish. The arch is then measured again from the seat: the bridge stands lower by as much.',
+      gives: 'body',
+      tools: ['router', 'straight-edge'],
+    }),
+  ]
 }
 
 function pattern(build: Build): Question[] {

@@ -7,7 +7,7 @@ import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { breakAngle, tiltFor } from '../../instrument/neckAngle'
-import { drawnOnceKnown, judged } from '../../judge/assemble'
+import { judged } from '../../judge/assemble'
 import type { Question, Cure, JudgedJoint } from '../../judge/joint'
 import { drawnAt, sizeIn, sizesIn } from '../../judge/known'
 import type { Slot } from '../../parts/slots'
@@ -15,7 +15,7 @@ import { likelyOf, normal, ofSize, propagate, type Distribution } from '../../qu
 import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
 import { saddleNow, sideSetting, tiltJob } from './sideSetting'
-import { stringHold, type StringHold } from './stringHold'
+import { heldAt, stringHold, tailOver, type StringHold } from './stringHold'
 
 const WHERE: Record<StringHold['by'], { title: string; label: string }> = {
   stop: { title: 'Strings over the saddles to the tailpiece', label: 'tailpiece' },
@@ -32,15 +32,20 @@ export function saddleBreakJoint(build: Build): JudgedJoint {
     title: WHERE[hold.by].title,
     slots: hold.by === 'bridge' ? ['bridge', 'body'] : (['bridge', 'tailpiece', 'body'] satisfies Slot[]),
     at: pt(datums(build).studs + drawnAt(build, hold.refs.distance) / 2, -22),
-    draw: drawnOnceKnown(build, 'Strings over the saddles', hold.refs, (have) => {
-      const ys = saddleNow(build)
-      return ys ? breakDrawing(hold, likelyOf(ys), have) : nothingYet('Strings over the saddles')
-    }),
+    draw: () => {
+      const [ys, have] = [saddleNow(build), heldAt(build)]
+      return ys && have ? breakDrawing(hold, likelyOf(ys), have, tailOver(build)!.value) : nothingYet('Strings over the saddles')
+    },
     asks: [steepness, path],
   })
 }
 
 type Held = Record<'height' | 'distance', Size>
+/** What holds the strings, as a check sees it. */
+function heldIn(build: Build): Held {
+  sizesIn(build, stringHold(build).refs)
+  return heldAt(build)!
+}
 
 /** The saddle's height; without a neck to reckon it from, anywhere the bridge goes. */
 function saddleIn(build: Build): Distribution {
@@ -53,7 +58,7 @@ function saddleIn(build: Build): Distribution {
 function steepness(build: Build): Question {
   const hold = stringHold(build)
   const ys = saddleIn(build)
-  const have = sizesIn(build, hold.refs)
+  const have = heldIn(build)
   const angle = propagate(([s, h, l]) => breakAngle(s!, { height: h!, distance: l! }), [ys, ofSize(have.height), ofSize(have.distance)])
   const at = likelyOf(angle)
   const [low, high] = hold.limits.usual
@@ -71,7 +76,8 @@ function steepness(build: Build): Question {
           : at > high
             ? `Strings break by ${at.toFixed(1)}°, steeper than the usual ${high}°: the bridge leans and strings break at the saddle.`
             : `Strings break over the saddles by ${at.toFixed(1)}°.`,
-    cures: ({ verdict }) => (verdict === 'snug' ? [] : [...tailCures(hold, likelyOf(ys), have), ...steeperCures(build, low, at < low)]),
+    cures: ({ verdict }) =>
+      verdict === 'snug' ? [] : [...tailCures(build, hold, likelyOf(ys), have), ...steeperCures(build, low, at < low)],
   }
 }
 
@@ -79,10 +85,12 @@ function steepness(build: Build): Question {
 const TAIL_LOWEST = 6
 
 /** A tailpiece goes up or down until the angle lies in the middle of what is usual. */
-function tailCures({ by, limits }: StringHold, saddle: number, have: Held): Cure[] {
+function tailCures(build: Build, { by, limits }: StringHold, saddle: number, have: Held): Cure[] {
   if (by === 'bridge') return []
   const middle = (limits.usual[0] + limits.usual[1]) / 2
-  const height = Math.max(TAIL_LOWEST, saddle - have.distance.value * Math.tan((middle * Math.PI) / 180))
+  // Set over the front where it stands itself.
+  const over = tailOver(build)!.value
+  const height = Math.max(TAIL_LOWEST, saddle - over - have.distance.value * Math.tan((middle * Math.PI) / 180))
   return [
     {
       id: 'tail-height',
@@ -90,7 +98,7 @@ function tailCures({ by, limits }: StringHold, saddle: number, have: Held): Cure
       how: 'Both posts the same; with the strings slack.',
       gives: 'nothing',
       tools: ['screwdriver of the post’s slot'],
-      plan: { slot: 'tailpiece', size: 'height', delta: height - have.height.value, doubt: 0.3 },
+      plan: { slot: 'tailpiece', size: 'height', delta: height + over - have.height.value, doubt: 0.3 },
     },
   ]
 }
@@ -116,7 +124,7 @@ function steeperCures(build: Build, low: number, flat: boolean): Cure[] {
 /** The string's straight line behind the saddle against the highest metal there. */
 function path(build: Build): Question[] {
   const ys = saddleIn(build)
-  const have = sizesIn(build, stringHold(build).refs)
+  const have = heldIn(build)
   const refs = { back: sizeRef('bridge', 'back.height'), distance: sizeRef('bridge', 'back.distance') }
   const back = sizeIn(build, refs.back)
   const distance = sizeIn(build, refs.distance)
@@ -169,19 +177,23 @@ function path(build: Build): Question[] {
   ]
 }
 
-function breakDrawing({ by }: StringHold, s: number, have: Held) {
+function breakDrawing({ by }: StringHold, s: number, have: Held, over: number) {
   const l = have.distance.value
   const h = have.height.value
   const inBody = Math.min(0, h)
   const marks: Mark[] = [
-    { mark: 'area', role: 'body-wood', points: rectangle(-30, 0, l + 22, 9 - inBody) },
+    {
+      mark: 'area',
+      role: 'body-wood',
+      points: [pt(-30, 0), pt(0, 0), pt(l, -over), pt(l + 22, -over), pt(l + 22, 9 - inBody), pt(-30, 9 - inBody)],
+    },
     { mark: 'area', role: 'metal', points: rectangle(-5, -s, 5, 0) },
     by === 'bridge'
       ? { mark: 'circle', role: 'cavity', at: pt(l, -h), r: 1.6 }
       : { mark: 'area', role: 'metal', points: rectangle(l - 7, -h - 4, l + 9, -h + 6) },
     { mark: 'line', role: 'string', points: [pt(-30, -s + 0.6), pt(0, -s), pt(l, -h)] },
     { mark: 'dimension', from: pt(-14, 0), to: pt(-14, -s), text: printMm(s, 1) },
-    { mark: 'dimension', from: pt(l + 16, 0), to: pt(l + 16, -h), text: printMm(h, 1), emphasis: true },
+    { mark: 'dimension', from: pt(l + 16, -over), to: pt(l + 16, -h), text: printMm(h - over, 1), emphasis: true },
     { mark: 'dimension', from: pt(0, 6), to: pt(l, 6), text: printMm(l, 1) },
   ]
   return framed(`Saddle and ${WHERE[by].label} from the side`, 'true proportion', marks, [

@@ -4,6 +4,7 @@ import type { Drawing, Handle, Mark } from '../../drawing/drawing'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
+import { riseAt } from '../../instrument/frontRise'
 import { riseOver } from '../../instrument/neckAngle'
 import { signed } from '../../judge/joint'
 import { drawnAt } from '../../judge/known'
@@ -30,6 +31,9 @@ export function sideDrawing(build: Build, { saddle: ys, tilt, added, held }: Sid
   const low = drawnAt(build, sizeRef('bridge', 'height.min'))
   const high = drawnAt(build, sizeRef('bridge', 'height.max'))
   const up = (h: number) => -h * TALL
+  // The bridge's heights are counted from the front it stands on, the neck's from that at the mouth.
+  const rise = riseAt(build, 'bridge')?.value ?? 0
+  const over = (h: number) => up(rise + h)
   // Height of the board's surface at x, the neck turning about the pocket mouth.
   const surface = (x: number) => board + riseOver(x - d.mouth, tilt)
   const start = d.scale * 0.44
@@ -37,11 +41,15 @@ export function sideDrawing(build: Build, { saddle: ys, tilt, added, held }: Sid
   const s = ys ?? (low + high) / 2
   const string = (x: number) => {
     const atNut = surface(0) + crown + nut
-    return atNut + ((s - atNut) * x) / saddle
+    return atNut + ((rise + s - atNut) * x) / saddle
   }
   const end = saddle + Math.max(24, (held?.distance ?? 0) + 8)
   const marks: Mark[] = [
-    { mark: 'area', role: 'body-wood', points: rectangle(d.mouth, up(0), end, up(-5)) },
+    {
+      mark: 'area',
+      role: 'body-wood',
+      points: [pt(d.mouth, up(0)), pt(saddle, over(0)), pt(end, over(0)), pt(end, up(-5)), pt(d.mouth, up(-5))],
+    },
     {
       mark: 'area',
       role: 'board',
@@ -58,15 +66,15 @@ export function sideDrawing(build: Build, { saddle: ys, tilt, added, held }: Sid
       role: 'string',
       points: [
         pt(start, up(string(start))),
-        pt(saddle, up(s)),
-        ...(held ? [pt(saddle + held.distance, up(Math.max(held.height, -5)))] : []),
+        pt(saddle, over(s)),
+        ...(held ? [pt(saddle + held.distance, over(Math.max(held.height, -5)))] : []),
       ],
     },
-    { mark: 'area', role: 'doubt', points: rectangle(saddle + 6, up(low), saddle + 12, up(high)) },
-    { mark: 'area', role: 'metal', points: rectangle(saddle - 3, up(s), saddle + 5, up(0)) },
+    { mark: 'area', role: 'doubt', points: rectangle(saddle + 6, over(low), saddle + 12, over(high)) },
+    { mark: 'area', role: 'metal', points: rectangle(saddle - 3, over(s), saddle + 5, over(0)) },
     {
       mark: 'dimension',
-      from: pt(saddle - 30, up(0)),
+      from: pt(saddle - 30, over(0)),
       to: pt(saddle - 30, up(string(saddle - 30))),
       text: `${printMm(s, 1)}`,
       emphasis: true,
@@ -77,8 +85,8 @@ export function sideDrawing(build: Build, { saddle: ys, tilt, added, held }: Sid
       to: pt(d.heelEnd + 14, up(surface(d.heelEnd + 14) + crown)),
       text: printMm(board + crown, 1),
     },
-    { mark: 'label', at: pt(saddle + 14, up(high)), text: printMm(high, 1), anchor: 'start' },
-    { mark: 'label', at: pt(saddle + 14, up(low)), text: printMm(low, 1), anchor: 'start' },
+    { mark: 'label', at: pt(saddle + 14, over(high)), text: printMm(high, 1), anchor: 'start' },
+    { mark: 'label', at: pt(saddle + 14, over(low)), text: printMm(low, 1), anchor: 'start' },
   ]
   const grip = start + 16
   const handles: Handle[] = [
@@ -97,7 +105,7 @@ export function sideDrawing(build: Build, { saddle: ys, tilt, added, held }: Sid
     {
       id: 'saddle',
       label: 'Saddle height above the body',
-      at: pt(saddle + 1, up(s)),
+      at: pt(saddle + 1, over(s)),
       value: s,
       min: low,
       max: high,
@@ -111,9 +119,10 @@ export function sideDrawing(build: Build, { saddle: ys, tilt, added, held }: Sid
     note: `heights ×${TALL} · hatched: the bridge’s reach · drag the rings`,
     marks,
     handles,
-    bounds: { x: start - 6, y: up(Math.max(high, s) + 3), width: end - start + 26, height: (Math.max(high, s) + 9) * TALL },
+    bounds: { x: start - 6, y: over(Math.max(high, s) + 3), width: end - start + 26, height: (rise + Math.max(high, s) + 9) * TALL },
     numbers: [
       { label: 'Board above body', value: `${printMm(board)} mm` },
+      ...(rise ? [{ label: 'Front under the bridge', value: `${signed(rise)} mm` }] : []),
       { label: 'Neck tilt', value: `${signed(tilt)}°` },
       { label: 'Saddle height needed', value: ys === undefined ? 'not known' : `${printMm(ys)} mm` },
       { label: 'Bridge reach', value: `${printMm(low, 1)} to ${printMm(high, 1)} mm` },

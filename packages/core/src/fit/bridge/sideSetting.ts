@@ -1,6 +1,7 @@
 import type { Build, PlannedJob } from '../../document/build'
 import { sizeAt, sizeRef, sizesFor } from '../../document/read'
 import { datums } from '../../instrument/datums'
+import { riseAt } from '../../instrument/frontRise'
 import { mouthLift, saddleHeight, type SideSetting } from '../../instrument/neckAngle'
 import { wantedOf } from '../../instrument/targets'
 import { sizesIn, sizeToDraw } from '../../judge/known'
@@ -35,15 +36,17 @@ const HEIGHT = {
   nut: sizeRef('nut', 'slot'),
 }
 
-/** Saddle-top height above the body that the wanted action asks for, mm; nothing until heel, pocket, crown and nut are known. */
+/** Saddle-top height above the front under it that the wanted action asks for, mm; nothing until heel, pocket, crown, nut and an arch’s rise are known. */
 export function wantedSaddle(build: Build, side: StringSide = 'treble'): Distribution | undefined {
   const { have, missing } = sizesFor(build, HEIGHT)
-  if (missing.length) return undefined
+  const rise = riseAt(build, 'bridge')
+  if (missing.length || !rise) return undefined
   const d = datums(build)
   const [action, reach] = [wantedAction(build, side), d.scale - d.mouth]
   return propagate(
-    ([heel, pocket, crown, nut, phi]) => saddleHeight({ board: heel! - pocket!, crown: crown!, reach, tilt: phi!, action, nut: nut! }),
-    [ofSize(have.heel), ofSize(have.pocket), ofSize(have.crown), ofSize(have.nut), ofSize(tiltOf(build))],
+    ([heel, pocket, crown, nut, phi, up]) =>
+      saddleHeight({ board: heel! - pocket!, rise: up!, crown: crown!, reach, tilt: phi!, action, nut: nut! }),
+    [ofSize(have.heel), ofSize(have.pocket), ofSize(have.crown), ofSize(have.nut), ofSize(tiltOf(build)), ofSize(rise)],
   )
 }
 
@@ -69,6 +72,7 @@ export function likelySaddle(build: Build): number {
   const { scale, mouth } = datums(build)
   return saddleHeight({
     board: have.heel.value - have.pocket.value,
+    rise: riseAt(build, 'bridge')!.value,
     crown: have.crown.value,
     reach: scale - mouth,
     tilt: tiltOf(build).value,

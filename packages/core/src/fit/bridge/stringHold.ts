@@ -1,5 +1,6 @@
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
+import { riseAt } from '../../instrument/frontRise'
 import type { Band } from '../../judge/verdict'
 import type { Size } from '../../quantity/size'
 
@@ -63,9 +64,20 @@ export function stringHold(build: Build): StringHold {
   }
 }
 
-/** Its height above the body and distance from the saddles, mm, when both are known. */
+/** How far the front under a tailpiece lies over that under the bridge, mm: what its height is to be raised by to be counted from there. */
+export function tailOver(build: Build): Size | undefined {
+  if (stringHold(build).by === 'bridge') return { value: 0, doubt: 0, known: 'calipers' }
+  const [tail, bridge] = [riseAt(build, 'tail'), riseAt(build, 'bridge')]
+  return tail && bridge && { value: tail.value - bridge.value, doubt: Math.hypot(tail.doubt, bridge.doubt), known: tail.known }
+}
+
+/** Its height above the front under the bridge and distance from the saddles, mm, when all of it is known. */
 export function heldAt(build: Build): { height: Size; distance: Size } | undefined {
   const { refs } = stringHold(build)
-  const [height, distance] = [sizeAt(build, refs.height), sizeAt(build, refs.distance)]
-  return height && distance ? { height, distance } : undefined
+  const [height, distance, over] = [sizeAt(build, refs.height), sizeAt(build, refs.distance), tailOver(build)]
+  return (
+    height &&
+    distance &&
+    over && { height: { ...height, value: height.value + over.value, doubt: Math.hypot(height.doubt, over.doubt) }, distance }
+  )
 }

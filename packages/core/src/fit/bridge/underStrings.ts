@@ -2,6 +2,7 @@ import type { Build } from '../../document/build'
 import { sizeRef, type SizeRef } from '../../document/read'
 import { datums } from '../../instrument/datums'
 import { PLACES, type PickupPlace } from '../../instrument/guardPlace'
+import { riseAt } from '../../instrument/frontRise'
 import { riseOver } from '../../instrument/neckAngle'
 import type { Ask } from '../../judge/ask'
 import type { Question } from '../../judge/joint'
@@ -21,14 +22,19 @@ export const underStrings: readonly Ask[] = PLACES.map(
   (place) => (build) => (build.parts[`pickup-${place}`] ? [overCover(build, place), ...overRing(build, place)] : []),
 )
 
-/** Height over the body of a string held at the last fret, at a place from the nut, mm; straight from that crown to the saddle. [physics] */
+/**
+ * Height of a string held at the last fret over the front under it, at a place from the nut, mm; straight from that crown to the saddle. [physics]
+ * An arched front is taken to rise evenly from the pocket's mouth to the bridge. [ours]
+ */
 function heldString(build: Build, x: number): number {
   const d = datums(build)
   const board = drawnAt(build, sizeRef('neck', 'heel.thickness')) - drawnAt(build, sizeRef('body', 'pocket.depth'))
   const last = fretPlace(d.scale, drawnAt(build, sizeRef('neck', 'frets')))
   const crownAt = board + drawnAt(build, sizeRef('neck', 'crown')) + riseOver(last - d.mouth, tiltOf(build).value)
   const share = (x - last) / (d.scale - last)
-  return share * likelySaddle(build) + (1 - share) * crownAt
+  const rise = riseAt(build, 'bridge')!.value
+  const front = (rise * (x - d.mouth)) / (d.studs - d.mouth)
+  return share * (likelySaddle(build) + rise) + (1 - share) * crownAt - front
 }
 
 function overCover(build: Build, place: PickupPlace): Question {

@@ -2,14 +2,15 @@ import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { laid, seenFrom, type Pose } from '../../instrument/guardPlace'
+import { laid, PLACES, seenFrom, type Pose } from '../../instrument/guardPlace'
 import { outlinePoints } from '../../instrument/outline'
 import { judged } from '../../judge/assemble'
 import type { Question, JudgedJoint } from '../../judge/joint'
-import { gapOf, sizeIn } from '../../judge/known'
+import { gapOf, sizeIn, traitIn } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { likelyOf, linear, normal, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
+import { liesOnFront } from '../bridge/onFront'
 import { guardFit } from './guardOpenings'
 import { coverDrawing } from './guardCover.draw'
 import { insideBy, routeCorners, controlRoute, CONTROLS } from './guardRooms'
@@ -44,6 +45,7 @@ export const guardCoverJoint = (build: Build): JudgedJoint =>
       },
       neckCut,
       screws,
+      lies,
     ],
   })
 
@@ -237,6 +239,23 @@ function controls(build: Build, pose: Pose): Question[] {
       },
     ]
   })
+}
+
+/** A guard that carries pickups cannot be stood off on a bracket. */
+function lies(build: Build): Question[] {
+  const carries = PLACES.some((p) => build.parts[`pickup-${p}`] && traitIn(build, `pickup-${p}`, 'mount') === 'guard')
+  return [
+    liesOnFront(build, 'guard', 'screwed down it bends, draws its screws and cracks.', {
+      job: carries
+        ? 'Hang the pickups from rings with curved feet, or take a body with a flat top.'
+        : 'Carry the guard on a bracket at its edge and a foot near the neck, clear of the front.',
+      how: carries
+        ? 'A guard with pickups in it has to lie on its routes. Nothing holds it flat over an arch.'
+        : 'Felt under whatever touches the finish; the foot’s screw goes where a string does not show it.',
+      gives: 'nothing',
+      tools: carries ? [] : ['bracket', 'screwdriver'],
+    }),
+  ]
 }
 
 function screws(build: Build): Question[] {

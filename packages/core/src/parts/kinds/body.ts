@@ -64,6 +64,14 @@ export const body = defineKind({
     'ferrule.bore': mm('Ferrule bore diameter', 4, 14),
     'tail.toBridge': mm('Bridge studs to tailpiece studs', 20, 160, { usual: 45 }),
     'tail.bore': mm('Tailpiece bore diameter', 4, 16),
+    'arch.bridge': mm('Arch: front at the bridge, over the front at the pocket mouth', -10, 40, {
+      found: [0, 16],
+      how: 'arched fronts: body on its back on a flat bench, both places measured up from the bench, one less the other',
+    }),
+    'arch.tail': mm('Arch: front at the tailpiece, over the front at the pocket mouth', -10, 40, {
+      found: [0, 16],
+      how: 'in the same way, where the tailpiece stands',
+    }),
     'pot.hole': mm('Pot hole in the top', 4, 14, { how: 'where pots sit in the wood itself, without a guard' }),
     'volume.x': mm('Volume hole, along the centre line', 0, 500, { usual: 266, how: at }),
     'volume.y': mm('Volume hole, across', -250, 250, { usual: -66, how: 'bass side positive' }),

@@ -56,6 +56,8 @@ const POSTS: StartPart = {
   sizes: { studSpacing: 74, studDiameter: 7 },
 }
 const STOP: StartPart = { name: 'Stop tailpiece', traits: { type: 'stop' }, sizes: { studSpacing: 82, studDiameter: 11.5 } }
+/** Under an arched front the neck leans back, and the board lies on the front. [practice, from memory] */
+const ARCHED = { 'arch.bridge': 5, 'arch.tail': 3, 'pocket.tilt': 2, 'pocket.depth': 19 }
 const NUT: StartPart = { name: 'Nut', traits: { type: 'slotted' } }
 const STRINGS: StartPart = {
   name: 'String set',
@@ -158,7 +160,7 @@ export const STARTING_SETS = {
       body: {
         name: 'Body',
         traits: { build: 'solid', top: 'arched', access: 'back' },
-        sizes: { mouthToBridge: 252, ...twoRoutes(216), studBore: 7, 'tail.bore': 11.5, 'pocket.tilt': 3 },
+        sizes: { mouthToBridge: 252, ...twoRoutes(216), studBore: 7, 'tail.bore': 11.5, ...ARCHED },
       },
       neck: neck({ scale: 628.65, nutToHeelEnd: 446, boardLength: 454, 'head.angle': 14 }, { head: 'two-rows', joint: 'set' }),
       bridge: POSTS,
@@ -179,7 +181,15 @@ export const STARTING_SETS = {
       body: {
         name: 'Semi-hollow body',
         traits: { build: 'semi-hollow', top: 'arched', access: 'sound-hole' },
-        sizes: { mouthToBridge: 252, ...twoRoutes(216), studBore: 7, 'tail.bore': 11.5, 'block.width': 110, 'rim.thickness': 12 },
+        sizes: {
+          mouthToBridge: 252,
+          ...twoRoutes(216),
+          studBore: 7,
+          'tail.bore': 11.5,
+          'block.width': 110,
+          'rim.thickness': 12,
+          ...ARCHED,
+        },
       },
       neck: neck({ scale: 628.65, nutToHeelEnd: 446, boardLength: 454, 'head.angle': 14 }, { head: 'two-rows', joint: 'set' }),
       bridge: POSTS,
