@@ -3,7 +3,6 @@ import { fullBuild } from '../testing/fullBuild'
 import { partProblems, printValue, whyNotValue } from './check'
 import { bandOf, usualOf } from './kind'
 import { KINDS, KIND_NAMES } from './kinds/index'
-import { missingSizes, openSlots } from './open'
 import type { Part } from './part'
 import { isSlot, SLOTS, slotSpec } from './slots'
 
@@ -60,13 +59,6 @@ describe('slots', () => {
     expect(isSlot('body')).toBe(true)
     expect(isSlot('toString')).toBe(false)
     expect(slotSpec('pot-tone').kind).toBe('pot')
-  })
-  it('what wants a person: empty needed slots, and parts without their required sizes', () => {
-    expect(openSlots({})).toEqual(SLOTS.filter((s) => s.needed).map((s) => s.slot))
-    const open = openSlots({ ...fullBuild().parts, body: part('body') })
-    expect(open).toEqual(['body'])
-    expect(missingSizes(part('body'))).toContain('pocket.widthMouth')
-    expect(missingSizes(fullBuild().parts.body!)).toEqual([])
   })
 })
 

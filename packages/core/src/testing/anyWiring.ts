@@ -20,6 +20,7 @@ export const anyWiring: fc.Arbitrary<Wanted> = fc
     const places = PLACES.filter((_, i) => (recipe.count === 3 ? true : recipe.count === 2 ? i !== 1 : i === 2))
     return {
       ...more,
+      ...(recipe.needs?.includes('pot-volume-2') ? { second: true } : {}),
       places,
       active: recipe.passiveOnly ? [] : active.filter((p) => places.includes(p)),
       ...(recipe.contacts.length ? { contacts: recipe.contacts[pick[11]! % recipe.contacts.length]! } : {}),

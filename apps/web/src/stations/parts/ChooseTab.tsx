@@ -13,6 +13,7 @@ import {
   type Slot,
   type StockItem,
   type WhyNot,
+  wantedFor,
 } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { useWhere } from '../../app/where'
@@ -44,7 +45,7 @@ const openIn = (build: ReturnType<typeof useOpenBuild>): Slot[] =>
   SLOTS.filter((s) => {
     const state = build.slots?.[s.slot]
     if (state) return state !== 'fixed'
-    return !build.parts[s.slot] && s.needed
+    return !build.parts[s.slot] && wantedFor(build.parts, s.slot) !== undefined
   }).map((s) => s.slot)
 
 /** Best complete sets for the slots that are open, and why not another part. */

@@ -1,4 +1,4 @@
-import { choosePart, freeOf, KINDS, SLOTS, slotSpec, type Part, type Slot, type StockItem } from '@snug/core'
+import { choosePart, freeOf, KINDS, SLOTS, slotSpec, wantedFor, type Part, type Slot, type StockItem } from '@snug/core'
 import { useState } from 'react'
 import { useCandidates } from '../../state/useCandidates'
 import { useWhere } from '../../app/where'
@@ -16,6 +16,7 @@ export function EmptySlot({ slot }: { slot: Slot }) {
   const stock = useCandidates([spec.kind])
   const fitting = (stock.data ?? []).filter((i) => i.holding === 'stash' && freeOf(i, id) > 0)
   const take = (item: StockItem) => change((b) => choosePart(b, slot, { ...item.part, state: 'in hand' }))
+  const why = wantedFor(build.parts, slot)
   const first = Object.values(kind.sizes)
     .filter((s) => s.required)
     .slice(0, 4)
@@ -23,11 +24,8 @@ export function EmptySlot({ slot }: { slot: Slot }) {
     <div>
       <h2 className="text-[23px]">{spec.label}</h2>
       <p className="mt-1">
-        {spec.needed
-          ? 'This slot is empty and the build cannot do without it.'
-          : 'This slot is empty. Leave it so if the instrument has none.'}{' '}
-        Enter the part by the name on its bag; then measure{' '}
-        {first.length ? first.map((s) => s.label.toLowerCase()).join(', ') : 'what you can'} first.
+        {why ? `This slot is empty: ${why}.` : 'This slot is empty. Leave it so if the instrument has none.'} Enter the part by the name on
+        its bag; then measure {first.length ? first.map((s) => s.label.toLowerCase()).join(', ') : 'what you can'} first.
       </p>
       <form
         className="mt-3 flex items-end gap-2"
@@ -36,7 +34,7 @@ export function EmptySlot({ slot }: { slot: Slot }) {
           const part: Part = { kind: spec.kind, name: name.trim() || kind.label, state: 'planned', sizes: {}, traits: {} }
           change((b) => choosePart(b, slot, part))
           // The next one that the build cannot do without comes into the hand.
-          const next = SLOTS.find((s) => s.needed && s.slot !== slot && !build.parts[s.slot])
+          const next = SLOTS.find((s) => s.slot !== slot && !build.parts[s.slot] && wantedFor(build.parts, s.slot))
           if (next) go('parts', next.slot)
         }}
       >

@@ -1,4 +1,4 @@
-import { missingSizes, notAsListed, partDrawing, sizeDrawing, SLOTS, spending, type Slot } from '@snug/core'
+import { missingSizes, notAsListed, partDrawing, sizeDrawing, SLOTS, spending, wantedFor, type Slot } from '@snug/core'
 import { Check, CircleDashed, Truck } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { useHand } from '../../app/useHand'
@@ -26,11 +26,12 @@ export function SlotsTab() {
     [at, build, slot],
   )
   const sum = spending(build)
-  // What is chosen or needed first, what may stay empty for good after it.
-  const rows = useMemo(
-    () => [...ROWS.filter((r) => build.parts[r.slot] || r.needed), ...ROWS.filter((r) => !build.parts[r.slot] && !r.needed)],
-    [build.parts],
-  )
+  // What is chosen or wanted first, what may stay empty for good after it.
+  const rows = useMemo(() => {
+    const all = ROWS.map((r) => ({ ...r, why: build.parts[r.slot] ? undefined : wantedFor(build.parts, r.slot) }))
+    const first = (r: (typeof all)[number]) => build.parts[r.slot] !== undefined || r.why !== undefined
+    return [...all.filter(first), ...all.filter((r) => !first(r))]
+  }, [build.parts])
   return (
     <Workspace
       selected={slot}
@@ -55,7 +56,7 @@ export function SlotsTab() {
                       part.name
                     ) : (
                       <span className="font-normal text-soft">
-                        {row.label}: {row.needed ? 'empty' : 'empty, if it has one'}
+                        {row.label}: {row.why ? 'empty' : 'empty, if it has one'}
                       </span>
                     )
                   }
@@ -71,9 +72,7 @@ export function SlotsTab() {
                         ]
                           .filter(Boolean)
                           .join(' · ')
-                      : row.needed
-                        ? 'the build cannot do without it'
-                        : undefined
+                      : row.why
                   }
                   figure={part?.price !== undefined ? part.price.toFixed(0) : ''}
                   under={part?.state}

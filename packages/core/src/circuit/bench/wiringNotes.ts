@@ -79,7 +79,9 @@ export function wiringNotes(build: Build, harness: Harness): WiringNote[] {
     {
       id: 'closing',
       title: 'Before it is closed',
-      says: ['Spare lead folded and tied, clear of screws and of the switch’s travel; nothing bare against foil, paint or a case.'],
+      says: [
+        `Spare lead folded and tied, clear of screws${selector ? ' and of the switch’s travel' : ''}; nothing bare against foil, paint or a case.`,
+      ],
     },
   ]
 }
@@ -118,7 +120,10 @@ function shieldNote(
     return {
       id: 'shield',
       title: 'Shielding: none',
-      says: [worth, 'A long run to a far switch: wrapped in foil, one end grounded, tape over it.'],
+      says: [
+        worth,
+        ...(switchesOf(harness).length ? ['A long run to a far switch: wrapped in foil, one end grounded, tape over it.'] : []),
+      ],
     }
   if (type === 'paint')
     return {

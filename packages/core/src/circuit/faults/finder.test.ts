@@ -12,6 +12,7 @@ const HUM: Wanted = { ...PAIR, two: ['neck', 'bridge'], leads: 'four' }
 const WIRINGS: Record<string, Wanted> = {
   'one pickup': { places: ['bridge'] },
   'two on a toggle': PAIR,
+  'two volumes, no selector': { places: ['neck', 'bridge'], second: true },
   'two volumes, coupled': { ...PAIR, second: true, options: { volumes: 'two' } },
   'two volumes, independent': { ...PAIR, second: true, options: { volumes: 'two', style: 'independent' } },
   'two on four': { ...PAIR, contacts: 'lever-4' },

@@ -12,11 +12,10 @@ const BLEEDS: Record<string, { farad: number; ohm?: number; joined?: 'beside' | 
 }
 
 /** A volume: fed at its outer lug, out from the wiper; or, independent, the other way round. @returns the lug its signal leaves by */
-export function volume(w: Weaver, id: 'volume' | 'volume-2', from: string, shift = 0): string {
+export function volume(w: Weaver, id: 'volume' | 'volume-2', from: string, shift = 0, independent = false): string {
   const slot = id === 'volume' ? 'pot-volume' : 'pot-volume-2'
   if (!w.build.parts[slot]) return from
   w.pot(slot, id, 'volume', { shift })
-  const independent = w.option('volumes', 'one') === 'two' && w.option('style', 'coupled') === 'independent'
   const [fed, out] = independent ? ['2', '3'] : ['3', '2']
   w.join(from, `${id}.${fed}`, 'signal')
   w.ground(`${id}.1`)

@@ -6,7 +6,7 @@ import type { Slot } from '../../parts/slots'
 import type { Harness } from '../model/harness'
 import { isSwitchName, SWITCHES, type SwitchName } from '../model/switches'
 import { edited } from './edited'
-import { anyActive } from './options'
+import { anyActive, lacksParts } from './options'
 import type { OptionSpec, Recipe } from './recipe'
 import { RECIPES } from './recipes'
 import { Weaver } from './weaver'
@@ -36,6 +36,8 @@ export function offersOf(build: Build): Offer[] {
     if (recipe.count !== count)
       return { recipe, lacks: `it is for ${recipe.count} ${recipe.count === 1 ? 'pickup' : 'pickups'}; the build has ${count}` }
     if (recipe.passiveOnly && anyActive(build)) return { recipe, lacks: recipe.passiveOnly }
+    const lacks = lacksParts(build, recipe.needs ?? [])
+    if (lacks) return { recipe, lacks }
     if (!recipe.contacts.length || (isSwitchName(contacts) && recipe.contacts.includes(contacts))) return { recipe }
     const wanted = recipe.contacts.map((c) => SWITCHES[c].label).join(' or ')
     return { recipe, lacks: build.parts.switch && contacts ? `it is for a ${wanted}` : `it wants a ${wanted}` }
@@ -81,7 +83,7 @@ export function harnessOf(build: Build): SchemeResult {
           valueAt(build, { slot: `pickup-${p}`, size: 'resistance' }) === undefined,
       )
       .map((p): Slot => `pickup-${p}`),
-    ...(places.length > 1 && !build.parts.switch ? (['switch'] as const) : []),
+    ...(places.length > 1 && !build.parts.switch && !offersOf(build).some((o) => !o.lacks) ? (['switch'] as const) : []),
     ...(build.parts.jack ? [] : (['jack'] as const)),
     ...(!build.parts.battery && places.some((p) => traitAt(build, `pickup-${p}`, 'circuit') === 'active') ? (['battery'] as const) : []),
   ]

@@ -41,6 +41,9 @@ const WORDS: Partial<Record<Slot, string>> = {
   'switch-2': 'a second switch',
 }
 
+/** What such a wiring cannot do without and the build has not, in words. */
+export const lacksParts = (build: Build, slots: readonly Slot[]): string | undefined => needs(build, ...slots)
+
 /** Why a humbucker cannot be parted into its coils; nothing where one can. */
 export function splitLacks(build: Build): string | undefined {
   if (!humbuckers(build).length) return 'there is no humbucker'
@@ -76,6 +79,23 @@ export const TONE_AT: OptionSpec = {
     ['after', 'after the volume'],
   ],
   why: 'After the volume the treble holds better when the volume is turned down.',
+}
+/** A volume for each of two pickups on a selector: nothing of it where the second volume belongs to a circuit of its own. */
+export const volumeForEach = (build: Build): boolean => {
+  const { volumes, preset } = build.circuit.options
+  return (
+    volumes === 'two' && build.parts['pot-volume-2'] !== undefined && (preset !== 'neck' || PRESET.lacks?.(build, 'neck') !== undefined)
+  )
+}
+/** With two volumes the number of tones says where they are joined. */
+export const TONE_AT_EACH: OptionSpec = {
+  ...TONE_AT,
+  lacks: (build, choice) => {
+    if (!volumeForEach(build)) return undefined
+    const tones = build.circuit.options.tones === 'two' && build.parts['pot-tone-2'] !== undefined && build.parts['pot-tone'] !== undefined
+    if (tones) return choice === 'after' ? 'a tone for each pickup comes before its volume' : undefined
+    return choice === 'before' ? 'one tone for two volumes comes after both' : undefined
+  },
 }
 export const NO_LOAD: OptionSpec = {
   id: 'noLoad',
@@ -116,6 +136,12 @@ export const STYLE: OptionSpec = {
     ['independent', 'independent: pickup at the wiper'],
   ],
   why: 'Coupled: one at 0 silences both in the middle. Independent: it does not, and grows darker as it is turned down.',
+}
+/** Without a selector each volume is also the switch of its pickup. */
+export const MIXED_STYLE: OptionSpec = {
+  ...STYLE,
+  choices: STYLE.choices.toReversed(),
+  why: 'Independent: one at 0 leaves the other alone, and grows darker as it is turned down. Coupled: either at 0 silences both.',
 }
 export const TONES: OptionSpec = {
   id: 'tones',

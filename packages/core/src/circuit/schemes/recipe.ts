@@ -1,5 +1,6 @@
 import type { Build } from '../../document/build'
 import type { PickupPlace } from '../../instrument/guardPlace'
+import type { Slot } from '../../parts/slots'
 import type { SwitchName } from '../model/switches'
 import type { Weaver } from './weaver'
 
@@ -24,6 +25,8 @@ export interface Recipe {
   count: number
   /** Selectors it can be built on; none where it needs no selector. */
   contacts: readonly SwitchName[]
+  /** Parts it cannot do without, besides its pickups and a selector. */
+  needs?: readonly Slot[]
   options: readonly OptionSpec[]
   /** Why active pickups cannot be wired so; absent where they can. */
   passiveOnly?: string

@@ -81,7 +81,7 @@ describe('laws of wirings, over every one with every option', () => {
           (w.options?.pull === 'blower' && pull === 2) || (w.options?.preset === 'neck' && preset === 2)
         for (const { switches } of switchStates(harness)) {
           const ohm = dcAtJack(harness, { switches, knobs: { volume: 0, 'volume-2': 0 } })
-          const independent = w.options?.style === 'independent' && w.options.volumes === 'two'
+          const independent = w.options?.style === 'independent' && (w.options.volumes === 'two' || w.scheme === 'two-mixed')
           if (past(switches['tone-pull'], switches.preset) || independent) continue
           expect(ohm === 0 || ohm === Infinity, `${JSON.stringify(switches)} ${ohm}`).toBe(true)
         }
@@ -100,6 +100,46 @@ describe('laws of wirings, over every one with every option', () => {
 })
 
 describe('what is heard, position by position', () => {
+  it('where a tone is joined is offered only where it is left open', () => {
+    const offered = (options: Record<string, string>) => {
+      const build = wirable({ ...PAIR, second: true, options })
+      const { chosen, lacks } = optionsOf(build, RECIPES.find((r) => r.id === 'two')!).find((o) => o.spec.id === 'toneAt')!
+      return [chosen, Object.keys(lacks)]
+    }
+    expect(offered({})).toEqual(['before', []])
+    expect(offered({ volumes: 'two' })).toEqual(['after', ['before']])
+    expect(offered({ volumes: 'two', tones: 'two' })).toEqual(['before', ['after']])
+    // The second volume is the second circuit's.
+    expect(offered({ volumes: 'two', preset: 'neck' })).toEqual(['before', []])
+  })
+  describe('two volumes and no selector', () => {
+    const MIX: Wanted = { places: ['neck', 'bridge'], second: true }
+    const at = (style: string, knobs: Record<string, number>) =>
+      dcAtJack(h({ ...MIX, options: { style } }), { switches: {}, knobs: { volume: 10, 'volume-2': 10, ...knobs } })
+    const beside = (...ohms: number[]) => 1 / ohms.reduce((sum, r) => sum + 1 / r, 0)
+    it('both are heard, and it is what two pickups without a switch are wired as', () => {
+      expect(made(MIX).recipe.id).toBe('two-mixed')
+      expect(topology(h(MIX), {}).words).toBe('neck ‖ bridge')
+      // Both up: 7.4 and 8.8 k beside the two tracks of 500 k; the tone's capacitor passes no direct current.
+      for (const style of ['coupled', 'independent']) expect(at(style, {})).toBeCloseTo(beside(7400, 8800, 500e3, 500e3), 3)
+    })
+    it('independent, the neck at 0 is shorted behind its own track and the bridge goes on; coupled, both are silent', () => {
+      expect(at('independent', { 'volume-2': 0 })).toBeCloseTo(beside(8800, 500e3, 500e3), 3)
+      expect(at('coupled', { 'volume-2': 0 })).toBe(0)
+    })
+    it('unasked it is independent; without a second volume it is not offered, and a switch is asked for', () => {
+      const unasked = dcAtJack(h(MIX), { switches: {}, knobs: { volume: 10, 'volume-2': 0 } })
+      expect(unasked).toBeCloseTo(beside(8800, 500e3, 500e3), 3)
+      const one = wirable({ places: ['neck', 'bridge'] })
+      expect(offersOf(one).find((o) => o.recipe.id === 'two-mixed')!.lacks).toMatch(/a second volume pot/)
+      expect(harnessOf(one)).toMatchObject({ ok: false, missing: ['switch'] })
+    })
+    it('with a toggle among the parts it is the toggle’s wiring, until the other is chosen', () => {
+      const both = { ...MIX, contacts: 'toggle-3' }
+      expect(made(both).recipe.id).toBe('two')
+      expect(h({ ...both, scheme: 'two-mixed' }).components.some((c) => c.id === 'switch')).toBe(false)
+    })
+  })
   it('three positions on a toggle, and the same on an on-on-on', () => {
     expect(words(h(PAIR))).toEqual(['bridge', 'neck ‖ bridge', 'neck'])
     expect(words(h({ ...PAIR, contacts: 'on-on-on' }))).toEqual(['bridge', 'neck ‖ bridge', 'neck'])

@@ -1,7 +1,23 @@
 import type { PickupPlace } from '../../instrument/guardPlace'
 import { SWITCHES, type SwitchName } from '../model/switches'
 import { fed, tone, toneAsChosen, toJack, volume, volumeAndTone } from './blocks'
-import { BLEED, KILL, NO_LOAD, PRESET, PULL, splitLacks, STYLE, TAP, TONE, TONE_AT, TONES, VOLUMES } from './options'
+import {
+  BLEED,
+  KILL,
+  MIXED_STYLE,
+  NO_LOAD,
+  PRESET,
+  PULL,
+  splitLacks,
+  STYLE,
+  TAP,
+  TONE,
+  TONE_AT,
+  TONE_AT_EACH,
+  TONES,
+  volumeForEach,
+  VOLUMES,
+} from './options'
 import type { Recipe } from './recipe'
 import type { Weaver } from './weaver'
 
@@ -42,22 +58,45 @@ const TWO: Recipe = {
   why: 'Bridge, both, neck: three sounds without a thought.',
   count: 2,
   contacts: ['toggle-3', 'on-on-on'],
-  options: [VOLUMES, STYLE, TONES, ...COMMON, PRESET],
+  options: [VOLUMES, STYLE, TONES, ...COMMON.map((o) => (o === TONE_AT ? TONE_AT_EACH : o)), PRESET],
   weave: (w, places, contacts) => {
     const [first, second] = places as [PickupPlace, PickupPlace]
     selector(w, contacts!)
     const hots = [hotOf(w, first), hotOf(w, second)]
-    const each =
-      w.option('volumes', 'one') === 'two' && w.build.parts['pot-volume-2'] !== undefined && w.option('preset', 'none') === 'none'
-    const lugs = each ? [volume(w, 'volume', hots[0]!), volume(w, 'volume-2', hots[1]!, -25)] : hots
-    if (each && w.option('tones', 'one') === 'two' && w.build.parts['pot-tone-2']) {
-      tone(w, 'tone', hots[0]!)
-      tone(w, 'tone-2', hots[1]!, 'cap-2', -25)
-    }
-    const out = threeWay(w, contacts!, lugs)
-    if (!each) return toJack(w, volumeAndTone(w, out))
+    if (!volumeForEach(w.build)) return toJack(w, volumeAndTone(w, threeWay(w, contacts!, hots)))
+    const out = threeWay(w, contacts!, volumeEach(w, hots))
     if (w.option('tones', 'one') !== 'two') toneAsChosen(w, out)
     toJack(w, out)
+  },
+}
+/** A volume for each of two pickups and, where there are two, a tone for each. @returns the lugs their signals leave by */
+function volumeEach(w: Weaver, [a, b]: readonly string[]): readonly [string, string] {
+  const independent = w.option('style', 'coupled') === 'independent'
+  const lugs = [volume(w, 'volume', a!, 0, independent), volume(w, 'volume-2', b!, -25, independent)] as const
+  if (w.option('tones', 'one') === 'two' && w.build.parts['pot-tone-2']) {
+    tone(w, 'tone', a!)
+    tone(w, 'tone-2', b!, 'cap-2', -25)
+  }
+  return lugs
+}
+
+/** No selector: the volumes mix what they let through, as on many basses. [practice] */
+const MIXED: Recipe = {
+  id: 'two-mixed',
+  label: 'Two pickups, a volume each, no selector',
+  why: 'Any mix of the two, and each alone with the other at 0; nothing to switch.',
+  count: 2,
+  contacts: [],
+  needs: ['pot-volume', 'pot-volume-2'],
+  options: [MIXED_STYLE, TONES, ...COMMON.filter((o) => o !== TONE_AT)],
+  weave: (w, places) => {
+    const [a, b] = volumeEach(
+      w,
+      places.map((p) => fed(w, p).hot),
+    )
+    w.join(b, a, 'signal')
+    if (w.option('tones', 'one') !== 'two') toneAsChosen(w, a)
+    toJack(w, a)
   },
 }
 /** Joins two signals to a switch so that it gives one, both, the other. @returns its common */
@@ -196,4 +235,4 @@ const FOUR: Recipe = {
   },
 }
 
-export const RECIPES: readonly Recipe[] = [ONE, TWO, TWO_ON_FIVE, FOUR, FIVE, FIVE_FOUR_POLES, THREE_WAY]
+export const RECIPES: readonly Recipe[] = [ONE, TWO, TWO_ON_FIVE, FOUR, FIVE, FIVE_FOUR_POLES, THREE_WAY, MIXED]

@@ -324,6 +324,9 @@ export const STARTING_SETS = {
         sizes: { 'gauge.1': 1.143, 'gauge.2': 1.651, 'gauge.3': 2.159, 'gauge.4': 2.667, wound: 4 },
       },
       ...common,
+      // A volume for each pickup mixes them: no selector.
+      'pot-volume-2': { name: 'Second volume pot', traits: { taper: 'audio', pull: 'plain' }, sizes: { resistance: 500e3 } },
+      knobs: { name: 'Knobs', sizes: { count: 3 } },
     },
   },
 } as const satisfies Record<string, StartingSet>

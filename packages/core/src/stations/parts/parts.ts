@@ -1,6 +1,6 @@
 import { chosenParts } from '../../document/read'
 import { partDrawing } from '../../portrait/partDrawing'
-import { openSlots } from '../../parts/open'
+import { openSlots } from '../../instrument/wantedParts'
 import type { Order } from '../../parts/order'
 import { slotSpec, type Slot } from '../../parts/slots'
 import type { Contribution } from '../contribution'

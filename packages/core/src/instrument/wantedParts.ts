@@ -1,0 +1,38 @@
+import { missingSizes } from '../parts/missing'
+import type { Part } from '../parts/part'
+import { SLOTS, slotSpec, type Slot } from '../parts/slots'
+import { isVibrato } from './vibrato'
+
+type Parts = Partial<Record<Slot, Part>>
+
+const mount = (parts: Parts) => parts.bridge?.traits.mount
+const pickups = (parts: Parts) => (['neck', 'middle', 'bridge'] as const).filter((p) => parts[`pickup-${p}`])
+const hung = (parts: Parts, from: string) => pickups(parts).filter((p) => parts[`pickup-${p}`]!.traits.mount === from)
+const onRing = (place: 'neck' | 'bridge') => (parts: Parts) =>
+  hung(parts, 'ring').includes(place) ? `the ${place} pickup hangs from it` : undefined
+
+/** What other parts cannot do without, and why. [practice] */
+const BY_OTHERS: Partial<Record<Slot, (parts: Parts) => string | undefined>> = {
+  tailpiece: (parts) => (mount(parts) === 'post' ? 'strings over a bridge on posts go on to it' : undefined),
+  springs: (parts) => (isVibrato(mount(parts)) ? 'the bridge moves against them' : undefined),
+  ferrules: (parts) => (mount(parts) === 'string-through' ? 'the balls of strings through the body pull into bare wood' : undefined),
+  guard: (parts) => (hung(parts, 'guard').length ? 'pickups hang from it' : undefined),
+  'ring-neck': onRing('neck'),
+  'ring-bridge': onRing('bridge'),
+  battery: (parts) =>
+    pickups(parts).some((p) => parts[`pickup-${p}`]!.traits.circuit === 'active') ? 'active pickups need its current' : undefined,
+}
+
+/** Why the build cannot do without a part in this slot; nothing where it may stay empty. */
+export function wantedFor(parts: Parts, slot: Slot): string | undefined {
+  // A neck that is glued in has no screws.
+  if (slot === 'neck-screws' && parts.neck?.traits.joint === 'set') return undefined
+  return slotSpec(slot).needed ? 'the build cannot do without it' : BY_OTHERS[slot]?.(parts)
+}
+
+/** Slots that still want a person: empty ones the build cannot do without, and parts with required sizes missing. */
+export const openSlots = (parts: Parts): Slot[] =>
+  SLOTS.map(({ slot }) => slot).filter((slot) => {
+    const part = parts[slot]
+    return part ? missingSizes(part).length > 0 : wantedFor(parts, slot) !== undefined
+  })
