@@ -11,7 +11,7 @@ import { printMm } from '../../quantity/length'
 import { blockDepth, blockSwing, inCentreBlock } from './blocks'
 import { studPull } from './studPull'
 import { studDrawing, plateDrawing } from './bridgeOnBody.draw'
-import { liesOnFront } from './onFront'
+import { liesOnFront } from '../../judge/onFront'
 import { pressCheck } from './press'
 
 /** How far stud places may differ from the bridge's own before it no longer drops on, mm. [practice] */

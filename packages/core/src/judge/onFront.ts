@@ -1,7 +1,7 @@
-import type { Build } from '../../document/build'
-import type { Cure, Question } from '../../judge/joint'
-import { traitIn } from '../../judge/known'
-import { certain } from '../../quantity/distribution'
+import type { Build } from '../document/build'
+import type { Cure, Question } from './joint'
+import { traitIn } from './known'
+import { certain } from '../quantity/distribution'
 
 /** Does a flat thing lie down on the front it is screwed to? An arched one carries it in the middle only. */
 export function liesOnFront(build: Build, thing: string, why: string, cure: Omit<Cure, 'id'>): Question {
