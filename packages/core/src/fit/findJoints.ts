@@ -1,3 +1,4 @@
+import { POTS, potSlot } from '../instrument/controlPlace'
 import type { Build } from '../document/build'
 import { isGlued, sizeAt, traitAt } from '../document/read'
 import { PLACES } from '../instrument/guardPlace'
@@ -167,23 +168,18 @@ const KINDS: readonly JointKind[] = [
     id: 'guard-cover',
     trial: lay('Guard on, tight to the neck: routes covered, bridge clear.'),
     needs: ['body', 'guard', 'neck', 'bridge'],
-    also: ['pickup-neck', 'pickup-middle', 'pickup-bridge', 'pot-volume', 'pot-tone'],
+    also: ['pickup-neck', 'pickup-middle', 'pickup-bridge', ...POTS.map(potSlot)],
     find: guardCoverJoint,
   },
-  {
-    id: 'pot-volume',
-    trial: press('Pot through its hole with washer and nut.'),
-    needs: ['body', 'pot-volume'],
-    also: ['guard'],
-    find: (b) => potInGuardJoint(b, 'pot-volume'),
-  },
-  {
-    id: 'pot-tone',
-    trial: press('Pot through its hole with washer and nut.'),
-    needs: ['body', 'pot-tone'],
-    also: ['guard'],
-    find: (b) => potInGuardJoint(b, 'pot-tone'),
-  },
+  ...POTS.map(
+    (control): JointKind => ({
+      id: potSlot(control),
+      trial: press('Pot through its hole with washer and nut.'),
+      needs: ['body', potSlot(control)],
+      also: ['guard'],
+      find: (b) => potInGuardJoint(b, control),
+    }),
+  ),
   {
     id: 'switch',
     trial: press('Switch in its place; the lever through all positions.'),
@@ -196,6 +192,7 @@ const KINDS: readonly JointKind[] = [
     id: 'control-reach',
     trial: see('Hold the guitar and turn each knob without looking.'),
     needs: ['guard', 'pot-volume', 'pot-tone', 'bridge'],
+    also: ['pot-volume-2', 'pot-tone-2'],
     find: controlReachJoint,
   },
   {
@@ -216,7 +213,7 @@ const KINDS: readonly JointKind[] = [
     light: true,
     trial: press('Feed the bundle through.'),
     needs: ['wire', 'body'],
-    also: ['guard', 'jack', 'bridge', 'neck', 'pot-volume', 'pot-tone'],
+    also: ['guard', 'jack', 'bridge', 'neck', ...POTS.map(potSlot)],
     find: wirePassageJoint,
   },
   {

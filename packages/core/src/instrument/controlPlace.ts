@@ -3,10 +3,32 @@ import { isSaid, sizeAt } from '../document/read'
 import { pt, type Point } from '../geometry/point'
 import { datums } from './datums'
 
-export type Control = 'volume' | 'tone' | 'switch'
+/** Every pot there can be, by its place. */
+export const POTS = ['volume', 'tone', 'volume-2', 'tone-2'] as const
+export type PotControl = (typeof POTS)[number]
+export type PotSlot = `pot-${PotControl}`
+export type Control = PotControl | 'switch'
+
+export const potSlot = (control: PotControl): PotSlot => `pot-${control}`
+export const potsIn = (build: Build): PotControl[] => POTS.filter((c) => build.parts[potSlot(c)])
+
+/** As it is called among the others. */
+export const CONTROL_WORDS: Record<Control, string> = {
+  volume: 'volume',
+  tone: 'tone',
+  'volume-2': 'second volume',
+  'tone-2': 'second tone',
+  switch: 'switch',
+}
 
 /** Usual places, mm from the heel's end and across, until a guard or body says otherwise. */
-const USUAL: Record<Control, readonly [x: number, y: number]> = { volume: [190, -66], tone: [225, -82], switch: [150, -72] }
+const USUAL: Record<Control, readonly [x: number, y: number]> = {
+  volume: [190, -66],
+  tone: [225, -82],
+  'volume-2': [225, -48],
+  'tone-2': [260, -64],
+  switch: [150, -72],
+}
 
 /** Where a control sits on the instrument: by the guard's hole, or by the body's where there is no guard. */
 export function controlPlace(build: Build, control: Control): Point {

@@ -8,7 +8,7 @@ import type { Metal, Part } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
 import { fretPlace, fretPlaces } from '../physics/frets'
 import { bodyOutline } from './bodyShape'
-import { controlPlace } from './controlPlace'
+import { controlPlace, POTS, potSlot } from './controlPlace'
 import { datums } from './datums'
 import { guardOutline } from './guardOutline'
 import { PLACES } from './guardPlace'
@@ -53,20 +53,18 @@ export function frontView(build: Build): Mark[] {
   neckMarks(build, d, value, area, marks)
   bridgeMarks(build, d.studs, value, area)
   if (has('tailpiece')) tailMarks(d.studs + value('body', 'tail.toBridge', 45), value, area)
-  const controls = [
-    ['pot-volume', 'volume'],
-    ['pot-tone', 'tone'],
-  ] as const
-  for (const [slot, name] of controls)
+  for (const control of POTS) {
+    const slot = potSlot(control)
     if (hinted(slot))
       marks.push({
         mark: 'circle',
         role: 'metal',
-        at: controlPlace(build, name),
+        at: controlPlace(build, control),
         r: 9,
         thing: slot,
         dashed: !has(slot),
       })
+  }
   const { x: sx, y: sy } = controlPlace(build, 'switch')
   area('switch', 'metal', [pt(sx - 13, sy - 3), pt(sx + 13, sy + 3), pt(sx + 13, sy + 5), pt(sx - 13, sy - 1)])
   return marks.map((m) => ('thing' in m && m.thing && guessed(build.parts[m.thing as Slot]) ? { ...m, dashed: true } : m))

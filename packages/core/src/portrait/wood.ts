@@ -23,6 +23,10 @@ export const BODY_USUAL: Readonly<Record<string, number>> = {
   'route.bridge.width': 72,
   'vibrato.length': 44,
   'vibrato.width': 68,
+  'volume-2.x': 296,
+  'volume-2.y': -44,
+  'tone-2.x': 331,
+  'tone-2.y': -60,
   'control.x': 272,
   'control.y': -84,
   'control.length': 110,
@@ -113,6 +117,8 @@ export function sketchBody(s: Sketch): void {
   for (const [hole, size, here] of [
     ['volume', 'pot.hole', 'pot-volume'],
     ['tone', 'pot.hole', 'pot-tone'],
+    ['volume-2', 'pot.hole', 'pot-volume-2'],
+    ['tone-2', 'pot.hole', 'pot-tone-2'],
     ['switch', 'switch.hole', 'switch'],
   ] as const)
     s.only([`${hole}.x`, `${hole}.y`, size], hasPart(here) && !hasPart('guard'), () => {
@@ -349,6 +355,10 @@ export const GUARD_USUAL: Readonly<Record<string, number>> = {
   'volume.y': -62,
   'tone.x': 214,
   'tone.y': -78,
+  'volume-2.x': 214,
+  'volume-2.y': -44,
+  'tone-2.x': 249,
+  'tone-2.y': -60,
   'switch.x': 140,
   'switch.y': -66,
   'screw.edge': 8,
@@ -382,11 +392,12 @@ export function sketchGuard(s: Sketch): void {
     })
   s.line('centre', pt(-20, 0), pt(edge + 30, 0))
   for (const place of ['neck', 'middle', 'bridge'] as const) opening(s, `opening.${place}`, `pickup-${place}` in s.build.parts)
-  for (const hole of HOLE_PLACES) {
-    const [x, y] = [s.v(`${hole}.x`), s.v(`${hole}.y`)]
-    s.take(`${hole}.x`, 'rule', pt(0, y), pt(x, y)).take(`${hole}.y`, 'rule', pt(x, 0), pt(x, y))
-    if (hole !== 'switch') s.round('cavity', pt(x, y), s.v('pot.hole'), [`${hole}.x`, `${hole}.y`, 'pot.hole'])
-  }
+  for (const hole of HOLE_PLACES)
+    s.only([`${hole}.x`, `${hole}.y`], !hole.endsWith('-2') || `pot-${hole}` in s.build.parts, () => {
+      const [x, y] = [s.v(`${hole}.x`), s.v(`${hole}.y`)]
+      s.take(`${hole}.x`, 'rule', pt(0, y), pt(x, y)).take(`${hole}.y`, 'rule', pt(x, 0), pt(x, y))
+      if (hole !== 'switch') s.round('cavity', pt(x, y), s.v('pot.hole'), [`${hole}.x`, `${hole}.y`, 'pot.hole'])
+    })
   s.wide('pot.hole', 'inside', s.v('volume.x'), s.v('volume.y'))
   const at = pt(s.v('switch.x'), s.v('switch.y'))
   s.box('cavity', at.x - s.v('switch.slot') / 2, at.y - 1.5, at.x + s.v('switch.slot') / 2, at.y + 1.5, [

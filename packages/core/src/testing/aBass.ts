@@ -150,7 +150,15 @@ export function aBass(): Build {
       ]
     }),
   )
-  return { ...guitar, name: 'Bass', strings: 4, scale: 863.6, parts: { ...parts, body: { ...parts['body']!, outline: OUTLINE } } }
+  // A volume for each pickup and no selector, as the usual bass is wired.
+  const second = parts['pot-volume']!
+  return {
+    ...guitar,
+    name: 'Bass',
+    strings: 4,
+    scale: 863.6,
+    parts: { ...parts, 'pot-volume-2': second, body: { ...parts['body']!, outline: OUTLINE } },
+  }
 }
 
 const PICKUP = { coils: 'single', mount: 'body', leads: 'two' }

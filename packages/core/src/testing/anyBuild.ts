@@ -16,7 +16,7 @@ const MAKES: readonly (() => Build)[] = [
   () => without(fullBuild(), 'guard'),
   () =>
     changed(
-      withPart(fullBuild(), 'tailpiece', aTailpiece()),
+      withSecondPots(withPart(fullBuild(), 'tailpiece', aTailpiece())),
       { 'body/arch.bridge': 4, 'body/arch.tail': 2.5, 'bridge/height.min': 6, 'bridge/height.max': 14 },
       { 'bridge/mount': 'post', 'body/top': 'arched' },
     ),
@@ -41,6 +41,9 @@ const MAKES: readonly (() => Build)[] = [
   anEight,
 ]
 const withPart = (build: Build, slot: Slot, part: Part): Build => ({ ...build, parts: { ...build.parts, [slot]: part } })
+/** A volume and a tone for each of two pickups. */
+const withSecondPots = (build: Build): Build =>
+  (['volume', 'tone'] as const).reduce((b, control) => withPart(b, `pot-${control}-2`, build.parts[`pot-${control}`]!), build)
 const aTailpiece = () =>
   aPart(
     'tailpiece',

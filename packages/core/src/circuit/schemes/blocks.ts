@@ -1,6 +1,7 @@
 import { traitAt } from '../../document/read'
 import type { Ends, Weaver } from './weaver'
 import { SWITCHES } from '../model/switches'
+import { potSlot } from '../../instrument/controlPlace'
 import { extraOf } from './options'
 import type { PickupPlace } from '../../instrument/guardPlace'
 
@@ -12,10 +13,9 @@ const BLEEDS: Record<string, { farad: number; ohm?: number; joined?: 'beside' | 
 }
 
 /** A volume: fed at its outer lug, out from the wiper; or, independent, the other way round. @returns the lug its signal leaves by */
-export function volume(w: Weaver, id: 'volume' | 'volume-2', from: string, shift = 0, independent = false): string {
-  const slot = id === 'volume' ? 'pot-volume' : 'pot-volume-2'
-  if (!w.build.parts[slot]) return from
-  w.pot(slot, id, 'volume', { shift })
+export function volume(w: Weaver, id: 'volume' | 'volume-2', from: string, independent = false): string {
+  if (!w.build.parts[potSlot(id)]) return from
+  w.pot(id)
   const [fed, out] = independent ? ['2', '3'] : ['3', '2']
   w.join(from, `${id}.${fed}`, 'signal')
   w.ground(`${id}.1`)
@@ -43,10 +43,9 @@ function bleed(w: Weaver, id: string): void {
 }
 
 /** A tone: its track and a capacitor from somewhere to ground. */
-export function tone(w: Weaver, id: 'tone' | 'tone-2', on: string, cap: 'cap' | 'cap-2' = 'cap', shift = 0): void {
-  const slot = id === 'tone' ? 'pot-tone' : 'pot-tone-2'
-  if (!w.build.parts[slot]) return
-  w.pot(slot, id, 'tone', { noLoad: w.option('noLoad', 'no') === 'yes', shift })
+export function tone(w: Weaver, id: 'tone' | 'tone-2', on: string, cap: 'cap' | 'cap-2' = 'cap'): void {
+  if (!w.build.parts[potSlot(id)]) return
+  w.pot(id, { noLoad: w.option('noLoad', 'no') === 'yes' })
   w.capacitor(cap === 'cap' ? 'capacitor' : 'capacitor-2', cap, cap === 'cap' ? 'tone capacitor' : 'second tone capacitor', 'tone')
   w.join(on, `${id}.2`, 'signal')
   w.join(`${id}.1`, `${cap}.1`, 'jumper')
@@ -92,7 +91,7 @@ function pulled(w: Weaver): { pull: string; does: string } {
   const found = extraOf(w.build)
   const does = found ? w.option('pull', 'none') : 'none'
   if (!found || does === 'none') return { pull: '', does: 'none' }
-  if ('pot' in found) w.pot(found.slot, found.pot, found.slot.startsWith('pot-tone') ? 'tone' : 'volume')
+  if ('pot' in found) w.pot(found.pot)
   else w.switch('switch-2', 'mini', 'small toggle', SWITCHES['on-on'])
   return { pull: found.id, does }
 }

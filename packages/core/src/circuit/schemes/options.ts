@@ -1,23 +1,18 @@
 import type { Build } from '../../document/build'
 import { traitAt } from '../../document/read'
+import { potSlot, type PotControl } from '../../instrument/controlPlace'
 import { PLACES } from '../../instrument/guardPlace'
 import type { Slot } from '../../parts/slots'
 import type { OptionSpec } from './recipe'
 
-const PULLS = ['pot-tone', 'pot-volume', 'pot-tone-2', 'pot-volume-2'] as const
-const POT_ID: Record<(typeof PULLS)[number], string> = {
-  'pot-tone': 'tone',
-  'pot-volume': 'volume',
-  'pot-tone-2': 'tone-2',
-  'pot-volume-2': 'volume-2',
-}
+const PULLS = ['tone', 'volume', 'tone-2', 'volume-2'] as const satisfies readonly PotControl[]
 
 /** A switch of two poles and two positions beside the selector: under a knob that is pulled, or a small toggle. */
-export type Extra = { id: string; pot: string; slot: (typeof PULLS)[number] } | { id: 'mini' }
+export type Extra = { id: string; pot: PotControl } | { id: 'mini' }
 
 export function extraOf(build: Build): Extra | undefined {
-  const slot = PULLS.find((s) => traitAt(build, s, 'pull') === 'push-pull')
-  if (slot) return { slot, pot: POT_ID[slot], id: `${POT_ID[slot]}-pull` }
+  const pot = PULLS.find((p) => traitAt(build, potSlot(p), 'pull') === 'push-pull')
+  if (pot) return { pot, id: `${pot}-pull` }
   return traitAt(build, 'switch-2', 'contacts') === 'on-on' ? { id: 'mini' } : undefined
 }
 

@@ -29,10 +29,10 @@ function pastPreset(w: Weaver, hot: string): string {
   if (w.option('preset', 'none') !== 'neck') return hot
   w.switch('switch-2', 'preset', 'slide to the second circuit', SWITCHES.slide)
   w.join(hot, 'preset.B0', 'hot')
-  w.pot('pot-volume-2', 'volume-2', 'volume', { shift: -20 })
+  w.pot('volume-2')
   w.join('preset.B2', 'volume-2.3', 'signal')
   w.ground('volume-2.1')
-  tone(w, 'tone-2', 'volume-2.3', 'cap-2', -20)
+  tone(w, 'tone-2', 'volume-2.3', 'cap-2')
   w.join('volume-2.2', 'preset.A2', 'signal')
   return 'preset.B1'
 }
@@ -72,10 +72,10 @@ const TWO: Recipe = {
 /** A volume for each of two pickups and, where there are two, a tone for each. @returns the lugs their signals leave by */
 function volumeEach(w: Weaver, [a, b]: readonly string[]): readonly [string, string] {
   const independent = w.option('style', 'coupled') === 'independent'
-  const lugs = [volume(w, 'volume', a!, 0, independent), volume(w, 'volume-2', b!, -25, independent)] as const
+  const lugs = [volume(w, 'volume', a!, independent), volume(w, 'volume-2', b!, independent)] as const
   if (w.option('tones', 'one') === 'two' && w.build.parts['pot-tone-2']) {
     tone(w, 'tone', a!)
-    tone(w, 'tone-2', b!, 'cap-2', -25)
+    tone(w, 'tone-2', b!, 'cap-2')
   }
   return lugs
 }
@@ -143,7 +143,7 @@ const FIVE: Recipe = {
     const out = volume(w, 'volume', 'switch.A0')
     w.join('switch.A0', 'switch.B0', 'jumper')
     tone(w, 'tone', 'switch.B3')
-    w.pot('pot-tone-2', 'tone-2', 'tone', { shift: 25 })
+    w.pot('tone-2')
     w.join('switch.B2', 'tone-2.2', 'signal')
     w.join('tone-2.1', 'cap.1', 'jumper')
     toJack(w, out)

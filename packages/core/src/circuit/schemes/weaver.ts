@@ -1,7 +1,7 @@
 import type { Build } from '../../document/build'
 import { isSaid, traitAt, valueAt } from '../../document/read'
 import { pt } from '../../geometry/point'
-import { controlPlace, controlSaid, type Control } from '../../instrument/controlPlace'
+import { controlPlace, controlSaid, potSlot, type Control, type PotControl } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
 import type { PickupPlace } from '../../instrument/guardPlace'
 import { groundOf } from '../../instrument/stringGround'
@@ -25,7 +25,6 @@ const STRINGS: Record<NonNullable<ReturnType<typeof groundOf>>, string> = {
   plate: 'bridge plate (strings)',
 }
 const NECK_FIRST: readonly string[] = ['neck', 'middle', 'bridge']
-type PotSlot = 'pot-volume' | 'pot-tone' | 'pot-volume-2' | 'pot-tone-2'
 
 /**
  * Puts a harness together from the parts of a build: recipes say what is joined to what, this knows where things sit and that every piece
@@ -93,16 +92,17 @@ export class Weaver {
     if (link && back) this.join(link, back, 'link')
   }
 
-  pot(slot: PotSlot, id: string, control: Control, more: { noLoad?: boolean; shift?: number } = {}) {
+  pot(id: PotControl, more: { noLoad?: boolean } = {}) {
+    const slot = potSlot(id)
     if (this.components.some((c) => c.id === id)) return
-    const place = controlPlace(this.build, control)
-    const known = !more.shift && controlSaid(this.build, control)
+    const place = controlPlace(this.build, id)
+    const known = controlSaid(this.build, id)
     this.components.push({
       is: 'pot',
       id,
       slot,
       label: id.replace('-', ' '),
-      at: pt(place.x + (more.shift ?? 0), place.y),
+      at: place,
       ...(known ? {} : { guessed: true as const }),
       ohm: valueAt(this.build, { slot, size: 'resistance' }) ?? 250e3,
       taper: (traitAt(this.build, slot, 'taper') ?? 'audio') as Taper,
@@ -114,7 +114,7 @@ export class Weaver {
         id: `${id}-pull`,
         slot,
         label: `pull on the ${id.replace('-', ' ')}`,
-        at: pt(place.x + (more.shift ?? 0), place.y),
+        at: place,
         ...(known ? {} : { guessed: true as const }),
         table: { ...SWITCHES['on-on'], label: 'push-pull, two poles' },
       })

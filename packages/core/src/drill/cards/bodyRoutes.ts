@@ -9,7 +9,7 @@ import { overMiddle } from '../../fit/bridge/sideSetting'
 import { SWING } from '../../fit/bridge/blocks'
 import { THREAD_KEPT } from '../../fit/controls/potLimits'
 import { pt, type Point } from '../../geometry/point'
-import { controlPlace, controlSaid, type Control } from '../../instrument/controlPlace'
+import { CONTROL_WORDS, controlPlace, controlSaid, potSlot, potsIn, type PotControl } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
 import { risesOf } from '../../instrument/frontRise'
 import { FACE_GUARD } from '../../physics/pilot'
@@ -171,16 +171,17 @@ const ROUND_CONTROL = 5
 const OVER = 4
 
 interface Housed {
-  control: Control
+  control: PotControl
   wide: SizeRef
   deep: SizeRef
 }
 
-const housed = (build: Build): Housed[] => [
-  ...(['volume', 'tone'] as const)
-    .filter((c) => build.parts[`pot-${c}`])
-    .map((c): Housed => ({ control: c, wide: sizeRef(`pot-${c}`, 'body.diameter'), deep: sizeRef(`pot-${c}`, 'body.depth') })),
-]
+const housed = (build: Build): Housed[] =>
+  potsIn(build).map((control) => ({
+    control,
+    wide: sizeRef(potSlot(control), 'body.diameter'),
+    deep: sizeRef(potSlot(control), 'body.depth'),
+  }))
 
 /** The room for the controls: round their places, as deep as the tallest of them, its wires and a lid. */
 export const controlRoute: Finder = (build, bench) => {
@@ -191,7 +192,7 @@ export const controlRoute: Finder = (build, bench) => {
   const base: Base = {
     id: 'route-control',
     title: 'Control route',
-    slot: controls[0]!.control === 'volume' ? 'pot-volume' : 'pot-tone',
+    slot: potSlot(controls[0]!.control),
     side,
     goesIn: 'the controls, their wires and a lid',
     located: `the controls’ own places, ${build.parts.guard ? 'through the guard' : 'on the top'}`,
@@ -234,7 +235,7 @@ export const controlRoute: Finder = (build, bench) => {
     places: [pt((x0 + x1) / 2, (y0 + y1) / 2)],
     from: spots.map(
       (s, i) =>
-        `${controls[i]!.control}: ${fromEdge(s.at.x - datums(build).mouth, 'the pocket’s mouth')}, ${printMm(Math.abs(s.at.y), 1)} to the ${s.at.y > 0 ? 'bass' : 'treble'} side`,
+        `${CONTROL_WORDS[controls[i]!.control]}: ${fromEdge(s.at.x - datums(build).mouth, 'the pocket’s mouth')}, ${printMm(Math.abs(s.at.y), 1)} to the ${s.at.y > 0 ? 'bass' : 'treble'} side`,
     ),
     ...(access === 'back'
       ? { mind: ['Measured from the back: mirror the places. Prick one pot’s middle right through first and cut from that.'] }

@@ -2,7 +2,7 @@ import { HOLE_OVER } from '../../instrument/holeOver'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
-import { controlPlace, controlSaid, type Control } from '../../instrument/controlPlace'
+import { CONTROL_WORDS, controlPlace, controlSaid, potSlot, potsIn, type Control } from '../../instrument/controlPlace'
 import { opened } from '../opened'
 import type { Finder } from '../finder'
 import type { Located } from '../place'
@@ -10,7 +10,6 @@ import { printMm } from '../../quantity/length'
 import { alongWords, fromEdge } from '../place'
 
 const CAUTIONS = ['Eye protection; clamp plastic between scrap, it grabs and cracks.']
-const potsOf = (build: Build) => (['volume', 'tone'] as const).filter((n) => build.parts[`pot-${n}`])
 
 /** Where controls sit, in the guard's own marks or on the wood. */
 function placed(build: Build, which: readonly Control[]): Located {
@@ -26,18 +25,18 @@ function placed(build: Build, which: readonly Control[]): Located {
     const x = sizeAt(build, { slot, size: `${c}.x` })!.value
     const y = sizeAt(build, { slot, size: `${c}.y` })!.value
     const along = slot === 'guard' ? fromEdge(x, 'the guard’s neck edge') : alongWords(build, x)[0]
-    return `${c}: ${along}, ${printMm(Math.abs(y), 1)} to the ${y > 0 ? 'bass' : 'treble'} side`
+    return `${CONTROL_WORDS[c]}: ${along}, ${printMm(Math.abs(y), 1)} to the ${y > 0 ? 'bass' : 'treble'} side`
   }
   return { places: said.map((c) => controlPlace(build, c)).map((p) => pt(p.x, p.y)), from: said.map(words), missing }
 }
 
 /** Holes for the pots, in the guard or in the wood. */
 export const potHoles: Finder = (build, bench) => {
-  const pots = potsOf(build)
+  const pots = potsIn(build)
   if (!pots.length || !(build.parts.guard || build.parts.body)) return undefined
   const guard = build.parts.guard !== undefined
   // One size of hole for all: the thickest bushing decides, and one that nobody read may be the thickest.
-  const bushings = pots.map((p) => sizeRef(p === 'volume' ? 'pot-volume' : 'pot-tone', 'bushing.diameter'))
+  const bushings = pots.map((p) => sizeRef(potSlot(p), 'bushing.diameter'))
   const own =
     bushings.find((ref) => !sizeAt(build, ref)) ?? bushings.reduce((a, b) => (sizeAt(build, b)!.value > sizeAt(build, a)!.value ? b : a))
   return opened(
@@ -46,7 +45,7 @@ export const potHoles: Finder = (build, bench) => {
     {
       id: 'pot-holes',
       title: guard ? 'Pot holes in the guard' : 'Pot holes in the top',
-      slot: guard ? 'guard' : 'pot-volume',
+      slot: guard ? 'guard' : potSlot(pots[0]!),
       side: guard ? 'guard' : 'front',
       goesIn: 'the pots’ bushings',
       located: guard

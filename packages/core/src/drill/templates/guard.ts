@@ -1,3 +1,4 @@
+import { CONTROL_WORDS, potsIn } from '../../instrument/controlPlace'
 import type { Build } from '../../document/build'
 import { sizeAt } from '../../document/read'
 import { pt } from '../../geometry/point'
@@ -22,9 +23,11 @@ export function guardTemplate(build: Build, bench: Bench): Made | undefined {
     return [closed(roundedBox({ x: c - l / 2, y: y - w / 2, width: l, height: w }, size(`opening.${p}.radius`) ?? 2), 'cut')]
   })
   const card = holeCards(build, bench).find((c) => c.id === 'pot-holes')
-  const pots = (['volume', 'tone'] as const).flatMap((n): Shape[] => {
+  const pots = potsIn(build).flatMap((n): Shape[] => {
     const [x, y] = [size(`${n}.x`), size(`${n}.y`)]
-    return x === undefined || y === undefined || card?.bit === undefined ? [] : hole(pt(x, y), card.bit, `${n}, ${printMm(card.bit, 1)} mm`)
+    return x === undefined || y === undefined || card?.bit === undefined
+      ? []
+      : hole(pt(x, y), card.bit, `${CONTROL_WORDS[n]}, ${printMm(card.bit, 1)} mm`)
   })
   return {
     title: TITLES.guard,

@@ -1,3 +1,4 @@
+import { potsIn } from '../../instrument/controlPlace'
 import type { Build } from '../../document/build'
 import { traitAt } from '../../document/read'
 import { type Bench, USUAL_BENCH } from '../bench'
@@ -57,7 +58,7 @@ const EXISTS: Record<TemplateId, (b: Build) => boolean> = {
   'route-neck': has('pickup-neck'),
   'route-middle': has('pickup-middle'),
   'route-bridge': has('pickup-bridge'),
-  'route-control': (b) => has('body')(b) && (has('pot-volume')(b) || has('pot-tone')(b)),
+  'route-control': (b) => has('body')(b) && potsIn(b).length > 0,
   shim: (b) => has('body')(b) && has('neck')(b),
   cover: (b) => has('body')(b) && traitAt(b, 'body', 'access') === 'back',
 }

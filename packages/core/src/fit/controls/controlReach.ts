@@ -1,10 +1,11 @@
 import type { Build } from '../../document/build'
-import { sizeRef } from '../../document/read'
-import type { Mark } from '../../drawing/drawing'
-import { framed } from '../../drawing/sections'
+import { sizeAt, sizeRef, sizesFor } from '../../document/read'
+import type { Drawing, Mark } from '../../drawing/drawing'
+import { framed, nothingYet } from '../../drawing/sections'
 import { pt, type Point } from '../../geometry/point'
+import { potSlot, potsIn, type PotControl } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
-import { drawnOnceKnown, judged } from '../../judge/assemble'
+import { judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
 import { drawnAt, sizeIn, sizesIn } from '../../judge/known'
 import { likelyOf, linear, ofSize, propagate } from '../../quantity/distribution'
@@ -14,48 +15,62 @@ import { printMm } from '../../quantity/length'
 const KNOB_TO_KNOB = 30
 const KNOB_TO_STRING = 15
 
-const refs = {
-  vx: sizeRef('guard', 'volume.x'),
-  vy: sizeRef('guard', 'volume.y'),
-  tx: sizeRef('guard', 'tone.x'),
-  ty: sizeRef('guard', 'tone.y'),
-  spread: sizeRef('bridge', 'spread'),
+const spreadRef = sizeRef('bridge', 'spread')
+/** Where a pot's shaft comes through the guard. */
+const shaftOf = (control: PotControl) => ({ x: sizeRef('guard', `${control}.x`), y: sizeRef('guard', `${control}.y`) })
+
+/** Of all pots the two that stand nearest to each other. */
+function nearest<A extends { at: Point }>(pots: readonly A[]): readonly [A, A] {
+  const pairs = pots.flatMap((a, i) => pots.slice(i + 1).map((b) => [a, b] as const))
+  const gap = ([a, b]: readonly [A, A]) => Math.hypot(a.at.x - b.at.x, a.at.y - b.at.y)
+  return pairs.reduce((least, pair) => (gap(pair) < gap(least) ? pair : least))
 }
 
 /** Can the player reach the controls? Distances between knobs and from the outer string. */
-export const controlReachJoint = (build: Build): JudgedJoint =>
-  judged(build, {
+export const controlReachJoint = (build: Build): JudgedJoint => {
+  const tone = shaftOf('tone')
+  return judged(build, {
     id: 'control-reach',
     condition: true,
     title: 'Controls within reach',
-    slots: ['guard', 'pot-volume', 'pot-tone', 'bridge'],
-    at: pt(datums(build).heelEnd + drawnAt(build, refs.tx) + 16, drawnAt(build, refs.ty)),
-    draw: drawnOnceKnown(build, 'Controls and the outer string, from above', refs, (have) => {
-      const v: Point = pt(have.vx.value, have.vy.value)
-      const t: Point = pt(have.tx.value, have.ty.value)
-      const y = -have.spread.value / 2
-      const marks: Mark[] = [
-        { mark: 'line', role: 'string', points: [pt(v.x - 50, y), pt(t.x + 30, y)] },
-        { mark: 'circle', role: 'metal', at: v, r: 10 },
-        { mark: 'circle', role: 'metal', at: t, r: 10 },
-        { mark: 'dimension', from: v, to: t, text: printMm(Math.hypot(v.x - t.x, v.y - t.y), 0), emphasis: true },
-        { mark: 'dimension', from: pt(v.x - 18, v.y), to: pt(v.x - 18, y), text: printMm(Math.abs(v.y - y), 0) },
-      ]
-      return framed('Controls and the outer string, from above', 'true proportion', marks, [
-        { label: 'Knob to knob', value: `${printMm(Math.hypot(v.x - t.x, v.y - t.y), 1)} mm` },
-        { label: 'Volume to outer string', value: `${printMm(Math.abs(v.y - y), 1)} mm` },
-      ])
-    }),
+    slots: ['guard', ...potsIn(build).map(potSlot), 'bridge'],
+    at: pt(datums(build).heelEnd + drawnAt(build, tone.x) + 16, drawnAt(build, tone.y)),
+    draw: () => reachDrawing(build),
     asks: [distances],
   })
+}
+
+const TITLE = 'Controls and the outer string, from above'
+function reachDrawing(build: Build): Drawing {
+  const told = potsIn(build).map((control) => ({ control, have: sizesFor(build, shaftOf(control)) }))
+  const spread = sizeAt(build, spreadRef)
+  if (!spread || told.some((t) => t.have.missing.length)) return nothingYet(TITLE)
+  const pots = told.map(({ control, have: { have } }) => ({ control, at: pt(have.x.value, have.y.value) }))
+  const [v, ends] = [pots.find((p) => p.control === 'volume')!.at, pots.map((p) => p.at.x)]
+  const [{ at: a }, { at: b }] = nearest(pots)
+  const y = -spread.value / 2
+  const marks: Mark[] = [
+    { mark: 'line', role: 'string', points: [pt(Math.min(...ends) - 50, y), pt(Math.max(...ends) + 30, y)] },
+    ...pots.map((p): Mark => ({ mark: 'circle', role: 'metal', at: p.at, r: 10 })),
+    { mark: 'dimension', from: a, to: b, text: printMm(Math.hypot(a.x - b.x, a.y - b.y), 0), emphasis: true },
+    { mark: 'dimension', from: pt(v.x - 18, v.y), to: pt(v.x - 18, y), text: printMm(Math.abs(v.y - y), 0) },
+  ]
+  return framed(TITLE, 'true proportion', marks, [
+    { label: 'Knob to knob', value: `${printMm(Math.hypot(a.x - b.x, a.y - b.y), 1)} mm` },
+    { label: 'Volume to outer string', value: `${printMm(Math.abs(v.y - y), 1)} mm` },
+  ])
+}
 
 function distances(build: Build): Question[] {
-  const have = sizesIn(build, refs)
-  const apart = propagate(
-    ([a, b, c, e]) => Math.hypot(a! - c!, b! - e!),
-    [ofSize(have.vx), ofSize(have.vy), ofSize(have.tx), ofSize(have.ty)],
-  )
-  const string = propagate(([y, s]) => Math.abs(y!) - s! / 2, [ofSize(have.vy), ofSize(have.spread)])
+  const pots = potsIn(build).map((control) => {
+    const { x, y } = sizesIn(build, shaftOf(control))
+    return { control, x, y, at: pt(x.value, y.value) }
+  })
+  const pair = nearest(pots)
+  const [one, other] = pair
+  const apart = propagate(([a, b, c, e]) => Math.hypot(a! - c!, b! - e!), [ofSize(one.x), ofSize(one.y), ofSize(other.x), ofSize(other.y)])
+  const volume = pots.find((p) => p.control === 'volume')!
+  const string = propagate(([y, s]) => Math.abs(y!) - s! / 2, [ofSize(volume.y), ofSize(sizeIn(build, spreadRef))])
   const near = (id: string, label: string, what: typeof apart, least: number, says: string): Question => ({
     id,
     label,
@@ -79,7 +94,7 @@ function distances(build: Build): Question[] {
             },
           ],
   })
-  const bodies = (['pot-volume', 'pot-tone'] as const).map((slot) => sizeIn(build, sizeRef(slot, 'body.diameter')))
+  const bodies = pair.map(({ control }) => sizeIn(build, sizeRef(potSlot(control), 'body.diameter')))
   const between = linear([[1, apart], ...bodies.map((b) => [-0.5, ofSize(b)] as const)], -1)
   return [
     {

@@ -1,3 +1,4 @@
+import type { PotSlot } from '../../instrument/controlPlace'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
@@ -6,7 +7,7 @@ import { pt } from '../../geometry/point'
 import { drawnAt } from '../../judge/known'
 import type { SizeKey } from '../../parts/kinds/index'
 import { printMm } from '../../quantity/length'
-import { CLEAR, type PotSlot, panelOf } from './potPanel'
+import { CLEAR, panelOf } from './potPanel'
 
 /** Pot through the guard, cut down its middle, true proportion: guard, washer, nut, thread left over, what packs it. */
 export function potDrawing(build: Build, slot: PotSlot): Drawing {

@@ -3,7 +3,7 @@ import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { filmOn } from '../../finish/film'
-import { controlPlace } from '../../instrument/controlPlace'
+import { CONTROL_WORDS, controlPlace, potSlot, type PotControl, type PotSlot } from '../../instrument/controlPlace'
 import { judged } from '../../judge/assemble'
 import type { Question, Cure, JudgedJoint } from '../../judge/joint'
 import { gapOf, sizesIn } from '../../judge/known'
@@ -12,7 +12,7 @@ import { likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
 import { potDrawing } from './potInGuard.draw'
-import { CLEAR, packing, panelOf, type PotSlot } from './potPanel'
+import { CLEAR, packing, panelOf } from './potPanel'
 
 /** Hole minus bushing, mm: at least 0.1 to pass, over 0.8 it wanders. [practice] */
 const HOLE_BANDS: readonly Band[] = [
@@ -36,16 +36,16 @@ const DEPTH_BANDS: readonly Band[] = [
 ]
 
 /** A pot through the guard or top: its hole, its thread, and the room below. */
-export function potInGuardJoint(build: Build, slot: PotSlot): JudgedJoint {
-  const which = slot === 'pot-volume' ? 'volume' : 'tone'
+export function potInGuardJoint(build: Build, control: PotControl): JudgedJoint {
+  const slot = potSlot(control)
   const panel = panelOf(build)
   return judged(build, {
     id: slot,
-    title: `${which === 'volume' ? 'Volume' : 'Tone'} pot in ${panel.name}`,
+    title: `${capital(CONTROL_WORDS[control])} pot in ${panel.name}`,
     slots: [slot, panel.slot],
-    at: controlPlace(build, which),
+    at: controlPlace(build, control),
     draw: () => potDrawing(build, slot),
-    asks: [(b) => threadQuestion(b, slot), (b) => holeQuestion(b, slot), (b) => depthQuestion(b, slot)],
+    asks: [(b) => threadQuestion(b, control), (b) => holeQuestion(b, slot), (b) => depthQuestion(b, slot)],
   })
 }
 
@@ -57,7 +57,8 @@ const threadRefs = (build: Build, slot: PotSlot) => ({
   washer: sizeRef(slot, 'washer.thickness'),
 })
 
-function threadQuestion(build: Build, slot: PotSlot): Question {
+function threadQuestion(build: Build, control: PotControl): Question {
+  const slot = potSlot(control)
   const panel = panelOf(build)
   const have = sizesIn(build, threadRefs(build, slot))
   const [nut, washer] = [have.nut.value, have.washer.value]
@@ -73,7 +74,7 @@ function threadQuestion(build: Build, slot: PotSlot): Question {
     clearance: thread,
     bands: THREAD_BANDS,
     says: () => threadSays(likelyOf(thread), have, panel.name),
-    cures: ({ verdict }) => threadCures(slot, likelyOf(thread), verdict === 'snug', nut, washer, panel, have),
+    cures: ({ verdict }) => threadCures(control, likelyOf(thread), verdict === 'snug', nut, washer, panel, have),
   }
 }
 
@@ -103,7 +104,7 @@ function threadSays(surplus: number, have: { length: Size; guard: Size }, panel:
 }
 
 function threadCures(
-  slot: PotSlot,
+  control: PotControl,
   surplus: number,
   snug: boolean,
   nut: number,
@@ -145,11 +146,11 @@ function threadCures(
   const tower = pack.nuts > NUTS_AT_MOST && others.length > 0
   const stack: Cure = {
     id: 'inner-nut',
-    job: `${tower ? 'Or put' : 'Put'} ${words.join(' and ')} on the ${slot === 'pot-volume' ? 'volume' : 'tone'} pot under the ${panel.name}: takes up ${printMm(packed, 1)} mm.`,
+    job: `${tower ? 'Or put' : 'Put'} ${words.join(' and ')} on the ${CONTROL_WORDS[control]} pot under the ${panel.name}: takes up ${printMm(packed, 1)} mm.`,
     how: 'Run the inner nut down the thread before the pot goes in; it sets the height. Nothing is cut.',
     gives: 'nothing',
     tools: ['inner nut', 'washers', 'socket of the nut’s size'],
-    plan: { slot, size: 'bushing.length', delta: -packed, doubt: 0.2 },
+    plan: { slot: potSlot(control), size: 'bushing.length', delta: -packed, doubt: 0.2 },
   }
   const exchanged = others.map((length) => ({
     id: 'shorter-bushing',

@@ -4,8 +4,6 @@ import { THREAD_KEPT } from './potLimits'
 
 export const CLEAR = 0.1
 
-export type PotSlot = 'pot-volume' | 'pot-tone'
-
 /**
  * Packing that takes up a surplus of thread: inner nuts first, washers for the rest, a little thread kept over the nut, mm.
  * @returns how many of each, and how much thread is left over

@@ -1,3 +1,4 @@
+import { CONTROL_WORDS, potSlot, potsIn } from '../../instrument/controlPlace'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
@@ -101,49 +102,48 @@ const LIES_FLAT = 0.5
 /** Under a guard the leads lie on the floor of the control route, below the pots that hang from it. */
 function underPots(build: Build): Question[] {
   if (!build.parts.guard) return []
-  return (['pot-volume', 'pot-tone'] as const)
-    .filter((slot) => build.parts[slot])
-    .map((slot): Question => {
-      const wires = wiresThrough(build)
-      const wire = sizeIn(build, refs.wire)
-      const thick = bundle(wires, wire.value)
-      const room = linear([
-        [1, ofSize(sizeIn(build, sizeRef('body', 'control.depth')))],
-        [-1, ofSize(sizeIn(build, sizeRef(slot, 'body.depth')))],
-      ])
-      const free = linear(
-        [
-          [1, room],
-          [-bundle(wires, 1), ofSize(wire)],
-        ],
-        -LIES_FLAT,
-      )
-      const which = slot === 'pot-volume' ? 'volume' : 'tone'
-      return {
-        id: `under-${which}`,
-        label: `Room for the leads under the ${which} pot`,
-        clearance: free,
-        shown: room,
-        bands: [
-          { upTo: 0, is: 'tight' },
-          { upTo: Infinity, is: 'snug' },
-        ],
-        says: ({ verdict }) =>
-          verdict === 'snug'
-            ? `The leads, ${printMm(thick, 1)} mm laid together, pass under the ${which} pot.`
-            : `Under the ${which} pot are ${printMm(Math.max(0, likelyOf(room)), 1)} mm and the leads laid together are ${printMm(thick, 1)}: the guard would not lie flat.`,
-        cures: ({ verdict }) =>
-          verdict === 'snug'
-            ? []
-            : [
-                {
-                  id: `beside-${which}`,
-                  job: 'Lead the wires along the route’s wall, beside the pots, and hold them there with tape.',
-                  how: 'Spread flat, not bundled; press the guard down by hand before any screw: it must lie by itself.',
-                  gives: 'nothing',
-                  tools: ['tape'],
-                },
-              ],
-      }
-    })
+  return potsIn(build).map((control): Question => {
+    const slot = potSlot(control)
+    const wires = wiresThrough(build)
+    const wire = sizeIn(build, refs.wire)
+    const thick = bundle(wires, wire.value)
+    const room = linear([
+      [1, ofSize(sizeIn(build, sizeRef('body', 'control.depth')))],
+      [-1, ofSize(sizeIn(build, sizeRef(slot, 'body.depth')))],
+    ])
+    const free = linear(
+      [
+        [1, room],
+        [-bundle(wires, 1), ofSize(wire)],
+      ],
+      -LIES_FLAT,
+    )
+    const which = CONTROL_WORDS[control]
+    return {
+      id: `under-${control}`,
+      label: `Room for the leads under the ${which} pot`,
+      clearance: free,
+      shown: room,
+      bands: [
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      says: ({ verdict }) =>
+        verdict === 'snug'
+          ? `The leads, ${printMm(thick, 1)} mm laid together, pass under the ${which} pot.`
+          : `Under the ${which} pot are ${printMm(Math.max(0, likelyOf(room)), 1)} mm and the leads laid together are ${printMm(thick, 1)}: the guard would not lie flat.`,
+      cures: ({ verdict }) =>
+        verdict === 'snug'
+          ? []
+          : [
+              {
+                id: `beside-${which}`,
+                job: 'Lead the wires along the route’s wall, beside the pots, and hold them there with tape.',
+                how: 'Spread flat, not bundled; press the guard down by hand before any screw: it must lie by itself.',
+                gives: 'nothing',
+                tools: ['tape'],
+              },
+            ],
+    }
+  })
 }

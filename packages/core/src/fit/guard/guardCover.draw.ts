@@ -4,11 +4,12 @@ import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
+import { potSlot, potsIn } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
 import { laid, type Pose } from '../../instrument/guardPlace'
 import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
-import { insideBy, laidOutline, routeCorners, controlRoute, CONTROLS } from './guardRooms'
+import { insideBy, laidOutline, routeCorners, controlRoute } from './guardRooms'
 
 export function coverDrawing(build: Build, pose: Pose) {
   const own = laidOutline(build, pose)
@@ -19,14 +20,14 @@ export function coverDrawing(build: Build, pose: Pose) {
   if (control) {
     const { middle: m, half: h } = control
     marks.push({ mark: 'area', role: 'cavity', points: rectangle(m.x - h.x, m.y - h.y, m.x + h.x, m.y + h.y) })
-    for (const { name, slot } of CONTROLS) {
-      const [x, y] = [valueAt(build, sizeRef('guard', `${name}.x`)), valueAt(build, sizeRef('guard', `${name}.y`))]
-      if (build.parts[slot] && x !== undefined && y !== undefined)
+    for (const c of potsIn(build)) {
+      const [x, y] = [valueAt(build, sizeRef('guard', `${c}.x`)), valueAt(build, sizeRef('guard', `${c}.y`))]
+      if (x !== undefined && y !== undefined)
         marks.push({
           mark: 'circle',
           role: 'metal',
           at: laid(pose, pt(x, y)),
-          r: drawnAt(build, sizeRef(slot, 'body.diameter')) / 2,
+          r: drawnAt(build, sizeRef(potSlot(c), 'body.diameter')) / 2,
         })
     }
   }

@@ -1,6 +1,7 @@
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
+import { CONTROL_WORDS, potSlot, potsIn } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
 import { laid, PLACES, seenFrom, type Pose } from '../../instrument/guardPlace'
 import { outlinePoints } from '../../instrument/outline'
@@ -13,7 +14,7 @@ import { printMm } from '../../quantity/length'
 import { liesOnFront } from '../../judge/onFront'
 import { guardFit } from './guardOpenings'
 import { coverDrawing } from './guardCover.draw'
-import { insideBy, routeCorners, controlRoute, CONTROLS } from './guardRooms'
+import { insideBy, routeCorners, controlRoute } from './guardRooms'
 
 /** A guard covers a route's edge by at least this, mm. [practice] */
 const COVER = 1.5
@@ -189,9 +190,9 @@ function bridgeEdge(build: Build, pose: Pose): Question[] {
 /** Every control hangs in the route with its body's radius and room for wires. */
 function controls(build: Build, pose: Pose): Question[] {
   const route = controlRoute(build)!
-  return CONTROLS.flatMap(({ name, slot }) => {
-    if (!build.parts[slot]) return []
-    const refs = { x: sizeRef('guard', `${name}.x`), y: sizeRef('guard', `${name}.y`) }
+  return potsIn(build).flatMap((control) => {
+    const [name, slot] = [CONTROL_WORDS[control], potSlot(control)]
+    const refs = { x: sizeRef('guard', `${control}.x`), y: sizeRef('guard', `${control}.y`) }
     const x = sizeIn(build, refs.x)
     const y = sizeIn(build, refs.y)
     const body = sizeIn(build, sizeRef(slot, 'body.diameter'))
@@ -204,7 +205,7 @@ function controls(build: Build, pose: Pose): Question[] {
     )
     return [
       {
-        id: `in-route-${name}`,
+        id: `in-route-${control}`,
         label: `Round the ${name} pot in its route`,
         clearance: free,
         shown: linear([[1, free]], WIRING),
@@ -222,14 +223,14 @@ function controls(build: Build, pose: Pose): Question[] {
             ? []
             : [
                 {
-                  id: `turn-${name}`,
+                  id: `turn-${control}`,
                   job: `Take a ${name} pot with a smaller body, or turn its lugs into the room there is.`,
                   how: 'Insulate what comes near the lined wall.',
                   gives: 'the pot',
                   tools: [],
                 },
                 {
-                  id: `ease-route-${name}`,
+                  id: `ease-route-${control}`,
                   job: `Or ease the control route there by ${printMm(0.5 - likelyOf(free), 1)} mm, before any finish.`,
                   how: 'Bearing bit along the wall, or a gouge; measure what stays to the body’s edge first.',
                   gives: 'body',

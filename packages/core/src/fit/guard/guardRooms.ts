@@ -48,8 +48,3 @@ export function controlRoute(build: Build): { middle: Point; half: Point } | und
   if (x === undefined || y === undefined || l === undefined || w === undefined || pocket === undefined) return undefined
   return { middle: pt(x - pocket, y), half: pt(l / 2, w / 2) }
 }
-
-export const CONTROLS = [
-  { name: 'volume', slot: 'pot-volume' },
-  { name: 'tone', slot: 'pot-tone' },
-] as const

@@ -21,6 +21,8 @@ const place = (name: string) =>
   ] as const
 const [volumeX, volumeY] = place('Volume hole')
 const [toneX, toneY] = place('Tone hole')
+const [volume2X, volume2Y] = place('Second volume hole')
+const [tone2X, tone2Y] = place('Second tone hole')
 const [switchX, switchY] = place('Switch slot')
 
 /** The pickguard. Datum: the edge of its neck cut-out that meets the heel end. */
@@ -39,6 +41,10 @@ export const guard = defineKind({
     'volume.y': volumeY,
     'tone.x': toneX,
     'tone.y': toneY,
+    'volume-2.x': volume2X,
+    'volume-2.y': volume2Y,
+    'tone-2.x': tone2X,
+    'tone-2.y': tone2Y,
     'switch.x': switchX,
     'switch.y': switchY,
     'neck.width': mm('Neck cut-out, across', 40, 90),

@@ -1,0 +1,104 @@
+import { describe, expect, it } from 'vitest'
+import { holeCards } from '../../drill/holes'
+import type { Build } from '../../document/build'
+import { drillable } from '../../testing/drillable'
+import { changed, fullBuild, without } from '../../testing/fullBuild'
+import { checkIn, judgeRows } from '../../testing/rows'
+
+/** Four pots in a wider control route: a volume and a tone for each of two pickups. */
+function fourPots(): Build {
+  const full = fullBuild()
+  const { 'pot-volume': volume, 'pot-tone': tone } = full.parts
+  return changed(
+    { ...full, parts: { ...full.parts, 'pot-volume-2': volume!, 'pot-tone-2': tone! } },
+    {
+      'body/control.width': 90,
+      'body/control.y': -70,
+      'guard/volume-2.x': 214,
+      'guard/volume-2.y': -40,
+      'guard/tone-2.x': 256,
+      'guard/tone-2.y': -50,
+    },
+  )
+}
+
+describe('the second volume and tone', () => {
+  judgeRows(
+    (['volume', 'tone'] as const).flatMap((pot) => [
+      // 19 - 2.5 of guard - 2 of nut - 0.7 of washer.
+      {
+        what: '19 mm bushing through 2.5 mm',
+        joint: `pot-${pot}-2`,
+        check: 'thread',
+        verdict: 'wont-go' as const,
+        says: /leaves 13.8 mm of thread over the nut/,
+        sizes: { [`pot-${pot}-2/bushing.length`]: 19 },
+      },
+      {
+        what: '8 mm hole for a 9.4 bushing',
+        joint: `pot-${pot}-2`,
+        check: 'hole',
+        verdict: 'tight' as const,
+        says: 'The hole is 8 mm and the bushing 9.4 mm.',
+        sizes: { 'guard/pot.hole': 8 },
+      },
+      {
+        what: 'deeper than the route',
+        joint: `pot-${pot}-2`,
+        check: 'depth',
+        verdict: 'wont-go' as const,
+        says: 'The pot hangs 40 mm deep in a 38 mm route.',
+        sizes: { [`pot-${pot}-2/body.depth`]: 40 },
+      },
+      {
+        what: '3 mm under the pot',
+        joint: 'wire-passage',
+        check: `under-${pot}-2`,
+        verdict: 'tight' as const,
+        says: new RegExp(`Under the second ${pot} pot are 3 mm`),
+        sizes: { [`pot-${pot}-2/body.depth`]: 35 },
+      },
+      // The route's wall runs 25 mm from the centre line, the body reaches 12 further than its shaft.
+      {
+        what: 'against the route’s wall',
+        joint: 'guard-cover',
+        check: `in-route-${pot}-2`,
+        verdict: 'tight' as const,
+        says: new RegExp(`The second ${pot} pot comes within 1 mm of the control route’s wall`),
+        sizes: { [`guard/${pot}-2.y`]: -38 },
+      },
+    ]),
+    fourPots,
+  )
+  it('is counted among those that stand too near: 20 mm to the volume, 30 wanted', () => {
+    expect(checkIn(fourPots(), 'control-reach', 'knob').raw.verdict).toBe('snug')
+    const near = checkIn(changed(fourPots(), { 'guard/volume-2.x': 192, 'guard/volume-2.y': -50 }), 'control-reach', 'knob')
+    expect(near.raw.verdict).toBe('tight')
+    expect(near.says).toBe('Knobs stand 20 mm apart; fingers want 30.')
+  })
+  it('has its hole on the card with the others, and a route that reaches round it', () => {
+    const card = (b: Build, id: string) => holeCards(b).find((c) => c.id === id)!
+    const guarded = card(drillable(changed(fourPots(), { 'guard/pot.hole': undefined })), 'pot-holes')
+    expect(guarded.places).toHaveLength(4)
+    expect(guarded.from).toContain('second tone: 256 mm from the guard’s neck edge, 50 to the treble side')
+    const at = { 'body/volume.x': 260, 'body/volume.y': -70, 'body/tone.x': 296, 'body/tone.y': -84 }
+    const second = { 'body/volume-2.x': 290, 'body/volume-2.y': -46, 'body/tone-2.x': 330, 'body/tone-2.y': -60 }
+    const routed = (four: boolean) => {
+      const gone = Object.fromEntries(['x', 'y', 'length', 'width', 'depth'].map((k) => [`body/control.${k}`, undefined]))
+      const base = without(four ? fourPots() : fullBuild(), 'guard')
+      return card(
+        drillable(
+          changed(
+            base,
+            { ...gone, ...at, ...(four ? second : {}), 'body/pot.hole': undefined },
+            { 'body/access': 'back', 'body/routed.control': 'none' },
+          ),
+        ),
+        'route-control',
+      )
+    }
+    // Outermost shafts, 12 mm of pot and 5 round it either way: 36 + 34 along and 14 + 34 across; then 70 + 34 and 38 + 34.
+    expect(routed(false).size).toBe('70x48')
+    expect(routed(true).size).toBe('104x72')
+  })
+})
