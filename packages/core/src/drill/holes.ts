@@ -15,6 +15,7 @@ import { groundPassage, jackPassage } from './cards/passage'
 import { jackBore, jackPlateScrews, strapButtons } from './cards/rim'
 import { batteryRoom, pickupRoute } from './cards/routes'
 import { ferruleBores, stringHoles } from './cards/strings'
+import { switchSlot } from './cards/switchSlot'
 import { studBores, tailBores } from './cards/studBores'
 import { stringTree, tunerBores, tunerScrews } from './cards/tuners'
 import type { Finder } from './finder'
@@ -42,6 +43,7 @@ const FINDERS: readonly Finder[] = [
   tunerBores,
   potHoles,
   toggleHole,
+  switchSlot,
   jackBore,
   jackPassage,
   groundPassage,

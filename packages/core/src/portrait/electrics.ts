@@ -1,3 +1,4 @@
+import { isScrewedDown } from '../instrument/switchMake'
 import { pt } from '../geometry/point'
 import { ownScrew, screwOf } from './hardware'
 import type { Sketch } from './sketch'
@@ -65,7 +66,8 @@ export const SWITCH_USUAL: Readonly<Record<string, number>> = { 'thread.length':
 
 export function sketchSwitch(s: Sketch): void {
   const deep = s.v('depth')
-  const toggle = s.trait('contacts') === 'toggle-3'
+  const contacts = s.trait('contacts')
+  const toggle = contacts !== undefined && !isScrewedDown(contacts)
   s.view('side', 'from the side, the panel’s back at its top')
   s.box('metal', -s.v('swing') / 2, 0, s.v('swing') / 2, deep, ['depth', 'swing'])
   s.down('depth', 'outside', 0, 0).wide('swing', 'rule', 0, deep * 0.5)

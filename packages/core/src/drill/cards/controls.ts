@@ -1,3 +1,5 @@
+import { isScrewedDown, switchMake } from '../../instrument/switchMake'
+import { capital } from '../../quantity/words'
 import { HOLE_OVER } from '../../instrument/holeOver'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
@@ -9,10 +11,10 @@ import type { Located } from '../place'
 import { printMm } from '../../quantity/length'
 import { alongWords, fromEdge } from '../place'
 
-const CAUTIONS = ['Eye protection; clamp plastic between scrap, it grabs and cracks.']
+export const CAUTIONS = ['Eye protection; clamp plastic between scrap, it grabs and cracks.']
 
 /** Where controls sit, in the guard's own marks or on the wood. */
-function placed(build: Build, which: readonly Control[]): Located {
+export function placed(build: Build, which: readonly Control[]): Located {
   const slot = build.parts.guard ? 'guard' : 'body'
   const said = which.filter((c) => controlSaid(build, c))
   const missing = which
@@ -21,6 +23,7 @@ function placed(build: Build, which: readonly Control[]): Located {
       { slot, size: `${c}.x` },
       { slot, size: `${c}.y` },
     ])
+    .filter((ref) => !sizeAt(build, ref))
   const words = (c: Control) => {
     const x = sizeAt(build, { slot, size: `${c}.x` })!.value
     const y = sizeAt(build, { slot, size: `${c}.y` })!.value
@@ -73,20 +76,22 @@ export const potHoles: Finder = (build, bench) => {
   )
 }
 
-/** A toggle's hole, in the guard or in the wood. */
+/** A toggle's or a rotary's hole, in the guard or in the wood. */
 export const toggleHole: Finder = (build, bench) => {
-  if (!build.parts.switch || traitAt(build, 'switch', 'contacts') !== 'toggle-3') return undefined
+  const contacts = traitAt(build, 'switch', 'contacts')
+  if (!build.parts.switch || contacts === undefined || isScrewedDown(contacts)) return undefined
   if (!build.parts.guard && !build.parts.body) return undefined
   const guard = build.parts.guard !== undefined
+  const make = switchMake(contacts)
   return opened(
     build,
     bench,
     {
       id: 'toggle-hole',
-      title: guard ? 'Toggle hole in the guard' : 'Toggle hole in the top',
+      title: `${capital(make)} hole in the ${guard ? 'guard' : 'top'}`,
       slot: 'switch',
       side: guard ? 'guard' : 'front',
-      goesIn: 'the toggle’s thread',
+      goesIn: `the ${make}’s thread`,
       located: guard ? 'the guard’s own mark' : 'the room below it: its frame turns and clears the walls',
       first: [guard ? 'the guard lying where it will lie' : 'the room under it and its passage'],
       back: 'A ring washer hides little; dowel and drill anew shows through a clear finish.',

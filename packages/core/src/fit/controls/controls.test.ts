@@ -243,7 +243,7 @@ describe('switch screws, toggles, plug', () => {
         verdict: 'tight',
         says: 'The toggle’s thread is 12 mm and its hole 11.5 mm.',
         sizes: { 'guard/switch.hole': 11.5 },
-        job: /^Ream the toggle hole to 12\.3/,
+        job: /^Ream the toggle’s hole to 12\.3/,
       },
       {
         what: 'hole much too large',

@@ -1,3 +1,4 @@
+import { isScrewedDown, switchMake } from '../../instrument/switchMake'
 import { HOLE_OVER } from '../../instrument/holeOver'
 import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
@@ -17,8 +18,9 @@ const SCREW_PLAY = 0.4
 const DRAWN_AT_MOST = 1.5
 const TOGGLE_NUT = 2.5
 
-/** A lever hangs from the guard by two screws; a toggle by its own thread. */
-const isToggle = (build: Build): boolean => traitIn(build, 'switch', 'contacts') === 'toggle-3'
+/** A lever or a slide hangs by two screws; a toggle or a rotary by its own thread. */
+const madeAs = (build: Build) => switchMake(traitIn(build, 'switch', 'contacts'))
+const byThread = (build: Build): boolean => !isScrewedDown(traitIn(build, 'switch', 'contacts'))
 
 /** The selector in guard and cavity: depth, slot and swing, or a toggle's hole. */
 export const switchJoint = (build: Build): JudgedJoint =>
@@ -69,7 +71,7 @@ function depth(build: Build): Question {
 }
 
 function swing(build: Build): Question[] {
-  if (!build.parts.guard || isToggle(build)) return []
+  if (!build.parts.guard || byThread(build)) return []
   const slot = sizeIn(build, sizeRef('guard', 'switch.slot'))
   const swing = sizeIn(build, sizeRef('switch', 'swing'))
   const c = gapOf([
@@ -79,7 +81,7 @@ function swing(build: Build): Question[] {
   return [
     {
       id: 'swing',
-      label: 'Slot against the lever’s swing',
+      label: 'Slot against the swing',
       clearance: c,
       bands: [
         { upTo: 0, is: 'tight' },
@@ -88,8 +90,8 @@ function swing(build: Build): Question[] {
       ],
       says: ({ verdict }) =>
         verdict === 'tight'
-          ? `The lever needs ${printMm(swing.value, 1)} mm and the slot is ${printMm(slot.value, 1)}: it stops before the end positions.`
-          : 'The lever swings freely.',
+          ? `The ${madeAs(build)} needs ${printMm(swing.value, 1)} mm and the slot is ${printMm(slot.value, 1)}: it stops before the end positions.`
+          : `The ${madeAs(build)} ${madeAs(build) === 'lever' ? 'swings' : 'moves'} freely.`,
       cures: ({ verdict }) =>
         verdict === 'tight'
           ? [
@@ -109,7 +111,7 @@ function swing(build: Build): Question[] {
 
 /** A lever switch's two screws in the guard's holes. */
 function screwHoles(build: Build): Question[] {
-  if (!build.parts.guard || isToggle(build)) return []
+  if (!build.parts.guard || byThread(build)) return []
   const refs = { holes: sizeRef('guard', 'switch.screws'), own: sizeRef('switch', 'screw.spacing') }
   const holes = sizeIn(build, refs.holes)
   const own = sizeIn(build, refs.own)
@@ -166,7 +168,7 @@ const panelOf = (build: Build) =>
 
 /** A toggle's thread in its hole. */
 function toggleHole(build: Build): Question[] {
-  if (!isToggle(build)) return []
+  if (!byThread(build)) return []
   const refs = panelOf(build)
   const hole = sizeIn(build, refs.hole)
   const thread = sizeIn(build, sizeRef('switch', 'thread.diameter'))
@@ -177,20 +179,20 @@ function toggleHole(build: Build): Question[] {
   return [
     {
       id: 'hole',
-      label: 'Toggle hole minus thread',
+      label: 'Hole minus thread',
       clearance: c,
       bands: [
         { upTo: 0.05, is: 'tight' },
         { upTo: 1.5, is: 'snug' },
         { upTo: Infinity, is: 'loose' },
       ],
-      says: () => `The toggle’s thread is ${printMm(thread.value, 1)} mm and its hole ${printMm(hole.value, 1)} mm.`,
+      says: () => `The ${madeAs(build)}’s thread is ${printMm(thread.value, 1)} mm and its hole ${printMm(hole.value, 1)} mm.`,
       cures: ({ verdict }) =>
         verdict === 'tight'
           ? [
               {
                 id: 'ream-toggle',
-                job: `Ream the toggle hole to ${printMm(thread.value + HOLE_OVER.toggle)} mm.`,
+                job: `Ream the ${madeAs(build)}’s hole to ${printMm(thread.value + HOLE_OVER.toggle)} mm.`,
                 how: 'From both faces, by hand.',
                 gives: refs.gives,
                 tools: ['tapered reamer'],
@@ -204,7 +206,7 @@ function toggleHole(build: Build): Question[] {
 
 /** And long enough for what it goes through. */
 function toggleThread(build: Build): Question[] {
-  if (!isToggle(build)) return []
+  if (!byThread(build)) return []
   const length = sizeIn(build, sizeRef('switch', 'thread.length'))
   const panel = sizeIn(build, panelOf(build).panel)
   const c = gapOf(
@@ -226,14 +228,14 @@ function toggleThread(build: Build): Question[] {
       ],
       says: () =>
         likelyOf(c) < 0
-          ? `The toggle’s thread is ${printMm(-likelyOf(c), 1)} mm too short for ${printMm(panel.value, 1)} mm and its nut.`
-          : `The toggle’s thread stands ${printMm(likelyOf(c), 1)} mm over its nut.`,
+          ? `The ${madeAs(build)}’s thread is ${printMm(-likelyOf(c), 1)} mm too short for ${printMm(panel.value, 1)} mm and its nut.`
+          : `The ${madeAs(build)}’s thread stands ${printMm(likelyOf(c), 1)} mm over its nut.`,
       cures: ({ verdict }) =>
         verdict === 'wont-go'
           ? [
               {
                 id: 'long-toggle',
-                job: `Take a toggle with ${printMm(panel.value + TOGGLE_NUT + 1, 0)} mm of thread, or rout the top thinner from inside.`,
+                job: `Take a ${madeAs(build)} with ${printMm(panel.value + TOGGLE_NUT + 1, 0)} mm of thread, or rout the top thinner from inside.`,
                 how: 'Carved tops have long ones.',
                 gives: 'the switch',
                 tools: [],

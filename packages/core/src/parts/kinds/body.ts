@@ -181,6 +181,7 @@ export const body = defineKind({
     'bored.ferrules': bored('Ferrule recesses'),
     'bored.controls': bored('Pot holes in the top'),
     'bored.toggle': bored('Toggle hole in the top'),
+    'bored.slot': bored('Slot for the switch in the top'),
     'bored.jack': bored('Jack bore'),
     'bored.jackPlate': bored('Jack plate’s screw holes'),
     'bored.passage': bored('Passage from jack to controls'),

@@ -65,6 +65,7 @@ export const guard = defineKind({
     },
     'bored.controls': bored('Pot holes in the guard'),
     'bored.toggle': bored('Toggle hole in the guard'),
+    'bored.slot': bored('Slot for the switch'),
     hand: HANDED,
   },
 })
