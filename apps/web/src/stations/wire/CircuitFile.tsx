@@ -1,3 +1,4 @@
+import { positionWords } from './positionWords'
 import { AMPLIFIER, CABLE_PER_METRE, compile, frequencies, sweep, toNetlist, type Harness, type Setting } from '@snug/core'
 import { useState } from 'react'
 import { useOpenBuild } from '../../state/buildStore'
@@ -28,7 +29,7 @@ export function CircuitFile({
   const keep = async () => {
     const { toSpice } = await import('@snug/formats/spice')
     const load = { cable: build.circuit.cable * CABLE_PER_METRE, amplifier: AMPLIFIER }
-    const title = `${build.name}, position ${name}`
+    const title = `${build.name}, ${positionWords(name)}`
     download(`${title.toLowerCase().replace(/\W+/g, '-')}.cir`, 'text/plain', toSpice(title, toNetlist(harness, setting, load)).text)
   }
   const lay = async (file: File) => {

@@ -1,4 +1,6 @@
+import { positionWords } from './positionWords'
 import {
+  capital,
   jackProbes,
   isVague,
   judgeReading,
@@ -39,7 +41,12 @@ export function JackReading({ harness, position, knobs }: { harness: Harness; po
       at: now(),
     } satisfies MeterReading
     change((b) =>
-      setField(b, ['readings', readingKey(probes, position.switches)], reading, `Position ${position.id} reads ${printOhms(ohm)}`),
+      setField(
+        b,
+        ['readings', readingKey(probes, position.switches)],
+        reading,
+        `${capital(positionWords(position.id))} reads ${printOhms(ohm)}`,
+      ),
     )
   }
   return (

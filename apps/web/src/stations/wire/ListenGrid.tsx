@@ -1,3 +1,4 @@
+import { positionWords } from './positionWords'
 import { GAIN_WORDS, listeningSheet, setCircuit, type Gain, type Harness, type Heard } from '@snug/core'
 import { useMemo } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
@@ -51,7 +52,7 @@ export function ListenGrid({ harness }: { harness: Harness }) {
                     <button
                       type="button"
                       className={`min-h-11 w-full min-w-24 rounded border border-hairline px-2 text-left text-[13px] leading-tight ${c.heard === 'bad' ? 'text-wont' : c.heard ? 'text-snug' : 'text-soft'}`}
-                      aria-label={`${SIGN[c.heard ?? '']} ${c.expect}: position ${r.id}, ${c.control}, ${WORD[c.heard ?? '']}`}
+                      aria-label={`${SIGN[c.heard ?? '']} ${c.expect}: ${positionWords(r.id)}, ${c.control}, ${WORD[c.heard ?? '']}`}
                       onClick={() => set(c.key, NEXT[c.heard ?? ''])}
                     >
                       <b>{SIGN[c.heard ?? '']}</b> {c.expect}

@@ -48,7 +48,8 @@ export function PositionInHand({
   return (
     <div className="flex min-h-full flex-col">
       <h2 className="text-[22px]">
-        Position {id}: <span className="label text-[18px] font-medium">{topology.words}</span>
+        {id && `Position ${id}: `}
+        <span className="label text-[18px] font-medium">{topology.words}</span>
       </h2>
       {/[‖+]/.test(topology.words) && (
         <p className="text-[13.5px] text-soft">
@@ -78,7 +79,7 @@ export function PositionInHand({
           position={id}
           band={band}
           laid={laid}
-          label={`Response of position ${id}, 20 Hz to 20 kHz${peak ? `, peak at ${peak} Hz` : ''}`}
+          label={`Response ${id ? `of position ${id}` : 'as it is wired'}, 20 Hz to 20 kHz${peak ? `, peak at ${peak} Hz` : ''}`}
         />
       </div>
       <p className="text-[14px] text-soft">{expectedNoise(topology)}</p>

@@ -1,3 +1,4 @@
+import { positionWords } from './positionWords'
 import { frequencies, type ToleranceBand } from '@snug/core'
 import {
   CategoryScale,
@@ -43,7 +44,7 @@ export function ResponseChart({
       datasets: curves
         .toSorted((a, b) => Number(a.id === position) - Number(b.id === position))
         .map((c) => ({
-          label: `position ${c.id}`,
+          label: positionWords(c.id),
           data: [...c.gains].map((y, i) => ({ x: HERTZ[i]!, y })),
           borderColor: c.id === position ? colours.violet : colours.soft,
           borderWidth: c.id === position ? 2.5 : 0.8,

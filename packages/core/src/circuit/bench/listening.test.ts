@@ -18,16 +18,16 @@ describe('the listening sheet', () => {
   const sheet = listeningSheet(two, {})
   it('holds every position with every control once', () => {
     expect(sheet.rows.map((r) => r.id)).toEqual(['1', '2', '3'])
-    expect(sheet.controls).toEqual(['strum', 'volume', 'volume 2', 'tone', 'tone 2', 'hand on the strings'])
+    expect(sheet.controls).toEqual(['strum', 'bridge volume', 'neck volume', 'bridge tone', 'neck tone', 'hand on the strings'])
     expect(new Set(sheet.rows.flatMap((r) => r.cells.map((c) => c.key))).size).toBe(18)
     expect(sheet.untried).toBe(18)
   })
   it('a volume of the pickup that does not sound does nothing there; coupled, either silences the middle', () => {
     // A toggle's first throw is the bridge, the last the neck.
-    expect(expects(sheet, '1', 'volume')).toMatch(/silence/)
-    expect(expects(sheet, '1', 'volume 2')).toBe('does nothing here')
-    expect(expects(sheet, '3', 'volume')).toBe('does nothing here')
-    expect(expects(sheet, '2', 'volume')).toMatch(/silence/)
+    expect(expects(sheet, '1', 'bridge volume')).toMatch(/silence/)
+    expect(expects(sheet, '1', 'neck volume')).toBe('does nothing here')
+    expect(expects(sheet, '3', 'bridge volume')).toBe('does nothing here')
+    expect(expects(sheet, '2', 'bridge volume')).toMatch(/silence/)
   })
   it('independent volumes do not silence the middle', () => {
     const own = harness({
@@ -36,9 +36,9 @@ describe('the listening sheet', () => {
       second: true,
       options: { volumes: 'two', style: 'independent' },
     })
-    expect(expects(listeningSheet(own, {}), '2', 'volume')).not.toMatch(/down to silence/)
+    expect(expects(listeningSheet(own, {}), '2', 'bridge volume')).not.toMatch(/down to silence/)
   })
-  it('a tone goes dark', () => expect(expects(sheet, '1', 'tone')).toMatch(/dark/))
+  it('a tone goes dark', () => expect(expects(sheet, '1', 'bridge tone')).toMatch(/dark/))
   it('counts what was never tried and what was bad, and asks for the gain', () => {
     const some = listeningSheet(two, { heard: { '1 strum': 'good', '2 tone': 'bad' } })
     expect([some.untried, some.bad]).toEqual([16, 1])

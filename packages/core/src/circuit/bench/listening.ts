@@ -43,15 +43,16 @@ export function listeningSheet(harness: Harness, circuit: Pick<CircuitChoice, 'h
     .map(({ id, switches }) => {
       const level = (knobs: Record<string, number>) => levels(harness, switches, knobs)
       const full = level({})
-      const cell = (control: string, expect: string): ListeningCell => {
-        const key = `${id} ${control}`.trim()
+      // What was heard is kept by a name that stays when a knob is called otherwise.
+      const cell = (control: string, expect: string, kept = control): ListeningCell => {
+        const key = `${id} ${kept}`.trim()
         return { key, control, expect, ...(heard[key] ? { heard: heard[key] } : {}) }
       }
       return {
         id,
         cells: [
           cell('strum', full.low < -60 ? 'silence belongs here' : 'every string full and clear'),
-          ...pots.map((p) => cell(p.label, sweepWords(full, level({ [p.id]: 0 })))),
+          ...pots.map((p) => cell(p.label, sweepWords(full, level({ [p.id]: 0 })), p.id.replace('-', ' '))),
           cell('hand on the strings', 'hum falls, or stays where there is none'),
         ],
       }

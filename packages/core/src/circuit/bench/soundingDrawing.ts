@@ -23,7 +23,7 @@ export function soundingDrawing(harness: Harness, name: string, topology: Topolo
   marks.push(...joins(coils, topology))
   marks.push({ mark: 'label', at: pt((from + to) / 2, 63), text: topology.words, anchor: 'middle' })
   return {
-    title: `Position ${name}: the coils that sound`,
+    title: name ? `Position ${name}: the coils that sound` : 'The coils that sound',
     note: topology.humWords,
     marks,
     bounds: { x: from - 24, y: -48, width: to - from + 48, height: 118 },

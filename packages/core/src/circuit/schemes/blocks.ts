@@ -12,11 +12,16 @@ const BLEEDS: Record<string, { farad: number; ohm?: number; joined?: 'beside' | 
   series: { farad: 1.2e-9, ohm: 130e3, joined: 'behind' },
 }
 
+/** A pot that serves one pickup alone is called after it. */
+interface OwnPot {
+  label?: string
+}
+
 /** A volume: fed at its outer lug, out from the wiper; or, independent, the other way round. @returns the lug its signal leaves by */
-export function volume(w: Weaver, id: 'volume' | 'volume-2', from: string, independent = false): string {
+export function volume(w: Weaver, id: 'volume' | 'volume-2', from: string, own: OwnPot & { independent?: boolean } = {}): string {
   if (!w.build.parts[potSlot(id)]) return from
-  w.pot(id)
-  const [fed, out] = independent ? ['2', '3'] : ['3', '2']
+  w.pot(id, own)
+  const [fed, out] = own.independent ? ['2', '3'] : ['3', '2']
   w.join(from, `${id}.${fed}`, 'signal')
   w.ground(`${id}.1`)
   bleed(w, id)
@@ -43,9 +48,9 @@ function bleed(w: Weaver, id: string): void {
 }
 
 /** A tone: its track and a capacitor from somewhere to ground. */
-export function tone(w: Weaver, id: 'tone' | 'tone-2', on: string, cap: 'cap' | 'cap-2' = 'cap'): void {
+export function tone(w: Weaver, id: 'tone' | 'tone-2', on: string, cap: 'cap' | 'cap-2' = 'cap', own: OwnPot = {}): void {
   if (!w.build.parts[potSlot(id)]) return
-  w.pot(id, { noLoad: w.option('noLoad', 'no') === 'yes' })
+  w.pot(id, { ...own, noLoad: w.option('noLoad', 'no') === 'yes' })
   w.capacitor(cap === 'cap' ? 'capacitor' : 'capacitor-2', cap, cap === 'cap' ? 'tone capacitor' : 'second tone capacitor', 'tone')
   w.join(on, `${id}.2`, 'signal')
   w.join(`${id}.1`, `${cap}.1`, 'jumper')

@@ -353,3 +353,21 @@ describe('tones otherwise', () => {
     expect(found.notes.join()).toMatch(/before the cavity is closed/)
   })
 })
+
+describe('what a knob is called', () => {
+  const labels = (w: Wanted) => h(w).components.flatMap((c) => (c.is === 'pot' ? [c.label] : []))
+  it('after its pickup where it serves that one alone, by what it does where it serves all', () => {
+    expect(labels(PAIR)).toEqual(['volume', 'tone'])
+    expect(labels({ ...PAIR, second: true, options: { volumes: 'two' } })).toEqual(['bridge volume', 'neck volume', 'tone'])
+    expect(labels({ ...PAIR, second: true, options: { volumes: 'two', tones: 'two' } })).toEqual([
+      'bridge volume',
+      'neck volume',
+      'bridge tone',
+      'neck tone',
+    ])
+  })
+  it('and one whose knob is pulled besides is still cut off at 10 where that was chosen', () => {
+    const pulled = h({ ...HUM, pull: true, options: { pull: 'split', noLoad: 'yes' } }).components.find((c) => c.id === 'tone')
+    expect(pulled).toMatchObject({ noLoad: true })
+  })
+})

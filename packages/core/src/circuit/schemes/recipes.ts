@@ -64,18 +64,23 @@ const TWO: Recipe = {
     selector(w, contacts!)
     const hots = [hotOf(w, first), hotOf(w, second)]
     if (!volumeForEach(w.build)) return toJack(w, volumeAndTone(w, threeWay(w, contacts!, hots)))
-    const out = threeWay(w, contacts!, volumeEach(w, hots))
+    const out = threeWay(w, contacts!, volumeEach(w, places, hots))
     if (w.option('tones', 'one') !== 'two') toneAsChosen(w, out)
     toJack(w, out)
   },
 }
 /** A volume for each of two pickups and, where there are two, a tone for each. @returns the lugs their signals leave by */
-function volumeEach(w: Weaver, [a, b]: readonly string[]): readonly [string, string] {
+function volumeEach(w: Weaver, places: readonly PickupPlace[], [a, b]: readonly string[]): readonly [string, string] {
+  const [first, second] = places
+  const own = (place: PickupPlace | undefined, what: string) => ({ label: `${place} ${what}` })
   const independent = w.option('style', 'coupled') === 'independent'
-  const lugs = [volume(w, 'volume', a!, independent), volume(w, 'volume-2', b!, independent)] as const
+  const lugs = [
+    volume(w, 'volume', a!, { independent, ...own(first, 'volume') }),
+    volume(w, 'volume-2', b!, { independent, ...own(second, 'volume') }),
+  ] as const
   if (w.option('tones', 'one') === 'two' && w.build.parts['pot-tone-2']) {
-    tone(w, 'tone', a!)
-    tone(w, 'tone-2', b!, 'cap-2')
+    tone(w, 'tone', a!, 'cap', own(first, 'tone'))
+    tone(w, 'tone-2', b!, 'cap-2', own(second, 'tone'))
   }
   return lugs
 }
@@ -92,6 +97,7 @@ const MIXED: Recipe = {
   weave: (w, places) => {
     const [a, b] = volumeEach(
       w,
+      places,
       places.map((p) => fed(w, p).hot),
     )
     w.join(b, a, 'signal')

@@ -92,16 +92,23 @@ export class Weaver {
     if (link && back) this.join(link, back, 'link')
   }
 
-  pot(id: PotControl, more: { noLoad?: boolean } = {}) {
+  /** @param more.label what it is called where it does not serve the whole circuit */
+  pot(id: PotControl, more: { noLoad?: boolean; label?: string } = {}) {
+    const label = more.label ?? id.replace('-', ' ')
     const slot = potSlot(id)
-    if (this.components.some((c) => c.id === id)) return
+    const there = this.components.find((c) => c.id === id)
+    if (there) {
+      // It was put in for the sake of the switch under its knob: what it does itself is known only now.
+      Object.assign(there, more.label ? { label } : {}, more.noLoad ? { noLoad: true } : {})
+      return
+    }
     const place = controlPlace(this.build, id)
     const known = controlSaid(this.build, id)
     this.components.push({
       is: 'pot',
       id,
       slot,
-      label: id.replace('-', ' '),
+      label,
       at: place,
       ...(known ? {} : { guessed: true as const }),
       ohm: valueAt(this.build, { slot, size: 'resistance' }) ?? 250e3,
@@ -113,7 +120,7 @@ export class Weaver {
         is: 'switch',
         id: `${id}-pull`,
         slot,
-        label: `pull on the ${id.replace('-', ' ')}`,
+        label: `pull on the ${label}`,
         at: place,
         ...(known ? {} : { guessed: true as const }),
         table: { ...SWITCHES['on-on'], label: 'push-pull, two poles' },

@@ -30,7 +30,9 @@ export function placed(build: Build, which: readonly Control[]): Located {
     const along = slot === 'guard' ? fromEdge(x, 'the guard’s neck edge') : alongWords(build, x)[0]
     return `${CONTROL_WORDS[c]}: ${along}, ${printMm(Math.abs(y), 1)} to the ${y > 0 ? 'bass' : 'treble'} side`
   }
-  return { places: said.map((c) => controlPlace(build, c)).map((p) => pt(p.x, p.y)), from: said.map(words), missing }
+  // A row whose places are known in part has none that could be counted.
+  const places = missing.length ? [] : said.map((c) => controlPlace(build, c)).map((p) => pt(p.x, p.y))
+  return { places, from: said.map(words), missing }
 }
 
 /** Holes for the pots, in the guard or in the wood. */
