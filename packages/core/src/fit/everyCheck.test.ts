@@ -459,6 +459,20 @@ describe('said, not measured', () => {
     ],
     () => withPart('tailpiece', aPart('tailpiece', {}, { type: 'stop' })),
   )
+  judgeRows(
+    [
+      {
+        what: 'heel end, no notch, neck to be glued',
+        joint: 'truss-access',
+        check: 'access',
+        verdict: 'wont-go',
+        says: /with the neck glued in nothing reaches it again\.$/,
+        job: 'Cut a notch 12 mm wide and 26 mm long at the pocket’s end.',
+        traits: { 'neck/truss': 'heel', 'body/notch': 'no', 'neck/joint': 'set' },
+      },
+    ],
+    () => without(fullBuild(), 'neck-screws'),
+  )
   it('gold tuners among nickel are told, not forbidden', () => {
     const b = structuredClone(fullBuild())
     b.parts.tuners!.metal = 'gold'

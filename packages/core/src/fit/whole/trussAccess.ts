@@ -9,6 +9,7 @@ import { datums } from '../../instrument/datums'
 import { judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
 import { drawnAt, traitIn } from '../../judge/known'
+import { willBeGlued } from '../bridge/neckTaper'
 import { settled } from '../../judge/settled'
 
 const KEY = sizeRef('neck', 'truss.key')
@@ -51,6 +52,7 @@ function access(build: Build): Question {
   const heel = traitIn(build, 'neck', 'truss') === 'heel'
   const notch = heel && traitIn(build, 'body', 'notch') === 'yes'
   const key = drawnAt(build, KEY)
+  const glued = willBeGlued(build)
   return settled(
     'access',
     'Way for the tool',
@@ -60,12 +62,12 @@ function access(build: Build): Question {
       ? `The truss nut sits at the headstock; ${aMm(key)} tool reaches it under its cover.`
       : notch
         ? 'The body has its notch; the tool swings.'
-        : 'The truss nut sits at the heel and the body has no notch: the neck would have to come off for every turn.',
+        : `The truss nut sits at the heel and the body has no notch: ${glued ? 'with the neck glued in nothing reaches it again.' : 'the neck would have to come off for every turn.'}`,
     [
       {
         id: 'cut-notch',
         job: `Cut a notch ${Math.ceil(2 * key + 4)} mm wide and 26 mm long at the pocket’s end.`,
-        how: 'Drill and chisel before any finish; keep clear of the neck pickup’s route; the guard may need the same.',
+        how: `Drill and chisel before ${glued ? 'the neck is glued in' : 'any finish'}; keep clear of the neck pickup’s route; the guard may need the same.`,
         gives: 'body',
         tools: ['drill', 'chisel'],
       },
