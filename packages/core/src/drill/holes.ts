@@ -1,5 +1,6 @@
 import type { Build } from '../document/build'
 import type { Drawing } from '../drawing/drawing'
+import { SWITCHES_OF } from '../instrument/controlPlace'
 import { PLACES } from '../instrument/guardPlace'
 import { withFilm } from './afterFilm'
 import { USUAL_BENCH, type Bench } from './bench'
@@ -42,8 +43,7 @@ const FINDERS: readonly Finder[] = [
   ferruleBores,
   tunerBores,
   potHoles,
-  toggleHole,
-  switchSlot,
+  ...SWITCHES_OF.flatMap((of) => [toggleHole(of), switchSlot(of)]),
   jackBore,
   jackPassage,
   groundPassage,

@@ -1,4 +1,4 @@
-import { POTS, potSlot } from '../instrument/controlPlace'
+import { POTS, potSlot, SWITCHES_OF } from '../instrument/controlPlace'
 import type { Build } from '../document/build'
 import { isGlued, sizeAt, traitAt } from '../document/read'
 import { PLACES } from '../instrument/guardPlace'
@@ -180,13 +180,15 @@ const KINDS: readonly JointKind[] = [
       find: (b) => potInGuardJoint(b, control),
     }),
   ),
-  {
-    id: 'switch',
-    trial: press('Switch in its place; the lever through all positions.'),
-    needs: ['switch', 'body'],
-    also: ['guard'],
-    find: switchJoint,
-  },
+  ...SWITCHES_OF.map(
+    (control): JointKind => ({
+      id: control,
+      trial: press('Switch in its place, moved through all its positions.'),
+      needs: [control, 'body'],
+      also: ['guard'],
+      find: (b) => switchJoint(b, control),
+    }),
+  ),
   { id: 'knobs', light: true, trial: press('Knob on its shaft by hand.'), needs: ['knobs', 'pot-volume'], find: knobJoint },
   {
     id: 'control-reach',

@@ -7,7 +7,9 @@ import { datums } from './datums'
 export const POTS = ['volume', 'tone', 'volume-2', 'tone-2'] as const
 export type PotControl = (typeof POTS)[number]
 export type PotSlot = `pot-${PotControl}`
-export type Control = PotControl | 'switch'
+export const SWITCHES_OF = ['switch', 'switch-2'] as const
+export type SwitchControl = (typeof SWITCHES_OF)[number]
+export type Control = PotControl | SwitchControl
 
 export const potSlot = (control: PotControl): PotSlot => `pot-${control}`
 export const potsIn = (build: Build): PotControl[] => POTS.filter((c) => build.parts[potSlot(c)])
@@ -19,6 +21,7 @@ export const CONTROL_WORDS: Record<Control, string> = {
   'volume-2': 'second volume',
   'tone-2': 'second tone',
   switch: 'switch',
+  'switch-2': 'second switch',
 }
 
 /** Usual places, mm from the heel's end and across, until a guard or body says otherwise. */
@@ -28,6 +31,7 @@ const USUAL: Record<Control, readonly [x: number, y: number]> = {
   'volume-2': [225, -48],
   'tone-2': [260, -64],
   switch: [150, -72],
+  'switch-2': [165, -40],
 }
 
 /** Where a control sits on the instrument: by the guard's hole, or by the body's where there is no guard. */

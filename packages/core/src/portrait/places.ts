@@ -1,7 +1,7 @@
 import { pt } from '../geometry/point'
 import type { Sketch } from './sketch'
 
-export const HOLE_PLACES = ['volume', 'tone', 'volume-2', 'tone-2', 'switch'] as const
+export const HOLE_PLACES = ['volume', 'tone', 'volume-2', 'tone-2', 'switch', 'switch-2'] as const
 
 /** A pickup's opening in wood or in a guard, seen from the front: its middle along the centre line and beside it. */
 export function opening(s: Sketch, name: string, here: boolean): void {

@@ -1,3 +1,4 @@
+import type { SwitchControl } from '../instrument/controlPlace'
 import type { Build } from '../document/build'
 import { traitAt } from '../document/read'
 import { pt, type Point } from '../geometry/point'
@@ -23,6 +24,8 @@ export const BODY_USUAL: Readonly<Record<string, number>> = {
   'route.bridge.width': 72,
   'vibrato.length': 44,
   'vibrato.width': 68,
+  'switch-2.x': 241,
+  'switch-2.y': -40,
   'volume-2.x': 296,
   'volume-2.y': -44,
   'tone-2.x': 331,
@@ -120,6 +123,7 @@ export function sketchBody(s: Sketch): void {
     ['volume-2', 'pot.hole', 'pot-volume-2'],
     ['tone-2', 'pot.hole', 'pot-tone-2'],
     ['switch', 'switch.hole', 'switch'],
+    ['switch-2', 'switch-2.hole', 'switch-2'],
   ] as const)
     s.only([`${hole}.x`, `${hole}.y`, size], hasPart(here) && !hasPart('guard'), () => {
       const [x, y] = [s.v(`${hole}.x`), s.v(`${hole}.y`)]
@@ -361,7 +365,23 @@ export const GUARD_USUAL: Readonly<Record<string, number>> = {
   'tone-2.y': -60,
   'switch.x': 140,
   'switch.y': -66,
+  'switch-2.x': 155,
+  'switch-2.y': -36,
   'screw.edge': 8,
+}
+
+const isSwitch = (hole: (typeof HOLE_PLACES)[number]): hole is SwitchControl => hole === 'switch' || hole === 'switch-2'
+/** The slot its place belongs to. */
+const holed = (hole: (typeof HOLE_PLACES)[number]): string => (isSwitch(hole) ? hole : `pot-${hole}`)
+
+/** A lever's slot with its two screws, or a toggle's hole, in a guard. */
+function switchSlot(s: Sketch, of: SwitchControl): void {
+  const at = pt(s.v(`${of}.x`), s.v(`${of}.y`))
+  const [slot, screws, hole] = [`${of}.slot`, `${of}.screws`, `${of}.hole`]
+  s.box('cavity', at.x - s.v(slot) / 2, at.y - 1.5, at.x + s.v(slot) / 2, at.y + 1.5, [slot, `${of}.x`, `${of}.y`])
+  for (const side of [-1, 1]) s.round('cavity', pt(at.x + (side * s.v(screws)) / 2, at.y), 3, [screws])
+  s.wide(slot, 'inside', at.x, at.y).wide(screws, 'rule', at.x, at.y)
+  s.only([hole], false, () => s.round('cavity', at, s.v(hole), [hole]).wide(hole, 'inside', at.x, at.y))
 }
 
 export function sketchGuard(s: Sketch): void {
@@ -393,21 +413,14 @@ export function sketchGuard(s: Sketch): void {
   s.line('centre', pt(-20, 0), pt(edge + 30, 0))
   for (const place of ['neck', 'middle', 'bridge'] as const) opening(s, `opening.${place}`, `pickup-${place}` in s.build.parts)
   for (const hole of HOLE_PLACES)
-    s.only([`${hole}.x`, `${hole}.y`], !hole.endsWith('-2') || `pot-${hole}` in s.build.parts, () => {
+    s.only([`${hole}.x`, `${hole}.y`], !hole.endsWith('-2') || holed(hole) in s.build.parts, () => {
       const [x, y] = [s.v(`${hole}.x`), s.v(`${hole}.y`)]
       s.take(`${hole}.x`, 'rule', pt(0, y), pt(x, y)).take(`${hole}.y`, 'rule', pt(x, 0), pt(x, y))
-      if (hole !== 'switch') s.round('cavity', pt(x, y), s.v('pot.hole'), [`${hole}.x`, `${hole}.y`, 'pot.hole'])
+      if (!isSwitch(hole)) s.round('cavity', pt(x, y), s.v('pot.hole'), [`${hole}.x`, `${hole}.y`, 'pot.hole'])
     })
   s.wide('pot.hole', 'inside', s.v('volume.x'), s.v('volume.y'))
-  const at = pt(s.v('switch.x'), s.v('switch.y'))
-  s.box('cavity', at.x - s.v('switch.slot') / 2, at.y - 1.5, at.x + s.v('switch.slot') / 2, at.y + 1.5, [
-    'switch.slot',
-    'switch.x',
-    'switch.y',
-  ])
-  for (const side of [-1, 1]) s.round('cavity', pt(at.x + (side * s.v('switch.screws')) / 2, at.y), 3, ['switch.screws'])
-  s.wide('switch.slot', 'inside', at.x, at.y).wide('switch.screws', 'rule', at.x, at.y)
-  s.only(['switch.hole'], false, () => s.round('cavity', at, s.v('switch.hole'), ['switch.hole']).wide('switch.hole', 'inside', at.x, at.y))
+  for (const hole of HOLE_PLACES.filter(isSwitch))
+    s.only([`${hole}.slot`, `${hole}.screws`], hole === 'switch' || hole in s.build.parts, () => switchSlot(s, hole))
   s.across('neck.width', 'inside', 0).along('bridge.edge', 'rule', 0, 0)
   s.round('cavity', pt(-10, 40), 3, ['screw.edge']).along('screw.edge', 'rule', -10, 40)
   s.view('edge', 'its edge')

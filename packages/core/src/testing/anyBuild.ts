@@ -41,9 +41,12 @@ const MAKES: readonly (() => Build)[] = [
   anEight,
 ]
 const withPart = (build: Build, slot: Slot, part: Part): Build => ({ ...build, parts: { ...build.parts, [slot]: part } })
-/** A volume and a tone for each of two pickups. */
+/** A volume and a tone for each of two pickups, and a slide to a second circuit. */
 const withSecondPots = (build: Build): Build =>
-  (['volume', 'tone'] as const).reduce((b, control) => withPart(b, `pot-${control}-2`, build.parts[`pot-${control}`]!), build)
+  (['volume', 'tone'] as const).reduce(
+    (b, control) => withPart(b, `pot-${control}-2`, build.parts[`pot-${control}`]!),
+    withPart(build, 'switch-2', { ...build.parts.switch!, traits: { contacts: 'slide' } }),
+  )
 const aTailpiece = () =>
   aPart(
     'tailpiece',

@@ -1,7 +1,7 @@
 import type { Build } from '../../document/build'
 import { isSaid, traitAt, valueAt } from '../../document/read'
 import { pt } from '../../geometry/point'
-import { controlPlace, controlSaid, potSlot, type Control, type PotControl } from '../../instrument/controlPlace'
+import { controlPlace, controlSaid, potSlot, type Control, type PotControl, type SwitchControl } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
 import type { PickupPlace } from '../../instrument/guardPlace'
 import { groundOf } from '../../instrument/stringGround'
@@ -152,18 +152,16 @@ export class Weaver {
   }
 
   /** A switch; its contacts as somebody found them where they did. */
-  switch(slot: 'switch' | 'switch-2', id: string, label: string, table: SwitchTable) {
+  switch(slot: SwitchControl, id: string, label: string, table: SwitchTable) {
     if (this.components.some((c) => c.id === id)) return
     const own = this.build.circuit.tables?.[id]
-    const at = controlPlace(this.build, 'switch')
-    const second = slot === 'switch-2'
     this.components.push({
       is: 'switch',
       id,
       slot,
       label,
-      at: pt(at.x + (second ? -30 : 0), at.y),
-      ...(!second && controlSaid(this.build, 'switch') ? {} : { guessed: true as const }),
+      at: controlPlace(this.build, slot),
+      ...(controlSaid(this.build, slot) ? {} : { guessed: true as const }),
       table: own
         ? {
             label: `${table.label}, as it was found`,

@@ -4,7 +4,7 @@ import { HOLE_OVER } from '../../instrument/holeOver'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
-import { CONTROL_WORDS, controlPlace, controlSaid, potSlot, potsIn, type Control } from '../../instrument/controlPlace'
+import { CONTROL_WORDS, controlPlace, controlSaid, potSlot, potsIn, type Control, type SwitchControl } from '../../instrument/controlPlace'
 import { opened } from '../opened'
 import type { Finder } from '../finder'
 import type { Located } from '../place'
@@ -79,40 +79,42 @@ export const potHoles: Finder = (build, bench) => {
 }
 
 /** A toggle's or a rotary's hole, in the guard or in the wood. */
-export const toggleHole: Finder = (build, bench) => {
-  const contacts = traitAt(build, 'switch', 'contacts')
-  if (!build.parts.switch || contacts === undefined || isScrewedDown(contacts)) return undefined
-  if (!build.parts.guard && !build.parts.body) return undefined
-  const guard = build.parts.guard !== undefined
-  const make = switchMake(contacts)
-  return opened(
-    build,
-    bench,
-    {
-      id: 'toggle-hole',
-      title: `${capital(make)} hole in the ${guard ? 'guard' : 'top'}`,
-      slot: 'switch',
-      side: guard ? 'guard' : 'front',
-      goesIn: `the ${make}’s thread`,
-      located: guard ? 'the guard’s own mark' : 'the room below it: its frame turns and clears the walls',
-      first: [guard ? 'the guard lying where it will lie' : 'the room under it and its passage'],
-      back: 'A ring washer hides little; dowel and drill anew shows through a clear finish.',
-    },
-    {
-      there: { slot: guard ? 'guard' : 'body', trait: 'bored.toggle' },
-      own: sizeRef('switch', 'thread.diameter'),
-      hole: sizeRef(guard ? 'guard' : 'body', 'switch.hole'),
-      small: 0.1,
-      large: 1.5,
-      over: HOLE_OVER.toggle,
-      through: guard
-        ? { ref: sizeRef('guard', 'thickness'), label: 'guard', role: 'plastic' }
-        : { ref: sizeRef('body', 'control.top'), label: 'top', role: 'body-wood' },
-      located: placed(build, ['switch']),
-      byNumbers: true,
-      ream: 'step bit or reamer by hand, tape on the face',
-      tooLarge: 'Its ring washer, wider than the hole.',
-      ...(guard ? { cautions: CAUTIONS } : {}),
-    },
-  )
-}
+export const toggleHole =
+  (of: SwitchControl): Finder =>
+  (build, bench) => {
+    const contacts = traitAt(build, of, 'contacts')
+    if (!build.parts[of] || contacts === undefined || isScrewedDown(contacts)) return undefined
+    if (!build.parts.guard && !build.parts.body) return undefined
+    const guard = build.parts.guard !== undefined
+    const make = switchMake(contacts)
+    return opened(
+      build,
+      bench,
+      {
+        id: of === 'switch' ? 'toggle-hole' : 'toggle-hole-2',
+        title: `${of === 'switch' ? capital(make) : `Second switch’s ${make}`} hole in the ${guard ? 'guard' : 'top'}`,
+        slot: of,
+        side: guard ? 'guard' : 'front',
+        goesIn: `the ${make}’s thread`,
+        located: guard ? 'the guard’s own mark' : 'the room below it: its frame turns and clears the walls',
+        first: [guard ? 'the guard lying where it will lie' : 'the room under it and its passage'],
+        back: 'A ring washer hides little; dowel and drill anew shows through a clear finish.',
+      },
+      {
+        there: { slot: guard ? 'guard' : 'body', trait: of === 'switch' ? 'bored.toggle' : 'bored.toggle-2' },
+        own: sizeRef(of, 'thread.diameter'),
+        hole: sizeRef(guard ? 'guard' : 'body', `${of}.hole`),
+        small: 0.1,
+        large: 1.5,
+        over: HOLE_OVER.toggle,
+        through: guard
+          ? { ref: sizeRef('guard', 'thickness'), label: 'guard', role: 'plastic' }
+          : { ref: sizeRef('body', 'control.top'), label: 'top', role: 'body-wood' },
+        located: placed(build, [of]),
+        byNumbers: true,
+        ream: 'step bit or reamer by hand, tape on the face',
+        tooLarge: 'Its ring washer, wider than the hole.',
+        ...(guard ? { cautions: CAUTIONS } : {}),
+      },
+    )
+  }

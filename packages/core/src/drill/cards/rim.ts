@@ -1,3 +1,4 @@
+import { besideBore, SCREW_WOOD } from '../../fit/controls/jackPlate'
 import { heldByPlate } from '../../fit/controls/jackInBore'
 import { HOLE_OVER } from '../../instrument/holeOver'
 import { capital } from '../../quantity/words'
@@ -210,8 +211,29 @@ export const jackBore: Finder = (build, bench) => {
       ream: 'step bit or reamer, the rim taped; a plug in the bore keeps it on centre',
       oneSided: 'From outside alone a reamer leaves a cone, narrow within: go on until the thread turns freely all the way.',
       tooLarge: cup ? 'A cup of that size.' : 'An oval plate over it holds the jack.',
+      guards: cup ? [besideCup(build)] : [],
       mind: located.angles,
     },
+  )
+}
+
+/** A cup's bore leaves its plate's screws wood to bite. */
+function besideCup(build: Build): Guard {
+  const refs = [sizeRef('jack-plate', 'screw.spread'), sizeRef('jack-plate', 'cup.diameter')]
+  const [spread, cup] = refs.map((r) => sizeAt(build, r))
+  if (!spread || !cup) return unread(build, 'plate', 'Wood to the plate’s screws', refs)
+  const wood = besideBore(spread.value, cup.value + HOLE_OVER.cup)
+  return guarded(
+    'plate',
+    'Wood to the plate’s screws',
+    { value: wood - SCREW_WOOD, doubt: Math.hypot(spread.doubt, cup.doubt) / 2 },
+    [
+      { upTo: -SCREW_WOOD, is: 'wont-go' },
+      { upTo: 0, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    `${printMm(Math.max(0, wood), 1)} mm of wood would stand between a bore for the cup and each screw of its plate.`,
+    'Take a plate whose screws stand further apart, or a narrower cup.',
   )
 }
 

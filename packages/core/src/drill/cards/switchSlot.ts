@@ -3,6 +3,7 @@ import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
+import { CONTROL_WORDS, type SwitchControl } from '../../instrument/controlPlace'
 import { isScrewedDown, switchMake } from '../../instrument/switchMake'
 import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
@@ -15,65 +16,67 @@ import { CAUTIONS, placed } from './controls'
 const OVER_SWING = 1
 
 /** The slot a lever or a slide moves in and the two holes its frame is screwed through, in the guard or in the wood. */
-export const switchSlot: Finder = (build) => {
-  const contacts = traitAt(build, 'switch', 'contacts')
-  if (!build.parts.switch || contacts === undefined || !isScrewedDown(contacts)) return undefined
-  if (!build.parts.guard && !build.parts.body) return undefined
-  const guard = build.parts.guard !== undefined
-  const make = switchMake(contacts)
-  const base: Base = {
-    id: 'switch-slot',
-    title: guard ? 'Slot for the switch, in the guard' : 'Slot for the switch, in the top',
-    slot: 'switch',
-    side: guard ? 'guard' : 'front',
-    goesIn: `the ${make}, and the two screws that hold its frame`,
-    located: guard ? 'the guard’s own mark' : 'the room below it: the whole frame has to pass into it',
-    first: [guard ? 'the guard lying where it will lie' : 'the control route, and the room in it for the whole frame'],
-    back: guard ? 'A plate of the same plastic over it, or another guard.' : 'A metal plate with a slot of its own hides it.',
-  }
-  const there = { slot: guard ? 'guard' : 'body', trait: 'bored.slot' } as const
-  const stands = isThere(build, there, ...(guard ? [sizeRef('guard', 'switch.slot'), sizeRef('guard', 'switch.screws')] : []))
-  if (stands === undefined) return waiting(build, base, [], [there])
-  if (stands)
+export const switchSlot =
+  (of: SwitchControl): Finder =>
+  (build) => {
+    const contacts = traitAt(build, of, 'contacts')
+    if (!build.parts[of] || contacts === undefined || !isScrewedDown(contacts)) return undefined
+    if (!build.parts.guard && !build.parts.body) return undefined
+    const guard = build.parts.guard !== undefined
+    const make = switchMake(contacts)
+    const base: Base = {
+      id: of === 'switch' ? 'switch-slot' : 'switch-slot-2',
+      title: `Slot for the ${CONTROL_WORDS[of]}, in the ${guard ? 'guard' : 'top'}`,
+      slot: of,
+      side: guard ? 'guard' : 'front',
+      goesIn: `the ${make}, and the two screws that hold its frame`,
+      located: guard ? 'the guard’s own mark' : 'the room below it: the whole frame has to pass into it',
+      first: [guard ? 'the guard lying where it will lie' : 'the control route, and the room in it for the whole frame'],
+      back: guard ? 'A plate of the same plastic over it, or another guard.' : 'A metal plate with a slot of its own hides it.',
+    }
+    const there = { slot: guard ? 'guard' : 'body', trait: of === 'switch' ? 'bored.slot' : 'bored.slot-2' } as const
+    const stands = isThere(build, there, ...(guard ? [sizeRef('guard', `${of}.slot`), sizeRef('guard', `${of}.screws`)] : []))
+    if (stands === undefined) return waiting(build, base, [], [there])
+    if (stands)
+      return filled(build, base, {
+        work: 'keep',
+        says: 'It is there; whether its length and its screws’ holes suit this switch stands under Dry fit.',
+        from: ['the slot itself'],
+        steps: [`switch in, every position: the ${make} reaches its ends and touches nothing`],
+        with: 'by hand',
+        draw: () => slotDrawing(build, of),
+      })
+    const refs = [sizeRef(of, 'swing'), sizeRef(of, 'screw.spacing')]
+    const located = placed(build, [of])
+    const missing = [...refs.filter((r) => !sizeAt(build, r)), ...located.missing]
+    if (missing.length) return waiting(build, base, missing)
+    const [swing, apart] = refs.map((r) => sizeAt(build, r)!.value) as [number, number]
+    const long = swing + OVER_SWING
     return filled(build, base, {
-      work: 'keep',
-      says: 'It is there; whether its length and its screws’ holes suit this switch stands under Dry fit.',
-      from: ['the slot itself'],
-      steps: [`switch in, every position: the ${make} reaches its ends and touches nothing`],
-      with: 'by hand',
-      draw: () => slotDrawing(build),
+      work: 'new',
+      says: `${printMm(long, 1)} mm long, ${OVER_SWING} over the ${make}’s swing; the screws’ holes ${printMm(apart, 1)} mm apart, the slot midway between them.`,
+      places: located.places,
+      from: located.from.map((words) => `middle of the slot, ${words}`),
+      steps: [
+        'its line pencilled the way the hand moves it; the middle, both ends and both screws marked on that line',
+        'both screws’ holes 0.4 mm over their thread, backing scrap behind',
+        'a row of holes as wide as the blade and half a millimetre, from end to end; opened with a flat file or a fret saw',
+        'switch in, every position, before an edge is cleaned',
+      ],
+      size: `${printMm(long, 1)} long`,
+      with: 'drill, flat file or fret saw',
+      mind: [`The blade’s width is measured, not supposed: the slot may not be wider than its cap.`],
+      ...(guard ? { cautions: CAUTIONS } : {}),
+      draw: () => slotDrawing(build, of),
     })
-  const refs = [sizeRef('switch', 'swing'), sizeRef('switch', 'screw.spacing')]
-  const located = placed(build, ['switch'])
-  const missing = [...refs.filter((r) => !sizeAt(build, r)), ...located.missing]
-  if (missing.length) return waiting(build, base, missing)
-  const [swing, apart] = refs.map((r) => sizeAt(build, r)!.value) as [number, number]
-  const long = swing + OVER_SWING
-  return filled(build, base, {
-    work: 'new',
-    says: `${printMm(long, 1)} mm long, ${OVER_SWING} over the ${make}’s swing; the screws’ holes ${printMm(apart, 1)} mm apart, the slot midway between them.`,
-    places: located.places,
-    from: located.from.map((words) => `middle of the slot, ${words}`),
-    steps: [
-      'its line pencilled the way the hand moves it; the middle, both ends and both screws marked on that line',
-      'both screws’ holes 0.4 mm over their thread, backing scrap behind',
-      'a row of holes as wide as the blade and half a millimetre, from end to end; opened with a flat file or a fret saw',
-      'switch in, every position, before an edge is cleaned',
-    ],
-    size: `${printMm(long, 1)} long`,
-    with: 'drill, flat file or fret saw',
-    mind: [`The blade’s width is measured, not supposed: the slot may not be wider than its cap.`],
-    ...(guard ? { cautions: CAUTIONS } : {}),
-    draw: () => slotDrawing(build),
-  })
-}
+  }
 
 /** Slot and screws from the front, on their own line. */
-function slotDrawing(build: Build) {
-  const [long, apart] = [drawnAt(build, sizeRef('switch', 'swing')) + OVER_SWING, drawnAt(build, sizeRef('switch', 'screw.spacing'))]
+function slotDrawing(build: Build, of: SwitchControl) {
+  const [long, apart] = [drawnAt(build, sizeRef(of, 'swing')) + OVER_SWING, drawnAt(build, sizeRef(of, 'screw.spacing'))]
   const panel = rectangle(-apart / 2 - 14, -16, apart / 2 + 14, 16)
   return framed(
-    'Slot for the switch',
+    `Slot for the ${CONTROL_WORDS[of]}`,
     'from the front, true proportion',
     [
       { mark: 'area', role: build.parts.guard ? 'plastic' : 'body-wood', points: panel },

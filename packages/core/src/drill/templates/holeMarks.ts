@@ -23,6 +23,7 @@ const MARK: Record<string, string> = {
   'pot-holes': 'p',
   'ground-wire': 'g',
   'toggle-hole': 'w',
+  'toggle-hole-2': 'w2-',
 }
 
 export const legend = (cards: readonly HoleCard[], sides: readonly Side[]): string[] =>

@@ -45,7 +45,9 @@ const HELD = 1
 export const heldByPlate = (build: Build, held: (build: Build) => string | undefined): boolean =>
   build.parts['jack-plate'] !== undefined || held(build) === 'plate'
 
-function inBore(build: Build): Question {
+/** Under a plate the whole jack goes through its bore: the plate's own joint says whether it does. */
+function inBore(build: Build): Question | undefined {
+  if (build.parts['jack-plate']) return undefined
   const have = sizesIn(build, refs)
   const plated = heldByPlate(build, (of) => traitIn(of, 'jack', 'held'))
   const c = gapOf([

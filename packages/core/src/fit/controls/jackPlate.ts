@@ -19,7 +19,7 @@ import { THREAD_KEPT } from './potLimits'
 /** A plate hides a bore only where it lies over its edge by this on every side, mm. [practice] */
 const OVER_EDGE = 1
 /** Wood wanted between a plate's screw and the bore, mm. [practice] */
-const SCREW_WOOD = 3
+export const SCREW_WOOD = 3
 /** Half of a plate screw's thread, mm. [practice] */
 const SCREW_HALF = 1.5
 /** Room a jack wants where it goes into its bore, mm. [practice] */
@@ -208,6 +208,9 @@ function covers(build: Build): Question {
     ],
   )
 }
+
+/** Wood between a bore and a plate's screw, mm, from the screws' distance and the bore's width. [physics] */
+export const besideBore = (spread: number, bore: number): number => (spread - bore) / 2 - SCREW_HALF
 
 /** Its screws bite wood, not the bore's edge. */
 function screwsOnWood(build: Build): Question {

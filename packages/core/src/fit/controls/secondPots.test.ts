@@ -102,3 +102,58 @@ describe('the second volume and tone', () => {
     expect(routed(true).size).toBe('104x72')
   })
 })
+
+describe('the second switch', () => {
+  const slide = () => {
+    const b = fourPots()
+    return changed(
+      { ...b, parts: { ...b.parts, 'switch-2': b.parts.switch! } },
+      { 'guard/switch-2.x': 165, 'guard/switch-2.y': -40, 'guard/switch-2.slot': 27, 'guard/switch-2.screws': 41 },
+      { 'switch-2/contacts': 'slide' },
+    )
+  }
+  judgeRows(
+    [
+      {
+        what: 'deeper than the route',
+        joint: 'switch-2',
+        check: 'depth',
+        verdict: 'wont-go',
+        says: 'The switch hangs 40 mm deep in a 38 mm route; lugs and wires want 3 mm below.',
+        sizes: { 'switch-2/depth': 40 },
+      },
+      {
+        what: 'a slot too short for it',
+        joint: 'switch-2',
+        check: 'swing',
+        verdict: 'tight',
+        says: 'The slide needs 26 mm and the slot is 24: it stops before the end positions.',
+        job: 'Lengthen the slot by 2.8 to 3.2 mm, half at each end.',
+        sizes: { 'guard/switch-2.slot': 24 },
+      },
+      {
+        what: 'screws 1.2 mm wider than the holes',
+        joint: 'switch-2',
+        check: 'screws',
+        verdict: 'tight',
+        says: 'The switch’s screws are 41.2 mm apart and the guard’s holes 40.',
+        sizes: { 'guard/switch-2.screws': 40 },
+      },
+    ],
+    slide,
+  )
+  it('has a slot of its own on a card of its own, and a hole where it is a rotary', () => {
+    const uncut = { 'guard/switch-2.slot': undefined, 'guard/switch-2.screws': undefined }
+    const cards = (contacts: string) =>
+      holeCards(drillable(changed(slide(), { ...uncut, 'switch-2/thread.diameter': 9.5 }, { 'switch-2/contacts': contacts }))).filter(
+        (c) => c.slot === 'switch-2',
+      )
+    expect(cards('slide').map((c) => [c.id, c.title, c.work])).toEqual([
+      ['switch-slot-2', 'Slot for the second switch, in the guard', 'new'],
+    ])
+    expect(cards('rotary-6').map((c) => [c.id, c.title, c.work])).toEqual([
+      ['toggle-hole-2', 'Second switch’s rotary hole in the guard', 'new'],
+    ])
+    expect(cards('slide')[0]!.from).toEqual(['middle of the slot, second switch: 165 mm from the guard’s neck edge, 40 to the treble side'])
+  })
+})

@@ -1,5 +1,6 @@
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
+import type { SwitchControl } from '../../instrument/controlPlace'
 import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
@@ -7,11 +8,11 @@ import { pt } from '../../geometry/point'
 import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
 
-export function switchDrawing(build: Build) {
+export function switchDrawing(build: Build, of: SwitchControl) {
   const route = drawnAt(build, sizeRef('body', 'control.depth'))
-  const own = drawnAt(build, sizeRef('switch', 'depth'))
+  const own = drawnAt(build, sizeRef(of, 'depth'))
   const guard = build.parts.guard ? drawnAt(build, sizeRef('guard', 'thickness')) : 3
-  const slot = drawnAt(build, sizeRef('guard', 'switch.slot'))
+  const slot = drawnAt(build, sizeRef('guard', `${of}.slot`))
   const marks: Mark[] = [
     { mark: 'area', role: 'plastic', points: rectangle(-36, -guard, -slot / 2, 0) },
     { mark: 'area', role: 'plastic', points: rectangle(slot / 2, -guard, 36, 0) },

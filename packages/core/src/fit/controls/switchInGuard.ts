@@ -4,7 +4,7 @@ import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { pt, type Point } from '../../geometry/point'
-import { controlPlace } from '../../instrument/controlPlace'
+import { controlPlace, type SwitchControl } from '../../instrument/controlPlace'
 import { judged } from '../../judge/assemble'
 import type { Question, JudgedJoint } from '../../judge/joint'
 import { amount, gapOf, sizeIn, traitIn } from '../../judge/known'
@@ -19,26 +19,26 @@ const DRAWN_AT_MOST = 1.5
 const TOGGLE_NUT = 2.5
 
 /** A lever or a slide hangs by two screws; a toggle or a rotary by its own thread. */
-const madeAs = (build: Build) => switchMake(traitIn(build, 'switch', 'contacts'))
-const byThread = (build: Build): boolean => !isScrewedDown(traitIn(build, 'switch', 'contacts'))
+const madeAs = (build: Build, of: SwitchControl) => switchMake(traitIn(build, of, 'contacts'))
+const byThread = (build: Build, of: SwitchControl): boolean => !isScrewedDown(traitIn(build, of, 'contacts'))
 
 /** The selector in guard and cavity: depth, slot and swing, or a toggle's hole. */
-export const switchJoint = (build: Build): JudgedJoint =>
+export const switchJoint = (build: Build, of: SwitchControl): JudgedJoint =>
   judged(build, {
-    id: 'switch',
-    title: 'Selector switch in its place',
-    slots: ['switch', ...(build.parts.guard ? (['guard'] as const) : []), 'body'],
-    at: shifted(controlPlace(build, 'switch')),
-    draw: () => switchDrawing(build),
-    asks: [depth, swing, screwHoles, toggleHole, toggleThread],
+    id: of,
+    title: of === 'switch' ? 'Selector switch in its place' : 'Second switch in its place',
+    slots: [of, ...(build.parts.guard ? (['guard'] as const) : []), 'body'],
+    at: shifted(controlPlace(build, of)),
+    draw: () => switchDrawing(build, of),
+    asks: [depth, swing, screwHoles, toggleHole, toggleThread].map((ask) => (b: Build) => ask(b, of)),
   })
 
 /** A little beside the lever, so that the peg does not cover it. */
 const shifted = ({ x, y }: Point): Point => pt(x, y + 10)
 
-function depth(build: Build): Question {
+function depth(build: Build, of: SwitchControl): Question {
   const route = sizeIn(build, sizeRef('body', 'control.depth'))
-  const own = sizeIn(build, sizeRef('switch', 'depth'))
+  const own = sizeIn(build, sizeRef(of, 'depth'))
   const c = gapOf([
     [1, route],
     [-1, own],
@@ -70,10 +70,10 @@ function depth(build: Build): Question {
   }
 }
 
-function swing(build: Build): Question[] {
-  if (!build.parts.guard || byThread(build)) return []
-  const slot = sizeIn(build, sizeRef('guard', 'switch.slot'))
-  const swing = sizeIn(build, sizeRef('switch', 'swing'))
+function swing(build: Build, of: SwitchControl): Question[] {
+  if (!build.parts.guard || byThread(build, of)) return []
+  const slot = sizeIn(build, sizeRef('guard', `${of}.slot`))
+  const swing = sizeIn(build, sizeRef(of, 'swing'))
   const c = gapOf([
     [1, slot],
     [-1, swing],
@@ -90,8 +90,8 @@ function swing(build: Build): Question[] {
       ],
       says: ({ verdict }) =>
         verdict === 'tight'
-          ? `The ${madeAs(build)} needs ${printMm(swing.value, 1)} mm and the slot is ${printMm(slot.value, 1)}: it stops before the end positions.`
-          : `The ${madeAs(build)} ${madeAs(build) === 'lever' ? 'swings' : 'moves'} freely.`,
+          ? `The ${madeAs(build, of)} needs ${printMm(swing.value, 1)} mm and the slot is ${printMm(slot.value, 1)}: it stops before the end positions.`
+          : `The ${madeAs(build, of)} ${madeAs(build, of) === 'lever' ? 'swings' : 'moves'} freely.`,
       cures: ({ verdict }) =>
         verdict === 'tight'
           ? [
@@ -101,7 +101,7 @@ function swing(build: Build): Question[] {
                 how: 'Thin flat file drawn along; check all positions with the switch in place.',
                 gives: 'guard',
                 tools: ['thin flat file'],
-                plan: { slot: 'guard', size: 'switch.slot', delta: 1 - likelyOf(c), doubt: 0.2 },
+                plan: { slot: 'guard', size: `${of}.slot`, delta: 1 - likelyOf(c), doubt: 0.2 },
               },
             ]
           : [],
@@ -110,9 +110,9 @@ function swing(build: Build): Question[] {
 }
 
 /** A lever switch's two screws in the guard's holes. */
-function screwHoles(build: Build): Question[] {
-  if (!build.parts.guard || byThread(build)) return []
-  const refs = { holes: sizeRef('guard', 'switch.screws'), own: sizeRef('switch', 'screw.spacing') }
+function screwHoles(build: Build, of: SwitchControl): Question[] {
+  if (!build.parts.guard || byThread(build, of)) return []
+  const refs = { holes: sizeRef('guard', `${of}.screws`), own: sizeRef(of, 'screw.spacing') }
   const holes = sizeIn(build, refs.holes)
   const own = sizeIn(build, refs.own)
   const off = gapOf([
@@ -146,7 +146,7 @@ function screwHoles(build: Build): Question[] {
                     how: 'Mark through the switch from below. Where a new hole meets an old one, a plate under both screws carries it; the old ones stay in sight.',
                     gives: 'guard',
                     tools: ['bit of the screws’ size', 'backing scrap'],
-                    plan: { slot: 'guard', size: 'switch.screws', delta: likelyOf(off), doubt: 0.3 },
+                    plan: { slot: 'guard', size: `${of}.screws`, delta: likelyOf(off), doubt: 0.3 },
                   }
                 : {
                     id: 'slot-holes',
@@ -154,24 +154,24 @@ function screwHoles(build: Build): Question[] {
                     how: 'Both the same; the screw heads cover it.',
                     gives: 'guard',
                     tools: ['round file'],
-                    plan: { slot: 'guard', size: 'switch.screws', delta: likelyOf(off), doubt: 0.1 },
+                    plan: { slot: 'guard', size: `${of}.screws`, delta: likelyOf(off), doubt: 0.1 },
                   },
             ],
     },
   ]
 }
 
-const panelOf = (build: Build) =>
+const panelOf = (build: Build, of: SwitchControl) =>
   build.parts.guard
-    ? { hole: sizeRef('guard', 'switch.hole'), panel: sizeRef('guard', 'thickness'), gives: 'guard' }
-    : { hole: sizeRef('body', 'switch.hole'), panel: sizeRef('body', 'control.top'), gives: 'body' }
+    ? { hole: sizeRef('guard', `${of}.hole`), panel: sizeRef('guard', 'thickness'), gives: 'guard' }
+    : { hole: sizeRef('body', `${of}.hole`), panel: sizeRef('body', 'control.top'), gives: 'body' }
 
 /** A toggle's thread in its hole. */
-function toggleHole(build: Build): Question[] {
-  if (!byThread(build)) return []
-  const refs = panelOf(build)
+function toggleHole(build: Build, of: SwitchControl): Question[] {
+  if (!byThread(build, of)) return []
+  const refs = panelOf(build, of)
   const hole = sizeIn(build, refs.hole)
-  const thread = sizeIn(build, sizeRef('switch', 'thread.diameter'))
+  const thread = sizeIn(build, sizeRef(of, 'thread.diameter'))
   const c = gapOf([
     [1, hole],
     [-1, thread],
@@ -186,13 +186,13 @@ function toggleHole(build: Build): Question[] {
         { upTo: 1.5, is: 'snug' },
         { upTo: Infinity, is: 'loose' },
       ],
-      says: () => `The ${madeAs(build)}’s thread is ${printMm(thread.value, 1)} mm and its hole ${printMm(hole.value, 1)} mm.`,
+      says: () => `The ${madeAs(build, of)}’s thread is ${printMm(thread.value, 1)} mm and its hole ${printMm(hole.value, 1)} mm.`,
       cures: ({ verdict }) =>
         verdict === 'tight'
           ? [
               {
                 id: 'ream-toggle',
-                job: `Ream the ${madeAs(build)}’s hole to ${printMm(thread.value + HOLE_OVER.toggle)} mm.`,
+                job: `Ream the ${madeAs(build, of)}’s hole to ${printMm(thread.value + HOLE_OVER.toggle)} mm.`,
                 how: 'From both faces, by hand.',
                 gives: refs.gives,
                 tools: ['tapered reamer'],
@@ -205,10 +205,10 @@ function toggleHole(build: Build): Question[] {
 }
 
 /** And long enough for what it goes through. */
-function toggleThread(build: Build): Question[] {
-  if (!byThread(build)) return []
-  const length = sizeIn(build, sizeRef('switch', 'thread.length'))
-  const panel = sizeIn(build, panelOf(build).panel)
+function toggleThread(build: Build, of: SwitchControl): Question[] {
+  if (!byThread(build, of)) return []
+  const length = sizeIn(build, sizeRef(of, 'thread.length'))
+  const panel = sizeIn(build, panelOf(build, of).panel)
   const c = gapOf(
     [
       [1, length],
@@ -228,14 +228,14 @@ function toggleThread(build: Build): Question[] {
       ],
       says: () =>
         likelyOf(c) < 0
-          ? `The ${madeAs(build)}’s thread is ${printMm(-likelyOf(c), 1)} mm too short for ${printMm(panel.value, 1)} mm and its nut.`
-          : `The ${madeAs(build)}’s thread stands ${printMm(likelyOf(c), 1)} mm over its nut.`,
+          ? `The ${madeAs(build, of)}’s thread is ${printMm(-likelyOf(c), 1)} mm too short for ${printMm(panel.value, 1)} mm and its nut.`
+          : `The ${madeAs(build, of)}’s thread stands ${printMm(likelyOf(c), 1)} mm over its nut.`,
       cures: ({ verdict }) =>
         verdict === 'wont-go'
           ? [
               {
                 id: 'long-toggle',
-                job: `Take a ${madeAs(build)} with ${printMm(panel.value + TOGGLE_NUT + 1, 0)} mm of thread, or rout the top thinner from inside.`,
+                job: `Take a ${madeAs(build, of)} with ${printMm(panel.value + TOGGLE_NUT + 1, 0)} mm of thread, or rout the top thinner from inside.`,
                 how: 'Carved tops have long ones.',
                 gives: 'the switch',
                 tools: [],

@@ -1,4 +1,4 @@
-import { POTS, potSlot } from '../../instrument/controlPlace'
+import { POTS, potSlot, SWITCHES_OF } from '../../instrument/controlPlace'
 import type { Build, MockupResult } from '../../document/build'
 import { enteredAt, type SizeRef } from '../../document/read'
 import type { JudgedJoint } from '../../judge/joint'
@@ -141,7 +141,7 @@ const ORDER: readonly Wanted[] = [
     title: 'Controls in',
     how: ({ parts }) =>
       `${capital(those(['pots', parts['pot-volume'] ?? parts['pot-tone']], ['switch', parts.switch], ['jack', parts.jack]))} through their holes with washer and nut${parts.knobs ? '; knobs on' : ''}. Anything touching inside?`,
-    joints: [...POTS.map(potSlot), 'switch', 'knobs', 'jack', 'control-reach', 'wire-passage', 'active', 'shields-meet'],
+    joints: [...POTS.map(potSlot), ...SWITCHES_OF, 'knobs', 'jack', 'control-reach', 'wire-passage', 'active', 'shields-meet'],
   },
   {
     id: 'housing',

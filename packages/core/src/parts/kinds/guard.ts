@@ -24,6 +24,7 @@ const [toneX, toneY] = place('Tone hole')
 const [volume2X, volume2Y] = place('Second volume hole')
 const [tone2X, tone2Y] = place('Second tone hole')
 const [switchX, switchY] = place('Switch slot')
+const [switch2X, switch2Y] = place('Second switch’s hole or slot')
 
 /** The pickguard. Datum: the edge of its neck cut-out that meets the heel end. */
 export const guard = defineKind({
@@ -47,11 +48,16 @@ export const guard = defineKind({
     'tone-2.y': tone2Y,
     'switch.x': switchX,
     'switch.y': switchY,
+    'switch-2.x': switch2X,
+    'switch-2.y': switch2Y,
     'neck.width': mm('Neck cut-out, across', 40, 90),
     'bridge.edge': mm('Edge in front of the bridge', 60, 300, { how: at }),
     'switch.slot': mm('Switch slot, length', 5, 60, { usual: 27 }),
     'switch.screws': mm('Switch screw holes, centre to centre', 15, 70, { usual: 41 }),
     'switch.hole': mm('Toggle hole', 4, 20, { usual: 12 }),
+    'switch-2.slot': mm('Second switch’s slot, length', 5, 60),
+    'switch-2.screws': mm('Second switch’s screw holes, centre to centre', 15, 70),
+    'switch-2.hole': mm('Second switch’s hole', 4, 20),
     ...screwSizes('Its screws,', 12, 3, 2),
     'screw.edge': mm('Nearest screw hole to a route edge', 0, 60, { how: 'lay the guard on the body, neck side tight' }),
   },
@@ -66,6 +72,8 @@ export const guard = defineKind({
     'bored.controls': bored('Pot holes in the guard'),
     'bored.toggle': bored('Toggle hole in the guard'),
     'bored.slot': bored('Slot for the switch'),
+    'bored.toggle-2': bored('Second switch’s hole in the guard'),
+    'bored.slot-2': bored('Slot for the second switch'),
     hand: HANDED,
   },
 })
