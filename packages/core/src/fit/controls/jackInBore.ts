@@ -14,13 +14,14 @@ import { printMm } from '../../quantity/length'
 const refs = { hole: sizeRef('body', 'jack.bore'), thread: sizeRef('jack', 'bore') }
 
 /** The jack: its hole, and whether it can pass the wire's way once it is soldered on. */
-export const jackJoint = (build: Build): JudgedJoint =>
-  judged(build, {
+export const jackJoint = (build: Build): JudgedJoint => {
+  const plated = build.parts['jack-plate'] !== undefined
+  return judged(build, {
     id: 'jack',
     title: 'Jack in its bore',
     slots: ['jack', 'body'],
     at: pt(datums(build).mouth + drawnAt(build, sizeRef('body', 'jack.x')), drawnAt(build, sizeRef('body', 'jack.y'))),
-    draw: drawnOnceKnown(build, 'Jack through its bore', refs, (have) =>
+    draw: drawnOnceKnown(build, 'Jack through its bore', plated ? { ...refs, thread: sizeRef('jack', 'width') } : refs, (have) =>
       boreSection({
         title: 'Jack through its bore',
         into: 'body-wood',
@@ -28,15 +29,18 @@ export const jackJoint = (build: Build): JudgedJoint =>
         bore: have.hole.value,
         boreDepth: 12,
         plug: {
-          label: 'Thread',
+          label: plated ? 'Jack' : 'Thread',
           diameter: have.thread.value,
           length: drawnAt(build, sizeRef('jack', 'thread.length')),
-          flange: have.thread.value + 6,
+          ...(plated ? {} : { flange: have.thread.value + 6 }),
         },
+        // What its bore lacks under a plate the plate's own joint draws and says.
+        ...(plated ? { pressed: Infinity } : {}),
       }),
     ),
     asks: [inBore, throughPassage, plugDepth],
   })
+}
 
 /** A bore this much over the thread leaves a jack's nut nothing to bear on, mm. [practice] */
 const HELD = 1
