@@ -28,10 +28,10 @@ export const CONTROL_WORDS: Record<Control, string> = {
 const USUAL: Record<Control, readonly [x: number, y: number]> = {
   volume: [190, -66],
   tone: [225, -82],
-  'volume-2': [225, -48],
-  'tone-2': [260, -64],
+  'volume-2': [176, -101],
+  'tone-2': [211, -117],
   switch: [150, -72],
-  'switch-2': [165, -40],
+  'switch-2': [120, -72],
 }
 
 /** Where a control sits on the instrument: by the guard's hole, or by the body's where there is no guard. */

@@ -8,7 +8,7 @@ import type { Metal, Part } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
 import { fretPlace, fretPlaces } from '../physics/frets'
 import { bodyOutline } from './bodyShape'
-import { controlPlace, POTS, potSlot } from './controlPlace'
+import { controlPlace, controlSaid, POTS, potSlot } from './controlPlace'
 import { datums } from './datums'
 import { guardOutline } from './guardOutline'
 import { PLACES } from './guardPlace'
@@ -62,7 +62,8 @@ export function frontView(build: Build): Mark[] {
         at: controlPlace(build, control),
         r: 9,
         thing: slot,
-        dashed: !has(slot),
+        // Where nobody has said its place it is drawn where such a pot usually sits.
+        dashed: !has(slot) || !controlSaid(build, control),
       })
   }
   const { x: sx, y: sy } = controlPlace(build, 'switch')

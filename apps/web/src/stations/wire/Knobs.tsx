@@ -1,4 +1,4 @@
-import { knobAt, potsOf, type Harness, type PotPart } from '@snug/core'
+import { capital, knobAt, potsOf, type Harness, type PotPart } from '@snug/core'
 import { Slider } from 'radix-ui'
 import { useEffect, useState } from 'react'
 import { useBuild } from '../../state/buildStore'
@@ -39,7 +39,7 @@ function Knob({ pot, stands, turn }: { pot: PotPart; stands: number; turn: (to: 
   return (
     <div>
       <div className="label flex justify-between text-[15px]">
-        <span className="capitalize">{pot.label}</span>
+        <span>{capital(pot.label)}</span>
         <span className="figure">{moving}</span>
       </div>
       <Slider.Root
