@@ -189,7 +189,14 @@ const KINDS: readonly JointKind[] = [
       find: (b) => switchJoint(b, control),
     }),
   ),
-  { id: 'knobs', light: true, trial: press('Knob on its shaft by hand.'), needs: ['knobs', 'pot-volume'], find: knobJoint },
+  {
+    id: 'knobs',
+    light: true,
+    trial: press('Knob on its shaft by hand.'),
+    needs: ['knobs', 'pot-volume'],
+    also: ['pot-tone', 'pot-volume-2', 'pot-tone-2'],
+    find: knobJoint,
+  },
   {
     id: 'control-reach',
     trial: see('Hold the guitar and turn each knob without looking.'),

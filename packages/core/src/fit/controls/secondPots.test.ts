@@ -3,6 +3,7 @@ import { holeCards } from '../../drill/holes'
 import type { Build } from '../../document/build'
 import { drillable } from '../../testing/drillable'
 import { changed, fullBuild, without } from '../../testing/fullBuild'
+import { jointIn } from '../../testing/bench'
 import { checkIn, judgeRows } from '../../testing/rows'
 
 /** Four pots in a wider control route: a volume and a tone for each of two pickups. */
@@ -70,6 +71,38 @@ describe('the second volume and tone', () => {
     ]),
     fourPots,
   )
+  // A knob bored 6.08 on a shaft of an inch kind.
+  const inch = {
+    what: 'an inch shaft among metric ones',
+    verdict: 'tight' as const,
+    job: /^Take a knob with a bore of 6\.4 mm for the /,
+  }
+  judgeRows(
+    [
+      {
+        what: inch.what,
+        joint: 'knobs',
+        check: 'bore-tone',
+        verdict: inch.verdict,
+        says: 'Knob bore 6.08 mm, the tone’s shaft 6.35 mm.',
+        job: inch.job,
+        sizes: { 'pot-tone/shaft.diameter': 6.35 },
+      },
+      ...(['volume', 'tone'] as const).map((pot) => ({
+        what: inch.what,
+        joint: 'knobs',
+        check: `bore-${pot}-2`,
+        verdict: inch.verdict,
+        says: `Knob bore 6.08 mm, the second ${pot}’s shaft 6.35 mm.`,
+        job: inch.job,
+        sizes: { [`pot-${pot}-2/shaft.diameter`]: 6.35 },
+      })),
+    ],
+    fourPots,
+  )
+  it('with shafts of one kind the volume’s speaks for all', () => {
+    expect(jointIn(fourPots(), 'knobs').checks.map((c) => c.id)).toEqual(['bore'])
+  })
   it('is counted among those that stand too near: 20 mm to the volume, 30 wanted', () => {
     expect(checkIn(fourPots(), 'control-reach', 'knob').raw.verdict).toBe('snug')
     const near = checkIn(changed(fourPots(), { 'guard/volume-2.x': 192, 'guard/volume-2.y': -50 }), 'control-reach', 'knob')
