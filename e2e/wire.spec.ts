@@ -89,3 +89,23 @@ test('at the bench: a wire ticked, a meter’s log read into the check, what was
   await page.goto(`/builds/${id}/wire?tab=wires`)
   await expect(page.getByRole('checkbox', { name: 'Wire 1 soldered and checked' })).toBeChecked()
 })
+
+test('a bass begun from its starting set: two volumes mix its pickups without a selector; a bridge on posts asks for its tailpiece', async ({
+  page,
+  server,
+}) => {
+  const wanted = { name: 'Low', handedness: 'right', strings: 4, scale: 863.6, start: 'bass' }
+  const made = await page.request.post(`${server}/api/builds`, { data: wanted, headers: { origin: server } })
+  const { id } = (await made.json()) as { id: string }
+  await page.goto(`/builds/${id}/wire`)
+  await expect(page.getByRole('button', { name: /neck ‖ bridge/ })).toBeVisible()
+  for (const knob of ['Bridge volume', 'Neck volume', 'Tone']) await expect(page.getByText(knob, { exact: true })).toBeVisible()
+  await page.goto(`/builds/${id}/parts/tailpiece`)
+  await expect(page.getByText(/This slot is empty\. Leave it so if the instrument has none\./)).toBeVisible()
+  await page.goto(`/builds/${id}/parts/bridge`)
+  await page.getByText(/^What it is/).click()
+  await page.getByLabel('Mount', { exact: true }).selectOption('post')
+  await saved(page)
+  await page.goto(`/builds/${id}/parts/tailpiece`)
+  await expect(page.getByText(/This slot is empty: strings over a bridge on posts go on to it\./)).toBeVisible()
+})

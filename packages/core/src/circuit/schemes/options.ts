@@ -79,7 +79,9 @@ export const TONE_AT: OptionSpec = {
 export const volumeForEach = (build: Build): boolean => {
   const { volumes, preset } = build.circuit.options
   return (
-    volumes === 'two' && build.parts['pot-volume-2'] !== undefined && (preset !== 'neck' || PRESET.lacks?.(build, 'neck') !== undefined)
+    volumes === 'two' &&
+    needs(build, 'pot-volume', 'pot-volume-2') === undefined &&
+    (preset !== 'neck' || PRESET.lacks?.(build, 'neck') !== undefined)
   )
 }
 /** With two volumes the number of tones says where they are joined. */
