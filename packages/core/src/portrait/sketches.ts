@@ -2,6 +2,7 @@ import type { Build } from '../document/build'
 import type { KindName } from '../parts/kinds/index'
 import { slotSpec, type Slot } from '../parts/slots'
 import * as electrics from './electrics'
+import * as guard from './guard'
 import * as hardware from './hardware'
 import { Sketch } from './sketch'
 import * as small from './small'
@@ -18,7 +19,7 @@ interface Drawn {
 const DRAWN: Readonly<Record<KindName, Drawn>> = {
   body: { draw: wood.sketchBody, usual: wood.BODY_USUAL },
   neck: { draw: wood.sketchNeck, usual: wood.neckUsual },
-  guard: { draw: wood.sketchGuard, usual: wood.GUARD_USUAL },
+  guard: { draw: guard.sketchGuard, usual: guard.GUARD_USUAL },
   bridge: { draw: hardware.sketchBridge, usual: hardware.BRIDGE_USUAL },
   tuners: { draw: hardware.sketchTuners, usual: hardware.TUNERS_USUAL },
   nut: { draw: hardware.sketchNut, usual: hardware.NUT_USUAL },

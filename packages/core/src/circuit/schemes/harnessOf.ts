@@ -6,7 +6,7 @@ import type { Slot } from '../../parts/slots'
 import type { Harness } from '../model/harness'
 import { isSwitchName, SWITCHES, type SwitchName } from '../model/switches'
 import { edited } from './edited'
-import { anyActive, lacksParts } from './options'
+import { anyActive, needs } from './options'
 import type { OptionSpec, Recipe } from './recipe'
 import { RECIPES } from './recipes'
 import { Weaver } from './weaver'
@@ -36,7 +36,7 @@ export function offersOf(build: Build): Offer[] {
     if (recipe.count !== count)
       return { recipe, lacks: `it is for ${recipe.count} ${recipe.count === 1 ? 'pickup' : 'pickups'}; the build has ${count}` }
     if (recipe.passiveOnly && anyActive(build)) return { recipe, lacks: recipe.passiveOnly }
-    const lacks = lacksParts(build, recipe.needs ?? [])
+    const lacks = needs(build, ...(recipe.needs ?? []))
     if (lacks) return { recipe, lacks }
     if (!recipe.contacts.length || (isSwitchName(contacts) && recipe.contacts.includes(contacts))) return { recipe }
     const wanted = recipe.contacts.map((c) => SWITCHES[c].label).join(' or ')

@@ -22,7 +22,8 @@ export const anyActive = (build: Build): boolean => PLACES.some((p) => isActive(
 const humbuckers = (build: Build) => PLACES.filter((p) => traitAt(build, `pickup-${p}`, 'coils') === 'two' && !isActive(build, p))
 /** Both ends of each coil come out: only then can it be told apart from its neighbour. */
 const fourLeads = (build: Build) => humbuckers(build).filter((p) => traitAt(build, `pickup-${p}`, 'leads') === 'four')
-const needs = (build: Build, ...slots: Slot[]): string | undefined => {
+/** What of these the build has not, in words; nothing where it has them all. */
+export const needs = (build: Build, ...slots: readonly Slot[]): string | undefined => {
   const gone = slots.filter((s) => !build.parts[s])
   return gone.length ? `it needs ${gone.map((s) => WORDS[s] ?? s).join(' and ')} among the parts` : undefined
 }
@@ -35,9 +36,6 @@ const WORDS: Partial<Record<Slot, string>> = {
   'capacitor-2': 'a second capacitor',
   'switch-2': 'a second switch',
 }
-
-/** What such a wiring cannot do without and the build has not, in words. */
-export const lacksParts = (build: Build, slots: readonly Slot[]): string | undefined => needs(build, ...slots)
 
 /** Why a humbucker cannot be parted into its coils; nothing where one can. */
 export function splitLacks(build: Build): string | undefined {
