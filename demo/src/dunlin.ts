@@ -101,6 +101,7 @@ export function dunlin(today: string, due: string, late: string): Build {
           studBore: 10.95,
           studBoreDepth: [24, 'rule'],
           'tail.toBridge': [46, 'calipers', 0.1],
+          'tail.spacing': [82.1, 'calipers', 0.1],
           'tail.bore': 11.62,
           'block.width': [101, 'rule'],
           'block.thickness': [42, 'rule'],

@@ -16,6 +16,14 @@ const NOW = {
   dunlin: dunlin(TODAY, '2027-02-15', '2026-12-13'),
 }
 
+/** What is asked for only since those forms: the demo of today has been measured for it, the kept one not. */
+const SINCE = [['dunlin', 'body', 'tail.spacing']] as const
+function asThen(name: string, build: Build): Build {
+  const then = structuredClone(build)
+  for (const [of, slot, size] of SINCE) if (of === name) delete then.parts[slot]!.sizes[size]
+  return then
+}
+
 const KEPT = Object.entries(NOW).flatMap(([name, now]) => [1, 2, 3].map((schema) => ({ name, schema, now })))
 
 describe.each(KEPT)('$name as it was kept in form $schema', ({ name, schema, now }) => {
@@ -37,7 +45,7 @@ describe.each(KEPT)('$name as it was kept in form $schema', ({ name, schema, now
     expect(build.circuit).toEqual({ ...now.circuit, scheme: 'by-parts', options: { tap: 'tap' } })
     // One stack for all of it was all a finish could be.
     expect(build.finish).toEqual((doc as Build).finish)
-    expect(unread({ ...build, circuit: now.circuit, finish: now.finish })).toEqual(unread(now))
+    expect(unread({ ...build, circuit: now.circuit, finish: now.finish })).toEqual(unread(asThen(name, now)))
     expect(evaluate({ ...build, readings: {} }, TODAY).failed).toEqual({})
   })
 })

@@ -49,6 +49,21 @@ describe('what is there is measured, what is planned is drilled', () => {
     expect(c.places.map((p) => p.y).toSorted((a, b) => a - b)).toEqual([-39, 39])
     expect(c.says).toMatch(/74 mm apart and it wants 78/)
   })
+  // A tailpiece of 82 mm over bores 84 apart; what is there stands where the body has it, not where the tailpiece would.
+  it('a tailpiece’s bores are compared with its own studs, and lie where they are', () => {
+    const tail = (spacing: number | undefined) => {
+      const b = changed(
+        full(),
+        { 'body/tail.toBridge': 45, 'body/tail.bore': 11.4, ...(spacing ? { 'body/tail.spacing': spacing } : {}) },
+        { 'bridge/mount': 'post' },
+      )
+      const tailpiece = aPart('tailpiece', { studSpacing: 82, studDiameter: 11.5, studLength: 22, height: 12 }, { type: 'stop' })
+      return card({ ...b, parts: { ...b.parts, tailpiece } }, 'tail-bores')
+    }
+    expect([tail(84).work, tail(84).says]).toEqual(['plug', expect.stringMatching(/84 mm apart and it wants 82/)])
+    expect([tail(82.2).work, ...tail(82.2).places.map((p) => Math.abs(p.y))]).toEqual(['keep', 41.1, 41.1])
+    expect([tail(undefined).stands, tail(undefined).missing]).toEqual(['waiting', [{ slot: 'body', size: 'tail.spacing' }]])
+  })
   it('nobody has said whether it is there: the card asks, and drills nothing', () => {
     const b = changed(full(), { 'body/studBore': undefined })
     delete b.parts.body!.traits['bored.studs']
@@ -73,6 +88,22 @@ describe('what is there is measured, what is planned is drilled', () => {
   it('pilots that are there are tried by hand, and no flag is given', () => {
     const c = card(changed(full(), {}, { 'neck/pilots': 'drilled' }), 'neck-screws')
     expect([c.work, c.flag, c.bit]).toEqual(['keep', undefined, undefined])
+    expect(c.steps[0]).toMatch(/^the neck clamped home in its pocket, on its axis, looked at through the body’s holes: each hole shows/)
+  })
+  it('holes that are there are laid under what comes over them, each said in its own way', () => {
+    const told: Record<string, readonly [string, RegExp]> = {
+      'guard-screws': ['body/bored.guard', /^the guard laid on/],
+      'claw-screws': ['body/bored.claw', /^the claw held level/],
+      'tuner-screws': ['neck/bored.tunerScrews', /looked at through its ears: each/],
+    }
+    for (const [id, [trait, over]] of Object.entries(told)) {
+      const c = card(changed(full(), {}, { [trait]: 'drilled' }), id)
+      expect([c.work, c.steps[0]]).toEqual(['keep', expect.stringMatching(over)])
+      expect(c.steps[1]).toMatch(/dowel.*drilled anew/)
+    }
+    expect(card(changed(full(), {}, { 'body/bored.neck': 'drilled' }), 'neck-clearance').says).toMatch(/plate or the bushings laid on/)
+    // One screw by itself lies under nothing.
+    expect(card(changed(full(), {}, { 'body/bored.buttons': 'drilled' }), 'strap-buttons').steps).toEqual([])
   })
   it('a hole ticked off is done', () =>
     expect(card({ ...full(), steps: { 'drill-guard-screws': { done: '2026-11-20T19:00:00Z' } } }, 'guard-screws').stands).toBe('done'))

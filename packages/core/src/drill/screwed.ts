@@ -36,6 +36,8 @@ export interface Screwed {
   located: Located
   /** Its place decides where it goes: without it nothing can be drilled. */
   byNumbers?: boolean
+  /** How holes that are there already are laid under what is screwed on: the two were often drilled by different hands. */
+  over?: string
   guards?: readonly Guard[]
   mind?: readonly string[]
 }
@@ -158,11 +160,19 @@ const takes = (build: Build, s: Screwed): { takes?: number } => {
 function kept(build: Build, base: Base, s: Screwed): DrawnCard {
   return filled(build, base, {
     work: 'keep',
-    says: 'The holes are there. Turn a screw in by hand: it should bite and not wobble; loose: plug with a sliver of wood and glue; tight: wax.',
+    says: `The holes are there. ${s.over ? 'Look first whether they lie where they are wanted, then turn' : 'Turn'} a screw in by hand: it should bite and not wobble; loose: plug with a sliver of wood and glue; tight: wax.`,
     places: s.located.places,
     ...takes(build, s),
     ...(s.located.doubt === undefined ? {} : { placeDoubt: s.located.doubt }),
     from: s.located.from,
+    ...(s.over
+      ? {
+          steps: [
+            `${s.over}: each hole shows in the middle of its own, and a screw stands upright in it`,
+            'one that does not: hardwood dowel and glue, a day to dry, marked and drilled anew; a screw that leans pulls the part aside',
+          ],
+        }
+      : {}),
     with: 'hand driver',
     guards: [...(s.guards ?? [])],
     draw: waiting(build, base, [s.length]).draw,

@@ -224,6 +224,7 @@ describe('tailpiece in a hollow body', () => {
         withPart('tailpiece', aPart('tailpiece', { studDiameter: 11, studLength: 22, studSpacing: 82, height: 12 }, { type: 'stop' })),
         {
           'body/tail.bore': 10.9,
+          'body/tail.spacing': 82,
         },
       ),
   )

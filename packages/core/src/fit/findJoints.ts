@@ -1,4 +1,4 @@
-import { POTS, potSlot, SWITCHES_OF } from '../instrument/controlPlace'
+import { POTS, potsIn, potSlot, SWITCHES_OF } from '../instrument/controlPlace'
 import type { Build } from '../document/build'
 import { isGlued, sizeAt, traitAt } from '../document/read'
 import { PLACES } from '../instrument/guardPlace'
@@ -200,8 +200,9 @@ const KINDS: readonly JointKind[] = [
   {
     id: 'control-reach',
     trial: see('Hold the guitar and turn each knob without looking.'),
-    needs: ['guard', 'pot-volume', 'pot-tone', 'bridge'],
-    also: ['pot-volume-2', 'pot-tone-2'],
+    needs: ['pot-volume', 'bridge'],
+    also: ['guard', 'body', 'pot-tone', 'pot-volume-2', 'pot-tone-2', 'knobs'],
+    when: (b) => potsIn(b).length > 1 && (b.parts.guard ?? b.parts.body) !== undefined,
     find: controlReachJoint,
   },
   {

@@ -35,6 +35,7 @@ export const BODY_USUAL: Readonly<Record<string, number>> = {
   'pot.hole': 9.5,
   'switch.hole': 12.5,
   'ferrule.bore': 8,
+  'tail.spacing': 82,
   'tail.bore': 11,
   'jack.bore': 22,
   'jack.depth': 40,
@@ -103,10 +104,10 @@ export function sketchBody(s: Sketch): void {
     s.wide('string.hole', 'inside', bridge + 30, -26)
     s.round('open', pt(bridge + 30, 26), s.v('ferrule.bore'), ['ferrule.bore']).wide('ferrule.bore', 'inside', bridge + 30, 26)
   })
-  s.only(['tail.toBridge', 'tail.bore'], hasPart('tailpiece'), () => {
-    for (const side of [-1, 1])
-      s.round('cavity', pt(bridge + s.v('tail.toBridge'), side * 41), s.v('tail.bore'), ['tail.bore', 'tail.toBridge'])
-    s.along('tail.toBridge', 'rule', bridge, -41).wide('tail.bore', 'inside', bridge + s.v('tail.toBridge'), 41)
+  s.only(['tail.toBridge', 'tail.spacing', 'tail.bore'], hasPart('tailpiece'), () => {
+    const [at, half] = [bridge + s.v('tail.toBridge'), s.v('tail.spacing') / 2]
+    for (const side of [-1, 1]) s.round('cavity', pt(at, side * half), s.v('tail.bore'), ['tail.bore', 'tail.spacing', 'tail.toBridge'])
+    s.along('tail.toBridge', 'rule', bridge, -half).wide('tail.bore', 'inside', at, half).across('tail.spacing', 'rule', at)
   })
   s.only(['control.length', 'control.width', 'control.x', 'control.y'], true, () => {
     const [x, y, l, w] = [s.v('control.x'), s.v('control.y'), s.v('control.length'), s.v('control.width')]
@@ -191,6 +192,11 @@ function bodySection(s: Sketch, tail: number): void {
   const bore = s.v('studBore')
   s.box('cavity', bridge - bore / 2, 0, bridge + bore / 2, s.v('studBoreDepth'), ['studBoreDepth', 'studBore'])
   s.down('studBoreDepth', 'depth', bridge, 0)
+  s.only(['tail.boreDepth'], 'tailpiece' in s.build.parts, () => {
+    const [at, half] = [bridge + s.v('tail.toBridge'), s.v('tail.bore') / 2]
+    s.box('cavity', at - half, 0, at + half, s.v('tail.boreDepth'), ['tail.boreDepth', 'tail.bore', 'tail.toBridge'])
+    s.down('tail.boreDepth', 'depth', at, 0)
+  })
   const [x, l] = [s.v('control.x'), s.v('control.length')]
   const back = s.trait('access') === 'back'
   const floor = back ? t - s.v('control.depth') : s.v('control.depth')

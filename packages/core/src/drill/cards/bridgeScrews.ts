@@ -61,6 +61,7 @@ export const bridgeScrews: Finder = (build, bench) => {
     woodOf: 'body',
     located: count ? row : { ...row, places: [], missing: [...row.missing, sizeRef('bridge', 'screws')] },
     byNumbers: true,
+    over: 'the plate laid on, two threads from the nut running to its outer saddles',
     guards: known ? [] : [windowGuard(build), ...oldRows(build)],
     mind: [
       `First ${count && count.value % 2 === 0 ? 'one of the two in the middle' : 'the screw in the middle'}, the plate turned square to the strings; look along the outer threads, then the next.`,

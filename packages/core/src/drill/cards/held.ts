@@ -55,6 +55,7 @@ export const pickupScrews =
         wood: { terms: [[1, sizeRef('body', 'thickness')], [-1, depth], ...less], face },
         woodOf: 'body',
         located: { ...BY_PART, from: ['the pickup’s own ears'] },
+        over: 'the pickup seated in its route, looked at through its ears',
         mind: ['Take the pickup out again before the screws go in; nothing of its coils under the bit.'],
       },
     )
@@ -92,6 +93,7 @@ export const ringScrews =
         wood: { terms: [[1, sizeRef('body', 'thickness')]], face: 'the body’s back' },
         woodOf: 'body',
         located: { ...BY_PART, from: ['the ring’s own holes'] },
+        over: 'the ring laid on where its pickup stands under the outer strings',
         guards: solid(build),
       },
     )
@@ -129,6 +131,7 @@ export const guardScrews: Finder = (build, bench) => {
       wood: { terms: [[1, sizeRef('body', 'thickness')]], face: 'the body’s back' },
       woodOf: 'body',
       located: { ...BY_PART, from: ['the guard’s own holes'] },
+      over: 'the guard laid on where every opening clears',
       guards: [...toRoute(build), ...solid(build)],
       mind: [
         'Three screws, wiring tested, then the rest.',
@@ -195,6 +198,7 @@ export const clawScrews: Finder = (build, bench) => {
       held: { label: 'claw', role: 'metal' },
       woodOf: 'body',
       located: { ...BY_PART, from: ['the claw’s own holes'] },
+      over: 'the claw held level against its wall, its middle on the vibrato’s centre line',
       guards: [toPocket(build)],
       mind: ['A long bit held low: it goes in a few degrees upwards; the chuck must clear the cavity’s edge.'],
     },

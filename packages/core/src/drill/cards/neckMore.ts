@@ -51,6 +51,7 @@ export const nutScrews: Finder = (build, bench) => {
         from: ['the nut’s own holes'],
         missing: spread ? [] : [sizeRef('nut', 'screw.spread')],
       },
+      over: 'the nut laid on its shelf, its edge against the board',
       mind: ['The truss rod’s end lies between the two: look where it comes before a bit goes in.'],
     },
   )

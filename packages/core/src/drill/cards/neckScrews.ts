@@ -83,7 +83,7 @@ export const neckClearance: Finder = (build, bench) => {
   if (there)
     return filled(build, base, {
       work: 'keep',
-      says: `The holes are there. A screw’s ${printMm(thread, 1)} mm thread must slip through without biting: where it bites, drill through with ${bitWords(bit)}.`,
+      says: `The holes are there. The plate or the bushings laid on, square over the pocket’s middle: each shows in the middle of its own. A screw’s ${printMm(thread, 1)} mm thread must slip through without biting: where it bites, drill through with ${bitWords(bit)}.`,
       ...at,
       from: ['the holes themselves'],
       with: 'by hand',
@@ -179,6 +179,7 @@ export const neckPilots: Finder = (build, bench) => {
       wood: { terms: [[1, sizeRef('neck', 'heel.thickness')]], face: 'the board', least: TIP_CLEAR },
       woodOf: 'neck',
       located: pattern(build),
+      over: 'the neck clamped home in its pocket, on its axis, looked at through the body’s holes',
       guards: [toRod(build)],
       mind: ['The neck is held down by a clamp, or by a helper, while it is driven.'],
     },

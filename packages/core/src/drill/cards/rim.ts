@@ -266,6 +266,7 @@ export const jackPlateScrews: Finder = (build, bench) => {
       held: { label: 'plate', role: 'metal' },
       woodOf: 'body',
       located: { places: [], from: ['the plate’s own holes'], missing: [] },
+      over: 'the plate laid on, its jack in the middle of the bore',
       guards: [plateWall(build)],
     },
   )

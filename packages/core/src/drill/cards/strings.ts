@@ -49,7 +49,7 @@ export const stringHoles: Finder = (build, bench) => {
     const hole = sizeAt(build, sizeRef('body', 'string.hole'))
     return filled(build, base, {
       work: 'keep',
-      says: `The holes are there${hole ? `, ${printMm(hole.value, 1)} mm` : ''}: nothing is drilled. Feed the thickest string through each.`,
+      says: `The holes are there${hole ? `, ${printMm(hole.value, 1)} mm` : ''}: nothing is drilled. The bridge in its place, feed the thickest string through each: it comes up in the middle of the bridge’s own hole.`,
       ...at,
       from: ['the holes themselves'],
       ...(hole ? { bit: hole.value, size: printMm(hole.value, 1) } : {}),

@@ -49,7 +49,8 @@ export const studBores: Finder = (build, bench) => {
 export const tailBores: Finder = (build, bench) => {
   if (!build.parts.body || !build.parts.tailpiece) return undefined
   const own = sizeRef('tailpiece', 'studSpacing')
-  const located = acrossBody(build, [STUDS, sizeRef('body', 'tail.toBridge')], own, evenly(2))
+  const body = sizeRef('body', 'tail.spacing')
+  const along = [STUDS, sizeRef('body', 'tail.toBridge')]
   return bushed(
     build,
     bench,
@@ -68,8 +69,10 @@ export const tailBores: Finder = (build, bench) => {
       bushing: sizeRef('tailpiece', 'studDiameter'),
       length: sizeRef('tailpiece', 'studLength'),
       bore: sizeRef('body', 'tail.bore'),
-      planned: located,
-      found: located,
+      boreDepth: sizeRef('body', 'tail.boreDepth'),
+      spacing: { own, body },
+      planned: acrossBody(build, along, own, evenly(2)),
+      found: acrossBody(build, along, body, evenly(2)),
     },
   )
 }

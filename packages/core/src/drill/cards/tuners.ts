@@ -135,6 +135,7 @@ export const tunerScrews: Finder = (build, bench) => {
     wood: { terms: [[1, sizeRef('neck', 'head.thickness')]], face: 'the headstock’s face' },
     woodOf: 'neck',
     located: { ...located, from: ['each tuner’s own ear'] },
+    over: 'every tuner in its bore, nipped loose and lined up by a straight-edge, looked at through its ears',
     guards: [
       kept ? toPost(build, shared) : untellable('post', 'Wood to the post’s bore', 'nobody has said what keeps the tuners from turning'),
     ],

@@ -277,13 +277,13 @@ describe('strings over the saddles', () => {
   const tailed = (): Build => ({
     ...changed(
       fullBuild(),
-      { 'body/tail.toBridge': 45, 'body/tail.bore': 11.4, 'bridge/back.height': undefined },
+      { 'body/tail.toBridge': 45, 'body/tail.bore': 11.4, 'body/tail.spacing': 82, 'bridge/back.height': undefined },
       { 'bridge/mount': 'post' },
     ),
     parts: {
       ...changed(
         fullBuild(),
-        { 'body/tail.toBridge': 45, 'body/tail.bore': 11.4, 'bridge/back.height': undefined },
+        { 'body/tail.toBridge': 45, 'body/tail.bore': 11.4, 'body/tail.spacing': 82, 'bridge/back.height': undefined },
         { 'bridge/mount': 'post' },
       ).parts,
       tailpiece: aPart(
@@ -338,6 +338,23 @@ describe('strings over the saddles', () => {
         says: 'The bore is 0.12 mm larger than the bushing: the studs stand loose and lean under string pull.',
         job: 'Wrap the bushing: 0.11 mm of paper or foil all round.',
         sizes: { 'body/tail.bore': 11.62 },
+      },
+      {
+        what: 'tail bores for another tailpiece',
+        joint: 'tail-studs',
+        check: 'pattern',
+        verdict: 'wont-go',
+        says: 'The tailpiece’s pattern is 82 mm and the body’s 84 mm: 2 mm apart.',
+        job: 'Plug the old holes and drill at 82 mm.',
+        sizes: { 'body/tail.spacing': 84 },
+      },
+      {
+        what: 'tail bores that agree',
+        joint: 'tail-studs',
+        check: 'pattern',
+        verdict: 'snug',
+        says: 'Tailpiece 82 mm and body 82.2 mm from first to last agree.',
+        sizes: { 'body/tail.spacing': 82.2 },
       },
       {
         what: 'tail studs in basswood',

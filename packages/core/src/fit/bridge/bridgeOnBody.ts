@@ -12,10 +12,8 @@ import { blockDepth, blockSwing, inCentreBlock } from './blocks'
 import { studPull } from './studPull'
 import { studDrawing, plateDrawing } from './bridgeOnBody.draw'
 import { liesOnFront } from '../../judge/onFront'
+import { patternCheck } from './pattern'
 import { pressCheck } from './press'
-
-/** How far stud places may differ from the bridge's own before it no longer drops on, mm. [practice] */
-const PATTERN_PLAY = 0.5
 
 /** The bridge on the body: studs in their bores, pattern, old holes, block. */
 export function bridgeOnBodyJoint(build: Build): JudgedJoint {
@@ -59,54 +57,13 @@ function lies(build: Build): Question[] {
   ]
 }
 
-function pattern(build: Build): Question[] {
-  const studs = isOnStuds(traitIn(build, 'bridge', 'mount'))
-  const refs = { body: sizeRef('body', 'studSpacing'), bridge: sizeRef('bridge', studs ? 'studSpacing' : 'screw.spread') }
-  const own = sizeIn(build, refs.bridge)
-  const wood = sizeIn(build, refs.body)
-  const diff = gapOf([
-    [1, own],
-    [-1, wood],
-  ])
-  const off = Math.abs(likelyOf(diff))
-  return [
-    {
-      id: 'pattern',
-      label: 'Mounting pattern',
-      clearance: diff.map((n) => ({ ...n, mean: PATTERN_PLAY - Math.abs(n.mean) })),
-      shown: diff,
-      bands: [
-        { upTo: -0.8, is: 'wont-go' },
-        { upTo: 0, is: 'tight' },
-        { upTo: Infinity, is: 'snug' },
-      ],
-      says: () =>
-        off <= PATTERN_PLAY
-          ? `Bridge ${printMm(own.value, 1)} mm and body ${printMm(wood.value, 1)} mm from first to last agree.`
-          : `The bridge’s pattern is ${printMm(own.value, 1)} mm and the body’s ${printMm(wood.value, 1)} mm: ${printMm(off, 1)} mm apart.`,
-      cures: ({ verdict }) =>
-        verdict === 'snug'
-          ? []
-          : [
-              {
-                id: 'plug-pattern',
-                job: `Plug the old holes and drill at ${printMm(own.value, 1)} mm.`,
-                how: 'Dowel of the same grain, an evening to dry; place by two threads for the outer strings.',
-                gives: 'nothing',
-                tools: ['dowel', 'wood glue', 'drill stand'],
-                plan: { slot: 'body', size: 'studSpacing', delta: own.value - wood.value, doubt: 0.2 },
-              },
-              {
-                id: 'other-bridge',
-                job: `Or a bridge whose pattern is ${printMm(wood.value, 1)} mm from first to last.`,
-                how: 'Ask for the pattern in millimetres, not by name.',
-                gives: 'the bridge',
-                tools: [],
-              },
-            ],
-    },
-  ]
-}
+const pattern = (build: Build): Question[] => [
+  patternCheck(build, {
+    what: 'bridge',
+    own: sizeRef('bridge', isOnStuds(traitIn(build, 'bridge', 'mount')) ? 'studSpacing' : 'screw.spread'),
+    body: sizeRef('body', 'studSpacing'),
+  }),
+]
 
 /** Does the plate hide the holes of the bridge that was there before? */
 function oldHole(build: Build, end: 'front' | 'back'): Question[] {

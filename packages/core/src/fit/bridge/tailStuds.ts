@@ -8,6 +8,7 @@ import type { JudgedJoint } from '../../judge/joint'
 import { drawnAt, sizesIn } from '../../judge/known'
 import { inCentreBlock } from './blocks'
 import { studPull } from './studPull'
+import { patternCheck } from './pattern'
 import { pressCheck, PRESSED } from './press'
 
 /** A tailpiece's studs, by the same rule. */
@@ -26,7 +27,7 @@ export function tailStudsJoint(build: Build): JudgedJoint {
         into: 'body-wood',
         thickness: drawnAt(build, sizeRef('body', 'block.thickness')),
         bore: bore.value,
-        boreDepth: drawnAt(build, sizeRef('body', 'studBoreDepth')),
+        boreDepth: drawnAt(build, sizeRef('body', 'tail.boreDepth')),
         plug: {
           label: 'Bushing',
           diameter: stud.value,
@@ -37,6 +38,7 @@ export function tailStudsJoint(build: Build): JudgedJoint {
     ),
     asks: [
       (b) => pressCheck(b, { id: 'press', label: 'Bushing minus bore', ...sizesIn(b, refs), slot: 'body', size: 'tail.bore' }),
+      (b) => [patternCheck(b, { what: 'tailpiece', own: sizeRef('tailpiece', 'studSpacing'), body: sizeRef('body', 'tail.spacing') })],
       (b) => inCentreBlock(b, 'tailpiece'),
       (b) => studPull(b, 'tailpiece'),
     ],

@@ -3,21 +3,24 @@ import { sizeAt, sizeRef, sizesFor } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
 import { framed, nothingYet } from '../../drawing/sections'
 import { pt, type Point } from '../../geometry/point'
-import { potSlot, potsIn, type PotControl } from '../../instrument/controlPlace'
-import { datums } from '../../instrument/datums'
+import { controlPlace, potSlot, potsIn, type PotControl } from '../../instrument/controlPlace'
 import { judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
-import { drawnAt, sizeIn, sizesIn } from '../../judge/known'
-import { likelyOf, linear, ofSize, propagate } from '../../quantity/distribution'
+import { sizeIn, sizesIn } from '../../judge/known'
+import { likelyOf, linear, ofSize, propagate, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
+import { panelOf } from './potPanel'
 
 /** Knob to knob and knob to string, mm: closer than this hands get in each other's way. [practice] */
 const KNOB_TO_KNOB = 30
 const KNOB_TO_STRING = 15
 
 const spreadRef = sizeRef('bridge', 'spread')
-/** Where a pot's shaft comes through the guard. */
-const shaftOf = (control: PotControl) => ({ x: sizeRef('guard', `${control}.x`), y: sizeRef('guard', `${control}.y`) })
+/** Where a pot's shaft comes through the guard, or through the top where there is none. */
+const shaftOf = (build: Build, control: PotControl) => {
+  const { slot } = panelOf(build)
+  return { x: sizeRef(slot, `${control}.x`), y: sizeRef(slot, `${control}.y`) }
+}
 
 /** Of all pots the two that stand nearest to each other. */
 function nearest<A extends { at: Point }>(pots: readonly A[]): readonly [A, A] {
@@ -28,21 +31,68 @@ function nearest<A extends { at: Point }>(pots: readonly A[]): readonly [A, A] {
 
 /** Can the player reach the controls? Distances between knobs and from the outer string. */
 export const controlReachJoint = (build: Build): JudgedJoint => {
-  const tone = shaftOf('tone')
+  const last = controlPlace(build, potsIn(build).at(-1)!)
   return judged(build, {
     id: 'control-reach',
     condition: true,
     title: 'Controls within reach',
-    slots: ['guard', ...potsIn(build).map(potSlot), 'bridge'],
-    at: pt(datums(build).heelEnd + drawnAt(build, tone.x) + 16, drawnAt(build, tone.y)),
+    slots: [panelOf(build).slot, ...potsIn(build).map(potSlot), 'bridge', ...(build.parts.knobs ? (['knobs'] as const) : [])],
+    at: pt(last.x + 16, last.y),
     draw: () => reachDrawing(build),
     asks: [distances],
   })
 }
 
+/** Room for a fingertip between two knobs' edges, mm. [practice] */
+const FINGER = 4
+
+/** Two knobs wider than their shafts are apart: asked where somebody has measured the knobs. */
+function between(build: Build, apart: Distribution): Question[] {
+  const wide = sizeAt(build, sizeRef('knobs', 'diameter'))
+  if (!wide) return []
+  const gap = linear([
+    [1, apart],
+    [-1, ofSize(wide)],
+  ])
+  const room = likelyOf(gap)
+  const widest = Math.floor(likelyOf(apart) - FINGER)
+  return [
+    {
+      id: 'edges',
+      label: 'Between the knobs’ edges',
+      clearance: linear([[1, gap]], -FINGER),
+      shown: gap,
+      bands: [
+        { upTo: -FINGER, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      says: ({ verdict }) =>
+        room < 0
+          ? `Knobs of ${printMm(wide.value, 1)} mm overlap by ${printMm(-room, 1)} mm: one cannot turn beside the other.`
+          : `Between knobs of ${printMm(wide.value, 1)} mm ${printMm(room, 1)} mm are left${verdict === 'snug' ? '.' : `; a fingertip wants ${FINGER}.`}`,
+      cures: ({ verdict }) =>
+        verdict === 'snug' || widest < SMALLEST
+          ? []
+          : [
+              {
+                id: 'small-knobs',
+                job: `Take knobs of ${widest} mm or less.`,
+                how: 'Across their widest, the skirt.',
+                gives: 'knobs',
+                tools: [],
+                plan: { slot: 'knobs', size: 'diameter', delta: widest - wide.value, doubt: 0.2 },
+              },
+            ],
+    },
+  ]
+}
+/** Knobs are hardly made smaller, mm. [practice] */
+const SMALLEST = 10
+
 const TITLE = 'Controls and the outer string, from above'
 function reachDrawing(build: Build): Drawing {
-  const told = potsIn(build).map((control) => ({ control, have: sizesFor(build, shaftOf(control)) }))
+  const told = potsIn(build).map((control) => ({ control, have: sizesFor(build, shaftOf(build, control)) }))
   const spread = sizeAt(build, spreadRef)
   if (!spread || told.some((t) => t.have.missing.length)) return nothingYet(TITLE)
   const pots = told.map(({ control, have: { have } }) => ({ control, at: pt(have.x.value, have.y.value) }))
@@ -62,8 +112,9 @@ function reachDrawing(build: Build): Drawing {
 }
 
 function distances(build: Build): Question[] {
+  const inGuard = panelOf(build).slot === 'guard'
   const pots = potsIn(build).map((control) => {
-    const { x, y } = sizesIn(build, shaftOf(control))
+    const { x, y } = sizesIn(build, shaftOf(build, control))
     return { control, x, y, at: pt(x.value, y.value) }
   })
   const pair = nearest(pots)
@@ -87,27 +138,29 @@ function distances(build: Build): Question[] {
         : [
             {
               id: `move-${id}`,
-              job: 'Move the hole in a new guard, or take smaller knobs.',
+              job: inGuard
+                ? 'Move the hole in a new guard, or take smaller knobs.'
+                : 'Mark it further away while the top is not drilled, or take smaller knobs.',
               how: 'Hold the guitar and mark where the hand falls before drilling.',
-              gives: 'guard',
+              gives: panelOf(build).slot,
               tools: ['pencil'],
             },
           ],
   })
   const bodies = pair.map(({ control }) => sizeIn(build, sizeRef(potSlot(control), 'body.diameter')))
-  const between = linear([[1, apart], ...bodies.map((b) => [-0.5, ofSize(b)] as const)], -1)
+  const cases = linear([[1, apart], ...bodies.map((b) => [-0.5, ofSize(b)] as const)], -1)
   return [
     {
       id: 'bodies',
       label: 'Between the pots’ bodies',
-      clearance: between,
+      clearance: cases,
       bands: [
         { upTo: -1, is: 'wont-go' },
         { upTo: 0, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
       says: () => {
-        const left = likelyOf(between) + 1
+        const left = likelyOf(cases) + 1
         return left < 0
           ? `The pots’ bodies lie ${printMm(-left, 1)} mm over each other.`
           : `The pots’ bodies pass each other with ${printMm(left, 1)} mm between them.`
@@ -126,6 +179,7 @@ function distances(build: Build): Question[] {
             ],
     },
     near('knob', 'Knob to knob', apart, KNOB_TO_KNOB, 'Knobs stand'),
+    ...between(build, apart),
     near('string', 'Volume to the outer string', string, KNOB_TO_STRING, 'Volume and outer string are'),
   ]
 }

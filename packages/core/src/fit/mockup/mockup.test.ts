@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Build, MockupResult } from '../../document/build'
+import { untold } from '../../testing/anyBuild'
 import { jointIn } from '../../testing/bench'
 import { changed, fullBuild, without } from '../../testing/fullBuild'
 import { judgeJoints } from '../findJoints'
@@ -30,6 +31,16 @@ describe('mock-up sheet', () => {
     expect(ids).not.toContain('guard-on')
     expect(ids).not.toContain('housing')
     expect(mockupSteps(without(full, 'body')).map((s) => s.id)).not.toContain('neck-in')
+  })
+  it('looks through body and plate at the heel’s holes where both are drilled or nobody has said; never where they are to be marked', () => {
+    const has = (body?: string, neck?: string) => {
+      const traits = { ...(body ? { 'body/bored.neck': body } : {}), ...(neck ? { 'neck/pilots': neck } : {}) }
+      return mockupSteps(changed(untold(untold(full, 'traits', 'body', 'bored.neck'), 'traits', 'neck', 'pilots'), {}, traits)).some(
+        (s) => s.id === 'neck-holes',
+      )
+    }
+    expect([has('drilled', 'drilled'), has(), has('drilled', 'none'), has('none', 'drilled')]).toEqual([true, true, false, false])
+    expect(mockupSteps(changed(full, {}, { 'neck/joint': 'set' })).map((s) => s.id)).not.toContain('neck-holes')
   })
   it('never asks to press bushings in', () => {
     const words = mockupSteps(full)

@@ -1,6 +1,6 @@
 import { POTS, potSlot, SWITCHES_OF } from '../../instrument/controlPlace'
 import type { Build, MockupResult } from '../../document/build'
-import { enteredAt, type SizeRef } from '../../document/read'
+import { enteredAt, traitAt, type SizeRef } from '../../document/read'
 import type { JudgedJoint } from '../../judge/joint'
 import { capital, those } from '../../quantity/words'
 import { JOINT_KINDS } from '../findJoints'
@@ -25,6 +25,8 @@ interface Wanted {
   title: string
   /** Where it goes by what there is, by the build. */
   how: string | ((build: Build) => string)
+  /** Whether there is anything to do. */
+  when?: (build: Build) => boolean
   joints: readonly string[]
   ref?: SizeRef
 }
@@ -83,6 +85,14 @@ const ORDER: readonly Wanted[] = [
     how: 'Straight-edge along each neck edge, pencil both lines on the body, measure the middle between them against the bridge’s middle. Bass side positive.',
     ref: size('body', 'axisAtBridge'),
     joints: ['strings-on-board'],
+  },
+  {
+    id: 'neck-holes',
+    title: 'Neck screws’ holes',
+    how: 'Neck home and on that axis, plate or bushings laid on: look through each. A pilot lies in the middle of the body’s hole; one that is off pulls the neck aside as it is screwed down: hardwood dowel, a day, drilled anew.',
+    // Drilled in one of the two only, the other is marked through it.
+    when: (build) => traitAt(build, 'body', 'bored.neck') !== 'none' && traitAt(build, 'neck', 'pilots') !== 'none',
+    joints: ['neck-screws'],
   },
   {
     id: 'reach',
@@ -185,7 +195,7 @@ export function mockupSteps(build: Build): MockupStep[] {
   const joints = JOINT_KINDS.filter((k) => existsIn(k, build)).map((k) => k.find(build))
   return ORDER.flatMap((w): MockupStep[] => {
     const mine = joints.filter((j) => w.joints.includes(j.id))
-    if (!mine.length || (w.ref && !build.parts[w.ref.slot])) return []
+    if (!mine.length || (w.ref && !build.parts[w.ref.slot]) || w.when?.(build) === false) return []
     return [
       {
         id: w.id,

@@ -63,7 +63,9 @@ export const body = defineKind({
     'string.hole': mm('String-through hole diameter', 1.5, 8, { usual: 4 }),
     'ferrule.bore': mm('Ferrule bore diameter', 4, 14),
     'tail.toBridge': mm('Bridge studs to tailpiece studs', 20, 160, { usual: 45 }),
+    'tail.spacing': mm('Tailpiece bores, centre to centre', 20, 120),
     'tail.bore': mm('Tailpiece bore diameter', 4, 16),
+    'tail.boreDepth': mm('Tailpiece bore depth', 5, 60, { usual: 24 }),
     'arch.bridge': mm('Arch: front at the bridge, over the front at the pocket mouth', -10, 40, {
       found: [0, 16],
       how: 'arched fronts: body on its back on a flat bench, both places measured up from the bench, one less the other',

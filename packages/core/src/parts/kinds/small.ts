@@ -33,7 +33,7 @@ export const knobs = defineKind({
     count: sized('count', 'How many', 1, 8),
     bore: mm('Bore diameter', 3, 9, { required: true, usual: 6 }),
     depth: mm('Bore depth', 4, 25, { usual: 12 }),
-    diameter: mm('Knob diameter', 8, 40),
+    diameter: mm('Knob diameter', 8, 40, { optional: true, how: 'across its widest' }),
   },
   traits: {
     grip: {

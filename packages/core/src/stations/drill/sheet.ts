@@ -16,7 +16,9 @@ export function drillSheet(build: Build, cards: readonly HoleCard[]): Sheet {
     about: `${build.name}, in the order of the work. Lengths in millimetres. Flags are drawn at true size: print at 100 % and measure the rule first.`,
     blocks: [
       ...todo.flatMap(cardBlocks),
-      ...(there.length ? [{ heading: 'There already: nothing is drilled' }, { tick: there.map((c) => `${c.title}: try it`) }] : []),
+      ...(there.length
+        ? [{ heading: 'There already: nothing is drilled' }, { tick: there.map((c) => `${c.title}: ${c.steps[0] ?? 'try it'}`) }]
+        : []),
       ...(todo[0] ? [{ heading: 'Cautions' }, { text: [...new Set(todo.flatMap((c) => c.cautions))].join(' ') }] : []),
     ],
   }
