@@ -160,7 +160,7 @@ export const STARTING_SETS = {
       body: {
         name: 'Body',
         traits: { build: 'solid', top: 'arched', access: 'back' },
-        sizes: { mouthToBridge: 252, ...twoRoutes(216), studBore: 7, 'tail.bore': 11.5, ...ARCHED },
+        sizes: { mouthToBridge: 252, ...twoRoutes(216), studBore: 7, 'tail.spacing': 82, 'tail.bore': 11.5, ...ARCHED },
       },
       neck: neck({ scale: 628.65, nutToHeelEnd: 446, boardLength: 454, 'head.angle': 14 }, { head: 'two-rows', joint: 'set' }),
       bridge: POSTS,
@@ -185,6 +185,7 @@ export const STARTING_SETS = {
           mouthToBridge: 252,
           ...twoRoutes(216),
           studBore: 7,
+          'tail.spacing': 82,
           'tail.bore': 11.5,
           'block.width': 110,
           'rim.thickness': 12,
@@ -210,7 +211,7 @@ export const STARTING_SETS = {
       body: {
         name: 'Body',
         traits: { build: 'solid', top: 'flat', access: 'back' },
-        sizes: { mouthToBridge: 252, ...twoRoutes(216), studBore: 7, 'tail.bore': 11.5 },
+        sizes: { mouthToBridge: 252, ...twoRoutes(216), studBore: 7, 'tail.spacing': 82, 'tail.bore': 11.5 },
       },
       neck: neck({ scale: 628.65, nutToHeelEnd: 446, boardLength: 454, 'nut.width': 48, 'tuner.pitch': 24 }, { head: 'two-rows' }),
       bridge: {
