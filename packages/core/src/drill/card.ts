@@ -1,5 +1,6 @@
 import type { Build } from '../document/build'
 import type { SizeRef } from '../document/read'
+import { isUnmade } from '../document/unmade'
 import type { Point } from '../geometry/point'
 import type { TraitRef } from '../judge/completed'
 import { missingSays } from '../judge/doubtWords'
@@ -42,13 +43,21 @@ export function waiting(
     ...NOTHING,
     ...base,
     stands: 'waiting',
-    says: [known.about, untold.length ? lookFirst(untold) : '', missing.length ? missingSays(missing, []) : ''].filter(Boolean).join(' '),
+    says: [known.about, untold.length ? lookFirst(untold) : '', missing.length ? missingSays(...parted(build, missing)) : '']
+      .filter(Boolean)
+      .join(' '),
     missing: [...missing],
     untold: [...untold],
     ...(known.places ? { places: known.places } : {}),
     ...(known.takes === undefined ? {} : { takes: known.takes }),
     draw: () => ({ ...(first ? sizeDrawing(build, first) : partDrawing(build, slot)), title: base.title }),
   }
+}
+
+/** Sizes to read, and those of holes that are made first. */
+function parted(build: Build, refs: readonly SizeRef[]): Parameters<typeof missingSays> {
+  const unmade = refs.filter((ref) => isUnmade(build, ref))
+  return [refs.filter((ref) => !unmade.includes(ref)), [], unmade]
 }
 
 /** What has to be looked at, or said, before any size matters. */

@@ -1,4 +1,5 @@
 import type { Build, Tool } from '../document/build'
+import { isUnmade } from '../document/unmade'
 import type { Stake } from '../fit/measure/stakes'
 import { bestTool } from '../fit/measure/readings'
 import { USUAL_BENCH, type Bench } from './bench'
@@ -14,7 +15,10 @@ export const isHole = (settled: string): boolean => settled.startsWith(HOLE)
 /** Holes that are to be made and wait for sizes: what to measure next knows them beside the joints. */
 export const holeStakes = (build: Build, tools: readonly Tool[], bench: Bench = USUAL_BENCH): Stake[] =>
   holeCards(build, bench).flatMap((c) =>
-    c.stands === 'waiting' && !c.untold.length && c.missing.length && c.missing.every((ref) => bestTool(ref, tools))
+    c.stands === 'waiting' &&
+    !c.untold.length &&
+    c.missing.length &&
+    c.missing.every((ref) => bestTool(ref, tools) && !isUnmade(build, ref))
       ? [{ joint: HOLE + c.id, needs: c.missing, worth: WORTH }]
       : [],
   )

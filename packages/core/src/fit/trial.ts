@@ -94,6 +94,7 @@ export function withTrial(build: Build, joint: JudgedJoint, kind: TrialKind): Ju
     reads: [],
     unknown: [],
     untold: [],
+    unmade: [],
   }
   const all = jointOf(build, joint, [hand, ...checks])
   return {

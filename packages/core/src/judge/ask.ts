@@ -1,5 +1,6 @@
 import type { Build } from '../document/build'
 import { sizeAt, specAt, type SizeRef } from '../document/read'
+import { isUnmade } from '../document/unmade'
 import { bandOf } from '../parts/kind'
 import { likelyOf, type Distribution } from '../quantity/distribution'
 import type { Size } from '../quantity/size'
@@ -113,7 +114,7 @@ export class Asker {
         this.note.noted = UNNOTED
         return read
       })
-    return { told, condition: this.condition, vet: this.vet }
+    return { told, condition: this.condition, vet: this.vet, unmade: (ref) => isUnmade(this.build, ref) }
   }
 
   /** Asks under other answers, of each once: what a class was settled by is read again for its words. */
@@ -244,11 +245,13 @@ interface Making {
   coated?: Judgement
   moved?: readonly SizeRef[]
   condition: boolean | undefined
+  /** Is a size of a hole that is still to be made? */
+  unmade: (ref: SizeRef) => boolean
   vet: ((check: Check, offered: readonly Cure[]) => Cure[]) | undefined
 }
 
 /** Words, cures and lists are for whoever looks: choosing and ranking judge thousands of joints and look at few. */
-function checkOf(q: Question, raw: Judgement, noted: Noted, { told, coated, moved = [], condition, vet }: Making): Check {
+function checkOf(q: Question, raw: Judgement, noted: Noted, { told, coated, moved = [], condition, unmade, vet }: Making): Check {
   const open = raw.verdict === 'cant-tell'
   const after = coated ?? (q.coats === undefined ? undefined : judgeAt(q, q.coats))
   let says: string | undefined
@@ -266,12 +269,15 @@ function checkOf(q: Question, raw: Judgement, noted: Noted, { told, coated, move
     get reads() {
       return (reads ??= [...noted.reads.values()])
     },
-    unknown: open ? [...noted.sizes.values()] : [],
+    unknown: open ? [...noted.sizes.values()].filter((ref) => !unmade(ref)) : [],
+    unmade: open ? [...noted.sizes.values()].filter(unmade) : [],
     untold: open ? [...noted.traits.values()] : [],
     raw,
     ...(after ? { coated: after } : {}),
     get says() {
-      return (says ??= open ? doubtSays(q, raw, check.unknown, check.untold, condition) : sureSays(q, raw, moved, sure(), condition))
+      return (says ??= open
+        ? doubtSays(q, raw, check.unknown, check.untold, check.unmade, condition)
+        : sureSays(q, raw, moved, sure(), condition))
     },
     get cures() {
       // A job that hangs on what nobody knows is not given: what would be cut by it cannot be put back.

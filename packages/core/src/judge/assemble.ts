@@ -63,7 +63,8 @@ export function jointOf(build: Build, base: Omit<JointPlan, 'asks'>, checks: Che
   const touched = checks.some((c) => c.coated)
   const missing = checks.some((c) => c.unknown.length) ? uniqueRefs(checks.flatMap((c) => c.unknown)) : []
   const untold = checks.some((c) => c.untold.length) ? uniqueRefs(checks.flatMap((c) => c.untold)) : []
-  const settles = verdict === 'cant-tell' && speaker ? (missing[0] ?? mostSay(build, speaker.reads)) : undefined
+  const unmade = checks.some((c) => c.unmade.length) ? uniqueRefs(checks.flatMap((c) => c.unmade)) : []
+  const settles = verdict === 'cant-tell' && speaker && !unmade.length ? (missing[0] ?? mostSay(build, speaker.reads)) : undefined
   let says: string | undefined
   let cures: Cure[] | undefined
   let reads: SizeRef[] | undefined
@@ -75,10 +76,15 @@ export function jointOf(build: Build, base: Omit<JointPlan, 'asks'>, checks: Che
     ...(touched ? { coated: worst(checks.map((c) => (c.coated ?? c.raw).verdict)) } : {}),
     get figure() {
       // A figure that rests on what nobody knows is none.
-      return speaker && !speaker.supposed && !speaker.unknown.length && !speaker.untold.length ? figureOf(speaker) : undefined
+      return speaker && !speaker.supposed && !speaker.unknown.length && !speaker.untold.length && !speaker.unmade.length
+        ? figureOf(speaker)
+        : undefined
     },
     get says() {
-      return (says ??= verdict === 'cant-tell' && (missing.length || untold.length) ? missingSays(missing, untold) : (speaker?.says ?? ''))
+      return (says ??=
+        verdict === 'cant-tell' && (missing.length || untold.length || unmade.length)
+          ? missingSays(missing, untold, unmade)
+          : (speaker?.says ?? ''))
     },
     get cures() {
       // What cures the check that speaks comes first.
@@ -87,6 +93,7 @@ export function jointOf(build: Build, base: Omit<JointPlan, 'asks'>, checks: Che
     checks,
     missing,
     untold,
+    unmade,
     ...(settles ? { settles } : {}),
     get reads() {
       return (reads ??= uniqueRefs(checks.flatMap((c) => c.reads)))

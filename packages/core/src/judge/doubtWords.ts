@@ -14,11 +14,16 @@ export const traitName = (r: TraitRef): string =>
 /** How many of what is missing are named in a sentence. */
 const NAMED = 3
 
-/** "Not known yet: grain (neck), fret crown (neck) and 2 more." */
-export function missingSays(sizes: readonly SizeRef[], traits: readonly TraitRef[]): string {
+const someNames = (names: readonly string[]): string =>
+  names.slice(0, NAMED).join(', ') + (names.length > NAMED ? ` and ${names.length - NAMED} more` : '')
+
+/** "Not known yet: grain (neck), fret crown (neck) and 2 more." What is not made yet is for Drill, and for nobody to measure. */
+export function missingSays(sizes: readonly SizeRef[], traits: readonly TraitRef[], unmade: readonly SizeRef[] = []): string {
   const names = [...traits.map(traitName), ...sizes.map(sizeName)]
-  const more = names.length > NAMED ? ` and ${names.length - NAMED} more` : ''
-  return `Not known yet: ${names.slice(0, NAMED).join(', ')}${more}.`
+  return [
+    ...(names.length ? [`Not known yet: ${someNames(names)}.`] : []),
+    ...(unmade.length ? [`Not made yet: ${someNames(unmade.map(sizeName))}; its card under Drill says how.`] : []),
+  ].join(' ')
 }
 
 /** What is said of a check that cannot be told: what is not known, or between which classes the figures leave it. */
@@ -27,10 +32,11 @@ export function doubtSays(
   { chances }: Judgement,
   sizes: readonly SizeRef[],
   traits: readonly TraitRef[],
+  unmade: readonly SizeRef[],
   condition?: boolean,
 ): string {
   if (q.lacks) return `Not known yet: ${q.lacks}.`
-  if (sizes.length || traits.length) return missingSays(sizes, traits)
+  if (sizes.length || traits.length || unmade.length) return missingSays(sizes, traits, unmade)
   if (q.hearsay) return q.hearsay
   const of = q.shown ?? q.clearance
   const unit = { mm: ' mm', deg: '°', count: '', MPa: ' MPa', none: '' }[q.unit ?? 'mm']

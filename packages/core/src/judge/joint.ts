@@ -51,6 +51,8 @@ export interface Check {
   unknown: SizeRef[]
   /** When it cannot be told: traits nobody has said. */
   untold: TraitRef[]
+  /** When it cannot be told: sizes of holes that are not made yet. */
+  unmade: SizeRef[]
   /** Its class is sure and its figure is not: sizes nobody knows move it. */
   supposed?: true
   /** Rests on two sellers' listings of a pattern. */
@@ -77,6 +79,8 @@ export interface Joint {
   missing: SizeRef[]
   /** Traits without which a check of it cannot be told. */
   untold: TraitRef[]
+  /** Sizes without which a check of it cannot be told, and which nobody can measure before their hole is made. */
+  unmade: SizeRef[]
   /** The size with most say in it, when it can't tell. */
   settles?: SizeRef
   reads: SizeRef[]

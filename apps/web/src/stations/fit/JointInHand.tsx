@@ -44,7 +44,7 @@ function Settles({ joint }: { joint: Joint }) {
   if (joint.verdict !== 'cant-tell' || !ranked) return null
   const next = ranked.find((r) => tells(r) && r.joints.includes(joint.id))
   // What it lacks stands in its own words.
-  if (!next && joint.missing.length + joint.untold.length) return null
+  if (!next && joint.missing.length + joint.untold.length + joint.unmade.length) return null
   return <p className="mt-1 text-cant">{next ? toKnow(next) : 'No reading with the tools here would settle it.'}</p>
 }
 

@@ -34,7 +34,9 @@ export function Settled({ last }: { last: LastRead | undefined }) {
                 .slice(0, 3)
                 .map((r) => specAt(r).label.toLowerCase())
                 .join(', ')
-            : 'a better reading'}
+            : waits[0].unmade.length
+              ? 'a hole that is not made yet'
+              : 'a better reading'}
           .
         </p>
       )}

@@ -31,6 +31,8 @@ export function* stakes(build: Build, tools: readonly Tool[]): Generator<Stake[]
   for (const kind of JOINT_KINDS) {
     if (!existsIn(kind, build)) continue
     const joint = kind.find(build)
+    // No reading settles what hangs on a hole that is still to be made.
+    if (joint.unmade.length) continue
     const weight = weightOf(build, kind, joint)
     if (weight * unsure(joint) < WORTH_READING) continue
     yield (joint.missing.length ? lacking(build, kind, joint, tools) : doubtful(build, kind, joint, tools)).map((s) => ({

@@ -8,7 +8,8 @@ export const unsure = ({ checks }: { checks: readonly Check[] }): number => chec
 
 /** A check that lacks sizes is open, and a little less so with each that is found; the last one settles it. */
 function unsureOf(c: Check): number {
-  if (c.unknown.length || c.untold.length) return 1 - LAST / (c.unknown.length + c.untold.length)
+  const open = c.unknown.length + c.untold.length + c.unmade.length
+  if (open) return 1 - LAST / open
   return 1 - Math.max(...Object.values(c.raw.chances)) + (c.hearsay ? HEARSAY : 0)
 }
 /** What stays open of a check while one size of it is missing, and of a pattern known only from listings. [ours] */

@@ -25,7 +25,7 @@ export function lacks(parts: Instrument, slot: Slot, size: string): boolean {
   if (/^(string\.hole|ferrule\.bore)$/.test(size)) return !isOf('string-through')
   if (/^studBore/.test(size)) return !isOf('two-stud', 'double-locking', 'post')
   if (size.startsWith('tail.')) return mount !== undefined && !parts.tailpiece
-  if (/^(pot\.hole|volume\.|tone\.|switch\.|control\.top)/.test(size)) return parts.guard !== undefined
+  if (/^(pot\.hole|volume(-2)?\.|tone(-2)?\.|switch(-2)?\.|control\.top)/.test(size)) return parts.guard !== undefined
   if (/^(block|rim|chamber|soundHole)\./.test(size)) return parts.body?.traits?.build === 'solid' && !size.startsWith('block.thickness')
   return size.startsWith('battery.') && mount !== undefined && !parts.battery
 }

@@ -1,0 +1,64 @@
+import type { Part } from './part'
+
+/** A hole, the traits that say whether it is there, the sizes that it has once it is, and the cards by which it is made. */
+interface Hole {
+  kind: 'body' | 'neck' | 'guard'
+  traits: readonly string[]
+  sizes: readonly string[]
+  cards: readonly string[]
+}
+
+const PLACES = ['neck', 'middle', 'bridge'] as const
+
+/** Where a hole is wanted can be said before it is made; how wide and deep it is, cannot be measured. */
+export const HOLES: readonly Hole[] = [
+  {
+    kind: 'body',
+    traits: ['routed.pocket'],
+    sizes: [...['widthMouth', 'widthEnd', 'length', 'depth', 'radius', 'dip', 'tilt'].map((s) => `pocket.${s}`), 'axisAtBridge'],
+    cards: ['route-pocket'],
+  },
+  ...PLACES.map((place) => ({
+    kind: 'body' as const,
+    traits: ['routed'],
+    sizes: ['length', 'width', 'depth', 'radius', 'side'].map((s) => `route.${place}.${s}`),
+    cards: [`route-${place}`],
+  })),
+  {
+    kind: 'body',
+    traits: ['routed.control'],
+    sizes: ['control.length', 'control.width', 'control.x', 'control.y', 'control.depth', 'control.top'],
+    cards: ['route-control'],
+  },
+  { kind: 'body', traits: ['routed.vibrato'], sizes: ['vibrato.length', 'vibrato.width', 'spring.depth'], cards: ['route-vibrato'] },
+  { kind: 'body', traits: ['bored.studs'], sizes: ['studBore', 'studBoreDepth'], cards: ['stud-bores'] },
+  // Studs or outer screws, by the bridge.
+  { kind: 'body', traits: ['bored.studs', 'bored.bridge'], sizes: ['studSpacing'], cards: ['stud-bores', 'bridge-screws'] },
+  { kind: 'body', traits: ['bored.tail'], sizes: ['tail.spacing', 'tail.bore', 'tail.boreDepth'], cards: ['tail-bores'] },
+  { kind: 'body', traits: ['bored.strings'], sizes: ['string.hole'], cards: ['string-holes'] },
+  { kind: 'body', traits: ['bored.ferrules'], sizes: ['ferrule.bore'], cards: ['ferrule-bores'] },
+  { kind: 'body', traits: ['bored.jack'], sizes: ['jack.bore'], cards: ['jack-bore'] },
+  { kind: 'body', traits: ['bored.passage'], sizes: ['passage.diameter'], cards: ['jack-passage'] },
+  ...(['body', 'guard'] as const).flatMap((kind): Hole[] => [
+    { kind, traits: ['bored.controls'], sizes: ['pot.hole'], cards: ['pot-holes'] },
+    { kind, traits: ['bored.toggle'], sizes: ['switch.hole'], cards: ['toggle-hole'] },
+    { kind, traits: ['bored.toggle-2'], sizes: ['switch-2.hole'], cards: ['toggle-hole-2'] },
+  ]),
+  { kind: 'guard', traits: ['bored.slot'], sizes: ['switch.slot', 'switch.screws'], cards: ['switch-slot'] },
+  { kind: 'guard', traits: ['bored.slot-2'], sizes: ['switch-2.slot', 'switch-2.screws'], cards: ['switch-slot-2'] },
+  { kind: 'neck', traits: ['bored.tuners'], sizes: ['tuner.bore'], cards: ['tuner-bores'] },
+  { kind: 'neck', traits: ['bored.nut'], sizes: ['nut.screws'], cards: ['nut-screws'] },
+]
+
+const BY_SIZE: ReadonlyMap<string, Hole> = new Map(
+  HOLES.flatMap((hole) => hole.sizes.map((size) => [`${hole.kind}/${size}`, hole] as const)),
+)
+
+/** The hole a size is one of. */
+export const holeOf = (kind: string, size: string): Hole | undefined => BY_SIZE.get(`${kind}/${size}`)
+
+/** Is it of a hole that is said not to be there? */
+export function saidUnmade({ kind, traits }: Pick<Part, 'kind' | 'traits'>, size: string): boolean {
+  const hole = holeOf(kind, size)
+  return hole !== undefined && hole.traits.some((t) => traits[t] === 'none') && !hole.traits.some((t) => traits[t] === 'drilled')
+}
