@@ -121,7 +121,7 @@ describe('pots in a top without their holes', () => {
     const joint = jointIn(top(), 'pot-volume')
     expect([joint.verdict, joint.missing, joint.settles]).toEqual(['cant-tell', [], undefined])
     expect(joint.unmade).toEqual([{ slot: 'body', size: 'pot.hole' }])
-    expect(joint.says).toBe('Not made yet: pot hole in the top (body); its card under Drill says how.')
+    expect(joint.says).toBe('Not made yet: pot hole in the top (body); the cards under Drill say how.')
   })
   it('are counted by Drill, not by Dry fit; once the card is ticked off their size is asked for', () => {
     const build = top()

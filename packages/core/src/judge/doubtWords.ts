@@ -22,7 +22,7 @@ export function missingSays(sizes: readonly SizeRef[], traits: readonly TraitRef
   const names = [...traits.map(traitName), ...sizes.map(sizeName)]
   return [
     ...(names.length ? [`Not known yet: ${someNames(names)}.`] : []),
-    ...(unmade.length ? [`Not made yet: ${someNames(unmade.map(sizeName))}; its card under Drill says how.`] : []),
+    ...(unmade.length ? [`Not made yet: ${someNames(unmade.map(sizeName))}; the cards under Drill say how.`] : []),
   ].join(' ')
 }
 

@@ -127,11 +127,16 @@ function distances(build: Build): Question[] {
     label,
     clearance: linear([[1, what]], -least),
     shown: what,
+    // Less than nothing: a shaft that comes up under the strings.
     bands: [
+      { upTo: -least, is: 'wont-go' },
       { upTo: 0, is: 'tight' },
       { upTo: Infinity, is: 'snug' },
     ],
-    says: ({ verdict }) => `${says} ${printMm(likelyOf(what), 0)} mm apart${verdict === 'snug' ? '.' : `; fingers want ${least}.`}`,
+    says: ({ verdict }) =>
+      likelyOf(what) < 0
+        ? `The volume comes up under the strings, ${printMm(-likelyOf(what), 1)} mm inside the outer one; fingers want ${least} beside it.`
+        : `${says} ${printMm(likelyOf(what), 0)} mm apart${verdict === 'snug' ? '.' : `; fingers want ${least}.`}`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []

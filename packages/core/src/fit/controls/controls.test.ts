@@ -333,7 +333,7 @@ describe('controls within reach', () => {
       sizes: { 'guard/tone.x': 224, 'knobs/diameter': 36 },
     },
   ])
-  // Counted from the pocket's mouth; the outer string runs 26 mm beside the centre line.
+  // Counted from the pocket's mouth; the outer string runs 26.25 mm beside the centre line.
   const inTop = () =>
     changed(without(fullBuild(), 'guard'), {
       'body/volume.x': 260,
@@ -374,6 +374,14 @@ describe('controls within reach', () => {
         verdict: 'tight',
         says: 'Volume and outer string are 10 mm apart; fingers want 15.',
         sizes: { 'body/volume.y': -36 },
+      },
+      {
+        what: 'in the top, under the strings',
+        joint: 'control-reach',
+        check: 'string',
+        verdict: 'wont-go',
+        says: 'The volume comes up under the strings, 6.3 mm inside the outer one; fingers want 15 beside it.',
+        sizes: { 'body/volume.y': -20 },
       },
     ],
     inTop,

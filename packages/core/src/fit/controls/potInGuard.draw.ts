@@ -1,6 +1,6 @@
 import type { PotSlot } from '../../instrument/controlPlace'
 import type { Build } from '../../document/build'
-import { sizeRef } from '../../document/read'
+import { isSaid, sizeRef } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
@@ -38,7 +38,9 @@ export function potDrawing(build: Build, slot: PotSlot): Drawing {
     { mark: 'line', role: 'centre', points: [pt(0, packed - entered - 12), pt(0, packed + depth + 3)] },
   ]
   if (packed > 0) marks.push({ mark: 'area', role: 'good', points: rectangle(-b - 3, 0, b + 3, packed) })
-  if (hole < bushing + CLEAR) {
+  // A hole or a bushing nobody has read is drawn as usual: no ground to ream.
+  const reamed = hole < bushing + CLEAR && isSaid(build, panel.hole, sizeRef(slot, 'bushing.diameter'))
+  if (reamed) {
     marks.push({ mark: 'area', role: 'remove', points: rectangle(-b - CLEAR / 2, top, -hole / 2, 0) })
     marks.push({ mark: 'area', role: 'remove', points: rectangle(hole / 2, top, b + CLEAR / 2, 0) })
   }
@@ -55,7 +57,7 @@ export function potDrawing(build: Build, slot: PotSlot): Drawing {
   marks.push({ mark: 'label', at: pt(26, top + guard / 2 + 0.8), text: `${panel.name} ${printMm(guard, 1)}`, anchor: 'end' })
   return {
     title: `Pot through the ${panel.name}, cut down the middle`,
-    note: packed > 0 ? 'true proportion · green: packing planned' : 'true proportion · hatched: to ream',
+    note: ['true proportion', ...(packed > 0 ? ['green: packing planned'] : []), ...(reamed ? ['hatched: to ream'] : [])].join(' · '),
     marks,
     bounds: { x: -30, y: packed - entered - 13, width: 60, height: entered + depth + 18 },
     numbers: [
