@@ -1,6 +1,5 @@
 import type { Build } from '../document/build'
 import type { SizeRef } from '../document/read'
-import { isUnmade } from '../document/unmade'
 import type { Point } from '../geometry/point'
 import type { TraitRef } from '../judge/completed'
 import { missingSays } from '../judge/doubtWords'
@@ -8,6 +7,7 @@ import type { TraitSpec } from '../parts/kind'
 import { KINDS } from '../parts/kinds/index'
 import { slotSpec } from '../parts/slots'
 import { partDrawing, sizeDrawing } from '../portrait/partDrawing'
+import { unreadSays } from './told'
 import { DRILL_CAUTIONS, type DrawnCard, type Guard, type HoleCard } from './holeCard'
 
 /** What is known of a hole before anything about it is worked out. */
@@ -43,21 +43,13 @@ export function waiting(
     ...NOTHING,
     ...base,
     stands: 'waiting',
-    says: [known.about, untold.length ? lookFirst(untold) : '', missing.length ? missingSays(...parted(build, missing)) : '']
-      .filter(Boolean)
-      .join(' '),
+    says: [known.about, untold.length ? lookFirst(untold) : '', missing.length ? unreadSays(build, missing) : ''].filter(Boolean).join(' '),
     missing: [...missing],
     untold: [...untold],
     ...(known.places ? { places: known.places } : {}),
     ...(known.takes === undefined ? {} : { takes: known.takes }),
     draw: () => ({ ...(first ? sizeDrawing(build, first) : partDrawing(build, slot)), title: base.title }),
   }
-}
-
-/** Sizes to read, and those of holes that are made first. */
-function parted(build: Build, refs: readonly SizeRef[]): Parameters<typeof missingSays> {
-  const unmade = refs.filter((ref) => isUnmade(build, ref))
-  return [refs.filter((ref) => !unmade.includes(ref)), [], unmade]
 }
 
 /** What has to be looked at, or said, before any size matters. */

@@ -79,6 +79,19 @@ describe('what is there is measured, what is planned is drilled', () => {
     const owned = card(blank(), 'stud-bores', { ...USUAL_BENCH, bits: [...USUAL_BENCH.bits, 9.9] })
     expect([owned.stands, owned.depth! + tipCone(9.9)]).toEqual(['ready', owned.flag])
   })
+  // The heel's screws go through the pocket's floor: how thick that will be is not there to measure.
+  it('a card that hangs on another hole says that it is made first, and asks for nothing; its guards say the same', () => {
+    const bare = changed(
+      full(),
+      { 'body/pocket.depth': undefined, 'body/pocket.length': undefined },
+      { 'body/routed.pocket': 'none', 'body/bored.neck': 'none' },
+    )
+    expect(card(bare, 'neck-clearance').says).toBe('Not made yet: pocket depth (body); the cards under Drill say how.')
+    const studs = card(changed(bare, { 'body/studBore': undefined }, { 'body/bored.studs': 'none' }), 'stud-bores')
+    expect(studs.guards.find((g) => g.id === 'window')!.says).toMatch(/^Not checked\. Not made yet: pocket length/)
+    const routed = { ...bare, steps: { 'drill-route-pocket': { done: '2026-11-28T19:00:00Z' } } }
+    expect(card(routed, 'neck-clearance').says).toBe('Not known yet: pocket depth (body).')
+  })
   it('a guess is no size: an assumed bushing is asked for', () => {
     const b = blank()
     const assumed = { ...b.parts.bridge!.sizes, studDiameter: { value: 10, doubt: 1, known: 'assumed' as const } }

@@ -1,6 +1,6 @@
 import type { Build } from '../document/build'
 import { sizeAt, type SizeRef } from '../document/read'
-import { missingSays } from '../judge/doubtWords'
+import { unreadSays } from './told'
 import { judge, type Band } from '../judge/verdict'
 import { normal } from '../quantity/distribution'
 import { printMm } from '../quantity/length'
@@ -41,7 +41,7 @@ export const untellable = (id: string, label: string, lacks: string): Guard => (
 /** A guard nobody can tell before these sizes are read; those that are read already are left out. */
 export function unread(build: Build, id: string, label: string, needs: readonly SizeRef[]): Guard {
   const missing = needs.filter((ref) => !sizeAt(build, ref))
-  return { id, label, verdict: 'cant-tell', says: `Not checked. ${missingSays(missing, [])}`, missing }
+  return { id, label, verdict: 'cant-tell', says: `Not checked. ${unreadSays(build, missing)}`, missing }
 }
 
 /** A screw nearer to an edge than so many of its diameters splits the wood. [practice] */

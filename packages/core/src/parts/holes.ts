@@ -59,6 +59,6 @@ export const holeOf = (kind: string, size: string): Hole | undefined => BY_SIZE.
 
 /** Is it of a hole that is said not to be there? */
 export function saidUnmade({ kind, traits }: Pick<Part, 'kind' | 'traits'>, size: string): boolean {
-  const hole = holeOf(kind, size)
-  return hole !== undefined && hole.traits.some((t) => traits[t] === 'none') && !hole.traits.some((t) => traits[t] === 'drilled')
+  const said = holeOf(kind, size)?.traits.map((t) => traits[t]) ?? []
+  return said.includes('none') && !said.includes('drilled')
 }
