@@ -6,6 +6,7 @@ import type { Slot } from '../../parts/slots'
 import type { Harness } from '../model/harness'
 import { isSwitchName, SWITCHES, type SwitchName } from '../model/switches'
 import { edited } from './edited'
+import { leftOut, leftOutSays } from './leftOut'
 import { anyActive, needs } from './options'
 import type { OptionSpec, Recipe } from './recipe'
 import { RECIPES } from './recipes'
@@ -101,7 +102,7 @@ export function harnessOf(build: Build): SchemeResult {
     const wanted = build.circuit.options[spec.id]
     return wanted !== undefined && wanted !== chosen && lacks[wanted] ? [`${spec.label}: ${lacks[wanted]}.`] : []
   })
-  return { ok: true, harness, notes: [...weaver.notes, ...refused, ...notes], recipe }
+  return { ok: true, harness, notes: [...weaver.notes, ...refused, ...notes, ...leftOutSays(leftOut(build, harness))], recipe }
 }
 
 function unfit(build: Build, recipe: Recipe | undefined): string {

@@ -228,6 +228,22 @@ describe('two volumes', () => {
   })
 })
 
+describe('parts that no wire reaches', () => {
+  const notes = (wanted: Wanted) => made(wanted).notes.filter((n) => n.startsWith('Among the parts'))
+  it('a second volume and tone are told of until an option takes them', () => {
+    expect(notes({ ...PAIR, second: true })).toEqual([
+      'Among the parts and in no wire of this wiring: second volume pot, second tone pot, second switch and second capacitor. Choose a wiring or an option that takes them, or leave them out.',
+    ])
+    expect(notes({ ...PAIR, second: true, options: { volumes: 'two', tones: 'two' } })).toEqual([
+      expect.stringMatching(/^Among the parts and in no wire of this wiring: second switch\. Choose .* takes it, or leave it out\.$/),
+    ])
+    expect(notes({ ...PAIR, second: true, options: { preset: 'neck' } })).toEqual([])
+    expect(notes(PAIR)).toEqual([])
+  })
+  it('a tone that is chosen away is told of as well', () =>
+    expect(notes({ ...PAIR, options: { tone: 'none' } }).join()).toMatch(/: tone pot and (tone )?capacitor\./))
+})
+
 describe('a second circuit on a slide', () => {
   const harness = h({ ...PAIR, second: true, options: { preset: 'neck' } })
   it('takes the neck pickup over, whatever the selector does', () => {
