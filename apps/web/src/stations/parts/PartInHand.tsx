@@ -6,6 +6,7 @@ import {
   notAsListed,
   promisedAndCame,
   setIn,
+  idleFor,
   missingSizes,
   PART_STATES,
   removePart,
@@ -60,6 +61,7 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
   }
   const off = notAsListed(part)
   const missing = new Set(missingSizes(part))
+  const idle = idleFor(build.parts, slot)
   const said = [
     ...askedOf(kind).map(
       ([key, t]) => part.traits[key] !== 'no' && part.traits[key] !== 'none' && t.options.find(([v]) => v === part.traits[key])?.[1],
@@ -73,6 +75,7 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
   return (
     <div>
       <h2 className="text-[23px]">{part.name}</h2>
+      {idle && <p className="text-mind">Nothing here takes it: {idle}. Take it out, or say of the other part what it is.</p>}
       {missing.size > 0 && <p className="text-cant">{missing.size} sizes are needed before its joints can be judged; they stand first.</p>}
       <div className="mt-2 grid grid-cols-2 gap-x-3 gap-y-2">
         <TextField label="Name" value={part.name} onCommit={(v) => v && change((b) => setPartField(b, slot, 'name', v))} max={120} />

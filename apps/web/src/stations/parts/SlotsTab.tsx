@@ -1,4 +1,4 @@
-import { missingSizes, notAsListed, partDrawing, sizeDrawing, SLOTS, spending, wantedFor, type Slot } from '@snug/core'
+import { idleFor, missingSizes, notAsListed, partDrawing, sizeDrawing, SLOTS, spending, wantedFor, type Slot } from '@snug/core'
 import { Check, CircleDashed, Truck } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { useHand } from '../../app/useHand'
@@ -44,6 +44,7 @@ export function SlotsTab() {
             {rows.map((row, i) => {
               const part = build.parts[row.slot]
               const missing = part ? missingSizes(part).length : 0
+              const idle = idleFor(build.parts, row.slot)
               const off = part ? notAsListed(part).length : 0
               const state = build.slots?.[row.slot]
               return (
@@ -66,6 +67,7 @@ export function SlotsTab() {
                           row.label,
                           part.seller,
                           state && state !== 'fixed' ? state : undefined,
+                          idle ? `nothing takes it: ${idle}` : undefined,
                           missing ? `${missing} needed sizes missing` : undefined,
                           off ? 'not as listed' : undefined,
                           part.state === 'ordered' && part.arrives ? `promised ${part.arrives}` : undefined,

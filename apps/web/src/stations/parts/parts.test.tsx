@@ -37,6 +37,17 @@ describe('slots', () => {
     expect(inHand().getByLabelText<HTMLInputElement>('Bore it needs').value).toBe('9.5')
     expect(loupe().getByRole('img', { name: 'jack' })).toBeTruthy()
   })
+  it('a part that nothing takes says why, in the list and in the hand', () => {
+    layOut(changed(fullBuild(), {}, { 'bridge/mount': 'screws' }))
+    show(<PartsStation />, 'parts/springs')
+    expect(
+      inHand().getByText('Nothing here takes it: the bridge does not move. Take it out, or say of the other part what it is.'),
+    ).toBeTruthy()
+    const rows = [...document.querySelectorAll('.ws-list li')]
+    expect(rows.filter((r) => r.textContent!.includes('nothing takes it')).map((r) => r.textContent)).toEqual([
+      expect.stringMatching(/nothing takes it: the bridge does not move/),
+    ])
+  })
   it('a part is put into an empty slot by its name, then wants its sizes', async () => {
     layOut(without(fullBuild(), 'nut'))
     show(<PartsStation />, 'parts/nut')
