@@ -2,9 +2,9 @@ import {
   isHole,
   KINDS,
   openSlots,
-  missingSizes,
   slotSpec,
   specAt,
+  wantedSizes,
   type Build,
   type Evaluation,
   type MeasureRank,
@@ -31,7 +31,7 @@ export function nextMeasure(build: Build, e: Evaluation, ranked: readonly Measur
   for (const j of e.fit) if (j.verdict === 'cant-tell' && j.settles) return { joint: j.id, ref: j.settles, says: saysOf(j.settles) }
   for (const slot of openSlots(build.parts)) {
     const part = build.parts[slot]
-    const [size] = part ? missingSizes(part) : []
+    const [size] = wantedSizes(build.parts, slot)
     if (part && size)
       return {
         ref: { slot, size },

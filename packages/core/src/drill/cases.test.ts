@@ -101,7 +101,7 @@ describe('what is there is measured, what is planned is drilled', () => {
   it('pilots that are there are tried by hand, and no flag is given', () => {
     const c = card(changed(full(), {}, { 'neck/pilots': 'drilled' }), 'neck-screws')
     expect([c.work, c.flag, c.bit]).toEqual(['keep', undefined, undefined])
-    expect(c.steps[0]).toMatch(/^the neck clamped home in its pocket, on its axis, looked at through the body’s holes: each hole shows/)
+    expect(c.steps[0]).toMatch(/^the neck clamped home in its pocket, on its axis, looked at through the body’s holes: each hole lies/)
   })
   it('holes that are there are laid under what comes over them, each said in its own way', () => {
     const told: Record<string, readonly [string, RegExp]> = {

@@ -168,7 +168,7 @@ function kept(build: Build, base: Base, s: Screwed): DrawnCard {
     ...(s.over
       ? {
           steps: [
-            `${s.over}: each hole shows in the middle of its own, and a screw stands upright in it`,
+            `${s.over}: each hole lies in the middle of the one over it, and a screw stands upright in it`,
             'one that does not: hardwood dowel and glue, a day to dry, marked and drilled anew; a screw that leans pulls the part aside',
           ],
         }

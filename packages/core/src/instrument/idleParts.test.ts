@@ -5,7 +5,7 @@ import { START_IDS, STARTING_SETS } from '../parts/starting/sets'
 import { aPart } from '../testing/bench'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { idleFor } from './idleParts'
-import { wantedFor } from './wantedParts'
+import { wantedFor, wantedSizes } from './wantedParts'
 
 const more = () => {
   const full = fullBuild()
@@ -34,6 +34,11 @@ describe('parts that nothing takes', () => {
     expect(idleFor(changed(more(), {}, { ...idle, ...taken }).parts, slot)).toBeUndefined()
     const { [slot]: _, ...without } = changed(more(), {}, idle).parts as Partial<ReturnType<typeof more>['parts']>
     expect(idleFor(without, slot)).toBeUndefined()
+  })
+  it('asks for no size of it either', () => {
+    const bare = { ...more().parts, springs: aPart('springs', {}) }
+    expect(wantedSizes(bare, 'springs')).toEqual(['count'])
+    expect(wantedSizes(changed({ ...more(), parts: bare }, {}, { 'bridge/mount': 'post' }).parts, 'springs')).toEqual([])
   })
   it('a ring without its pickup; and nothing is said of what the others have not told', () => {
     const { 'pickup-neck': _, ...parts } = more().parts

@@ -1,6 +1,7 @@
 import { missingSizes } from '../parts/missing'
 import type { Part } from '../parts/part'
 import { SLOTS, slotSpec, type Slot } from '../parts/slots'
+import { idleFor } from './idleParts'
 import { isVibrato } from './vibrato'
 
 type Parts = Partial<Record<Slot, Part>>
@@ -30,9 +31,15 @@ export function wantedFor(parts: Parts, slot: Slot): string | undefined {
   return slotSpec(slot).needed ? 'the build cannot do without it' : BY_OTHERS[slot]?.(parts)
 }
 
+/** Sizes a part should have and lacks; one that nothing takes has no need of any. */
+export const wantedSizes = (parts: Parts, slot: Slot): string[] => {
+  const part = parts[slot]
+  return part && !idleFor(parts, slot) ? missingSizes(part) : []
+}
+
 /** Slots that still want a person: empty ones the build cannot do without, and parts with required sizes missing. */
 export const openSlots = (parts: Parts): Slot[] =>
   SLOTS.map(({ slot }) => slot).filter((slot) => {
     const part = parts[slot]
-    return part ? missingSizes(part).length > 0 : wantedFor(parts, slot) !== undefined
+    return part ? wantedSizes(parts, slot).length > 0 : wantedFor(parts, slot) !== undefined
   })

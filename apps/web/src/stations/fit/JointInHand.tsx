@@ -50,7 +50,7 @@ function Settles({ joint }: { joint: Joint }) {
 
 function toKnow({ ref, tool }: MeasureRank): string {
   const { label, unit } = specAt(ref)
-  const what = `${label} (${slotSpec(ref.slot).label.toLowerCase()})`
+  const what = `${label.toLowerCase()} (${slotSpec(ref.slot).label.toLowerCase()})`
   return unit === 'count' ? `To know, count: ${what}.` : `To know, read ${what} with the ${tool}.`
 }
 

@@ -113,8 +113,8 @@ describe('joints', () => {
       cleanup()
       return text
     }
-    expect(says('pocket-mouth')).toBe('To know, read Pocket width, mouth (body) with the calipers.')
-    expect(says('balance')).toMatch(/^To know, read Mass \(body\) with the scale/)
+    expect(says('pocket-mouth')).toBe('To know, read pocket width, mouth (body) with the calipers.')
+    expect(says('balance')).toMatch(/^To know, read mass \(body\) with the scale/)
     expect(says('balance', ['calipers'])).toBe('No reading with the tools here would settle it.')
   })
   it('what nobody has said is asked for where the joint is looked at, and said there', async () => {

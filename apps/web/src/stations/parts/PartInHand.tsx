@@ -7,7 +7,7 @@ import {
   promisedAndCame,
   setIn,
   idleFor,
-  missingSizes,
+  wantedSizes,
   PART_STATES,
   removePart,
   setPartField,
@@ -60,7 +60,7 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
     else done.onSuccess()
   }
   const off = notAsListed(part)
-  const missing = new Set(missingSizes(part))
+  const missing = new Set(wantedSizes(build.parts, slot))
   const idle = idleFor(build.parts, slot)
   const said = [
     ...askedOf(kind).map(
@@ -76,7 +76,12 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
     <div>
       <h2 className="text-[23px]">{part.name}</h2>
       {idle && <p className="text-mind">Nothing here takes it: {idle}. Take it out, or say of the other part what it is.</p>}
-      {missing.size > 0 && <p className="text-cant">{missing.size} sizes are needed before its joints can be judged; they stand first.</p>}
+      {missing.size > 0 && (
+        <p className="text-cant">
+          {missing.size === 1 ? 'A size is' : `${missing.size} sizes are`} needed before its joints can be judged;{' '}
+          {missing.size === 1 ? 'it stands' : 'they stand'} first.
+        </p>
+      )}
       <div className="mt-2 grid grid-cols-2 gap-x-3 gap-y-2">
         <TextField label="Name" value={part.name} onCommit={(v) => v && change((b) => setPartField(b, slot, 'name', v))} max={120} />
         <TextField

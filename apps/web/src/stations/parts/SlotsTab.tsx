@@ -1,4 +1,4 @@
-import { idleFor, missingSizes, notAsListed, partDrawing, sizeDrawing, SLOTS, spending, wantedFor, type Slot } from '@snug/core'
+import { idleFor, notAsListed, partDrawing, sizeDrawing, SLOTS, spending, wantedFor, wantedSizes, type Slot } from '@snug/core'
 import { Check, CircleDashed, Truck } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { useHand } from '../../app/useHand'
@@ -43,7 +43,7 @@ export function SlotsTab() {
           <ul>
             {rows.map((row, i) => {
               const part = build.parts[row.slot]
-              const missing = part ? missingSizes(part).length : 0
+              const missing = wantedSizes(build.parts, row.slot).length
               const idle = idleFor(build.parts, row.slot)
               const off = part ? notAsListed(part).length : 0
               const state = build.slots?.[row.slot]
@@ -68,7 +68,7 @@ export function SlotsTab() {
                           part.seller,
                           state && state !== 'fixed' ? state : undefined,
                           idle ? `nothing takes it: ${idle}` : undefined,
-                          missing ? `${missing} needed sizes missing` : undefined,
+                          missing ? `${missing} needed ${missing === 1 ? 'size' : 'sizes'} missing` : undefined,
                           off ? 'not as listed' : undefined,
                           part.state === 'ordered' && part.arrives ? `promised ${part.arrives}` : undefined,
                         ]

@@ -1,4 +1,4 @@
-import { KINDS, lacks, missingSizes, type Part, type Slot } from '@snug/core'
+import { KINDS, lacks, wantedSizes, type Part, type Slot } from '@snug/core'
 import { useMemo } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 
@@ -8,7 +8,7 @@ export function useSizes(slot: Slot, part: Part): { open: string[]; known: strin
   const fit = useBuild((s) => s.evaluation?.fit)
   return useMemo(() => {
     const waiting = new Set([
-      ...missingSizes(part),
+      ...wantedSizes(parts, slot),
       ...(fit ?? []).flatMap((j) => j.missing.flatMap((r) => (r.slot === slot ? [r.size] : []))),
     ])
     const own = Object.keys(KINDS[part.kind].sizes).filter((k) => {

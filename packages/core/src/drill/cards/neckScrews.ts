@@ -83,7 +83,7 @@ export const neckClearance: Finder = (build, bench) => {
   if (there)
     return filled(build, base, {
       work: 'keep',
-      says: `The holes are there. The plate or the bushings laid on, square over the pocket’s middle: each shows in the middle of its own. A screw’s ${printMm(thread, 1)} mm thread must slip through without biting: where it bites, drill through with ${bitWords(bit)}.`,
+      says: `The holes are there. The plate or the bushings laid on, square over the pocket’s middle: each lies in the middle of the one over it. A screw’s ${printMm(thread, 1)} mm thread must slip through without biting: where it bites, drill through with ${bitWords(bit)}.`,
       ...at,
       from: ['the holes themselves'],
       with: 'by hand',
