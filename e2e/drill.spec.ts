@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import { measuredByCard } from './photograph'
-import { copyOf, expect, saved, test } from './server'
+import { copyOf, expect, saved, test, walkTo } from './server'
 
 test('from pencil lines to the drill sheet, on a left-handed rescue', async ({ page, server }) => {
   const id = await copyOf(server, 'plover')
@@ -131,4 +131,31 @@ test('an outline from a file: read, laid to its datum, kept; a broken one says w
   await expect(page.getByLabel(/^treble side, row \d+, mm$/).nth(build.parts.body.outline.findIndex((r) => r.x === 160))).toHaveValue(
     String(build.parts.body.outline.find((r) => r.x === 160)!.treble + 0.5),
   )
+})
+
+test('a hole that is not there is nobody’s to measure: it is drilled, ticked off, read, and then judged', async ({ page, server }) => {
+  const bundle = (await (await fetch(`${server}/api/builds/heron/bundle`)).json()) as {
+    build: { parts: { neck: { sizes: Record<string, unknown>; traits: Record<string, string> } } }
+  }
+  const { neck } = bundle.build.parts
+  delete neck.sizes['tuner.bore']
+  neck.traits['bored.tuners'] = 'none'
+  const sent = await fetch(`${server}/api/import`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', origin: server },
+    body: JSON.stringify(bundle),
+  })
+  const { id } = (await sent.json()) as { id: string }
+  const hand = page.getByRole('region', { name: 'In hand' })
+  await page.goto(`/builds/${id}/fit/tuner-bore`)
+  await expect(hand).toContainText('Not made yet: tuner bore (neck); the cards under Drill say how.')
+  await walkTo(page, `/builds/${id}/drill/tuner-bores`)
+  await expect(hand).toContainText('Through')
+  await hand.getByRole('button', { name: 'Done', exact: true }).click()
+  await walkTo(page, `/builds/${id}/fit/tuner-bore`)
+  await expect(hand).toContainText('Not known yet: tuner bore (neck).')
+  await hand.getByLabel('Tuner bore', { exact: true }).fill('10')
+  await hand.getByLabel('Tuner bore', { exact: true }).press('Enter')
+  await expect(hand).not.toContainText('Not known yet')
+  await saved(page)
 })
