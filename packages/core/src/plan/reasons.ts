@@ -46,6 +46,16 @@ export const BECAUSE = {
     risk: 'The bridge’s place, taken from a neck that moves later, is wrong by as much as it moves.',
     wayBack: 'Seat it, then take the place anew before a hole is drilled.',
   },
+  pocketBeforePlace: {
+    why: 'The neck is laid in its pocket to find axis and place: the pocket is cut first.',
+    risk: 'A neck held where its pocket will be lies a millimetre beside it, and the holes marked by it with it.',
+    wayBack: 'Cut the pocket, take axis and place anew before a hole is drilled.',
+  },
+  holesBeforeHarness: {
+    why: 'Controls are wired where they sit: their holes in the guard come first.',
+    risk: 'The harness comes off again to drill, and plastic dust gets into pots and switch.',
+    wayBack: 'Controls off the guard with their wires on, bagged; drill, brush clean, put them back.',
+  },
   jobBeforeHoles: {
     why: 'What is cut or packed there moves where the hole comes.',
     risk: 'The hole lies beside what it is for.',

@@ -10,6 +10,7 @@ import { anyBuild, knownBuild } from '../testing/anyBuild'
 import { drillable } from '../testing/drillable'
 import { changed, fullBuild, without } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
+import { undrilled } from '../testing/undrilled'
 
 const TODAY = '2026-11-24'
 const stepsOf = (build: Build) => evaluate(build, TODAY).plan.steps
@@ -78,6 +79,35 @@ describe('putting it together, over generated builds of every kind', () => {
       400,
     )
     expect(waited).toBeGreaterThan(asked)
+  })
+})
+
+describe('a body that comes undrilled', () => {
+  it('has its pocket before the neck is laid in it, its hollows before what goes through them, a guard’s holes before the harness', () => {
+    let held = 0
+    const pairs: readonly (readonly [RegExp, RegExp])[] = [
+      [/^(drill|settle)-route-pocket$/, /^place$/],
+      [/^place$/, /^drill-(stud-bores|bridge-screws|neck-screws|neck-clearance|route-(neck|middle|bridge))$/],
+      [/^drill-route-control$/, /^drill-(jack-passage|ground-wire)$/],
+    ]
+    const guards = /^drill-(pot-holes|switch-slot|switch-slot-2|toggle-hole|toggle-hole-2)$/
+    holds(
+      fc.property(anyBuild, fc.oneof(fc.constant(-1), fc.nat(2 ** 20)), (build, which) => {
+        const bare = undrilled(drillable(build), which)
+        const steps = stepsOf(bare)
+        const ids = steps.map((s) => s.id)
+        const after: readonly (readonly [RegExp, RegExp])[] = bare.parts.guard ? [...pairs, [guards, /^solder$/]] : pairs
+        for (const [first, then] of after)
+          for (const one of ids.filter((id) => first.test(id)))
+            for (const other of ids.filter((id) => then.test(id))) {
+              expect(place(steps, one), `${one} before ${other}`).toBeLessThan(place(steps, other))
+              expect(comesAfter(steps, other), `${other} after ${one}`).toContain(one)
+              held++
+            }
+      }),
+      60,
+    )
+    expect(held).toBeGreaterThan(60)
   })
 })
 

@@ -5,6 +5,7 @@ import type { Step } from '../plan/step'
 import { anyBuild, knownBuild } from '../testing/anyBuild'
 import { drillable } from '../testing/drillable'
 import { anAct } from '../testing/edits'
+import { undrilled } from '../testing/undrilled'
 import { holds } from '../testing/holds'
 
 /** The first way from a step round to itself, by their names; nothing where there is none. */
@@ -33,7 +34,7 @@ function circle(steps: readonly Step[]): string | undefined {
 
 const worked = fc
   .tuple(
-    fc.oneof(anyBuild, knownBuild).chain((b) => fc.constantFrom(b, drillable(b))),
+    fc.oneof(anyBuild, knownBuild).chain((b) => fc.constantFrom(b, drillable(b), undrilled(drillable(b)))),
     fc.array(anAct, { maxLength: 20 }),
   )
   .map(([build, acts]) => acts.reduce((b, act) => act(b), build))

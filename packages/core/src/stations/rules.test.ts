@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
 import { evaluate } from '../evaluate/evaluate'
 import { BECAUSE } from '../plan/reasons'
+import { drillable } from '../testing/drillable'
 import { changed, fullBuild, without } from '../testing/fullBuild'
 
 const TODAY = '2026-11-24'
@@ -34,6 +35,20 @@ const tight = changed(
   { 'guard/shield': 'none', 'body/shield': 'foil' },
 )
 
+/** Neither the pocket is cut nor the guard drilled. */
+const uncut = changed(
+  drillable(full),
+  {
+    ...Object.fromEntries(
+      ['widthMouth', 'widthEnd', 'length', 'depth', 'radius', 'dip', 'tilt'].map((s) => [`body/pocket.${s}`, undefined]),
+    ),
+    'guard/pot.hole': undefined,
+    'guard/switch.slot': undefined,
+    'guard/switch.screws': undefined,
+  },
+  {},
+)
+
 /** For each rule a build that has it: what comes first, and what has to wait. */
 const CASES: Record<keyof typeof BECAUSE, readonly [build: Build, first: RegExp, then: RegExp]> = {
   dryFitFirst: [full, /^trial-build$/, /^sand$/],
@@ -44,6 +59,8 @@ const CASES: Record<keyof typeof BECAUSE, readonly [build: Build, first: RegExp,
   dryBeforeGlue: [glued, /^trial-build$/, /^neck-on$/],
   curesBeforeTrial: [full, /^place$/, /^trial-build$/],
   seatBeforePlace: [tight, /^cure-pocket/, /^place$/],
+  pocketBeforePlace: [uncut, /^drill-route-pocket$/, /^place$/],
+  holesBeforeHarness: [uncut, /^drill-(pot-holes|switch-slot)$/, /^solder$/],
   jobBeforeHoles: [tight, /^cure-pocket/, /^drill-neck/],
   sandedBeforeFilm: [full, /^sand$/, /^coats-/],
   layerOverLayer: [full, /^coats-/, /^coats-/],

@@ -11,9 +11,20 @@ const BY_HOLE: Record<string, readonly string[]> = {
   'string-holes': ['bridge-screws'],
   'ferrule-bores': ['string-holes'],
   'tail-bores': ['stud-bores'],
-  'jack-passage': ['jack-bore'],
+  'jack-passage': ['jack-bore', 'route-control'],
+  'ground-wire': ['route-control'],
   'tuner-screws': ['tuner-bores'],
   'jack-plate': ['jack-bore'],
+}
+
+/** What sits in the wood itself comes through the floor or the top of a hollow that is there. */
+const OVER_CONTROLS = ['route-control']
+const IN_TOP: Record<string, readonly string[]> = {
+  'pot-holes': OVER_CONTROLS,
+  'toggle-hole': OVER_CONTROLS,
+  'toggle-hole-2': OVER_CONTROLS,
+  'switch-slot': OVER_CONTROLS,
+  'switch-slot-2': OVER_CONTROLS,
 }
 
 /** A step for each hole that is to be made, once its part has come and its place is known, what is there needs none; then the trial build. */
@@ -39,9 +50,12 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
       ...(c.id.startsWith('route-') ? { picture: 'A cut like this cannot be undone: a picture of the marked line before it.' } : {}),
       befores: [
         ...parcelsOf([c.slot], earlier),
-        ...earlier.filter((s) => s.id === 'place').map((s) => before(s.id, 'placeBeforeHoles')),
+        // The pocket is what the neck is laid in to find them.
+        ...(c.id === 'route-pocket' ? [] : earlier.filter((s) => s.id === 'place').map((s) => before(s.id, 'placeBeforeHoles'))),
         ...jobsBefore(c, earlier).map((s) => before(s.id, 'jobBeforeHoles')),
-        ...(BY_HOLE[c.id] ?? []).filter((id) => todo.some((t) => t.id === id)).map((id) => before(`drill-${id}`, 'holeAfterHole')),
+        ...[...(BY_HOLE[c.id] ?? []), ...(c.side === 'front' ? (IN_TOP[c.id] ?? []) : [])]
+          .filter((id) => todo.some((t) => t.id === id))
+          .map((id) => before(`drill-${id}`, 'holeAfterHole')),
         ...(late ? [before('string-up', 'treeByStrings')] : []),
       ],
     })

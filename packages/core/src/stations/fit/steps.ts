@@ -10,6 +10,9 @@ import { stageOfCure, stageOfPlanned } from './jobStage'
 /** Foil or paint in a hollow. */
 const LINING = /\b(line both|foil|shield|conductive paint)\b/i
 
+/** The card by which the neck's pocket is cut. */
+const POCKET = 'route-pocket'
+
 /** A sentence used as a heading loses its full stop. */
 const asTitle = (sentence: string) => sentence.replace(/\.$/, '')
 
@@ -33,6 +36,8 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
     befores: [
       ...parcelsOf(['body', 'neck', 'bridge'], earlier),
       ...jobs.filter(({ joint }) => joint.seatsNeck).map(({ job }) => before(job.id, 'seatBeforePlace')),
+      // Where the pocket is still to be cut, or to be settled first.
+      ...['drill', 'settle'].map((todo) => before(`${todo}-${POCKET}`, 'pocketBeforePlace')),
     ],
   })
   const glued = step({

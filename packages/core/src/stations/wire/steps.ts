@@ -19,6 +19,9 @@ const GROUND: Record<GroundPlace, { title: string; why: string }> = {
   },
 }
 
+/** Cards of the holes that controls sit in. */
+const IN_GUARD: ReadonlySet<string> = new Set(['pot-holes', 'toggle-hole', 'toggle-hole-2', 'switch-slot', 'switch-slot-2'])
+
 /** Foil or paint in the hollows, once no coat goes over it any more. */
 function shieldSteps(build: Build, earlier: readonly Step[]): Step[] {
   if (!build.parts.shielding) return []
@@ -88,6 +91,12 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
         ...earlier
           .filter((s) => s.station === 'fit' && s.stage === 'hardware' && SOLDERED.some((slot) => s.slots?.includes(slot)))
           .map((s) => before(s.id, 'seatedBeforeSolder')),
+        // A body's holes are drilled long before; a guard's may be done beside them.
+        ...(build.parts.guard
+          ? earlier
+              .filter((s) => s.station === 'drill' && s.thing !== undefined && IN_GUARD.has(s.thing))
+              .map((s) => before(s.id, 'holesBeforeHarness'))
+          : []),
         // Leads and wires that will not do; what lines a cavity waits for the film and is no part of it.
         ...earlier
           .filter((s) => s.station === 'fit' && s.stage === 'wiring' && !s.befores.some((b) => b.id === 'rub-out'))
