@@ -1,4 +1,4 @@
-import { holeOf, saidUnmade } from '../parts/holes'
+import { HOLES, holeOf, saidUnmade } from '../parts/holes'
 import { told } from '../quantity/size'
 import type { Build } from './build'
 import type { SizeRef } from './read'
@@ -12,3 +12,7 @@ export function isUnmade(build: Build, { slot, size }: SizeRef): boolean {
   if (!part || !saidUnmade(part, size) || told(part.sizes[size])) return false
   return !holeOf(part.kind, size)!.cards.some((id) => build.steps[`drill-${id}`])
 }
+
+/** The sizes a hole has once the card is ticked off. */
+export const sizesMadeBy = (card: string): SizeRef[] =>
+  HOLES.filter((hole) => hole.cards.includes(card)).flatMap((hole) => hole.sizes.map((size) => ({ slot: hole.kind, size })))

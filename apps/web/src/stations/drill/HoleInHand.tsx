@@ -5,6 +5,7 @@ import {
   setTrait,
   setTraits,
   SIDE_WORDS,
+  sizesMadeBy,
   slotSpec,
   tickStep,
   wordOf,
@@ -34,6 +35,22 @@ function ReadHere({ refs }: { refs: readonly SizeRef[] }) {
       <SizeField sizeRef={ref} size={enteredAt(build, ref)} onCommit={(size) => change((b) => setSize(b, ref, size))} />
     </div>
   ))
+}
+
+/** Once it is ticked off: what joints ask of the hole that was made, read while the tool is still in the hand. */
+function ReadWhatWasMade({ card }: { card: HoleCard }) {
+  const asked = useBuild((s) => s.evaluation?.fit)
+  const build = useOpenBuild()
+  if (!build.steps[`drill-${card.id}`] || !asked) return null
+  const waiting = new Set(asked.flatMap((j) => j.missing).map((r) => `${r.slot}/${r.size}`))
+  const refs = sizesMadeBy(card.id).filter((r) => waiting.has(`${r.slot}/${r.size}`))
+  if (!refs.length) return null
+  return (
+    <>
+      <p className="mt-2">Read what you made: Dry fit judges by it.</p>
+      <ReadHere refs={refs} />
+    </>
+  )
 }
 
 /** What its guards lack, of parts that are there; each once. */
@@ -75,6 +92,7 @@ export function HoleInHand({ card, cards, all }: { card: HoleCard; cards: readon
           </Button>
         </div>
       )}
+      <ReadWhatWasMade card={card} />
       {card.stands !== 'waiting' && (
         <dl className="mt-3 grid grid-cols-[7rem_1fr] gap-x-3 gap-y-1.5 text-[15px]">
           {card.first.length > 0 && card.work !== 'keep' && (

@@ -57,6 +57,18 @@ describe('Drill', () => {
     await userEvent.keyboard(' ')
     await waitFor(() => expect(server.done.at(-1)!.label).toBe('Done: Tuner screws'))
   })
+  it('ticked off, it asks for what was made, and Dry fit judges by it', async () => {
+    layOut(changed(drillable(fullBuild()), { 'neck/tuner.bore': undefined }, { 'neck/bored.tuners': 'none' }))
+    show(<DrillStation />, 'drill/tuner-bores')
+    const says = () => useBuild.getState().evaluation!.fit.find((j) => j.id === 'tuner-bore')!
+    expect(says().says).toMatch(/^Not made yet: tuner bore/)
+    expect(inHand().queryByText(/Read what you made/)).toBeNull()
+    await userEvent.click(inHand().getByRole('button', { name: 'Done' }))
+    expect(await inHand().findByText('Read what you made: Dry fit judges by it.')).toBeTruthy()
+    await userEvent.type(inHand().getByLabelText('Tuner bore'), '10{Enter}')
+    await waitFor(() => expect(says().verdict).toBe('snug'))
+    expect(inHand().queryByText(/Read what you made/)).toBeNull()
+  })
   it('templates only where there is an outline, with what the others wait for', async () => {
     const b = structuredClone(fullBuild())
     delete b.parts.body!.outline
