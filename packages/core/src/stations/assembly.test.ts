@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
+import { holeCards } from '../drill/holes'
+import type { HoleCard } from '../drill/holeCard'
 import { evaluate } from '../evaluate/evaluate'
 import { isGlued, traitAt } from '../document/read'
 import { groundOf } from '../instrument/stringGround'
@@ -108,6 +110,42 @@ describe('a body that comes undrilled', () => {
       60,
     )
     expect(held).toBeGreaterThan(60)
+  })
+})
+
+describe('a hole waits for the parcels of what its size and place are taken from', () => {
+  const whole = undrilled(drillable(fullBuild()))
+  const onTop = undrilled(
+    drillable(
+      changed(
+        without(fullBuild(), 'guard', 'springs'),
+        { 'body/volume.x': 260, 'body/volume.y': -70, 'body/tone.x': 296, 'body/tone.y': -84, 'body/switch.x': 230, 'body/switch.y': -60 },
+        { 'bridge/mount': 'screws', 'switch/contacts': 'toggle-3' },
+      ),
+    ),
+  )
+  const made = ({ work, stands, bit, depth, size, places, missing }: HoleCard) =>
+    JSON.stringify({ work, waits: stands === 'waiting', bit, depth, size, places, missing })
+  it.each([
+    ['with a guard', whole],
+    ['in the top', onTop],
+  ])('%s', (_, build) => {
+    let held = 0
+    const early: string[] = []
+    const cards = holeCards(build)
+    for (const slot of Object.keys(build.parts) as Slot[]) {
+      const part = build.parts[slot]!
+      const bare = holeCards({ ...build, parts: { ...build.parts, [slot]: { ...part, sizes: {} } } })
+      const hangs = cards.filter((c) => made(c) !== made(bare.find((b) => b.id === c.id) ?? c)).map((c) => `drill-${c.id}`)
+      const steps = stepsOf({ ...build, parts: { ...build.parts, [slot]: { ...part, state: 'ordered', arrives: '2026-12-20' } } })
+      const parcel = steps.find((s) => s.stage === 'parcel' && (s.slot === slot || s.slots?.includes(slot)))!
+      for (const id of hangs.filter((h) => steps.some((s) => s.id === h))) {
+        if (!comesAfter(steps, id).has(parcel.id)) early.push(`${id} hangs on ${slot}`)
+        held++
+      }
+    }
+    expect(early).toEqual([])
+    expect(held).toBeGreaterThan(15)
   })
 })
 

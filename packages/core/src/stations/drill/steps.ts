@@ -1,4 +1,6 @@
 import type { Build } from '../../document/build'
+import { POTS, potSlot, SWITCHES_OF } from '../../instrument/controlPlace'
+import type { Slot } from '../../parts/slots'
 import type { HoleCard } from '../../drill/holeCard'
 import { before, parcelsOf } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
@@ -15,6 +17,19 @@ const BY_HOLE: Record<string, readonly string[]> = {
   'ground-wire': ['route-control'],
   'tuner-screws': ['tuner-bores'],
   'jack-plate': ['jack-bore'],
+}
+
+const CONTROLS: readonly Slot[] = [...POTS.map(potSlot), ...SWITCHES_OF]
+/** What a hole's size or place is taken from beside the part that it is for: it is not cut before they can be measured. */
+const BY_PARTS: Record<string, readonly Slot[]> = {
+  // As deep as the strings over nut and bridge want the neck.
+  'route-pocket': ['body', 'bridge', 'nut'],
+  'route-control': [...CONTROLS, 'guard'],
+  'pot-holes': CONTROLS,
+  'switch-slot': ['guard'],
+  'switch-slot-2': ['guard'],
+  'toggle-hole': ['guard'],
+  'toggle-hole-2': ['guard'],
 }
 
 /** What sits in the wood itself comes through the floor or the top of a hollow that is there. */
@@ -49,7 +64,7 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
       ...(late ? {} : { final: true as const, noisy: true as const, risk: slip(c) * (build.parts[c.slot]?.price ?? SOME_PRICE) }),
       ...(c.id.startsWith('route-') ? { picture: 'A cut like this cannot be undone: a picture of the marked line before it.' } : {}),
       befores: [
-        ...parcelsOf([c.slot], earlier),
+        ...parcelsOf([c.slot, ...(BY_PARTS[c.id] ?? [])], earlier),
         // The pocket is what the neck is laid in to find them.
         ...(c.id === 'route-pocket' ? [] : earlier.filter((s) => s.id === 'place').map((s) => before(s.id, 'placeBeforeHoles'))),
         ...jobsBefore(c, earlier).map((s) => before(s.id, 'jobBeforeHoles')),
