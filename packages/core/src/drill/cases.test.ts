@@ -343,6 +343,32 @@ describe('rows, rims, templates, tools', () => {
     expect(guardOf(changed(full(), { 'guard/screw.edge': 1 }), 'guard-screws', 'route')!.verdict).toBe('wont-go')
     expect(guardOf(full(), 'guard-screws', 'route')!.verdict).toBe('snug')
   })
+  it('over a route that opens to the front there is no top to drill: the plate that carries the controls is asked for', () => {
+    const places = {
+      'body/volume.x': 260,
+      'body/volume.y': -70,
+      'body/tone.x': 296,
+      'body/tone.y': -84,
+      'body/switch.x': 230,
+      'body/switch.y': -60,
+    }
+    const top = (access: string, known: boolean) =>
+      changed(
+        without(full(), 'guard'),
+        { ...places, 'body/pot.hole': undefined, 'body/control.top': known ? 5 : undefined },
+        { 'body/access': access, 'switch/contacts': 'toggle-3', 'body/bored.controls': 'none', 'body/bored.toggle': 'none' },
+      )
+    for (const id of ['pot-holes', 'toggle-hole'])
+      for (const known of [true, false]) {
+        const c = card(top('front', known), id)
+        expect([c.stands, c.missing, c.steps]).toEqual(['refused', [], []])
+        expect(c.says).toMatch(/^The control route opens to the front: there is no wood over it\./)
+        expect(card(top('back', known), id).stands).not.toBe('refused')
+      }
+    // Holes that are there are kept; what nobody has said is asked.
+    expect(card(changed(top('front', true), { 'body/pot.hole': 9.7 }), 'pot-holes').work).toBe('keep')
+    expect(card(untold(top('front', true), 'traits', 'body', 'bored.controls'), 'pot-holes').stands).toBe('waiting')
+  })
   it('the pot holes of a guard are no holes in the wood', () => {
     expect(card(full(), 'pot-holes').side).toBe('guard')
     const wood = changed(without(full(), 'guard'), {

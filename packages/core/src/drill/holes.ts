@@ -23,6 +23,7 @@ import type { Finder } from './finder'
 import type { DrawnCard, HoleCard } from './holeCard'
 import { withNeighbours } from './neighbours'
 import { withArch } from './onArch'
+import { overOpen } from './overOpen'
 import { withoutGuesses } from './told'
 
 /** In the order they are made: what is riskiest and what others are measured from first, what hangs on strings last. */
@@ -62,7 +63,7 @@ const FINDERS: readonly Finder[] = [
 function drawnCards(build: Build, bench: Bench): DrawnCard[] {
   if (!build.parts.body && !build.parts.neck) return []
   const told = withoutGuesses(build)
-  const cards = FINDERS.flatMap((find) => find(told, bench) ?? [])
+  const cards = FINDERS.flatMap((find) => find(told, bench) ?? []).map((card) => overOpen(told, card))
   return withNeighbours(told, cards).map(({ card, more }) => withFilm(build, withArch(told, withGuards(card, more))))
 }
 

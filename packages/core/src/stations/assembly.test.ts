@@ -120,7 +120,7 @@ describe('a hole waits for the parcels of what its size and place are taken from
       changed(
         without(fullBuild(), 'guard', 'springs'),
         { 'body/volume.x': 260, 'body/volume.y': -70, 'body/tone.x': 296, 'body/tone.y': -84, 'body/switch.x': 230, 'body/switch.y': -60 },
-        { 'bridge/mount': 'screws', 'switch/contacts': 'toggle-3' },
+        { 'bridge/mount': 'screws', 'switch/contacts': 'toggle-3', 'body/access': 'back' },
       ),
     ),
   )

@@ -1,0 +1,23 @@
+import type { Build } from '../document/build'
+import { traitAt } from '../document/read'
+import { withGuards } from './card'
+import type { DrawnCard, Guard } from './holeCard'
+
+/** Cards of what is let into the wood over the control route where no guard carries it. */
+const IN_TOP: ReadonlySet<string> = new Set(['pot-holes', 'toggle-hole', 'toggle-hole-2', 'switch-slot', 'switch-slot-2'])
+
+const CARRIER: Guard = {
+  id: 'carrier',
+  label: 'Something to sit in',
+  verdict: 'wont-go',
+  says: 'The control route opens to the front: there is no wood over it. Put the plate or guard that carries the controls in as the guard, or say of the body that they go in from the back.',
+}
+
+/** Over a route that opens to the front there is no top to drill: what carries the controls is a part that is not there. */
+export function overOpen(build: Build, card: DrawnCard): DrawnCard {
+  if (!IN_TOP.has(card.id) || card.side !== 'front' || build.parts.guard || traitAt(build, 'body', 'access') !== 'front') return card
+  // Holes that are there say otherwise than the body does; and whether they are is asked first.
+  if (card.untold.length || (card.work !== undefined && card.work !== 'new')) return card
+  if (card.stands !== 'waiting') return withGuards(card, [CARRIER])
+  return withGuards({ ...card, stands: 'ready', work: 'new', missing: [], says: '' }, [CARRIER])
+}
