@@ -3,8 +3,8 @@ import { traitAt } from '../document/read'
 import { withGuards } from './card'
 import type { DrawnCard, Guard } from './holeCard'
 
-/** Cards of what is let into the wood over the control route where no guard carries it. */
-const IN_TOP: ReadonlySet<string> = new Set(['pot-holes', 'toggle-hole', 'toggle-hole-2', 'switch-slot', 'switch-slot-2'])
+/** Cards of the holes that controls sit in: in a guard, or in the wood over the control route where there is none. */
+export const CONTROL_HOLES: ReadonlySet<string> = new Set(['pot-holes', 'toggle-hole', 'toggle-hole-2', 'switch-slot', 'switch-slot-2'])
 
 const CARRIER: Guard = {
   id: 'carrier',
@@ -15,7 +15,7 @@ const CARRIER: Guard = {
 
 /** Over a route that opens to the front there is no top to drill: what carries the controls is a part that is not there. */
 export function overOpen(build: Build, card: DrawnCard): DrawnCard {
-  if (!IN_TOP.has(card.id) || card.side !== 'front' || build.parts.guard || traitAt(build, 'body', 'access') !== 'front') return card
+  if (!CONTROL_HOLES.has(card.id) || card.side !== 'front' || build.parts.guard || traitAt(build, 'body', 'access') !== 'front') return card
   // Holes that are there say otherwise than the body does; and whether they are is asked first.
   if (card.untold.length || (card.work !== undefined && card.work !== 'new')) return card
   if (card.stands !== 'waiting') return withGuards(card, [CARRIER])

@@ -2,6 +2,7 @@ import type { Build } from '../../document/build'
 import { POTS, potSlot, SWITCHES_OF } from '../../instrument/controlPlace'
 import type { Slot } from '../../parts/slots'
 import type { HoleCard } from '../../drill/holeCard'
+import { CONTROL_HOLES } from '../../drill/overOpen'
 import { before, parcelsOf } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
 import { trialStep } from '../../plan/trial'
@@ -32,15 +33,8 @@ const BY_PARTS: Record<string, readonly Slot[]> = {
   'toggle-hole-2': ['guard'],
 }
 
-/** What sits in the wood itself comes through the floor or the top of a hollow that is there. */
-const OVER_CONTROLS = ['route-control']
-const IN_TOP: Record<string, readonly string[]> = {
-  'pot-holes': OVER_CONTROLS,
-  'toggle-hole': OVER_CONTROLS,
-  'toggle-hole-2': OVER_CONTROLS,
-  'switch-slot': OVER_CONTROLS,
-  'switch-slot-2': OVER_CONTROLS,
-}
+/** What sits in the wood itself comes through the top of a hollow that is there. */
+const overRoute = (c: HoleCard): readonly string[] => (c.side === 'front' && CONTROL_HOLES.has(c.id) ? ['route-control'] : [])
 
 /** A step for each hole that is to be made, once its part has come and its place is known, what is there needs none; then the trial build. */
 export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: readonly Step[]): Step[] {
@@ -68,7 +62,7 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
         // The pocket is what the neck is laid in to find them.
         ...(c.id === 'route-pocket' ? [] : earlier.filter((s) => s.id === 'place').map((s) => before(s.id, 'placeBeforeHoles'))),
         ...jobsBefore(c, earlier).map((s) => before(s.id, 'jobBeforeHoles')),
-        ...[...(BY_HOLE[c.id] ?? []), ...(c.side === 'front' ? (IN_TOP[c.id] ?? []) : [])]
+        ...[...(BY_HOLE[c.id] ?? []), ...overRoute(c)]
           .filter((id) => todo.some((t) => t.id === id))
           .map((id) => before(`drill-${id}`, 'holeAfterHole')),
         ...(late ? [before('string-up', 'treeByStrings')] : []),

@@ -1,5 +1,6 @@
 import type { Build } from '../../document/build'
 import { traitAt } from '../../document/read'
+import { CONTROL_HOLES } from '../../drill/overOpen'
 import { before, onceFilmIsHard, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
 import { SOLDERED, WITH_HARNESS } from '../../instrument/harnessParts'
@@ -18,9 +19,6 @@ const GROUND: Record<GroundPlace, { title: string; why: string }> = {
     why: 'A bare end in its groove, pressed by the plate; paint and lacquer scraped off where it lies. Strings to sleeve must read under 1 Ω.',
   },
 }
-
-/** Cards of the holes that controls sit in. */
-const IN_GUARD: ReadonlySet<string> = new Set(['pot-holes', 'toggle-hole', 'toggle-hole-2', 'switch-slot', 'switch-slot-2'])
 
 /** Foil or paint in the hollows, once no coat goes over it any more. */
 function shieldSteps(build: Build, earlier: readonly Step[]): Step[] {
@@ -94,7 +92,7 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
         // A body's holes are drilled long before; a guard's may be done beside them.
         ...(build.parts.guard
           ? earlier
-              .filter((s) => s.station === 'drill' && s.thing !== undefined && IN_GUARD.has(s.thing))
+              .filter((s) => s.station === 'drill' && s.thing !== undefined && CONTROL_HOLES.has(s.thing))
               .map((s) => before(s.id, 'holesBeforeHarness'))
           : []),
         // Leads and wires that will not do; what lines a cavity waits for the film and is no part of it.
