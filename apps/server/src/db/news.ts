@@ -33,24 +33,29 @@ class Teller {
     this.timer ??= setTimeout(() => this.send(), TOGETHER)
   }
 
+  /** One after the other, on however many connections: put away and brought back must not be heard the other way round. */
   send(): Promise<unknown> {
     clearTimeout(this.timer)
     this.timer = undefined
+    this.going = this.going.then(() => this.pass())
+    return this.going
+  }
+
+  private async pass(): Promise<void> {
     const list = this.waiting
     this.waiting = []
+    if (!list.length) return
     // What tells of a write does not wait for the disk as the write did: nothing is lost with it.
-    if (list.length)
-      this.going = this.db
-        .execute(
-          sql`select pg_notify(${CHANNEL}, json_build_object('bench', coalesce(t.n->>'bench', b.bench_id), 'news', t.n->'news')::text)
+    const told = sql`select pg_notify(${CHANNEL}, json_build_object('bench', coalesce(t.n->>'bench', b.bench_id), 'news', t.n->'news')::text)
               from jsonb_array_elements(${JSON.stringify(list)}::jsonb) with ordinality as t(n, place)
               join (select set_config('synchronous_commit', 'off', true)) as now(waits) on waits = 'off'
               left join builds b on b.id = t.n->'news'->>'build'
-              order by t.place`,
-        )
-        // A database that is away tells every window so by being away: they ask anew when it is back.
-        .catch(() => undefined)
-    return this.going
+              order by t.place`
+    try {
+      await this.db.execute(told)
+    } catch {
+      // A database that is away tells every window so by being away: they ask anew when it is back.
+    }
   }
 }
 
