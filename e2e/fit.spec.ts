@@ -86,3 +86,46 @@ test('a lead too short to lay the guard beside the body; a new one settles it', 
   await lead.press('Enter')
   await expect(hand.getByRole('heading', { name: /Leads, opened/ })).toContainText('good')
 })
+
+test('controls on a plate of their own: laid where its route is covered, its holes and its harness named by it', async ({
+  page,
+  server,
+}) => {
+  const post = async (path: string, body: object) =>
+    (await (
+      await fetch(`${server}/api/${path}`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json', origin: server },
+        body: JSON.stringify(body),
+      })
+    ).json()) as { id: string }
+  const begun = await post('builds', { name: 'Wren', handedness: 'right', strings: 6, scale: 647.7, start: 'bolt-plate' })
+  const bundle = (await (await fetch(`${server}/api/builds/${begun.id}/bundle`)).json()) as {
+    build: {
+      parts: Record<string, { traits: Record<string, string>; sizes: Record<string, { value: number; doubt: number; known: string }> }>
+    }
+  }
+  // Read as it was begun, but laid 20 mm too far back.
+  const { body, 'control-plate': plate, bridge } = bundle.build.parts
+  for (const { sizes } of [body!, plate!, bridge!, bundle.build.parts['pot-volume']!, bundle.build.parts['pot-tone']!])
+    for (const [name, size] of Object.entries(sizes))
+      sizes[name] = { ...size, doubt: Math.min(0.05, Math.abs(size.value) / 100), known: 'calipers' }
+  body!.sizes['plate.x']!.value += 20
+  plate!.traits.ends = 'round'
+  const { id } = await post('import', bundle)
+
+  await page.goto(`/builds/${id}/fit/plate-cover`)
+  const hand = page.getByRole('region', { name: 'In hand' })
+  const heading = hand.getByRole('heading', { name: /Control plate over its route/ })
+  await expect(heading).toContainText('won’t go')
+  await expect(hand).toContainText('The route shows 7 mm beyond the plate at its front end.')
+  await expect(hand).toContainText('Lay the plate 20 mm further towards the neck.')
+  await hand.getByRole('button', { name: 'Do it on paper' }).first().click()
+  await saved(page)
+  await expect(hand).not.toContainText('The route shows')
+
+  await page.goto(`/builds/${id}/drill/pot-holes`)
+  await expect(hand.getByRole('heading', { name: /Pot holes in the control plate/ })).toBeVisible()
+  await page.goto(`/builds/${id}/plan`)
+  await expect(page.getByText('Solder the harness on the control plate, in wire-list order').first()).toBeVisible()
+})

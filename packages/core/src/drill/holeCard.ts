@@ -6,7 +6,7 @@ import type { Verdict } from '../judge/verdict'
 import type { Slot } from '../parts/slots'
 
 /** Where the hand with the drill is. */
-export const SIDES = ['front', 'back', 'rim', 'heel', 'head front', 'head back', 'guard'] as const
+export const SIDES = ['front', 'back', 'rim', 'heel', 'head front', 'head back', 'guard', 'control plate'] as const
 export type Side = (typeof SIDES)[number]
 
 export const SIDE_WORDS: Record<Side, string> = {
@@ -17,6 +17,7 @@ export const SIDE_WORDS: Record<Side, string> = {
   'head front': 'from the headstock’s face',
   'head back': 'from the back of the headstock',
   guard: 'in the guard, off the instrument',
+  'control plate': 'in the control plate, off the instrument',
 }
 
 /** What has to be done about a hole: it is there and stays, is opened up, is plugged and made anew, or is made. */

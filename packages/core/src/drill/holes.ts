@@ -5,11 +5,12 @@ import { PLACES } from '../instrument/guardPlace'
 import { withFilm } from './afterFilm'
 import { USUAL_BENCH, type Bench } from './bench'
 import { withGuards } from './card'
-import { controlRoute, pocketRoute, vibratoRoute } from './cards/bodyRoutes'
+import { pocketRoute, vibratoRoute } from './cards/bodyRoutes'
 import { bindingLedge } from './cards/bindingLedge'
 import { bridgeScrews } from './cards/bridgeScrews'
-import { potHoles, toggleHole } from './cards/controls'
-import { clawScrews, guardScrews, pickupScrews, ringScrews } from './cards/held'
+import { controlRoute } from './cards/controlRoute'
+import { jackHole, potHoles, toggleHole } from './cards/controls'
+import { clawScrews, guardScrews, pickupScrews, plateScrews, ringScrews } from './cards/held'
 import { neckClearance, neckPilots } from './cards/neckScrews'
 import { nutScrews, tiltHole } from './cards/neckMore'
 import { groundPassage, jackPassage } from './cards/passage'
@@ -45,6 +46,7 @@ const FINDERS: readonly Finder[] = [
   tunerBores,
   potHoles,
   ...SWITCHES_OF.flatMap((of) => [toggleHole(of), switchSlot(of)]),
+  jackHole,
   jackBore,
   jackPassage,
   groundPassage,
@@ -56,6 +58,7 @@ const FINDERS: readonly Finder[] = [
   clawScrews,
   jackPlateScrews,
   guardScrews,
+  plateScrews,
   strapButtons,
   stringTree,
 ]

@@ -5,6 +5,7 @@ import { sizeAt, sizeRef, traitAt } from '../document/read'
 import type { Box } from '../geometry/box'
 import { datums } from '../instrument/datums'
 import { PLACES } from '../instrument/guardPlace'
+import { routeTurn } from '../instrument/platePlace'
 
 /** A hollow in the body that a hole must not break into. */
 export interface Hollow {
@@ -59,10 +60,17 @@ export function hollowsOf(build: Build): Hollow[] {
     'control',
     'the control route',
     traitAt(build, 'body', 'access') === 'front' ? 'front' : 'back',
-    at(size('control.x'), size('control.y'), size('control.length'), size('control.width')),
+    at(size('control.x'), size('control.y'), ...turned(size('control.length'), size('control.width'), routeTurn(build))),
     size('control.depth'),
   )
   return [...pocket, ...pickups, ...control, ...springRoom(size, round)]
+}
+
+/** The box round a route that lies askew. */
+const turned = (long: number | undefined, wide: number | undefined, turn: number): [number?, number?] => {
+  if (long === undefined || wide === undefined) return [long, wide]
+  const [c, s] = [Math.abs(Math.cos(turn)), Math.abs(Math.sin(turn))]
+  return [long * c + wide * s, wide * c + long * s]
 }
 
 const at = (x?: number, y?: number, long?: number, wide?: number) => ({

@@ -25,4 +25,12 @@ describe('a jack under a plate', () => {
     expect(jointIn(plated(), 'jack').checks.map((c) => c.id)).not.toContain('bore')
     expect(jointIn(plated(), 'jack-plate').cures.some((c) => /^Widen the bore to 2\d/.test(c.job))).toBe(true)
   })
+  // 21 mm of jack and 1 to go in easily; (34 - 22) / 2 - 1.5 = 4.5 of wood to each screw.
+  it('a bore that is not there is made for the whole jack, not for its thread, and leaves the plate’s screws wood', () => {
+    const none = changed(drillable(plated()), { 'body/jack.bore': undefined, 'jack/width': 21 }, { 'body/bored.jack': 'none' })
+    const card = holeCards(none).find((c) => c.id === 'jack-bore')!
+    expect([card.title, card.work, card.bit]).toEqual(['Bore for the jack, under its plate', 'new', 22])
+    expect(card.guards.find((g) => g.id === 'plate')!.says).toMatch(/^4\.5 mm of wood would stand between a bore for the jack/)
+    expect(holeCards(changed(none, { 'body/jack.bore': 22 })).some((c) => c.id === 'jack-bore')).toBe(false)
+  })
 })

@@ -17,13 +17,23 @@ const PIECE: Record<Side, string> = {
   'head front': 'head',
   'head back': 'head',
   guard: 'guard',
+  'control plate': 'control plate',
 }
 /** Wood between two holes beyond this is no news, mm. */
 const NEWS = 3
 /** Holes that are one: a recess over its string hole. */
 const ONE = [new Set(['string-holes', 'ferrule-bores']), new Set(['neck-clearance', 'neck-screws'])]
 /** What is made through a hollow on purpose. */
-const INTO_HOLLOW = new Set(['pot-holes', 'toggle-hole', 'toggle-hole-2', 'switch-slot', 'switch-slot-2', 'neck-clearance', 'claw-screws'])
+const INTO_HOLLOW = new Set([
+  'pot-holes',
+  'toggle-hole',
+  'toggle-hole-2',
+  'switch-slot',
+  'switch-slot-2',
+  'jack-hole',
+  'neck-clearance',
+  'claw-screws',
+])
 
 /** Looks at each hole to be made beside all others and beside the body's hollows: those too near are its guards too. */
 export function withNeighbours(build: Build, cards: readonly DrawnCard[]): { card: DrawnCard; more: Guard[] }[] {

@@ -1,4 +1,5 @@
-import { POTS, potsIn, potSlot, SWITCHES_OF } from '../instrument/controlPlace'
+import { isBesideControls, POTS, potsIn, potSlot, SWITCHES_OF } from '../instrument/controlPlace'
+import { isCarried, panelOf } from '../instrument/panel'
 import type { Build } from '../document/build'
 import { isGlued, sizeAt, traitAt } from '../document/read'
 import { PLACES } from '../instrument/guardPlace'
@@ -19,6 +20,7 @@ import { jackJoint } from './controls/jackInBore'
 import { jackPlateJoint } from './controls/jackPlate'
 import { knobJoint } from './controls/knobOnShaft'
 import { leadsCut, leadsJoint } from './controls/leads'
+import { plateCoverJoint } from './controls/plateCover'
 import { potInGuardJoint } from './controls/potInGuard'
 import { switchJoint } from './controls/switchInGuard'
 import { wirePassageJoint } from './controls/wirePassage'
@@ -168,15 +170,22 @@ const KINDS: readonly JointKind[] = [
     id: 'guard-cover',
     trial: lay('Guard on, tight to the neck: routes covered, bridge clear.'),
     needs: ['body', 'guard', 'neck', 'bridge'],
-    also: ['pickup-neck', 'pickup-middle', 'pickup-bridge', ...POTS.map(potSlot)],
+    also: ['control-plate', 'pickup-neck', 'pickup-middle', 'pickup-bridge', ...POTS.map(potSlot)],
     find: guardCoverJoint,
+  },
+  {
+    id: 'plate-cover',
+    trial: lay('Control plate on with its controls in: route covered, it lies down by itself.'),
+    needs: ['control-plate', 'body'],
+    also: ['guard', 'bridge', ...POTS.map(potSlot)],
+    find: plateCoverJoint,
   },
   ...POTS.map(
     (control): JointKind => ({
       id: potSlot(control),
       trial: press('Pot through its hole with washer and nut.'),
       needs: ['body', potSlot(control)],
-      also: ['guard'],
+      also: ['guard', 'control-plate'],
       find: (b) => potInGuardJoint(b, control),
     }),
   ),
@@ -185,7 +194,7 @@ const KINDS: readonly JointKind[] = [
       id: control,
       trial: press('Switch in its place, moved through all its positions.'),
       needs: [control, 'body'],
-      also: ['guard'],
+      also: ['guard', 'control-plate'],
       find: (b) => switchJoint(b, control),
     }),
   ),
@@ -194,28 +203,30 @@ const KINDS: readonly JointKind[] = [
     light: true,
     trial: press('Knob on its shaft by hand.'),
     needs: ['knobs', 'pot-volume'],
-    also: ['pot-tone', 'pot-volume-2', 'pot-tone-2'],
+    also: ['body', 'neck', 'guard', 'control-plate', 'pot-tone', 'pot-volume-2', 'pot-tone-2'],
     find: knobJoint,
   },
   {
     id: 'control-reach',
     trial: see('Hold the guitar and turn each knob without looking.'),
     needs: ['pot-volume', 'bridge'],
-    also: ['guard', 'body', 'pot-tone', 'pot-volume-2', 'pot-tone-2', 'knobs'],
-    when: (b) => potsIn(b).length > 1 && (b.parts.guard ?? b.parts.body) !== undefined,
+    also: ['guard', 'control-plate', 'body', 'pot-tone', 'pot-volume-2', 'pot-tone-2', 'knobs'],
+    when: (b) => potsIn(b).length > 1 && b.parts[panelOf(b).slot] !== undefined,
     find: controlReachJoint,
   },
   {
     id: 'jack',
     trial: press('Jack in its bore, plug in until it clicks.'),
     needs: ['jack', 'body'],
-    also: ['jack-plate'],
+    also: ['jack-plate', 'guard', 'control-plate', 'neck'],
     find: jackJoint,
   },
   {
     id: 'jack-plate',
     trial: lay('Jack in the plate, plate on its bore, before any screw is marked.', 'screws'),
     needs: ['jack-plate', 'jack', 'body'],
+    also: ['guard', 'control-plate'],
+    when: (b) => !isBesideControls(b),
     find: jackPlateJoint,
   },
   {
@@ -223,14 +234,15 @@ const KINDS: readonly JointKind[] = [
     light: true,
     trial: press('Feed the bundle through.'),
     needs: ['wire', 'body'],
-    also: ['guard', 'jack', 'bridge', 'neck', ...POTS.map(potSlot)],
+    also: ['guard', 'control-plate', 'jack', 'bridge', 'neck', ...POTS.map(potSlot)],
+    when: (b) => !isBesideControls(b) || (isCarried(panelOf(b)) && potsIn(b).length > 0),
     find: wirePassageJoint,
   },
   {
     id: 'leads',
     trial: see('Lay the controls out where they are soldered, and fold them back.'),
     needs: ['body', 'jack'],
-    also: ['wire', 'guard', 'bridge', 'neck', ...PICKUPS],
+    also: ['wire', 'guard', 'control-plate', 'bridge', 'neck', ...PICKUPS],
     when: leadsCut,
     find: leadsJoint,
   },
@@ -238,7 +250,7 @@ const KINDS: readonly JointKind[] = [
     id: 'harness',
     trial: press('Hang the harness in its holes.'),
     needs: ['harness', 'body'],
-    also: ['guard', ...PICKUPS],
+    also: ['guard', 'control-plate', ...PICKUPS],
     find: harnessJoint,
   },
   {
@@ -252,6 +264,9 @@ const KINDS: readonly JointKind[] = [
     id: 'shields-meet',
     trial: see('Meter between guard foil and cavity: under 1 ohm.'),
     needs: ['shielding', 'guard', 'body'],
+    // A plate of its own closes the controls' hollow, and the guard has none under it.
+    also: ['control-plate'],
+    when: (b) => !b.parts['control-plate'],
     find: shieldsMeetJoint,
   },
   { id: 'ferrules', trial: press('Try a ferrule in its bore by hand.'), needs: ['ferrules', 'body'], find: ferrulesJoint },
@@ -301,7 +316,7 @@ const KINDS: readonly JointKind[] = [
     id: 'balance',
     trial: see('Hang it on a strap and let go of the neck.'),
     needs: ['body', 'neck', 'tuners', 'bridge'],
-    also: ['tailpiece'],
+    also: ['tailpiece', 'control-plate'],
     find: balanceJoint,
   },
   {
@@ -315,7 +330,7 @@ const KINDS: readonly JointKind[] = [
     id: 'metals',
     trial: see('Lay the parts side by side in daylight.'),
     needs: ['body', 'bridge'],
-    also: ['tuners', 'guard', 'knobs', 'neck-screws', 'tailpiece'],
+    also: ['tuners', 'guard', 'control-plate', 'knobs', 'neck-screws', 'tailpiece'],
     when: metalParts,
     find: metalsJoint,
   },

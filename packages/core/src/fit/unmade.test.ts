@@ -4,17 +4,19 @@ import type { Build } from '../document/build'
 import { isUnmade } from '../document/unmade'
 import { holeStakes } from '../drill/stakes'
 import { holeCards } from '../drill/holes'
-import { HOLES } from '../parts/holes'
+import { HOLES, holeOf } from '../parts/holes'
 import { KINDS } from '../parts/kinds/index'
 import type { TraitSpec } from '../parts/kind'
 import { missingSizes } from '../parts/missing'
+import { slotSpec } from '../parts/slots'
 import { anyBuild } from '../testing/anyBuild'
 import { jointIn } from '../testing/bench'
 import { drillable } from '../testing/drillable'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
+import { undrilled } from '../testing/undrilled'
 import { fit } from '../stations/fit/fit'
-import { findJoints } from './findJoints'
+import { findJoints, judgeJoints } from './findJoints'
 import { USUAL_TOOLS } from './measure/measureNext'
 import { stakes } from './measure/stakes'
 
@@ -44,6 +46,7 @@ const UNSIZED = [
   'body/bored.pickups',
   'body/bored.rings',
   'body/bored.guard',
+  'body/bored.plate',
   'body/bored.tilt',
   'body/bored.claw',
   'body/bored.buttons',
@@ -55,7 +58,7 @@ const UNSIZED = [
 describe('a hole that is not there', () => {
   it('its sizes, the traits that tell and its cards are those of the parts and of Drill', () => {
     const cards = new Set(
-      [fullBuild(), drillable(fullBuild())]
+      [fullBuild(), drillable(fullBuild()), changed(fullBuild(), {}, { 'jack/held': 'panel' })]
         .flatMap((b) => holeCards(b).map((c) => c.id))
         .concat(
           'bridge-screws',
@@ -81,6 +84,27 @@ describe('a hole that is not there', () => {
     )
     const listed = new Set(HOLES.flatMap((hole) => hole.traits.map((t) => `${hole.kind}/${t}`)))
     expect(traits.filter((t) => !listed.has(t))).toEqual(UNSIZED)
+  })
+  it('has a card that makes it wherever a joint waits for it', () => {
+    let waited = 0
+    holds(
+      fc.property(anyBuild, fc.nat(), (build, mask) => {
+        const bare = undrilled(build, mask)
+        const cards = new Set(holeCards(bare).map((c) => c.id))
+        // What nobody has said of a bridge or a body may take away the hole.
+        for (const joint of judgeJoints(bare).filter((j) => !j.untold.length))
+          for (const ref of joint.unmade) {
+            waited++
+            const makes = holeOf(slotSpec(ref.slot).kind, ref.size)!.cards
+            expect(
+              makes.some((id) => cards.has(id)),
+              `${joint.id} waits for ${ref.slot}/${ref.size}`,
+            ).toBe(true)
+          }
+      }),
+      200,
+    )
+    expect(waited).toBeGreaterThan(100)
   })
   it('has no size that anybody could read, and no joint is surer than with its sizes unread', () => {
     let hung = 0

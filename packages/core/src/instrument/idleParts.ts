@@ -14,6 +14,8 @@ const ring = (place: 'neck' | 'bridge') => (parts: Parts) => {
   return by !== undefined && by !== 'ring' ? `the ${place} pickup does not hang from a ring` : undefined
 }
 
+const HELD_BY_THREAD: ReadonlySet<string | undefined> = new Set(['thread', 'panel'])
+
 /** What makes a part one that nothing takes; silent while that is not told. A battery may feed what is no part here. */
 const BY_OTHERS: Partial<Record<Slot, (parts: Parts) => string | undefined>> = {
   springs: (parts) => (mount(parts) !== undefined && !isVibrato(mount(parts)) ? 'the bridge does not move' : undefined),
@@ -22,7 +24,11 @@ const BY_OTHERS: Partial<Record<Slot, (parts: Parts) => string | undefined>> = {
   'neck-screws': (parts) => (parts.neck?.traits.joint === 'set' ? 'the neck is glued in' : undefined),
   'ring-neck': ring('neck'),
   'ring-bridge': ring('bridge'),
-  'jack-plate': (parts) => (parts.jack?.traits.held === 'thread' ? 'the jack is held by its own thread' : undefined),
+  'control-plate': (parts) =>
+    parts.body?.traits.access !== undefined && parts.body.traits.access !== 'front'
+      ? 'the controls do not go in from the front'
+      : undefined,
+  'jack-plate': (parts) => (HELD_BY_THREAD.has(parts.jack?.traits.held) ? 'the jack is held by its own thread' : undefined),
 }
 
 /** Why nothing in this build takes the part in this slot: bought for nothing, or another part is not what it was told to be. */

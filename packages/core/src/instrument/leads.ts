@@ -4,10 +4,12 @@ import { traitAt, valueAt } from '../document/read'
 import { pt, type Point } from '../geometry/point'
 import type { OutlineRow } from '../parts/part'
 import type { Slot } from '../parts/slots'
-import { controlPlace } from './controlPlace'
+import { controlPlace, jackPanel } from './controlPlace'
 import { datums } from './datums'
 import { PLACES, type PickupPlace } from './guardPlace'
 import { outlinePoints } from './outline'
+import { panelOf } from './panel'
+import { plateBox } from './platePlace'
 
 /** Beyond the straight line: down into the cavity, round a corner, up to the lug. [practice] */
 const SLACK = 40
@@ -23,24 +25,30 @@ export interface LeadRun {
   to: Point
   /** Length that reaches with everything in place, mm. */
   closed: number
-  /** Length that reaches with the guard turned over beside the body, or the harness lying outside the sound hole, mm. */
+  /** Length that reaches with the guard or the plate turned over, or the harness lying outside the sound hole, mm. */
   open: number
   /** What to cut, mm. */
   cut: number
 }
 
-/** How the controls are worked on: turned over with the guard, drawn out through a sound hole, or left where they are. */
-export type OpenedBy = { way: 'guard'; edge: number; side: 'bass' | 'treble' } | { way: 'sound-hole'; hole: Point } | { way: 'in-place' }
+/** How the controls are worked on: turned over with the guard or on an edge of their plate, drawn out through a sound hole, or left where they are. */
+export type OpenedBy =
+  | { way: 'guard'; edge: number; side: 'bass' | 'treble' }
+  | { way: 'plate'; edge: readonly [Point, Point]; side: 'bass' | 'treble' }
+  | { way: 'sound-hole'; hole: Point }
+  | { way: 'in-place' }
 
 const apart = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y)
 
 /** Of a guard's two sides, the one to turn it over on: nearer to the jack, so that its leads stay short. */
 export function openedBy(build: Build): OpenedBy {
   const d = datums(build)
-  const rows = build.parts.guard?.outline
+  const plate = plateEdge(build)
+  if (plate) return plate
+  const rows = panelOf(build).slot === 'guard' ? build.parts.guard?.outline : undefined
   if (rows && rows.length >= 3) {
     const { treble, bass } = edgesOf(rows)
-    const jack = valueAt(build, { slot: 'body', size: 'jack.y' }) ?? -100
+    const jack = jackPanel(build) ? controlPlace(build, 'jack').y : (valueAt(build, { slot: 'body', size: 'jack.y' }) ?? -100)
     return Math.abs(jack - treble) <= Math.abs(jack - bass)
       ? { way: 'guard', edge: treble, side: 'treble' }
       : { way: 'guard', edge: bass, side: 'bass' }
@@ -50,6 +58,14 @@ export function openedBy(build: Build): OpenedBy {
   if (traitAt(build, 'body', 'access') === 'sound-hole' && x !== undefined && y !== undefined)
     return { way: 'sound-hole', hole: pt(d.mouth + x, y) }
   return { way: 'in-place' }
+}
+
+/** A plate's long edge away from the strings, to lay it over on; nothing until it is known where that is. */
+function plateEdge(build: Build): Extract<OpenedBy, { way: 'plate' }> | undefined {
+  const known = plateBox(build)
+  if (!known) return undefined
+  const [a, b, c, d] = known as [Point, Point, Point, Point]
+  return a.y + c.y < 0 ? { way: 'plate', edge: [a, b], side: 'treble' } : { way: 'plate', edge: [d, c], side: 'bass' }
 }
 
 /** How far a guard reaches to either side, mm; found once for each table of half-widths. */
@@ -64,9 +80,17 @@ function edgesOf(rows: readonly OutlineRow[]): { treble: number; bass: number } 
 const edges = new WeakMap<readonly OutlineRow[], { treble: number; bass: number }>()
 
 /** Where a control ends up while it is soldered. */
-function laidOut(open: OpenedBy, at: Point): Point {
+export function whileOpen(open: OpenedBy, at: Point): Point {
   if (open.way === 'guard') return pt(at.x, 2 * open.edge - at.y)
+  if (open.way === 'plate') return mirrored(at, ...open.edge)
   return open.way === 'sound-hole' ? open.hole : at
+}
+
+/** On the other side of a line through two places. */
+function mirrored(at: Point, a: Point, b: Point): Point {
+  const [dx, dy] = [b.x - a.x, b.y - a.y]
+  const along = ((at.x - a.x) * dx + (at.y - a.y) * dy) / (dx * dx + dy * dy)
+  return pt(2 * (a.x + along * dx) - at.x, 2 * (a.y + along * dy) - at.y)
 }
 
 const LEADS: readonly LeadRun['id'][] = ['jack', 'ground', ...PLACES.map((place) => `pickup-${place}` as const)]
@@ -85,8 +109,9 @@ export function leadRun(build: Build, id: LeadRun['id']): LeadRun | undefined {
   const closed = apart(volume, to.at) + SLACK
   const open = openedBy(build)
   // What hangs from the guard goes with it.
-  const hangs = open.way === 'guard' && id !== 'jack' && id !== 'ground' && traitAt(build, id, 'mount') === 'guard'
-  const out = hangs ? closed : apart(laidOut(open, volume), to.at) + SLACK + (open.way === 'sound-hole' ? SLACK : 0)
+  const hangs =
+    id === 'jack' ? jackPanel(build) !== undefined : open.way === 'guard' && id !== 'ground' && traitAt(build, id, 'mount') === 'guard'
+  const out = hangs ? closed : apart(whileOpen(open, volume), to.at) + SLACK + (open.way === 'sound-hole' ? SLACK : 0)
   const longest = Math.max(closed, out)
   return {
     id,
@@ -104,6 +129,7 @@ export function leadRun(build: Build, id: LeadRun['id']): LeadRun | undefined {
 function endOf(build: Build, id: LeadRun['id']): { at: Point; short: string; label: string } | undefined {
   const d = datums(build)
   const v = (size: string) => valueAt(build, { slot: 'body', size })
+  if (id === 'jack' && jackPanel(build)) return { at: controlPlace(build, 'jack'), short: 'jack', label: 'Controls to jack' }
   if (id === 'jack') {
     const x = v('jack.x')
     return x === undefined ? undefined : { at: pt(d.mouth + x, v('jack.y') ?? -100), short: 'jack', label: 'Controls to jack' }

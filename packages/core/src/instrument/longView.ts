@@ -13,6 +13,7 @@ import { datums } from './datums'
 import { guardOutline } from './guardOutline'
 import { PLACES } from './guardPlace'
 import { outlinePoints } from './outline'
+import { plateOutline } from './platePlace'
 import { courses, stringAcross, stringLines } from './strings'
 import { tunerPosts } from './tuners'
 
@@ -43,6 +44,7 @@ export function frontView(build: Build): Mark[] {
       thing: 'body',
     })
   area('guard', 'plastic', guardOutline(build, d.heelEnd))
+  area('control-plate', 'metal', plateOutline(build))
   for (const place of PLACES) {
     const slot = `pickup-${place}` as const
     const x = pickupAlong(build, place)

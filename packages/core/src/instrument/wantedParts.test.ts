@@ -4,6 +4,7 @@ import { SLOTS, type Slot } from '../parts/slots'
 import { START_IDS, STARTING_SETS } from '../parts/starting/sets'
 import { newBuild } from '../document/build'
 import { changed, fullBuild, without } from '../testing/fullBuild'
+import { aControlPlate } from '../testing/onAPlate'
 import { missingSizes } from '../parts/missing'
 import { openSlots, wantedFor } from './wantedParts'
 
@@ -34,7 +35,15 @@ describe('parts a build cannot do without', () => {
     const bare = without(whole, 'guard', 'springs')
     expect(openSlots(bare.parts)).toEqual(['guard', 'springs'])
     const body = { 'pickup-neck/mount': 'body', 'pickup-middle/mount': 'body', 'pickup-bridge/mount': 'body' }
-    expect(openSlots(changed(bare, {}, { ...body, 'bridge/mount': 'screws' }).parts)).toEqual([])
+    expect(openSlots(changed(bare, {}, { ...body, 'bridge/mount': 'screws', 'body/access': 'back' }).parts)).toEqual([])
+  })
+  it('controls that go in from the front want a plate where no guard carries them', () => {
+    const hung = { 'pickup-neck/mount': 'body', 'pickup-middle/mount': 'body', 'pickup-bridge/mount': 'body' }
+    const bare = changed(without(whole, 'guard'), {}, hung)
+    expect(openSlots(bare.parts)).toEqual(['control-plate'])
+    expect(openSlots({ ...bare.parts, 'control-plate': aControlPlate() })).toEqual([])
+    for (const access of ['back', 'sound-hole']) expect(openSlots(changed(bare, {}, { 'body/access': access }).parts)).toEqual([])
+    expect(openSlots(without(bare, 'pot-volume', 'pot-tone', 'switch').parts)).toEqual([])
   })
   it('a glued neck wants no screws', () => {
     const screwless = without(whole, 'neck-screws')

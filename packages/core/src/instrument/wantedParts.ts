@@ -1,6 +1,7 @@
 import { missingSizes } from '../parts/missing'
 import type { Part } from '../parts/part'
 import { SLOTS, slotSpec, type Slot } from '../parts/slots'
+import { POTS, potSlot, SWITCHES_OF } from './controlPlace'
 import { idleFor } from './idleParts'
 import { isVibrato } from './vibrato'
 
@@ -12,12 +13,23 @@ const hung = (parts: Parts, from: string) => pickups(parts).filter((p) => parts[
 const onRing = (place: 'neck' | 'bridge') => (parts: Parts) =>
   hung(parts, 'ring').includes(place) ? `the ${place} pickup hangs from it` : undefined
 
+const CONTROLS: readonly Slot[] = [...POTS.map(potSlot), ...SWITCHES_OF]
+
+/** Over a hollow that opens to the front there is no wood to mount controls in. */
+function uncarried(parts: Parts): string | undefined {
+  if (parts.jack?.traits.held === 'panel') return 'the jack sits beside the controls, in a plate or a guard'
+  return parts.body?.traits.access === 'front' && CONTROLS.some((slot) => parts[slot])
+    ? 'the controls go in from the front, and neither plate nor guard carries them'
+    : undefined
+}
+
 /** What other parts cannot do without, and why. [practice] */
 const BY_OTHERS: Partial<Record<Slot, (parts: Parts) => string | undefined>> = {
   tailpiece: (parts) => (mount(parts) === 'post' ? 'strings over a bridge on posts go on to it' : undefined),
   springs: (parts) => (isVibrato(mount(parts)) ? 'the bridge moves against them' : undefined),
   ferrules: (parts) => (mount(parts) === 'string-through' ? 'the balls of strings through the body pull into bare wood' : undefined),
   guard: (parts) => (hung(parts, 'guard').length ? 'pickups hang from it' : undefined),
+  'control-plate': (parts) => (parts.guard || hung(parts, 'guard').length ? undefined : uncarried(parts)),
   'ring-neck': onRing('neck'),
   'ring-bridge': onRing('bridge'),
   battery: (parts) =>

@@ -2,7 +2,7 @@ import type { Part } from './part'
 
 /** A hole, the traits that say whether it is there, the sizes that it has once it is, and the cards by which it is made. */
 interface Hole {
-  kind: 'body' | 'neck' | 'guard'
+  kind: 'body' | 'neck' | 'guard' | 'control-plate'
   traits: readonly string[]
   sizes: readonly string[]
   cards: readonly string[]
@@ -39,13 +39,16 @@ export const HOLES: readonly Hole[] = [
   { kind: 'body', traits: ['bored.ferrules'], sizes: ['ferrule.bore'], cards: ['ferrule-bores'] },
   { kind: 'body', traits: ['bored.jack'], sizes: ['jack.bore'], cards: ['jack-bore'] },
   { kind: 'body', traits: ['bored.passage'], sizes: ['passage.diameter'], cards: ['jack-passage'] },
-  ...(['body', 'guard'] as const).flatMap((kind): Hole[] => [
+  ...(['body', 'guard', 'control-plate'] as const).flatMap((kind): Hole[] => [
     { kind, traits: ['bored.controls'], sizes: ['pot.hole'], cards: ['pot-holes'] },
     { kind, traits: ['bored.toggle'], sizes: ['switch.hole'], cards: ['toggle-hole'] },
     { kind, traits: ['bored.toggle-2'], sizes: ['switch-2.hole'], cards: ['toggle-hole-2'] },
   ]),
-  { kind: 'guard', traits: ['bored.slot'], sizes: ['switch.slot', 'switch.screws'], cards: ['switch-slot'] },
-  { kind: 'guard', traits: ['bored.slot-2'], sizes: ['switch-2.slot', 'switch-2.screws'], cards: ['switch-slot-2'] },
+  ...(['guard', 'control-plate'] as const).flatMap((kind): Hole[] => [
+    { kind, traits: ['bored.jack'], sizes: ['jack.hole'], cards: ['jack-hole'] },
+    { kind, traits: ['bored.slot'], sizes: ['switch.slot', 'switch.screws'], cards: ['switch-slot'] },
+    { kind, traits: ['bored.slot-2'], sizes: ['switch-2.slot', 'switch-2.screws'], cards: ['switch-slot-2'] },
+  ]),
   { kind: 'neck', traits: ['bored.tuners'], sizes: ['tuner.bore'], cards: ['tuner-bores'] },
   { kind: 'neck', traits: ['bored.nut'], sizes: ['nut.screws'], cards: ['nut-screws'] },
 ]

@@ -22,6 +22,7 @@ export const SLOTS = [
   spec('neck', 'neck', 'Neck'),
   spec('bridge', 'bridge', 'Bridge'),
   spec('guard', 'guard', 'Pickguard', false),
+  spec('control-plate', 'control-plate', 'Control plate', false),
   spec('pickup-neck', 'pickup', 'Neck pickup', false),
   spec('pickup-middle', 'pickup', 'Middle pickup', false),
   spec('pickup-bridge', 'pickup', 'Bridge pickup', false),

@@ -8,11 +8,18 @@ import { step, type Step } from './step'
 export const TRIAL = 'trial-build'
 
 /** What lies on the wood at the trial build: what will not go of it has to go first. */
-const LAID_ON = ['body', 'neck', 'bridge', 'tailpiece', 'guard', 'jack-plate'] as const
+const LAID_ON = ['body', 'neck', 'bridge', 'tailpiece', 'guard', 'control-plate', 'jack-plate'] as const
 
 /** What there is to lie on the wood. */
 const laidOn = ({ parts }: Build): string =>
-  those(['neck', parts.neck], ['bridge', parts.bridge], ['tailpiece', parts.tailpiece], ['guard', parts.guard], ['controls', true])
+  those(
+    ['neck', parts.neck],
+    ['bridge', parts.bridge],
+    ['tailpiece', parts.tailpiece],
+    ['guard', parts.guard],
+    ['control plate', parts['control-plate']],
+    ['controls', true],
+  )
 
 /** Everything together once, all wood cut and every hole drilled that is drilled before the finish; then apart again. */
 export function trialStep(build: Build, earlier: readonly Step[]): Step {
@@ -32,7 +39,7 @@ export function trialStep(build: Build, earlier: readonly Step[]): Step {
     minutes: 60,
     times: [30, 120],
     befores: [
-      ...parcelsOf(['body', 'neck', 'bridge', 'guard'], earlier),
+      ...parcelsOf(['body', 'neck', 'bridge', 'guard', 'control-plate'], earlier),
       ...earlier.filter((s) => s.id === 'place').map((s) => before(s.id, 'curesBeforeTrial')),
       ...cures.filter((s) => s.id !== 'neck-on').map((s) => before(s.id, 'curesBeforeTrial')),
       ...earlier.filter((s) => s.station === 'drill' && s.stage === 'wood').map((s) => before(s.id, 'holesBeforeTrial')),

@@ -1,6 +1,7 @@
 import type { Build } from '../document/build'
 import type { KindName } from '../parts/kinds/index'
 import { slotSpec, type Slot } from '../parts/slots'
+import * as controlPlate from './controlPlate'
 import * as electrics from './electrics'
 import * as guard from './guard'
 import * as hardware from './hardware'
@@ -17,9 +18,10 @@ interface Drawn {
 
 /** How each kind of part is drawn. */
 const DRAWN: Readonly<Record<KindName, Drawn>> = {
-  body: { draw: wood.sketchBody, usual: wood.BODY_USUAL },
+  body: { draw: wood.sketchBody, usual: wood.bodyUsual },
   neck: { draw: wood.sketchNeck, usual: wood.neckUsual },
   guard: { draw: guard.sketchGuard, usual: guard.GUARD_USUAL },
+  'control-plate': { draw: controlPlate.sketchControlPlate, usual: controlPlate.CONTROL_PLATE_USUAL },
   bridge: { draw: hardware.sketchBridge, usual: hardware.BRIDGE_USUAL },
   tuners: { draw: hardware.sketchTuners, usual: hardware.TUNERS_USUAL },
   nut: { draw: hardware.sketchNut, usual: hardware.NUT_USUAL },

@@ -1,14 +1,15 @@
 import type { Build } from '../document/build'
-import { traitAt } from '../document/read'
+import { sizeRef, traitAt, valueAt } from '../document/read'
 import { pt, type Point } from '../geometry/point'
 import { bodyShape } from '../instrument/bodyShape'
 import { outlinePoints } from '../instrument/outline'
+import { askew, hasRoundEnds, laidEdge, onBody, poseFrom, routeTurn } from '../instrument/platePlace'
 import { tunerPosts } from '../instrument/tuners'
 import { opening } from './places'
 import type { Sketch } from './sketch'
 
 /** Where things are drawn on a body of which nobody has said where they are. [ours] */
-export const BODY_USUAL: Readonly<Record<string, number>> = {
+const USUAL_BODY: Readonly<Record<string, number>> = {
   mouthToBridge: 186,
   studBore: 10,
   'route.neck.centre': 96,
@@ -28,6 +29,9 @@ export const BODY_USUAL: Readonly<Record<string, number>> = {
   'volume-2.y': -101,
   'tone-2.x': 287,
   'tone-2.y': -117,
+  'plate.x': 180,
+  'plate.y': -78,
+  'plate.tail': -78,
   'control.x': 272,
   'control.y': -84,
   'control.length': 110,
@@ -63,6 +67,15 @@ export const BODY_USUAL: Readonly<Record<string, number>> = {
   'outline.waist': 234,
   'outline.lower': 316,
 }
+/** A route under a plate is longer and narrower than one in the wood. */
+const UNDER_PLATE: Readonly<Record<string, number>> = {
+  'control.x': 260,
+  'control.y': -78,
+  'control.length': 134,
+  'control.width': 29,
+}
+export const bodyUsual = ({ parts }: Build): Readonly<Record<string, number>> =>
+  parts['control-plate'] ? { ...USUAL_BODY, ...UNDER_PLATE } : USUAL_BODY
 
 export function sketchBody(s: Sketch): void {
   const { rows, known } = bodyShape(s.build)
@@ -111,9 +124,18 @@ export function sketchBody(s: Sketch): void {
   })
   s.only(['control.length', 'control.width', 'control.x', 'control.y'], true, () => {
     const [x, y, l, w] = [s.v('control.x'), s.v('control.y'), s.v('control.length'), s.v('control.width')]
-    s.box('cavity', x - l / 2, y - w / 2, x + l / 2, y + w / 2, ['control.length', 'control.width', 'control.x', 'control.y'])
+    s.area('cavity', askew(pt(x, y), l, w, routeTurn(s.build)), ['control.length', 'control.width', 'control.x', 'control.y'])
     s.wide('control.length', 'inside', x, y).across('control.width', 'inside', x, y)
     s.take('control.x', 'rule', pt(0, y), pt(x, y)).take('control.y', 'rule', pt(x, 0), pt(x, y))
+  })
+  s.only(['plate.x', 'plate.y', 'plate.tail'], hasPart('control-plate'), () => {
+    const [x, y, tail] = [s.v('plate.x'), s.v('plate.y'), s.v('plate.tail')]
+    const long = valueAt(s.build, sizeRef('control-plate', 'length')) ?? 160
+    const wide = valueAt(s.build, sizeRef('control-plate', 'width')) ?? 32
+    const pose = poseFrom(x, y, tail, long)
+    s.area('metal', laidEdge(pose, long, wide, hasRoundEnds(s.build) ?? true), ['plate.x', 'plate.y', 'plate.tail'])
+    const end = onBody(pose, pt(long, 0))
+    s.take('plate.x', 'rule', pt(0, y), pt(x, y)).take('plate.y', 'rule', pt(x, 0), pt(x, y)).take('plate.tail', 'rule', pt(end.x, 0), end)
   })
   // Under a guard or a plate they are its holes.
   for (const [hole, size, here] of [
@@ -124,7 +146,7 @@ export function sketchBody(s: Sketch): void {
     ['switch', 'switch.hole', 'switch'],
     ['switch-2', 'switch-2.hole', 'switch-2'],
   ] as const)
-    s.only([`${hole}.x`, `${hole}.y`, size], hasPart(here) && !hasPart('guard'), () => {
+    s.only([`${hole}.x`, `${hole}.y`, size], hasPart(here) && !hasPart('guard') && !hasPart('control-plate'), () => {
       const [x, y] = [s.v(`${hole}.x`), s.v(`${hole}.y`)]
       s.round('cavity', pt(x, y), s.v(size), [`${hole}.x`, `${hole}.y`, size])
       s.take(`${hole}.x`, 'rule', pt(0, y), pt(x, y)).take(`${hole}.y`, 'rule', pt(x, 0), pt(x, y))

@@ -8,6 +8,7 @@ import { PLAYING_SYMPTOMS } from '../setup/playingSymptoms'
 import { playingDiagnosis } from '../setup/playingTroubles'
 import { aBass } from '../testing/aBass'
 import { changed, fullBuild, without } from '../testing/fullBuild'
+import { onAPlate } from '../testing/onAPlate'
 import { aLefty, anEight, aTwelve } from '../testing/otherMakes'
 import { sheetsOf } from './things'
 
@@ -24,6 +25,7 @@ function measured(start: StartId): Build {
 const BUILDS: readonly (readonly [string, Build])[] = [
   ...START_IDS.map((s) => [s, measured(s)] as const),
   ['full', fullBuild()],
+  ['on a plate', onAPlate()],
   ['left-handed', aLefty()],
   ['bass', aBass()],
   ['twelve strings', aTwelve()],
@@ -34,6 +36,7 @@ const BUILDS: readonly (readonly [string, Build])[] = [
 /** What may be named only where it is. What a strap, a ball or a solder joint has of these words is no part. */
 const NAMES: readonly (readonly [RegExp, (b: Build) => boolean])[] = [
   [/\b(?<!face )guards?\b/i, (b) => b.parts.guard !== undefined],
+  [/control plate/i, (b) => b.parts['control-plate'] !== undefined],
   [/neck screws?\b/i, (b) => !isGlued(b)],
   [/\bclaw\b|vibrato|springs’ cover/i, (b) => b.parts.springs !== undefined],
   [/tailpiece/i, (b) => b.parts.tailpiece !== undefined],

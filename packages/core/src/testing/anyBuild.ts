@@ -9,6 +9,7 @@ import { aBass } from './aBass'
 import { aPart } from './bench'
 import { aLefty, anEight, aTwelve } from './otherMakes'
 import { changed, fullBuild, without } from './fullBuild'
+import { onAPlate } from './onAPlate'
 
 /** Builds of every make: the one on which everything fits, turned into others by what differs between them. */
 const MAKES: readonly (() => Build)[] = [
@@ -31,10 +32,11 @@ const MAKES: readonly (() => Build)[] = [
   () =>
     changed(
       withPart(fullBuild(), 'battery', aPart('battery', { length: 50 })),
-      {},
-      { 'bridge/mount': 'double-locking', 'nut/type': 'locking' },
+      { 'guard/jack.x': 232, 'guard/jack.y': -88, 'guard/jack.hole': 9.8, 'jack/depth': 30 },
+      { 'bridge/mount': 'double-locking', 'nut/type': 'locking', 'jack/held': 'panel' },
     ),
   () => changed(withPart(fullBuild(), 'ring-neck', RING), {}, { 'pickup-neck/mount': 'ring', 'pickup-bridge/mount': 'body' }),
+  onAPlate,
   aBass,
   aLefty,
   aTwelve,

@@ -11,6 +11,7 @@ const SCREWS: Partial<Record<Slot, Sizes>> = {
   'string-tree': { 'screw.length': 9, 'screw.thread': 2.2, 'screw.root': 1.6 },
   springs: { 'screw.length': 45, 'screw.thread': 4.2, 'screw.root': 3 },
   guard: { 'screw.length': 12, 'screw.thread': 3, 'screw.root': 2 },
+  'control-plate': { 'screw.length': 15, 'screw.thread': 3, 'screw.root': 2 },
   'jack-plate': { 'screw.length': 12, 'screw.thread': 3, 'screw.root': 2 },
   'ring-neck': { 'screw.length': 14, 'screw.thread': 2.2, 'screw.root': 1.6 },
   tuners: { 'screw.side': 0 },

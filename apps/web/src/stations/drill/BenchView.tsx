@@ -8,6 +8,7 @@ import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { KeyCap } from '../../ui/KeyCap'
 import { now } from '../../state/now'
+import { sizeWords } from './holeWords'
 
 /** One card at a time, read from a step away with dirty hands: space ticks the next line, the arrows turn the card. */
 export function BenchView({ start, cards, onClose }: { start: string; cards: readonly HoleCard[]; onClose: () => void }) {
@@ -53,7 +54,7 @@ export function BenchView({ start, cards, onClose }: { start: string; cards: rea
             <Dialog.Title className="text-[34px]">{card.title}</Dialog.Title>
             <span className="label text-[22px] text-soft">{SIDE_WORDS[card.side]}</span>
             <span className="figure ml-auto text-[30px]">
-              {card.size && `⌀ ${card.size}`}
+              {sizeWords(card)}
               {card.flag !== undefined && ` · tape ${card.flag.toFixed(1)}`}
             </span>
           </header>

@@ -8,7 +8,7 @@ import { usePrefs } from '../../state/prefs'
 import { ThingRow } from '../../ui/ThingRow'
 import { HoleInHand } from './HoleInHand'
 import { StandMark } from './StandMark'
-import { isWork, seenFrom, STANDING, WORK } from './holeWords'
+import { isWork, seenFrom, sizeWords, STANDING, WORK } from './holeWords'
 import { DrillTabs } from './tabs'
 
 /** A card for each hole or row of equal holes: what is to be made in the order of the work, then what is there. */
@@ -61,7 +61,7 @@ export function HolesTab() {
       mark={<StandMark card={h} />}
       title={`${h.title}${h.places.length > 1 ? `, ${h.places.length}` : ''}`}
       about={h.says}
-      figure={h.stands === 'refused' ? '' : h.size ? (h.id.startsWith('route-') ? h.size : `⌀${h.size}`) : ''}
+      figure={h.stands === 'refused' ? '' : sizeWords(h)}
       under={
         h.stands === 'waiting'
           ? ''

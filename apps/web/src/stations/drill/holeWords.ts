@@ -18,3 +18,7 @@ export const seenFrom = (side: Side, view: string): boolean => (side === 'back' 
 
 /** A hole that is there and nobody asks for is no work. */
 export const isWork = (card: HoleCard): boolean => card.work !== 'keep' || card.stands !== 'ready'
+
+/** How large it is: a bit's diameter is said to be one, what is cut longer than wide is not. */
+export const sizeWords = ({ id, size }: Pick<HoleCard, 'id' | 'size'>): string =>
+  /^[\d.]+$/.test(size) && !id.startsWith('route-') ? `⌀${size}` : size

@@ -3,6 +3,7 @@ import { pt, type Point } from '../../geometry/point'
 import { contains } from '../../geometry/polygon'
 import { controlPlace } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
+import { panelOf } from '../../instrument/panel'
 import { guardOutline } from '../../instrument/guardOutline'
 import { lugParts, type Component, type Harness, type Wire } from '../model/harness'
 
@@ -14,7 +15,7 @@ export type Routes = (a: Component, b: Component) => Point[]
  * middle and through the passages into the room of the controls; jack and strings are reached from there alone. [practice]
  */
 export function routesOf(build: Build): Routes {
-  const guard = build.parts.guard ? guardOutline(build, datums(build).heelEnd) : []
+  const guard = panelOf(build).slot === 'guard' ? guardOutline(build, datums(build).heelEnd) : []
   const room = controlPlace(build, 'volume')
   const underGuard = (c: Component) => guard.length > 2 && contains(guard, c.at)
   const inRoom = (c: Component) => stands(c, room)

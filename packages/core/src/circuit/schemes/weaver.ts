@@ -1,7 +1,15 @@
 import type { Build } from '../../document/build'
 import { isSaid, traitAt, valueAt } from '../../document/read'
 import { pt } from '../../geometry/point'
-import { controlPlace, controlSaid, potSlot, type Control, type PotControl, type SwitchControl } from '../../instrument/controlPlace'
+import {
+  controlPlace,
+  controlSaid,
+  potSlot,
+  type Control,
+  type PotControl,
+  type SwitchControl,
+  jackPanel,
+} from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
 import type { PickupPlace } from '../../instrument/guardPlace'
 import { groundOf } from '../../instrument/stringGround'
@@ -188,13 +196,15 @@ export class Weaver {
       at: of.at,
       ...(of.guessed ? { guessed: true as const } : {}),
     })
+    const jackAt = jackPanel(build)
+      ? { at: controlPlace(build, 'jack'), ...(controlSaid(build, 'jack') ? {} : { guessed: true as const }) }
+      : { at: pt(d.mouth + body('jack.x', 330), body('jack.y', -100)), ...by('jack.x', 'jack.y') }
     const jack: Component = {
       is: 'jack',
       id: 'jack',
       slot: 'jack',
       label: 'jack',
-      at: pt(d.mouth + body('jack.x', 330), body('jack.y', -100)),
-      ...by('jack.x', 'jack.y'),
+      ...jackAt,
       ...(traitAt(build, 'jack', 'contacts') === 'stereo' ? { stereo: true as const } : {}),
     }
     const cases = this.components.filter((c) => c.is === 'pot' && c !== first)

@@ -1,5 +1,4 @@
 import { isVibrato } from '../../instrument/vibrato'
-import { fromEdge } from '../place'
 import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { applyChange } from '../../document/change'
@@ -7,25 +6,22 @@ import { setSize } from '../../document/changes'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
 import { overMiddle } from '../../fit/bridge/sideSetting'
 import { SWING } from '../../fit/bridge/blocks'
-import { THREAD_KEPT } from '../../fit/controls/potLimits'
 import { pt, type Point } from '../../geometry/point'
-import { CONTROL_WORDS, controlPlace, controlSaid, potSlot, potsIn, type PotControl } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
 import { risesOf } from '../../instrument/frontRise'
-import { FACE_GUARD } from '../../physics/pilot'
 import { printMm } from '../../quantity/length'
 import type { Bench } from '../bench'
 import { filled, waiting, type Base } from '../card'
 import type { Finder } from '../finder'
 import { guarded } from '../guard'
-import type { DrawnCard, Guard, Side } from '../holeCard'
+import type { DrawnCard, Guard } from '../holeCard'
 import { isThere, summed } from '../told'
 import { floorGuard, passesOf, routed, routeDrawing, ROUTER_CAUTIONS } from './router'
 
 const THICK = sizeRef('body', 'thickness')
 
 /** A cut that is already in the body: what it measures, and where it is judged. */
-function cutThere(build: Build, base: Base, own: { long: SizeRef; wide: SizeRef; deep: SizeRef }): DrawnCard {
+export function cutThere(build: Build, base: Base, own: { long: SizeRef; wide: SizeRef; deep: SizeRef }): DrawnCard {
   const [long, wide, deep] = [own.long, own.wide, own.deep].map((r) => sizeAt(build, r)?.value)
   const told = long !== undefined && wide !== undefined && deep !== undefined
   // Nothing is cut: what is not measured of it is asked for where it is judged.
@@ -54,7 +50,7 @@ interface Cut {
 }
 
 /** A cut that is to be made by router. */
-function cut(build: Build, bench: Bench, base: Base, c: Cut): DrawnCard {
+export function cut(build: Build, bench: Bench, base: Base, c: Cut): DrawnCard {
   const { pair, offset, steps } = routed(bench)
   const words = [c.long, c.wide]
     .filter((l) => l !== undefined)
@@ -159,111 +155,6 @@ export const pocketRoute: Finder = (build, bench) => {
       ),
     ],
   })
-}
-
-const CONTROL = {
-  long: sizeRef('body', 'control.length'),
-  wide: sizeRef('body', 'control.width'),
-  deep: sizeRef('body', 'control.depth'),
-}
-/** Room round a control for hands and wire, and over it for wire, mm. [practice] */
-const ROUND_CONTROL = 5
-const OVER = 4
-
-interface Housed {
-  control: PotControl
-  wide: SizeRef
-  deep: SizeRef
-}
-
-const housed = (build: Build): Housed[] =>
-  potsIn(build).map((control) => ({
-    control,
-    wide: sizeRef(potSlot(control), 'body.diameter'),
-    deep: sizeRef(potSlot(control), 'body.depth'),
-  }))
-
-/** The room for the controls: round their places, as deep as the tallest of them, its wires and a lid. */
-export const controlRoute: Finder = (build, bench) => {
-  const controls = housed(build)
-  const access = traitAt(build, 'body', 'access')
-  if (!build.parts.body || !controls.length || access === 'sound-hole') return undefined
-  const side: Side = access === 'back' ? 'back' : 'front'
-  const base: Base = {
-    id: 'route-control',
-    title: 'Control route',
-    slot: potSlot(controls[0]!.control),
-    side,
-    goesIn: 'the controls, their wires and a lid',
-    located: `the controls’ own places, ${build.parts.guard ? 'through the guard' : 'on the top'}`,
-    first: ['every control’s place marked, shafts 30 mm apart and 15 from the strings'],
-    back: 'A block of the same wood glued in, a day to dry; a larger lid hides a wall that ran away.',
-  }
-  const there = isThere(build, { slot: 'body', trait: 'routed.control' }, ...Object.values(CONTROL))
-  if (there === undefined) return waiting(build, base, [], [{ slot: 'body', trait: 'routed.control' }])
-  if (there) return cutThere(build, base, CONTROL)
-  if (access === undefined) return waiting(build, base, [], [{ slot: 'body', trait: 'access' }])
-  const slot = build.parts.guard ? 'guard' : 'body'
-  const places = controls
-    .filter((c) => !controlSaid(build, c.control))
-    .flatMap((c) => [sizeRef(slot, `${c.control}.x`), sizeRef(slot, `${c.control}.y`)])
-  const stack = ['bushing.length', 'nut.thickness', 'washer.thickness'].map((size): SizeRef => ({ slot: base.slot, size }))
-  const needed = [THICK, ...controls.flatMap((c) => [c.wide, c.deep]), ...(access === 'back' ? stack : []), ...places]
-  const missing = needed.filter((r) => !sizeAt(build, r))
-  if (missing.length) return waiting(build, base, missing)
-  const v = (r: SizeRef) => sizeAt(build, r)!
-  const spots = controls.map((c) => ({ at: controlPlace(build, c.control), r: v(c.wide).value / 2 + ROUND_CONTROL }))
-  const [x0, x1] = [Math.min(...spots.map((s) => s.at.x - s.r)), Math.max(...spots.map((s) => s.at.x + s.r))]
-  const [y0, y1] = [Math.min(...spots.map((s) => s.at.y - s.r)), Math.max(...spots.map((s) => s.at.y + s.r))]
-  const tallest = controls.map((c) => v(c.deep)).reduce((a, b) => (b.value > a.value ? b : a))
-  const thick = v(THICK)
-  const top = access === 'back' ? topLeft(stack.map((r) => v(r).value)) : undefined
-  const deep = top === undefined ? tallest.value + OVER : thick.value - top
-  const room = summed([
-    [1, { ...thick, value: deep }],
-    [-1, tallest],
-  ])
-  return cut(build, bench, base, {
-    long: x1 - x0,
-    wide: y1 - y0,
-    deep,
-    left: { value: thick.value - deep, doubt: access === 'back' ? 0.3 : thick.doubt },
-    about:
-      top === undefined
-        ? `${ROUND_CONTROL} mm round each control; the tallest is ${printMm(tallest.value, 1)} mm, and ${OVER} are for its wires.`
-        : `${ROUND_CONTROL} mm round each control; ${printMm(top, 1)} mm of top stay for the pots’ threads.`,
-    places: [pt((x0 + x1) / 2, (y0 + y1) / 2)],
-    from: spots.map(
-      (s, i) =>
-        `${CONTROL_WORDS[controls[i]!.control]}: ${fromEdge(s.at.x - datums(build).mouth, 'the pocket’s mouth')}, ${printMm(Math.abs(s.at.y), 1)} to the ${s.at.y > 0 ? 'bass' : 'treble'} side`,
-    ),
-    ...(access === 'back'
-      ? { mind: ['Measured from the back: mirror the places. Prick one pot’s middle right through first and cut from that.'] }
-      : {}),
-    after: [
-      ...(access === 'back' ? ['a ledge for the lid, as deep as the lid is thick'] : []),
-      'a passage to each pickup’s route and to the jack before anything is finished',
-    ],
-    guards: [
-      guarded(
-        'room',
-        'Room for the tallest control and its wires',
-        { value: room.value - OVER, doubt: room.doubt },
-        [
-          { upTo: -OVER, is: 'wont-go' },
-          { upTo: 0, is: 'tight' },
-          { upTo: Infinity, is: 'snug' },
-        ],
-        `The tallest is ${printMm(tallest.value, 1)} mm in ${printMm(deep, 1)} mm of depth.`,
-        'Take lower controls.',
-      ),
-    ],
-  })
-}
-
-/** How much top may stay so that a pot's nut still catches: its bushing less nut, washer and what must show, mm; the guard of a face at least. */
-function topLeft([bushing, nut, washer]: readonly number[]): number {
-  return Math.max(FACE_GUARD + 0.5, Math.floor((bushing! - nut! - washer! - THREAD_KEPT - 0.5) * 2) / 2)
 }
 
 const SPRINGS = {

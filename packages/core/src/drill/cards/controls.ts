@@ -2,44 +2,69 @@ import { isScrewedDown, switchMake } from '../../instrument/switchMake'
 import { capital } from '../../quantity/words'
 import { HOLE_OVER } from '../../instrument/holeOver'
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
-import { pt } from '../../geometry/point'
-import { CONTROL_WORDS, controlPlace, controlSaid, potSlot, potsIn, type Control, type SwitchControl } from '../../instrument/controlPlace'
+import { isSaid, sizeAt, sizeRef, traitAt } from '../../document/read'
+import {
+  CONTROL_WORDS,
+  controlPlace,
+  controlRefs,
+  controlSaid,
+  jackPanel,
+  potSlot,
+  potsIn,
+  type Control,
+  type SwitchControl,
+} from '../../instrument/controlPlace'
+import { isCarried, panelOf, type Panel } from '../../instrument/panel'
 import { opened } from '../opened'
 import type { Finder } from '../finder'
+import type { Side } from '../holeCard'
 import type { Located } from '../place'
 import { printMm } from '../../quantity/length'
 import { alongWords, fromEdge } from '../place'
 
-export const CAUTIONS = ['Eye protection; clamp plastic between scrap, it grabs and cracks.']
+const CAUTIONS = ['Eye protection; clamp plastic between scrap, it grabs and cracks.']
 
-/** Where controls sit, in the guard's own marks or on the wood. */
-export function placed(build: Build, which: readonly Control[]): Located {
-  const slot = build.parts.guard ? 'guard' : 'body'
-  const said = which.filter((c) => controlSaid(build, c))
-  const missing = which
-    .filter((c) => !controlSaid(build, c))
-    .flatMap((c): SizeRef[] => [
-      { slot, size: `${c}.x` },
-      { slot, size: `${c}.y` },
-    ])
-    .filter((ref) => !sizeAt(build, ref))
-  const words = (c: Control) => {
-    const x = sizeAt(build, { slot, size: `${c}.x` })!.value
-    const y = sizeAt(build, { slot, size: `${c}.y` })!.value
-    const along = slot === 'guard' ? fromEdge(x, 'the guard’s neck edge') : alongWords(build, x)[0]
-    return `${CONTROL_WORDS[c]}: ${along}, ${printMm(Math.abs(y), 1)} to the ${y > 0 ? 'bass' : 'treble'} side`
-  }
-  // A row whose places are known in part has none that could be counted.
-  const places = missing.length ? [] : said.map((c) => controlPlace(build, c)).map((p) => pt(p.x, p.y))
-  return { places, from: said.map(words), missing }
+const METAL =
+  'Eye protection; the plate clamped between scrap, never held by hand: a bit that catches spins it. Edges are sharp until deburred.'
+
+/** Work on a part that is drilled by itself. */
+export const cautionsOn = (panel: Panel): { cautions?: string[] } =>
+  panel.slot === 'body' ? {} : { cautions: panel.slot === 'guard' ? CAUTIONS : [METAL] }
+
+/** What a place is counted from on what carries it. */
+const alongOn = (build: Build, panel: Panel, x: number): string =>
+  panel.slot === 'guard'
+    ? fromEdge(x, 'the guard’s neck edge')
+    : panel.slot === 'control-plate'
+      ? fromEdge(x, 'the plate’s front end')
+      : alongWords(build, x)[0]!
+const acrossOn = (y: number): string =>
+  y === 0 ? 'on its middle line' : `${printMm(Math.abs(y), 1)} to the ${y > 0 ? 'bass' : 'treble'} side`
+
+/** Where controls sit, in the marks of what carries them or on the wood. */
+export function placed(build: Build, which: readonly (Control | 'jack')[]): Located {
+  const panel = panelOf(build)
+  const refs = which.map((c) => ({ c, ...controlRefs(build, c) }))
+  const marked = refs.filter(({ x, y }) => isSaid(build, x, y))
+  const missing = refs.flatMap(({ x, y }) => (isSaid(build, x, y) ? [] : [x, y])).filter((ref) => !sizeAt(build, ref))
+  const words = ({ c, x, y }: (typeof refs)[number]) =>
+    `${c === 'jack' ? c : CONTROL_WORDS[c]}: ${alongOn(build, panel, sizeAt(build, x)!.value)}, ${acrossOn(sizeAt(build, y)!.value)}`
+  // A row whose places are known in part has none that could be counted; on a plate that lies nobody knows where neither.
+  const places = missing.length || !which.every((c) => controlSaid(build, c)) ? [] : which.map((c) => controlPlace(build, c))
+  return { places, from: marked.map(words), missing }
 }
 
-/** Holes for the pots, in the guard or in the wood. */
+/** Where the hand is. */
+export const sideOf = (panel: Panel): Side => (isCarried(panel) ? SIDE[panel.slot] : 'front')
+const SIDE = { guard: 'guard', 'control-plate': 'control plate' } as const
+export const lying = (panel: Panel): string => `the ${panel.name} lying where it will lie`
+const throughOf = (panel: Panel) => ({ ref: panel.thickness, label: panel.name, role: panel.role })
+
+/** Holes for the pots, in what carries them or in the wood. */
 export const potHoles: Finder = (build, bench) => {
   const pots = potsIn(build)
-  if (!pots.length || !(build.parts.guard || build.parts.body)) return undefined
-  const guard = build.parts.guard !== undefined
+  const panel = panelOf(build)
+  if (!pots.length || !build.parts[panel.slot]) return undefined
   // One size of hole for all: the thickest bushing decides, and one that nobody read may be the thickest.
   const bushings = pots.map((p) => sizeRef(potSlot(p), 'bushing.diameter'))
   const own =
@@ -49,72 +74,104 @@ export const potHoles: Finder = (build, bench) => {
     bench,
     {
       id: 'pot-holes',
-      title: guard ? 'Pot holes in the guard' : 'Pot holes in the top',
-      slot: guard ? 'guard' : potSlot(pots[0]!),
-      side: guard ? 'guard' : 'front',
+      title: `Pot holes in the ${panel.name}`,
+      slot: isCarried(panel) ? panel.slot : potSlot(pots[0]!),
+      side: sideOf(panel),
       goesIn: 'the pots’ bushings',
-      located: guard
-        ? 'the guard’s own marks; the route’s walls below clear the pots by 2 mm'
+      located: isCarried(panel)
+        ? `the ${panel.name}’s own marks; the route’s walls below clear the pots by 2 mm`
         : 'the control route: shafts 30 mm apart and 15 from the strings',
-      first: guard ? ['the guard lying where it will lie'] : ['the control route, its floor measured'],
-      back: guard ? 'A washer wide enough, or another guard.' : 'A washer, or dowel and drill anew: it shows through a clear finish.',
+      first: isCarried(panel) ? [lying(panel)] : ['the control route, its floor measured'],
+      back: isCarried(panel)
+        ? `A washer wide enough, or another ${panel.name}.`
+        : 'A washer, or dowel and drill anew: it shows through a clear finish.',
     },
     {
-      there: { slot: guard ? 'guard' : 'body', trait: 'bored.controls' },
+      there: { slot: panel.slot, trait: 'bored.controls' },
       own,
-      hole: sizeRef(guard ? 'guard' : 'body', 'pot.hole'),
+      hole: sizeRef(panel.slot, 'pot.hole'),
       small: 0.1,
       large: 1.5,
       over: HOLE_OVER.pot,
-      through: guard
-        ? { ref: sizeRef('guard', 'thickness'), label: 'guard', role: 'plastic' }
-        : { ref: sizeRef('body', 'control.top'), label: 'top', role: 'body-wood' },
+      through: throughOf(panel),
       located: placed(build, pots),
       byNumbers: true,
-      ream: guard ? 'tapered reamer by hand, tape on the face' : 'tapered reamer by hand from both faces, tape on the face',
+      ream: isCarried(panel) ? 'tapered reamer by hand, tape on the face' : 'tapered reamer by hand from both faces, tape on the face',
       tooLarge: 'A flat washer on the face, wider than the hole.',
-      ...(guard ? { cautions: CAUTIONS } : {}),
+      ...cautionsOn(panel),
     },
   )
 }
 
-/** A toggle's or a rotary's hole, in the guard or in the wood. */
+/** A toggle's or a rotary's hole, in what carries them or in the wood. */
 export const toggleHole =
   (of: SwitchControl): Finder =>
   (build, bench) => {
     const contacts = traitAt(build, of, 'contacts')
     if (!build.parts[of] || contacts === undefined || isScrewedDown(contacts)) return undefined
-    if (!build.parts.guard && !build.parts.body) return undefined
-    const guard = build.parts.guard !== undefined
+    const panel = panelOf(build)
+    if (!build.parts[panel.slot]) return undefined
     const make = switchMake(contacts)
     return opened(
       build,
       bench,
       {
         id: of === 'switch' ? 'toggle-hole' : 'toggle-hole-2',
-        title: `${of === 'switch' ? capital(make) : `Second switch’s ${make}`} hole in the ${guard ? 'guard' : 'top'}`,
+        title: `${of === 'switch' ? capital(make) : `Second switch’s ${make}`} hole in the ${panel.name}`,
         slot: of,
-        side: guard ? 'guard' : 'front',
+        side: sideOf(panel),
         goesIn: `the ${make}’s thread`,
-        located: guard ? 'the guard’s own mark' : 'the room below it: its frame turns and clears the walls',
-        first: [guard ? 'the guard lying where it will lie' : 'the room under it and its passage'],
+        located: isCarried(panel) ? `the ${panel.name}’s own mark` : 'the room below it: its frame turns and clears the walls',
+        first: [isCarried(panel) ? lying(panel) : 'the room under it and its passage'],
         back: 'A ring washer hides little; dowel and drill anew shows through a clear finish.',
       },
       {
-        there: { slot: guard ? 'guard' : 'body', trait: of === 'switch' ? 'bored.toggle' : 'bored.toggle-2' },
+        there: { slot: panel.slot, trait: of === 'switch' ? 'bored.toggle' : 'bored.toggle-2' },
         own: sizeRef(of, 'thread.diameter'),
-        hole: sizeRef(guard ? 'guard' : 'body', `${of}.hole`),
+        hole: sizeRef(panel.slot, `${of}.hole`),
         small: 0.1,
         large: 1.5,
         over: HOLE_OVER.toggle,
-        through: guard
-          ? { ref: sizeRef('guard', 'thickness'), label: 'guard', role: 'plastic' }
-          : { ref: sizeRef('body', 'control.top'), label: 'top', role: 'body-wood' },
+        through: throughOf(panel),
         located: placed(build, [of]),
         byNumbers: true,
         ream: 'step bit or reamer by hand, tape on the face',
         tooLarge: 'Its ring washer, wider than the hole.',
-        ...(guard ? { cautions: CAUTIONS } : {}),
+        ...cautionsOn(panel),
       },
     )
   }
+
+/** The jack's hole beside the controls, in what carries them. */
+export const jackHole: Finder = (build, bench) => {
+  const panel = jackPanel(build)
+  if (!panel) return undefined
+  return opened(
+    build,
+    bench,
+    {
+      id: 'jack-hole',
+      title: `Jack hole in the ${panel.name}`,
+      slot: 'jack',
+      side: sideOf(panel),
+      goesIn: 'the jack’s thread, from behind',
+      located: `the ${panel.name}’s own mark; the plug goes straight down into the route below`,
+      first: [lying(panel)],
+      back: `A flat washer wider than the hole on either face, or another ${panel.name}.`,
+    },
+    {
+      there: { slot: panel.slot, trait: 'bored.jack' },
+      own: sizeRef('jack', 'bore'),
+      hole: sizeRef(panel.slot, 'jack.hole'),
+      small: 0.1,
+      large: 1,
+      over: HOLE_OVER.jack,
+      through: throughOf(panel),
+      located: placed(build, ['jack']),
+      byNumbers: true,
+      ream: 'tapered reamer by hand, tape on the face',
+      tooLarge: 'A flat washer wider than the hole on either face.',
+      ...cautionsOn(panel),
+    },
+  )
+}

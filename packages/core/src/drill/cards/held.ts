@@ -6,6 +6,8 @@ import type { PickupPlace } from '../../instrument/guardPlace'
 import { underCavities } from '../../fit/pickups/heightScrews'
 import { printMm } from '../../quantity/length'
 import type { Finder } from '../finder'
+import { SCREW_WOOD, woodAtScrews } from '../../instrument/plateScrews'
+import { doubtOf, likelyOf, ofSize, propagate } from '../../quantity/distribution'
 import { guarded, unread, untellable } from '../guard'
 import type { Guard } from '../holeCard'
 import { screwed } from '../screwed'
@@ -139,6 +141,73 @@ export const guardScrews: Finder = (build, bench) => {
       ],
     },
   )
+}
+
+/** The control plate's screws, into the wood at either end of the control route. */
+export const plateScrews: Finder = (build, bench) => {
+  if (!build.parts['control-plate'] || !build.parts.body) return undefined
+  const there = { slot: 'body', trait: 'bored.plate' } as const
+  return screwed(
+    build,
+    bench,
+    {
+      id: 'plate-screws',
+      title: 'Control plate’s screws',
+      slot: 'control-plate',
+      side: 'front',
+      byPart: true,
+      goesIn: 'small screws at its ends',
+      located: 'the plate itself, laid over its route with every control in it',
+      first: [
+        'the control route, and the passages out of it',
+        'the controls in the plate: it lies down by itself and nothing touches a wall',
+      ],
+      back: 'A sliver of hardwood and glue, an hour, drilled anew; the plate hides it.',
+    },
+    {
+      work: workOf(build, there),
+      there,
+      length: sizeRef('control-plate', 'screw.length'),
+      root: sizeRef('control-plate', 'screw.root'),
+      thread: sizeRef('control-plate', 'screw.thread'),
+      through: [[1, sizeRef('control-plate', 'thickness')]],
+      held: { label: 'plate', role: 'metal' },
+      wood: { terms: [[1, sizeRef('body', 'thickness')]], face: 'the body’s back' },
+      woodOf: 'body',
+      located: { ...BY_PART, from: ['the plate’s own holes'] },
+      over: 'the plate laid on over its route',
+      guards: [...plateToRoute(build), ...solid(build)],
+      mind: ['Nothing under it: lift it and look for wires and passages where each hole comes.'],
+    },
+  )
+}
+
+/** Its outer screws stand in the wood beyond the route's ends, not in their edge. */
+function plateToRoute(build: Build): Guard[] {
+  const refs = [...SCREW_WOOD, sizeRef('control-plate', 'screw.thread')]
+  const sizes = refs.map((r) => sizeAt(build, r))
+  if (sizes.some((s) => !s)) return [unread(build, 'route', 'Wood to the control route', refs)]
+  const wood = propagate(
+    (values) => woodAtScrews(values) - values.at(-1)! / 2,
+    sizes.map((s) => ofSize(s!)),
+  )
+  const mean = likelyOf(wood)
+  return [
+    guarded(
+      'route',
+      'Wood to the control route',
+      { value: mean, doubt: doubtOf(wood) },
+      [
+        { upTo: 0, is: 'wont-go' },
+        { upTo: 1.5, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      mean <= 0
+        ? 'A hole of the plate lies over the route: that screw has no wood under it.'
+        : `${printMm(mean, 1)} mm of wood between the nearer hole and the route’s end.`,
+      'Move the plate while no hole is drilled, or glue a block into the route’s end.',
+    ),
+  ]
 }
 
 /** No screw of the guard stands in a route's edge. */

@@ -3,6 +3,7 @@ import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
 import { crosses } from '../../geometry/box'
 import { pt, type Point } from '../../geometry/point'
+import { isBesideControls } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
 import { printMm } from '../../quantity/length'
 import { bitWords, boreBit, methodFor } from '../bench'
@@ -159,7 +160,7 @@ export function onTheWay(build: Build, from: Point, to: Point): Guard[] {
 
 /** The passage from the jack's bore to the controls, where the bore does not reach them. */
 export const jackPassage: Finder = (build, bench) => {
-  if (!build.parts.body || !build.parts.jack) return undefined
+  if (!build.parts.body || !build.parts.jack || isBesideControls(build)) return undefined
   const base: Base = {
     id: 'jack-passage',
     byPart: true,

@@ -1,9 +1,10 @@
 import { besideBore, SCREW_WOOD } from '../../fit/controls/jackPlate'
 import { heldByPlate } from '../../fit/controls/jackInBore'
+import { isBesideControls } from '../../instrument/controlPlace'
 import { HOLE_OVER } from '../../instrument/holeOver'
 import { capital } from '../../quantity/words'
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt } from '../../document/read'
+import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
 import type { Point } from '../../geometry/point'
 import { nearestOnEdge } from '../../geometry/polygon'
 import { datums } from '../../instrument/datums'
@@ -181,65 +182,73 @@ function jackPlace(build: Build): OnRim {
 
 /** The jack's bore in the rim. */
 export const jackBore: Finder = (build, bench) => {
-  if (!build.parts.jack || !build.parts.body) return undefined
+  if (!build.parts.jack || !build.parts.body || isBesideControls(build)) return undefined
   const located = jackPlace(build)
   const cup = sizeAt(build, sizeRef('jack-plate', 'cup.diameter')) !== undefined
-  if (heldByPlate(build, (of) => traitAt(of, 'jack', 'held')) && !cup) return undefined
+  const under = heldByPlate(build, (of) => traitAt(of, 'jack', 'held')) && !cup
+  const hole = sizeRef('body', 'jack.bore')
+  const there = { slot: 'body', trait: 'bored.jack' } as const
+  // Whether a bore that is there takes the whole jack, and its plate covers it, is judged where the plate is.
+  if (under && isThere(build, there, hole)) return undefined
+  const wide = cup || under
   return opened(
     build,
     bench,
     {
       id: 'jack-bore',
-      title: cup ? 'Bore for the jack’s cup' : 'Jack bore in the rim',
+      title: cup ? 'Bore for the jack’s cup' : under ? 'Bore for the jack, under its plate' : 'Jack bore in the rim',
       slot: 'jack',
       side: 'rim',
-      goesIn: cup ? 'the cup' : 'the jack’s thread, from inside',
+      goesIn: cup ? 'the cup' : under ? 'the whole jack, held by its plate' : 'the jack’s thread, from inside',
       located: 'the control route: the bore comes out in its middle',
       first: ['the control route', 'a wire passage, where the bore does not reach the route'],
       back: 'A larger cup or an oval plate covers it.',
     },
     {
-      there: { slot: 'body', trait: 'bored.jack' },
-      own: cup ? sizeRef('jack-plate', 'cup.diameter') : sizeRef('jack', 'bore'),
-      hole: sizeRef('body', 'jack.bore'),
+      there,
+      own: cup ? sizeRef('jack-plate', 'cup.diameter') : under ? sizeRef('jack', 'width') : sizeRef('jack', 'bore'),
+      hole,
       small: 0,
       large: cup ? 0.6 : 1.5,
-      over: cup ? HOLE_OVER.cup : HOLE_OVER.jack,
+      over: cup ? HOLE_OVER.cup : under ? HOLE_OVER.entry : HOLE_OVER.jack,
       through: { ref: sizeRef('body', 'jack.depth'), label: 'rim', role: 'body-wood' },
       located,
       byNumbers: true,
       ream: 'step bit or reamer, the rim taped; a plug in the bore keeps it on centre',
       oneSided: 'From outside alone a reamer leaves a cone, narrow within: go on until the thread turns freely all the way.',
       tooLarge: cup ? 'A cup of that size.' : 'An oval plate over it holds the jack.',
-      guards: cup ? [besideCup(build)] : [],
+      guards: wide ? besideWide(build, cup ? sizeRef('jack-plate', 'cup.diameter') : sizeRef('jack', 'width'), cup) : [],
       mind: located.angles,
     },
   )
 }
 
-/** A cup's bore leaves its plate's screws wood to bite. */
-function besideCup(build: Build): Guard {
-  const refs = [sizeRef('jack-plate', 'screw.spread'), sizeRef('jack-plate', 'cup.diameter')]
-  const [spread, cup] = refs.map((r) => sizeAt(build, r))
-  if (!spread || !cup) return unread(build, 'plate', 'Wood to the plate’s screws', refs)
-  const wood = besideBore(spread.value, cup.value + HOLE_OVER.cup)
-  return guarded(
-    'plate',
-    'Wood to the plate’s screws',
-    { value: wood - SCREW_WOOD, doubt: Math.hypot(spread.doubt, cup.doubt) / 2 },
-    [
-      { upTo: -SCREW_WOOD, is: 'wont-go' },
-      { upTo: 0, is: 'tight' },
-      { upTo: Infinity, is: 'snug' },
-    ],
-    `${printMm(Math.max(0, wood), 1)} mm of wood would stand between a bore for the cup and each screw of its plate.`,
-    'Take a plate whose screws stand further apart, or a narrower cup.',
-  )
+/** A wide bore leaves its plate's screws wood to bite; of a plate that is not chosen yet nothing is known. */
+function besideWide(build: Build, wide: SizeRef, cup: boolean): Guard[] {
+  if (!build.parts['jack-plate']) return []
+  const refs = [sizeRef('jack-plate', 'screw.spread'), wide]
+  const [spread, own] = refs.map((r) => sizeAt(build, r))
+  if (!spread || !own) return [unread(build, 'plate', 'Wood to the plate’s screws', refs)]
+  const wood = besideBore(spread.value, own.value + (cup ? HOLE_OVER.cup : HOLE_OVER.entry))
+  return [
+    guarded(
+      'plate',
+      'Wood to the plate’s screws',
+      { value: wood - SCREW_WOOD, doubt: Math.hypot(spread.doubt, own.doubt) / 2 },
+      [
+        { upTo: -SCREW_WOOD, is: 'wont-go' },
+        { upTo: 0, is: 'tight' },
+        { upTo: Infinity, is: 'snug' },
+      ],
+      `${printMm(Math.max(0, wood), 1)} mm of wood would stand between a bore for the ${cup ? 'cup' : 'jack'} and each screw of its plate.`,
+      `Take a plate whose screws stand further apart, or a narrower ${cup ? 'cup' : 'jack'}.`,
+    ),
+  ]
 }
 
 /** Screws of a jack plate, marked through it. */
 export const jackPlateScrews: Finder = (build, bench) => {
-  if (!build.parts['jack-plate'] || !build.parts.body) return undefined
+  if (!build.parts['jack-plate'] || !build.parts.body || isBesideControls(build)) return undefined
   const there = { slot: 'body', trait: 'bored.jackPlate' } as const
   const known = isThere(build, there)
   return screwed(

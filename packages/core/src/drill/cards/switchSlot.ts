@@ -4,38 +4,40 @@ import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { CONTROL_WORDS, type SwitchControl } from '../../instrument/controlPlace'
+import { isCarried, panelOf } from '../../instrument/panel'
 import { isScrewedDown, switchMake } from '../../instrument/switchMake'
 import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
 import { filled, waiting, type Base } from '../card'
 import type { Finder } from '../finder'
 import { isThere } from '../told'
-import { CAUTIONS, placed } from './controls'
+import { cautionsOn, lying, placed, sideOf } from './controls'
 
 /** Over the lever's swing, so that it never strikes the slot's ends, mm. [practice] */
 const OVER_SWING = 1
 
-/** The slot a lever or a slide moves in and the two holes its frame is screwed through, in the guard or in the wood. */
+/** The slot a lever or a slide moves in and the two holes its frame is screwed through, in what carries it or in the wood. */
 export const switchSlot =
   (of: SwitchControl): Finder =>
   (build) => {
     const contacts = traitAt(build, of, 'contacts')
     if (!build.parts[of] || contacts === undefined || !isScrewedDown(contacts)) return undefined
-    if (!build.parts.guard && !build.parts.body) return undefined
-    const guard = build.parts.guard !== undefined
+    const panel = panelOf(build)
+    const carried = isCarried(panel)
+    if (!build.parts[panel.slot]) return undefined
     const make = switchMake(contacts)
     const base: Base = {
       id: of === 'switch' ? 'switch-slot' : 'switch-slot-2',
-      title: `Slot for the ${CONTROL_WORDS[of]}, in the ${guard ? 'guard' : 'top'}`,
+      title: `Slot for the ${CONTROL_WORDS[of]}, in the ${panel.name}`,
       slot: of,
-      side: guard ? 'guard' : 'front',
+      side: sideOf(panel),
       goesIn: `the ${make}, and the two screws that hold its frame`,
-      located: guard ? 'the guard’s own mark' : 'the room below it: the whole frame has to pass into it',
-      first: [guard ? 'the guard lying where it will lie' : 'the control route, and the room in it for the whole frame'],
-      back: guard ? 'A plate of the same plastic over it, or another guard.' : 'A metal plate with a slot of its own hides it.',
+      located: carried ? `the ${panel.name}’s own mark` : 'the room below it: the whole frame has to pass into it',
+      first: [carried ? lying(panel) : 'the control route, and the room in it for the whole frame'],
+      back: carried ? `A plate of the same stuff over it, or another ${panel.name}.` : 'A metal plate with a slot of its own hides it.',
     }
-    const there = { slot: guard ? 'guard' : 'body', trait: of === 'switch' ? 'bored.slot' : 'bored.slot-2' } as const
-    const stands = isThere(build, there, ...(guard ? [sizeRef('guard', `${of}.slot`), sizeRef('guard', `${of}.screws`)] : []))
+    const there = { slot: panel.slot, trait: of === 'switch' ? 'bored.slot' : 'bored.slot-2' } as const
+    const stands = isThere(build, there, ...(carried ? [sizeRef(panel.slot, `${of}.slot`), sizeRef(panel.slot, `${of}.screws`)] : []))
     if (stands === undefined) return waiting(build, base, [], [there])
     if (stands)
       return filled(build, base, {
@@ -66,7 +68,7 @@ export const switchSlot =
       size: `${printMm(long, 1)} long`,
       with: 'drill, flat file or fret saw',
       mind: [`The blade’s width is measured, not supposed: the slot may not be wider than its cap.`],
-      ...(guard ? { cautions: CAUTIONS } : {}),
+      ...cautionsOn(panel),
       draw: () => slotDrawing(build, of),
     })
   }
@@ -79,7 +81,7 @@ function slotDrawing(build: Build, of: SwitchControl) {
     `Slot for the ${CONTROL_WORDS[of]}`,
     'from the front, true proportion',
     [
-      { mark: 'area', role: build.parts.guard ? 'plastic' : 'body-wood', points: panel },
+      { mark: 'area', role: panelOf(build).role, points: panel },
       { mark: 'area', role: 'cavity', points: rectangle(-long / 2, -1.5, long / 2, 1.5) },
       { mark: 'circle', role: 'cavity', at: pt(-apart / 2, 0), r: 1.7 },
       { mark: 'circle', role: 'cavity', at: pt(apart / 2, 0), r: 1.7 },

@@ -1,13 +1,12 @@
-import { CONTROL_WORDS, potsIn } from '../../instrument/controlPlace'
 import type { Build } from '../../document/build'
 import { sizeAt } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { PLACES } from '../../instrument/guardPlace'
 import { outlinePoints } from '../../instrument/outline'
-import { printMm } from '../../quantity/length'
+import { panelOf } from '../../instrument/panel'
 import type { Bench } from '../bench'
-import { holeCards } from '../holes'
-import { type Shape, closed, hole, line, roundedBox } from './template'
+import { controlMarks } from './controlMarks'
+import { type Shape, closed, line, roundedBox } from './template'
 import { type Made, TITLES } from './titles'
 
 /** The guard in its own frame: its neck edge at 0. */
@@ -22,13 +21,7 @@ export function guardTemplate(build: Build, bench: Bench): Made | undefined {
     const y = size(`opening.${p}.side`) ?? 0
     return [closed(roundedBox({ x: c - l / 2, y: y - w / 2, width: l, height: w }, size(`opening.${p}.radius`) ?? 2), 'cut')]
   })
-  const card = holeCards(build, bench).find((c) => c.id === 'pot-holes')
-  const pots = potsIn(build).flatMap((n): Shape[] => {
-    const [x, y] = [size(`${n}.x`), size(`${n}.y`)]
-    return x === undefined || y === undefined || card?.bit === undefined
-      ? []
-      : hole(pt(x, y), card.bit, `${CONTROL_WORDS[n]}, ${printMm(card.bit, 1)} mm`)
-  })
+  const pots = panelOf(build).slot === 'guard' ? controlMarks(build, bench) : []
   return {
     title: TITLES.guard,
     seen: 'front',

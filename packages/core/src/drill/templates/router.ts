@@ -34,7 +34,9 @@ export function routeTemplate(build: Build, bench: Bench, place: PickupPlace): M
 export function controlTemplate(build: Build, bench: Bench): Made | undefined {
   const hollow = hollowsOf(build).find((h) => h.id === 'control')
   const pair = routerPair(bench.bushings, bench.routerBits)
-  return hollow && pair && bushingTemplate('route-control', pair, { l: hollow.box.width, w: hollow.box.height }, undefined, hollow.face)
+  const [l, w] = (['length', 'width'] as const).map((s) => sizeAt(build, { slot: 'body', size: `control.${s}` })?.value)
+  if (!hollow || !pair || l === undefined || w === undefined) return undefined
+  return bushingTemplate('route-control', pair, { l, w }, undefined, hollow.face)
 }
 
 /** An opening so much larger than its cut that a bushing runs in it. */

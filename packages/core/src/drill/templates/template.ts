@@ -33,6 +33,7 @@ export const TEMPLATE_IDS = [
   'head-back',
   'practice',
   'guard',
+  'control-plate',
   'ferrules',
   'route-neck',
   'route-middle',

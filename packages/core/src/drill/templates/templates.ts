@@ -5,6 +5,7 @@ import { type Bench, USUAL_BENCH } from '../bench'
 import { withoutGuesses } from '../told'
 import { body } from './body'
 import { guardTemplate } from './guard'
+import { plateTemplate } from './controlPlate'
 import { head, practice } from './head'
 import { controlTemplate, routeTemplate } from './router'
 import { cover, ferruleRow, shim } from './small'
@@ -36,6 +37,7 @@ const WAITS: Record<TemplateId, string> = {
   'head-back': 'the headstock’s outline',
   practice: 'the tuners’ row and their bores',
   guard: 'the guard’s outline',
+  'control-plate': 'the control plate’s length and width',
   ferrules: 'the ferrules’ diameter and the string spacing',
   'route-neck': 'the pickup’s cover and its middle on the body',
   'route-middle': 'the pickup’s cover and its middle on the body',
@@ -54,6 +56,7 @@ const EXISTS: Record<TemplateId, (b: Build) => boolean> = {
   'head-back': has('neck'),
   practice: (b) => has('neck')(b) && has('tuners')(b),
   guard: has('guard'),
+  'control-plate': has('control-plate'),
   ferrules: has('ferrules'),
   'route-neck': has('pickup-neck'),
   'route-middle': has('pickup-middle'),
@@ -70,6 +73,7 @@ const MAKERS: Record<TemplateId, Maker> = {
   'head-back': (b, bench) => head(b, bench, 'head back'),
   practice,
   guard: guardTemplate,
+  'control-plate': plateTemplate,
   ferrules: ferruleRow,
   'route-neck': (b, bench) => routeTemplate(b, bench, 'neck'),
   'route-middle': (b, bench) => routeTemplate(b, bench, 'middle'),

@@ -9,6 +9,7 @@ export const TITLES: Record<TemplateId, string> = {
   'head-back': 'Headstock, back',
   practice: 'Practice piece for the tuners',
   guard: 'Pickguard',
+  'control-plate': 'Control plate',
   ferrules: 'Row of ferrules',
   'route-neck': 'Router template, neck pickup',
   'route-middle': 'Router template, middle pickup',

@@ -1,25 +1,31 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, sizesFor } from '../../document/read'
+import { sizeAt, sizeRef, valueAt, type SizeRef } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
 import { framed, nothingYet } from '../../drawing/sections'
 import { pt, type Point } from '../../geometry/point'
-import { controlPlace, potSlot, potsIn, type PotControl } from '../../instrument/controlPlace'
+import { controlPlace, controlRefs, potSlot, potsIn, type PotControl } from '../../instrument/controlPlace'
+import { isCarried, panelOf } from '../../instrument/panel'
+import { onBody, PLATE_PLACE, poseFrom } from '../../instrument/platePlace'
 import { judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
 import { sizeIn, sizesIn } from '../../judge/known'
 import { likelyOf, linear, ofSize, propagate, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { panelOf } from './potPanel'
 
 /** Knob to knob and knob to string, mm: closer than this hands get in each other's way. [practice] */
 const KNOB_TO_KNOB = 30
 const KNOB_TO_STRING = 15
 
 const spreadRef = sizeRef('bridge', 'spread')
-/** Where a pot's shaft comes through the guard, or through the top where there is none. */
-const shaftOf = (build: Build, control: PotControl) => {
-  const { slot } = panelOf(build)
-  return { x: sizeRef(slot, `${control}.x`), y: sizeRef(slot, `${control}.y`) }
+/** Where a pot's shaft stands on the instrument: its own two sizes, and after them where the plate lies that carries it. */
+const shaftOf = (build: Build, control: PotControl): readonly SizeRef[] => {
+  const { x, y } = controlRefs(build, control)
+  return panelOf(build).slot === 'control-plate' ? [x, y, ...PLATE_PLACE] : [x, y]
+}
+/** @param values of the sizes above, in their order */
+function standsAt([x, y, ...plate]: readonly number[]): Point {
+  const at = pt(x!, y!)
+  return plate.length ? onBody(poseFrom(...(plate as [number, number, number, number])), at) : at
 }
 
 /** Of all pots the two that stand nearest to each other. */
@@ -92,10 +98,10 @@ const SMALLEST = 10
 
 const TITLE = 'Controls and the outer string, from above'
 function reachDrawing(build: Build): Drawing {
-  const told = potsIn(build).map((control) => ({ control, have: sizesFor(build, shaftOf(build, control)) }))
+  const told = potsIn(build).map((control) => ({ control, have: shaftOf(build, control).map((ref) => valueAt(build, ref)) }))
   const spread = sizeAt(build, spreadRef)
-  if (!spread || told.some((t) => t.have.missing.length)) return nothingYet(TITLE)
-  const pots = told.map(({ control, have: { have } }) => ({ control, at: pt(have.x.value, have.y.value) }))
+  if (!spread || told.some((t) => t.have.includes(undefined))) return nothingYet(TITLE)
+  const pots = told.map(({ control, have }) => ({ control, at: standsAt(have as number[]) }))
   const [v, ends] = [pots.find((p) => p.control === 'volume')!.at, pots.map((p) => p.at.x)]
   const [{ at: a }, { at: b }] = nearest(pots)
   const y = -spread.value / 2
@@ -112,16 +118,18 @@ function reachDrawing(build: Build): Drawing {
 }
 
 function distances(build: Build): Question[] {
-  const inGuard = panelOf(build).slot === 'guard'
+  const panel = panelOf(build)
   const pots = potsIn(build).map((control) => {
-    const { x, y } = sizesIn(build, shaftOf(build, control))
+    const { x, y } = sizesIn(build, controlRefs(build, control))
     return { control, x, y, at: pt(x.value, y.value) }
   })
   const pair = nearest(pots)
   const [one, other] = pair
   const apart = propagate(([a, b, c, e]) => Math.hypot(a! - c!, b! - e!), [ofSize(one.x), ofSize(one.y), ofSize(other.x), ofSize(other.y)])
-  const volume = pots.find((p) => p.control === 'volume')!
-  const string = propagate(([y, s]) => Math.abs(y!) - s! / 2, [ofSize(volume.y), ofSize(sizeIn(build, spreadRef))])
+  const string = propagate(
+    ([s, ...place]) => Math.abs(standsAt(place).y) - s! / 2,
+    [spreadRef, ...shaftOf(build, 'volume')].map((ref) => ofSize(sizeIn(build, ref))),
+  )
   const near = (id: string, label: string, what: typeof apart, least: number, says: string): Question => ({
     id,
     label,
@@ -143,11 +151,11 @@ function distances(build: Build): Question[] {
         : [
             {
               id: `move-${id}`,
-              job: inGuard
-                ? 'Move the hole in a new guard, or take smaller knobs.'
+              job: isCarried(panel)
+                ? `Move the hole in a new ${panel.name}, or take smaller knobs.`
                 : 'Mark it further away while the top is not drilled, or take smaller knobs.',
               how: 'Hold the guitar and mark where the hand falls before drilling.',
-              gives: panelOf(build).slot,
+              gives: isCarried(panel) ? panel.name : 'body',
               tools: ['pencil'],
             },
           ],

@@ -259,7 +259,7 @@ describe('switch screws, toggles, plug', () => {
         joint: 'switch',
         check: 'thread',
         verdict: 'wont-go',
-        job: 'Take a toggle with 6 mm of thread, or rout the top thinner from inside.',
+        job: 'Take a toggle with 6 mm of thread.',
         sizes: { 'switch/thread.length': 4 },
         says: /too short/,
       },

@@ -6,6 +6,7 @@ import { framed } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { controlPlace } from '../../instrument/controlPlace'
 import { PLACES as GUARD_PLACES } from '../../instrument/guardPlace'
+import { isCarried, panelOf } from '../../instrument/panel'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { Question, JudgedJoint } from '../../judge/joint'
 import { gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
@@ -57,7 +58,7 @@ export function harnessJoint(build: Build): JudgedJoint {
 
 function pitch(build: Build): Question {
   const have = sizesIn(build, refs)
-  const slot = build.parts.guard ? 'guard' : 'body'
+  const { slot } = panelOf(build)
   const rigid = traitIn(build, 'harness', 'frame') === 'rigid'
   const places = PLACES.map((size) => ofSize(sizeIn(build, { slot, size })))
   const holes = apart(build)
@@ -102,8 +103,8 @@ function pitch(build: Build): Question {
 
 /** Its bushings against the holes they go through. */
 function bushings(build: Build): Question[] {
-  const slot = build.parts.guard ? 'guard' : 'body'
-  const refs = { bush: sizeRef('harness', 'bushing.diameter'), hole: { slot, size: 'pot.hole' } as const }
+  const panel = panelOf(build)
+  const refs = { bush: sizeRef('harness', 'bushing.diameter'), hole: sizeRef(panel.slot, 'pot.hole') }
   const bush = sizeIn(build, refs.bush)
   const hole = sizeIn(build, refs.hole)
   const c = gapOf([
@@ -128,7 +129,7 @@ function bushings(build: Build): Question[] {
                 id: 'ream-for-harness',
                 job: `Ream the holes to ${printMm(bush.value + HOLE_OVER.pot)} mm.`,
                 how: 'From both faces; a tapered reamer from one side leaves a cone.',
-                gives: slot,
+                gives: isCarried(panel) ? panel.name : 'body',
                 tools: ['tapered reamer'],
                 plan: { ...refs.hole, delta: HOLE_OVER.pot - likelyOf(c), doubt: 0.05 },
               },

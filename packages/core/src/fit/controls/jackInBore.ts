@@ -5,16 +5,20 @@ import { boreSection } from '../../drawing/sections'
 import { filmOn } from '../../finish/film'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
+import { isBesideControls, jackPanel } from '../../instrument/controlPlace'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { Question, JudgedJoint } from '../../judge/joint'
 import { drawnAt, gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
-import { likelyOf, linear } from '../../quantity/distribution'
+import { likelyOf, linear, normal } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
+import { jackInPanelJoint } from './jackInPanel'
 
 const refs = { hole: sizeRef('body', 'jack.bore'), thread: sizeRef('jack', 'bore') }
 
 /** The jack: its hole, and whether it can pass the wire's way once it is soldered on. */
 export const jackJoint = (build: Build): JudgedJoint => {
+  const panel = jackPanel(build)
+  if (panel) return jackInPanelJoint(build, panel)
   const plated = build.parts['jack-plate'] !== undefined
   return judged(build, {
     id: 'jack',
@@ -38,9 +42,22 @@ export const jackJoint = (build: Build): JudgedJoint => {
         ...(plated ? { pressed: Infinity } : {}),
       }),
     ),
-    asks: [inBore, throughPassage, plugDepth],
+    asks: isBesideControls(build) ? [nothingCarries] : [inBore, throughPassage, plugDepth],
   })
 }
+
+/** It sits in a guard or a plate, and there is none. */
+const nothingCarries = (): Question => ({
+  id: 'carried',
+  label: 'What it sits in',
+  clearance: normal(0, 1),
+  bands: [
+    { upTo: 0, is: 'wont-go' },
+    { upTo: Infinity, is: 'snug' },
+  ],
+  lacks: 'the guard or plate it sits in',
+  says: () => '',
+})
 
 /** A bore this much over the thread leaves a jack's nut nothing to bear on, mm. [practice] */
 const HELD = 1

@@ -1,9 +1,8 @@
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { boreSection } from '../../drawing/sections'
-import { pt } from '../../geometry/point'
-import { CONTROL_WORDS, POTS, potSlot, potsIn, type PotControl } from '../../instrument/controlPlace'
-import { datums } from '../../instrument/datums'
+import { pt, type Point } from '../../geometry/point'
+import { CONTROL_WORDS, controlPlace, POTS, potSlot, potsIn, type PotControl } from '../../instrument/controlPlace'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
 import { drawnAt, gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
@@ -16,13 +15,16 @@ const EASY = 0.05
 
 const refs = { bore: sizeRef('knobs', 'bore'), shaft: sizeRef('pot-volume', 'shaft.diameter') }
 
+/** A little beside the shaft, so that the peg does not cover its pot's. */
+const beside = ({ x, y }: Point): Point => pt(x - 14, y + 14)
+
 /** Knobs on their shafts: bore against shaft, and grip against kind of shaft. */
 export const knobJoint = (build: Build): JudgedJoint =>
   judged(build, {
     id: 'knobs',
     title: 'Knobs on their shafts',
     slots: ['knobs', ...potsIn(build).map(potSlot)],
-    at: pt(datums(build).heelEnd + drawnAt(build, sizeRef('guard', 'volume.x')) - 14, drawnAt(build, sizeRef('guard', 'volume.y')) + 14),
+    at: beside(controlPlace(build, 'volume')),
     draw: drawnOnceKnown(build, 'Shaft in its knob', refs, (have) =>
       boreSection({
         title: 'Shaft in its knob',

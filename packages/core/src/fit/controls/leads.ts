@@ -2,11 +2,13 @@ import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, type SizeRef } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
-import { pt } from '../../geometry/point'
+import { pt, type Point } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { PLACES } from '../../instrument/guardPlace'
-import { leadRun, leadRuns, openedBy, type LeadRun } from '../../instrument/leads'
+import { whileOpen, leadRun, leadRuns, openedBy, type LeadRun } from '../../instrument/leads'
 import { outlinePoints } from '../../instrument/outline'
+import { panelOf } from '../../instrument/panel'
+import { platePoints } from '../../instrument/platePlace'
 import { judged } from '../../judge/assemble'
 import type { Question, DetailTable, JudgedJoint } from '../../judge/joint'
 import { sizeIn } from '../../judge/known'
@@ -21,6 +23,7 @@ const RUN_DOUBT = 20
 
 const OPEN_WORDS = {
   guard: 'with the guard turned over beside the body',
+  plate: 'with the control plate turned over beside its route',
   'sound-hole': 'with the harness lying outside the sound hole',
   'in-place': 'with the controls in their cavity',
 } as const
@@ -116,15 +119,23 @@ function reach(build: Build, id: LeadRun['id']): Question[] {
   ]
 }
 
+/** Outline of what carries the controls, where it lies; nothing where nobody has said, or the wood itself carries them. */
+function carrierPoints(build: Build, heelEnd: number): Point[] {
+  const { slot } = panelOf(build)
+  if (slot === 'control-plate') return platePoints(build) ?? []
+  return slot === 'guard' ? outlinePoints(build.parts.guard?.outline ?? []).map((p) => pt(p.x + heelEnd, p.y)) : []
+}
+
 /** The runs from above, where the controls lie open and where they sit. */
 function leadsDrawing(build: Build) {
   const open = openedBy(build)
   const runs = leadRuns(build)
   const { heelEnd } = datums(build)
-  const guard = outlinePoints(build.parts.guard?.outline ?? []).map((p) => pt(p.x + heelEnd, p.y))
-  const turnedOver = open.way === 'guard' ? guard.map((p) => pt(p.x, 2 * open.edge - p.y)) : []
+  const carrier = carrierPoints(build, heelEnd)
+  const turnedOver = open.way === 'guard' || open.way === 'plate' ? carrier.map((p) => whileOpen(open, p)) : []
+  const { role } = panelOf(build)
   const marks: Mark[] = [
-    ...[turnedOver, guard].filter((g) => g.length).map((points, i): Mark => ({ mark: 'area', role: 'plastic', points, dashed: i === 0 })),
+    ...[turnedOver, carrier].filter((g) => g.length).map((points, i): Mark => ({ mark: 'area', role, points, dashed: i === 0 })),
     ...runs.flatMap((r): Mark[] => [
       { mark: 'line', role: r.id === 'ground' ? 'ground' : 'hot', points: [r.from, r.to] },
       { mark: 'circle', role: 'metal', at: r.to, r: 4 },
@@ -140,10 +151,11 @@ function leadsDrawing(build: Build) {
   const [first] = runs
   if (first) {
     marks.push({ mark: 'circle', role: 'metal', at: first.from, r: 12 })
-    if (open.way === 'guard') {
-      const over = pt(first.from.x, 2 * open.edge - first.from.y)
+    if (open.way === 'guard' || open.way === 'plate') {
+      const over = whileOpen(open, first.from)
+      const hinge = open.way === 'plate' ? [...open.edge] : [-90, 90].map((dx) => pt(first.from.x + dx, open.edge))
       marks.push(
-        { mark: 'line', role: 'guide', dashed: true, points: [pt(first.from.x - 90, open.edge), pt(first.from.x + 90, open.edge)] },
+        { mark: 'line', role: 'guide', dashed: true, points: hinge },
         { mark: 'circle', role: 'metal', at: over, r: 12, dashed: true },
         { mark: 'line', role: 'hot', dashed: true, points: [over, first.to] },
       )
@@ -152,7 +164,9 @@ function leadsDrawing(build: Build) {
   }
   return framed(
     'Leads from above, in place and opened',
-    open.way === 'guard' ? `dashed: turned over on its ${open.side} edge` : 'true proportion · dashed: while soldering',
+    open.way === 'guard' || open.way === 'plate'
+      ? `dashed: turned over on its ${open.side} edge`
+      : 'true proportion · dashed: while soldering',
     marks,
     runs.map((r) => ({ label: r.label, value: `${printMm(r.cut, 0)} mm to cut` })),
     0.06,

@@ -4,10 +4,12 @@ import { isSaid, sizeRef } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
+import { panelOf } from '../../instrument/panel'
 import { drawnAt } from '../../judge/known'
 import type { SizeKey } from '../../parts/kinds/index'
+import { capital } from '../../quantity/words'
 import { printMm } from '../../quantity/length'
-import { CLEAR, panelOf } from './potPanel'
+import { CLEAR } from './potPanel'
 
 /** Pot through the guard, cut down its middle, true proportion: guard, washer, nut, thread left over, what packs it. */
 export function potDrawing(build: Build, slot: PotSlot): Drawing {
@@ -17,7 +19,8 @@ export function potDrawing(build: Build, slot: PotSlot): Drawing {
   const length = value('bushing.length')
   const entered = build.parts[slot]?.sizes['bushing.length']?.value ?? length
   const guard = drawnAt(build, panel.thickness)
-  const hole = drawnAt(build, panel.hole)
+  const holeRef = sizeRef(panel.slot, 'pot.hole')
+  const hole = drawnAt(build, holeRef)
   const body = value('body.diameter')
   const depth = value('body.depth')
   const shaft = value('shaft.diameter')
@@ -28,8 +31,8 @@ export function potDrawing(build: Build, slot: PotSlot): Drawing {
   const top = -guard
   const b = bushing / 2
   const marks: Mark[] = [
-    { mark: 'area', role: panel.slot === 'guard' ? 'plastic' : 'body-wood', points: rectangle(-26, top, -hole / 2, 0) },
-    { mark: 'area', role: panel.slot === 'guard' ? 'plastic' : 'body-wood', points: rectangle(hole / 2, top, 26, 0) },
+    { mark: 'area', role: panel.role, points: rectangle(-26, top, -hole / 2, 0) },
+    { mark: 'area', role: panel.role, points: rectangle(hole / 2, top, 26, 0) },
     { mark: 'area', role: 'metal', points: rectangle(-body / 2, packed, body / 2, packed + depth) },
     { mark: 'area', role: 'metal', points: rectangle(-b, packed - entered, b, packed) },
     { mark: 'area', role: 'metal', points: rectangle(-b - 3.4, top - washer, b + 3.4, top) },
@@ -39,7 +42,7 @@ export function potDrawing(build: Build, slot: PotSlot): Drawing {
   ]
   if (packed > 0) marks.push({ mark: 'area', role: 'good', points: rectangle(-b - 3, 0, b + 3, packed) })
   // A hole or a bushing nobody has read is drawn as usual: no ground to ream.
-  const reamed = hole < bushing + CLEAR && isSaid(build, panel.hole, sizeRef(slot, 'bushing.diameter'))
+  const reamed = hole < bushing + CLEAR && isSaid(build, holeRef, sizeRef(slot, 'bushing.diameter'))
   if (reamed) {
     marks.push({ mark: 'area', role: 'remove', points: rectangle(-b - CLEAR / 2, top, -hole / 2, 0) })
     marks.push({ mark: 'area', role: 'remove', points: rectangle(hole / 2, top, b + CLEAR / 2, 0) })
@@ -63,7 +66,7 @@ export function potDrawing(build: Build, slot: PotSlot): Drawing {
     numbers: [
       { label: 'Hole and bushing', value: `${printMm(hole, 1)} mm, ${printMm(bushing, 1)} mm` },
       { label: 'Bushing length', value: `${printMm(entered, 1)} mm` },
-      { label: 'Guard, washer, nut', value: `${printMm(guard, 1)} + ${printMm(washer, 1)} + ${printMm(nut, 1)} mm` },
+      { label: `${capital(panel.name)}, washer, nut`, value: `${printMm(guard, 1)} + ${printMm(washer, 1)} + ${printMm(nut, 1)} mm` },
       { label: 'Thread over the nut', value: `${printMm(surplus, 1)} mm` },
     ],
   }

@@ -4,6 +4,7 @@ import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { filmOn } from '../../finish/film'
 import { CONTROL_WORDS, controlPlace, potSlot, type PotControl, type PotSlot } from '../../instrument/controlPlace'
+import { isCarried, panelOf, type Panel } from '../../instrument/panel'
 import { judged } from '../../judge/assemble'
 import type { Question, Cure, JudgedJoint } from '../../judge/joint'
 import { gapOf, sizesIn } from '../../judge/known'
@@ -12,7 +13,7 @@ import { likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
 import { potDrawing } from './potInGuard.draw'
-import { CLEAR, packing, panelOf } from './potPanel'
+import { CLEAR, packing } from './potPanel'
 
 /** Hole minus bushing, mm: at least 0.1 to pass, over 0.8 it wanders. [practice] */
 const HOLE_BANDS: readonly Band[] = [
@@ -35,7 +36,7 @@ const DEPTH_BANDS: readonly Band[] = [
   { upTo: Infinity, is: 'snug' },
 ]
 
-/** A pot through the guard or top: its hole, its thread, and the room below. */
+/** A pot through the plate, the guard or the top: its hole, its thread, and the room below. */
 export function potInGuardJoint(build: Build, control: PotControl): JudgedJoint {
   const slot = potSlot(control)
   const panel = panelOf(build)
@@ -80,7 +81,7 @@ function threadQuestion(build: Build, control: PotControl): Question {
 
 function holeQuestion(build: Build, slot: PotSlot): Question {
   const panel = panelOf(build)
-  const have = sizesIn(build, { hole: panel.hole, diameter: sizeRef(slot, 'bushing.diameter') })
+  const have = sizesIn(build, { hole: sizeRef(panel.slot, 'pot.hole'), diameter: sizeRef(slot, 'bushing.diameter') })
   const hole = gapOf([
     [1, have.hole],
     [-1, have.diameter],
@@ -109,7 +110,7 @@ function threadCures(
   snug: boolean,
   nut: number,
   washer: number,
-  panel: ReturnType<typeof panelOf>,
+  panel: Panel,
   have: { length: Size; guard: Size },
 ): Cure[] {
   if (snug) return []
@@ -118,7 +119,7 @@ function threadCures(
       {
         id: 'longer-bushing',
         job: `Take a pot with a bushing at least ${printMm(-surplus, 1)} mm longer.`,
-        how: panel.slot === 'guard' ? 'A guard is not thinned for a pot.' : 'Long bushings are made for thick carved tops.',
+        how: isCarried(panel) ? `A ${panel.name} is not thinned for a pot.` : 'Long bushings are made for thick carved tops.',
         gives: 'the pot',
         tools: [],
       },
@@ -173,15 +174,15 @@ const shorter = (have: { length: Size; guard: Size }, under: number): number[] =
     (b) => b < have.length.value - 0.5 && b - have.guard.value - under >= 0 && b - have.guard.value - under <= THREAD_WANTED,
   ).slice(-1)
 
-function reamCure(hole: Size, bushing: Size, panel: ReturnType<typeof panelOf>): Cure {
+function reamCure(hole: Size, bushing: Size, panel: Panel): Cure {
   const to = bushing.value + HOLE_OVER.pot
   return {
     id: 'ream',
     job: `Ream the hole from ${printMm(hole.value)} to ${printMm(to)} mm.`,
     how: 'Turn the reamer by hand from both faces in turn; from one side only it leaves a cone. Tape under it saves the face.',
-    gives: panel.slot,
+    gives: panel.slot === 'body' ? 'body' : panel.name,
     tools: ['tapered reamer, or a round file'],
-    plan: { slot: panel.hole.slot, size: panel.hole.size, delta: to - hole.value, doubt: 0.1 },
+    plan: { slot: panel.slot, size: 'pot.hole', delta: to - hole.value, doubt: 0.1 },
   }
 }
 

@@ -1,5 +1,3 @@
-import type { Build } from '../../document/build'
-import { sizeRef } from '../../document/read'
 import { THREAD_KEPT } from './potLimits'
 
 export const CLEAR = 0.1
@@ -14,9 +12,3 @@ export function packing(surplus: number, nut: number, washer: number): { nuts: n
   const washers = count(surplus - nuts * nut, washer)
   return { nuts, washers, left: surplus - nuts * nut - washers * washer }
 }
-
-/** What a control is mounted through: the guard, or the body's own top where there is none. */
-export const panelOf = (build: Build) =>
-  build.parts.guard
-    ? ({ slot: 'guard', name: 'guard', hole: sizeRef('guard', 'pot.hole'), thickness: sizeRef('guard', 'thickness') } as const)
-    : ({ slot: 'body', name: 'top', hole: sizeRef('body', 'pot.hole'), thickness: sizeRef('body', 'control.top') } as const)

@@ -5,17 +5,19 @@ import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
+import { isCarried, panelOf } from '../../instrument/panel'
 import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
 
 export function switchDrawing(build: Build, of: SwitchControl) {
   const route = drawnAt(build, sizeRef('body', 'control.depth'))
   const own = drawnAt(build, sizeRef(of, 'depth'))
-  const guard = build.parts.guard ? drawnAt(build, sizeRef('guard', 'thickness')) : 3
-  const slot = drawnAt(build, sizeRef('guard', `${of}.slot`))
+  const panel = panelOf(build)
+  const guard = isCarried(panel) ? drawnAt(build, panel.thickness) : 3
+  const slot = drawnAt(build, sizeRef(isCarried(panel) ? panel.slot : 'guard', `${of}.slot`))
   const marks: Mark[] = [
-    { mark: 'area', role: 'plastic', points: rectangle(-36, -guard, -slot / 2, 0) },
-    { mark: 'area', role: 'plastic', points: rectangle(slot / 2, -guard, 36, 0) },
+    { mark: 'area', role: isCarried(panel) ? panel.role : 'plastic', points: rectangle(-36, -guard, -slot / 2, 0) },
+    { mark: 'area', role: isCarried(panel) ? panel.role : 'plastic', points: rectangle(slot / 2, -guard, 36, 0) },
     {
       mark: 'area',
       role: 'body-wood',

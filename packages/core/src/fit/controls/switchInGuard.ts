@@ -5,6 +5,7 @@ import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { pt, type Point } from '../../geometry/point'
 import { controlPlace, type SwitchControl } from '../../instrument/controlPlace'
+import { isCarried, panelOf } from '../../instrument/panel'
 import { judged } from '../../judge/assemble'
 import type { Question, JudgedJoint } from '../../judge/joint'
 import { amount, gapOf, sizeIn, traitIn } from '../../judge/known'
@@ -27,7 +28,7 @@ export const switchJoint = (build: Build, of: SwitchControl): JudgedJoint =>
   judged(build, {
     id: of,
     title: of === 'switch' ? 'Selector switch in its place' : 'Second switch in its place',
-    slots: [of, ...(build.parts.guard ? (['guard'] as const) : []), 'body'],
+    slots: [of, ...(panelOf(build).slot === 'body' ? [] : [panelOf(build).slot]), 'body'],
     at: shifted(controlPlace(build, of)),
     draw: () => switchDrawing(build, of),
     asks: [depth, swing, screwHoles, toggleHole, toggleThread].map((ask) => (b: Build) => ask(b, of)),
@@ -71,8 +72,9 @@ function depth(build: Build, of: SwitchControl): Question {
 }
 
 function swing(build: Build, of: SwitchControl): Question[] {
-  if (!build.parts.guard || byThread(build, of)) return []
-  const slot = sizeIn(build, sizeRef('guard', `${of}.slot`))
+  const panel = panelOf(build)
+  if (!isCarried(panel) || byThread(build, of)) return []
+  const slot = sizeIn(build, sizeRef(panel.slot, `${of}.slot`))
   const swing = sizeIn(build, sizeRef(of, 'swing'))
   const c = gapOf([
     [1, slot],
@@ -99,9 +101,9 @@ function swing(build: Build, of: SwitchControl): Question[] {
                 id: 'lengthen-slot',
                 job: `Lengthen the slot by ${amount(1 - likelyOf(c), 0.2, 1)} mm, half at each end.`,
                 how: 'Thin flat file drawn along; check all positions with the switch in place.',
-                gives: 'guard',
+                gives: panel.name,
                 tools: ['thin flat file'],
-                plan: { slot: 'guard', size: `${of}.slot`, delta: 1 - likelyOf(c), doubt: 0.2 },
+                plan: { slot: panel.slot, size: `${of}.slot`, delta: 1 - likelyOf(c), doubt: 0.2 },
               },
             ]
           : [],
@@ -109,10 +111,11 @@ function swing(build: Build, of: SwitchControl): Question[] {
   ]
 }
 
-/** A lever switch's two screws in the guard's holes. */
+/** A lever switch's two screws in the holes of what carries it. */
 function screwHoles(build: Build, of: SwitchControl): Question[] {
-  if (!build.parts.guard || byThread(build, of)) return []
-  const refs = { holes: sizeRef('guard', `${of}.screws`), own: sizeRef(of, 'screw.spacing') }
+  const panel = panelOf(build)
+  if (!isCarried(panel) || byThread(build, of)) return []
+  const refs = { holes: sizeRef(panel.slot, `${of}.screws`), own: sizeRef(of, 'screw.spacing') }
   const holes = sizeIn(build, refs.holes)
   const own = sizeIn(build, refs.own)
   const off = gapOf([
@@ -133,8 +136,8 @@ function screwHoles(build: Build, of: SwitchControl): Question[] {
       ],
       says: ({ verdict }) =>
         verdict === 'snug'
-          ? 'The switch’s screws meet the guard’s holes.'
-          : `The switch’s screws are ${printMm(own.value, 1)} mm apart and the guard’s holes ${printMm(holes.value, 1)}.`,
+          ? `The switch’s screws meet the ${panel.name}’s holes.`
+          : `The switch’s screws are ${printMm(own.value, 1)} mm apart and the ${panel.name}’s holes ${printMm(holes.value, 1)}.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []
@@ -144,33 +147,29 @@ function screwHoles(build: Build, of: SwitchControl): Question[] {
                     id: 'new-holes',
                     job: `Drill new holes ${printMm(own.value, 1)} mm apart, in line with the slot.`,
                     how: 'Mark through the switch from below. Where a new hole meets an old one, a plate under both screws carries it; the old ones stay in sight.',
-                    gives: 'guard',
+                    gives: panel.name,
                     tools: ['bit of the screws’ size', 'backing scrap'],
-                    plan: { slot: 'guard', size: `${of}.screws`, delta: likelyOf(off), doubt: 0.3 },
+                    plan: { slot: panel.slot, size: `${of}.screws`, delta: likelyOf(off), doubt: 0.3 },
                   }
                 : {
                     id: 'slot-holes',
                     job: `Draw the holes ${printMm(Math.abs(likelyOf(off)) / 2, 1)} mm ${likelyOf(off) > 0 ? 'outwards' : 'inwards'} with a round file.`,
                     how: 'Both the same; the screw heads cover it.',
-                    gives: 'guard',
+                    gives: panel.name,
                     tools: ['round file'],
-                    plan: { slot: 'guard', size: `${of}.screws`, delta: likelyOf(off), doubt: 0.1 },
+                    plan: { slot: panel.slot, size: `${of}.screws`, delta: likelyOf(off), doubt: 0.1 },
                   },
             ],
     },
   ]
 }
 
-const panelOf = (build: Build, of: SwitchControl) =>
-  build.parts.guard
-    ? { hole: sizeRef('guard', `${of}.hole`), panel: sizeRef('guard', 'thickness'), gives: 'guard' }
-    : { hole: sizeRef('body', `${of}.hole`), panel: sizeRef('body', 'control.top'), gives: 'body' }
-
 /** A toggle's thread in its hole. */
 function toggleHole(build: Build, of: SwitchControl): Question[] {
   if (!byThread(build, of)) return []
-  const refs = panelOf(build, of)
-  const hole = sizeIn(build, refs.hole)
+  const panel = panelOf(build)
+  const ref = sizeRef(panel.slot, `${of}.hole`)
+  const hole = sizeIn(build, ref)
   const thread = sizeIn(build, sizeRef(of, 'thread.diameter'))
   const c = gapOf([
     [1, hole],
@@ -194,9 +193,9 @@ function toggleHole(build: Build, of: SwitchControl): Question[] {
                 id: 'ream-toggle',
                 job: `Ream the ${madeAs(build, of)}’s hole to ${printMm(thread.value + HOLE_OVER.toggle)} mm.`,
                 how: 'From both faces, by hand.',
-                gives: refs.gives,
+                gives: isCarried(panel) ? panel.name : 'body',
                 tools: ['tapered reamer'],
-                plan: { ...refs.hole, delta: HOLE_OVER.toggle - likelyOf(c), doubt: 0.1 },
+                plan: { ...ref, delta: HOLE_OVER.toggle - likelyOf(c), doubt: 0.1 },
               },
             ]
           : [],
@@ -208,7 +207,8 @@ function toggleHole(build: Build, of: SwitchControl): Question[] {
 function toggleThread(build: Build, of: SwitchControl): Question[] {
   if (!byThread(build, of)) return []
   const length = sizeIn(build, sizeRef(of, 'thread.length'))
-  const panel = sizeIn(build, panelOf(build, of).panel)
+  const carrier = panelOf(build)
+  const panel = sizeIn(build, carrier.thickness)
   const c = gapOf(
     [
       [1, length],
@@ -235,7 +235,7 @@ function toggleThread(build: Build, of: SwitchControl): Question[] {
           ? [
               {
                 id: 'long-toggle',
-                job: `Take a ${madeAs(build, of)} with ${printMm(panel.value + TOGGLE_NUT + 1, 0)} mm of thread, or rout the top thinner from inside.`,
+                job: `Take a ${madeAs(build, of)} with ${printMm(panel.value + TOGGLE_NUT + 1, 0)} mm of thread${isCarried(carrier) ? '' : ', or rout the top thinner from inside'}.`,
                 how: 'Carved tops have long ones.',
                 gives: 'the switch',
                 tools: [],

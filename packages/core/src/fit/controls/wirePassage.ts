@@ -1,4 +1,4 @@
-import { CONTROL_WORDS, potSlot, potsIn } from '../../instrument/controlPlace'
+import { CONTROL_WORDS, isBesideControls, potSlot, potsIn } from '../../instrument/controlPlace'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
@@ -7,6 +7,7 @@ import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { PLACES } from '../../instrument/guardPlace'
+import { isCarried, panelOf } from '../../instrument/panel'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
 import { sizeIn, sizesIn } from '../../judge/known'
@@ -53,7 +54,8 @@ export const wirePassageJoint = (build: Build): JudgedJoint =>
         { label: 'Passage', value: `${printMm(have.passage.value, 1)} mm` },
       ])
     }),
-    asks: [bundleInPassage, underPots],
+    // Beside a jack that sits with the controls there is no passage whose width somebody is asked for.
+    asks: isBesideControls(build) ? [underPots] : [bundleInPassage, underPots],
   })
 
 function bundleInPassage(build: Build): Question {
@@ -99,9 +101,10 @@ function bundleInPassage(build: Build): Question {
 /** Room wanted over a bundle under the pots, mm. [practice] */
 const LIES_FLAT = 0.5
 
-/** Under a guard the leads lie on the floor of the control route, below the pots that hang from it. */
+/** Under a guard or a plate the leads lie on the floor of the control route, below the pots that hang from it. */
 function underPots(build: Build): Question[] {
-  if (!build.parts.guard) return []
+  const panel = panelOf(build)
+  if (!isCarried(panel)) return []
   return potsIn(build).map((control): Question => {
     const slot = potSlot(control)
     const wires = wiresThrough(build)
@@ -131,7 +134,7 @@ function underPots(build: Build): Question[] {
       says: ({ verdict }) =>
         verdict === 'snug'
           ? `The leads, ${printMm(thick, 1)} mm laid together, pass under the ${which} pot.`
-          : `Under the ${which} pot are ${printMm(Math.max(0, likelyOf(room)), 1)} mm and the leads laid together are ${printMm(thick, 1)}: the guard would not lie flat.`,
+          : `Under the ${which} pot are ${printMm(Math.max(0, likelyOf(room)), 1)} mm and the leads laid together are ${printMm(thick, 1)}: the ${panel.name} would not lie flat.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []
@@ -139,7 +142,7 @@ function underPots(build: Build): Question[] {
               {
                 id: `beside-${which}`,
                 job: 'Lead the wires along the route’s wall, beside the pots, and hold them there with tape.',
-                how: 'Spread flat, not bundled; press the guard down by hand before any screw: it must lie by itself.',
+                how: `Spread flat, not bundled; press the ${panel.name} down by hand before any screw: it must lie by itself.`,
                 gives: 'nothing',
                 tools: ['tape'],
               },

@@ -7,6 +7,7 @@ import { pt } from '../../geometry/point'
 import { potSlot, potsIn } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
 import { laid, type Pose } from '../../instrument/guardPlace'
+import { panelOf } from '../../instrument/panel'
 import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
 import { insideBy, laidOutline, routeCorners, controlRoute } from './guardRooms'
@@ -20,7 +21,7 @@ export function coverDrawing(build: Build, pose: Pose) {
   if (control) {
     const { middle: m, half: h } = control
     marks.push({ mark: 'area', role: 'cavity', points: rectangle(m.x - h.x, m.y - h.y, m.x + h.x, m.y + h.y) })
-    for (const c of potsIn(build)) {
+    for (const c of panelOf(build).slot === 'guard' ? potsIn(build) : []) {
       const [x, y] = [valueAt(build, sizeRef('guard', `${c}.x`)), valueAt(build, sizeRef('guard', `${c}.y`))]
       if (x !== undefined && y !== undefined)
         marks.push({

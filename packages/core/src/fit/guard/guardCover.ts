@@ -1,20 +1,22 @@
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
-import { CONTROL_WORDS, potSlot, potsIn } from '../../instrument/controlPlace'
+import { controlRefs, potsIn } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
 import { laid, PLACES, seenFrom, type Pose } from '../../instrument/guardPlace'
 import { outlinePoints } from '../../instrument/outline'
+import { panelOf } from '../../instrument/panel'
 import { judged } from '../../judge/assemble'
 import type { Question, JudgedJoint } from '../../judge/joint'
-import { gapOf, sizeIn, traitIn } from '../../judge/known'
+import { gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
-import { likelyOf, linear, normal, ofSize, propagate } from '../../quantity/distribution'
+import { likelyOf, normal, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { liesOnFront } from '../../judge/onFront'
 import { guardFit } from './guardOpenings'
 import { coverDrawing } from './guardCover.draw'
 import { insideBy, routeCorners, controlRoute } from './guardRooms'
+import { inRoute, wallFrom } from './inRoute'
 
 /** A guard covers a route's edge by at least this, mm. [practice] */
 const COVER = 1.5
@@ -22,8 +24,6 @@ const COVER = 1.5
 const SCREW_WOOD = 3
 /** As much as a block glued in gives it, mm. [ours] */
 const BLOCKED = 6
-/** Round a control's body there is room for its lugs and wires, mm. [practice] */
-const WIRING = 2
 const COVER_BANDS: readonly Band[] = [
   { upTo: 0, is: 'wont-go' },
   { upTo: COVER, is: 'tight' },
@@ -187,58 +187,14 @@ function bridgeEdge(build: Build, pose: Pose): Question[] {
   ]
 }
 
-/** Every control hangs in the route with its body's radius and room for wires. */
+/** Every control it carries hangs in the route with its body's radius and room for wires. */
 function controls(build: Build, pose: Pose): Question[] {
+  if (panelOf(build).slot !== 'guard') return []
   const route = controlRoute(build)!
-  return potsIn(build).flatMap((control) => {
-    const [name, slot] = [CONTROL_WORDS[control], potSlot(control)]
-    const refs = { x: sizeRef('guard', `${control}.x`), y: sizeRef('guard', `${control}.y`) }
-    const x = sizeIn(build, refs.x)
-    const y = sizeIn(build, refs.y)
-    const body = sizeIn(build, sizeRef(slot, 'body.diameter'))
-    const free = propagate(
-      ([px, py, b]) => {
-        const at = laid(pose, pt(px!, py!))
-        return Math.min(route.half.x - Math.abs(at.x - route.middle.x), route.half.y - Math.abs(at.y - route.middle.y)) - b! / 2 - WIRING
-      },
-      [ofSize(x), ofSize(y), ofSize(body)],
-    )
-    return [
-      {
-        id: `in-route-${control}`,
-        label: `Round the ${name} pot in its route`,
-        clearance: free,
-        shown: linear([[1, free]], WIRING),
-        bands: [
-          { upTo: -WIRING - body.value / 2, is: 'wont-go' },
-          { upTo: 0, is: 'tight' },
-          { upTo: Infinity, is: 'snug' },
-        ],
-        says: ({ verdict }) =>
-          verdict === 'snug'
-            ? `The ${name} pot hangs free in the control route.`
-            : `The ${name} pot comes within ${printMm(Math.max(0, likelyOf(free) + WIRING), 1)} mm of the control route’s wall; its lugs and wires want ${WIRING}.`,
-        cures: ({ verdict }) =>
-          verdict === 'snug'
-            ? []
-            : [
-                {
-                  id: `turn-${control}`,
-                  job: `Take a ${name} pot with a smaller body, or turn its lugs into the room there is.`,
-                  how: 'Insulate what comes near the lined wall.',
-                  gives: 'the pot',
-                  tools: [],
-                },
-                {
-                  id: `ease-route-${control}`,
-                  job: `Or ease the control route there by ${printMm(0.5 - likelyOf(free), 1)} mm, before any finish.`,
-                  how: 'Bearing bit along the wall, or a gouge; measure what stays to the body’s edge first.',
-                  gives: 'body',
-                  tools: ['router', 'bearing bit'],
-                },
-              ],
-      },
-    ]
+  return potsIn(build).map((control) => {
+    const { x, y } = sizesIn(build, controlRefs(build, control))
+    const free = propagate(([px, py]) => wallFrom(route, laid(pose, pt(px!, py!))), [ofSize(x), ofSize(y)])
+    return inRoute(build, control, free)
   })
 }
 

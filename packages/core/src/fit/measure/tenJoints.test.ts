@@ -14,6 +14,7 @@ import { withSizes } from './readings'
  */
 const BOUNDS: Readonly<Record<StartId, readonly [first: number, ten: number]>> = {
   'bolt-guard-vibrato': [3, 38],
+  'bolt-plate': [3, 30],
   'bolt-through': [3, 30],
   'post-stop': [5, 43],
   'semi-hollow': [5, 48],

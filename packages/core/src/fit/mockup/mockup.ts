@@ -147,6 +147,12 @@ const ORDER: readonly Wanted[] = [
     joints: ['guard-openings', 'guard-cover'],
   },
   {
+    id: 'plate-on',
+    title: 'Control plate on',
+    how: 'Over its route with its controls in, two pieces of tape. Does it lie down by itself, is the route covered, do its end screws find wood?',
+    joints: ['plate-cover'],
+  },
+  {
     id: 'controls-in',
     title: 'Controls in',
     how: ({ parts }) =>

@@ -56,7 +56,7 @@ export function screwBite(build: Build, place: PickupPlace): Question[] {
                 how: 'Same thread; wax them, and make a pilot in the floor first.',
                 gives: 'nothing',
                 tools: ['screws', 'wax'],
-                plan: { slot, size: 'screw.length', delta: want - likelyOf(engaged) + 1, doubt: 0.3 },
+                plan: { slot, size: 'screw.length', delta: want - likelyOf(engaged) + 0.5, doubt: 0.3 },
               },
               {
                 id: 'floor-block',

@@ -103,6 +103,7 @@ export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) =>
     ['pickup-middle', 70, pt(d.heelEnd + 88, 0)],
     ['pickup-bridge', 95, pt(d.studs - 32, 0)],
     ['guard', 60, pt(d.heelEnd + 90, -30)],
+    ['control-plate', 70, pt(d.studs - 20, -74)],
   ]
   for (const [slot, usual, at] of small) {
     if (build.parts[slot]) out.push({ label: slot, gram: usual, at, doubt: usual * 0.3 })

@@ -184,6 +184,7 @@ export const jack = defineKind({
       options: [
         ['thread', 'its own thread and nut'],
         ['plate', 'a plate or cup over a wide bore'],
+        ['panel', 'its own thread, beside the controls in the guard or their plate'],
       ],
     },
     contacts: {

@@ -23,6 +23,7 @@ const [volumeX, volumeY] = place('Volume hole')
 const [toneX, toneY] = place('Tone hole')
 const [volume2X, volume2Y] = place('Second volume hole')
 const [tone2X, tone2Y] = place('Second tone hole')
+const [jackX, jackY] = place('Jack hole')
 const [switchX, switchY] = place('Switch slot')
 const [switch2X, switch2Y] = place('Second switch’s hole or slot')
 
@@ -50,6 +51,9 @@ export const guard = defineKind({
     'switch.y': switchY,
     'switch-2.x': switch2X,
     'switch-2.y': switch2Y,
+    'jack.x': jackX,
+    'jack.y': jackY,
+    'jack.hole': mm('Jack hole diameter', 6, 16, { how: 'where the jack sits in the guard itself' }),
     'neck.width': mm('Neck cut-out, across', 40, 90),
     'bridge.edge': mm('Edge in front of the bridge', 60, 300, { how: at }),
     'switch.slot': mm('Switch slot, length', 5, 60, { usual: 27 }),
@@ -70,6 +74,7 @@ export const guard = defineKind({
       ],
     },
     'bored.controls': bored('Pot holes in the guard'),
+    'bored.jack': bored('Jack hole in the guard'),
     'bored.toggle': bored('Toggle hole in the guard'),
     'bored.slot': bored('Slot for the switch'),
     'bored.toggle-2': bored('Second switch’s hole in the guard'),

@@ -1,5 +1,6 @@
 import type { Kind } from '../kind'
 import { body } from './body'
+import { controlPlate } from './controlPlate'
 import { capacitor, jack, jackPlate, pickup, pickupSwitch, pot } from './electrics'
 import { guard } from './guard'
 import { bridge, ferrules, neckScrews, nut, springs, strapButtons, stringTree, tailpiece, tuners } from './hardware'
@@ -15,6 +16,7 @@ const ALL = {
   nut,
   strings,
   guard,
+  'control-plate': controlPlate,
   pickup,
   pot,
   switch: pickupSwitch,

@@ -16,6 +16,9 @@ const PLACES = ['neck', 'middle', 'bridge'] as const
  * parts leaves everything open.
  */
 export function lacks(parts: Instrument, slot: Slot, size: string): boolean {
+  if (/^(guard|control-plate)$/.test(slot) && size.startsWith('jack.')) return parts.jack?.traits?.held !== 'panel'
+  // Beside a plate of their own the controls have no holes in the guard.
+  if (slot === 'guard' && parts['control-plate'] && IN_PANEL.test(size)) return true
   const place = /^(?:route|opening)\.(neck|middle|bridge)\./.exec(size)?.[1] as (typeof PLACES)[number] | undefined
   if (place) return !parts[`pickup-${place}`] && PLACES.some((p) => parts[`pickup-${p}`])
   if (slot !== 'body') return false
@@ -25,10 +28,15 @@ export function lacks(parts: Instrument, slot: Slot, size: string): boolean {
   if (/^(string\.hole|ferrule\.bore)$/.test(size)) return !isOf('string-through')
   if (/^studBore/.test(size)) return !isOf('two-stud', 'double-locking', 'post')
   if (size.startsWith('tail.')) return mount !== undefined && !parts.tailpiece
-  if (/^(pot\.hole|volume(-2)?\.|tone(-2)?\.|switch(-2)?\.|control\.top)/.test(size)) return parts.guard !== undefined
+  if (size.startsWith('jack.') && parts.jack?.traits?.held === 'panel') return true
+  if (size.startsWith('plate.')) return !parts['control-plate']
+  if (IN_PANEL.test(size) || size === 'control.top') return parts.guard !== undefined || parts['control-plate'] !== undefined
   if (/^(block|rim|chamber|soundHole)\./.test(size)) return parts.body?.traits?.build === 'solid' && !size.startsWith('block.thickness')
   return size.startsWith('battery.') && mount !== undefined && !parts.battery
 }
+
+/** Where controls sit in what carries them. */
+const IN_PANEL = /^(pot\.hole|volume(-2)?\.|tone(-2)?\.|switch(-2)?\.)/
 
 /** A size nobody has read. */
 const assumed = (spec: SizeSpec, value: number, slot: Slot): Size => ({

@@ -8,6 +8,7 @@ import { step, type Step } from '../../plan/step'
 import { trialStep } from '../../plan/trial'
 import { jobsBefore, sameWork } from './afterJoints'
 
+const SWITCH_HOLES = { switch: ['switch-slot', 'toggle-hole'], 'switch-2': ['switch-slot-2', 'toggle-hole-2'] } as const
 /** Which hole is marked by which other one. */
 const BY_HOLE: Record<string, readonly string[]> = {
   'neck-screws': ['neck-clearance'],
@@ -18,19 +19,24 @@ const BY_HOLE: Record<string, readonly string[]> = {
   'ground-wire': ['route-control'],
   'tuner-screws': ['tuner-bores'],
   'jack-plate': ['jack-bore'],
+  'plate-screws': ['route-control', 'pot-holes', 'jack-hole', ...SWITCHES_OF.flatMap((of) => SWITCH_HOLES[of])],
 }
 
 const CONTROLS: readonly Slot[] = [...POTS.map(potSlot), ...SWITCHES_OF]
+/** What controls are mounted in, where it is a part. */
+const CARRIERS: readonly Slot[] = ['guard', 'control-plate']
 /** What a hole's size or place is taken from beside the part that it is for: it is not cut before they can be measured. */
 const BY_PARTS: Record<string, readonly Slot[]> = {
   // As deep as the strings over nut and bridge want the neck.
   'route-pocket': ['body', 'bridge', 'nut'],
-  'route-control': [...CONTROLS, 'guard'],
+  'route-control': [...CONTROLS, ...CARRIERS],
   'pot-holes': CONTROLS,
-  'switch-slot': ['guard'],
-  'switch-slot-2': ['guard'],
-  'toggle-hole': ['guard'],
-  'toggle-hole-2': ['guard'],
+  'plate-screws': [...CONTROLS, 'jack'],
+  'switch-slot': CARRIERS,
+  'switch-slot-2': CARRIERS,
+  'jack-hole': CARRIERS,
+  'toggle-hole': CARRIERS,
+  'toggle-hole-2': CARRIERS,
 }
 
 /** What sits in the wood itself comes through the top of a hollow that is there. */

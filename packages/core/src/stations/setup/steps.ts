@@ -7,6 +7,8 @@ import { before, CLOSING_PASS, onceFilmIsHard, parcelsOf, rightBefore } from '..
 import { step, type Better, type StepNeed, type Step } from '../../plan/step'
 import { capital } from '../../quantity/words'
 import type { Slot } from '../../parts/slots'
+import { PLACES } from '../../instrument/guardPlace'
+import { panelOf } from '../../instrument/panel'
 import { WITH_HARNESS } from '../../instrument/harnessParts'
 import { groundOf } from '../../instrument/stringGround'
 import { floats } from '../../setup/floatMove'
@@ -51,7 +53,11 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     minutes: 20,
     befores: [...polished, ...rightBefore(['neck', 'neck-screws'], earlier)],
   })
-  const onGuard = WITH_HARNESS.filter((slot) => build.parts[slot])
+  // What goes on with the guard: everything that is soldered on it, or what hangs from it where a plate carries the controls.
+  const inOne = panelOf(build).slot === 'guard'
+  const onGuard = inOne
+    ? WITH_HARNESS.filter((slot) => build.parts[slot])
+    : PLACES.map((place) => `pickup-${place}` as const).filter((slot) => build.parts[slot] && traitAt(build, slot, 'mount') === 'guard')
   const closing = build.parts.guard
     ? [
         step({
@@ -63,12 +69,14 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
           slot: 'guard',
           slots: onGuard,
           minutes: 30,
-          picture: 'The harness as it lies, before it is closed: the next repair begins with it.',
-          better: betterOpen(build),
+          ...(inOne
+            ? { picture: 'The harness as it lies, before it is closed: the next repair begins with it.', better: betterOpen(build) }
+            : {}),
           befores: [
             ...polished,
             ...rightBefore(['guard', ...onGuard], earlier),
             ...(wired('meter-check') ? [before('meter-check', 'solderedBeforeClosed')] : []),
+            ...(wired('harness-in') ? [before('harness-in', 'solderedBeforeClosed')] : []),
           ],
         }),
       ]
@@ -283,7 +291,7 @@ const heightBy = (build: Build): string => {
 }
 
 /** What a screw too tight cracks. */
-const THIN = ['ring-neck', 'ring-bridge', 'guard', 'jack-plate'] as const
+const THIN = ['ring-neck', 'ring-bridge', 'guard', 'control-plate', 'jack-plate'] as const
 
 /** What is only finger-tight until everything is on. */
 const tightened = (build: Build): string => {

@@ -3,7 +3,10 @@ import { traitAt } from '../../document/read'
 import { CONTROL_HOLES } from '../../drill/overOpen'
 import { before, onceFilmIsHard, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
+import { jackPanel } from '../../instrument/controlPlace'
+import { isCarried, panelOf } from '../../instrument/panel'
 import { SOLDERED, WITH_HARNESS } from '../../instrument/harnessParts'
+import { those } from '../../quantity/words'
 import { groundOf, type GroundPlace } from '../../instrument/stringGround'
 
 const FUMES = ['Solder and flux fumes: ventilate. Leaded solder: wash hands, never eat at the bench. Eyes covered when clipping.']
@@ -43,10 +46,11 @@ function shieldSteps(build: Build, earlier: readonly Step[]): Step[] {
 }
 
 function harnessIn(build: Build, earlier: readonly Step[]): Step {
-  const slots = WITH_HARNESS.filter((slot) => build.parts[slot])
+  const panel = panelOf(build)
+  const slots = [...WITH_HARNESS.filter((slot) => build.parts[slot]), ...(isCarried(panel) ? [panel.slot] : [])]
   return step({
     id: 'harness-in',
-    title: 'Harness into the body: leads through, pickups, controls and jack in',
+    title: `Harness into the body: leads through, ${those(['pickups', true], ['controls', !isCarried(panel)], ['jack', !jackPanel(build)], [panel.name, isCarried(panel)])} in`,
     why: `Leads through their passages, then soldered where they had to pass first; nuts finger-tight${build.parts.knobs ? ', knobs on' : ''}. At the jack once more, one position: nothing was pulled off.`,
     station: 'wire',
     stage: 'wiring',
@@ -69,18 +73,19 @@ function harnessIn(build: Build, earlier: readonly Step[]): Step {
 export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): Step[] {
   if (!build.parts['pot-volume']) return []
   const ground = groundOf(traitAt(build, 'bridge', 'mount'))
+  const panel = panelOf(build)
+  // Pickups hang from a guard too, and their leads lie under it; those to a plate or into the wood go through passages first.
+  const inOne = panel.slot === 'guard'
   return [
     step({
       id: 'solder',
-      title: build.parts.guard
-        ? 'Solder the harness on the guard, in wire-list order'
-        : 'Solder the harness outside the body, in wire-list order',
-      why: build.parts.guard
-        ? 'Capacitor and jumpers, controls, grounds, pickups; the jack last, its wires through their passage first where it is wider than that.'
-        : 'On a board with the holes of the body: capacitor and jumpers, controls, grounds; pickups and the jack where their wires must pass first. For the test, clips stand in for what has to wait.',
+      title: `Solder the harness ${isCarried(panel) ? `on the ${panel.name}` : 'outside the body'}, in wire-list order`,
+      why: inOne
+        ? `Capacitor and jumpers, controls, grounds, pickups; the jack last${jackPanel(build) ? '' : ', its wires through their passage first where it is wider than that'}.`
+        : `${isCarried(panel) ? 'C' : 'On a board with the holes of the body: c'}apacitor and jumpers, controls, grounds; ${jackPanel(build) ? 'jack; pickups' : 'pickups and the jack'} where their wires must pass first. For the test, clips stand in for what has to wait.`,
       station: 'wire',
       stage: 'wiring',
-      slot: build.parts.guard ? 'guard' : 'pot-volume',
+      slot: isCarried(panel) ? panel.slot : 'pot-volume',
       minutes: 120,
       times: [60, 300],
       cautions: FUMES,
@@ -89,8 +94,8 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
         ...earlier
           .filter((s) => s.station === 'fit' && s.stage === 'hardware' && SOLDERED.some((slot) => s.slots?.includes(slot)))
           .map((s) => before(s.id, 'seatedBeforeSolder')),
-        // A body's holes are drilled long before; a guard's may be done beside them.
-        ...(build.parts.guard
+        // A body's holes are drilled long before; a guard's or a plate's may be done beside them.
+        ...(isCarried(panel)
           ? earlier
               .filter((s) => s.station === 'drill' && s.thing !== undefined && CONTROL_HOLES.has(s.thing))
               .map((s) => before(s.id, 'holesBeforeHarness'))
@@ -99,14 +104,14 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
         ...earlier
           .filter((s) => s.station === 'fit' && s.stage === 'wiring' && !s.befores.some((b) => b.id === 'rub-out'))
           .map((s) => before(s.id, s.thing === 'leads' ? 'leadsBeforeSolder' : 'rightBeforeOn')),
-        ...parcelsOf([...(build.parts.guard ? (['guard'] as const) : []), ...SOLDERED.filter((slot) => build.parts[slot])], earlier),
+        ...parcelsOf([...(isCarried(panel) ? [panel.slot] : []), ...SOLDERED.filter((slot) => build.parts[slot])], earlier),
       ],
     }),
     ...shieldSteps(build, earlier),
     step({
       id: 'meter-check',
       title: 'Meter check at the jack, every position',
-      why: `Each reading inside its band, every position heard with every control, before ${build.parts.guard ? 'the guard is closed' : 'anything is closed over it'}.`,
+      why: `Each reading inside its band, every position heard with every control, before ${isCarried(panel) ? `the ${panel.name} is closed` : 'anything is closed over it'}.`,
       station: 'wire',
       stage: 'wiring',
       slot: 'jack',
@@ -117,7 +122,7 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
         ...(build.parts.shielding ? [before('shield', 'shieldedBeforeClosed')] : []),
       ],
     }),
-    ...(build.parts.guard ? [] : [harnessIn(build, earlier)]),
+    ...(inOne ? [] : [harnessIn(build, earlier)]),
     ...Object.entries(build.circuit.mends ?? {}).map(([id, { says, cure }]) =>
       step({
         id: `mend ${id}`,

@@ -1,0 +1,27 @@
+import type { Build } from '../document/build'
+import { sizeRef, type SizeRef } from '../document/read'
+import type { Role } from '../drawing/drawing'
+
+/** What controls are mounted through: a plate of their own, the guard, or the body's own top where there is neither. */
+export interface Panel {
+  slot: 'control-plate' | 'guard' | 'body'
+  name: 'control plate' | 'guard' | 'top'
+  thickness: SizeRef
+  /** What it is drawn as. */
+  role: Role
+}
+
+const PLATE: Panel = {
+  slot: 'control-plate',
+  name: 'control plate',
+  thickness: sizeRef('control-plate', 'thickness'),
+  role: 'metal',
+}
+const GUARD: Panel = { slot: 'guard', name: 'guard', thickness: sizeRef('guard', 'thickness'), role: 'plastic' }
+const TOP: Panel = { slot: 'body', name: 'top', thickness: sizeRef('body', 'control.top'), role: 'body-wood' }
+
+/** A plate is there for nothing else: beside one, a guard carries no controls. */
+export const panelOf = ({ parts }: Pick<Build, 'parts'>): Panel => (parts['control-plate'] ? PLATE : parts.guard ? GUARD : TOP)
+
+/** A part that can be worked on by itself, and carries its controls with it. */
+export const isCarried = (panel: Panel): panel is Panel & { slot: 'control-plate' | 'guard' } => panel.slot !== 'body'
