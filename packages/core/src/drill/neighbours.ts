@@ -7,6 +7,7 @@ import { printMm } from '../quantity/length'
 import { betweenGuard, guarded, untellable, BETWEEN } from './guard'
 import { hollowsOf, unplacedHollows, type Hollow } from './hollows'
 import type { DrawnCard, Guard, Side, Way } from './holeCard'
+import { CONTROL_HOLES } from './overOpen'
 
 /** The piece of wood a side belongs to; holes through different pieces do not meet. */
 const PIECE: Record<Side, string> = {
@@ -24,16 +25,7 @@ const NEWS = 3
 /** Holes that are one: a recess over its string hole. */
 const ONE = [new Set(['string-holes', 'ferrule-bores']), new Set(['neck-clearance', 'neck-screws'])]
 /** What is made through a hollow on purpose. */
-const INTO_HOLLOW = new Set([
-  'pot-holes',
-  'toggle-hole',
-  'toggle-hole-2',
-  'switch-slot',
-  'switch-slot-2',
-  'jack-hole',
-  'neck-clearance',
-  'claw-screws',
-])
+const INTO_HOLLOW = new Set([...CONTROL_HOLES, 'neck-clearance', 'claw-screws'])
 
 /** Looks at each hole to be made beside all others and beside the body's hollows: those too near are its guards too. */
 export function withNeighbours(build: Build, cards: readonly DrawnCard[]): { card: DrawnCard; more: Guard[] }[] {
