@@ -3,15 +3,18 @@ import { isVibrato } from '../instrument/vibrato'
 import type { Build } from '../document/build'
 import { sizeAt, sizeRef, traitAt } from '../document/read'
 import type { Box } from '../geometry/box'
+import { pt, type Point } from '../geometry/point'
 import { datums } from '../instrument/datums'
 import { PLACES } from '../instrument/guardPlace'
-import { routeTurn } from '../instrument/platePlace'
+import { askew, routeTurn } from '../instrument/platePlace'
 
 /** A hollow in the body that a hole must not break into. */
 export interface Hollow {
   id: string
   name: string
   box: Box
+  /** Its own corners, where it lies askew in that box. */
+  askew?: Point[]
   /** From which face it is cut, and how deep, where that is known, mm. */
   face: 'front' | 'back'
   depth?: number
@@ -63,7 +66,14 @@ export function hollowsOf(build: Build): Hollow[] {
     at(size('control.x'), size('control.y'), ...turned(size('control.length'), size('control.width'), routeTurn(build))),
     size('control.depth'),
   )
-  return [...pocket, ...pickups, ...control, ...springRoom(size, round)]
+  return [...pocket, ...pickups, ...control.map((h) => ({ ...h, ...corners(build, d.mouth) })), ...springRoom(size, round)]
+}
+
+/** Of a control route that lies along a plate laid askew. */
+function corners(build: Build, mouth: number): { askew?: Point[] } {
+  const turn = routeTurn(build)
+  const v = (size: 'control.x' | 'control.y' | 'control.length' | 'control.width') => sizeAt(build, sizeRef('body', size))!.value
+  return turn ? { askew: askew(pt(mouth + v('control.x'), v('control.y')), v('control.length'), v('control.width'), turn) } : {}
 }
 
 /** The box round a route that lies askew. */

@@ -128,4 +128,12 @@ describe('paper for a control plate', () => {
     expect(of(changed(b, { 'control-plate/width': undefined })).waits).toBe('the control plate’s length and width')
     expect(templatesOf(without(b, 'control-plate')).some((t) => t.id === 'control-plate')).toBe(false)
   })
+  it('shows the route as it lies under a plate laid askew', () => {
+    const askew = changed(onAPlate(), { 'body/plate.y': -70, 'body/plate.tail': -86 })
+    const front = templatesOf(askew).find((t) => t.id === 'body-front')!.template!
+    const routes = front.shapes.flatMap((s) => (s.shape === 'path' && s.points.length === 4 ? [s.points] : []))
+    // Its long side leans out a tenth of its length: 134 mm long, 13.4 further out at the tail.
+    const long = routes.find(([a, b]) => Math.abs(Math.hypot(b!.x - a!.x, b!.y - a!.y) - 134) < 1e-6)!
+    expect(Math.abs(long[1]!.y - long[0]!.y)).toBeCloseTo(13.4, 6)
+  })
 })

@@ -40,7 +40,10 @@ export function wantedOver(build: Build, rows: readonly OutlineRow[]): WantedOve
   const corners = hollowsOf(told).map((h) => ({
     name: h.name,
     // The pocket is open to the edge by its nature; its end must be inside.
-    at: h.id === 'pocket' ? [pt(h.box.x + h.box.width, h.box.y), pt(h.box.x + h.box.width, h.box.y + h.box.height)] : cornersOf(h.box),
+    at:
+      h.id === 'pocket'
+        ? [pt(h.box.x + h.box.width, h.box.y), pt(h.box.x + h.box.width, h.box.y + h.box.height)]
+        : (h.askew ?? cornersOf(h.box)),
   }))
   const holes = holeCards(build)
     .filter((c) => (c.side === 'front' || c.side === 'back') && c.places.length && !c.id.startsWith('route-'))

@@ -177,7 +177,7 @@ const KINDS: readonly JointKind[] = [
     id: 'plate-cover',
     trial: lay('Control plate on with its controls in: route covered, it lies down by itself.'),
     needs: ['control-plate', 'body'],
-    also: ['guard', 'bridge', ...POTS.map(potSlot)],
+    also: ['guard', 'bridge', 'jack', ...POTS.map(potSlot), ...SWITCHES_OF],
     find: plateCoverJoint,
   },
   ...POTS.map(

@@ -9,3 +9,6 @@ export function switchMake(contacts: string): SwitchMake {
 }
 
 export const isScrewedDown = (contacts: string): boolean => ['lever', 'slide'].includes(switchMake(contacts))
+
+/** A lever's frame beyond its screws, and half across, mm. [practice, from memory] */
+export const FRAME = { end: 5, across: 8 }

@@ -10,6 +10,7 @@ import type { Slot } from '../parts/slots'
 import type { PlannedStep } from '../plan/step'
 import { anyBuild, knownBuild } from '../testing/anyBuild'
 import { drillable } from '../testing/drillable'
+import { onAPlate } from '../testing/onAPlate'
 import { changed, fullBuild, without } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
 import { undrilled } from '../testing/undrilled'
@@ -158,6 +159,13 @@ describe('putting it together, in the order it can be done', () => {
     expect(order).not.toContain(-1)
     expect(order).toEqual([...order].sort((a, b) => a - b))
     expect(steps.find((s) => s.id === 'harness-in')!.befores.map((b) => b.id)).toEqual(expect.arrayContaining(['meter-check', 'rub-out']))
+  })
+  it('a control plate goes on with it, and by itself where nothing is wired', () => {
+    const plate = stepsOf(onAPlate())
+    expect(plate.find((s) => s.id === 'harness-in')!.slots).toContain('control-plate')
+    const bare = stepsOf(without(onAPlate(), 'pot-volume', 'pot-tone'))
+    expect(bare.some((s) => s.id === 'harness-in')).toBe(false)
+    expect(bare.find((s) => s.id === 'hardware')!.title).toMatch(/control plate$/)
   })
   it('a guard carries it: no such step', () => expect(place(stepsOf(fullBuild()), 'harness-in')).toBe(-1))
   it('what a router cuts is cut and what a bit drills is drilled; hands are no tool to look out', () => {

@@ -18,7 +18,7 @@ import {
 import { datums } from '../../instrument/datums'
 import { isCarried, panelOf } from '../../instrument/panel'
 import { onBody, onPlate, PLATE_PLACE, platePose } from '../../instrument/platePlace'
-import { isScrewedDown } from '../../instrument/switchMake'
+import { FRAME, isScrewedDown } from '../../instrument/switchMake'
 import { FACE_GUARD } from '../../physics/pilot'
 import { printMm } from '../../quantity/length'
 import { waiting, type Base } from '../card'
@@ -39,9 +39,7 @@ const CONTROL = {
 const ROUND_CONTROL = 5
 const OVER = 4
 
-/** A lever's frame beyond its screws, and half across; half a toggle's or a rotary's frame, mm. [practice, from memory] */
-const FRAME_END = 5
-const FRAME_ACROSS = 8
+/** Half a toggle's or a rotary's frame, mm. [practice, from memory] */
 const TOGGLE = 14
 
 /** A control that hangs in the route: how far it reaches from its place along and across, by which size, and how deep. */
@@ -71,7 +69,7 @@ const JACK: Housed = {
 function switchIn(build: Build, control: SwitchControl): Housed {
   const deep = sizeRef(control, 'depth')
   if (!isScrewedDown(traitAt(build, control, 'contacts')!)) return { control, reach: () => pt(TOGGLE, TOGGLE), deep }
-  return { control, wide: sizeRef(control, 'screw.spacing'), reach: (wide) => pt(wide! / 2 + FRAME_END, FRAME_ACROSS), deep }
+  return { control, wide: sizeRef(control, 'screw.spacing'), reach: (wide) => pt(wide! / 2 + FRAME.end, FRAME.across), deep }
 }
 
 const isOnPlate = (build: Build) => panelOf(build).slot === 'control-plate'

@@ -37,7 +37,7 @@ export function body(build: Build, bench: Bench, seen: 'front' | 'back'): Made |
 function hollowShape(build: Build, h: Hollow): Shape[] {
   const radius = sizeAt(build, { slot: 'body', size: `route.${h.id.replace('route-', '')}.radius` })?.value ?? 3
   return [
-    closed(roundedBox(h.box, h.id === 'pocket' ? 0 : radius)),
+    closed(h.askew ?? roundedBox(h.box, h.id === 'pocket' ? 0 : radius)),
     words(pt(h.box.x + h.box.width / 2, h.box.y + h.box.height / 2 + 9), h.name),
   ]
 }

@@ -70,6 +70,27 @@ describe('a control plate over its route', () => {
         says: /^The volume pot comes within 0 mm/,
         sizes: { 'control-plate/volume.y': 4 },
       },
+      // Route from 13 along the plate; the lever's screws 41.2 apart and 5 beyond each: 38.4 - 25.6 - 13 = -0.2.
+      {
+        what: 'lever against the route’s end',
+        joint: 'plate-cover',
+        check: 'in-route-switch',
+        verdict: 'wont-go',
+        says: /^The switch’s frame meets the control route’s wall: it lacks 0\.\d mm\.$/,
+        job: /^Ease the control route there by 1\.\d mm, before any finish\.$/,
+        sizes: { 'control-plate/switch.x': 38.3 },
+      },
+      // A jack 21 wide 136.2 along the plate: the wall stands at 147.
+      {
+        what: 'jack near the route’s end',
+        joint: 'plate-cover',
+        check: 'in-route-jack',
+        verdict: 'tight',
+        says: 'The jack comes within 0.3 mm of the control route’s wall.',
+        job: 'Ease the control route there by 1.2 mm, before any finish.',
+        sizes: { 'control-plate/jack.x': 136.2, 'control-plate/jack.y': 0, 'jack/width': 21 },
+        traits: { 'jack/held': 'panel' },
+      },
       // Screws 15 from the ends, the route's 13.
       {
         what: 'screws over the route',

@@ -1,13 +1,14 @@
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
-import { pt } from '../../geometry/point'
-import { controlRefs, potsIn } from '../../instrument/controlPlace'
+import { pt, type Point } from '../../geometry/point'
+import { CONTROL_WORDS, controlRefs, jackPanel, potsIn, SWITCHES_OF } from '../../instrument/controlPlace'
+import { FRAME, isScrewedDown } from '../../instrument/switchMake'
 import { datums } from '../../instrument/datums'
 import { platePose } from '../../instrument/platePlace'
 import { roomUnder, SCREW_WOOD, UNDER_PLATE, woodAtScrews } from '../../instrument/plateScrews'
 import { judged } from '../../judge/assemble'
 import type { Cure, JudgedJoint, Question } from '../../judge/joint'
-import { sizeIn, sizesIn } from '../../judge/known'
+import { sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { liesOnFront } from '../../judge/onFront'
 import type { Band } from '../../judge/verdict'
 import { likelyOf, linear, ofSize, propagate } from '../../quantity/distribution'
@@ -45,7 +46,7 @@ export function plateCoverJoint(build: Build): JudgedJoint {
     ],
     at: pt(datums(build).mouth + front.x + 12, front.y),
     draw: () => plateCoverDrawing(build),
-    asks: [ends, sides, controls, screws, besideBridge, besideGuard, onTheBody, lies],
+    asks: [ends, sides, controls, levers, jackIn, screws, besideBridge, besideGuard, onTheBody, lies],
   })
 }
 
@@ -137,6 +138,65 @@ function controls(build: Build): Question[] {
     return inRoute(build, control, shaft)
   })
 }
+
+/** A lever's frame lies along the plate, beyond both its screws. */
+function levers(build: Build): Question[] {
+  return SWITCHES_OF.filter((of) => build.parts[of]).flatMap((of) => {
+    if (!isScrewedDown(traitIn(build, of, 'contacts'))) return []
+    const { x, y } = sizesIn(build, controlRefs(build, of))
+    const free = propagate(
+      ([px, py, apart, ...v]) => reachFrom(roomUnder(v), pt(px!, py!), { x: apart! / 2 + FRAME.end, y: FRAME.across }),
+      [ofSize(x), ofSize(y), ofSize(sizeIn(build, sizeRef(of, 'screw.spacing'))), ...read(build)],
+    )
+    return [inHollow(`in-route-${of}`, `${CONTROL_WORDS[of]}’s frame`, free)]
+  })
+}
+
+function jackIn(build: Build): Question[] {
+  if (!jackPanel(build)) return []
+  const { x, y } = sizesIn(build, controlRefs(build, 'jack'))
+  const free = propagate(
+    ([px, py, wide, ...v]) => reachFrom(roomUnder(v), pt(px!, py!), { x: wide! / 2, y: wide! / 2 }),
+    [ofSize(x), ofSize(y), ofSize(sizeIn(build, sizeRef('jack', 'width'))), ...read(build)],
+  )
+  return [inHollow('in-route-jack', 'jack', free)]
+}
+
+/** From what reaches so far along and across to the nearest wall of its route, mm. */
+const reachFrom = ({ middle, half }: ReturnType<typeof roomUnder>, at: Point, reach: Point): number =>
+  Math.min(half.x - Math.abs(at.x - middle.x) - reach.x, half.y - Math.abs(at.y - middle.y) - reach.y)
+
+/** Lugs stand off its ends: as much is wanted beside it, mm. [practice, from memory] */
+const BESIDE = 1
+
+const inHollow = (id: string, what: string, free: Question['clearance']): Question => ({
+  id,
+  label: `Round the ${what} in its route`,
+  clearance: free,
+  bands: [
+    { upTo: 0, is: 'wont-go' },
+    { upTo: BESIDE, is: 'tight' },
+    { upTo: Infinity, is: 'snug' },
+  ],
+  says: ({ verdict }) =>
+    verdict === 'snug'
+      ? `The ${what} hangs free in the control route.`
+      : likelyOf(free) < 0
+        ? `The ${what} meets the control route’s wall: it lacks ${printMm(-likelyOf(free), 1)} mm.`
+        : `The ${what} comes within ${printMm(likelyOf(free), 1)} mm of the control route’s wall.`,
+  cures: ({ verdict }) =>
+    verdict === 'snug'
+      ? []
+      : [
+          {
+            id: `ease-${id}`,
+            job: `Ease the control route there by ${printMm(BESIDE + 0.5 - likelyOf(free), 1)} mm, before any finish.`,
+            how: 'Bearing bit along the wall, or a gouge; the plate still has to cover it.',
+            gives: 'body',
+            tools: ['router', 'bearing bit'],
+          },
+        ],
+})
 
 function screws(build: Build): Question {
   const wood = propagate(

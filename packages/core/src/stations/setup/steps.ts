@@ -22,7 +22,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
   const polished = onceFilmIsHard(earlier)
   const wired = (id: string) => earlier.some((s) => s.stage === 'wiring' && s.id === id)
   const ground = groundOf(traitAt(build, 'bridge', 'mount'))
-  const mounted = mountedOf(build)
+  const mounted = [...mountedOf(build), ...bareControlPlate(build, wired('harness-in'))]
   const hardware = step({
     id: 'hardware',
     title: mounted.length ? capital(mounted.map((m) => m.says).join(', ')) : 'Hardware on',
@@ -249,6 +249,10 @@ function mountedOf(build: Build): { slot: Slot; says: string }[] {
   ]
   return all.filter(([slot]) => build.parts[slot]).map(([slot, says]) => ({ slot, says }))
 }
+
+/** A plate goes on with its harness; by itself where nothing is wired. */
+const bareControlPlate = (build: Build, withHarness: boolean): { slot: Slot; says: string }[] =>
+  build.parts['control-plate'] && !withHarness ? [{ slot: 'control-plate', says: 'control plate' }] : []
 
 /** What costs minutes once the guard is on: it comes off again, or is covered. [practice; minutes ours] */
 const betterOpen = (build: Build): Better[] => [
