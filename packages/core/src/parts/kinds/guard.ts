@@ -1,4 +1,5 @@
 import { bored, defineKind, HANDED, mm, screwSizes, type SizeSpec } from '../kind'
+import { controlPlaces, switchHoles } from './controlHoles'
 
 const at = 'from the guard’s own neck cut-out edge, along the centre line'
 const opening = <P extends string>(place: P, name: string) =>
@@ -19,13 +20,6 @@ const place = (name: string) =>
     mm(`${name}, along the centre line`, -50, 400, { how: at }),
     mm(`${name}, across`, -200, 200, { how: 'from the centre line, bass side positive' }),
   ] as const
-const [volumeX, volumeY] = place('Volume hole')
-const [toneX, toneY] = place('Tone hole')
-const [volume2X, volume2Y] = place('Second volume hole')
-const [tone2X, tone2Y] = place('Second tone hole')
-const [jackX, jackY] = place('Jack hole')
-const [switchX, switchY] = place('Switch slot')
-const [switch2X, switch2Y] = place('Second switch’s hole or slot')
 
 /** The pickguard. Datum: the edge of its neck cut-out that meets the heel end. */
 export const guard = defineKind({
@@ -39,29 +33,10 @@ export const guard = defineKind({
     ...opening('middle', 'Middle pickup'),
     ...opening('bridge', 'Bridge pickup'),
     'pot.hole': mm('Pot hole diameter', 4, 14, { required: true, usual: 9.5 }),
-    'volume.x': volumeX,
-    'volume.y': volumeY,
-    'tone.x': toneX,
-    'tone.y': toneY,
-    'volume-2.x': volume2X,
-    'volume-2.y': volume2Y,
-    'tone-2.x': tone2X,
-    'tone-2.y': tone2Y,
-    'switch.x': switchX,
-    'switch.y': switchY,
-    'switch-2.x': switch2X,
-    'switch-2.y': switch2Y,
-    'jack.x': jackX,
-    'jack.y': jackY,
-    'jack.hole': mm('Jack hole diameter', 6, 16, { how: 'where the jack sits in the guard itself' }),
+    ...controlPlaces(place, 'guard'),
     'neck.width': mm('Neck cut-out, across', 40, 90),
     'bridge.edge': mm('Edge in front of the bridge', 60, 300, { how: at }),
-    'switch.slot': mm('Switch slot, length', 5, 60, { usual: 27 }),
-    'switch.screws': mm('Switch screw holes, centre to centre', 15, 70, { usual: 41 }),
-    'switch.hole': mm('Toggle hole', 4, 20, { usual: 12 }),
-    'switch-2.slot': mm('Second switch’s slot, length', 5, 60),
-    'switch-2.screws': mm('Second switch’s screw holes, centre to centre', 15, 70),
-    'switch-2.hole': mm('Second switch’s hole', 4, 20),
+    ...switchHoles,
     ...screwSizes('Its screws,', 12, 3, 2),
     'screw.edge': mm('Nearest screw hole to a route edge', 0, 60, { how: 'lay the guard on the body, neck side tight' }),
   },
