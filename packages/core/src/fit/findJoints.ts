@@ -42,6 +42,7 @@ import { balanceJoint } from './whole/balance'
 import { bridgeScrewsJoint } from './whole/bridgeScrews'
 import { neckScrewsJoint } from './whole/neckScrews'
 import { strapButtonsJoint } from './whole/strapButtons'
+import { lengthsMatter, stringReachJoint } from './whole/stringReach'
 import { handsJoint } from './whole/hands'
 import { metalsJoint } from './whole/metals'
 import { shieldsMeetJoint } from './whole/shieldsMeet'
@@ -297,6 +298,15 @@ const KINDS: readonly JointKind[] = [
     needs: ['strings', 'bridge', 'tuners'],
     also: ['tailpiece', 'ferrules', 'body'],
     find: stringsThroughJoint,
+  },
+  {
+    id: 'string-reach',
+    light: true,
+    trial: see('Hold each string to its post: two turns round it are left, or enough for its clamp.'),
+    needs: ['strings', 'bridge', 'neck', 'tuners', 'body'],
+    also: ['tailpiece', 'nut'],
+    when: lengthsMatter,
+    find: stringReachJoint,
   },
   {
     id: 'springs',

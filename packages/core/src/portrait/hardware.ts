@@ -113,6 +113,7 @@ export const TUNERS_USUAL: Readonly<Record<string, number>> = {
   'housing.width': 15,
   'housing.length': 20,
   'post.height': 14,
+  'post.diameter': 6.3,
   'string.hole': 1.8,
 }
 
@@ -122,7 +123,7 @@ export function sketchTuners(s: Sketch): void {
   const [thin, thick] = [s.v('grip.min'), s.v('grip.max')]
   const grip = (thin + Math.max(thin, thick)) / 2
   s.view('side', 'as it sits, the headstock left out')
-  const stem = bush * 0.62
+  const stem = s.known('post.diameter') ? s.v('post.diameter') : bush * 0.62
   s.box('metal', -stem / 2, -post - 5, stem / 2, 0, ['post.height'])
   s.round('cavity', pt(0, -post), s.v('string.hole'), ['string.hole'])
   s.box('metal', -bush / 2 - 3, -2.4, bush / 2 + 3, 0, ['bushing'])
@@ -144,6 +145,7 @@ export function sketchTuners(s: Sketch): void {
   )
   s.wide('bushing', 'outside', 0, grip * 0.45)
   s.take('post.height', 'rule', pt(stem / 2 + 1, 0), pt(stem / 2 + 1, -post)).wide('string.hole', 'inside', 0, -post)
+  s.wide('post.diameter', 'outside', 0, -post - 2.5)
   s.take('plate.thickness', 'outside', pt(-width / 2 + 0.7, grip), pt(-width / 2 + 0.7, grip + flange))
   s.down('grip.min', 'rule', -bush / 2 - 2, 0).down('grip.max', 'rule', bush / 2 + 2, 0)
   const long = s.v('housing.length')

@@ -47,7 +47,7 @@ const DRAWN: Readonly<Record<KindName, Drawn>> = {
   screws: { draw: small.sketchScrews, usual: small.SCREWS_USUAL },
   shim: { draw: small.sketchShim, usual: small.SHIM_USUAL },
   binding: { draw: small.sketchBinding, usual: small.BINDING_USUAL },
-  strings: { draw: small.sketchStrings },
+  strings: { draw: small.sketchStrings, usual: small.STRINGS_USUAL },
 }
 
 /** @param asked the size about to be taken, so that what it belongs to is drawn */

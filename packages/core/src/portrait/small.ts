@@ -104,7 +104,13 @@ export function sketchBinding(s: Sketch): void {
   s.box('plastic', 0, 0, long, w, ['length', 'width']).along('length', 'rule', 0, w / 2)
 }
 
-/** Seen at their ends, thickest last. */
+export const STRINGS_USUAL: Readonly<Record<string, number>> = {
+  length: 965,
+  winding: 900,
+  ...Object.fromEntries(Array.from({ length: 12 }, (_, i) => [`length.${i + 1}`, 900 + 10 * (i % 6)])),
+}
+
+/** Seen at their ends, thickest last, and one laid out. */
 export function sketchStrings(s: Sketch): void {
   s.view('ends', 'each cut across, much enlarged')
   for (let n = 1; n <= s.build.strings; n++) {
@@ -126,4 +132,18 @@ export function sketchStrings(s: Sketch): void {
   s.only(['silk.diameter'], false, () =>
     s.box('plastic', 0, -silk / 2, 8, silk / 2, ['silk.diameter']).across('silk.diameter', 'outside', 4),
   )
+  s.view('whole', 'laid out straight, its ball at a stop')
+  const length = s.v('length')
+  stretched(s, 0, length)
+  s.along('length', 'rule', 0, 0)
+  s.only(['winding'], false, () => s.box('metal', 8, -2, s.v('winding'), 2, ['winding']).along('winding', 'rule', 0, 0))
+  for (let n = 1; n <= s.build.strings; n++)
+    s.only([`length.${n}`], false, () => {
+      stretched(s, n * 22, s.v(`length.${n}`))
+      s.mark({ mark: 'label', at: pt(-14, n * 22 + 4), text: String(n), anchor: 'middle' }).along(`length.${n}`, 'rule', 0, n * 22)
+    })
 }
+
+/** A string from the far side of its ball to its end. */
+const stretched = (s: Sketch, y: number, length: number) =>
+  s.mark({ mark: 'circle', role: 'metal', at: pt(4, y), r: 4 }).line('string', pt(8, y), pt(Math.max(9, length), y))

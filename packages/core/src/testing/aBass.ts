@@ -114,6 +114,8 @@ const SIZES: Partial<Record<Slot, Sizes>> = {
     'core.2': 0.66,
     'core.3': 0.86,
     'core.4': 1.07,
+    length: 1190,
+    winding: 960,
   },
   'pickup-neck': {
     length: 18.5,

@@ -236,7 +236,7 @@ export function fullBuild(): Build {
         'string.hole': 1.8,
         mass: [29, 'scale', 1],
       },
-      { hand: 'right', screws: 'own' },
+      { hand: 'right', screws: 'own', locking: 'wraps' },
       { metal: 'nickel' },
     ),
     nut: aPart(
@@ -249,6 +249,7 @@ export function fullBuild(): Build {
       {
         ...thou('gauge', 1, [10, 13, 17, 26, 36, 46]),
         ...thou('core', 4, [14, 16, 18]),
+        length: 965,
       },
       { wrap: 'nickel-plated' },
     ),

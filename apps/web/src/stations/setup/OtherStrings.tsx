@@ -1,5 +1,19 @@
-import { notesOf, parseGauges, printInch, setSetup, stringPulls, stringsThen, tuningOf, tuningsFor } from '@snug/core'
+import {
+  type Build,
+  notesOf,
+  parseGauges,
+  printInch,
+  printMm,
+  setSetup,
+  stringPulls,
+  stringRuns,
+  stringsThen,
+  tuningOf,
+  tuningsFor,
+  wantedLength,
+} from '@snug/core'
 import { useMemo, useState } from 'react'
+import { useWhere } from '../../app/where'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Choice, Field, INPUT } from '../../ui/Field'
@@ -21,6 +35,8 @@ export function OtherStrings() {
     [build, tuning, written, differs],
   )
   const set = stringPulls(build).map((p) => Math.round(p.gauge / 0.0254))
+  const { go } = useWhere()
+  const reach = useMemo(() => wants(build), [build])
   return (
     <section aria-label="What if" className="mt-4">
       <h3 className="text-[18px]">What if</h3>
@@ -82,8 +98,23 @@ export function OtherStrings() {
       )}
       <p className="mt-2 text-[14px] text-soft">
         Slacken all strings evenly before any is cut, eyes covered; on a vibrato the springs let go with the last. Used strings cut short
-        may no longer reach their post: hold them to it first.
+        may no longer reach their post{reach}.{' '}
+        <button type="button" className="underline" onClick={() => go('parts', 'strings')}>
+          Enter their lengths
+        </button>{' '}
+        and Dry fit judges each.
       </p>
     </section>
   )
+}
+
+/** How long strings have to be, once it is known where they run. */
+function wants(build: Build): string {
+  const { neck, bridge, tuners, body, strings } = build.parts
+  if (!neck || !bridge || !tuners || !body || !strings) return ''
+  const sorted = stringRuns(build)
+    .map((run) => ({ number: run.number, mm: wantedLength(run) }))
+    .toSorted((a, b) => b.mm - a.mm)
+  const [long, short] = [sorted[0]!, sorted.at(-1)!]
+  return `: string ${long.number} wants about ${printMm(long.mm, 0)} mm from ball to end, string ${short.number} about ${printMm(short.mm, 0)}`
 }

@@ -29,6 +29,10 @@ describe('two probes anywhere', () => {
     expect(c.ohm).toBeGreaterThan(100e3)
     expect(c.farad! / 22e-9).toBeCloseTo(1, 1)
   })
+  it('beside a pot’s track, or with nothing between the probes, there is none to show', () => {
+    expect(meterBetween(harness, at(1), 'volume.1', 'volume.3').farad).toBeUndefined()
+    expect(meterBetween(harness, at(1), 'case.1', 'jack.sleeve').farad).toBeUndefined()
+  })
   it('across a coil it shows no capacitance, however it is held', () => {
     expect(meterBetween(harness, at(1), 'bridge.start', 'bridge.finish').farad).toBeUndefined()
     expect(meterBetween(harness, at(1), 'bridge.finish', 'bridge.start').farad).toBeUndefined()

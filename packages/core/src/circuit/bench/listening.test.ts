@@ -38,6 +38,15 @@ describe('the listening sheet', () => {
     })
     expect(expects(listeningSheet(own, {}), '2', 'bridge volume')).not.toMatch(/down to silence/)
   })
+  it('a position in which nothing sounds is to be silent, whatever is turned; one that sounds is not', () => {
+    const killed = harness({ places: ['neck', 'bridge'], contacts: 'toggle-3', options: { kill: 'button' } })
+    const s = listeningSheet(killed, {})
+    const cells = s.rows.map((r) => [r.id, r.cells[0]!.expect] as const)
+    expect(cells.filter(([, e]) => e === 'silence belongs here').length).toBe(3)
+    expect(cells.filter(([, e]) => e === 'every string full and clear').length).toBe(3)
+    for (const r of s.rows.filter((row) => row.cells[0]!.expect === 'silence belongs here'))
+      expect(r.cells[1]!.expect).toBe('silence belongs here')
+  })
   it('a tone goes dark', () => expect(expects(sheet, '1', 'bridge tone')).toMatch(/dark/))
   it('counts what was never tried and what was bad, and asks for the gain', () => {
     const some = listeningSheet(two, { heard: { '1 strum': 'good', '2 tone': 'bad' } })

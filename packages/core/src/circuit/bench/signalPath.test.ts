@@ -3,6 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { anyWiring } from '../../testing/anyWiring'
 import { holds } from '../../testing/holds'
 import { wirable } from '../../testing/wirable'
+import { gainAt } from '../engine/response'
+import { compile } from '../engine/solver'
+import { toNetlist } from '../model/toNetlist'
 import { jackProbes, lugParts, type Harness, type Wire } from '../model/harness'
 import { switchStates } from '../model/switchStates'
 import { harnessOf } from '../schemes/harnessOf'
@@ -47,6 +50,72 @@ describe('laws of the signal’s way, over every wiring in every position', () =
       1200,
     )
     expect(cut).toBeGreaterThan(30)
+  })
+})
+
+/** Level at the jack, dB, with everything turned up. */
+const level = (harness: Harness, switches: Record<string, number>) =>
+  Math.max(-200, gainAt(compile(toNetlist(harness, { switches, knobs: {} }, { cable: 500e-12, amplifier: 1e6 })), 440))
+const withWire = (harness: Harness, from: string, to: string): Harness => ({
+  ...harness,
+  wires: [...harness.wires, { from, to, role: 'ground' }],
+})
+
+describe('the signal’s way by another road', () => {
+  it('a lug on it held to ground changes what is heard', () => {
+    let met = 0
+    holds(
+      fc.property(anyState, ([wanted, state, which]) => {
+        const made = harnessOf(wirable({ ...wanted, active: [] }))
+        if (!made.ok) return
+        const { harness } = made
+        const states = switchStates(harness)
+        const { switches } = states[state % states.length]!
+        const live = [...signalPath(harness, switches).wires]
+        const open = level(harness, switches)
+        const wire = live[which % Math.max(1, live.length)]
+        if (open < -60 || !wire) return
+        const held = level(withWire(harness, wire.from, jackProbes(harness)[1]), switches)
+        // Behind a tone control's track, turned up, it is little.
+        expect(Math.abs(held - open), `${wire.from} of a live wire grounded`).toBeGreaterThan(1e-4)
+        met++
+      }),
+      600,
+    )
+    expect(met).toBeGreaterThan(100)
+  })
+})
+
+describe('what is said along it', () => {
+  const says = (wanted: Parameters<typeof wirable>[0], switches: Record<string, number>) => {
+    const made = harnessOf(wirable(wanted))
+    if (!made.ok) throw new Error(made.says ?? made.missing.join())
+    return signalPath(made.harness, switches).says
+  }
+  it('each part it passes once, by what it does there', () =>
+    expect(says({ places: ['neck', 'bridge'], contacts: 'toggle-3' }, { switch: 1 })).toMatchInlineSnapshot(`
+      [
+        "Sounding: bridge.",
+        "selector joins A0 to A1.",
+        "volume passes a share of it on from its wiper.",
+        "tone lets treble go to ground through its capacitor as it is turned down.",
+        "It leaves at jack, tip.",
+      ]
+    `))
+  it('a volume of the pickup that is off is no part of it', () => {
+    const two = says(
+      { places: ['neck', 'bridge'], contacts: 'toggle-3', second: true, options: { volumes: 'two', tones: 'two' } },
+      { switch: 1 },
+    )
+    expect(two).toMatchInlineSnapshot(`
+      [
+        "Sounding: bridge.",
+        "selector joins A0 to A1.",
+        "bridge volume passes a share of it on from its wiper.",
+        "bridge tone lets treble go to ground through its capacitor as it is turned down.",
+        "It leaves at jack, tip.",
+      ]
+    `)
   })
 })
 

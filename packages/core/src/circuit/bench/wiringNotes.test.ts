@@ -51,7 +51,22 @@ describe('what the bench asks for beside the wires', () => {
       const tape = n.says.find((s) => s.startsWith('Foil and paint conduct'))!
       expect(tape).toMatch(/volume, lug 3/)
       expect(tape).not.toMatch(/volume, lug 1|case/)
+      // A switch's and the jack's live lugs too, each once; a pickup's leads have their own skin.
+      expect(tape).toMatch(/selector/)
+      expect(tape).toMatch(/jack, tip/)
+      expect(tape).not.toMatch(/start|finish|capacitor/)
+      const named = tape
+        .replace(/^.*near it: /, '')
+        .replace(/\.$/, '')
+        .split('; ')
+      expect(new Set(named).size).toBe(named.length)
     }
+  })
+  it('without shielding a switch’s long run is wrapped; where there is no switch nothing is said of it', () => {
+    expect(note(trio, 'shield')!.says.join(' ')).toMatch(/long run to a far switch/)
+    const one = note(wirable({ places: ['bridge'] }), 'shield')!
+    expect(one.says).toHaveLength(1)
+    expect(one.says[0]).toMatch(/^Worth it: this circuit picks up/)
   })
   it('counts the joints on pots’ cases: they want the big iron', () => {
     const onCases = harness(trio).wires.filter((w) => /case\.1$/.test(w.from) || /case\.1$/.test(w.to)).length

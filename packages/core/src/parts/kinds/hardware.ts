@@ -174,6 +174,7 @@ export const tuners = defineKind({
     'post.height': mm('String hole above its seat', 5, 40, {
       how: 'lowest wrap above the headstock’s face, tuner in its bore',
     }),
+    'post.diameter': mm('Post diameter', 3, 22, { optional: true, how: 'where the string is wound' }),
     'housing.length': mm('Housing, across the row', 8, 60),
     'string.hole': mm('String hole diameter', 0.8, 6),
     'screw.offset': mm('Screw from post centre, along the row', -20, 20, { usual: 10, how: 'away from the nut positive' }),

@@ -1,6 +1,6 @@
 import { defineKind, mm, sized, type SizeSpec } from '../kind'
 
-type Row = Record<`gauge.${number}` | `core.${number}`, SizeSpec>
+type Row = Record<`gauge.${number}` | `core.${number}` | `length.${number}`, SizeSpec>
 const rows: Row = {}
 /** Thinnest and thickest of each string in the sets there are, guitar to bass, mm. [practice, from memory] */
 const FOUND: readonly (readonly [number, number])[] = [
@@ -19,6 +19,10 @@ for (let n = 1; n <= 12; n++) {
     found: [0.25, 0.75],
     how: 'left out of a plain string',
   })
+  rows[`length.${n}`] = mm(`String ${n}, own length`, 150, 1800, {
+    optional: true,
+    how: 'cut before: from the far side of its ball to its end; left out of a new set',
+  })
 }
 
 /** A set of strings, 1 the highest. A string with a core size is wound. */
@@ -29,6 +33,11 @@ export const strings = defineKind({
   sizes: {
     wound: sized('count', 'Wound strings', 0, 12, { optional: true, how: 'where the cores are not given' }),
     ...rows,
+    length: mm('Length, ball to end', 150, 1800, { found: [880, 1350], how: 'of the shortest as sold; of cut ones each has its own' }),
+    winding: mm('Ball to where the thick winding ends', 150, 1800, {
+      optional: true,
+      how: 'bass strings: the shortest of them, up to the thread or the thinner end',
+    }),
     'twist.diameter': mm('Twist at the ball end, widest', 0.3, 6, {
       optional: true,
       how: 'the thickest of the set: what is wound round the string before its ball',

@@ -11,6 +11,8 @@ import { PLACES } from '../../instrument/guardPlace'
 import { panelOf } from '../../instrument/panel'
 import { WITH_HARNESS } from '../../instrument/harnessParts'
 import { groundOf } from '../../instrument/stringGround'
+import { cutPastPost } from '../../fit/whole/stringRun'
+import { printMm } from '../../quantity/length'
 import { floats } from '../../setup/floatMove'
 import { highFrets } from '../../setup/model'
 
@@ -265,12 +267,14 @@ const betterOpen = (build: Build): Better[] => [
 
 /** What to mind while strings go on, by what there is. [practice] */
 function strungSo(build: Build): string[] {
+  const cut = cutPastPost(build)
   return [
     'Eyes covered; clip string ends away from the face. The guitar on something soft.',
     ...(traitAt(build, 'bridge', 'mount') === 'post' ? ['A loose tailpiece is threaded first, then hung.'] : []),
     ...(traitAt(build, 'tuners', 'locking') === 'clamp'
       ? ['Locking posts: put it through loose, pull it tight by hand, lock, then cut.']
       : []),
+    ...(cut ? [`Cut ${printMm(cut.from, 0)} mm past its post the thinnest, ${printMm(cut.to, 0)} the thickest: two turns round it.`] : []),
     ...(hasSprings(build) ? ['Springs let go with the last string: slacken all evenly.'] : []),
   ]
 }
