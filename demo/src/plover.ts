@@ -247,7 +247,7 @@ export function plover(today: string, due: string): Build {
         seller: 'Quayside Electrics',
         price: 11,
         traits: { wrap: 'nickel-plated' },
-        sizes: gauges([11, 15, 20, 34, 46, 60], { 4: 15, 5: 18, 6: 21 }),
+        sizes: { ...gauges([11, 15, 20, 34, 46, 60], { 4: 15, 5: 18, 6: 21 }), length: [1020, 'listed', 10] },
       }),
       'pot-volume': pot('500 k audio, solid shaft'),
       'pot-tone': pot('500 k audio, solid shaft'),

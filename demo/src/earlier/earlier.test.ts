@@ -17,7 +17,10 @@ const NOW = {
 }
 
 /** What is asked for only since those forms: the demo of today has been measured for it, the kept one not. */
-const SINCE = [['dunlin', 'body', 'tail.spacing']] as const
+const SINCE = [
+  ['dunlin', 'body', 'tail.spacing'],
+  ['plover', 'strings', 'length'],
+] as const
 function asThen(name: string, build: Build): Build {
   const then = structuredClone(build)
   for (const [of, slot, size] of SINCE) if (of === name) delete then.parts[slot]!.sizes[size]

@@ -7,6 +7,10 @@ export const PICKUP_USUAL: Readonly<Record<string, number>> = {
   radius: 3,
   'lead.length': 200,
   above: 8,
+  'ear.gap': 9,
+  'spring.free': 18,
+  'spring.shut': 5,
+  'spring.turns': 9,
   'ears.span': 84,
 }
 
@@ -34,8 +38,21 @@ export function sketchPickup(s: Sketch): void {
   s.box('pickup', -l / 2, -above, l / 2, deep, ['above', 'depth', 'length'])
   s.take('above', 'depth', pt(-l / 4, -above), pt(-l / 4, 0)).down('depth', 'depth', l / 4, 0)
   s.take('travel', 'rule', pt(l / 2 + 4, -above), pt(l / 2 + 4, -above + s.v('travel')))
+  s.take('ear.gap', 'depth', pt(-l / 2 - 7, 2.5), pt(-l / 2 - 7, 2.5 + s.v('ear.gap')))
   s.view('screw', 'its height screw')
   screwOf(s, 'screw.length', 'screw.diameter', 'screw.root')
+  s.only(['spring.free', 'spring.shut', 'spring.turns'], false, () => {
+    const [free, shut, turns] = [s.v('spring.free'), s.v('spring.shut'), s.v('spring.turns')]
+    s.view('spring', 'its spring, free and squeezed solid')
+    for (const [x, long, size] of [
+      [0, free, 'spring.free'],
+      [16, shut, 'spring.shut'],
+    ] as const) {
+      for (let i = 0; i <= turns; i++) s.line('guide', pt(x - 3, (long * i) / turns), pt(x + 3, (long * Math.min(turns, i + 0.5)) / turns))
+      s.box('open', x - 3, 0, x + 3, long, [size])
+    }
+    s.down('spring.free', 'outside', 0, 0).down('spring.shut', 'outside', 16, 0)
+  })
   s.view('lead', 'its lead, laid straight')
   const lead = s.v('lead.length')
   s.box('pickup', -w / 2, -l / 2, 0, l / 2, ['length', 'width']).mark({ mark: 'line', role: 'hot', points: [pt(0, 0), pt(lead, 0)] })

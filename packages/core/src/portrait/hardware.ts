@@ -114,6 +114,7 @@ export const TUNERS_USUAL: Readonly<Record<string, number>> = {
   'housing.length': 20,
   'post.height': 14,
   'post.diameter': 6.3,
+  ...Object.fromEntries(Array.from({ length: 12 }, (_, i) => [`post.height.${i + 1}`, 14])),
   'string.hole': 1.8,
 }
 
@@ -146,6 +147,10 @@ export function sketchTuners(s: Sketch): void {
   s.wide('bushing', 'outside', 0, grip * 0.45)
   s.take('post.height', 'rule', pt(stem / 2 + 1, 0), pt(stem / 2 + 1, -post)).wide('string.hole', 'inside', 0, -post)
   s.wide('post.diameter', 'outside', 0, -post - 2.5)
+  for (let n = 1; n <= s.build.strings; n++) {
+    const own = `post.height.${n}`
+    s.take(own, 'rule', pt(stem / 2 + 1, 0), pt(stem / 2 + 1, -s.v(own)))
+  }
   s.take('plate.thickness', 'outside', pt(-width / 2 + 0.7, grip), pt(-width / 2 + 0.7, grip + flange))
   s.down('grip.min', 'rule', -bush / 2 - 2, 0).down('grip.max', 'rule', bush / 2 + 2, 0)
   const long = s.v('housing.length')

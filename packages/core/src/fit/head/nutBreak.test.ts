@@ -43,3 +43,31 @@ describe('which strings a tree is for', () => {
     expect(tree(high)).toMatch(/^Or a lower string tree for strings /)
   })
 })
+
+describe('posts of several heights', () => {
+  const heights = (of: readonly number[], b = head({ 'neck/row': 'bass' })) =>
+    changed(changed(b, { 'neck/head.drop': 18 }), Object.fromEntries(of.map((mm, i) => [`tuners/post.height.${6 - i}`, mm])))
+  // 18 + 1.1 + 0.5 = 19.6 over the face: atan(6.6 / 33) = 11.3, atan(6.6 / 57.7) = 6.5, atan(8.6 / 82.5) = 6.0, atan(8.6 / 107.2) = 4.6, atan(10.6 / 132) = 4.6, atan(12.5 / 156.7) = 4.6.
+  const right = [13, 13, 11, 11, 9, 7.1]
+  it('each string bears on its own: the shortest furthest', () => {
+    const b = heights(right)
+    expect(flattest(b).raw.verdict).toBe('snug')
+    expect(flattest(b).label).toBe('Flattest string, 1')
+  })
+  it('put in the other way about they are changed, and on paper that cures it', () => {
+    const b = heights(right.toReversed())
+    const check = flattest(b)
+    expect(check.raw.verdict).toBe('tight')
+    const cure = check.cures[0]!
+    expect(cure.job).toBe(
+      'Change the tuners about: the taller posts nearest the nut, the shorter furthest; those of strings 1, 2, 5 and 6 move.',
+    )
+    expect(check.cures[1]!.job).toMatch(/^Or wind/)
+    expect(flattest({ ...b, jobs: { sort: { ...cure.plan!, text: cure.job } } }).raw.verdict).toBe('snug')
+  })
+  it('where changing them is not enough, or all are alike, it is not offered', () => {
+    const ids = (b: Build) => flattest(b).cures.map((c) => c.id)
+    expect(ids(heights([18, 18, 18, 18, 16, 16].toReversed()))).not.toContain('sort-posts')
+    expect(ids(heights([16, 16, 16, 16, 16, 16]))).not.toContain('sort-posts')
+  })
+})

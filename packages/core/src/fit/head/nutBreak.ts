@@ -6,7 +6,7 @@ import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { tunerPosts } from '../../instrument/tuners'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
-import type { DetailTable, JudgedJoint, Question } from '../../judge/joint'
+import type { Cure, DetailTable, JudgedJoint, Question } from '../../judge/joint'
 import { drawnAt, sizesIn } from '../../judge/known'
 import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
@@ -32,6 +32,10 @@ function furthest(build: Build, count: number): number[] {
     .slice(0, count)
 }
 
+/** Its wraps above the head's face: those of its own post where the posts differ, mm. */
+const wrapOf = (build: Build, n: number, otherwise: number): number =>
+  sizeAt(build, { slot: 'tuners', size: `post.height.${n}` })?.value ?? otherwise
+
 /** Strings the tree there is holds down; none without one. */
 const heldByTree = (build: Build): number[] =>
   build.parts['string-tree'] ? furthest(build, drawnAt(build, sizeRef('string-tree', 'holds'))) : []
@@ -40,7 +44,10 @@ const heldByTree = (build: Build): number[] =>
  * Angle of one string at the nut = headstock angle + atan((slot height above the head's face - wrap height) / distance to the post).
  * [physics] With a tree the strings it holds go to the tree first: those with the furthest posts, whose angle is the flattest.
  */
-function angleOf(build: Build): (n: number, drop: number, wrap: number, slot: number, tilt: number, crown: number) => number {
+function angleOf(
+  build: Build,
+  wrapAt = (n: number, otherwise: number) => wrapOf(build, n, otherwise),
+): (n: number, drop: number, wrap: number, slot: number, tilt: number, crown: number) => number {
   const posts = tunerPosts(build)
   const tree = build.parts['string-tree'] && {
     height: drawnAt(build, sizeRef('string-tree', 'height')),
@@ -50,7 +57,7 @@ function angleOf(build: Build): (n: number, drop: number, wrap: number, slot: nu
     const distance = posts[build.strings - n]?.x ?? -100
     const height = drop + crown + slot
     if (tree?.held.includes(n)) return tilt + deg(Math.atan((height - tree.height) / (TREE_AT * Math.abs(distance))))
-    return tilt + deg(Math.atan((height - wrap) / Math.abs(distance)))
+    return tilt + deg(Math.atan((height - wrapAt(n, wrap)) / Math.abs(distance)))
   }
 }
 const ANGLES = { ...refs, tilt: sizeRef('neck', 'head.angle'), crown: sizeRef('neck', 'crown') }
@@ -102,26 +109,58 @@ function flattestString(build: Build): Question {
         : likelyOf(low) < RATTLES
           ? `String ${flattest} breaks over the nut by only ${likelyOf(low).toFixed(1)}°: it rattles in its slot like a spring.`
           : `The flattest string breaks over the nut by ${likelyOf(low).toFixed(1)}°.`,
-    cures: ({ verdict }) =>
-      verdict === 'snug'
-        ? []
-        : [
-            {
-              id: 'lower-wraps',
-              job: `Wind ${theStrings(flat)} further down ${flat.length === 1 ? 'its post' : 'their posts'}, two or three wraps more.`,
-              how: 'Costs nothing; string on, cut longer.',
-              gives: 'nothing',
-              tools: [],
-            },
-            {
-              id: 'string-tree',
-              job: free.length ? `Or ${trees(free)} for ${theStrings(free)}.` : `Or a lower string tree for ${theStrings(flat)}.`,
-              how: 'The lower of the two heights in the bag; placed after stringing, two fifths of the way from the nut to their posts; small pilot.',
-              gives: 'neck',
-              tools: ['string tree', 'small bit'],
-            },
-          ],
+    cures: ({ verdict }) => {
+      if (verdict === 'snug') return []
+      const sorts = sorting(build, have)
+      return [
+        ...sorts,
+        {
+          id: 'lower-wraps',
+          job: `${sorts.length ? 'Or wind' : 'Wind'} ${theStrings(flat)} further down ${flat.length === 1 ? 'its post' : 'their posts'}, two or three wraps more.`,
+          how: 'Costs nothing; string on, cut longer.',
+          gives: 'nothing',
+          tools: [],
+        },
+        {
+          id: 'string-tree',
+          job: free.length ? `Or ${trees(free)} for ${theStrings(free)}.` : `Or a lower string tree for ${theStrings(flat)}.`,
+          how: 'The lower of the two heights in the bag; placed after stringing, two fifths of the way from the nut to their posts; small pilot.',
+          gives: 'neck',
+          tools: ['string tree', 'small bit'],
+        },
+      ]
+    },
   }
+}
+
+/** Posts of several heights belong to given strings: the shorter, the further from the nut. Offered where that alone is enough. */
+function sorting(build: Build, have: Record<keyof typeof ANGLES, Size>): Cure[] {
+  const all = stringsOf(build).map((n) => ({ n, wrap: wrapOf(build, n, have.wrap.value) }))
+  if (all.every((s) => s.wrap === all[0]!.wrap)) return []
+  const far = furthest(build, build.strings)
+  const low = all.map((s) => s.wrap).toSorted((a, b) => a - b)
+  const then = new Map(far.map((n, i) => [n, low[i]!]))
+  const moved = all.filter((s) => then.get(s.n) !== s.wrap)
+  const angle = angleOf(build, (n) => then.get(n)!)
+  const at = (n: number) => angle(n, have.drop.value, have.wrap.value, have.slot.value, have.tilt.value, have.crown.value)
+  if (!moved.length || stringsOf(build).some((n) => at(n) < RATTLES)) return []
+  const [first, ...others] = moved.map(({ n, wrap }) => ({
+    slot: 'tuners' as const,
+    size: `post.height.${n}`,
+    delta: then.get(n)! - wrap,
+    doubt: 0,
+  }))
+  const told = moved.every((s) => sizeAt(build, { slot: 'tuners', size: `post.height.${s.n}` }))
+  return [
+    {
+      id: 'sort-posts',
+      job: `Change the tuners about: the taller posts nearest the nut, the shorter furthest; those of ${theStrings(moved.map((s) => s.n))} move.`,
+      how: 'Strings off, screws out one tuner at a time, each kept with its own; tuners made for one side stay on it.',
+      gives: 'nothing',
+      tools: ['screwdriver'],
+      ...(told ? { plan: { ...first!, also: others } } : {}),
+    },
+  ]
 }
 
 /** "a string tree", "2 string trees": one presses two neighbours down, and no strings that have others between them. */
@@ -139,18 +178,19 @@ function breakDrawing(build: Build, have: Record<keyof typeof refs, Size>, angle
   const worst = stringsOf(build).reduce((a, b) => (angle(b) < angle(a) ? b : a))
   const crown = drawnAt(build, sizeRef('neck', 'crown'))
   const far = Math.abs(tunerPosts(build)[build.strings - worst]?.x ?? 100)
+  const wrap = wrapOf(build, worst, have.wrap.value)
   const face = have.drop.value + crown
   const marks: Mark[] = [
     { mark: 'area', role: 'neck-wood', points: rectangle(-far - 16, face, 0, face + 14) },
     { mark: 'area', role: 'board', points: rectangle(0, crown, 30, crown + 6) },
     { mark: 'area', role: 'plastic', points: rectangle(-3.3, -have.slot.value, 0, face) },
-    { mark: 'area', role: 'metal', points: rectangle(-far - 3, face - have.wrap.value - 4, -far + 3, face) },
-    { mark: 'line', role: 'string', points: [pt(30, -have.slot.value), pt(0, -have.slot.value), pt(-far, face - have.wrap.value)] },
+    { mark: 'area', role: 'metal', points: rectangle(-far - 3, face - wrap - 4, -far + 3, face) },
+    { mark: 'line', role: 'string', points: [pt(30, -have.slot.value), pt(0, -have.slot.value), pt(-far, face - wrap)] },
     {
       mark: 'dimension',
       from: pt(-far - 9, face),
-      to: pt(-far - 9, face - have.wrap.value),
-      text: printMm(have.wrap.value, 1),
+      to: pt(-far - 9, face - wrap),
+      text: printMm(wrap, 1),
       emphasis: true,
     },
   ]

@@ -12,6 +12,7 @@ import type { Question, Cure, JudgedJoint } from '../../judge/joint'
 import { amount, drawnAt, gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
+import { springFree, springShut } from './heightSprings'
 import { biteDrawing, screwBite, tipInBody } from './heightScrews'
 import { type Frame, frameOf, type Have } from '../../instrument/pickupFrame'
 import { ears } from './pickupEars'
@@ -54,6 +55,8 @@ export function pickupRoomJoint(build: Build, place: PickupPlace): JudgedJoint {
       (b) => depth(b, place),
       (b) => screwBite(b, place),
       (b) => tipInBody(b, place),
+      (b) => springShut(b, place),
+      (b) => springFree(b, place),
     ],
   })
 }

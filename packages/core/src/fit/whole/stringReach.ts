@@ -4,6 +4,7 @@ import type { Mark } from '../../drawing/drawing'
 import { framed, nothingYet } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
+import { Asker } from '../../judge/ask'
 import { judged } from '../../judge/assemble'
 import type { DetailTable, JudgedJoint, Question } from '../../judge/joint'
 import { drawnAt, sizeIn } from '../../judge/known'
@@ -41,18 +42,28 @@ const reachesAs = (run: StringRun, left: number): string =>
       ? `goes through its post with ${printMm(left, 0)} mm left for the clamp to hold`
       : `leaves ${printMm(left, 0)} mm behind its post: ${(left / run.turn).toFixed(1)} turns round it`
 
+interface Reach {
+  run: StringRun
+  /** What is left of it past its post, mm. */
+  left: number
+}
+const reaches = (build: Build): Reach[] =>
+  stringRuns(build).map((run) => ({ run, left: leftOver(run, sizeIn(build, lengthRef(build, run.number)).value) }))
+/** More than it has to have, mm. */
+const over = ({ run, left }: Reach): number => left - (run.clamped ? 0 : TURNS.wanted * run.turn)
+const worstOf = (build: Build): Reach => reaches(build).reduce((a, b) => (over(b) < over(a) ? b : a))
+
 function ends(build: Build): Question {
-  const have = stringRuns(build).map((run) => ({ run, left: leftOver(run, sizeIn(build, lengthRef(build, run.number)).value) }))
-  const over = ({ run, left }: (typeof have)[number]) => left - (run.clamped ? 0 : TURNS.wanted * run.turn)
-  const worst = have.reduce((a, b) => (over(b) < over(a) ? b : a))
+  const worst = worstOf(build)
   const { run } = worst
-  const short = have.filter((h) => over(h) < 0).map((h) => h.run)
+  const short = reaches(build).flatMap((h) => (over(h) < 0 ? [h.run] : []))
   const clearance = certain(over(worst))
   return {
     id: 'ends',
     spread: true,
-    label: run.clamped ? `String ${run.number} through its post` : `String ${run.number} over ${TURNS.wanted} turns`,
+    label: run.clamped ? `String ${run.number} through its post` : `String ${run.number} past its post`,
     clearance,
+    shown: certain(worst.left),
     bands: [
       { upTo: run.clamped ? 0 : (TURNS.least - TURNS.wanted) * run.turn, is: 'wont-go' },
       ...(run.clamped ? [] : [{ upTo: 0, is: 'tight' as const }]),
@@ -138,15 +149,11 @@ function lengthTable(build: Build): DetailTable {
 
 const TITLE = 'String past its post'
 
-/** The head end of the string that is worst off, laid out straight. */
+/** The head end of the string that is worst off, laid out straight; nothing while what nobody knows moves its end. */
 function reachDrawing(build: Build) {
-  const known = stringRuns(build).flatMap((run) => {
-    const has = sizeAt(build, lengthRef(build, run.number))?.value
-    return has === undefined ? [] : [{ run, left: leftOver(run, has) }]
-  })
-  if (!known.length) return nothingYet(TITLE)
-  const spare = ({ run, left }: (typeof known)[number]) => left - (run.clamped ? 0 : TURNS.wanted * run.turn)
-  const { run, left } = known.reduce((a, b) => (spare(b) < spare(a) ? b : a))
+  const [check] = new Asker(build).judge(ends)
+  if (!check || check.supposed || check.raw.verdict === 'cant-tell') return nothingYet(TITLE)
+  const { run, left } = worstOf(build)
   const post =
     sizeAt(build, sizeRef('tuners', 'post.diameter'))?.value ??
     run.turn / Math.PI - drawnAt(build, { slot: 'strings', size: `gauge.${run.number}` })

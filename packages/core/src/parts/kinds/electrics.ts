@@ -24,6 +24,13 @@ export const pickup = defineKind({
     'screw.diameter': mm('Height screw diameter', 1.5, 5, { found: [2, 3.5], usual: 3 }),
     'screw.root': mm('Height screw root diameter', 1, 4, { found: [1.4, 2.8], usual: 2, how: 'a pickup held by the wood under it' }),
     travel: mm('Height screw travel in use', 0, 20, { found: [2, 12], usual: 6 }),
+    'ear.gap': mm('Ear to the underside of what it hangs from, run right down', 0, 40, {
+      found: [4, 25],
+      how: 'a pickup in guard or ring: the room its spring has at its lowest',
+    }),
+    'spring.free': mm('Height spring, free length', 2, 60, { optional: true }),
+    'spring.shut': mm('Height spring squeezed solid, length', 0.5, 40, { optional: true, how: 'in a vice, or wire times turns' }),
+    'spring.turns': sized('count', 'Height spring, turns', 2, 60, { optional: true }),
     resistance: sized('ohm', 'DC resistance, all coils in series', 1, 60000, { required: true }),
     load: sized('ohm', 'Pot its maker recommends', 1e4, 2e6),
     inductance: sized('henry', 'Inductance, all coils in series', 0.01, 30),

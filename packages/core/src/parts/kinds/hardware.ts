@@ -1,4 +1,4 @@
-import { defineKind, HANDED, mm, screwSizes, sized } from '../kind'
+import { defineKind, HANDED, mm, screwSizes, sized, type SizeSpec } from '../kind'
 
 export const bridge = defineKind({
   kind: 'bridge',
@@ -156,6 +156,14 @@ export const springs = defineKind({
   traits: {},
 })
 
+/** Posts of several heights belong to given strings. */
+const postHeights = Object.fromEntries(
+  Array.from({ length: 12 }, (_, i) => [
+    `post.height.${i + 1}`,
+    mm(`String ${i + 1}, hole above its seat`, 5, 40, { optional: true, how: 'posts of several heights: of the one that string goes to' }),
+  ]),
+) as Record<`post.height.${number}`, SizeSpec>
+
 export const tuners = defineKind({
   kind: 'tuners',
   label: 'Tuners',
@@ -175,6 +183,7 @@ export const tuners = defineKind({
       how: 'lowest wrap above the headstock’s face, tuner in its bore',
     }),
     'post.diameter': mm('Post diameter', 3, 22, { optional: true, how: 'where the string is wound' }),
+    ...postHeights,
     'housing.length': mm('Housing, across the row', 8, 60),
     'string.hole': mm('String hole diameter', 0.8, 6),
     'screw.offset': mm('Screw from post centre, along the row', -20, 20, { usual: 10, how: 'away from the nut positive' }),
