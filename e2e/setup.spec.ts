@@ -136,3 +136,25 @@ test('other strings thought about: the pull, what goes stale; nothing changes un
   await what.getByLabel('Other strings, the thinnest first').fill('11 14 18 28 38 fifty')
   await expect(what.getByRole('alert')).toContainText('“fifty” is not a gauge')
 })
+
+test('strings cut before: how long each is wanted, its length told, and Dry fit says whether it still reaches', async ({
+  page,
+  server,
+}) => {
+  const id = await copyOf(server, 'heron')
+  await page.goto(`/builds/${id}/setup?tab=strings`)
+  const what = page.getByRole('region', { name: 'What if' })
+  await expect(what.getByText(/string 1 wants about \d{3} mm from ball to end, string 6 about \d{3}/)).toBeVisible()
+  await what.getByRole('button', { name: 'Enter their lengths' }).click()
+  await expect(page).toHaveURL(/\/parts\/strings$/)
+  await page.getByText(/more sizes it may have$/).click()
+  const own = page.getByRole('region', { name: 'In hand' }).getByRole('textbox', { name: 'String 6, own length' })
+  await own.fill('750')
+  await own.press('Enter')
+  await saved(page)
+  await page.goto(`/builds/${id}/fit/string-reach`)
+  const hand = page.getByRole('region', { name: 'In hand' })
+  await expect(hand.getByText(/^String 6 (ends|leaves)/)).toBeVisible()
+  await hand.getByLabel('Holds the string by (tuners)').selectOption('wraps')
+  await expect(hand.getByText(/^Take longer strings: 6 at least \d{3} mm/).first()).toBeVisible()
+})

@@ -102,7 +102,7 @@ export function OtherStrings() {
         <button type="button" className="underline" onClick={() => go('parts', 'strings')}>
           Enter their lengths
         </button>{' '}
-        and Dry fit judges each.
+        among the sizes the set may have, and Dry fit judges each.
       </p>
     </section>
   )

@@ -32,7 +32,7 @@ export const stringReachJoint = (build: Build): JudgedJoint =>
     at: pt(-60, -30),
     tables: [lengthTable(build)],
     draw: () => reachDrawing(build),
-    asks: [ends, thickWinding],
+    asks: [(b) => ends(b, 'ends'), (b) => ends(b, 'cut-ends'), thickWinding],
   })
 
 const reachesAs = (run: StringRun, left: number): string =>
@@ -47,21 +47,28 @@ interface Reach {
   /** What is left of it past its post, mm. */
   left: number
 }
-const reaches = (build: Build): Reach[] =>
-  stringRuns(build).map((run) => ({ run, left: leftOver(run, sizeIn(build, lengthRef(build, run.number)).value) }))
+/** Of the strings as sold, or of those that were cut and have a length of their own. */
+type Which = 'ends' | 'cut-ends'
+const reaches = (build: Build, which: Which): Reach[] =>
+  stringRuns(build).flatMap((run) => {
+    const ref = lengthRef(build, run.number)
+    return (ref.size === 'length') === (which === 'ends') ? [{ run, left: leftOver(run, sizeIn(build, ref).value) }] : []
+  })
 /** More than it has to have, mm. */
 const over = ({ run, left }: Reach): number => left - (run.clamped ? 0 : TURNS.wanted * run.turn)
-const worstOf = (build: Build): Reach => reaches(build).reduce((a, b) => (over(b) < over(a) ? b : a))
+const worstOf = (all: readonly Reach[]): Reach | undefined => all.toSorted((a, b) => over(a) - over(b))[0]
 
-function ends(build: Build): Question {
-  const worst = worstOf(build)
+function ends(build: Build, id: Which): Question | undefined {
+  const all = reaches(build, id)
+  const worst = worstOf(all)
+  if (!worst) return undefined
   const { run } = worst
-  const short = reaches(build).flatMap((h) => (over(h) < 0 ? [h.run] : []))
+  const short = all.flatMap((h) => (over(h) < 0 ? [h.run] : []))
   const clearance = certain(over(worst))
   return {
-    id: 'ends',
+    id,
     spread: true,
-    label: run.clamped ? `String ${run.number} through its post` : `String ${run.number} past its post`,
+    label: `${id === 'ends' ? 'String' : 'Cut string'} ${run.number} ${run.clamped ? 'through' : 'past'} its post`,
     clearance,
     shown: certain(worst.left),
     bands: [
@@ -151,9 +158,14 @@ const TITLE = 'String past its post'
 
 /** The head end of the string that is worst off, laid out straight; nothing while what nobody knows moves its end. */
 function reachDrawing(build: Build) {
-  const [check] = new Asker(build).judge(ends)
-  if (!check || check.supposed || check.raw.verdict === 'cant-tell') return nothingYet(TITLE)
-  const { run, left } = worstOf(build)
+  const asker = new Asker(build)
+  const known = (['ends', 'cut-ends'] as const).filter((which) => {
+    const [check] = asker.judge((b) => ends(b, which))
+    return check && !check.supposed && check.raw.verdict !== 'cant-tell'
+  })
+  const worst = worstOf(known.flatMap((which) => reaches(build, which)))
+  if (!worst) return nothingYet(TITLE)
+  const { run, left } = worst
   const post =
     sizeAt(build, sizeRef('tuners', 'post.diameter'))?.value ??
     run.turn / Math.PI - drawnAt(build, { slot: 'strings', size: `gauge.${run.number}` })
