@@ -21,7 +21,8 @@ export function sketchControlPlate(s: Sketch): void {
   s.view('front', 'from the front, the end nearer the neck first')
   s.area('metal', plateEdge(long, wide, s.trait('ends') !== 'square'), ['length', 'width'])
   s.line('centre', pt(-8, 0), pt(long + 8, 0))
-  s.along('length', 'outside', 0, -wide / 2).across('width', 'outside', long - 12)
+  // Rounded ends reach furthest on the middle line.
+  s.along('length', 'outside', 0, 0).across('width', 'outside', long * 0.4)
   controlHoles(s)
   for (const side of [-1, 1]) s.round('cavity', pt(long / 2 + (side * spread) / 2, 0), 3, ['screw.spread', 'length'])
   s.take('screw.spread', 'rule', pt((long - spread) / 2, 0), pt((long + spread) / 2, 0))

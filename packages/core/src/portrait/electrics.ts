@@ -70,7 +70,7 @@ export function sketchPot(s: Sketch): void {
   s.box('metal', -body / 2, 0, body / 2, deep * 0.62, ['body.diameter', 'body.depth'])
   for (const x of [-5, 0, 5]) s.box('metal', x - 1.2, deep * 0.62, x + 1.2, deep, ['body.depth'])
   s.wide('bushing.diameter', 'outside', 0, -long * 0.6).take('bushing.length', 'depth', pt(bush / 2 - 0.6, -long), pt(bush / 2 - 0.6, 0))
-  s.wide('body.diameter', 'outside', 0, deep * 0.35).down('body.depth', 'outside', body / 2 - 2, 0)
+  s.wide('body.diameter', 'outside', 0, deep * 0.35).down('body.depth', 'outside', 5, 0)
   s.wide('shaft.diameter', 'outside', 0, -long - 5)
   s.view('nut', 'its nut and washer, from the side')
   s.box('metal', -bush * 0.85, 0, bush * 0.85, nut, ['nut.thickness']).box('metal', -bush, nut + 2, bush, nut + 2 + washer, [

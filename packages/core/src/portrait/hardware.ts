@@ -1,3 +1,5 @@
+import type { Build } from '../document/build'
+import { sizeAt } from '../document/read'
 import { pt } from '../geometry/point'
 import type { Sketch } from './sketch'
 
@@ -109,14 +111,15 @@ function threads(s: Sketch): void {
   s.wide('key', 'outside', at.x, at.y)
 }
 
-export const TUNERS_USUAL: Readonly<Record<string, number>> = {
+export const tunersUsual = (build: Build): Readonly<Record<string, number>> => ({
   'housing.width': 15,
   'housing.length': 20,
   'post.height': 14,
-  'post.diameter': 6.3,
+  // A stout tuner has a stout post.
+  'post.diameter': 0.62 * (sizeAt(build, { slot: 'tuners', size: 'bushing' })?.value ?? 10),
   ...Object.fromEntries(Array.from({ length: 12 }, (_, i) => [`post.height.${i + 1}`, 14])),
   'string.hole': 1.8,
-}
+})
 
 /** x across the post, the headstock's face at y 0, its back below. */
 export function sketchTuners(s: Sketch): void {
@@ -124,7 +127,7 @@ export function sketchTuners(s: Sketch): void {
   const [thin, thick] = [s.v('grip.min'), s.v('grip.max')]
   const grip = (thin + Math.max(thin, thick)) / 2
   s.view('side', 'as it sits, the headstock left out')
-  const stem = s.known('post.diameter') ? s.v('post.diameter') : bush * 0.62
+  const stem = s.v('post.diameter')
   s.box('metal', -stem / 2, -post - 5, stem / 2, 0, ['post.height'])
   s.round('cavity', pt(0, -post), s.v('string.hole'), ['string.hole'])
   s.box('metal', -bush / 2 - 3, -2.4, bush / 2 + 3, 0, ['bushing'])

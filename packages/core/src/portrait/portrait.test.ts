@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
 import { specAt } from '../document/read'
 import type { Mark } from '../drawing/drawing'
+import type { Point } from '../geometry/point'
 import { boundsOf } from '../drawing/bounds'
 import { KINDS } from '../parts/kinds/index'
 import { SLOT_NAMES, slotSpec, type Slot } from '../parts/slots'
@@ -21,6 +22,22 @@ const bare = (slot: Slot): Build => {
 }
 /** Of a set of more strings than the build has nobody asks. */
 const asked = (build: Build, size: string) => Number(/\.(\d+)$/.exec(size)?.[1] ?? 0) <= build.strings
+
+/** From a point to the nearest edge of what a mark draws, mm on the sheet. */
+function toEdge(p: Point, m: Mark): number {
+  if (m.mark === 'circle') return Math.abs(Math.hypot(p.x - m.at.x, p.y - m.at.y) - m.r)
+  if (m.mark !== 'area' && m.mark !== 'line') return Infinity
+  const closed = m.mark === 'area' ? [...m.points, m.points[0]!] : m.points
+  return Math.min(
+    ...closed.slice(1).map((b, i) => {
+      const a = closed[i]!
+      const along = { x: b.x - a.x, y: b.y - a.y }
+      const long = along.x ** 2 + along.y ** 2
+      const t = long ? Math.max(0, Math.min(1, ((p.x - a.x) * along.x + (p.y - a.y) * along.y) / long)) : 0
+      return Math.hypot(p.x - a.x - t * along.x, p.y - a.y - t * along.y)
+    }),
+  )
+}
 
 describe('where each size is taken', () => {
   it.each(SLOT_NAMES.map((s) => [s] as const))('%s: every length has its place, whether anything of the part is known or not', (slot) => {
@@ -46,6 +63,28 @@ describe('where each size is taken', () => {
       2000,
     )
     expect(spans).toBeGreaterThan(0.6 * cases)
+  })
+  /** Drawn thinner than it is, as a zigzag, or cut off by the picture's edge. */
+  const ELSEWHERE = new Set(['neck/crown.width', 'springs/diameter', 'body/block.thickness'])
+  it('jaws touch an edge that is drawn, at both ends', () => {
+    let held = 0
+    holds(
+      fc.property(anyBuild, fc.nat(), (build, n) => {
+        const slots = Object.keys(build.parts) as Slot[]
+        const slot = slots[n % slots.length]!
+        for (const size of lengths(slot).filter((x) => asked(build, x) && !ELSEWHERE.has(`${slot}/${x}`))) {
+          const sketch = sketchOf(build, slot, size)
+          const place = sketch.places.get(size)!
+          if (!['outside', 'inside'].includes(place.hold) || place.view === 'screw') continue
+          const { marks } = sketch.views.find((v) => v.id === place.view)!
+          for (const end of [place.from, place.to])
+            expect(Math.min(...marks.map((m) => toEdge(end, m))), `${slot}/${size}`).toBeLessThan(0.6)
+          held++
+        }
+      }),
+      200,
+    )
+    expect(held).toBeGreaterThan(200)
   })
   it('radii and what lies between a string and a fret are held to a gauge; nothing else is', () => {
     for (const slot of SLOT_NAMES)

@@ -23,7 +23,7 @@ const DRAWN: Readonly<Record<KindName, Drawn>> = {
   guard: { draw: guard.sketchGuard, usual: guard.GUARD_USUAL },
   'control-plate': { draw: controlPlate.sketchControlPlate, usual: controlPlate.CONTROL_PLATE_USUAL },
   bridge: { draw: hardware.sketchBridge, usual: hardware.BRIDGE_USUAL },
-  tuners: { draw: hardware.sketchTuners, usual: hardware.TUNERS_USUAL },
+  tuners: { draw: hardware.sketchTuners, usual: hardware.tunersUsual },
   nut: { draw: hardware.sketchNut, usual: hardware.NUT_USUAL },
   tailpiece: { draw: hardware.sketchTailpiece, usual: hardware.TAILPIECE_USUAL },
   ferrules: { draw: hardware.sketchFerrules },

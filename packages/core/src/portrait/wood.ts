@@ -284,15 +284,17 @@ export function sketchNeck(s: Sketch): void {
       ? { mark: 'area', role: 'neck-wood', points: outlinePoints(head) }
       : { mark: 'area', role: 'neck-wood', points: headOf(nut / 2, furthest), dashed: true },
   )
-  s.area('board', [pt(0, -nut / 2), pt(long, -end / 2), pt(long, end / 2), pt(0, nut / 2)], ['nut.width', 'board.widthEnd', 'boardLength'])
+  // As wide as it is said to be at the last fret, and on by the same taper to its end.
+  const half = (x: number) => (nut + ((end - nut) * x) / fret(s.v('frets'))) / 2
+  const wide = half(long)
+  s.area('board', [pt(0, -nut / 2), pt(long, -wide), pt(long, wide), pt(0, nut / 2)], ['nut.width', 'board.widthEnd', 'boardLength'])
   for (let n = 1; n <= s.v('frets'); n++) {
     const x = fret(n)
-    const half = (nut + ((end - nut) * x) / long) / 2
-    s.line('fret', pt(x, -half), pt(x, half))
+    s.line('fret', pt(x, -half(x)), pt(x, half(x)))
   }
   s.take('scale', 'rule', pt(0, 0), pt(scale / 2, 0), 2)
     .along('nutToHeelEnd', 'rule', 0, 0)
-    .along('boardLength', 'rule', 0, end / 2)
+    .along('boardLength', 'rule', 0, wide)
   s.across('nut.width', 'outside', 0).across('board.widthEnd', 'outside', fret(s.v('frets')))
   s.wide('crown.width', 'outside', fret(12), 0)
   for (const p of posts) s.round('cavity', p, s.v('tuner.bore'), ['tuner.bore', 'tuner.pitch', 'tuner.first'])
