@@ -45,6 +45,8 @@ describe('what is shown of the joint in hand', () => {
           const less = shown(out.less, k.id).filter((t) => /\d|\?/.test(t.replace(/^[^:]*:/, '')))
           for (const build of out.found.filter((b) => existsIn(k, b))) {
             const found = shown(build, k.id)
+            // What was found may ask for a size of its own before anything can be drawn: then no figure is another.
+            if (found.some((f) => f.startsWith('label: not enough sizes'))) continue
             for (const said of less) {
               met[said.includes('?') ? 'open' : 'figures']++
               // Where the words themselves are others, no figure is left in them.

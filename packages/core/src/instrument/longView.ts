@@ -106,8 +106,9 @@ function neckMarks(build: Build, d: ReturnType<typeof datums>, value: Value, are
   const length = value('neck', 'boardLength', d.heelEnd + 8)
   const frets = value('neck', 'frets', 22)
   area('neck', 'neck-wood', head ? outlinePoints(head) : [pt(0, -nut / 2), pt(0, nut / 2), pt(-150, 26), pt(-170, 0), pt(-150, -26)])
-  area('neck', 'board', [pt(0, -nut / 2), pt(length, -end / 2), pt(length, end / 2), pt(0, nut / 2)])
-  const halfAt = (x: number) => (nut + ((end - nut) * x) / length) / 2
+  // As wide as it is said to be at the last fret, and on by the same taper to its end.
+  const halfAt = (x: number) => (nut + ((end - nut) * x) / fretPlace(d.scale, frets)) / 2
+  area('neck', 'board', [pt(0, -nut / 2), pt(length, -halfAt(length)), pt(length, halfAt(length)), pt(0, nut / 2)])
   for (const x of fretPlaces(d.scale, frets))
     marks.push({ mark: 'line', role: 'fret', points: [pt(x, -halfAt(x)), pt(x, halfAt(x))], thing: 'neck' })
   for (const n of [3, 5, 7, 9, 12, 15, 17, 19, 21]) {

@@ -75,6 +75,8 @@ const stems = (text: string): Set<string> =>
   new Set(
     text
       .toLowerCase()
+      // What stands behind a point is no number of a string.
+      .replace(/\d*[.,]\d+/g, ' ')
       .split(/[^a-z0-9]+/)
       // The number of a string or a fret tells its sizes apart.
       .filter((w) => w.length > 2 || /^\d+$/.test(w))

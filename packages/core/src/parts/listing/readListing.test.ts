@@ -120,6 +120,8 @@ describe('numbers out of a seller’s text', () => {
       ],
     ],
     ['tuners', 'for 8 mm to 10 mm holes', []],
+    ['strings', 'long scale, length 1020 mm', [['length', 1020]]],
+    ['tuners', 'post diameter 6.3 mm', [['post.diameter', 6.3]]],
     [
       'tuners',
       'post height 20.5/18.5 mm',

@@ -50,11 +50,18 @@ function candidates(kind: KindName, amount: Pick<ListedAmount, 'unit' | 'bound'>
     .map(({ key, s, names }) => {
       // Among equals the nearer to what is usual, on whichever side of a line.
       const far = s.usual ? Math.abs(Math.log(Math.abs(value / s.usual))) : 1
-      return { key, score: nearness(names, nearby) - 0.01 * Math.min(far, 5) }
+      return { key, score: nearness(names, nearby) - (isOthers(key, nearby) ? OF_ANOTHER : 0) - 0.01 * Math.min(far, 5) }
     })
     .toSorted((a, b) => b.score - a.score)
     .map((c) => c.key)
 }
+
+/** A size of one string, where that string's number is nowhere near: the one of all is likelier. [ours] */
+const isOthers = (key: string, { wide }: Nearby): boolean => {
+  const string = /\.(\d+)$/.exec(key)?.[1]
+  return string !== undefined && !wide.has(string)
+}
+const OF_ANOTHER = 0.5
 
 const isEnd = (key: string, bound: 'low' | 'high', all: readonly string[]): boolean =>
   ENDS.some(([low, high]) => {
