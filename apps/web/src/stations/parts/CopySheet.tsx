@@ -13,7 +13,7 @@ export function Copy() {
         afterwards.
       </p>
       <select aria-label="What to copy" className={`${INPUT} mt-2`} value={kind} onChange={(e) => setKind(e.target.value as KindName)}>
-        {(['neck', 'body', 'guard', 'bridge', 'pickup', 'tuners', 'nut'] as const).map((k) => (
+        {(['neck', 'body', 'guard', 'control-plate', 'bridge', 'pickup', 'tuners', 'nut'] as const).map((k) => (
           <option key={k} value={k}>
             {KINDS[k].label}
           </option>

@@ -54,7 +54,12 @@ const datumOf = (kind: KindName) =>
 /** Everything to take off an instrument one likes, with room to write: for a neck or a body by feel. */
 export function measuringSheet(kind: KindName): Sheet {
   const k = KINDS[kind]
-  const rows = Object.values(k.sizes)
+  // A size that each string has of its own is one row.
+  const rows = Object.entries(k.sizes)
+    .flatMap(([key, s]) => {
+      const string = /\.(\d+)$/.exec(key)?.[1]
+      return string === undefined ? [s] : string === '1' ? [{ ...s, label: s.label.replace('String 1', 'Each string') }] : []
+    })
     .filter((s) => s.unit === 'mm' || s.unit === 'deg' || s.unit === 'count' || s.unit === 'g')
     .map((s) => [s.label, s.how ?? '', s.usual === undefined ? '' : printValue(s.usual, s.unit), '', ''])
   return {
