@@ -17,6 +17,12 @@ describe('the doubt a size starts from', () => {
           if (value !== 0 || spec.unit === 'mm' || spec.unit === 'deg' || spec.unit === 'g')
             expect(startingDoubt(spec, kind.trade, known, value), `${kind.kind}/${size} ${known} ${value}`).toBeGreaterThan(0)
   })
+  it('calipers are as good as they are as far as they open; what is longer is known no better than along a rule', () => {
+    expect(of('body', 'route.bridge.centre', 'calipers', 150)).toBe(0.05)
+    expect(of('body', 'route.bridge.centre', 'calipers', 150.1)).toBe(0.3)
+    expect(of('neck', 'scale', 'calipers', 647.7)).toBe(0.3)
+    expect(of('bridge', 'travel.back', 'calipers', -16)).toBe(0.05)
+  })
   it('a count is a count', () => {
     for (const { kind, spec } of everySize.filter(({ spec: s }) => s.unit === 'count'))
       for (const known of waysToKnow(spec.unit)) expect(startingDoubt(spec, kind.trade, known, spec.max)).toBe(0)

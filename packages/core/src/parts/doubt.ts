@@ -1,6 +1,8 @@
 import { electricalDoubt, isMeasured, lengthDoubt, type Known, type Trade } from '../quantity/size'
 import { bandOf, type SizeSpec, type SizeUnit } from './kind'
 
+/** Calipers open no further, mm: what is longer is read along a rule, or in two pieces that are no better. [practice] */
+export const CALIPERS_OPEN = 150
 /** An angle is read as two heights so far apart, mm. [ours] */
 const HEIGHTS_APART = 75
 /** No angle is read more closely than this at a bench, degrees. [ours] */
@@ -40,7 +42,7 @@ export function startingDoubt(spec: SizeSpec, trade: Trade, known: Known, value:
   if (known === 'assumed') return guessed(spec, trade, value)
   switch (spec.unit) {
     case 'mm':
-      return lengthDoubt(known, trade)
+      return lengthDoubt(known === 'calipers' && Math.abs(value) > CALIPERS_OPEN ? 'rule' : known, trade)
     case 'deg':
       return Math.max(ANGLE, degrees(Math.atan((Math.SQRT2 * lengthDoubt(known, trade)) / HEIGHTS_APART)))
     case 'g':

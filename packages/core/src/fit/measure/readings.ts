@@ -1,6 +1,6 @@
 import type { Build, Tool } from '../../document/build'
 import type { SizeRef } from '../../document/read'
-import { startingDoubt, waysToKnow } from '../../parts/doubt'
+import { CALIPERS_OPEN, startingDoubt, waysToKnow } from '../../parts/doubt'
 import { bandOf, type Kind, type SizeSpec } from '../../parts/kind'
 import { KINDS } from '../../parts/kinds/index'
 import { slotSpec } from '../../parts/slots'
@@ -21,10 +21,13 @@ export function bestTool(ref: SizeRef, tools: readonly Tool[]): { tool: Tool; do
   if (!spec) return undefined
   const doubtOf = (tool: Tool) => (value: number) => startingDoubt(spec, trade, tool, value)
   const here = (t: Known): t is Tool => (tools as readonly Known[]).includes(t) || (spec.unit === 'count' && t === 'rule')
-  const able = waysToKnow(spec.unit).filter(here)
+  const able = waysToKnow(spec.unit).filter((t): t is Tool => here(t) && !(t === 'calipers' && isTooLong(spec)))
   const [tool] = able.toSorted((a, b) => doubtOf(a)(1) - doubtOf(b)(1))
   return tool && { tool, doubt: doubtOf(tool) }
 }
+
+/** As such sizes are, is it longer than calipers open? */
+const isTooLong = (spec: SizeSpec): boolean => spec.unit === 'mm' && (spec.usual ?? bandOf(spec).low) > CALIPERS_OPEN
 
 /** What a reading of the size may turn out to be: as known now, a wrong pattern included for what is only listed. */
 export function predictive(size: Size | undefined, spec: SizeSpec, wood: boolean): Distribution {
