@@ -6,11 +6,11 @@ import {
   printMm,
   setSetup,
   stringPulls,
-  stringRuns,
   stringsThen,
   tuningOf,
   tuningsFor,
   wantedLength,
+  wantedSpan,
 } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { useWhere } from '../../app/where'
@@ -110,11 +110,7 @@ export function OtherStrings() {
 
 /** How long strings have to be, once it is known where they run. */
 function wants(build: Build): string {
-  const { neck, bridge, tuners, body, strings } = build.parts
-  if (!neck || !bridge || !tuners || !body || !strings) return ''
-  const sorted = stringRuns(build)
-    .map((run) => ({ number: run.number, mm: wantedLength(run) }))
-    .toSorted((a, b) => b.mm - a.mm)
-  const [long, short] = [sorted[0]!, sorted.at(-1)!]
-  return `: string ${long.number} wants about ${printMm(long.mm, 0)} mm from ball to end, string ${short.number} about ${printMm(short.mm, 0)}`
+  const span = wantedSpan(build)
+  if (!span) return ''
+  return `: string ${span.longest.number} wants about ${printMm(wantedLength(span.longest), 0)} mm from ball to end, string ${span.shortest.number} about ${printMm(wantedLength(span.shortest), 0)}`
 }

@@ -22,12 +22,12 @@ describe('how far a string runs', () => {
     ['through the body', { 'body/thickness': 44 }, { 'bridge/mount': 'string-through' }, 20.16 + 46.5 + 8 + 647.7],
     ['clamped in its saddle', {}, { 'bridge/mount': 'double-locking' }, 24 + 8 + 647.7],
   ] as const)('%s', (_, sizes, traits, mm) => {
-    expect(ballToNut(changed(fullBuild(), sizes, traits))).toBeCloseTo(mm, 1)
+    expect(ballToNut(changed(fullBuild(), sizes, traits)).most).toBeCloseTo(mm, 1)
   })
   it('a tailpiece holds it further back than any bridge', () => {
     const b = changed(withTail, { 'tailpiece/height': 12, 'body/tail.toBridge': 47 }, { 'bridge/mount': 'post', 'tailpiece/type': 'stop' })
-    expect(ballToNut(b)).toBeCloseTo(47 + 14 + 8 + 647.7, 1)
-    expect(ballToNut(changed(b, {}, { 'tailpiece/type': 'vibrato' }))).toBeCloseTo(47 + 30 + 8 + 647.7, 1)
+    expect(ballToNut(b).most).toBeCloseTo(47 + 14 + 8 + 647.7, 1)
+    expect(ballToNut(changed(b, {}, { 'tailpiece/type': 'vibrato' })).most).toBeCloseTo(47 + 30 + 8 + 647.7, 1)
   })
   it('each to its own post, from its own place at the nut', () => {
     const [first, ...others] = stringRuns(fullBuild())
@@ -77,9 +77,19 @@ describe('strings to their posts', () => {
       what: 'a set of 890',
       joint: 'string-reach',
       check: 'ends',
-      verdict: 'wont-go',
+      verdict: 'tight',
       sizes: { 'strings/length': 890 },
-      says: /0\.5 turns/,
+      says: /^On the longest way it may have, string 1 leaves 11 mm behind its post: 0\.5 turns round it; on the shortest, it leaves 19 mm behind its post: 0\.9 turns/,
+      // 10 through the post and three quarters of a turn of 22.6 or of a thicker string.
+      job: 'Hold string 1 to its post first: with 27 mm past the middle of the post it holds, locked under its own first turn; with less, it is too short.',
+    },
+    {
+      what: 'a set of 880',
+      joint: 'string-reach',
+      check: 'ends',
+      verdict: 'wont-go',
+      sizes: { 'strings/length': 880 },
+      says: /; on the shortest, it leaves 9 mm behind its post: 0\.4 turns round it\.$/,
       job: /^Take longer strings: 1 at least 924 mm, 2 at least/,
     },
     {
@@ -88,7 +98,7 @@ describe('strings to their posts', () => {
       check: 'ends',
       verdict: 'wont-go',
       sizes: { 'strings/length': 870 },
-      says: 'String 1 ends 9 mm before it could be held.',
+      says: 'On the longest way it may have, string 1 ends 9 mm before it could be held; on the shortest, it ends 1 mm before it could be held.',
     },
     {
       what: 'a clamp in the post',
@@ -98,6 +108,16 @@ describe('strings to their posts', () => {
       sizes: { 'strings/length': 890 },
       traits: { 'tuners/locking': 'clamp' },
       says: 'String 1 goes through its post with 11 mm left for the clamp to hold.',
+    },
+    {
+      what: 'a clamp that may be out of reach',
+      joint: 'string-reach',
+      check: 'ends',
+      verdict: 'tight',
+      sizes: { 'strings/length': 874 },
+      traits: { 'tuners/locking': 'clamp' },
+      says: /ends 5 mm before it could be held; on the shortest, it goes through its post with 3 mm left/,
+      job: /^Hold string 1 to its post first: with 10 mm past the middle of the post the clamp holds it/,
     },
     {
       what: 'a clamp out of reach',
@@ -125,7 +145,7 @@ describe('strings to their posts', () => {
       verdict: 'wont-go',
       sizes: { 'strings/length.6': 782 },
       traits: { 'neck/row': 'treble' },
-      says: /^String 6 ends 9\d mm before/,
+      says: /string 6 ends 9\d mm before/,
     },
     {
       what: 'a winding past the nut',
@@ -136,15 +156,39 @@ describe('strings to their posts', () => {
       says: 'The thick winding runs 18 mm past the nut.',
     },
     {
+      what: 'a winding that may end before it',
+      joint: 'string-reach',
+      check: 'winding',
+      verdict: 'tight',
+      sizes: { 'strings/length': 980, 'strings/winding': 708 },
+      says: 'The thick winding may end 4 mm before the nut or run 4 mm past it, as the string is held behind.',
+      job: /^Lay the string in its place before it is cut/,
+    },
+    {
       what: 'a winding that ends before it',
       joint: 'string-reach',
       check: 'winding',
       verdict: 'wont-go',
       sizes: { 'strings/length': 980, 'strings/winding': 700 },
-      says: /ends 12 mm before the nut/,
+      says: /ends 4 mm or more before the nut/,
       job: 'Take strings for a longer scale: wound for at least 712 mm from the ball.',
     },
   ])
+  // A stop tail 47 behind holds string 1 at 716.7 of its nut: 883.6 through its post.
+  judgeRows(
+    [
+      // Behind a stop tail 4 to 14 of it is held: 18 in all with the saddle's 8, so that three quarters of a turn may yet be there.
+      {
+        what: 'a set of 884 behind a stop tail',
+        joint: 'string-reach',
+        check: 'ends',
+        verdict: 'tight',
+        sizes: { 'strings/length': 884 },
+        says: /^On the longest way it may have, string 1 leaves 0 mm behind its post: 0\.0 turns round it; on the shortest, it leaves 18 mm/,
+      },
+    ],
+    () => changed(withTail, { 'tailpiece/height': 12, 'body/tail.toBridge': 47 }, { 'bridge/mount': 'post', 'tailpiece/type': 'stop' }),
+  )
   it('is asked where somebody measured, and of a long scale; of no other', () => {
     expect(existsIn(kind, changed(fullBuild(), { 'strings/length': undefined }))).toBe(false)
     expect(existsIn(kind, changed(fullBuild(), { 'strings/length.3': 900 }))).toBe(true)

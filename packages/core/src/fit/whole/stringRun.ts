@@ -6,12 +6,14 @@ import { isVibrato } from '../../instrument/vibrato'
 import { drawnAt } from '../../judge/known'
 import { stringHold } from '../bridge/stringHold'
 
-/** At most so much of a string lies in what holds it, past the place where it goes in, mm. [practice, from memory] */
-const IN_HOLD = { stop: 14, 'vibrato-tail': 30, screws: 5 }
-/** A locking saddle clamps the string so far behind the saddle line, and its ball with its twist is cut off before, mm. [practice, from memory] */
-const CLAMPED = 24
-/** A saddle stands at most so far behind the scale line, mm. [practice] */
-const SADDLE_BACK = 8
+/** From least to most, mm: nobody measures it, and nothing bought says it. */
+type Range = readonly [least: number, most: number]
+/** So much of a string lies in what holds it, past the place where it goes in. [practice, from memory] */
+const IN_HOLD: Record<'stop' | 'vibrato-tail' | 'screws', Range> = { stop: [4, 14], 'vibrato-tail': [4, 30], screws: [2, 5] }
+/** A locking saddle clamps the string so far behind the saddle line, and its ball with its twist is cut off before. [practice, from memory] */
+const CLAMPED: Range = [10, 24]
+/** A saddle stands so far behind the scale line. [practice] */
+const SADDLE_BACK: Range = [0, 8]
 /** Stays straight in the post and sticks out of it, mm. [practice] */
 export const THROUGH_POST = 10
 /** Turns that hold a string by its wraps: as they are wanted, and the least that hold with a lock of its own. [practice] */
@@ -25,30 +27,39 @@ export interface StringRun {
   /** From its ball to the nut, and from there to the middle of its post. */
   toNut: number
   toPost: number
-  /** One turn round the post; nothing is wound where the post clamps it. */
+  /** So much less it may really be to the nut. */
+  slack: number
+  /** Its post's diameter, and one turn round it; nothing is wound where the post clamps it. */
+  post: number
   turn: number
   clamped: boolean
 }
 
 /** From a string's ball to its saddle, mm: over whatever holds it, and through the body where it is held from behind. */
-function behindSaddle(build: Build): number {
+function behindSaddle(build: Build): Range {
   const mount = traitAt(build, 'bridge', 'mount')
   if (mount === 'double-locking') return CLAMPED
   const hold = stringHold(build)
-  if (hold.by !== 'bridge') return drawnAt(build, hold.refs.distance) + IN_HOLD[hold.by === 'stop' ? 'stop' : 'vibrato-tail']
+  if (hold.by !== 'bridge') return further(drawnAt(build, hold.refs.distance), IN_HOLD[hold.by === 'stop' ? 'stop' : 'vibrato-tail'])
   const exit = { out: drawnAt(build, hold.refs.distance), up: drawnAt(build, hold.refs.height) }
   const over = Math.hypot(exit.out, drawnAt(build, sizeRef('bridge', 'height.max')) - exit.up)
-  if (mount === 'string-through') return over + Math.max(0, drawnAt(build, sizeRef('body', 'thickness')) + exit.up)
-  return over + (isVibrato(mount) ? drawnAt(build, sizeRef('bridge', 'block.depth')) : IN_HOLD.screws)
+  if (mount === 'string-through') return further(over + Math.max(0, drawnAt(build, sizeRef('body', 'thickness')) + exit.up), [0, 0])
+  if (isVibrato(mount)) return further(over + drawnAt(build, sizeRef('bridge', 'block.depth')), [0, 0])
+  return further(over, IN_HOLD.screws)
 }
 
-/** From a string's ball to the nut, mm. */
-export const ballToNut = (build: Build): number =>
-  behindSaddle(build) + SADDLE_BACK + (sizeAt(build, sizeRef('neck', 'scale'))?.value ?? build.scale)
+const further = (by: number, [least, most]: Range): Range => [by + least, by + most]
+
+/** From a string's ball to the nut, mm: at its longest, and so much less it may be. */
+export function ballToNut(build: Build): { most: number; slack: number } {
+  const scale = sizeAt(build, sizeRef('neck', 'scale'))?.value ?? build.scale
+  const [least, most] = further(scale + SADDLE_BACK[1], behindSaddle(build))
+  return { most, slack: most - least + SADDLE_BACK[1] - SADDLE_BACK[0] }
+}
 
 /** The runs of all strings, the highest first. @returns mm; usual sizes for what nobody has read */
 export function stringRuns(build: Build): StringRun[] {
-  const toNut = ballToNut(build)
+  const { most: toNut, slack } = ballToNut(build)
   const post = sizeAt(build, sizeRef('tuners', 'post.diameter'))?.value ?? POST * drawnAt(build, sizeRef('tuners', 'bushing'))
   const clamped = traitAt(build, 'tuners', 'locking') === 'clamp'
   const spread = build.parts.nut ? drawnAt(build, sizeRef('nut', 'spread')) : 0
@@ -58,7 +69,7 @@ export function stringRuns(build: Build): StringRun[] {
     // Fewer tuners than strings is another joint's to say: such a string is taken to the furthest there is.
     const at = posts[build.strings - 1 - i] ?? posts.at(-1)!
     const gauge = drawnAt(build, { slot: 'strings', size: `gauge.${i + 1}` })
-    return { number: i + 1, toNut, toPost: Math.hypot(at.x, at.y - across), turn: Math.PI * (post + gauge), clamped }
+    return { number: i + 1, toNut, slack, toPost: Math.hypot(at.x, at.y - across), post, turn: Math.PI * (post + gauge), clamped }
   })
 }
 
@@ -67,6 +78,14 @@ export const leftOver = (run: StringRun, length: number): number => length - run
 
 /** How long a string is wanted: from its ball through its post, and wound as it should be, mm. */
 export const wantedLength = (run: StringRun): number => run.toNut + run.toPost + THROUGH_POST + (run.clamped ? 0 : TURNS.wanted * run.turn)
+
+/** Which strings have to be longest and shortest, and how long; nothing before it is known where they run. */
+export function wantedSpan(build: Build): { longest: StringRun; shortest: StringRun } | undefined {
+  const { neck, bridge, tuners, body, strings } = build.parts
+  if (!neck || !bridge || !tuners || !body || !strings) return undefined
+  const sorted = stringRuns(build).toSorted((a, b) => wantedLength(b) - wantedLength(a))
+  return { longest: sorted[0]!, shortest: sorted.at(-1)! }
+}
 
 /** How far past its post a string is cut that is to be wound: the thinnest and the thickest, mm. Nothing where nobody knows the posts. */
 export function cutPastPost(build: Build): { from: number; to: number } | undefined {
