@@ -11,6 +11,7 @@ export const PICKUP_USUAL: Readonly<Record<string, number>> = {
   'spring.free': 18,
   'spring.shut': 5,
   'spring.turns': 9,
+  'cover.wall': 1.3,
   'ears.span': 84,
 }
 
@@ -52,6 +53,13 @@ export function sketchPickup(s: Sketch): void {
       s.box('open', x - 3, 0, x + 3, long, [size])
     }
     s.down('spring.free', 'outside', 0, 0).down('spring.shut', 'outside', 16, 0)
+  })
+  s.only(['cover.wall'], false, () => {
+    const wall = s.v('cover.wall')
+    s.view('cover', 'its cover, from its open side')
+    s.box('pickup', -l / 2, -w / 2, l / 2, w / 2, ['length', 'width'])
+    s.box('open', -l / 2 + wall, -w / 2 + wall, l / 2 - wall, w / 2 - wall, ['cover.wall'])
+    s.take('cover.wall', 'outside', pt(l / 2 - wall, 0), pt(l / 2, 0))
   })
   s.view('lead', 'its lead, laid straight')
   const lead = s.v('lead.length')

@@ -8,13 +8,14 @@ import { datums } from '../../instrument/datums'
 import type { PickupPlace } from '../../instrument/guardPlace'
 import { Asker } from '../../judge/ask'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
-import type { Question, Cure, JudgedJoint } from '../../judge/joint'
+import type { JudgedJoint, Question } from '../../judge/joint'
 import { amount, drawnAt, gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { springFree, springShut } from './heightSprings'
 import { biteDrawing, screwBite, tipInBody } from './heightScrews'
 import { type Frame, frameOf, type Have } from '../../instrument/pickupFrame'
+import { openingCures } from './openingCures'
 import { ears } from './pickupEars'
 import { OPENING_BANDS, HIDDEN_BANDS } from './pickupLimits'
 
@@ -95,41 +96,11 @@ function sides(build: Build, frame: Frame, have: Have, refs: Record<keyof Have, 
           ? `${printMm(over, 1)} mm of daylight beside the cover.`
           : `The cover drops in with ${spare} mm to spare.`
       },
-      cures: ({ verdict }) => (verdict === 'snug' || verdict === 'loose' ? [] : fileCures(frame, refs, id, open, likelyOf(c))),
+      cures: ({ verdict }) =>
+        verdict === 'snug' || verdict === 'loose' ? [] : openingCures(build, frame, { cover: refs[id], opening: refs[open] }, likelyOf(c)),
     }
   }
   return [one('width', 'Across', 'openWidth'), one('length', 'Along the strings', 'openLength')]
-}
-
-/** Both schools: the cover or the plastic first, the wood last; or the wood, so that the cover stays whole. */
-function fileCures(
-  frame: Frame,
-  refs: Record<keyof Have, SizeRef>,
-  id: 'length' | 'width',
-  open: 'openLength' | 'openWidth',
-  c: number,
-): Cure[] {
-  const take = Math.max(0.05, 0.2 - c)
-  const plastic: Cure = {
-    id: `file-${id}`,
-    job: `File the ${frame.name}: ${amount(take / 2, 0.05)} mm off each side, ${id === 'width' ? 'bass and treble' : 'neck and bridge side'}.`,
-    how:
-      frame.slot === 'body'
-        ? 'Paper on a flat stick, before any finish; the cover stays whole.'
-        : 'Flat file drawn along the edge. Wrap the pickup: filings stick to magnets.',
-    gives: frame.slot === 'body' ? 'body' : frame.name,
-    tools: frame.slot === 'body' ? ['P80 on a flat stick'] : ['flat file', 'tape'],
-    plan: { slot: refs[open].slot, size: refs[open].size, delta: take, doubt: 0.1 },
-  }
-  const cover: Cure = {
-    id: `file-cover-${id}`,
-    job: `Or file the cover’s ends, ${amount(take / 2, 0.05)} mm each.`,
-    how: 'Only a plastic cover, and only where its wall is thick enough; wrap the coils.',
-    gives: 'pickup’s cover',
-    tools: ['flat file', 'tape'],
-    plan: { slot: refs[id].slot, size: refs[id].size, delta: -take, doubt: 0.1 },
-  }
-  return [plastic, cover]
 }
 
 function corner(build: Build, frame: Frame, have: Have, slot: SizeRef['slot']): Question[] {

@@ -31,6 +31,7 @@ export const pickup = defineKind({
     'spring.free': mm('Height spring, free length', 2, 60, { optional: true }),
     'spring.shut': mm('Height spring squeezed solid, length', 0.5, 40, { optional: true, how: 'in a vice, or wire times turns' }),
     'spring.turns': sized('count', 'Height spring, turns', 2, 60, { optional: true }),
+    'cover.wall': mm('Cover wall', 0.3, 4, { optional: true, how: 'a plastic cover, at its open side' }),
     resistance: sized('ohm', 'DC resistance, all coils in series', 1, 60000, { required: true }),
     load: sized('ohm', 'Pot its maker recommends', 1e4, 2e6),
     inductance: sized('henry', 'Inductance, all coils in series', 0.01, 30),
