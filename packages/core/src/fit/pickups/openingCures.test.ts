@@ -32,7 +32,7 @@ describe('a cover filed into its opening', () => {
     const by = (wide: number) =>
       checkIn(changed(ringed, { 'pickup-neck/width': wide }, { 'pickup-neck/mount': 'ring' }), 'room-neck', 'width')
     expect(by(72.7).cures[0]!.job).toBe('File the ring: 0.90 to 1.00 mm off each side, bass and treble.')
-    expect(by(73).cures[0]!.job).toBe('Take a ring whose opening is 2.1 to 2.3 mm wider.')
+    expect(by(73).cures[0]!.job).toBe('Take a ring whose opening is 2.10 to 2.30 mm wider.')
   })
   it('says which sides, and that the wall is looked at where nobody measured it', () => {
     const [, cover] = cures(70.4)
