@@ -66,6 +66,36 @@ describe('a cure, done on paper as told', () => {
   )
 })
 
+/** What is done by hand goes no further than this, mm in one place; what is cut with a router or a saw, no further than that. [practice, from memory] */
+const BY_HAND = { jobs: /^(?:Or )?(?:file|shave|line|plane|sand|ease|ream|shim|widen)\b/i, most: 15 }
+const BY_MACHINE = { jobs: /^(?:Or )?(?:cut|open|lengthen)\b/i, most: 30 }
+
+it(
+  'no job asks for more than such a job does; a fault that asks for more names the parts to exchange',
+  () => {
+    let met = 0
+    holds(
+      fc.property(knownBuild, fc.nat(16), (build, n) => {
+        for (const { cure } of planned(build, n))
+          for (const { jobs, most } of [BY_HAND, BY_MACHINE])
+            if (jobs.test(cure.job)) {
+              met++
+              for (const [, to] of cure.job.matchAll(/(\d+(?:\.\d+)?) mm (?:off|of|wider|in all)/g))
+                expect(Number(to), cure.job).toBeLessThanOrEqual(most)
+            }
+      }),
+      2_000,
+    )
+    expect(met).toBeGreaterThan(20)
+    const narrow = checkIn(changed(fullBuild(), { 'body/pocket.widthEnd': 48 }), 'pocket-end', 'width')
+    expect(narrow.raw.verdict).toBe('wont-go')
+    expect(narrow.cures.map((c) => c.job)).toEqual([expect.stringMatching(/^Take another body or neck: 8\.\d mm is more than/)])
+    // Two millimetres are a router's, and the neck's sides give as much at most.
+    expect(checkIn(changed(fullBuild(), { 'body/pocket.widthEnd': 54 }), 'pocket-end', 'width').cures[0]!.id).toBe('shave-wall')
+  },
+  LONG,
+)
+
 /** Where what is said is not the size that is planned, what it is for a change by so much to so much, mm. */
 const TOLD: readonly (readonly [RegExp, (delta: number, then: number) => number])[] = [
   // The wire between the pots: 15 mm more than what is planned for their distance.

@@ -30,6 +30,7 @@ import { nutBreakJoint } from './head/nutBreak'
 import { nutInSlotJoint } from './head/nutFit'
 import { tunerBoreJoint } from './head/tunerBore'
 import { tunerRowJoint } from './head/tunerRow'
+import { fretPlacesJoint, fretsRead } from './neck/fretPlaces'
 import { pocketDepthJoint } from './neck/pocketDepth'
 import { pocketWidthJoint } from './neck/pocketWidth'
 import { stringsOnBoardJoint } from './neck/stringsOnBoard'
@@ -290,6 +291,14 @@ const KINDS: readonly JointKind[] = [
     needs: ['nut', 'neck', 'tuners'],
     also: ['string-tree'],
     find: nutBreakJoint,
+  },
+  {
+    id: 'fret-places',
+    light: true,
+    trial: see('A long rule from the nut’s board side: fret 1 and the last fret stand where the scale puts them.'),
+    needs: ['neck'],
+    when: fretsRead,
+    find: fretPlacesJoint,
   },
   {
     id: 'strings-through',

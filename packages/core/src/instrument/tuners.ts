@@ -43,6 +43,14 @@ export function tunerPosts(build: Build): Point[] {
   )
 }
 
+/** A tuner's post, where nobody has measured it: this much of its bushing, and that of its usual one, mm. [practice, from memory] */
+const POST = { ofBushing: 0.7, bushing: 10 }
+
+/** A post's diameter, mm, as read or by its bushing. */
+export const postDiameter = (build: Build): number =>
+  sizeAt(build, { slot: 'tuners', size: 'post.diameter' })?.value ??
+  POST.ofBushing * (sizeAt(build, { slot: 'tuners', size: 'bushing' })?.value ?? POST.bushing)
+
 /** Unit steps at each post, seen from the front: along its row away from the nut, and square to that towards the headstock's middle. */
 export function rowDirections(build: Build): { away: Point; inwards: Point }[] {
   const posts = tunerPosts(build)

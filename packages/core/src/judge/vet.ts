@@ -5,6 +5,7 @@ import { Asker, type Ask } from './ask'
 import type { Check, Cure } from './joint'
 import { cutLimits, cutOf, type CutLimits } from './leastCut'
 import { onPaper, type Plan } from './onPaper'
+import { beyondReach, exchange } from './reach'
 import { staysWhole } from './whatStays'
 
 /** A job smaller than this does nothing, in the size's own unit. [ours] */
@@ -49,7 +50,8 @@ export const harms = (before: readonly Check[], after: readonly Check[]): boolea
 
 /**
  * Cures that can be done on paper are done there first. One is offered only when it can be done, brings its check out of the class it is in
- * and not into a worse one, and makes no other check of the joint worse. What takes something off says the least that can do.
+ * and not into a worse one, and makes no other check of the joint worse; and only as far as such a job goes: past that, and with nothing
+ * else on offer, a part is exchanged. What takes something off says the least that can do.
  * @param asked every check of the joint; looked at only once a cure is
  */
 export function vetOf(
@@ -86,5 +88,10 @@ export function vetOf(
       get: () => (cut ??= { limits: cutLimits(plan, (share) => some(check, plan, share)) }).limits,
     })
   }
-  return (check, offered) => firstOf(offered.filter((cure) => helps(check, cure))).map((cure) => measured(check, cure))
+  return (check, offered) => {
+    const tooFar = (cure: Cure): number => (cure.plan && beyondReach(cure.plan)) ?? 0
+    const done = firstOf(offered.filter((cure) => !tooFar(cure) && helps(check, cure))).map((cure) => measured(check, cure))
+    const most = Math.max(0, ...offered.map(tooFar))
+    return done.length || !most ? done : [exchange(check, most)]
+  }
 }

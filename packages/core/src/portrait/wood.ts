@@ -1,10 +1,11 @@
 import type { Build } from '../document/build'
-import { sizeRef, traitAt, valueAt } from '../document/read'
+import { sizeRef, traitAt, valueAt, sizeAt } from '../document/read'
 import { pt, type Point } from '../geometry/point'
 import { bodyShape } from '../instrument/bodyShape'
 import { outlinePoints } from '../instrument/outline'
 import { askew, hasRoundEnds, laidEdge, onBody, poseFrom, routeTurn } from '../instrument/platePlace'
 import { tunerPosts } from '../instrument/tuners'
+import { fretPlace } from '../physics/frets'
 import { opening } from './places'
 import type { Sketch } from './sketch'
 
@@ -248,6 +249,8 @@ function bodySection(s: Sketch, tail: number): void {
 export const neckUsual = (build: Build): Readonly<Record<string, number>> => ({
   // Two rows stand either side of the centre line; a single one begins on it.
   'tuner.offset': traitAt(build, 'neck', 'head') === 'two-rows' ? 22 : 0,
+  'frets.first': fretPlace(build.scale, 1),
+  'frets.last': fretPlace(build.scale, sizeAt(build, sizeRef('neck', 'frets'))?.value ?? 22),
   'nut.screws': 26,
   'head.blank': 90,
   'crown.width': 2.5,
@@ -304,6 +307,14 @@ export function sketchNeck(s: Sketch): void {
   s.take('tuner.first', 'rule', pt(0, first.y), pt(-s.v('tuner.first'), first.y))
   s.take('tuner.offset', 'rule', pt(first.x, 0), first)
   s.take('tuner.edge', 'rule', first, pt(first.x, first.y + s.v('tuner.edge'))).gauge('tuner.slant', first)
+  for (const [size, y] of [
+    ['frets.first', nut * 0.3],
+    ['frets.last', nut * 0.4],
+  ] as const)
+    s.only([size], false, () => {
+      const x = s.v(size)
+      s.line('fret', pt(x, -half(x)), pt(x, half(x))).along(size, 'rule', 0, y)
+    })
   s.only(['head.blank'], false, () => {
     const half = s.v('head.blank') / 2
     s.line('guide', pt(-furthest, -half), pt(0, -half))

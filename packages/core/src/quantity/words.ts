@@ -10,6 +10,10 @@ export const counted = (n: number, one: string, more = `${one}s`): string => `${
 export const listed = (names: readonly (string | number)[]): string =>
   names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
 
+/** "a", "a or b", "a, b or c". */
+export const either = (names: readonly string[]): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} or ${names.at(-1)}`
+
 /** "neck, bridge and guard": of these names only those that hold. */
 export const those = (...names: readonly (readonly [name: string, holds: unknown])[]): string =>
   listed(names.filter(([, holds]) => holds).map(([name]) => name))

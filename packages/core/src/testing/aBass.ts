@@ -49,6 +49,8 @@ const SIZES: Partial<Record<Slot, Sizes>> = {
   neck: {
     scale: 863.6,
     frets: 20,
+    'frets.first': 48.5,
+    'frets.last': 591.6,
     nutToHeelEnd: 610,
     boardLength: 612,
     'heel.widthMouth': 62.5,

@@ -66,13 +66,18 @@ function outerStrings(build: Build): Question {
       verdict === 'snug'
         ? []
         : [
-            {
-              id: 'file-saddles',
-              job: `Deepen the ${v > 0 ? 'outer' : 'inner'} saddle slots by up to ${printMm(Math.abs(v))} mm.`,
-              how: 'Round file of the string’s size; a little at a time, against an arc cut from card.',
-              gives: 'bridge',
-              tools: ['round file, or paper on a pen', 'card arc'],
-            },
+            // Further off than that the slots would be deeper than their strings.
+            ...(verdict === 'wont-go'
+              ? []
+              : [
+                  {
+                    id: 'file-saddles',
+                    job: `Deepen the ${v > 0 ? 'outer' : 'inner'} saddle slots by up to ${printMm(Math.abs(v))} mm.`,
+                    how: 'Round file of the string’s size; a little at a time, against an arc cut from card.',
+                    gives: 'bridge',
+                    tools: ['round file, or paper on a pen', 'card arc'],
+                  },
+                ]),
             {
               id: 'other-radius',
               job: `Or a bridge of about ${printMm(wanted(have.board.value), 0)} mm radius.`,

@@ -15,6 +15,15 @@ describe('what is wound round a string', () => {
       sizes: { 'strings/silk.diameter': 1.9, 'tuners/string.hole': 2 },
       says: /^The thread at the tuner end, 1\.9 mm,/,
     },
+    // A post of 6 mm is whole up to a hole of 2.7.
+    {
+      what: 'a string that wants more than half the post',
+      joint: 'strings-through',
+      check: 'hole-tuners',
+      verdict: 'tight',
+      job: 'Take tuners whose posts have a hole of at least 3 mm.',
+      sizes: { 'strings/gauge.6': 2.8, 'tuners/string.hole': 2, 'tuners/post.diameter': 6 },
+    },
     {
       what: 'silk thinner than the string',
       joint: 'strings-through',

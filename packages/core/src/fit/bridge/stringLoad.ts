@@ -7,6 +7,7 @@ import { boreSection, framed, nothingYet } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { stringPulls } from '../../instrument/stringPulls'
+import { postDiameter } from '../../instrument/tuners'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
 import { gapOf, landing, sizeIn, sizesIn, sizeToDraw, traitIn } from '../../judge/known'
@@ -16,6 +17,8 @@ import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
 import { counted } from '../../quantity/words'
 
+/** A hole through a tuner's post leaves it whole up to this share of its diameter. [practice, from memory] */
+const OF_POST = 0.45
 /** A string wants this much more than its own diameter in a hole, mm. [practice] */
 const PASS = 0.2
 
@@ -174,6 +177,7 @@ function passes(build: Build, slot: Holed): Question[] {
     -PASS - ball,
   )
   const wider = landing(c, DRILLED) - likelyOf(c)
+  const breaks = slot === 'tuners' && hole.value + wider > OF_POST * postDiameter(build)
   return [
     {
       id: `hole-${slot}`,
@@ -191,16 +195,26 @@ function passes(build: Build, slot: Holed): Question[] {
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []
-          : [
-              {
-                id: `drill-${slot}`,
-                job: `Drill the hole in the ${name} out to ${printMm(string.value + PASS + ball)} mm at least: the next bit over that, about ${printMm(hole.value + wider)}.`,
-                how: `${slot === 'body' ? 'Wood: from both faces in turn, backing scrap, tape over the finish.' : 'Metal: clamp it, slow speed, deburr both sides, eyes covered.'} A long-scale set on short hardware often needs this.`,
-                gives: name,
-                tools: slot === 'body' ? ['bit', 'backing scrap'] : ['bit', 'clamp', 'eye protection'],
-                plan: { slot, size: ref.size, delta: wider, doubt: DRILLED },
-              },
-            ],
+          : breaks
+            ? [
+                {
+                  id: 'larger-posts',
+                  job: `Take tuners whose posts have a hole of at least ${printMm(string.value + PASS)} mm.`,
+                  how: 'Drilled out so far, these posts would shear at the hole when the string is brought to pitch.',
+                  gives: 'the tuners',
+                  tools: [],
+                },
+              ]
+            : [
+                {
+                  id: `drill-${slot}`,
+                  job: `Drill the hole in the ${name} out to ${printMm(string.value + PASS + ball)} mm at least: the next bit over that, about ${printMm(hole.value + wider)}.`,
+                  how: `${slot === 'body' ? 'Wood: from both faces in turn, backing scrap, tape over the finish.' : 'Metal: clamp it, slow speed, deburr both sides, eyes covered.'} A long-scale set on short hardware often needs this.`,
+                  gives: name,
+                  tools: slot === 'body' ? ['bit', 'backing scrap'] : ['bit', 'clamp', 'eye protection'],
+                  plan: { slot, size: ref.size, delta: wider, doubt: DRILLED },
+                },
+              ],
     },
   ]
 }

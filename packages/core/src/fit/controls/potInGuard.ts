@@ -114,28 +114,7 @@ function threadCures(
   have: { length: Size; guard: Size },
 ): Cure[] {
   if (snug) return []
-  if (surplus < 0)
-    return [
-      {
-        id: 'longer-bushing',
-        job: `Take a pot with a bushing at least ${printMm(-surplus, 1)} mm longer.`,
-        how: isCarried(panel) ? `A ${panel.name} is not thinned for a pot.` : 'Long bushings are made for thick carved tops.',
-        gives: 'the pot',
-        tools: [],
-      },
-      ...(panel.slot === 'body'
-        ? [
-            {
-              id: 'thin-top',
-              job: `Or rout the top from inside to ${printMm(have.guard.value + surplus - 1, 1)} mm round the hole.`,
-              how: 'A wide flat bit, depth stop set on scrap; mind what the top has to carry. Before any finish.',
-              gives: 'body',
-              tools: ['router or wide flat bit', 'depth stop'],
-              plan: { slot: 'body' as const, size: 'control.top', delta: surplus - 1, doubt: 0.3 },
-            },
-          ]
-        : []),
-    ]
+  if (surplus < 0) return longerThread(surplus, panel, have)
   const pack = packing(surplus, nut, washer)
   const packed = pack.nuts * nut + pack.washers * washer
   const words = [
@@ -163,8 +142,32 @@ function threadCures(
   return tower ? [...exchanged, stack] : [stack, ...exchanged]
 }
 
+/** A thread too short for its washer and nut: a longer one, as long as such are sold, or a thinner top. */
+function longerThread(surplus: number, panel: Panel, have: { length: Size; guard: Size }): Cure[] {
+  const longer: Cure = {
+    id: 'longer-bushing',
+    job: `Take a pot with a bushing at least ${printMm(-surplus, 1)} mm longer.`,
+    how: isCarried(panel) ? `A ${panel.name} is not thinned for a pot.` : 'Long bushings are made for thick carved tops.',
+    gives: 'the pot',
+    tools: [],
+  }
+  if (isCarried(panel)) return [longer]
+  const sold = have.length.value - surplus <= LONGEST
+  const thinner: Cure = {
+    id: 'thin-top',
+    job: `${sold ? 'Or rout' : 'Rout'} the top from inside to ${printMm(have.guard.value + surplus - 1, 1)} mm round the hole.`,
+    how: 'A wide flat bit, depth stop set on scrap; mind what the top has to carry. Before any finish.',
+    gives: 'body',
+    tools: ['router or wide flat bit', 'depth stop'],
+    plan: { slot: 'body', size: 'control.top', delta: surplus - 1, doubt: 0.3 },
+  }
+  return sold ? [longer, thinner] : [thinner]
+}
+
 /** More nuts than this under one another work loose. [practice, from memory] */
 const NUTS_AT_MOST = 2
+/** The longest bushing a pot is sold with, for a thick carved top, mm. [practice] */
+const LONGEST = 19
 /** Bushings pots are sold with, mm. [practice] */
 const BUSHINGS = [6.5, 9.5]
 

@@ -2,6 +2,7 @@ import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import type { Point } from '../../geometry/point'
 import { CONTROL_WORDS, potSlot, type PotControl } from '../../instrument/controlPlace'
+import { panelOf } from '../../instrument/panel'
 import type { Question } from '../../judge/joint'
 import { sizeIn } from '../../judge/known'
 import { likelyOf, linear, ofSize, type Distribution } from '../../quantity/distribution'
@@ -9,6 +10,8 @@ import { printMm } from '../../quantity/length'
 
 /** Round a control's body there is room for its lugs and wires, mm. [practice] */
 const WIRING = 2
+/** A control route is eased by no more than this, mm. [practice, from memory] */
+const EASED_AT_MOST = 15
 
 /** From a place to the nearest wall of a route, mm. */
 export const wallFrom = ({ middle, half }: { middle: Point; half: Point }, at: Point): number =>
@@ -38,25 +41,35 @@ export function inRoute(build: Build, control: PotControl, shaft: Distribution):
     says: ({ verdict }) =>
       verdict === 'snug'
         ? `The ${name} pot hangs free in the control route.`
-        : `The ${name} pot comes within ${printMm(Math.max(0, likelyOf(free) + WIRING), 1)} mm of the control route’s wall; its lugs and wires want ${WIRING}.`,
-    cures: ({ verdict }) =>
-      verdict === 'snug'
-        ? []
-        : [
-            {
-              id: `turn-${control}`,
-              job: `Take a ${name} pot with a smaller body, or turn its lugs into the room there is.`,
-              how: 'Insulate what comes near the lined wall.',
-              gives: 'the pot',
-              tools: [],
-            },
-            {
-              id: `ease-route-${control}`,
-              job: `Or ease the control route there by ${printMm(0.5 - likelyOf(free), 1)} mm, before any finish.`,
-              how: 'Bearing bit along the wall, or a gouge; measure what stays to the body’s edge first.',
-              gives: 'body',
-              tools: ['router', 'bearing bit'],
-            },
-          ],
+        : verdict === 'wont-go'
+          ? `The ${name} pot’s shaft stands ${printMm(-likelyOf(free) - WIRING - body.value / 2, 1)} mm outside the control route: the pot cannot hang in it.`
+          : `The ${name} pot comes within ${printMm(Math.max(0, likelyOf(free) + WIRING), 1)} mm of the control route’s wall; its lugs and wires want ${WIRING}.`,
+    cures: ({ verdict }) => {
+      if (verdict === 'snug') return []
+      const ease = 0.5 - likelyOf(free)
+      const smaller = {
+        id: `turn-${control}`,
+        job: `Take a ${name} pot with a smaller body, or turn its lugs into the room there is.`,
+        how: 'Insulate what comes near the lined wall.',
+        gives: 'the pot',
+        tools: [],
+      }
+      const eased = {
+        id: `ease-route-${control}`,
+        job: `${verdict === 'tight' ? 'Or ease' : 'Ease'} the control route there by ${printMm(ease, 1)} mm, before any finish.`,
+        how: 'Bearing bit along the wall, or a gouge; measure what stays to the body’s edge first.',
+        gives: 'body',
+        tools: ['router', 'bearing bit'],
+      }
+      const elsewhere = {
+        id: `other-place-${control}`,
+        job: `Read the place of the ${name} pot’s hole and of the control route again; if both are right, take another ${panelOf(build).name}.`,
+        how: `The shaft stands ${printMm(ease, 0)} mm too far out: no route is eased by so much.`,
+        gives: 'the part',
+        tools: ['rule'],
+      }
+      // Where its very shaft meets the wall a smaller body helps nothing.
+      return [...(verdict === 'tight' ? [smaller] : []), ease > EASED_AT_MOST ? elsewhere : eased]
+    },
   }
 }

@@ -11,6 +11,8 @@ const WALL_KEPT = 0.6
 const WALL_LEAST = 1
 /** A ring's frame gives no more than this on one side before it breaks at its screws, mm. [practice, from memory] */
 const RING_GIVES = 1
+/** Filed or papered by hand, a side gives this before a saw or a router is quicker and straighter, mm. [practice, from memory] */
+const BY_HAND = 1.5
 /** What goes beside it when it is in, on both sides together, mm. [practice] */
 const BESIDE = 0.2
 
@@ -38,10 +40,9 @@ export function openingCures(build: Build, frame: Frame, at: { cover: SizeRef; o
   }
   const opened: Cure = {
     id: `file-${at.cover.size}`,
-    job: `File the ${frame.name}: ${off} mm off each side, ${sides}.`,
-    how: frame.slot === 'body' ? inWood(build) : 'Flat file drawn along the edge. Wrap the pickup: filings stick to magnets.',
+    job: `${take / 2 > BY_HAND ? 'Cut' : 'File'} the ${frame.name}${take / 2 > BY_HAND ? ' out' : ''}: ${off} mm off each side, ${sides}.`,
+    ...(frame.slot === 'body' ? inWood(build, take / 2) : inPlastic(take / 2)),
     gives: frame.slot === 'body' ? 'body' : frame.name,
-    tools: frame.slot === 'body' ? ['P80 on a flat stick'] : ['flat file', 'tape'],
     plan,
   }
   const first = frame.name === 'ring' && take / 2 > RING_GIVES ? otherRing : opened
@@ -58,7 +59,25 @@ export function openingCures(build: Build, frame: Frame, at: { cover: SizeRef; o
   return [first, cover]
 }
 
-const inWood = (build: Build): string =>
-  traitAt(build, 'body', 'surface') === 'raw'
-    ? 'Paper on a flat stick, before any finish; the cover stays whole.'
-    : 'Where there is a film it is scored along the line first, through tape; then a narrow chisel and file strokes into the route, never out of it: the film lifts. The last by paper on a flat stick, its edges taped. The cover stays whole.'
+const inPlastic = (side: number): Pick<Cure, 'how' | 'tools'> =>
+  side > BY_HAND
+    ? {
+        how: 'Scribed from the cover, a hole drilled inside each corner, fine saw 1 mm inside the line, filed to it. Off the instrument, clamped flat on scrap.',
+        tools: ['fine saw', 'flat file', 'clamp', 'eye protection'],
+      }
+    : { how: 'Flat file drawn along the edge. Wrap the pickup: filings stick to magnets.', tools: ['flat file', 'tape'] }
+
+function inWood(build: Build, side: number): Pick<Cure, 'how' | 'tools'> {
+  const raw = traitAt(build, 'body', 'surface') === 'raw'
+  if (side > BY_HAND)
+    return {
+      how: `A template held fast on both sides, bearing bit, passes of 3 to 5 mm${raw ? '' : '; where there is a film it is scored along the line first, through tape'}. Eyes covered, both hands on the router.`,
+      tools: ['router', 'bearing bit', 'template', 'eye protection'],
+    }
+  return {
+    how: raw
+      ? 'Paper on a flat stick, before any finish; the cover stays whole.'
+      : 'Where there is a film it is scored along the line first, through tape; then a narrow chisel and file strokes into the route, never out of it: the film lifts. The last by paper on a flat stick, its edges taped. The cover stays whole.',
+    tools: ['P80 on a flat stick'],
+  }
+}

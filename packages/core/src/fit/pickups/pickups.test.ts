@@ -23,7 +23,7 @@ describe('pickup in its opening and route', () => {
       check: 'width',
       verdict: 'wont-go',
       says: 'The pickup is 4 mm too wide for its guard opening.',
-      job: 'File the guard opening: 2.05 to 2.15 mm off each side, bass and treble.',
+      job: 'Cut the guard opening out: 2.05 to 2.15 mm off each side, bass and treble.',
       sizes: { 'pickup-neck/width': 74, 'body/route.neck.width': 80 },
     },
     {
@@ -356,8 +356,8 @@ describe('guard on body', () => {
       joint: 'guard-cover',
       check: 'in-route-tone',
       verdict: 'wont-go',
-      says: 'The tone pot comes within 0 mm of the control route’s wall; its lugs and wires want 2.',
-      job: 'Take a tone pot with a smaller body, or turn its lugs into the room there is.',
+      says: /^The tone pot’s shaft stands [\d.]+ mm outside the control route: /,
+      job: 'Read the place of the tone pot’s hole and of the control route again; if both are right, take another guard.',
       sizes: { 'guard/tone.x': 280 },
     },
   ])

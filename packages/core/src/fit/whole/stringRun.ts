@@ -1,7 +1,7 @@
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
 import { stringLines } from '../../instrument/strings'
-import { tunerPosts } from '../../instrument/tuners'
+import { postDiameter, tunerPosts } from '../../instrument/tuners'
 import { isVibrato } from '../../instrument/vibrato'
 import { drawnAt } from '../../judge/known'
 import { stringHold } from '../bridge/stringHold'
@@ -18,8 +18,6 @@ const SADDLE_BACK: Range = [0, 8]
 export const THROUGH_POST = 10
 /** Turns that hold a string by its wraps: as they are wanted, and the least that hold with a lock of its own. [practice] */
 export const TURNS = { wanted: 2, least: 0.75 }
-/** A tuner's post, where nobody has measured it: this much of its bushing. [practice, from memory] */
-const POST = 0.7
 
 /** What one string has to be long enough for, mm, everything taken at its longest. */
 export interface StringRun {
@@ -60,7 +58,7 @@ export function ballToNut(build: Build): { most: number; slack: number } {
 /** The runs of all strings, the highest first. @returns mm; usual sizes for what nobody has read */
 export function stringRuns(build: Build): StringRun[] {
   const { most: toNut, slack } = ballToNut(build)
-  const post = sizeAt(build, sizeRef('tuners', 'post.diameter'))?.value ?? POST * drawnAt(build, sizeRef('tuners', 'bushing'))
+  const post = postDiameter(build)
   const clamped = traitAt(build, 'tuners', 'locking') === 'clamp'
   const spread = build.parts.nut ? drawnAt(build, sizeRef('nut', 'spread')) : 0
   const atNut = stringLines(build.strings, spread, spread).map((l) => l.atNut)

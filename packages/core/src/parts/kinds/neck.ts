@@ -10,6 +10,14 @@ export const neck = defineKind({
   sizes: {
     scale: mm('Scale length', 450, 950, { required: true, usual: 647.7, how: 'nut to fret 12, doubled' }),
     frets: sized('count', 'Frets', 12, 30, { required: true, usual: 22 }),
+    'frets.first': mm('Nut to fret 1', 20, 70, {
+      optional: true,
+      how: 'an old or home-made board, or a nut in doubt: rule from the nut’s board side',
+    }),
+    'frets.last': mm('Nut to the last fret', 230, 800, {
+      optional: true,
+      how: 'rule from the nut’s board side to the middle of its crown',
+    }),
     nutToHeelEnd: mm('Nut to heel end', 250, 800, {
       usual: 462,
       required: true,

@@ -1,0 +1,49 @@
+import { effectsOf } from '../document/build'
+import { slotSpec } from '../parts/slots'
+import { printMm } from '../quantity/length'
+import { either } from '../quantity/words'
+import type { Check, Cure } from './joint'
+import type { Plan } from './onPaper'
+
+/**
+ * How far a job goes on a part that stays, mm in all: what is more makes another part of it, or wants one. [practice, from memory]
+ * The first that matches; what is not named is held by its own bounds and by the wood that has to stay.
+ */
+const GOES: readonly (readonly [RegExp, number])[] = [
+  [/^body\/pocket\.width/, 4],
+  [/^body\/pocket\.depth/, 6],
+  [/^body\/route\.\w+\.(length|width)/, 25],
+  [/^body\/vibrato\.length/, 20],
+  [/^body\/plate\.[xy]/, 40],
+  [/^neck\/heel\.(width|thickness)/, 2],
+  [/^neck\/head\.thickness/, 3],
+  [/^guard\/opening\./, 12],
+  [/^guard\/(neck\.width|bridge\.edge)/, 8],
+  [/^(guard|control-plate)\/switch.*\.slot/, 8],
+  [/^nut\/length/, 10],
+  [/^nut\/width/, 3],
+  [/^pot-.*\/bushing\.length/, 14],
+]
+
+const farthest = (slot: string, size: string): number => GOES.find(([of]) => of.test(`${slot}/${size}`))?.[1] ?? Infinity
+
+/** How much of the plan is more than such a job does: the largest change that is too large, mm; nothing where all of it can be done. */
+export function beyondReach(plan: Plan): number | undefined {
+  const over = effectsOf(plan).filter(({ slot, size, delta }) => Math.abs(delta) > farthest(slot, size))
+  return over.length ? Math.max(...over.map(({ delta }) => Math.abs(delta))) : undefined
+}
+
+/** What no job on either part does is another part's to do: of those the check reads a size of. */
+export function exchange(check: Check, amount: number): Cure {
+  const slots = [...new Set(check.reads.map((r) => r.slot))].filter((slot) => !LINING.has(slot))
+  return {
+    id: 'exchange',
+    job: `Take another ${either(slots.map((slot) => slotSpec(slot).label.toLowerCase()))}: ${printMm(amount, 1)} mm is more than is cut off or filled up here.`,
+    how: 'Read both sizes once more first: a slip of the rule looks the same. What else there is for each is below, under another part instead.',
+    gives: 'the part',
+    tools: [],
+  }
+}
+
+/** What lies between two parts and makes neither fit. */
+const LINING = new Set(['shielding', 'strings', 'wire'])
