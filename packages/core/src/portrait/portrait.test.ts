@@ -82,7 +82,7 @@ describe('where each size is taken', () => {
           held++
         }
       }),
-      200,
+      300,
     )
     expect(held).toBeGreaterThan(200)
   })
