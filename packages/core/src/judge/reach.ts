@@ -1,4 +1,5 @@
-import { effectsOf } from '../document/build'
+import { effectsOf, type JobEffect } from '../document/build'
+import { specAt } from '../document/read'
 import { slotSpec } from '../parts/slots'
 import { printMm } from '../quantity/length'
 import { either } from '../quantity/words'
@@ -6,7 +7,7 @@ import type { Check, Cure } from './joint'
 import type { Plan } from './onPaper'
 
 /**
- * How far a job goes on a part that stays, mm in all: what is more makes another part of it, or wants one. [practice, from memory]
+ * How far a job goes on a part that stays, mm in all, or degrees: what is more makes another part of it, or wants one. [practice, from memory]
  * The first that matches; what is not named is held by its own bounds and by the wood that has to stay.
  */
 const GOES: readonly (readonly [RegExp, number])[] = [
@@ -22,23 +23,26 @@ const GOES: readonly (readonly [RegExp, number])[] = [
   [/^(guard|control-plate)\/switch.*\.slot/, 8],
   [/^nut\/length/, 10],
   [/^nut\/width/, 3],
+  [/^body\/pocket\.tilt/, 3],
+  [/^bridge\/height\.max/, 6],
   [/^pot-.*\/bushing\.length/, 14],
 ]
 
 const farthest = (slot: string, size: string): number => GOES.find(([of]) => of.test(`${slot}/${size}`))?.[1] ?? Infinity
 
-/** How much of the plan is more than such a job does: the largest change that is too large, mm; nothing where all of it can be done. */
-export function beyondReach(plan: Plan): number | undefined {
-  const over = effectsOf(plan).filter(({ slot, size, delta }) => Math.abs(delta) > farthest(slot, size))
-  return over.length ? Math.max(...over.map(({ delta }) => Math.abs(delta))) : undefined
-}
+/** What of the plan is more than such a job does: the largest change that is too large; nothing where all of it can be done. */
+export const beyondReach = (plan: Plan): JobEffect | undefined =>
+  effectsOf(plan)
+    .filter(({ slot, size, delta }) => Math.abs(delta) > farthest(slot, size))
+    .toSorted((a, b) => Math.abs(b.delta) - Math.abs(a.delta))[0]
 
 /** What no job on either part does is another part's to do: of those the check reads a size of. */
-export function exchange(check: Check, amount: number): Cure {
+export function exchange(check: Check, over: JobEffect): Cure {
   const slots = [...new Set(check.reads.map((r) => r.slot))].filter((slot) => !LINING.has(slot))
+  const amount = Math.abs(over.delta)
   return {
     id: 'exchange',
-    job: `Take another ${either(slots.map((slot) => slotSpec(slot).label.toLowerCase()))}: ${printMm(amount, 1)} mm is more than is cut off or filled up here.`,
+    job: `Take another ${either(slots.map((slot) => slotSpec(slot).label.toLowerCase()))}: ${specAt(over).unit === 'deg' ? `${amount.toFixed(1)}°` : `${printMm(amount, 1)} mm`} is more than such a job does.`,
     how: 'Read both sizes once more first: a slip of the rule looks the same. What else there is for each is below, under another part instead.',
     gives: 'the part',
     tools: [],

@@ -89,9 +89,9 @@ export function vetOf(
     })
   }
   return (check, offered) => {
-    const tooFar = (cure: Cure): number => (cure.plan && beyondReach(cure.plan)) ?? 0
+    const tooFar = (cure: Cure) => cure.plan && beyondReach(cure.plan)
     const done = firstOf(offered.filter((cure) => !tooFar(cure) && helps(check, cure))).map((cure) => measured(check, cure))
-    const most = Math.max(0, ...offered.map(tooFar))
-    return done.length || !most ? done : [exchange(check, most)]
+    const over = offered.map(tooFar).find((o) => o !== undefined)
+    return done.length || !over ? done : [exchange(check, over)]
   }
 }
