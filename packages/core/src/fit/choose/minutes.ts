@@ -18,4 +18,4 @@ export function minutesFor(joint: JudgedJoint, build: Build, limits: ChooseLimit
   return joint.verdict === 'cant-tell' && joint.checks.some(surelyBad) ? BAD_EITHER_WAY : MINUTES[joint.verdict]
 }
 const allowed = (cure: Cure, build: Build, limits: ChooseLimits) =>
-  !(limits.noCuttingFinished && cuts(cure, build)) && canDo(cure.tools, limits.lacking ?? [])
+  cure.id !== 'exchange' && !(limits.noCuttingFinished && cuts(cure, build)) && canDo(cure.tools, limits.lacking ?? [])

@@ -37,7 +37,7 @@ describe('frets read off a board', () => {
       check: 'first-fret',
       verdict: 'tight',
       sizes: { 'neck/scale': 651.7, 'neck/frets.first': 38.35 },
-      says: 'Fret 1 stands 1.8 mm further from the nut than the scale puts it: as a nut puts it that is 2 mm too far from it. The scale is 647.7 mm then, and the bridge goes by that.',
+      says: 'Fret 1 stands 1.8 mm further from the nut than the scale puts it: the nut stands 2 mm too far from the frets. The scale is 647.7 mm then, and the bridge goes by that.',
       job: 'Set the nut 2 mm nearer to fret 1: its slot cut on by so much, and its back filled.',
     },
     // The same by the last fret: 467.945 where 651.7 has 468.823.
@@ -47,7 +47,7 @@ describe('frets read off a board', () => {
       check: 'last-fret',
       verdict: 'tight',
       sizes: { 'neck/scale': 651.7, 'neck/frets.first': 38.35, 'neck/frets.last': 467.95 },
-      says: /^Fret 22 stands 0\.9 mm nearer to the nut .* 8 cents flat there\. It is so as a nut puts it that is 2 mm too far/,
+      says: /^Fret 22 stands 0\.9 mm nearer to the nut .* 8 cents flat there\. The nut stands 2 mm too far from the frets/,
       job: /^Set the nut 2 mm nearer to fret 1/,
     },
     {
@@ -57,6 +57,15 @@ describe('frets read off a board', () => {
       verdict: 'tight',
       sizes: { 'neck/scale': 644.7, 'neck/frets.first': 34.85 },
       job: /^Set the nut 1\.5 mm further from fret 1: a strip/,
+    },
+    {
+      what: 'a first fret that the last one does not bear out',
+      joint: 'fret-places',
+      check: 'first-fret',
+      verdict: 'tight',
+      sizes: { 'neck/frets.first': 38.35, 'neck/frets.last': 465.95 },
+      says: /^Fret 1 stands 2 mm further from the nut .* would move the last fret too, and that is not so\.$/,
+      job: /^Read nut to fret 1, to fret 12/,
     },
     // The old rule on 647.7: fret 12 at 321.50, doubled 643.0; fret 1 at 35.983, fret 22 at 463.47 where 643.0 has 462.56.
     {

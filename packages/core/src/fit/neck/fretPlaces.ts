@@ -12,6 +12,7 @@ import type { Band } from '../../judge/verdict'
 import { eighteenthPlace, fretPlace, nutTooFar } from '../../physics/frets'
 import { certain } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
+import { capital } from '../../quantity/words'
 
 /** Fret 1 off by so much is two cents of every fretted note; the last fret by so much is five cents there; and what no nut does, mm. [ours] */
 const FIRST = 0.8
@@ -53,6 +54,9 @@ function firstFret(build: Build): Question | undefined {
   const scale = sizeIn(build, sizeRef('neck', 'scale')).value
   const further = sizeIn(build, REFS.first).value - fretPlace(scale, 1)
   const nut = nutTooFar(further, 1)
+  const n = Math.round(drawnAt(build, sizeRef('neck', 'frets')))
+  const last = sizeAt(build, REFS.last)?.value
+  const borneOut = last === undefined || Math.abs(last - fretPlace(scale - 2 * nut, n) - nut) <= AGREE
   return {
     id: 'first-fret',
     spread: true,
@@ -63,10 +67,9 @@ function firstFret(build: Build): Question | undefined {
       verdict === 'snug'
         ? 'The nut stands where fret 1 wants it.'
         : verdict === 'tight'
-          ? `${stands(1, further)}: ${nutSays(nut, scale)}`
+          ? `${stands(1, further)}: ${borneOut ? nutSays(nut, scale) : 'but a nut out of its place would move the last fret too, and that is not so.'}`
           : `${stands(1, further)}: more than a nut is put wrong by.`,
-    cures: ({ verdict }) =>
-      verdict === 'snug' ? [] : verdict === 'tight' ? [movedNut(nut)] : [readAgain(drawnAt(build, sizeRef('neck', 'frets')))],
+    cures: ({ verdict }) => (verdict === 'snug' ? [] : verdict === 'tight' && borneOut ? [movedNut(nut)] : [readAgain(n)]),
   }
 }
 
@@ -113,11 +116,11 @@ function madeSo(build: Build, at: { scale: number; n: number; place: number; fur
 }
 
 const nutSays = (tooFar: number, scale: number): string =>
-  `as a nut puts it that is ${mm(tooFar)} mm too ${tooFar > 0 ? 'far from' : 'near to'} it. The scale is ${printMm(scale - 2 * tooFar, 1)} mm then, and the bridge goes by that.`
+  `the nut stands ${mm(tooFar)} mm too ${tooFar > 0 ? 'far from' : 'near to'} the frets. The scale is ${printMm(scale - 2 * tooFar, 1)} mm then, and the bridge goes by that.`
 
 function whySays(from: Made, further: number, n: number, scale: number): string {
   if (from === 'eighteen') return 'A board sawn by the old rule of 18 is so; the bridge goes by fret 12.'
-  if (from === 'nut') return `It is so ${nutSays(nutTooFar(further, n), scale)}`
+  if (from === 'nut') return capital(nutSays(nutTooFar(further, n), scale))
   if (from === 'either') return 'A board sawn by the old rule of 18 is so, or a nut is out of its place: nut to fret 1 tells.'
   return 'Neither a nut out of its place nor the old rule of 18 does that together with fret 1.'
 }

@@ -9,7 +9,8 @@ import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
 import { type PocketPlace, LINED_TO } from './pocketWidth.limits'
 
-const EXAGGERATION = 8
+/** A gap is enlarged so much as long as the picture holds it, mm. [ours] */
+const ENLARGED = { by: 8, upTo: 1.5 }
 /** Thinner hatching is not seen, mm. [ours] */
 const HATCHED = 1.6
 
@@ -30,7 +31,8 @@ export function pocketDrawing(build: Build, place: PocketPlace, shaved: readonly
   const pm = drawnAt(build, sizeRef('body', 'pocket.widthMouth'))
   const pe = drawnAt(build, sizeRef('body', 'pocket.widthEnd'))
   const gap = { mouth: size.heelMouth ? pm - size.heelMouth.value : LINED_TO, end: size.heelEnd ? pe - size.heelEnd.value : LINED_TO }
-  const heel = { mouth: pm - gap.mouth * EXAGGERATION, end: pe - gap.end * EXAGGERATION }
+  const times = Math.max(Math.abs(gap.mouth), Math.abs(gap.end)) > ENLARGED.upTo ? 1 : ENLARGED.by
+  const heel = { mouth: pm - gap.mouth * times, end: pe - gap.end * times }
   const wall = 14
   const marks: Mark[] = [
     {
@@ -52,12 +54,12 @@ export function pocketDrawing(build: Build, place: PocketPlace, shaved: readonly
       role: 'neck-wood',
       dashed: !size.heelMouth || !size.heelEnd,
       points: [
-        pt(-26, -heel.mouth / 2 + 1.2),
+        pt(-26, -heel.mouth / 2),
         pt(0, -heel.mouth / 2),
         pt(length - 0.6, -heel.end / 2),
         pt(length - 0.6, heel.end / 2),
         pt(0, heel.mouth / 2),
-        pt(-26, heel.mouth / 2 - 1.2),
+        pt(-26, heel.mouth / 2),
       ],
     },
     { mark: 'line', role: 'centre', points: [pt(-30, 0), pt(length + wall + 4, 0)] },
@@ -66,7 +68,7 @@ export function pocketDrawing(build: Build, place: PocketPlace, shaved: readonly
     const w = wall === 'bass' ? side : -side
     const y = (w * (place === 'mouth' ? pm : pe)) / 2
     const x = place === 'mouth' ? 0 : length - 34
-    const deep = Math.max(HATCHED, off * EXAGGERATION)
+    const deep = Math.max(HATCHED, off * times)
     marks.push({ mark: 'area', role: 'remove', points: rectangle(x, Math.min(y, y + w * deep), x + 34, Math.max(y, y + w * deep)) })
   }
   const shown = place === 'mouth' ? size.pocketMouth : size.pocketEnd
@@ -76,14 +78,14 @@ export function pocketDrawing(build: Build, place: PocketPlace, shaved: readonly
   if (shown) marks.push({ mark: 'dimension', from: pt(x, -half), to: pt(x, half), text: printMm(shown.value), emphasis: true })
   if (heelShown) {
     const hx = place === 'mouth' ? -14 : length - 40
-    const h = place === 'mouth' ? heel.mouth / 2 - 0.5 : heel.end / 2
+    const h = place === 'mouth' ? heel.mouth / 2 : heel.end / 2
     marks.push({ mark: 'dimension', from: pt(hx, -h), to: pt(hx, h), text: printMm(heelShown.value) })
   }
   marks.push({ mark: 'label', at: pt(length / 2, side * (-half - wall / 2)), text: 'treble wall', anchor: 'middle' })
   marks.push({ mark: 'label', at: pt(length / 2, side * (half + wall / 2)), text: 'bass wall', anchor: 'middle' })
   return {
     title: 'Pocket and heel from above',
-    note: `gap drawn ×${EXAGGERATION}${shaved.length ? ' · hatched: where to shave' : ''}`,
+    note: `${times === 1 ? 'true proportion' : `gap drawn ×${times}`}${shaved.length ? ' · hatched: where to shave' : ''}`,
     marks,
     bounds: { x: -30, y: -half - wall - 2, width: length + wall + 36, height: 2 * (half + wall + 2) },
     numbers: [

@@ -7,6 +7,7 @@ import { Asker } from '../../judge/ask'
 import { judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
 import { gapOf, sizeIn } from '../../judge/known'
+import { beyondReach } from '../../judge/reach'
 import { likelyOf, shifted, type Distribution } from '../../quantity/distribution'
 import { pocketSeason } from './pocketSeason'
 import { cornerQuestion } from './pocketCorner'
@@ -40,7 +41,9 @@ export function pocketWidthJoint(build: Build, place: PocketPlace): JudgedJoint 
 /** The walls its own check says to shave; none where it says so of none. */
 function shaved(build: Build, place: PocketPlace, refs: ReturnType<typeof refsOf>) {
   const [check] = new Asker(build).judge((b) => widthQuestion(b, place, refs))
-  return check?.cures.some((c) => c.id === 'shave-wall') ? wallsToShave(build, place, likelyOf(check.clearance)) : []
+  return check?.cures.some((c) => c.id === 'shave-wall' && c.plan && !beyondReach(c.plan))
+    ? wallsToShave(build, place, likelyOf(check.clearance))
+    : []
 }
 
 const gapIn = (build: Build, { pocket, heel }: ReturnType<typeof refsOf>): Distribution =>
