@@ -89,7 +89,7 @@ it(
     expect(met).toBeGreaterThan(20)
     const narrow = checkIn(changed(fullBuild(), { 'body/pocket.widthEnd': 48 }), 'pocket-end', 'width')
     expect(narrow.raw.verdict).toBe('wont-go')
-    expect(narrow.cures.map((c) => c.job)).toEqual([expect.stringMatching(/^Take another body or neck: 8\.\d mm is more than/)])
+    expect(narrow.cures.map((c) => c.job)).toEqual([expect.stringMatching(/^Exchange the body or neck: 8\.\d mm is more than/)])
     // Two millimetres are a router's, and the neck's sides give as much at most.
     expect(checkIn(changed(fullBuild(), { 'body/pocket.widthEnd': 54 }), 'pocket-end', 'width').cures[0]!.id).toBe('shave-wall')
   },

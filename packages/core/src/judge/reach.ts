@@ -18,7 +18,7 @@ const GOES: readonly (readonly [RegExp, number])[] = [
   [/^body\/plate\.[xy]/, 40],
   [/^neck\/heel\.(width|thickness)/, 2],
   [/^neck\/head\.thickness/, 3],
-  [/^guard\/opening\./, 12],
+  [/^guard\/opening\.\w+\.(length|width|centre)/, 12],
   [/^guard\/(neck\.width|bridge\.edge)/, 8],
   [/^(guard|control-plate)\/switch.*\.slot/, 8],
   [/^nut\/length/, 10],
@@ -36,18 +36,32 @@ export const beyondReach = (plan: Plan): JobEffect | undefined =>
     .filter(({ slot, size, delta }) => Math.abs(delta) > farthest(slot, size))
     .toSorted((a, b) => Math.abs(b.delta) - Math.abs(a.delta))[0]
 
-/** What no job on either part does is another part's to do: of those the check reads a size of. */
-export function exchange(check: Check, over: JobEffect): Cure {
-  const slots = [...new Set(check.reads.map((r) => r.slot))].filter((slot) => !LINING.has(slot))
-  const amount = Math.abs(over.delta)
-  return {
+/**
+ * What no job on any part does is another part's to do: of those the check reads a size of. Nothing where that may be any of many.
+ * @param over what is more than such a job does, where that is why
+ */
+export function exchange(check: Check, over: JobEffect | undefined): Cure[] {
+  const read = [...new Set(check.reads.map((r) => r.slot))].filter((slot) => !LINING.has(slot))
+  const slots = [...read.filter((slot) => !COSTLY.has(slot)), ...read.filter((slot) => COSTLY.has(slot))]
+  if (!slots.length || slots.length > FEW) return []
+  const amount = over && Math.abs(over.delta)
+  const why =
+    over && amount !== undefined
+      ? `${specAt(over).unit === 'deg' ? `${amount.toFixed(1)}°` : `${printMm(amount, 1)} mm`} is more than such a job does`
+      : 'no job on what is here does it'
+  const cure: Cure = {
     id: 'exchange',
-    job: `Take another ${either(slots.map((slot) => slotSpec(slot).label.toLowerCase()))}: ${specAt(over).unit === 'deg' ? `${amount.toFixed(1)}°` : `${printMm(amount, 1)} mm`} is more than such a job does.`,
+    job: `Exchange the ${either(slots.map((slot) => slotSpec(slot).label.toLowerCase()))}: ${why}.`,
     how: 'Read both sizes once more first: a slip of the rule looks the same. What else there is for each is below, under another part instead.',
     gives: 'the part',
     tools: [],
   }
+  return [cure]
 }
+/** Of more parts than this it is not said which to exchange. [ours] */
+const FEW = 4
 
+/** Exchanged last. */
+const COSTLY = new Set(['neck', 'body'])
 /** What lies between two parts and makes neither fit. */
 const LINING = new Set(['shielding', 'strings', 'wire'])

@@ -50,8 +50,8 @@ export const harms = (before: readonly Check[], after: readonly Check[]): boolea
 
 /**
  * Cures that can be done on paper are done there first. One is offered only when it can be done, brings its check out of the class it is in
- * and not into a worse one, and makes no other check of the joint worse; and only as far as such a job goes: past that, and with nothing
- * else on offer, a part is exchanged. What takes something off says the least that can do.
+ * and not into a worse one, and makes no other check of the joint worse; and only as far as such a job goes: past that, or where nothing is
+ * on offer for what will not go, a part is exchanged. What takes something off says the least that can do.
  * @param asked every check of the joint; looked at only once a cure is
  */
 export function vetOf(
@@ -92,6 +92,7 @@ export function vetOf(
     const tooFar = (cure: Cure) => cure.plan && beyondReach(cure.plan)
     const done = firstOf(offered.filter((cure) => !tooFar(cure) && helps(check, cure))).map((cure) => measured(check, cure))
     const over = offered.map(tooFar).find((o) => o !== undefined)
-    return done.length || !over ? done : [exchange(check, over)]
+    const hopeless = over ?? (check.raw.verdict === 'wont-go' && !check.supposed)
+    return done.length || !hopeless ? done : exchange(check, over)
   }
 }

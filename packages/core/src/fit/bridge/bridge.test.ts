@@ -238,9 +238,9 @@ describe('neck angle and bridge height', () => {
   ])
   it('strings too low: a plate, or the neck tipped forward; both land inside', () => {
     const low = changed(fullBuild(), { 'bridge/height.max': 12.6 })
-    expect(jointIn(low, 'bridge-height').cures.map((c) => c.id)).toEqual(['less-tilt', 'deepen-pocket'])
+    expect(jointIn(low, 'bridge-height').cures.map((c) => c.id)).toEqual(['less-tilt', 'deepen-pocket', 'taller-bridge'])
     const flat = jointIn(changed(low, {}, { 'bridge/mount': 'six-screw' }), 'bridge-height')
-    expect(flat.cures.map((c) => c.id)).toEqual(['bridge-plate', 'less-tilt', 'deepen-pocket'])
+    expect(flat.cures.map((c) => c.id)).toEqual(['bridge-plate', 'less-tilt', 'deepen-pocket', 'taller-bridge'])
   })
   it('a heel with its own tilt screw is turned before anything is cut', () => {
     const stop = changed(fullBuild(), { 'bridge/height.min': 14.5, 'bridge/height.max': 20 }, { 'neck/tiltScrew': 'screw' })
@@ -411,6 +411,15 @@ describe('springs', () => {
       says: 'The strings pull 463 N; that asks for 2.8 springs and 5 are fitted. The claw takes up the rest.',
       job: 'Fit 3 springs.',
       sizes: { 'springs/count': 5 },
+    },
+    // 463 x 9 / (20 x 36) = 5.8 springs; five of 20 x 5.8 / 5 = 23.2 N.
+    {
+      what: 'springs too soft for any claw',
+      joint: 'springs',
+      check: 'balance',
+      verdict: 'wont-go',
+      sizes: { 'springs/pull': 20 },
+      job: 'Take 5 springs that pull 24 N each at the same stretch.',
     },
     {
       what: 'springs under a fixed bridge',

@@ -2,7 +2,7 @@ import type { Build } from '../../document/build'
 import { sizeRef, traitAt } from '../../document/read'
 import { CARD, riseOver, STRIP, tiltFor, type SideSetting } from '../../instrument/neckAngle'
 import type { Cure } from '../../judge/joint'
-import { landing, toldAt } from '../../judge/known'
+import { drawnAt, landing, toldAt } from '../../judge/known'
 import type { Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { cardSays, neckTaper, willBeGlued } from './neckTaper'
@@ -115,6 +115,13 @@ export function raiseCures(build: Build, lack: number, below: Distribution): Cur
       gives: 'body',
       tools: ['router', 'bearing bit'],
       plan: { slot: 'body', size: 'pocket.depth', delta: missing, doubt: DEEPEN_DOUBT },
+    },
+    {
+      id: 'taller-bridge',
+      job: `Or take a bridge whose saddles reach ${printMm(drawnAt(build, sizeRef('bridge', 'height.max')) + missing, 1)} mm above the body.`,
+      how: 'Nothing is cut. Its studs, or its screws, have to come where these do.',
+      gives: 'the bridge',
+      tools: [],
     },
   ]
 }

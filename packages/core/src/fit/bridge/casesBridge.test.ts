@@ -53,7 +53,7 @@ describe('bridge and neck angle', () => {
     expect(low('screws').verdict).toBe('wont-go')
     expect(low('screws').cures[0]!.job).toMatch(/plate \d(\.\d)? mm thick under the bridge/)
     // One on studs stands in its own threads: a plate under it lifts nothing.
-    expect(low('two-stud').cures.map((c) => c.id)).toEqual(['less-tilt', 'deepen-pocket'])
+    expect(low('two-stud').cures.map((c) => c.id)).toEqual(['less-tilt', 'deepen-pocket', 'taller-bridge'])
   })
   it('loose studs: wrap first, plug, glue as the quick one that is hard to undo', () => {
     const b = set(9, 16, { studBore: 10.15 })

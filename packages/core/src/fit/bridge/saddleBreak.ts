@@ -77,7 +77,9 @@ function steepness(build: Build): Question {
             ? `Strings break by ${at.toFixed(1)}°, steeper than the usual ${high}°: the bridge leans and strings break at the saddle.`
             : `Strings break over the saddles by ${at.toFixed(1)}°.`,
     cures: ({ verdict }) =>
-      verdict === 'snug' ? [] : [...tailCures(build, hold, likelyOf(ys), have), ...steeperCures(build, low, at < low)],
+      verdict === 'snug'
+        ? []
+        : [...tailCures(build, hold, likelyOf(ys), have), ...steeperCures(build, low, at < low), ...(at > high ? easedSaddles(hold) : [])],
   }
 }
 
@@ -102,6 +104,20 @@ function tailCures(build: Build, { by, limits }: StringHold, saddle: number, hav
     },
   ]
 }
+
+/** Where nothing behind the saddles can be set, a steep string is spared by what it bends over. [practice] */
+const easedSaddles = ({ by }: StringHold): Cure[] =>
+  by !== 'bridge'
+    ? []
+    : [
+        {
+          id: 'ease-saddles',
+          job: 'Round each saddle’s back edge where its string bends, and see that no saddle tips under the pull.',
+          how: 'Fine paper on a pen or a round file of the string’s size, burr off, graphite in the groove. A bridge whose strings leave it further back would be flatter.',
+          gives: 'bridge',
+          tools: ['round file, or paper on a pen'],
+        },
+      ]
 
 /** Tilting the neck back lifts the saddles and makes the strings steeper. */
 function steeperCures(build: Build, low: number, flat: boolean): Cure[] {

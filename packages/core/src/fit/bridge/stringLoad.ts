@@ -19,6 +19,8 @@ import { counted } from '../../quantity/words'
 
 /** A hole through a tuner's post leaves it whole up to this share of its diameter. [practice, from memory] */
 const OF_POST = 0.45
+/** Springs a claw has hooks for. [practice] */
+const ON_CLAW = 5
 /** A string wants this much more than its own diameter in a hole, mm. [practice] */
 const PASS = 0.2
 
@@ -79,16 +81,26 @@ function springBalance(build: Build): Question {
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []
-        : [
-            {
-              id: 'spring-count',
-              job: `Fit ${counted(Math.max(1, Math.round(needed)), 'spring')}.`,
-              how: 'Strings slack, eyes covered: springs let go. Parallel for a soft arm, fanned for a firm one.',
-              gives: 'nothing',
-              tools: ['pliers', 'eye protection'],
-              plan: { slot: 'springs', size: 'count', delta: Math.max(1, Math.round(needed)) - have.count.value, doubt: 0 },
-            },
-          ],
+        : Math.round(needed) > ON_CLAW
+          ? [
+              {
+                id: 'stiffer-springs',
+                job: `Take ${ON_CLAW} springs that pull ${Math.ceil((have.pull.value * needed) / ON_CLAW)} N each at the same stretch.`,
+                how: `No claw holds more than ${ON_CLAW}. Or lighter strings, or a lower tuning. Strings slack, eyes covered: springs let go.`,
+                gives: 'the springs',
+                tools: ['pliers', 'eye protection'],
+              },
+            ]
+          : [
+              {
+                id: 'spring-count',
+                job: `Fit ${counted(Math.max(1, Math.round(needed)), 'spring')}.`,
+                how: 'Strings slack, eyes covered: springs let go. Parallel for a soft arm, fanned for a firm one.',
+                gives: 'nothing',
+                tools: ['pliers', 'eye protection'],
+                plan: { slot: 'springs', size: 'count', delta: Math.max(1, Math.round(needed)) - have.count.value, doubt: 0 },
+              },
+            ],
   }
 }
 

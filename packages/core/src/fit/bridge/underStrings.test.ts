@@ -58,8 +58,12 @@ describe('what stands up under the strings', () => {
     const high = changed(withParts({ 'ring-bridge': ring(8, 8) }), { 'pickup-bridge/above': 4 })
     // 12.66 - 8 - 4 = 0.66 of air where 1.6 is wanted; 0.2 more, since no ring is to a tenth.
     const c = checkIn(high, 'bridge-height', 'cover-bridge')
-    expect(c.cures.map((x) => x.id)).toEqual(['lower-ring-bridge', 'lower-cover-bridge'])
+    expect(c.cures.map((x) => x.id)).toEqual(['lower-ring-bridge', 'lower-cover-bridge', 'lower-pickup-bridge'])
     expect(c.cures[0]!.job).toMatch(/1\.1 mm lower/)
+    // A cover that stands 1 out and 3 into the strings cannot come down enough: the strings go up.
+    const none = checkIn(changed(fullBuild(), { 'pickup-bridge/above': 1, 'guard/thickness': 14 }), 'bridge-height', 'cover-bridge')
+    expect(none.raw.verdict).toBe('wont-go')
+    expect(none.cures.at(-1)!.job).toMatch(/^Lift the strings there by [\d.]+ mm or more: no pickup is low enough\.$/)
   })
 })
 

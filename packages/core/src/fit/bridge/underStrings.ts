@@ -5,7 +5,7 @@ import { PLACES, type PickupPlace } from '../../instrument/guardPlace'
 import { riseAt } from '../../instrument/frontRise'
 import { riseOver } from '../../instrument/neckAngle'
 import type { Ask } from '../../judge/ask'
-import type { Question } from '../../judge/joint'
+import type { Cure, Question } from '../../judge/joint'
 import { drawnAt, sizeIn } from '../../judge/known'
 import { fretPlace } from '../../physics/frets'
 import { certain, likelyOf, linear } from '../../quantity/distribution'
@@ -75,9 +75,27 @@ function overCover(build: Build, place: PickupPlace): Question {
               tools: ['router', 'bearing bit'],
               plan: { slot: `pickup-${place}`, size: 'above', delta: -down, doubt: 0.2 },
             },
+            down > above.value ? higherStrings(place, down, above.value) : lowerPickup(place, down),
           ],
   }
 }
+
+const lowerPickup = (place: PickupPlace, down: number): Cure => ({
+  id: `lower-pickup-${place}`,
+  job: `Or take a ${place} pickup whose cover stands ${printMm(down, 1)} mm lower, run right down.`,
+  how: 'Nothing is cut. What counts is its height over guard, ring or body, not how deep it is.',
+  gives: 'the pickup',
+  tools: [],
+})
+
+/** More than the cover stands out at all: no pickup is low enough. */
+const higherStrings = (place: PickupPlace, down: number, above: number): Cure => ({
+  id: `higher-strings-${place}`,
+  job: `Or lift the strings there by ${printMm(down - above, 1)} mm or more: no pickup is low enough.`,
+  how: 'A plate under the whole heel lifts board and strings; so does a neck tipped further back. Neck angle and bridge height says what the bridge can follow.',
+  gives: 'nothing',
+  tools: [],
+})
 
 /** A lower ring takes its pickup down with it. */
 function lowerRing(build: Build, place: PickupPlace, by: number) {

@@ -41,7 +41,7 @@ describe('a jack over a wide bore', () => {
         check: 'hole',
         verdict: 'wont-go',
         says: 'The plate’s hole is 1.3 mm wider than the jack’s thread: its nut bears on nothing.',
-        job: 'none',
+        job: 'Take a jack plate with a hole of 9.7 mm, or put a flat washer wider than the hole on either side.',
         sizes: { 'jack-plate/hole': 10.8 },
       },
       // 8 - 1.5 - 0.6 - 2.2 = 3.7: one nut of 2.2 behind, and with 1 mm of thread kept no washer more.

@@ -116,18 +116,28 @@ function hole(build: Build): Question {
         ? `The plate’s hole is ${printMm(likelyOf(c), 1)} mm wider than the jack’s thread: its nut bears on nothing.`
         : `The plate’s hole is ${printMm(own.value, 1)} mm and the jack needs ${printMm(jack.value, 1)} mm.`,
     cures: ({ verdict }) =>
-      verdict !== 'tight'
-        ? []
-        : [
+      verdict === 'wont-go'
+        ? [
             {
-              id: 'ream-plate',
-              job: `Ream the plate’s hole to ${printMm(jack.value + 0.2, 1)} mm.`,
-              how: 'Clamped on scrap, not held in the hand: sheet metal catches and spins. Deburr both sides.',
-              gives: 'jack plate',
-              tools: ['tapered reamer or step bit', 'clamp', 'eye protection'],
-              plan: { slot: PLATE, size: 'hole', delta: 0.2 - likelyOf(c), doubt: 0.1 },
+              id: 'other-plate-hole',
+              job: `Take a jack plate with a hole of ${printMm(jack.value + 0.2, 1)} mm, or put a flat washer wider than the hole on either side.`,
+              how: 'A washer alone lets the jack wander in the hole until its thread is filled up with tape or tube.',
+              gives: 'the plate',
+              tools: [],
             },
-          ],
+          ]
+        : verdict !== 'tight'
+          ? []
+          : [
+              {
+                id: 'ream-plate',
+                job: `Ream the plate’s hole to ${printMm(jack.value + 0.2, 1)} mm.`,
+                how: 'Clamped on scrap, not held in the hand: sheet metal catches and spins. Deburr both sides.',
+                gives: 'jack plate',
+                tools: ['tapered reamer or step bit', 'clamp', 'eye protection'],
+                plan: { slot: PLATE, size: 'hole', delta: 0.2 - likelyOf(c), doubt: 0.1 },
+              },
+            ],
   }
 }
 

@@ -146,6 +146,31 @@ describe('nut', () => {
       sizes: { 'nut/width': 2.9 },
     },
     {
+      what: '1.4 mm too thin for its slot',
+      joint: 'nut-in-slot',
+      check: 'width',
+      verdict: 'wont-go',
+      job: 'Take a nut 3.35 mm wide along the strings.',
+      sizes: { 'nut/width': 2 },
+    },
+    // A nut of 2.2 sanded into a slot of 2 would be thinner than any nut: the slot is widened.
+    {
+      what: 'a slot too narrow for any nut',
+      joint: 'nut-in-slot',
+      check: 'width',
+      verdict: 'tight',
+      job: 'Widen the slot by 0.25 mm, all of it off the wall towards the headstock.',
+      sizes: { 'nut/width': 2.2, 'neck/nut.slotWidth': 2 },
+    },
+    {
+      what: '3 mm short of the board',
+      joint: 'nut-in-slot',
+      check: 'length',
+      verdict: 'wont-go',
+      job: 'Take a nut at least 42 mm long.',
+      sizes: { 'nut/length': 39 },
+    },
+    {
       what: '1 mm beyond the board',
       joint: 'nut-in-slot',
       check: 'length',

@@ -174,18 +174,36 @@ function widths(build: Build, end: 'bass' | 'treble'): Question[] {
                 tools: ['P180 on a flat plate'],
                 plan: { slot: 'nut', size, delta: likelyOf(c) - 0.05, doubt: 0.03 },
               },
+              {
+                id: `widen-nut-slot-${end}`,
+                job: `Or widen the slot by ${printMm(0.05 - likelyOf(c))} mm, all of it off the wall towards the headstock.`,
+                how: 'A fine saw along a fence, then a file with one smooth edge; the board’s end stays as it is: the scale starts there.',
+                gives: 'neck',
+                tools: ['fine saw', 'flat file'],
+                plan: { slot: 'neck' as const, size: 'nut.slotWidth', delta: 0.05 - likelyOf(c), doubt: 0.05 },
+              },
             ]
-          : verdict === 'loose'
+          : verdict === 'wont-go' && likelyOf(c) > 0
             ? [
                 {
-                  id: `shim-nut-face-${end}`,
-                  job: `Glue a shaving of ${printMm(likelyOf(c) - 0.05)} mm to the nut’s back face${at}.`,
-                  how: 'Behind, so that the front stays where the scale starts.',
-                  gives: 'nothing',
-                  tools: ['veneer shaving'],
+                  id: `wider-nut-${end}`,
+                  job: `Take a nut ${printMm(slot.value - 0.05)} mm wide along the strings${at}.`,
+                  how: 'A shaving behind it fills a tenth or two; so much has to be the nut’s own.',
+                  gives: 'the nut',
+                  tools: [],
                 },
               ]
-            : [],
+            : verdict === 'loose'
+              ? [
+                  {
+                    id: `shim-nut-face-${end}`,
+                    job: `Glue a shaving of ${printMm(likelyOf(c) - 0.05)} mm to the nut’s back face${at}.`,
+                    how: 'Behind, so that the front stays where the scale starts.',
+                    gives: 'nothing',
+                    tools: ['veneer shaving'],
+                  },
+                ]
+              : [],
     },
   ]
 }
@@ -295,7 +313,17 @@ function lengths(build: Build): Question[] {
                 plan: { slot: 'nut', size: 'length', delta: -likelyOf(over), doubt: 0.1 },
               },
             ]
-          : [],
+          : verdict === 'wont-go'
+            ? [
+                {
+                  id: 'longer-nut',
+                  job: `Take a nut at least ${printMm(have.board.value, 1)} mm long.`,
+                  how: 'Longer than the board is filed flush when it is in; shorter leaves the outer strings no room.',
+                  gives: 'the nut',
+                  tools: [],
+                },
+              ]
+            : [],
     },
   ]
 }

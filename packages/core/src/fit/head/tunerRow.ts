@@ -1,5 +1,6 @@
 import type { Build } from '../../document/build'
 import { sizeRef, traitAt } from '../../document/read'
+import { isUnmade } from '../../document/unmade'
 import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
@@ -165,9 +166,24 @@ function edge(build: Build): Question[] {
       ],
       says: () =>
         `The nearest post stands ${printSide(likelyOf(nearest), 1, ['inside', 'outside'])} the headstock’s edge; ${EDGE} is usual.`,
-      cures: () => [],
+      cures: ({ verdict }) => (verdict === 'snug' ? [] : [furtherIn(build, EDGE - likelyOf(nearest))]),
     },
   ]
+}
+
+/** A post too near the edge: where nothing is bored yet it moves, otherwise the wood comes to it. */
+function furtherIn(build: Build, by: number): Cure {
+  const mm = printMm(by, 1)
+  const bored = !isUnmade(build, sizeRef('neck', 'tuner.bore'))
+  return {
+    id: 'further-in',
+    job: bored
+      ? `Glue a strip ${mm} mm wide to that edge of the headstock, grain along it, or take another neck.`
+      : `Mark that post ${mm} mm further in, or glue a strip so wide to that edge before anything is bored.`,
+    how: `See first that each housing and its screw lie on wood: where they do and the edge is nowhere thinner than the housing’s rim, it can stay as it is. ${bored ? 'A strip shows under a clear finish.' : 'Drill’s headstock layout moves the whole row.'}`,
+    gives: 'neck',
+    tools: bored ? ['wood glue', 'clamps'] : ['pencil', 'awl'],
+  }
 }
 
 /** How exactly an outline table follows the wood between its rows, mm. [ours] */

@@ -32,7 +32,7 @@ describe('height screws of a hung pickup over their whole travel', () => {
         joint: 'room-neck',
         check: 'tip',
         verdict: 'wont-go',
-        job: 'none',
+        job: 'Exchange the neck pickup or body: no job on what is here does it.',
         sizes: { 'pickup-neck/screw.length': 14, 'pickup-neck/depth': 17 },
         says: /come through into the spring room by 4\.8 mm/,
       },
