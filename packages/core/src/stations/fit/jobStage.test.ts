@@ -27,6 +27,10 @@ describe('to which stage a job belongs', () => {
     ['Or plane 0.20 mm off each side of the heel.', 'neck', 'wood'],
     ['Plug the old holes and drill at 52.5 mm.', 'nothing', 'wood'],
     ['Line one wall with 0.6 mm of veneer.', 'nothing', 'wood'],
+    ['Exchange the body or neck: 7.5 mm is more than such a job does.', 'the part', 'wood'],
+    ['Exchange the neck pickup or pickguard: 29.6 mm is more than such a job does.', 'the part', 'hardware'],
+    ['Exchange the neck screws: no job on what is here does it.', 'the part', 'hardware'],
+    ['Lift the strings there by 1.2 mm or more: no pickup is low enough.', 'nothing', 'hardware'],
   ] as const)('%s (%s): %s', (job, gives, stage) => expect(stageOfCure({ job, gives })).toBe(stage))
   it('planned on paper: what is cut from the wood is wood, a shim between body and neck is not', () => {
     const job = { slot: 'body' as const, size: 'pocket.depth', delta: 1, doubt: 0.1 }

@@ -11,7 +11,9 @@ const STRINGS = /\b(wind string|strings?|saddles?)\b/i
 /** The nut's slots are filed with the strings on; everything else about it is seen to before it is glued. */
 const NUT_SLOTS = /\bthe slots\b/i
 /** Between neck and pocket, whatever it does to the strings. */
-const TILT = /^(or )?(tilt|tip) the neck\b/i
+const TILT = /^(or )?((tilt|tip) the neck|lift the strings)\b/i
+/** A body or neck that has to be another is so before it is sanded. */
+const OTHER_WOOD = /^exchange\b.*\b(body|neck)\b(?! (pickup|screws))/i
 /** A strip glued to the body is wood like the rest of it. */
 const GLUED_IN = /^(or )?glue a strip\b/i
 
@@ -21,7 +23,7 @@ const GLUED_IN = /^(or )?glue a strip\b/i
  */
 function stageOf(job: string, gives: string | undefined): Stage {
   const wood = gives === 'body' || gives === 'neck' || gives === 'the body' || gives === 'the neck'
-  if (wood || GLUED_IN.test(job)) return 'wood'
+  if (wood || GLUED_IN.test(job) || OTHER_WOOD.test(job)) return 'wood'
   if (TILT.test(job) || /\bshim the nut\b/i.test(job)) return 'hardware'
   if (gives === 'nut' || gives === 'the nut') return NUT_SLOTS.test(job) ? 'strings' : 'hardware'
   if (gives === 'nothing' && ON_WOOD.test(job) && !AT_ASSEMBLY.test(job.split(/[:,]/)[0]!) && !WIRING.test(job)) return 'wood'
