@@ -52,7 +52,7 @@ export function exchange(check: Check, over: JobEffect | undefined): Cure[] {
   const cure: Cure = {
     id: 'exchange',
     job: `Exchange the ${either(slots.map((slot) => slotSpec(slot).label.toLowerCase()))}: ${why}.`,
-    how: 'Read both sizes once more first: a slip of the rule looks the same. What else there is for each is below, under another part instead.',
+    how: 'Read both sizes once more first: a slip of the rule looks the same. Dry fit lists what else there is, under another part instead.',
     gives: 'the part',
     tools: [],
   }

@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizeRef, traitAt, valueAt, sizeAt } from '../document/read'
+import { sizeAt, sizeRef, traitAt, valueAt } from '../document/read'
 import { pt, type Point } from '../geometry/point'
 import { bodyShape } from '../instrument/bodyShape'
 import { outlinePoints } from '../instrument/outline'

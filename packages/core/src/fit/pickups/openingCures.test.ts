@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { cutOf } from '../../judge/leastCut'
 import { aPart } from '../../testing/bench'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { checkIn } from '../../testing/rows'
@@ -32,6 +33,9 @@ describe('a cover filed into its opening', () => {
     const by = (wide: number) =>
       checkIn(changed(ringed, { 'pickup-neck/width': wide }, { 'pickup-neck/mount': 'ring' }), 'room-neck', 'width')
     expect(by(72.7).cures[0]!.job).toBe('File the ring: 0.90 to 1.00 mm off each side, bass and treble.')
+    // Exchanged, not cut: nothing of it is to be taken off little by little.
+    expect(cutOf(by(73).cures[0]!)).toBeUndefined()
+    expect(cutOf(by(72.7).cures[0]!)).toBeDefined()
     expect(by(73).cures[0]!.job).toBe('Take a ring whose opening is 2.10 to 2.30 mm wider.')
   })
   it('says which sides, and that the wall is looked at where nobody measured it', () => {

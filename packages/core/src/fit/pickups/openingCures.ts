@@ -34,7 +34,7 @@ export function openingCures(build: Build, frame: Frame, at: { cover: SizeRef; o
     id: `larger-ring-${at.cover.size}`,
     job: `Take a ring whose opening is ${amount(take, 0.1)} mm ${at.cover.size === 'width' ? 'wider' : 'longer'}.`,
     how: `Filed by so much its frame breaks at the screws: ${printMm(RING_GIVES)} mm a side is what it gives.`,
-    gives: 'ring',
+    gives: 'the ring',
     tools: [],
     plan,
   }
