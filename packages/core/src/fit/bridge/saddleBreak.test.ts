@@ -1,0 +1,124 @@
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../../document/build'
+import { aPart, jointIn } from '../../testing/bench'
+import { changed, fullBuild } from '../../testing/fullBuild'
+import { checkIn, judgeRows } from '../../testing/rows'
+
+describe('strings over the saddles', () => {
+  const tailed = (): Build => ({
+    ...changed(
+      fullBuild(),
+      { 'body/tail.toBridge': 45, 'body/tail.bore': 11.4, 'body/tail.spacing': 82, 'bridge/back.height': undefined },
+      { 'bridge/mount': 'post' },
+    ),
+    parts: {
+      ...changed(
+        fullBuild(),
+        { 'body/tail.toBridge': 45, 'body/tail.bore': 11.4, 'body/tail.spacing': 82, 'bridge/back.height': undefined },
+        { 'bridge/mount': 'post' },
+      ).parts,
+      tailpiece: aPart(
+        'tailpiece',
+        { height: 4, studDiameter: [11.5, 'calipers', 0.02], studLength: 25, studSpacing: 82, 'string.hole': 1.8 },
+        { type: 'stop', hand: 'either' },
+        { metal: 'nickel' },
+      ),
+    },
+  })
+  judgeRows(
+    [
+      {
+        what: '11 degrees to a stop tail',
+        joint: 'saddle-break',
+        check: 'break',
+        verdict: 'snug',
+        says: 'Strings break over the saddles by 11.7°.',
+      },
+      {
+        what: 'tail almost as high as the saddles',
+        joint: 'saddle-break',
+        check: 'break',
+        verdict: 'wont-go',
+        job: 'Set the tailpiece so that strings leave it 6 mm above the body.',
+        sizes: { 'tailpiece/height': 11.5 },
+        says: /hop or buzz/,
+      },
+      {
+        what: 'tail screwed down near the bridge',
+        joint: 'saddle-break',
+        check: 'break',
+        verdict: 'tight',
+        job: 'Set the tailpiece so that strings leave it 8.3 mm above the body.',
+        sizes: { 'body/tail.toBridge': 20 },
+        says: /steeper than the usual 20/,
+      },
+      {
+        what: 'strings over a tall back',
+        joint: 'saddle-break',
+        check: 'path',
+        verdict: 'tight',
+        job: 'none',
+        sizes: { 'bridge/back.height': 13, 'bridge/back.distance': 8 },
+        says: /touch the bridge’s back/,
+      },
+      {
+        what: 'a loose tail stud',
+        joint: 'tail-studs',
+        check: 'press',
+        verdict: 'loose',
+        says: 'The bore is 0.12 mm larger than the bushing: the studs stand loose and lean under string pull.',
+        job: 'Wrap the bushing: 0.11 mm of paper or foil all round.',
+        sizes: { 'body/tail.bore': 11.62 },
+      },
+      {
+        what: 'tail bores for another tailpiece',
+        joint: 'tail-studs',
+        check: 'pattern',
+        verdict: 'wont-go',
+        says: 'The tailpiece’s pattern is 82 mm and the body’s 84 mm: 2 mm apart.',
+        job: 'Plug the old holes and drill at 82 mm.',
+        sizes: { 'body/tail.spacing': 84 },
+      },
+      {
+        what: 'tail bores that agree',
+        joint: 'tail-studs',
+        check: 'pattern',
+        verdict: 'snug',
+        says: 'Tailpiece 82 mm and body 82.2 mm from first to last agree.',
+        sizes: { 'body/tail.spacing': 82.2 },
+      },
+      {
+        what: 'tail studs in basswood',
+        joint: 'tail-studs',
+        check: 'pull',
+        verdict: 'tight',
+        says: 'The strings pull 232 N on each stud, 4 mm above the wood: 14.9 MPa at the rim of a 9 mm bushing. Basswood is trusted with 10.9.',
+        job: 'Take bushings at least 13 mm long, or lower the strings over the studs.',
+        sizes: { 'tailpiece/studLength': 9 },
+        traits: { 'body/wood': 'basswood' },
+      },
+    ],
+    tailed,
+  )
+  it('a vibrato tailpiece wants a flatter string than a stop', () => {
+    const vibrato = changed(tailed(), { 'tailpiece/height': 5 }, { 'tailpiece/type': 'vibrato' })
+    expect(checkIn(vibrato, 'saddle-break', 'break').raw.verdict).toBe('snug')
+    expect(checkIn(changed(vibrato, { 'tailpiece/height': 1 }), 'saddle-break', 'break').raw.verdict).toBe('tight')
+  })
+  it('steep is no fault where the bridge holds its own strings, up to about 55 degrees', () => {
+    const to = (distance: number) =>
+      checkIn(changed(fullBuild(), { 'bridge/exit.distance': distance }), 'saddle-break', 'break').raw.verdict
+    expect(to(14)).toBe('snug')
+    expect(to(5)).toBe('tight')
+  })
+  it('nobody said where the bridge lets its strings go: nothing is judged, nothing asked', () => {
+    const unknown = changed(fullBuild(), { 'bridge/exit.distance': undefined })
+    expect(() => jointIn(unknown, 'saddle-break')).toThrow()
+  })
+  it('no tilt is told for a steeper break where the saddles cannot follow it', () => {
+    const flat = changed(tailed(), { 'tailpiece/height': 11.5, 'bridge/height.max': 14 })
+    const ids = (build: Build) => jointIn(build, 'saddle-break').cures.map((c) => c.id)
+    expect(ids(flat)).toEqual(['tail-height'])
+    expect(ids(changed(flat, { 'bridge/height.max': 20 }))).toContain('tilt-for-break')
+  })
+})

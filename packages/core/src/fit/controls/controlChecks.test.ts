@@ -1,0 +1,37 @@
+import { describe } from 'vitest'
+import { judgeRows } from '../../testing/rows'
+
+// Limits [practice], sums [physics]; each sum beside its check.
+
+describe('controls and leads', () => {
+  judgeRows([
+    // 17.5 - 16 = 1.5, and 2 is wanted.
+    {
+      what: '1.5 mm under its lugs',
+      joint: 'pot-tone',
+      check: 'depth',
+      verdict: 'tight',
+      says: 'The pot hangs 16 mm deep in a 17.5 mm route.',
+      job: 'Deepen the control route by 1 mm.',
+      sizes: { 'body/control.depth': 17.5 },
+    },
+    // From pickup to volume pot 117 and 74 mm, 40 more for bends: 100 mm do not reach.
+    ...(['middle', 'bridge'] as const).map((place) => ({
+      what: 'a lead of 90 mm',
+      joint: 'leads',
+      check: `pickup-${place}`,
+      verdict: 'wont-go' as const,
+      sizes: { [`pickup-${place}/lead.length`]: 60 },
+    })),
+    // The route reaches 58.5 mm to the bass, the guard's edge 59.3.
+    {
+      what: 'a millimetre over the route',
+      joint: 'guard-cover',
+      check: 'cover',
+      verdict: 'tight',
+      says: 'The guard covers the middle route’s edge by only 0.8 mm.',
+      job: 'Glue a strip of the body’s wood into the middle route’s edge and cut it flush.',
+      sizes: { 'body/route.middle.width': 117 },
+    },
+  ])
+})

@@ -1,0 +1,53 @@
+import { describe, expect, it } from 'vitest'
+import { jointIn } from '../../testing/bench'
+import { changed, fullBuild } from '../../testing/fullBuild'
+import { checkIn, judgeRows } from '../../testing/rows'
+
+describe('poles under strings', () => {
+  judgeRows([
+    {
+      what: '4 mm narrower than the strings there',
+      joint: 'poles-bridge',
+      check: 'poles',
+      verdict: 'tight',
+      job: 'Leave it: outer strings sound a little weaker over missed poles.',
+      sizes: { 'pickup-bridge/poles.spread': 46 },
+      says: /outside the outer poles/,
+    },
+    {
+      what: '9 mm wider',
+      joint: 'poles-neck',
+      check: 'poles',
+      verdict: 'wont-go',
+      says: 'The outer strings pass 4.3 mm inside the outer poles.',
+      job: 'Leave it: outer strings sound a little weaker over missed poles.',
+      sizes: { 'pickup-neck/poles.spread': 57 },
+    },
+    {
+      what: 'turned round',
+      joint: 'poles-neck',
+      check: 'bass-side',
+      verdict: 'tight',
+      says: 'The neck pickup sits turned round: its bass end is under the high strings.',
+      traits: { 'pickup-neck/bassSide': 'turned' },
+      job: /Turn the neck pickup round/,
+    },
+    {
+      what: 'marked and the right way',
+      joint: 'poles-neck',
+      check: 'bass-side',
+      verdict: 'snug',
+      says: 'Its bass end lies under the low strings.',
+      traits: { 'pickup-neck/bassSide': 'marked' },
+    },
+  ])
+  it('a blade does not care', () =>
+    expect(
+      jointIn(changed(fullBuild(), { 'pickup-bridge/poles.spread': 42 }, { 'pickup-bridge/poles': 'blade' }), 'poles-bridge').verdict,
+    ).toBe('snug'))
+  it('a slanted row is narrower across: spread times the cosine [physics]', () => {
+    const off = (slant: number) => checkIn(changed(fullBuild(), { 'pickup-bridge/slant': slant }), 'poles-bridge', 'poles').shown![0]!.mean
+    expect(off(20) - off(0)).toBeCloseTo((51 * (1 - Math.cos((20 * Math.PI) / 180))) / 2, 9)
+    expect(off(-20)).toBeCloseTo(off(20), 12)
+  })
+})
