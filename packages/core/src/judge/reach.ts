@@ -24,6 +24,8 @@ const GOES: readonly (readonly [RegExp, number])[] = [
   [/^nut\/length/, 10],
   [/^nut\/width/, 3],
   [/^body\/pocket\.tilt/, 3],
+  [/^body\/button\.upper/, 60],
+  [/^neck\/nut\.slotDepth/, 6],
   [/^bridge\/height\.max/, 6],
   [/^pot-.*\/bushing\.length/, 14],
 ]

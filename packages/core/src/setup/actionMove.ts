@@ -13,6 +13,7 @@ import { heightScrewOf, heightTurns, SCREWS, turnWords } from './screws'
 import { staleSays } from './staleness'
 import { toldAt } from '../judge/known'
 import { BELIEVED, trialPitch } from './thread'
+import { heightTravel } from './travel'
 
 const CLOSE = 0.05
 /** Lower than this over fret 12 nothing clears the frets, mm: a misreading. [ours] */
@@ -59,6 +60,11 @@ export function actionMove(build: Build, targets: Targets, model: SetupModel): {
       `Under ${printMm(LOWEST)} mm at fret 12 no string sounds clean: read again, from the crown to the string’s underside, before anything is turned.`,
     )
   const move = saddleMoves(build, off)
+  const travel = heightTravel(build)
+  if (travel !== undefined && Math.max(Math.abs(move.bass), Math.abs(move.treble)) > travel)
+    return open(
+      `${offWords(move)} From stop to stop this bridge goes ${printMm(travel, 1)} mm: read again. Where it is so, the neck’s angle comes first: Dry fit, Neck angle and bridge height.`,
+    )
   const mount = traitAt(build, 'bridge', 'mount')
   const screw = heightScrewOf(mount)
   if (!screw) return open(`${offWords(move)} How the bridge is held nobody has said: say it under Parts, and the turns come with it.`)

@@ -7,11 +7,11 @@ export function pitchSays({ intonation }: Pick<SetupResult, 'intonation'>): { st
   const read = intonation.filter((i) => i.cents !== undefined)
   if (!read.length) return { state: 'open', says: 'Open octave against fret 12, string by string' }
   const again = read.filter((i) => i.stale)
-  const off = read.flatMap(({ number, back, turns, cents, stale, trial }) =>
+  const off = read.flatMap(({ number, back, turns, cents, stale, trial, beyond }) =>
     stale || back === undefined || Math.abs(cents!) <= IN_TUNE
       ? []
       : [
-          `${number}: ${turns === undefined ? `${printMm(Math.abs(back), 1)} mm` : `${trial ? 'first ' : ''}${printTurns(turns)}`} ${back > 0 ? 'back' : 'forward'}`,
+          `${number}: ${turns === undefined ? `${printMm(Math.abs(back), 1)} mm` : `${trial ? 'first ' : ''}${printTurns(turns)}`} ${back > 0 ? 'back' : 'forward'}${beyond === undefined ? '' : ', more than its saddle goes'}`,
         ],
   )
   const says = [...off, ...(again.length ? [`${again.map((i) => i.number).join(', ')}: moved since, read again`] : [])].join(' · ')

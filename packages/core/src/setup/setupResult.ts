@@ -9,6 +9,7 @@ import type { PostTurns } from './action'
 import { toldAt } from '../judge/known'
 import { actionMove } from './actionMove'
 import { BELIEVED, trialPitch } from './thread'
+import { lengthTravel } from './travel'
 import { floatMove } from './floatMove'
 import { learnedTurn } from './learning'
 import { actionWanted, setupModel } from './model'
@@ -28,6 +29,8 @@ export interface PitchWork {
   turns?: number
   /** Nobody knows what a turn gives: so far first, then it is read again. */
   trial?: true
+  /** As far as its saddle goes from stop to stop, mm, where that is less than it wants: no turns are told. */
+  beyond?: number
   /** Read before a screw was turned or the strings changed. */
   stale?: boolean
 }
@@ -87,6 +90,8 @@ function pitchWork(build: Build, number: number, note: string): PitchWork {
   if (staleSays(build, asked)) return { number, note, cents, stale: true }
   const scale = sizeAt(build, { slot: 'neck', size: 'scale' })?.value ?? build.scale
   const back = intonationMove(cents, scale)
+  const travel = lengthTravel(build)
+  if (travel !== undefined && Math.abs(back) > travel) return { number, note, cents, back, beyond: travel }
   // What its own turns did to it counts more than the thread.
   const own = centsATurn(build, number)
   if (own !== undefined) return { number, note, cents, back, turns: cents / own }

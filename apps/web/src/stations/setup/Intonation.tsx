@@ -8,7 +8,7 @@ export function Intonation({ setup }: { setup: SetupResult }) {
   const change = useBuild((s) => s.change)
   if (!setup.intonation.length)
     return <p className="mt-2">Enter the string gauges under Parts first; then every string gets its row here.</p>
-  const slid = setup.intonation.some((s) => s.back !== undefined && s.turns === undefined)
+  const slid = setup.intonation.some((s) => s.back !== undefined && s.turns === undefined && s.beyond === undefined)
   return (
     <div className="mt-2">
       <p className="text-[14.5px]">
@@ -66,12 +66,18 @@ export function Intonation({ setup }: { setup: SetupResult }) {
 }
 
 /** Where one saddle goes, by how many turns, and that it was turned. */
-function Saddle({ work: { number, back, turns, stale, trial } }: { work: PitchWork }) {
+function Saddle({ work: { number, back, turns, stale, trial, beyond } }: { work: PitchWork }) {
   const change = useBuild((s) => s.change)
   if (stale) return <>moved since: read again</>
   if (back === undefined) return null
   const where = `${printMm(Math.abs(back))} mm ${back > 0 ? 'back' : 'forward'}`
   if (Math.abs(back) < 0.05 || (turns !== undefined && toEighths(turns) === 0)) return <>leave</>
+  if (beyond !== undefined)
+    return (
+      <>
+        {where}: its saddle goes {printMm(beyond, 1)} mm in all. Read again; where it is so, the bridge stands wrong
+      </>
+    )
   if (turns === undefined) return <>{where}</>
   const made = () => change((b) => noteTurns(b, [{ screw: 'length', string: number, turns: toEighths(turns) }], now()))
   return (

@@ -97,6 +97,17 @@ describe('strings over the saddles', () => {
         sizes: { 'tailpiece/studLength': 9 },
         traits: { 'body/wood': 'basswood' },
       },
+      // 232 / (6 × 32) × (4 + 6 × 30 / 32) = 11.6 MPa even at the rim of the longest bushing there is.
+      {
+        what: 'tail studs no bushing is long enough for',
+        joint: 'tail-studs',
+        check: 'pull',
+        verdict: 'wont-go',
+        says: /30 mm above the wood/,
+        job: /^Set a plug of hard maple/,
+        sizes: { 'tailpiece/studLength': 14, 'tailpiece/height': 30, 'tailpiece/studDiameter': 6 },
+        traits: { 'body/wood': 'basswood' },
+      },
     ],
     tailed,
   )

@@ -67,6 +67,7 @@ export function studPull(build: Build, slot: Held['slot']): Question[] {
     slot === 'bridge' ? Math.abs(left(held.height.value + held.height.doubt / 2) - left(held.height.value)) : 0,
   )
   const pressure = allowed - likelyOf(spare)
+  const longer = lengthFor(held, diameter.value, allowed)
   return [
     {
       id: 'pull',
@@ -86,14 +87,18 @@ export function studPull(build: Build, slot: Held['slot']): Question[] {
         verdict === 'snug'
           ? []
           : [
-              {
-                id: 'longer-studs',
-                job: `Take bushings at least ${lengthFor(held, diameter.value, allowed)} mm long, or lower the strings over the studs.`,
-                how: 'The pressure falls with the square of the length and more; deepen the bores to match.',
-                gives: 'the studs',
-                tools: ['bit of that size', 'drill stand'],
-                plan: { slot, size: 'studLength', delta: lengthFor(held, diameter.value, allowed) - length.value, doubt: 0.3 },
-              },
+              ...(longer === undefined
+                ? []
+                : [
+                    {
+                      id: 'longer-studs',
+                      job: `Take bushings at least ${longer} mm long, or lower the strings over the studs.`,
+                      how: 'The pressure falls with the square of the length and more; deepen the bores to match.',
+                      gives: 'the studs',
+                      tools: ['bit of that size', 'drill stand'],
+                      plan: { slot, size: 'studLength' as const, delta: longer - length.value, doubt: 0.3 },
+                    },
+                  ]),
               {
                 id: 'hard-plug',
                 job: 'Or set a plug of hard maple, 20 mm or more across, and drill the bores in it.',
@@ -106,9 +111,12 @@ export function studPull(build: Build, slot: Held['slot']): Question[] {
   ]
 }
 
-/** Whole millimetres of bushing that bring the pressure under what is allowed, with a millimetre to spare. */
-function lengthFor({ pull, height }: Held, diameter: number, allowed: number): number {
+/** Bushings for studs are hardly made longer, mm. [practice, from memory] */
+const LONGEST = 32
+
+/** Whole millimetres of bushing that bring the pressure under what is allowed, with a millimetre to spare; nothing where none is so long. */
+function lengthFor({ pull, height }: Held, diameter: number, allowed: number): number | undefined {
   let length = 5
-  while (rimPressure(pull / 2, diameter, length, height.value) > allowed && length < 60) length++
-  return length + 1
+  while (length < LONGEST && rimPressure(pull / 2, diameter, length, height.value) > allowed) length++
+  return length < LONGEST ? length + 1 : undefined
 }

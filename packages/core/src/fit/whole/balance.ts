@@ -160,6 +160,8 @@ function behindButton(build: Build, weighed: (slot: Slot) => boolean, rests: Res
   const button = sizeIn(build, BUTTON)
   const margin = com.at.x - (datums(build).mouth + button.value)
   const head = Math.abs(margin)
+  const forward = Math.max(5, 30 - margin)
+  const horn = hornTip(build)
   // Ten grams taken off where the tuners are. [physics: centre of mass]
   const posts = tunerPosts(build)
   const tuners = posts.reduce((sum, p) => sum + p.x / posts.length, 0)
@@ -184,14 +186,18 @@ function behindButton(build: Build, weighed: (slot: Slot) => boolean, rests: Res
       verdict === 'snug'
         ? []
         : [
-            {
-              id: 'move-button',
-              job: `Move the upper strap button ${printMm(Math.max(5, 30 - margin), 0)} mm towards the headstock.`,
-              how: 'Behind the heel or on a longer horn; plug the old hole.',
-              gives: 'nothing',
-              tools: ['pilot bit'],
-              plan: { slot: 'body', size: 'button.upper.x', delta: -Math.max(5, 30 - margin), doubt: 3 },
-            },
+            ...(button.value - forward >= horn
+              ? [
+                  {
+                    id: 'move-button',
+                    job: `Move the upper strap button ${printMm(forward, 0)} mm towards the headstock.`,
+                    how: 'Further out on its horn, or behind the heel; plug the old hole.',
+                    gives: 'nothing',
+                    tools: ['pilot bit'],
+                    plan: { slot: 'body' as const, size: 'button.upper.x' as const, delta: -forward, doubt: 3 },
+                  },
+                ]
+              : []),
             {
               id: 'light-tuners',
               job: `Or lighter tuners: 10 g less there moves the balance ${printMm(lighter, 1)} mm towards the tail.`,
@@ -202,6 +208,15 @@ function behindButton(build: Build, weighed: (slot: Slot) => boolean, rests: Res
             { id: 'grippy-strap', job: 'Or a grippy strap.', how: 'Suede side to the shirt.', gives: 'nothing', tools: [] },
           ],
   }
+}
+
+/** A button needs so much wood round its screw before the end of the horn, mm. [practice] */
+const FROM_TIP = 8
+
+/** As far towards the headstock as a button can sit on this body, from the pocket's mouth; without limit where its shape is not known. */
+function hornTip(build: Build): number {
+  const { rows, known } = bodyShape(build)
+  return known === 'usual' ? -Infinity : Math.min(...rows.map((r) => r.x)) + FROM_TIP
 }
 
 /** Degrees the neck drops by on a grippy and on a slippery strap. */

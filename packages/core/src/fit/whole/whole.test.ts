@@ -5,7 +5,7 @@ import { KINDS } from '../../parts/kinds/index'
 import { SLOT_NAMES, type Slot } from '../../parts/slots'
 import { jointIn } from '../../testing/bench'
 import { changed, fullBuild } from '../../testing/fullBuild'
-import { judgeRows } from '../../testing/rows'
+import { checkIn, judgeRows } from '../../testing/rows'
 import { JOINT_KINDS, judgeJoints } from '../findJoints'
 import { existsIn } from '../kind'
 
@@ -58,6 +58,18 @@ describe('balance', () => {
     expect(at(-40)).toBe('snug')
     expect(at(51)).toBe('loose')
     expect(at(100)).toBe('tight')
+  })
+  it('a button is moved no further than its horn goes: past that only what else helps is told', () => {
+    const tip = Math.min(...fullBuild().parts.body!.outline!.map((row) => row.x))
+    const near = changed(fullBuild(), { 'body/button.upper.x': 85 })
+    const { value: margin } = jointIn(near, 'balance').figure!
+    const forward = Math.max(5, 30 - margin)
+    expect(85 - forward).toBeGreaterThan(tip + 8)
+    expect(checkIn(near, 'balance', 'margin').cures[0]!.job).toBe(`Move the upper strap button ${Math.round(forward)} mm towards the headstock.`)
+    const heavy = changed(fullBuild(), { 'tuners/mass': 190, 'body/mass': 900, 'body/button.upper.x': tip + 9 })
+    expect(jointIn(heavy, 'balance').verdict).toBe('tight')
+    expect(jointIn(heavy, 'balance').cures.map((c) => c.id)).toEqual(['light-tuners', 'grippy-strap'])
+    expect(jointIn(heavy, 'balance').cures[0]!.job).toMatch(/^Lighter tuners/)
   })
 })
 
