@@ -14,6 +14,11 @@ const TESTS = {
   instrument: ['instrument', 'fit', 'drill', 'setup'],
   setup: ['setup', 'stations/setup', 'stations/log'],
 }
+/**
+ * What is judged by sizes answers to the laws of all joints too: to those that are done in seconds. Each mutant nobody sees costs a run of
+ * all of them.
+ */
+const OF_ALL_JOINTS = ['alternatives', 'clearance', 'inHand', 'laws', 'toldWhatever', 'trial'].map((t) => `fit/${t}.test.ts`)
 const asked = process.argv.slice(2)
 if (!asked.length) throw new Error('Name the folders of core to try, as in: npm run mutants -- quantity physics')
 
@@ -21,8 +26,7 @@ process.chdir(`${root}/packages/core`)
 const rows = []
 for (const one of asked) {
   const [folder, share = '1'] = one.split('=')
-  // What is judged by sizes answers to the laws of all joints too.
-  const own = folder.startsWith('fit/') ? [folder, 'fit/*.test.ts'] : [folder]
+  const own = folder.startsWith('fit/') ? [folder, ...OF_ALL_JOINTS] : [folder]
   const tests = (TESTS[folder] ?? own).map((t) => (t.endsWith('.ts') ? `src/${t}` : `src/${t}/**/*.test.ts`))
   process.env.MUTANT_TESTS = tests.join(',')
   process.env.MUTANT_SHARE = share

@@ -10,7 +10,8 @@ import { GRAIN } from './grits'
 import { burstOrder } from './burst'
 import { surfaceOf, type Layer } from './stack'
 import { maskedOf } from './masking'
-import { hasBinding, zoneGroups } from './zones'
+import { closingOf } from './closing'
+import { hasBinding, zoneGroups, type ZoneGroup } from './zones'
 import { RAGS, SHEET } from './products'
 
 export const CARD_IDS = [
@@ -102,8 +103,9 @@ export function finishCards(build: Build): FinishCard[] {
       asked: layers.length > 0,
       lines: [
         `A stick screwed to ${isGlued(build) ? '' : 'the pocket’s floor or to '}a pickup’s route, longer than the hand.`,
+        ...(build.parts.neck ? [`${isGlued(build) ? 'It hangs' : 'The neck hangs'} by a hook through a tuner’s bore.`] : []),
         'A hook in the strap button’s hole, or two nails to lie on where it lies.',
-        'Outdoors: a big carton on its side, open to the light, its back to the wind.',
+        ...(sprayed ? ['Outdoors: a big carton on its side, open to the light, its back to the wind.'] : []),
         'Where it hangs to dry: nothing above it, nobody passes.',
       ],
     }),
@@ -179,12 +181,12 @@ export function finishCards(build: Build): FinishCard[] {
       ],
       cautions: ['Dust mask: old or new film is dust now. Knife away from the fingers.'],
     }),
-    polishingCard(layers.length > 0),
+    polishingCard(zoneGroups(build).some(isRubbed)),
     card({
       id: 'neck-feel',
       title: 'How the neck feels',
       why: 'Gloss can be sticky under the hand; the neck’s back is its own zone.',
-      asked: layers.length > 0,
+      asked: zoneGroups(build).some((g) => g.zones.includes('neck-back') && isRubbed(g)),
       lines: [
         'Choose: gloss, dulled, satin, or bare with oil.',
         'Dulled: a fine pad along the neck only, then hard-wax oil on the pad.',
@@ -243,6 +245,12 @@ export function finishCards(build: Build): FinishCard[] {
     }),
   ]
   return all.toSorted((a, b) => Number(b.asked) - Number(a.asked))
+}
+
+/** Does it end as a film that is cut and polished, and not as oil in the wood? */
+function isRubbed({ layers }: ZoneGroup): boolean {
+  const last = layers.findLast((l) => l.name !== 'wax')
+  return last !== undefined && closingOf(last) === 'rub'
 }
 
 /** What is done before a coat of this goes on, and what is asked where it can hurt. */

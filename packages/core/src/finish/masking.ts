@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { isGlued, sizeAt } from '../document/read'
+import { isGlued, sizeAt, traitAt, valueAt } from '../document/read'
 import type { Mark } from '../drawing/drawing'
 import { rectangle } from '../geometry/box'
 import { pt, type Point } from '../geometry/point'
@@ -8,7 +8,7 @@ import { hasBinding, isBare } from './zones'
 
 /** One thing that is covered before anything is sprayed, and where it lies: mm from the nut, mm across. */
 export interface Masked {
-  id: 'pocket' | 'board' | 'bridge' | 'border' | 'binding'
+  id: 'pocket' | 'board' | 'bridge' | 'border' | 'binding' | 'sound-hole'
   says: string
   points: Point[]
 }
@@ -56,6 +56,21 @@ export function maskedOf(build: Build): Masked[] {
     ...(hasBinding(build) && isBare(build, 'binding')
       ? [{ id: 'binding' as const, says: 'the binding, or it is scraped afterwards', points: [] }]
       : []),
+    ...soundHole(build, d.mouth),
+  ]
+}
+
+/** Through a sound hole the mist goes into the body, where it stays. */
+function soundHole(build: Build, mouth: number): Masked[] {
+  const [diameter, x, y] = (['diameter', 'x', 'y'] as const).map((k) => valueAt(build, { slot: 'body', size: `soundHole.${k}` }))
+  const there = diameter !== undefined || traitAt(build, 'body', 'access') === 'sound-hole'
+  if (!there && traitAt(build, 'body', 'build') !== 'semi-hollow') return []
+  const placed = there && diameter !== undefined && x !== undefined && y !== undefined
+  const round = (i: number) =>
+    pt(mouth + x! + (diameter! / 2) * Math.cos((i * Math.PI) / 16), y! + (diameter! / 2) * Math.sin((i * Math.PI) / 16))
+  const points = placed ? Array.from({ length: 32 }, (_, i) => round(i)) : []
+  return [
+    { id: 'sound-hole', says: `the sound holes${there ? '' : ', where it has any'}: paper or foam in them, flush, and out again`, points },
   ]
 }
 

@@ -26,6 +26,7 @@ const GOES: readonly (readonly [RegExp, number])[] = [
   [/^body\/pocket\.tilt/, 3],
   [/^body\/button\.upper/, 60],
   [/^neck\/nut\.slotDepth/, 6],
+  [/^nut\/height/, 5],
   [/^bridge\/height\.max/, 6],
   [/^pot-.*\/bushing\.length/, 14],
 ]

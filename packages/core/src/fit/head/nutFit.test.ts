@@ -76,7 +76,7 @@ describe('what a nut is filed to is said once', () => {
 describe('a locking nut', () => {
   const cures = (sizes: Record<string, number>) => jointIn(changed(fullBuild(), sizes, { 'nut/type': 'locking' }), 'nut-in-slot').cures
   it('too high, its shelf goes deeper by as much as another nut would lose', () => {
-    const high = { 'nut/height': 10 }
+    const high = { 'nut/height': 8 }
     const [shelf] = cures(high)
     const [sanded] = jointIn(changed(fullBuild(), high), 'nut-in-slot').cures
     expect([shelf!.id, sanded!.id]).toEqual(['deepen-shelf', 'sand-nut'])

@@ -65,7 +65,9 @@ describe('balance', () => {
     const { value: margin } = jointIn(near, 'balance').figure!
     const forward = Math.max(5, 30 - margin)
     expect(85 - forward).toBeGreaterThan(tip + 8)
-    expect(checkIn(near, 'balance', 'margin').cures[0]!.job).toBe(`Move the upper strap button ${Math.round(forward)} mm towards the headstock.`)
+    expect(checkIn(near, 'balance', 'margin').cures[0]!.job).toBe(
+      `Move the upper strap button ${Math.round(forward)} mm towards the headstock.`,
+    )
     const heavy = changed(fullBuild(), { 'tuners/mass': 190, 'body/mass': 900, 'body/button.upper.x': tip + 9 })
     expect(jointIn(heavy, 'balance').verdict).toBe('tight')
     expect(jointIn(heavy, 'balance').cures.map((c) => c.id)).toEqual(['light-tuners', 'grippy-strap'])

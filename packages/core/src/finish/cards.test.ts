@@ -1,0 +1,55 @@
+import { describe, expect, it } from 'vitest'
+import type { Build, ZoneLayer } from '../document/build'
+import { datums } from '../instrument/datums'
+import { changed, fullBuild } from '../testing/fullBuild'
+import { finishCards } from './cards'
+import { maskedOf } from './masking'
+
+const CLEAR: ZoneLayer[] = [{ product: 'lacquer-clear', coats: 5 }]
+const made = (finish: Partial<Build['finish']>): Build => ({ ...fullBuild(), finish: { ...fullBuild().finish, ...finish } })
+
+describe('masking', () => {
+  it('through a sound hole the mist goes into the body: it is stuffed, and drawn where it lies', () => {
+    const hole = (more: Parameters<typeof changed>[1], traits: Parameters<typeof changed>[2]) =>
+      maskedOf(changed(made({ layers: CLEAR }), more, traits)).find((m) => m.id === 'sound-hole')
+    expect(hole({}, {})).toBeUndefined()
+    expect(hole({}, { 'body/build': 'semi-hollow' })).toMatchObject({
+      says: 'the sound holes, where it has any: paper or foam in them, flush, and out again',
+      points: [],
+    })
+    const told = hole({ 'body/soundHole.diameter': 60, 'body/soundHole.x': 100, 'body/soundHole.y': 70 }, { 'body/access': 'sound-hole' })!
+    expect(told.says).toBe('the sound holes: paper or foam in them, flush, and out again')
+    expect(Math.max(...told.points.map((p) => p.y))).toBeCloseTo(100, 9)
+    expect(Math.min(...told.points.map((p) => p.x))).toBeCloseTo(datums(fullBuild()).mouth + 70, 9)
+  })
+})
+
+describe('cards by what is laid', () => {
+  const asked = (product: string, neck: 'set' | 'bolt' = 'bolt') => {
+    const build = changed(made({ layers: [{ product, coats: 4 }] }), {}, { 'neck/joint': neck })
+    return Object.fromEntries(finishCards(build).map((c) => [c.id, c]))
+  }
+  it('oil has no film to cut: no polishing, no gloss to take off the neck, and no carton to spray in', () => {
+    const [oil, clear] = [asked('oil-varnish'), asked('lacquer-clear')]
+    expect([oil['polishing']!.asked, oil['neck-feel']!.asked]).toEqual([false, false])
+    expect([clear['polishing']!.asked, clear['neck-feel']!.asked]).toEqual([true, true])
+    const carton = /big carton/
+    expect(oil['holders']!.lines.some((l) => carton.test(l))).toBe(false)
+    expect(clear['holders']!.lines.some((l) => carton.test(l))).toBe(true)
+  })
+  it('wax over oil is no film either', () => {
+    const build = made({
+      layers: [
+        { product: 'oil-varnish', coats: 4 },
+        { product: 'wax', coats: 1 },
+      ],
+    })
+    expect(finishCards(build).find((c) => c.id === 'polishing')!.asked).toBe(false)
+  })
+  it('a neck hangs by a tuner’s bore; glued in, all of it does', () => {
+    expect(asked('lacquer-clear')['holders']!.lines).toContain('The neck hangs by a hook through a tuner’s bore.')
+    const glued = asked('lacquer-clear', 'set')['holders']!.lines
+    expect(glued).toContain('It hangs by a hook through a tuner’s bore.')
+    expect(glued.join()).not.toMatch(/pocket/)
+  })
+})
