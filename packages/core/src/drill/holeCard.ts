@@ -95,6 +95,8 @@ export interface Way {
   doubt: number
   /** Cards whose holes it was led round. */
   clears?: readonly string[]
+  /** The card of the bore it is begun in. */
+  startsIn?: string
 }
 
 /** A card as worked out; its drawing is made only for those who look. */

@@ -1,3 +1,4 @@
+import { inHollow } from '../instrument/panel'
 import { potsIn } from '../instrument/controlPlace'
 import { isVibrato } from '../instrument/vibrato'
 import type { Build } from '../document/build'
@@ -118,7 +119,7 @@ export function unplacedHollows(build: Build): string[] {
   return [
     ...(build.parts.neck ? [['pocket', 'the neck’s pocket']] : []),
     ...PLACES.filter((p) => build.parts[`pickup-${p}`]).map((p) => [`route-${p}`, `the ${p} pickup’s route`]),
-    ...(potsIn(build).length ? [['control', 'the control route']] : []),
+    ...(potsIn(build).length && !inHollow(build) ? [['control', 'the control route']] : []),
     ...(hasSpringRoom(build) ? [['springs', 'the vibrato’s cavity']] : []),
   ].flatMap(([id, name]) => (known.has(id!) ? [] : [name!]))
 }

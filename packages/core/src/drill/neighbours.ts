@@ -1,3 +1,4 @@
+import { inHollow } from '../instrument/panel'
 import type { Build } from '../document/build'
 import { sizeAt, traitAt } from '../document/read'
 import { toBox } from '../geometry/box'
@@ -57,6 +58,7 @@ function beside(card: DrawnCard, cards: readonly DrawnCard[], thick: number | un
       continue
     }
     if (ONE.some((pair) => pair.has(card.id) && pair.has(other.id) && card !== other)) continue
+    if (card.way?.startsIn === other.id || other.way?.startsIn === card.id) continue
     if (!meet(card, other, thick)) continue
     const apart = nearest(card, other)
     if (apart === undefined) continue
@@ -91,14 +93,7 @@ const outOf = (card: DrawnCard, other: DrawnCard): string =>
 function passages(card: DrawnCard, cards: readonly DrawnCard[], thick: number | undefined): Guard[] {
   if (PIECE[card.side] !== 'body' || INTO_HOLLOW.has(card.id)) return []
   return cards.flatMap(({ way, id, title }) => {
-    if (
-      !way ||
-      id === card.id ||
-      way.clears?.includes(card.id) ||
-      (id === 'ground-wire' && card.id === 'stud-bores') ||
-      !comesDown(card, way, thick)
-    )
-      return []
+    if (!way || id === card.id || way.clears?.includes(card.id) || way.startsIn === card.id || !comesDown(card, way, thick)) return []
     const wood =
       Math.min(...card.places.map((p) => nearestOnEdge([way.from, way.to], p).distance)) - ((card.takes ?? card.bit!) + way.wide) / 2
     const doubt = Math.hypot(way.doubt, card.placeDoubt ?? 0)
@@ -187,7 +182,7 @@ function hollow(build: Build, card: DrawnCard, hollows: readonly Hollow[], thick
           'Solid wood under it',
           built === undefined
             ? 'nobody has said whether the body is solid'
-            : 'the body has chambers: knock, or look in through the control route, before a bit goes in',
+            : `the body has chambers: knock, or look in through the ${inHollow(build) ? 'sound hole' : 'control route'}, before a bit goes in`,
         ),
       ]
 }

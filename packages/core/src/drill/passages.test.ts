@@ -147,3 +147,35 @@ describe('what a passage looks like', () => {
     expect(figures(kept, 'jack-bore').join()).not.toMatch(/44/)
   })
 })
+
+describe('the string ground’s passage from a stud’s bore', () => {
+  const posts = (bored: 'drilled' | 'none') =>
+    changed(
+      full(),
+      {
+        'body/claw.x': undefined,
+        'body/vibrato.length': undefined,
+        'body/vibrato.width': undefined,
+        'body/spring.depth': undefined,
+        'bridge/studSpacing': 74,
+        'body/studSpacing': 74,
+        'body/control.x': 300,
+        'body/control.y': -90,
+        'body/control.length': 90,
+        'body/control.width': 60,
+        'body/control.depth': 35,
+        'body/thickness': 45,
+        'body/mouthToBridge': 300,
+      },
+      { 'bridge/mount': 'post', 'body/bored.ground': 'none', 'body/bored.studs': bored },
+    )
+  it.each(['drilled', 'none'] as const)('begins in it, so that neither breaks into the other: stud bores %s', (bored) => {
+    const ground = card(posts(bored), 'ground-wire')
+    // The stud stands 74 / 2 beside the centre line; the route's near wall at -60 is 23 away, 35 - 6 = 29 mm down.
+    expect(ground.stands).toBe('ready')
+    expect(ground.says).toMatch(/^From the bore of a stud down to the control route: 37 mm long, 52 degrees below the top, 3 mm\.$/)
+    expect(ground.places).toEqual([{ x: datums(posts(bored)).studs, y: -37 }])
+    expect(ground.guards.filter((g) => g.verdict !== 'snug')).toEqual([])
+    expect(card(posts(bored), 'stud-bores').guards.map((g) => g.id)).not.toContain('way-ground-wire')
+  })
+})

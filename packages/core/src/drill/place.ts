@@ -46,12 +46,12 @@ export function acrossBody(
 /** Beyond an edge, or before it: on paper no place is less than nothing. */
 export const fromEdge = (mm: number, edge: string): string => `${printMm(Math.abs(mm), 1)} mm ${mm < 0 ? 'before' : 'from'} ${edge}`
 
-/** A distance from the mouth, from what is within reach with the neck off and on: the two are one place. */
+/** A distance from the mouth, from what is within reach with the neck out and in: the two are one place. */
 export function alongWords(build: Build, fromMouth: number): string[] {
   const words = [
     fromMouth < 0
-      ? `${printMm(-fromMouth, 1)} mm before the pocket’s mouth, towards the head, neck off`
-      : `${printMm(fromMouth, 1)} mm from the pocket’s mouth along the centre line, neck off`,
+      ? `${printMm(-fromMouth, 1)} mm before the pocket’s mouth, towards the head, neck out`
+      : `${printMm(fromMouth, 1)} mm from the pocket’s mouth along the centre line, neck out`,
   ]
   if (NECK.some((ref) => !sizeAt(build, ref))) return words
   const { mouth, scale } = datums(build)

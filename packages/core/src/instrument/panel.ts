@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizeRef, type SizeRef } from '../document/read'
+import { sizeRef, traitAt, type SizeRef } from '../document/read'
 import type { Role } from '../drawing/drawing'
 
 /** What controls are mounted through: a plate of their own, the guard, or the body's own top where there is neither. */
@@ -22,6 +22,9 @@ const TOP: Panel = { slot: 'body', name: 'top', thickness: sizeRef('body', 'cont
 
 /** A plate is there for nothing else: beside one, a guard carries no controls. */
 export const panelOf = ({ parts }: Pick<Build, 'parts'>): Panel => (parts['control-plate'] ? PLATE : parts.guard ? GUARD : TOP)
+
+/** Are the controls held by the top of a body that is hollow under them? They go in by its sound hole, and no route is cut for them. */
+export const inHollow = (build: Build): boolean => !isCarried(panelOf(build)) && traitAt(build, 'body', 'access') === 'sound-hole'
 
 /** A part that can be worked on by itself, and carries its controls with it. */
 export const isCarried = (panel: Panel): panel is Panel & { slot: 'control-plate' | 'guard' } => panel.slot !== 'body'

@@ -44,6 +44,7 @@ const USUAL_BODY: Readonly<Record<string, number>> = {
   'tail.bore': 11,
   'jack.bore': 22,
   'jack.depth': 40,
+  'jack.wall': 6,
   'passage.diameter': 8,
   'battery.room': 58,
   'button.upper.x': -40,
@@ -227,6 +228,7 @@ function bodySection(s: Sketch, tail: number): void {
   s.take('control.depth', 'depth', pt(x, back ? t : 0), pt(x, floor)).down('control.top', 'depth', x + l / 4, 0)
   s.box('cavity', tail - s.v('jack.depth'), t / 2 - s.v('jack.bore') / 2, tail, t / 2 + s.v('jack.bore') / 2, ['jack.bore', 'jack.depth'])
   s.across('jack.bore', 'inside', tail, t / 2).take('jack.depth', 'depth', pt(tail, t / 2), pt(tail - s.v('jack.depth'), t / 2))
+  s.take('jack.wall', 'depth', pt(tail, t / 2 + s.v('jack.bore') / 2), pt(tail - s.v('jack.wall'), t / 2 + s.v('jack.bore') / 2))
   s.down('block.thickness', 'outside', bridge + 14, 0)
   s.only(['passage.diameter'], true, () => {
     const d = s.v('passage.diameter')

@@ -10,6 +10,7 @@ import { aBass } from '../testing/aBass'
 import { changed, fullBuild, without } from '../testing/fullBuild'
 import { onAPlate } from '../testing/onAPlate'
 import { aLefty, anEight, aTwelve } from '../testing/otherMakes'
+import { undrilled } from '../testing/undrilled'
 import { sheetsOf } from './things'
 
 /** A starting set with every part of it at hand and measured as usual. */
@@ -31,6 +32,7 @@ const BUILDS: readonly (readonly [string, Build])[] = [
   ['twelve strings', aTwelve()],
   ['eight strings', anEight()],
   ['locking nut', changed(fullBuild(), {}, { 'bridge/mount': 'double-locking', 'nut/type': 'locking' })],
+  ['hollow, nothing bored yet', undrilled(measured('semi-hollow'))],
   ['no guard, no switch, no knobs', without(fullBuild(), 'guard', 'switch', 'knobs')],
 ]
 /** What may be named only where it is. What a strap, a ball or a solder joint has of these words is no part. */
@@ -49,6 +51,8 @@ const NAMES: readonly (readonly [RegExp, (b: Build) => boolean])[] = [
     /\bstuds?\b/i,
     (b) => b.parts.tailpiece !== undefined || ['two-stud', 'double-locking', 'post'].includes(traitAt(b, 'bridge', 'mount') ?? ''),
   ],
+  // A body hollow under its controls has no room cut for them.
+  [/control route|controls’ route/i, (b) => traitAt(b, 'body', 'access') !== 'sound-hole'],
   [/bone dust|nut files?\b|filed to a tenth|too high, file|file them: see nut|graphite/i, (b) => !hasLockingNut(b)],
   [/mask the pocket|pocket: film|neck off|(?<!taper )shim (?:at|in) the pocket|neck’s screw|tapered shim/i, (b) => !isGlued(b)],
 ]
@@ -59,7 +63,8 @@ function* textsOf(build: Build): Generator<readonly [where: string, text: string
   const results = evaluate(build, '2026-11-28')
   for (const s of results.plan.steps) for (const text of [s.title, s.why, ...s.cautions]) yield [`step ${s.id}`, text]
   for (const c of results.drill)
-    for (const text of [c.says, c.located, c.goesIn, ...c.first, ...c.steps, ...c.mind]) yield [`hole ${c.id}`, text]
+    for (const text of [c.says, c.located, c.goesIn, ...c.first, ...c.steps, ...c.mind, ...c.guards.map((g) => g.says)])
+      yield [`hole ${c.id}`, text]
   for (const symptom of PLAYING_SYMPTOMS) {
     const { suspects, open } = playingDiagnosis(build, symptom)
     for (const text of [...suspects.flatMap((s) => [s.says, s.cure]), ...open.map((c) => c.asks)]) yield [`trouble ${symptom.id}`, text]

@@ -14,7 +14,7 @@ import {
   type Control,
   type SwitchControl,
 } from '../../instrument/controlPlace'
-import { isCarried, panelOf, type Panel } from '../../instrument/panel'
+import { inHollow, isCarried, panelOf, type Panel } from '../../instrument/panel'
 import { opened } from '../opened'
 import type { Finder } from '../finder'
 import type { Side } from '../holeCard'
@@ -60,11 +60,15 @@ const SIDE = { guard: 'guard', 'control-plate': 'control plate' } as const
 export const lying = (panel: Panel): string => `the ${panel.name} lying where it will lie`
 const throughOf = (panel: Panel) => ({ ref: panel.thickness, label: panel.name, role: panel.role })
 
+/** Where no route was cut, what stands inside is looked for before the top is drilled. */
+export const LOOK_IN = 'a mirror and a lamp through the sound hole: no brace, block or lining under the marks'
+
 /** Holes for the pots, in what carries them or in the wood. */
 export const potHoles: Finder = (build, bench) => {
   const pots = potsIn(build)
   const panel = panelOf(build)
   if (!pots.length || !build.parts[panel.slot]) return undefined
+  const hollow = inHollow(build)
   // One size of hole for all: the thickest bushing decides, and one that nobody read may be the thickest.
   const bushings = pots.map((p) => sizeRef(potSlot(p), 'bushing.diameter'))
   const own =
@@ -80,8 +84,10 @@ export const potHoles: Finder = (build, bench) => {
       goesIn: 'the pots’ bushings',
       located: isCarried(panel)
         ? `the ${panel.name}’s own marks; the route’s walls below clear the pots by 2 mm`
-        : 'the control route: shafts 30 mm apart and 15 from the strings',
-      first: isCarried(panel) ? [lying(panel)] : ['the control route, its floor measured'],
+        : hollow
+          ? 'the top: shafts 30 mm apart and 15 from the strings, hollow under every one'
+          : 'the control route: shafts 30 mm apart and 15 from the strings',
+      first: isCarried(panel) ? [lying(panel)] : [hollow ? LOOK_IN : 'the control route, its floor measured'],
       back: isCarried(panel)
         ? `A washer wide enough, or another ${panel.name}.`
         : 'A washer, or dowel and drill anew: it shows through a clear finish.',
@@ -122,7 +128,7 @@ export const toggleHole =
         side: sideOf(panel),
         goesIn: `the ${make}’s thread`,
         located: isCarried(panel) ? `the ${panel.name}’s own mark` : 'the room below it: its frame turns and clears the walls',
-        first: [isCarried(panel) ? lying(panel) : 'the room under it and its passage'],
+        first: [isCarried(panel) ? lying(panel) : inHollow(build) ? LOOK_IN : 'the room under it and its passage'],
         back: 'A ring washer hides little; dowel and drill anew shows through a clear finish.',
       },
       {

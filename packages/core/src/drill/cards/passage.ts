@@ -1,3 +1,4 @@
+import { inHollow } from '../../instrument/panel'
 import { isVibrato } from '../../instrument/vibrato'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
@@ -6,12 +7,12 @@ import { pt, type Point } from '../../geometry/point'
 import { isBesideControls } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
 import { printMm } from '../../quantity/length'
-import { bitWords, boreBit, methodFor } from '../bench'
+import { bitWords, boreBit, methodFor, type Bench } from '../bench'
 import { filled, waiting, type Base } from '../card'
 import type { Finder } from '../finder'
 import { guarded, untellable } from '../guard'
 import { hollowsOf, unplacedHollows } from '../hollows'
-import type { Guard } from '../holeCard'
+import type { DrawnCard, Guard } from '../holeCard'
 import { slantSection } from '../slantSection'
 import { wayDrawing } from '../wayDrawing'
 import { isThere } from '../told'
@@ -51,7 +52,7 @@ export const groundPassage: Finder = (build, bench) => {
     side: 'front',
     goesIn: post ? 'a bare wire’s end, pinched under a stud’s bushing' : 'a bare wire’s end, laid under the plate',
     located: post ? 'a stud’s bore, from inside it' : 'the plate’s outline: well inside it, clear of every screw',
-    first: ['the control route', post ? 'the stud bores, bushings out' : 'the bridge’s own screws'],
+    first: [...(inHollow(build) ? [] : ['the control route']), post ? 'the stud bores, bushings out' : 'the bridge’s own screws'],
     back: 'A dowel in the wrong mouth; the bridge hides it. Or the wire in a groove under the plate.',
   }
   const there = isThere(build, { slot: 'body', trait: 'bored.ground' })
@@ -63,18 +64,14 @@ export const groundPassage: Finder = (build, bench) => {
       with: 'a stiff wire',
       draw: waiting(build, base, [], [{ slot: 'body', trait: 'bored.ground' }]).draw,
     })
+  if (inHollow(build)) return groundOutOfBlock(build, bench, base)
   const needed: SizeRef[] = [...CONTROL, THICK, sizeRef('body', 'mouthToBridge')]
   const missing = needed.filter((r) => !sizeAt(build, r))
   if (missing.length) return waiting(build, base, missing)
   const value = (r: SizeRef) => sizeAt(build, r)!.value
   const d = datums(build)
   const control = hollowsOf(build).find((h) => h.id === 'control')!
-  const half =
-    (
-      sizeAt(build, sizeRef('bridge', 'screw.spread')) ??
-      sizeAt(build, sizeRef('bridge', 'studSpacing')) ??
-      sizeAt(build, sizeRef('bridge', 'spread'))
-    )?.value ?? 50
+  const half = bridgeWidth(build)
   const side = Math.sign(value(CONTROL[1]!)) || -1
   const endOf = (from: Point) =>
     pt(
@@ -97,7 +94,13 @@ export const groundPassage: Finder = (build, bench) => {
     says: `From ${post ? 'the bore of a stud' : 'under the plate'} down to the control route: ${printMm(bore.length, 0)} mm long, ${printMm(bore.slope, 0)} degrees below the top, ${bitWords(bit)}.`,
     places: [from],
     placeDoubt: 2,
-    way: { from, to, wide: bit.bit, doubt: PLANNED, ...(post ? {} : { clears: ['bridge-screws', 'string-holes'] }) },
+    way: {
+      from,
+      to,
+      wide: bit.bit,
+      doubt: PLANNED,
+      ...(post ? { startsIn: 'stud-bores' } : { clears: ['bridge-screws', 'string-holes'] }),
+    },
     from: [
       `${printMm(Math.abs(from.y), 0)} mm to the ${side > 0 ? 'bass' : 'treble'} side of the centre line, ${lineWords(from.x - d.studs)} the bridge’s ${post ? 'studs' : 'screws'}`,
     ],
@@ -118,6 +121,72 @@ export const groundPassage: Finder = (build, bench) => {
         depth,
         bit: bit.bit,
         hollow: { ...hollow, label: 'control route' },
+      }),
+  })
+}
+
+/** Its studs or outer screws apart, by what holds it, mm; about so where nobody has said. */
+function bridgeWidth(build: Build): number {
+  const [studs, screws] = [sizeAt(build, sizeRef('bridge', 'studSpacing')), sizeAt(build, sizeRef('bridge', 'screw.spread'))]
+  const own = traitAt(build, 'bridge', 'mount') === 'post' ? (studs ?? screws) : (screws ?? studs)
+  return (own ?? sizeAt(build, sizeRef('bridge', 'spread')))?.value ?? 50
+}
+
+const BLOCK = sizeRef('body', 'block.width')
+const TOP = sizeRef('body', 'control.top')
+
+/** In a hollow body the wire leaves the centre block by its side, or where the block ends before it, straight down through the top. */
+function groundOutOfBlock(build: Build, bench: Bench, base: Base): DrawnCard {
+  const needed = [BLOCK, TOP, THICK, sizeRef('body', 'mouthToBridge')]
+  const missing = needed.filter((r) => !sizeAt(build, r))
+  if (missing.length) return waiting(build, base, missing)
+  const [block, top, thick] = [BLOCK, TOP, THICK].map((r) => sizeAt(build, r)!.value) as [number, number, number]
+  const post = traitAt(build, 'bridge', 'mount') === 'post'
+  const half = bridgeWidth(build) / 2
+  const y = post ? half : betweenScrews(half, sizeAt(build, sizeRef('bridge', 'screws'))?.value ?? 0)
+  // On the treble side, where the controls hang.
+  const from = pt(datums(build).studs, -y)
+  const run = block / 2 - y < INSIDE ? 0 : block / 2 - y
+  const bit = boreBit(WIRE.from, WIRE.to, WIRE.best, bench.bits)
+  const depth = run ? Math.min(Math.max(run, top + INSIDE), thick - top - INSIDE) : top
+  const to = pt(from.x, -(y + run))
+  const bore = slantingBore(from, to, depth)
+  const begins = post ? 'the bore of a stud' : 'under the plate'
+  const { method } = methodFor({ ...bench, throats: [] }, undefined)
+  return filled(build, base, {
+    work: 'new',
+    mindful: !bit.owned,
+    says: run
+      ? `From ${begins} out of the centre block’s side, ${printMm(run, 0)} mm away: ${printMm(bore.length, 0)} mm long, ${printMm(bore.slope, 0)} degrees below the top, ${bitWords(bit)}.`
+      : `From ${begins} straight down through the top, ${bitWords(bit)}: the centre block ends before it.`,
+    places: [from],
+    placeDoubt: 2,
+    way: {
+      from,
+      to,
+      wide: bit.bit,
+      doubt: PLANNED,
+      ...(post ? { startsIn: 'stud-bores' } : { clears: ['bridge-screws', 'string-holes'] }),
+    },
+    from: [`${printMm(y, 0)} mm to the treble side of the centre line, in line with the bridge’s ${post ? 'studs' : 'screws'}`],
+    steps: [
+      run
+        ? `${printMm(bit.bit)} mm, long enough for ${printMm(bore.length + 15, 0)} mm, laid ${printMm(bore.slope, 0)} degrees below the top, straight out towards the treble side`
+        : `${printMm(bit.bit)} mm, square, through the top and no further`,
+      'stop when it comes out; look for its mouth with a mirror through the sound hole',
+    ],
+    bit: bit.bit,
+    size: printMm(bit.bit),
+    with: run ? `${method.words}; a block sawn to ${printMm(bore.slope, 0)} degrees guides it` : method.words,
+    guards: onTheWay(build, from, to),
+    draw: () =>
+      slantSection({
+        title: base.title,
+        thick,
+        run,
+        depth,
+        bit: bit.bit,
+        hollow: { from: top, to: thick - top, label: 'hollow' },
       }),
   })
 }
@@ -160,7 +229,7 @@ export function onTheWay(build: Build, from: Point, to: Point): Guard[] {
 
 /** The passage from the jack's bore to the controls, where the bore does not reach them. */
 export const jackPassage: Finder = (build, bench) => {
-  if (!build.parts.body || !build.parts.jack || isBesideControls(build)) return undefined
+  if (!build.parts.body || !build.parts.jack || isBesideControls(build) || inHollow(build)) return undefined
   const base: Base = {
     id: 'jack-passage',
     byPart: true,

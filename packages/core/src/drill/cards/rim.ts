@@ -1,5 +1,6 @@
+import { inHollow } from '../../instrument/panel'
 import { besideBore, SCREW_WOOD } from '../../fit/controls/jackPlate'
-import { heldByPlate } from '../../fit/controls/jackInBore'
+import { heldByPlate, heldThrough, THREAD } from '../../fit/controls/jackInBore'
 import { isBesideControls } from '../../instrument/controlPlace'
 import { HOLE_OVER } from '../../instrument/holeOver'
 import { capital } from '../../quantity/words'
@@ -200,8 +201,12 @@ export const jackBore: Finder = (build, bench) => {
       slot: 'jack',
       side: 'rim',
       goesIn: cup ? 'the cup' : under ? 'the whole jack, held by its plate' : 'the jack’s thread, from inside',
-      located: 'the control route: the bore comes out in its middle',
-      first: ['the control route', 'a wire passage, where the bore does not reach the route'],
+      located: inHollow(build)
+        ? 'the rim, where it is hollow behind: knocked along, clear of block and lining'
+        : 'the control route: the bore comes out in its middle',
+      first: inHollow(build)
+        ? ['a mirror and a lamp through the sound hole: nothing behind the mark that the plug would meet']
+        : ['the control route', 'a wire passage, where the bore does not reach the route'],
       back: 'A larger cup or an oval plate covers it.',
     },
     {
@@ -218,9 +223,21 @@ export const jackBore: Finder = (build, bench) => {
       oneSided: 'From outside alone a reamer leaves a cone, narrow within: go on until the thread turns freely all the way.',
       tooLarge: cup ? 'A cup of that size.' : 'An oval plate over it holds the jack.',
       guards: wide ? besideWide(build, cup ? sizeRef('jack-plate', 'cup.diameter') : sizeRef('jack', 'width'), cup) : [],
-      mind: located.angles,
+      mind: [...located.angles, ...(wide ? [] : threadReach(build))],
     },
   )
+}
+
+/** A jack's thread is short: how much wood it holds through stands on the card before the bore is made. */
+function threadReach(build: Build): string[] {
+  const [length, washer, nut] = [THREAD.length, THREAD.washer, THREAD.nut].map((r) => sizeAt(build, r)?.value)
+  if (length === undefined || washer === undefined || nut === undefined) return []
+  const through = heldThrough(length, washer, nut)
+  return through > 0
+    ? [
+        `Its thread of ${printMm(length, 1)} mm holds through ${printMm(through, 1)} mm of wood and no more: a thicker rim is counterbored from outside first, as wide as the socket of its nut.`,
+      ]
+    : []
 }
 
 /** A wide bore leaves its plate's screws wood to bite; of a plate that is not chosen yet nothing is known. */

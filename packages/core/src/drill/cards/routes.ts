@@ -1,3 +1,4 @@
+import { inHollow } from '../../instrument/panel'
 import { fromEdge } from '../place'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
@@ -89,6 +90,7 @@ function routeThere(build: Build, base: Base, own: readonly SizeRef[], centre: S
 /** Room for a battery or its box in the back. */
 export const batteryRoom: Finder = (build, bench) => {
   if (!build.parts.body || !build.parts.battery) return undefined
+  const hollow = inHollow(build)
   const base: Base = {
     id: 'battery-room',
     title: 'Room for the battery',
@@ -96,8 +98,8 @@ export const batteryRoom: Finder = (build, bench) => {
     side: 'back',
     byPart: true,
     goesIn: 'the battery in its box, under a lid',
-    located: 'beside the control route, so that its wires go straight in; clear of every hollow and 8 mm from the edge',
-    first: ['the control route', 'the box itself, laid where it goes'],
+    located: `${hollow ? 'where the back is solid: knocked along' : 'beside the control route, so that its wires go straight in'}; clear of every hollow and 8 mm from the edge`,
+    first: [...(hollow ? [] : ['the control route']), 'the box itself, laid where it goes'],
     back: 'A block of the same wood glued in, a day to dry.',
   }
   const room = sizeAt(build, sizeRef('body', 'battery.room'))

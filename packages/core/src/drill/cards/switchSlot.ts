@@ -4,14 +4,14 @@ import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { CONTROL_WORDS, type SwitchControl } from '../../instrument/controlPlace'
-import { isCarried, panelOf } from '../../instrument/panel'
+import { inHollow, isCarried, panelOf } from '../../instrument/panel'
 import { isScrewedDown, switchMake } from '../../instrument/switchMake'
 import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
 import { filled, waiting, type Base } from '../card'
 import type { Finder } from '../finder'
 import { isThere } from '../told'
-import { cautionsOn, lying, placed, sideOf } from './controls'
+import { cautionsOn, LOOK_IN, lying, placed, sideOf } from './controls'
 
 /** Over the lever's swing, so that it never strikes the slot's ends, mm. [practice] */
 const OVER_SWING = 1
@@ -33,7 +33,7 @@ export const switchSlot =
       side: sideOf(panel),
       goesIn: `the ${make}, and the two screws that hold its frame`,
       located: carried ? `the ${panel.name}’s own mark` : 'the room below it: the whole frame has to pass into it',
-      first: [carried ? lying(panel) : 'the control route, and the room in it for the whole frame'],
+      first: [carried ? lying(panel) : inHollow(build) ? LOOK_IN : 'the control route, and the room in it for the whole frame'],
       back: carried ? `A plate of the same stuff over it, or another ${panel.name}.` : 'A metal plate with a slot of its own hides it.',
     }
     const there = { slot: panel.slot, trait: of === 'switch' ? 'bored.slot' : 'bored.slot-2' } as const

@@ -1,3 +1,4 @@
+import { inHollow } from '../../instrument/panel'
 import { potsIn } from '../../instrument/controlPlace'
 import type { Build } from '../../document/build'
 import { traitAt } from '../../document/read'
@@ -61,7 +62,7 @@ const EXISTS: Record<TemplateId, (b: Build) => boolean> = {
   'route-neck': has('pickup-neck'),
   'route-middle': has('pickup-middle'),
   'route-bridge': has('pickup-bridge'),
-  'route-control': (b) => has('body')(b) && potsIn(b).length > 0,
+  'route-control': (b) => has('body')(b) && potsIn(b).length > 0 && !inHollow(b),
   shim: (b) => has('body')(b) && has('neck')(b),
   cover: (b) => has('body')(b) && traitAt(b, 'body', 'access') === 'back',
 }

@@ -1,11 +1,12 @@
 import { HOLE_OVER } from '../../instrument/holeOver'
 import type { Build } from '../../document/build'
-import { sizeRef } from '../../document/read'
+import { sizeAt, sizeRef } from '../../document/read'
 import { boreSection } from '../../drawing/sections'
 import { filmOn } from '../../finish/film'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { isBesideControls, jackPanel } from '../../instrument/controlPlace'
+import { inHollow } from '../../instrument/panel'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { Question, JudgedJoint } from '../../judge/joint'
 import { drawnAt, gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
@@ -13,6 +14,14 @@ import { likelyOf, linear, normal } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { jackInPanelJoint } from './jackInPanel'
 
+const WALL = sizeRef('body', 'jack.wall')
+const RIM = sizeRef('body', 'rim.thickness')
+/** What of a jack's thread the wood, its washer and its nut take. */
+export const THREAD = {
+  length: sizeRef('jack', 'thread.length'),
+  washer: sizeRef('jack', 'washer.thickness'),
+  nut: sizeRef('jack', 'nut.thickness'),
+}
 const refs = { hole: sizeRef('body', 'jack.bore'), thread: sizeRef('jack', 'bore') }
 
 /** The jack: its hole, and whether it can pass the wire's way once it is soldered on. */
@@ -42,7 +51,7 @@ export const jackJoint = (build: Build): JudgedJoint => {
         ...(plated ? { pressed: Infinity } : {}),
       }),
     ),
-    asks: isBesideControls(build) ? [nothingCarries] : [inBore, throughPassage, plugDepth],
+    asks: isBesideControls(build) ? [nothingCarries] : [inBore, throughRim, ...(inHollow(build) ? [] : [throughPassage]), plugDepth],
   })
 }
 
@@ -117,6 +126,81 @@ function inBore(build: Build): Question | undefined {
   }
 }
 
+/** So much wood carries a jack's nut; no jack's thread is longer, and no counterbore for one deeper, mm. [practice, from memory] */
+const CARRIES = 3
+const LONGEST = 20
+const DEEPEST = 15
+
+/** Its thread holds through so much wood and no more: what is over its washer and its nut. */
+export const heldThrough = (length: number, washer: number, nut: number): number => length - washer - nut
+
+/** Held by its own thread it goes through the rim, which is often thicker than the thread is long. */
+function throughRim(build: Build): Question | undefined {
+  if (build.parts['jack-plate'] || heldByPlate(build, (of) => traitIn(of, 'jack', 'held'))) return undefined
+  const own = sizeAt(build, WALL)
+  const rim = own ? WALL : inHollow(build) && sizeAt(build, RIM) ? RIM : undefined
+  if (!rim) return undefined
+  const have = sizesIn(build, { ...THREAD, wall: rim })
+  const spare = gapOf([
+    [1, have.length],
+    [-1, have.wall],
+    [-1, have.washer],
+    [-1, have.nut],
+  ])
+  const holds = heldThrough(have.length.value, have.washer.value, have.nut.value)
+  const leave = Math.min(holds - 0.5, 2 * CARRIES)
+  const needed = have.length.value - likelyOf(spare) + 1
+  return {
+    id: 'wall',
+    label: 'Thread past the nut',
+    clearance: spare,
+    bands: [
+      { upTo: 0, is: 'wont-go' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    says: ({ verdict }) =>
+      verdict === 'snug'
+        ? `Through ${printMm(have.wall.value, 1)} mm of rim the thread stands ${printMm(likelyOf(spare), 1)} mm out of its nut.`
+        : `The rim is ${printMm(have.wall.value, 1)} mm thick there and the thread of ${printMm(have.length.value, 1)} mm holds through ${printMm(Math.max(0, holds), 1)} mm: its nut finds nothing to turn on.`,
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : [
+            ...(leave < CARRIES || have.wall.value - leave > DEEPEST
+              ? []
+              : [
+                  {
+                    id: 'counterbore-jack',
+                    job: `Counterbore the rim from outside, ${printMm(have.wall.value - leave, 1)} mm deep: ${printMm(leave, 1)} mm stay for the nut to bear on.`,
+                    how: 'A flat bit as wide as the socket of its nut and the plug’s sleeve, before the jack’s own hole; the rim taped, depth stop set. Before any finish.',
+                    gives: 'body',
+                    tools: ['flat bit', 'depth stop'],
+                    ...(own ? { plan: { ...WALL, delta: leave - have.wall.value, doubt: 0.3 } } : {}),
+                  },
+                ]),
+            ...(needed <= LONGEST
+              ? [
+                  {
+                    id: 'long-jack',
+                    job: `Or take a jack with at least ${printMm(needed, 1)} mm of thread.`,
+                    how: 'Measure it from the shoulder.',
+                    gives: 'the jack',
+                    tools: [],
+                  },
+                ]
+              : []),
+            {
+              id: 'plate-instead',
+              job: 'Or hold it in a jack plate or cup over a wide bore, and enter that under Parts.',
+              how: 'Curved where the rim is; its screws want wood beside the bore.',
+              gives: 'nothing',
+              tools: ['small bit', 'screwdriver'],
+            },
+          ],
+  }
+}
+
+/** On its way to the controls; into a hollow body it goes by the sound hole, with them. */
 function throughPassage(build: Build): Question {
   const p = gapOf([
     [1, sizeIn(build, sizeRef('body', 'passage.diameter'))],
@@ -181,7 +265,7 @@ function plugDepth(build: Build): Question[] {
               {
                 id: 'deepen-jack',
                 job: `Deepen the jack bore by ${printMm(short, 1)} mm.`,
-                how: 'Same bit, by hand, tape flag; then widen towards the control route for the wires.',
+                how: 'Same bit, by hand, tape flag; then room for the wires towards the controls.',
                 gives: 'body',
                 tools: ['drill'],
                 plan: { slot: 'body', size: 'jack.depth', delta: short, doubt: 0.5 },

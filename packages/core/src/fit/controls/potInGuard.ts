@@ -4,7 +4,7 @@ import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { filmOn } from '../../finish/film'
 import { CONTROL_WORDS, controlPlace, potSlot, type PotControl, type PotSlot } from '../../instrument/controlPlace'
-import { isCarried, panelOf, type Panel } from '../../instrument/panel'
+import { inHollow, isCarried, panelOf, type Panel } from '../../instrument/panel'
 import { judged } from '../../judge/assemble'
 import type { Question, Cure, JudgedJoint } from '../../judge/joint'
 import { gapOf, sizesIn } from '../../judge/known'
@@ -40,13 +40,14 @@ const DEPTH_BANDS: readonly Band[] = [
 export function potInGuardJoint(build: Build, control: PotControl): JudgedJoint {
   const slot = potSlot(control)
   const panel = panelOf(build)
+  const hollow = inHollow(build)
   return judged(build, {
     id: slot,
     title: `${capital(CONTROL_WORDS[control])} pot in ${panel.name}`,
     slots: [slot, panel.slot],
     at: controlPlace(build, control),
     draw: () => potDrawing(build, slot),
-    asks: [(b) => threadQuestion(b, control), (b) => holeQuestion(b, slot), (b) => depthQuestion(b, slot)],
+    asks: [(b) => threadQuestion(b, control, hollow), (b) => holeQuestion(b, slot), (b) => depthQuestion(b, slot, hollow)],
   })
 }
 
@@ -58,7 +59,7 @@ const threadRefs = (build: Build, slot: PotSlot) => ({
   washer: sizeRef(slot, 'washer.thickness'),
 })
 
-function threadQuestion(build: Build, control: PotControl): Question {
+function threadQuestion(build: Build, control: PotControl, hollow: boolean): Question {
   const slot = potSlot(control)
   const panel = panelOf(build)
   const have = sizesIn(build, threadRefs(build, slot))
@@ -75,7 +76,7 @@ function threadQuestion(build: Build, control: PotControl): Question {
     clearance: thread,
     bands: THREAD_BANDS,
     says: () => threadSays(likelyOf(thread), have, panel.name),
-    cures: ({ verdict }) => threadCures(control, likelyOf(thread), verdict === 'snug', nut, washer, panel, have),
+    cures: ({ verdict }) => threadCures(control, likelyOf(thread), verdict === 'snug', nut, washer, panel, have, hollow),
   }
 }
 
@@ -112,9 +113,10 @@ function threadCures(
   washer: number,
   panel: Panel,
   have: { length: Size; guard: Size },
+  hollow: boolean,
 ): Cure[] {
   if (snug) return []
-  if (surplus < 0) return longerThread(surplus, panel, have)
+  if (surplus < 0) return longerThread(surplus, panel, have, hollow)
   const pack = packing(surplus, nut, washer)
   const packed = pack.nuts * nut + pack.washers * washer
   const words = [
@@ -142,8 +144,8 @@ function threadCures(
   return tower ? [...exchanged, stack] : [stack, ...exchanged]
 }
 
-/** A thread too short for its washer and nut: a longer one, as long as such are sold, or a thinner top. */
-function longerThread(surplus: number, panel: Panel, have: { length: Size; guard: Size }): Cure[] {
+/** A thread too short for its washer and nut: a longer one, as long as such are sold, or a thinner top where a router gets at it. */
+function longerThread(surplus: number, panel: Panel, have: { length: Size; guard: Size }, hollow: boolean): Cure[] {
   const longer: Cure = {
     id: 'longer-bushing',
     job: `Take a pot with a bushing at least ${printMm(-surplus, 1)} mm longer.`,
@@ -153,6 +155,7 @@ function longerThread(surplus: number, panel: Panel, have: { length: Size; guard
   }
   if (isCarried(panel)) return [longer]
   const sold = have.length.value - surplus <= LONGEST
+  if (hollow) return sold ? [longer] : []
   const thinner: Cure = {
     id: 'thin-top',
     job: `${sold ? 'Or rout' : 'Rout'} the top from inside to ${printMm(have.guard.value + surplus - 1, 1)} mm round the hole.`,
@@ -189,7 +192,7 @@ function reamCure(hole: Size, bushing: Size, panel: Panel): Cure {
   }
 }
 
-function depthQuestion(build: Build, slot: PotSlot): Question {
+function depthQuestion(build: Build, slot: PotSlot, hollow: boolean): Question {
   const have = sizesIn(build, { route: sizeRef('body', 'control.depth'), body: sizeRef(slot, 'body.depth') })
   const room = linear([
     [1, ofSize(have.route)],
@@ -200,19 +203,30 @@ function depthQuestion(build: Build, slot: PotSlot): Question {
     label: 'Room under the lugs',
     clearance: room,
     bands: DEPTH_BANDS,
-    says: () => `The pot hangs ${printMm(have.body.value, 1)} mm deep in ${aMm(have.route.value, 1)} route.`,
+    says: () => `The pot hangs ${printMm(have.body.value, 1)} mm deep in ${aMm(have.route.value, 1)} ${hollow ? 'hollow' : 'route'}.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []
-        : [
-            {
-              id: 'deepen',
-              job: `Deepen the control route by ${printMm(2.5 - likelyOf(room), 1)} mm.`,
-              how: 'A bearing bit follows the walls; passes of 3 mm. Before any finish. Eye and ear protection, both hands on the router.',
-              gives: 'body',
-              tools: ['router', 'bearing bit'],
-              plan: { slot: 'body', size: 'control.depth', delta: 2.5 - likelyOf(room), doubt: 0.5 },
-            },
-          ],
+        : hollow
+          ? [lowPot(have.route.value)]
+          : [
+              {
+                id: 'deepen',
+                job: `Deepen the control route by ${printMm(2.5 - likelyOf(room), 1)} mm.`,
+                how: 'A bearing bit follows the walls; passes of 3 mm. Before any finish. Eye and ear protection, both hands on the router.',
+                gives: 'body',
+                tools: ['router', 'bearing bit'],
+                plan: { slot: 'body', size: 'control.depth', delta: 2.5 - likelyOf(room), doubt: 0.5 },
+              },
+            ],
   }
 }
+
+/** A hollow is as deep as it is: only the pot can be another. @param room under the top, mm */
+const lowPot = (room: number): Cure => ({
+  id: 'low-pot',
+  job: `Take a pot no deeper than ${printMm(Math.floor(room - 2), 0)} mm with its lugs.`,
+  how: 'Small ones of 16 mm are lower than those of 24; measure from the shoulder to the end of the lugs.',
+  gives: 'the pot',
+  tools: [],
+})

@@ -5,7 +5,7 @@ import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { pt, type Point } from '../../geometry/point'
 import { controlPlace, type SwitchControl } from '../../instrument/controlPlace'
-import { isCarried, panelOf } from '../../instrument/panel'
+import { inHollow, isCarried, panelOf } from '../../instrument/panel'
 import { judged } from '../../judge/assemble'
 import type { Question, JudgedJoint } from '../../judge/joint'
 import { amount, gapOf, sizeIn, traitIn } from '../../judge/known'
@@ -31,13 +31,13 @@ export const switchJoint = (build: Build, of: SwitchControl): JudgedJoint =>
     slots: [of, ...(panelOf(build).slot === 'body' ? [] : [panelOf(build).slot]), 'body'],
     at: shifted(controlPlace(build, of)),
     draw: () => switchDrawing(build, of),
-    asks: [depth, swing, screwHoles, toggleHole, toggleThread].map((ask) => (b: Build) => ask(b, of)),
+    asks: [(b) => depth(b, of, inHollow(build)), ...[swing, screwHoles, toggleHole, toggleThread].map((ask) => (b: Build) => ask(b, of))],
   })
 
 /** A little beside the lever, so that the peg does not cover it. */
 const shifted = ({ x, y }: Point): Point => pt(x, y + 10)
 
-function depth(build: Build, of: SwitchControl): Question {
+function depth(build: Build, of: SwitchControl, hollow: boolean): Question {
   const route = sizeIn(build, sizeRef('body', 'control.depth'))
   const own = sizeIn(build, sizeRef(of, 'depth'))
   const c = gapOf([
@@ -54,20 +54,31 @@ function depth(build: Build, of: SwitchControl): Question {
       { upTo: 0, is: 'tight' },
       { upTo: Infinity, is: 'snug' },
     ],
-    says: () => `The switch hangs ${printMm(own.value, 1)} mm deep in ${aMm(route.value, 1)} route; lugs and wires want 3 mm below.`,
+    says: () =>
+      `The switch hangs ${printMm(own.value, 1)} mm deep in ${aMm(route.value, 1)} ${hollow ? 'hollow' : 'route'}; lugs and wires want 3 mm below.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []
-        : [
-            {
-              id: 'deepen-switch',
-              job: `Deepen the control route by ${printMm(3.5 - likelyOf(c), 1)} mm under the switch.`,
-              how: 'Waste drilled out first, then a bearing bit; mind the wood left below. Before any finish.',
-              gives: 'body',
-              tools: ['router', 'bearing bit'],
-              plan: { slot: 'body', size: 'control.depth', delta: 3.5 - likelyOf(c), doubt: 0.5 },
-            },
-          ],
+        : hollow
+          ? [
+              {
+                id: 'low-switch',
+                job: `Take a switch no deeper than ${printMm(Math.floor(route.value - 3), 0)} mm with its lugs.`,
+                how: 'A toggle is deeper the more it switches; measure from its shoulder to the end of the lugs.',
+                gives: 'the switch',
+                tools: [],
+              },
+            ]
+          : [
+              {
+                id: 'deepen-switch',
+                job: `Deepen the control route by ${printMm(3.5 - likelyOf(c), 1)} mm under the switch.`,
+                how: 'Waste drilled out first, then a bearing bit; mind the wood left below. Before any finish.',
+                gives: 'body',
+                tools: ['router', 'bearing bit'],
+                plan: { slot: 'body', size: 'control.depth', delta: 3.5 - likelyOf(c), doubt: 0.5 },
+              },
+            ],
   }
 }
 

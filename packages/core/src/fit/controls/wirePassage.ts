@@ -7,7 +7,7 @@ import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { PLACES } from '../../instrument/guardPlace'
-import { isCarried, panelOf } from '../../instrument/panel'
+import { inHollow, isCarried, panelOf } from '../../instrument/panel'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
 import { sizeIn, sizesIn } from '../../judge/known'
@@ -19,8 +19,8 @@ import { leadTable } from './leads'
 export const bundle = (wires: number, diameter: number): number => (wires === 1 ? 1 : 1.2 * Math.sqrt(wires)) * diameter
 
 const refs = { passage: sizeRef('body', 'passage.diameter'), wire: sizeRef('wire', 'diameter') }
-/** Two to the jack and one of each pickup. */
-const wiresThrough = (build: Build): number => 2 + PLACES.filter((p) => build.parts[`pickup-${p}`]).length
+/** Two to the jack and one of each pickup; in a hollow body the jack hangs where the controls do. */
+const wiresThrough = (build: Build): number => (inHollow(build) ? 0 : 2) + PLACES.filter((p) => build.parts[`pickup-${p}`]).length
 
 /** Wires through the body's narrowest passage. */
 export const wirePassageJoint = (build: Build): JudgedJoint =>
@@ -55,12 +55,13 @@ export const wirePassageJoint = (build: Build): JudgedJoint =>
       ])
     }),
     // Beside a jack that sits with the controls there is no passage whose width somebody is asked for.
-    asks: isBesideControls(build) ? [underPots] : [bundleInPassage, underPots],
+    asks: [...(isBesideControls(build) ? [] : [bundleInPassage]), underPots],
   })
 
-function bundleInPassage(build: Build): Question {
-  const have = sizesIn(build, refs)
+function bundleInPassage(build: Build): Question | undefined {
   const wires = wiresThrough(build)
+  if (!wires) return undefined
+  const have = sizesIn(build, refs)
   const c = linear([
     [1, ofSize(have.passage)],
     [-bundle(wires, 1), ofSize(have.wire)],
@@ -84,7 +85,7 @@ function bundleInPassage(build: Build): Question {
             {
               id: 'widen-passage',
               job: `Drill the passage out to ${printMm(bundle(wires, have.wire.value) + 1, 1)} mm.`,
-              how: 'A long bit from the jack or pickup side; tape flag; before any finish. Or thinner wire.',
+              how: 'A long bit from the jack’s or a pickup’s side; tape flag; before any finish. Or thinner wire.',
               gives: 'body',
               tools: ['long bit'],
               plan: {

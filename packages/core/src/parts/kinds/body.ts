@@ -91,7 +91,10 @@ export const body = defineKind({
     'control.width': mm('Control route, across', 15, 150, { how: 'across its plate, where one covers it' }),
     'control.x': mm('Control route, middle along the centre line', 0, 500, { how: at }),
     'control.y': mm('Control route, middle across', -250, 250, { how: 'bass side positive' }),
-    'control.depth': mm('Control route, depth', 10, 60, { usual: 38 }),
+    'control.depth': mm('Room for the controls, depth', 10, 60, {
+      usual: 38,
+      how: 'of their route; in a hollow body from the top’s underside to the back',
+    }),
     'plate.x': mm('Control plate, its front end along the centre line', 0, 500, { how: `${at}, to the middle of the end nearer the neck` }),
     'plate.y': mm('Control plate, its front end across', -250, 250, {
       how: 'from the centre line to the plate’s middle, bass side positive',
@@ -101,11 +104,18 @@ export const body = defineKind({
     }),
     'switch.hole': mm('Toggle hole in the top', 4, 20, { how: 'where a toggle sits in the wood itself' }),
     'switch-2.hole': mm('Second switch’s hole in the top', 4, 20, { how: 'where it is held by its thread' }),
-    'control.top': mm('Wood left over the control route', 0, 40, { usual: 3 }),
+    'control.top': mm('Wood left over the controls', 0, 40, {
+      usual: 3,
+      how: 'over their route; of a hollow body the top itself, at their holes',
+    }),
     'jack.x': mm('Jack, along the centre line', 0, 500, { usual: 330, how: at }),
     'jack.y': mm('Jack, across', -250, 250, { usual: -100, how: 'bass side positive' }),
     'jack.bore': mm('Jack bore', 5, 40),
     'jack.depth': mm('Jack bore, depth to the far wall', 10, 120),
+    'jack.wall': mm('Wood the jack’s thread goes through', 1, 60, {
+      optional: true,
+      how: 'a jack held by its own thread: from the rim to the hollow behind, by a bent wire through the bore',
+    }),
     'passage.diameter': mm('Narrowest wire passage', 2, 25),
     'battery.room': mm('Battery room, length', 0, 120),
     'button.upper.x': mm('Upper strap button', -120, 120, { how: at }),
