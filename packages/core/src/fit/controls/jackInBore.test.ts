@@ -61,7 +61,9 @@ describe('a jack held by its own thread', () => {
   })
   it('its card says how far the thread reaches before the bore is made', () => {
     const card = (how: string) =>
-      holeCards(changed(drillable(held()), { 'body/jack.bore': undefined }, { 'jack/held': how, 'body/bored.jack': 'none' })).find((c) => c.id === 'jack-bore')!
+      holeCards(changed(drillable(held()), { 'body/jack.bore': undefined }, { 'jack/held': how, 'body/bored.jack': 'none' })).find(
+        (c) => c.id === 'jack-bore',
+      )!
     expect(card('thread').mind.join()).toMatch(
       /^(.*)Its thread of 9 mm holds through 6.2 mm of wood and no more: a thicker rim is counterbored from outside first/,
     )
