@@ -9,6 +9,7 @@ import { changed, fullBuild, without } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
 import { undrilled } from '../testing/undrilled'
 import { holeCards } from './holes'
+import { hollowsOf } from './hollows'
 
 /** No guard, no plate, and the controls go in by a sound hole; a bridge on posts. */
 const hollow = (build: Build): Build =>
@@ -32,6 +33,7 @@ describe('a body that is hollow under its controls', () => {
       fc.property(knownBuild, fc.nat(), (drawn, mask) => {
         const build = undrilled(hollow(drawn), mask)
         expect(inHollow(build)).toBe(true)
+        expect(hollowsOf(build).map((h) => h.id)).not.toContain('control')
         const cards = holeCards(build)
         for (const c of cards) {
           expect(

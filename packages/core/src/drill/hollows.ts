@@ -67,7 +67,8 @@ export function hollowsOf(build: Build): Hollow[] {
     at(size('control.x'), size('control.y'), ...turned(size('control.length'), size('control.width'), routeTurn(build))),
     size('control.depth'),
   )
-  return [...pocket, ...pickups, ...control.map((h) => ({ ...h, ...corners(build, d.mouth) })), ...springRoom(size, round)]
+  const cut = inHollow(build) ? [] : control.map((h) => ({ ...h, ...corners(build, d.mouth) }))
+  return [...pocket, ...pickups, ...cut, ...springRoom(size, round)]
 }
 
 /** Of a control route that lies along a plate laid askew. */

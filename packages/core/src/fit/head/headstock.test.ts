@@ -94,6 +94,41 @@ describe('tuners', () => {
     expect(old(16).cures[0]!.job).toMatch(/touch them in/)
     expect(old(9, -12).raw.verdict).toBe('tight')
   })
+  it('old holes are counted along the row and across it, and covered as far as the housing goes less a millimetre', () => {
+    const says = (offset: number, side: number, own = 0) =>
+      checkIn(
+        changed(fullBuild(), {
+          'neck/oldScrew.offset': offset,
+          'neck/oldScrew.side': side,
+          'tuners/screw.side': own,
+          'tuners/housing.width': 24.8,
+          'tuners/housing.length': 15,
+        }),
+        'tuner-bore',
+        'old-screws',
+      ).says
+    // Both 9 mm away from the post and 4 to the same side of it.
+    expect(says(9, 4, 4)).toBe('The new screws fall into the old holes.')
+    expect(says(9, 4, -4)).toBe('The old holes lie under the new housings, 8 mm from their screws.')
+    // 24.8 / 2 - 1 = 11.4 across, 15 / 2 - 1 = 6.5 along.
+    expect(says(11.3, 4)).toMatch(/lie under the new housings, 4\.6 mm/)
+    expect(says(11.5, 4)).toMatch(/show beside the new housings, 4\.7 mm/)
+    expect(says(5, -6.4)).toMatch(/lie under/)
+    expect(says(5, -6.6)).toMatch(/show beside/)
+    // Thread 2.2 and a millimetre of wood: 3.2 apart.
+    expect(says(9, 3.1)).toMatch(/wander into them/)
+    expect(says(9, 3.3)).not.toMatch(/wander into them/)
+  })
+  it('bores, headstocks and bushings’ nuts: every job by its sum', () => {
+    const first = (sizes: Record<string, number>, check: string) => checkIn(changed(fullBuild(), sizes), 'tuner-bore', check).cures[0]!
+    // A bushing is pressed in: its own 9.9.
+    expect(first({ 'neck/tuner.bore': 9.6, 'tuners/bushing': 9.9 }, 'bore').job).toBe('Ream the bores to 9.9 mm.')
+    // 17 in 16 at most: one too thick, and 0.3 to spare.
+    const thick = first({ 'neck/head.thickness': 17, 'tuners/grip.max': 16 }, 'grip.max')
+    expect(thick.job).toBe('Plane the back of the headstock down by 1.3 mm, or countersink the bushings’ seats.')
+    expect(thick.plan!.delta).toBeCloseTo(-1.3, 9)
+    expect(first({ 'neck/head.thickness': 10, 'tuners/grip.min': 11 }, 'grip.min').job).toMatch(/^Put washers of 1\.3 mm/)
+  })
   it('an untouched headstock has no old holes to speak of', () =>
     expect(jointIn(fullBuild(), 'tuner-bore').checks.map((c) => c.id)).not.toContain('old-screws'))
 })
