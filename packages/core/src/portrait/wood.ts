@@ -124,7 +124,7 @@ export function sketchBody(s: Sketch): void {
     for (const side of [-1, 1]) s.round('cavity', pt(at, side * half), s.v('tail.bore'), ['tail.bore', 'tail.spacing', 'tail.toBridge'])
     s.along('tail.toBridge', 'rule', bridge, -half).wide('tail.bore', 'inside', at, half).across('tail.spacing', 'rule', at)
   })
-  s.only(['control.length', 'control.width', 'control.x', 'control.y'], true, () => {
+  s.only(['control.length', 'control.width', 'control.x', 'control.y'], s.trait('access') !== 'sound-hole', () => {
     const [x, y, l, w] = [s.v('control.x'), s.v('control.y'), s.v('control.length'), s.v('control.width')]
     s.area('cavity', askew(pt(x, y), l, w, routeTurn(s.build)), ['control.length', 'control.width', 'control.x', 'control.y'])
     s.wide('control.length', 'inside', x, y).across('control.width', 'inside', x, y)

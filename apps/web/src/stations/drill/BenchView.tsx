@@ -68,7 +68,7 @@ export function BenchView({ start, cards, onClose }: { start: string; cards: rea
                   <input
                     type="checkbox"
                     aria-label={line}
-                    className="mt-1 size-6 accent-[var(--violet)]"
+                    className="mt-1 size-6 shrink-0 accent-[var(--violet)]"
                     checked={i < done}
                     onChange={(e) => setTicked((t) => ({ ...t, [card.id]: e.target.checked ? i + 1 : i }))}
                   />

@@ -23,7 +23,7 @@ export function CardLines({ card }: { card: FinishCard }) {
         <label className="flex min-h-12 items-start gap-3 border-l-4 border-copper bg-canvas p-2">
           <input
             type="checkbox"
-            className="mt-1 size-5 accent-[var(--violet)]"
+            className="mt-1 size-5 shrink-0 accent-[var(--violet)]"
             checked={sure}
             onChange={(e) => setSure(e.target.checked)}
           />
@@ -36,7 +36,7 @@ export function CardLines({ card }: { card: FinishCard }) {
             <label className="flex min-h-10 items-start gap-3 py-1">
               <input
                 type="checkbox"
-                className="mt-1 size-5 accent-[var(--violet)]"
+                className="mt-1 size-5 shrink-0 accent-[var(--violet)]"
                 disabled={!may}
                 checked={ticked[key(i)] === true}
                 onChange={(e) => tick(i, e.target.checked)}

@@ -121,7 +121,7 @@ export function CoatBench({ all, finish, onClose }: { all: readonly Coat[]; fini
                 <label className="flex min-h-14 items-start gap-3 border-l-4 border-copper bg-canvas p-3">
                   <input
                     type="checkbox"
-                    className="mt-1 size-7 accent-[var(--violet)]"
+                    className="mt-1 size-7 shrink-0 accent-[var(--violet)]"
                     checked={ready}
                     onChange={(e) => setSaid(e.target.checked ? layer?.product : undefined)}
                   />

@@ -81,7 +81,7 @@ export function GritGrid() {
             <label key={t} className="flex min-h-9 items-center gap-3">
               <input
                 type="checkbox"
-                className="size-5 accent-[var(--violet)]"
+                className="size-5 shrink-0 accent-[var(--violet)]"
                 checked={passed.has(i)}
                 onChange={(e) => setPassed((was) => new Set(e.target.checked ? [...was, i] : [...was].filter((x) => x !== i)))}
               />

@@ -93,7 +93,7 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
           <label className="label flex min-h-8 items-center gap-2 text-[14px]">
             <input
               type="checkbox"
-              className="size-4 accent-[var(--violet)]"
+              className="size-4 shrink-0 accent-[var(--violet)]"
               checked={trying}
               onChange={(e) => setTrying(e.target.checked)}
             />{' '}

@@ -143,7 +143,7 @@ export function ChooseTab() {
               <label className="label flex min-h-10 items-center gap-2 text-[15px]">
                 <input
                   type="checkbox"
-                  className="size-4 accent-[var(--violet)]"
+                  className="size-4 shrink-0 accent-[var(--violet)]"
                   checked={whole.noCuttingFinished}
                   onChange={(e) => setWhole({ noCuttingFinished: e.target.checked })}
                 />

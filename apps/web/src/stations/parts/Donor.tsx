@@ -30,7 +30,7 @@ export function Donor() {
             <label className="flex min-h-10 items-center gap-2">
               <input
                 type="checkbox"
-                className="size-4 accent-[var(--violet)]"
+                className="size-4 shrink-0 accent-[var(--violet)]"
                 checked={keep.has(slot)}
                 onChange={(e) => {
                   const next = new Set(keep)

@@ -13,7 +13,7 @@ export function Owned() {
         <label key={t} className="flex min-h-10 items-center gap-1.5">
           <input
             type="checkbox"
-            className="size-4 accent-[var(--violet)]"
+            className="size-4 shrink-0 accent-[var(--violet)]"
             checked={tools.includes(t)}
             onChange={(e) =>
               change((b) =>

@@ -43,7 +43,7 @@ export function Rescue() {
             <label className="flex min-h-10 items-center gap-2">
               <input
                 type="checkbox"
-                className="size-4 accent-[var(--violet)]"
+                className="size-4 shrink-0 accent-[var(--violet)]"
                 checked={rescue.defects.includes(d.id)}
                 onChange={(ev) =>
                   put({ defects: ev.target.checked ? [...rescue.defects, d.id] : rescue.defects.filter((x) => x !== d.id) })

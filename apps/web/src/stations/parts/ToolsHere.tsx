@@ -14,7 +14,7 @@ export function ToolsHere() {
           <label key={tool} className="label flex min-h-10 items-center gap-2 text-[15px]">
             <input
               type="checkbox"
-              className="size-4 accent-[var(--violet)]"
+              className="size-4 shrink-0 accent-[var(--violet)]"
               checked={!lacking.includes(tool)}
               onChange={(e) => setLacking(tool, !e.target.checked)}
             />

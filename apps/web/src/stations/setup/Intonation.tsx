@@ -75,7 +75,10 @@ function Saddle({ work: { number, back, turns, stale, trial, beyond } }: { work:
   if (beyond !== undefined)
     return (
       <>
-        {where}: its saddle goes {printMm(beyond, 1)} mm in all. Read again; where it is so, the bridge stands wrong
+        {where}
+        <span className="block font-text">
+          Its saddle goes {printMm(beyond, 1)} mm in all: read again. Where it is so, the bridge stands wrong.
+        </span>
       </>
     )
   if (turns === undefined) return <>{where}</>

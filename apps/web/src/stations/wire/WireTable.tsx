@@ -36,7 +36,7 @@ export function WireTable({ wires }: { wires: readonly WireRow[] }) {
                 <label className="flex min-h-10 items-center gap-2">
                   <input
                     type="checkbox"
-                    className="size-5 accent-[var(--violet)]"
+                    className="size-5 shrink-0 accent-[var(--violet)]"
                     aria-label={`Wire ${w.number} soldered and checked`}
                     checked={Boolean(soldered[w.key])}
                     onChange={(e) => tick(w, e.target.checked)}

@@ -57,7 +57,7 @@ export function potDrawing(build: Build, slot: PotSlot): Drawing {
       emphasis: true,
     })
   marks.push({ mark: 'dimension', from: pt(-b - 9, packed - entered), to: pt(-b - 9, packed), text: printMm(entered, 1) })
-  marks.push({ mark: 'label', at: pt(26, top + guard / 2 + 0.8), text: `${panel.name} ${printMm(guard, 1)}`, anchor: 'end' })
+  marks.push({ mark: 'label', at: pt(25, top + guard / 2 + 0.8), text: `${panel.name} ${printMm(guard, 1)}`, anchor: 'end' })
   return {
     title: `Pot through the ${panel.name}, cut down the middle`,
     note: ['true proportion', ...(packed > 0 ? ['green: packing planned'] : []), ...(reamed ? ['hatched: to ream'] : [])].join(' · '),

@@ -36,6 +36,19 @@ describe('the string ground, by how the bridge is held', () => {
   })
 })
 
+describe('a body hollow under its controls', () => {
+  const hollow = (access: string) => changed(without(fullBuild(), 'guard'), {}, { 'body/build': 'semi-hollow', 'body/access': access })
+  it('the harness is fed in through the sound hole, which takes twice as long; only the pickups’ routes are lined', () => {
+    expect(stepOf(hollow('sound-hole'), 'harness-in')).toMatchObject({
+      minutes: 90,
+      why: expect.stringMatching(/^Fed in through the sound hole/),
+    })
+    expect(stepOf(hollow('back'), 'harness-in')).toMatchObject({ minutes: 45, why: expect.stringMatching(/^Leads through their passages/) })
+    expect(stepOf(hollow('sound-hole'), 'shield').title).toBe('Line the pickups’ routes with foil')
+    expect(stepOf(hollow('back'), 'shield').title).toBe('Line the cavities with foil')
+  })
+})
+
 describe('soldering and its check', () => {
   it('waits for every part that is soldered and still on its way', () => {
     const build = fullBuild()

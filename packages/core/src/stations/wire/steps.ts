@@ -4,7 +4,7 @@ import { CONTROL_HOLES } from '../../drill/overOpen'
 import { before, onceFilmIsHard, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
 import { jackPanel } from '../../instrument/controlPlace'
-import { isCarried, panelOf } from '../../instrument/panel'
+import { inHollow, isCarried, panelOf } from '../../instrument/panel'
 import { SOLDERED, WITH_HARNESS } from '../../instrument/harnessParts'
 import { those } from '../../quantity/words'
 import { groundOf, type GroundPlace } from '../../instrument/stringGround'
@@ -27,10 +27,12 @@ const GROUND: Record<GroundPlace, { title: string; why: string }> = {
 function shieldSteps(build: Build, earlier: readonly Step[]): Step[] {
   if (!build.parts.shielding) return []
   const paint = traitAt(build, 'shielding', 'type') === 'paint'
+  // Nobody lines a whole hollow body.
+  const hollows = inHollow(build) ? 'the pickups’ routes' : 'the cavities'
   return [
     step({
       id: 'shield',
-      title: paint ? 'Paint the cavities with conductive paint' : 'Line the cavities with foil',
+      title: paint ? `Paint ${hollows} with conductive paint` : `Line ${hollows} with foil`,
       why: paint
         ? 'Two coats or three, dry between them as the label says; some hundreds of ohm from corner to corner, joined to the sleeve.'
         : 'Overlaps folded or soldered at one place each; a beep from wall to wall and to the sleeve.',
@@ -47,17 +49,21 @@ function shieldSteps(build: Build, earlier: readonly Step[]): Step[] {
 
 function harnessIn(build: Build, earlier: readonly Step[]): Step {
   const panel = panelOf(build)
+  const hollow = inHollow(build)
+  const way = hollow
+    ? 'Fed in through the sound hole, in the order that stands under Wire; nuts dropped on from outside,'
+    : 'Leads through their passages, then soldered where they had to pass first; nuts'
   const slots = [...WITH_HARNESS.filter((slot) => build.parts[slot]), ...(isCarried(panel) ? [panel.slot] : [])]
   return step({
     id: 'harness-in',
     title: `Harness into the body: leads through, ${those(['pickups', true], ['controls', !isCarried(panel)], ['jack', !jackPanel(build)], [panel.name, isCarried(panel)])} in`,
-    why: `Leads through their passages, then soldered where they had to pass first; nuts finger-tight${build.parts.knobs ? ', knobs on' : ''}. At the jack once more, one position: nothing was pulled off.`,
+    why: `${way} finger-tight${build.parts.knobs ? ', knobs on' : ''}. At the jack once more, one position: nothing was pulled off.`,
     station: 'wire',
     stage: 'wiring',
     slot: 'pot-volume',
     slots,
-    minutes: 45,
-    times: [30, 120],
+    minutes: hollow ? 90 : 45,
+    times: hollow ? [60, 240] : [30, 120],
     cautions: FUMES,
     picture: 'The harness as it lies, before it is closed: the next repair begins with it.',
     befores: [
