@@ -208,7 +208,7 @@ function depthQuestion(build: Build, slot: PotSlot, hollow: boolean): Question {
       verdict === 'snug'
         ? []
         : hollow
-          ? [lowPot(have.route.value)]
+          ? lowPot(have.route.value)
           : [
               {
                 id: 'deepen',
@@ -222,11 +222,19 @@ function depthQuestion(build: Build, slot: PotSlot, hollow: boolean): Question {
   }
 }
 
+/** No pot is lower with its lugs, mm. [practice, from memory] */
+const LOWEST = 9
+
 /** A hollow is as deep as it is: only the pot can be another. @param room under the top, mm */
-const lowPot = (room: number): Cure => ({
-  id: 'low-pot',
-  job: `Take a pot no deeper than ${printMm(Math.floor(room - 2), 0)} mm with its lugs.`,
-  how: 'Small ones of 16 mm are lower than those of 24; measure from the shoulder to the end of the lugs.',
-  gives: 'the pot',
-  tools: [],
-})
+const lowPot = (room: number): Cure[] =>
+  room - 2 < LOWEST
+    ? []
+    : [
+        {
+          id: 'low-pot',
+          job: `Take a pot no deeper than ${printMm(Math.floor(room - 2), 0)} mm with its lugs.`,
+          how: 'Small ones of 16 mm are lower than those of 24; measure from the shoulder to the end of the lugs.',
+          gives: 'the pot',
+          tools: [],
+        },
+      ]

@@ -23,6 +23,9 @@ const TOGGLE_NUT = 2.5
 const madeAs = (build: Build, of: SwitchControl) => switchMake(traitIn(build, of, 'contacts'))
 const byThread = (build: Build, of: SwitchControl): boolean => !isScrewedDown(traitIn(build, of, 'contacts'))
 
+/** No switch is lower with its lugs, mm. [practice, from memory] */
+const LOWEST = 14
+
 /** The selector in guard and cavity: depth, slot and swing, or a toggle's hole. */
 export const switchJoint = (build: Build, of: SwitchControl): JudgedJoint =>
   judged(build, {
@@ -60,15 +63,17 @@ function depth(build: Build, of: SwitchControl, hollow: boolean): Question {
       verdict === 'snug'
         ? []
         : hollow
-          ? [
-              {
-                id: 'low-switch',
-                job: `Take a switch no deeper than ${printMm(Math.floor(route.value - 3), 0)} mm with its lugs.`,
-                how: 'A toggle is deeper the more it switches; measure from its shoulder to the end of the lugs.',
-                gives: 'the switch',
-                tools: [],
-              },
-            ]
+          ? route.value - 3 < LOWEST
+            ? []
+            : [
+                {
+                  id: 'low-switch',
+                  job: `Take a switch no deeper than ${printMm(Math.floor(route.value - 3), 0)} mm with its lugs.`,
+                  how: 'A toggle is deeper the more it switches; measure from its shoulder to the end of the lugs.',
+                  gives: 'the switch',
+                  tools: [],
+                },
+              ]
           : [
               {
                 id: 'deepen-switch',
