@@ -30,6 +30,15 @@ export const answersSizes = (build: Build, reader: Reader): Build => {
   return build
 }
 
+const real = new WeakMap<Build, Build>()
+/** Remembers which build it is that another, with an answer to everything, stands in for. */
+export const standsFor = (build: Build, told: Build): Build => {
+  real.set(build, told)
+  return build
+}
+/** The build with only what somebody has said: for what is there or not until somebody says otherwise. */
+export const asTold = (build: Build): Build => real.get(build) ?? build
+
 /** The size as entered, or nothing. */
 export function enteredAt(build: Build, ref: SizeRef): Size | undefined {
   const reader = readers.get(build)

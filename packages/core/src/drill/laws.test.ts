@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
-import { specAt } from '../document/read'
+import { specAt, traitAt } from '../document/read'
 import { printMm } from '../quantity/length'
 import { slotSpec, type Slot } from '../parts/slots'
 import { FACE_GUARD, tipCone } from '../physics/pilot'
@@ -40,6 +40,13 @@ const drawn = fc.tuple(anyBuild, fc.array(fc.nat(), { maxLength: 3 })).map(([b, 
 /** Cases of each law in a long run. */
 const RUNS = 1200
 const made = (c: HoleCard) => c.work === 'new' || c.work === 'plug'
+
+/** The one hole that is begun in another: the string ground's, in the bore of a post, right in its middle. */
+function begunIn(build: Build, wire: HoleCard, bore: HoleCard): boolean {
+  if (wire.id !== 'ground-wire' || bore.id !== 'stud-bores' || traitAt(build, 'bridge', 'mount') !== 'post') return false
+  expect(wire.places.every((p) => bore.places.some((q) => Math.hypot(p.x - q.x, p.y - q.y) < 0.01))).toBe(true)
+  return true
+}
 
 describe('laws of holes, over generated builds of every kind', () => {
   it('no bit comes nearer to a face than the guard, however the sizes fall; what is refused says what to do', () =>
@@ -108,6 +115,7 @@ describe('laws of holes, over generated builds of every kind', () => {
         for (const a of cards)
           for (const b of cards) {
             if (a.side !== b.side || a.side === 'rim') continue
+            if (begunIn(build, a, b) || begunIn(build, b, a)) continue
             a.places.forEach((p, i) =>
               b.places.forEach((q, j) => {
                 if (a.id === b.id && i === j) return

@@ -79,7 +79,7 @@ export function controlSaid(build: Build, control: Control | 'jack'): boolean {
 export const isBesideControls = ({ parts }: Pick<Build, 'parts'>): boolean => parts.jack?.traits.held === 'panel'
 
 /** What carries the jack beside the controls, where it is told to sit there and there is such a part. */
-export function jackPanel(build: Pick<Build, 'parts'>): (Panel & { slot: 'control-plate' | 'guard' }) | undefined {
+export function jackPanel(build: Build): (Panel & { slot: 'control-plate' | 'guard' }) | undefined {
   const panel = panelOf(build)
   return isBesideControls(build) && isCarried(panel) ? panel : undefined
 }

@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizeRef, traitAt, type SizeRef } from '../document/read'
+import { asTold, sizeRef, traitAt, type SizeRef } from '../document/read'
 import type { Role } from '../drawing/drawing'
 
 /** What controls are mounted through: a plate of their own, the guard, or the body's own top where there is neither. */
@@ -20,8 +20,15 @@ const PLATE: Panel = {
 const GUARD: Panel = { slot: 'guard', name: 'guard', thickness: sizeRef('guard', 'thickness'), role: 'plastic' }
 const TOP: Panel = { slot: 'body', name: 'top', thickness: sizeRef('body', 'control.top'), role: 'body-wood' }
 
-/** A plate is there for nothing else: beside one, a guard carries no controls. */
-export const panelOf = ({ parts }: Pick<Build, 'parts'>): Panel => (parts['control-plate'] ? PLATE : parts.guard ? GUARD : TOP)
+/**
+ * A plate is there for nothing else: beside one, a guard carries no controls. Nor does it where they go in from the back or through a sound
+ * hole: there it only keeps the top whole. Nobody has said how they go in: it carries them, and every joint takes the same.
+ */
+export function panelOf(build: Build): Panel {
+  if (build.parts['control-plate']) return PLATE
+  const access = build.parts.guard && traitAt(asTold(build), 'body', 'access')
+  return build.parts.guard && access !== 'back' && access !== 'sound-hole' ? GUARD : TOP
+}
 
 /** Are the controls held by the top of a body that is hollow under them? They go in by its sound hole, and no route is cut for them. */
 export const inHollow = (build: Build): boolean => !isCarried(panelOf(build)) && traitAt(build, 'body', 'access') === 'sound-hole'

@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { answersSizes, type SizeRef } from '../document/read'
+import { answersSizes, standsFor, type SizeRef } from '../document/read'
 import { KINDS } from '../parts/kinds/index'
 import type { Part } from '../parts/part'
 import { isSlot, slotSpec, type Slot } from '../parts/slots'
@@ -51,7 +51,7 @@ export function completed(build: Build, suppose: Suppose, note: { noted: Noted }
     get: (target, slot) => (typeof slot === 'symbol' ? undefined : fill(slot)?.part) ?? (Reflect.get(target, slot) as unknown),
   })
   const whole = new Proxy(build, { get: (target, key) => (key === 'parts' ? parts : (Reflect.get(target, key) as unknown)) })
-  return answersSizes(whole, (slot, size) => fill(slot)?.sizeOf(size))
+  return answersSizes(standsFor(whole, build), (slot, size) => fill(slot)?.sizeOf(size))
 }
 
 interface Completed {
