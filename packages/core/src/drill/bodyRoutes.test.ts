@@ -73,6 +73,11 @@ describe('the control route', () => {
     'guard/volume.y': -66,
     'guard/tone.x': 225,
     'guard/tone.y': -82,
+    // In the top itself, where no guard carries them.
+    'body/volume.x': 266,
+    'body/volume.y': -66,
+    'body/tone.x': 301,
+    'body/tone.y': -82,
   }
   const bare = (access: string) => changed(drillable(fullBuild()), sizes, { 'body/routed.control': 'none', 'body/access': access })
   // From the front: the tallest, 18, and 4 for wires; 44 - 22 = 22 stay. 35 + 24 + 2 x 5 = 69 long; 16 + 24 + 10 = 50 across.
