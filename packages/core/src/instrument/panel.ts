@@ -31,7 +31,7 @@ export function panelOf(build: Build): Panel {
 }
 
 /** Are the controls held by the top of a body that is hollow under them? They go in by its sound hole, and no route is cut for them. */
-export const inHollow = (build: Build): boolean => !isCarried(panelOf(build)) && traitAt(build, 'body', 'access') === 'sound-hole'
+export const inHollow = (build: Build): boolean => !isCarried(panelOf(build)) && traitAt(asTold(build), 'body', 'access') === 'sound-hole'
 
 /** A part that can be worked on by itself, and carries its controls with it. */
 export const isCarried = (panel: Panel): panel is Panel & { slot: 'control-plate' | 'guard' } => panel.slot !== 'body'

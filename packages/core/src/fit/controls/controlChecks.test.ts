@@ -11,7 +11,7 @@ describe('controls and leads', () => {
       joint: 'pot-tone',
       check: 'depth',
       verdict: 'tight',
-      says: 'The pot hangs 16 mm deep in a 17.5 mm route.',
+      says: 'The pot hangs 16 mm deep in 17.5 mm of room.',
       job: 'Deepen the control route by 1 mm.',
       sizes: { 'body/control.depth': 17.5 },
     },

@@ -20,7 +20,7 @@ describe('controls in a body that is hollow under them', () => {
         joint: 'pot-tone',
         check: 'depth',
         verdict: 'tight',
-        says: 'The pot hangs 16 mm deep in a 17 mm hollow.',
+        says: 'The pot hangs 16 mm deep in 17 mm of room.',
         job: 'Take a pot no deeper than 15 mm with its lugs.',
         sizes: { 'body/control.depth': 17, 'pot-tone/body.depth': 16 },
       },
@@ -53,10 +53,9 @@ describe('controls in a body that is hollow under them', () => {
       jointIn(changed(semi(), { 'body/passage.diameter': 6 }, { 'body/access': access }), 'jack').checks.map((c) => c.id)
     expect(jack('back')).toContain('passage')
     expect(jack('sound-hole')).not.toContain('passage')
-    const wires = (access: string) =>
-      checkIn(changed(semi(), { 'body/passage.diameter': 6 }, { 'body/access': access }), 'wire-passage', 'bundle').says
+    const narrow = (access: string) => changed(semi(), { 'body/passage.diameter': 6 }, { 'body/access': access })
     // Two to the jack and one of each of three pickups.
-    expect(wires('back')).toMatch(/^5 wires/)
-    expect(wires('sound-hole')).toMatch(/^3 wires/)
+    expect(checkIn(narrow('back'), 'wire-passage', 'bundle').says).toMatch(/^5 wires/)
+    expect(checkIn(narrow('sound-hole'), 'wire-passage', 'pickup-leads').says).toMatch(/^3 wires/)
   })
 })

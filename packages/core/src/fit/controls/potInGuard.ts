@@ -203,7 +203,7 @@ function depthQuestion(build: Build, slot: PotSlot, hollow: boolean): Question {
     label: 'Room under the lugs',
     clearance: room,
     bands: DEPTH_BANDS,
-    says: () => `The pot hangs ${printMm(have.body.value, 1)} mm deep in ${aMm(have.route.value, 1)} ${hollow ? 'hollow' : 'route'}.`,
+    says: () => `The pot hangs ${printMm(have.body.value, 1)} mm deep in ${printMm(have.route.value, 1)} mm of room.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []

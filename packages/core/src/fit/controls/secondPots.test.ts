@@ -48,7 +48,7 @@ describe('the second volume and tone', () => {
         joint: `pot-${pot}-2`,
         check: 'depth',
         verdict: 'wont-go' as const,
-        says: 'The pot hangs 40 mm deep in a 38 mm route.',
+        says: 'The pot hangs 40 mm deep in 38 mm of room.',
         sizes: { [`pot-${pot}-2/body.depth`]: 40 },
       },
       {
@@ -152,7 +152,7 @@ describe('the second switch', () => {
         joint: 'switch-2',
         check: 'depth',
         verdict: 'wont-go',
-        says: 'The switch hangs 40 mm deep in a 38 mm route; lugs and wires want 3 mm below.',
+        says: 'The switch hangs 40 mm deep in 38 mm of room; lugs and wires want 3 mm below.',
         sizes: { 'switch-2/depth': 40 },
       },
       {

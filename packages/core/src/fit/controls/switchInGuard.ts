@@ -1,6 +1,5 @@
 import { isScrewedDown, switchMake } from '../../instrument/switchMake'
 import { HOLE_OVER } from '../../instrument/holeOver'
-import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { pt, type Point } from '../../geometry/point'
@@ -58,7 +57,7 @@ function depth(build: Build, of: SwitchControl, hollow: boolean): Question {
       { upTo: Infinity, is: 'snug' },
     ],
     says: () =>
-      `The switch hangs ${printMm(own.value, 1)} mm deep in ${aMm(route.value, 1)} ${hollow ? 'hollow' : 'route'}; lugs and wires want 3 mm below.`,
+      `The switch hangs ${printMm(own.value, 1)} mm deep in ${printMm(route.value, 1)} mm of room; lugs and wires want 3 mm below.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []

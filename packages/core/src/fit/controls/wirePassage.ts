@@ -67,7 +67,8 @@ function bundleInPassage(build: Build): Question | undefined {
     [-bundle(wires, 1), ofSize(have.wire)],
   ])
   return {
-    id: 'bundle',
+    // Another question where only the pickups’ leads pass it: what is said of the one never stands for the other.
+    id: inHollow(build) ? 'pickup-leads' : 'bundle',
     label: 'Passage minus bundle',
     clearance: linear([[1, c]], -0.5),
     shown: c,
