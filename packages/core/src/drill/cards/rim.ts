@@ -1,6 +1,7 @@
 import { inHollow } from '../../instrument/panel'
 import { besideBore, SCREW_WOOD } from '../../fit/controls/jackPlate'
-import { heldByPlate, heldThrough, THREAD } from '../../fit/controls/jackInBore'
+import { heldByPlate, heldThrough } from '../../fit/controls/jackInBore'
+import { THREAD } from '../../fit/controls/jackInPanel'
 import { isBesideControls } from '../../instrument/controlPlace'
 import { HOLE_OVER } from '../../instrument/holeOver'
 import { capital } from '../../quantity/words'

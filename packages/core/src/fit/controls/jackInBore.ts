@@ -12,16 +12,10 @@ import type { Question, JudgedJoint } from '../../judge/joint'
 import { drawnAt, gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { likelyOf, linear, normal } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { jackInPanelJoint } from './jackInPanel'
+import { jackInPanelJoint, THREAD } from './jackInPanel'
 
 const WALL = sizeRef('body', 'jack.wall')
 const RIM = sizeRef('body', 'rim.thickness')
-/** What of a jack's thread the wood, its washer and its nut take. */
-export const THREAD = {
-  length: sizeRef('jack', 'thread.length'),
-  washer: sizeRef('jack', 'washer.thickness'),
-  nut: sizeRef('jack', 'nut.thickness'),
-}
 const refs = { hole: sizeRef('body', 'jack.bore'), thread: sizeRef('jack', 'bore') }
 
 /** The jack: its hole, and whether it can pass the wire's way once it is soldered on. */

@@ -88,13 +88,15 @@ function hole(build: Build, panel: Carrier): Question {
   }
 }
 
+/** What of a jack's thread what it goes through, its washer and its nut take. */
+export const THREAD = {
+  length: sizeRef('jack', 'thread.length'),
+  washer: sizeRef('jack', 'washer.thickness'),
+  nut: sizeRef('jack', 'nut.thickness'),
+}
+
 function thread(build: Build, panel: Carrier): Question {
-  const have = sizesIn(build, {
-    length: sizeRef('jack', 'thread.length'),
-    panel: panel.thickness,
-    washer: sizeRef('jack', 'washer.thickness'),
-    nut: sizeRef('jack', 'nut.thickness'),
-  })
+  const have = sizesIn(build, { ...THREAD, panel: panel.thickness })
   const spare = gapOf([
     [1, have.length],
     [-1, have.panel],
