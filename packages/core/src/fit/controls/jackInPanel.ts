@@ -88,7 +88,7 @@ function hole(build: Build, panel: Carrier): Question {
   }
 }
 
-/** What of a jack's thread what it goes through, its washer and its nut take. */
+/** How long a jack's thread is, and what its washer and its nut take of it. */
 export const THREAD = {
   length: sizeRef('jack', 'thread.length'),
   washer: sizeRef('jack', 'washer.thickness'),
