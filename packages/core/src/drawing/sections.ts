@@ -114,7 +114,11 @@ export function screwStack(title: string, layers: readonly Layer[], screw: { len
     marks.push({ mark: 'dimension', from: pt(8, screw.length), to: pt(8, y), text: printMm(y - screw.length, 1) })
   else if (screw.length >= y) marks.push({ mark: 'area', role: 'remove', points: rectangle(-t, y, t, screw.length) })
   numbers.push({ label: 'Screw', value: `${printMm(screw.length, 1)} mm` })
-  if (!goesOn) numbers.push({ label: 'Left beyond the tip', value: `${printMm(y - screw.length, 1)} mm` })
+  if (!goesOn)
+    numbers.push({
+      label: screw.length > y ? 'Out beyond the last' : 'Left beyond the tip',
+      value: `${printMm(Math.abs(y - screw.length), 1)} mm`,
+    })
   return framed(title, 'true proportion', marks, numbers)
 }
 

@@ -11,7 +11,7 @@ import { judged } from '../../judge/assemble'
 import type { DetailTable, JudgedJoint, Question } from '../../judge/joint'
 import { drawnAt, sizeIn, sizeToDraw } from '../../judge/known'
 import type { OutlineRow } from '../../parts/part'
-import type { Slot } from '../../parts/slots'
+import { slotSpec, type Slot } from '../../parts/slots'
 import { woodNamed } from '../../parts/woods'
 import { GRIPPY, restingAngle, SLIPPERY } from '../../physics/restingAngle'
 import { normal } from '../../quantity/distribution'
@@ -48,6 +48,7 @@ function shapeOf(build: Build): { area: number; middle: Point } {
 }
 const shapes = new WeakMap<readonly OutlineRow[], { area: number; middle: Point }>()
 
+const named = (slot: Slot): string => slotSpec(slot).label.toLowerCase()
 const massOf = (slot: Slot): SizeRef => ({ slot, size: 'mass' })
 
 /** What is hollow of a chambered body, mm3, where its chambers were measured. */
@@ -96,7 +97,8 @@ export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) =>
     ['tailpiece', () => d.studs + drawnAt(build, sizeRef('body', 'tail.toBridge'))],
   ]
   for (const [slot, x] of metal)
-    if (build.parts[slot]) out.push({ label: slot, gram: mass(slot).value, at: pt(x(), 0), doubt: mass(slot).doubt, ...asKnown(slot) })
+    if (build.parts[slot])
+      out.push({ label: named(slot), gram: mass(slot).value, at: pt(x(), 0), doubt: mass(slot).doubt, ...asKnown(slot) })
   // Of these nobody has a mass to enter; they are light and lie near the middle. [practice, from memory]
   const small: [Slot, number, Point][] = [
     ['pickup-neck', 95, pt(d.heelEnd + 32, 0)],
@@ -106,7 +108,7 @@ export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) =>
     ['control-plate', 70, pt(d.studs - 20, -74)],
   ]
   for (const [slot, usual, at] of small) {
-    if (build.parts[slot]) out.push({ label: slot, gram: usual, at, doubt: usual * 0.3 })
+    if (build.parts[slot]) out.push({ label: named(slot), gram: usual, at, doubt: usual * 0.3 })
   }
   return out
 }
@@ -130,8 +132,11 @@ export function balanceJoint(build: Build): JudgedJoint {
   const all = lumps(build)
   const com = centreOfMass(all)
   const button = valueAt(build, BUTTON)
-  // By a neck nobody weighed no angle is told.
-  const rests = button === undefined || all.some((l) => l.usual) ? undefined : restsAt(build, com.at, mouth, button)
+  // By a neck nobody weighed, or a body of which nobody knows the shape, no angle is told.
+  const rests =
+    button === undefined || all.some((l) => l.usual) || bodyShape(build).known === 'usual'
+      ? undefined
+      : restsAt(build, com.at, mouth, button)
   const weighed = (slot: Slot) => sizeAt(build, massOf(slot)) !== undefined
   return judged(build, {
     id: 'balance',
@@ -232,8 +237,10 @@ function restsAt(build: Build, com: Point, mouth: number, upper: number): Rests 
   const lower = valueAt(build, sizeRef('body', 'button.lower.x'))
   if (lower === undefined) return undefined
   // The upper button sits on the bass-side rim at its place along the body, the lower one on the centre line.
-  let rim = 0
-  for (const p of bodyOutline(build, mouth)) if (Math.abs(p.x - mouth - upper) < 30) rim = Math.max(rim, p.y)
+  const beside = bodyOutline(build, mouth).filter((p) => Math.abs(p.x - mouth - upper) < 30)
+  // A button read where there is no wood hangs by nothing.
+  if (!beside.length) return undefined
+  const rim = Math.max(0, ...beside.map((p) => p.y))
   const angle = (friction: number) => restingAngle(com, pt(mouth + upper, rim), pt(mouth + lower, 0), friction)
   return { grippy: angle(GRIPPY), slippery: angle(SLIPPERY) }
 }
@@ -262,9 +269,11 @@ function balanceDrawing(build: Build, all: readonly Lump[], com: { at: Point; gr
   const d = datums(build)
   const outline = bodyOutline(build, d.mouth)
   const button = valueAt(build, sizeRef('body', 'button.upper.x'))
+  // The head ends a little past its furthest tuner.
+  const end = Math.min(-150, ...tunerPosts(build).map((p) => p.x - 20))
   const marks: Mark[] = [
     { mark: 'area', role: 'body-wood', points: outline },
-    { mark: 'area', role: 'neck-wood', points: [pt(-150, -22), pt(d.heelEnd, -28), pt(d.heelEnd, 28), pt(-150, 22)] },
+    { mark: 'area', role: 'neck-wood', points: [pt(end, -22), pt(d.heelEnd, -28), pt(d.heelEnd, 28), pt(end, 22)] },
     ...all.map((l): Mark => ({ mark: 'circle', role: 'metal', at: l.at, r: Math.max(4, Math.cbrt(l.gram) * 2.4) })),
     { mark: 'line', role: 'centre', points: [pt(com.at.x, -170), pt(com.at.x, 170)] },
     { mark: 'circle', role: 'sounding', at: com.at, r: 9 },
@@ -276,9 +285,9 @@ function balanceDrawing(build: Build, all: readonly Lump[], com: { at: Point; gr
       { mark: 'line', role: 'hot', points: [pt(x, -170), pt(x, 170)] },
       { mark: 'label', at: pt(x - 8, 150), text: 'upper button', anchor: 'end' },
     )
-    marks.push({ mark: 'dimension', from: pt(x, -150), to: pt(com.at.x, -150), text: printMm(com.at.x - x, 0), emphasis: true })
+    marks.push({ mark: 'dimension', from: pt(x, -150), to: pt(com.at.x, -150), text: printMm(Math.abs(com.at.x - x), 0), emphasis: true })
   }
-  const box = boxAround([...outline, pt(-150, 0), pt(0, 175), pt(0, -175)], 12)
+  const box = boxAround([...outline, ...all.map((l) => l.at), pt(end, 0), pt(0, 175), pt(0, -175)], 12)
   return {
     title: 'Where it hangs from and where it weighs',
     note: 'true proportion · discs by mass',

@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import { boxAround } from '../../geometry/box'
+import { jointIn } from '../../testing/bench'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { checkIn, judgeRows } from '../../testing/rows'
 
@@ -12,9 +14,10 @@ describe('screws of the bridge', () => {
       joint: 'bridge-screws',
       check: 'through',
       verdict: 'tight',
+      // Hard maple of 0.63, 43 mm of a 3.5 mm thread: 108.25 x 0.63^2 x 3.5 x 43 / 5.
       says: 'A 45 mm screw leaves 1.2 mm of wood and holds about 1293 N.',
       job: 'Take bridge screws of 43 mm or less.',
-      sizes: { 'bridge/screw.length': 45, 'bridge/plate.thickness': 2 },
+      sizes: { 'bridge/screw.length': 45, 'bridge/screw.thread': 3.5, 'bridge/plate.thickness': 2 },
       traits: { 'bridge/mount': 'screws' },
     },
     {
@@ -24,10 +27,74 @@ describe('screws of the bridge', () => {
       verdict: 'tight',
       says: '10 mm of thread in the wood.',
       job: 'Take bridge screws 3 mm longer.',
+      // 12 wanted and 10 there; sold by the millimetre, and 0.3 is not known of another screw.
       sizes: { 'bridge/screw.length': 12, 'bridge/plate.thickness': 2 },
       traits: { 'bridge/mount': 'screws' },
     },
+    {
+      what: '48 mm screws',
+      joint: 'bridge-screws',
+      check: 'through',
+      verdict: 'wont-go',
+      // 44.2 + 2 - 48 = -1.8.
+      says: 'A 48 mm screw comes 1.8 mm out of the wood on the far side.',
+      job: 'Take bridge screws of 43 mm or less.',
+      sizes: { 'bridge/screw.length': 48, 'bridge/plate.thickness': 2 },
+      traits: { 'bridge/mount': 'screws' },
+    },
+    {
+      what: '8 mm screws through a plate of 9',
+      joint: 'bridge-screws',
+      check: 'bite',
+      verdict: 'wont-go',
+      says: 'The screws end 1 mm before the wood.',
+      // 12 and 1 more, and what another screw may be shorter by.
+      job: 'Take bridge screws 14 mm longer.',
+      sizes: { 'bridge/screw.length': 8, 'bridge/plate.thickness': 9 },
+      traits: { 'bridge/mount': 'screws' },
+    },
   ])
+  it('what they hold is told by their own thread and the wood they are in, or not at all', () => {
+    const says = (sizes: Record<string, number>, traits: Record<string, string> = {}) =>
+      checkIn(
+        changed(
+          fullBuild(),
+          { 'bridge/screw.length': 30, 'bridge/plate.thickness': 2, 'body/block.thickness': 44, ...sizes },
+          { 'bridge/mount': 'screws', ...traits },
+        ),
+        'bridge-screws',
+        'through',
+      ).says
+    // 108.25 x 0.63^2 x 4 x 28 / 5 = 962 N, and as much less as the thread is thinner.
+    expect(says({ 'bridge/screw.thread': 4 })).toMatch(/ and holds about 962 N\.$/)
+    expect(says({ 'bridge/screw.thread': 2 })).toMatch(/ and holds about 481 N\.$/)
+    expect(says({ 'bridge/screw.thread': 4 }, { 'body/build': 'chambered' })).toMatch(/962 N/)
+    expect(says({})).toMatch(/ of wood\.$/)
+    // What a hollow body's block is of, nobody has said.
+    expect(says({ 'bridge/screw.thread': 4 }, { 'body/build': 'semi-hollow' })).toMatch(/ of wood\.$/)
+  })
+  it('is drawn with its own thread and as long as it is', () => {
+    const of = (length: number) =>
+      jointIn(
+        changed(
+          fullBuild(),
+          { 'bridge/screw.length': length, 'bridge/screw.thread': 5, 'bridge/plate.thickness': 2 },
+          { 'bridge/mount': 'screws' },
+        ),
+        'bridge-screws',
+      ).draw()
+    const areas = of(45).marks.filter((m) => m.mark === 'area')
+    const screw = boxAround(areas.at(-1)!.points)
+    expect([screw.y, screw.height]).toEqual([-2, 47])
+    // Its head is twice its thread.
+    expect(screw.width).toBe(10)
+    const [plate, body] = areas.map((a) => boxAround(a.points))
+    expect([plate!.y, plate!.height, body!.y, body!.height]).toEqual([0, 2, 2, 44.2])
+    expect(of(45).numbers).toContainEqual({ label: 'Left beyond the tip', value: '1.2 mm' })
+    expect(of(48).numbers).toContainEqual({ label: 'Out beyond the last', value: '1.8 mm' })
+    const out = of(48).marks.find((m) => m.mark === 'area' && m.role === 'remove')
+    expect(out?.mark === 'area' && boxAround(out.points)).toMatchObject({ y: 46.2, width: 5 })
+  })
   it('the amounts told are those done on paper', () => {
     const first = (length: number, check: string) =>
       checkIn(

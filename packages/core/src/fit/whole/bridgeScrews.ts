@@ -1,24 +1,26 @@
 import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
-import { sizeRef } from '../../document/read'
+import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import { screwStack } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
-import { drawnAt, gapOf, sizesIn, traitIn } from '../../judge/known'
+import { drawnAt, gapOf, landing, sizesIn, traitIn } from '../../judge/known'
 import { woodNamed } from '../../parts/woods'
-import { withdrawal, FACE_GUARD } from '../../physics/pilot'
+import { FACE_GUARD } from '../../physics/pilot'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { woodUnderBridge } from '../../instrument/woodUnderBridge'
-import { WORKING } from './screwLimits'
+import { BITE } from './screwLimits'
+import { heldBy } from './heldBy'
 import { OTHER_SCREW, longestScrew } from '../../judge/otherScrew'
 
 /** What the screws go into; drawn as a solid body while nobody has said how it is made. */
 const woodOf = (build: Build) => woodUnderBridge(build)?.size ?? sizeRef('body', 'thickness')
 const SCREW = sizeRef('bridge', 'screw.length')
 const PLATE = sizeRef('bridge', 'plate.thickness')
+const THREAD = sizeRef('bridge', 'screw.thread')
 
 /** Bridge screws into the body, or into a hollow body's block. */
 export function bridgeScrewsJoint(build: Build): JudgedJoint {
@@ -35,12 +37,15 @@ export function bridgeScrewsJoint(build: Build): JudgedJoint {
           { label: 'plate', thickness: drawnAt(build, PLATE), role: 'metal' },
           { label: woodUnderBridge(build)?.label ?? 'body', thickness: have.wood.value, role: 'body-wood' },
         ],
-        { length: have.screw.value, thread: 3.5 },
+        { length: have.screw.value, thread: drawnAt(build, THREAD) },
       ),
     ),
     asks: [tips],
   })
 }
+
+/** What a hollow body's block is of, its own wood does not say. */
+const ofItsWood = (build: Build) => ['solid', 'chambered'].includes(traitAt(build, 'body', 'build') ?? '')
 
 function tips(build: Build): Question[] {
   const have = sizesIn(build, { screw: SCREW, plate: PLATE, wood: woodOf(build) })
@@ -55,9 +60,8 @@ function tips(build: Build): Question[] {
     [-1, plate],
   ])
   const longest = longestScrew(have.screw.value, left, FACE_GUARD)
-  const longer = Math.ceil(12.5 - likelyOf(bite))
-  const named = woodNamed(traitIn(build, 'body', 'wood'))
-  const holds = named ? withdrawal(named.density, 3.5, Math.max(0, likelyOf(bite))) / WORKING : 0
+  const longer = Math.ceil(BITE - likelyOf(bite) + landing(bite, OTHER_SCREW))
+  const holds = heldBy(ofItsWood(build) ? woodNamed(traitIn(build, 'body', 'wood')) : undefined, sizeAt(build, THREAD), bite)
   return [
     {
       id: 'through',
@@ -72,7 +76,7 @@ function tips(build: Build): Question[] {
       says: () =>
         likelyOf(left) < 0
           ? `${capital(aMm(have.screw.value, 1))} screw comes ${printMm(-likelyOf(left), 1)} mm out of the wood on the far side.`
-          : `${capital(aMm(have.screw.value, 1))} screw leaves ${printMm(likelyOf(left), 1)} mm of wood${holds ? ` and holds about ${Math.round(holds)} N` : ''}.`,
+          : `${capital(aMm(have.screw.value, 1))} screw leaves ${printMm(likelyOf(left), 1)} mm of wood${holds ? ` and holds about ${holds} N` : ''}.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []
@@ -90,7 +94,7 @@ function tips(build: Build): Question[] {
     {
       id: 'bite',
       label: 'Thread in the wood',
-      clearance: linear([[1, bite]], -12),
+      clearance: linear([[1, bite]], -BITE),
       shown: bite,
       bands: [
         { upTo: -6, is: 'wont-go' },
@@ -108,7 +112,7 @@ function tips(build: Build): Question[] {
               {
                 id: 'long-bridge-screws',
                 job: `Take bridge screws ${longer} mm longer.`,
-                how: 'At least 12 mm in the wood.',
+                how: `At least ${BITE} mm in the wood.`,
                 gives: 'the screws',
                 tools: [],
                 plan: { slot: 'bridge', size: 'screw.length', delta: longer, doubt: OTHER_SCREW },

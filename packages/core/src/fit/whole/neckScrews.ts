@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { sizeRef } from '../../document/read'
+import { sizeAt, sizeRef } from '../../document/read'
 import { screwStack } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
@@ -7,10 +7,10 @@ import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
 import { drawnAt, gapOf, landing, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { woodNamed } from '../../parts/woods'
-import { withdrawal } from '../../physics/pilot'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { TIP_CLEAR, BITE, WORKING } from './screwLimits'
+import { heldBy } from './heldBy'
+import { TIP_CLEAR, BITE } from './screwLimits'
 import { OTHER_SCREW, longestScrew } from '../../judge/otherScrew'
 
 const refs = {
@@ -20,6 +20,7 @@ const refs = {
   heel: sizeRef('neck', 'heel.thickness'),
 }
 const PLATE = sizeRef('neck-screws', 'plate.thickness')
+const THREAD = sizeRef('neck-screws', 'thread')
 
 /** Neck screws through body and plate into the heel: how far the tip stays from the board, how much thread bites. */
 export function neckScrewsJoint(build: Build): JudgedJoint {
@@ -39,7 +40,7 @@ export function neckScrewsJoint(build: Build): JudgedJoint {
           { label: 'heel', thickness: have.heel.value - drawnAt(build, BOARD), role: 'neck-wood' },
           { label: 'board', thickness: drawnAt(build, BOARD), role: 'board' },
         ],
-        { length: have.screw.value, thread: drawnAt(build, sizeRef('neck-screws', 'thread')) },
+        { length: have.screw.value, thread: drawnAt(build, THREAD) },
       ),
     ),
     asks: [screwReach],
@@ -63,9 +64,7 @@ function screwReach(build: Build): Question[] {
     [1, have.body],
     [-1, have.pocket],
   ])
-  const wood = woodNamed(traitIn(build, 'neck', 'wood'))
-  const thread = drawnAt(build, sizeRef('neck-screws', 'thread'))
-  const holds = wood ? withdrawal(wood.density, thread, Math.max(0, likelyOf(bite))) / WORKING : undefined
+  const holds = heldBy(woodNamed(traitIn(build, 'neck', 'wood')), sizeAt(build, THREAD), bite)
   const shorter = longestScrew(have.screw.value, tip, TIP_CLEAR)
   const longer = Math.ceil(BITE - likelyOf(bite) + landing(bite, OTHER_SCREW))
   const fits = likelyOf(bite) - (have.screw.value - shorter)
@@ -83,7 +82,7 @@ function screwReach(build: Build): Question[] {
       says: () =>
         likelyOf(tip) < 0
           ? `The screws are ${printMm(-likelyOf(tip), 1)} mm too long: they would come through the board.`
-          : `The tips stop ${printMm(likelyOf(tip), 1)} mm under the board’s face${holds ? `; each holds about ${Math.round(holds)} N` : ''}.`,
+          : `The tips stop ${printMm(likelyOf(tip), 1)} mm under the board’s face${holds ? `; each holds about ${holds} N` : ''}.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []

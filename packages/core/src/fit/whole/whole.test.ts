@@ -5,7 +5,7 @@ import { KINDS } from '../../parts/kinds/index'
 import { SLOT_NAMES, type Slot } from '../../parts/slots'
 import { jointIn } from '../../testing/bench'
 import { changed, fullBuild } from '../../testing/fullBuild'
-import { checkIn, judgeRows } from '../../testing/rows'
+import { judgeRows } from '../../testing/rows'
 import { JOINT_KINDS, judgeJoints } from '../findJoints'
 import { existsIn } from '../kind'
 
@@ -30,49 +30,6 @@ describe('strap buttons', () => {
       sizes: { 'strap-buttons/screw.length': 10, 'strap-buttons/thickness': 14 },
     },
   ])
-})
-
-describe('balance', () => {
-  it('heavier tuners and a lighter body move the centre of mass headward [physics]', () => {
-    const margin = (b: ReturnType<typeof fullBuild>) => jointIn(b, 'balance').figure!.value
-    const plain = margin(fullBuild())
-    expect(margin(changed(fullBuild(), { 'tuners/mass': 60 }))).toBeLessThan(plain)
-    expect(margin(changed(fullBuild(), { 'body/mass': 1200 }))).toBeLessThan(plain)
-    expect(margin(changed(fullBuild(), { 'body/button.upper.x': -80 }))).toBeCloseTo(plain + 40, 6)
-  })
-  it('says where it rests on a grippy and on a slippery strap', () => {
-    const [rests] = jointIn(fullBuild(), 'balance').tables
-    expect(rests!.title).toMatch(/it rests$/)
-    expect(rests!.rows.map((r) => r[0])).toEqual(['grippy: suede or cotton', 'slippery: smooth nylon'])
-  })
-  it('a mass nobody weighed is about so much, and no rest is told by it', () => {
-    const usual = structuredClone(fullBuild())
-    usual.parts.neck!.sizes.mass = { value: 620, doubt: 100, known: 'assumed' }
-    const rows = (b: ReturnType<typeof fullBuild>) => jointIn(b, 'balance').tables.at(-1)!.rows
-    expect(rows(fullBuild()).find(([part]) => part === 'neck')![1]).toMatch(/^\d+$/)
-    expect(rows(usual).find(([part]) => part === 'neck')![1]).toBe('about 620')
-    expect(jointIn(usual, 'balance').tables.map((t) => t.title)).toEqual(['What weighs where'])
-  })
-  it('three classes: level, loose near the button, tight when it surely dips', () => {
-    const at = (x: number) => jointIn(changed(fullBuild(), { 'body/button.upper.x': x }), 'balance').verdict
-    expect(at(-40)).toBe('snug')
-    expect(at(51)).toBe('loose')
-    expect(at(100)).toBe('tight')
-  })
-  it('a button is moved no further than its horn goes: past that only what else helps is told', () => {
-    const tip = Math.min(...fullBuild().parts.body!.outline!.map((row) => row.x))
-    const near = changed(fullBuild(), { 'body/button.upper.x': 85 })
-    const { value: margin } = jointIn(near, 'balance').figure!
-    const forward = Math.max(5, 30 - margin)
-    expect(85 - forward).toBeGreaterThan(tip + 8)
-    expect(checkIn(near, 'balance', 'margin').cures[0]!.job).toBe(
-      `Move the upper strap button ${Math.round(forward)} mm towards the headstock.`,
-    )
-    const heavy = changed(fullBuild(), { 'tuners/mass': 190, 'body/mass': 900, 'body/button.upper.x': tip + 9 })
-    expect(jointIn(heavy, 'balance').verdict).toBe('tight')
-    expect(jointIn(heavy, 'balance').cures.map((c) => c.id)).toEqual(['light-tuners', 'grippy-strap'])
-    expect(jointIn(heavy, 'balance').cures[0]!.job).toMatch(/^Lighter tuners/)
-  })
 })
 
 describe('hands and metals', () => {
