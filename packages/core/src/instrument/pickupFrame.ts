@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizeRef, type SizeRef } from '../document/read'
+import { asTold, sizeRef, traitAt, type SizeRef } from '../document/read'
 import type { PickupPlace } from './guardPlace'
 import type { Size } from '../quantity/size'
 
@@ -33,12 +33,12 @@ export function frameOf(build: Build, place: PickupPlace): Frame {
 }
 
 /**
- * What a pickup hangs from, as terms of its height over the body, mm: a ring's two sides by half each, the guard, or nothing where it sits in
- * the body itself. Its cover and its screws are measured from there.
+ * What a pickup hangs from, as terms of its height over the body, mm: a ring's two sides by half each, the guard, or nothing where it hangs
+ * in the wood, be there a guard round it or not. Its cover is measured from there.
  */
 export function mountHeight(build: Build, place: PickupPlace): (readonly [share: number, SizeRef])[] {
   const { slot } = frameOf(build, place)
-  if (slot === 'body') return []
+  if (slot === 'body' || traitAt(asTold(build), `pickup-${place}`, 'mount') === 'body') return []
   if (slot === 'guard') return [[1, sizeRef('guard', 'thickness')]]
   return RING_SIDES.map((size) => [0.5, sizeRef(slot, size)] as const)
 }

@@ -36,8 +36,9 @@ export function sketchPickup(s: Sketch): void {
   const [above, deep] = [s.v('above'), s.v('depth')]
   s.view('side', 'from the end, hung in its mount')
   s.box('plastic', -l / 2 - 14, 0, -l / 2 - 1, 2.5, []).box('plastic', l / 2 + 1, 0, l / 2 + 14, 2.5, [])
-  s.box('pickup', -l / 2, -above, l / 2, deep, ['above', 'depth', 'length'])
-  s.take('above', 'depth', pt(-l / 4, -above), pt(-l / 4, 0)).down('depth', 'depth', l / 4, 0)
+  // Its depth counts from the face that lies on the body, its cover from the one it is seen over.
+  s.box('pickup', -l / 2, -above, l / 2, 2.5 + deep, ['above', 'depth', 'length'])
+  s.take('above', 'depth', pt(-l / 4, -above), pt(-l / 4, 0)).down('depth', 'depth', l / 4, 2.5)
   s.take('travel', 'rule', pt(l / 2 + 4, -above), pt(l / 2 + 4, -above + s.v('travel')))
   s.take('ear.gap', 'depth', pt(-l / 2 - 7, 2.5), pt(-l / 2 - 7, 2.5 + s.v('ear.gap')))
   s.view('screw', 'its height screw')

@@ -41,6 +41,8 @@ describe('what stands up under the strings', () => {
     expect(air(fullBuild())).toBeCloseTo(12.65 - 3 - 2.5, 1)
     expect(air(withParts({ 'ring-bridge': ring(6, 8) }))).toBeCloseTo(12.65 - 3 - 7, 1)
     expect(air(without(fullBuild(), 'guard'))).toBeCloseTo(12.65 - 3, 1)
+    // Hung in the wood, a guard round it lifts nothing.
+    expect(air(changed(fullBuild(), {}, { 'pickup-bridge/mount': 'body' }))).toBeCloseTo(12.65 - 3, 1)
   })
   judgeRows([
     // At 550 mm the held string stands 11.84: 11.84 - 2.5 - 8.5 = 0.8.

@@ -250,7 +250,7 @@ function toggleThread(build: Build, of: SwitchControl): Question[] {
           ? [
               {
                 id: 'long-toggle',
-                job: `Take a ${madeAs(build, of)} with ${printMm(panel.value + TOGGLE_NUT + 1, 0)} mm of thread${isCarried(carrier) ? '' : ', or rout the top thinner from inside'}.`,
+                job: `Take a ${madeAs(build, of)} with ${printMm(panel.value + TOGGLE_NUT + 1, 0)} mm of thread${isCarried(carrier) || inHollow(build) ? '' : ', or rout the top thinner from inside'}.`,
                 how: 'Carved tops have long ones.',
                 gives: 'the switch',
                 tools: [],

@@ -7,7 +7,10 @@ export const pickup = defineKind({
   sizes: {
     length: mm('Cover, along the strings', 10, 60, { required: true, usual: 36 }),
     width: mm('Cover, across', 40, 120, { required: true, usual: 69 }),
-    depth: mm('Depth below the top', 5, 40, { usual: 12 }),
+    depth: mm('Depth below the top', 5, 40, {
+      usual: 12,
+      how: 'hung with its height screws right down: from the face of guard or ring that lies on the body, or from the body’s front, to its lowest point',
+    }),
     radius: mm('Cover corner radius', 0, 12),
     'poles.spread': mm('Poles, first to last centre', 20, 110, { usual: 50 }),
     slant: sized('deg', 'Slant in its opening', -30, 30, {
@@ -146,7 +149,7 @@ export const pickupSwitch = defineKind({
   label: 'Selector switch',
   trade: 'hardware',
   sizes: {
-    depth: mm('Depth below the guard', 5, 50, { usual: 22 }),
+    depth: mm('Depth below guard, plate or top', 5, 50, { usual: 22 }),
     'screw.spacing': mm('Screw spacing', 20, 60, { usual: 41 }),
     swing: mm('Lever swing it needs', 5, 60, { usual: 25 }),
     'thread.diameter': mm('Thread diameter of a toggle', 5, 16, { usual: 12 }),
