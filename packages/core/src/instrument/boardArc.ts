@@ -4,7 +4,7 @@ export const fallOf = (radius: number, y: number): number => radius - Math.sqrt(
 /** No arc over saddles is rounder than this, mm: a board that gets rounder along its length is followed no further. [practice] */
 const ROUNDEST = 100
 
-/** Board radius carried on to the saddle: constant, or the cone's straight line where it changes along the board. [physics] */
-export function radiusAtSaddle(nut: number, end: number | undefined, lastFret: number, scale: number): number {
-  return end === undefined ? nut : Math.max(Math.min(ROUNDEST, end), nut + ((end - nut) * scale) / lastFret)
+/** Radius of a board that changes along its length, carried on to the saddle by the cone's straight line. [physics] */
+export function radiusAtSaddle(nut: number, end: number, lastFret: number, scale: number): number {
+  return Math.max(Math.min(ROUNDEST, end), nut + ((end - nut) * scale) / lastFret)
 }

@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizeAt, traitAt } from '../document/read'
+import { asTold, sizeAt, traitAt } from '../document/read'
 import { pt, type Point } from '../geometry/point'
 
 /** How a row of posts lies: its first post behind the nut, its pitch, how far it stands from the centre line, mm, and its swing, degrees. */
@@ -27,17 +27,21 @@ export function postsInRows(count: number, { first, pitch, offset, slant }: Post
   return stand === 'treble' ? row.map((p) => pt(p.x, -p.y)).toReversed() : row
 }
 
-/** Posts of this instrument, the lowest string's first; usual sizes for what nobody has read. */
-export function tunerPosts(build: Build): Point[] {
-  const value = (size: string, otherwise: number) => sizeAt(build, { slot: 'neck', size })?.value ?? otherwise
+/**
+ * Posts of this instrument, the lowest string's first; usual sizes for what nobody has read.
+ * @param across where their place beside the centre line is read: who needs only how far they stand from the nut asks nobody for it
+ */
+export function tunerPosts(build: Build, across = build): Point[] {
+  const value = (size: string, otherwise: number, from = build) => sizeAt(from, { slot: 'neck', size })?.value ?? otherwise
   const two = traitAt(build, 'neck', 'head') === 'two-rows'
   return postsInRows(
     sizeAt(build, { slot: 'tuners', size: 'count' })?.value ?? build.strings,
     {
       first: value('tuner.first', 32),
       pitch: value('tuner.pitch', 25.4),
-      offset: value('tuner.offset', two ? 22 : 0),
-      slant: value('tuner.slant', 0),
+      offset: value('tuner.offset', two ? 22 : 0, across),
+      // Two rows run along the head, and nobody need read how they swing.
+      slant: two ? 0 : value('tuner.slant', 0),
     },
     two ? 'two-rows' : traitAt(build, 'neck', 'row') === 'treble' ? 'treble' : 'bass',
   )
@@ -50,6 +54,9 @@ const POST = { ofBushing: 0.7, bushing: 10 }
 export const postDiameter = (build: Build): number =>
   sizeAt(build, { slot: 'tuners', size: 'post.diameter' })?.value ??
   POST.ofBushing * (sizeAt(build, { slot: 'tuners', size: 'bushing' })?.value ?? POST.bushing)
+
+/** How far each post stands beyond the nut, mm, the lowest string's first. */
+export const postsBeyondNut = (build: Build): number[] => tunerPosts(build, asTold(build)).map((p) => -p.x)
 
 /** Unit steps at each post, seen from the front: along its row away from the nut, and square to that towards the headstock's middle. */
 export function rowDirections(build: Build): { away: Point; inwards: Point }[] {

@@ -72,6 +72,7 @@ export function jointOf(build: Build, base: Omit<JointPlan, 'asks'>, checks: Che
   const joint: JudgedJoint = {
     tables: [],
     ...base,
+    draw: isFaulty(checks) ? base.draw : () => nothingOff(base.draw()),
     verdict,
     ...(touched ? { coated: worst(checks.map((c) => (c.coated ?? c.raw).verdict)) } : {}),
     get figure() {
@@ -106,6 +107,14 @@ export function jointOf(build: Build, base: Omit<JointPlan, 'asks'>, checks: Che
   }
   return joint
 }
+
+const isFaulty = (checks: readonly Check[]): boolean => checks.some((c) => c.raw.verdict === 'tight' || c.raw.verdict === 'wont-go')
+
+/** Without what is hatched to come off: where no check is sure of a fault, nothing is. */
+const nothingOff = (drawing: Drawing): Drawing => ({
+  ...drawing,
+  marks: drawing.marks.filter((m) => m.mark !== 'area' || m.role !== 'remove'),
+})
 
 const uniqueRefs = <R extends Parameters<typeof keyOf>[0]>(refs: readonly R[]): R[] => [...new Map(refs.map((r) => [keyOf(r), r])).values()]
 

@@ -28,7 +28,7 @@ export function sketchPickup(s: Sketch): void {
     if (s.trait('poles') === 'blade') s.box('metal', x - 1.2, -spread / 2, x + 1.2, spread / 2, ['poles.spread'])
     else for (let i = 0; i < strings; i++) s.round('metal', pt(x, spread * (i / (strings - 1) - 0.5)), 4.8, ['poles.spread'])
   s.wide('length', 'outside', 0, w * 0.3)
-    .across('width', 'outside', l * 0.32)
+    .across('width', 'outside', l * 0.42)
     .across('poles.spread', 'rule', rows[0]!)
   s.across('ears.span', 'outside', 0)
     .gauge('radius', pt(l / 2, w / 2))

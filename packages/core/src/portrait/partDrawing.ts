@@ -68,9 +68,11 @@ export function partDrawing(build: Build, slot: Slot): Drawing {
   }
   const electric = Object.entries(part.sizes).flatMap(([key, s]) => {
     const spec = KINDS[part.kind].sizes[key]
-    return spec && /^(ohm|farad|henry)$/.test(spec.unit) ? [`${spec.label} ${printValue(s.value, spec.unit)}`] : []
+    // Of what it wants outside itself its own picture says nothing.
+    return spec && key !== 'load' && /^(ohm|farad|henry)$/.test(spec.unit) ? [printValue(s.value, spec.unit)] : []
   })
-  if (electric.length) marks.push({ mark: 'label', at: pt(box.x, box.y - 0.06 * box.height), text: electric.join(', ') })
+  if (electric.length)
+    marks.push({ mark: 'label', at: pt(box.x + box.width / 2, box.y - 0.06 * box.height), text: electric.join(' · '), anchor: 'middle' })
   return {
     title: part.name,
     note: guessed(part) ? 'from its sizes; dotted where they are not known' : 'true proportion, from its own sizes',
@@ -110,9 +112,11 @@ const crowded = (a: { from: Point; to: Point }, b: { from: Point; to: Point }, b
   const [m, n] = [middle(a), middle(b)]
   const size = Math.max(box.width, box.height)
   const near = (p: number, q: number) => Math.abs(p - q) < 0.08 * size
+  // Figures are wider than high.
+  const beside = Math.abs(m.x - n.x) < 0.18 * size
   const meet = (k: 'x' | 'y') =>
     Math.min(a.from[k], a.to[k]) < Math.max(b.from[k], b.to[k]) && Math.min(b.from[k], b.to[k]) < Math.max(a.from[k], a.to[k])
-  return (near(m.x, n.x) && near(m.y, n.y)) || (near(m.y, n.y) && meet('x')) || (near(m.x, n.x) && meet('y'))
+  return (beside && near(m.y, n.y)) || (near(m.y, n.y) && meet('x')) || (near(m.x, n.x) && meet('y'))
 }
 const grown = (b: Box, share: number): Box => {
   const by = share * Math.max(b.width, b.height) + 1

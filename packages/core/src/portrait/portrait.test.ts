@@ -8,7 +8,7 @@ import { boundsOf } from '../drawing/bounds'
 import { KINDS } from '../parts/kinds/index'
 import { SLOT_NAMES, slotSpec, type Slot } from '../parts/slots'
 import { untold, anyBuild } from '../testing/anyBuild'
-import { fullBuild } from '../testing/fullBuild'
+import { changed, fullBuild } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
 import { partDrawing, sizeDrawing } from './partDrawing'
 import { sketchOf } from './sketches'
@@ -200,7 +200,10 @@ describe('a part as it looks', () => {
       sizes: { capacitance: { value: 22e-9, doubt: 1e-9, known: 'listed' } },
       traits: {},
     }
-    expect(partDrawing(build, 'capacitor').marks).toContainEqual(expect.objectContaining({ mark: 'label', text: 'Capacitance 22 nF' }))
+    expect(partDrawing(build, 'capacitor').marks).toContainEqual(expect.objectContaining({ mark: 'label', text: '22 nF' }))
+    const wound = changed(fullBuild(), { 'pickup-neck/resistance': 7400, 'pickup-neck/inductance': 4.3, 'pickup-neck/load': 500e3 })
+    // What pot it wants is no reading of it.
+    expect(partDrawing(wound, 'pickup-neck').marks.flatMap((m) => (m.mark === 'label' ? [m.text] : []))).toContain('7.40 k · 4.3 H')
   })
   it('a longer part is a longer drawing: a lead of 400 mm twice one of 200', () => {
     const lead = (length: number) => {

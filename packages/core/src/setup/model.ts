@@ -136,7 +136,9 @@ export function highFrets(build: Build): { fret: number; by: number; strings: nu
 export function radiusAtSaddles(build: Build): number | undefined {
   const nut = toldAt(build, { slot: 'neck', size: 'board.radius' })?.value
   if (nut === undefined) return undefined
+  const end = valueAt(build, { slot: 'neck', size: 'board.radiusEnd' })
+  if (end === undefined) return nut
   const scale = sizeAt(build, { slot: 'neck', size: 'scale' })?.value ?? build.scale
   const frets = Math.round(sizeAt(build, { slot: 'neck', size: 'frets' })?.value ?? 22)
-  return radiusAtSaddle(nut, valueAt(build, { slot: 'neck', size: 'board.radiusEnd' }), fretPlace(scale, frets), scale)
+  return radiusAtSaddle(nut, end, fretPlace(scale, frets), scale)
 }

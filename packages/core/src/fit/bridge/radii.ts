@@ -7,7 +7,7 @@ import { fallOf, radiusAtSaddle } from '../../instrument/boardArc'
 import { datums } from '../../instrument/datums'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { DetailTable, JudgedJoint, Question } from '../../judge/joint'
-import { drawnAt, sizeIn, sizesIn, traitIn } from '../../judge/known'
+import { drawnAt, sizeIn, traitIn } from '../../judge/known'
 import { fretPlace } from '../../physics/frets'
 import { certain, likelyOf, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
@@ -18,9 +18,11 @@ const SADDLE = sizeRef('bridge', 'saddle.radius')
 
 /** Radius the board asks for at the saddle. */
 function wantedIn(build: Build): (board: number) => number {
+  const end = valueAt(build, sizeRef('neck', 'board.radiusEnd'))
+  // A board of one radius has it at the saddle too, be its scale and frets what they may.
+  if (end === undefined) return (board) => board
   const { scale } = datums(build)
   const lastFret = fretPlace(scale, drawnAt(build, sizeRef('neck', 'frets')))
-  const end = valueAt(build, sizeRef('neck', 'board.radiusEnd'))
   return (board) => radiusAtSaddle(board, end, lastFret, scale)
 }
 
@@ -41,11 +43,15 @@ export function radiiJoint(build: Build): JudgedJoint {
 
 /** Single saddles follow any board; those fixed to an arch have one of their own. */
 function outerStrings(build: Build): Question {
-  const have = sizesIn(build, refs)
+  const board = sizeIn(build, refs.board)
   const wanted = wantedIn(build)
   const saddle = traitIn(build, 'bridge', 'saddles') === 'arched' ? sizeIn(build, SADDLE) : undefined
+  // How far apart the outer ones are matters only to an arch they cannot leave.
   const off = saddle
-    ? propagate(([b, s, w]) => fallOf(wanted(b!), w! / 2) - fallOf(s!, w! / 2), [ofSize(have.board), ofSize(saddle), ofSize(have.spread)])
+    ? propagate(
+        ([b, s, w]) => fallOf(wanted(b!), w! / 2) - fallOf(s!, w! / 2),
+        [ofSize(board), ofSize(saddle), ofSize(sizeIn(build, refs.spread))],
+      )
     : certain(0)
   const v = likelyOf(off)
   return {
@@ -60,8 +66,8 @@ function outerStrings(build: Build): Question {
     ],
     says: () =>
       !saddle
-        ? `Each saddle has its own height: set them to an arc of ${printMm(wanted(have.board.value), 0)} mm, see the table.`
-        : `The board asks for ${printMm(wanted(have.board.value), 0)} mm at the saddle and the bridge has ${printMm(saddle.value, 0)}: outer strings end ${printMm(Math.abs(v)) === '0' ? 'where they should' : `${printMm(Math.abs(v))} mm too ${v > 0 ? 'high' : 'low'}`}.`,
+        ? `Each saddle has its own height: set them to an arc of ${printMm(wanted(board.value), 0)} mm, see the table.`
+        : `The board asks for ${printMm(wanted(board.value), 0)} mm at the saddle and the bridge has ${printMm(saddle.value, 0)}: outer strings end ${printMm(Math.abs(v)) === '0' ? 'where they should' : `${printMm(Math.abs(v))} mm too ${v > 0 ? 'high' : 'low'}`}.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []
@@ -80,7 +86,7 @@ function outerStrings(build: Build): Question {
                 ]),
             {
               id: 'other-radius',
-              job: `Or a bridge of about ${printMm(wanted(have.board.value), 0)} mm radius.`,
+              job: `Or a bridge of about ${printMm(wanted(board.value), 0)} mm radius.`,
               how: 'Or one with single saddles.',
               gives: 'the bridge',
               tools: [],

@@ -189,7 +189,8 @@ function passes(build: Build, slot: Holed): Question[] {
     -PASS - ball,
   )
   const wider = landing(c, DRILLED) - likelyOf(c)
-  const breaks = slot === 'tuners' && hole.value + wider > OF_POST * postDiameter(build)
+  // What nobody has to drill asks for no post.
+  const breaks = slot === 'tuners' && wider > 0 && hole.value + wider > OF_POST * postDiameter(build)
   return [
     {
       id: `hole-${slot}`,

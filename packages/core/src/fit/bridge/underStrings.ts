@@ -33,7 +33,8 @@ function heldString(build: Build, x: number): number {
   const crownAt = board + drawnAt(build, sizeRef('neck', 'crown')) + riseOver(last - d.mouth, tiltOf(build).value)
   const share = (x - last) / (d.scale - last)
   const rise = riseAt(build, 'bridge')!.value
-  const front = (rise * (x - d.mouth)) / (d.studs - d.mouth)
+  // A flat front is as high everywhere, wherever the bridge stands.
+  const front = rise && (rise * (x - d.mouth)) / (d.studs - d.mouth)
   return share * (likelySaddle(build) + rise) + (1 - share) * crownAt - front
 }
 

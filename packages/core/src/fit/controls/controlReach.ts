@@ -126,9 +126,11 @@ function distances(build: Build): Question[] {
   const pair = nearest(pots)
   const [one, other] = pair
   const apart = propagate(([a, b, c, e]) => Math.hypot(a! - c!, b! - e!), [ofSize(one.x), ofSize(one.y), ofSize(other.x), ofSize(other.y)])
+  // How far along the body its plate lies moves it no nearer to the strings.
+  const across = shaftOf(build, 'volume').filter((ref) => ref !== PLATE_PLACE[0])
   const string = propagate(
-    ([s, ...place]) => Math.abs(standsAt(place).y) - s! / 2,
-    [spreadRef, ...shaftOf(build, 'volume')].map((ref) => ofSize(sizeIn(build, ref))),
+    ([s, x, y, ...plate]) => Math.abs(standsAt([x!, y!, ...(plate.length ? [0, ...plate] : [])]).y) - s! / 2,
+    [spreadRef, ...across].map((ref) => ofSize(sizeIn(build, ref))),
   )
   const near = (id: string, label: string, what: typeof apart, least: number, says: string): Question => ({
     id,

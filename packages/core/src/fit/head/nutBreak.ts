@@ -4,7 +4,7 @@ import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
-import { tunerPosts } from '../../instrument/tuners'
+import { postsBeyondNut } from '../../instrument/tuners'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { Cure, DetailTable, JudgedJoint, Question } from '../../judge/joint'
 import { drawnAt, sizesIn } from '../../judge/known'
@@ -25,8 +25,8 @@ const refs = { drop: sizeRef('neck', 'head.drop'), wrap: sizeRef('tuners', 'post
 
 /** So many strings, those with the furthest posts; of two alike the higher. */
 function furthest(build: Build, count: number): number[] {
-  const posts = tunerPosts(build)
-  const far = (n: number) => -(posts[build.strings - n]?.x ?? -100)
+  const beyond = postsBeyondNut(build)
+  const far = (n: number) => beyond[build.strings - n] ?? 100
   return stringsOf(build)
     .toSorted((a, b) => far(b) - far(a) || a - b)
     .slice(0, count)
@@ -48,13 +48,13 @@ function angleOf(
   build: Build,
   wrapAt = (n: number, otherwise: number) => wrapOf(build, n, otherwise),
 ): (n: number, drop: number, wrap: number, slot: number, tilt: number, crown: number) => number {
-  const posts = tunerPosts(build)
+  const beyond = postsBeyondNut(build)
   const tree = build.parts['string-tree'] && {
     height: drawnAt(build, sizeRef('string-tree', 'height')),
     held: heldByTree(build),
   }
   return (n, drop, wrap, slot, tilt, crown) => {
-    const distance = posts[build.strings - n]?.x ?? -100
+    const distance = beyond[build.strings - n] ?? 100
     const height = drop + crown + slot
     if (tree?.held.includes(n)) return tilt + deg(Math.atan((height - tree.height) / (TREE_AT * Math.abs(distance))))
     return tilt + deg(Math.atan((height - wrapAt(n, wrap)) / Math.abs(distance)))
@@ -177,7 +177,7 @@ function trees(strings: readonly number[]): string {
 function breakDrawing(build: Build, have: Record<keyof typeof refs, Size>, angle: (n: number) => number) {
   const worst = stringsOf(build).reduce((a, b) => (angle(b) < angle(a) ? b : a))
   const crown = drawnAt(build, sizeRef('neck', 'crown'))
-  const far = Math.abs(tunerPosts(build)[build.strings - worst]?.x ?? 100)
+  const far = Math.abs(postsBeyondNut(build)[build.strings - worst] ?? 100)
   const wrap = wrapOf(build, worst, have.wrap.value)
   const face = have.drop.value + crown
   const marks: Mark[] = [

@@ -100,7 +100,16 @@ describe('frets read off a board', () => {
       check: 'last-fret',
       verdict: 'wont-go',
       sizes: { 'neck/frets.last': 452.2 },
-      says: /Another scale or a slip of the rule\.$/,
+      says: 'Fret 22 stands 13.7 mm nearer to the nut than the scale puts it: another scale or a slip of the rule.',
+    },
+    {
+      what: 'a reading beyond the saddles',
+      joint: 'fret-places',
+      check: 'last-fret',
+      verdict: 'wont-go',
+      sizes: { 'neck/frets.last': 655.9 },
+      // A string of no length has no pitch.
+      says: 'Fret 22 stands 190 mm further from the nut than the scale puts it: another scale or a slip of the rule.',
     },
   ])
   it('is asked of nobody who has not read a fret', () => {

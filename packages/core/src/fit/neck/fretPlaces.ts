@@ -91,7 +91,9 @@ function lastFret(build: Build): Question | undefined {
     says: ({ verdict }) =>
       verdict === 'snug'
         ? `Fret ${n} stands where the scale puts it.`
-        : `${stands(n, further)}: ${Math.abs(cents).toFixed(0)} cents ${cents > 0 ? 'sharp' : 'flat'} there. ${verdict === 'tight' ? whySays(from, further, n, scale) : 'Another scale or a slip of the rule.'}`,
+        : verdict === 'tight'
+          ? `${stands(n, further)}: ${Math.abs(cents).toFixed(0)} cents ${cents > 0 ? 'sharp' : 'flat'} there. ${whySays(from, further, n, scale)}`
+          : `${stands(n, further)}: another scale or a slip of the rule.`,
     cures: ({ verdict }) => {
       if (verdict === 'snug') return []
       if (verdict === 'tight' && from === 'eighteen') return [asItIs(n), readAgain(n)]

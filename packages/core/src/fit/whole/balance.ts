@@ -1,12 +1,12 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt, valueAt, type SizeRef } from '../../document/read'
+import { asTold, sizeAt, sizeRef, traitAt, valueAt, type SizeRef } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
 import { boxAround } from '../../geometry/box'
 import { pt, type Point } from '../../geometry/point'
 import { areaOf, centroidOf } from '../../geometry/polygon'
 import { datums } from '../../instrument/datums'
 import { bodyOutline, bodyShape } from '../../instrument/bodyShape'
-import { tunerPosts } from '../../instrument/tuners'
+import { postsBeyondNut, tunerPosts } from '../../instrument/tuners'
 import { judged } from '../../judge/assemble'
 import type { DetailTable, JudgedJoint, Question } from '../../judge/joint'
 import { drawnAt, sizeIn, sizeToDraw } from '../../judge/known'
@@ -87,7 +87,7 @@ export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) =>
   }
   if (build.parts.tuners) {
     const each = mass('tuners')
-    const posts = tunerPosts(build)
+    const posts = tunerPosts(build, asTold(build))
     const gram = each.value * posts.length
     const middle = posts.reduce((s, p) => pt(s.x + p.x / posts.length, s.y + p.y / posts.length), pt(0, 0))
     out.push({ label: 'tuners', gram, at: middle, doubt: each.doubt * posts.length, ...asKnown('tuners') })
@@ -168,8 +168,8 @@ function behindButton(build: Build, weighed: (slot: Slot) => boolean, rests: Res
   const forward = Math.max(5, 30 - margin)
   const horn = hornTip(build)
   // Ten grams taken off where the tuners are. [physics: centre of mass]
-  const posts = tunerPosts(build)
-  const tuners = posts.reduce((sum, p) => sum + p.x / posts.length, 0)
+  const posts = postsBeyondNut(build)
+  const tuners = -posts.reduce((sum, x) => sum + x / posts.length, 0)
   const lighter = (10 * (com.at.x - tuners)) / (com.gram - 10)
   return {
     id: 'margin',
@@ -270,7 +270,7 @@ function balanceDrawing(build: Build, all: readonly Lump[], com: { at: Point; gr
   const outline = bodyOutline(build, d.mouth)
   const button = valueAt(build, sizeRef('body', 'button.upper.x'))
   // The head ends a little past its furthest tuner.
-  const end = Math.min(-150, ...tunerPosts(build).map((p) => p.x - 20))
+  const end = Math.min(-150, ...postsBeyondNut(build).map((x) => -x - 20))
   const marks: Mark[] = [
     { mark: 'area', role: 'body-wood', points: outline },
     { mark: 'area', role: 'neck-wood', points: [pt(end, -22), pt(d.heelEnd, -28), pt(d.heelEnd, 28), pt(end, 22)] },

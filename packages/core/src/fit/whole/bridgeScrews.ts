@@ -1,6 +1,6 @@
 import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt } from '../../document/read'
+import { asTold, sizeAt, sizeRef, traitAt } from '../../document/read'
 import { screwStack } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
@@ -61,7 +61,7 @@ function tips(build: Build): Question[] {
   ])
   const longest = longestScrew(have.screw.value, left, FACE_GUARD)
   const longer = Math.ceil(BITE - likelyOf(bite) + landing(bite, OTHER_SCREW))
-  const holds = heldBy(ofItsWood(build) ? woodNamed(traitIn(build, 'body', 'wood')) : undefined, sizeAt(build, THREAD), bite)
+  const holds = heldBy(ofItsWood(build) ? woodNamed(traitIn(build, 'body', 'wood')) : undefined, sizeAt(asTold(build), THREAD), bite)
   return [
     {
       id: 'through',

@@ -27,10 +27,10 @@ export function metalsJoint(build: Build): JudgedJoint {
     draw: () =>
       framed(
         'Metals on this build',
-        'hatched: the odd ones',
+        'outlined: the odd ones',
         [
           ...metals.flatMap((m, i): Mark[] => [
-            { mark: 'area', role: m.metal === most ? 'metal' : 'remove', points: rectangle(0, i * 9, 12, i * 9 + 6) },
+            { mark: 'area', role: m.metal === most ? 'metal' : 'open', points: rectangle(0, i * 9, 12, i * 9 + 6) },
             { mark: 'label', at: pt(15, i * 9 + 5), text: `${slotSpec(m.slot).label}: ${m.metal}`, anchor: 'start' },
           ]),
           { mark: 'line', role: 'guide', points: [pt(90, 0), pt(91, 0)] },

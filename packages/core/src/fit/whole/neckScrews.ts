@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef } from '../../document/read'
+import { asTold, sizeAt, sizeRef } from '../../document/read'
 import { screwStack } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
@@ -64,7 +64,7 @@ function screwReach(build: Build): Question[] {
     [1, have.body],
     [-1, have.pocket],
   ])
-  const holds = heldBy(woodNamed(traitIn(build, 'neck', 'wood')), sizeAt(build, THREAD), bite)
+  const holds = heldBy(woodNamed(traitIn(build, 'neck', 'wood')), sizeAt(asTold(build), THREAD), bite)
   const shorter = longestScrew(have.screw.value, tip, TIP_CLEAR)
   const longer = Math.ceil(BITE - likelyOf(bite) + landing(bite, OTHER_SCREW))
   const fits = likelyOf(bite) - (have.screw.value - shorter)

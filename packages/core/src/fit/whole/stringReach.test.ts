@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { boxAround } from '../../geometry/box'
 import { anyBuild } from '../../testing/anyBuild'
 import { aBass } from '../../testing/aBass'
 import { aPart, jointIn } from '../../testing/bench'
@@ -50,6 +51,32 @@ describe('how far a string runs', () => {
     const runs = stringRuns(changed(fullBuild(), {}, { 'neck/row': 'treble' }))
     expect(runs[0]!.toPost).toBeLessThan(40)
     expect(runs[5]!.toPost).toBeGreaterThan(150)
+  })
+})
+
+describe('a string as it is drawn', () => {
+  const reach = (length: number) => jointIn(changed(fullBuild(), { 'strings/length': length }), 'string-reach').draw()
+  it.each([
+    // 711.9 to the nut, 156.9 to the post, 10 through it: 940 leaves 61.2 past it, 860 ends 18.8 before it is through.
+    ['past its post', 940, 166.9 + 61.2, '61'],
+    ['short of it', 860, 166.9 - 18.8, '19'],
+  ] as const)('%s', (_, length, end, text) => {
+    const { title, marks, numbers } = reach(length)
+    expect(title).toBe('String 1 laid past its post')
+    const string = marks.find((m) => m.mark === 'line')!
+    expect(string.mark === 'line' && string.points[1]!.x).toBeCloseTo(end, 0)
+    const [wood, nut] = marks.flatMap((m) => (m.mark === 'area' ? [boxAround(m.points)] : []))
+    // From 30 before the nut to 20 past where it comes through the post; the nut's face at the middle of the count.
+    expect([wood!.x, Math.round(wood!.x + wood!.width), wood!.height]).toEqual([-30, 187, 52])
+    expect([nut!.x, nut!.width]).toEqual([-4, 4])
+    const post = marks.find((m) => m.mark === 'circle')!
+    expect(post.mark === 'circle' && [Math.round(post.at.x * 10) / 10, Math.round(post.r * 200) / 100]).toEqual([156.9, 6.93])
+    expect(marks.find((m) => m.mark === 'dimension')).toMatchObject({ text })
+    expect(numbers[0]).toEqual({ label: 'Ball to post', value: '869 mm' })
+  })
+  it('that nobody has measured is not drawn', () => {
+    const bass = changed(aBass(), { 'strings/length': undefined, 'strings/winding': undefined })
+    expect(jointIn(bass, 'string-reach').draw().note).toBe('sizes missing')
   })
 })
 
