@@ -3,7 +3,10 @@ import type { Build } from '../document/build'
 import { specAt, type SizeRef } from '../document/read'
 import type { JudgedJoint } from '../judge/joint'
 import type { Size } from '../quantity/size'
+import { KINDS } from '../parts/kinds/index'
+import { slotSpec } from '../parts/slots'
 import { aBass } from '../testing/aBass'
+import { everyTrait, untold } from '../testing/anyBuild'
 import { jointIn } from '../testing/bench'
 import { fullBuild } from '../testing/fullBuild'
 import { onAPlate } from '../testing/onAPlate'
@@ -18,7 +21,7 @@ const read = (build: Build, { slot, size }: SizeRef, value: number): Build => {
 }
 
 const said = (joint: JudgedJoint | undefined) =>
-  JSON.stringify(joint?.checks.map((c) => [c.id, c.clearance, c.raw.verdict, c.says, c.cures.map((cure) => cure.job)]))
+  JSON.stringify(joint?.checks.map((c) => [c.id, c.clearance, c.raw.verdict, c.coated, c.says, c.cures.map((cure) => cure.job)]))
 
 /** Does anything the joint says hang on this size, be it a little more or less, or as far out as such sizes go? */
 function moves(build: Build, id: string, ref: SizeRef): boolean {
@@ -53,5 +56,27 @@ describe('a joint asks for nothing that moves nothing', () => {
         }
     expect(used.size).toBeGreaterThan(250)
     expect([...idle].filter((key) => !used.has(key) && !WEIGHED.some((pattern) => pattern.test(key)))).toEqual([])
+  })
+  it('each trait it asks for does, on one build or another', { timeout: 300_000 }, () => {
+    const idle = new Set<string>()
+    const used = new Set<string>()
+    for (const build of [fullBuild(), aBass(), aTwelve(), onAPlate()])
+      for (const [slot, trait] of everyTrait(build)) {
+        const as = (option: string) => {
+          const part = build.parts[slot]!
+          return { ...build, parts: { ...build.parts, [slot]: { ...part, traits: { ...part.traits, [trait]: option } } } }
+        }
+        for (const joint of judgeJoints(untold(build, 'traits', slot, trait))) {
+          const key = `${joint.id} ${slot}/${trait}`
+          if (used.has(key) || !joint.untold.some((t) => t.slot === slot && t.trait === trait)) continue
+          const kind = JOINT_KINDS.find((k) => k.id === joint.id)!
+          const options = KINDS[slotSpec(slot).kind].traits[trait]!.options.map(([option]) => as(option))
+          const answers = new Set(options.map((b) => said(existsIn(kind, b) ? kind.find(b) : undefined)))
+          if (answers.size > 1) used.add(key)
+          else idle.add(key)
+        }
+      }
+    expect(used.size).toBeGreaterThan(40)
+    expect([...idle].filter((key) => !used.has(key))).toEqual([])
   })
 })

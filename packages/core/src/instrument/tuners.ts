@@ -29,9 +29,11 @@ export function postsInRows(count: number, { first, pitch, offset, slant }: Post
 
 /**
  * Posts of this instrument, the lowest string's first; usual sizes for what nobody has read.
- * @param across where their place beside the centre line is read: who needs only how far they stand from the nut asks nobody for it
+ * Who needs only how far they stand from the nut asks nobody for the rest, and takes it from the build as told.
+ * @param across where their place beside the centre line is read
+ * @param side where the side is read on which a single row stands: which string has which post
  */
-export function tunerPosts(build: Build, across = build): Point[] {
+export function tunerPosts(build: Build, across = build, side = build): Point[] {
   const value = (size: string, otherwise: number, from = build) => sizeAt(from, { slot: 'neck', size })?.value ?? otherwise
   const two = traitAt(build, 'neck', 'head') === 'two-rows'
   return postsInRows(
@@ -43,7 +45,7 @@ export function tunerPosts(build: Build, across = build): Point[] {
       // Two rows run along the head, and nobody need read how they swing.
       slant: two ? 0 : value('tuner.slant', 0),
     },
-    two ? 'two-rows' : traitAt(build, 'neck', 'row') === 'treble' ? 'treble' : 'bass',
+    two ? 'two-rows' : traitAt(side, 'neck', 'row') === 'treble' ? 'treble' : 'bass',
   )
 }
 

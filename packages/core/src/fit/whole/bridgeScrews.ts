@@ -6,7 +6,7 @@ import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
-import { drawnAt, gapOf, landing, sizesIn, traitIn } from '../../judge/known'
+import { drawnAt, gapOf, landing, sizesIn } from '../../judge/known'
 import { woodNamed } from '../../parts/woods'
 import { FACE_GUARD } from '../../physics/pilot'
 import { likelyOf, linear } from '../../quantity/distribution'
@@ -61,7 +61,11 @@ function tips(build: Build): Question[] {
   ])
   const longest = longestScrew(have.screw.value, left, FACE_GUARD)
   const longer = Math.ceil(BITE - likelyOf(bite) + landing(bite, OTHER_SCREW))
-  const holds = heldBy(ofItsWood(build) ? woodNamed(traitIn(build, 'body', 'wood')) : undefined, sizeAt(asTold(build), THREAD), bite)
+  const holds = heldBy(
+    ofItsWood(build) ? woodNamed(traitAt(asTold(build), 'body', 'wood')) : undefined,
+    sizeAt(asTold(build), THREAD),
+    bite,
+  )
   return [
     {
       id: 'through',

@@ -1,11 +1,11 @@
 import type { Build } from '../../document/build'
-import { asTold, sizeAt, sizeRef } from '../../document/read'
+import { asTold, sizeAt, sizeRef, traitAt } from '../../document/read'
 import { screwStack } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
-import { drawnAt, gapOf, landing, sizeIn, sizesIn, traitIn } from '../../judge/known'
+import { drawnAt, gapOf, landing, sizeIn, sizesIn } from '../../judge/known'
 import { woodNamed } from '../../parts/woods'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
@@ -64,7 +64,7 @@ function screwReach(build: Build): Question[] {
     [1, have.body],
     [-1, have.pocket],
   ])
-  const holds = heldBy(woodNamed(traitIn(build, 'neck', 'wood')), sizeAt(asTold(build), THREAD), bite)
+  const holds = heldBy(woodNamed(traitAt(asTold(build), 'neck', 'wood')), sizeAt(asTold(build), THREAD), bite)
   const shorter = longestScrew(have.screw.value, tip, TIP_CLEAR)
   const longer = Math.ceil(BITE - likelyOf(bite) + landing(bite, OTHER_SCREW))
   const fits = likelyOf(bite) - (have.screw.value - shorter)
