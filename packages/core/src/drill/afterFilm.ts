@@ -11,19 +11,23 @@ const ZONE: Partial<Record<Side, FinishZone>> = {
   'head back': 'neck-back',
 }
 
+/** Where nothing fits closely the film does no harm: inside a cavity, in a passage for wires, in a route with room all round. */
+const ROOMY = /^(claw-screws|ground-wire|jack-passage|battery-room|route-(?!pocket)|pickup-)/
+
 /** A hole made before the film gets it too: its last line says how it is freed again, and what the film takes. */
 export function withFilm(build: Build, card: DrawnCard): DrawnCard {
   const zone = ZONE[card.side]
-  if (!zone || !card.steps.length || card.work === 'keep' || card.id === 'string-tree') return card
+  if (!zone || !card.steps.length || card.work === 'keep' || card.id === 'string-tree' || ROOMY.test(card.id)) return card
   if (card.id === 'route-pocket' && build.finish.maskPocket) return card
   const film = plannedFilm(build, zone)
   if (!film) return card
   const both = ((2 * film) / 1000).toFixed(2)
-  return {
-    ...card,
-    steps: [
-      ...card.steps,
-      `after the last coat: chamfer by hand, then the same bit turned by hand, never a motor: the film takes ${both} mm off its width`,
-    ],
-  }
+  return { ...card, steps: [...card.steps, `after the last coat: ${freed(card)}: the film takes ${both} mm off its width`] }
+}
+
+/** By hand, and by what cuts the film there and no wood: walls are scraped, a slot is filed, a round hole has its own bit. */
+function freed({ id, with: tool }: DrawnCard): string {
+  if (id === 'route-pocket') return 'its walls scraped free by hand, blade upright, never by router'
+  if (tool.includes('flat file')) return 'chamfer by hand, then the flat file, drawn outwards'
+  return 'chamfer by hand, then the same bit turned by hand, never a motor'
 }

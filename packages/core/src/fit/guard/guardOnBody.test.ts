@@ -113,6 +113,17 @@ describe('guard on body', () => {
     expect(j.cures.map((c) => c.id)).not.toContain('open-route-neck')
     expect(j.cures.at(-1)!.how).toMatch(/would break into the pocket/)
   })
+  it('a pickup held by the wood goes where its screws go: by new ones, or not at all where they have their holes', () => {
+    const tail = (traits: Record<string, string>) => {
+      const build = changed(fullBuild(), { 'guard/opening.neck.centre': 34.4 }, traits)
+      return jointIn(build, 'guard-openings').cures.find((c) => c.id === 'open-route-neck')
+    }
+    expect(tail({})!.how).toMatch(/The pickup then sits where the guard holds it\.$/)
+    const inWood = { 'pickup-neck/mount': 'body' }
+    expect(tail({ ...inWood, 'body/bored.pickups': 'none' })!.how).toMatch(/screws then go where it stands in the guard’s opening\.$/)
+    expect(tail({ ...inWood, 'body/bored.pickups': 'drilled' })).toBeUndefined()
+    expect(tail({ 'body/bored.pickups': 'drilled' })).toBeDefined()
+  })
   it('the table: how each opening lies, what goes and what gap then shows', () => {
     const [table] = jointIn(changed(fullBuild(), { 'guard/opening.neck.centre': 35 }), 'guard-openings').tables
     expect(table!.rows.map((r) => r[0])).toEqual(['neck', 'middle', 'bridge'])

@@ -1,5 +1,5 @@
 import type { Build, JobEffect, PlannedJob } from '../../document/build'
-import { sizeRef, valueAt } from '../../document/read'
+import { asTold, sizeRef, traitAt, valueAt } from '../../document/read'
 import type { Edge, EdgeFiling, GuardFit, PickupPlace } from '../../instrument/guardPlace'
 import type { Cure } from '../../judge/joint'
 import { drawnAt } from '../../judge/known'
@@ -53,11 +53,16 @@ function together(effects: readonly JobEffect[]): Omit<PlannedJob, 'text'> {
   return { ...first!, ...(also.length ? { also } : {}) }
 }
 
+/** Held by screws in the wood under it, be there a guard round it or not. */
+const isInWood = (build: Build, place: PickupPlace): boolean => traitAt(asTold(build), `pickup-${place}`, 'mount') === 'body'
+
 export function openingCures(build: Build, fit: GuardFit): Cure[] {
   if (fit.worst <= 0) return []
   const [first] = fit.file
   const gap = first ? gapAfter(build, first) : 0
   const wood = fit.file.filter((f) => isAlong(f.edge)).map((f) => ({ f, left: woodLeft(build, f) }))
+  // A pickup whose screws have their holes in the wood does not go where the guard would have it.
+  const free = wood.filter(({ f }) => !(isInWood(build, f.place) && traitAt(asTold(build), 'body', 'bored.pickups') === 'drilled'))
   const breaks = wood.find((w) => w.left !== undefined && w.left < 0)
   return [
     {
@@ -70,13 +75,14 @@ export function openingCures(build: Build, fit: GuardFit): Cure[] {
     },
     ...(breaks
       ? []
-      : wood.map(({ f, left }) => ({
+      : free.map(({ f, left }) => ({
           id: `open-route-${f.place}`,
           job: `Or leave the guard whole and open the body’s ${f.place} route by ${printMm(filed(f), 1)} mm on its ${otherEdge(f.edge)}, before any finish.`,
-          how:
-            left === undefined
-              ? 'The pickup then sits where the guard holds it.'
-              : `${printMm(left, 1)} mm of wood stays to the pocket. The pickup then sits where the guard holds it.`,
+          how: `${left === undefined ? '' : `${printMm(left, 1)} mm of wood stays to the pocket. `}${
+            isInWood(build, f.place)
+              ? 'The pickup’s own screws then go where it stands in the guard’s opening.'
+              : 'The pickup then sits where the guard holds it.'
+          }`,
           gives: 'body',
           tools: ['router', 'bearing bit'],
           plan: together(widened('body', (key) => `route.${f.place}.${key}`, otherEdge(f.edge), filed(f))),

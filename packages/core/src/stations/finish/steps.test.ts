@@ -12,6 +12,7 @@ import { planOf } from '../../testing/coatPlanOf'
 import { addDays, daysBetween } from '../../quantity/days'
 import { drillable } from '../../testing/drillable'
 import { changed, fullBuild } from '../../testing/fullBuild'
+import { undrilled } from '../../testing/undrilled'
 import { PRODUCT_IDS } from '../../finish/products'
 
 const made = (finish: Partial<Build['finish']>, surface = 'raw'): Build => {
@@ -127,6 +128,8 @@ describe('a slip of one coat', () => {
 
 describe('holes made before the film', () => {
   const ZONE = { front: 'front', back: 'back', rim: 'rim', 'head front': 'head-face', 'head back': 'neck-back' } as const
+  // Its pocket is masked; in the others nothing fits closely.
+  const INSIDE = ['route-pocket', 'ground-wire', 'jack-passage', 'claw-screws', 'pickup-bridge', 'pickup-middle', 'pickup-neck']
   it('every one that is to be made says how it is freed of it and what the film takes, by its own zone', () => {
     for (const layers of [CLEAR, [{ product: 'lacquer-clear', coats: 4 }]]) {
       const build = { ...drillable(made({})), finish: { ...drillable(made({})).finish, layers, zones: { back: { layers: [] } } } }
@@ -139,12 +142,29 @@ describe('holes made before the film', () => {
           c.steps.length > 0 &&
           c.work !== 'keep' &&
           c.id !== 'string-tree' &&
-          c.id !== 'route-pocket'
+          !INSIDE.includes(c.id)
         expect(says !== undefined, c.id).toBe(should)
         const um = layers.reduce((s, l) => s + l.coats * layersOf(build).find((x) => x.product === l.product)!.film, 0)
         if (says) expect(says, c.id).toMatch(new RegExp(`chamfer by hand, then the same bit.*${((2 * um) / 1000).toFixed(2)} mm`))
       }
     }
+  })
+  it('a pocket that is not masked is scraped, a slot filed; a route with room all round is left', () => {
+    const build = undrilled(drillable(made({})))
+    const open = { ...build, finish: { ...build.finish, layers: CLEAR, maskPocket: false } }
+    const freed = (b: Build, id: string) =>
+      holeCards(b)
+        .find((c) => c.id === id)
+        ?.steps.find((s) => s.startsWith('after the last coat'))
+    expect(freed(open, 'route-pocket')).toMatch(
+      /^after the last coat: its walls scraped free by hand, blade upright, never by router: the film takes/,
+    )
+    expect(freed({ ...open, finish: { ...open.finish, maskPocket: true } }, 'route-pocket')).toBeUndefined()
+    for (const id of ['route-neck', 'route-control', 'claw-screws']) {
+      expect(holeCards(open).find((c) => c.id === id)?.steps.length, id).toBeGreaterThan(0)
+      expect(freed(open, id), id).toBeUndefined()
+    }
+    expect(freed(open, 'stud-bores')).toMatch(/then the same bit turned by hand, never a motor/)
   })
   it('with no film there is nothing to free', () => {
     const build = { ...drillable(made({})), finish: { ...drillable(made({})).finish, system: 'none' as const } }
