@@ -19,7 +19,16 @@ const CLOSE = 0.05
 /** Lower than this over fret 12 nothing clears the frets, mm: a misreading. [ours] */
 const LOWEST = 0.6
 
-const offWords = (move: { bass: number; treble: number }) =>
+type Sides = Record<'bass' | 'treble', number>
+
+/** What speaks against a reading before any screw is turned: nothing plays so low, or the bridge goes no such way from stop to stop. */
+export function doubtOf(build: Build, read: Sides, move: Sides): 'too-low' | 'too-far' | undefined {
+  if (Math.min(read.bass, read.treble) < LOWEST) return 'too-low'
+  const travel = heightTravel(build)
+  return travel !== undefined && Math.max(Math.abs(move.bass), Math.abs(move.treble)) > travel ? 'too-far' : undefined
+}
+
+const offWords = (move: Sides) =>
   `Saddles have to go ${(['bass', 'treble'] as const).map((s) => `${printMm(Math.abs(move[s]))} mm ${move[s] < 0 ? 'down' : 'up'} at the ${s}`).join(', ')}.`
 
 /** Where nobody knows what a turn gives, a first one teaches it. */
@@ -55,15 +64,15 @@ export function actionMove(build: Build, targets: Targets, model: SetupModel): {
           : 'Action is where you want it: now play every fret from 15 up.',
       },
     }
-  if ([bass, treble].some((a) => a < LOWEST))
+  const move = saddleMoves(build, off)
+  const doubt = doubtOf(build, { bass, treble }, move)
+  if (doubt === 'too-low')
     return open(
       `Under ${printMm(LOWEST)} mm at fret 12 no string sounds clean: read again, from the crown to the string’s underside, before anything is turned.`,
     )
-  const move = saddleMoves(build, off)
-  const travel = heightTravel(build)
-  if (travel !== undefined && Math.max(Math.abs(move.bass), Math.abs(move.treble)) > travel)
+  if (doubt === 'too-far')
     return open(
-      `${offWords(move)} From stop to stop this bridge goes ${printMm(travel, 1)} mm: read again. Where it is so, the neck’s angle comes first: Dry fit, Neck angle and bridge height.`,
+      `${offWords(move)} From stop to stop this bridge goes ${printMm(heightTravel(build)!, 1)} mm: read again. Where it is so, the neck’s angle comes first: Dry fit, Neck angle and bridge height.`,
     )
   const mount = traitAt(build, 'bridge', 'mount')
   const screw = heightScrewOf(mount)

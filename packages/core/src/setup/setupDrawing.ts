@@ -3,7 +3,7 @@ import type { Drawing, Mark } from '../drawing/drawing'
 import { pt } from '../geometry/point'
 import { wantedOf } from '../instrument/targets'
 import { actionAt, saddleFor } from '../physics/nutAction'
-import { saddleMoves } from './actionMove'
+import { doubtOf, saddleMoves } from './actionMove'
 import { printMm } from '../quantity/length'
 import { levelled } from './levelled'
 import { setupModel } from './model'
@@ -52,9 +52,12 @@ export function setupDrawing(build: Build): Drawing {
     { mark: 'label', at: pt(4, up(nut.y) - 8), text: 'nut', anchor: 'start' },
   )
   const off = wanted.y - saddle.y
-  if (model.actionHolds && Math.abs(off) > STAYS) {
+  const read = { bass: over, treble: model.strings[0]!.action }
+  const move = saddleMoves(build, { bass: targets.actionBass - over, treble: targets.actionTreble - read.treble })
+  // What no screw should be turned for is not drawn as a way to go.
+  const doubted = model.actionRead && doubtOf(build, read, move) !== undefined
+  if (model.actionHolds && !doubted && Math.abs(off) > STAYS) {
     const x = saddle.x + 9
-    const change = { bass: targets.actionBass - over, treble: 0 }
     const tip = up(wanted.y)
     const back = off > 0 ? 7 : -7
     marks.push(
@@ -63,7 +66,7 @@ export function setupDrawing(build: Build): Drawing {
       {
         mark: 'label',
         at: pt(x + 6, up(Math.max(saddle.y, wanted.y)) - 8),
-        text: `saddle ${printMm(Math.abs(saddleMoves(build, change).bass))} ${off > 0 ? 'up' : 'down'}`,
+        text: `saddle ${printMm(Math.abs(move.bass))} ${off > 0 ? 'up' : 'down'}`,
         anchor: 'end',
         role: 'remove',
       },
@@ -79,9 +82,14 @@ export function setupDrawing(build: Build): Drawing {
       { label: 'Action at fret 12, bass', value: asRead(over, model.actionRead, model.actionHolds) },
       { label: 'Wanted', value: `${printMm(targets.actionBass)} mm` },
       { label: 'Relief', value: asRead(model.relief, model.reliefRead, model.reliefHolds) },
-      { label: 'Saddle', value: model.actionHolds ? `${printMm(Math.abs(off))} mm ${off > 0 ? 'up' : 'down'}` : 'not known' },
+      { label: 'Saddle', value: saddleSays(off, model.actionHolds, doubted) },
     ],
   }
+}
+
+function saddleSays(off: number, holds: boolean, doubted: boolean): string {
+  if (doubted) return 'read again first'
+  return holds ? `${printMm(Math.abs(off))} mm ${off > 0 ? 'up' : 'down'}` : 'not known'
 }
 
 const asRead = (mm: number, read: boolean, holds: boolean): string =>

@@ -5,11 +5,14 @@ import { changed, fullBuild } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
 import { measuredBuild } from '../testing/setup'
 import { pitchSays } from './pitchSays'
+import { setupDrawing } from './setupDrawing'
 import { setupResult } from './setupResult'
 
 /** Wound from 8.5 to 17 mm, and its saddles from 3 mm behind the studs to 18: 8.5 mm up, 15 mm along. */
 const bare = (): Build => ({ ...fullBuild(), setup: { school: 'ordinary', readings: {} } })
 const action = (b: Build) => setupResult(b).moves.find((m) => m.id === 'action')!
+
+const wayDrawn = (b: Build) => setupDrawing(b).marks.some((m) => m.mark === 'line' && m.role === 'remove')
 
 describe('no screw goes further than its stops', () => {
   it('action read 5.5 mm over at fret 12: 11 mm of saddle, and the bridge has 8.5', () => {
@@ -18,9 +21,14 @@ describe('no screw goes further than its stops', () => {
     expect(action(b).says).toMatch(
       /^Saddles have to go 1[12]\.\d+ mm down .*\. From stop to stop this bridge goes 8\.5 mm: read again\. Where it is so, the neck’s angle comes first: Dry fit, Neck angle and bridge height\.$/,
     )
+    expect(wayDrawn(b)).toBe(false)
+    expect(setupDrawing(b).numbers).toContainEqual({ label: 'Saddle', value: 'read again first' })
     // Of a bridge nobody has said the stops of, nothing is held against it.
     const unsaid = changed(b, { 'bridge/height.min': undefined, 'bridge/height.max': undefined })
     expect(action(unsaid).turns).toHaveLength(2)
+    expect(wayDrawn(unsaid)).toBe(true)
+    // Lower than any string plays it is a misreading, whatever the screws could do.
+    expect(wayDrawn(measuredBuild(bare(), { relief: 0.2, bass: 0.3, treble: 1.5 }))).toBe(false)
   })
   it('55 cents sharp: 20.6 mm back, and a saddle goes 15', () => {
     const b = measuredBuild(bare(), { cents: { 1: 55, 2: 6 } })
@@ -54,6 +62,8 @@ describe('no screw goes further than its stops', () => {
           const far = moves.length ? Math.max(...moves.map(Number)) : Math.max(...(turns ?? []).map((t) => Math.abs(t.turns) * 0.5 - 0.04))
           if (turns) expect(far).toBeLessThanOrEqual(up + 0.01)
           else if (moves.length) expect(far).toBeGreaterThanOrEqual(up - 0.01)
+          // Words and picture alike: who is told to read again is shown no way to go.
+          if (says.includes('read again')) expect(wayDrawn(b)).toBe(false)
           const third = setupResult(b).intonation.find((i) => i.number === 3)!
           if (third.turns !== undefined) expect(Math.abs(third.back!)).toBeLessThanOrEqual(along)
           told += turns ? 1 : 0
