@@ -57,5 +57,9 @@ describe('controls in a body that is hollow under them', () => {
     // Two to the jack and one of each of three pickups.
     expect(checkIn(narrow('back'), 'wire-passage', 'bundle').says).toMatch(/^5 wires/)
     expect(checkIn(narrow('sound-hole'), 'wire-passage', 'pickup-leads').says).toMatch(/^3 wires/)
+    const how = (access: string, check: string) =>
+      checkIn(changed(narrow(access), { 'body/passage.diameter': 2 }), 'wire-passage', check).cures[0]!.how
+    expect(how('back', 'bundle')).toMatch(/^A long bit from the jack’s or a pickup’s side;/)
+    expect(how('sound-hole', 'pickup-leads')).toMatch(/^A long bit from a pickup’s route into the hollow;/)
   })
 })

@@ -86,7 +86,9 @@ function bundleInPassage(build: Build): Question | undefined {
             {
               id: 'widen-passage',
               job: `Drill the passage out to ${printMm(bundle(wires, have.wire.value) + 1, 1)} mm.`,
-              how: 'A long bit from the jack’s or a pickup’s side; tape flag; before any finish. Or thinner wire.',
+              how: inHollow(build)
+                ? 'A long bit from a pickup’s route into the hollow; tape flag; before any finish.'
+                : 'A long bit from the jack’s or a pickup’s side; tape flag; before any finish. Or thinner wire.',
               gives: 'body',
               tools: ['long bit'],
               plan: {
