@@ -52,11 +52,11 @@ class Hand {
     }
     const hint = /[\d.]+$/.exec((await field.getAttribute('placeholder')) ?? '')?.[0]
     const caption = (await this.board.locator('figcaption').textContent()) ?? ''
-    const [, low, high] = /(-?[\d.]+)\D* to (-?[\d.]+)\D* are found/.exec(caption) ?? []
+    const [, low, high] = /(−?[\d.]+)[^\d−]* to (−?[\d.]+)\D* are found/.exec(caption) ?? []
     // What is counted by eye is no reading.
     const counted = /\d to \d+ are found/.test(caption)
     // A bore is a little wider than what goes in, as bores are.
-    const middle = (Number(low) + Number(high)) / 2
+    const middle = [low, high].reduce((sum, at) => sum + Number(at?.replace('−', '-')) / 2, 0)
     const usual = hint ?? String(counted ? Math.round(middle) : middle)
     await field.fill(/bore/.test(before!) ? String(Number(usual) + 0.1) : usual)
     await field.press('Enter')

@@ -143,7 +143,8 @@ function found(build: Build, ref: SizeRef): string {
   const { low, high } = bandOf(spec)
   if (soFar(build, ref) !== '?') return ''
   const from = spec.unit === 'mm' ? printMm(low) : printValue(low, spec.unit)
-  return ` · ${from} to ${printValue(high, spec.unit)} are found`
+  const band = `${from} to ${printValue(high, spec.unit)}`
+  return ` · ${band.replace(/(?<![\d.])-/g, '−')} are found`
 }
 
 /**

@@ -121,6 +121,7 @@ describe('where each size is taken', () => {
     ['tuners', 'count', '3 to 14 are found'],
     ['body', 'mass', '1100 g to 3600 g are found'],
     ['neck', 'head.angle', '0° to 18° are found'],
+    ['body', 'axisAtBridge', '−5 to 5 mm are found'],
     ['body', 'pocket.depth', /\d to \d+(?:\.\d+)? mm are found/],
   ] as const)('what such parts are found with stands in its own unit: %s, %s', (slot, size, says) =>
     expect(sizeDrawing(untold(fullBuild(), 'sizes', slot, size), { slot, size }).note).toMatch(says),
