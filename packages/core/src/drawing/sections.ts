@@ -1,4 +1,4 @@
-import { rectangle } from '../geometry/box'
+import { boxAround, rectangle } from '../geometry/box'
 import { pt, type Point } from '../geometry/point'
 import { printMm } from '../quantity/length'
 import { boundsOf } from './bounds'
@@ -8,9 +8,13 @@ import type { Drawing, Mark, Role } from './drawing'
 
 type Numbers = Drawing['numbers']
 
-/** Everything round the marks, with a margin. */
-export function framed(title: string, note: string, marks: Mark[], numbers: Numbers, margin = 0.1): Drawing {
-  const box = boundsOf(marks)
+/**
+ * Everything round the marks, with a margin.
+ * @param texts how far words reach, whose width no mark tells
+ */
+export function framed(title: string, note: string, marks: Mark[], numbers: Numbers, margin = 0.1, texts: readonly Point[] = []): Drawing {
+  const { x, y, width, height } = boundsOf(marks)
+  const box = boxAround([pt(x, y), pt(x + width, y + height), ...texts])
   const grow = margin * Math.max(box.width, box.height) + 0.5
   return {
     title,
@@ -195,11 +199,14 @@ function rounded({ length, width, radius }: Framed): Point[] {
   return [...corner(x, y, 0), ...corner(-x, y, 90), ...corner(-x, -y, 180), ...corner(x, -y, 270)]
 }
 
-/** Places along a line, compared: what is there against what is wanted, with labels; for rows of strings and poles. */
+/**
+ * Places along a line, compared: what is there against what is wanted, with labels; for rows of strings and poles.
+ * @param rows a bar runs from the first of its places to the last, and nobody measures between which
+ */
 export function rowsOver(
   title: string,
   note: string,
-  rows: readonly { label: string; at: readonly number[]; role: Role; r: number }[],
+  rows: readonly { label: string; at: readonly number[]; role: Role; r: number; bar?: true }[],
 ): Drawing {
   const marks: Mark[] = []
   rows.forEach((row, i) => {
@@ -209,14 +216,19 @@ export function rowsOver(
       { mark: 'line', role: 'guide', points: [pt(-span, y), pt(span, y)] },
       { mark: 'label', at: pt(-span - 1, y + 1), text: row.label, anchor: 'end' },
     )
-    for (const x of row.at) marks.push({ mark: 'circle', role: row.role, at: pt(x, y), r: row.r })
+    if (row.bar)
+      marks.push({ mark: 'area', role: row.role, points: rectangle(Math.min(...row.at), y - row.r, Math.max(...row.at), y + row.r) })
+    else for (const x of row.at) marks.push({ mark: 'circle', role: row.role, at: pt(x, y), r: row.r })
   })
   const widest = Math.max(...rows.flatMap((r) => r.at.map(Math.abs)))
-  marks.push({ mark: 'line', role: 'guide', points: [pt(-widest - 26, -5), pt(-widest - 25, -5)] })
   return framed(
     title,
     note,
     marks,
-    rows.map((r) => ({ label: r.label, value: `${printMm(Math.max(...r.at) - Math.min(...r.at), 1)} mm first to last` })),
+    rows
+      .filter((r) => !r.bar)
+      .map((r) => ({ label: r.label, value: `${printMm(Math.max(...r.at) - Math.min(...r.at), 1)} mm first to last` })),
+    0.1,
+    [pt(-widest - 26, -5)],
   )
 }

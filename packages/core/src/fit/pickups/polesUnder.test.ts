@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import { boxAround } from '../../geometry/box'
+import { untold } from '../../testing/anyBuild'
 import { jointIn } from '../../testing/bench'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { checkIn, judgeRows } from '../../testing/rows'
@@ -45,6 +47,16 @@ describe('poles under strings', () => {
     expect(
       jointIn(changed(fullBuild(), { 'pickup-bridge/poles.spread': 42 }, { 'pickup-bridge/poles': 'blade' }), 'poles-bridge').verdict,
     ).toBe('snug'))
+  it('a blade asks for no string’s place, and is drawn from end to end of its cover', () => {
+    const blade = changed(fullBuild(), {}, { 'pickup-bridge/poles': 'blade' })
+    const joint = jointIn(blade, 'poles-bridge')
+    expect(joint.reads).toEqual([])
+    const bar = joint.draw().marks.find((m) => m.mark === 'area' && m.role === 'metal')
+    expect(bar?.mark === 'area' && boxAround(bar.points)).toMatchObject({ x: -34.7, width: 69.4 })
+    expect(joint.draw().numbers.map((n) => n.label)).toEqual(['strings'])
+    const nothingRead = untold(untold(blade, 'sizes', 'nut', 'spread'), 'sizes', 'pickup-bridge', 'poles.spread')
+    expect(jointIn(nothingRead, 'poles-bridge').verdict).toBe('snug')
+  })
   it('a slanted row is narrower across: spread times the cosine [physics]', () => {
     const off = (slant: number) => checkIn(changed(fullBuild(), { 'pickup-bridge/slant': slant }), 'poles-bridge', 'poles').shown![0]!.mean
     expect(off(20) - off(0)).toBeCloseTo((51 * (1 - Math.cos((20 * Math.PI) / 180))) / 2, 9)

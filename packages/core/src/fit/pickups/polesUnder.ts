@@ -1,4 +1,5 @@
 import type { Build } from '../../document/build'
+import type { Drawing } from '../../drawing/drawing'
 import { sizeRef, traitAt } from '../../document/read'
 import { rowsOver } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
@@ -24,6 +25,21 @@ const refsOf = (place: PickupPlace) => ({
 })
 const slantOf = (build: Build, place: PickupPlace) => (drawnAt(build, sizeRef(`pickup-${place}`, 'slant')) * Math.PI) / 180
 
+const TITLE = 'Strings over poles'
+const rowOf = (build: Build, spread: number) => Array.from({ length: build.strings }, (_, i) => spread * (i / (build.strings - 1) - 0.5))
+
+/** A blade from end to end of its cover, whose own length nobody measures, and the strings as they are known or usual. */
+function bladeDrawing(build: Build, place: PickupPlace): Drawing {
+  const { centre, nut, bridge } = refsOf(place)
+  const { mouth, scale } = datums(build)
+  const spread = spreadAt(mouth + drawnAt(build, centre), scale, drawnAt(build, nut), drawnAt(build, bridge))
+  const half = drawnAt(build, sizeRef(`pickup-${place}`, 'width')) / 2
+  return rowsOver('Strings over a blade, seen from the bridge', 'true proportion', [
+    { label: 'strings', at: rowOf(build, spread), role: 'string', r: 0.8 },
+    { label: 'blade', at: [-half, half], role: 'metal', r: 1.2, bar: true },
+  ])
+}
+
 /** Do the poles lie under their strings at the pickup's place? */
 export function polesUnderJoint(build: Build, place: PickupPlace): JudgedJoint {
   const slot = `pickup-${place}` as const
@@ -35,23 +51,21 @@ export function polesUnderJoint(build: Build, place: PickupPlace): JudgedJoint {
     title: `Poles under strings, ${place} pickup`,
     slots: [slot, 'nut', 'bridge', 'body'],
     at: pt(d.mouth + drawnAt(build, refs.centre), 20),
-    draw: drawnOnceKnown(build, 'Strings over poles', refs, (have) => {
-      const row = (spread: number) => Array.from({ length: build.strings }, (_, i) => spread * (i / (build.strings - 1) - 0.5))
-      return rowsOver('Strings over poles, seen from the bridge', 'true proportion', [
-        {
-          label: 'strings',
-          at: row(spreadAt(d.mouth + have.centre.value, d.scale, have.nut.value, have.bridge.value)),
-          role: 'string',
-          r: 0.8,
-        },
-        {
-          label: traitAt(build, slot, 'poles') === 'blade' ? 'blade' : 'poles',
-          at: row(have.poles.value * Math.cos(slantOf(build, place))),
-          role: 'metal',
-          r: 2.4,
-        },
-      ])
-    }),
+    draw:
+      traitAt(build, slot, 'poles') === 'blade'
+        ? () => bladeDrawing(build, place)
+        : drawnOnceKnown(build, TITLE, refs, (have) => {
+            const row = (spread: number) => rowOf(build, spread)
+            return rowsOver(`${TITLE}, seen from the bridge`, 'true proportion', [
+              {
+                label: 'strings',
+                at: row(spreadAt(d.mouth + have.centre.value, d.scale, have.nut.value, have.bridge.value)),
+                role: 'string',
+                r: 0.8,
+              },
+              { label: 'poles', at: row(have.poles.value * Math.cos(slantOf(build, place))), role: 'metal', r: 2.4 },
+            ])
+          }),
     asks: [(b) => polesQuestion(b, place), (b) => bassSide(b, place)],
   })
 }
@@ -68,7 +82,16 @@ function stringsAside(build: Build, x: number): number {
 }
 
 function polesQuestion(build: Build, place: PickupPlace): Question {
-  const blade = traitIn(build, `pickup-${place}`, 'poles') === 'blade'
+  if (traitIn(build, `pickup-${place}`, 'poles') === 'blade')
+    return {
+      id: 'poles',
+      label: 'Spare before a pole is heard to miss',
+      clearance: certain(1),
+      unit: 'none',
+      bands: [{ upTo: Infinity, is: 'snug' }],
+      says: () => 'A blade runs under all strings wherever they lie.',
+      cures: () => [],
+    }
   const have = sizesIn(build, refsOf(place))
   const { mouth, scale } = datums(build)
   const slant = slantOf(build, place)
@@ -86,17 +109,13 @@ function polesQuestion(build: Build, place: PickupPlace): Question {
     label: 'Spare before a pole is heard to miss',
     clearance: spare,
     shown: signed,
-    bands: blade
-      ? [{ upTo: Infinity, is: 'snug' }]
-      : [
-          { upTo: -2, is: 'wont-go' },
-          { upTo: 0, is: 'tight' },
-          { upTo: Infinity, is: 'snug' },
-        ],
+    bands: [
+      { upTo: -2, is: 'wont-go' },
+      { upTo: 0, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
     says: () =>
-      blade
-        ? 'A blade runs under all strings wherever they lie.'
-        : `${turned > 0 ? `Slanted by ${turned}°, bass end towards the ${slant > 0 ? 'neck' : 'bridge'}, the` : 'The'} outer strings pass ${printMm(Math.abs(value), 1)} mm ${value > 0 ? 'outside' : 'inside'} the outer poles${Math.abs(aside) >= 0.1 ? `, and ${printMm(Math.abs(aside), 1)} mm to the ${aside > 0 ? 'bass' : 'treble'} side of them` : ''}.`,
+      `${turned > 0 ? `Slanted by ${turned}°, bass end towards the ${slant > 0 ? 'neck' : 'bridge'}, the` : 'The'} outer strings pass ${printMm(Math.abs(value), 1)} mm ${value > 0 ? 'outside' : 'inside'} the outer poles${Math.abs(aside) >= 0.1 ? `, and ${printMm(Math.abs(aside), 1)} mm to the ${aside > 0 ? 'bass' : 'treble'} side of them` : ''}.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []

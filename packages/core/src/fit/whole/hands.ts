@@ -104,11 +104,12 @@ function handsDrawing(build: Build, handed: readonly Slot[], wrong: readonly Slo
     { mark: 'area', role: wrong.includes(s) ? 'remove' : 'good', points: rectangle(0, i * 9, 7, i * 9 + 6) },
     { mark: 'label', at: pt(10, i * 9 + 5), text: `${slotSpec(s).label}: ${traitAt(build, s, 'hand') ?? 'not said'}`, anchor: 'start' },
   ])
-  marks.push({ mark: 'line', role: 'guide', points: [pt(90, 0), pt(91, 0)] })
   return framed(
     `For a ${build.handedness}-handed build`,
     'hatched: of the other hand',
     marks,
     handed.map((s) => ({ label: slotSpec(s).label, value: traitAt(build, s, 'hand') ?? 'not said' })),
+    0.1,
+    [pt(90, 0)],
   )
 }

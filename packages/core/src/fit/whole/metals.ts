@@ -28,14 +28,13 @@ export function metalsJoint(build: Build): JudgedJoint {
       framed(
         'Metals on this build',
         'outlined: the odd ones',
-        [
-          ...metals.flatMap((m, i): Mark[] => [
-            { mark: 'area', role: m.metal === most ? 'metal' : 'open', points: rectangle(0, i * 9, 12, i * 9 + 6) },
-            { mark: 'label', at: pt(15, i * 9 + 5), text: `${slotSpec(m.slot).label}: ${m.metal}`, anchor: 'start' },
-          ]),
-          { mark: 'line', role: 'guide', points: [pt(90, 0), pt(91, 0)] },
-        ],
+        metals.flatMap((m, i): Mark[] => [
+          { mark: 'area', role: m.metal === most ? 'metal' : 'open', points: rectangle(0, i * 9, 12, i * 9 + 6) },
+          { mark: 'label', at: pt(15, i * 9 + 5), text: `${slotSpec(m.slot).label}: ${m.metal}`, anchor: 'start' },
+        ]),
         metals.map((m) => ({ label: slotSpec(m.slot).label, value: m.metal })),
+        0.1,
+        [pt(90, 0)],
       ),
     asks: [
       () =>
