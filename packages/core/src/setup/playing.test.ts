@@ -2,7 +2,9 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Build, SetupReading } from '../document/build'
 import { setupReadingId } from '../document/setupReadings'
+import { aBass } from '../testing/aBass'
 import { changed, fullBuild, without } from '../testing/fullBuild'
+import { measuredBuild } from '../testing/setup'
 import { PLAYING_SYMPTOMS } from './playingSymptoms'
 import { openTrouble, playingDiagnosis, playingSymptomsOf } from './playingTroubles'
 import { returnSays, returnTest } from './returnTest'
@@ -121,5 +123,17 @@ describe('return to pitch', () => {
     expect(every(0.5)).toMatch(/6 of 6 strings read, and they come back/)
     expect(returnSays(returnTest(bare()))).toBeUndefined()
     expect(returnSays(returnTest(read(bare(), { what: 'dive', string: 3, value: 8 })))).toBe('String 3 hangs: see below where.')
+  })
+  it('too much relief is a tenth over what this instrument wants, in the question and in the evidence', () => {
+    const asks = (b: Build) => playingDiagnosis(b, symptom('stiff-low')).symptom.checks.find((c) => c.id === 'gap-8')!.asks
+    const because = (b: Build) => playingDiagnosis(b, symptom('stiff-low')).suspects.find((c) => c.id === 'relief')!.because
+    const ordinary = { ...bare(), setup: { ...bare().setup, school: 'ordinary' as const } }
+    const bass = { ...aBass(), setup: { school: 'ordinary' as const, readings: {} } }
+    // Ordinary 0.15 to 0.3 of a guitar and 0.25 to 0.4 of a bass.
+    expect(asks(ordinary)).toBe('Held at first and last fret: is the gap over fret 8 more than 0.4 mm?')
+    expect(asks(bass)).toBe('Held at first and last fret: is the gap over fret 8 more than 0.5 mm?')
+    expect(because(measuredBuild(ordinary, { relief: 0.42 }))).toBe('relief read 0.42 mm')
+    expect(because(measuredBuild(bass, { relief: 0.42 }))).toBeUndefined()
+    expect(because(measuredBuild(bass, { relief: 0.52 }))).toBe('relief read 0.52 mm')
   })
 })

@@ -15,13 +15,15 @@ import { freshReading } from './staleness'
 /** What in a build's readings speaks for a cause; nothing where nothing was read, or what was read no longer holds. */
 type Evidence = (build: Build) => string | undefined
 
-const HEAVY = 0.4
+/** Relief over what is wanted of this instrument by so much is too much, mm. [ours] */
+const MORE = 0.1
+export const heavyRelief = (build: Build): number => wantedOf(build).relief.to + MORE
 const NEAR = 1.2
 
 const relief = (build: Build) => freshReading(build, { what: 'relief' })
 export const slackRod: Evidence = (b) =>
-  (relief(b) ?? 0) > HEAVY ? `relief read ${printMm(relief(b)!)} mm: the rod may be slack` : undefined
-export const muchRelief: Evidence = (b) => ((relief(b) ?? 0) > HEAVY ? `relief read ${printMm(relief(b)!)} mm` : undefined)
+  (relief(b) ?? 0) > heavyRelief(b) ? `relief read ${printMm(relief(b)!)} mm: the rod may be slack` : undefined
+export const muchRelief: Evidence = (b) => ((relief(b) ?? 0) > heavyRelief(b) ? `relief read ${printMm(relief(b)!)} mm` : undefined)
 export const backBow: Evidence = (b) => ((relief(b) ?? 1) < 0.03 ? `relief read ${printMm(relief(b)!)} mm` : undefined)
 export const rocks: Evidence = (b) => {
   const [worst] = highFrets(b)

@@ -1,6 +1,7 @@
 import { hasSprings } from '../instrument/vibrato'
 import type { Build } from '../document/build'
 import { hasLockingNut, isGlued } from '../document/read'
+import { printMm } from '../quantity/length'
 import * as speaks from './playingEvidence'
 
 /** What brings it about, and what cures it. */
@@ -20,6 +21,8 @@ export interface PlayingCause {
 export interface PlayingCheck {
   id: string
   asks: string
+  /** The same where it hangs on the instrument. */
+  asksOf?: (build: Build) => string
   minutes: number
   /** Causes with which the answer is yes. */
   shows: readonly string[]
@@ -40,6 +43,10 @@ const cause = (id: string, usual: number, says: string, cure: string, more: Pick
   ...more,
 })
 const check = (id: string, minutes: number, asks: string, ...shows: string[]): PlayingCheck => ({ id, asks, minutes, shows })
+const reliefGap = (asks: (mm: string) => string, minutes: number, ...shows: string[]): PlayingCheck => ({
+  ...check('gap-8', minutes, asks('what is wanted'), ...shows),
+  asksOf: (build) => asks(`${printMm(speaks.heavyRelief(build))} mm`),
+})
 const vibrato = { only: hasSprings }
 const bolted = { only: (b: Build) => !isGlued(b) }
 const glued = { only: isGlued }
@@ -183,7 +190,7 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
       cause('socket', 2, 'the arm’s own socket binds or is loose', 'Clean its thread, a washer or tape on it.', vibrato),
     ],
     checks: [
-      check('dive', 4, 'Tuned, arm down and let go: are single strings sharp?', 'nut', 'clamp'),
+      check('dive', 4, 'Tuned, arm down and let go: are single strings off and the others home?', 'nut', 'clamp'),
       check('all-flat', 4, 'Are all strings off alike, and a push on the arm brings them home?', 'edge', 'rub'),
       check('tick', 1, 'Does the nut tick when you tune slowly?', 'nut'),
       check('hand', 2, 'Without strings pulling, does the plate swing freely by hand?', 'socket', 'stretch', 'nut'),
@@ -202,7 +209,7 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
     checks: [
       check('hold-3', 1, 'Held at fret 3: can you see daylight over fret 1?', 'slot-high', 'nut-high'),
       check('capo', 1, 'With a clamp at fret 1, is it easy?', 'slot-high', 'nut-high'),
-      check('gap-8', 2, 'Held at first and last fret: is the gap over fret 8 more than 0.4 mm?', 'relief'),
+      reliefGap((mm) => `Held at first and last fret: is the gap over fret 8 more than ${mm}?`, 2, 'relief'),
     ],
   },
   {
@@ -228,7 +235,7 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
       cause('pocket', 2, 'dust, film or an old shim under the heel’s front', 'Neck off, look, clean.', bolted),
     ],
     checks: [
-      check('gap-8', 2, 'Is the gap over fret 8 more than 0.4 mm, held at first and last fret?', 'relief'),
+      reliefGap((mm) => `Is the gap over fret 8 more than ${mm}, held at first and last fret?`, 2, 'relief'),
       check('edge', 1, 'Does the back edge stand more than 2 mm off the body?', 'float'),
       check(
         'straight',

@@ -34,7 +34,8 @@ const likely = (check: PlayingCheck, cause: string, yes: boolean): number => {
 }
 
 /** Causes ranked by what is usual, what was read, and what the checks have shown; then the next check by what it tells for its minutes. [Bayes] */
-export function playingDiagnosis(build: Build, symptom: PlayingSymptom, found: Readonly<Record<string, boolean>> = {}): PlayingDiagnosis {
+export function playingDiagnosis(build: Build, listed: PlayingSymptom, found: Readonly<Record<string, boolean>> = {}): PlayingDiagnosis {
+  const symptom = { ...listed, checks: listed.checks.map((c) => (c.asksOf ? { ...c, asks: c.asksOf(build) } : c)) }
   const causes = symptom.causes.filter((c) => !c.only || c.only(build))
   const because = causes.map((c) => c.speaks?.(build))
   const shares = normal(
