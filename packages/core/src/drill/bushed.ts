@@ -4,6 +4,7 @@ import { sizeAt, type SizeRef } from '../document/read'
 import { pastWrapping, PRESS_BANDS } from '../fit/bridge/press'
 import { woodUnderBridge } from '../instrument/woodUnderBridge'
 import type { TraitRef } from '../judge/completed'
+import { drawnAt } from '../judge/known'
 import { judge } from '../judge/verdict'
 import { blindDepth, exitError } from '../physics/pilot'
 import { normal } from '../quantity/distribution'
@@ -11,7 +12,7 @@ import { printMm } from '../quantity/length'
 import type { Size } from '../quantity/size'
 import { bitWords, boreBit, methodFor, type Bench } from './bench'
 import { filled, waiting, type Base } from './card'
-import { edgeGuard, guarded, untellable } from './guard'
+import { edgeGuard, guarded, unread, untellable } from './guard'
 import type { DrawnCard, Guard, Work } from './holeCard'
 import { inwardsOf, type Located } from './place'
 import { bodyLayer, holeSection } from './section'
@@ -23,7 +24,7 @@ export interface Bushed {
   bushing: SizeRef
   length: SizeRef
   bore: SizeRef
-  boreDepth?: SizeRef
+  boreDepth: SizeRef
   /** The same distance on the part and in the wood. */
   spacing?: { own: SizeRef; body: SizeRef }
   /** Where it comes, and where it is. */
@@ -102,14 +103,17 @@ function kept(build: Build, base: Base, b: Bushed, over: Size, verdict: string):
   })
 }
 
-function depthOf(build: Build, b: Bushed): { depth?: number } {
-  const deep = b.boreDepth && sizeAt(build, b.boreDepth)?.value
-  return deep === undefined ? {} : { depth: deep }
+/** As deep as somebody measured it, or as its bushing has to go: blind it is in either case. */
+function depthOf(build: Build, b: Bushed): { depth: number; depthUnread?: true } {
+  const deep = sizeAt(build, b.boreDepth)?.value
+  return deep === undefined ? { depth: drawnAt(build, b.length), depthUnread: true } : { depth: deep }
 }
 
+const DEEPER = 'Bore deeper than the bushing'
+
 function deepEnough(build: Build, b: Bushed): Guard[] {
-  const [deep, long] = [b.boreDepth && sizeAt(build, b.boreDepth), sizeAt(build, b.length)]
-  if (!deep || !long) return []
+  const [deep, long] = [sizeAt(build, b.boreDepth), sizeAt(build, b.length)]
+  if (!deep || !long) return [unread(build, 'deep', DEEPER, [b.boreDepth, b.length])]
   const spare = summed([
     [1, deep],
     [-1, long],
@@ -117,7 +121,7 @@ function deepEnough(build: Build, b: Bushed): Guard[] {
   return [
     guarded(
       'deep',
-      'Bore deeper than the bushing',
+      DEEPER,
       spare,
       [
         { upTo: 0, is: 'tight' },

@@ -16,6 +16,8 @@ export interface Section {
   /** Nothing is drilled where there is none: the drawing then shows what is in the way. */
   bit?: number
   depth?: number
+  /** Nobody measured how deep it is: it is drawn as deep as it has to be. */
+  depthUnread?: true
   flag?: number
   left?: number
   /** Screw under its head, mm. */
@@ -31,7 +33,7 @@ export const bodyLayer = (build: Build, { size, label } = { size: BODY, label: '
 ]
 
 /** Section through a hole: what it goes through, the bit beside it with its tape flag, the screw, what stays under the tip; true proportion. */
-export function holeSection({ title, layers, above = [], bit, depth, flag, left, screw, wander }: Section): Drawing {
+export function holeSection({ title, layers, above = [], bit, depth, depthUnread, flag, left, screw, wander }: Section): Drawing {
   const wood = layers.reduce((sum, l) => sum + l.thickness, 0)
   const up = above.reduce((sum, l) => sum + l.thickness, 0)
   const r = (bit ?? 0) / 2
@@ -82,9 +84,14 @@ export function holeSection({ title, layers, above = [], bit, depth, flag, left,
       ? [{ label: 'Wood left under the tip', value: `${printMm(left, 1)} mm` }]
       : bit === undefined
         ? []
-        : [{ label: 'Depth', value: 'right through' }]),
+        : [{ label: 'Depth', value: depthSays(depth, depthUnread) }]),
     ...(wander ? [{ label: 'Comes out beside its mark by up to', value: `${printMm(wander)} mm` }] : []),
   ])
+}
+
+function depthSays(depth: number | undefined, unread: true | undefined): string {
+  if (unread) return 'not measured'
+  return depth === undefined ? 'right through' : `${printMm(depth, 1)} mm`
 }
 
 function screwIn({ length, thread }: { length: number; thread: number }, up: number): Mark[] {

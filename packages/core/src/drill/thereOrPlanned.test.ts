@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
+import { boxAround } from '../geometry/box'
 import { tipCone } from '../physics/pilot'
 import { aPart } from '../testing/bench'
 import { drillable } from '../testing/drillable'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { USUAL_BENCH } from './bench'
-import { holeCards } from './holes'
+import { drawHole, holeCards } from './holes'
 
 const card = (build: Build, id: string, bench = USUAL_BENCH) => holeCards(build, bench).find((c) => c.id === id)!
 const full = () => drillable(fullBuild())
@@ -32,6 +33,23 @@ describe('what is there is measured, what is planned is drilled', () => {
     expect(c.says).toMatch(/0\.2 mm wider than the bushings.*wrap/)
   })
   // Body 74, bridge 78: the bores cannot be used.
+  it('a bore nobody measured deep is drawn blind, says so, and its depth is asked for before a bushing is driven', () => {
+    const deep = (mm: number | undefined) => card(changed(full(), { 'body/studBoreDepth': mm, 'bridge/studLength': 25 }), 'stud-bores')
+    const guard = (mm: number | undefined) => deep(mm).guards.find((g) => g.id === 'deep')
+    expect(guard(26)).toMatchObject({ verdict: 'snug', says: 'The bores are 1 mm deeper than the bushings.' })
+    expect(guard(24)).toMatchObject({
+      verdict: 'tight',
+      says: expect.stringMatching(/^The bores are 1 mm too shallow: the bushings would stand proud\./),
+    })
+    expect(guard(undefined)).toMatchObject({ verdict: 'cant-tell', missing: [{ slot: 'body', size: 'studBoreDepth' }] })
+    const drawn = (mm: number | undefined) => {
+      const { marks, numbers } = drawHole(changed(full(), { 'body/studBoreDepth': mm, 'bridge/studLength': 25 }), 'stud-bores')!
+      const hole = marks.find((m) => m.mark === 'area' && m.role === 'cavity')
+      return [hole?.mark === 'area' && boxAround(hole.points).height, numbers.find((n) => n.label === 'Depth')?.value]
+    }
+    expect(drawn(30)).toEqual([30, '30 mm'])
+    expect(drawn(undefined)).toEqual([25, 'not measured'])
+  })
   it('bores of another pattern are plugged and made anew, at the bridge’s own spacing', () => {
     const c = card(changed(full(), { 'bridge/studSpacing': 78 }), 'stud-bores')
     expect(c.work).toBe('plug')
