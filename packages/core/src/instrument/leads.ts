@@ -8,11 +8,13 @@ import { controlPlace, jackPanel } from './controlPlace'
 import { datums } from './datums'
 import { PLACES, type PickupPlace } from './guardPlace'
 import { outlinePoints } from './outline'
-import { panelOf } from './panel'
+import { isCarried, panelOf } from './panel'
 import { plateBox } from './platePlace'
 
 /** Beyond the straight line: down into the cavity, round a corner, up to the lug. [practice] */
 const SLACK = 40
+/** What a lead may take more, laid out where nobody knows, mm. [ours] */
+export const UNSEEN = 180
 /** Kept at the end for a later swap. [practice] */
 const SPARE = 60
 
@@ -25,8 +27,8 @@ export interface LeadRun {
   to: Point
   /** Length that reaches with everything in place, mm. */
   closed: number
-  /** Length that reaches with the guard or the plate turned over, or the harness lying outside the sound hole, mm. */
-  open: number
+  /** Length that reaches with the guard or the plate turned over, or the harness lying outside the sound hole, mm; unknown with these. */
+  open?: number
   /** What to cut, mm. */
   cut: number
 }
@@ -37,6 +39,8 @@ export type OpenedBy =
   | { way: 'plate'; edge: readonly [Point, Point]; side: 'bass' | 'treble' }
   | { way: 'sound-hole'; hole: Point }
   | { way: 'in-place' }
+  /** The guard's shape, or the place of the sound hole, is not known. */
+  | { way: 'unknown' }
 
 const apart = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y)
 
@@ -45,19 +49,20 @@ export function openedBy(build: Build): OpenedBy {
   const d = datums(build)
   const plate = plateEdge(build)
   if (plate) return plate
-  const rows = panelOf(build).slot === 'guard' ? build.parts.guard?.outline : undefined
-  if (rows && rows.length >= 3) {
+  if (panelOf(build).slot === 'guard') {
+    const rows = build.parts.guard!.outline
+    if (!rows || rows.length < 3) return { way: 'unknown' }
     const { treble, bass } = edgesOf(rows)
     const jack = jackPanel(build) ? controlPlace(build, 'jack').y : (valueAt(build, { slot: 'body', size: 'jack.y' }) ?? -100)
     return Math.abs(jack - treble) <= Math.abs(jack - bass)
       ? { way: 'guard', edge: treble, side: 'treble' }
       : { way: 'guard', edge: bass, side: 'bass' }
   }
+  if (isCarried(panelOf(build))) return { way: 'unknown' }
+  if (traitAt(build, 'body', 'access') !== 'sound-hole') return { way: 'in-place' }
   const x = valueAt(build, { slot: 'body', size: 'soundHole.x' })
   const y = valueAt(build, { slot: 'body', size: 'soundHole.y' })
-  if (traitAt(build, 'body', 'access') === 'sound-hole' && x !== undefined && y !== undefined)
-    return { way: 'sound-hole', hole: pt(d.mouth + x, y) }
-  return { way: 'in-place' }
+  return x === undefined || y === undefined ? { way: 'unknown' } : { way: 'sound-hole', hole: pt(d.mouth + x, y) }
 }
 
 /** A plate's long edge away from the strings, to lay it over on; nothing until it is known where that is. */
@@ -110,9 +115,16 @@ export function leadRun(build: Build, id: LeadRun['id']): LeadRun | undefined {
   const open = openedBy(build)
   // What hangs from the guard goes with it.
   const hangs =
-    id === 'jack' ? jackPanel(build) !== undefined : open.way === 'guard' && id !== 'ground' && traitAt(build, id, 'mount') === 'guard'
-  const out = hangs ? closed : apart(whileOpen(open, volume), to.at) + SLACK + (open.way === 'sound-hole' ? SLACK : 0)
-  const longest = Math.max(closed, out)
+    id === 'jack'
+      ? jackPanel(build) !== undefined
+      : panelOf(build).slot === 'guard' && id !== 'ground' && traitAt(build, id, 'mount') === 'guard'
+  const out =
+    open.way === 'unknown' && !hangs
+      ? undefined
+      : hangs
+        ? closed
+        : apart(whileOpen(open, volume), to.at) + SLACK + (open.way === 'sound-hole' ? SLACK : 0)
+  const longest = out === undefined ? closed + UNSEEN : Math.max(closed, out)
   return {
     id,
     short: to.short,
@@ -120,7 +132,7 @@ export function leadRun(build: Build, id: LeadRun['id']): LeadRun | undefined {
     from: volume,
     to: to.at,
     closed,
-    open: longest,
+    ...(out === undefined ? {} : { open: longest }),
     cut: Math.ceil((longest + SPARE) / 10) * 10,
   }
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { leadRuns, openedBy } from '../../instrument/leads'
 import { jointIn } from '../../testing/bench'
 import { changed, fullBuild, without } from '../../testing/fullBuild'
-import { judgeRows } from '../../testing/rows'
+import { checkIn, judgeRows } from '../../testing/rows'
 
 describe('leads', () => {
   judgeRows([
@@ -50,7 +50,33 @@ describe('leads', () => {
       { 'body/access': 'sound-hole' },
     )
     expect(openedBy(hollow).way).toBe('sound-hole')
-    for (const r of leadRuns(hollow)) expect(r.cut).toBeGreaterThanOrEqual(r.open + 60)
+    for (const r of leadRuns(hollow)) expect(r.cut).toBeGreaterThanOrEqual(r.open! + 60)
+  })
+  it('whose place nobody knows: no lead is said to reach, and the place is asked for', () => {
+    const hollow = changed(without(fullBuild(), 'guard'), { 'wire/lead.jack': 160 }, { 'body/access': 'sound-hole' })
+    expect(leadRuns(hollow).map((r) => r.open)).toEqual(leadRuns(hollow).map(() => undefined))
+    const joint = jointIn(hollow, 'leads')
+    expect(joint.verdict).toBe('cant-tell')
+    expect(joint.missing).toEqual(expect.arrayContaining([{ slot: 'body', size: 'soundHole.x' }]))
+    expect(joint.tables[0]!.rows.every((r) => r[2] === '?')).toBe(true)
+  })
+  it('a guard nobody drew: too short in place is too short, long enough anywhere is long enough, between nobody can tell', () => {
+    const drawn = fullBuild()
+    const guard = { ...drawn.parts.guard!, outline: [] }
+    const bare = { ...drawn, parts: { ...drawn.parts, guard } }
+    // 116 in place from the guard's pot to the jack in the rim, and up to 180 more.
+    const { closed, open, cut } = leadRuns(bare).find((r) => r.id === 'jack')!
+    expect([Math.round(closed), open, cut]).toEqual([116, undefined, 360])
+    const check = (length: number) => checkIn(changed(bare, { 'wire/lead.jack': length }), 'leads', 'jack')
+    expect(check(60)).toMatchObject({ raw: { verdict: 'tight' }, says: 'Controls to jack: 60 mm, and in place alone it takes 116.' })
+    expect(check(60).cures[0]!.job).toBe('Cut a new lead of 360 mm, or splice 300 mm on and sleeve the joint.')
+    expect(check(200).raw.verdict).toBe('cant-tell')
+    expect(check(310)).toMatchObject({
+      raw: { verdict: 'snug' },
+      says: 'Controls to jack: reaches wherever the controls are laid out.',
+    })
+    // The pickups that hang from it go with it all the same.
+    for (const r of leadRuns(bare).filter((x) => x.id.startsWith('pickup'))) expect(r.open).toBe(r.closed)
   })
   it('nobody has cut anything: no joint, but the lengths stand beside the passage', () => {
     const spool = changed(fullBuild(), {

@@ -5,7 +5,7 @@ import { framed } from '../../drawing/sections'
 import { pt, type Point } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { PLACES } from '../../instrument/guardPlace'
-import { whileOpen, leadRun, leadRuns, openedBy, type LeadRun } from '../../instrument/leads'
+import { whileOpen, leadRun, leadRuns, openedBy, UNSEEN, type LeadRun } from '../../instrument/leads'
 import { outlinePoints } from '../../instrument/outline'
 import { panelOf } from '../../instrument/panel'
 import { platePoints } from '../../instrument/platePlace'
@@ -26,6 +26,7 @@ const OPEN_WORDS = {
   plate: 'with the control plate turned over beside its route',
   'sound-hole': 'with the harness lying outside the sound hole',
   'in-place': 'with the controls in their cavity',
+  unknown: 'wherever the controls are laid out',
 } as const
 
 const refOf = (id: LeadRun['id']): SizeRef =>
@@ -49,7 +50,12 @@ export function leadTable(build: Build): DetailTable {
         : '. It is made to be sold: leave the pickups’ own leads as long as they came, looped and tied; a cut one lowers what a pickup fetches'
     }`,
     columns: ['lead', 'in place', 'opened', 'cut'],
-    rows: leadRuns(build).map((r) => [r.label, `${printMm(r.closed, 0)} mm`, `${printMm(r.open, 0)} mm`, `${printMm(r.cut, 0)} mm`]),
+    rows: leadRuns(build).map((r) => [
+      r.label,
+      `${printMm(r.closed, 0)} mm`,
+      r.open === undefined ? '?' : `${printMm(r.open, 0)} mm`,
+      `${printMm(r.cut, 0)} mm`,
+    ]),
   }
 }
 
@@ -72,7 +78,9 @@ function reach(build: Build, id: LeadRun['id']): Question[] {
   if (!run || !build.parts[ref.slot]) return []
   const lead = sizeIn(build, ref)
   const words = OPEN_WORDS[openedBy(build).way]
-  const spare = normal(lead.value - run.open, RUN_DOUBT / 2)
+  // Between what it takes in place and what it may take elsewhere, where nobody knows.
+  const [open, doubt] = run.open === undefined ? [run.closed + UNSEEN / 2, UNSEEN / 2] : [run.open, RUN_DOUBT]
+  const spare = normal(lead.value - open, doubt / 2)
   const v = likelyOf(spare)
   return [
     {
@@ -81,17 +89,18 @@ function reach(build: Build, id: LeadRun['id']): Question[] {
       label: `${run.label}, over what it takes`,
       clearance: spare,
       bands: [
-        { upTo: -(run.open - run.closed) - 30, is: 'wont-go' },
+        // Too short even in place is hopeless, where it is known what it takes elsewhere.
+        ...(run.open === undefined ? [] : [{ upTo: -(open - run.closed) - 30, is: 'wont-go' } as const]),
         { upTo: 0, is: 'tight' },
         { upTo: TOO_LONG, is: 'snug' },
         { upTo: Infinity, is: 'loose' },
       ],
       says: () =>
         v < 0
-          ? `${run.label}: ${printMm(lead.value, 0)} mm, and ${words} it takes ${printMm(run.open, 0)}.`
+          ? `${run.label}: ${printMm(lead.value, 0)} mm, and ${run.open === undefined ? `in place alone it takes ${printMm(run.closed, 0)}` : `${words} it takes ${printMm(open, 0)}`}.`
           : v > TOO_LONG
             ? `${run.label}: ${printMm(v, 0)} mm more than it takes; it folds up under the cover and picks up hum.`
-            : `${run.label}: reaches ${words}, ${printMm(v, 0)} mm to spare.`,
+            : `${run.label}: reaches ${words}${run.open === undefined ? '' : `, ${printMm(v, 0)} mm to spare`}.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []
