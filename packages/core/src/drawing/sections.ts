@@ -83,7 +83,13 @@ interface Layer {
 }
 
 /** A screw through a stack of layers from the top down; the tip and what stays beyond it. */
-export function screwStack(title: string, layers: readonly Layer[], screw: { length: number; thread: number }): Drawing {
+/** @param more what else is to be said of it in numbers */
+export function screwStack(
+  title: string,
+  layers: readonly Layer[],
+  screw: { length: number; thread: number },
+  more: Numbers = [],
+): Drawing {
   const half = 16
   const marks: Mark[] = []
   const numbers: Numbers = []
@@ -123,7 +129,7 @@ export function screwStack(title: string, layers: readonly Layer[], screw: { len
       label: screw.length > y ? 'Out beyond the last' : 'Left beyond the tip',
       value: `${printMm(Math.abs(y - screw.length), 1)} mm`,
     })
-  return framed(title, 'true proportion', marks, numbers)
+  return framed(title, 'true proportion', marks, [...numbers, ...more])
 }
 
 interface Framed {

@@ -169,7 +169,7 @@ describe('neck screws', () => {
       joint: 'neck-screws',
       check: 'tip',
       verdict: 'tight',
-      says: 'The tips stop 1.5 mm under the board’s face; each holds about 863 N.',
+      says: 'The tips stop 1.5 mm under the board’s face.',
       job: 'Take neck screws of 51 mm or less.',
       sizes: { 'neck-screws/length': 53.7 },
     },

@@ -1,19 +1,18 @@
 import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
-import { asTold, sizeAt, sizeRef, traitAt } from '../../document/read'
+import { sizeRef, traitAt } from '../../document/read'
 import { screwStack } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
 import { drawnAt, gapOf, landing, sizesIn } from '../../judge/known'
-import { woodNamed } from '../../parts/woods'
 import { FACE_GUARD } from '../../physics/pilot'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { woodUnderBridge } from '../../instrument/woodUnderBridge'
 import { BITE } from './screwLimits'
-import { heldBy } from './heldBy'
+import { holdNumbers } from './heldBy'
 import { OTHER_SCREW, longestScrew } from '../../judge/otherScrew'
 
 /** What the screws go into; drawn as a solid body while nobody has said how it is made. */
@@ -38,6 +37,7 @@ export function bridgeScrewsJoint(build: Build): JudgedJoint {
           { label: woodUnderBridge(build)?.label ?? 'body', thickness: have.wood.value, role: 'body-wood' },
         ],
         { length: have.screw.value, thread: drawnAt(build, THREAD) },
+        ofItsWood(build) ? holdNumbers(build, 'body', THREAD, have.screw.value - drawnAt(build, PLATE)) : [],
       ),
     ),
     asks: [tips],
@@ -61,11 +61,6 @@ function tips(build: Build): Question[] {
   ])
   const longest = longestScrew(have.screw.value, left, FACE_GUARD)
   const longer = Math.ceil(BITE - likelyOf(bite) + landing(bite, OTHER_SCREW))
-  const holds = heldBy(
-    ofItsWood(build) ? woodNamed(traitAt(asTold(build), 'body', 'wood')) : undefined,
-    sizeAt(asTold(build), THREAD),
-    bite,
-  )
   return [
     {
       id: 'through',
@@ -80,7 +75,7 @@ function tips(build: Build): Question[] {
       says: () =>
         likelyOf(left) < 0
           ? `${capital(aMm(have.screw.value, 1))} screw comes ${printMm(-likelyOf(left), 1)} mm out of the wood on the far side.`
-          : `${capital(aMm(have.screw.value, 1))} screw leaves ${printMm(likelyOf(left), 1)} mm of wood${holds ? ` and holds about ${holds} N` : ''}.`,
+          : `${capital(aMm(have.screw.value, 1))} screw leaves ${printMm(likelyOf(left), 1)} mm of wood.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []

@@ -1,15 +1,14 @@
 import type { Build } from '../../document/build'
-import { asTold, sizeAt, sizeRef, traitAt } from '../../document/read'
+import { sizeRef } from '../../document/read'
 import { screwStack } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
 import { drawnAt, gapOf, landing, sizeIn, sizesIn } from '../../judge/known'
-import { woodNamed } from '../../parts/woods'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { heldBy } from './heldBy'
+import { holdNumbers } from './heldBy'
 import { TIP_CLEAR, BITE } from './screwLimits'
 import { OTHER_SCREW, longestScrew } from '../../judge/otherScrew'
 
@@ -41,6 +40,7 @@ export function neckScrewsJoint(build: Build): JudgedJoint {
           { label: 'board', thickness: drawnAt(build, BOARD), role: 'board' },
         ],
         { length: have.screw.value, thread: drawnAt(build, THREAD) },
+        holdNumbers(build, 'neck', THREAD, have.screw.value - drawnAt(build, PLATE) - (have.body.value - have.pocket.value)),
       ),
     ),
     asks: [screwReach],
@@ -64,7 +64,6 @@ function screwReach(build: Build): Question[] {
     [1, have.body],
     [-1, have.pocket],
   ])
-  const holds = heldBy(woodNamed(traitAt(asTold(build), 'neck', 'wood')), sizeAt(asTold(build), THREAD), bite)
   const shorter = longestScrew(have.screw.value, tip, TIP_CLEAR)
   const longer = Math.ceil(BITE - likelyOf(bite) + landing(bite, OTHER_SCREW))
   const fits = likelyOf(bite) - (have.screw.value - shorter)
@@ -82,7 +81,7 @@ function screwReach(build: Build): Question[] {
       says: () =>
         likelyOf(tip) < 0
           ? `The screws are ${printMm(-likelyOf(tip), 1)} mm too long: they would come through the board.`
-          : `The tips stop ${printMm(likelyOf(tip), 1)} mm under the board’s face${holds ? `; each holds about ${holds} N` : ''}.`,
+          : `The tips stop ${printMm(likelyOf(tip), 1)} mm under the board’s face.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []
