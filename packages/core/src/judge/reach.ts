@@ -53,7 +53,8 @@ export function exchange(check: Check, over: JobEffect | undefined): Cure[] {
       ? `${specAt(over).unit === 'deg' ? `${amount.toFixed(1)}°` : `${printMm(amount, 1)} mm`} is more than such a job does`
       : 'no job on what is here does it'
   const cure: Cure = {
-    id: 'exchange',
+    // Why is another reason where nobody can say how much was too much.
+    id: over ? 'exchange-too-much' : EXCHANGE,
     job: `Exchange the ${either(slots.map((slot) => slotSpec(slot).label.toLowerCase()))}: ${why}.`,
     how: 'Read both sizes once more first: a slip of the rule looks the same. Dry fit lists what else there is, under another part instead.',
     gives: 'the part',
@@ -61,6 +62,9 @@ export function exchange(check: Check, over: JobEffect | undefined): Cure[] {
   }
   return [cure]
 }
+/** How the ids of such a cure begin. */
+export const EXCHANGE = 'exchange'
+
 /** Of more parts than this it is not said which to exchange. [ours] */
 const FEW = 4
 

@@ -1,3 +1,4 @@
+import { EXCHANGE } from '../../judge/reach'
 import type { Build } from '../../document/build'
 import type { Check, Cure, JudgedJoint } from '../../judge/joint'
 import { SURE, type Verdict } from '../../judge/verdict'
@@ -18,4 +19,4 @@ export function minutesFor(joint: JudgedJoint, build: Build, limits: ChooseLimit
   return joint.verdict === 'cant-tell' && joint.checks.some(surelyBad) ? BAD_EITHER_WAY : MINUTES[joint.verdict]
 }
 const allowed = (cure: Cure, build: Build, limits: ChooseLimits) =>
-  cure.id !== 'exchange' && !(limits.noCuttingFinished && cuts(cure, build)) && canDo(cure.tools, limits.lacking ?? [])
+  !cure.id.startsWith(EXCHANGE) && !(limits.noCuttingFinished && cuts(cure, build)) && canDo(cure.tools, limits.lacking ?? [])
