@@ -92,7 +92,9 @@ function kept(build: Build, base: Base, b: Bushed, over: Size, verdict: string):
     ...(b.found.doubt === undefined ? {} : { placeDoubt: b.found.doubt }),
     from: b.found.from,
     steps: [
-      'try a bushing in each by hand; it starts and does not drop in',
+      loose
+        ? 'wrap each bushing, as Dry fit says, until it starts by hand and does not drop in'
+        : 'try a bushing in each by hand; it starts and does not drop in',
       'tap in square with the stud screwed in, after the bridge was tried on loose posts',
     ],
     bit: bore,

@@ -31,6 +31,8 @@ describe('what is there is measured, what is planned is drilled', () => {
     const c = card(changed(full(), { 'body/studBore': 10.2 }), 'stud-bores')
     expect([c.work, c.stands]).toEqual(['keep', 'mind'])
     expect(c.says).toMatch(/0\.2 mm wider than the bushings.*wrap/)
+    expect(c.steps[0]).toMatch(/^wrap each bushing, as Dry fit says, until it starts by hand/)
+    expect(card(full(), 'stud-bores').steps[0]).toMatch(/^try a bushing in each by hand/)
   })
   // Body 74, bridge 78: the bores cannot be used.
   it('a bore nobody measured deep is drawn blind, says so, and its depth is asked for before a bushing is driven', () => {

@@ -112,19 +112,8 @@ export function leadRun(build: Build, id: LeadRun['id']): LeadRun | undefined {
   if (!to) return undefined
   const volume = controlPlace(build, 'volume')
   const closed = apart(volume, to.at) + SLACK
-  const open = openedBy(build)
-  // What hangs from the guard goes with it.
-  const hangs =
-    id === 'jack'
-      ? jackPanel(build) !== undefined
-      : panelOf(build).slot === 'guard' && id !== 'ground' && traitAt(build, id, 'mount') === 'guard'
-  const out =
-    open.way === 'unknown' && !hangs
-      ? undefined
-      : hangs
-        ? closed
-        : apart(whileOpen(open, volume), to.at) + SLACK + (open.way === 'sound-hole' ? SLACK : 0)
-  const longest = out === undefined ? closed + UNSEEN : Math.max(closed, out)
+  const laidOut = hangsAlong(build, id) ? closed : laidOutTo(openedBy(build), volume, to.at)
+  const longest = Math.max(closed, laidOut ?? closed + UNSEEN)
   return {
     id,
     short: to.short,
@@ -132,10 +121,20 @@ export function leadRun(build: Build, id: LeadRun['id']): LeadRun | undefined {
     from: volume,
     to: to.at,
     closed,
-    ...(out === undefined ? {} : { open: longest }),
+    ...(laidOut === undefined ? {} : { open: longest }),
     cut: Math.ceil((longest + SPARE) / 10) * 10,
   }
 }
+
+/** What hangs from the guard goes with it, and so does a jack beside the controls. */
+const hangsAlong = (build: Build, id: LeadRun['id']): boolean =>
+  id === 'jack'
+    ? jackPanel(build) !== undefined
+    : id !== 'ground' && panelOf(build).slot === 'guard' && traitAt(build, id, 'mount') === 'guard'
+
+/** What reaches from where the controls are soldered; nothing where nobody knows where that is. */
+const laidOutTo = (open: OpenedBy, volume: Point, end: Point): number | undefined =>
+  open.way === 'unknown' ? undefined : apart(whileOpen(open, volume), end) + SLACK + (open.way === 'sound-hole' ? SLACK : 0)
 
 /** Where a lead ends, and what it is called. */
 function endOf(build: Build, id: LeadRun['id']): { at: Point; short: string; label: string } | undefined {

@@ -11,7 +11,7 @@ import { keyOf } from './completed'
 import { missingSays } from './doubtWords'
 import { figureOf, type Check, type Cure, type DetailTable, type JudgedJoint } from './joint'
 import { isWorse, worst } from './verdict'
-import { vetOf } from './vet'
+import { isFault, vetOf } from './vet'
 
 export interface JointPlan {
   id: string
@@ -72,7 +72,7 @@ export function jointOf(build: Build, base: Omit<JointPlan, 'asks'>, checks: Che
   const joint: JudgedJoint = {
     tables: [],
     ...base,
-    draw: isFaulty(checks) ? base.draw : () => nothingOff(base.draw()),
+    draw: checks.some(isFault) ? base.draw : () => nothingOff(base.draw()),
     verdict,
     ...(touched ? { coated: worst(checks.map((c) => (c.coated ?? c.raw).verdict)) } : {}),
     get figure() {
@@ -107,8 +107,6 @@ export function jointOf(build: Build, base: Omit<JointPlan, 'asks'>, checks: Che
   }
   return joint
 }
-
-const isFaulty = (checks: readonly Check[]): boolean => checks.some((c) => c.raw.verdict === 'tight' || c.raw.verdict === 'wont-go')
 
 /** Without what is hatched to come off: where no check is sure of a fault, nothing is. */
 const nothingOff = (drawing: Drawing): Drawing => ({

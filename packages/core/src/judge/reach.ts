@@ -54,7 +54,7 @@ export function exchange(check: Check, over: JobEffect | undefined): Cure[] {
       : 'no job on what is here does it'
   const cure: Cure = {
     // Why is another reason where nobody can say how much was too much.
-    id: over ? 'exchange-too-much' : EXCHANGE,
+    id: over ? `${EXCHANGE}-too-much` : EXCHANGE,
     job: `Exchange the ${either(slots.map((slot) => slotSpec(slot).label.toLowerCase()))}: ${why}.`,
     how: 'Read both sizes once more first: a slip of the rule looks the same. Dry fit lists what else there is, under another part instead.',
     gives: 'the part',

@@ -34,7 +34,8 @@ export function firstOf(cures: readonly Cure[]): Cure[] {
 export const moves = (plan: Plan, refs: readonly SizeRef[]): boolean =>
   effectsOf(plan).some((effect) => refs.some((r) => r.slot === effect.slot && r.size === effect.size))
 
-const isFault = (c: Check) => c.raw.verdict === 'tight' || c.raw.verdict === 'wont-go'
+/** Is the check sure of a fault? */
+export const isFault = (c: Check): boolean => c.raw.verdict === 'tight' || c.raw.verdict === 'wont-go'
 
 /** Is any check worse than it was, of those that were not themselves a fault as bad? */
 export const harms = (before: readonly Check[], after: readonly Check[]): boolean =>

@@ -59,10 +59,10 @@ function chambers(build: Build): number | undefined {
   return count === undefined || !length || !width || !depth ? undefined : count * length * width * depth
 }
 
-/** The middle of all tuners: on which side they stand, and beside what line, moves it across alone. */
-function tunersAt(build: Build): Point {
+/** How many tuners there are, and their middle: on which side they stand, and beside what line, moves it across alone. */
+function tunersOf(build: Build): { count: number; at: Point } {
   const posts = tunerPosts(build, asTold(build), asTold(build))
-  return posts.reduce((s, p) => pt(s.x + p.x / posts.length, s.y + p.y / posts.length), pt(0, 0))
+  return { count: posts.length, at: posts.reduce((s, p) => pt(s.x + p.x / posts.length, s.y + p.y / posts.length), pt(0, 0)) }
 }
 
 /** Every part with its mass where it lies, weighed or estimated from its wood. */
@@ -93,9 +93,9 @@ export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) =>
   }
   if (build.parts.tuners) {
     const each = mass('tuners')
-    const count = tunerPosts(build, asTold(build), asTold(build)).length
+    const { count, at } = tunersOf(build)
     const gram = each.value * count
-    out.push({ label: 'tuners', gram, at: tunersAt(build), doubt: each.doubt * count, ...asKnown('tuners') })
+    out.push({ label: 'tuners', gram, at, doubt: each.doubt * count, ...asKnown('tuners') })
   }
   const metal: [Slot, () => number][] = [
     ['bridge', () => d.studs + 8],
@@ -173,7 +173,7 @@ function behindButton(build: Build, weighed: (slot: Slot) => boolean, rests: Res
   const forward = Math.max(5, 30 - margin)
   const horn = hornTip(build)
   // Ten grams taken off where the tuners are. [physics: centre of mass]
-  const tuners = tunersAt(build).x
+  const tuners = tunersOf(build).at.x
   const lighter = (10 * (com.at.x - tuners)) / (com.gram - 10)
   return {
     id: 'margin',

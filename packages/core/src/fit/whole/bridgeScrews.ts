@@ -12,7 +12,7 @@ import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { woodUnderBridge } from '../../instrument/woodUnderBridge'
 import { BITE } from './screwLimits'
-import { holdNumbers } from './heldBy'
+import { holdNumbers } from './holdNumbers'
 import { OTHER_SCREW, longestScrew } from '../../judge/otherScrew'
 
 /** What the screws go into; drawn as a solid body while nobody has said how it is made. */

@@ -8,7 +8,7 @@ import type { JudgedJoint, Question } from '../../judge/joint'
 import { drawnAt, gapOf, landing, sizeIn, sizesIn } from '../../judge/known'
 import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { holdNumbers } from './heldBy'
+import { holdNumbers } from './holdNumbers'
 import { TIP_CLEAR, BITE } from './screwLimits'
 import { OTHER_SCREW, longestScrew } from '../../judge/otherScrew'
 
