@@ -1,5 +1,6 @@
 // Plants small faults in core, one at a time, and counts how many a test sees: npm run mutants -- judge physics. A folder with a
-// share behind it, as in fit=0.1, is judged by a sample of its declarations. Not part of the checks: it takes hours.
+// share behind it, as in fit=0.1, is judged by a sample of its declarations; finish/c* are the folder's files that begin so, for a folder too
+// large to be done at once. Not part of the checks: it takes hours.
 import { Stryker } from '@stryker-mutator/core'
 import { rmSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
@@ -26,12 +27,13 @@ process.chdir(`${root}/packages/core`)
 const rows = []
 for (const one of asked) {
   const [folder, share = '1'] = one.split('=')
-  const own = folder.startsWith('fit/') ? [folder, ...OF_ALL_JOINTS] : [folder]
-  const tests = (TESTS[folder] ?? own).map((t) => (t.endsWith('.ts') ? `src/${t}` : `src/${t}/**/*.test.ts`))
+  const whole = folder.includes('*') ? folder.slice(0, folder.lastIndexOf('/')) : folder
+  const own = whole.startsWith('fit/') ? [whole, ...OF_ALL_JOINTS] : [whole]
+  const tests = (TESTS[whole] ?? own).map((t) => (t.endsWith('.ts') ? `src/${t}` : `src/${t}/**/*.test.ts`))
   process.env.MUTANT_TESTS = tests.join(',')
   process.env.MUTANT_SHARE = share
   const results = await new Stryker({
-    mutate: [`src/${folder}/**/*.ts`, '!src/**/*.test.ts', '!src/**/index.ts'],
+    mutate: [folder === whole ? `src/${folder}/**/*.ts` : `src/${folder}.ts`, '!src/**/*.test.ts', '!src/**/index.ts'],
     testRunner: 'vitest',
     vitest: { configFile: `${root}/scripts/mutants/vitest.config.mjs`, related: false },
     plugins: ['@stryker-mutator/vitest-runner', `${root}/scripts/mutants/sample.mjs`],

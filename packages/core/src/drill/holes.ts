@@ -24,6 +24,7 @@ import type { Finder } from './finder'
 import type { DrawnCard, HoleCard } from './holeCard'
 import { withNeighbours } from './neighbours'
 import { withArch } from './onArch'
+import { carrierUntold } from './carrierUntold'
 import { overOpen } from './overOpen'
 import { withoutGuesses } from './told'
 
@@ -66,7 +67,7 @@ const FINDERS: readonly Finder[] = [
 function drawnCards(build: Build, bench: Bench): DrawnCard[] {
   if (!build.parts.body && !build.parts.neck) return []
   const told = withoutGuesses(build)
-  const cards = FINDERS.flatMap((find) => find(told, bench) ?? []).map((card) => overOpen(told, card))
+  const cards = FINDERS.flatMap((find) => find(told, bench) ?? []).map((card) => carrierUntold(told, overOpen(told, card)))
   return withNeighbours(told, cards).map(({ card, more }) => withFilm(build, withArch(told, withGuards(card, more))))
 }
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { FINISH_SYSTEMS, type Build } from '../document/build'
-import { dewPoint } from '../physics/dewPoint'
+import { DEW_MARGIN, dewPoint } from '../physics/dewPoint'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { areaToCoat, filmFrom, productNeeded, spread } from './cover'
 import { plannedFilm } from './film'
@@ -98,6 +98,31 @@ describe('weather', () => {
     expect(weatherCheck({ air: 5, surface: 20, humidity: 50 }, topOf(SYSTEMS.lacquer)).says).toHaveLength(1)
     expect(weatherCheck({ air: 20, surface: 20, humidity: 95 }, topOf(SYSTEMS.lacquer)).says.length).toBeGreaterThan(0)
     expect(weatherCheck({ air: 20, surface: 20, humidity: 50 }, topOf(SYSTEMS.lacquer))).toMatchObject({ ok: true })
+  })
+  it('what a label allows to its last degree and percent is allowed, a hair beyond is not', () => {
+    for (const id of PRODUCT_IDS) {
+      const { limits, family } = PRODUCTS[id]
+      const [[cold, warm], [dry, damp]] = [limits.air, limits.humidity]
+      // Warm wood, so that no dew falls on it.
+      const says = (air: number, humidity: number) => weatherCheck({ air, surface: air + 30, humidity }, { limits, family }).says
+      const [air, humidity] = [(cold + warm) / 2, (dry + damp) / 2]
+      for (const [t, h] of [
+        [cold, humidity],
+        [warm, humidity],
+        [air, dry],
+        [air, damp],
+      ] as const)
+        expect(says(t, h), id).toEqual([])
+      expect(says(cold - 0.1, humidity).join('|'), id).toMatch(/^[^|]* is too cold;/)
+      expect(says(warm + 0.1, humidity).join('|'), id).toMatch(/^[^|]* is too warm;/)
+      expect(says(air, damp + 0.1).join('|'), id).toMatch(/^[^|]*% humidity is above /)
+      if (dry > 0) expect(says(air, dry - 0.1).join('|'), id).toMatch(/^[^|]*% humidity is below /)
+    }
+  })
+  it('the surface stands the margin over the dew point, or a word is said', () => {
+    const at = (over: number) => weatherCheck({ air: 20, surface: dewPoint(20, 50) + over, humidity: 50 }, topOf(SYSTEMS.lacquer))
+    expect(at(DEW_MARGIN + 1e-6).says).toEqual([])
+    expect(at(DEW_MARGIN - 0.1).says.join('|')).toMatch(/^The surface is 2\.9 °C above the dew point of 9\.3 °C/)
   })
 })
 

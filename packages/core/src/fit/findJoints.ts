@@ -1,7 +1,7 @@
 import { isBesideControls, POTS, potsIn, potSlot, SWITCHES_OF } from '../instrument/controlPlace'
 import { isCarried, panelOf } from '../instrument/panel'
 import type { Build } from '../document/build'
-import { isGlued, sizeAt, traitAt } from '../document/read'
+import { hasTrussNut, isGlued, sizeAt, traitAt } from '../document/read'
 import { PLACES } from '../instrument/guardPlace'
 import type { Joint, JudgedJoint } from '../judge/joint'
 import type { CutLimits } from '../judge/leastCut'
@@ -24,6 +24,8 @@ import { plateCoverJoint } from './controls/plateCover'
 import { potInGuardJoint } from './controls/potInGuard'
 import { switchJoint } from './controls/switchInGuard'
 import { wirePassageJoint } from './controls/wirePassage'
+import { goesRound } from '../instrument/guardRound'
+import { guardBesideJoint } from './guard/guardBeside'
 import { guardCoverJoint } from './guard/guardCover'
 import { guardOpeningsJoint } from './guard/guardOpenings'
 import { nutBreakJoint } from './head/nutBreak'
@@ -80,7 +82,13 @@ const KINDS: readonly JointKind[] = [
     also: ['guard'],
     find: pocketDepthJoint,
   },
-  { id: 'truss-access', trial: see('Put the truss tool on its nut and swing it.'), needs: ['body', 'neck'], find: trussAccessJoint },
+  {
+    id: 'truss-access',
+    trial: see('Put the truss tool on its nut and swing it.'),
+    needs: ['body', 'neck'],
+    when: hasTrussNut,
+    find: trussAccessJoint,
+  },
   {
     id: 'neck-screws',
     trial: see('Drive one screw by hand into its pilot: it bites, and nothing shows on the board.'),
@@ -165,6 +173,7 @@ const KINDS: readonly JointKind[] = [
     id: 'guard-openings',
     trial: lay('Guard on, tight to the neck, pickups through it.'),
     needs: ['body', 'guard', 'pickup-bridge'],
+    when: goesRound,
     also: ['pickup-neck', 'pickup-middle'],
     find: guardOpeningsJoint,
   },
@@ -172,8 +181,17 @@ const KINDS: readonly JointKind[] = [
     id: 'guard-cover',
     trial: lay('Guard on, tight to the neck: routes covered, bridge clear.'),
     needs: ['body', 'guard', 'neck', 'bridge'],
+    when: goesRound,
     also: ['control-plate', 'pickup-neck', 'pickup-middle', 'pickup-bridge', ...POTS.map(potSlot)],
     find: guardCoverJoint,
+  },
+  {
+    id: 'guard-beside',
+    trial: lay('Guard on where it is to lie: clear of strings and covers, its screws over wood.'),
+    needs: ['body', 'guard'],
+    when: (b) => !goesRound(b),
+    also: ['pickup-neck', 'pickup-middle', 'pickup-bridge'],
+    find: guardBesideJoint,
   },
   {
     id: 'plate-cover',
@@ -268,7 +286,7 @@ const KINDS: readonly JointKind[] = [
     needs: ['shielding', 'guard', 'body'],
     // A plate of its own closes the controls' hollow, and the guard has none under it.
     also: ['control-plate'],
-    when: (b) => !b.parts['control-plate'],
+    when: (b) => !b.parts['control-plate'] && (goesRound(b) || panelOf(b).slot === 'guard'),
     find: shieldsMeetJoint,
   },
   { id: 'ferrules', trial: press('Try a ferrule in its bore by hand.'), needs: ['ferrules', 'body'], find: ferrulesJoint },

@@ -1,10 +1,11 @@
 import fc from 'fast-check'
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
+import type { Build } from '../document/build'
 import { nameOf } from '../document/read'
 import { traitName } from '../judge/doubtWords'
 import { slotSpec } from '../parts/slots'
-import { anyBuild, knownBuild } from '../testing/anyBuild'
+import { anyBuild, everyMake, everyTrait, knownBuild, untold } from '../testing/anyBuild'
 import { JOINT_KINDS } from './findJoints'
 import { existsIn } from './kind'
 
@@ -16,10 +17,19 @@ interface Row {
   traits: Set<string>
 }
 
+/** Every make without one of its traits, each in turn: what weighs a trait is not left to the draw. */
+const oneUntold = (): Build[] =>
+  everyMake().flatMap((make) =>
+    everyTrait(make)
+      .filter(([slot, trait]) => make.parts[slot]!.traits[trait] !== undefined)
+      .map(([slot, trait]) => untold(make, 'traits', slot, trait)),
+  )
+
 /** Every check of every kind of joint with all it was ever seen to read. */
 function rows(): Map<string, { title: string; checks: Map<string, Row> }> {
   const kinds = new Map<string, { title: string; checks: Map<string, Row> }>()
-  for (const build of [...fc.sample(knownBuild, { numRuns: 150, seed: 7 }), ...fc.sample(anyBuild, { numRuns: 700, seed: 7 })])
+  const drawn = [...fc.sample(knownBuild, { numRuns: 150, seed: 7 }), ...fc.sample(anyBuild, { numRuns: 700, seed: 7 })]
+  for (const build of [...everyMake(), ...oneUntold(), ...drawn])
     for (const kind of JOINT_KINDS.filter((k) => existsIn(k, build))) {
       const joint = kind.find(build)
       const at = kinds.get(kind.id) ?? { title: joint.title, checks: new Map<string, Row>() }

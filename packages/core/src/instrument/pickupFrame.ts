@@ -1,5 +1,6 @@
 import type { Build } from '../document/build'
 import { asTold, sizeRef, traitAt, type SizeRef } from '../document/read'
+import { goesRound } from './guardRound'
 import type { PickupPlace } from './guardPlace'
 import type { Size } from '../quantity/size'
 
@@ -15,7 +16,7 @@ export function frameOf(build: Build, place: PickupPlace): Frame {
   const ring = place === 'middle' ? undefined : (`ring-${place}` as const)
   if (ring && build.parts[ring])
     return { slot: ring, name: 'ring', length: sizeRef(ring, 'length'), width: sizeRef(ring, 'width'), radius: sizeRef(ring, 'radius') }
-  if (build.parts.guard)
+  if (goesRound(build))
     return {
       slot: 'guard',
       name: 'guard opening',

@@ -5,10 +5,11 @@ import { pt } from '../geometry/point'
 import { CONTROL_HOLES } from '../drill/overOpen'
 import { holeCards } from '../drill/holes'
 import { judgeJoints } from '../fit/findJoints'
-import { anyBuild } from '../testing/anyBuild'
+import { anyBuild, knownBuild, untold } from '../testing/anyBuild'
+import { changed } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
 import { onBody, onPlate, plateEdge, poseFrom } from './platePlace'
-import { panelOf } from './panel'
+import { isCarrierUntold, panelOf } from './panel'
 
 const mm = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 const pose = fc
@@ -55,6 +56,8 @@ describe('what carries the controls', () => {
   it('is the same part to every joint and every hole of theirs', () =>
     holds(
       fc.property(anyBuild, (build) => {
+        // Until someone says how the controls go in, what is judged by either says so and no hole is told.
+        fc.pre(!isCarrierUntold(build))
         const { slot, name } = panelOf(build)
         for (const j of judgeJoints(build).filter(({ id }) => /^pot-/.test(id))) {
           expect(j.title).toMatch(new RegExp(`in ${name}$`))
@@ -65,5 +68,28 @@ describe('what carries the controls', () => {
           expect([c.title.endsWith(name) || c.title.includes(`${name}`), c.side], c.id).toEqual([true, slot === 'body' ? 'front' : name])
       }),
       150,
+    ))
+  it('is asked for where a guard may carry them or only keep the top whole: nothing is snug by a guess, no hole of theirs is told', () =>
+    holds(
+      fc.property(knownBuild, (build) => {
+        const less = untold(build, 'traits', 'body', 'access')
+        fc.pre(isCarrierUntold(less))
+        const [guard, top] = ['front', 'back'].map((access) => changed(less, {}, { 'body/access': access }))
+        for (const j of judgeJoints(less).filter(({ id }) => /^pot-/.test(id)))
+          for (const c of j.checks) {
+            const [a, b] = [guard!, top!].map(
+              (x) =>
+                judgeJoints(x)
+                  .find(({ id }) => id === j.id)!
+                  .checks.find(({ id }) => id === c.id)?.raw.verdict,
+            )
+            if (a !== b) expect(c.raw.verdict, `${j.id}/${c.id}`).toBe('cant-tell')
+          }
+        for (const c of holeCards(less).filter(({ id }) => CONTROL_HOLES.has(id))) {
+          expect(c.stands, c.id).toBe('waiting')
+          expect(c.untold).toEqual([{ slot: 'body', trait: 'access' }])
+        }
+      }),
+      100,
     ))
 })

@@ -36,6 +36,8 @@ export interface TraitSpec {
   required?: boolean
   /** Whether a hole is there: told where holes are, under Drill. */
   hole?: true
+  /** Taken to be its first option until someone says otherwise: nobody is asked. */
+  unasked?: true
 }
 
 export interface Kind {

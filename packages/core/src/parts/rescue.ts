@@ -37,7 +37,7 @@ export const DEFECTS: readonly Defect[] = [
     label: 'Neck bent or twisted',
     money: [60, 95, 180],
     hours: [1, 2, 4],
-    ask: 'Sight along both edges from the body’s end; the gap at fret 8 with the string held at both ends; does the truss nut turn?',
+    ask: 'Sight along both edges from the body’s end; the gap at fret 8 with the string held at both ends; does the truss nut turn, if it has one?',
   },
   {
     id: 'coil',

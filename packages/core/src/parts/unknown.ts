@@ -1,4 +1,5 @@
 import { told } from '../quantity/size'
+import type { TraitSpec } from './kind'
 import { KINDS } from './kinds/index'
 import type { Part } from './part'
 
@@ -9,6 +10,8 @@ export const unknownSizes = (part: Part): string[] =>
     return told(entered) || (!entered && spec.optional) ? [] : [size]
   })
 
-/** Traits of a part that nobody has told. */
+/** Traits of a part that nobody has told; what is taken for granted until then is no gap. */
 export const untoldTraits = (part: Part): string[] =>
-  Object.keys(KINDS[part.kind].traits).filter((trait) => part.traits[trait] === undefined)
+  Object.entries<TraitSpec>(KINDS[part.kind].traits).flatMap(([trait, spec]) =>
+    part.traits[trait] === undefined && !spec.unasked ? [trait] : [],
+  )

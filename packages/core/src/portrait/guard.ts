@@ -30,6 +30,7 @@ export const GUARD_USUAL: Readonly<Record<string, number>> = {
 export function sketchGuard(s: Sketch): void {
   const rows = s.part?.outline
   const edge = s.v('bridge.edge')
+  const round = s.trait('lies') !== 'beside'
   s.view('front', 'from the front')
   if (rows) s.mark({ mark: 'area', role: 'plastic', points: outlinePoints(rows) })
   else
@@ -54,9 +55,9 @@ export function sketchGuard(s: Sketch): void {
       ],
     })
   s.line('centre', pt(-20, 0), pt(edge + 30, 0))
-  for (const place of ['neck', 'middle', 'bridge'] as const) opening(s, `opening.${place}`, `pickup-${place}` in s.build.parts)
+  for (const place of ['neck', 'middle', 'bridge'] as const) opening(s, `opening.${place}`, round && `pickup-${place}` in s.build.parts)
   controlHoles(s)
-  s.across('neck.width', 'inside', 0).along('bridge.edge', 'rule', 0, 0)
+  s.only(['neck.width', 'bridge.edge'], round, () => s.across('neck.width', 'inside', 0).along('bridge.edge', 'rule', 0, 0))
   s.round('cavity', pt(-10, 40), 3, ['screw.edge']).along('screw.edge', 'rule', -10, 40)
   s.view('edge', 'its edge')
   s.box('plastic', 0, 0, 60, s.v('thickness'), ['thickness']).down('thickness', 'outside', 30, 0)

@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizeAt, sizeRef, traitAt, valueAt } from '../document/read'
+import { hasTrussNut, sizeAt, sizeRef, traitAt, valueAt } from '../document/read'
 import { pt, type Point } from '../geometry/point'
 import { bodyShape } from '../instrument/bodyShape'
 import { outlinePoints } from '../instrument/outline'
@@ -338,7 +338,9 @@ export function sketchNeck(s: Sketch): void {
   })
   s.box('cavity', -s.v('nut.slotWidth'), -nut / 2, 0, nut / 2, ['nut.slotWidth'])
   s.take('nut.slotWidth', 'inside', pt(-s.v('nut.slotWidth'), -nut / 2), pt(0, -nut / 2))
-  s.round('cavity', pt(-18, 0), s.v('truss.key'), ['truss.key']).across('truss.key', 'inside', -18)
+  s.only(['truss.key'], hasTrussNut(s.build), () => {
+    s.round('cavity', pt(-18, 0), s.v('truss.key'), ['truss.key']).across('truss.key', 'inside', -18)
+  })
   s.along('old.nutToStuds', 'rule', 0, 0)
   s.gauge('board.radius', pt(fret(1), 0)).gauge('board.radiusEnd', pt(fret(s.v('frets')), 0))
   neckBack(s, heel)

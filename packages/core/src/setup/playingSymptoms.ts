@@ -1,6 +1,6 @@
 import { hasSprings } from '../instrument/vibrato'
 import type { Build } from '../document/build'
-import { hasLockingNut, isGlued } from '../document/read'
+import { hasLockingNut, hasTrussNut, isGlued } from '../document/read'
 import { printMm } from '../quantity/length'
 import * as speaks from './playingEvidence'
 
@@ -52,6 +52,11 @@ const bolted = { only: (b: Build) => !isGlued(b) }
 const glued = { only: isGlued }
 const filed = { only: (b: Build) => !hasLockingNut(b) }
 const clamped = { only: hasLockingNut }
+const turned = { only: hasTrussNut }
+const unturned = { only: (b: Build) => !hasTrussNut(b) }
+/** Of a neck that nothing turns. */
+const LIGHTER = 'Lighter strings let it straighten: nothing on this neck turns. See Relief.'
+const HEAVIER = 'Heavier strings pull it forward: nothing on this neck turns. See Relief.'
 
 /** Troubles at playing, in people's words; causes, checks and cures [practice]; how usual each is [ours]. */
 export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
@@ -74,6 +79,7 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
         'A shim of felt under it, or its screw a little tighter.',
       ),
       cause('truss', 1, 'the truss rod is slack in its channel', 'A quarter turn tighter, and watch the relief.', {
+        ...turned,
         speaks: speaks.slackRod,
       }),
       cause('string-end', 2, 'a string’s end or ball end buzzes', 'Clip the end, seat the ball.'),
@@ -123,13 +129,14 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
         'Its highest point at the front; file the floor towards the tuner.',
         filed,
       ),
-      cause('bow', 2, 'the neck bows back', 'A quarter turn looser: see Relief.', { speaks: speaks.backBow }),
+      cause('bow', 2, 'the neck bows back', 'A quarter turn looser: see Relief.', { ...turned, speaks: speaks.backBow }),
+      cause('bow-fixed', 2, 'the neck bows back', HEAVIER, { ...unturned, speaks: speaks.backBow }),
       cause('behind', 2, 'the string sings behind the nut', 'A tree, or a bit of felt behind the nut.'),
     ],
     checks: [
       check('damp-behind', 1, 'Damp the strings behind the nut: is it gone?', 'behind'),
       check('hold-3', 1, 'Held at fret 3: does the string touch fret 1?', 'slot-low', 'nut-low'),
-      check('capo', 2, 'Held down at fret 1: does it buzz on still?', 'bow'),
+      check('capo', 2, 'Held down at fret 1: does it buzz on still?', 'bow', 'bow-fixed'),
       check('push-slot', 1, 'A finger pressing the string into its slot: is it gone?', 'slot-shape'),
     ],
   },
@@ -140,7 +147,8 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
       cause('low', 5, 'the action is low for this hand', 'Raise it, or play softer: the buzz map shows what it needs.', {
         speaks: speaks.buzzes,
       }),
-      cause('bow', 4, 'the neck is straight or bows back', 'Relief first: a quarter turn looser.', { speaks: speaks.backBow }),
+      cause('bow', 4, 'the neck is straight or bows back', 'Relief first: a quarter turn looser.', { ...turned, speaks: speaks.backBow }),
+      cause('bow-fixed', 4, 'the neck is straight or bows back', HEAVIER, { ...unturned, speaks: speaks.backBow }),
       cause('fallen', 2, 'the vibrato has sunk: strings were changed, or a spring slipped', 'Balance first, then the action.', vibrato),
       cause(
         'hump',
@@ -152,7 +160,7 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
       cause('hump-glued', 2, 'the board rises where the neck meets the body', 'Level the last frets down.', glued),
     ],
     checks: [
-      check('low-frets', 1, 'Is it worse on the first five frets than higher up?', 'bow'),
+      check('low-frets', 1, 'Is it worse on the first five frets than higher up?', 'bow', 'bow-fixed'),
       check('high-frets', 1, 'Is it worse from fret 12 up?', 'hump', 'hump-glued', 'low'),
       check('gap', 2, 'Is the gap under the bridge’s back edge smaller than it was?', 'fallen'),
       check('soft', 1, 'Is it gone when you play softly?', 'low'),
@@ -203,13 +211,14 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
     causes: [
       cause('slot-high', 6, 'the nut’s slots are too high', 'File them: see Nut.', { ...filed, speaks: speaks.highSlots }),
       cause('nut-high', 6, 'the nut stands too high', 'Shims out, or its shelf deeper: see Nut.', { ...clamped, speaks: speaks.highSlots }),
-      cause('relief', 3, 'too much relief', 'A quarter turn tighter: see Relief.', { speaks: speaks.muchRelief }),
+      cause('relief', 3, 'too much relief', 'A quarter turn tighter: see Relief.', { ...turned, speaks: speaks.muchRelief }),
+      cause('relief-fixed', 3, 'too much relief', LIGHTER, { ...unturned, speaks: speaks.muchRelief }),
       cause('gauge', 2, 'strings are heavier than the hand likes', 'A lighter set: see Strings, then relief and balance again.'),
     ],
     checks: [
       check('hold-3', 1, 'Held at fret 3: can you see daylight over fret 1?', 'slot-high', 'nut-high'),
       check('capo', 1, 'With a clamp at fret 1, is it easy?', 'slot-high', 'nut-high'),
-      reliefGap((mm) => `Held at first and last fret: is the gap over fret 8 more than ${mm}?`, 2, 'relief'),
+      reliefGap((mm) => `Held at first and last fret: is the gap over fret 8 more than ${mm}?`, 2, 'relief', 'relief-fixed'),
     ],
   },
   {
@@ -227,7 +236,11 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
         'Lower saddles or a lower bridge first; else the joint is opened by steam and set anew, which is a workshop’s job.',
         { ...glued, speaks: speaks.stillHigh },
       ),
-      cause('relief', 3, 'too much relief', 'Tighten first: it takes half of itself off the action.', { speaks: speaks.muchRelief }),
+      cause('relief', 3, 'too much relief', 'Tighten first: it takes half of itself off the action.', {
+        ...turned,
+        speaks: speaks.muchRelief,
+      }),
+      cause('relief-fixed', 3, 'too much relief', LIGHTER, { ...unturned, speaks: speaks.muchRelief }),
       cause('float', 3, 'the vibrato stands up', 'Balance it: half to three quarters of the gap is at the saddle.', {
         ...vibrato,
         speaks: speaks.floatsHigh,
@@ -235,7 +248,7 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
       cause('pocket', 2, 'dust, film or an old shim under the heel’s front', 'Neck off, look, clean.', bolted),
     ],
     checks: [
-      reliefGap((mm) => `Is the gap over fret 8 more than ${mm}, held at first and last fret?`, 2, 'relief'),
+      reliefGap((mm) => `Is the gap over fret 8 more than ${mm}, held at first and last fret?`, 2, 'relief', 'relief-fixed'),
       check('edge', 1, 'Does the back edge stand more than 2 mm off the body?', 'float'),
       check(
         'straight',

@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { traitAt } from '../document/read'
+import { hasTrussNut, traitAt } from '../document/read'
 import { setupReading } from '../document/setupReadings'
 import type { Targets } from '../instrument/targets'
 import { printMm } from '../quantity/length'
@@ -22,8 +22,10 @@ export function reliefMove(build: Build, targets: Targets): Move {
   const measured = `${printMm(relief)} mm`
   const old = staleSays(build, { what: 'relief' })
   if (old) return { ...base, measured, done: false, stale: true, says: old }
-  if (relief >= from - 1e-9 && relief <= to + 1e-9) return { ...base, measured, done: true, says: 'Leave the truss rod alone.' }
+  if (relief >= from - 1e-9 && relief <= to + 1e-9)
+    return { ...base, measured, done: true, says: hasTrussNut(build) ? 'Leave the truss rod alone.' : 'As it should be.' }
   const off = relief - (from + to) / 2
+  if (!hasTrussNut(build)) return { ...base, measured, done: false, says: withoutNut(off > 0, relief) }
   const at = traitAt(build, 'neck', 'truss')
   const learned = learnedTurn(build, 'truss')
   const typed = build.setup.reliefPerQuarter
@@ -48,4 +50,11 @@ export function reliefMove(build: Build, targets: Targets): Move {
       says: `On this neck clockwise made more relief, by ${printMm(per / 4)} mm a quarter: a two-way rod past its middle, or a left-hand thread. ${turnWords(turns)}, ${trussFrom(at)}; stop if it turns hard, and read again.`,
     }
   return { ...base, measured, done: false, turns: turned, says: `${trussTurn(off > 0, at)} ${how}` }
+}
+
+/** A neck that nothing adjusts bends by its strings' pull alone. */
+function withoutNut(much: boolean, relief: number): string {
+  const by = much ? ['More', 'lighter', 'lets it straighten'] : ['Less', 'heavier', 'pulls it forward']
+  const asItIs = relief < 0 ? 'If that is not enough' : `If it plays well so, write ${printMm(relief)} mm down as the relief wanted; if not`
+  return `${by[0]} than is wanted, and nothing on this neck turns to mend it: only its strings bend it. A ${by[1]} set ${by[2]}: string it, give it a day and measure again. ${asItIs}, its frets are levelled for it: a workshop’s job.`
 }

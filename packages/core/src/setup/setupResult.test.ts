@@ -36,6 +36,25 @@ describe('relief', () => {
     expect(move(measured({ relief: 0 }), 'relief').says).toMatch(/^Loosen/)
     expect(move(measured({ relief: 0.425, reliefPerQuarter: 0.1 }), 'relief').says).toMatch(/^Tighten .* 1\/2 turn/)
   })
+  it('of a neck that nothing turns: no turn is told; lighter strings against too much, heavier against too little', () => {
+    for (const truss of ['fixed', 'none']) {
+      const neck = changed(fullBuild(), {}, { 'neck/truss': truss })
+      const { to } = targetsOf(neck).ordinary.relief
+      const at = (relief: number) => move(measured({ relief, reliefPerQuarter: 0.1 }, neck), 'relief')
+      for (const relief of [-0.2, 0, to + 0.2]) {
+        expect(at(relief)).toMatchObject({ done: false })
+        expect(at(relief).turns).toBeUndefined()
+        expect(at(relief).says).not.toMatch(/clockwise|quarter/)
+      }
+      expect(at(0.6).says).toMatch(/A lighter set lets it straighten.*write 0.6 mm down as the relief wanted/)
+      expect(at(0).says).toMatch(/A heavier set pulls it forward/)
+      // A bow backwards is nothing to want.
+      expect(at(-0.2).says).not.toMatch(/as the relief wanted/)
+      expect(at(to)).toMatchObject({ done: true, says: 'As it should be.' })
+      const asWanted = { ...neck, setup: { ...neck.setup, wanted: { relief: 0.6 } } }
+      expect(move(measured({ relief: 0.6 }, asWanted), 'relief').done).toBe(true)
+    }
+  })
 })
 
 describe('action', () => {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { newBuild, type Build } from '../document/build'
-import { hasLockingNut, isGlued, traitAt } from '../document/read'
+import { hasLockingNut, hasTrussNut, isGlued, traitAt } from '../document/read'
 import { evaluate } from '../evaluate/evaluate'
 import { START_IDS, STARTING_SETS, type StartId } from '../parts/starting/sets'
 import { causesOf, FILM_SYMPTOMS } from '../finish/troubles'
@@ -33,6 +33,11 @@ const BUILDS: readonly (readonly [string, Build])[] = [
   ['eight strings', anEight()],
   ['locking nut', changed(fullBuild(), {}, { 'bridge/mount': 'double-locking', 'nut/type': 'locking' })],
   ['hollow, nothing bored yet', undrilled(measured('semi-hollow'))],
+  ['a neck that nothing turns', changed(fullBuild(), {}, { 'neck/truss': 'fixed' })],
+  [
+    'a neck without a rod, its nut locking',
+    changed(fullBuild(), {}, { 'neck/truss': 'none', 'bridge/mount': 'double-locking', 'nut/type': 'locking' }),
+  ],
   ['no guard, no switch, no knobs', without(fullBuild(), 'guard', 'switch', 'knobs')],
 ]
 /** What may be named only where it is. What a strap, a ball or a solder joint has of these words is no part. */
@@ -41,6 +46,7 @@ const NAMES: readonly (readonly [RegExp, (b: Build) => boolean])[] = [
   [/control plate/i, (b) => b.parts['control-plate'] !== undefined],
   [/neck screws?\b/i, (b) => !isGlued(b)],
   [/\bclaw\b|vibrato|springs’ cover/i, (b) => b.parts.springs !== undefined],
+  [/truss (?:nut|tool|rod)|slacken strings if it turns/i, hasTrussNut],
   [/tailpiece/i, (b) => b.parts.tailpiece !== undefined],
   [/ferrules?\b/i, (b) => b.parts.ferrules !== undefined],
   [/string tree/i, (b) => b.parts['string-tree'] !== undefined],

@@ -36,6 +36,19 @@ const MAKES: readonly (() => Build)[] = [
       { 'bridge/mount': 'double-locking', 'nut/type': 'locking', 'jack/held': 'panel' },
     ),
   () => changed(withPart(fullBuild(), 'ring-neck', RING), {}, { 'pickup-neck/mount': 'ring', 'pickup-bridge/mount': 'body' }),
+  () =>
+    changed(
+      withPart(withPart(fullBuild(), 'ring-neck', RING), 'ring-bridge', RING),
+      {},
+      {
+        'guard/lies': 'beside',
+        'pickup-neck/mount': 'ring',
+        'pickup-middle/mount': 'body',
+        'pickup-bridge/mount': 'ring',
+        'body/access': 'back',
+        'neck/truss': 'fixed',
+      },
+    ),
   onAPlate,
   aBass,
   aLefty,
@@ -67,7 +80,7 @@ const RING = aPart('ring-neck', { length: 37, width: 70, radius: 2, 'height.neck
 
 /** Made once: what is generated from them is always a copy. */
 let kept: readonly Build[] | undefined
-const made = (): readonly Build[] => (kept ??= MAKES.map((make) => make()))
+export const everyMake = (): readonly Build[] => (kept ??= MAKES.map((make) => make()))
 
 /** Every size and trait a part of this build could have, as slot and name. */
 export const everySize = (build: Build): [Slot, string][] => everything(build, 'sizes')
@@ -120,7 +133,7 @@ function buildsWith(edit: fc.Arbitrary<Edit>, lastOption: number, most: number):
       film: fc.constantFrom(false, true),
     })
     .map(({ make, sizes, traits, doubt, film }) => {
-      const like = made()[make]!
+      const like = everyMake()[make]!
       const { sizeNames, traitNames } = namesOf(like)
       const build = copied(like)
       for (const [at, option] of traits) {

@@ -1,4 +1,4 @@
-import { buzzDrawing, printMm, setSetup, setupModel, usualAttack, type bestRelief, type BuzzWork } from '@snug/core'
+import { buzzDrawing, hasTrussNut, printMm, setSetup, setupModel, usualAttack, type bestRelief, type BuzzWork } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Board } from '../../app/Workspace'
 import { DrawingView } from '../../drawing/DrawingView'
@@ -74,9 +74,11 @@ function BuzzInHand({ work }: { work: BuzzWork | undefined }) {
           </span>
         ))}
       </p>
-      <Button className="mt-2" onClick={() => void find()}>
-        Best relief for the lowest strings
-      </Button>
+      {hasTrussNut(build) && (
+        <Button className="mt-2" onClick={() => void find()}>
+          Best relief for the lowest strings
+        </Button>
+      )}
       {best && (
         <p role="status" className="mt-1">
           At <b className="figure">{best.relief.toFixed(2)} mm</b> of relief they could lie at {printMm(best.treble)} treble,{' '}

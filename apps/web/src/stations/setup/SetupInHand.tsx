@@ -1,4 +1,4 @@
-import { bassString, sizeAt, type SetupResult } from '@snug/core'
+import { bassString, hasTrussNut, sizeAt, type SetupResult } from '@snug/core'
 import { useState } from 'react'
 import { useOpenBuild } from '../../state/buildStore'
 import { Caution } from '../../ui/Caution'
@@ -57,7 +57,10 @@ export function SetupInHand({ setup, what }: { setup: SetupResult; what: string 
       {what === 'action' && <ActionNumbers setup={setup} />}
       {what === 'relief' && (
         <Caution
-          lines={['Never force a truss nut. If it turns hard, slacken the strings first; protect your eyes when cutting strings.']}
+          lines={[
+            ...(hasTrussNut(build) ? ['Never force a truss nut. If it turns hard, slacken the strings first.'] : []),
+            'Protect your eyes when cutting strings.',
+          ]}
         />
       )}
       {what === 'intonation' && <Intonation setup={setup} />}

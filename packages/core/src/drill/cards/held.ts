@@ -1,4 +1,5 @@
 import { hasSprings } from '../../instrument/vibrato'
+import { goesRound } from '../../instrument/guardRound'
 import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt } from '../../document/read'
@@ -39,7 +40,7 @@ export const pickupScrews =
         byPart: true,
         goesIn: 'its height screws, springs or foam under the ears',
         located: 'the pickup itself, seated in its route: straight down through its ears',
-        first: ['its lead fed through', `the pickup seated, square to the strings${build.parts.guard ? ' and free of the guard' : ''}`],
+        first: ['its lead fed through', `the pickup seated, square to the strings${goesRound(build) ? ' and free of the guard' : ''}`],
         back: 'Hardwood dowel in the floor, a day to dry, drilled anew; the pickup hides it.',
       },
       {
@@ -105,6 +106,7 @@ export const ringScrews =
 export const guardScrews: Finder = (build, bench) => {
   if (!build.parts.guard || !build.parts.body) return undefined
   const there = { slot: 'body', trait: 'bored.guard' } as const
+  const round = goesRound(build)
   return screwed(
     build,
     bench,
@@ -115,9 +117,9 @@ export const guardScrews: Finder = (build, bench) => {
       side: 'front',
       byPart: true,
       goesIn: 'small screws round its edge',
-      located: 'the guard itself, laid where every opening clears',
+      located: `the guard itself, laid ${round ? 'where every opening clears' : 'where it clears strings and covers'}`,
       first: [
-        'neck in and the guard pushed to it; or the guard on, loosened while the neck goes in',
+        ...(round ? ['neck in and the guard pushed to it; or the guard on, loosened while the neck goes in'] : []),
         'pickups and bridge in, the strings’ lines checked',
       ],
       back: 'A sliver of hardwood and glue, an hour, drilled anew; the guard hides it.',

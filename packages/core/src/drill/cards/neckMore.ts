@@ -52,7 +52,10 @@ export const nutScrews: Finder = (build, bench) => {
         missing: spread ? [] : [sizeRef('nut', 'screw.spread')],
       },
       over: 'the nut laid on its shelf, its edge against the board',
-      mind: ['The truss rod’s end lies between the two: look where it comes before a bit goes in.'],
+      mind:
+        traitAt(build, 'neck', 'truss') === 'none'
+          ? []
+          : ['The truss rod’s end lies between the two: look where it comes before a bit goes in.'],
     },
   )
 }

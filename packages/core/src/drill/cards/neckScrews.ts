@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { isGlued, sizeAt, sizeRef } from '../../document/read'
+import { isGlued, sizeAt, sizeRef, traitAt } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { TIP_CLEAR } from '../../fit/whole/screwLimits'
 import { datums } from '../../instrument/datums'
@@ -180,7 +180,7 @@ export const neckPilots: Finder = (build, bench) => {
       woodOf: 'neck',
       located: pattern(build),
       over: 'the neck clamped home in its pocket, on its axis, looked at through the body’s holes',
-      guards: [toRod(build)],
+      guards: traitAt(build, 'neck', 'truss') === 'none' ? [] : [toRod(build)],
       mind: ['The neck is held down by a clamp, or by a helper, while it is driven.'],
     },
   )

@@ -2,6 +2,7 @@ import type { Build } from '../../document/build'
 import { sizeAt } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { PLACES } from '../../instrument/guardPlace'
+import { goesRound } from '../../instrument/guardRound'
 import { outlinePoints } from '../../instrument/outline'
 import { panelOf } from '../../instrument/panel'
 import type { Bench } from '../bench'
@@ -15,7 +16,7 @@ export function guardTemplate(build: Build, bench: Bench): Made | undefined {
   if (!rows) return undefined
   const size = (key: string) => sizeAt(build, { slot: 'guard', size: key })?.value
   const outline = outlinePoints(rows)
-  const openings = PLACES.flatMap((p): Shape[] => {
+  const openings = (goesRound(build) ? PLACES : []).flatMap((p): Shape[] => {
     const [c, l, w] = [size(`opening.${p}.centre`), size(`opening.${p}.length`), size(`opening.${p}.width`)]
     if (c === undefined || l === undefined || w === undefined || !build.parts[`pickup-${p}`]) return []
     const y = size(`opening.${p}.side`) ?? 0

@@ -11,7 +11,7 @@ const check = (b: Build, id: string, c: string) => jointIn(b, id).checks.find((x
 describe('pots and holes', () => {
   const through = (length: number, thickness: number, where: 'guard' | 'body', hole = 9.6) =>
     aBuild({
-      body: body({ 'control.depth': 38, 'pot.hole': hole, 'control.top': thickness }),
+      body: body({ 'control.depth': 38, 'pot.hole': hole, 'control.top': thickness }, where === 'guard' ? { access: 'front' } : {}),
       ...(where === 'guard' ? { guard: aPart('guard', { thickness, 'pot.hole': hole }) } : {}),
       'pot-volume': aPart(
         'pot-volume',

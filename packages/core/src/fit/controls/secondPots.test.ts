@@ -175,6 +175,33 @@ describe('the second switch', () => {
     ],
     slide,
   )
+  judgeRows(
+    [
+      {
+        what: 'a toggle in a hole half a millimetre small',
+        joint: 'switch-2',
+        check: 'hole',
+        verdict: 'tight',
+        says: 'The toggle’s thread is 6 mm and its hole 5.5 mm.',
+        job: /^Ream the toggle’s hole to 6\.3/,
+        sizes: { 'guard/switch-2.hole': 5.5 },
+      },
+      {
+        what: 'a toggle whose thread is shorter than the guard is thick',
+        joint: 'switch-2',
+        check: 'thread',
+        verdict: 'wont-go',
+        says: /too short/,
+        sizes: { 'switch-2/thread.length': 2 },
+      },
+    ],
+    () =>
+      changed(
+        slide(),
+        { 'switch-2/thread.diameter': 6, 'switch-2/thread.length': 8, 'guard/switch-2.hole': 6.3 },
+        { 'switch-2/contacts': 'on-on' },
+      ),
+  )
   it('has a slot of its own on a card of its own, and a hole where it is a rotary', () => {
     const uncut = { 'guard/switch-2.slot': undefined, 'guard/switch-2.screws': undefined }
     const cards = (contacts: string) =>

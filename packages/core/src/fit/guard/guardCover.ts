@@ -3,16 +3,16 @@ import { sizeRef } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { controlRefs, potsIn } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
-import { laid, PLACES, seenFrom, type Pose } from '../../instrument/guardPlace'
+import { laid, seenFrom, type Pose } from '../../instrument/guardPlace'
 import { outlinePoints } from '../../instrument/outline'
 import { panelOf } from '../../instrument/panel'
 import { judged } from '../../judge/assemble'
 import type { Question, JudgedJoint } from '../../judge/joint'
-import { gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
+import { gapOf, sizeIn, sizesIn } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { likelyOf, normal, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { liesOnFront } from '../../judge/onFront'
+import { guardLies, guardScrews } from './guardOnWood'
 import { guardFit } from './guardOpenings'
 import { coverDrawing } from './guardCover.draw'
 import { insideBy, routeCorners, controlRoute } from './guardRooms'
@@ -20,10 +20,6 @@ import { inRoute, wallFrom } from './inRoute'
 
 /** A guard covers a route's edge by at least this, mm. [practice] */
 const COVER = 1.5
-/** A guard screw stands at least this far from a route, mm. [practice] */
-const SCREW_WOOD = 3
-/** As much as a block glued in gives it, mm. [ours] */
-const BLOCKED = 6
 const COVER_BANDS: readonly Band[] = [
   { upTo: 0, is: 'wont-go' },
   { upTo: COVER, is: 'tight' },
@@ -45,8 +41,8 @@ export const guardCoverJoint = (build: Build): JudgedJoint =>
         return [...cover(b, pose), ...bridgeEdge(b, pose), ...controls(b, pose)]
       },
       neckCut,
-      screws,
-      lies,
+      guardScrews,
+      guardLies,
     ],
   })
 
@@ -196,57 +192,4 @@ function controls(build: Build, pose: Pose): Question[] {
     const free = propagate(([px, py]) => wallFrom(route, laid(pose, pt(px!, py!))), [ofSize(x), ofSize(y)])
     return inRoute(build, control, free)
   })
-}
-
-/** A guard that carries pickups cannot be stood off on a bracket. */
-function lies(build: Build): Question[] {
-  const carries = PLACES.some((p) => build.parts[`pickup-${p}`] && traitIn(build, `pickup-${p}`, 'mount') === 'guard')
-  return [
-    liesOnFront(build, 'guard', 'screwed down it bends, draws its screws and cracks.', {
-      job: carries
-        ? 'Hang the pickups from rings with curved feet, or take a body with a flat top.'
-        : 'Carry the guard on a bracket at its edge and a foot near the neck, clear of the front.',
-      how: carries
-        ? 'A guard with pickups in it has to lie on its routes. Nothing holds it flat over an arch.'
-        : 'Felt under whatever touches the finish; the foot’s screw goes where a string does not show it.',
-      gives: 'nothing',
-      tools: carries ? [] : ['bracket', 'screwdriver'],
-    }),
-  ]
-}
-
-function screws(build: Build): Question[] {
-  const ref = sizeRef('guard', 'screw.edge')
-  const edge = sizeIn(build, ref)
-  return [
-    {
-      id: 'screws',
-      label: 'Nearest screw to a route',
-      clearance: gapOf([[1, edge]], -SCREW_WOOD),
-      shown: gapOf([[1, edge]]),
-      bands: [
-        // Nothing but air or a sliver of wood under it.
-        { upTo: 0.5 - SCREW_WOOD, is: 'wont-go' },
-        { upTo: 0, is: 'tight' },
-        { upTo: Infinity, is: 'snug' },
-      ],
-      says: ({ verdict }) =>
-        verdict === 'snug'
-          ? `Every screw stands on wood, ${printMm(edge.value, 1)} mm from a route or more.`
-          : `A guard screw lands ${printMm(edge.value, 1)} mm from a route; the wood there splits out under ${SCREW_WOOD} mm.`,
-      cures: ({ verdict }) =>
-        verdict === 'snug'
-          ? []
-          : [
-              {
-                id: 'block-for-screw',
-                job: `Glue a block into the route’s corner so that ${BLOCKED} mm of wood stand beside that screw, or leave the screw out.`,
-                how: 'A block of the body’s wood, flush with the top; a short screw.',
-                gives: 'nothing',
-                tools: ['wood', 'wood glue'],
-                plan: { slot: 'guard', size: 'screw.edge', delta: BLOCKED - edge.value, doubt: 0.5 },
-              },
-            ],
-    },
-  ]
 }

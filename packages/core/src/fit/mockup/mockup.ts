@@ -1,4 +1,5 @@
 import { POTS, potSlot, SWITCHES_OF } from '../../instrument/controlPlace'
+import { goesRound } from '../../instrument/guardRound'
 import type { Build, MockupResult } from '../../document/build'
 import { enteredAt, traitAt, type SizeRef } from '../../document/read'
 import type { JudgedJoint } from '../../judge/joint'
@@ -136,15 +137,18 @@ const ORDER: readonly Wanted[] = [
   {
     id: 'pickups-in',
     title: 'Pickups in',
-    how: ({ parts }) =>
-      `Into their ${those(['routes', true], ['rings', parts['ring-neck'] ?? parts['ring-bridge']], ['guard', parts.guard])}, screws run down; nothing forced. Wrap them: filings stick.`,
+    how: (build) =>
+      `Into their ${those(['routes', true], ['rings', build.parts['ring-neck'] ?? build.parts['ring-bridge']], ['guard', goesRound(build)])}, screws run down; nothing forced. Wrap them: filings stick.`,
     joints: ['room-neck', 'room-middle', 'room-bridge'],
   },
   {
     id: 'guard-on',
     title: 'Guard on',
-    how: 'Neck in, guard pushed tight to it, two pieces of tape. Openings over the routes, bridge clear, screw holes on wood?',
-    joints: ['guard-openings', 'guard-cover'],
+    how: (build) =>
+      goesRound(build)
+        ? 'Neck in, guard pushed tight to it, two pieces of tape. Openings over the routes, bridge clear, screw holes on wood?'
+        : 'Where it is to lie, two pieces of tape. Clear of strings, covers and rings, screw holes on wood?',
+    joints: ['guard-openings', 'guard-cover', 'guard-beside'],
   },
   {
     id: 'plate-on',

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { aBuild, aPart, cured, jointIn, withRest } from '../../testing/bench'
 import { body, neck } from '../../testing/caseParts'
-import { fullBuild } from '../../testing/fullBuild'
+import { changed, fullBuild } from '../../testing/fullBuild'
+import { findJoints } from '../findJoints'
 
 describe('pocket', () => {
   it('about 0.8 mm small: tight, an amount, no hammer', () => {
@@ -32,6 +33,11 @@ describe('pocket', () => {
     const b = (notch: string) => aBuild({ body: body({}, { notch }), neck: neck({}, { truss: 'heel' }) })
     expect(jointIn(b('no'), 'truss-access').verdict).toBe('wont-go')
     expect(jointIn(b('yes'), 'truss-access').verdict).toBe('snug')
+  })
+  it('of a neck that nothing turns no tool is asked, and no notch', () => {
+    const still = changed(fullBuild(), {}, { 'neck/truss': 'fixed', 'body/notch': 'no' })
+    expect(findJoints(still).map((j) => j.id)).not.toContain('truss-access')
+    expect(findJoints(fullBuild()).map((j) => j.id)).toContain('truss-access')
   })
   it('neck screws that would come through the board', () => {
     const b = aBuild({

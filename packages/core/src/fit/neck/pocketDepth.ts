@@ -5,6 +5,7 @@ import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
+import { goesRound } from '../../instrument/guardRound'
 import { judged } from '../../judge/assemble'
 import type { Question, JudgedJoint } from '../../judge/joint'
 import { drawnAt, gapOf, sizeIn, sizesIn } from '../../judge/known'
@@ -33,7 +34,7 @@ export function pocketDepthJoint(build: Build): JudgedJoint {
     id: 'pocket-depth',
     title: 'Pocket depth and floor',
     seatsNeck: true,
-    slots: ['body', 'neck', ...(build.parts.guard ? (['guard'] as const) : [])],
+    slots: ['body', 'neck', ...(goesRound(build) ? (['guard'] as const) : [])],
     at: pt(datums(build).heelEnd - 18, -34),
     draw: () => depthDrawing(build),
     asks: [overhang, dip],
@@ -49,7 +50,7 @@ function overhang(build: Build): Question | undefined {
     pocket: sizeRef('body', 'pocket.depth'),
     board: sizeRef('neck', 'board.thickness'),
   })
-  const guard = build.parts.guard && sizeIn(build, sizeRef('guard', 'thickness'))
+  const guard = goesRound(build) && sizeIn(build, sizeRef('guard', 'thickness'))
   const above = have.heel.value - have.pocket.value
   const stands = `Board stands ${printSide(above, 1, ['above', 'under'])} the body${guard ? `, ${printSide(above - guard.value, 1, ['above', 'under'])} the guard` : ''}.`
   const under = gapOf([[1, have.heel], [-1, have.pocket], [-1, have.board], ...(guard ? ([[-1, guard]] as const) : [])])
@@ -125,7 +126,7 @@ function depthDrawing(build: Build) {
   const board = drawnAt(build, sizeRef('neck', 'board.thickness'))
   const length = drawnAt(build, sizeRef('body', 'pocket.length'))
   const over = Math.max(0, drawnAt(build, sizeRef('neck', 'boardLength')) - drawnAt(build, sizeRef('neck', 'nutToHeelEnd')))
-  const guard = build.parts.guard ? drawnAt(build, sizeRef('guard', 'thickness')) : 0
+  const guard = goesRound(build) ? drawnAt(build, sizeRef('guard', 'thickness')) : 0
   const top = -(heel - depth)
   const marks: Mark[] = [
     {

@@ -110,7 +110,7 @@ describe('rings and neighbours', () => {
   it('pots whose bodies meet', () => {
     const at = (x: number) =>
       aBuild({
-        body: body(),
+        body: body({}, { access: 'front' }),
         guard: aPart('guard', { thickness: 2.5, 'pot.hole': 9.5, 'volume.x': 190, 'volume.y': -66, 'tone.x': 190 + x, 'tone.y': -66 }),
         bridge: aPart('bridge', { spread: 52, 'height.min': 9, 'height.max': 16 }, { mount: 'two-stud' }),
         'pot-volume': aPart('pot-volume', { resistance: [500e3, 'meter', 5e3], 'body.diameter': 24 }, { taper: 'audio' }),

@@ -41,6 +41,14 @@ export const guard = defineKind({
     'screw.edge': mm('Nearest screw hole to a route edge', 0, 60, { how: 'lay the guard on the body, neck side tight' }),
   },
   traits: {
+    lies: {
+      label: 'It lies',
+      unasked: true,
+      options: [
+        ['round', 'round the pickups, with an opening for each'],
+        ['beside', 'beside them, with no openings'],
+      ],
+    },
     shield: {
       label: 'Back of the guard',
       options: [

@@ -155,6 +155,8 @@ export const neck = defineKind({
       options: [
         ['head', 'the headstock'],
         ['heel', 'the heel'],
+        ['fixed', 'nowhere: a bar that cannot be turned'],
+        ['none', 'nowhere: it has no rod'],
       ],
     },
     hand: HANDED,

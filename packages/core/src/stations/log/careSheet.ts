@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { traitAt } from '../../document/read'
+import { hasTrussNut } from '../../document/read'
 import { gaugesUntold, stringPulls } from '../../instrument/stringPulls'
 import { notesOf, tuningOf } from '../../instrument/tunings'
 import type { SetupResult } from '../../setup/setupResult'
@@ -56,7 +56,7 @@ export function careSheet(build: Build, setup: SetupResult): Sheet {
           'it buzzes where it did not, or bends choke',
           `the strings stand more than half a millimetre off what they were${action?.measured ? ` (${action.measured} mm over fret 12)` : ''}`,
           'a knob crackles, or one position of the switch is silent',
-          `the seasons changed and it will not stay in tune${traitAt(build, 'neck', 'truss') ? ': a quarter turn of the truss nut is work for a bench, not for pliers' : ''}`,
+          `the seasons changed and it will not stay in tune${build.parts.neck && hasTrussNut(build) ? ': a quarter turn of the truss nut is work for a bench, not for pliers' : ''}`,
         ],
       },
     ],

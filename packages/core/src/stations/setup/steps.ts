@@ -1,8 +1,9 @@
 import { heightScrewOf, SCREWS } from '../../setup/screws'
 import { those } from '../../quantity/words'
 import { hasSprings } from '../../instrument/vibrato'
+import { goesRound } from '../../instrument/guardRound'
 import type { Build } from '../../document/build'
-import { hasLockingNut, isGlued, traitAt } from '../../document/read'
+import { hasLockingNut, hasTrussNut, isGlued, traitAt } from '../../document/read'
 import { before, CLOSING_PASS, onceFilmIsHard, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Better, type StepNeed, type Step } from '../../plan/step'
 import { capital } from '../../quantity/words'
@@ -155,7 +156,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
         ? [before('string-ground', ground === 'claw' ? 'groundBeforeBridge' : ground === 'stud' ? 'groundBeforePosts' : 'groundUnderPlate')]
         : []),
       // A guard lies under the strings; a hollow at the back can still be opened with them on.
-      ...(build.parts.guard ? [before('close-guard', 'closedBeforeStrings')] : []),
+      ...(goesRound(build) || inOne ? [before('close-guard', 'closedBeforeStrings')] : []),
     ],
     ...(!build.parts.guard && wired('meter-check')
       ? { better: [{ id: 'meter-check', why: 'Heard at the jack first; with one string on it is only listened to again.', minutes: 15 }] }
@@ -206,7 +207,7 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
   }
   next('set-relief', 'Relief', 'Hold at first and last fret, gap over fret 8.', 20, {
     thing: 'relief',
-    cautions: ['Never force a truss nut; slacken strings if it turns hard.'],
+    cautions: hasTrussNut(build) ? ['Never force a truss nut; slacken strings if it turns hard.'] : [],
   })
   if (floats(build))
     next('set-float', 'Vibrato balance', 'The gap under its back edge by the claw, round by round, retuned between.', 30, {
