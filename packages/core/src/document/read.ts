@@ -80,7 +80,7 @@ export const isGlued = (build: Build): boolean => traitAt(build, 'neck', 'joint'
 export const hasLockingNut = (build: Build): boolean => traitAt(build, 'nut', 'type') === 'locking'
 
 /** A truss rod with a nut to turn; a neck of which nobody has said is taken to have one. */
-export const hasTrussNut = (build: Build): boolean => !['fixed', 'none'].includes(traitAt(build, 'neck', 'truss') ?? '')
+export const hasTrussNut = (build: Build): boolean => !['fixed', 'no-rod'].includes(traitAt(build, 'neck', 'truss') ?? '')
 
 /** All of the sizes asked for, or the list of those missing. */
 export function sizesFor<const K extends string>(

@@ -4,6 +4,7 @@ import type { Build } from '../document/build'
 import { findJoints } from '../fit/findJoints'
 import { inHollow } from '../instrument/panel'
 import { knownBuild } from '../testing/anyBuild'
+import { aPart } from '../testing/bench'
 import { drillable } from '../testing/drillable'
 import { changed, fullBuild, without } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
@@ -26,6 +27,68 @@ const NO_SPRINGS = {
 }
 /** What says where a room for the controls was cut. */
 const OF_A_ROUTE = ['control.x', 'control.y', 'control.length', 'control.width']
+
+describe('small screws in a front whose wood nobody knows the end of', () => {
+  const ring = aPart(
+    'ring-neck',
+    {
+      length: 37,
+      width: 70,
+      radius: 2,
+      'height.neckSide': 4,
+      'height.bridgeSide': 5,
+      'screw.length': 12,
+      'screw.thread': 2.4,
+      'screw.root': 1.7,
+    },
+    { foot: 'flat' },
+  )
+  const made = (how: string | undefined): Build => {
+    const build = undrilled(drillable(fullBuild()))
+    const body = { ...build.parts.body!, traits: { ...build.parts.body!.traits } }
+    if (how) body.traits.build = how
+    else delete body.traits.build
+    return { ...build, parts: { ...build.parts, body, 'ring-neck': ring } }
+  }
+  const card = (how: string | undefined, id: string) => holeCards(made(how)).find((c) => c.id === id)!
+  it('are told what stays under them in a solid body alone; elsewhere to knock first', () => {
+    for (const id of ['ring-neck', 'guard-screws']) {
+      expect(card('solid', id).guards.map((g) => g.id)).toContain('tip')
+      expect(card('solid', id).left).toBeGreaterThan(30)
+      for (const how of ['semi-hollow', 'chambered', undefined]) {
+        const { guards, left, stands, depth } = card(how, id)
+        expect(
+          guards.map((g) => g.id),
+          `${id} ${how}`,
+        ).not.toContain('tip')
+        expect(guards.find((g) => g.id === 'chamber')!.says, `${id} ${how}`).toMatch(/knock before a bit goes in/)
+        expect([left, stands], `${id} ${how}`).toEqual([undefined, 'mind'])
+        expect(depth).toBe(card('solid', id).depth)
+      }
+    }
+  })
+  it('those of a pickup in the wood stand in the block of a hollow body', () => {
+    const hung = (how: string, block: number) =>
+      holeCards(
+        changed(
+          made(how),
+          {
+            'body/block.thickness': block,
+            'pickup-neck/screw.length': 20,
+            'pickup-neck/depth': 10,
+            'pickup-neck/screw.root': 2.2,
+            'pickup-neck/screw.diameter': 3,
+            'body/route.neck.depth': 18,
+          },
+          { 'pickup-neck/mount': 'body', 'bridge/mount': 'screws' },
+        ),
+      ).find((c) => c.id === 'pickup-neck')!
+    const left = (how: string, block: number) => [hung(how, block).says, ...hung(how, block).guards.map((g) => g.says)].join(' ')
+    // 20 long less 18 - 10 = 8 of air: 12 in the wood. 44.2 - 18 - 12 = 14.2; of a block of 34 4 are left.
+    expect(left('solid', 34)).toMatch(/ends 14\.2 mm under the body’s back/)
+    expect(left('semi-hollow', 34)).toMatch(/ends 4 mm under the block’s far side/)
+  })
+})
 
 describe('a body that is hollow under its controls', () => {
   it('has no room cut for them, whatever else it is: none is asked for, none is named', () => {

@@ -43,7 +43,7 @@ describe('pilots by the wood at hand', () => {
   })
   it('a bar that cannot be turned has its channel too; a neck without either has none', () => {
     expect(guardOf(changed(full(), {}, { 'neck/truss': 'fixed' }), 'neck-screws', 'rod')!.spare!.value).toBeCloseTo(13.4, 9)
-    expect(guardOf(changed(full(), {}, { 'neck/truss': 'none' }), 'neck-screws', 'rod')).toBeUndefined()
+    expect(guardOf(changed(full(), {}, { 'neck/truss': 'no-rod' }), 'neck-screws', 'rod')).toBeUndefined()
   })
   // Screw 18 through a nut of 3.95: 14.05 bite; neck 21 - 3.4 = 17.6: 3.55 mm stay under the tip.
   it('a locking nut’s screws stop before the back of the neck', () => {

@@ -37,7 +37,7 @@ describe('relief', () => {
     expect(move(measured({ relief: 0.425, reliefPerQuarter: 0.1 }), 'relief').says).toMatch(/^Tighten .* 1\/2 turn/)
   })
   it('of a neck that nothing turns: no turn is told; lighter strings against too much, heavier against too little', () => {
-    for (const truss of ['fixed', 'none']) {
+    for (const truss of ['fixed', 'no-rod']) {
       const neck = changed(fullBuild(), {}, { 'neck/truss': truss })
       const { to } = targetsOf(neck).ordinary.relief
       const at = (relief: number) => move(measured({ relief, reliefPerQuarter: 0.1 }, neck), 'relief')

@@ -36,7 +36,7 @@ const BUILDS: readonly (readonly [string, Build])[] = [
   ['a neck that nothing turns', changed(fullBuild(), {}, { 'neck/truss': 'fixed' })],
   [
     'a neck without a rod, its nut locking',
-    changed(fullBuild(), {}, { 'neck/truss': 'none', 'bridge/mount': 'double-locking', 'nut/type': 'locking' }),
+    changed(fullBuild(), {}, { 'neck/truss': 'no-rod', 'bridge/mount': 'double-locking', 'nut/type': 'locking' }),
   ],
   ['no guard, no switch, no knobs', without(fullBuild(), 'guard', 'switch', 'knobs')],
 ]

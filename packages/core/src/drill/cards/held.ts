@@ -11,7 +11,7 @@ import { SCREW_WOOD, woodAtScrews } from '../../instrument/plateScrews'
 import { doubtOf, likelyOf, ofSize, propagate } from '../../quantity/distribution'
 import { guarded, unread, untellable } from '../guard'
 import type { Guard } from '../holeCard'
-import { screwed } from '../screwed'
+import { screwed, type Screwed } from '../screwed'
 import { isThere } from '../told'
 
 const workOf = (build: Build, trait: { slot: 'body'; trait: string }) => {
@@ -28,7 +28,7 @@ export const pickupScrews =
     if (!build.parts.body || traitAt(build, slot, 'mount') !== 'body') return undefined
     const there = { slot: 'body', trait: 'bored.pickups' } as const
     const depth = sizeRef('body', `route.${place}.depth`)
-    const { less, face } = underCavities(build.parts.bridge && traitAt(build, 'bridge', 'mount'))
+    const under = underCavities(build, build.parts.bridge && traitAt(build, 'bridge', 'mount'))
     return screwed(
       build,
       bench,
@@ -55,7 +55,7 @@ export const pickupScrews =
           [-1, sizeRef(slot, 'depth')],
         ],
         held: { label: 'air under the ear', role: 'open' },
-        wood: { terms: [[1, sizeRef('body', 'thickness')], [-1, depth], ...less], face },
+        ...(under ? { wood: { terms: [...under.terms, [-1, depth]], face: under.face } } : { guards: solid(build) }),
         woodOf: 'body',
         located: { ...BY_PART, from: ['the pickup’s own ears'] },
         over: 'the pickup seated in its route, looked at through its ears',
@@ -93,7 +93,7 @@ export const ringScrews =
         thread: sizeRef(slot, 'screw.thread'),
         through: [[1, sizeRef(slot, 'height.neckSide')]],
         held: { label: 'ring', role: 'plastic' },
-        wood: { terms: [[1, sizeRef('body', 'thickness')]], face: 'the body’s back' },
+        ...toBack(build),
         woodOf: 'body',
         located: { ...BY_PART, from: ['the ring’s own holes'] },
         over: 'the ring laid on where its pickup stands under the outer strings',
@@ -132,7 +132,7 @@ export const guardScrews: Finder = (build, bench) => {
       thread: sizeRef('guard', 'screw.thread'),
       through: [[1, sizeRef('guard', 'thickness')]],
       held: { label: 'guard', role: 'plastic' },
-      wood: { terms: [[1, sizeRef('body', 'thickness')]], face: 'the body’s back' },
+      ...toBack(build),
       woodOf: 'body',
       located: { ...BY_PART, from: ['the guard’s own holes'] },
       over: 'the guard laid on where every opening clears',
@@ -174,7 +174,7 @@ export const plateScrews: Finder = (build, bench) => {
       thread: sizeRef('control-plate', 'screw.thread'),
       through: [[1, sizeRef('control-plate', 'thickness')]],
       held: { label: 'plate', role: 'metal' },
-      wood: { terms: [[1, sizeRef('body', 'thickness')]], face: 'the body’s back' },
+      ...toBack(build),
       woodOf: 'body',
       located: { ...BY_PART, from: ['the plate’s own holes'] },
       over: 'the plate laid on over its route',
@@ -235,6 +235,10 @@ function toRoute(build: Build): Guard[] {
     ),
   ]
 }
+
+/** The wood under a small screw goes to the back where the body is solid all through; elsewhere nobody knows where it ends. */
+const toBack = (build: Build): Pick<Screwed, 'wood'> =>
+  traitAt(build, 'body', 'build') === 'solid' ? { wood: { terms: [[1, sizeRef('body', 'thickness')]], face: 'the body’s back' } } : {}
 
 const solid = (build: Build): Guard[] =>
   traitAt(build, 'body', 'build') === 'solid'

@@ -53,7 +53,7 @@ export const nutScrews: Finder = (build, bench) => {
       },
       over: 'the nut laid on its shelf, its edge against the board',
       mind:
-        traitAt(build, 'neck', 'truss') === 'none'
+        traitAt(build, 'neck', 'truss') === 'no-rod'
           ? []
           : ['The truss rod’s end lies between the two: look where it comes before a bit goes in.'],
     },

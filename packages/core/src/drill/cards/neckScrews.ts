@@ -180,7 +180,7 @@ export const neckPilots: Finder = (build, bench) => {
       woodOf: 'neck',
       located: pattern(build),
       over: 'the neck clamped home in its pocket, on its axis, looked at through the body’s holes',
-      guards: traitAt(build, 'neck', 'truss') === 'none' ? [] : [toRod(build)],
+      guards: traitAt(build, 'neck', 'truss') === 'no-rod' ? [] : [toRod(build)],
       mind: ['The neck is held down by a clamp, or by a helper, while it is driven.'],
     },
   )

@@ -54,4 +54,26 @@ describe('height screws of a hung pickup over their whole travel', () => {
       ],
       hung,
     )
+  // In a body with a block of 30 mm: 30 - 17 - 6 = 7 left; 30 - 17 - 14 = -1, though the body is 44.2 thick.
+  judgeRows(
+    [
+      {
+        what: '7 mm of the block under the tip',
+        joint: 'room-neck',
+        check: 'tip',
+        verdict: 'snug',
+        says: 'Run right down, the height screws end 7 mm before the block’s far side.',
+        sizes: { 'pickup-neck/screw.length': 6, 'pickup-neck/depth': 17, 'body/block.thickness': 30 },
+      },
+      {
+        what: 'out of the block',
+        joint: 'room-neck',
+        check: 'tip',
+        verdict: 'wont-go',
+        says: 'Run right down, the height screws come through the block’s far side by 1 mm.',
+        sizes: { 'pickup-neck/screw.length': 14, 'pickup-neck/depth': 17, 'body/block.thickness': 30 },
+      },
+    ],
+    () => changed(hung(), {}, { 'bridge/mount': 'screws', 'body/build': 'semi-hollow' }),
+  )
 })

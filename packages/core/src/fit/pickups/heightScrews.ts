@@ -8,6 +8,7 @@ import { likelyOf, linear } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { longestScrew, OTHER_SCREW } from '../../judge/otherScrew'
 import { isVibrato } from '../../instrument/vibrato'
+import { woodUnderBridge } from '../../instrument/woodUnderBridge'
 import { FACE_GUARD } from '../../physics/pilot'
 
 /**
@@ -70,19 +71,37 @@ export function screwBite(build: Build, place: PickupPlace): Question[] {
   ]
 }
 
-/** What lies under the front's cavities: wood to the back, or only to the room of a vibrato's springs. */
-export const underCavities = (mount: string | undefined): { less: readonly (readonly [factor: number, ref: SizeRef])[]; face: string } =>
-  isVibrato(mount) ? { less: [[-1, sizeRef('body', 'spring.depth')]], face: 'the spring room' } : { less: [], face: 'the body’s back' }
+/**
+ * The wood from the front down in which its cavities are cut: to the room of a vibrato's springs, to the back, or to the far side of the
+ * block of a body that is not solid; nothing while nobody has said how it is built.
+ */
+export function underCavities(
+  build: Build,
+  mount: string | undefined,
+): { terms: (readonly [factor: number, ref: SizeRef])[]; face: string; out: string } | undefined {
+  if (isVibrato(mount))
+    return {
+      terms: [
+        [1, sizeRef('body', 'thickness')],
+        [-1, sizeRef('body', 'spring.depth')],
+      ],
+      face: 'the spring room',
+      out: 'into the spring room',
+    }
+  const wood = woodUnderBridge(build)
+  return wood && { terms: [[1, wood.size]], face: wood.face, out: wood.face }
+}
 
 /** The other end of the travel: run right down, the tip of a screw in the body stands as deep as the ears and its own length together. */
 export function tipInBody(build: Build, place: PickupPlace): Question[] {
   const slot = `pickup-${place}` as const
   if (traitIn(build, slot, 'mount') !== 'body') return []
   const screw = sizeIn(build, sizeRef(slot, 'screw.length'))
-  const { less, face } = underCavities(build.parts.bridge && traitIn(build, 'bridge', 'mount'))
+  const under = underCavities(build, build.parts.bridge && traitIn(build, 'bridge', 'mount'))
+  if (!under) return []
+  const { face, out } = under
   const left = gapOf([
-    [1, sizeIn(build, sizeRef('body', 'thickness'))],
-    ...less.map(([factor, ref]) => [factor, sizeIn(build, ref)] as const),
+    ...under.terms.map(([factor, ref]) => [factor, sizeIn(build, ref)] as const),
     [-1, sizeIn(build, sizeRef(slot, 'depth'))],
     [-1, screw],
   ])
@@ -100,7 +119,7 @@ export function tipInBody(build: Build, place: PickupPlace): Question[] {
       ],
       says: ({ verdict }) =>
         verdict === 'wont-go'
-          ? `Run right down, the height screws come through into ${face} by ${printMm(Math.max(0, -likelyOf(left)), 1)} mm.`
+          ? `Run right down, the height screws come through ${out} by ${printMm(Math.max(0, -likelyOf(left)), 1)} mm.`
           : `Run right down, the height screws end ${printMm(likelyOf(left), 1)} mm before ${face}.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
@@ -126,13 +145,14 @@ export function biteDrawing(build: Build, place: PickupPlace) {
     drawnAt(build, sizeRef('body', `route.${place}.depth`)) -
     drawnAt(build, sizeRef(slot, 'depth')) +
     drawnAt(build, sizeRef(slot, 'travel'))
+  const wood = woodUnderBridge(build) ?? { size: sizeRef('body', 'thickness'), label: 'body' }
   return screwStack(
     'Height screw at the highest setting',
     [
       { label: 'air under the ear', thickness: Math.max(0.5, air), role: 'open' },
       {
-        label: 'body under the route',
-        thickness: Math.max(0.5, drawnAt(build, sizeRef('body', 'thickness')) - drawnAt(build, sizeRef('body', `route.${place}.depth`))),
+        label: `${wood.label} under the route`,
+        thickness: Math.max(0.5, drawnAt(build, wood.size) - drawnAt(build, sizeRef('body', `route.${place}.depth`))),
         role: 'body-wood',
       },
     ],

@@ -155,8 +155,8 @@ export const neck = defineKind({
       options: [
         ['head', 'the headstock'],
         ['heel', 'the heel'],
-        ['fixed', 'nowhere: a bar that cannot be turned'],
-        ['none', 'nowhere: it has no rod'],
+        ['fixed', 'a fixed bar: nothing to turn'],
+        ['no-rod', 'no rod in it'],
       ],
     },
     hand: HANDED,
