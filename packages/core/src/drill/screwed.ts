@@ -144,7 +144,14 @@ export function screwed(build: Build, bench: Bench, base: Base, s: Screwed): Dra
       holeSection({
         title: base.title,
         above: above.value > 0 ? [{ ...s.held, thickness: above.value }] : [],
-        layers: [{ label: s.woodOf === 'neck' ? 'neck' : 'body', thickness: wood?.value ?? hole.flag + GOES_ON, role: INTO[s.woodOf] }],
+        layers: [
+          {
+            label: s.woodOf === 'neck' ? 'neck' : 'body',
+            thickness: wood?.value ?? hole.flag + GOES_ON,
+            role: INTO[s.woodOf],
+            ...(wood ? {} : { unread: true }),
+          },
+        ],
         ...(made ? { bit: bit.bit, depth: hole.depth, flag: hole.flag, ...(wood ? { left: wood.value - hole.flag } : {}) } : {}),
         screw: { length: length.value, thread: thread.value },
       }),

@@ -5,7 +5,7 @@ import { KINDS } from '../parts/kinds/index'
 import { drillable } from '../testing/drillable'
 import { changed, fullBuild, without } from '../testing/fullBuild'
 import { jointIn } from '../testing/bench'
-import { holeCards } from './holes'
+import { drawHole, holeCards } from './holes'
 
 const card = (build: Build, id: string) => holeCards(build).find((c) => c.id === id)
 const on = (contacts: string, build = fullBuild()) => changed(build, {}, { 'switch/contacts': contacts })
@@ -50,6 +50,13 @@ describe('the slot of a lever', () => {
   })
   it('in a guard whose slot was read: nothing is cut', () => {
     expect(card(drillable(changed(fullBuild(), { 'guard/switch.slot': 27 })), 'switch-slot')!.work).toBe('keep')
+  })
+  it('one that is there is drawn as it was read, not as the switch would like it; what nobody read has no figure', () => {
+    const drawn = (sizes: Record<string, number | undefined>) =>
+      drawHole(drillable(changed(fullBuild(), sizes)), 'switch-slot')!.marks.flatMap((m) => (m.mark === 'dimension' ? [m.text] : []))
+    expect(drawn({ 'guard/switch.slot': 24, 'guard/switch.screws': 40 })).toEqual(['24', '40'])
+    expect(drawn({ 'guard/switch.slot': 24, 'guard/switch.screws': undefined })).toEqual(['24'])
+    expect(drawn({ ...uncut })).toEqual(['27', '41.2'])
   })
   it('in the wood of a body without a guard, once somebody has said there is none', () => {
     const bare = changed(without(fullBuild(), 'guard'), { 'body/switch.x': 226, 'body/switch.y': -70 })

@@ -37,7 +37,8 @@ export const switchSlot =
       back: carried ? `A plate of the same stuff over it, or another ${panel.name}.` : 'A metal plate with a slot of its own hides it.',
     }
     const there = { slot: panel.slot, trait: of === 'switch' ? 'bored.slot' : 'bored.slot-2' } as const
-    const stands = isThere(build, there, ...(carried ? [sizeRef(panel.slot, `${of}.slot`), sizeRef(panel.slot, `${of}.screws`)] : []))
+    const own = isCarried(panel) ? [sizeRef(panel.slot, `${of}.slot`), sizeRef(panel.slot, `${of}.screws`)] : []
+    const stands = isThere(build, there, ...own)
     if (stands === undefined) return waiting(build, base, [], [there])
     if (stands)
       return filled(build, base, {
@@ -46,7 +47,7 @@ export const switchSlot =
         from: ['the slot itself'],
         steps: [`switch in, every position: the ${make} reaches its ends and touches nothing`],
         with: 'by hand',
-        draw: () => slotDrawing(build, of),
+        draw: () => slotDrawing(build, of, ...own.map((ref) => sizeAt(build, ref)?.value)),
       })
     const refs = [sizeRef(of, 'swing'), sizeRef(of, 'screw.spacing')]
     const located = placed(build, [of])
@@ -69,28 +70,28 @@ export const switchSlot =
       with: 'drill, flat file or fret saw',
       mind: [`The blade’s width is measured, not supposed: the slot may not be wider than its cap.`],
       ...cautionsOn(panel),
-      draw: () => slotDrawing(build, of),
+      draw: () => slotDrawing(build, of, long, apart),
     })
   }
 
-/** Slot and screws from the front, on their own line. */
-function slotDrawing(build: Build, of: SwitchControl) {
-  const [long, apart] = [drawnAt(build, sizeRef(of, 'swing')) + OVER_SWING, drawnAt(build, sizeRef(of, 'screw.spacing'))]
-  const panel = rectangle(-apart / 2 - 14, -16, apart / 2 + 14, 16)
+/** Slot and screws from the front, on their own line; what nobody measured of one that is there has no figure. */
+function slotDrawing(build: Build, of: SwitchControl, long?: number, apart?: number) {
+  const l = long ?? drawnAt(build, sizeRef(of, 'swing')) + OVER_SWING
+  const a = apart ?? drawnAt(build, sizeRef(of, 'screw.spacing'))
+  const figured = [
+    ...(long === undefined ? [] : [{ label: 'Slot', half: l / 2, y: -9, text: printMm(long, 1), ending: '' }]),
+    ...(apart === undefined ? [] : [{ label: 'Screws', half: a / 2, y: 9, text: printMm(apart, 1), ending: ' apart' }]),
+  ]
   return framed(
     `Slot for the ${CONTROL_WORDS[of]}`,
-    'from the front, true proportion',
+    figured.length === 2 ? 'from the front, true proportion' : 'from the front · what is not measured is drawn as usual',
     [
-      { mark: 'area', role: panelOf(build).role, points: panel },
-      { mark: 'area', role: 'cavity', points: rectangle(-long / 2, -1.5, long / 2, 1.5) },
-      { mark: 'circle', role: 'cavity', at: pt(-apart / 2, 0), r: 1.7 },
-      { mark: 'circle', role: 'cavity', at: pt(apart / 2, 0), r: 1.7 },
-      { mark: 'dimension', from: pt(-long / 2, -9), to: pt(long / 2, -9), text: printMm(long, 1), emphasis: true },
-      { mark: 'dimension', from: pt(-apart / 2, 9), to: pt(apart / 2, 9), text: printMm(apart, 1) },
+      { mark: 'area', role: panelOf(build).role, points: rectangle(-a / 2 - 14, -16, a / 2 + 14, 16) },
+      { mark: 'area', role: 'cavity', points: rectangle(-l / 2, -1.5, l / 2, 1.5) },
+      { mark: 'circle', role: 'cavity', at: pt(-a / 2, 0), r: 1.7 },
+      { mark: 'circle', role: 'cavity', at: pt(a / 2, 0), r: 1.7 },
+      ...figured.map(({ half, y, text }) => ({ mark: 'dimension' as const, from: pt(-half, y), to: pt(half, y), text, emphasis: y < 0 })),
     ],
-    [
-      { label: 'Slot', value: `${printMm(long, 1)} mm` },
-      { label: 'Screws', value: `${printMm(apart, 1)} mm apart` },
-    ],
+    figured.map(({ label, text, ending }) => ({ label, value: `${text} mm${ending}` })),
   )
 }

@@ -1,0 +1,64 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../document/build'
+import { told } from '../quantity/size'
+import { anyBuild, knownBuild } from '../testing/anyBuild'
+import { drillable } from '../testing/drillable'
+import { holds } from '../testing/holds'
+import { undrilled } from '../testing/undrilled'
+import { drawHole, holeCards } from './holes'
+import type { DrawnCard } from './holeCard'
+
+/** Sizes somebody told, by their names: what is only supposed has no figure in the drawing of a hole. */
+const toldOf = (build: Build, named: RegExp): number[] =>
+  Object.values(build.parts).flatMap((part) =>
+    Object.entries(part.sizes).flatMap(([name, s]) => (told(s) && named.test(name) ? [s.value] : [])),
+  )
+
+/** What is left of a thickness under something cut into it. */
+function woods(build: Build): number[] {
+  const cut = toldOf(build, /depth$/i)
+  return toldOf(build, /thickness$/).flatMap((thick) => cut.map((deep) => thick - deep))
+}
+
+/** What a card says in numbers and in words; its wood is what is drilled and what stays. */
+function figuresOf(c: Omit<DrawnCard, 'draw'>): number[] {
+  const words = [c.size, c.says, ...c.steps, ...c.mind, ...c.from].join(' ').match(/\d+(\.\d+)?/g) ?? []
+  const own = [c.bit, c.takes, c.depth, c.flag, c.left, ...c.guards.map((g) => g.spare?.value)].filter((x) => x !== undefined)
+  const way = c.way ? [Math.hypot(c.way.to.x - c.way.from.x, c.way.to.y - c.way.from.y)] : []
+  return [...own, ...way, ...words.map(Number), ...(c.flag !== undefined && c.left !== undefined ? [c.flag + c.left] : [])]
+}
+
+const builds = fc
+  .tuple(fc.oneof(anyBuild, knownBuild), fc.boolean(), fc.nat())
+  .map(([build, fresh, mask]) => (fresh ? undrilled(drillable(build), mask) : drillable(build)))
+
+describe('what is drawn of a hole', () => {
+  it('is a size somebody told, a figure of its card, or the wood under a cut; and as long as it says', () => {
+    let seen = 0
+    const runs = holds(
+      fc.property(builds, (build) => {
+        const sizes = [...toldOf(build, /./), ...woods(build)]
+        for (const card of holeCards(build)) {
+          // Of a room that is refused the drawing alone says what it would be.
+          if (card.stands === 'refused' && card.id.startsWith('route-')) continue
+          const drawing = drawHole(build, card.id)!
+          const known = [...sizes, ...figuresOf(card)]
+          for (const m of drawing.marks) {
+            if (m.mark !== 'dimension' || !/^-?\d+(\.\d+)?$/.test(m.text)) continue
+            seen++
+            const within = 0.5 * 10 ** -(m.text.split('.')[1]?.length ?? 0) + 1e-6
+            const is = (x: number) => Math.abs(Math.abs(x) - Math.abs(Number(m.text))) <= within
+            expect(known.some(is), `${card.id} ${card.stands}: ${m.text}`).toBe(true)
+            if (!/true proportion/.test(drawing.note ?? '')) continue
+            expect(is(Math.hypot(m.to.x - m.from.x, m.to.y - m.from.y)), `${card.id} ${card.stands}: ${m.text} is drawn otherwise`).toBe(
+              true,
+            )
+          }
+        }
+      }),
+      400,
+    )
+    expect(seen).toBeGreaterThan(runs * 5)
+  })
+})
