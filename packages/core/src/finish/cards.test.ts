@@ -53,3 +53,44 @@ describe('cards by what is laid', () => {
     expect(glued.join()).not.toMatch(/pocket/)
   })
 })
+
+describe('the burst’s card', () => {
+  const of = (...layers: ZoneLayer[]) =>
+    finishCards(made({ system: 'lacquer', layers: [...layers, ...CLEAR] })).find((c) => c.id === 'burst')!
+  const dye = (colour: string, burst?: number): ZoneLayer => ({
+    product: 'water-dye',
+    coats: 1,
+    colour,
+    ...(burst === undefined ? {} : { burst }),
+  })
+  it('begins with the colours in their order, the lightest over all of it, and says how much of each', () => {
+    const card = of(dye('#3a1808', 20), dye('#e0b040'), dye('#b04818', 45))
+    expect(card.lines.slice(0, 3).map((l) => l.replace(/^[^:]*: /, ''))).toEqual([
+      expect.stringMatching(/^all over, /),
+      expect.stringMatching(/^45 mm in from the edge, /),
+      expect.stringMatching(/^20 mm in from the edge, /),
+    ])
+    expect(card.asked).toBe(true)
+    expect(card.numbers.map((n) => n.label.split(', ')[1])).toEqual(['amber', 'brown', 'dark brown'])
+    for (const n of card.numbers) expect(n.value).toMatch(/^\d+ ml$/)
+  })
+  it('one colour all over is no burst; without any the card says where to give them', () => {
+    expect(of(dye('#e0b040')).asked).toBe(false)
+    expect(of()).toMatchObject({ asked: false, numbers: [] })
+    expect(of().lines[0]).toMatch(/^Give layers a colour and a burst under Colour/)
+  })
+})
+
+describe('the polishing card', () => {
+  // Median grains 15.3, 12.6 and 10.3 µm [published: FEPA 43-2, from memory]; a scratch is about a third of its grain.
+  it('says what each grit takes: a third of its grain', () =>
+    expect(
+      finishCards(made({ layers: CLEAR }))
+        .find((c) => c.id === 'polishing')!
+        .numbers.slice(0, 3),
+    ).toEqual([
+      { label: 'P1200 takes', value: '5 µm' },
+      { label: 'P1500 takes', value: '4 µm' },
+      { label: 'P2000 takes', value: '3 µm' },
+    ]))
+})

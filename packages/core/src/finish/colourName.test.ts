@@ -19,6 +19,36 @@ describe('a colour by its name', () => {
     ['#ff0000', 'red'],
     ['#ff0008', 'red'],
   ])('%s is %s', (hex, name) => expect(colourName(hex)).toBe(name))
+  /** Half way between a hue's lightest and darkest it is purest. [published: the HSL model] */
+  const hsl = (hue: number, light: number) => {
+    const channel = (n: number) => {
+      const k = (n + hue / 30) % 12
+      return light - 0.9 * Math.min(light, 1 - light) * Math.max(-1, Math.min(k - 3, 9 - k, 1))
+    }
+    const hex = (n: number) =>
+      Math.round(255 * channel(n))
+        .toString(16)
+        .padStart(2, '0')
+    return `#${hex(0)}${hex(8)}${hex(4)}`
+  }
+  it.each([
+    ['red', 'oxblood', 352, 8],
+    ['orange', 'brown', 18, 29],
+    ['amber', 'brown', 35, 47],
+    ['yellow', 'olive', 53, 65],
+    ['green', 'green', 72, 162],
+    ['turquoise', 'turquoise', 168, 192],
+    ['blue', 'blue', 198, 252],
+    ['violet', 'violet', 258, 292],
+    ['pink', 'plum', 298, 342],
+  ])('%s, dark %s: from %d to %d degrees of the circle', (bright, dark, from, to) => {
+    for (const hue of [from, to]) {
+      expect(colourName(hsl(hue, 0.55)), `${hue}`).toBe(bright)
+      expect(colourName(hsl(hue, 0.3)), `${hue}`).toBe(dark)
+      expect(colourName(hsl(hue, 0.1)), `${hue}`).toBe(`dark ${dark}`)
+      expect(colourName(hsl(hue, 0.85)), `${hue}`).toBe(`light ${bright}`)
+    }
+  })
   it('any colour has one', () => {
     for (let n = 0; n < 0x1000000; n += 4099) expect(colourName(`#${n.toString(16).padStart(6, '0')}`)).toMatch(/^[a-z ]+$/)
   })
