@@ -31,7 +31,14 @@ export const FACTS = [
 export type Fact = (typeof FACTS)[number]
 
 const minute = (at: string) => Date.parse(`${at.slice(0, 16)}:00Z`) / 60000
-const clock = (m: number) => (m < 180 ? `${Math.round(m)} min` : m < 2 * 1440 ? `${Math.round(m / 60)} h` : `${Math.round(m / 1440)} days`)
+/** Exact enough that what is too short is not said to be as long as the least. */
+function clock(m: number): string {
+  if (m < 180) return `${Math.round(m)} min`
+  if (m < 2 * 1440) return withRest(Math.round(m), 60, 'h', 'min')
+  return withRest(Math.round(m / 60), 24, 'days', 'h')
+}
+const withRest = (n: number, of: number, unit: string, small: string): string =>
+  `${Math.floor(n / of)} ${unit}${n % of ? ` ${n % of} ${small}` : ''}`
 /** Coats laid in one evening above which they are heavy. [ours] */
 const MANY = 4
 

@@ -24,7 +24,7 @@ describe('height screws of a hung pickup over their whole travel', () => {
         check: 'tip',
         verdict: 'tight',
         says: 'Run right down, the height screws end 1.7 mm before the spring room.',
-        job: 'none',
+        job: 'Hang the pickup from a ring or a guard: then no screw of its goes into the wood.',
         sizes: { 'pickup-neck/screw.length': 7.5, 'pickup-neck/depth': 17 },
       },
       {
@@ -32,7 +32,7 @@ describe('height screws of a hung pickup over their whole travel', () => {
         joint: 'room-neck',
         check: 'tip',
         verdict: 'wont-go',
-        job: 'Exchange the neck pickup or body: no job on what is here does it.',
+        job: 'Hang the pickup from a ring or a guard: then no screw of its goes into the wood.',
         sizes: { 'pickup-neck/screw.length': 14, 'pickup-neck/depth': 17 },
         says: /come through into the spring room by 4\.8 mm/,
       },

@@ -133,6 +133,13 @@ export function tipInBody(build: Build, place: PickupPlace): Question[] {
                 tools: ['side cutters', 'file'],
                 plan: { slot, size: 'screw.length', delta: longest - screw.value, doubt: OTHER_SCREW },
               },
+              {
+                id: 'hang-otherwise',
+                job: `Or hang the pickup from ${place === 'middle' ? 'a guard' : 'a ring or a guard'}: then no screw of its goes into the wood.`,
+                how: 'Its own screws and springs come with it; the route stays as it is.',
+                gives: 'nothing',
+                tools: ['screwdriver'],
+              },
             ],
     },
   ]
