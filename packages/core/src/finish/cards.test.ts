@@ -3,7 +3,7 @@ import type { Build, ZoneLayer } from '../document/build'
 import { datums } from '../instrument/datums'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { finishCards } from './cards'
-import { maskedOf } from './masking'
+import { maskedOf, maskMarks } from './masking'
 
 const CLEAR: ZoneLayer[] = [{ product: 'lacquer-clear', coats: 5 }]
 const made = (finish: Partial<Build['finish']>): Build => ({ ...fullBuild(), finish: { ...fullBuild().finish, ...finish } })
@@ -21,6 +21,24 @@ describe('masking', () => {
     expect(told.says).toBe('the sound holes: paper or foam in them, flush, and out again')
     expect(Math.max(...told.points.map((p) => p.y))).toBeCloseTo(100, 9)
     expect(Math.min(...told.points.map((p) => p.x))).toBeCloseTo(datums(fullBuild()).mouth + 70, 9)
+  })
+})
+
+describe('what is masked, drawn', () => {
+  it('hatched where it is said to be, its border a line; what has no place of its own is not drawn', () => {
+    const build = made({ layers: CLEAR, maskPocket: true, zones: { 'neck-back': { layers: CLEAR, border: 30 }, board: { layers: [] } } })
+    const said = maskedOf(build)
+    expect(said.map((m) => m.id)).toEqual(['pocket', 'board', 'bridge', 'border'])
+    expect(said.find((m) => m.id === 'border')!.says).toBe('the border on the neck’s back, 30 mm from the nut')
+    const marks = maskMarks(build)
+    expect(marks.map((m) => m.mark)).toEqual(['area', 'area', 'area', 'line'])
+    expect(marks.map((m) => (m.mark === 'area' || m.mark === 'line' ? m.points : []))).toEqual(said.map((m) => m.points))
+    expect(marks.at(-1)).toMatchObject({ role: 'guide', dashed: true })
+    for (const m of marks.slice(0, -1)) expect(m).toMatchObject({ role: 'doubt' })
+    // Hollow, and nobody has said where its holes are: stuffed all the same, drawn nowhere.
+    const hollow = changed(build, {}, { 'body/build': 'semi-hollow' })
+    expect(maskedOf(hollow)).toHaveLength(5)
+    expect(maskMarks(hollow)).toHaveLength(4)
   })
 })
 

@@ -54,6 +54,42 @@ describe('a stack put together by hand', () => {
     // Coats counted on a zone of its own do not lock the whole.
     expect(lockedLayers(made({ layers, laid: { 'front/sealer-1': { product: 'x', at: '2026-12-01T19:00' } } }), 'whole')).toBe(0)
   })
+  it('what is refused names the layer that lies already; what is there against the rules already stands in nobody’s way', () => {
+    const layers = ['sanding-sealer', 'lacquer-clear'].map((product) => ({ product, coats: 2 }))
+    const laid = { 'sealer-1': { product: 'sanding-sealer', at: '2026-12-01T19:00' } }
+    expect(moveLayer(made({ layers, laid }), 'whole', 0, 1)).toEqual({
+      ok: false,
+      why: 'Lacquer sanding sealer has coats that lie already: what is under them cannot change any more.',
+    })
+    expect(moveLayer(made({ layers }), 'whole', 5, 0)).toEqual({ ok: false, why: 'There is no such layer.' })
+    // Dye over lacquer never holds; it came so from elsewhere, and a clear on top makes nothing worse.
+    const wrong = made({ layers: ['lacquer-clear', 'water-dye'].map((product) => ({ product, coats: 1 })) })
+    expect(stackFaults(groundOf(wrong), layersOf(wrong)).map((f) => f.follow)).toContain('never')
+    expect(addLayer(wrong, 'whole', 'lacquer-clear').ok).toBe(true)
+    // A second one is refused by its own sentence.
+    const oiled = addLayer(wrong, 'whole', 'oil-varnish')
+    expect(oiled).toMatchObject({ ok: false, why: expect.stringMatching(/^Oil does not go into the wood through lacquer/) })
+  })
+  it('each change says what was done, and nothing else moves', () => {
+    const build = made({ layers: ['sanding-sealer', 'lacquer-clear', 'lacquer-mist'].map((product) => ({ product, coats: 2 })) })
+    const said = (c: StackChange) => (c.ok ? c.change.label : c.why)
+    expect(said(addLayer(build, 'whole', 'lacquer-clear'))).toBe('Nitrocellulose clear laid on the stack')
+    expect(said(moveLayer(build, 'whole', 1, 2))).toBe('Nitrocellulose clear moved')
+    expect(said(dropLayer(build, 'whole', 0))).toBe('Lacquer sanding sealer taken out')
+    expect(said(addLayer(build, 'whole', 'nothing'))).toBe('"nothing" is no product here.')
+    expect(stackFor(then(build, moveLayer(build, 'whole', 0, 2)), 'whole').map((l) => l.product)).toEqual([
+      'lacquer-clear',
+      'lacquer-mist',
+      'sanding-sealer',
+    ])
+    expect(stackFor(then(build, dropLayer(build, 'whole', 1)), 'whole').map((l) => l.product)).toEqual(['sanding-sealer', 'lacquer-mist'])
+    // Held there by its label: written down, and only where it was said.
+    const [plain, label] = [false, true].map((by) => stackFor(then(build, addLayer(build, 'whole', 'lacquer-clear', by)), 'whole').at(-1)!)
+    expect([plain!.byLabel, label!.byLabel]).toEqual([undefined, true])
+    // Of a zone: that zone's alone.
+    const zoned = then(build, addLayer(build, 'back', 'lacquer-clear'))
+    expect([stackFor(zoned, 'back').length, stackFor(zoned, 'front').length, stackFor(zoned, 'whole').length]).toEqual([4, 3, 3])
+  })
   it('a sealed body refuses dye with what to do', () =>
     expect(addLayer(made({}, 'sealed'), 'whole', 'water-dye')).toMatchObject({
       ok: false,
