@@ -34,6 +34,9 @@ describe('what is masked, drawn', () => {
     expect(marks.map((m) => m.mark)).toEqual(['area', 'area', 'area', 'line'])
     expect(marks.map((m) => (m.mark === 'area' || m.mark === 'line' ? m.points : []))).toEqual(said.map((m) => m.points))
     expect(marks.at(-1)).toMatchObject({ role: 'guide', dashed: true })
+    // The pocket by its own width, not by the board's.
+    const wide = maskedOf(changed(build, { 'body/pocket.widthMouth': 58 }))[0]!
+    expect(wide.points.map((p) => Math.abs(p.y))).toEqual([29, 29, 29, 29])
     for (const m of marks.slice(0, -1)) expect(m).toMatchObject({ role: 'doubt' })
     // Hollow, and nobody has said where its holes are: stuffed all the same, drawn nowhere.
     const hollow = changed(build, {}, { 'body/build': 'semi-hollow' })

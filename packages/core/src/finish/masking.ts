@@ -19,12 +19,13 @@ export function maskedOf(build: Build): Masked[] {
   const size = (slot: 'neck' | 'bridge', name: string, otherwise: number) => sizeAt(build, { slot, size: name })?.value ?? otherwise
   const nut = size('neck', 'nut.width', 42) / 2
   const end = size('neck', 'board.widthEnd', 56) / 2
+  const pocket = (valueAt(build, { slot: 'body', size: 'pocket.widthMouth' }) ?? 2 * end) / 2
   const length = size('neck', 'boardLength', d.heelEnd + 8)
   const border = build.finish.zones?.['neck-back']?.border
   const width = size('bridge', 'width', 70) / 2
   return [
     ...(build.finish.maskPocket && !isGlued(build)
-      ? [{ id: 'pocket' as const, says: 'the pocket: film closes the joint', points: rectangle(d.mouth, -end, d.heelEnd, end) }]
+      ? [{ id: 'pocket' as const, says: 'the pocket: film closes the joint', points: rectangle(d.mouth, -pocket, d.heelEnd, pocket) }]
       : []),
     ...(isBare(build, 'board') && build.parts.neck
       ? [
