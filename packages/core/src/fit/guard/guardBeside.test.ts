@@ -23,7 +23,7 @@ describe('a guard beside the pickups', () => {
         check: 'hung',
         verdict: 'wont-go',
         says: 'The middle pickup is told to hang from the guard, and the guard to lie beside the pickups: one of the two is not so.',
-        job: 'Hang the middle pickup from a ring, or straight in the wood.',
+        job: 'Hang the middle pickup straight in the wood.',
         traits: { 'pickup-middle/mount': 'guard' },
       },
       {

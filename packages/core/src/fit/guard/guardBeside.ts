@@ -33,6 +33,8 @@ function hung(build: Build): Question[] {
   const hanging = hangsFromGuard(build)
   if (!hanging.length) return []
   const many = hanging.length > 1
+  // Nobody sells a ring for a pickup between two others.
+  const ringed = !hanging.includes('middle')
   const pickups = `${listed(hanging)} ${many ? 'pickups' : 'pickup'}`
   return [
     settled(
@@ -44,7 +46,7 @@ function hung(build: Build): Question[] {
       [
         {
           id: 'hang-otherwise',
-          job: `Hang the ${pickups} from ${many ? 'rings' : 'a ring'}, or straight in the wood.`,
+          job: `Hang the ${pickups} ${ringed ? `from ${many ? 'rings' : 'a ring'}, or ` : ''}straight in the wood.`,
           how: 'Or the guard goes round the pickups after all: then say so at the guard.',
           gives: 'nothing',
           tools: [],
@@ -62,7 +64,7 @@ function besideDrawing(build: Build) {
   const marks: Mark[] = [
     { mark: 'area', role: 'body-wood', points: rectangle(-45, 0, edge, 26) },
     { mark: 'area', role: 'cavity', points: rectangle(edge, 0, edge + 18, 26) },
-    { mark: 'area', role: 'plastic', points: rectangle(-40, -thick, Math.min(edge - 1, 6), 0) },
+    { mark: 'area', role: 'plastic', points: rectangle(-40, -thick, 4, 0) },
     { mark: 'area', role: 'metal', points: rectangle(-head, -thick - 1.5, head, -thick) },
     { mark: 'area', role: 'metal', points: rectangle(-shank, -thick, shank, 9) },
     { mark: 'dimension', from: pt(0, 18), to: pt(edge, 18), text: printMm(edge, 1) },
