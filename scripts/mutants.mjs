@@ -6,8 +6,13 @@ import { rmSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 
 const root = fileURLToPath(new URL('../', import.meta.url))
+/** What holds the cards of holes and is done in a second or two. */
+const OF_HOLES = ['besideGuard', 'bodyRoutes', 'bridgeWindow', 'hollowBody', 'jackCup', 'onArch', 'onPlate', 'passages', 'pilotCases']
+  .concat('placeCases', 'rowsAndRims', 'sharedScrews', 'switchSlot', 'thereOrPlanned', 'tunerScrewCases', 'unread', 'wanted')
+  .map((t) => `drill/${t}.test.ts`)
 /** Which tests a folder answers to, where they are not its own alone. */
 const TESTS = {
+  'drill/cards': OF_HOLES,
   judge: ['judge', 'fit/*.test.ts', 'fit/neck', 'fit/controls'],
   stations: ['stations', 'plan', 'evaluate'],
   drawing: ['drawing', 'instrument', 'fit'],

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
+import type { Drawing } from '../drawing/drawing'
 import { told } from '../quantity/size'
 import { anyBuild, knownBuild } from '../testing/anyBuild'
 import { drillable } from '../testing/drillable'
@@ -33,32 +34,48 @@ const builds = fc
   .tuple(fc.oneof(anyBuild, knownBuild), fc.boolean(), fc.nat())
   .map(([build, fresh, mask]) => (fresh ? undrilled(drillable(build), mask) : drillable(build)))
 
+/** What stands in the drawing's own numbers and beside its hole. */
+const besideIt = (drawing: Drawing): string[] => [
+  ...drawing.numbers.flatMap(({ value }) => /^(-?\d+(?:\.\d+)?) mm/.exec(value)?.[1] ?? []),
+  ...drawing.marks.flatMap((m) => (m.mark === 'label' ? (/^⌀ (\d+(?:\.\d+)?)$/.exec(m.text)?.[1] ?? []) : [])),
+]
+
+/** Within half of the last digit printed. */
+const isAs = (text: string, x: number) =>
+  Math.abs(Math.abs(x) - Math.abs(Number(text))) <= 0.5 * 10 ** -(text.split('.')[1]?.length ?? 0) + 1e-6
+
 describe('what is drawn of a hole', () => {
   it('is a size somebody told, a figure of its card, or the wood under a cut; and as long as it says', () => {
     let seen = 0
     const runs = holds(
-      fc.property(builds, (build) => {
-        const sizes = [...toldOf(build, /./), ...woods(build)]
-        for (const card of holeCards(build)) {
-          // Of a room that is refused the drawing alone says what it would be.
-          if (card.stands === 'refused' && card.id.startsWith('route-')) continue
-          const drawing = drawHole(build, card.id)!
-          const known = [...sizes, ...figuresOf(card)]
-          for (const m of drawing.marks) {
-            if (m.mark !== 'dimension' || !/^-?\d+(\.\d+)?$/.test(m.text)) continue
-            seen++
-            const within = 0.5 * 10 ** -(m.text.split('.')[1]?.length ?? 0) + 1e-6
-            const is = (x: number) => Math.abs(Math.abs(x) - Math.abs(Number(m.text))) <= within
-            expect(known.some(is), `${card.id} ${card.stands}: ${m.text}`).toBe(true)
-            if (!/true proportion/.test(drawing.note ?? '')) continue
-            expect(is(Math.hypot(m.to.x - m.from.x, m.to.y - m.from.y)), `${card.id} ${card.stands}: ${m.text} is drawn otherwise`).toBe(
-              true,
-            )
-          }
+      fc.property(builds, fc.nat(), (build, n) => {
+        const cards = holeCards(build)
+        const card = cards[n % cards.length]!
+        // Of a room that is refused the drawing alone says what it would be.
+        if (card.stands === 'refused' && card.id.startsWith('route-')) return
+        const drawing = drawHole(build, card.id)!
+        const known = [...toldOf(build, /./), ...woods(build), ...figuresOf(card)]
+        const isKnown = (text: string) =>
+          expect(
+            known.some((x) => isAs(text, x)),
+            `${card.id} ${card.stands}: ${text}`,
+          ).toBe(true)
+        // A card that waits shows the part to be measured, with its usual sizes beside it; what is there may be shown so too.
+        if (card.stands !== 'refused' && card.stands !== 'waiting' && card.work !== 'keep')
+          for (const text of besideIt(drawing)) isKnown(text)
+        for (const m of drawing.marks) {
+          if (m.mark !== 'dimension' || !/^-?\d+(\.\d+)?$/.test(m.text)) continue
+          seen++
+          isKnown(m.text)
+          if (!/true proportion/.test(drawing.note ?? '')) continue
+          expect(
+            isAs(m.text, Math.hypot(m.to.x - m.from.x, m.to.y - m.from.y)),
+            `${card.id} ${card.stands}: ${m.text}, drawn otherwise`,
+          ).toBe(true)
         }
       }),
-      400,
+      2_000,
     )
-    expect(seen).toBeGreaterThan(runs * 5)
+    expect(seen).toBeGreaterThan(runs / 3)
   })
 })
