@@ -203,15 +203,18 @@ export function sketchNut(s: Sketch): void {
   const slot = 1 + Math.max(0, s.v('slot.extra'))
   for (let i = 0; i < strings; i++) s.box('cavity', x(i) - slot / 2, -high - 1.2, x(i) + slot / 2, -high, ['spread', 'height'])
   s.wide('length', 'outside', 0, -high * 0.4).wide('spread', 'rule', 0, -high - 1.2)
-  s.take('height', 'outside', pt(x(0), 0), pt(x(0), -high))
+  // Over the first string; on the nut all the same where the two were read so that it would lie beside it.
+  const first = Math.max(-long / 2, x(0))
+  s.take('height', 'outside', pt(first, 0), pt(first, -high))
   const plane = -high + s.v('slot')
   s.line('guide', pt(-long / 2 - 6, plane), pt(long / 2 + 6, plane))
   s.take('slot', 'depth', pt(x(strings - 1), plane), pt(x(strings - 1), -high)).gauge('radius', pt(0, -high))
   s.take('slot.extra', 'gauge', pt(x(0), -high), pt(x(0) + s.v('slot.extra'), -high))
   s.view('above', 'from above')
-  const treble = s.known('width.treble') ? s.v('width.treble') : width
+  // As wide at both ends until someone reads the other one.
+  const treble = s.known('width.treble') || s.isAsked('width.treble') ? s.v('width.treble') : width
   s.area('plastic', [pt(0, -long / 2), pt(width, -long / 2), pt(treble, long / 2), pt(0, long / 2)], ['width', 'length'])
-  s.along('width', 'outside', 0, -long / 2 + 2).along('width.treble', 'outside', 0, long / 2 - 2)
+  s.along('width', 'outside', 0, -long / 2).along('width.treble', 'outside', 0, long / 2)
   s.only(['screw.spread'], s.trait('type') === 'locking', () => {
     for (const side of [-1, 1]) s.round('cavity', pt(width / 2, (side * s.v('screw.spread')) / 2), 2, ['screw.spread'])
     s.across('screw.spread', 'rule', width / 2)

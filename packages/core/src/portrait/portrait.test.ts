@@ -86,6 +86,10 @@ describe('where each size is taken', () => {
     )
     expect(held).toBeGreaterThan(200)
   })
+  it('a nut read narrower than its strings is held where it is, not where they would be', () => {
+    const { from, to } = sketchOf(changed(fullBuild(), { 'nut/length': 30, 'nut/spread': 35.2 }), 'nut', 'height').places.get('height')!
+    expect([from.x, to.x]).toEqual([-15, -15])
+  })
   it('radii and what lies between a string and a fret are held to a gauge; nothing else is', () => {
     for (const slot of SLOT_NAMES)
       for (const size of lengths(slot)) {

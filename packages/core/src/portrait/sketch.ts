@@ -70,10 +70,14 @@ export class Sketch {
     this.views.push({ id, title, marks: [] })
     return this
   }
+  /** About to be taken. */
+  isAsked(size: string): boolean {
+    return size === this.asked
+  }
   /** Draws what a part of this kind need not have: only where it is known of, is here by its partner, or is asked for. */
   only(sizes: readonly string[], here: boolean, draw: () => void): this {
     const before = this.hidden
-    this.hidden = !here && !sizes.some((s) => s === this.asked || this.known(s))
+    this.hidden = !here && !sizes.some((s) => this.isAsked(s) || this.known(s))
     draw()
     this.hidden = before
     return this
