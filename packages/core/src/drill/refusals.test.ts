@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
-import { JOINT_KINDS } from '../fit/findJoints'
+import { JOINT_KINDS } from '../fit/jointKinds'
 import { existsIn } from '../fit/kind'
 import type { Slot } from '../parts/slots'
 import { aBass } from '../testing/aBass'

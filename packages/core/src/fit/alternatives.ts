@@ -3,7 +3,7 @@ import { wordOf, type Verdict } from '../judge/verdict'
 import { daysToCome, freeOf, slipsOf, type StockItem } from '../parts/stock'
 import { slotSpec, type Slot } from '../parts/slots'
 import { addDays } from '../quantity/days'
-import { JOINT_KINDS } from './findJoints'
+import { JOINT_KINDS } from './jointKinds'
 import { existsIn } from './kind'
 
 /** Another part in this one's place: what the joint then says, what it costs with its postage, and the day it could be here. */

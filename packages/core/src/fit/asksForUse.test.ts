@@ -11,7 +11,8 @@ import { jointIn } from '../testing/bench'
 import { fullBuild } from '../testing/fullBuild'
 import { onAPlate } from '../testing/onAPlate'
 import { aTwelve } from '../testing/otherMakes'
-import { JOINT_KINDS, judgeJoints } from './findJoints'
+import { judgeJoints } from './findJoints'
+import { JOINT_KINDS } from './jointKinds'
 import { existsIn } from './kind'
 
 const read = (build: Build, { slot, size }: SizeRef, value: number): Build => {

@@ -6,7 +6,7 @@ import type { Check, JudgedJoint } from '../judge/joint'
 import { likelyOf } from '../quantity/distribution'
 import { knownBuild } from '../testing/anyBuild'
 import { holds } from '../testing/holds'
-import { JOINT_KINDS } from './findJoints'
+import { JOINT_KINDS } from './jointKinds'
 import { existsIn, type JointKind } from './kind'
 
 /** Thousands of builds, on whatever machine, ms. */

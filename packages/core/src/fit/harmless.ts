@@ -2,7 +2,7 @@ import type { Build } from '../document/build'
 import type { Cure, Joint } from '../judge/joint'
 import { onPaper } from '../judge/onPaper'
 import { firstOf, harms, moves } from '../judge/vet'
-import { JOINT_KINDS } from './findJoints'
+import { JOINT_KINDS } from './jointKinds'
 
 /** What was found for a joint, and the joints it was found against: the same objects give the same answer. */
 const found = new WeakMap<Joint, { against: readonly Joint[]; spared: Joint }>()

@@ -5,7 +5,7 @@ import { untold, knownBuild } from '../testing/anyBuild'
 import { fullBuild } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
 import { takenFrom } from '../testing/takenFrom'
-import { JOINT_KINDS } from './findJoints'
+import { JOINT_KINDS } from './jointKinds'
 import { drawJoint, tablesOf } from './inHand'
 import { existsIn } from './kind'
 

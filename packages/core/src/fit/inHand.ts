@@ -5,7 +5,7 @@ import { sameWords, UNKNOWN, whereSame } from '../judge/unsure'
 import { bandOf } from '../parts/kind'
 import { KINDS } from '../parts/kinds/index'
 import { unknownSizes, untoldTraits } from '../parts/unknown'
-import { JOINT_KINDS } from './findJoints'
+import { JOINT_KINDS } from './jointKinds'
 import { existsIn, type JointKind } from './kind'
 
 /** What is shown of the joint in hand beside its words. Figures that hang on what nobody knows are "?". */

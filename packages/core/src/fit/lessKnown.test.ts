@@ -5,7 +5,7 @@ import { specAt } from '../document/read'
 import type { JudgedJoint } from '../judge/joint'
 import { anyBuild, untold } from '../testing/anyBuild'
 import { holds } from '../testing/holds'
-import { JOINT_KINDS } from './findJoints'
+import { JOINT_KINDS } from './jointKinds'
 import { existsIn } from './kind'
 
 /** Thousands of builds, on whatever machine, ms. */

@@ -6,7 +6,7 @@ import { nameOf } from '../document/read'
 import { traitName } from '../judge/doubtWords'
 import { slotSpec } from '../parts/slots'
 import { anyBuild, everyMake, everyTrait, knownBuild, untold } from '../testing/anyBuild'
-import { JOINT_KINDS } from './findJoints'
+import { JOINT_KINDS } from './jointKinds'
 import { existsIn } from './kind'
 
 const DOC = new URL('../../../../docs/joints.md', import.meta.url)

@@ -4,7 +4,7 @@ import type { Check, Cure } from '../judge/joint'
 import { knownBuild } from '../testing/anyBuild'
 import { holds } from '../testing/holds'
 import { takenFrom } from '../testing/takenFrom'
-import { JOINT_KINDS } from './findJoints'
+import { JOINT_KINDS } from './jointKinds'
 import { existsIn } from './kind'
 
 /** Thousands of builds, on whatever machine, ms. */

@@ -8,7 +8,7 @@ import { holds } from '../testing/holds'
 import { jointIn } from '../testing/bench'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { checkIn } from '../testing/rows'
-import { JOINT_KINDS } from './findJoints'
+import { JOINT_KINDS } from './jointKinds'
 import { existsIn } from './kind'
 import { press, withTrial } from './trial'
 

@@ -1,5 +1,5 @@
 import { newBuild, type Build } from '../document/build'
-import { JOINT_KINDS } from '../fit/findJoints'
+import { JOINT_KINDS } from '../fit/jointKinds'
 import { existsIn } from '../fit/kind'
 import type { JudgedJoint } from '../judge/joint'
 import type { Part } from '../parts/part'

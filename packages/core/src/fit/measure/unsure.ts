@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
 import type { Check, JudgedJoint } from '../../judge/joint'
-import { JOINT_KINDS } from '../findJoints'
+import { JOINT_KINDS } from '../jointKinds'
 import { existsIn, type JointKind } from '../kind'
 
 /** How unsure a joint's verdict is: what its likeliest class leaves over, the worst of its checks. */

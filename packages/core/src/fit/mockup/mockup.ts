@@ -4,7 +4,7 @@ import type { Build, MockupResult } from '../../document/build'
 import { enteredAt, traitAt, type SizeRef } from '../../document/read'
 import type { JudgedJoint } from '../../judge/joint'
 import { capital, those } from '../../quantity/words'
-import { JOINT_KINDS } from '../findJoints'
+import { JOINT_KINDS } from '../jointKinds'
 import { existsIn } from '../kind'
 
 /** One thing to do in the real trial build, with what is written down about it. */

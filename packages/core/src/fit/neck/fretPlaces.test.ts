@@ -5,7 +5,7 @@ import { jointIn } from '../../testing/bench'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { holds } from '../../testing/holds'
 import { judgeRows } from '../../testing/rows'
-import { JOINT_KINDS } from '../findJoints'
+import { JOINT_KINDS } from '../jointKinds'
 import { existsIn } from '../kind'
 
 /** Places of frets [physics], the old rule [handbook rule, from memory], limits [ours]. */

@@ -8,7 +8,7 @@ import { holds } from '../../testing/holds'
 import { judgeRows } from '../../testing/rows'
 import fc from 'fast-check'
 import { existsIn } from '../kind'
-import { JOINT_KINDS } from '../findJoints'
+import { JOINT_KINDS } from '../jointKinds'
 import { ballToNut, cutPastPost, leftOver, lengthRef, stringRuns, wantedLength } from './stringRun'
 
 /** Runs [physics], what holds a string at either end [practice, from memory]; each with the sum by hand. */

@@ -6,7 +6,8 @@ import { SLOT_NAMES, type Slot } from '../../parts/slots'
 import { jointIn } from '../../testing/bench'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { judgeRows } from '../../testing/rows'
-import { JOINT_KINDS, judgeJoints } from '../findJoints'
+import { judgeJoints } from '../findJoints'
+import { JOINT_KINDS } from '../jointKinds'
 import { existsIn } from '../kind'
 
 describe('strap buttons', () => {
