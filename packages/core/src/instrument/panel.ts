@@ -39,3 +39,6 @@ export const inHollow = (build: Build): boolean => !isCarried(panelOf(build)) &&
 
 /** A part that can be worked on by itself, and carries its controls with it. */
 export const isCarried = (panel: Panel): panel is Panel & { slot: 'control-plate' | 'guard' } => panel.slot !== 'body'
+
+/** What carries the controls, as titles name it: either of two while nobody has told which. */
+export const panelName = (build: Build): string => (isCarrierUntold(build) ? 'guard or top' : panelOf(build).name)

@@ -14,7 +14,7 @@ import {
   type Control,
   type SwitchControl,
 } from '../../instrument/controlPlace'
-import { inHollow, isCarried, panelOf, type Panel } from '../../instrument/panel'
+import { inHollow, isCarried, panelName, panelOf, type Panel } from '../../instrument/panel'
 import { opened } from '../opened'
 import type { Finder } from '../finder'
 import type { Side } from '../holeCard'
@@ -78,7 +78,7 @@ export const potHoles: Finder = (build, bench) => {
     bench,
     {
       id: 'pot-holes',
-      title: `Pot holes in the ${panel.name}`,
+      title: `Pot holes in the ${panelName(build)}`,
       slot: isCarried(panel) ? panel.slot : potSlot(pots[0]!),
       side: sideOf(panel),
       goesIn: 'the pots’ bushings',
@@ -123,7 +123,7 @@ export const toggleHole =
       bench,
       {
         id: of === 'switch' ? 'toggle-hole' : 'toggle-hole-2',
-        title: `${of === 'switch' ? capital(make) : `Second switch’s ${make}`} hole in the ${panel.name}`,
+        title: `${of === 'switch' ? capital(make) : `Second switch’s ${make}`} hole in the ${panelName(build)}`,
         slot: of,
         side: sideOf(panel),
         goesIn: `the ${make}’s thread`,
@@ -157,7 +157,7 @@ export const jackHole: Finder = (build, bench) => {
     bench,
     {
       id: 'jack-hole',
-      title: `Jack hole in the ${panel.name}`,
+      title: `Jack hole in the ${panelName(build)}`,
       slot: 'jack',
       side: sideOf(panel),
       goesIn: 'the jack’s thread, from behind',

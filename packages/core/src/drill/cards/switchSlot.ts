@@ -4,7 +4,7 @@ import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { CONTROL_WORDS, type SwitchControl } from '../../instrument/controlPlace'
-import { inHollow, isCarried, panelOf } from '../../instrument/panel'
+import { inHollow, isCarried, panelName, panelOf } from '../../instrument/panel'
 import { isScrewedDown, switchMake } from '../../instrument/switchMake'
 import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
@@ -28,7 +28,7 @@ export const switchSlot =
     const make = switchMake(contacts)
     const base: Base = {
       id: of === 'switch' ? 'switch-slot' : 'switch-slot-2',
-      title: `Slot for the ${CONTROL_WORDS[of]}, in the ${panel.name}`,
+      title: `Slot for the ${CONTROL_WORDS[of]}, in the ${panelName(build)}`,
       slot: of,
       side: sideOf(panel),
       goesIn: `the ${make}, and the two screws that hold its frame`,

@@ -3,7 +3,7 @@ import { sizeRef } from '../../document/read'
 import { boreSection } from '../../drawing/sections'
 import { controlPlace } from '../../instrument/controlPlace'
 import { HOLE_OVER } from '../../instrument/holeOver'
-import type { Panel } from '../../instrument/panel'
+import { panelName, type Panel } from '../../instrument/panel'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
 import { drawnAt, gapOf, sizesIn } from '../../judge/known'
@@ -23,7 +23,7 @@ export function jackInPanelJoint(build: Build, panel: Carrier): JudgedJoint {
   const refs = { hole: sizeRef(panel.slot, 'jack.hole'), thread: sizeRef('jack', 'bore') }
   return judged(build, {
     id: 'jack',
-    title: `Jack in the ${panel.name}`,
+    title: `Jack in the ${panelName(build)}`,
     slots: ['jack', panel.slot, 'body'],
     at: controlPlace(build, 'jack'),
     draw: drawnOnceKnown(build, `Jack through the ${panel.name}`, refs, (have) =>

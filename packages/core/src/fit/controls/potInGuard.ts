@@ -4,7 +4,7 @@ import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { filmOn } from '../../finish/film'
 import { CONTROL_WORDS, controlPlace, potSlot, type PotControl, type PotSlot } from '../../instrument/controlPlace'
-import { inHollow, isCarried, panelOf, type Panel } from '../../instrument/panel'
+import { inHollow, isCarried, panelName, panelOf, type Panel } from '../../instrument/panel'
 import { judged } from '../../judge/assemble'
 import type { Question, Cure, JudgedJoint } from '../../judge/joint'
 import { gapOf, sizesIn } from '../../judge/known'
@@ -43,7 +43,7 @@ export function potInGuardJoint(build: Build, control: PotControl): JudgedJoint 
   const hollow = inHollow(build)
   return judged(build, {
     id: slot,
-    title: `${capital(CONTROL_WORDS[control])} pot in ${panel.name}`,
+    title: `${capital(CONTROL_WORDS[control])} pot in ${panelName(build)}`,
     slots: [slot, panel.slot],
     at: controlPlace(build, control),
     draw: () => potDrawing(build, slot),

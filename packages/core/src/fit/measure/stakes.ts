@@ -1,6 +1,7 @@
 import type { Build, Tool } from '../../document/build'
 import { enteredAt, specAt, type SizeRef } from '../../document/read'
 import { checksOnce } from '../../judge/assemble'
+import { keyOf, type TraitRef } from '../../judge/completed'
 import type { JudgedJoint } from '../../judge/joint'
 import { KINDS } from '../../parts/kinds/index'
 import { slotSpec } from '../../parts/slots'
@@ -44,7 +45,7 @@ export function* stakes(build: Build, tools: readonly Tool[]): Generator<Stake[]
 
 /** A joint that lacks sizes: nothing is told before the last of them is read. */
 function lacking(build: Build, kind: JointKind, joint: JudgedJoint, tools: readonly Tool[]): Stake[] {
-  const needs = joint.missing.filter((r) => build.parts[r.slot])
+  const needs = needsOf(build, kind, joint)
   if (!needs.every((ref) => bestTool(ref, tools))) return []
   const each = needs.map((ref, i) => ({ ref, reading: readingsOf(build, ref, tools, TOGETHER), step: STEPS[i % STEPS.length]!, from: i }))
   let left = 0
@@ -58,6 +59,20 @@ function lacking(build: Build, kind: JointKind, joint: JudgedJoint, tools: reado
       ),
     )
   return [{ joint: joint.id, needs, worth: Math.max(0, unsure(joint) - left / TOGETHER) }]
+}
+
+/** Of what it lacks, what is asked for whatever a trait turns out to be that nobody has told: the rest may be read for nothing. */
+function needsOf(build: Build, kind: JointKind, joint: JudgedJoint): SizeRef[] {
+  const answers = joint.untold.flatMap((ref) => optionsOf(ref).map((option) => withTrait(build, ref, option)))
+  const asked = answers.map((b) => new Set(existsIn(kind, b) ? kind.find(b).missing.map(keyOf) : []))
+  return joint.missing.filter((r) => build.parts[r.slot] && asked.every((keys) => keys.has(keyOf(r))))
+}
+
+const optionsOf = ({ slot, trait }: TraitRef) => KINDS[slotSpec(slot).kind].traits[trait]!.options.map(([option]) => option)
+
+function withTrait(build: Build, { slot, trait }: TraitRef, option: string): Build {
+  const part = build.parts[slot]!
+  return { ...build, parts: { ...build.parts, [slot]: { ...part, traits: { ...part.traits, [trait]: option } } } }
 }
 
 /** A joint whose sizes are all known but not well enough: each may be what it hangs on. */

@@ -1,0 +1,56 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../../document/build'
+import { keyOf, type TraitRef } from '../../judge/completed'
+import { KINDS } from '../../parts/kinds/index'
+import { slotSpec } from '../../parts/slots'
+import { anyBuild } from '../../testing/anyBuild'
+import { changed, fullBuild } from '../../testing/fullBuild'
+import { holds } from '../../testing/holds'
+import { JOINT_KINDS } from '../jointKinds'
+import { existsIn } from '../kind'
+import { measureNext, USUAL_TOOLS } from './measureNext'
+import { stakes } from './stakes'
+
+const withTold = (build: Build, { slot, trait }: TraitRef, option: string): Build => ({
+  ...build,
+  parts: { ...build.parts, [slot]: { ...build.parts[slot]!, traits: { ...build.parts[slot]!.traits, [trait]: option } } },
+})
+
+describe('what is asked to be measured while a trait is untold', () => {
+  it('is lacked whatever the trait turns out to be: no reading is for nothing', () => {
+    let met = 0
+    holds(
+      fc.property(anyBuild, (build) => {
+        for (const stake of [...stakes(build, USUAL_TOOLS)].flat()) {
+          const kind = JOINT_KINDS.find((k) => k.id === stake.joint)!
+          const { missing, untold } = kind.find(build)
+          if (!missing.length) continue
+          for (const ref of untold)
+            for (const [option] of KINDS[slotSpec(ref.slot).kind].traits[ref.trait]!.options) {
+              const then = withTold(build, ref, option)
+              const lacks = existsIn(kind, then) ? kind.find(then).missing.map(keyOf) : []
+              for (const need of stake.needs) {
+                met++
+                expect(lacks, `${kind.id}: ${keyOf(need)} where ${keyOf(ref)} is ${option}`).toContain(keyOf(need))
+              }
+            }
+        }
+      }),
+      200,
+    )
+    expect(met).toBeGreaterThan(0)
+  })
+  it('where nobody has told how the controls go in, no place on the body is asked that a guard’s own holes would make needless', () => {
+    const build = changed(fullBuild(), { 'body/volume.x': undefined, 'body/volume.y': undefined, 'guard/volume.x': undefined })
+    const asked = (access: string | undefined) => {
+      const b = structuredClone(build)
+      if (access) b.parts.body!.traits['access'] = access
+      else delete b.parts.body!.traits['access']
+      return measureNext(b).map(({ ref }) => keyOf(ref))
+    }
+    expect([asked('front').includes('guard/volume.x'), asked('front').includes('body/volume.x')]).toEqual([true, false])
+    expect([asked('back').includes('guard/volume.x'), asked('back').includes('body/volume.x')]).toEqual([false, true])
+    expect(asked(undefined).filter((key) => key.endsWith('/volume.x'))).toEqual([])
+  })
+})
