@@ -85,3 +85,67 @@ test('the finder shows its best hit, however far down the list it stood', async 
   await expect(first).toHaveAttribute('data-selected', 'true')
   await expect(first).toBeInViewport()
 })
+
+test('tabs are one stop: arrows, Home and End walk in them, and the focus stays on the one that is open', async ({ page }) => {
+  await page.goto('/builds/heron/wire')
+  const tab = (name: string) => page.getByRole('tab', { name, exact: true })
+  await expect(tab('Positions')).toHaveAttribute('aria-selected', 'true')
+  await tab('Positions').focus()
+  for (const [key, name] of [
+    ['ArrowRight', 'Wiring'],
+    ['ArrowRight', 'Harness'],
+    ['ArrowLeft', 'Wiring'],
+    ['End', 'What have I got'],
+    ['ArrowRight', 'Positions'],
+    ['ArrowLeft', 'What have I got'],
+    ['Home', 'Positions'],
+  ] as const) {
+    await page.keyboard.press(key)
+    await expect(tab(name)).toHaveAttribute('aria-selected', 'true')
+    await expect(tab(name)).toBeFocused()
+    await expect(page.locator('[role=tab][tabindex="0"]')).toHaveText(name)
+  }
+  await page.keyboard.press('Shift+Tab')
+  await expect(page.getByRole('tab').and(page.locator(':focus'))).toHaveCount(0)
+})
+
+test('letters, numbers and signs pressed alone can be put off; what has keys of its own, and Ctrl Z, stay', async ({ page, server }) => {
+  const id = await copyOf(server, 'heron')
+  await page.goto(`/builds/${id}/fit/pocket-mouth`)
+  const row = page.locator('.ws-list [aria-current=true]')
+  await expect(row).toBeVisible()
+  const inches = page.getByRole('button', { name: /^inches|^in:/ })
+  await page.keyboard.press('?')
+  const keys = page.getByRole('dialog', { name: 'Keys' })
+  await keys.getByRole('checkbox').uncheck()
+  await page.keyboard.press('Escape')
+  await expect(keys).toHaveCount(0)
+  for (const key of ['u', '5', '/', '?', 'l', 'j']) await page.keyboard.press(key)
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(inches).toHaveCount(0)
+  await expect(page).toHaveURL(/fit\/pocket-mouth$/)
+  const first = await row.textContent()
+  await row.focus()
+  await page.keyboard.press('ArrowDown')
+  await expect(row).not.toHaveText(first!)
+  await page.reload()
+  await expect(row).toBeVisible()
+  await page.keyboard.press('u')
+  await expect(inches).toHaveCount(0)
+  await page.getByRole('button', { name: /all keys/ }).click()
+  await keys.getByRole('checkbox').check()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('u')
+  await expect(inches).toHaveCount(1)
+})
+
+test('the window is called by where one is', async ({ page }) => {
+  await page.goto('/')
+  await expect(page).toHaveTitle('Shelf · Snug Bolt')
+  await page.getByRole('link', { name: /Heron/ }).first().click()
+  await expect(page).toHaveTitle('Dry fit · Heron · Snug Bolt')
+  await page.keyboard.press('4')
+  await expect(page).toHaveTitle('Wire · Heron · Snug Bolt')
+  await page.goBack()
+  await expect(page).toHaveTitle('Dry fit · Heron · Snug Bolt')
+})

@@ -3,9 +3,9 @@ import { expect, walkTo } from './server'
 
 /** Every station with every tab of it; the first is the one that opens. */
 export const PLACES: Record<string, readonly string[]> = {
-  parts: ['', 'measure', 'stock', 'choose', 'money', 'paper'],
+  parts: ['', 'box', 'measure', 'stock', 'choose', 'money', 'paper'],
   fit: ['', 'mockup'],
-  drill: ['', 'axis', 'head', 'photo', 'templates', 'tools'],
+  drill: ['', 'axis', 'head', 'outline', 'photo', 'templates', 'tools'],
   wire: ['', 'wiring', 'harness', 'wires', 'check', 'fault', 'trainer', 'found'],
   finish: ['', 'choose', 'colour', 'calendar', 'sanding', 'cards', 'trouble'],
   setup: ['', 'buzz', 'nut', 'intonation', 'vibrato', 'pickups', 'strings', 'trouble'],
@@ -28,4 +28,6 @@ export async function throughTabs(page: Page, station: string, look: (tab: strin
     before = (await picked.textContent())!
     await look(`${station} ${tab}`.trim())
   }
+  // None is left out: a tab that is new belongs into the list above.
+  await expect(page.getByRole('tab')).toHaveCount(PLACES[station]!.length)
 }

@@ -1,8 +1,20 @@
 import { useShallow } from 'zustand/react/shallow'
 import { useBuild } from '../state/buildStore'
 
-/** Where unsent changes stand: on their way, waiting and why, or held by a build that was put away. */
+/** Where unsent changes stand: on their way, waiting and why, or held by a build that was put away. Read out where something keeps them. */
 export function SendingWord() {
+  const { sending, unsent, shown } = useBuild(useShallow(({ sending, unsent, shown }) => ({ sending, unsent, shown })))
+  return (
+    <>
+      {!shown && sending.is === 'sending' && unsent > 0 && <span className="text-soft">saving… </span>}
+      <span aria-live="polite">
+        <Kept />
+      </span>
+    </>
+  )
+}
+
+function Kept() {
   const { sending, unsent, bringBack, shown, build, asShown } = useBuild(
     useShallow(({ sending, unsent, bringBack, shown, build, asShown }) => ({ sending, unsent, bringBack, shown, build, asShown })),
   )
@@ -17,8 +29,7 @@ export function SendingWord() {
         )}
       </span>
     )
-  if (sending.is === 'sending') return unsent ? <span className="text-soft">saving… </span> : null
-  if (sending.is === 'quiet') return null
+  if (sending.is === 'sending' || sending.is === 'quiet') return null
   const changes = unsent === 1 ? 'One change' : `${unsent} changes`
   return (
     <span className="text-wont" title={sending.why}>

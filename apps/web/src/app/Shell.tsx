@@ -1,14 +1,15 @@
-import { countsOf, type Station } from '@snug/core'
+import { countsOf, STATION_NAME, type Station } from '@snug/core'
 import { useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { Outlet, useParams } from 'react-router'
 import { Hatches } from '../drawing/Hatches'
 import { useShallow } from 'zustand/react/shallow'
 import { useBuild } from '../state/buildStore'
-import { KeyCap } from '../ui/KeyCap'
 import { Sheet } from '../ui/Sheet'
+import { useTitle } from '../ui/useTitle'
 import { ConflictSheet } from './ConflictSheet'
 import { Finder } from './Finder'
 import { Header } from './Header'
+import { KeysSheet } from './KeysSheet'
 import './layout.css'
 import './print.css'
 import { nextMeasure } from './next'
@@ -18,7 +19,7 @@ import { Sill } from './Sill'
 import { SkipLinks } from './SkipLinks'
 import { ToolRoll } from './ToolRoll'
 import { TrialBar } from './TrialBar'
-import { KEYS, useKeys } from './useKeys'
+import { useKeys } from './useKeys'
 import { useWhere } from './where'
 
 /** How long a field may take to appear with its station, ms. */
@@ -61,6 +62,7 @@ export function Shell({ pockets }: { pockets: Record<Station, Pocket> }) {
     [go],
   )
   useKeys(acts)
+  useTitle(station && STATION_NAME[station], build?.name)
   // A whole station is laid out for the first time: in pieces, so that the page hears fingers meanwhile.
   const there = useDeferredValue(evaluation !== undefined)
   const counts = useMemo(() => (build && evaluation ? countsOf(build, evaluation) : {}), [build, evaluation])
@@ -100,18 +102,7 @@ export function Shell({ pockets }: { pockets: Record<Station, Pocket> }) {
       <Sheet open={sheet === 'log'} onOpenChange={(o) => setSheet(o ? 'log' : undefined)} title="Quick log">
         <QuickLog onDone={() => setSheet(undefined)} />
       </Sheet>
-      <Sheet open={sheet === 'keys'} onOpenChange={(o) => setSheet(o ? 'keys' : undefined)} title="Keys">
-        <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
-          {KEYS.map(([key, what]) => (
-            <div key={key} className="contents">
-              <dt>
-                <KeyCap>{key}</KeyCap>
-              </dt>
-              <dd>{what}</dd>
-            </div>
-          ))}
-        </dl>
-      </Sheet>
+      <KeysSheet open={sheet === 'keys'} onOpenChange={(o) => setSheet(o ? 'keys' : undefined)} />
       <ConflictSheet />
     </div>
   )

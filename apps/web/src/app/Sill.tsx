@@ -49,15 +49,17 @@ export function Sill({
           · {d.label} dries, {d.then} {format(d.at, d.at - now < 20 * 3600_000 ? 'EEE HH:mm' : 'EEE d MMM')}
         </span>
       ))}
-      <span role="status" aria-live="polite" className="ml-auto max-w-[36rem] truncate text-right" title={moved.what.join(' · ')}>
+      <span className="ml-auto max-w-[36rem] truncate text-right" title={moved.what.join(' · ')}>
         <SendingWord />
-        {moved.label && (
-          <>
-            <span className="text-soft">Last change: </span>
-            {moved.label}
-            {moved.what.length ? ` · ${moved.what.join(' · ')}` : ' · moved nothing else'}
-          </>
-        )}
+        <span role="status" aria-live="polite">
+          {moved.label && (
+            <>
+              <span className="text-soft">Last change: </span>
+              {moved.label}
+              {moved.what.length ? ` · ${moved.what.join(' · ')}` : ' · moved nothing else'}
+            </>
+          )}
+        </span>
       </span>
     </footer>
   )

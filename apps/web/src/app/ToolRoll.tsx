@@ -35,7 +35,8 @@ export function ToolRoll({
               {count > 0 && (
                 <span className="figure absolute top-0.5 right-1 rounded-full bg-ink px-1.5 text-[11px] leading-[17px] text-paper">
                   {count}
-                  <span className="sr-only"> need you</span>
+                  {/* Its spaces hold: readers that go by the text would run it into the number and the name. */}
+                  <span className="sr-only">{'\u00a0need you\u00a0'}</span>
                 </span>
               )}
               <Icon size={19} strokeWidth={1.6} aria-hidden />

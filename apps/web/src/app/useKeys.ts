@@ -74,6 +74,7 @@ export function useKeys(acts: Acts): void {
       }
       if (e.defaultPrevented || e.ctrlKey || e.metaKey || e.altKey || typing(e.target) || hasOwn(e)) return
       const prefs = usePrefs.getState()
+      if (!prefs.singleKeys && e.key.length === 1 && e.key !== ' ') return
       const station = STATIONS.find((s) => keyOf(s) === e.key)
       const act: Record<string, () => void> = {
         j: () => walk(1),

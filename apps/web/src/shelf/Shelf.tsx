@@ -11,6 +11,7 @@ import { api, type BuildSummary } from '../state/api'
 import { usePrefs } from '../state/prefs'
 import { today } from '../state/today'
 import { Button } from '../ui/Button'
+import { useTitle } from '../ui/useTitle'
 import { BenchName } from './BenchName'
 import { NewBuildForm } from './NewBuildForm'
 import { SMALL_HEIGHT, SmallInstrument } from './SmallInstrument'
@@ -21,6 +22,7 @@ export default function Shelf() {
   const builds = useQuery({ queryKey: ['builds'], queryFn: api.builds, staleTime: 0, refetchOnMount: 'always' })
   const { theme, toggleTheme } = usePrefs()
   const { run, file, input } = useImport()
+  useTitle('Shelf')
   return (
     <div className="mx-auto flex min-h-full max-w-[1180px] flex-col px-6 py-5">
       <Hatches />

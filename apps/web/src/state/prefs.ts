@@ -10,12 +10,15 @@ interface Prefs {
   stage: 'normal' | 'folded' | 'whole'
   /** Tools not at hand: jobs only they would do are left out when choosing. */
   lacking: readonly string[]
+  /** A letter, a number or a sign pressed alone does something: off for whoever speaks to the machine, or hears it by keys of their own. */
+  singleKeys: boolean
   toggleTheme: () => void
   toggleSystem: () => void
   flip: () => void
   turn: () => void
   setStage: (stage: Prefs['stage']) => void
   setLacking: (tool: string, lacks: boolean) => void
+  setSingleKeys: (on: boolean) => void
 }
 
 /** What a person likes, kept on this machine; nothing of a build is in here. */
@@ -27,11 +30,13 @@ export const usePrefs = create<Prefs>()(
       view: 'front',
       stage: 'normal',
       lacking: [],
+      singleKeys: true,
       toggleTheme: () => set((p) => ({ theme: p.theme === 'light' ? 'dark' : 'light' })),
       toggleSystem: () => set((p) => ({ system: p.system === 'mm' ? 'in' : 'mm' })),
       flip: () => set((p) => ({ view: p.view === 'back' ? 'front' : 'back' })),
       turn: () => set((p) => ({ view: p.view === 'side' ? 'front' : 'side' })),
       setStage: (stage) => set({ stage }),
+      setSingleKeys: (singleKeys) => set({ singleKeys }),
       setLacking: (tool, lacks) => set((p) => ({ lacking: [...p.lacking.filter((t) => t !== tool), ...(lacks ? [tool] : [])] })),
     }),
     { name: 'snug-prefs' },

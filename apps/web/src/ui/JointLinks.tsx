@@ -19,7 +19,7 @@ export const JointLinks = ({
           onClick={() => onPick(j.id)}
           className="grid min-h-11 w-full grid-cols-[auto_1fr] items-center gap-3 py-1 text-left hover:text-violet"
         >
-          <PegMark verdict={j.verdict} />
+          <PegMark verdict={j.verdict} condition={j.condition} />
           <span>
             {j.title}
             {says && <span className="block text-[13.5px] text-soft">{j.says}</span>}

@@ -10,11 +10,21 @@ const COLOUR: Record<Verdict, string> = {
 
 /**
  * A hole and a peg: the peg fills it, rattles in it, is too wide for it, stands square across it, or is not there yet.
- * Told apart by shape; the word always stands beside it or is read out.
+ * Told apart by shape; the word stands beside it, and then the mark is silent, or is read out.
  */
-export function PegMark({ verdict, size = 22, silent = false }: { verdict: Verdict; size?: number; silent?: boolean }) {
+export function PegMark({
+  verdict,
+  condition,
+  size = 22,
+  silent = false,
+}: {
+  verdict: Verdict
+  condition?: boolean | undefined
+  size?: number
+  silent?: boolean
+}) {
   const c = COLOUR[verdict]
-  const name = silent ? { 'aria-hidden': true as const } : { role: 'img', 'aria-label': wordOf(verdict) }
+  const name = silent ? { 'aria-hidden': true as const } : { role: 'img', 'aria-label': wordOf(verdict, condition) }
   return (
     <svg width={size} height={size} viewBox="-12 -12 24 24" {...name} className="shrink-0">
       <PegShape verdict={verdict} colour={c} />

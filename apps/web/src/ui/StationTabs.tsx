@@ -1,3 +1,4 @@
+import { useEffect, useRef, type KeyboardEvent } from 'react'
 import { useSearchParams } from 'react-router'
 
 /** Tabs of a station's list; the one that is open stands in the address, and the way back leads to the one before. */
@@ -7,6 +8,9 @@ export function useTab<T extends string>(tabs: readonly T[]): [T, (tab: T) => vo
   const tab = tabs.find((t) => t === wanted) ?? tabs[0]!
   return [tab, (t) => t !== tab && setParams(t === tabs[0] ? {} : { tab: t })]
 }
+
+/** The row of tabs that was last chosen from: each tab's page brings a row of its own, and the focus goes over to it. */
+let chosenFrom: string | undefined
 
 export function StationTabs<T extends string>({
   tabs,
@@ -19,15 +23,42 @@ export function StationTabs<T extends string>({
   onTab: (tab: T) => void
   label: string
 }) {
+  const row = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    if (chosenFrom !== label) return
+    chosenFrom = undefined
+    const lost = document.activeElement === document.body || row.current?.contains(document.activeElement)
+    if (lost) row.current?.querySelector<HTMLElement>('[aria-selected=true]')?.focus()
+  }, [tab, label])
+  const choose = (to: T) => {
+    if (to === tab) return
+    chosenFrom = label
+    onTab(to)
+  }
+  const onKey = (e: KeyboardEvent) => {
+    const at = tabs.findIndex(([id]) => id === tab)
+    const to = { ArrowRight: at + 1, ArrowLeft: at - 1, Home: 0, End: tabs.length - 1 }[e.key]
+    if (to === undefined || e.ctrlKey || e.metaKey || e.altKey) return
+    e.preventDefault()
+    choose(tabs[(to + tabs.length) % tabs.length]![0])
+  }
   return (
-    <div role="tablist" aria-label={label} className="flex shrink-0 overflow-x-auto border-b border-hairline bg-canvas/50">
+    <div
+      ref={row}
+      role="tablist"
+      aria-label={label}
+      onKeyDown={onKey}
+      className="flex shrink-0 overflow-x-auto border-b border-hairline bg-canvas/50"
+    >
       {tabs.map(([id, name]) => (
         <button
           key={id}
           type="button"
           role="tab"
           aria-selected={tab === id}
-          onClick={() => onTab(id)}
+          // One stop for the whole row; left and right walk in it.
+          tabIndex={tab === id ? 0 : -1}
+          onClick={() => choose(id)}
           className={`label min-h-10 px-4 text-[15px] font-semibold whitespace-nowrap ${tab === id ? 'border-b-2 border-violet text-violet' : 'border-b-2 border-transparent text-soft hover:text-ink'}`}
         >
           {name}

@@ -40,6 +40,13 @@ const ACTS: [string, (b: Build) => Change][] = [
 ]
 
 describe('acts of a person', () => {
+  it('say what became of what, in the words of the part: a figure, else how it is known; a trait by its own names', () => {
+    expect(setSize(full, mouth, size(56.2)).label).toBe('Pocket width, mouth 56.55 → 56.2')
+    const was = enteredAt(full, mouth)!.value
+    expect(setSize(full, mouth, { value: was, doubt: 0.3, known: 'rule' }).label).toBe(`Pocket width, mouth ${was}, rule ±0.3`)
+    expect(setTrait(full, 'body', 'access', 'back').label).toBe('Body, controls go in through: a back panel')
+    expect(setTrait(full, 'body', 'access', undefined).label).toBe('Body, controls go in through: cleared')
+  })
   it.each(ACTS)('%s: has words, changes the build, and is taken back exactly', (_, act) => {
     const change = act(full)
     expect(change.label.length).toBeGreaterThan(3)

@@ -1,4 +1,6 @@
 import { printValue } from '../parts/check'
+import { knownWord } from '../parts/doubt'
+import { KINDS } from '../parts/kinds/index'
 import type { OutlineRow, Part } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
 import { printMm } from '../quantity/length'
@@ -23,7 +25,9 @@ import { enteredAt, specAt, type SizeRef } from './read'
 export function setSize(build: Build, ref: SizeRef, size: Size): Change {
   const spec = specAt(ref)
   const before = enteredAt(build, ref)
-  const was = before ? `${plain(before.value, spec.unit)} → ` : ''
+  const [was, now] = [before && plain(before.value, spec.unit), plain(size.value, spec.unit)]
+  // Read to the same figure by something else: what changed is how it is known.
+  const how = `, ${knownWord(spec.unit, size.known)}${size.doubt > 0 ? ` ±${+size.doubt.toPrecision(2)}` : ''}`
   const is = (effect: JobEffect) => effect.slot === ref.slot && effect.size === ref.size
   const measured = before && before.value !== size.value ? Object.entries(build.jobs) : []
   // What the job moved beside what it was for counts until it is measured itself.
@@ -43,7 +47,7 @@ export function setSize(build: Build, ref: SizeRef, size: Size): Change {
       ? [edit(build, ['parts', ref.slot, 'promised', ref.size], asJson(before))]
       : [edit(build, ['parts', ref.slot, 'promised'], asJson({ [ref.size]: before }))]
   return {
-    label: `${spec.label} ${was}${plain(size.value, spec.unit)}`,
+    label: `${spec.label} ${was === now ? now + how : was ? `${was} → ${now}` : now}`,
     edits: [edit(build, ['parts', ref.slot, 'sizes', ref.size], asJson(size)), ...promised, ...done],
   }
 }
@@ -55,7 +59,12 @@ export function clearSize(build: Build, ref: SizeRef): Change {
 }
 
 export function setTrait(build: Build, slot: Slot, trait: string, value: string | undefined): Change {
-  return { label: `${slotSpec(slot).label}: ${trait} ${value ?? 'cleared'}`, edits: [edit(build, ['parts', slot, 'traits', trait], value)] }
+  const spec = KINDS[slotSpec(slot).kind].traits[trait]
+  const said = spec?.options.find(([option]) => option === value)?.[1] ?? value
+  return {
+    label: `${slotSpec(slot).label}, ${(spec?.label ?? trait).replace(/^./, (c) => c.toLowerCase())}: ${said ?? 'cleared'}`,
+    edits: [edit(build, ['parts', slot, 'traits', trait], value)],
+  }
 }
 
 /** The same said of several traits of parts, in one change. */

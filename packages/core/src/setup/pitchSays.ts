@@ -3,7 +3,7 @@ import { printTurns } from './action'
 import { IN_TUNE, type SetupResult } from './setupResult'
 
 /** Where the pitch at fret 12 stands, all strings together, and what to do: turn what is off, read again what no longer holds. */
-export function pitchSays({ intonation }: Pick<SetupResult, 'intonation'>): { state: 'open' | 'again' | 'turn' | 'done'; says: string } {
+export function pitchSays({ intonation }: Pick<SetupResult, 'intonation'>): { state: 'open' | 'again' | 'out' | 'done'; says: string } {
   const read = intonation.filter((i) => i.cents !== undefined)
   if (!read.length) return { state: 'open', says: 'Open octave against fret 12, string by string' }
   const again = read.filter((i) => i.stale)
@@ -15,6 +15,6 @@ export function pitchSays({ intonation }: Pick<SetupResult, 'intonation'>): { st
         ],
   )
   const says = [...off, ...(again.length ? [`${again.map((i) => i.number).join(', ')}: moved since, read again`] : [])].join(' · ')
-  if (off.length) return { state: 'turn', says }
+  if (off.length) return { state: 'out', says }
   return again.length ? { state: 'again', says } : { state: 'done', says: 'All strings read are in tune at fret 12' }
 }

@@ -79,11 +79,11 @@ describe('what was read before something was turned', () => {
     const none = { ...read(), setup: { school: 'low' as const, readings: {} } }
     expect(says(none).state).toBe('open')
     // 9 cents sharp: back, by its thread.
-    expect(says(read())).toEqual({ state: 'turn', says: expect.stringMatching(/^3: [\d /]+ back$/) as string })
+    expect(says(read())).toEqual({ state: 'out', says: expect.stringMatching(/^3: [\d /]+ back$/) as string })
     expect(says(turned(read(), 'truss', 30))).toEqual({ state: 'again', says: '3: moved since, read again' })
     const both = withReading(turned(read(), 'truss', 30), { what: 'cents', string: 5, value: -9, at: at(40) })
     expect(says(both)).toEqual({
-      state: 'turn',
+      state: 'out',
       says: expect.stringMatching(/^5: [\d /]+ forward · 3: moved since, read again$/) as string,
     })
     const fine = withReading(none, { what: 'cents', string: 1, value: 1, at: at(1) })

@@ -70,7 +70,7 @@ export function HoleInHand({ card, cards, all }: { card: HoleCard; cards: readon
   return (
     <div>
       <h2 className="flex flex-wrap items-center gap-x-2 text-[23px]">
-        <StandMark card={card} size={24} /> {card.title}
+        <StandMark card={card} size={24} silent /> {card.title}
         <span className="label text-[16px] text-soft">{standing(card)}</span>
       </h2>
       <p className="mt-1">{card.says}</p>
@@ -131,7 +131,7 @@ export function HoleInHand({ card, cards, all }: { card: HoleCard; cards: readon
                 {card.guards.map((g) => (
                   <li key={g.id} className="grid grid-cols-[auto_1fr] items-start gap-2">
                     <span className="pt-0.5">
-                      <PegMark verdict={g.verdict} size={16} />
+                      <PegMark verdict={g.verdict} size={16} silent />
                     </span>
                     <span>
                       <b className="font-semibold">{g.label}:</b> {g.says}

@@ -46,7 +46,7 @@ export function Alternatives({ joint }: { joint: Joint }) {
         <ul aria-label="Parts that could take its place">
           {found?.slice(0, SHOWN).map(({ item, verdict, word, cost, here }) => (
             <li key={item.id} className="flex flex-wrap items-center gap-x-3 border-b border-hairline py-1">
-              <PegMark verdict={verdict} size={16} />
+              <PegMark verdict={verdict} size={16} silent />
               <span className="min-w-0 flex-1">
                 <b>{item.part.name}</b>{' '}
                 <span className="text-soft">

@@ -90,7 +90,7 @@ const JointRow = memo(function JointRow({
   return (
     <ThingRow
       number={number}
-      mark={<PegMark verdict={joint.verdict} />}
+      mark={<PegMark verdict={joint.verdict} silent />}
       title={
         <>
           {joint.title}

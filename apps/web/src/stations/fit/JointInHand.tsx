@@ -66,7 +66,7 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
   return (
     <div>
       <h2 className="flex items-center gap-2 text-[23px]">
-        <PegMark verdict={joint.verdict} size={26} /> {joint.title}
+        <PegMark verdict={joint.verdict} size={26} silent /> {joint.title}
         <VerdictWord verdict={joint.verdict} condition={joint.condition} />
       </h2>
       <p className="mt-1">{joint.says}</p>

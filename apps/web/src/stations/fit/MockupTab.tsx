@@ -81,7 +81,8 @@ export function MockupTab() {
                 <ul>
                   {jobs.map((j) => (
                     <li key={j.id} className="border-b border-hairline py-1">
-                      <PegMark verdict={j.verdict} size={16} /> <b>{j.cures[0]!.job}</b> <span className="text-soft">{j.title}</span>
+                      <PegMark verdict={j.verdict} condition={j.condition} size={16} /> <b>{j.cures[0]!.job}</b>{' '}
+                      <span className="text-soft">{j.title}</span>
                     </li>
                   ))}
                 </ul>

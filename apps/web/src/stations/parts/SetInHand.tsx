@@ -40,7 +40,7 @@ export function SetInHand({ set, onTake, onTry, currency }: { set: ChosenSet; on
       <ul>
         {joints.map((j) => (
           <li key={j.id} className="grid grid-cols-[auto_1fr] items-center gap-x-3 border-b border-hairline py-1">
-            <PegMark verdict={j.verdict} />
+            <PegMark verdict={j.verdict} condition={j.condition} />
             <span>
               {j.title}
               {j.verdict !== 'snug' && <span className="block text-[13.5px] text-soft">{j.job ?? j.says}</span>}

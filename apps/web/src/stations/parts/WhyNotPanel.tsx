@@ -15,7 +15,7 @@ export function WhyNotPanel({ item, result }: { item: StockItem; result: WhyNot 
           <ul>
             {result.clashes.map((j) => (
               <li key={j.id} className="grid grid-cols-[auto_1fr] gap-x-3 border-b border-hairline py-1.5">
-                <PegMark verdict={j.verdict} />
+                <PegMark verdict={j.verdict} condition={j.condition} />
                 <span>
                   <b>{j.title}.</b> {j.says}
                 </span>
@@ -41,7 +41,7 @@ export function WhyNotPanel({ item, result }: { item: StockItem; result: WhyNot 
               .filter((j) => j.verdict === 'tight' || j.verdict === 'wont-go' || j.verdict === 'cant-tell')
               .map((j) => (
                 <li key={j.id} className="grid grid-cols-[auto_1fr] gap-x-3 border-b border-hairline py-1">
-                  <PegMark verdict={j.verdict} />
+                  <PegMark verdict={j.verdict} condition={j.condition} />
                   <span>
                     {j.title}. <span className="text-soft">{j.says}</span>
                   </span>

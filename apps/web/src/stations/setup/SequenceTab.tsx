@@ -1,5 +1,5 @@
 import { datums, fretPlace, pickupHeights, pitchSays, printMm, readingsOf, setupReading, bassString, type SetupResult } from '@snug/core'
-import { CircleCheck, CircleDashed, RotateCw } from 'lucide-react'
+import { CircleCheck, CircleDashed, Wrench } from 'lucide-react'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
 import { Workspace } from '../../app/Workspace'
@@ -90,7 +90,7 @@ export function SequenceTab({ setup }: { setup: SetupResult }) {
               <ThingRow
                 key={m.id}
                 number={n++}
-                mark={<MoveMark state={m.done ? 'done' : m.stale ? 'again' : m.measured ? 'turn' : 'open'} />}
+                mark={<MoveMark state={m.done ? 'done' : m.stale ? 'again' : m.measured ? 'out' : 'open'} />}
                 title={m.title}
                 about={m.says}
                 figure={m.measured ? `${m.measured}${m.stale ? ', old' : ''}` : '–'}
@@ -118,7 +118,7 @@ export function SequenceTab({ setup }: { setup: SetupResult }) {
                         : sides.some((s) => s.stale)
                           ? 'again'
                           : sides.some((s) => s.read !== undefined)
-                            ? 'turn'
+                            ? 'out'
                             : 'open'
                     }
                   />
@@ -170,8 +170,8 @@ function Rounds() {
   )
 }
 
-function MoveMark({ state }: { state: 'done' | 'turn' | 'open' | 'again' }) {
+function MoveMark({ state }: { state: 'done' | 'out' | 'open' | 'again' }) {
   if (state === 'done') return <CircleCheck size={19} className="text-ink" aria-label="as wanted" />
-  if (state === 'turn') return <RotateCw size={18} className="text-violet" aria-label="turn a screw" />
+  if (state === 'out') return <Wrench size={17} className="text-violet" aria-label="not as wanted" />
   return <CircleDashed size={19} className="text-soft" aria-label={state === 'again' ? 'read it again' : 'not measured'} />
 }

@@ -16,6 +16,7 @@ export interface SetJoint {
   id: string
   title: string
   verdict: Verdict
+  condition?: true
   says: string
   job?: string
 }
@@ -243,6 +244,7 @@ function describe(
       id: j.id,
       title: j.title,
       verdict: j.verdict,
+      ...(j.condition ? { condition: j.condition } : {}),
       says: j.says,
       ...(j.cures[0] && j.verdict !== 'snug' ? { job: j.cures[0].job } : {}),
     })),

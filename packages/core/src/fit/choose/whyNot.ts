@@ -35,7 +35,14 @@ export function whyNot(request: ChooseRequest, slot: Slot, item: StockItem, stop
   const clashes = JOINT_KINDS.filter((k) => existsIn(k, build) && [...k.needs, ...(k.also ?? [])].includes(slot))
     .map((k) => k.find(build))
     .filter((j) => j.verdict === 'wont-go' || minutesFor(j, build, request.limits) === Infinity)
-    .map((j) => ({ id: j.id, title: j.title, verdict: j.verdict, says: j.says, ...(j.cures[0] ? { job: j.cures[0].job } : {}) }))
+    .map((j) => ({
+      id: j.id,
+      title: j.title,
+      verdict: j.verdict,
+      ...(j.condition ? { condition: j.condition } : {}),
+      says: j.says,
+      ...(j.cures[0] ? { job: j.cures[0].job } : {}),
+    }))
   const forced = chooseSets(
     { ...request, open: request.open.map((o) => (o.slot === slot ? { ...o, items: [item] } : o)), keep: 1 },
     stop,
