@@ -9,6 +9,7 @@ import { listenToNews } from './state/news'
 import { usePrefs } from './state/prefs'
 import { refetched } from './state/stale'
 import { Shell } from './app/Shell'
+import { useKeptFocus } from './app/useKeptFocus'
 import { fetchAll, POCKETS, SHELF } from './stations/list'
 import { ArrivalBoundary, StationBoundary } from './app/Trouble'
 
@@ -53,6 +54,7 @@ const router = createBrowserRouter([
 ])
 
 export function App() {
+  useKeptFocus()
   const theme = usePrefs((p) => p.theme)
   useEffect(() => {
     document.documentElement.dataset.theme = theme

@@ -1,0 +1,65 @@
+import { useEffect } from 'react'
+
+const CAN_TAKE = 'button, input, select, textarea, summary, a[href], [tabindex]'
+/** What is folded away takes none. */
+const canTake = (e: HTMLElement) => !e.matches(':disabled, [tabindex="-1"]') && e.checkVisibility({ visibilityProperty: true })
+const within = (e: Element) => [...e.querySelectorAll<HTMLElement>(CAN_TAKE)].filter(canTake)
+
+/** What has the focus, what it lies in from the inside out, and the how-manyth it is in its region. */
+interface Held {
+  it: HTMLElement
+  lies: HTMLElement[]
+  region: HTMLElement | undefined
+  nth: number
+}
+
+function heldBy(it: HTMLElement): Held {
+  const lies: HTMLElement[] = []
+  for (let e = it.parentElement; e && e !== document.body; e = e.parentElement) lies.push(e)
+  const region = lies.find((e) => e.matches('section, main'))
+  return { it, lies, region, nth: region ? within(region).indexOf(it) : 0 }
+}
+
+/** The nearest to it of what is left: in the least that still stands round its place and has anything to press. */
+function nearest({ lies, region, nth }: Held): HTMLElement | undefined {
+  const order = region?.isConnected ? within(region) : []
+  const far = (e: HTMLElement) => Math.abs(order.indexOf(e) - nth)
+  for (const around of lies) {
+    const left = around.isConnected ? within(around) : []
+    if (left.length) return left.reduce((a, b) => (far(b) < far(a) ? b : a))
+  }
+  return undefined
+}
+
+/**
+ * What was pressed by a key may be gone by what it did: a size that is forgotten takes its button along. Whoever works without a pointer would
+ * start from the top of the page again; the focus goes to what is nearest instead. Sheets give it back by themselves.
+ */
+export function useKeptFocus(): void {
+  useEffect(() => {
+    let held: Held | undefined
+    let byKey = false
+    const note = ({ target }: FocusEvent) => {
+      held = target instanceof HTMLElement && !target.closest('[role=dialog]') ? heldBy(target) : undefined
+    }
+    const key = () => void (byKey = true)
+    const pointer = () => void (byKey = false)
+    const look = () => {
+      if (!held || !byKey || document.activeElement !== document.body || document.querySelector('[role=dialog]')) return
+      // One that was out of use while its work ran has it back afterwards.
+      if (!held.it.isConnected) nearest(held)?.focus()
+      else if (!held.it.matches(':disabled')) held.it.focus()
+    }
+    const watch = new MutationObserver(look)
+    watch.observe(document.body, { childList: true, subtree: true, attributeFilter: ['disabled'] })
+    document.addEventListener('focusin', note)
+    document.addEventListener('keydown', key, true)
+    document.addEventListener('pointerdown', pointer, true)
+    return () => {
+      watch.disconnect()
+      document.removeEventListener('focusin', note)
+      document.removeEventListener('keydown', key, true)
+      document.removeEventListener('pointerdown', pointer, true)
+    }
+  }, [])
+}
