@@ -149,3 +149,25 @@ test('the window is called by where one is', async ({ page }) => {
   await page.goBack()
   await expect(page).toHaveTitle('Dry fit · Heron · Snug Bolt')
 })
+
+test('what is gone by being pressed leaves the focus to what is nearest', async ({ page, server }) => {
+  const id = await copyOf(server, 'heron')
+  const hand = page.getByRole('region', { name: 'In hand' })
+  const pressed = async (name: string) => {
+    const button = hand.getByRole('button', { name, exact: true })
+    await button.first().focus()
+    await page.keyboard.press('Enter')
+  }
+  await page.goto(`/builds/${id}/parts/body`)
+  await pressed('Forget Pocket depth')
+  await expect(hand.getByRole('button', { name: 'Forget Pocket depth', exact: true })).toHaveCount(0)
+  await expect(hand.locator(':focus')).toHaveCount(1)
+  await walkTo(page, `/builds/${id}/fit/pocket-mouth`)
+  await expect(hand.getByRole('heading', { level: 2 })).toContainText('Heel in pocket')
+  await pressed('Do it on paper')
+  await expect(hand.getByText(/^On paper:/)).toBeVisible()
+  await expect(hand.locator(':focus')).toHaveCount(1)
+  await pressed('Rub it out')
+  await expect(hand.getByText(/^On paper:/)).toHaveCount(0)
+  await expect(hand.locator(':focus')).toHaveCount(1)
+})

@@ -7,6 +7,7 @@ import { exitError } from '../physics/pilot'
 import { normal } from '../quantity/distribution'
 import { printMm } from '../quantity/length'
 import { bitWords, boreBit, methodFor, type Bench } from './bench'
+import { CONE, drilledThrough, SCRAP_BEHIND, type Behind } from './behind'
 import { filled, waiting, type Base } from './card'
 import type { DrawnCard, Guard } from './holeCard'
 import type { Located } from './place'
@@ -27,9 +28,12 @@ export interface Opened {
   through: { ref: SizeRef; label: string; role: Role }
   located: Located
   byNumbers?: boolean
-  /** How it is opened, by hand; what is minded where no tool comes to it from its other end. */
+  /** There is one of them, not a row. */
+  one?: true
+  /** What lies behind it: whether a tool comes to it from its other end. */
+  behind: Behind
+  /** How it is opened, by hand. */
   ream: string
-  oneSided?: string
   /** What is done where the hole is too large. */
   tooLarge: string
   guards?: readonly Guard[]
@@ -68,21 +72,24 @@ export function opened(build: Build, bench: Bench, base: Base, o: Opened): Drawn
     { upTo: Infinity, is: 'loose' },
   ]
   const { verdict } = judge(normal(play.value, play.doubt / 2), bands)
-  const sizes = `The holes are ${printMm(hole.value)} mm and what goes through ${printMm(own.value)}`
+  const [is, them, itself, each] = o.one
+    ? ['The hole is', 'it', 'the hole itself', 'try it in the hole']
+    : ['The holes are', 'them', 'the holes themselves', 'try one in each hole']
+  const sizes = `${is} ${printMm(hole.value)} mm and what goes through ${printMm(own.value)}`
   if (verdict === 'tight')
     return filled(build, base, {
       ...common,
       work: 'ream',
       alters: [o.hole],
       mindful: true,
-      says: `${sizes}: open them by ${printMm(aim - hole.value)} mm, to ${printMm(aim)}.`,
-      from: ['the holes themselves'],
+      says: `${sizes}: open ${them} by ${printMm(aim - hole.value)} mm, to ${printMm(aim)}.`,
+      from: [itself],
       steps: [`${o.ream}, to ${printMm(aim)} mm; try often`],
       bit: aim,
       size: printMm(aim),
       with: 'by hand',
       guards: [...(o.guards ?? [])],
-      mind: [o.oneSided ?? 'A reamer from one side only leaves a cone: from both faces in turn.', ...(o.mind ?? [])],
+      mind: [CONE[o.behind], ...(o.mind ?? [])],
       draw: () => holeSection({ title: base.title, layers, bit: aim }),
     })
   return filled(build, base, {
@@ -94,9 +101,9 @@ export function opened(build: Build, bench: Bench, base: Base, o: Opened): Drawn
         ? `${sizes}: nothing to cut.`
         : verdict === 'loose'
           ? `${sizes}: ${printMm(play.value)} mm too much. ${o.tooLarge}`
-          : `${sizes}; ${printMm(play.value).replace('-', '−')} ±${printMm(play.doubt)} mm leaves it open: try one in each hole before you cut.`,
-    from: ['the holes themselves'],
-    steps: verdict === 'loose' ? [o.tooLarge] : ['try one in each hole'],
+          : `${sizes}; ${printMm(play.value).replace('-', '−')} ±${printMm(play.doubt)} mm leaves it open: ${each} before you cut.`,
+    from: [itself],
+    steps: verdict === 'loose' ? [o.tooLarge] : [each],
     bit: hole.value,
     size: printMm(hole.value),
     with: 'by hand',
@@ -118,9 +125,9 @@ function made(build: Build, bench: Bench, base: Base, o: Opened, aim: number): D
     ...(o.located.doubt === undefined ? {} : { placeDoubt: o.located.doubt }),
     from: o.located.from,
     steps: [
-      'mark, punch, backing scrap clamped behind',
+      `mark, punch; ${SCRAP_BEHIND[o.behind]}`,
       '3 mm right through, square',
-      `${printMm(bit.bit)} mm from both faces in turn, or a step bit`,
+      drilledThrough(o.behind, printMm(bit.bit)),
       'chamfer by hand',
     ],
     bit: bit.bit,

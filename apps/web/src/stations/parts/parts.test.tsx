@@ -101,7 +101,7 @@ describe('slots', () => {
     await userEvent.selectOptions(inHand().getByLabelText('Contacts'), 'stereo')
     await waitFor(() => expect(server.build.slots).toEqual({ jack: 'preferred' }))
     await waitFor(() => expect(server.build.parts.jack!.traits.contacts).toBe('stereo'))
-    expect(server.done.map((c) => c.label)).toEqual(['Jack: preferred', 'Jack: contacts stereo'])
+    expect(server.done.map((c) => c.label)).toEqual(['Jack: preferred', 'Jack, contacts: stereo'])
   })
   it('not as listed: measured against what was promised, with a claim to take away', () => {
     const b = structuredClone(fullBuild())

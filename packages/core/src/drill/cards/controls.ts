@@ -15,6 +15,7 @@ import {
   type SwitchControl,
 } from '../../instrument/controlPlace'
 import { inHollow, isCarried, panelName, panelOf, type Panel } from '../../instrument/panel'
+import { behindPanel } from '../behind'
 import { opened } from '../opened'
 import type { Finder } from '../finder'
 import type { Side } from '../holeCard'
@@ -102,7 +103,8 @@ export const potHoles: Finder = (build, bench) => {
       through: throughOf(panel),
       located: placed(build, pots),
       byNumbers: true,
-      ream: isCarried(panel) ? 'tapered reamer by hand, tape on the face' : 'tapered reamer by hand from both faces, tape on the face',
+      behind: behindPanel(build),
+      ream: 'tapered reamer by hand, tape on the face',
       tooLarge: 'A flat washer on the face, wider than the hole.',
       ...cautionsOn(panel),
     },
@@ -139,8 +141,10 @@ export const toggleHole =
         large: 1.5,
         over: HOLE_OVER.toggle,
         through: throughOf(panel),
+        one: true,
         located: placed(build, [of]),
         byNumbers: true,
+        behind: behindPanel(build),
         ream: 'step bit or reamer by hand, tape on the face',
         tooLarge: 'Its ring washer, wider than the hole.',
         ...cautionsOn(panel),
@@ -173,6 +177,8 @@ export const jackHole: Finder = (build, bench) => {
       large: 1,
       over: HOLE_OVER.jack,
       through: throughOf(panel),
+      behind: 'free',
+      one: true,
       located: placed(build, ['jack']),
       byNumbers: true,
       ream: 'tapered reamer by hand, tape on the face',

@@ -12,6 +12,7 @@ import { nearestOnEdge } from '../../geometry/polygon'
 import { datums } from '../../instrument/datums'
 import { pt } from '../../geometry/point'
 import { printMm } from '../../quantity/length'
+import { behindRim } from '../behind'
 import { opened } from '../opened'
 import type { Finder } from '../finder'
 import { guarded, unread, untellable } from '../guard'
@@ -220,8 +221,9 @@ export const jackBore: Finder = (build, bench) => {
       through: { ref: sizeRef('body', 'jack.depth'), label: 'rim', role: 'body-wood' },
       located,
       byNumbers: true,
+      one: true,
       ream: 'step bit or reamer, the rim taped; a plug in the bore keeps it on centre',
-      oneSided: 'From outside alone a reamer leaves a cone, narrow within: go on until the thread turns freely all the way.',
+      behind: behindRim(build),
       tooLarge: cup ? 'A cup of that size.' : 'An oval plate over it holds the jack.',
       guards: wide ? besideWide(build, cup ? sizeRef('jack-plate', 'cup.diameter') : sizeRef('jack', 'width'), cup) : [],
       mind: [...located.angles, ...(wide ? [] : threadReach(build))],

@@ -8,6 +8,7 @@ import { inHollow, isCarried, panelName, panelOf } from '../../instrument/panel'
 import { isScrewedDown, switchMake } from '../../instrument/switchMake'
 import { drawnAt } from '../../judge/known'
 import { printMm } from '../../quantity/length'
+import { behindPanel, SCRAP_BEHIND } from '../behind'
 import { filled, waiting, type Base } from '../card'
 import type { Finder } from '../finder'
 import { isThere } from '../told'
@@ -62,7 +63,7 @@ export const switchSlot =
       from: located.from.map((words) => `middle of the slot, ${words}`),
       steps: [
         'its line pencilled the way the hand moves it; the middle, both ends and both screws marked on that line',
-        'both screws’ holes 0.4 mm over their thread, backing scrap behind',
+        `both screws’ holes 0.4 mm over their thread; ${SCRAP_BEHIND[behindPanel(build)]}`,
         'a row of holes as wide as the blade and half a millimetre, from end to end; opened with a flat file or a fret saw',
         'switch in, every position, before an edge is cleaned',
       ],

@@ -55,6 +55,7 @@ export const tunerBores: Finder = (build, bench) => {
       through: { ref: sizeRef('neck', 'head.thickness'), label: 'headstock', role: 'neck-wood' },
       located: posts(build),
       byNumbers: true,
+      behind: 'free',
       ream: 'ream from both faces with a stop of tape, or a step bit; backing scrap behind',
       tooLarge: 'Adapter bushings for that bore hold the smaller posts; nothing is cut.',
     },
