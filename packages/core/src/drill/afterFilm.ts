@@ -14,15 +14,20 @@ const ZONE: Partial<Record<Side, FinishZone>> = {
 /** Where nothing fits closely the film does no harm: inside a cavity, in a passage for wires, in a route with room all round. */
 const ROOMY = /^(claw-screws|ground-wire|jack-passage|battery-room|route-(?!pocket)|pickup-)/
 
-/** A hole made before the film gets it too: its last line says how it is freed again, and what the film takes. */
+/** A hole made before the film gets it too: a line says how it is freed again, and what the film takes. What stays in it goes in after that. */
 export function withFilm(build: Build, card: DrawnCard): DrawnCard {
+  if (!card.steps.length) return card
+  return { ...card, steps: [...card.steps, ...freeing(build, card), ...(card.lasts ? [card.lasts] : [])] }
+}
+
+function freeing(build: Build, card: DrawnCard): string[] {
   const zone = ZONE[card.side]
-  if (!zone || !card.steps.length || card.work === 'keep' || card.id === 'string-tree' || ROOMY.test(card.id)) return card
-  if (card.id === 'route-pocket' && build.finish.maskPocket) return card
+  if (!zone || card.work === 'keep' || card.id === 'string-tree' || ROOMY.test(card.id)) return []
+  if (card.id === 'route-pocket' && build.finish.maskPocket) return []
   const film = plannedFilm(build, zone)
-  if (!film) return card
+  if (!film) return []
   const both = ((2 * film) / 1000).toFixed(2)
-  return { ...card, steps: [...card.steps, `after the last coat: ${freed(card)}: the film takes ${both} mm off its width`] }
+  return [`after the last coat: ${freed(card)}: the film takes ${both} mm off its width`]
 }
 
 /** By hand, and by what cuts the film there and no wood: walls are scraped, a slot is filed, a round hole has its own bit. */

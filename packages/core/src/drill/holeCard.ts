@@ -107,6 +107,8 @@ export interface DrawnCard extends HoleCard {
   way?: Way
   /** Diameter other holes keep clear of, where that is more than the hole's own, mm. */
   takes?: number
+  /** What is pressed in for good: the last of the steps, after any film. */
+  lasts?: string
   /** @param made whether it is to be made at all: where not, what is in its way is drawn, and no bit */
   draw: (made: boolean) => Drawing
 }

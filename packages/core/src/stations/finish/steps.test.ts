@@ -10,6 +10,7 @@ import { dryingTimers } from '../../finish/timers'
 import { zoneGroups } from '../../finish/zones'
 import { planOf } from '../../testing/coatPlanOf'
 import { addDays, daysBetween } from '../../quantity/days'
+import { everyMake } from '../../testing/anyBuild'
 import { drillable } from '../../testing/drillable'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { undrilled } from '../../testing/undrilled'
@@ -165,6 +166,21 @@ describe('holes made before the film', () => {
       expect(freed(open, id), id).toBeUndefined()
     }
     expect(freed(open, 'stud-bores')).toMatch(/then the same bit turned by hand, never a motor/)
+  })
+  it('what is pressed in for good goes in after the last coat', () => {
+    let ferrules = 0
+    for (const make of everyMake()) {
+      const build = undrilled(drillable(make))
+      for (const c of holeCards({ ...build, finish: { ...build.finish, layers: CLEAR } })) {
+        const film = c.steps.findIndex((s) => s.startsWith('after the last coat'))
+        if (film < 0) continue
+        expect(c.steps.slice(0, film).join('; '), c.id).not.toMatch(/\b(press|tap) each in\b|\btap in square\b/)
+        if (c.id !== 'ferrule-bores') continue
+        ferrules++
+        expect(c.steps.slice(film + 1)).toEqual(['press each in with a dowel, square'])
+      }
+    }
+    expect(ferrules).toBeGreaterThan(0)
   })
   it('with no film there is nothing to free', () => {
     const build = { ...drillable(made({})), finish: { ...drillable(made({})).finish, system: 'none' as const } }
