@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { addressOf, PLACES } from './places'
-import { expect, test, walkTo } from './server'
+import { copyOf, expect, test, walkTo } from './server'
 
 test('where motion is not wanted, nothing moves', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' })
@@ -94,4 +94,35 @@ test('on a telephone the way back closes what lies over the list, and stays at t
   await back.click()
   await expect(back).toHaveCount(0)
   await expect(page).toHaveURL(/\/fit\//)
+})
+
+test('of rings that overlap on a telephone the nearest to the finger takes it', async ({ page, server }) => {
+  const id = await copyOf(server, 'heron')
+  await page.setViewportSize({ width: 390, height: 800 })
+  await page.goto(`/builds/${id}/drill?tab=outline`)
+  await expect(page.locator('.handle').first()).toBeVisible()
+  const under = await page.evaluate(() => {
+    const middle = (g: Element) => {
+      const box = g.querySelector('.handle-ring')!.getBoundingClientRect()
+      return { x: box.x + box.width / 2, y: box.y + box.height / 2 }
+    }
+    const rings = [...document.querySelectorAll('.handle')]
+    rings[0]!.scrollIntoView({ block: 'center' })
+    for (const ring of rings) {
+      const at = middle(ring)
+      const over = document.elementFromPoint(at.x, at.y)?.closest('.handle')
+      const alone = rings.every((r) => r === ring || Math.hypot(middle(r).x - at.x, middle(r).y - at.y) > 4)
+      if (over && over !== ring && alone) return { name: ring.getAttribute('aria-label')!, over: over.getAttribute('aria-label')!, ...at }
+    }
+    return undefined
+  })
+  expect(under).toBeDefined()
+  const value = (name: string) => page.getByRole('slider', { name, exact: true }).getAttribute('aria-valuenow')
+  const before = [await value(under!.name), await value(under!.over)]
+  await page.mouse.move(under!.x, under!.y)
+  await page.mouse.down()
+  await page.mouse.move(under!.x, under!.y - 12, { steps: 4 })
+  await page.mouse.up()
+  await expect.poll(() => value(under!.name)).not.toBe(before[0])
+  expect(await value(under!.over)).toBe(before[1])
 })

@@ -16,6 +16,8 @@ export const outOfReach = (page: Page) =>
       const at = { x: within(box.x + box.width / 2, innerWidth), y: within(box.y + box.height / 2, innerHeight) }
       const hit = document.elementFromPoint(at.x, at.y)
       const label = hit?.closest('label')
+      // Of rings that lie close the nearest to the finger takes it, whichever lies on top.
+      if (e.matches('.handle') && hit?.closest('.handle')?.parentElement === e.parentElement) continue
       if (!hit || !(e.contains(hit) || hit.contains(e) || (label && [...(e.labels ?? [])].includes(label))))
         bad.push(
           `“${(e.getAttribute('aria-label') ?? e.innerText) || e.name}” at ${Math.round(box.x)},${Math.round(box.y)} lies under ${hit?.outerHTML.slice(0, 90)}`,

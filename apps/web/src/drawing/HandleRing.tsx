@@ -14,6 +14,16 @@ const inRange = (h: Handle, value: number) => Math.min(h.max, Math.max(h.min, Ma
 const RECKONING = 500
 const UNIT = { deg: '°', mm: ' mm' } as const
 
+/** Rings that lie close overlap, and the last drawn lies on top: what the finger means is the one whose middle is nearest. */
+function meant(ring: SVGGElement, e: { clientX: number; clientY: number }): SVGGElement {
+  const far = (g: SVGGElement) => {
+    const box = g.querySelector('.handle-ring')!.getBoundingClientRect()
+    return Math.hypot(box.x + box.width / 2 - e.clientX, box.y + box.height / 2 - e.clientY)
+  }
+  const all = [...(ring.ownerSVGElement?.querySelectorAll<SVGGElement>('.handle') ?? [])]
+  return all.reduce((a, b) => (far(b) < far(a) ? b : a), ring)
+}
+
 /** A ring on a drawing that is dragged up and down, or moved by the arrow keys; it says its value as it goes. */
 export function HandleRing({ handle, project, scale, onMove }: Props) {
   const held = useRef<{ y: number; value: number } | undefined>(undefined)
@@ -25,6 +35,12 @@ export function HandleRing({ handle, project, scale, onMove }: Props) {
     if (Math.abs(to - handle.value) > handle.step / 2) onMove(handle.id, to)
   }
   const onPointerDown = (e: PointerEvent<SVGGElement>) => {
+    const ring = meant(e.currentTarget, e)
+    if (ring !== e.currentTarget) {
+      e.stopPropagation()
+      ring.dispatchEvent(new window.PointerEvent('pointerdown', e.nativeEvent))
+      return
+    }
     e.currentTarget.setPointerCapture(e.pointerId)
     held.current = { y: e.clientY, value: handle.value }
   }
