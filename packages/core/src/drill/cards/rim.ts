@@ -222,7 +222,7 @@ export const jackBore: Finder = (build, bench) => {
       located,
       byNumbers: true,
       one: true,
-      ream: 'step bit or reamer, the rim taped; a plug in the bore keeps it on centre',
+      ream: 'step bit or reamer, the rim taped (another bit needs a wooden plug in the bore for its point)',
       behind: behindRim(build),
       tooLarge: cup ? 'A cup of that size.' : 'An oval plate over it holds the jack.',
       guards: wide ? besideWide(build, cup ? sizeRef('jack-plate', 'cup.diameter') : sizeRef('jack', 'width'), cup) : [],
