@@ -11,18 +11,23 @@ interface Held {
   lies: HTMLElement[]
   region: HTMLElement | undefined
   nth: number
+  wasOut: boolean
 }
 
 function heldBy(it: HTMLElement): Held {
   const lies: HTMLElement[] = []
   for (let e = it.parentElement; e && e !== document.body; e = e.parentElement) lies.push(e)
-  const region = lies.find((e) => e.matches('section, main'))
-  return { it, lies, region, nth: region ? within(region).indexOf(it) : 0 }
+  const region = lies.find((e) => e.matches('section'))
+  return { it, lies, region, nth: region ? within(region).indexOf(it) : 0, wasOut: false }
 }
 
-/** The nearest to it of what is left: in the least that still stands round its place and has anything to press. */
+/**
+ * The nearest to it of what is left: in the least that still stands round its place and has anything to press. Where its whole region has gone
+ * the person has gone to another page, and keys are heard there from the start.
+ */
 function nearest({ lies, region, nth }: Held): HTMLElement | undefined {
-  const order = region?.isConnected ? within(region) : []
+  if (!region?.isConnected) return undefined
+  const order = within(region)
   const far = (e: HTMLElement) => Math.abs(order.indexOf(e) - nth)
   for (const around of lies) {
     const left = around.isConnected ? within(around) : []
@@ -39,27 +44,45 @@ export function useKeptFocus(): void {
   useEffect(() => {
     let held: Held | undefined
     let byKey = false
+    let down = false
     const note = ({ target }: FocusEvent) => {
       held = target instanceof HTMLElement && !target.closest('[role=dialog]') ? heldBy(target) : undefined
     }
-    const key = () => void (byKey = true)
-    const pointer = () => void (byKey = false)
     const look = () => {
-      if (!held || !byKey || document.activeElement !== document.body || document.querySelector('[role=dialog]')) return
+      if (!held || !byKey) return
+      if (held.it.matches(':disabled')) held.wasOut = true
+      if (down || document.activeElement !== document.body || !document.hasFocus() || document.querySelector('[role=dialog]')) return
       // One that was out of use while its work ran has it back afterwards.
       if (!held.it.isConnected) nearest(held)?.focus()
-      else if (!held.it.matches(':disabled')) held.it.focus()
+      else if (held.wasOut && !held.it.matches(':disabled')) held.it.focus()
+    }
+    // While a key is down it would press what it has just been led to.
+    const key = () => {
+      byKey = true
+      down = true
+    }
+    const up = () => {
+      down = false
+      look()
+    }
+    const pointer = () => {
+      byKey = false
+      down = false
     }
     const watch = new MutationObserver(look)
     watch.observe(document.body, { childList: true, subtree: true, attributeFilter: ['disabled'] })
     document.addEventListener('focusin', note)
     document.addEventListener('keydown', key, true)
+    document.addEventListener('keyup', up)
     document.addEventListener('pointerdown', pointer, true)
+    window.addEventListener('blur', up)
     return () => {
       watch.disconnect()
       document.removeEventListener('focusin', note)
       document.removeEventListener('keydown', key, true)
+      document.removeEventListener('keyup', up)
       document.removeEventListener('pointerdown', pointer, true)
+      window.removeEventListener('blur', up)
     }
   }, [])
 }

@@ -9,8 +9,9 @@ export function useTab<T extends string>(tabs: readonly T[]): [T, (tab: T) => vo
   return [tab, (t) => t !== tab && setParams(t === tabs[0] ? {} : { tab: t })]
 }
 
-/** The row of tabs that was last chosen from: each tab's page brings a row of its own, and the focus goes over to it. */
-let chosenFrom: string | undefined
+/** Each tab's page brings a row of its own, some of them only once it is fetched: the focus goes over to each that comes so soon, ms. */
+const PATIENCE = 3000
+let chosen = { from: '', at: -Infinity }
 
 export function StationTabs<T extends string>({
   tabs,
@@ -25,14 +26,13 @@ export function StationTabs<T extends string>({
 }) {
   const row = useRef<HTMLDivElement>(null)
   useEffect(() => {
-    if (chosenFrom !== label) return
-    chosenFrom = undefined
+    if (chosen.from !== label || performance.now() - chosen.at > PATIENCE) return
     const lost = document.activeElement === document.body || row.current?.contains(document.activeElement)
     if (lost) row.current?.querySelector<HTMLElement>('[aria-selected=true]')?.focus()
   }, [tab, label])
   const choose = (to: T) => {
     if (to === tab) return
-    chosenFrom = label
+    chosen = { from: label, at: performance.now() }
     onTab(to)
   }
   const onKey = (e: KeyboardEvent) => {

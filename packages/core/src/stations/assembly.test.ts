@@ -5,6 +5,7 @@ import { holeCards } from '../drill/holes'
 import type { HoleCard } from '../drill/holeCard'
 import { evaluate } from '../evaluate/evaluate'
 import { isGlued, traitAt } from '../document/read'
+import { isCarried, panelOf } from '../instrument/panel'
 import { groundOf } from '../instrument/stringGround'
 import type { Slot } from '../parts/slots'
 import type { PlannedStep } from '../plan/step'
@@ -99,7 +100,7 @@ describe('a body that comes undrilled', () => {
         const bare = undrilled(drillable(build), which)
         const steps = stepsOf(bare)
         const ids = steps.map((s) => s.id)
-        const after: readonly (readonly [RegExp, RegExp])[] = bare.parts.guard ? [...pairs, [guards, /^solder$/]] : pairs
+        const after: readonly (readonly [RegExp, RegExp])[] = isCarried(panelOf(bare)) ? [...pairs, [guards, /^solder$/]] : pairs
         for (const [first, then] of after)
           for (const one of ids.filter((id) => first.test(id)))
             for (const other of ids.filter((id) => then.test(id))) {
