@@ -1,9 +1,9 @@
 import { useEffect } from 'react'
 
 const CAN_TAKE = 'button, input, select, textarea, summary, a[href], [tabindex]'
+const within = (e: Element) => [...e.querySelectorAll<HTMLElement>(CAN_TAKE)]
 /** What is folded away takes none. */
-const canTake = (e: HTMLElement) => !e.matches(':disabled, [tabindex="-1"]') && e.checkVisibility({ visibilityProperty: true })
-const within = (e: Element) => [...e.querySelectorAll<HTMLElement>(CAN_TAKE)].filter(canTake)
+const takes = (e: HTMLElement) => !e.matches(':disabled, [tabindex="-1"]') && e.checkVisibility({ visibilityProperty: true })
 
 /** What has the focus, what it lies in from the inside out, and the how-manyth it is in its region. */
 interface Held {
@@ -30,7 +30,7 @@ function nearest({ lies, region, nth }: Held): HTMLElement | undefined {
   const order = within(region)
   const far = (e: HTMLElement) => Math.abs(order.indexOf(e) - nth)
   for (const around of lies) {
-    const left = around.isConnected ? within(around) : []
+    const left = around.isConnected ? within(around).filter(takes) : []
     if (left.length) return left.reduce((a, b) => (far(b) < far(a) ? b : a))
   }
   return undefined
