@@ -155,7 +155,7 @@ function ShelfRow({ build }: { build: BuildSummary }) {
           {build.due && <span className="text-soft">due in {counted(daysBetween(today(), build.due), 'day')}</span>}
         </span>
       </Link>
-      <span className="flex gap-1 px-1">
+      <span role="group" aria-label={build.name} className="flex gap-1 px-1">
         <a
           href={`/api/builds/${id}/bundle`}
           download
@@ -223,6 +223,7 @@ function useImport() {
       className="sr-only"
       aria-label="Bundle file"
       tabIndex={-1}
+      aria-hidden
       onChange={(e) => {
         const [file] = e.target.files ?? []
         if (file) run.mutate(file)

@@ -1,7 +1,7 @@
 import { useRef, type ComponentProps, type ReactNode } from 'react'
 import { Button } from './Button'
 
-/** A button that asks for one file; the same may be chosen again. @param name what the field is called for who cannot see it */
+/** A button that asks for one file; the same may be chosen again. @param name what the field behind it is called */
 export function FileButton({
   name,
   accept,
@@ -26,6 +26,9 @@ export function FileButton({
         accept={accept}
         aria-label={name}
         className="sr-only"
+        // The button below is what is reached and read; this would be a second one that nobody sees.
+        tabIndex={-1}
+        aria-hidden
         onChange={(e) => {
           const file = e.target.files?.[0]
           if (file) onFile(file)

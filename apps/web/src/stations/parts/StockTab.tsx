@@ -60,6 +60,7 @@ export function StockTab() {
                   accept=".csv,text/csv,.json,application/json"
                   className="sr-only"
                   tabIndex={-1}
+                  aria-hidden
                   aria-label="Table of parts"
                   onChange={(e) => {
                     const [chosenFile] = e.target.files ?? []
