@@ -5,8 +5,10 @@ import { fileURLToPath } from 'node:url'
 const template = fileURLToPath(new URL('apps/server/src/testing/template.ts', import.meta.url))
 const postgres = fileURLToPath(new URL('apps/server/src/testing/postgres.ts', import.meta.url))
 const seed = fileURLToPath(new URL('scripts/seed.mjs', import.meta.url))
-/** Slow parts of the document of the tests, made quick. */
-const quicker = ['labels', 'styles', 'stacks'].map((name) => fileURLToPath(new URL(`apps/web/src/testing/${name}.ts`, import.meta.url)))
+/** Slow parts of the document of the tests, made quick; and how long they wait. */
+const quicker = ['labels', 'styles', 'stacks', 'patience'].map((name) =>
+  fileURLToPath(new URL(`apps/web/src/testing/${name}.ts`, import.meta.url)),
+)
 
 /** What is about the database server itself, or moving to one. */
 const NEEDS_SERVER = ['src/db/postgres.test.ts', 'src/backup/move.test.ts']
