@@ -63,6 +63,7 @@ test('the story of Heron, from a neck that will not go in to a ticked step, all 
     await page.goto(`/builds/${id}/plan`)
     const steps = page.getByRole('region', { name: 'Steps in order' })
     await steps.getByRole('button', { name: 'Drill: neck screw pilots in the heel' }).first().click()
+    await expect(title(/neck screw pilots in the heel/i)).toBeVisible()
     await hand.getByRole('button', { name: 'Done', exact: true }).click()
     await expect(hand.getByRole('alert')).toContainText('Out of order')
     await hand.getByRole('button', { name: 'Not yet' }).click()
