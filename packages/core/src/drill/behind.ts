@@ -24,8 +24,7 @@ export const drilledThrough = (behind: Behind, size: string): string =>
     : `${size} mm from outside, a step bit or a brad point, slowly at the end`
 
 /** A reamer is a cone, whichever side it comes from. */
-export const CONE: Readonly<Record<Behind, string>> = {
-  free: 'A reamer from one side only leaves a cone: from both faces in turn.',
-  route: 'From outside alone a reamer leaves a cone, narrow within: go on until what goes in turns freely all the way.',
-  hollow: 'From outside alone a reamer leaves a cone, narrow within: go on until what goes in turns freely all the way.',
-}
+export const coneSays = (behind: Behind): string =>
+  behind === 'free'
+    ? 'A reamer from one side only leaves a cone: from both faces in turn.'
+    : 'From outside alone a reamer leaves a cone, narrow within: go on until what goes in turns freely all the way.'

@@ -7,7 +7,7 @@ import { exitError } from '../physics/pilot'
 import { normal } from '../quantity/distribution'
 import { printMm } from '../quantity/length'
 import { bitWords, boreBit, methodFor, type Bench } from './bench'
-import { CONE, drilledThrough, SCRAP_BEHIND, type Behind } from './behind'
+import { coneSays, drilledThrough, SCRAP_BEHIND, type Behind } from './behind'
 import { filled, waiting, type Base } from './card'
 import type { DrawnCard, Guard } from './holeCard'
 import type { Located } from './place'
@@ -89,7 +89,7 @@ export function opened(build: Build, bench: Bench, base: Base, o: Opened): Drawn
       size: printMm(aim),
       with: 'by hand',
       guards: [...(o.guards ?? [])],
-      mind: [CONE[o.behind], ...(o.mind ?? [])],
+      mind: [coneSays(o.behind), ...(o.mind ?? [])],
       draw: () => holeSection({ title: base.title, layers, bit: aim }),
     })
   return filled(build, base, {

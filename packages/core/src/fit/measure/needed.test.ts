@@ -1,7 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Build } from '../../document/build'
-import { keyOf, type TraitRef } from '../../judge/completed'
+import { keyOf } from '../../judge/completed'
 import { KINDS } from '../../parts/kinds/index'
 import { slotSpec } from '../../parts/slots'
 import { anyBuild } from '../../testing/anyBuild'
@@ -11,11 +10,6 @@ import { JOINT_KINDS } from '../jointKinds'
 import { existsIn } from '../kind'
 import { measureNext, USUAL_TOOLS } from './measureNext'
 import { stakes } from './stakes'
-
-const withTold = (build: Build, { slot, trait }: TraitRef, option: string): Build => ({
-  ...build,
-  parts: { ...build.parts, [slot]: { ...build.parts[slot]!, traits: { ...build.parts[slot]!.traits, [trait]: option } } },
-})
 
 describe('what is asked to be measured while a trait is untold', () => {
   it('is lacked whatever the trait turns out to be: no reading is for nothing', () => {
@@ -28,7 +22,7 @@ describe('what is asked to be measured while a trait is untold', () => {
           if (!missing.length) continue
           for (const ref of untold)
             for (const [option] of KINDS[slotSpec(ref.slot).kind].traits[ref.trait]!.options) {
-              const then = withTold(build, ref, option)
+              const then = changed(build, {}, { [`${ref.slot}/${ref.trait}`]: option })
               const lacks = existsIn(kind, then) ? kind.find(then).missing.map(keyOf) : []
               for (const need of stake.needs) {
                 met++

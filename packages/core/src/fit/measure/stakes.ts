@@ -1,4 +1,6 @@
 import type { Build, Tool } from '../../document/build'
+import { applyChange } from '../../document/change'
+import { setTrait } from '../../document/changes'
 import { enteredAt, specAt, type SizeRef } from '../../document/read'
 import { checksOnce } from '../../judge/assemble'
 import { keyOf, type TraitRef } from '../../judge/completed'
@@ -63,17 +65,14 @@ function lacking(build: Build, kind: JointKind, joint: JudgedJoint, tools: reado
 
 /** Of what it lacks, what is asked for whatever a trait turns out to be that nobody has told: the rest may be read for nothing. */
 function needsOf(build: Build, kind: JointKind, joint: JudgedJoint): SizeRef[] {
-  const answers = joint.untold.flatMap((ref) => optionsOf(ref).map((option) => withTrait(build, ref, option)))
+  const answers = joint.untold.flatMap((ref) =>
+    optionsOf(ref).map((option) => applyChange(build, setTrait(build, ref.slot, ref.trait, option))),
+  )
   const asked = answers.map((b) => new Set(existsIn(kind, b) ? kind.find(b).missing.map(keyOf) : []))
   return joint.missing.filter((r) => build.parts[r.slot] && asked.every((keys) => keys.has(keyOf(r))))
 }
 
 const optionsOf = ({ slot, trait }: TraitRef) => KINDS[slotSpec(slot).kind].traits[trait]!.options.map(([option]) => option)
-
-function withTrait(build: Build, { slot, trait }: TraitRef, option: string): Build {
-  const part = build.parts[slot]!
-  return { ...build, parts: { ...build.parts, [slot]: { ...part, traits: { ...part.traits, [trait]: option } } } }
-}
 
 /** A joint whose sizes are all known but not well enough: each may be what it hangs on. */
 function doubtful(build: Build, kind: JointKind, joint: JudgedJoint, tools: readonly Tool[]): Stake[] {
