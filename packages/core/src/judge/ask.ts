@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizeAt, specAt, type SizeRef } from '../document/read'
+import { asTold, sizeAt, specAt, type SizeRef } from '../document/read'
 import { isUnmade } from '../document/unmade'
 import { bandOf } from '../parts/kind'
 import { likelyOf, type Distribution } from '../quantity/distribution'
@@ -21,11 +21,6 @@ export type Ask = (build: Build) => Question | readonly Question[] | undefined
 /** More ways to answer the untold traits than this are not all gone through; the check then is never sure that it goes. */
 const MOST_WAYS = 48
 
-/** Of a build in which all is known nothing has to be supposed. */
-const UNASKED: Suppose = {
-  size: (ref) => sizeUnder(NOTHING_SAID, ref),
-  trait: (ref) => traitUnder(NOTHING_SAID, ref),
-}
 const NOTHING_SAID: Way = { sizes: new Map(), traits: new Map() }
 
 const UNNOTED = nothingNoted()
@@ -39,12 +34,62 @@ interface Asked {
 }
 type AskUnder = (way: Way) => Asked
 
+/** What a build's checks are asked of: one completed build for every ask of every joint, under one supposition after another. */
+class Base {
+  readonly build: Build
+  /** Something is being asked of it: who asks meanwhile needs another. */
+  asking = false
+  private way = NOTHING_SAID
+  private readonly supposed: Suppose = {
+    size: (ref, key) => sizeUnder(this.way, ref, key),
+    trait: (ref, key) => traitUnder(this.way, ref, key),
+  }
+  private readonly note = { noted: UNNOTED }
+
+  constructor(build: Build) {
+    this.build = completed(build, this.supposed, this.note)
+  }
+
+  /**
+   * Reads under such a supposition.
+   * @param noted where it is written down what was looked at; what words and cures read besides is nobody's
+   */
+  under<T>(way: Way, noted: Noted, read: () => T): T {
+    const before = [this.way, this.note.noted, this.asking] as const
+    this.way = way
+    this.note.noted = noted
+    this.asking = true
+    try {
+      return read()
+    } finally {
+      ;[this.way, this.note.noted, this.asking] = before
+    }
+  }
+
+  /** Reads with one known size taken so much further. */
+  shifted<T>(key: string, by: number, read: () => T): T {
+    this.supposed.shifted = { key, by }
+    try {
+      return this.under(NOTHING_SAID, UNNOTED, read)
+    } finally {
+      this.supposed.shifted = undefined
+    }
+  }
+}
+
+/** Joints are judged one build after another. */
+let latest: { of: Build; base: Base } | undefined
+function baseOf(build: Build): Base {
+  if (latest?.of === build && !latest.base.asking) return latest.base
+  const base = new Base(build)
+  // What stands in for a build answers otherwise from one run to the next.
+  if (asTold(build) === build) latest = { of: build, base }
+  return base
+}
+
 /** Asks checks of one build, again and again, under whatever is supposed for what is not known. */
 export class Asker {
-  private readonly note = { noted: nothingNoted() }
-  /** One completed build serves every ask; only which size is taken further changes between two runs. */
-  private readonly supposed: Suppose = { ...UNASKED }
-  private readonly base: Build
+  private readonly base: Base
   /** Which of the cures a check offers are worth offering; all of them where nobody looks. */
   vet: ((check: Check, offered: readonly Cure[]) => Cure[]) | undefined
 
@@ -53,7 +98,7 @@ export class Asker {
     private readonly build: Build,
     private readonly condition?: boolean,
   ) {
-    this.base = completed(build, this.supposed, this.note)
+    this.base = baseOf(build)
   }
 
   /**
@@ -61,18 +106,11 @@ export class Asker {
    * widest band such parts are found in, each trait at each of its options. Otherwise nobody can tell.
    */
   judge(ask: Ask): Check[] {
-    const checks = this.judgedBy(ask)
-    // Words and cures look at more than the verdict hangs on: what they read is nobody's.
-    this.note.noted = UNNOTED
-    return checks
-  }
-
-  private judgedBy(ask: Ask): Check[] {
-    const { questions, noted } = this.run(ask, this.base)
+    const { questions, noted } = this.run(ask, NOTHING_SAID)
     const widen = questions.some((q) => q.spread) ? this.spread(ask, questions, noted) : (asked: readonly Question[]) => asked
     const otherwise = this.onceEach(ask)
     if (!noted.sizes.size && !noted.traits.size)
-      return widen(questions).map((q) => checkOf(q, judgeAt(q, 0), noted, this.making(q, noted, otherwise)))
+      return widen(questions).map((q) => checkOf(q, judgeAt(q, 0), noted, this.making(q, NOTHING_SAID, noted, otherwise)))
     return this.supposing(questions, noted, widen, otherwise)
   }
 
@@ -86,11 +124,8 @@ export class Asker {
     for (const [key, ref] of noted.reads) {
       const sigma = noted.sizes.has(key) ? 0 : (sizeAt(this.build, ref)?.doubt ?? 0) / 2
       if (!sigma) continue
-      this.supposed.shifted = { key, by: sigma }
       // What is read now was noted before.
-      this.note.noted = UNNOTED
-      const further = questionsOf(ask(this.base))
-      this.supposed.shifted = undefined
+      const further = this.base.shifted(key, sigma, () => questionsOf(ask(this.base.build)))
       for (const q of questions) {
         const then = q.spread && further.find((f) => f.id === q.id)
         if (then) variance.set(q.id, (variance.get(q.id) ?? 0) + (likelyOf(then.clearance) - likelyOf(q.clearance)) ** 2)
@@ -105,14 +140,12 @@ export class Asker {
   }
 
   /** What a check's words are made with: read when somebody looks, and read again under other answers to what nobody knows. */
-  private making(question: Question, noted: Noted, otherwise: AskUnder): Making {
+  private making(question: Question, met: Way, noted: Noted, otherwise: AskUnder): Making {
     const told = (raw: Judgement): Told =>
       toldWhatever(noted, (way) => {
         const q = way ? otherwise(way).questions.find((found) => found.id === question.id) : question
-        this.note.noted = nothingNoted()
-        const read = q && { says: q.says(raw), cures: q.cures?.(raw) ?? [], noted: this.note.noted }
-        this.note.noted = UNNOTED
-        return read
+        const noted = nothingNoted()
+        return q && this.base.under(way ?? met, noted, () => ({ says: q.says(raw), cures: q.cures?.(raw) ?? [], noted }))
       })
     return { told, condition: this.condition, vet: this.vet, unmade: (ref) => isUnmade(this.build, ref) }
   }
@@ -124,19 +157,15 @@ export class Asker {
       const key = [...way.sizes, ...way.traits].flat().join()
       const known = asked.get(key)
       if (known) return known
-      const got = this.run(ask, this.under(way))
+      const got = this.run(ask, way)
       asked.set(key, got)
       return got
     }
   }
 
-  private under(way: Way): Build {
-    return completed(this.build, { size: (ref) => sizeUnder(way, ref), trait: (ref) => traitUnder(way, ref) }, this.note)
-  }
-
-  private run(ask: Ask, build: Build): Asked {
-    this.note.noted = nothingNoted()
-    return { questions: questionsOf(ask(build)), noted: this.note.noted }
+  private run(ask: Ask, way: Way): Asked {
+    const noted = nothingNoted()
+    return this.base.under(way, noted, () => ({ questions: questionsOf(ask(this.base.build)), noted }))
   }
 
   private supposing(
@@ -145,13 +174,13 @@ export class Asker {
     widen: (asked: readonly Question[]) => readonly Question[],
     otherwise: AskUnder,
   ): Check[] {
-    const found = new Map<string, Found>()
+    const found = new Map<string, Found & { way: Way }>()
     let runs = 0
     /** Asks once more under other suppositions, and takes note of what it then is. */
-    const meet = (asked: readonly Question[]): void => {
+    const meet = (asked: readonly Question[], way: Way): void => {
       const questions = widen(asked)
       for (const q of questions) {
-        const at = found.get(q.id) ?? { question: q, seen: [], coated: [], absent: runs > 0, crosses: false, moved: new Set<string>() }
+        const at = found.get(q.id) ?? { question: q, way, seen: [], coated: [], absent: runs > 0, crosses: false, moved: new Set<string>() }
         at.seen.push(judgeAt(q, 0))
         if (q.coats !== undefined) at.coated.push(judgeAt(q, q.coats))
         found.set(q.id, at)
@@ -162,18 +191,18 @@ export class Asker {
     const under = (way: Way): readonly Question[] => {
       const got = otherwise(way)
       takeIn(noted, got.noted)
-      meet(got.questions)
+      meet(got.questions, way)
       return got.questions
     }
-    meet(first)
+    meet(first, NOTHING_SAID)
     const { ways, all } = allWays(noted, (traits) => void under({ sizes: NOTHING_SAID.sizes, traits }))
     // What has given no check yet may give one at the ends of a band.
     const open = () => !found.size || [...found.values()].some((f) => agreed(f.seen) !== undefined || agreed(f.coated) !== undefined)
     for (const traits of noted.sizes.size ? ways : [])
       if (open()) acrossBands(found, noted.sizes, (sizes) => under({ sizes, traits }), open)
-    return [...found.values()].map(({ question, seen, coated, absent, crosses, moved }) =>
+    return [...found.values()].map(({ question, way, seen, coated, absent, crosses, moved }) =>
       checkOf(question, merged(seen, all && !crosses, absent || crosses), noted, {
-        ...this.making(question, noted, otherwise),
+        ...this.making(question, way, noted, otherwise),
         ...(coated.length ? { coated: merged(coated, all && !crosses, absent || crosses) } : {}),
         moved: [...moved].map((key) => noted.sizes.get(key)!),
       }),
@@ -207,14 +236,14 @@ function takeIn(noted: Noted, more: Noted): void {
 const sameMap = (a: ReadonlyMap<string, string>, b: ReadonlyMap<string, string>) =>
   a.size === b.size && [...a].every(([k, v]) => b.get(k) === v)
 
-function sizeUnder(way: Way, ref: SizeRef): Size {
-  const band = bandOf(specAt(ref))
-  const set = way.sizes.get(keyOf(ref))
+function sizeUnder(way: Way, ref: SizeRef, key: string): Size {
+  const set = way.sizes.get(key)
   if (set !== undefined) return { value: set, doubt: 0, known: 'assumed' }
+  const band = bandOf(specAt(ref))
   return { value: (band.low + band.high) / 2, doubt: (band.high - band.low) / 2, known: 'assumed' }
 }
 
-const traitUnder = (way: Way, ref: TraitRef): string => way.traits.get(keyOf(ref)) ?? optionsOf(ref)[0]!
+const traitUnder = (way: Way, ref: TraitRef, key: string): string => way.traits.get(key) ?? optionsOf(ref)[0]!
 
 /** Every way to answer the untold traits; where they are too many, each of them in turn beside the first options of the others. */
 function waysOf(traits: readonly TraitRef[]): { ways: ReadonlyMap<string, string>[]; all: boolean } {

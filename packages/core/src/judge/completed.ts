@@ -15,10 +15,10 @@ export const keyOf = (ref: SizeRef | TraitRef): string => `${ref.slot}/${'size' 
 
 /** What to take for what nobody knows, while a check is asked. */
 export interface Suppose {
-  size: (ref: SizeRef) => Size
+  size: (ref: SizeRef, key: string) => Size
   /** A known size taken as this much more, to see what its doubt does. */
   shifted?: { key: string; by: number } | undefined
-  trait: (ref: TraitRef) => string
+  trait: (ref: TraitRef, key: string) => string
 }
 
 /** What was looked at in a build while a check was asked. */
@@ -54,6 +54,17 @@ export function completed(build: Build, suppose: Suppose, note: { noted: Noted }
   return answersSizes(standsFor(whole, build), (slot, size) => fill(slot)?.sizeOf(size))
 }
 
+/** A size of a part, as it was found when it was first looked at. */
+interface Met {
+  key: string
+  ref: SizeRef
+  entered: Size | undefined
+  told: boolean
+  silent: boolean
+  /** Where it was last written down. */
+  notedIn: Noted | undefined
+}
+
 interface Completed {
   part: Part
   sizeOf: (size: string) => Size | undefined
@@ -62,27 +73,27 @@ interface Completed {
 function completedPart(part: Part, slot: Slot, suppose: Suppose, note: { noted: Noted }): Completed {
   const kind = KINDS[slotSpec(slot).kind]
   /** Each size is looked up once; after that it is only noted, once in every run. */
-  const met = new Map<string, { key: string; ref: SizeRef; entered: Size | undefined; told: boolean; notedIn: Noted | undefined }>()
+  const met = new Map<string, Met>()
   const meet = (size: string) => {
     const spec = Object.hasOwn(kind.sizes, size) ? kind.sizes[size] : undefined
     const entered = Object.hasOwn(part.sizes, size) ? part.sizes[size] : undefined
     const isTold = told(entered) !== undefined
     // Not a size of its kind, or left out because there is none: the part itself answers.
-    const silent = !spec || (!entered && spec.optional)
-    const found = silent ? undefined : { key: `${slot}/${size}`, ref: { slot, size }, entered, told: isTold, notedIn: undefined }
-    if (found) met.set(size, found)
-    return found ?? entered
+    const silent = !spec || (!entered && spec.optional === true)
+    const found: Met = { key: `${slot}/${size}`, ref: { slot, size }, entered, told: isTold, silent, notedIn: undefined }
+    met.set(size, found)
+    return found
   }
   const sizeOf = (size: string): Size | undefined => {
     const known = met.get(size) ?? meet(size)
-    if (!known || !('ref' in known)) return known
+    if (known.silent) return known.entered
     const { noted } = note
     if (known.notedIn !== noted) {
       known.notedIn = noted
       noted.reads.set(known.key, known.ref)
       if (!known.told) noted.sizes.set(known.key, known.ref)
     }
-    if (!known.told) return suppose.size(known.ref)
+    if (!known.told) return suppose.size(known.ref, known.key)
     const { shifted } = suppose
     return shifted?.key === known.key ? { ...known.entered!, value: known.entered!.value + shifted.by } : known.entered
   }
@@ -90,8 +101,9 @@ function completedPart(part: Part, slot: Slot, suppose: Suppose, note: { noted: 
     const told = part.traits[trait]
     if (told !== undefined || !Object.hasOwn(kind.traits, trait)) return told
     const ref = { slot, trait }
-    note.noted.traits.set(`${slot}/${trait}`, ref)
-    return suppose.trait(ref)
+    const key = `${slot}/${trait}`
+    note.noted.traits.set(key, ref)
+    return suppose.trait(ref, key)
   }
   const sizes = answering(part.sizes, sizeOf)
   const traits = answering(part.traits, traitOf)

@@ -31,9 +31,11 @@ export function traitIn(build: Build, slot: Slot, trait: string): string {
 
 /** The size to draw or to place a peg by: as known, or the kind's usual one with planned jobs done to it. Never to judge by. */
 export function sizeToDraw(build: Build, ref: SizeRef): Size {
+  const known = sizeAt(build, ref)
+  if (known) return known
   const spec = specAt(ref)
   const { low, high } = bandOf(spec)
-  return sizeAt(build, ref) ?? withJobs(build, ref, { value: usualOf(spec), doubt: (high - low) / 2, known: 'assumed' })
+  return withJobs(build, ref, { value: usualOf(spec), doubt: (high - low) / 2, known: 'assumed' })
 }
 export const drawnAt = (build: Build, ref: SizeRef): number => sizeToDraw(build, ref).value
 

@@ -56,7 +56,8 @@ export const SLOTS = [
 
 export type Slot = (typeof SLOTS)[number]['slot']
 export const SLOT_NAMES = SLOTS.map((s) => s.slot) as Slot[]
-export const slotSpec = (slot: Slot): SlotSpec => SLOTS.find((s) => s.slot === slot)!
-export const isSlot = (name: string): name is Slot => SLOTS.some((s) => s.slot === name)
+const BY_NAME: ReadonlyMap<string, SlotSpec> = new Map(SLOTS.map((s) => [s.slot, s]))
+export const slotSpec = (slot: Slot): SlotSpec => BY_NAME.get(slot)!
+export const isSlot = (name: string): name is Slot => BY_NAME.has(name)
 /** The kind of part each slot takes, at the type level. */
 export type KindOf<S extends Slot> = Extract<(typeof SLOTS)[number], { slot: S }>['kind']

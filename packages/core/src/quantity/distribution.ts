@@ -28,13 +28,13 @@ export function orAnotherPattern(d: Distribution, q: number, wide: number): Dist
 export function linear(terms: readonly (readonly [factor: number, d: Distribution])[], offset = 0): Distribution {
   let sum: Normal[] = [{ weight: 1, mean: offset, sigma: 0 }]
   for (const [factor, d] of terms) {
-    sum = sum.flatMap((a) =>
-      d.map((b) => ({
-        weight: a.weight * b.weight,
-        mean: a.mean + factor * b.mean,
-        sigma: Math.hypot(a.sigma, factor * b.sigma),
-      })),
-    )
+    const plus = (a: Normal, b: Normal): Normal => ({
+      weight: a.weight * b.weight,
+      mean: a.mean + factor * b.mean,
+      sigma: Math.hypot(a.sigma, factor * b.sigma),
+    })
+    // Nearly always one and one.
+    sum = sum.length === 1 && d.length === 1 ? [plus(sum[0]!, d[0]!)] : sum.flatMap((a) => d.map((b) => plus(a, b)))
   }
   return sum
 }
