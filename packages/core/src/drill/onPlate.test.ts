@@ -55,6 +55,19 @@ describe('a route under a control plate', () => {
     expect(c.places[0]!.x - datums(askew).mouth).toBeCloseTo(190 + along * Math.sqrt(0.99), 6)
     expect(c.places[0]!.y).toBeCloseTo(-70 - along * 0.1, 6)
   })
+  it('is cut from no face where the body is told to be open from the other, and why is said before any size is asked', () => {
+    const odd = changed(bare, {}, { 'body/access': 'back' })
+    for (const b of [odd, changed(odd, { 'switch/depth': undefined })])
+      expect(card(b, 'route-control')).toMatchObject({
+        stands: 'refused',
+        steps: [],
+        missing: [],
+        says: expect.stringMatching(/^The controls are told to go in from the back, .* Take the plate out under Parts/),
+      })
+    // It is the plate that is at odds with the back: without it the route is cut from there.
+    expect(card(without(odd, 'control-plate'), 'route-control')).toMatchObject({ side: 'back' })
+    expect(card(without(odd, 'control-plate'), 'route-control').stands).not.toBe('refused')
+  })
   it('is refused where it would show beside a plate too narrow for the pots, and says what to do', () => {
     // 12 - 12 - 2.
     const c = card(changed(bare, { 'control-plate/width': 24 }), 'route-control')

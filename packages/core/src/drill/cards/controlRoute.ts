@@ -21,7 +21,7 @@ import { onBody, onPlate, PLATE_PLACE, platePose } from '../../instrument/plateP
 import { FRAME, isScrewedDown } from '../../instrument/switchMake'
 import { FACE_GUARD } from '../../physics/pilot'
 import { printMm } from '../../quantity/length'
-import { waiting, type Base } from '../card'
+import { waiting, withGuards, type Base } from '../card'
 import type { Finder } from '../finder'
 import { guarded } from '../guard'
 import type { Guard, Side } from '../holeCard'
@@ -105,6 +105,14 @@ const besidePots = (build: Build): string[] =>
         (of) => `The ${named(of)} is not reckoned in: hold it to the wood and draw round its frame, with the same room round it.`,
       )
 
+/** What is cut from one face is no use to the other: of two things that were told one is not so. */
+const AT_ODDS: Guard = {
+  id: 'odds',
+  label: 'One face it is cut from',
+  verdict: 'wont-go',
+  says: 'The controls are told to go in from the back, and a control plate lies over a route cut from the front. Take the plate out under Parts, or say of the body that they go in from the front.',
+}
+
 /** The room for the controls: round their places, as deep as the tallest of them, its wires and a lid. */
 export const controlRoute: Finder = (build, bench) => {
   const access = traitAt(build, 'body', 'access')
@@ -125,6 +133,7 @@ export const controlRoute: Finder = (build, bench) => {
   if (there === undefined) return waiting(build, base, [], [{ slot: 'body', trait: 'routed.control' }])
   if (there) return cutThere(build, base, CONTROL)
   if (access === undefined) return waiting(build, base, [], [{ slot: 'body', trait: 'access' }])
+  if (access === 'back' && isOnPlate(build)) return withGuards({ ...waiting(build, base, []), stands: 'ready', work: 'new' }, [AT_ODDS])
   const unsaid = isOnPlate(build) ? switchesIn(build).filter((of) => traitAt(build, of, 'contacts') === undefined) : []
   if (unsaid.length)
     return waiting(
