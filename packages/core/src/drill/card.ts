@@ -78,6 +78,12 @@ export function filled(build: Build, base: Base, { mindful, ...card }: Filled): 
   return withGuards(own, card.guards ?? [])
 }
 
+/** A card that is refused whatever its sizes turn out to be; what is there already and what has to be looked at first stay as they are. */
+export function refusedAnyhow(card: DrawnCard, guard: Guard): DrawnCard {
+  if (card.untold.length || (card.work !== undefined && card.work !== 'new')) return card
+  return withGuards(card.stands === 'waiting' ? { ...card, stands: 'ready', work: 'new', missing: [], says: '' } : card, [guard])
+}
+
 /** A card on which more stands against it than it knew by itself. */
 export function withGuards(card: DrawnCard, more: readonly Guard[]): DrawnCard {
   if (!more.length) return card

@@ -22,6 +22,7 @@ import { studBores, tailBores } from './cards/studBores'
 import { stringTree, tunerBores, tunerScrews } from './cards/tuners'
 import type { Finder } from './finder'
 import type { DrawnCard, HoleCard } from './holeCard'
+import { heldByNothing } from './heldByNothing'
 import { withNeighbours } from './neighbours'
 import { withArch } from './onArch'
 import { carrierUntold } from './carrierUntold'
@@ -67,7 +68,9 @@ const FINDERS: readonly Finder[] = [
 function drawnCards(build: Build, bench: Bench): DrawnCard[] {
   if (!build.parts.body && !build.parts.neck) return []
   const told = withoutGuesses(build)
-  const cards = FINDERS.flatMap((find) => find(told, bench) ?? []).map((card) => carrierUntold(told, overOpen(told, card)))
+  const cards = FINDERS.flatMap((find) => find(told, bench) ?? []).map((card) =>
+    heldByNothing(told, carrierUntold(told, overOpen(told, card))),
+  )
   return withNeighbours(told, cards).map(({ card, more }) => withFilm(build, withArch(told, withGuards(card, more))))
 }
 

@@ -48,7 +48,7 @@ describe('small screws in a front whose wood nobody knows the end of', () => {
     const body = { ...build.parts.body!, traits: { ...build.parts.body!.traits } }
     if (how) body.traits.build = how
     else delete body.traits.build
-    return { ...build, parts: { ...build.parts, body, 'ring-neck': ring } }
+    return changed({ ...build, parts: { ...build.parts, body, 'ring-neck': ring } }, {}, { 'pickup-neck/mount': 'ring' })
   }
   const card = (how: string | undefined, id: string) => holeCards(made(how)).find((c) => c.id === id)!
   it('are told what stays under them in a solid body alone; elsewhere to knock first', () => {

@@ -1,6 +1,6 @@
 import type { Build } from '../document/build'
 import { traitAt } from '../document/read'
-import { withGuards } from './card'
+import { refusedAnyhow } from './card'
 import type { DrawnCard, Guard } from './holeCard'
 
 /** Cards of the holes that controls sit in: in a plate or a guard, or in the wood over the control route where there is neither. */
@@ -24,7 +24,5 @@ const CARRIER: Guard = {
 export function overOpen(build: Build, card: DrawnCard): DrawnCard {
   if (!CONTROL_HOLES.has(card.id) || card.side !== 'front' || traitAt(build, 'body', 'access') !== 'front') return card
   // Holes that are there say otherwise than the body does; and whether they are is asked first.
-  if (card.untold.length || (card.work !== undefined && card.work !== 'new')) return card
-  if (card.stands !== 'waiting') return withGuards(card, [CARRIER])
-  return withGuards({ ...card, stands: 'ready', work: 'new', missing: [], says: '' }, [CARRIER])
+  return refusedAnyhow(card, CARRIER)
 }

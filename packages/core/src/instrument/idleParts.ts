@@ -4,32 +4,58 @@ import { isVibrato } from './vibrato'
 
 type Parts = Partial<Record<Slot, Part>>
 
-const mount = (parts: Parts) => parts.bridge?.traits.mount
-
-/** What is said of a ring by the pickup it is for. */
-const ring = (place: 'neck' | 'bridge') => (parts: Parts) => {
-  const pickup = parts[`pickup-${place}`]
-  if (!pickup) return `there is no ${place} pickup`
-  const by = pickup.traits.mount
-  return by !== undefined && by !== 'ring' ? `the ${place} pickup does not hang from a ring` : undefined
+/** What is told of another part makes one a part that nothing takes. */
+interface Rule {
+  by: readonly [slot: Slot, trait: string]
+  idle: (told: string) => string | undefined
+  /** Where there is no such other part; nothing where it may be bought yet. */
+  none?: string
 }
 
-const HELD_BY_THREAD: ReadonlySet<string | undefined> = new Set(['thread', 'panel'])
+/** What is said of a ring by the pickup it is for. */
+const ring = (place: 'neck' | 'bridge'): Rule => ({
+  by: [`pickup-${place}`, 'mount'],
+  idle: (mount) => (mount === 'ring' ? undefined : `the ${place} pickup does not hang from a ring`),
+  none: `there is no ${place} pickup`,
+})
 
-/** What makes a part one that nothing takes; silent while that is not told. A battery may feed what is no part here. */
-const BY_OTHERS: Partial<Record<Slot, (parts: Parts) => string | undefined>> = {
-  springs: (parts) => (mount(parts) !== undefined && !isVibrato(mount(parts)) ? 'the bridge does not move' : undefined),
-  tailpiece: (parts) => (mount(parts) !== undefined && mount(parts) !== 'post' ? 'the bridge holds the strings itself' : undefined),
-  ferrules: (parts) => (mount(parts) !== undefined && mount(parts) !== 'string-through' ? 'no string goes through the body' : undefined),
-  'neck-screws': (parts) => (parts.neck?.traits.joint === 'set' ? 'the neck is glued in' : undefined),
+const mount = (takes: (mount: string) => boolean, or: string): Rule => ({
+  by: ['bridge', 'mount'],
+  idle: (told) => (takes(told) ? undefined : or),
+})
+
+const HELD_BY_THREAD: ReadonlySet<string> = new Set(['thread', 'panel'])
+
+/** A battery may feed what is no part here. */
+const RULES: Partial<Record<Slot, Rule>> = {
+  springs: mount(isVibrato, 'the bridge does not move'),
+  tailpiece: mount((m) => m === 'post', 'the bridge holds the strings itself'),
+  ferrules: mount((m) => m === 'string-through', 'no string goes through the body'),
+  'neck-screws': { by: ['neck', 'joint'], idle: (joint) => (joint === 'set' ? 'the neck is glued in' : undefined) },
   'ring-neck': ring('neck'),
   'ring-bridge': ring('bridge'),
-  'control-plate': (parts) =>
-    parts.body?.traits.access !== undefined && parts.body.traits.access !== 'front'
-      ? 'the controls do not go in from the front'
-      : undefined,
-  'jack-plate': (parts) => (HELD_BY_THREAD.has(parts.jack?.traits.held) ? 'the jack is held by its own thread' : undefined),
+  'control-plate': {
+    by: ['body', 'access'],
+    idle: (access) => (access === 'front' ? undefined : 'the controls do not go in from the front'),
+  },
+  'jack-plate': { by: ['jack', 'held'], idle: (held) => (HELD_BY_THREAD.has(held) ? 'the jack is held by its own thread' : undefined) },
 }
 
 /** Why nothing in this build takes the part in this slot: bought for nothing, or another part is not what it was told to be. */
-export const idleFor = (parts: Parts, slot: Slot): string | undefined => (parts[slot] ? BY_OTHERS[slot]?.(parts) : undefined)
+export function idleFor(parts: Parts, slot: Slot): string | undefined {
+  const rule = parts[slot] && RULES[slot]
+  if (!rule) return undefined
+  const [by, trait] = rule.by
+  const other = parts[by]
+  if (!other) return rule.none
+  const told = other.traits[trait]
+  return told === undefined ? undefined : rule.idle(told)
+}
+
+/** What nobody has told that decides whether anything takes the part in this slot. */
+export function undecidedFor(parts: Parts, slot: Slot): { slot: Slot; trait: string } | undefined {
+  const rule = parts[slot] && RULES[slot]
+  if (!rule) return undefined
+  const [by, trait] = rule.by
+  return parts[by] && parts[by].traits[trait] === undefined ? { slot: by, trait } : undefined
+}

@@ -21,7 +21,7 @@ import { onBody, onPlate, PLATE_PLACE, platePose } from '../../instrument/plateP
 import { FRAME, isScrewedDown } from '../../instrument/switchMake'
 import { FACE_GUARD } from '../../physics/pilot'
 import { printMm } from '../../quantity/length'
-import { waiting, withGuards, type Base } from '../card'
+import { refusedAnyhow, waiting, type Base } from '../card'
 import type { Finder } from '../finder'
 import { guarded } from '../guard'
 import type { Guard, Side } from '../holeCard'
@@ -133,7 +133,7 @@ export const controlRoute: Finder = (build, bench) => {
   if (there === undefined) return waiting(build, base, [], [{ slot: 'body', trait: 'routed.control' }])
   if (there) return cutThere(build, base, CONTROL)
   if (access === undefined) return waiting(build, base, [], [{ slot: 'body', trait: 'access' }])
-  if (access === 'back' && isOnPlate(build)) return withGuards({ ...waiting(build, base, []), stands: 'ready', work: 'new' }, [AT_ODDS])
+  if (access === 'back' && isOnPlate(build)) return refusedAnyhow(waiting(build, base, []), AT_ODDS)
   const unsaid = isOnPlate(build) ? switchesIn(build).filter((of) => traitAt(build, of, 'contacts') === undefined) : []
   if (unsaid.length)
     return waiting(
