@@ -1,9 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { idleFor } from '../../instrument/idleParts'
 import { keyOf } from '../../judge/completed'
 import { KINDS } from '../../parts/kinds/index'
 import { slotSpec } from '../../parts/slots'
 import { anyBuild } from '../../testing/anyBuild'
+import { aPart } from '../../testing/bench'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { holds } from '../../testing/holds'
 import { JOINT_KINDS } from '../jointKinds'
@@ -23,7 +25,8 @@ describe('what is asked to be measured while a trait is untold', () => {
           for (const ref of untold)
             for (const [option] of KINDS[slotSpec(ref.slot).kind].traits[ref.trait]!.options) {
               const then = changed(build, {}, { [`${ref.slot}/${ref.trait}`]: option })
-              const lacks = existsIn(kind, then) ? kind.find(then).missing.map(keyOf) : []
+              const idle = kind.needs.some((slot) => idleFor(then.parts, slot))
+              const lacks = existsIn(kind, then) && !idle ? kind.find(then).missing.map(keyOf) : []
               for (const need of stake.needs) {
                 met++
                 expect(lacks, `${kind.id}: ${keyOf(need)} where ${keyOf(ref)} is ${option}`).toContain(keyOf(need))
@@ -34,6 +37,14 @@ describe('what is asked to be measured while a trait is untold', () => {
       200,
     )
     expect(met).toBeGreaterThan(0)
+  })
+  it('no size of a part that nothing takes is asked for', () => {
+    const tailpiece = aPart('tailpiece', { height: 12 })
+    const asked = (mount: string) => {
+      const build = changed(fullBuild(), {}, { 'bridge/mount': mount })
+      return measureNext({ ...build, parts: { ...build.parts, tailpiece } }, USUAL_TOOLS).filter((r) => r.ref.slot === 'tailpiece').length
+    }
+    expect([asked('post') > 0, asked('two-stud')]).toEqual([true, 0])
   })
   it('where nobody has told how the controls go in, no place on the body is asked that a guard’s own holes would make needless', () => {
     const build = changed(fullBuild(), { 'body/volume.x': undefined, 'body/volume.y': undefined, 'guard/volume.x': undefined })

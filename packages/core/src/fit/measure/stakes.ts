@@ -2,6 +2,7 @@ import type { Build, Tool } from '../../document/build'
 import { applyChange } from '../../document/change'
 import { setTrait } from '../../document/changes'
 import { enteredAt, specAt, type SizeRef } from '../../document/read'
+import { idleFor } from '../../instrument/idleParts'
 import { checksOnce } from '../../judge/assemble'
 import { keyOf, type TraitRef } from '../../judge/completed'
 import type { JudgedJoint } from '../../judge/joint'
@@ -32,7 +33,7 @@ const STEPS = [1, 3, 5, 7] as const
 /** What there is to be gained, joint by joint, so that whoever asks can do something else in between, or stop. */
 export function* stakes(build: Build, tools: readonly Tool[]): Generator<Stake[]> {
   for (const kind of JOINT_KINDS) {
-    if (!existsIn(kind, build)) continue
+    if (!counts(kind, build)) continue
     const joint = kind.find(build)
     // No reading settles what hangs on a hole that is still to be made.
     if (joint.unmade.length) continue
@@ -45,10 +46,13 @@ export function* stakes(build: Build, tools: readonly Tool[]): Generator<Stake[]
   }
 }
 
+/** Is it a joint of this build, and of parts that something takes? Others are read for nothing. */
+const counts = (kind: JointKind, build: Build): boolean => existsIn(kind, build) && !kind.needs.some((slot) => idleFor(build.parts, slot))
+
 /** A joint that lacks sizes: nothing is told before the last of them is read. */
 function lacking(build: Build, kind: JointKind, joint: JudgedJoint, tools: readonly Tool[]): Stake[] {
   const needs = needsOf(build, kind, joint)
-  if (!needs.every((ref) => bestTool(ref, tools))) return []
+  if (!needs.every((ref) => bestTool(ref, tools) && !idleFor(build.parts, ref.slot))) return []
   const each = needs.map((ref, i) => ({ ref, reading: readingsOf(build, ref, tools, TOGETHER), step: STEPS[i % STEPS.length]!, from: i }))
   let left = 0
   for (let k = 0; k < TOGETHER; k++)
@@ -68,7 +72,7 @@ function needsOf(build: Build, kind: JointKind, joint: JudgedJoint): SizeRef[] {
   const answers = joint.untold.flatMap((ref) =>
     optionsOf(ref).map((option) => applyChange(build, setTrait(build, ref.slot, ref.trait, option))),
   )
-  const asked = answers.map((b) => new Set(existsIn(kind, b) ? kind.find(b).missing.map(keyOf) : []))
+  const asked = answers.map((b) => new Set(counts(kind, b) ? kind.find(b).missing.map(keyOf) : []))
   return joint.missing.filter((r) => build.parts[r.slot] && asked.every((keys) => keys.has(keyOf(r))))
 }
 
@@ -77,7 +81,7 @@ const optionsOf = ({ slot, trait }: TraitRef) => KINDS[slotSpec(slot).kind].trai
 /** A joint whose sizes are all known but not well enough: each may be what it hangs on. */
 function doubtful(build: Build, kind: JointKind, joint: JudgedJoint, tools: readonly Tool[]): Stake[] {
   return joint.reads.flatMap((ref): Stake[] => {
-    const best = bestTool(ref, tools)
+    const best = idleFor(build.parts, ref.slot) ? undefined : bestTool(ref, tools)
     const now = enteredAt(build, ref)
     if (!best || !now || (isMeasured(now.known) && now.doubt <= best.doubt(now.value) + 1e-9)) return []
     const reading = readingsOf(build, ref, tools, READINGS)
