@@ -41,21 +41,26 @@ const RULES: Partial<Record<Slot, Rule>> = {
   'jack-plate': { by: ['jack', 'held'], idle: (held) => (HELD_BY_THREAD.has(held) ? 'the jack is held by its own thread' : undefined) },
 }
 
-/** Why nothing in this build takes the part in this slot: bought for nothing, or another part is not what it was told to be. */
-export function idleFor(parts: Parts, slot: Slot): string | undefined {
+/** The rule of a part that is there, and what is told of the other; nothing where nobody has said, or where there is no other. */
+function ruleOf(parts: Parts, slot: Slot): { rule: Rule; other: Part | undefined; told: string | undefined } | undefined {
   const rule = parts[slot] && RULES[slot]
   if (!rule) return undefined
   const [by, trait] = rule.by
   const other = parts[by]
-  if (!other) return rule.none
-  const told = other.traits[trait]
-  return told === undefined ? undefined : rule.idle(told)
+  return { rule, other, told: other?.traits[trait] }
+}
+
+/** Why nothing in this build takes the part in this slot: bought for nothing, or another part is not what it was told to be. */
+export function idleFor(parts: Parts, slot: Slot): string | undefined {
+  const at = ruleOf(parts, slot)
+  if (!at?.other) return at?.rule.none
+  return at.told === undefined ? undefined : at.rule.idle(at.told)
 }
 
 /** What nobody has told that decides whether anything takes the part in this slot. */
 export function undecidedFor(parts: Parts, slot: Slot): { slot: Slot; trait: string } | undefined {
-  const rule = parts[slot] && RULES[slot]
-  if (!rule) return undefined
-  const [by, trait] = rule.by
-  return parts[by] && parts[by].traits[trait] === undefined ? { slot: by, trait } : undefined
+  const at = ruleOf(parts, slot)
+  if (!at?.other || at.told !== undefined) return undefined
+  const [by, trait] = at.rule.by
+  return { slot: by, trait }
 }
