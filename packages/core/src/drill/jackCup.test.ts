@@ -7,7 +7,11 @@ import { holeCards } from './holes'
 
 const plated = (sizes: Record<string, number> = {}) => {
   const full = fullBuild()
-  return changed({ ...full, parts: { ...full.parts, 'jack-plate': JACK_PLATE } }, { 'body/jack.bore': 5, ...sizes })
+  return changed(
+    { ...full, parts: { ...full.parts, 'jack-plate': JACK_PLATE } },
+    { 'body/jack.bore': 5, ...sizes },
+    { 'jack/held': 'plate' },
+  )
 }
 const guard = (sizes: Record<string, number>) =>
   holeCards(drillable(plated(sizes)))

@@ -55,6 +55,15 @@ describe('a route under a control plate', () => {
     expect(c.places[0]!.x - datums(askew).mouth).toBeCloseTo(190 + along * Math.sqrt(0.99), 6)
     expect(c.places[0]!.y).toBeCloseTo(-70 - along * 0.1, 6)
   })
+  // 168 apart, 160 long: of three readings one is wrong, and places counted along the plate with it.
+  it('is not cut by a plate told to lie as none can', () => {
+    const c = card(changed(bare, { 'body/plate.y': 90 }), 'route-control')
+    expect(c.stands).toBe('refused')
+    expect(c.guards.find((g) => g.id === 'turn')?.says).toBe(
+      'The plate’s ends are told to be 168 mm apart across the body, and it is 160 mm long. Measure all three again.',
+    )
+    expect(card(bare, 'route-control').guards.some((g) => g.id === 'turn')).toBe(false)
+  })
   it('is cut from no face where the body is told to be open from the other, and why is said before any size is asked', () => {
     const odd = changed(bare, {}, { 'body/access': 'back' })
     for (const b of [odd, changed(odd, { 'switch/depth': undefined })])

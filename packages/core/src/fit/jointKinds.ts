@@ -2,6 +2,7 @@ import { isBesideControls, POTS, potsIn, potSlot, SWITCHES_OF } from '../instrum
 import { isCarried, panelOf } from '../instrument/panel'
 import type { Build } from '../document/build'
 import { hasTrussNut, isGlued, sizeAt, traitAt } from '../document/read'
+import { takenPart } from '../instrument/idleParts'
 import { PLACES } from '../instrument/guardPlace'
 import { bridgeHeightJoint } from './bridge/bridgeHeight'
 import { bridgeOnBodyJoint } from './bridge/bridgeOnBody'
@@ -54,7 +55,8 @@ const mount =
   (b: Build) =>
     kinds.includes(traitAt(b, 'bridge', 'mount') ?? kinds[0]!)
 /** A bridge that holds its own strings is judged once someone says where it lets them go; steep angles do it no harm. */
-const stringsHeld = (b: Build) => b.parts.tailpiece !== undefined || sizeAt(b, { slot: 'bridge', size: 'exit.distance' }) !== undefined
+const stringsHeld = (b: Build) =>
+  takenPart(b, 'tailpiece') !== undefined || sizeAt(b, { slot: 'bridge', size: 'exit.distance' }) !== undefined
 const PICKUPS = PLACES.map((place) => `pickup-${place}` as const)
 const metalParts = (b: Build) => Object.values(b.parts).filter((p) => p?.metal).length > 1
 
@@ -336,6 +338,7 @@ const KINDS: readonly JointKind[] = [
     id: 'springs',
     trial: see('Tuned to pitch, the bridge stands where it is wanted.'),
     needs: ['springs', 'strings'],
+    evenIdle: true,
     also: ['bridge', 'neck'],
     find: springsJoint,
   },

@@ -1,4 +1,5 @@
 import type { Build } from '../document/build'
+import { takenPart } from '../instrument/idleParts'
 import type { JudgedJoint } from '../judge/joint'
 import type { TrialKind } from './trial'
 import type { Slot } from '../parts/slots'
@@ -15,6 +16,8 @@ export interface JointKind {
   beside?: readonly Slot[]
   also?: readonly Slot[]
   when?: (build: Build) => boolean
+  /** Says itself that nothing takes what it needs; without it there is no joint with such a part. */
+  evenIdle?: true
   /** A mistake here is put right in minutes and cents: what costs wood or weeks is measured before it. [ours] */
   light?: true
   /** How it is tried by hand. */
@@ -23,4 +26,6 @@ export interface JointKind {
 }
 
 export const existsIn = (kind: Omit<JointKind, 'find'>, build: Build): boolean =>
-  kind.needs.every((slot) => build.parts[slot]) && (kind.beside ?? []).every((slot) => build.parts[slot]) && (kind.when?.(build) ?? true)
+  kind.needs.every((slot) => (kind.evenIdle ? build.parts[slot] : takenPart(build, slot))) &&
+  (kind.beside ?? []).every((slot) => build.parts[slot]) &&
+  (kind.when?.(build) ?? true)

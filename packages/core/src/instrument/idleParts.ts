@@ -57,6 +57,9 @@ export function idleFor(parts: Parts, slot: Slot): string | undefined {
   return at.told === undefined ? undefined : at.rule.idle(at.told)
 }
 
+/** The part in this slot where something takes it, as far as anybody has told. */
+export const takenPart = ({ parts }: { parts: Parts }, slot: Slot): Part | undefined => (idleFor(parts, slot) ? undefined : parts[slot])
+
 /** What nobody has told that decides whether anything takes the part in this slot. */
 export function undecidedFor(parts: Parts, slot: Slot): { slot: Slot; trait: string } | undefined {
   const at = ruleOf(parts, slot)

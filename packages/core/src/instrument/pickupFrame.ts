@@ -1,6 +1,7 @@
 import type { Build } from '../document/build'
 import { asTold, sizeRef, traitAt, type SizeRef } from '../document/read'
 import { goesRound } from './guardRound'
+import { takenPart } from './idleParts'
 import type { PickupPlace } from './guardPlace'
 import type { Size } from '../quantity/size'
 
@@ -14,7 +15,7 @@ export interface Frame {
 
 export function frameOf(build: Build, place: PickupPlace): Frame {
   const ring = place === 'middle' ? undefined : (`ring-${place}` as const)
-  if (ring && build.parts[ring])
+  if (ring && takenPart(asTold(build), ring))
     return { slot: ring, name: 'ring', length: sizeRef(ring, 'length'), width: sizeRef(ring, 'width'), radius: sizeRef(ring, 'radius') }
   if (goesRound(build))
     return {

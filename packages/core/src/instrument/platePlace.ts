@@ -23,11 +23,25 @@ export const poseFrom = (x: number, y: number, tail: number, length: number): Pl
   turn: Math.asin(Math.max(-1, Math.min(1, (tail - y) / length))),
 })
 
-/** Where a plate usually lies on an instrument like this, for a drawing until somebody has said. [practice] */
-const USUAL: readonly number[] = [180, -78, -78, 160]
+/** What its length leaves between its two ends' places across, mm: less than nothing is said of no plate. [physics] */
+export const leftOfTurn = (y: number, tail: number, length: number): number => length - Math.abs(tail - y)
+/** What says so, in the order `leftOfTurn` takes them. */
+export const PLATE_TURN = PLATE_PLACE.slice(1)
 
-export const platePose = (build: Build): PlatePose =>
-  poseFrom(...(PLATE_PLACE.map((ref, i) => valueAt(build, ref) ?? USUAL[i]!) as [number, number, number, number]))
+/** Where a plate usually lies on an instrument like this, for a drawing until somebody has said: along the strings. [practice] */
+const USUAL = { x: 180, y: -78, length: 160 } as const
+
+/** The same where nobody has said of either end, or of one alone. */
+export function usualPlace(build: Build): { 'plate.x': number; 'plate.y': number; 'plate.tail': number } {
+  const [, y, tail] = PLATE_PLACE.map((ref) => valueAt(build, ref))
+  return { 'plate.x': USUAL.x, 'plate.y': tail ?? USUAL.y, 'plate.tail': y ?? USUAL.y }
+}
+
+export function platePose(build: Build): PlatePose {
+  const [x, y, tail, length] = PLATE_PLACE.map((ref) => valueAt(build, ref))
+  const usual = usualPlace(build)
+  return poseFrom(x ?? usual['plate.x'], y ?? usual['plate.y'], tail ?? usual['plate.tail'], length ?? USUAL.length)
+}
 
 /** How the control route lies: along its plate, and along the strings where no plate covers it, rad. */
 export const routeTurn = (build: Build): number => (build.parts['control-plate'] ? platePose(build).turn : 0)

@@ -1,5 +1,6 @@
 import type { Build } from '../document/build'
 import { traitAt } from '../document/read'
+import { takenPart } from '../instrument/idleParts'
 import { woodNamed } from '../parts/woods'
 import { capital, those } from '../quantity/words'
 import { before, parcelsOf } from './reasons'
@@ -11,13 +12,13 @@ export const TRIAL = 'trial-build'
 const LAID_ON = ['body', 'neck', 'bridge', 'tailpiece', 'guard', 'control-plate', 'jack-plate'] as const
 
 /** What there is to lie on the wood. */
-const laidOn = ({ parts }: Build): string =>
+const laidOn = (build: Build): string =>
   those(
-    ['neck', parts.neck],
-    ['bridge', parts.bridge],
-    ['tailpiece', parts.tailpiece],
-    ['guard', parts.guard],
-    ['control plate', parts['control-plate']],
+    ['neck', build.parts.neck],
+    ['bridge', build.parts.bridge],
+    ['tailpiece', takenPart(build, 'tailpiece')],
+    ['guard', build.parts.guard],
+    ['control plate', takenPart(build, 'control-plate')],
     ['controls', true],
   )
 

@@ -3,7 +3,7 @@ import { hasTrussNut, sizeAt, sizeRef, traitAt, valueAt } from '../document/read
 import { pt, type Point } from '../geometry/point'
 import { bodyShape } from '../instrument/bodyShape'
 import { outlinePoints } from '../instrument/outline'
-import { askew, hasRoundEnds, laidEdge, onBody, poseFrom, routeTurn } from '../instrument/platePlace'
+import { askew, hasRoundEnds, laidEdge, onBody, poseFrom, routeTurn, usualPlace } from '../instrument/platePlace'
 import { tunerPosts } from '../instrument/tuners'
 import { fretPlace } from '../physics/frets'
 import { opening } from './places'
@@ -30,9 +30,6 @@ const USUAL_BODY: Readonly<Record<string, number>> = {
   'volume-2.y': -101,
   'tone-2.x': 287,
   'tone-2.y': -117,
-  'plate.x': 180,
-  'plate.y': -78,
-  'plate.tail': -78,
   'control.x': 272,
   'control.y': -84,
   'control.length': 110,
@@ -76,8 +73,8 @@ const UNDER_PLATE: Readonly<Record<string, number>> = {
   'control.length': 134,
   'control.width': 29,
 }
-export const bodyUsual = ({ parts }: Build): Readonly<Record<string, number>> =>
-  parts['control-plate'] ? { ...USUAL_BODY, ...UNDER_PLATE } : USUAL_BODY
+export const bodyUsual = (build: Build): Readonly<Record<string, number>> =>
+  build.parts['control-plate'] ? { ...USUAL_BODY, ...UNDER_PLATE, ...usualPlace(build) } : USUAL_BODY
 
 export function sketchBody(s: Sketch): void {
   const { rows, known } = bodyShape(s.build)
@@ -137,7 +134,9 @@ export function sketchBody(s: Sketch): void {
     const pose = poseFrom(x, y, tail, long)
     s.area('metal', laidEdge(pose, long, wide, hasRoundEnds(s.build) ?? true), ['plate.x', 'plate.y', 'plate.tail'])
     const end = onBody(pose, pt(long, 0))
-    s.take('plate.x', 'rule', pt(0, y), pt(x, y)).take('plate.y', 'rule', pt(x, 0), pt(x, y)).take('plate.tail', 'rule', pt(end.x, 0), end)
+    s.take('plate.x', 'rule', pt(0, y), pt(x, y))
+      .take('plate.y', 'rule', pt(x, 0), pt(x, y))
+      .take('plate.tail', 'rule', pt(end.x, 0), pt(end.x, tail))
   })
   // Under a guard or a plate they are its holes.
   for (const [hole, size, here] of [

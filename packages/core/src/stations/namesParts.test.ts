@@ -7,6 +7,7 @@ import { causesOf, FILM_SYMPTOMS } from '../finish/troubles'
 import { PLAYING_SYMPTOMS } from '../setup/playingSymptoms'
 import { playingDiagnosis } from '../setup/playingTroubles'
 import { aBass } from '../testing/aBass'
+import { aPart } from '../testing/bench'
 import { changed, fullBuild, without } from '../testing/fullBuild'
 import { onAPlate } from '../testing/onAPlate'
 import { aLefty, anEight, aTwelve } from '../testing/otherMakes'
@@ -88,5 +89,18 @@ function* textsOf(build: Build): Generator<readonly [where: string, text: string
 describe('what is said of an instrument', () => {
   it.each(BUILDS)('names no part that it has not: %s', (_, build) => {
     for (const [where, text] of textsOf(build)) for (const [name, has] of NAMES) if (!has(build)) expect(text, where).not.toMatch(name)
+  })
+  it.each([
+    ['tailpiece', /tailpiece/i, { 'bridge/mount': 'two-stud' }, { 'bridge/mount': 'post' }],
+    ['ferrules', /ferrules?\b/i, { 'bridge/mount': 'screws' }, { 'bridge/mount': 'string-through' }],
+    ['control-plate', /control plate/i, { 'body/access': 'back' }, { 'body/access': 'front' }],
+  ] as const)('lays on and mounts no %s that nothing takes', (slot, name, idle, taken) => {
+    const parts = { ...fullBuild().parts, ...onAPlate().parts, tailpiece: aPart('tailpiece', { height: 12 }, { type: 'stop' }) }
+    const named = (traits: Record<string, string>) => {
+      const { steps } = evaluate(changed({ ...fullBuild(), parts }, {}, traits), '2026-11-28').plan
+      return steps.filter((t) => ['trial-build', 'hardware'].includes(t.id) && name.test(`${t.title} ${t.why}`)).map((t) => t.id)
+    }
+    expect(named(idle), slot).toEqual([])
+    expect(named(taken).length, slot).toBeGreaterThan(0)
   })
 })

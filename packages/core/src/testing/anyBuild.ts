@@ -26,7 +26,7 @@ const MAKES: readonly (() => Build)[] = [
     changed(
       withPart(fullBuild(), 'jack-plate', JACK_PLATE),
       { 'body/jack.bore': 24, 'body/rim.thickness': 40 },
-      { 'bridge/mount': 'screws', 'bridge/saddles': 'arched', 'body/build': 'semi-hollow', 'body/rim': 'straight' },
+      { 'bridge/mount': 'screws', 'bridge/saddles': 'arched', 'body/build': 'semi-hollow', 'body/rim': 'straight', 'jack/held': 'plate' },
     ),
   () => changed(without(fullBuild(), 'guard'), {}, { 'bridge/mount': 'six-screw', 'switch/contacts': 'toggle-3' }),
   () =>

@@ -26,6 +26,7 @@ import type { Finder } from '../finder'
 import { guarded } from '../guard'
 import type { Guard, Side } from '../holeCard'
 import { fromEdge } from '../place'
+import { plateTurn } from '../plateTurn'
 import { isThere, summed } from '../told'
 import { cut, cutThere } from './bodyRoutes'
 
@@ -248,6 +249,7 @@ function underPlate(build: Build, route: Held): Guard[] {
   const [long, wide] = PLATE.map((r) => sizeAt(build, r)!)
   const by = Math.min(...Object.values(beyond(build, route)))
   return [
+    ...plateTurn(build),
     guarded(
       'covered',
       'Covered by its plate',

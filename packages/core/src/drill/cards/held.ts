@@ -11,6 +11,7 @@ import { SCREW_WOOD, woodAtScrews } from '../../instrument/plateScrews'
 import { doubtOf, likelyOf, ofSize, propagate } from '../../quantity/distribution'
 import { guarded, unread, untellable } from '../guard'
 import type { Guard } from '../holeCard'
+import { plateTurn } from '../plateTurn'
 import { screwed, type Screwed } from '../screwed'
 import { isThere } from '../told'
 
@@ -195,6 +196,7 @@ function plateToRoute(build: Build): Guard[] {
   )
   const mean = likelyOf(wood)
   return [
+    ...plateTurn(build),
     guarded(
       'route',
       'Wood to the control route',

@@ -3,6 +3,7 @@ import { besideBore, SCREW_WOOD } from '../../fit/controls/jackPlate'
 import { heldByPlate, heldThrough } from '../../fit/controls/jackInBore'
 import { THREAD } from '../../fit/controls/jackInPanel'
 import { isBesideControls } from '../../instrument/controlPlace'
+import { takenPart } from '../../instrument/idleParts'
 import { HOLE_OVER } from '../../instrument/holeOver'
 import { capital } from '../../quantity/words'
 import type { Build } from '../../document/build'
@@ -187,7 +188,7 @@ function jackPlace(build: Build): OnRim {
 export const jackBore: Finder = (build, bench) => {
   if (!build.parts.jack || !build.parts.body || isBesideControls(build)) return undefined
   const located = jackPlace(build)
-  const cup = sizeAt(build, sizeRef('jack-plate', 'cup.diameter')) !== undefined
+  const cup = takenPart(build, 'jack-plate') !== undefined && sizeAt(build, sizeRef('jack-plate', 'cup.diameter')) !== undefined
   const under = heldByPlate(build, (of) => traitAt(of, 'jack', 'held')) && !cup
   const hole = sizeRef('body', 'jack.bore')
   const there = { slot: 'body', trait: 'bored.jack' } as const
@@ -245,7 +246,7 @@ function threadReach(build: Build): string[] {
 
 /** A wide bore leaves its plate's screws wood to bite; of a plate that is not chosen yet nothing is known. */
 function besideWide(build: Build, wide: SizeRef, cup: boolean): Guard[] {
-  if (!build.parts['jack-plate']) return []
+  if (!takenPart(build, 'jack-plate')) return []
   const refs = [sizeRef('jack-plate', 'screw.spread'), wide]
   const [spread, own] = refs.map((r) => sizeAt(build, r))
   if (!spread || !own) return [unread(build, 'plate', 'Wood to the plate’s screws', refs)]

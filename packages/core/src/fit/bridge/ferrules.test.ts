@@ -6,7 +6,7 @@ import { judgeRows } from '../../testing/rows'
 
 describe('string ferrules', () => {
   const through = (): Build => {
-    const b = changed(fullBuild(), { 'body/ferrule.bore': 7.93 })
+    const b = changed(fullBuild(), { 'body/ferrule.bore': 7.93 }, { 'bridge/mount': 'string-through' })
     return {
       ...b,
       parts: { ...b.parts, ferrules: aPart('ferrules', { count: 6, diameter: [8, 'calipers', 0.02], length: 9, 'string.hole': 2.2 }) },

@@ -167,7 +167,7 @@ function path(build: Build): Question[] {
         verdict === 'snug'
           ? []
           : [
-              build.parts.tailpiece
+              stringHold(build).by !== 'bridge'
                 ? {
                     id: 'raise-tail',
                     job: `Raise the tailpiece by ${printMm(raised, 1)} mm, so that the strings clear the bridge’s back.`,

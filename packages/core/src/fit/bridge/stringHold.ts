@@ -1,5 +1,6 @@
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
+import { takenPart } from '../../instrument/idleParts'
 import { riseAt } from '../../instrument/frontRise'
 import type { Band } from '../../judge/verdict'
 import type { Size } from '../../quantity/size'
@@ -48,9 +49,9 @@ export interface StringHold {
   limits: Limits
 }
 
-/** A tailpiece holds the strings where there is one, otherwise the bridge's own holes or the body's. */
+/** A tailpiece holds the strings where there is one and the bridge leaves them to it, otherwise the bridge's own holes or the body's. */
 export function stringHold(build: Build): StringHold {
-  if (!build.parts.tailpiece)
+  if (!takenPart(build, 'tailpiece'))
     return {
       by: 'bridge',
       refs: { height: sizeRef('bridge', 'exit.height'), distance: sizeRef('bridge', 'exit.distance') },

@@ -6,6 +6,7 @@ import type { Mark } from '../../drawing/drawing'
 import { boreSection, framed, nothingYet } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
+import { takenPart } from '../../instrument/idleParts'
 import { stringPulls } from '../../instrument/stringPulls'
 import { postDiameter } from '../../instrument/tuners'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
@@ -144,7 +145,7 @@ function passing(build: Build, slot: Holed): { what: string; size: Size; ball: n
 
 /** Every hole a string has to pass, against the thickest string. */
 export function stringsThroughJoint(build: Build): JudgedJoint {
-  const slots = HOLED.filter((slot) => build.parts[slot])
+  const slots = HOLED.filter((slot) => takenPart(build, slot))
   return judged(build, {
     id: 'strings-through',
     title: 'Strings through their holes',
@@ -176,7 +177,7 @@ function thickest(build: Build): { ref: SizeRef; string: Size } {
 }
 
 function passes(build: Build, slot: Holed): Question[] {
-  if (!goesThrough(slot, OF_BRIDGE.includes(slot) ? traitIn(build, 'bridge', 'mount') : undefined)) return []
+  if (!takenPart(build, slot) || !goesThrough(slot, OF_BRIDGE.includes(slot) ? traitIn(build, 'bridge', 'mount') : undefined)) return []
   const ref = sizeRef(slot, 'string.hole')
   const hole = sizeIn(build, ref)
   const { what, size: string, ball } = passing(build, slot)

@@ -3,11 +3,14 @@ import type { Build } from '../../document/build'
 import type { Part } from '../../parts/part'
 import type { Slot } from '../../parts/slots'
 import { aPart } from '../../testing/bench'
-import { fullBuild } from '../../testing/fullBuild'
+import { changed, fullBuild } from '../../testing/fullBuild'
 import { judgeRows } from '../../testing/rows'
 
 // Limits [practice], sums [physics]; each sum beside its check.
-const withPart = (slot: Slot, part: Part): Build => ({ ...fullBuild(), parts: { ...fullBuild().parts, [slot]: part } })
+const withPart = (slot: Slot, part: Part, mount: string): Build => {
+  const build = changed(fullBuild(), {}, { 'bridge/mount': mount })
+  return { ...build, parts: { ...build.parts, [slot]: part } }
+}
 
 describe('strings through their holes', () => {
   // The thickest is 1.168 mm and wants 0.2 more; what is wound round its ball 2.2.
@@ -23,7 +26,7 @@ describe('strings through their holes', () => {
         sizes: { 'ferrules/string.hole': 1.2 },
       },
     ],
-    () => withPart('ferrules', aPart('ferrules', { count: 6, diameter: 8, length: 9, 'string.hole': 3.6 })),
+    () => withPart('ferrules', aPart('ferrules', { count: 6, diameter: 8, length: 9, 'string.hole': 3.6 }), 'string-through'),
   )
   judgeRows(
     [
@@ -37,7 +40,7 @@ describe('strings through their holes', () => {
         sizes: { 'tailpiece/string.hole': 1.2 },
       },
     ],
-    () => withPart('tailpiece', aPart('tailpiece', { 'string.hole': 2 }, { type: 'stop' })),
+    () => withPart('tailpiece', aPart('tailpiece', { 'string.hole': 2 }, { type: 'stop' }), 'post'),
   )
   judgeRows([
     // 3.2 - 1.168 - 0.2 - 2.2 = -0.37.

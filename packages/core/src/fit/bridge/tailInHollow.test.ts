@@ -31,6 +31,7 @@ describe('tailpiece in a hollow body', () => {
           'body/tail.bore': 10.9,
           'body/tail.spacing': 82,
         },
+        { 'bridge/mount': 'post' },
       ),
   )
 })

@@ -6,6 +6,7 @@ import { filmOn } from '../../finish/film'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { isBesideControls, jackPanel } from '../../instrument/controlPlace'
+import { takenPart } from '../../instrument/idleParts'
 import { inHollow } from '../../instrument/panel'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { Question, JudgedJoint } from '../../judge/joint'
@@ -22,7 +23,7 @@ const refs = { hole: sizeRef('body', 'jack.bore'), thread: sizeRef('jack', 'bore
 export const jackJoint = (build: Build): JudgedJoint => {
   const panel = jackPanel(build)
   if (panel) return jackInPanelJoint(build, panel)
-  const plated = build.parts['jack-plate'] !== undefined
+  const plated = takenPart(build, 'jack-plate') !== undefined
   return judged(build, {
     id: 'jack',
     title: 'Jack in its bore',
@@ -67,11 +68,11 @@ const HELD = 1
 
 /** A plate or cup lies over the bore: it may be as wide as it likes. @param held how the jack is held, as it is known or supposed */
 export const heldByPlate = (build: Build, held: (build: Build) => string | undefined): boolean =>
-  build.parts['jack-plate'] !== undefined || held(build) === 'plate'
+  takenPart(build, 'jack-plate') !== undefined || held(build) === 'plate'
 
 /** Under a plate the whole jack goes through its bore: the plate's own joint says whether it does. */
 function inBore(build: Build): Question | undefined {
-  if (build.parts['jack-plate']) return undefined
+  if (takenPart(build, 'jack-plate')) return undefined
   const have = sizesIn(build, refs)
   const plated = heldByPlate(build, (of) => traitIn(of, 'jack', 'held'))
   const c = gapOf([
@@ -101,7 +102,9 @@ function inBore(build: Build): Question | undefined {
           ? [
               {
                 id: 'jack-plate',
-                job: 'Take a jack plate or cup that covers the bore, and enter it under Parts.',
+                job: build.parts['jack-plate']
+                  ? 'Say of the jack under Parts that a plate or cup holds it, where it does.'
+                  : 'Take a jack plate or cup that covers the bore, enter it under Parts, and say of the jack that it is held by one.',
                 how: 'Curved where the rim is; its screws want wood beside the bore.',
                 gives: 'nothing',
                 tools: ['small bit', 'screwdriver'],
@@ -130,7 +133,7 @@ export const heldThrough = (length: number, washer: number, nut: number): number
 
 /** Held by its own thread it goes through the rim, which is often thicker than the thread is long. */
 function throughRim(build: Build): Question | undefined {
-  if (build.parts['jack-plate'] || heldByPlate(build, (of) => traitIn(of, 'jack', 'held'))) return undefined
+  if (heldByPlate(build, (of) => traitIn(of, 'jack', 'held'))) return undefined
   const own = sizeAt(build, WALL)
   const rim = own ? WALL : inHollow(build) && sizeAt(build, RIM) ? RIM : undefined
   if (!rim) return undefined

@@ -17,7 +17,7 @@ describe('a jack over a wide bore', () => {
     changed(
       withParts({ 'jack-plate': JACK_PLATE }),
       { 'body/jack.bore': 24, 'jack/nut.thickness': 2.2, 'jack/washer.thickness': 0.6 },
-      { 'body/rim': 'straight' },
+      { 'body/rim': 'straight', 'jack/held': 'plate' },
     )
   it('falls through without a plate, and is held by one', () => {
     expect(jointIn(changed(fullBuild(), { 'body/jack.bore': 24 }), 'jack').verdict).toBe('wont-go')

@@ -13,6 +13,32 @@ const plate = onAPlate()
 describe('a control plate over its route', () => {
   judgeRows(
     [
+      // 78 + 90 = 168 apart, 160 long: a sign was forgotten.
+      {
+        what: 'ends told further apart than the plate is long',
+        joint: 'plate-cover',
+        check: 'turn',
+        verdict: 'wont-go',
+        says: 'Its ends are told to be 168 mm apart across the body, and the plate is 160 mm long.',
+        job: 'Measure the plate’s length, and its middle at either end from the centre line.',
+        sizes: { 'body/plate.y': 90, 'body/plate.tail': -78 },
+      },
+      {
+        what: 'plate laid askew',
+        joint: 'plate-cover',
+        check: 'turn',
+        verdict: 'snug',
+        says: 'Its ends are 6 mm apart across the body.',
+        sizes: { 'body/plate.y': -75, 'body/plate.tail': -81 },
+      },
+      {
+        what: 'plate along the strings',
+        joint: 'plate-cover',
+        check: 'turn',
+        verdict: 'snug',
+        says: 'It lies along the strings.',
+        sizes: {},
+      },
       // Front: 270 - 67 - 202 = 1. Tail: 362 - 337 = 25. In the middle 13 each.
       {
         what: 'plate 12 mm too far back',

@@ -4,7 +4,7 @@ import { pt, type Point } from '../../geometry/point'
 import { CONTROL_WORDS, controlRefs, jackPanel, potsIn, SWITCHES_OF } from '../../instrument/controlPlace'
 import { FRAME, isScrewedDown } from '../../instrument/switchMake'
 import { datums } from '../../instrument/datums'
-import { platePose } from '../../instrument/platePlace'
+import { leftOfTurn, PLATE_TURN, platePose } from '../../instrument/platePlace'
 import { roomUnder, SCREW_WOOD, UNDER_PLATE, woodAtScrews } from '../../instrument/plateScrews'
 import { judged } from '../../judge/assemble'
 import type { Cure, JudgedJoint, Question } from '../../judge/joint'
@@ -46,8 +46,44 @@ export function plateCoverJoint(build: Build): JudgedJoint {
     ],
     at: pt(datums(build).mouth + front.x + 12, front.y),
     draw: () => plateCoverDrawing(build),
-    asks: [ends, sides, controls, levers, jackIn, screws, besideBridge, besideGuard, onTheBody, lies],
+    asks: [turn, ends, sides, controls, levers, jackIn, screws, besideBridge, besideGuard, onTheBody, lies],
   })
+}
+
+/** Its ends lie no further apart across the body than it is long; where they are told to, one of three readings is wrong. */
+function turn(build: Build): Question {
+  const [y, tail, long] = PLATE_TURN.map((ref) => sizeIn(build, ref).value) as [number, number, number]
+  const apart = printMm(Math.abs(tail - y), 1)
+  return {
+    id: 'turn',
+    label: 'Its two ends across the body',
+    clearance: propagate(
+      ([a, b, c]) => leftOfTurn(a!, b!, c!),
+      PLATE_TURN.map((ref) => ofSize(sizeIn(build, ref))),
+    ),
+    bands: [
+      { upTo: 0, is: 'wont-go' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    says: ({ verdict }) =>
+      verdict === 'snug'
+        ? apart === '0'
+          ? 'It lies along the strings.'
+          : `Its ends are ${apart} mm apart across the body.`
+        : `Its ends are told to be ${apart} mm apart across the body, and the plate is ${printMm(long, 1)} mm long.`,
+    cures: ({ verdict }) =>
+      verdict === 'snug'
+        ? []
+        : [
+            {
+              id: 'measure-plate-ends',
+              job: 'Measure the plate’s length, and its middle at either end from the centre line.',
+              how: 'To the bass side positive, to the treble side negative; the same twice where it lies along the strings.',
+              gives: 'nothing',
+              tools: ['rule'],
+            },
+          ],
+  }
 }
 
 /** How the route's ends lie under the plate's: what is beyond each, mm. */

@@ -2,7 +2,7 @@ import type { Build, Tool } from '../../document/build'
 import { applyChange } from '../../document/change'
 import { setTrait } from '../../document/changes'
 import { enteredAt, specAt, type SizeRef } from '../../document/read'
-import { idleFor } from '../../instrument/idleParts'
+import { idleFor, takenPart } from '../../instrument/idleParts'
 import { checksOnce } from '../../judge/assemble'
 import { keyOf, type TraitRef } from '../../judge/completed'
 import type { JudgedJoint } from '../../judge/joint'
@@ -47,7 +47,7 @@ export function* stakes(build: Build, tools: readonly Tool[]): Generator<Stake[]
 }
 
 /** Is it a joint of this build, and of parts that something takes? Others are read for nothing. */
-const counts = (kind: JointKind, build: Build): boolean => existsIn(kind, build) && !kind.needs.some((slot) => idleFor(build.parts, slot))
+const counts = (kind: JointKind, build: Build): boolean => existsIn(kind, build) && kind.needs.every((slot) => takenPart(build, slot))
 
 /** A joint that lacks sizes: nothing is told before the last of them is read. */
 function lacking(build: Build, kind: JointKind, joint: JudgedJoint, tools: readonly Tool[]): Stake[] {

@@ -1,5 +1,6 @@
 import { POTS, potSlot, SWITCHES_OF } from '../../instrument/controlPlace'
 import { goesRound } from '../../instrument/guardRound'
+import { takenPart } from '../../instrument/idleParts'
 import type { Build, MockupResult } from '../../document/build'
 import { enteredAt, traitAt, type SizeRef } from '../../document/read'
 import type { JudgedJoint } from '../../judge/joint'
@@ -138,7 +139,7 @@ const ORDER: readonly Wanted[] = [
     id: 'pickups-in',
     title: 'Pickups in',
     how: (build) =>
-      `Into their ${those(['routes', true], ['rings', build.parts['ring-neck'] ?? build.parts['ring-bridge']], ['guard', goesRound(build)])}, screws run down; nothing forced. Wrap them: filings stick.`,
+      `Into their ${those(['routes', true], ['rings', takenPart(build, 'ring-neck') ?? takenPart(build, 'ring-bridge')], ['guard', goesRound(build)])}, screws run down; nothing forced. Wrap them: filings stick.`,
     joints: ['room-neck', 'room-middle', 'room-bridge'],
   },
   {

@@ -57,7 +57,7 @@ describe('centre of mass', () => {
     expect(where['tuners']![1]).toBeCloseTo(-96.5, 9)
     expect(lump(fullBuild(), 'tuners').doubt).toBeCloseTo(6, 9)
     expect(where['tailpiece']).toBeUndefined()
-    const tail = structuredClone(changed(fullBuild(), { 'body/tail.toBridge': 55 }))
+    const tail = structuredClone(changed(fullBuild(), { 'body/tail.toBridge': 55 }, { 'bridge/mount': 'post' }))
     tail.parts.tailpiece = aPart('tailpiece', { mass: 90 }, {})
     tail.parts['control-plate'] = aPart('control-plate', {}, {})
     expect([lump(tail, 'tailpiece').gram, lump(tail, 'tailpiece').at.x]).toEqual([90, 696])

@@ -6,6 +6,7 @@ import { pt, type Point } from '../../geometry/point'
 import { areaOf, centroidOf } from '../../geometry/polygon'
 import { datums } from '../../instrument/datums'
 import { bodyOutline, bodyShape } from '../../instrument/bodyShape'
+import { takenPart } from '../../instrument/idleParts'
 import { postsBeyondNut, tunerPosts } from '../../instrument/tuners'
 import { judged } from '../../judge/assemble'
 import type { DetailTable, JudgedJoint, Question } from '../../judge/joint'
@@ -102,7 +103,7 @@ export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) =>
     ['tailpiece', () => d.studs + drawnAt(build, sizeRef('body', 'tail.toBridge'))],
   ]
   for (const [slot, x] of metal)
-    if (build.parts[slot])
+    if (takenPart(build, slot))
       out.push({ label: named(slot), gram: mass(slot).value, at: pt(x(), 0), doubt: mass(slot).doubt, ...asKnown(slot) })
   // Of these nobody has a mass to enter; they are light and lie near the middle. [practice, from memory]
   const small: [Slot, number, Point][] = [
@@ -113,7 +114,7 @@ export function lumps(build: Build, weighed: (slot: Slot) => boolean = (slot) =>
     ['control-plate', 70, pt(d.studs - 20, -74)],
   ]
   for (const [slot, usual, at] of small) {
-    if (build.parts[slot]) out.push({ label: named(slot), gram: usual, at, doubt: usual * 0.3 })
+    if (takenPart(build, slot)) out.push({ label: named(slot), gram: usual, at, doubt: usual * 0.3 })
   }
   return out
 }

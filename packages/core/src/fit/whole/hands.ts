@@ -10,6 +10,7 @@ import { Asker } from '../../judge/ask'
 import { judged } from '../../judge/assemble'
 import type { JudgedJoint, Question } from '../../judge/joint'
 import { sizeIn, traitIn } from '../../judge/known'
+import { takenPart } from '../../instrument/idleParts'
 import { KINDS } from '../../parts/kinds/index'
 import { slotSpec, type Slot } from '../../parts/slots'
 import { settled } from '../../judge/settled'
@@ -34,7 +35,8 @@ export function handsJoint(build: Build): JudgedJoint {
   })
 }
 
-const handedParts = (build: Build) => (Object.keys(build.parts) as Slot[]).filter((s) => KINDS[slotSpec(s).kind].traits.hand)
+const handedParts = (build: Build) =>
+  (Object.keys(build.parts) as Slot[]).filter((s) => KINDS[slotSpec(s).kind].traits.hand && takenPart(build, s))
 const isWrong = (build: Build, hand: string | undefined): boolean => hand !== undefined && hand !== 'either' && hand !== build.handedness
 
 /** As the checks have it, so that what is hatched is what is said. */

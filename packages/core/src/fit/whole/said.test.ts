@@ -102,7 +102,7 @@ describe('said, not measured', () => {
         verdict: 'wont-go',
         says: 'The tailpiece is made for the other hand.',
         job: 'Find a tailpiece for a right-handed build.',
-        traits: { 'tailpiece/hand': 'left' },
+        traits: { 'tailpiece/hand': 'left', 'bridge/mount': 'post' },
       },
     ],
     () => withPart('tailpiece', aPart('tailpiece', {}, { type: 'stop' })),

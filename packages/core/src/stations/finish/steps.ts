@@ -6,6 +6,7 @@ import type { CoatPlan } from '../../finish/schedule'
 import { filmSymptom } from '../../finish/troubles'
 import { coatsBy } from '../../finish/coatGroups'
 import { isLastWax, WHOLE } from '../../finish/zones'
+import { takenPart } from '../../instrument/idleParts'
 import { isOnStuds } from '../../instrument/vibrato'
 import { planResult } from '../../plan/planResult'
 import { before } from '../../plan/reasons'
@@ -70,7 +71,7 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
 }
 
 /** Does the bridge or a tailpiece stand in bores of its own? */
-const onStuds = (build: Build): boolean => build.parts.tailpiece !== undefined || isOnStuds(traitAt(build, 'bridge', 'mount'))
+const onStuds = (build: Build): boolean => takenPart(build, 'tailpiece') !== undefined || isOnStuds(traitAt(build, 'bridge', 'mount'))
 
 /** Only what is cut wet drinks water through its holes. */
 const sealHoles = (build: Build, ends: readonly Step[]): Step =>

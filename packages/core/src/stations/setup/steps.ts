@@ -1,5 +1,6 @@
 import { heightScrewOf, SCREWS } from '../../setup/screws'
 import { those } from '../../quantity/words'
+import { takenPart } from '../../instrument/idleParts'
 import { hasSprings } from '../../instrument/vibrato'
 import { goesRound } from '../../instrument/guardRound'
 import type { Build } from '../../document/build'
@@ -250,12 +251,12 @@ function mountedOf(build: Build): { slot: Slot; says: string }[] {
     ['tuners', 'tuners'],
     ['strap-buttons', 'strap buttons'],
   ]
-  return all.filter(([slot]) => build.parts[slot]).map(([slot, says]) => ({ slot, says }))
+  return all.filter(([slot]) => takenPart(build, slot)).map(([slot, says]) => ({ slot, says }))
 }
 
 /** A plate goes on with its harness; by itself where nothing is wired. */
 const bareControlPlate = (build: Build, withHarness: boolean): { slot: Slot; says: string }[] =>
-  build.parts['control-plate'] && !withHarness ? [{ slot: 'control-plate', says: 'control plate' }] : []
+  takenPart(build, 'control-plate') && !withHarness ? [{ slot: 'control-plate', says: 'control plate' }] : []
 
 /** What costs minutes once the guard is on: it comes off again, or is covered. [practice; minutes ours] */
 const betterOpen = (build: Build): Better[] => [
