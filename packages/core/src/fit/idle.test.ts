@@ -7,6 +7,7 @@ import { aPart, jointIn } from '../testing/bench'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
 import { findJoints } from './findJoints'
+import { notJudged } from './notJudged'
 
 const PARTS = {
   tailpiece: aPart(
@@ -69,5 +70,14 @@ describe('a part that nothing takes', () => {
     expect(jack.cures.map((c) => c.job)).toEqual(['Say of the jack under Parts that a plate or cup holds it, where it does.'])
     expect(jointIn(changed(plated, {}, { 'jack/held': 'plate' }), 'jack').verdict).toBe('snug')
     expect(findJoints(plated).some((j) => j.id === 'jack-plate')).toBe(false)
+    expect(notJudged(plated)).toEqual([{ slot: 'jack-plate', label: 'Jack plate or cup', why: 'the jack is held by its own thread' }])
+  })
+  it('springs under a bridge that does not move are told to be left out, in their own joint', () => {
+    const fixed = changed(fullBuild(), {}, { 'bridge/mount': 'screws' })
+    expect([idleFor(fixed.parts, 'springs'), jointIn(fixed, 'springs').verdict, notJudged(fixed)]).toEqual([
+      'the bridge does not move',
+      'wont-go',
+      [],
+    ])
   })
 })

@@ -13,6 +13,7 @@ import { FIT_TABS, FitTabs } from './FitTabs'
 import { JointInHand } from './JointInHand'
 import { useSideTrial } from './useSideTrial'
 import { MockupTab } from './MockupTab'
+import { NotJudged } from './NotJudged'
 
 /** Dry fit: the joints on numbers, then the real trial build. */
 export default function FitStation() {
@@ -68,6 +69,7 @@ function JointsTab() {
               <JointRow key={j.id} joint={j} number={i + 1} selected={j.id === hand.id} onPick={take} />
             ))}
           </ul>
+          <NotJudged />
         </div>
       }
       hand={<JointInHand key={hand.id} joint={hand} before={tried ? real.find((j) => j.id === hand.id) : undefined} />}

@@ -1,7 +1,9 @@
 import { drawJoint, TRIAL_TILT, type Tool } from '@snug/core'
+import { aPart } from '@snug/core/testing/bench'
 import { changed, fullBuild } from '@snug/core/testing/fullBuild'
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
+import { useLocation } from 'react-router'
 import { describe, expect, it, vi } from 'vitest'
 import { TrialBar } from '../../app/TrialBar'
 import { useBuild } from '../../state/buildStore'
@@ -33,6 +35,21 @@ describe('joints', () => {
     expect(loupe().getByRole('img', { name: 'Pocket and heel from above' })).toBeTruthy()
     // The drawing's numbers, for those who cannot see it.
     expect(loupe().getByRole('table').textContent).toMatch(/56/)
+  })
+  it('a part that nothing takes stands under the list, with why and the way to it', async () => {
+    const b = structuredClone(fullBuild())
+    b.parts['jack-plate'] = aPart('jack-plate', { hole: 9.7 })
+    layOut(b)
+    const Address = () => <output aria-label="Address">{useLocation().pathname}</output>
+    show(
+      <>
+        <FitStation />
+        <Address />
+      </>,
+    )
+    expect(list().getByText('Jack plate or cup: not judged, as nothing here takes it: the jack is held by its own thread.')).toBeTruthy()
+    await userEvent.click(list().getByRole('button', { name: 'Jack plate or cup under Parts' }))
+    expect(screen.getByLabelText('Address').textContent).toBe('/builds/b/parts/jack-plate')
   })
   it('what nobody measured is ? in the drawing and in its numbers, and a figure once it is', async () => {
     const b = structuredClone(fullBuild())
