@@ -6,6 +6,7 @@ import type { HoleCard } from '../drill/holeCard'
 import { evaluate } from '../evaluate/evaluate'
 import { isGlued, traitAt } from '../document/read'
 import { isCarried, panelOf } from '../instrument/panel'
+import { idleFor } from '../instrument/idleParts'
 import { groundOf } from '../instrument/stringGround'
 import type { Slot } from '../parts/slots'
 import type { PlannedStep } from '../plan/step'
@@ -24,7 +25,7 @@ const MOUNTS = new Set(['neck-on', 'hardware', 'close-guard', 'harness-in', 'nut
 /** What this instrument has a place for, and is no wood that everything else is put on. */
 function putOn(build: Build, slot: Slot): boolean {
   const wired = build.parts['pot-volume'] !== undefined
-  if (slot === 'body') return false
+  if (slot === 'body' || idleFor(build.parts, slot)) return false
   // A tree that is there already, or whose hole is refused, is drilled for in no step.
   if (slot === 'string-tree') return false
   if (slot === 'neck-screws') return build.parts.neck !== undefined && !isGlued(build)
@@ -65,8 +66,14 @@ describe('putting it together, over generated builds of every kind', () => {
         const steps = stepsOf(build)
         const mounts = steps.filter((s) => MOUNTS.has(s.id))
         for (const slot of Object.keys(build.parts) as Slot[]) {
-          if (!putOn(build, slot)) continue
           const here = mounts.filter((s) => [s.slot, ...(s.slots ?? [])].includes(slot))
+          // Panels carry what is told to sit in them, whatever else is told.
+          if (idleFor(build.parts, slot) && slot !== 'control-plate')
+            expect(
+              here.map((s) => s.id),
+              slot,
+            ).toEqual([])
+          if (!putOn(build, slot)) continue
           expect(
             here.map((s) => s.id),
             slot,

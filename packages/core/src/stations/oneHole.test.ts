@@ -73,7 +73,7 @@ describe('one hole', () => {
     const untold = { ...two, parts: { ...two.parts, 'pot-tone': { ...two.parts['pot-tone']!, sizes: rest } } }
     expect(holeCards(untold).find((c) => c.id === 'pot-holes')).toMatchObject({ stands: 'waiting' })
   })
-  it('wide under a plate it is as it should be, however the jack is said to be held', () => {
+  it('wide under a plate it is as it should be; none is made, nor one filled, while the plate and what holds the jack are at odds', () => {
     const wide = changed(fullBuild(), { 'body/jack.bore': 24, 'jack/bore': 9.5 })
     const plate = {
       ...wide,
@@ -83,6 +83,14 @@ describe('one hole', () => {
       },
     }
     expect(holeCards(wide).find((c) => c.id === 'jack-bore')).toMatchObject({ work: 'plug' })
-    expect(holeCards(plate).find((c) => c.id === 'jack-bore')).toBeUndefined()
+    for (const held of ['plate', 'thread'])
+      expect(holeCards(changed(plate, {}, { 'jack/held': held })).find((c) => c.id === 'jack-bore')).toBeUndefined()
+    const unbored = (held: string) =>
+      holeCards(changed(plate, { 'body/jack.bore': undefined }, { 'jack/held': held, 'body/bored.jack': 'none' })).find(
+        (c) => c.id === 'jack-bore',
+      )!
+    expect(unbored('thread')).toMatchObject({ stands: 'refused', steps: [] })
+    expect(unbored('thread').says).toContain('Say of the jack that the plate holds it, or take the plate out')
+    expect(unbored('plate').guards.some((g) => g.id === 'odds')).toBe(false)
   })
 })

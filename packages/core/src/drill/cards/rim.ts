@@ -14,6 +14,7 @@ import { datums } from '../../instrument/datums'
 import { pt } from '../../geometry/point'
 import { printMm } from '../../quantity/length'
 import { behindRim } from '../behind'
+import { refusedAnyhow } from '../card'
 import { opened } from '../opened'
 import type { Finder } from '../finder'
 import { guarded, unread, untellable } from '../guard'
@@ -188,14 +189,16 @@ function jackPlace(build: Build): OnRim {
 export const jackBore: Finder = (build, bench) => {
   if (!build.parts.jack || !build.parts.body || isBesideControls(build)) return undefined
   const located = jackPlace(build)
-  const cup = takenPart(build, 'jack-plate') !== undefined && sizeAt(build, sizeRef('jack-plate', 'cup.diameter')) !== undefined
+  const plate = takenPart(build, 'jack-plate') !== undefined
+  const odds = !plate && build.parts['jack-plate'] !== undefined
+  const cup = plate && sizeAt(build, sizeRef('jack-plate', 'cup.diameter')) !== undefined
   const under = heldByPlate(build, (of) => traitAt(of, 'jack', 'held')) && !cup
   const hole = sizeRef('body', 'jack.bore')
   const there = { slot: 'body', trait: 'bored.jack' } as const
   // Whether a bore that is there takes the whole jack, and its plate covers it, is judged where the plate is.
-  if (under && isThere(build, there, hole)) return undefined
+  if ((under || odds) && isThere(build, there, hole)) return undefined
   const wide = cup || under
-  return opened(
+  const card = opened(
     build,
     bench,
     {
@@ -230,6 +233,15 @@ export const jackBore: Finder = (build, bench) => {
       mind: [...located.angles, ...(wide ? [] : threadReach(build))],
     },
   )
+  return odds ? refusedAnyhow(card, HELD_AT_ODDS) : card
+}
+
+/** A bore for the thread is spoilt by one for the whole jack, and the other way about it falls through. */
+const HELD_AT_ODDS: Guard = {
+  id: 'odds',
+  label: 'What holds the jack',
+  verdict: 'wont-go',
+  says: 'The jack is told to be held by its own thread, and there is a plate or cup for it. Say of the jack that the plate holds it, or take the plate out under Parts.',
 }
 
 /** A jack's thread is short: how much wood it holds through stands on the card before the bore is made. */

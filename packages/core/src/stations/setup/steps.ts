@@ -60,7 +60,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
   // What goes on with the guard: everything that is soldered on it, or what hangs from it where a plate carries the controls.
   const inOne = panelOf(build).slot === 'guard'
   const onGuard = inOne
-    ? WITH_HARNESS.filter((slot) => build.parts[slot])
+    ? WITH_HARNESS.filter((slot) => takenPart(build, slot))
     : PLACES.map((place) => `pickup-${place}` as const).filter((slot) => build.parts[slot] && traitAt(build, slot, 'mount') === 'guard')
   const closing = build.parts.guard
     ? [

@@ -6,6 +6,7 @@ import { step, type Step } from '../../plan/step'
 import { jackPanel } from '../../instrument/controlPlace'
 import { inHollow, isCarried, panelOf } from '../../instrument/panel'
 import { SOLDERED, WITH_HARNESS } from '../../instrument/harnessParts'
+import { takenPart } from '../../instrument/idleParts'
 import { those } from '../../quantity/words'
 import { groundOf, type GroundPlace } from '../../instrument/stringGround'
 
@@ -53,7 +54,7 @@ function harnessIn(build: Build, earlier: readonly Step[]): Step {
   const way = hollow
     ? 'Fed in through the sound hole, in the order that stands under Wire; nuts dropped on from outside,'
     : 'Leads through their passages, then soldered where they had to pass first; nuts'
-  const slots = [...WITH_HARNESS.filter((slot) => build.parts[slot]), ...(isCarried(panel) ? [panel.slot] : [])]
+  const slots = [...WITH_HARNESS.filter((slot) => takenPart(build, slot)), ...(isCarried(panel) ? [panel.slot] : [])]
   return step({
     id: 'harness-in',
     title: `Harness into the body: leads through, ${those(['pickups', true], ['controls', !isCarried(panel)], ['jack', !jackPanel(build)], [panel.name, isCarried(panel)])} in`,
