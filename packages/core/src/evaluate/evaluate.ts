@@ -2,7 +2,8 @@ import { newBuild, type Build } from '../document/build'
 import { USUAL_BENCH, type Bench } from '../drill/bench'
 import type { Station } from '../document/station'
 import type { Step } from '../plan/step'
-import { computed, type Contribution, type Remember } from '../stations/contribution'
+import { computed, type Remember } from '../document/remember'
+import type { Contribution } from '../stations/contribution'
 import { CONTRIBUTIONS, type Results } from '../stations/list'
 
 /** What every station shows, computed from a build. Nothing of it is ever stored. */

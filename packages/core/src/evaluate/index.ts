@@ -1,3 +1,4 @@
 export * from './evaluate'
 export * from './evaluator'
+export * from './measurer'
 export * from './patch'

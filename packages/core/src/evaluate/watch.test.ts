@@ -35,4 +35,34 @@ describe('what was read of an object', () => {
     ['a copy of a part', false, (d) => ({ ...body(d) }), (d) => (body(d).label = 'C')],
     ['a word', false, (d) => d.name, (d) => (d.name = 'y')],
   ])('%s', (_, same, read, change) => expect(after(read, change)).toBe(same))
+  describe('of one made from it', () => {
+    const made = (d: Doc): Doc => ({ ...d, parts: { ...d.parts, body: { ...body(d), sizes: { ...body(d).sizes, a: { value: 5 } } } } })
+    const watchMade = () => {
+      const first = doc()
+      const seen = watch(first, DEPTH)
+      const now = (sizes: Record<string, { value: number }>) => ({
+        ...first,
+        parts: { ...first.parts, body: { ...body(first), sizes: { ...body(first).sizes, ...sizes } } },
+      })
+      return { ...seen, now }
+    }
+    it('it answers as it was made, and copying it reads nothing', () => {
+      const { madeFrom, stillReads, now } = watchMade()
+      expect(body(madeFrom(made)).sizes.a).toEqual({ value: 5 })
+      expect(stillReads(now({ b: { value: 9 } }))).toBe(true)
+    })
+    it.each<[string, (d: Doc) => unknown, Record<string, { value: number }>, boolean]>([
+      ['what it has from the first is read of the first', (d) => body(d).sizes.b, { b: { value: 9 } }, false],
+      ['so is what was changed in it', (d) => body(d).sizes.a, { a: { value: 9 } }, false],
+      ['what neither has', (d) => body(d).sizes.c, { c: { value: 9 } }, false],
+      ['what is there', (d) => Object.hasOwn(body(d).sizes, 'c'), { c: { value: 9 } }, false],
+      ['all that is there', (d) => Object.keys(body(d).sizes), { c: { value: 9 } }, false],
+      ['another size', (d) => body(d).sizes.a, { b: { value: 9 } }, true],
+    ])('%s', (_, read, sizes, same) => {
+      const { madeFrom, stillReads, now } = watchMade()
+      read(madeFrom(made))
+      expect(stillReads(now({}))).toBe(true)
+      expect(stillReads(now(sizes))).toBe(same)
+    })
+  })
 })

@@ -230,7 +230,9 @@ const KINDS: readonly JointKind[] = [
     trial: see('Hold the guitar and turn each knob without looking.'),
     needs: ['pot-volume', 'bridge'],
     also: ['guard', 'control-plate', 'body', 'pot-tone', 'pot-volume-2', 'pot-tone-2', 'knobs'],
-    when: (b) => potsIn(b).length > 1 && b.parts[panelOf(b).slot] !== undefined,
+    // A plate says where its controls are once it lies on a body.
+    when: (b) =>
+      potsIn(b).length > 1 && b.parts[panelOf(b).slot] !== undefined && (b.parts.body !== undefined || !b.parts['control-plate']),
     find: controlReachJoint,
   },
   {

@@ -1,4 +1,5 @@
 import type { Build } from '../document/build'
+import type { Remember } from '../document/remember'
 import type { Bench } from '../drill/bench'
 import type { Drawing } from '../drawing/drawing'
 import type { Point } from '../geometry/point'
@@ -15,15 +16,6 @@ export interface Thing {
   /** Made only for those who look. */
   draw?: () => Drawing | undefined
 }
-
-/**
- * Computes a piece of a station from a build, or takes it from before when nothing it read has changed. Only what `work` reads of the
- * build it is handed may go into the piece.
- */
-export type Remember = <T>(key: string, build: Build, work: (build: Build) => T) => T
-
-/** Remembers nothing. */
-export const computed: Remember = (_, build, work) => work(build)
 
 /** What one station gives to the bench: its result, and from it everything that is said of it elsewhere. */
 export interface Contribution<R> {

@@ -42,7 +42,7 @@ export const springsJoint = (build: Build): JudgedJoint =>
     slots: ['springs', 'bridge', 'strings'],
     at: pt(datums(build).studs - 50, -20),
     draw: drawnOnceKnown(build, 'Block on its knife edge', { count: SPRINGS.count }, (have) => springsDrawing(build, have.count)),
-    asks: [...(build.parts.bridge && !hasSprings(build) ? [] : [springBalance]), onVibrato],
+    asks: build.parts.bridge ? [...(hasSprings(build) ? [springBalance] : []), onVibrato] : [springBalance],
   })
 
 /** Springs pull on a vibrato only. */

@@ -1,6 +1,7 @@
 import type { Build, Tool } from '../../document/build'
 import { applyChange } from '../../document/change'
 import { setTrait } from '../../document/changes'
+import { computed, type From, type Remember } from '../../document/remember'
 import { enteredAt, specAt, type SizeRef } from '../../document/read'
 import { idleFor, takenPart } from '../../instrument/idleParts'
 import { checksOnce } from '../../judge/assemble'
@@ -31,46 +32,42 @@ const TOGETHER = 8
 const STEPS = [1, 3, 5, 7] as const
 
 /** What there is to be gained, joint by joint, so that whoever asks can do something else in between, or stop. */
-export function* stakes(build: Build, tools: readonly Tool[]): Generator<Stake[]> {
-  for (const kind of JOINT_KINDS) {
-    if (!counts(kind, build)) continue
-    const joint = kind.find(build)
-    // No reading settles what hangs on a hole that is still to be made.
-    if (joint.unmade.length) continue
-    const weight = weightOf(build, kind, joint)
-    if (weight * unsure(joint) < WORTH_READING) continue
-    yield (joint.missing.length ? lacking(build, kind, joint, tools) : doubtful(build, kind, joint, tools)).map((s) => ({
-      ...s,
-      worth: weight * s.worth,
-    }))
-  }
+export function* stakes(build: Build, tools: readonly Tool[], remember: Remember = computed): Generator<Stake[]> {
+  const held = tools.join()
+  for (const kind of JOINT_KINDS) yield remember(`${kind.id} ${held}`, build, (b, from) => stakesAt(b, from, kind, tools))
+}
+
+function stakesAt(build: Build, from: From, kind: JointKind, tools: readonly Tool[]): Stake[] {
+  if (!counts(kind, build)) return []
+  const joint = kind.find(build)
+  // No reading settles what hangs on a hole that is still to be made.
+  if (joint.unmade.length) return []
+  const weight = weightOf(build, kind, joint)
+  if (weight * unsure(joint) < WORTH_READING) return []
+  const found = joint.missing.length ? lacking(build, from, kind, joint, tools) : doubtful(build, from, kind, joint, tools)
+  return found.map((s) => ({ ...s, worth: weight * s.worth }))
 }
 
 /** Is it a joint of this build, and of parts that something takes? Others are read for nothing. */
 const counts = (kind: JointKind, build: Build): boolean => existsIn(kind, build) && kind.needs.every((slot) => takenPart(build, slot))
 
 /** A joint that lacks sizes: nothing is told before the last of them is read. */
-function lacking(build: Build, kind: JointKind, joint: JudgedJoint, tools: readonly Tool[]): Stake[] {
-  const needs = needsOf(build, kind, joint)
+function lacking(build: Build, from: From, kind: JointKind, joint: JudgedJoint, tools: readonly Tool[]): Stake[] {
+  const needs = needsOf(from, build, kind, joint)
   if (!needs.every((ref) => bestTool(ref, tools) && !idleFor(build.parts, ref.slot))) return []
-  const each = needs.map((ref, i) => ({ ref, reading: readingsOf(build, ref, tools, TOGETHER), step: STEPS[i % STEPS.length]!, from: i }))
+  const each = needs.map((ref, i) => ({ ref, reading: readingsOf(build, ref, tools, TOGETHER), step: STEPS[i % STEPS.length]!, first: i }))
   let left = 0
-  for (let k = 0; k < TOGETHER; k++)
-    left += unsure(
-      kind.find(
-        withSizes(
-          build,
-          each.map(({ ref, reading, step, from }) => [ref, reading((k * step + from) % TOGETHER)]),
-        ),
-      ),
-    )
+  for (let k = 0; k < TOGETHER; k++) {
+    const read = each.map(({ ref, reading, step, first }) => [ref, reading((k * step + first) % TOGETHER)] as const)
+    left += unsure(kind.find(from((b) => withSizes(b, read))))
+  }
   return [{ joint: joint.id, needs, worth: Math.max(0, unsure(joint) - left / TOGETHER) }]
 }
 
 /** Of what it lacks, what is asked for whatever a trait turns out to be that nobody has told: the rest may be read for nothing. */
-function needsOf(build: Build, kind: JointKind, joint: JudgedJoint): SizeRef[] {
+function needsOf(from: From, build: Build, kind: JointKind, joint: JudgedJoint): SizeRef[] {
   const answers = joint.untold.flatMap((ref) =>
-    optionsOf(ref).map((option) => applyChange(build, setTrait(build, ref.slot, ref.trait, option))),
+    optionsOf(ref).map((option) => from((b) => applyChange(b, setTrait(b, ref.slot, ref.trait, option)))),
   )
   const asked = answers.map((b) => new Set(counts(kind, b) ? kind.find(b).missing.map(keyOf) : []))
   return joint.missing.filter((r) => build.parts[r.slot] && asked.every((keys) => keys.has(keyOf(r))))
@@ -79,7 +76,7 @@ function needsOf(build: Build, kind: JointKind, joint: JudgedJoint): SizeRef[] {
 const optionsOf = ({ slot, trait }: TraitRef) => KINDS[slotSpec(slot).kind].traits[trait]!.options.map(([option]) => option)
 
 /** A joint whose sizes are all known but not well enough: each may be what it hangs on. */
-function doubtful(build: Build, kind: JointKind, joint: JudgedJoint, tools: readonly Tool[]): Stake[] {
+function doubtful(build: Build, from: From, kind: JointKind, joint: JudgedJoint, tools: readonly Tool[]): Stake[] {
   return joint.reads.flatMap((ref): Stake[] => {
     const best = idleFor(build.parts, ref.slot) ? undefined : bestTool(ref, tools)
     const now = enteredAt(build, ref)
@@ -87,7 +84,7 @@ function doubtful(build: Build, kind: JointKind, joint: JudgedJoint, tools: read
     const reading = readingsOf(build, ref, tools, READINGS)
     const before = unsure(joint)
     const after = (k: number) => {
-      const then = withSizes(build, [[ref, reading(k)]])
+      const then = from((b) => withSizes(b, [[ref, reading(k)]]))
       return unsure({ checks: checksOnce(joint, then, ref) ?? kind.find(then).checks })
     }
     // Where neither the least nor the greatest reading changes anything, none between them does.
