@@ -160,8 +160,12 @@ const ORDER: readonly Wanted[] = [
   {
     id: 'controls-in',
     title: 'Controls in',
-    how: ({ parts }) =>
-      `${capital(those(['pots', parts['pot-volume'] ?? parts['pot-tone']], ['switch', parts.switch], ['jack', parts.jack]))} through their holes with washer and nut${parts.knobs ? '; knobs on' : ''}. Anything touching inside?`,
+    how: ({ parts }) => {
+      const here = those(['pots', parts['pot-volume'] ?? parts['pot-tone']], ['switch', parts.switch], ['jack', parts.jack])
+      return here
+        ? `${capital(here)} through their holes with washer and nut${parts.knobs ? '; knobs on' : ''}. Anything touching inside?`
+        : 'The wire through its passages by hand. Does it go, and lie against nothing sharp?'
+    },
     joints: [...POTS.map(potSlot), ...SWITCHES_OF, 'knobs', 'jack', 'control-reach', 'wire-passage', 'active', 'shields-meet'],
   },
   {
