@@ -1,11 +1,14 @@
 import {
   bestSets,
+  bundled,
   chooseSets,
   doubtOfBuild,
   measureNext,
+  measurer,
   measuringRound,
   newBuild,
   SLOTS,
+  USUAL_TOOLS,
   type Build,
   type Slot,
   type StockItem,
@@ -150,4 +153,26 @@ export async function benchMeasureNext(): Promise<void> {
     await median(5, () => measureNext(guessed)),
     `${measureNext(guessed).length} readings in ${measuringRound(guessed).length} bundles`,
   )
+  await benchReadings(guessed)
+}
+
+/** The readings of one evening, each the one asked for next; what it moves is weighed anew, as the worker does. */
+async function benchReadings(begun: Build): Promise<void> {
+  const next = measurer()
+  const times: number[] = []
+  let build = begun
+  for (let i = 0; i < 12; i++) {
+    const start = performance.now()
+    const [first] = bundled([...next(structuredClone(build), USUAL_TOOLS)].flat(), USUAL_TOOLS)
+    times.push(performance.now() - start)
+    const { ref, tool } = first!.readings[0]!
+    const part = build.parts[ref.slot]!
+    const value = part.sizes[ref.size]?.value ?? 10
+    build = {
+      ...build,
+      parts: { ...build.parts, [ref.slot]: { ...part, sizes: { ...part.sizes, [ref.size]: { value, doubt: 0.05, known: tool } } } },
+    }
+  }
+  const [opened, ...after] = times as [number, ...number[]]
+  row('the same as it is opened, and after each of eleven readings', opened, `${after.map((t) => t.toFixed(0)).join(', ')} ms`)
 }

@@ -41,7 +41,7 @@ export const tablesOf = (build: Build, id: string): DetailTable[] => jointInHand
 
 function show(kind: JointKind, build: Build): InHand {
   const joint = kind.find(build)
-  return { drawing: joint.draw(), tables: joint.tables }
+  return { drawing: joint.draw(), tables: joint.tables() }
 }
 
 /**

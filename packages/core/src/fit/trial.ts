@@ -96,7 +96,7 @@ export function withTrial(build: Build, joint: JudgedJoint, kind: TrialKind): Ju
     untold: [],
     unmade: [],
   }
-  const all = jointOf(build, joint, [hand, ...checks])
+  const all = jointOf(build, { ...joint, at: () => joint.at }, [hand, ...checks])
   return {
     ...all,
     says: all.verdict === is || against.length ? says : `${says} ${all.says}`,

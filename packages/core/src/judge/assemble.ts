@@ -19,10 +19,11 @@ export interface JointPlan {
   /** Not how two parts fit but whether something is as it should be. */
   condition?: true
   slots: Slot[]
-  at: Point
+  /** Where its peg stands; worked out for whoever looks. */
+  at: () => Point
   seatsNeck?: true
   draw: () => Drawing
-  tables?: DetailTable[]
+  tables?: () => DetailTable[]
   /** Each check it has, asked of a build in which nothing is unknown. */
   asks: readonly Ask[]
 }
@@ -65,14 +66,18 @@ export function jointOf(build: Build, base: Omit<JointPlan, 'asks'>, checks: Che
   const untold = checks.some((c) => c.untold.length) ? uniqueRefs(checks.flatMap((c) => c.untold)) : []
   const unmade = checks.some((c) => c.unmade.length) ? uniqueRefs(checks.flatMap((c) => c.unmade)) : []
   const settles = verdict === 'cant-tell' && speaker && !unmade.length ? (missing[0] ?? mostSay(build, speaker.reads)) : undefined
+  let at: Point | undefined
   let says: string | undefined
   let cures: Cure[] | undefined
   let reads: SizeRef[] | undefined
   let planned: string[] | undefined
   const joint: JudgedJoint = {
-    tables: [],
+    tables: () => [],
     ...base,
     draw: checks.some(isFault) ? base.draw : () => nothingOff(base.draw()),
+    get at() {
+      return (at ??= base.at())
+    },
     verdict,
     ...(touched ? { coated: worst(checks.map((c) => (c.coated ?? c.raw).verdict)) } : {}),
     get figure() {

@@ -36,7 +36,7 @@ const a = (
   reads,
 })
 const NOTHING = { title: '', marks: [], bounds: { x: 0, y: 0, width: 1, height: 1 }, numbers: [] }
-const base = { id: 'j', title: 'J', slots: ['body' as const], at: pt(0, 0), draw: () => NOTHING }
+const base = { id: 'j', title: 'J', slots: ['body' as const], at: () => pt(0, 0), draw: () => NOTHING }
 
 describe('a class', () => {
   it('needs nine tenths, to the last chance: 0.9 is enough, less is not', () => {

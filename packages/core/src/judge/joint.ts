@@ -96,7 +96,7 @@ export interface Joint {
 export interface JudgedJoint extends Joint {
   draw: () => Drawing
   /** More numbers than a list row holds: what each shim would do, the year's movement, a row of strings. */
-  tables: DetailTable[]
+  tables: () => DetailTable[]
 }
 
 /** A small table beside the drawing; `chart` asks for the rows as a line as well. */

@@ -76,8 +76,8 @@ export const bridgeHeightJoint = (build: Build): JudgedJoint =>
     condition: true,
     title: 'Neck angle and bridge height',
     slots: ['neck', 'body', 'bridge', 'nut'],
-    at: pt(datums(build).studs, -48),
-    tables: tiltTable(build),
+    at: () => pt(datums(build).studs, -48),
+    tables: () => tiltTable(build),
     draw: () => sideDrawing(build, sideOf(build)),
     asks: [withinReach, (b) => asItStands(b, screwsOf(build)), ...underStrings],
   })

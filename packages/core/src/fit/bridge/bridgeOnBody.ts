@@ -22,7 +22,7 @@ export function bridgeOnBodyJoint(build: Build): JudgedJoint {
     id: 'bridge-on-body',
     title: studs ? 'Bridge studs in the body' : 'Bridge on the body',
     slots: ['bridge', 'body'],
-    at: pt(datums(build).studs, -drawnAt(build, sizeRef('body', 'studSpacing')) / 2 - 8),
+    at: () => pt(datums(build).studs, -drawnAt(build, sizeRef('body', 'studSpacing')) / 2 - 8),
     draw: () => (studs ? studDrawing(build) : plateDrawing(build)),
     asks: [
       press,

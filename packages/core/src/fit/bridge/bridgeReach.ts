@@ -30,16 +30,16 @@ const refs = {
 
 /** Do the saddles reach the places that bring every string in tune? */
 export function bridgeReachJoint(build: Build): JudgedJoint {
-  const { scale, studs } = datums(build)
   return judged(build, {
     id: 'bridge-reach',
     condition: true,
     title: 'Bridge reach, all saddles',
     slots: ['neck', 'body', 'bridge'],
-    at: pt(studs + 8, 46),
-    draw: drawnOnceKnown(build, 'Saddle travel along the strings', refs, ({ front, back }) =>
-      reachDrawing(scale, studs, { front: front.value, back: back.value }),
-    ),
+    at: () => pt(datums(build).studs + 8, 46),
+    draw: drawnOnceKnown(build, 'Saddle travel along the strings', refs, ({ front, back }) => {
+      const { scale, studs } = datums(build)
+      return reachDrawing(scale, studs, { front: front.value, back: back.value })
+    }),
     asks: [travelLeft, asOnOld],
   })
 }

@@ -34,7 +34,11 @@ describe('bridge and neck angle', () => {
     expect(['tight', 'wont-go']).toContain(j.verdict)
     expect(j.cures.map((c) => c.id)).toEqual(expect.arrayContaining(['taper-shim', 'strip-shim', 'shim-to-middle']))
     expect(jointIn(cured(b, 'bridge-height'), 'bridge-height').checks[0]!.raw.chances['wont-go']).toBeLessThan(0.01)
-    expect(jointIn(b, 'bridge-height').tables[0]!.rows.map((r) => r[0])).toEqual(['0°', '0.25°', '0.5°', '0.62° card', '1°'])
+    expect(
+      jointIn(b, 'bridge-height')
+        .tables()[0]!
+        .rows.map((r) => r[0]),
+    ).toEqual(['0°', '0.25°', '0.5°', '0.62° card', '1°'])
   })
   it('a neck that is glued in stands on no card, no strip and no screw: a taper that touches everywhere, of the same height', () => {
     const flat = (held: 'bolt' | 'set') => jointIn(set(13.6, 20, { 'pocket.tilt': [0, 'rule', 0.03] }, held), 'bridge-height')
@@ -44,7 +48,7 @@ describe('bridge and neck angle', () => {
     expect(glued.cures[0]!.job).toContain('glued under the heel')
     expect(glued.cures[0]!.plan).toEqual(bolted.cures[0]!.plan)
     expect(bolted.cures[0]!.job).toContain('a tapered shim')
-    const tried = (j: typeof bolted) => [j.tables[0]!.columns[1], ...j.tables[0]!.rows.map((r) => r[0])]
+    const tried = (j: typeof bolted) => [j.tables()[0]!.columns[1], ...j.tables()[0]!.rows.map((r) => r[0])]
     expect(tried(glued)).toEqual(['taper at the end', '0°', '0.25°', '0.5°', '1°'])
     expect(tried(bolted)).toContain('0.62° card')
   })

@@ -29,12 +29,11 @@ const refs = { ferrule: sizeRef('ferrules', 'diameter'), bore: sizeRef('body', '
 
 /** String ferrules in the back of the body, and as many as there are strings. */
 export function ferrulesJoint(build: Build): JudgedJoint {
-  const d = datums(build)
   return judged(build, {
     id: 'ferrules',
     title: 'String ferrules in the body',
     slots: ['ferrules', 'body'],
-    at: pt(d.studs + 30, -12),
+    at: () => pt(datums(build).studs + 30, -12),
     draw: drawnOnceKnown(build, 'Ferrule in the back', refs, ({ ferrule, bore }) =>
       boreSection({
         pressed: PRESSED,

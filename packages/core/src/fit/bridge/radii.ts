@@ -34,8 +34,8 @@ export function radiiJoint(build: Build): JudgedJoint {
     condition: true,
     title: 'Saddle radius and board radius',
     slots: ['bridge', 'neck'],
-    at: pt(datums(build).scale + 4, 30),
-    tables: [...heightTable(build, wanted), ...spacingCard(build)],
+    at: () => pt(datums(build).scale + 4, 30),
+    tables: () => [...heightTable(build, wanted), ...spacingCard(build)],
     draw: drawnOnceKnown(build, 'Arcs at the saddle', refs, (have) => arcsDrawing(build, have)),
     asks: [outerStrings],
   })

@@ -31,7 +31,7 @@ export function saddleBreakJoint(build: Build): JudgedJoint {
     condition: true,
     title: WHERE[hold.by].title,
     slots: hold.by === 'bridge' ? ['bridge', 'body'] : (['bridge', 'tailpiece', 'body'] satisfies Slot[]),
-    at: pt(datums(build).studs + drawnAt(build, hold.refs.distance) / 2, -22),
+    at: () => pt(datums(build).studs + drawnAt(build, hold.refs.distance) / 2, -22),
     draw: () => {
       const [ys, have] = [saddleNow(build), heldAt(build)]
       return ys && have ? breakDrawing(hold, likelyOf(ys), have, tailOver(build)!.value) : nothingYet('Strings over the saddles')

@@ -40,7 +40,7 @@ export const springsJoint = (build: Build): JudgedJoint =>
     condition: true,
     title: 'Springs against the strings',
     slots: ['springs', 'bridge', 'strings'],
-    at: pt(datums(build).studs - 50, -20),
+    at: () => pt(datums(build).studs - 50, -20),
     draw: drawnOnceKnown(build, 'Block on its knife edge', { count: SPRINGS.count }, (have) => springsDrawing(build, have.count)),
     asks: build.parts.bridge ? [...(hasSprings(build) ? [springBalance] : []), onVibrato] : [springBalance],
   })
@@ -150,7 +150,7 @@ export function stringsThroughJoint(build: Build): JudgedJoint {
     id: 'strings-through',
     title: 'Strings through their holes',
     slots: ['strings', 'bridge', 'tuners'],
-    at: pt(datums(build).studs + 26, 12),
+    at: () => pt(datums(build).studs + 26, 12),
     draw: () =>
       holeDrawing(
         build,

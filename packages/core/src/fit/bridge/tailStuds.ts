@@ -13,13 +13,12 @@ import { pressCheck, PRESSED } from './press'
 
 /** A tailpiece's studs, by the same rule. */
 export function tailStudsJoint(build: Build): JudgedJoint {
-  const d = datums(build)
   const refs = { stud: sizeRef('tailpiece', 'studDiameter'), bore: sizeRef('body', 'tail.bore') }
   return judged(build, {
     id: 'tail-studs',
     title: 'Tailpiece studs in the body',
     slots: ['tailpiece', 'body'],
-    at: pt(d.studs + drawnAt(build, sizeRef('body', 'tail.toBridge')), 48),
+    at: () => pt(datums(build).studs + drawnAt(build, sizeRef('body', 'tail.toBridge')), 48),
     draw: drawnOnceKnown(build, 'Tailpiece stud in its bore', refs, ({ stud, bore }) =>
       boreSection({
         pressed: PRESSED,

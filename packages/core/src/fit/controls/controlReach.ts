@@ -37,13 +37,15 @@ function nearest<A extends { at: Point }>(pots: readonly A[]): readonly [A, A] {
 
 /** Can the player reach the controls? Distances between knobs and from the outer string. */
 export const controlReachJoint = (build: Build): JudgedJoint => {
-  const last = controlPlace(build, potsIn(build).at(-1)!)
   return judged(build, {
     id: 'control-reach',
     condition: true,
     title: 'Controls within reach',
     slots: [panelOf(build).slot, ...potsIn(build).map(potSlot), 'bridge', ...(build.parts.knobs ? (['knobs'] as const) : [])],
-    at: pt(last.x + 16, last.y),
+    at: () => {
+      const last = controlPlace(build, potsIn(build).at(-1)!)
+      return pt(last.x + 16, last.y)
+    },
     draw: () => reachDrawing(build),
     asks: [distances],
   })

@@ -67,7 +67,7 @@ describe('leads and harness', () => {
     ])
   })
   it('made to be sold, the pickups’ leads stay as long as they came', () => {
-    const title = (b: Build) => jointIn(b, 'leads').tables[0]!.title
+    const title = (b: Build) => jointIn(b, 'leads').tables()[0]!.title
     expect(title({ ...fullBuild(), sale: 900 })).toMatch(/made to be sold: leave the pickups’ own leads as long as they came/)
     expect(title(fullBuild())).not.toMatch(/sold/)
   })

@@ -30,12 +30,14 @@ function apart(build: Build): number {
 
 /** A harness wired for another guitar: do its pots fall into these holes? */
 export function harnessJoint(build: Build): JudgedJoint {
-  const [volume, tone] = [controlPlace(build, 'volume'), controlPlace(build, 'tone')]
   return judged(build, {
     id: 'harness',
     title: 'Pre-wired harness in the control holes',
     slots: ['harness', 'body'],
-    at: pt((volume.x + tone.x) / 2, (volume.y + tone.y) / 2 + 14),
+    at: () => {
+      const [volume, tone] = [controlPlace(build, 'volume'), controlPlace(build, 'tone')]
+      return pt((volume.x + tone.x) / 2, (volume.y + tone.y) / 2 + 14)
+    },
     draw: drawnOnceKnown(build, 'Harness over the control holes', refs, (have) => {
       const holes = apart(build)
       const far = have.pitch.value

@@ -28,7 +28,7 @@ export const jackJoint = (build: Build): JudgedJoint => {
     id: 'jack',
     title: 'Jack in its bore',
     slots: ['jack', 'body'],
-    at: pt(datums(build).mouth + drawnAt(build, sizeRef('body', 'jack.x')), drawnAt(build, sizeRef('body', 'jack.y'))),
+    at: () => pt(datums(build).mouth + drawnAt(build, sizeRef('body', 'jack.x')), drawnAt(build, sizeRef('body', 'jack.y'))),
     draw: drawnOnceKnown(build, 'Jack through its bore', plated ? { ...refs, thread: sizeRef('jack', 'width') } : refs, (have) =>
       boreSection({
         title: 'Jack through its bore',

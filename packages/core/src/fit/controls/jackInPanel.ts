@@ -25,7 +25,7 @@ export function jackInPanelJoint(build: Build, panel: Carrier): JudgedJoint {
     id: 'jack',
     title: `Jack in the ${panelName(build)}`,
     slots: ['jack', panel.slot, 'body'],
-    at: controlPlace(build, 'jack'),
+    at: () => controlPlace(build, 'jack'),
     draw: drawnOnceKnown(build, `Jack through the ${panel.name}`, refs, (have) =>
       boreSection({
         title: `Jack through the ${panel.name}`,

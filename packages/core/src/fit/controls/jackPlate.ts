@@ -37,7 +37,7 @@ export const jackPlateJoint = (build: Build): JudgedJoint =>
     id: 'jack-plate',
     title: 'Jack plate over its bore',
     slots: ['jack-plate', 'jack', 'body'],
-    at: pt(datums(build).mouth + drawnAt(build, sizeRef('body', 'jack.x')), drawnAt(build, sizeRef('body', 'jack.y')) + 16),
+    at: () => pt(datums(build).mouth + drawnAt(build, sizeRef('body', 'jack.x')), drawnAt(build, sizeRef('body', 'jack.y')) + 16),
     draw: drawnOnceKnown(build, 'Jack plate over its bore', SHAPE, plateDrawing),
     asks: [hole, thread, covers, screwsOnWood, entry, cup, curve],
   })

@@ -24,7 +24,7 @@ export const knobJoint = (build: Build): JudgedJoint =>
     id: 'knobs',
     title: 'Knobs on their shafts',
     slots: ['knobs', ...potsIn(build).map(potSlot)],
-    at: beside(controlPlace(build, 'volume')),
+    at: () => beside(controlPlace(build, 'volume')),
     draw: drawnOnceKnown(build, 'Shaft in its knob', refs, (have) =>
       boreSection({
         title: 'Shaft in its knob',

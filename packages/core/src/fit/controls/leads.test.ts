@@ -58,7 +58,7 @@ describe('leads', () => {
     const joint = jointIn(hollow, 'leads')
     expect(joint.verdict).toBe('cant-tell')
     expect(joint.missing).toEqual(expect.arrayContaining([{ slot: 'body', size: 'soundHole.x' }]))
-    expect(joint.tables[0]!.rows.every((r) => r[2] === '?')).toBe(true)
+    expect(joint.tables()[0]!.rows.every((r) => r[2] === '?')).toBe(true)
   })
   it('a guard nobody drew: too short in place is too short, long enough anywhere is long enough, between nobody can tell', () => {
     const drawn = fullBuild()
@@ -87,6 +87,6 @@ describe('leads', () => {
       'pickup-bridge/lead.length': undefined,
     })
     expect(() => jointIn(spool, 'leads')).toThrow()
-    expect(jointIn(spool, 'wire-passage').tables[0]!.rows.length).toBe(5)
+    expect(jointIn(spool, 'wire-passage').tables()[0]!.rows.length).toBe(5)
   })
 })

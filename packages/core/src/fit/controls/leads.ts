@@ -66,9 +66,9 @@ export const leadsJoint = (build: Build): JudgedJoint =>
     condition: true,
     title: 'Leads, opened and closed',
     slots: ['jack', 'body'],
-    at: pt(datums(build).studs - 20, -96),
+    at: () => pt(datums(build).studs - 20, -96),
     draw: () => leadsDrawing(build),
-    tables: [leadTable(build)],
+    tables: () => [leadTable(build)],
     asks: LEADS.map((id) => (b: Build) => reach(b, id)),
   })
 

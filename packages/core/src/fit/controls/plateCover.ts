@@ -34,7 +34,6 @@ const read = (build: Build) => UNDER_PLATE.map((ref) => ofSize(sizeIn(build, ref
 
 /** A plate of its own over the controls: does it cover their route, carry them clear of its walls, find wood for its screws, and lie free? */
 export function plateCoverJoint(build: Build): JudgedJoint {
-  const { front } = platePose(build)
   return judged(build, {
     id: 'plate-cover',
     title: 'Control plate over its route',
@@ -44,7 +43,10 @@ export function plateCoverJoint(build: Build): JudgedJoint {
       ...(build.parts.guard ? (['guard'] as const) : []),
       ...(build.parts.bridge ? (['bridge'] as const) : []),
     ],
-    at: pt(datums(build).mouth + front.x + 12, front.y),
+    at: () => {
+      const { front } = platePose(build)
+      return pt(datums(build).mouth + front.x + 12, front.y)
+    },
     draw: () => plateCoverDrawing(build),
     asks: [turn, ends, sides, controls, levers, jackIn, screws, besideBridge, besideGuard, onTheBody, lies],
   })

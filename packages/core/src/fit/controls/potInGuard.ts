@@ -45,7 +45,7 @@ export function potInGuardJoint(build: Build, control: PotControl): JudgedJoint 
     id: slot,
     title: `${capital(CONTROL_WORDS[control])} pot in ${panelName(build)}`,
     slots: [slot, panel.slot],
-    at: controlPlace(build, control),
+    at: () => controlPlace(build, control),
     draw: () => potDrawing(build, slot),
     asks: [(b) => threadQuestion(b, control, hollow), (b) => holeQuestion(b, slot), (b) => depthQuestion(b, slot, hollow)],
   })

@@ -31,7 +31,7 @@ export const switchJoint = (build: Build, of: SwitchControl): JudgedJoint =>
     id: of,
     title: of === 'switch' ? 'Selector switch in its place' : 'Second switch in its place',
     slots: [of, ...(panelOf(build).slot === 'body' ? [] : [panelOf(build).slot]), 'body'],
-    at: shifted(controlPlace(build, of)),
+    at: () => shifted(controlPlace(build, of)),
     draw: () => switchDrawing(build, of),
     asks: [(b) => depth(b, of, inHollow(build)), ...[swing, screwHoles, toggleHole, toggleThread].map((ask) => (b: Build) => ask(b, of))],
   })

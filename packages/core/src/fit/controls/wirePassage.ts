@@ -28,8 +28,8 @@ export const wirePassageJoint = (build: Build): JudgedJoint =>
     id: 'wire-passage',
     title: 'Wires through the passage',
     slots: ['wire', 'body'],
-    at: pt(datums(build).studs - 60, 26),
-    tables: [leadTable(build)],
+    at: () => pt(datums(build).studs - 60, 26),
+    tables: () => [leadTable(build)],
     draw: drawnOnceKnown(build, 'Wires in the passage', refs, (have) => {
       const wires = wiresThrough(build)
       const r = have.passage.value / 2

@@ -23,7 +23,7 @@ export const guardBesideJoint = (build: Build): JudgedJoint =>
     id: 'guard-beside',
     title: 'Guard beside the pickups',
     slots: ['guard', 'body'],
-    at: pt(datums(build).heelEnd + 110, -58),
+    at: () => pt(datums(build).heelEnd + 110, -58),
     draw: () => besideDrawing(build),
     asks: [hung, guardScrews, guardLies],
   })

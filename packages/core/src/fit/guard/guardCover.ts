@@ -33,7 +33,7 @@ export const guardCoverJoint = (build: Build): JudgedJoint =>
     id: 'guard-cover',
     title: 'Guard over routes, neck and bridge',
     slots: ['guard', 'body', 'neck', 'bridge'],
-    at: pt(datums(build).heelEnd + 110, 58),
+    at: () => pt(datums(build).heelEnd + 110, 58),
     draw: () => coverDrawing(build, guardFit(build)?.pose ?? STRAIGHT),
     asks: [
       (b) => {

@@ -125,7 +125,7 @@ describe('guard on body', () => {
     expect(tail({ 'body/bored.pickups': 'drilled' })).toBeDefined()
   })
   it('the table: how each opening lies, what goes and what gap then shows', () => {
-    const [table] = jointIn(changed(fullBuild(), { 'guard/opening.neck.centre': 35 }), 'guard-openings').tables
+    const [table] = jointIn(changed(fullBuild(), { 'guard/opening.neck.centre': 35 }), 'guard-openings').tables()
     expect(table!.rows.map((r) => r[0])).toEqual(['neck', 'middle', 'bridge'])
     expect(table!.rows[0]![3]).toMatch(/^neck side \d/)
     expect(table!.rows[1]![3]).toBe('nothing')

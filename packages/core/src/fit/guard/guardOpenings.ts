@@ -136,9 +136,9 @@ export function guardOpeningsJoint(build: Build): JudgedJoint {
     id: 'guard-openings',
     title: 'Guard openings over the routes',
     slots: ['guard', 'body', ...all.map((o) => `pickup-${o.place}` as const)],
-    at: pt(datums(build).heelEnd + 34, -52),
+    at: () => pt(datums(build).heelEnd + 34, -52),
     draw: () => guardDrawing(build, known ? guardFit(build) : undefined),
-    tables: known ? [placeTable(build, fitsAt(moving.map((s) => s.value)), guardFit(build)!)] : [],
+    tables: () => (known ? [placeTable(build, fitsAt(moving.map((s) => s.value)), guardFit(build)!)] : []),
     asks: [openingsQuestion],
   })
 }

@@ -288,7 +288,10 @@ describe('spacing card for saddles without notches', () => {
     for (const g of gaps) expect(g).toBeCloseTo(gaps[0]!, 9)
   })
   it('is offered only where the saddles have no notches', () => {
-    const titles = (way: string) => jointIn(changed(fullBuild(), {}, { 'bridge/notched': way }), 'radii').tables.map((t) => t.title)
+    const titles = (way: string) =>
+      jointIn(changed(fullBuild(), {}, { 'bridge/notched': way }), 'radii')
+        .tables()
+        .map((t) => t.title)
     expect(titles('no').join()).toMatch(/Spacing card/)
     expect(titles('yes').join()).not.toMatch(/Spacing card/)
   })
@@ -308,17 +311,17 @@ describe('break angle at the nut', () => {
   ])
   it('the angle by its formula [physics]', () => {
     const b = without(fullBuild(), 'string-tree')
-    const [table] = jointIn(b, 'nut-break').tables
+    const [table] = jointIn(b, 'nut-break').tables()
     // String 6: first post 33 mm away; slot 9 + 1.1 + 0.5 over the face, wraps 5.
     expect(table!.rows[5]![1]).toBe(`${((Math.atan((10.6 - 5) / 33) * 180) / Math.PI).toFixed(1)}°`)
   })
   it('a tilted head adds its angle and bears steeper strings before they bind', () => {
     const b = without(fullBuild(), 'string-tree')
     const row = (angle: number) =>
-      jointIn(changed(b, { 'neck/head.angle': angle, 'neck/head.drop': angle ? 4 : 9 }), 'nut-break').tables[0]!.rows[5]!
+      jointIn(changed(b, { 'neck/head.angle': angle, 'neck/head.drop': angle ? 4 : 9 }), 'nut-break').tables()[0]!.rows[5]!
     expect(parseFloat(row(13)[1]!)).toBeGreaterThan(12)
     expect(row(13)[2]).toBe('')
-    expect(jointIn(changed(b, { 'neck/tuner.first': 18 }), 'nut-break').tables[0]!.rows[5]![2]).toMatch(/^steep/)
+    expect(jointIn(changed(b, { 'neck/tuner.first': 18 }), 'nut-break').tables()[0]!.rows[5]![2]).toMatch(/^steep/)
   })
 })
 

@@ -75,8 +75,8 @@ export function nutBreakJoint(build: Build): JudgedJoint {
     condition: true,
     title: 'Break angle at the nut',
     slots: ['neck', 'nut', 'tuners', ...(build.parts['string-tree'] ? (['string-tree'] as const) : [])],
-    at: pt(-24, 30),
-    tables: known ? angleTable(build, drawn) : [],
+    at: () => pt(-24, 30),
+    tables: () => (known ? angleTable(build, drawn) : []),
     draw: drawnOnceKnown(build, 'Break angle at the nut', refs, (have) => breakDrawing(build, have, drawn)),
     asks: [flattestString],
   })

@@ -43,7 +43,7 @@ export const nutInSlotJoint = (build: Build): JudgedJoint =>
     id: 'nut-in-slot',
     title: 'Nut in its slot',
     slots: ['nut', 'neck'],
-    at: pt(-2, -34),
+    at: () => pt(-2, -34),
     draw: () => nutDrawing(build),
     asks: [heights, slotReadings, firstFret, (b) => widths(b, 'bass'), (b) => widths(b, 'treble'), lengths, slots, lockScrews],
   })

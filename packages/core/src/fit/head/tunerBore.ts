@@ -15,12 +15,14 @@ import { screws, oldScrews } from './tunerScrewHoles'
 /** A tuner's bushing in its bore, and its little screw in the headstock. */
 export function tunerBoreJoint(build: Build): JudgedJoint {
   const refs = { bore: sizeRef('neck', 'tuner.bore'), bush: sizeRef('tuners', 'bushing') }
-  const [post] = tunerPosts(build)
   return judged(build, {
     id: 'tuner-bore',
     title: 'Tuner bushings and screws',
     slots: ['tuners', 'neck'],
-    at: post ? pt(post.x, post.y - 16) : pt(-40, -20),
+    at: () => {
+      const [post] = tunerPosts(build)
+      return post ? pt(post.x, post.y - 16) : pt(-40, -20)
+    },
     draw: drawnOnceKnown(build, 'Bushing in the headstock', refs, (have) =>
       boreSection({
         title: 'Bushing in the headstock',

@@ -35,13 +35,15 @@ const refs = { width: sizeRef('tuners', 'housing.width'), pitch: sizeRef('neck',
 
 /** Tuners beside each other: housings against their pitch, with the play of the bores. */
 export function tunerRowJoint(build: Build): JudgedJoint {
-  const posts = tunerPosts(build)
-  const third = posts[Math.min(2, posts.length - 1)]
   return judged(build, {
     id: 'tuner-row',
     title: 'Tuners in a row',
     slots: ['tuners', 'neck'],
-    at: third ? pt(third.x, posts[0]!.y + 30) : pt(-90, 40),
+    at: () => {
+      const posts = tunerPosts(build)
+      const third = posts[Math.min(2, posts.length - 1)]
+      return third ? pt(third.x, posts[0]!.y + 30) : pt(-90, 40)
+    },
     draw: drawnOnceKnown(build, 'Row of tuners from the back', refs, (have) => rowDrawing(build, have)),
     asks: [housings, edge],
   })

@@ -33,7 +33,7 @@ export const fretPlacesJoint = (build: Build): JudgedJoint =>
     title: 'Frets where the scale puts them',
     condition: true,
     slots: ['neck'],
-    at: pt(60, 0),
+    at: () => pt(60, 0),
     draw: () => placesDrawing(build),
     asks: [firstFret, lastFret],
   })

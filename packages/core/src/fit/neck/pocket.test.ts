@@ -102,7 +102,7 @@ describe('heel in pocket', () => {
     expect(checkIn(flat, 'pocket-mouth', 'width').says).toMatch(/damp/)
   })
   it('the year’s range is a table and a chart of twelve months', () => {
-    const [year] = jointIn(fullBuild(), 'pocket-mouth').tables
+    const [year] = jointIn(fullBuild(), 'pocket-mouth').tables()
     expect(year!.chart!.values).toHaveLength(12)
   })
   it('film in an unmasked pocket makes it tighter, a masked one leaves it', () => {

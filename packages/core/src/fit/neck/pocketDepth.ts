@@ -35,7 +35,7 @@ export function pocketDepthJoint(build: Build): JudgedJoint {
     title: 'Pocket depth and floor',
     seatsNeck: true,
     slots: ['body', 'neck', ...(goesRound(build) ? (['guard'] as const) : [])],
-    at: pt(datums(build).heelEnd - 18, -34),
+    at: () => pt(datums(build).heelEnd - 18, -34),
     draw: () => depthDrawing(build),
     asks: [overhang, dip],
   })

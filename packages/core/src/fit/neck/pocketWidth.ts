@@ -24,16 +24,15 @@ const refsOf = (place: PocketPlace) => ({
 /** The heel in the pocket, across, at the mouth or at the end; at the end also the corners. */
 export function pocketWidthJoint(build: Build, place: PocketPlace): JudgedJoint {
   const refs = refsOf(place)
-  const { mouth, heelEnd } = datums(build)
   const { have, missing } = sizesFor(build, refs)
   return judged(build, {
     id: `pocket-${place}`,
     title: place === 'mouth' ? 'Heel in pocket, at the mouth' : 'Heel in pocket, at the end',
     seatsNeck: true,
     slots: ['body', 'neck'],
-    at: pt(place === 'mouth' ? mouth : heelEnd, place === 'mouth' ? -40 : 40),
+    at: () => (place === 'mouth' ? pt(datums(build).mouth, -40) : pt(datums(build).heelEnd, 40)),
     draw: () => pocketDrawing(build, place, shaved(build, place, refs)),
-    tables: missing.length ? [] : yearTable(build, have.pocket.value, have.pocket.value - have.heel.value),
+    tables: () => (missing.length ? [] : yearTable(build, have.pocket.value, have.pocket.value - have.heel.value)),
     asks: [(b) => widthQuestion(b, place, refs), ...(place === 'end' ? [(b: Build) => cornerQuestion(b, gapIn(b, refs))] : [])],
   })
 }

@@ -57,7 +57,7 @@ export function stringsOnBoardJoint(build: Build): JudgedJoint {
     condition: true,
     title: 'Strings on the board',
     slots: ['neck', 'nut', 'bridge'],
-    at: pt(datums(build).heelEnd - 60, 44),
+    at: () => pt(datums(build).heelEnd - 60, 44),
     draw: drawnOnceKnown(build, 'Board at the last fret', refs, ({ widthEnd }) => {
       const margins = marginsIn(build, refs)
       return boardDrawing(build, widthEnd.value, { bass: likelyOf(margins.bass), treble: likelyOf(margins.treble) })

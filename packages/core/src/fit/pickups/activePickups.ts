@@ -19,7 +19,7 @@ export const activeJoint = (build: Build): JudgedJoint =>
     id: 'active',
     title: 'Battery for the active circuit',
     slots: ['battery', 'body', 'jack', 'pot-volume'],
-    at: pt(datums(build).studs + 30, 70),
+    at: () => pt(datums(build).studs + 30, 70),
     draw: drawnOnceKnown(build, 'Battery in its room', refs, (have) =>
       framed(
         'Battery in its room',

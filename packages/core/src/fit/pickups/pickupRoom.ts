@@ -36,7 +36,7 @@ export function pickupRoomJoint(build: Build, place: PickupPlace): JudgedJoint {
     id: `room-${place}`,
     title,
     slots: [slot, frame.slot, 'body'],
-    at: pt(datums(build).mouth + drawnAt(build, sizeRef('body', `route.${place}.centre`)), -30),
+    at: () => pt(datums(build).mouth + drawnAt(build, sizeRef('body', `route.${place}.centre`)), -30),
     draw: drawnOnceKnown(build, title, refs, (have) => {
       const wide = have.openLength.value > have.length.value && have.openWidth.value > have.width.value
       if (wide && hangsShort(build, place)) return biteDrawing(build, place)

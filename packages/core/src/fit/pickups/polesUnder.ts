@@ -44,13 +44,12 @@ function bladeDrawing(build: Build, place: PickupPlace): Drawing {
 export function polesUnderJoint(build: Build, place: PickupPlace): JudgedJoint {
   const slot = `pickup-${place}` as const
   const refs = refsOf(place)
-  const d = datums(build)
   return judged(build, {
     id: `poles-${place}`,
     condition: true,
     title: `Poles under strings, ${place} pickup`,
     slots: [slot, 'nut', 'bridge', 'body'],
-    at: pt(d.mouth + drawnAt(build, refs.centre), 20),
+    at: () => pt(datums(build).mouth + drawnAt(build, refs.centre), 20),
     draw:
       traitAt(build, slot, 'poles') === 'blade'
         ? () => bladeDrawing(build, place)
@@ -59,7 +58,7 @@ export function polesUnderJoint(build: Build, place: PickupPlace): JudgedJoint {
             return rowsOver(`${TITLE}, seen from the bridge`, 'true proportion', [
               {
                 label: 'strings',
-                at: row(spreadAt(d.mouth + have.centre.value, d.scale, have.nut.value, have.bridge.value)),
+                at: row(spreadAt(datums(build).mouth + have.centre.value, datums(build).scale, have.nut.value, have.bridge.value)),
                 role: 'string',
                 r: 0.8,
               },

@@ -110,17 +110,21 @@ describe('balance', () => {
     expect(margin(changed(fullBuild(), { 'body/button.upper.x': -80 }))).toBeCloseTo(plain + 40, 6)
   })
   it('says where it rests on a grippy and on a slippery strap', () => {
-    const [rests] = jointIn(fullBuild(), 'balance').tables
+    const [rests] = jointIn(fullBuild(), 'balance').tables()
     expect(rests!.title).toMatch(/it rests$/)
     expect(rests!.rows.map((r) => r[0])).toEqual(['grippy: suede or cotton', 'slippery: smooth nylon'])
   })
   it('a mass nobody weighed is about so much, and no rest is told by it', () => {
     const usual = structuredClone(fullBuild())
     usual.parts.neck!.sizes.mass = { value: 620, doubt: 100, known: 'assumed' }
-    const rows = (b: ReturnType<typeof fullBuild>) => jointIn(b, 'balance').tables.at(-1)!.rows
+    const rows = (b: ReturnType<typeof fullBuild>) => jointIn(b, 'balance').tables().at(-1)!.rows
     expect(rows(fullBuild()).find(([part]) => part === 'neck')![1]).toMatch(/^\d+$/)
     expect(rows(usual).find(([part]) => part === 'neck')![1]).toBe('about 620')
-    expect(jointIn(usual, 'balance').tables.map((t) => t.title)).toEqual(['What weighs where'])
+    expect(
+      jointIn(usual, 'balance')
+        .tables()
+        .map((t) => t.title),
+    ).toEqual(['What weighs where'])
   })
   it('three classes: level, loose near the button, tight when it surely dips', () => {
     const at = (x: number) => jointIn(changed(fullBuild(), { 'body/button.upper.x': x }), 'balance').verdict
@@ -157,7 +161,14 @@ describe('balance', () => {
       build.parts.body!.sizes.mass = { value: 1500, doubt: 10, known: 'scale' }
       const com = centreOfMass(lumps(build)).at
       const angles = [GRIPPY, SLIPPERY].map((f) => restingAngle(com, pt(386 + upper, 160), pt(386 + 365, 0), f)) as [number, number]
-      return { angles, build, rests: jointIn(build, 'balance').tables[0]!.rows.map((r) => r[1]), says: jointIn(build, 'balance').says }
+      return {
+        angles,
+        build,
+        rests: jointIn(build, 'balance')
+          .tables()[0]!
+          .rows.map((r) => r[1]),
+        says: jointIn(build, 'balance').says,
+      }
     }
     const near = hung(-30)
     expect(near.angles[0]).toBe(0)
@@ -172,7 +183,11 @@ describe('balance', () => {
     const shapeless = structuredClone(heavy)
     shapeless.parts.body!.outline = []
     for (const build of [noLower, changed(heavy, { 'body/button.upper.x': -120 }), shapeless])
-      expect(jointIn(build, 'balance').tables.map((t) => t.title)).toEqual(['What weighs where'])
+      expect(
+        jointIn(build, 'balance')
+          .tables()
+          .map((t) => t.title),
+      ).toEqual(['What weighs where'])
   })
 })
 

@@ -149,9 +149,9 @@ export function balanceJoint(build: Build): JudgedJoint {
     condition: true,
     title: 'Balance on the strap',
     slots: ['body', 'neck', 'tuners', 'bridge'],
-    at: com.gram ? com.at : pt(mouth, 0),
+    at: () => (com.gram ? com.at : pt(mouth, 0)),
     draw: () => balanceDrawing(build, all, com),
-    tables: [
+    tables: () => [
       ...(rests ? [restTable(rests)] : []),
       {
         title: 'What weighs where',

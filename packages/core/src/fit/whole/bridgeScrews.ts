@@ -28,7 +28,7 @@ export function bridgeScrewsJoint(build: Build): JudgedJoint {
     condition: true,
     title: 'Bridge screws in the wood',
     slots: ['bridge', 'body'],
-    at: pt(datums(build).studs - 10, 34),
+    at: () => pt(datums(build).studs - 10, 34),
     draw: drawnOnceKnown(build, 'Bridge screw', { screw: SCREW, wood: woodOf(build) }, (have) =>
       screwStack(
         'Bridge screw',

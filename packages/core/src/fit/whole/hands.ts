@@ -23,7 +23,7 @@ export function handsJoint(build: Build): JudgedJoint {
     condition: true,
     title: 'Right- and left-handed parts',
     slots: handed,
-    at: pt(datums(build).mouth - 30, 26),
+    at: () => pt(datums(build).mouth - 30, 26),
     draw: () =>
       handsDrawing(
         build,

@@ -21,7 +21,8 @@ describe('hollow bodies', () => {
   it('chambers that were measured lighten the body by what they hold', () => {
     const gram = (b: Build) =>
       jointIn(b, 'balance')
-        .tables.at(-1)!
+        .tables()
+        .at(-1)!
         .rows.find(([part]) => part === 'body')![1]!
     const unweighed = (sizes: Record<string, number>) => {
       const b = changed(hollow(20), sizes)
@@ -43,7 +44,8 @@ describe('hollow bodies', () => {
     delete b.parts.body!.outline
     delete b.parts.body!.sizes.mass
     const row = jointIn(b, 'balance')
-      .tables.at(-1)!
+      .tables()
+      .at(-1)!
       .rows.find(([part]) => part === 'body')!
     // About 80 % of 400 x 330 mm, 44.2 thick, 0.9 of it wood: 4.2 dm3 of 0.69.
     expect(about(row[1]!)).toBeGreaterThan(2200)

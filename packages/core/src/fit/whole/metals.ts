@@ -11,7 +11,6 @@ import { settled } from '../../judge/settled'
 
 /** Metals and colours side by side: a soft joint, photographs lie. */
 export function metalsJoint(build: Build): JudgedJoint {
-  const d = datums(build)
   const metals = (Object.entries(build.parts) as [Slot, NonNullable<Build['parts'][Slot]>][]).flatMap(([slot, p]) =>
     p.metal ? [{ slot, metal: p.metal }] : [],
   )
@@ -23,7 +22,7 @@ export function metalsJoint(build: Build): JudgedJoint {
     condition: true,
     title: 'Metals match',
     slots: metals.map((m) => m.slot),
-    at: pt(d.studs + 40, 50),
+    at: () => pt(datums(build).studs + 40, 50),
     draw: () =>
       framed(
         'Metals on this build',

@@ -23,13 +23,12 @@ const THREAD = sizeRef('neck-screws', 'thread')
 
 /** Neck screws through body and plate into the heel: how far the tip stays from the board, how much thread bites. */
 export function neckScrewsJoint(build: Build): JudgedJoint {
-  const d = datums(build)
   return judged(build, {
     id: 'neck-screws',
     condition: true,
     title: 'Neck screws in the heel',
     slots: ['neck-screws', 'body', 'neck'],
-    at: pt((d.mouth + d.heelEnd) / 2, 0),
+    at: () => pt((datums(build).mouth + datums(build).heelEnd) / 2, 0),
     draw: drawnOnceKnown(build, 'Neck screw from the back', refs, (have) =>
       screwStack(
         'Neck screw from the back',

@@ -12,7 +12,6 @@ import { settled } from '../../judge/settled'
 
 /** Foil on the guard and lining in the cavity are one box only when they touch. */
 export function shieldsMeetJoint(build: Build): JudgedJoint {
-  const d = datums(build)
   const cavity = traitAt(build, 'body', 'shield') ?? 'none'
   const guard = traitAt(build, 'guard', 'shield') ?? 'none'
   const tab = traitAt(build, 'shielding', 'tab') === 'tab'
@@ -21,7 +20,7 @@ export function shieldsMeetJoint(build: Build): JudgedJoint {
     condition: true,
     title: 'Shields make one box',
     slots: ['shielding', 'guard', 'body'],
-    at: pt(d.heelEnd + 180, -40),
+    at: () => pt(datums(build).heelEnd + 180, -40),
     draw: () =>
       framed(
         'Cavity and guard, cut across',

@@ -22,7 +22,7 @@ export const strapButtonsJoint = (build: Build): JudgedJoint =>
     condition: true,
     title: 'Strap button screws',
     slots: ['strap-buttons', 'body'],
-    at: pt(datums(build).mouth + drawnAt(build, sizeRef('body', 'button.lower.x')), 8),
+    at: () => pt(datums(build).mouth + drawnAt(build, sizeRef('body', 'button.lower.x')), 8),
     draw: drawnOnceKnown(build, 'Strap button in the rim', refs, (have) =>
       screwStack(
         'Strap button in the rim',

@@ -224,7 +224,7 @@ describe('strings to their posts', () => {
     const asked = jointIn(bass, 'string-reach')
     expect(asked.verdict).toBe('cant-tell')
     expect(asked.missing).toContainEqual({ slot: 'strings', size: 'length' })
-    expect(asked.tables[0]!.rows.map((r) => r[3])).toEqual(['?', '?', '?', '?'])
+    expect(asked.tables()[0]!.rows.map((r) => r[3])).toEqual(['?', '?', '?', '?'])
     expect(jointIn(aBass(), 'string-reach').verdict).toBe('snug')
     // A short-scale set on a long neck.
     expect(jointIn(changed(aBass(), { 'strings/length': 1010, 'strings/winding': 830 }), 'string-reach').verdict).toBe('wont-go')

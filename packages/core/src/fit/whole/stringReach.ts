@@ -29,8 +29,8 @@ export const stringReachJoint = (build: Build): JudgedJoint =>
     id: 'string-reach',
     title: 'Strings long enough for their posts',
     slots: ['strings', 'tuners', 'neck', 'bridge'],
-    at: pt(-60, -30),
-    tables: [lengthTable(build)],
+    at: () => pt(-60, -30),
+    tables: () => [lengthTable(build)],
     draw: () => reachDrawing(build),
     asks: [(b) => ends(b, 'ends'), (b) => ends(b, 'cut-ends'), thickWinding],
   })

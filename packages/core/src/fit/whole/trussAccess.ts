@@ -16,7 +16,6 @@ const KEY = sizeRef('neck', 'truss.key')
 
 /** Can the truss tool reach its nut, with room to swing? */
 export function trussAccessJoint(build: Build): JudgedJoint {
-  const d = datums(build)
   const heel = traitAt(build, 'neck', 'truss') === 'heel'
   const notch = traitAt(build, 'body', 'notch') === 'yes'
   const key = drawnAt(build, KEY)
@@ -25,7 +24,7 @@ export function trussAccessJoint(build: Build): JudgedJoint {
     condition: true,
     title: 'Truss tool reaches its nut',
     slots: ['neck', 'body'],
-    at: heel ? pt(d.heelEnd + 8, 12) : pt(-14, 0),
+    at: () => (heel ? pt(datums(build).heelEnd + 8, 12) : pt(-14, 0)),
     draw: () =>
       framed(
         heel ? 'Heel-end adjuster from above' : 'Adjuster at the headstock, from above',
