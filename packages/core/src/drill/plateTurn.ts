@@ -1,8 +1,7 @@
 import type { Build } from '../document/build'
 import { sizeAt } from '../document/read'
-import { leftOfTurn, PLATE_TURN } from '../instrument/platePlace'
+import { leftOfTurn, PLATE_TURN, saidTooFar } from '../instrument/platePlace'
 import { doubtOf, likelyOf, ofSize, propagate } from '../quantity/distribution'
-import { printMm } from '../quantity/length'
 import { guarded } from './guard'
 import type { Guard } from './holeCard'
 
@@ -20,7 +19,7 @@ export function plateTurn(build: Build): Guard[] {
       { upTo: 0, is: 'wont-go' },
       { upTo: Infinity, is: 'snug' },
     ],
-    `The plate’s ends are told to be ${printMm(Math.abs(tail - y), 1)} mm apart across the body, and it is ${printMm(long, 1)} mm long.`,
+    saidTooFar(y, tail, long),
     'Measure all three again.',
   )
   return guard.verdict === 'snug' ? [] : [guard]

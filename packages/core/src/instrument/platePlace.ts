@@ -1,6 +1,7 @@
 import type { Build } from '../document/build'
 import { sizeRef, traitAt, valueAt, type SizeRef } from '../document/read'
 import { pt, type Point } from '../geometry/point'
+import { printMm } from '../quantity/length'
 import { datums } from './datums'
 
 /** Where a control plate lies: the middle of its front end, mm from the pocket's mouth and across, and its turn, rad; bass side positive. */
@@ -25,7 +26,10 @@ export const poseFrom = (x: number, y: number, tail: number, length: number): Pl
 
 /** What its length leaves between its two ends' places across, mm: less than nothing is said of no plate. [physics] */
 export const leftOfTurn = (y: number, tail: number, length: number): number => length - Math.abs(tail - y)
-/** What says so, in the order `leftOfTurn` takes them. */
+/** Said where its length leaves nothing. */
+export const saidTooFar = (y: number, tail: number, length: number): string =>
+  `The plate’s ends are told to be ${printMm(Math.abs(tail - y), 1)} mm apart across the body, and it is ${printMm(length, 1)} mm long.`
+/** What says so, in the order both take them. */
 export const PLATE_TURN = PLATE_PLACE.slice(1)
 
 /** Where a plate usually lies on an instrument like this, for a drawing until somebody has said: along the strings. [practice] */

@@ -19,7 +19,7 @@ describe('a control plate over its route', () => {
         joint: 'plate-cover',
         check: 'turn',
         verdict: 'wont-go',
-        says: 'Its ends are told to be 168 mm apart across the body, and the plate is 160 mm long.',
+        says: 'The plate’s ends are told to be 168 mm apart across the body, and it is 160 mm long.',
         job: 'Measure the plate’s length, and its middle at either end from the centre line.',
         sizes: { 'body/plate.y': 90, 'body/plate.tail': -78 },
       },

@@ -4,7 +4,7 @@ import { pt, type Point } from '../../geometry/point'
 import { CONTROL_WORDS, controlRefs, jackPanel, potsIn, SWITCHES_OF } from '../../instrument/controlPlace'
 import { FRAME, isScrewedDown } from '../../instrument/switchMake'
 import { datums } from '../../instrument/datums'
-import { leftOfTurn, PLATE_TURN, platePose } from '../../instrument/platePlace'
+import { leftOfTurn, PLATE_TURN, platePose, saidTooFar } from '../../instrument/platePlace'
 import { roomUnder, SCREW_WOOD, UNDER_PLATE, woodAtScrews } from '../../instrument/plateScrews'
 import { judged } from '../../judge/assemble'
 import type { Cure, JudgedJoint, Question } from '../../judge/joint'
@@ -72,7 +72,7 @@ function turn(build: Build): Question {
         ? apart === '0'
           ? 'It lies along the strings.'
           : `Its ends are ${apart} mm apart across the body.`
-        : `Its ends are told to be ${apart} mm apart across the body, and the plate is ${printMm(long, 1)} mm long.`,
+        : saidTooFar(y, tail, long),
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []
