@@ -51,6 +51,8 @@ test('a round of the trainer by keyboard', async ({ page, server }) => {
   await first.focus()
   await page.keyboard.press('Enter')
   await expect(page.getByText('1 test done.')).toBeVisible()
+  // Once the meter has answered: what is being chosen meanwhile is let go of as the answer is shown.
+  await expect(first).toHaveCount(0)
   await page.getByLabel('It is').focus()
   await page.keyboard.press('ArrowDown')
   await page.keyboard.press('Enter')

@@ -9,6 +9,7 @@ import { changed, fullBuild } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
 import { undrilled } from '../testing/undrilled'
 import { holeCards } from './holes'
+import { templatesOf } from './templates/templates'
 
 const PARTS = {
   tailpiece: aPart('tailpiece', { height: 12, studDiameter: 11, studLength: 25, studSpacing: 82 }),
@@ -46,6 +47,11 @@ describe('a part that nothing takes', () => {
     const [slot, name] = trait.split('/')
     const open = card(undefined)
     expect(['waiting', open.missing.length ? [] : [{ slot, trait: name }]]).toEqual([open.stands, open.untold])
+  })
+  it('nor is there a paper to drill by', () => {
+    const papers = (mount: string) => templatesOf(changed(build, {}, { 'bridge/mount': mount })).map((t) => t.id)
+    expect(papers('string-through')).toContain('ferrules')
+    expect(papers('post')).not.toContain('ferrules')
   })
   it('what is there already is left alone, and said nothing of', () => {
     const there = changed(

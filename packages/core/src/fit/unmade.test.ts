@@ -12,7 +12,7 @@ import { slotSpec } from '../parts/slots'
 import { anyBuild } from '../testing/anyBuild'
 import { jointIn } from '../testing/bench'
 import { drillable } from '../testing/drillable'
-import { changed, fullBuild } from '../testing/fullBuild'
+import { changed, fullBuild, without } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
 import { undrilled } from '../testing/undrilled'
 import { fit } from '../stations/fit/fit'
@@ -105,6 +105,19 @@ describe('a hole that is not there', () => {
       200,
     )
     expect(waited).toBeGreaterThan(100)
+  })
+  it('over controls in a hollow top nothing is routed: how thick the top is can be read', () => {
+    const hollow = changed(
+      without(fullBuild(), 'guard'),
+      { 'body/control.top': undefined },
+      { 'body/access': 'sound-hole', 'body/build': 'semi-hollow', 'body/routed.control': 'none' },
+    )
+    const top = { slot: 'body', size: 'control.top' }
+    const pot = (b: Build) => jointIn(b, 'pot-volume')
+    expect([pot(hollow).missing, pot(hollow).unmade]).toEqual([expect.arrayContaining([top]), []])
+    // From the back it is what the route leaves.
+    const routed = changed(hollow, {}, { 'body/access': 'back', 'body/build': 'solid' })
+    expect(pot(routed).unmade).toEqual(expect.arrayContaining([top]))
   })
   it('has no size that anybody could read, and no joint is surer than with its sizes unread', () => {
     let hung = 0

@@ -12,7 +12,7 @@ export function NotJudged() {
   return parts.map(({ slot, label, why }) => (
     <p key={slot} className="flex items-center gap-3 border-t border-hairline px-4 py-1 text-[15px] text-mind">
       <span className="flex-1">
-        {label}: not judged, as nothing here takes it: {why}.
+        {label}: its own joint is not judged, as nothing here takes it: {why}.
       </span>
       <Button look="quiet" aria-label={`${label} under Parts`} onClick={() => go('parts', slot)}>
         Parts

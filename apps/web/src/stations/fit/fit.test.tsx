@@ -47,7 +47,9 @@ describe('joints', () => {
         <Address />
       </>,
     )
-    expect(list().getByText('Jack plate or cup: not judged, as nothing here takes it: the jack is held by its own thread.')).toBeTruthy()
+    expect(
+      list().getByText('Jack plate or cup: its own joint is not judged, as nothing here takes it: the jack is held by its own thread.'),
+    ).toBeTruthy()
     await userEvent.click(list().getByRole('button', { name: 'Jack plate or cup under Parts' }))
     expect(screen.getByLabelText('Address').textContent).toBe('/builds/b/parts/jack-plate')
   })

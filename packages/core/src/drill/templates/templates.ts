@@ -1,3 +1,4 @@
+import { takenPart } from '../../instrument/idleParts'
 import { inHollow } from '../../instrument/panel'
 import { potsIn } from '../../instrument/controlPlace'
 import type { Build } from '../../document/build'
@@ -58,7 +59,7 @@ const EXISTS: Record<TemplateId, (b: Build) => boolean> = {
   practice: (b) => has('neck')(b) && has('tuners')(b),
   guard: has('guard'),
   'control-plate': has('control-plate'),
-  ferrules: has('ferrules'),
+  ferrules: (b) => takenPart(b, 'ferrules') !== undefined,
   'route-neck': has('pickup-neck'),
   'route-middle': has('pickup-middle'),
   'route-bridge': has('pickup-bridge'),

@@ -37,13 +37,15 @@ interface Held {
   height: Size
 }
 
+/** Bridges that the strings pull over on their studs. */
+const STANDS: ReadonlySet<string> = new Set(['two-stud', 'double-locking'])
+
 /** What pulls on these studs; nothing while strings or mount are not chosen, or where the strings pull elsewhere. */
 function heldBy(build: Build, slot: Held['slot']): Held | undefined {
+  if (slot === 'bridge' && !STANDS.has(traitIn(build, 'bridge', 'mount'))) return undefined
   const total = stringPulls(build).reduce((sum, p) => sum + p.newton, 0)
   if (!total) return undefined
   if (slot === 'tailpiece') return { slot, pull: total, height: sizeIn(build, sizeRef('tailpiece', 'height')) }
-  const mount = traitIn(build, 'bridge', 'mount')
-  if (mount !== 'two-stud' && mount !== 'double-locking') return undefined
   // Without springs the sum goes on with the usual lever, and the check says that it cannot be told without them.
   const { arm, string } = build.parts.springs
     ? sizesIn(build, { arm: sizeRef('springs', 'arm'), string: sizeRef('springs', 'string.arm') })
