@@ -66,6 +66,11 @@ describe('a route under a control plate', () => {
   })
   it('is cut from no face where the body is told to be open from the other, and why is said before any size is asked', () => {
     const odd = changed(bare, {}, { 'body/access': 'back' })
+    const byHole = card(changed(bare, {}, { 'body/access': 'sound-hole' }), 'route-control')
+    expect([byHole.stands, byHole.says]).toEqual([
+      'refused',
+      expect.stringMatching(/^The controls are told to go in by the sound hole, and/),
+    ])
     for (const b of [odd, changed(odd, { 'switch/depth': undefined })])
       expect(card(b, 'route-control')).toMatchObject({
         stands: 'refused',

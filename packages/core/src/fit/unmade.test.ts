@@ -115,6 +115,9 @@ describe('a hole that is not there', () => {
     const top = { slot: 'body', size: 'control.top' }
     const pot = (b: Build) => jointIn(b, 'pot-volume')
     expect([pot(hollow).missing, pot(hollow).unmade]).toEqual([expect.arrayContaining([top]), []])
+    // Nor does a card make a passage there.
+    const none = changed(hollow, { 'body/passage.diameter': undefined }, { 'body/bored.passage': 'none' })
+    expect(judgeJoints(none).find((j) => j.id === 'wire-passage')?.unmade ?? []).toEqual([])
     // From the back it is what the route leaves.
     const routed = changed(hollow, {}, { 'body/access': 'back', 'body/build': 'solid' })
     expect(pot(routed).unmade).toEqual(expect.arrayContaining([top]))

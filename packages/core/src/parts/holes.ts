@@ -60,13 +60,14 @@ const BY_SIZE: ReadonlyMap<string, Hole> = new Map(
 /** The hole a size is one of. */
 export const holeOf = (kind: string, size: string): Hole | undefined => BY_SIZE.get(`${kind}/${size}`)
 
-/** Over controls that go in by a sound hole the wood is the hollow top's own, whether or not anything is routed. */
-const isTopItself = ({ kind, traits }: Pick<Part, 'kind' | 'traits'>, size: string): boolean =>
-  kind === 'body' && size === 'control.top' && traits.access === 'sound-hole'
+const IN_HOLLOW: ReadonlySet<string> = new Set(['control.top', 'control.depth'])
+/** Over controls that go in by a sound hole the wood is the hollow top's own, and under them the room, whether or not anything is routed. */
+const isHollowItself = ({ kind, traits }: Pick<Part, 'kind' | 'traits'>, size: string): boolean =>
+  kind === 'body' && traits.access === 'sound-hole' && IN_HOLLOW.has(size)
 
 /** Is it of a hole that is said not to be there? */
 export function saidUnmade(part: Pick<Part, 'kind' | 'traits'>, size: string): boolean {
-  if (isTopItself(part, size)) return false
+  if (isHollowItself(part, size)) return false
   const { kind, traits } = part
   const said = holeOf(kind, size)?.traits.map((t) => traits[t]) ?? []
   return said.includes('none') && !said.includes('drilled')

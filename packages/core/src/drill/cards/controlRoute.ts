@@ -107,17 +107,17 @@ const besidePots = (build: Build): string[] =>
       )
 
 /** What is cut from one face is no use to the other: of two things that were told one is not so. */
-const AT_ODDS: Guard = {
+const atOdds = (access: 'back' | 'sound-hole'): Guard => ({
   id: 'odds',
   label: 'One face it is cut from',
   verdict: 'wont-go',
-  says: 'The controls are told to go in from the back, and a control plate lies over a route cut from the front. Take the plate out under Parts, or say of the body that they go in from the front.',
-}
+  says: `The controls are told to go in ${access === 'back' ? 'from the back' : 'by the sound hole'}, and a control plate lies over a route cut from the front. Take the plate out under Parts, or say of the body that they go in from the front.`,
+})
 
 /** The room for the controls: round their places, as deep as the tallest of them, its wires and a lid. */
 export const controlRoute: Finder = (build, bench) => {
   const access = traitAt(build, 'body', 'access')
-  if (!build.parts.body || !potsIn(build).length || access === 'sound-hole') return undefined
+  if (!build.parts.body || !potsIn(build).length || (access === 'sound-hole' && !isOnPlate(build))) return undefined
   const side: Side = access === 'back' ? 'back' : 'front'
   const panel = panelOf(build)
   const base: Base = {
@@ -134,7 +134,7 @@ export const controlRoute: Finder = (build, bench) => {
   if (there === undefined) return waiting(build, base, [], [{ slot: 'body', trait: 'routed.control' }])
   if (there) return cutThere(build, base, CONTROL)
   if (access === undefined) return waiting(build, base, [], [{ slot: 'body', trait: 'access' }])
-  if (access === 'back' && isOnPlate(build)) return refusedAnyhow(waiting(build, base, []), AT_ODDS)
+  if ((access === 'back' || access === 'sound-hole') && isOnPlate(build)) return refusedAnyhow(waiting(build, base, []), atOdds(access))
   const unsaid = isOnPlate(build) ? switchesIn(build).filter((of) => traitAt(build, of, 'contacts') === undefined) : []
   if (unsaid.length)
     return waiting(

@@ -1,6 +1,7 @@
 import { CONTROL_WORDS, isBesideControls, potSlot, potsIn } from '../../instrument/controlPlace'
 import type { Build } from '../../document/build'
-import { sizeRef } from '../../document/read'
+import { isUnmade } from '../../document/unmade'
+import { asTold, sizeRef } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
@@ -60,7 +61,8 @@ export const wirePassageJoint = (build: Build): JudgedJoint =>
 
 function bundleInPassage(build: Build): Question | undefined {
   const wires = wiresThrough(build)
-  if (!wires) return undefined
+  // In a hollow body no card makes a passage: where there is none yet nothing is said of its width.
+  if (!wires || (inHollow(build) && isUnmade(asTold(build), refs.passage))) return undefined
   const have = sizesIn(build, refs)
   const c = linear([
     [1, ofSize(have.passage)],
