@@ -39,7 +39,7 @@ export type OpenedBy =
   | { way: 'plate'; edge: readonly [Point, Point]; side: 'bass' | 'treble' }
   | { way: 'sound-hole'; hole: Point }
   | { way: 'in-place' }
-  /** The guard's shape, or the place of the sound hole, is not known. */
+  /** The guard's shape, the place of the sound hole, or by what way they go in, is not known. */
   | { way: 'unknown' }
 
 const apart = (a: Point, b: Point) => Math.hypot(a.x - b.x, a.y - b.y)
@@ -49,6 +49,8 @@ export function openedBy(build: Build): OpenedBy {
   const d = datums(build)
   const plate = plateEdge(build)
   if (plate) return plate
+  const access = traitAt(build, 'body', 'access')
+  if (access === undefined && build.parts.body && !build.parts['control-plate']) return { way: 'unknown' }
   if (panelOf(build).slot === 'guard') {
     const rows = build.parts.guard!.outline
     if (!rows || rows.length < 3) return { way: 'unknown' }
@@ -59,7 +61,7 @@ export function openedBy(build: Build): OpenedBy {
       : { way: 'guard', edge: bass, side: 'bass' }
   }
   if (isCarried(panelOf(build))) return { way: 'unknown' }
-  if (traitAt(build, 'body', 'access') !== 'sound-hole') return { way: 'in-place' }
+  if (access !== 'sound-hole') return { way: 'in-place' }
   const x = valueAt(build, { slot: 'body', size: 'soundHole.x' })
   const y = valueAt(build, { slot: 'body', size: 'soundHole.y' })
   return x === undefined || y === undefined ? { way: 'unknown' } : { way: 'sound-hole', hole: pt(d.mouth + x, y) }

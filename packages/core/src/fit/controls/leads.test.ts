@@ -52,6 +52,11 @@ describe('leads', () => {
     expect(openedBy(hollow).way).toBe('sound-hole')
     for (const r of leadRuns(hollow)) expect(r.cut).toBeGreaterThanOrEqual(r.open! + 60)
   })
+  it('nobody has told by what way they go in: no lead is said to reach', () => {
+    const open = changed(without(fullBuild(), 'guard'), {}, { 'body/access': undefined })
+    expect([openedBy(open).way, ...leadRuns(open).map((r) => r.open)]).toEqual(['unknown', ...leadRuns(open).map(() => undefined)])
+    expect(openedBy(changed(open, {}, { 'body/access': 'back' })).way).toBe('in-place')
+  })
   it('whose place nobody knows: no lead is said to reach, and the place is asked for', () => {
     const hollow = changed(without(fullBuild(), 'guard'), { 'wire/lead.jack': 160 }, { 'body/access': 'sound-hole' })
     expect(leadRuns(hollow).map((r) => r.open)).toEqual(leadRuns(hollow).map(() => undefined))
