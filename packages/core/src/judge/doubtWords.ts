@@ -2,6 +2,7 @@ import { nameOf, specAt, type SizeRef } from '../document/read'
 import { KINDS } from '../parts/kinds/index'
 import { bandOf, type SizeUnit } from '../parts/kind'
 import { slotSpec } from '../parts/slots'
+import { digitsKnown, plusMinus } from '../quantity/digitsKnown'
 import { doubtOf, likelyOf } from '../quantity/distribution'
 import type { TraitRef } from './completed'
 import { signed, type Question } from './joint'
@@ -40,7 +41,7 @@ export function doubtSays(
   if (q.hearsay) return q.hearsay
   const of = q.shown ?? q.clearance
   const unit = { mm: ' mm', deg: '°', count: '', MPa: ' MPa', none: '' }[q.unit ?? 'mm']
-  const figure = q.unit === 'none' ? '' : ` ${signed(likelyOf(of))} ±${doubtOf(of).toFixed(2)}${unit},`
+  const figure = q.unit === 'none' ? '' : ` ${signed(likelyOf(of), digitsKnown(doubtOf(of)))} ${plusMinus(doubtOf(of))}${unit},`
   // Classes that go by one word count as one.
   const by = new Map<string, number>()
   for (const c of CLASSES) by.set(wordOf(c, condition), (by.get(wordOf(c, condition)) ?? 0) + chances[c])

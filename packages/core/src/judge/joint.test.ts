@@ -90,9 +90,9 @@ describe('a check', () => {
   })
   it('its figure is signed, with two decimals below ten and one above', () => {
     expect(figureOf(a('x', 0.2, 0.05))).toEqual({ text: '+0.20', value: 0.2, doubt: 0.1, unit: 'mm' })
-    expect(figureOf(a('x', -9.996, 0))!.text).toBe('-10.00')
+    expect(figureOf(a('x', -9.996, 0))!.text).toBe('−10.00')
     expect(figureOf(a('x', 10, 0))!.text).toBe('+10.0')
-    expect(figureOf(a('x', -12.34, 0))!.text).toBe('-12.3')
+    expect(figureOf(a('x', -12.34, 0))!.text).toBe('−12.3')
     expect(figureOf(a('x', 1, 0, { shown: certain(7) }))!.value).toBe(7)
     expect(figureOf(a('x', 1, 0, { unit: 'none' }))).toBeUndefined()
   })
@@ -102,7 +102,7 @@ describe('a check', () => {
       '0.00',
       '0.00',
       '+0.01',
-      '-0.01',
+      '−0.01',
       '+1.3',
     ]))
 })

@@ -3,6 +3,7 @@ import type { SizeRef } from '../document/read'
 import type { Drawing } from '../drawing/drawing'
 import type { Point } from '../geometry/point'
 import type { Slot } from '../parts/slots'
+import { digitsKnown } from '../quantity/digitsKnown'
 import { doubtOf, likelyOf, type Distribution } from '../quantity/distribution'
 import type { TraitRef } from './completed'
 import type { CutLimits } from './leastCut'
@@ -137,15 +138,15 @@ export function judgeAt({ clearance, bands, hearsay, lacks }: Question, coats: n
   return hearsay && (j.verdict === 'snug' || j.verdict === 'loose') ? { ...j, verdict: 'cant-tell' } : j
 }
 
-/** "+0.20", "-0.35": a signed number of millimetres as the list shows it. */
+/** "+0.20", "−0.35": a signed number of millimetres as the list shows it. */
 export function signed(value: number, digits = 2): string {
   const fixed = value.toFixed(digits)
-  return Number(fixed) > 0 ? `+${fixed}` : Number(fixed) === 0 ? (0).toFixed(digits) : fixed
+  return Number(fixed) > 0 ? `+${fixed}` : Number(fixed) === 0 ? (0).toFixed(digits) : fixed.replace('-', '−')
 }
 
 export function figureOf(c: Check): Joint['figure'] {
   if (c.unit === 'none') return undefined
   const shown = c.shown ?? c.clearance
-  const value = likelyOf(shown)
-  return { text: signed(value, Math.abs(value) >= 10 ? 1 : 2), value, doubt: doubtOf(shown), unit: c.unit }
+  const [value, doubt] = [likelyOf(shown), doubtOf(shown)]
+  return { text: signed(value, Math.min(Math.abs(value) >= 10 ? 1 : 2, digitsKnown(doubt))), value, doubt, unit: c.unit }
 }

@@ -46,7 +46,7 @@ describe('what an edit moved', () => {
     ))
   it('a number that moved without a verdict', () =>
     expect(moved(setSize(build, { slot: 'body', size: 'pocket.widthMouth' }, calipers(56.05))).join()).toMatch(
-      /heel in pocket, at the mouth -0\.35 → -0\.40/,
+      /heel in pocket, at the mouth −0\.35 → −0\.40/,
     ))
   it('string pull when a gauge changes', () =>
     expect(moved(setSize(build, { slot: 'strings', size: 'gauge.1' }, { value: 0.28, doubt: 0.005, known: 'listed' })).join()).toMatch(

@@ -1,4 +1,4 @@
-import { drawJoint, wordOf, type Joint, type Mark } from '@snug/core'
+import { drawJoint, plusMinus, wordOf, type Joint, type Mark } from '@snug/core'
 import { memo, useCallback, useMemo } from 'react'
 import { Empty, Workspace } from '../../app/Workspace'
 import { DrawingView } from '../../drawing/DrawingView'
@@ -101,7 +101,7 @@ const JointRow = memo(function JointRow({
       }
       about={<JointLine joint={joint} />}
       figure={joint.figure?.text ?? ''}
-      under={joint.figure ? `±${joint.figure.doubt.toFixed(joint.figure.doubt >= 10 ? 0 : 2)}` : ''}
+      under={joint.figure ? plusMinus(joint.figure.doubt) : ''}
       selected={selected}
       onSelect={() => onPick(joint.id)}
     />

@@ -1,10 +1,13 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../../document/build'
 import { parseLength } from '../../quantity/length'
 import { KINDS } from '../../parts/kinds/index'
 import { SLOT_NAMES, type Slot } from '../../parts/slots'
+import { anyBuild } from '../../testing/anyBuild'
 import { jointIn } from '../../testing/bench'
 import { changed, fullBuild } from '../../testing/fullBuild'
+import { holds } from '../../testing/holds'
 import { judgeRows } from '../../testing/rows'
 import { judgeJoints } from '../findJoints'
 import { JOINT_KINDS } from '../jointKinds'
@@ -53,14 +56,24 @@ const bare = (b: Build, slot: Slot): Build => ({
   parts: { ...b.parts, [slot]: { ...b.parts[slot]!, sizes: {}, traits: {}, outline: [] } },
 })
 
+const OTHER: Record<string, string> = { left: 'right', right: 'left' }
+
 describe('laws over every joint', () => {
-  it('a mirrored left-handed build has the same verdicts and figures', () => {
-    const right = fullBuild()
-    const left = { ...structuredClone(right), handedness: 'left' as const }
-    for (const part of Object.values(left.parts)) if (part?.traits.hand === 'right') part.traits.hand = 'left'
-    const of = (b: typeof right) => judgeJoints(b).map((j) => [j.id, j.verdict, j.figure?.text])
-    expect(of(left)).toEqual(of(right))
-  })
+  it('a mirrored left-handed build has the same joints, bass for bass, but for that of hands', () =>
+    void holds(
+      fc.property(anyBuild, (build) => {
+        const right: Build = { ...build, handedness: 'right' }
+        const left: Build = { ...structuredClone(build), handedness: 'left' }
+        for (const part of Object.values(left.parts)) if (part?.traits.hand) part.traits.hand = OTHER[part.traits.hand] ?? part.traits.hand
+        const of = (b: Build) =>
+          judgeJoints(b)
+            .filter((j) => j.id !== 'hands')
+            .map((j) => [j.id, j.verdict, j.figure, j.says, j.checks.map((c) => c.says), j.cures.map((c) => [c.id, c.job, c.how, c.plan])])
+            .toSorted(([a], [c]) => String(a).localeCompare(String(c)))
+        expect(of(left)).toEqual(of(right))
+      }),
+      60,
+    ))
   it('with every doubt at zero no joint is left untold and every chance is 0 or 1', () => {
     const sure = structuredClone(fullBuild())
     for (const part of Object.values(sure.parts)) for (const size of Object.values(part?.sizes ?? {})) size.doubt = 0
