@@ -16,7 +16,7 @@ test('from a wiring to the soldering list: chosen, its choice made, the list as 
 test('a harness seen from the playing side; a wire added by clicking two lugs, undone', async ({ page, server }) => {
   const id = await copyOf(server, 'heron')
   await page.goto(`/builds/${id}/wire?tab=harness`)
-  await page.getByLabel('Harness seen').selectOption('playing')
+  await page.getByLabel('Harness seen from the').selectOption('playing')
   await expect(page.getByText('Harness, from the playing side').first()).toBeVisible()
   for (const lug of ['volume.3', 'jack.tip']) await page.locator(`circle[data-thing="${lug}"]`).click({ force: true })
   await page.getByRole('button', { name: 'Add this wire' }).click()

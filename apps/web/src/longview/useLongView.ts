@@ -22,6 +22,9 @@ function marksOf(build: Build, view: View): Mark[] {
 export const acrossIn = (build: Build, view: View, y: number): number =>
   view === 'side' ? 0 : y * (view === 'back' ? -1 : 1) * (build.handedness === 'left' ? -1 : 1)
 
+/** What the view's name and its tools take of the left, px: a small instrument stands clear of them. */
+const OF_TOOLS = 368
+
 /** Zoom and pan of the long view: pixels per mm and the mm at the left edge. */
 export function useLongView(build: Build, view: View, width: number, height: number) {
   const marks = useMemo(() => viewMarks(build, view), [build, view])
@@ -30,7 +33,9 @@ export function useLongView(build: Build, view: View, width: number, height: num
   const fit = useMemo(() => {
     const length = last - first + 40
     const scale = Math.max(0.05, Math.min(width / length, height / (2 * Math.max(half, 40) + 14)))
-    return { scale, left: first - (width / scale - (last - first)) / 2, middle: 0 }
+    const long = (last - first) * scale
+    const beside = (width - long) / 2
+    return { scale, left: first - (beside < OF_TOOLS && long + OF_TOOLS < width ? OF_TOOLS : beside) / scale, middle: 0 }
   }, [first, last, half, width, height])
   const [zoomed, setZoomed] = useState<typeof fit>()
   useEffect(() => setZoomed(undefined), [view, width, height])

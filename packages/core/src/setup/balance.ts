@@ -3,6 +3,7 @@ import { isSaid, valueAt } from '../document/read'
 import { gaugesUntold, stringPulls } from '../instrument/stringPulls'
 import { stretching } from '../physics/stiffString'
 import { balanceAt, bendFrom, restOf, type Balance, type Moved, type Plate, type Rest } from '../physics/vibrato'
+import { printMm } from '../quantity/length'
 import { printTurns } from './action'
 import { SCREWS, turnWords } from './screws'
 
@@ -69,6 +70,26 @@ const NAMES: Record<keyof typeof USUAL_VIBRATO, string> = {
   pitch: 'thread of the claw screws',
 }
 
+/** So few rounds of tuning are no trouble. */
+const FEW = 3
+/** What is left of an error once nobody sees it. */
+const UNSEEN = 0.1
+
+/**
+ * How often all strings are tuned until the plate keeps its place, and how to do with one round. [practice: a shim under the back edge]
+ * @param left of an error after a round of tuning, 0 to 1 @param gap wanted, mm
+ */
+export function roundsSay(left: number, gap: number): string {
+  const rounds = left <= UNSEEN ? 1 : Math.ceil(Math.log(UNSEEN) / Math.log(left))
+  const says =
+    left < 0.005
+      ? 'with the claw there, one round of tuning is enough.'
+      : `with the claw there, each round of tuning leaves ${Math.round(100 * left)} % of what the plate is off: ${rounds === 1 ? 'one round' : `${rounds} rounds`} until it is a tenth.`
+  return rounds <= FEW
+    ? says
+    : `${says} Quicker: tune with a shim of ${printMm(gap)} mm under its back edge, and turn the claw until the plate only just holds it; then out with it.`
+}
+
 /** How a floating vibrato is brought to its gap and what it does there. */
 export function balanceWork(build: Build): BalanceWork | undefined {
   const plate = plateOf(build)
@@ -88,7 +109,7 @@ export function balanceWork(build: Build): BalanceWork | undefined {
   const turn = Math.abs(balance.turns)
   const found = [
     !rest
-      ? 'tuned up as it is, the plate runs away: each round of tuning lifts it further.'
+      ? 'tuned up with the claw where it is, the plate runs away: each round of tuning lifts it further.'
       : rest.floats
         ? `tuned up as it is, it floats ${rest.gap.toFixed(1)} mm.`
         : 'tuned up as it is, it lies on the body.',
@@ -99,14 +120,14 @@ export function balanceWork(build: Build): BalanceWork | undefined {
       ? [`the first ${printTurns(balance.dead)} of them move nothing: the springs hold more than the strings pull.`]
       : []),
     balance.stable
-      ? `a round of tuning leaves ${Math.round(100 * balance.errorLeft)} % of what it was off: several rounds.`
+      ? roundsSay(balance.errorLeft, wanted)
       : 'there is no stable rest at that gap: the strings’ pull beats the springs’ slope and each retuning makes it worse. More or stiffer springs cure it, or a bridge that lies down.',
   ]
   // Turns by sizes nobody knew would be sure and wrong: until they are measured this is an example, and the gap itself leads.
   const sentences = found.map((f) => f[0]!.toUpperCase() + f.slice(1))
   const says = assumed.length
     ? [
-        `Its turns are not known: nobody has measured ${assumed.join(', ')}. Go by the gap: a quarter turn on both claw screws, retune, read it again.`,
+        `Its turns are not known: nobody has measured ${assumed.join(', ')}. Go by the gap: a quarter turn on both claw screws, retune, round by round, until it stays in tune, and read it again.`,
         `An example with usual sizes, not this bridge: ${sentences.join(' ')}`,
       ]
     : sentences

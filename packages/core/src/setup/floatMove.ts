@@ -53,7 +53,7 @@ export function floatMove(build: Build): Move[] {
       measured,
       done: false,
       turns: [{ screw: 'claw', label: 'both claw screws', turns, from: SCREWS.claw.from }],
-      says: `${off > 0 ? 'Too high' : 'Too low'} by ${printMm(Math.abs(off))} mm: both claw screws ${amount} ${turns > 0 ? 'clockwise (tighter)' : 'counter-clockwise (looser)'}, ${SCREWS.claw.from}, the same on both${Math.abs(turns) > 0.25 ? ', a quarter at a time' : ''}; retune, measure again.${why} The saddles move by half to three quarters of it: the action after it.`,
+      says: `${off > 0 ? 'Too high' : 'Too low'} by ${printMm(Math.abs(off))} mm: both claw screws ${amount} ${turns > 0 ? 'clockwise (tighter)' : 'counter-clockwise (looser)'}, ${SCREWS.claw.from}, the same on both${Math.abs(turns) > 0.25 ? ', a quarter at a time' : ''}; retune, round by round, until it stays in tune, and measure again.${why} The saddles move by half to three quarters of it: the action after it.`,
     },
   ]
 }

@@ -1,6 +1,8 @@
 import { sandingSays, type FilmState, type PlaceRisk, type Sanding } from '@snug/core'
 import { percent } from './words'
 
+const spoken = (figure: string) => figure.replace('>', 'over ').replace('<', 'under ')
+
 /** The odds of going through, with none and with each more clear: a bar each, the first under 5 % marked. */
 export function OddsBars({
   state,
@@ -16,8 +18,8 @@ export function OddsBars({
   return (
     <section className="pt-2" aria-label="Odds of sanding through">
       <p>
-        {sandingSays(sanding)}, it goes through to {state.under} in <b className="figure">{percent(now.chance)}</b> of 100, at {now.label}{' '}
-        first.{' '}
+        {sandingSays(sanding)}, it goes through to {state.under} in <b className="figure">{spoken(percent(now.chance))}</b> of 100, at{' '}
+        {now.label} first.{' '}
         {now.chance < 0.05
           ? 'It can be cut.'
           : first
@@ -32,9 +34,10 @@ export function OddsBars({
                 className={m.more === first?.more ? 'bg-violet' : 'bg-violet/35'}
                 style={{ height: `${Math.max(2, 44 * m.worst.chance)}px` }}
               />
-              <span className="figure text-[12px]">
-                +{m.more}: {percent(m.worst.chance)}
-              </span>
+              <div className="figure text-[12px] leading-tight">
+                {percent(m.worst.chance)} %
+                <br />+{m.more}
+              </div>
             </div>
           ))}
         </div>

@@ -48,11 +48,11 @@ export function HarnessTab({ wire }: { wire: Extract<WireResult, { ok: true }> }
                 onChange={setChosen}
               />
               <Choice
-                label="Harness seen"
+                label="Harness seen from the"
                 value={seen}
                 options={[
-                  ['solder', 'from the solder side'],
-                  ['playing', 'from the playing side'],
+                  ['solder', 'solder side'],
+                  ['playing', 'playing side'],
                 ]}
                 onChange={setSeen}
               />

@@ -202,7 +202,7 @@ describe('which wiring', () => {
   it('a wire added by hand is there at once, and one undo takes it away', async () => {
     layOut(build())
     show(<WireStation />, 'wire?tab=harness')
-    await userEvent.selectOptions(inHand().getByLabelText('Harness seen'), 'playing')
+    await userEvent.selectOptions(inHand().getByLabelText('Harness seen from the'), 'playing')
     expect(screen.getByText('Harness, from the playing side', { selector: 'span' })).toBeTruthy()
     const before = () => (useBuild.getState().evaluation!.wire as { wires: unknown[] }).wires.length
     const was = before()
