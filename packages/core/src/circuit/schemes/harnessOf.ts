@@ -7,7 +7,7 @@ import type { Harness } from '../model/harness'
 import { isSwitchName, SWITCHES, type SwitchName } from '../model/switches'
 import { edited } from './edited'
 import { leftOut, leftOutSays } from './leftOut'
-import { anyActive, needs } from './options'
+import { anyActive, chosenOf, lacksOf, needs } from './options'
 import type { OptionSpec, Recipe } from './recipe'
 import { RECIPES } from './recipes'
 import { Weaver } from './weaver'
@@ -59,16 +59,9 @@ export interface OptionState {
   lacks: Record<string, string>
 }
 
-/** The options of a wiring. A choice the parts do not allow is not taken, and one never made stands at the first that is. */
+/** The options of a wiring. A choice the parts do not allow is not taken. */
 export function optionsOf(build: Build, recipe: Recipe): OptionState[] {
-  return recipe.options.map((spec) => {
-    const lacks = Object.fromEntries(
-      spec.choices.flatMap(([id]) => [[id, spec.lacks?.(build, id)] as const]).filter((l): l is [string, string] => l[1] !== undefined),
-    )
-    const wanted = build.circuit.options[spec.id]
-    const open = spec.choices.map(([id]) => id).filter((id) => !lacks[id])
-    return { spec, chosen: wanted !== undefined && open.includes(wanted) ? wanted : (open[0] ?? spec.choices[0]![0]), lacks }
-  })
+  return recipe.options.map((spec) => ({ spec, chosen: chosenOf(build, spec), lacks: lacksOf(build, spec) }))
 }
 
 /** The build's parts wired as chosen, with what was changed by hand. */

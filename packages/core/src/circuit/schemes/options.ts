@@ -63,6 +63,7 @@ export const TONE: OptionSpec = {
     const contacts = traitAt(build, 'switch-2', 'contacts')
     return contacts === 'rotary-5' || contacts === 'rotary-6' ? undefined : 'it needs a rotary as second switch among the parts'
   },
+  byParts: (build) => (build.parts['pot-tone'] ? undefined : 'rotary'),
 }
 export const TONE_AT: OptionSpec = {
   id: 'toneAt',
@@ -73,22 +74,38 @@ export const TONE_AT: OptionSpec = {
   ],
   why: 'After the volume the treble holds better when the volume is turned down.',
 }
-/** A volume for each of two pickups on a selector: nothing of it where the second volume belongs to a circuit of its own. */
-export const volumeForEach = (build: Build): boolean => {
-  const { volumes, preset } = build.circuit.options
+/** Somebody has said that the second pots are no circuit of their own. */
+const ofEach = ({ circuit: { options } }: Build): boolean =>
+  options.volumes === 'two' || options.tones === 'two' || options.preset === 'none'
+
+/** Second pots serve each pickup for itself, unless they may as well make a circuit of their own. */
+const forEach = (build: Build): string | undefined => (ofEach(build) || PRESET.lacks?.(build, 'neck') ? 'two' : undefined)
+
+/** What of an option the build cannot have, by choice, in words. */
+export const lacksOf = (build: Build, spec: OptionSpec): Record<string, string> =>
+  Object.fromEntries(
+    spec.choices.flatMap(([id]) => [[id, spec.lacks?.(build, id)] as const]).filter((l): l is [string, string] => l[1] !== undefined),
+  )
+
+/** What an option stands at: as it was chosen, as the parts speak for, or at the first of its choices, each where it can be had. */
+export function chosenOf(build: Build, spec: OptionSpec): string {
+  const lacks = lacksOf(build, spec)
+  const open = spec.choices.map(([id]) => id).filter((id) => !lacks[id])
   return (
-    volumes === 'two' &&
-    needs(build, 'pot-volume', 'pot-volume-2') === undefined &&
-    (preset !== 'neck' || PRESET.lacks?.(build, 'neck') !== undefined)
+    [build.circuit.options[spec.id], spec.byParts?.(build)].find((id) => id !== undefined && open.includes(id)) ??
+    open[0] ??
+    spec.choices[0]![0]
   )
 }
+
+/** A volume for each of two pickups on a selector: nothing of it where the second volume belongs to a circuit of its own. */
+export const volumeForEach = (build: Build): boolean => chosenOf(build, VOLUMES) === 'two' && chosenOf(build, PRESET) !== 'neck'
 /** With two volumes the number of tones says where they are joined. */
 export const TONE_AT_EACH: OptionSpec = {
   ...TONE_AT,
   lacks: (build, choice) => {
     if (!volumeForEach(build)) return undefined
-    const tones = build.circuit.options.tones === 'two' && build.parts['pot-tone-2'] !== undefined && build.parts['pot-tone'] !== undefined
-    if (tones) return choice === 'after' ? 'a tone for each pickup comes before its volume' : undefined
+    if (chosenOf(build, TONES) === 'two') return choice === 'after' ? 'a tone for each pickup comes before its volume' : undefined
     return choice === 'before' ? 'one tone for two volumes comes after both' : undefined
   },
 }
@@ -122,6 +139,7 @@ export const VOLUMES: OptionSpec = {
   ],
   why: 'Two let the pickups be mixed in the middle position.',
   lacks: (build, choice) => (choice === 'two' ? needs(build, 'pot-volume', 'pot-volume-2') : undefined),
+  byParts: forEach,
 }
 export const STYLE: OptionSpec = {
   id: 'style',
@@ -147,6 +165,7 @@ export const TONES: OptionSpec = {
   ],
   why: 'Two tones are set once for each pickup.',
   lacks: (build, choice) => (choice === 'two' ? needs(build, 'pot-tone', 'pot-tone-2') : undefined),
+  byParts: forEach,
 }
 export const TAP: OptionSpec = {
   id: 'tap',
@@ -195,6 +214,8 @@ export const PRESET: OptionSpec = {
       ? undefined
       : (needs(build, 'switch-2', 'pot-volume-2', 'pot-tone-2', 'capacitor-2') ??
         (build.parts['pickup-neck'] ? undefined : 'there is no neck pickup')),
+  // A slide calls up nothing else.
+  byParts: (build) => (!ofEach(build) && traitAt(build, 'switch-2', 'contacts') === 'slide' ? 'neck' : undefined),
 }
 export const KILL: OptionSpec = {
   id: 'kill',

@@ -13,6 +13,8 @@ export interface OptionSpec {
   why: string
   /** What of the build it needs: nothing while it can be had, otherwise what lacks, in words. */
   lacks?: (build: Build, choice: string) => string | undefined
+  /** The choice that the parts bought for nothing else speak for, where nobody has chosen; absent: the first that can be had. */
+  byParts?: (build: Build) => string | undefined
 }
 
 /** A wiring as data: for which pickups and switch, what it leaves open, and how it is joined. */

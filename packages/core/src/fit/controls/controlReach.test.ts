@@ -114,6 +114,14 @@ describe('controls within reach', () => {
     expect(checkIn(two, 'control-reach', 'knob').says).toBe('Knobs stand 20 mm apart; fingers want 30.')
     expect(findJoints(without(inTop(), 'pot-tone')).map((j) => j.id)).not.toContain('control-reach')
   })
+  it.each([-70, 70])('the outer string that is drawn is the one that is judged, whichever side the volume is on: at %d', (y) => {
+    const b = changed(fullBuild(), { 'guard/volume.y': y, 'guard/tone.y': y })
+    // 70 off the centre line, the outer string half of 52.5.
+    expect(checkIn(b, 'control-reach', 'string').says).toBe('Volume and outer string are 44 mm apart.')
+    const told = jointIn(b, 'control-reach').draw()
+    expect(told.marks.flatMap((m) => (m.mark === 'dimension' ? [m.text] : []))).toContain('44')
+    expect(told.numbers).toContainEqual({ label: 'Volume to outer string', value: '43.8 mm' })
+  })
   it('knobs nobody has measured are not asked for', () => {
     const bare = untold(fullBuild(), 'sizes', 'knobs', 'diameter')
     expect(jointIn(bare, 'control-reach').missing).toEqual([])

@@ -106,7 +106,8 @@ function reachDrawing(build: Build): Drawing {
   const pots = told.map(({ control, have }) => ({ control, at: standsAt(have as number[]) }))
   const [v, ends] = [pots.find((p) => p.control === 'volume')!.at, pots.map((p) => p.at.x)]
   const [{ at: a }, { at: b }] = nearest(pots)
-  const y = -spread.value / 2
+  // The outer string on the volume's own side, which is the one that is judged.
+  const y = (Math.sign(v.y) || -1) * (spread.value / 2)
   const marks: Mark[] = [
     { mark: 'line', role: 'string', points: [pt(Math.min(...ends) - 50, y), pt(Math.max(...ends) + 30, y)] },
     ...pots.map((p): Mark => ({ mark: 'circle', role: 'metal', at: p.at, r: 10 })),
