@@ -45,7 +45,8 @@ import { neckScrewsJoint } from './whole/neckScrews'
 import { strapButtonsJoint } from './whole/strapButtons'
 import { lengthsMatter, stringReachJoint } from './whole/stringReach'
 import { handsJoint } from './whole/hands'
-import { metalsJoint } from './whole/metals'
+import { SLOT_NAMES } from '../parts/slots'
+import { metalsJoint, metalsOn } from './whole/metals'
 import { shieldsMeetJoint } from './whole/shieldsMeet'
 import { trussAccessJoint } from './whole/trussAccess'
 
@@ -58,7 +59,7 @@ const mount =
 const stringsHeld = (b: Build) =>
   takenPart(b, 'tailpiece') !== undefined || sizeAt(b, { slot: 'bridge', size: 'exit.distance' }) !== undefined
 const PICKUPS = PLACES.map((place) => `pickup-${place}` as const)
-const metalParts = (b: Build) => Object.values(b.parts).filter((p) => p?.metal).length > 1
+const metalParts = (b: Build) => metalsOn(b).length > 1
 
 /** Every kind of joint this tool knows, in the order the mock-up meets them. */
 const KINDS: readonly JointKind[] = [
@@ -141,7 +142,7 @@ const KINDS: readonly JointKind[] = [
     id: 'tail-studs',
     trial: press('Try a bushing in its bore by hand.', 'pull', 'in-block'),
     needs: ['tailpiece', 'body'],
-    also: ['strings', 'neck'],
+    also: ['bridge', 'strings', 'neck'],
     find: tailStudsJoint,
   },
   {
@@ -156,7 +157,7 @@ const KINDS: readonly JointKind[] = [
       id: `room-${place}`,
       trial: press('Pickup into its place, screws run down, nothing forced.', 'bite', 'tip'),
       needs: [`pickup-${place}`, 'body'],
-      also: ['guard', 'shielding', ...(place === 'middle' ? [] : ([`ring-${place}`] as const))],
+      also: ['bridge', 'guard', 'shielding', ...(place === 'middle' ? [] : ([`ring-${place}`] as const))],
       find: (b) => pickupRoomJoint(b, place),
     }),
   ),
@@ -271,7 +272,7 @@ const KINDS: readonly JointKind[] = [
     id: 'harness',
     trial: press('Hang the harness in its holes.'),
     needs: ['harness', 'body'],
-    also: ['guard', 'control-plate', ...PICKUPS],
+    also: ['neck', 'guard', 'control-plate', ...PICKUPS],
     find: harnessJoint,
   },
   {
@@ -290,11 +291,18 @@ const KINDS: readonly JointKind[] = [
     when: (b) => !b.parts['control-plate'] && (goesRound(b) || panelOf(b).slot === 'guard'),
     find: shieldsMeetJoint,
   },
-  { id: 'ferrules', trial: press('Try a ferrule in its bore by hand.'), needs: ['ferrules', 'body'], find: ferrulesJoint },
+  {
+    id: 'ferrules',
+    trial: press('Try a ferrule in its bore by hand.'),
+    needs: ['ferrules', 'body'],
+    also: ['bridge'],
+    find: ferrulesJoint,
+  },
   {
     id: 'tuner-bore',
     trial: press('Tuner through its bore without pressing the bushing in.', 'screw', 'old-screws'),
     needs: ['tuners', 'neck'],
+    also: ['body'],
     find: tunerBoreJoint,
   },
   { id: 'tuner-row', trial: press('All tuners of a row in together.'), needs: ['tuners', 'neck'], find: tunerRowJoint },
@@ -369,7 +377,7 @@ const KINDS: readonly JointKind[] = [
     id: 'metals',
     trial: see('Lay the parts side by side in daylight.'),
     needs: ['body', 'bridge'],
-    also: ['tuners', 'guard', 'control-plate', 'knobs', 'neck-screws', 'tailpiece'],
+    also: SLOT_NAMES.filter((slot) => slot !== 'body' && slot !== 'bridge'),
     when: metalParts,
     find: metalsJoint,
   },

@@ -7,7 +7,7 @@ import { traitName } from '../judge/doubtWords'
 import { slotSpec } from '../parts/slots'
 import { anyBuild, everyMake, everyTrait, knownBuild, untold } from '../testing/anyBuild'
 import { JOINT_KINDS } from './jointKinds'
-import { existsIn } from './kind'
+import { existsIn, type JointKind } from './kind'
 
 const DOC = new URL('../../../../docs/joints.md', import.meta.url)
 
@@ -17,20 +17,30 @@ interface Row {
   traits: Set<string>
 }
 
-/** Every make without one of its traits, each in turn: what weighs a trait is not left to the draw. */
-const oneUntold = (): Build[] =>
-  everyMake().flatMap((make) =>
-    everyTrait(make)
+const existing = (build: Build): JointKind[] => JOINT_KINDS.filter((k) => existsIn(k, build))
+
+/**
+ * Every make without one of its traits, each in turn: what weighs a trait is not left to the draw. With the kinds of joint that look at the
+ * part or are there only now; the others are what they are for the make.
+ */
+const oneUntold = (): [Build, JointKind[]][] =>
+  everyMake().flatMap((make) => {
+    const before = new Set(existing(make))
+    return everyTrait(make)
       .filter(([slot, trait]) => make.parts[slot]!.traits[trait] !== undefined)
-      .map(([slot, trait]) => untold(make, 'traits', slot, trait)),
-  )
+      .map(([slot, trait]): [Build, JointKind[]] => {
+        const build = untold(make, 'traits', slot, trait)
+        return [build, existing(build).filter((k) => !before.has(k) || k.needs.includes(slot) || k.also?.includes(slot))]
+      })
+  })
 
 /** Every check of every kind of joint with all it was ever seen to read. */
 function rows(): Map<string, { title: string; checks: Map<string, Row> }> {
   const kinds = new Map<string, { title: string; checks: Map<string, Row> }>()
   const drawn = [...fc.sample(knownBuild, { numRuns: 150, seed: 7 }), ...fc.sample(anyBuild, { numRuns: 700, seed: 7 })]
-  for (const build of [...everyMake(), ...oneUntold(), ...drawn])
-    for (const kind of JOINT_KINDS.filter((k) => existsIn(k, build))) {
+  const whole = (build: Build): [Build, JointKind[]] => [build, existing(build)]
+  for (const [build, kindsOfJoint] of [...everyMake().map(whole), ...oneUntold(), ...drawn.map(whole)])
+    for (const kind of kindsOfJoint) {
       const joint = kind.find(build)
       const at = kinds.get(kind.id) ?? { title: joint.title, checks: new Map<string, Row>() }
       kinds.set(kind.id, at)

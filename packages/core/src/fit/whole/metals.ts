@@ -4,16 +4,23 @@ import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
+import { takenPart } from '../../instrument/idleParts'
 import { judged } from '../../judge/assemble'
 import type { JudgedJoint } from '../../judge/joint'
-import { slotSpec, type Slot } from '../../parts/slots'
+import type { Metal } from '../../parts/part'
+import { SLOT_NAMES, slotSpec, type Slot } from '../../parts/slots'
 import { settled } from '../../judge/settled'
+
+/** The parts whose metal somebody has said, but for those that nothing takes. */
+export const metalsOn = (build: Build): { slot: Slot; metal: Metal }[] =>
+  SLOT_NAMES.flatMap((slot) => {
+    const metal = build.parts[slot]?.metal
+    return metal && takenPart(build, slot) ? [{ slot, metal }] : []
+  })
 
 /** Metals and colours side by side: a soft joint, photographs lie. */
 export function metalsJoint(build: Build): JudgedJoint {
-  const metals = (Object.entries(build.parts) as [Slot, NonNullable<Build['parts'][Slot]>][]).flatMap(([slot, p]) =>
-    p.metal ? [{ slot, metal: p.metal }] : [],
-  )
+  const metals = metalsOn(build)
   const kinds = [...new Set(metals.map((m) => m.metal))]
   const most = kinds.toSorted((a, b) => metals.filter((m) => m.metal === b).length - metals.filter((m) => m.metal === a).length)[0]
   const odd = metals.filter((m) => m.metal !== most)
