@@ -22,7 +22,7 @@ const PARTS = {
 type Idle = keyof typeof PARTS
 const IDLE = Object.keys(PARTS) as Idle[]
 
-const withPart = (build: Build, slot: Idle): Build => ({ ...build, parts: { ...build.parts, [slot]: PARTS[slot] } })
+const withPart = (build: Build, slot: Idle): Build => ({ ...build, parts: { ...build.parts, [slot]: { ...PARTS[slot], metal: 'black' } } })
 const said = (build: Build) =>
   findJoints(build).map(({ id, verdict, says, missing, untold, cures }) => ({
     id,
