@@ -67,10 +67,11 @@ describe('a joint asks for nothing that moves nothing', () => {
           const part = build.parts[slot]!
           return { ...build, parts: { ...build.parts, [slot]: { ...part, traits: { ...part.traits, [trait]: option } } } }
         }
-        for (const joint of judgeJoints(untold(build, 'traits', slot, trait))) {
-          const key = `${joint.id} ${slot}/${trait}`
-          if (used.has(key) || !joint.untold.some((t) => t.slot === slot && t.trait === trait)) continue
-          const kind = JOINT_KINDS.find((k) => k.id === joint.id)!
+        const less = untold(build, 'traits', slot, trait)
+        // No other looks into the part.
+        for (const kind of JOINT_KINDS.filter((k) => (k.needs.includes(slot) || k.also?.includes(slot)) && existsIn(k, less))) {
+          const key = `${kind.id} ${slot}/${trait}`
+          if (used.has(key) || !kind.find(less).untold.some((t) => t.slot === slot && t.trait === trait)) continue
           const options = KINDS[slotSpec(slot).kind].traits[trait]!.options.map(([option]) => as(option))
           const answers = new Set(options.map((b) => said(existsIn(kind, b) ? kind.find(b) : undefined)))
           if (answers.size > 1) used.add(key)

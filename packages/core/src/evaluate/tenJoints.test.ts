@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { newBuild, type Build } from '../../document/build'
-import { specAt } from '../../document/read'
-import { bandOf } from '../../parts/kind'
-import { START_IDS, STARTING_SETS, type StartId } from '../../parts/starting/sets'
-import { judgeJoints, verdictOf } from '../findJoints'
-import { measuringRound, type MeasureRank } from './measureNext'
-import { withSizes } from './readings'
+import { newBuild, type Build } from '../document/build'
+import { specAt } from '../document/read'
+import { judgeJoints, verdictOf } from '../fit/findJoints'
+import { bundled, USUAL_TOOLS, type MeasureRank } from '../fit/measure/measureNext'
+import { withSizes } from '../fit/measure/readings'
+import { bandOf } from '../parts/kind'
+import { START_IDS, STARTING_SETS, type StartId } from '../parts/starting/sets'
+import { measurer } from './measurer'
 
 /**
  * Readings until the first joint is told, and until ten are, at most. Of a set neck, of a hollow body and of twelve strings more hangs
@@ -37,9 +38,10 @@ describe('the first hour of a kit, bundle after bundle as asked', () => {
     const { strings, scale } = STARTING_SETS[start]
     let build = newBuild({ name: 'New', handedness: 'right', strings, scale, start }, '2026-11-24')
     const begun = told(build)
+    const next = measurer()
     let [read, first, now] = [0, 0, begun]
     while (now < 10) {
-      const [bundle] = measuringRound(build)
+      const [bundle] = bundled([...next(build, USUAL_TOOLS)].flat())
       for (const r of bundle!.readings) {
         build = withSizes(build, [asUsual(r)])
         // What is counted by eye is no reading.
