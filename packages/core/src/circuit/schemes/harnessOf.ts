@@ -7,6 +7,7 @@ import type { Harness } from '../model/harness'
 import { isSwitchName, SWITCHES, type SwitchName } from '../model/switches'
 import { edited } from './edited'
 import { leftOut, leftOutSays } from './leftOut'
+import { counted } from '../../quantity/words'
 import { anyActive, chosenOf, lacksOf, needs } from './options'
 import type { OptionSpec, Recipe } from './recipe'
 import { RECIPES } from './recipes'
@@ -101,5 +102,9 @@ export function harnessOf(build: Build): SchemeResult {
 function unfit(build: Build, recipe: Recipe | undefined): string {
   if (recipe && build.circuit.scheme !== BY_PARTS)
     return `“${recipe.label}” was chosen, and ${offersOf(build).find((o) => o.recipe === recipe)?.lacks ?? 'it does not fit'}. Choose another wiring below, or another part.`
-  return 'No wiring here is for these pickups on this switch. Choose another switch under Parts, or take pickups out.'
+  const count = pickupsOf(build).length
+  const contacts = traitAt(build, 'switch', 'contacts')
+  const named = isSwitchName(contacts) ? ` (${SWITCHES[contacts].label})` : ''
+  const others = [...new Set(RECIPES.filter((r) => r.count === count).flatMap((r) => r.contacts))].map((c) => SWITCHES[c].label)
+  return `No wiring here is for ${counted(count, 'pickup')} on this switch${named}. Choose another switch under Parts: ${others.join('; ')}.`
 }

@@ -300,9 +300,11 @@ describe('what is offered', () => {
     expect(offers.find((o) => o.recipe.id === 'two-on-four')!.lacks).toMatch(/4-way lever/)
     expect(offers.at(-1)!.lacks).toMatch(/the build has 2/)
   })
-  it('two pickups on a switch for three say what to do, and are no dead end', () => {
-    const found = harnessOf(wirable({ ...PAIR, contacts: 'lever-5' }))
-    expect(!found.ok && found.says).toMatch(/Choose another switch/)
+  it('three pickups on a switch for two say what to do, and are no dead end', () => {
+    const found = harnessOf(wirable({ ...TRIO, contacts: 'toggle-3' }))
+    expect(!found.ok && found.says).toBe(
+      'No wiring here is for 3 pickups on this switch (3-way toggle). Choose another switch under Parts: 5-way lever, two poles; 5-way lever, four poles; 3-way lever, two poles.',
+    )
   })
   it('a switch nobody looked at is asked for', () => {
     const build = wirable(PAIR)

@@ -57,7 +57,7 @@ const TWO: Recipe = {
   label: 'Two pickups, three positions',
   why: 'Bridge, both, neck: three sounds without a thought.',
   count: 2,
-  contacts: ['toggle-3', 'on-on-on'],
+  contacts: ['toggle-3', 'lever-3', 'on-on-on', 'lever-5'],
   options: [VOLUMES, STYLE, TONES, ...COMMON.map((o) => (o === TONE_AT ? TONE_AT_EACH : o)), PRESET],
   weave: (w, places, contacts) => {
     const [first, second] = places as [PickupPlace, PickupPlace]
@@ -112,11 +112,46 @@ function threeWay(w: Weaver, contacts: SwitchName, [a, b]: readonly string[]): s
     w.join(b!, 'switch.A2', 'signal')
     return 'switch.A0'
   }
+  if (contacts === 'lever-3') {
+    // One on the first two contacts of a pole, the other on the last two of the other: in the middle both reach the joined commons.
+    w.join(a!, 'switch.A1', 'signal')
+    w.join('switch.A1', 'switch.A2', 'jumper')
+    w.join(b!, 'switch.B3', 'signal')
+    w.join('switch.B2', 'switch.B3', 'jumper')
+    w.join('switch.A0', 'switch.B0', 'jumper')
+    return 'switch.A0'
+  }
+  if (contacts === 'lever-5') {
+    // Its in-between positions bridge neighbours: one is on the first two contacts, the other on the last and on the middle of the other pole.
+    w.join(a!, 'switch.A1', 'signal')
+    w.join('switch.A1', 'switch.A2', 'jumper')
+    w.join(b!, 'switch.A3', 'signal')
+    w.join('switch.A3', 'switch.B2', 'jumper')
+    w.join('switch.A0', 'switch.B0', 'jumper')
+    w.note('Positions 2, 3 and 4 sound alike: a lever of two poles has no more for two pickups.')
+    return 'switch.A0'
+  }
   // On-on-on: the first pole leaves the one in the middle, the second takes the other up there; together they are one, both, the other.
   w.join(a!, 'switch.B1', 'signal')
   w.join(b!, 'switch.A2', 'signal')
   w.join('switch.A0', 'switch.B0', 'jumper')
   return 'switch.A0'
+}
+
+/** A switch that knows only one or the other. [practice] */
+const EITHER: Recipe = {
+  id: 'two-either',
+  label: 'Two pickups, one or the other',
+  why: 'Two sounds, and nothing to solder but the two.',
+  count: 2,
+  contacts: ['on-on', 'slide', 'on-off-on'],
+  options: COMMON,
+  weave: (w, places, contacts) => {
+    selector(w, contacts!)
+    places.forEach((p, i) => w.join(hotOf(w, p), `switch.A${i + 1}`, 'hot'))
+    if (contacts === 'on-off-on') w.note('In the middle it is silent: nothing is joined there.')
+    toJack(w, volumeAndTone(w, 'switch.A0'))
+  },
 }
 
 const THREE_WAY: Recipe = {
@@ -241,4 +276,4 @@ const FOUR: Recipe = {
   },
 }
 
-export const RECIPES: readonly Recipe[] = [ONE, TWO, TWO_ON_FIVE, FOUR, FIVE, FIVE_FOUR_POLES, THREE_WAY, MIXED]
+export const RECIPES: readonly Recipe[] = [ONE, TWO, TWO_ON_FIVE, FOUR, EITHER, FIVE, FIVE_FOUR_POLES, THREE_WAY, MIXED]
