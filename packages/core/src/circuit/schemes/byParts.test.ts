@@ -44,3 +44,24 @@ describe('what nobody chose is what the parts are for', () => {
     expect([of('volumes'), of('tones'), of('preset')]).toEqual(['one', 'one', 'none'])
   })
 })
+
+describe('a knob that is pulled for nothing is told of', () => {
+  const notes = (w: Wanted, change: (parts: ReturnType<typeof wirable>['parts']) => void = () => undefined) => {
+    const build = wirable({ two: ['bridge'], leads: 'four', pull: true, ...w })
+    change(build.parts)
+    const result = harnessOf(build)
+    return result.ok ? result.notes : [result.says]
+  }
+  const CHOOSE = 'Choose under Wiring what a pulled knob does; there is use for one.'
+  it('until what it does is chosen', () => {
+    expect(notes(PAIR)).toEqual([`Pulled, the tone pot does nothing in this wiring. ${CHOOSE}`])
+    expect(notes({ ...PAIR, options: { pull: 'split' } })).toEqual([])
+  })
+  it('each that is pulled besides the one there is use for', () => {
+    const both = (parts: ReturnType<typeof wirable>['parts']) => (parts['pot-volume']!.traits.pull = 'push-pull')
+    expect(notes(PAIR, both)).toEqual([`Pulled, the volume pot and tone pot do nothing in this wiring. ${CHOOSE}`])
+    expect(notes({ ...PAIR, options: { pull: 'split' } }, both)).toEqual([`Pulled, the volume pot does nothing in this wiring. ${CHOOSE}`])
+  })
+  it('where a wiring has no use for any, nothing is there to choose', () =>
+    expect(notes({ ...PAIR, contacts: 'lever-5x4', leads: 'four' }).at(-1)).toBe('Pulled, the tone pot does nothing in this wiring.'))
+})

@@ -6,7 +6,7 @@ import type { Slot } from '../../parts/slots'
 import type { Harness } from '../model/harness'
 import { isSwitchName, SWITCHES, type SwitchName } from '../model/switches'
 import { edited } from './edited'
-import { leftOut, leftOutSays } from './leftOut'
+import { idlePullsSay, leftOut, leftOutSays } from './leftOut'
 import { counted } from '../../quantity/words'
 import { anyActive, chosenOf, lacksOf, needs } from './options'
 import type { OptionSpec, Recipe } from './recipe'
@@ -96,7 +96,21 @@ export function harnessOf(build: Build): SchemeResult {
     const wanted = build.circuit.options[spec.id]
     return wanted !== undefined && wanted !== chosen && lacks[wanted] ? [`${spec.label}: ${lacks[wanted]}.`] : []
   })
-  return { ok: true, harness, notes: [...weaver.notes, ...refused, ...notes, ...leftOutSays(leftOut(build, harness))], recipe }
+  return {
+    ok: true,
+    harness,
+    notes: [
+      ...weaver.notes,
+      ...refused,
+      ...notes,
+      ...leftOutSays(leftOut(build, harness)),
+      ...idlePullsSay(
+        harness,
+        recipe.options.some((o) => o.id === 'pull'),
+      ),
+    ],
+    recipe,
+  }
 }
 
 function unfit(build: Build, recipe: Recipe | undefined): string {
