@@ -41,8 +41,8 @@ export function offersOf(build: Build): Offer[] {
     const lacks = needs(build, ...(recipe.needs ?? []))
     if (lacks) return { recipe, lacks }
     if (!recipe.contacts.length || (isSwitchName(contacts) && recipe.contacts.includes(contacts))) return { recipe }
-    const wanted = recipe.contacts.map((c) => SWITCHES[c].label).join(' or ')
-    return { recipe, lacks: build.parts.switch && contacts ? `it is for a ${wanted}` : `it wants a ${wanted}` }
+    const wanted = recipe.contacts.map((c) => SWITCHES[c].label).join('; ')
+    return { recipe, lacks: `${build.parts.switch && contacts ? 'it is for another switch' : 'it wants a switch'}: ${wanted}` }
   }).toSorted((a, b) => Number(a.recipe.count !== count) - Number(b.recipe.count !== count))
 }
 
