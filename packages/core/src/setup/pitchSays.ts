@@ -1,20 +1,43 @@
 import { printMm } from '../quantity/length'
 import { printTurns } from './action'
-import { IN_TUNE, type SetupResult } from './setupResult'
+import { IN_TUNE, type PitchWork } from './pitchWork'
+import type { SetupResult } from './setupResult'
+
+/** "2", or "1 and 2" of a saddle that carries both: what is moved. */
+const carried = ({ number, beside }: PitchWork): string => (beside === undefined ? String(number) : `${number} and ${beside}`)
+
+function moveSays(work: PitchWork & { back: number }): string {
+  const { back, turns, trial, beyond } = work
+  const far = turns === undefined ? `${printMm(Math.abs(back), 1)} mm` : `${trial ? 'first ' : ''}${printTurns(turns)}`
+  return `${carried(work)}: ${far} ${back > 0 ? 'back' : 'forward'}${beyond === undefined ? '' : ', more than its saddle goes'}`
+}
+
+const signed = (cents: number): string => `${cents > 0 ? '+' : '−'}${Math.abs(cents).toFixed(0)}`
 
 /** Where the pitch at fret 12 stands, all strings together, and what to do: turn what is off, read again what no longer holds. */
 export function pitchSays({ intonation }: Pick<SetupResult, 'intonation'>): { state: 'open' | 'again' | 'out' | 'done'; says: string } {
   const read = intonation.filter((i) => i.cents !== undefined)
   if (!read.length) return { state: 'open', says: 'Open octave against fret 12, string by string' }
   const again = read.filter((i) => i.stale)
-  const off = read.flatMap(({ number, back, turns, cents, stale, trial, beyond }) =>
-    stale || back === undefined || Math.abs(cents!) <= IN_TUNE
+  // A saddle that carries two is told of once.
+  const off = read.flatMap((i) =>
+    i.off === undefined || i.back === undefined || Math.abs(i.off) <= IN_TUNE || (i.beside ?? i.number) < i.number
       ? []
-      : [
-          `${number}: ${turns === undefined ? `${printMm(Math.abs(back), 1)} mm` : `${trial ? 'first ' : ''}${printTurns(turns)}`} ${back > 0 ? 'back' : 'forward'}${beyond === undefined ? '' : ', more than its saddle goes'}`,
-        ],
+      : [moveSays({ ...i, back: i.back })],
   )
-  const says = [...off, ...(again.length ? [`${again.map((i) => i.number).join(', ')}: moved since, read again`] : [])].join(' · ')
+  const halves = read
+    .filter((i) => !i.stale && i.off === undefined)
+    .flatMap((i) => (again.some((a) => a.number === i.beside) ? [] : [i.beside!]))
+  const says = [
+    ...off,
+    ...(halves.length ? [`${halves.join(', ')}: read too, on the same saddle`] : []),
+    ...(again.length ? [`${again.map((i) => i.number).join(', ')}: moved since, read again`] : []),
+  ].join(' · ')
   if (off.length) return { state: 'out', says }
-  return again.length ? { state: 'again', says } : { state: 'done', says: 'All strings read are in tune at fret 12' }
+  if (again.length || halves.length) return { state: 'again', says }
+  const left = read.filter((i) => Math.abs(i.cents!) > IN_TUNE).map((i) => `${i.number} ${signed(i.cents!)}`)
+  return {
+    state: 'done',
+    says: left.length ? `As near as a saddle for two strings comes: ${left.join(', ')} cents` : 'All strings read are in tune at fret 12',
+  }
 }

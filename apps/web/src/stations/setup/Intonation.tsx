@@ -1,4 +1,14 @@
-import { noteReading, noteTurns, printMm, printTurns, SETUP_BOUNDS, toEighths, type PitchWork, type SetupResult } from '@snug/core'
+import {
+  noteReading,
+  noteTurns,
+  printMm,
+  printTurns,
+  SETUP_BOUNDS,
+  theStrings,
+  toEighths,
+  type PitchWork,
+  type SetupResult,
+} from '@snug/core'
 import { useBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { NumberEntry } from '../../ui/NumberEntry'
@@ -56,6 +66,8 @@ export function Intonation({ setup }: { setup: SetupResult }) {
       </table>
       <p className="mt-1 text-[13.5px] text-soft">
         Sharp moves back, away from the nut. Retune and read again after every move.
+        {setup.intonation.some((s) => s.beside !== undefined) &&
+          ' A saddle that carries two strings goes to the middle of what both want. What is left one is sharp and the other flat; saddles slanted for it make it up.'}
         {slid &&
           ' These saddles have no length screw: string slack, the saddle’s holding screw loosened, slid by hand, tightened; then tuned and read again.'}
         {setup.intonation.some((s) => s.trial) &&
@@ -66,10 +78,12 @@ export function Intonation({ setup }: { setup: SetupResult }) {
 }
 
 /** Where one saddle goes, by how many turns, and that it was turned. */
-function Saddle({ work: { number, back, turns, stale, trial, beyond } }: { work: PitchWork }) {
+function Saddle({ work: { number, cents, beside, back, turns, stale, trial, beyond } }: { work: PitchWork }) {
   const change = useBuild((s) => s.change)
   if (stale) return <>moved since: read again</>
+  if (cents !== undefined && back === undefined) return <>read string {beside} too: the same saddle</>
   if (back === undefined) return null
+  if (beside !== undefined && beside < number) return <>the saddle of string {beside}</>
   const where = `${printMm(Math.abs(back))} mm ${back > 0 ? 'back' : 'forward'}`
   if (Math.abs(back) < 0.05 || (turns !== undefined && toEighths(turns) === 0)) return <>leave</>
   if (beyond !== undefined)
@@ -82,13 +96,22 @@ function Saddle({ work: { number, back, turns, stale, trial, beyond } }: { work:
       </>
     )
   if (turns === undefined) return <>{where}</>
-  const made = () => change((b) => noteTurns(b, [{ screw: 'length', string: number, turns: toEighths(turns) }], now()))
+  // What carries two strings moves both.
+  const strings = beside === undefined ? [number] : [number, beside]
+  const made = () =>
+    change((b) =>
+      noteTurns(
+        b,
+        strings.map((string) => ({ screw: 'length', string, turns: toEighths(turns) }) as const),
+        now(),
+      ),
+    )
   return (
     <>
       {where}, {trial ? 'first ' : ''}
       {printTurns(turns)} {Math.abs(turns) <= 1 ? 'turn' : 'turns'}{' '}
       <Button look="quiet" onClick={made}>
-        turned <span className="sr-only">the length screw of string {number} as told</span>
+        turned <span className="sr-only">the length screw of {theStrings(strings)} as told</span>
       </Button>
     </>
   )

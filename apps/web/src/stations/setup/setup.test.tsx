@@ -48,6 +48,22 @@ describe('the sequence', () => {
     await userEvent.type(inHand().getByLabelText('String 2, cents'), '400{Enter}')
     expect(inHand().getByRole('alert').textContent).toMatch(/-100 to 100 is allowed/)
   })
+  it('a saddle that carries two strings is moved once, for both', async () => {
+    layOut(changed(fullBuild(), {}, { 'bridge/carries': 'two' }))
+    show(<SetupStation />, 'setup/intonation')
+    await userEvent.type(inHand().getByLabelText('String 1, cents'), '6{Enter}')
+    await waitFor(() => expect(inHand().getAllByRole('row')[1]!.textContent).toMatch(/read string 2 too: the same saddle/))
+    await userEvent.type(inHand().getByLabelText('String 2, cents'), '2{Enter}')
+    await waitFor(() => expect(inHand().getAllByRole('row')[2]!.textContent).toMatch(/the saddle of string 1/))
+    await userEvent.click(inHand().getByRole('button', { name: /turned the length screw of strings 1 and 2/ }))
+    await waitFor(() =>
+      expect(Object.values(server.build.setup.turns ?? {})).toMatchObject([
+        { screw: 'length', string: 1 },
+        { screw: 'length', string: 2 },
+      ]),
+    )
+    for (const row of [1, 2]) await waitFor(() => expect(inHand().getAllByRole('row')[row]!.textContent).toMatch(/moved since/))
+  })
   it('string pull, string by string and together', () => {
     layOut()
     show(<SetupStation />, 'setup/strings')

@@ -69,6 +69,14 @@ export const bridge = defineKind({
         ['arched', 'fixed to an arch'],
       ],
     },
+    carries: {
+      label: 'Each saddle carries',
+      unasked: true,
+      options: [
+        ['one', 'one string'],
+        ['two', 'two neighbours: three saddles for six, six for twelve'],
+      ],
+    },
     hand: HANDED,
   },
 })
