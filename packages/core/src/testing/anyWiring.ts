@@ -8,7 +8,7 @@ export const anyWiring: fc.Arbitrary<Wanted> = fc
   .record({
     recipe: fc.constantFrom(...RECIPES),
     two: fc.subarray([...PLACES]),
-    leads: fc.constantFrom('two' as const, 'four' as const, undefined),
+    leads: fc.constantFrom('two' as const, 'three' as const, 'four' as const, undefined),
     pull: fc.boolean(),
     second: fc.boolean(),
     rotary: fc.boolean(),

@@ -7,7 +7,7 @@ export interface Wanted {
   contacts?: string
   /** Which pickups are humbuckers, and how many leads come out of those. */
   two?: readonly PickupPlace[]
-  leads?: 'two' | 'four' | undefined
+  leads?: 'two' | 'three' | 'four' | undefined
   pull?: boolean
   second?: boolean
   options?: Record<string, string>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { newBuild } from '../../document/build'
 import { START_IDS, STARTING_SETS } from '../../parts/starting/sets'
-import { wirable } from '../../testing/wirable'
+import { wirable, type Wanted } from '../../testing/wirable'
 import { topology } from '../bench/topology'
 import type { Harness } from '../model/harness'
 import { switchesOf } from '../model/switchStates'
@@ -13,9 +13,9 @@ function wired(result: SchemeResult): SchemeResult & { ok: true } {
   return result
 }
 /** What is heard from the first position of the selector to the last; of an instrument without one, what is always heard. */
-function heard(harness: Harness): string[] {
+function heard(harness: Harness, more: Record<string, number> = {}): string[] {
   const selector = switchesOf(harness).find((s) => s.id === 'switch')
-  return (selector?.table.positions ?? [[]]).map((_, i) => topology(harness, { switch: i + 1 }).words)
+  return (selector?.table.positions ?? [[]]).map((_, i) => topology(harness, { switch: i + 1, ...more }).words)
 }
 
 describe('two pickups on a selector', () => {
@@ -38,6 +38,35 @@ describe('two pickups on a selector', () => {
     const one = wired(harnessOf(wirable({ places: ['neck', 'bridge'], contacts })))
     const two = wired(harnessOf(wirable({ places: ['neck', 'bridge'], contacts, second: true, options: { volumes: 'two' } })))
     expect(heard(two.harness)).toEqual(heard(one.harness))
+  })
+})
+
+describe('a humbucker of which the joint of its coils comes out as well', () => {
+  const HUM: Wanted = { places: ['neck', 'bridge'], two: ['neck', 'bridge'], contacts: 'toggle-3', pull: true }
+  const soundsOf = (w: Wanted, leads: Wanted['leads']) => {
+    const { harness } = wired(harnessOf(wirable({ ...w, leads })))
+    return [1, 2].flatMap((pull) => heard(harness, { 'tone-pull': pull }))
+  }
+  it.each<[string, Wanted]>([
+    ['parted by a pulled knob', { ...HUM, options: { pull: 'split' } }],
+    ['parted by a lever of four poles', { ...HUM, contacts: 'lever-5x4' }],
+    ['turned over', { ...HUM, options: { pull: 'phase' } }],
+    ['whole', HUM],
+    ['tapped beside a single', { ...HUM, places: ['neck', 'middle', 'bridge'], contacts: 'lever-5x4', options: { tap: 'tap' } }],
+  ])('sounds as with four leads: %s', (_, w) => {
+    expect(soundsOf(w, 'three')).toEqual(soundsOf(w, 'four'))
+    expect(soundsOf(w, 'three').join()).toContain('both coils in series')
+  })
+  it('is parted where two leads cannot be', () => {
+    const split: Wanted = { ...HUM, options: { pull: 'split' } }
+    expect(soundsOf(split, 'three').slice(3)).toEqual(expect.arrayContaining([expect.stringMatching(/^bridge, coil nearer the/)]))
+    expect(soundsOf(split, 'two').slice(3)).toEqual(soundsOf(split, 'two').slice(0, 3))
+  })
+  it('has its coils side by side never: their ends are joined inside', () => {
+    const parallel = { ...HUM, leads: 'three', options: { pull: 'parallel' } } as const
+    expect(wired(harnessOf(wirable(parallel))).notes.join(' ')).toMatch(/the bridge pickup is no humbucker with four leads/)
+    expect(soundsOf(parallel, 'three').slice(3)).toEqual(soundsOf(parallel, 'three').slice(0, 3))
+    expect(soundsOf(parallel, 'four')[3]).toMatch(/parallel|‖/)
   })
 })
 

@@ -20,8 +20,12 @@ const isActive = (build: Build, p: (typeof PLACES)[number]) => traitAt(build, `p
 export const anyActive = (build: Build): boolean => PLACES.some((p) => isActive(build, p))
 /** An active pickup's coils are its own affair. */
 const humbuckers = (build: Build) => PLACES.filter((p) => traitAt(build, `pickup-${p}`, 'coils') === 'two' && !isActive(build, p))
-/** Both ends of each coil come out: only then can it be told apart from its neighbour. */
-const fourLeads = (build: Build) => humbuckers(build).filter((p) => traitAt(build, `pickup-${p}`, 'leads') === 'four')
+const withLeads = (build: Build, ...leads: readonly string[]) =>
+  humbuckers(build).filter((p) => leads.includes(traitAt(build, `pickup-${p}`, 'leads') ?? ''))
+/** Both ends of each coil come out: only then can they lie side by side. */
+const fourLeads = (build: Build) => withLeads(build, 'four')
+/** What joins the coils comes out: grounded, it leaves one of them. */
+const parted = (build: Build) => withLeads(build, 'three', 'four')
 /** What of these the build has not, in words; nothing where it has them all. */
 export const needs = (build: Build, ...slots: readonly Slot[]): string | undefined => {
   const gone = slots.filter((s) => !build.parts[s])
@@ -40,11 +44,11 @@ const WORDS: Partial<Record<Slot, string>> = {
 /** Why a humbucker cannot be parted into its coils; nothing where one can. */
 export function splitLacks(build: Build): string | undefined {
   if (!humbuckers(build).length) return 'there is no humbucker'
-  if (fourLeads(build).length) return undefined
+  if (parted(build).length) return undefined
   const told = humbuckers(build).every((p) => traitAt(build, `pickup-${p}`, 'leads'))
   return told
     ? 'two leads come out of the humbuckers: their coils cannot be parted without opening them'
-    : 'nobody has said how many leads the humbuckers have (under Parts, or look: four and a shield, or two)'
+    : 'nobody has said how many leads the humbuckers have (under Parts, or look: four and a shield, three, or two)'
 }
 
 export const TONE: OptionSpec = {
@@ -192,7 +196,7 @@ export const PULL: OptionSpec = {
     if (choice === 'none') return undefined
     if (!extraOf(build)) return 'no knob of the build can be pulled, and no small on-on toggle is among the parts'
     if (choice === 'split')
-      return splitLacks(build) ?? (fourLeads(build).every((p) => p === 'middle') ? 'only the outer pickups can be parted by it' : undefined)
+      return splitLacks(build) ?? (parted(build).every((p) => p === 'middle') ? 'only the outer pickups can be parted by it' : undefined)
     if (choice === 'parallel')
       return fourLeads(build).includes('bridge') ? undefined : (splitLacks(build) ?? 'the bridge pickup is no humbucker with four leads')
     if (choice === 'phase' && !build.parts['pickup-neck']) return 'there is no neck pickup'

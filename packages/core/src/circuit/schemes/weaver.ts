@@ -66,7 +66,7 @@ export class Weaver {
     this.join(lug, this.star, 'ground')
   }
 
-  /** The coils of a pickup, its two joined inside where only two leads come out. */
+  /** The coils of a pickup, its two joined inside where not both ends of each come out. */
   pickup(place: PickupPlace): Ends {
     const coils = coilsOf(this.build, place)
     this.components.push(...coils)
@@ -74,11 +74,10 @@ export class Weaver {
     if (a.active) this.supply(a)
     if (!b) return { hot: `${a.id}.finish`, ground: `${a.id}.start` }
     const ends = { hot: `${a.id}.start`, ground: `${b.id}.start` }
-    if (traitAt(this.build, `pickup-${place}`, 'leads') !== 'four') {
-      this.wires.push({ from: `${a.id}.finish`, to: `${b.id}.finish`, role: 'link', inside: true })
-      return ends
-    }
-    return { ...ends, link: `${a.id}.finish`, back: `${b.id}.finish` }
+    const leads = traitAt(this.build, `pickup-${place}`, 'leads')
+    if (leads === 'four') return { ...ends, link: `${a.id}.finish`, back: `${b.id}.finish` }
+    this.wires.push({ from: `${a.id}.finish`, to: `${b.id}.finish`, role: 'link', inside: true })
+    return leads === 'three' ? { ...ends, link: `${a.id}.finish` } : ends
   }
   /** Plus of the battery to an active pickup; its minus to the jack's ring, so that a pulled plug saves it. */
   private supply(c: Coil) {

@@ -104,6 +104,7 @@ export const pickup = defineKind({
       label: 'Leads',
       options: [
         ['two', 'two: hot and ground'],
+        ['three', 'three: hot, where its coils join, and ground'],
         ['four', 'four and a shield'],
       ],
     },

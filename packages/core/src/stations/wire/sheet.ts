@@ -73,9 +73,11 @@ export function tagSheet(build: Build): Sheet {
         ['hot', `${p}.finish`],
         ['ground', `${p}.start`],
       ]
-    if (traitAt(build, `pickup-${p}`, 'leads') !== 'four')
+    const leads = traitAt(build, `pickup-${p}`, 'leads')
+    if (leads !== 'four')
       return [
         ['hot', `${p}-a.start`],
+        ...(leads === 'three' ? [['where its coils join', `${p}-a.finish`] as const] : []),
         ['ground', `${p}-b.start`],
       ]
     return [
