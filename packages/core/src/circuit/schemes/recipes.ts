@@ -138,6 +138,13 @@ function threeWay(w: Weaver, contacts: SwitchName, [a, b]: readonly string[]): s
   return 'switch.A0'
 }
 
+/** A contact of the selector for each pickup, and nothing in between. */
+function oneAtATime(w: Weaver, places: readonly PickupPlace[], contacts: SwitchName): void {
+  selector(w, contacts)
+  places.forEach((p, i) => w.join(hotOf(w, p), `switch.A${i + 1}`, 'hot'))
+  toJack(w, volumeAndTone(w, 'switch.A0'))
+}
+
 /** A switch that knows only one or the other. [practice] */
 const EITHER: Recipe = {
   id: 'two-either',
@@ -147,10 +154,8 @@ const EITHER: Recipe = {
   contacts: ['on-on', 'slide', 'on-off-on'],
   options: COMMON,
   weave: (w, places, contacts) => {
-    selector(w, contacts!)
-    places.forEach((p, i) => w.join(hotOf(w, p), `switch.A${i + 1}`, 'hot'))
+    oneAtATime(w, places, contacts!)
     if (contacts === 'on-off-on') w.note('In the middle it is silent: nothing is joined there.')
-    toJack(w, volumeAndTone(w, 'switch.A0'))
   },
 }
 
@@ -161,11 +166,7 @@ const THREE_WAY: Recipe = {
   count: 3,
   contacts: ['lever-3'],
   options: COMMON,
-  weave: (w, places) => {
-    selector(w, 'lever-3')
-    places.forEach((p, i) => w.join(hotOf(w, p), `switch.A${i + 1}`, 'hot'))
-    toJack(w, volumeAndTone(w, 'switch.A0'))
-  },
+  weave: (w, places) => oneAtATime(w, places, 'lever-3'),
 }
 
 /** Three pickups on a lever of two poles: its in-between positions bridge neighbours. [practice] */
