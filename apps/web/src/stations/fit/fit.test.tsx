@@ -29,7 +29,7 @@ describe('joints', () => {
     layOut(tight())
     show(station(), 'fit')
     const [first] = list().getAllByRole('listitem')
-    expect(first!.textContent).toMatch(/Heel in pocket, at the mouth.*tight.*Shave.*-0\.35/)
+    expect(first!.textContent).toMatch(/Heel in pocket, at the mouth.*tight.*Shave.*−0\.35/)
     expect(inHand().getByRole('heading', { level: 2 }).textContent).toMatch(/Heel in pocket, at the mouth.*tight/)
     expect(inHand().getByLabelText<HTMLInputElement>('Pocket width, mouth').value).toBe('56')
     expect(loupe().getByRole('img', { name: 'Pocket and heel from above' })).toBeTruthy()

@@ -215,8 +215,8 @@ describe('which wiring', () => {
     await act(() => useBuild.getState().undo())
     await waitFor(() => expect(before()).toBe(was))
   })
-  it('two pickups on a switch for three: what to do is said, and the choice is still there', () => {
-    layOut(changed(without(fullBuild(), 'pickup-middle'), {}, { 'switch/contacts': 'lever-5' }))
+  it('three pickups on a switch for two: what to do is said, and the choice is still there', () => {
+    layOut(changed(fullBuild(), {}, { 'switch/contacts': 'toggle-3' }))
     tab()
     expect(inHand().getByRole('status').textContent).toMatch(/Choose another/)
     expect(within(screen.getByRole('region', { name: 'Wirings' })).getAllByRole('listitem').length).toBeGreaterThan(5)
