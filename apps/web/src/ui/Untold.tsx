@@ -1,5 +1,5 @@
 import { KINDS, slotSpec, type Joint } from '@snug/core'
-import { Choice } from './Field'
+import { PickOnce } from './PickOnce'
 
 type TraitRef = Joint['untold'][number]
 
@@ -12,12 +12,12 @@ export function Untold({ refs, onSay }: { refs: readonly TraitRef[]; onSay: (ref
         const { kind, label } = slotSpec(ref.slot)
         const trait = KINDS[kind].traits[ref.trait]!
         return (
-          <Choice
+          <PickOnce
             key={`${ref.slot}/${ref.trait}`}
             label={`${trait.label} (${label.toLowerCase()})`}
-            value=""
-            options={[['', 'not said yet'], ...trait.options]}
-            onChange={(said) => said && onSay(ref, said)}
+            nothing="not said yet"
+            options={trait.options}
+            onPick={(said) => onSay(ref, said)}
           />
         )
       })}

@@ -3,7 +3,7 @@ import { useMemo } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { today } from '../../state/today'
 import { Button } from '../../ui/Button'
-import { Choice } from '../../ui/Field'
+import { PickOnce } from '../../ui/PickOnce'
 
 /** What is wrong, in the words people have for it; some stand for a test, some ask a question first. */
 export function Complaints({ harness }: { harness: Harness }) {
@@ -17,11 +17,11 @@ export function Complaints({ harness }: { harness: Harness }) {
   }
   return (
     <section>
-      <Choice
+      <PickOnce
         label="What is wrong with it"
-        value=""
-        options={[['', 'choose what fits'], ...all.filter((s) => !complaints[s.id]).map((s) => [s.id, s.says] as const)]}
-        onChange={(id) => id && keep(id, true, all.find((s) => s.id === id)!.says)}
+        nothing="choose what fits"
+        options={all.filter((s) => !complaints[s.id]).map((s) => [s.id, s.says] as const)}
+        onPick={(id) => keep(id, true, all.find((s) => s.id === id)!.says)}
       />
       <ul>
         {made.map((s) => (

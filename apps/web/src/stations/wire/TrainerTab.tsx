@@ -2,7 +2,7 @@ import { printOhms, type Training } from '@snug/core'
 import { useEffect, useState } from 'react'
 import { Empty, Workspace } from '../../app/Workspace'
 import { Button } from '../../ui/Button'
-import { Choice } from '../../ui/Field'
+import { PickOnce } from '../../ui/PickOnce'
 import { NumberEntry } from '../../ui/NumberEntry'
 import { circuitWorker } from '../../workers/compute'
 import { WireTabs } from './tabs'
@@ -72,12 +72,7 @@ export default function TrainerTab() {
             {asked.length} {asked.length === 1 ? 'test' : 'tests'} done.
           </p>
           {round && !round.score && (
-            <Choice
-              label="It is"
-              value=""
-              options={[['', 'name the fault'], ...round.faults.map((f): [string, string] => [f.id, f.says])]}
-              onChange={(id) => id && setNamed(id)}
-            />
+            <PickOnce label="It is" nothing="name the fault" options={round.faults.map((f) => [f.id, f.says] as const)} onPick={setNamed} />
           )}
           {round?.score && (
             <section role="status">
