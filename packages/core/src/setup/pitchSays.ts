@@ -1,3 +1,4 @@
+import { signed } from '../judge/joint'
 import { printMm } from '../quantity/length'
 import { printTurns } from './action'
 import { IN_TUNE, type PitchWork } from './pitchWork'
@@ -11,8 +12,6 @@ function moveSays(work: PitchWork & { back: number }): string {
   const far = turns === undefined ? `${printMm(Math.abs(back), 1)} mm` : `${trial ? 'first ' : ''}${printTurns(turns)}`
   return `${carried(work)}: ${far} ${back > 0 ? 'back' : 'forward'}${beyond === undefined ? '' : ', more than its saddle goes'}`
 }
-
-const signed = (cents: number): string => `${cents > 0 ? '+' : '−'}${Math.abs(cents).toFixed(0)}`
 
 /** Where the pitch at fret 12 stands, all strings together, and what to do: turn what is off, read again what no longer holds. */
 export function pitchSays({ intonation }: Pick<SetupResult, 'intonation'>): { state: 'open' | 'again' | 'out' | 'done'; says: string } {
@@ -35,7 +34,7 @@ export function pitchSays({ intonation }: Pick<SetupResult, 'intonation'>): { st
   ].join(' · ')
   if (off.length) return { state: 'out', says }
   if (again.length || halves.length) return { state: 'again', says }
-  const left = read.filter((i) => Math.abs(i.cents!) > IN_TUNE).map((i) => `${i.number} ${signed(i.cents!)}`)
+  const left = read.filter((i) => Math.abs(i.cents!) > IN_TUNE).map((i) => `${i.number} ${signed(i.cents!, 0)}`)
   return {
     state: 'done',
     says: left.length ? `As near as a saddle for two strings comes: ${left.join(', ')} cents` : 'All strings read are in tune at fret 12',

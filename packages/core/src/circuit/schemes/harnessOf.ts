@@ -30,6 +30,8 @@ export interface Offer {
   lacks?: string
 }
 
+const labelsOf = (contacts: readonly SwitchName[]): string => [...new Set(contacts)].map((c) => SWITCHES[c].label).join('; ')
+
 /** Every wiring there is, those for this many pickups first. */
 export function offersOf(build: Build): Offer[] {
   const count = pickupsOf(build).length
@@ -41,8 +43,10 @@ export function offersOf(build: Build): Offer[] {
     const lacks = needs(build, ...(recipe.needs ?? []))
     if (lacks) return { recipe, lacks }
     if (!recipe.contacts.length || (isSwitchName(contacts) && recipe.contacts.includes(contacts))) return { recipe }
-    const wanted = recipe.contacts.map((c) => SWITCHES[c].label).join('; ')
-    return { recipe, lacks: `${build.parts.switch && contacts ? 'it is for another switch' : 'it wants a switch'}: ${wanted}` }
+    return {
+      recipe,
+      lacks: `${build.parts.switch && contacts ? 'it is for another switch' : 'it wants a switch'}: ${labelsOf(recipe.contacts)}`,
+    }
   }).toSorted((a, b) => Number(a.recipe.count !== count) - Number(b.recipe.count !== count))
 }
 
@@ -119,6 +123,6 @@ function unfit(build: Build, recipe: Recipe | undefined): string {
   const count = pickupsOf(build).length
   const contacts = traitAt(build, 'switch', 'contacts')
   const named = isSwitchName(contacts) ? ` (${SWITCHES[contacts].label})` : ''
-  const others = [...new Set(RECIPES.filter((r) => r.count === count).flatMap((r) => r.contacts))].map((c) => SWITCHES[c].label)
-  return `No wiring here is for ${counted(count, 'pickup')} on this switch${named}. Choose another switch under Parts: ${others.join('; ')}.`
+  const others = RECIPES.filter((r) => r.count === count).flatMap((r) => r.contacts)
+  return `No wiring here is for ${counted(count, 'pickup')} on this switch${named}. Choose another switch under Parts: ${labelsOf(others)}.`
 }

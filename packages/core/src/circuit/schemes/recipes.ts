@@ -51,13 +51,43 @@ const ONE: Recipe = {
   weave: (w, [place]) => toJack(w, volumeAndTone(w, fed(w, place!).hot)),
 }
 
+/** How two signals lie on a switch whose first position gives one, the last the other, and what is between both. [practice] */
+const BOTH_BETWEEN: Partial<
+  Record<SwitchName, { first: string; second: string; jumpers: readonly (readonly [from: string, to: string])[]; note?: string }>
+> = {
+  'toggle-3': { first: 'A1', second: 'A2', jumpers: [] },
+  // One on the first two contacts of a pole, the other on the last two of the other: in the middle both reach the joined commons.
+  'lever-3': {
+    first: 'A1',
+    second: 'B3',
+    jumpers: [
+      ['A1', 'A2'],
+      ['B2', 'B3'],
+      ['A0', 'B0'],
+    ],
+  },
+  // The first pole leaves the one in the middle, the second takes the other up there.
+  'on-on-on': { first: 'B1', second: 'A2', jumpers: [['A0', 'B0']] },
+  // Its in-between positions bridge neighbours: one is on the first two contacts, the other on the last and the middle of the other pole.
+  'lever-5': {
+    first: 'A1',
+    second: 'A3',
+    jumpers: [
+      ['A1', 'A2'],
+      ['A3', 'B2'],
+      ['A0', 'B0'],
+    ],
+    note: 'Positions 2, 3 and 4 sound alike: a lever of two poles has no more for two pickups.',
+  },
+}
+
 /** Two pickups on a selector of three positions: one, both, the other. [practice] */
 const TWO: Recipe = {
   id: 'two',
   label: 'Two pickups, three positions',
   why: 'Bridge, both, neck: three sounds without a thought.',
   count: 2,
-  contacts: ['toggle-3', 'lever-3', 'on-on-on', 'lever-5'],
+  contacts: Object.keys(BOTH_BETWEEN) as SwitchName[],
   options: [VOLUMES, STYLE, TONES, ...COMMON.map((o) => (o === TONE_AT ? TONE_AT_EACH : o)), PRESET],
   weave: (w, places, contacts) => {
     const [first, second] = places as [PickupPlace, PickupPlace]
@@ -107,34 +137,11 @@ const MIXED: Recipe = {
 }
 /** Joins two signals to a switch so that it gives one, both, the other. @returns its common */
 function threeWay(w: Weaver, contacts: SwitchName, [a, b]: readonly string[]): string {
-  if (contacts === 'toggle-3') {
-    w.join(a!, 'switch.A1', 'signal')
-    w.join(b!, 'switch.A2', 'signal')
-    return 'switch.A0'
-  }
-  if (contacts === 'lever-3') {
-    // One on the first two contacts of a pole, the other on the last two of the other: in the middle both reach the joined commons.
-    w.join(a!, 'switch.A1', 'signal')
-    w.join('switch.A1', 'switch.A2', 'jumper')
-    w.join(b!, 'switch.B3', 'signal')
-    w.join('switch.B2', 'switch.B3', 'jumper')
-    w.join('switch.A0', 'switch.B0', 'jumper')
-    return 'switch.A0'
-  }
-  if (contacts === 'lever-5') {
-    // Its in-between positions bridge neighbours: one is on the first two contacts, the other on the last and on the middle of the other pole.
-    w.join(a!, 'switch.A1', 'signal')
-    w.join('switch.A1', 'switch.A2', 'jumper')
-    w.join(b!, 'switch.A3', 'signal')
-    w.join('switch.A3', 'switch.B2', 'jumper')
-    w.join('switch.A0', 'switch.B0', 'jumper')
-    w.note('Positions 2, 3 and 4 sound alike: a lever of two poles has no more for two pickups.')
-    return 'switch.A0'
-  }
-  // On-on-on: the first pole leaves the one in the middle, the second takes the other up there; together they are one, both, the other.
-  w.join(a!, 'switch.B1', 'signal')
-  w.join(b!, 'switch.A2', 'signal')
-  w.join('switch.A0', 'switch.B0', 'jumper')
+  const { first, second, jumpers, note } = BOTH_BETWEEN[contacts]!
+  w.join(a!, `switch.${first}`, 'signal')
+  w.join(b!, `switch.${second}`, 'signal')
+  for (const [from, to] of jumpers) w.join(`switch.${from}`, `switch.${to}`, 'jumper')
+  if (note) w.note(note)
   return 'switch.A0'
 }
 
