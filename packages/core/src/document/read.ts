@@ -1,4 +1,4 @@
-import type { SizeSpec } from '../parts/kind'
+import { isNaught, type SizeSpec } from '../parts/kind'
 import { KINDS, type SizeKey } from '../parts/kinds/index'
 import type { Part } from '../parts/part'
 import { isSlot, slotSpec, type KindOf, type Slot } from '../parts/slots'
@@ -39,11 +39,16 @@ export const standsFor = (build: Build, told: Build): Build => {
 /** The build with only what somebody has said: for what is there or not until somebody says otherwise. */
 export const asTold = (build: Build): Build => real.get(build) ?? build
 
-/** The size as entered, or nothing. */
+/** What there is none of is known to be 0. */
+export const NAUGHT: Size = { value: 0, doubt: 0, known: 'calipers' }
+
+/** The size as entered, or nothing; 0 where there is none of it on a part that is what it is said to be. */
 export function enteredAt(build: Build, ref: SizeRef): Size | undefined {
   const reader = readers.get(build)
-  return reader ? reader(ref.slot, ref.size) : build.parts[ref.slot]?.sizes[ref.size]
+  return reader ? reader(ref.slot, ref.size) : ofPart(build.parts[ref.slot], ref)
 }
+const ofPart = (part: Part | undefined, { slot, size }: SizeRef): Size | undefined =>
+  part && isNaught(KINDS[slotSpec(slot).kind], part.traits, size) ? NAUGHT : part?.sizes[size]
 
 /** A size with the jobs planned on paper already done to it. */
 export function withJobs(build: Build, ref: SizeRef, entered: Size): Size {
@@ -73,8 +78,17 @@ export const traitAt = (build: Build, slot: Slot, trait: string): string | undef
 /** Has somebody said it, by reading or by listing, or is it only assumed? */
 export const isSaid = (build: Build, ...refs: readonly SizeRef[]): boolean => refs.every((ref) => told(enteredAt(build, ref)) !== undefined)
 
-/** Is the neck glued in? It then goes in before any finish, and has no screws. */
-export const isGlued = (build: Build): boolean => traitAt(build, 'neck', 'joint') === 'set'
+/** Are neck and body one piece? There is then no pocket and no heel, and nothing to put in or to take off. */
+export const isThrough = (build: Build): boolean => traitAt(asTold(build), 'body', 'neckIs') === 'through'
+
+/** Is the neck there for good, glued in or one piece with the body? It is then there before any finish, and has no screws. */
+export const isGlued = (build: Build): boolean => isThrough(build) || traitAt(build, 'neck', 'joint') === 'set'
+
+/** Where the neck's wood ends under the strings: the heel's end, or of one piece the board's. */
+export const neckEnd = (build: Build): SizeRef => sizeRef('neck', isThrough(build) ? 'boardLength' : 'nutToHeelEnd')
+
+/** What carries the board's top over the pocket's floor; of one piece, over the front. */
+export const boardRef = (build: Build): SizeRef => (isThrough(build) ? sizeRef('body', 'board.over') : sizeRef('neck', 'heel.thickness'))
 
 /** A nut that clamps its strings: hard metal, set in height by what lies under it. Nothing of it is filed. */
 export const hasLockingNut = (build: Build): boolean => traitAt(build, 'nut', 'type') === 'locking'

@@ -1,5 +1,5 @@
 import type { Build, PencilLines } from '../document/build'
-import { sizeAt, sizeRef } from '../document/read'
+import { sizeAt, sizeRef, isThrough } from '../document/read'
 import type { Drawing, Mark } from '../drawing/drawing'
 import { framed } from '../drawing/sections'
 import { pt } from '../geometry/point'
@@ -83,11 +83,12 @@ export function axisAdvice(build: Build): AxisAdvice | undefined {
   const pocket = sizeAt(build, sizeRef('body', 'pocket.length'))?.value
   const bridge = sizeAt(build, sizeRef('body', 'mouthToBridge'))?.value
   if (!off || pocket === undefined || bridge === undefined) return undefined
+  const through = isThrough(build)
   const width = (['pocket.widthMouth', 'pocket.widthEnd'] as const).map((s) => sizeAt(build, sizeRef('body', s))?.value)
   const heel = (['heel.widthMouth', 'heel.widthEnd'] as const).map((s) => sizeAt(build, sizeRef('neck', s))?.value)
   const plays = width.map((w, i) => (w === undefined || heel[i] === undefined ? undefined : w - heel[i]))
   const play = plays.some((p) => p === undefined) ? undefined : Math.min(...(plays as number[]))
-  const { cuts, byPlay } = axisCuts(off.value, bridge - pocket / 2, pocket, play ?? 0)
+  const { cuts, byPlay } = through ? { cuts: [], byPlay: 0 } : axisCuts(off.value, bridge - pocket / 2, pocket, play ?? 0)
   const side = off.value > 0 ? 'bass' : 'treble'
   const amount = printMm(Math.abs(off.value), 1)
   const unsure = Math.abs(off.value) <= off.doubt
@@ -102,18 +103,20 @@ export function axisAdvice(build: Build): AxisAdvice | undefined {
           small
             ? 'Where the outer strings’ margins and the poles are in order, leave it: margins decide, not the axis.'
             : 'Look at Dry fit first: it is corrected where an outer string comes nearer than 2.5 mm to the board’s edge or a pole is more than 1.5 mm off; otherwise it may stay.',
-          play === undefined
-            ? 'Widths of heel and pocket are not known: how much the neck may be turned in its play is not, either.'
-            : cuts.length
-              ? `${byPlay > 0.05 ? `Turning the neck in its play of ${printMm(play)} mm brings ${printMm(byPlay, 1)} mm of it back. The rest: ease` : small ? 'If you do correct it: ease' : 'Ease'} ${cuts.map((c) => `the ${c.wall} wall at the pocket’s ${c.place} by ${printMm(c.amount)} mm`).join(' and ')}.`
-              : `Just turn the neck in its play of ${printMm(play)} mm, its head towards the ${side} side: it reaches.`,
+          through
+            ? `The neck stands as it was built: the bridge goes ${amount} mm to the ${side} side, over its axis, before a hole is made for it.`
+            : play === undefined
+              ? 'Widths of heel and pocket are not known: how much the neck may be turned in its play is not, either.'
+              : cuts.length
+                ? `${byPlay > 0.05 ? `Turning the neck in its play of ${printMm(play)} mm brings ${printMm(byPlay, 1)} mm of it back. The rest: ease` : small ? 'If you do correct it: ease' : 'Ease'} ${cuts.map((c) => `the ${c.wall} wall at the pocket’s ${c.place} by ${printMm(c.amount)} mm`).join(' and ')}.`
+                : `Just turn the neck in its play of ${printMm(play)} mm, its head towards the ${side} side: it reaches.`,
         ]),
   ]
   return {
     off,
     cuts: unsure || play === undefined ? [] : cuts,
     says,
-    draw: () => axisDrawing(off.value, pocket, bridge, width[0] ?? 56, unsure || play === undefined ? [] : cuts),
+    draw: () => axisDrawing(off.value, pocket, bridge, width[0] || 56, unsure || play === undefined ? [] : cuts),
   }
 }
 
@@ -130,7 +133,9 @@ function axisDrawing(off: number, pocket: number, bridge: number, wide: number, 
       role: 'body-wood',
       points: [pt(0, -half - 26), pt(bridge + 30, -half - 26), pt(bridge + 30, half + 26), pt(0, half + 26)],
     },
-    { mark: 'area', role: 'cavity', points: [pt(0, -half), pt(pocket, -half), pt(pocket, half), pt(0, half)] },
+    ...(pocket
+      ? [{ mark: 'area' as const, role: 'cavity' as const, points: [pt(0, -half), pt(pocket, -half), pt(pocket, half), pt(0, half)] }]
+      : []),
     ...cuts.map((c): Mark => {
       const y = wallY(c.wall)
       const out = Math.sign(y) * Math.max(1.5, c.amount * TIMES)
@@ -151,9 +156,9 @@ function axisDrawing(off: number, pocket: number, bridge: number, wide: number, 
     { mark: 'dimension', from: pt(bridge, 0), to: pt(bridge, beside(bridge)), text: printMm(Math.abs(off), 1), emphasis: true },
     { mark: 'label', at: pt(bridge + 8, -half - 14), text: 'treble side', anchor: 'middle' },
     { mark: 'label', at: pt(bridge + 8, half + 20), text: 'bass side', anchor: 'middle' },
-    { mark: 'label', at: pt(pocket / 2, 4), text: 'pocket', anchor: 'middle' },
+    ...(pocket ? [{ mark: 'label', at: pt(pocket / 2, 4), text: 'pocket', anchor: 'middle' } as const] : []),
   ]
-  return framed('The neck’s axis over the body', `sideways ×${TIMES} · hatched: what is eased`, marks, [
+  return framed('The neck’s axis over the body', `sideways ×${TIMES}${pocket ? ' · hatched: what is eased' : ''}`, marks, [
     { label: 'Beside the bridge’s middle', value: `${printMm(Math.abs(off))} mm to the ${off > 0 ? 'bass' : 'treble'} side` },
     ...cuts.map((c) => ({ label: `Off the ${c.wall} wall at the ${c.place}`, value: `${printMm(c.amount)} mm` })),
   ])

@@ -1,7 +1,8 @@
+import { mouthOf } from '../instrument/neckWords'
 import type { Build } from '../document/build'
 import { applyChange, type Change } from '../document/change'
 import { setSize } from '../document/changes'
-import { sizeAt, sizeRef, type SizeRef } from '../document/read'
+import { neckEnd, sizeAt, sizeRef, type SizeRef } from '../document/read'
 import type { Drawing, Mark } from '../drawing/drawing'
 import { rectangle } from '../geometry/box'
 import { pt } from '../geometry/point'
@@ -13,7 +14,6 @@ import { printMm } from '../quantity/length'
 const STUDS = sizeRef('body', 'mouthToBridge')
 const REFS = {
   scale: sizeRef('neck', 'scale'),
-  heelEnd: sizeRef('neck', 'nutToHeelEnd'),
   pocket: sizeRef('body', 'pocket.length'),
   front: sizeRef('bridge', 'travel.front'),
   back: sizeRef('bridge', 'travel.back'),
@@ -37,7 +37,7 @@ export interface BridgeWindow {
 
 /** The window, or what it waits for. */
 export function bridgeWindow(build: Build): { window: BridgeWindow } | { missing: SizeRef[] } {
-  const missing = Object.values(REFS).filter((r) => build.parts[r.slot] && !sizeAt(build, r))
+  const missing = [...Object.values(REFS), neckEnd(build)].filter((r) => build.parts[r.slot] && !sizeAt(build, r))
   const absent = !build.parts.neck || !build.parts.body || !build.parts.bridge
   if (missing.length || absent) return { missing }
   const value = (r: SizeRef) => sizeAt(build, r)!.value
@@ -108,7 +108,7 @@ export function bridgeMoved(build: Build, at: number): Change {
       return made.edits
     },
   )
-  return { label: `Bridge placed ${printMm(to, 1)} mm from the pocket’s mouth`, edits }
+  return { label: `Bridge placed ${printMm(to, 1)} mm from ${mouthOf(build)}`, edits }
 }
 
 const oldOnesMoved = (build: Build, by: number) =>

@@ -2,7 +2,7 @@ import { inHollow } from '../instrument/panel'
 import { potsIn } from '../instrument/controlPlace'
 import { isVibrato } from '../instrument/vibrato'
 import type { Build } from '../document/build'
-import { sizeAt, sizeRef, traitAt } from '../document/read'
+import { sizeAt, sizeRef, traitAt, isThrough } from '../document/read'
 import type { Box } from '../geometry/box'
 import { pt, type Point } from '../geometry/point'
 import { datums } from '../instrument/datums'
@@ -53,13 +53,15 @@ export function hollowsOf(build: Build): Hollow[] {
     ),
   )
   const pocketLong = size('pocket.length')
-  const pocket = round(
-    'pocket',
-    'the neck’s pocket',
-    'front',
-    at(pocketLong && pocketLong / 2, 0, pocketLong, size('pocket.widthMouth')),
-    size('pocket.depth'),
-  )
+  const pocket = isThrough(build)
+    ? []
+    : round(
+        'pocket',
+        'the neck’s pocket',
+        'front',
+        at(pocketLong && pocketLong / 2, 0, pocketLong, size('pocket.widthMouth')),
+        size('pocket.depth'),
+      )
   const control = round(
     'control',
     'the control route',
@@ -118,7 +120,7 @@ const hasSpringRoom = (build: Build): boolean =>
 export function unplacedHollows(build: Build): string[] {
   const known = new Set(hollowsOf(build).map((h) => h.id))
   return [
-    ...(build.parts.neck ? [['pocket', 'the neck’s pocket']] : []),
+    ...(build.parts.neck && !isThrough(build) ? [['pocket', 'the neck’s pocket']] : []),
     ...PLACES.filter((p) => build.parts[`pickup-${p}`]).map((p) => [`route-${p}`, `the ${p} pickup’s route`]),
     ...(potsIn(build).length && !inHollow(build) ? [['control', 'the control route']] : []),
     ...(hasSpringRoom(build) ? [['springs', 'the vibrato’s cavity']] : []),

@@ -1,7 +1,8 @@
 import type { Build } from '../document/build'
-import { sizeAt, sizeRef, type SizeRef } from '../document/read'
+import { neckEnd, isThrough, sizeAt, sizeRef, type SizeRef } from '../document/read'
 import { pt, type Point } from '../geometry/point'
 import { nearestOnEdge } from '../geometry/polygon'
+import { mouthOf } from '../instrument/neckWords'
 import { datums } from '../instrument/datums'
 import { bodyOutline, bodyShape } from '../instrument/bodyShape'
 import { printMm } from '../quantity/length'
@@ -14,7 +15,7 @@ export interface Located {
   missing: SizeRef[]
 }
 
-const NECK = [sizeRef('neck', 'scale'), sizeRef('neck', 'nutToHeelEnd'), sizeRef('body', 'pocket.length')]
+const neckRefs = (build: Build) => [sizeRef('neck', 'scale'), neckEnd(build), sizeRef('body', 'pocket.length')]
 
 /**
  * A row across the body's top, so far behind the pocket's mouth.
@@ -48,15 +49,19 @@ export const fromEdge = (mm: number, edge: string): string => `${printMm(Math.ab
 
 /** A distance from the mouth, from what is within reach with the neck out and in: the two are one place. */
 export function alongWords(build: Build, fromMouth: number): string[] {
+  const out = isThrough(build) ? '' : ', neck out'
   const words = [
     fromMouth < 0
-      ? `${printMm(-fromMouth, 1)} mm before the pocket’s mouth, towards the head, neck out`
-      : `${printMm(fromMouth, 1)} mm from the pocket’s mouth along the centre line, neck out`,
+      ? `${printMm(-fromMouth, 1)} mm before ${mouthOf(build)}, towards the head${out}`
+      : `${printMm(fromMouth, 1)} mm from ${mouthOf(build)} along the centre line${out}`,
   ]
-  if (NECK.some((ref) => !sizeAt(build, ref))) return words
+  if (neckRefs(build).some((ref) => !sizeAt(build, ref))) return words
   const { mouth, scale } = datums(build)
   const beyond = mouth + fromMouth - scale / 2
-  return [...words, `or, neck in its pocket, ${printMm(Math.abs(beyond), 1)} mm ${beyond < 0 ? 'before' : 'beyond'} fret 12`]
+  return [
+    ...words,
+    `or, ${isThrough(build) ? '' : 'neck in its pocket, '}${printMm(Math.abs(beyond), 1)} mm ${beyond < 0 ? 'before' : 'beyond'} fret 12`,
+  ]
 }
 
 function acrossWords(ys: readonly number[]): string {

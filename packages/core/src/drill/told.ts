@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { answersSizes, sizeAt, traitAt, type SizeRef } from '../document/read'
+import { answersSizes, enteredAt, sizeAt, traitAt, type SizeRef } from '../document/read'
 import { isUnmade } from '../document/unmade'
 import { missingSays } from '../judge/doubtWords'
 import type { TraitRef } from '../judge/completed'
@@ -36,6 +36,4 @@ export function summed(terms: readonly (readonly [factor: number, size: Size])[]
  * so. Read through, so that whoever watches the build sees what is really read.
  */
 export const withoutGuesses = (build: Build): Build =>
-  answersSizes(new Proxy(build, {}), (slot, size) => {
-    return told(build.parts[slot]?.sizes[size])
-  })
+  answersSizes(new Proxy(build, {}), (slot, size) => told(enteredAt(build, { slot, size })))

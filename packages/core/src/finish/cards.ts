@@ -190,7 +190,7 @@ export function finishCards(build: Build): FinishCard[] {
       lines: [
         'Choose: gloss, dulled, satin, or bare with oil.',
         'Dulled: a fine pad along the neck only, then hard-wax oil on the pad.',
-        'Border drawn in pencil and taped before it is dulled: at the heel and behind the nut.',
+        'Border drawn in pencil and taped before it is dulled: where the neck meets the body and behind the nut.',
       ],
     }),
     card({

@@ -1,5 +1,5 @@
 import type { Build, FinishZone } from '../document/build'
-import { sizeAt } from '../document/read'
+import { neckEnd, sizeAt } from '../document/read'
 import { areaOf, perimeterOf } from '../geometry/polygon'
 import { bodyShape } from '../instrument/bodyShape'
 import { outlinePoints } from '../instrument/outline'
@@ -46,7 +46,7 @@ export function areaToCoat(build: Build): Area {
   const headFace = head ? areaOf(outlinePoints(head)) * MM2 : 0.011
   const nut = sizeAt(build, { slot: 'neck', size: 'nut.width' })?.value ?? 42
   const end = sizeAt(build, { slot: 'neck', size: 'board.widthEnd' })?.value ?? 56
-  const length = sizeAt(build, { slot: 'neck', size: 'nutToHeelEnd' })?.value ?? 0.714 * build.scale
+  const length = sizeAt(build, neckEnd(build))?.value ?? 0.714 * build.scale
   const width = (nut + end) / 2
   // Back of a neck: about half a circle over its mean width. [ours]
   const neckBack = (Math.PI / 2) * width * length * MM2

@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { isGlued, sizeAt, traitAt, valueAt } from '../document/read'
+import { isGlued, sizeAt, traitAt, valueAt, isThrough } from '../document/read'
 import type { Mark } from '../drawing/drawing'
 import { rectangle } from '../geometry/box'
 import { pt, type Point } from '../geometry/point'
@@ -20,7 +20,7 @@ export function maskedOf(build: Build): Masked[] {
   const nut = size('neck', 'nut.width', 42) / 2
   const end = size('neck', 'board.widthEnd', 56) / 2
   const pocket = (valueAt(build, { slot: 'body', size: 'pocket.widthMouth' }) ?? 2 * end) / 2
-  const length = size('neck', 'boardLength', d.heelEnd + 8)
+  const length = isThrough(build) ? d.heelEnd : size('neck', 'boardLength', d.heelEnd + 8)
   const border = build.finish.zones?.['neck-back']?.border
   const width = size('bridge', 'width', 70) / 2
   return [

@@ -1,7 +1,7 @@
 import { isBesideControls, POTS, potsIn, potSlot, SWITCHES_OF } from '../instrument/controlPlace'
 import { isCarried, panelOf } from '../instrument/panel'
 import type { Build } from '../document/build'
-import { hasTrussNut, isGlued, sizeAt, traitAt } from '../document/read'
+import { hasTrussNut, isGlued, sizeAt, traitAt, isThrough } from '../document/read'
 import { takenPart } from '../instrument/idleParts'
 import { PLACES } from '../instrument/guardPlace'
 import { bridgeHeightJoint } from './bridge/bridgeHeight'
@@ -59,24 +59,28 @@ const mount =
 const stringsHeld = (b: Build) =>
   takenPart(b, 'tailpiece') !== undefined || sizeAt(b, { slot: 'bridge', size: 'exit.distance' }) !== undefined
 const PICKUPS = PLACES.map((place) => `pickup-${place}` as const)
+const hasPocket = (b: Build) => !isThrough(b)
 const metalParts = (b: Build) => metalsOn(b).length > 1
 
 /** Every kind of joint this tool knows, in the order the mock-up meets them. */
 const KINDS: readonly JointKind[] = [
   {
     id: 'pocket-mouth',
+    when: hasPocket,
     trial: press('Press the heel in by hand, no hammer.'),
     needs: ['body', 'neck'],
     find: (b) => pocketWidthJoint(b, 'mouth'),
   },
   {
     id: 'pocket-end',
+    when: hasPocket,
     trial: press('Press the heel home against the end wall by hand.'),
     needs: ['body', 'neck'],
     find: (b) => pocketWidthJoint(b, 'end'),
   },
   {
     id: 'pocket-depth',
+    when: hasPocket,
     trial: lay('Lay the neck in its pocket and rock it with two fingers.'),
     needs: ['body', 'neck'],
     also: ['guard'],

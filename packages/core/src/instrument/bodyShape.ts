@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { valueAt } from '../document/read'
+import { valueAt, isThrough } from '../document/read'
 import { pt, type Point } from '../geometry/point'
 import type { OutlineRow } from '../parts/part'
 import { outlinePoints } from './outline'
@@ -21,11 +21,14 @@ const USUAL_BRIDGE = 255
 /** No finer, so that few shapes are made however often a place is tried, mm. */
 const STEP = 5
 
+/** How far before the place they are counted from the rows of a shape that nobody drew begin further, mm. */
+const under = (build: Build): number => (isThrough(build) ? UNDER_BOARD : 0)
+
 /** The usual shape, longer where the bridge stands further back: a bass's does not stand beyond its wood. */
-function usualRows(toBridge: number | undefined): readonly OutlineRow[] {
-  const longer = Math.max(1, (STEP * Math.round((toBridge ?? 0) / STEP)) / USUAL_BRIDGE)
-  const key = `usual ${longer}`
-  const made = kept.get(key) ?? USUAL.map((row) => ({ ...row, x: row.x * longer }))
+function usualRows(toBridge: number | undefined, under: number): readonly OutlineRow[] {
+  const longer = Math.max(1, (STEP * Math.round(((toBridge ?? 0) + under) / STEP)) / USUAL_BRIDGE)
+  const key = `usual ${longer} ${under}`
+  const made = kept.get(key) ?? USUAL.map((row) => ({ ...row, x: row.x * longer - under }))
   kept.set(key, made)
   return made
 }
@@ -36,6 +39,8 @@ const WAIST = 0.47
 const LOWER = 0.76
 /** Of its length, what lies beside the neck before the pocket's mouth. [ours] */
 const BEFORE_MOUTH = 0.14
+/** Of one piece places count from the board's end, so much further on: a heel's usual length. [ours] */
+const UNDER_BOARD = 76
 
 /** A body's rows from the pocket's mouth, with how they are known. Four numbers make a shape good for weight and area, not for a template. */
 export function bodyShape(build: Build): { rows: readonly OutlineRow[]; known: ShapeKnown } {
@@ -43,11 +48,11 @@ export function bodyShape(build: Build): { rows: readonly OutlineRow[]; known: S
   if (rows && rows.length >= 3) return { rows, known: 'drawn' }
   const value = (size: string) => valueAt(build, { slot: 'body', size })
   const [length, lower] = [value('outline.length'), value('outline.lower')]
-  if (length === undefined || lower === undefined) return { rows: usualRows(value('mouthToBridge')), known: 'usual' }
+  if (length === undefined || lower === undefined) return { rows: usualRows(value('mouthToBridge'), under(build)), known: 'usual' }
   const upper = value('outline.upper') ?? lower * 0.8
   const waist = value('outline.waist') ?? Math.min(upper, lower) * 0.82
-  const key = [length, lower, upper, waist].join(' ')
-  const made = kept.get(key) ?? fromNumbers(length, upper, waist, lower)
+  const key = [length, lower, upper, waist, under(build)].join(' ')
+  const made = kept.get(key) ?? fromNumbers(length, upper, waist, lower, under(build))
   kept.set(key, made)
   return { rows: made, known: 'numbers' }
 }
@@ -55,8 +60,12 @@ export function bodyShape(build: Build): { rows: readonly OutlineRow[]; known: S
 /** Shapes made once: the same table is asked for by many joints, and curves are kept by table. */
 const kept = new Map<string, readonly OutlineRow[]>()
 
-function fromNumbers(length: number, upper: number, waist: number, lower: number): readonly OutlineRow[] {
-  const row = (share: number, width: number): OutlineRow => ({ x: (share - BEFORE_MOUTH) * length, bass: width / 2, treble: width / 2 })
+function fromNumbers(length: number, upper: number, waist: number, lower: number, under: number): readonly OutlineRow[] {
+  const row = (share: number, width: number): OutlineRow => ({
+    x: (share - BEFORE_MOUTH) * length - under,
+    bass: width / 2,
+    treble: width / 2,
+  })
   return [
     row(0, upper * 0.3),
     row(0.08, upper * 0.78),

@@ -1,9 +1,10 @@
 import type { Build } from '../document/build'
-import { sizeRef, valueAt } from '../document/read'
+import { neckEnd, sizeRef, valueAt } from '../document/read'
 
 /**
  * The places everything else is measured from, mm from the nut along the centre line. They follow from the neck's
- * heel standing against the end of the pocket, not from the scale wanted: a neck of another length moves the nut.
+ * heel standing against the end of the pocket, not from the scale wanted: a neck of another length moves the nut. Of neck and body in one
+ * piece mouth and heel's end are both the board's end.
  */
 export interface Datums {
   scale: number
@@ -19,7 +20,6 @@ export const datums = (build: Build): Datums => new Reckoned(build)
 
 const REFS = {
   scale: sizeRef('neck', 'scale'),
-  heelEnd: sizeRef('neck', 'nutToHeelEnd'),
   pocket: sizeRef('body', 'pocket.length'),
   toBridge: sizeRef('body', 'mouthToBridge'),
 }
@@ -30,7 +30,7 @@ class Reckoned implements Datums {
     return valueAt(this.build, REFS.scale) ?? this.build.scale
   }
   get heelEnd() {
-    return valueAt(this.build, REFS.heelEnd) ?? 0.714 * this.scale
+    return valueAt(this.build, neckEnd(this.build)) ?? 0.714 * this.scale
   }
   get mouth() {
     return this.heelEnd - (valueAt(this.build, REFS.pocket) ?? 76)
@@ -40,6 +40,6 @@ class Reckoned implements Datums {
     return toBridge === undefined ? this.scale - 6 : this.mouth + toBridge
   }
   get known() {
-    return Object.values(REFS).every((ref) => valueAt(this.build, ref) !== undefined)
+    return [...Object.values(REFS), neckEnd(this.build)].every((ref) => valueAt(this.build, ref) !== undefined)
   }
 }

@@ -41,9 +41,11 @@ const RULES: Partial<Record<Slot, Rule>> = {
   'jack-plate': { by: ['jack', 'held'], idle: (held) => (HELD_BY_THREAD.has(held) ? 'the jack is held by its own thread' : undefined) },
 }
 
+const ONE_PIECE: Rule = { by: ['body', 'neckIs'], idle: () => 'neck and body are one piece' }
+
 /** The rule of a part that is there, and what is told of the other; nothing where nobody has said, or where there is no other. */
 function ruleOf(parts: Parts, slot: Slot): { rule: Rule; other: Part | undefined; told: string | undefined } | undefined {
-  const rule = parts[slot] && RULES[slot]
+  const rule = parts[slot] && (slot === 'neck-screws' && parts.body?.traits.neckIs === 'through' ? ONE_PIECE : RULES[slot])
   if (!rule) return undefined
   const [by, trait] = rule.by
   const other = parts[by]

@@ -1,6 +1,6 @@
 import { pickupAlong } from './pickupPlace'
 import type { Build } from '../document/build'
-import { sizeAt, traitAt, valueAt } from '../document/read'
+import { sizeAt, traitAt, valueAt, isThrough } from '../document/read'
 import type { Mark, Role } from '../drawing/drawing'
 import { rectangle } from '../geometry/box'
 import { pt, type Point } from '../geometry/point'
@@ -103,7 +103,7 @@ function neckMarks(build: Build, d: ReturnType<typeof datums>, value: Value, are
   const head = build.parts.neck?.outline
   const nut = value('neck', 'nut.width', 42)
   const end = value('neck', 'board.widthEnd', 56)
-  const length = value('neck', 'boardLength', d.heelEnd + 8)
+  const length = isThrough(build) ? d.heelEnd : value('neck', 'boardLength', d.heelEnd + 8)
   const frets = value('neck', 'frets', 22)
   area('neck', 'neck-wood', head ? outlinePoints(head) : [pt(0, -nut / 2), pt(0, nut / 2), pt(-150, 26), pt(-170, 0), pt(-150, -26)])
   // As wide as it is said to be at the last fret, and on by the same taper to its end.

@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizeAt, withJobs } from '../document/read'
+import { sizeAt, withJobs, isThrough } from '../document/read'
 import type { Mark } from '../drawing/drawing'
 import { rectangle } from '../geometry/box'
 import { pt } from '../geometry/point'
@@ -13,7 +13,8 @@ export function sideProfile(build: Build): Mark[] {
   const value = (slot: Slot, size: string, otherwise: number) => sizeAt(build, { slot, size })?.value ?? otherwise
   const thickness = value('body', 'thickness', 44)
   const pocket = value('body', 'pocket.depth', 16)
-  const heel = value('neck', 'heel.thickness', 25.4)
+  const through = isThrough(build)
+  const heel = through ? value('body', 'board.over', 9) : value('neck', 'heel.thickness', 25.4)
   const tiltRef = { slot: 'body', size: 'pocket.tilt' } as const
   const flat = { value: 0, doubt: 0, known: 'assumed' } as const
   const tilt = ((sizeAt(build, tiltRef) ?? withJobs(build, tiltRef, flat)).value * Math.PI) / 180
@@ -25,7 +26,7 @@ export function sideProfile(build: Build): Mark[] {
   const head = value('neck', 'head.thickness', 14)
   const tail = d.mouth + Math.max(330, ...(build.parts.body?.outline ?? []).map((r) => r.x))
   const neckDepth = 21
-  const length = value('neck', 'boardLength', d.heelEnd + 8)
+  const length = through ? d.heelEnd : value('neck', 'boardLength', d.heelEnd + 8)
   const tip = Math.min(-150, ...(build.parts.neck?.outline ?? []).map((r) => r.x))
   const dashed = (slot: Slot) => !build.parts[slot]
   return [

@@ -1,4 +1,5 @@
 import { missingSizes } from '../parts/missing'
+import { lacks } from '../parts/starting/fill'
 import type { Part } from '../parts/part'
 import { SLOTS, slotSpec, type Slot } from '../parts/slots'
 import { POTS, potSlot, SWITCHES_OF } from './controlPlace'
@@ -38,15 +39,19 @@ const BY_OTHERS: Partial<Record<Slot, (parts: Parts) => string | undefined>> = {
 
 /** Why the build cannot do without a part in this slot; nothing where it may stay empty. */
 export function wantedFor(parts: Parts, slot: Slot): string | undefined {
-  // A neck that is glued in has no screws.
-  if (slot === 'neck-screws' && parts.neck?.traits.joint === 'set') return undefined
+  // A neck that is glued in has no screws, nor has one that is one piece with the body.
+  if (slot === 'neck-screws' && (parts.neck?.traits.joint === 'set' || parts.body?.traits.neckIs === 'through')) return undefined
   return slotSpec(slot).needed ? 'the build cannot do without it' : BY_OTHERS[slot]?.(parts)
 }
+
+/** Of one piece with its neck a body has no pocket to say how high the board stands. */
+const overFront = ({ body }: Parts, slot: Slot): string[] =>
+  slot === 'body' && body!.traits.neckIs === 'through' && !body!.sizes['board.over'] ? ['board.over'] : []
 
 /** Sizes a part should have and lacks; one that nothing takes has no need of any. */
 export const wantedSizes = (parts: Parts, slot: Slot): string[] => {
   const part = parts[slot]
-  return part && !idleFor(parts, slot) ? missingSizes(part) : []
+  return part && !idleFor(parts, slot) ? [...missingSizes(part).filter((size) => !lacks(parts, slot, size)), ...overFront(parts, slot)] : []
 }
 
 /** Slots that still want a person: empty ones the build cannot do without, and parts with required sizes missing. */

@@ -1,5 +1,6 @@
 import type { Build } from '../document/build'
-import { answersSizes, standsFor, type SizeRef } from '../document/read'
+import { answersSizes, NAUGHT, standsFor, type SizeRef } from '../document/read'
+import { isNaught } from '../parts/kind'
 import { KINDS } from '../parts/kinds/index'
 import type { Part } from '../parts/part'
 import { isSlot, slotSpec, type Slot } from '../parts/slots'
@@ -76,7 +77,8 @@ function completedPart(part: Part, slot: Slot, suppose: Suppose, note: { noted: 
   const met = new Map<string, Met>()
   const meet = (size: string) => {
     const spec = Object.hasOwn(kind.sizes, size) ? kind.sizes[size] : undefined
-    const entered = Object.hasOwn(part.sizes, size) ? part.sizes[size] : undefined
+    const naught = isNaught(kind, part.traits, size)
+    const entered = naught ? NAUGHT : Object.hasOwn(part.sizes, size) ? part.sizes[size] : undefined
     const isTold = told(entered) !== undefined
     // Not a size of its kind, or left out because there is none: the part itself answers.
     const silent = !spec || (!entered && spec.optional === true)

@@ -53,6 +53,8 @@ export const HOLES: readonly Hole[] = [
   { kind: 'neck', traits: ['bored.nut'], sizes: ['nut.screws'], cards: ['nut-screws'] },
 ]
 
+const POCKET: ReadonlySet<string> = new Set(HOLES.find((hole) => hole.cards.includes('route-pocket'))!.sizes)
+
 const BY_SIZE: ReadonlyMap<string, Hole> = new Map(
   HOLES.flatMap((hole) => hole.sizes.map((size) => [`${hole.kind}/${size}`, hole] as const)),
 )
@@ -69,6 +71,8 @@ const isHollowItself = ({ kind, traits }: Pick<Part, 'kind' | 'traits'>, size: s
 export function saidUnmade(part: Pick<Part, 'kind' | 'traits'>, size: string): boolean {
   if (isHollowItself(part, size)) return false
   const { kind, traits } = part
+  // Of one piece there is no pocket, and what is else said of one is of the neck as it stands.
+  if (kind === 'body' && traits.neckIs === 'through' && POCKET.has(size)) return false
   const said = holeOf(kind, size)?.traits.map((t) => traits[t]) ?? []
   return said.includes('none') && !said.includes('drilled')
 }

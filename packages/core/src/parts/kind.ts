@@ -19,6 +19,8 @@ export interface SizeSpec {
   optional?: true
   /** Where and how to take it. */
   how?: string
+  /** There is none of it on a part that is said to be this: it is then 0, whatever was entered. */
+  naught?: readonly [trait: string, option: string]
 }
 
 /** What a size nobody knows may be. */
@@ -54,7 +56,7 @@ export interface Kind {
 
 export const defineKind = <const K extends Kind>(kind: K): K => kind
 
-type Range = Pick<SizeSpec, 'required' | 'usual' | 'found' | 'optional' | 'how'>
+type Range = Omit<SizeSpec, 'label' | 'unit' | 'min' | 'max'>
 /** A length in mm. */
 export const mm = (label: string, min: number, max: number, more: Range = {}): SizeSpec => ({
   label,
@@ -87,6 +89,12 @@ export const screwSizes = (name: string, length: number, thread: number, root: n
   'screw.thread': mm(`${name} thread diameter`, 1, 6, { usual: thread }),
   'screw.root': mm(`${name} root diameter`, 0.8, 5, { usual: root }),
 })
+
+/** Is there none of a size on this part, because of what it is said to be? */
+export const isNaught = (kind: Kind, traits: Readonly<Record<string, string>>, size: string): boolean => {
+  const said = Object.hasOwn(kind.sizes, size) ? kind.sizes[size]!.naught : undefined
+  return said !== undefined && traits[said[0]] === said[1]
+}
 
 /** What a part's own form asks of it. */
 export const askedOf = (kind: Kind): [string, TraitSpec][] => Object.entries(kind.traits).filter(([, t]) => !t.hole)

@@ -1,5 +1,5 @@
 import { told } from '../quantity/size'
-import type { TraitSpec } from './kind'
+import { isNaught, type TraitSpec } from './kind'
 import { KINDS } from './kinds/index'
 import type { Part } from './part'
 
@@ -7,7 +7,7 @@ import type { Part } from './part'
 export const unknownSizes = (part: Part): string[] =>
   Object.entries(KINDS[part.kind].sizes).flatMap(([size, spec]) => {
     const entered = part.sizes[size]
-    return told(entered) || (!entered && spec.optional) ? [] : [size]
+    return told(entered) || (!entered && spec.optional) || isNaught(KINDS[part.kind], part.traits, size) ? [] : [size]
   })
 
 /** Traits of a part that nobody has told; what is taken for granted until then is no gap. */

@@ -27,7 +27,7 @@ export const BECAUSE = {
     wayBack: 'Scrape its laps bare, check them by meter, line anew where it lifts.',
   },
   placeBeforeHoles: {
-    why: 'The bridge’s place fixes its holes: from the pocket’s mouth and from fret 12, and both must agree.',
+    why: 'The bridge’s place fixes its holes: from where the neck comes in and from fret 12, and both must agree.',
     risk: 'Holes in the wrong place put the whole instrument out of tune.',
     wayBack: 'Plug with dowel of the same grain, wait, drill anew.',
   },
@@ -143,7 +143,7 @@ export const BECAUSE = {
   },
   tightBeforePull: {
     why: 'The strings pull on all of it: it is tight before they do.',
-    risk: 'The neck shifts in its pocket, a post leans, a tuner turns in its hole.',
+    risk: 'The neck shifts, a post leans, a tuner turns in its hole.',
     wayBack: 'Slacken the strings, line up, tighten, tune again.',
   },
   stringsBeforeSetup: {
@@ -199,7 +199,7 @@ export const BECAUSE = {
   notedFirst: {
     why: 'Action, tilt, outline, leads and screws are noted while they still stand.',
     risk: 'How it stood is gone with the first screw, and nobody knows where each came from.',
-    wayBack: 'Note what still stands; read the old place of the bridge and the heel from their marks on the wood.',
+    wayBack: 'Note what still stands; read the old place of bridge and neck from their marks on the wood.',
   },
   apartFirst: {
     why: 'It is taken apart before it is worked on.',

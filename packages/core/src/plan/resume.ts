@@ -1,3 +1,4 @@
+import { isGlued } from '../document/read'
 import type { Build } from '../document/build'
 import { addDays, daysBetween, sayDay } from '../quantity/days'
 import { slotSpec, type Slot } from '../parts/slots'
@@ -58,7 +59,7 @@ export function resume(build: Build, plan: PlanResult): Resume | undefined {
           `${laid} ${laid === 1 ? 'coat lies' : 'coats lie'}, the film is not done: look at the label’s longest wait between coats; past it, scuff first.`,
         ]
       : []),
-    ...(build.finish.maskPocket && laid && filmOpen
+    ...(build.finish.maskPocket && !isGlued(build) && laid && filmOpen
       ? ['The pocket is still masked: tape left for weeks tears the film, score its edge before it comes off.']
       : []),
     ...(wires && !done('solder')

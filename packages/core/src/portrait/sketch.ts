@@ -3,7 +3,7 @@ import { sizeAt, traitAt } from '../document/read'
 import type { Mark, Role } from '../drawing/drawing'
 import { rectangle } from '../geometry/box'
 import { pt, type Point } from '../geometry/point'
-import { usualOf } from '../parts/kind'
+import { usualOf, isNaught } from '../parts/kind'
 import { KINDS } from '../parts/kinds/index'
 import type { Part } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
@@ -63,7 +63,8 @@ export class Sketch {
   }
   /** Has somebody said it, by listing or by reading? */
   known(size: string): boolean {
-    return told(this.part?.sizes[size]) !== undefined
+    const { part } = this
+    return !!part && told(part.sizes[size]) !== undefined && !isNaught(KINDS[part.kind], part.traits, size)
   }
 
   view(id: string, title: string): this {

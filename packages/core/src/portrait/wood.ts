@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { hasTrussNut, sizeAt, sizeRef, traitAt, valueAt } from '../document/read'
+import { hasTrussNut, sizeAt, sizeRef, traitAt, valueAt, isThrough } from '../document/read'
 import { pt, type Point } from '../geometry/point'
 import { bodyShape } from '../instrument/bodyShape'
 import { outlinePoints } from '../instrument/outline'
@@ -84,13 +84,15 @@ export function sketchBody(s: Sketch): void {
   const hasPart = (slot: string) => slot in s.build.parts
   s.view('front', 'from the front')
   s.mark({ mark: 'area', role: 'body-wood', points: outlinePoints(rows), ...(known === 'drawn' ? {} : { dashed: true }) })
-  s.area(
-    'cavity',
-    [pt(0, -mouth / 2), pt(length, -end / 2), pt(length, end / 2), pt(0, mouth / 2)],
-    ['pocket.widthMouth', 'pocket.widthEnd', 'pocket.length'],
-  )
-  s.across('pocket.widthMouth', 'inside', 0).across('pocket.widthEnd', 'inside', length)
-  s.along('pocket.length', 'rule', 0, 0).gauge('pocket.radius', pt(length, end / 2))
+  s.only(['pocket.widthMouth', 'pocket.widthEnd', 'pocket.length', 'pocket.radius'], !isThrough(s.build), () => {
+    s.area(
+      'cavity',
+      [pt(0, -mouth / 2), pt(length, -end / 2), pt(length, end / 2), pt(0, mouth / 2)],
+      ['pocket.widthMouth', 'pocket.widthEnd', 'pocket.length'],
+    )
+    s.across('pocket.widthMouth', 'inside', 0).across('pocket.widthEnd', 'inside', length)
+    s.along('pocket.length', 'rule', 0, 0).gauge('pocket.radius', pt(length, end / 2))
+  })
   s.line('centre', pt(first, 0), pt(last, 0)).along('mouthToBridge', 'rule', 0, 0)
   // Studs, or the outer screws.
   const studs = s.v('studSpacing')
@@ -181,6 +183,9 @@ export function sketchBody(s: Sketch): void {
   bodySection(s, Math.max(last, bridge + 60, s.v('control.x') + 70))
 }
 
+/** So much of a board that is one piece with the body is shown beside it, mm. [ours] */
+const BOARD_SHOWN = 60
+
 /** Cut along the centre line, the front up. */
 function bodySection(s: Sketch, tail: number): void {
   const t = s.v('thickness')
@@ -204,9 +209,15 @@ function bodySection(s: Sketch, tail: number): void {
     )
   })
   const lean = Math.tan((s.v('pocket.tilt') * Math.PI) / 180) * (length / 2)
-  s.area('cavity', [pt(0, 0), pt(length, 0), pt(length, depth - lean), pt(0, depth + lean)], ['pocket.depth', 'pocket.length'])
-  s.down('pocket.depth', 'depth', length / 2, 0).gauge('pocket.tilt', pt(length / 2, depth))
-  s.down('pocket.dip', 'depth', length * 0.3, depth)
+  s.only(['pocket.depth', 'pocket.dip'], !isThrough(s.build), () => {
+    s.area('cavity', [pt(0, 0), pt(length, 0), pt(length, depth - lean), pt(0, depth + lean)], ['pocket.depth', 'pocket.length'])
+    s.down('pocket.depth', 'depth', length / 2, 0).down('pocket.dip', 'depth', length * 0.3, depth)
+  })
+  s.gauge('pocket.tilt', pt(length / 2, depth))
+  s.only(['board.over'], isThrough(s.build), () => {
+    const over = s.v('board.over')
+    s.box('board', -BOARD_SHOWN, -over, 0, 0, ['board.over']).down('board.over', 'depth', -8, -over)
+  })
   for (const place of ['neck', 'middle', 'bridge'] as const)
     s.only([`route.${place}.depth`], `pickup-${place}` in s.build.parts, () => {
       const [c, l, d] = ['centre', 'length', 'depth'].map((k) => s.v(`route.${place}.${k}`)) as [number, number, number]
@@ -296,9 +307,8 @@ export function sketchNeck(s: Sketch): void {
     const x = fret(n)
     s.line('fret', pt(x, -half(x)), pt(x, half(x)))
   }
-  s.take('scale', 'rule', pt(0, 0), pt(scale / 2, 0), 2)
-    .along('nutToHeelEnd', 'rule', 0, 0)
-    .along('boardLength', 'rule', 0, wide)
+  s.take('scale', 'rule', pt(0, 0), pt(scale / 2, 0), 2).along('boardLength', 'rule', 0, wide)
+  s.only(['nutToHeelEnd'], !isThrough(s.build), () => s.along('nutToHeelEnd', 'rule', 0, 0))
   s.across('nut.width', 'outside', 0).across('board.widthEnd', 'outside', fret(s.v('frets')))
   s.wide('crown.width', 'outside', fret(12), 0)
   for (const p of posts) s.round('cavity', p, s.v('tuner.bore'), ['tuner.bore', 'tuner.pitch', 'tuner.first'])
@@ -342,7 +352,8 @@ export function sketchNeck(s: Sketch): void {
   })
   s.along('old.nutToStuds', 'rule', 0, 0)
   s.gauge('board.radius', pt(fret(1), 0)).gauge('board.radiusEnd', pt(fret(s.v('frets')), 0))
-  neckBack(s, heel)
+  if (!isThrough(s.build) || ['heel.widthMouth', 'heel.widthEnd', 'heel.radius'].some((size) => s.isAsked(size) || s.known(size)))
+    neckBack(s, heel)
   neckSide(s, heel, fret)
 }
 
@@ -362,18 +373,11 @@ function neckSide(s: Sketch, heel: number, fret: (n: number) => number): void {
   const [t1, t12, crown, drop] = [s.v('fret1.thickness'), s.v('fret12.thickness'), s.v('crown'), s.v('head.drop')]
   s.view('side', 'from the side')
   const shaft = Math.min(fret(12) + 60, heel - 80)
+  // Of one piece it goes on into the body as thick as it is there.
+  const deep = isThrough(s.build) && !s.isAsked('heel.thickness') && !s.known('heel.thickness') ? t12 : s.v('heel.thickness')
   s.area(
     'neck-wood',
-    [
-      pt(0, 0),
-      pt(heel, 0),
-      pt(heel, s.v('heel.thickness')),
-      pt(heel - 76, s.v('heel.thickness')),
-      pt(shaft, t12),
-      pt(fret(12), t12),
-      pt(fret(1), t1),
-      pt(0, t1),
-    ],
+    [pt(0, 0), pt(heel, 0), pt(heel, deep), pt(heel - 76, deep), pt(shaft, t12), pt(fret(12), t12), pt(fret(1), t1), pt(0, t1)],
     ['heel.thickness', 'fret1.thickness', 'fret12.thickness'],
   )
   s.box('board', 0, 0, s.v('boardLength'), s.v('board.thickness'), ['board.thickness', 'boardLength'])
@@ -385,7 +389,8 @@ function neckSide(s: Sketch, heel: number, fret: (n: number) => number): void {
   s.take('head.thickness', 'outside', turned(-120, 0), turned(-120, ht)).take('head.drop', 'depth', pt(-4, 0), pt(-4, drop))
   s.gauge('head.angle', turned(-40, 0))
   s.down('fret1.thickness', 'outside', fret(1), 0).down('fret12.thickness', 'outside', fret(12), 0)
-  s.down('heel.thickness', 'outside', heel - 16, 0).down('board.thickness', 'outside', heel - 110, 0)
+  s.down('board.thickness', 'outside', heel - 110, 0)
+  s.only(['heel.thickness'], !isThrough(s.build), () => s.down('heel.thickness', 'outside', heel - 16, 0))
   s.take('crown', 'depth', pt(fret(12), -crown), pt(fret(12), 0))
   s.box('cavity', -s.v('nut.slotWidth'), -crown, 0, s.v('nut.slotDepth') - crown, ['nut.slotDepth'])
   s.down('nut.slotDepth', 'depth', -s.v('nut.slotWidth') / 2, -crown)

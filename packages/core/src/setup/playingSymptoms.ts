@@ -1,6 +1,6 @@
 import { hasSprings } from '../instrument/vibrato'
 import type { Build } from '../document/build'
-import { hasLockingNut, hasTrussNut, isGlued } from '../document/read'
+import { hasLockingNut, hasTrussNut, isGlued, isThrough } from '../document/read'
 import { printMm } from '../quantity/length'
 import * as speaks from './playingEvidence'
 
@@ -234,7 +234,14 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
         4,
         'the neck was glued in too flat, or has come forward since',
         'Lower saddles or a lower bridge first; else the joint is opened by steam and set anew, which is a workshop’s job.',
-        { ...glued, speaks: speaks.stillHigh },
+        { only: (b) => isGlued(b) && !isThrough(b), speaks: speaks.stillHigh },
+      ),
+      cause(
+        'angle-through',
+        4,
+        'the neck was built too flat to the body, or has come forward since',
+        'Lower saddles or a lower bridge first; else frets out, the board planed and fretted anew, which is a workshop’s job.',
+        { only: isThrough, speaks: speaks.stillHigh },
       ),
       cause('relief', 3, 'too much relief', 'Tighten first: it takes half of itself off the action.', {
         ...turned,
@@ -256,6 +263,7 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
         'A long straight edge on the frets: does it land under the lowest place of the saddles?',
         'angle',
         'angle-glued',
+        'angle-through',
         'pocket',
       ),
       check('heel', 15, 'With the neck off: is there anything in the pocket’s mouth?', 'pocket'),

@@ -1,11 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { newBuild, type Build } from '../document/build'
-import { hasLockingNut, hasTrussNut, isGlued, traitAt } from '../document/read'
+import { hasLockingNut, hasTrussNut, isGlued, isThrough, nameOf, traitAt } from '../document/read'
 import { evaluate } from '../evaluate/evaluate'
 import { START_IDS, STARTING_SETS, type StartId } from '../parts/starting/sets'
 import { causesOf, FILM_SYMPTOMS } from '../finish/troubles'
 import { PLAYING_SYMPTOMS } from '../setup/playingSymptoms'
 import { playingDiagnosis } from '../setup/playingTroubles'
+import { drawJoint, tablesOf } from '../fit/inHand'
+import { mockupSteps } from '../fit/mockup/mockup'
+import { aThrough, throughOf } from '../testing/aThrough'
 import { aBass } from '../testing/aBass'
 import { aPart } from '../testing/bench'
 import { changed, fullBuild, without } from '../testing/fullBuild'
@@ -39,6 +42,10 @@ const BUILDS: readonly (readonly [string, Build])[] = [
     'a neck without a rod, its nut locking',
     changed(fullBuild(), {}, { 'neck/truss': 'no-rod', 'bridge/mount': 'double-locking', 'nut/type': 'locking' }),
   ],
+  ...START_IDS.map((s) => [`${s}, its neck in one piece with it`, throughOf(measured(s))] as const),
+  ['in one piece with its neck, nothing drilled', undrilled(aThrough())],
+  ['in one piece with its neck, everything too high', changed(aThrough(), { 'body/board.over': 3, 'body/axisAtBridge': 4 })],
+  ['in one piece with its neck, everything too low', changed(aThrough(), { 'body/board.over': 18, 'body/pocket.tilt': 1.4 })],
   ['no guard, no switch, no knobs', without(fullBuild(), 'guard', 'switch', 'knobs')],
 ]
 /** What may be named only where it is. What a strap, a ball or a solder joint has of these words is no part. */
@@ -63,12 +70,15 @@ const NAMES: readonly (readonly [RegExp, (b: Build) => boolean])[] = [
   [/bone dust|nut files?\b|filed to a tenth|too high, file|file them: see nut|graphite/i, (b) => !hasLockingNut(b)],
   [/mask the pocket|pocket: film|neck off|(?<!taper )shim (?:at|in) the pocket|neck’s screw|tapered shim/i, (b) => !isGlued(b)],
 ]
+/** Of two parts alone. */
+const APART = [/\bpockets?\b|\bheels?\b|neck out\b/i, (b: Build) => !isThrough(b)] as const
 /** Sheets to copy another instrument by, which may have anything. */
 const OF_ANOTHER = /^measuring-/
 
 function* textsOf(build: Build): Generator<readonly [where: string, text: string]> {
   const results = evaluate(build, '2026-11-28')
   for (const s of results.plan.steps) for (const text of [s.title, s.why, ...s.cautions]) yield [`step ${s.id}`, text]
+  for (const j of mockupSteps(build)) for (const text of [j.title, j.how]) yield [`trial ${j.id}`, text]
   for (const c of results.drill)
     for (const text of [c.says, c.located, c.goesIn, ...c.first, ...c.steps, ...c.mind, ...c.guards.map((g) => g.says)])
       yield [`hole ${c.id}`, text]
@@ -88,7 +98,23 @@ function* textsOf(build: Build): Generator<readonly [where: string, text: string
 
 describe('what is said of an instrument', () => {
   it.each(BUILDS)('names no part that it has not: %s', (_, build) => {
-    for (const [where, text] of textsOf(build)) for (const [name, has] of NAMES) if (!has(build)) expect(text, where).not.toMatch(name)
+    for (const [where, text] of textsOf(build)) for (const [name, has] of [...NAMES, APART]) if (!has(build)) expect(text, where).not.toMatch(name)
+  })
+  it.each(BUILDS.filter(([, build]) => isThrough(build)))('speaks of no pocket and of no heel in any joint: %s', (_, build) => {
+    for (const j of evaluate(build, '2026-11-28').fit) {
+      const drawing = drawJoint(build, j.id)!
+      const tables = tablesOf(build, j.id)
+      for (const text of [
+        j.title,
+        ...j.checks.flatMap((c) => [c.label, c.says, ...c.cures.flatMap((cure) => [cure.job, cure.how])]),
+        ...j.missing.map(nameOf),
+        drawing.title,
+        ...drawing.numbers.map((n) => n.label),
+        ...drawing.marks.flatMap((m) => ('text' in m ? [m.text] : [])),
+        ...tables.flatMap((t) => [t.title, ...t.columns, ...t.rows.flat()]),
+      ])
+        expect(text, j.id).not.toMatch(APART[0])
+    }
   })
   it.each([
     ['tailpiece', /tailpiece/i, { 'bridge/mount': 'two-stud' }, { 'bridge/mount': 'post' }],

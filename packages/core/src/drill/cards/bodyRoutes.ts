@@ -1,9 +1,10 @@
+import { mouthOf } from '../../instrument/neckWords'
 import { isVibrato } from '../../instrument/vibrato'
 import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { applyChange } from '../../document/change'
 import { setSize } from '../../document/changes'
-import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
+import { sizeAt, sizeRef, traitAt, type SizeRef, isThrough } from '../../document/read'
 import { overMiddle } from '../../fit/bridge/sideSetting'
 import { SWING } from '../../fit/bridge/blocks'
 import { pt, type Point } from '../../geometry/point'
@@ -98,7 +99,7 @@ const TRIAL = 16
 
 /** The neck's pocket: as wide as the heel, as deep as the middle of the bridge's range asks. */
 export const pocketRoute: Finder = (build, bench) => {
-  if (!build.parts.body || !build.parts.neck) return undefined
+  if (!build.parts.body || !build.parts.neck || isThrough(build)) return undefined
   const base: Base = {
     id: 'route-pocket',
     title: 'The neck’s pocket',
@@ -205,7 +206,7 @@ export const vibratoRoute: Finder = (build, bench) => {
     deep: v(THICK).value,
     about: `Right through, as wide as the block and ${BESIDE} mm each side, the block laid on; the block is ${printMm(v(refs.length).value, 1)} mm long and its foot sweeps ${printMm(sweep, 1)} more.`,
     places: [pt(datums(build).studs + long / 2, 0)],
-    from: [`its front wall ${printMm(v(refs.at).value, 1)} mm from the pocket’s mouth, at the studs`],
+    from: [`its front wall ${printMm(v(refs.at).value, 1)} mm from ${mouthOf(build)}, at the studs`],
     after: [
       'from both faces, half each, the template turned over on two dowels',
       `springs’ room from the back, ${printMm(room, 1)} mm deep and a ledge for its lid, from the slot to where the claw stands`,

@@ -1,3 +1,4 @@
+import { neckHome } from '../../instrument/neckWords'
 import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import type { Build } from '../../document/build'
 import { woodUnderBridge } from '../../instrument/woodUnderBridge'
@@ -40,7 +41,7 @@ export const bridgeScrews: Finder = (build, bench) => {
     side: 'front',
     goesIn: 'wood screws through the plate',
     located: 'the scale and the two outer strings; then the plate itself, held down and marked through',
-    first: ['the neck home in its pocket', 'two threads for the outer strings, nut to bridge'],
+    first: [...neckHome(build), 'two threads for the outer strings, nut to bridge'],
     back: 'Hardwood dowel glued in, a day to dry, drilled anew; the plate hides it.',
   }
   const into = woodUnderBridge(build)

@@ -1,3 +1,4 @@
+import { mouthOf } from '../../instrument/neckWords'
 import { THREAD_KEPT } from '../../fit/controls/potLimits'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
@@ -193,7 +194,7 @@ export const controlRoute: Finder = (build, bench) => {
     places: [back(pt((x0 + x1) / 2, (y0 + y1) / 2))],
     from: spots.map(
       (s, i) =>
-        `${named(controls[i]!.control)}: ${fromEdge(s.at.x - datums(build).mouth, 'the pocket’s mouth')}, ${printMm(Math.abs(s.at.y), 1)} to the ${s.at.y > 0 ? 'bass' : 'treble'} side`,
+        `${named(controls[i]!.control)}: ${fromEdge(s.at.x - datums(build).mouth, mouthOf(build))}, ${printMm(Math.abs(s.at.y), 1)} to the ${s.at.y > 0 ? 'bass' : 'treble'} side`,
     ),
     ...(mind.length ? { mind } : {}),
     after: [

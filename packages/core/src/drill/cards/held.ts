@@ -2,7 +2,7 @@ import { hasSprings } from '../../instrument/vibrato'
 import { goesRound } from '../../instrument/guardRound'
 import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt } from '../../document/read'
+import { sizeAt, sizeRef, traitAt, isThrough } from '../../document/read'
 import type { PickupPlace } from '../../instrument/guardPlace'
 import { underCavities } from '../../fit/pickups/heightScrews'
 import { printMm } from '../../quantity/length'
@@ -276,7 +276,7 @@ export const clawScrews: Finder = (build, bench) => {
       woodOf: 'body',
       located: { ...BY_PART, from: ['the claw’s own holes'] },
       over: 'the claw held level against its wall, its middle on the vibrato’s centre line',
-      guards: [toPocket(build)],
+      guards: isThrough(build) ? [] : [toPocket(build)],
       mind: ['A long bit held low: it goes in a few degrees upwards; the chuck must clear the cavity’s edge.'],
     },
   )

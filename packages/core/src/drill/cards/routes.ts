@@ -1,3 +1,4 @@
+import { mouthOf } from '../../instrument/neckWords'
 import { inHollow } from '../../instrument/panel'
 import { fromEdge } from '../place'
 import type { Build } from '../../document/build'
@@ -61,7 +62,7 @@ export const pickupRoute =
       says: `${printMm(size.long, 1)} x ${printMm(size.wide, 1)} mm and ${printMm(size.deep, 1)} deep, ${ROUND} mm round the cover and ${UNDER} under it, in ${passes} passes.`,
       places: [pt(datums(build).mouth + at.value, 0)],
       placeDoubt: at.doubt,
-      from: [`its middle ${fromEdge(at.value, 'the pocket’s mouth')} on the centre line`],
+      from: [`its middle ${fromEdge(at.value, mouthOf(build))} on the centre line`],
       steps: [...steps, 'bearing bit to deepen; corners by chisel where the cover is square'],
       size: `${printMm(size.long, 0)}x${printMm(size.wide, 0)}`,
       depth: size.deep,

@@ -1,5 +1,6 @@
+import { neckHome } from '../../instrument/neckWords'
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt } from '../../document/read'
+import { neckEnd, sizeAt, sizeRef, traitAt } from '../../document/read'
 import { bridgePlace, TRAVEL_SPARE } from '../../instrument/bridgePlace'
 import { datums } from '../../instrument/datums'
 import { isOnStuds } from '../../instrument/vibrato'
@@ -28,7 +29,7 @@ export const studBores: Finder = (build, bench) => {
       side: 'front',
       goesIn: 'two threaded bushings, tapped in square',
       located: 'the scale and the two outer strings; the bridge held over its marks before anything is drilled',
-      first: ['the neck home in its pocket', 'two threads for the outer strings, nut to bridge'],
+      first: [...neckHome(build), 'two threads for the outer strings, nut to bridge'],
       back: 'Dowel of the same wood glued in, a day to dry, drilled anew; under the bridge it does not show.',
     },
     {
@@ -81,7 +82,7 @@ export const tailBores: Finder = (build, bench) => {
 export function windowGuard(build: Build): Guard {
   const refs = [
     sizeRef('neck', 'scale'),
-    sizeRef('neck', 'nutToHeelEnd'),
+    neckEnd(build),
     sizeRef('body', 'pocket.length'),
     STUDS,
     sizeRef('bridge', 'travel.front'),

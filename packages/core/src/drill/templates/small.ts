@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { sizeAt } from '../../document/read'
+import { sizeAt, isThrough } from '../../document/read'
 import { type Point, pt } from '../../geometry/point'
 import { printMm } from '../../quantity/length'
 import type { Bench } from '../bench'
@@ -29,7 +29,7 @@ export function ferruleRow(build: Build, bench: Bench): Made | undefined {
 export function shim(build: Build): Made | undefined {
   const size = (key: string) => sizeAt(build, { slot: 'body', size: key })?.value
   const [l, mouth, end] = [size('pocket.length'), size('pocket.widthMouth'), size('pocket.widthEnd')]
-  if (l === undefined || mouth === undefined || end === undefined) return undefined
+  if (isThrough(build) || l === undefined || mouth === undefined || end === undefined) return undefined
   const loose = 0.5
   const outline: Point[] = [
     pt(0, -mouth / 2 + loose),

@@ -2,7 +2,7 @@ import { takenPart } from '../../instrument/idleParts'
 import { inHollow } from '../../instrument/panel'
 import { potsIn } from '../../instrument/controlPlace'
 import type { Build } from '../../document/build'
-import { traitAt } from '../../document/read'
+import { traitAt, isThrough } from '../../document/read'
 import { type Bench, USUAL_BENCH } from '../bench'
 import { withoutGuesses } from '../told'
 import { body } from './body'
@@ -64,7 +64,7 @@ const EXISTS: Record<TemplateId, (b: Build) => boolean> = {
   'route-middle': has('pickup-middle'),
   'route-bridge': has('pickup-bridge'),
   'route-control': (b) => has('body')(b) && potsIn(b).length > 0 && !inHollow(b),
-  shim: (b) => has('body')(b) && has('neck')(b),
+  shim: (b) => has('body')(b) && has('neck')(b) && !isThrough(b),
   cover: (b) => has('body')(b) && traitAt(b, 'body', 'access') === 'back',
 }
 

@@ -1,14 +1,15 @@
 import type { Build } from '../../document/build'
-import { sizeRef, traitAt } from '../../document/read'
-import { CARD, riseOver, STRIP, tiltFor, type SideSetting } from '../../instrument/neckAngle'
+import { sizeRef, traitAt, isThrough } from '../../document/read'
+import { CARD, riseOver, SPARE, STRIP, tiltFor, type SideSetting } from '../../instrument/neckAngle'
 import type { Cure } from '../../judge/joint'
 import { drawnAt, landing, toldAt } from '../../judge/known'
-import type { Distribution } from '../../quantity/distribution'
+import { likelyOf, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { cardSays, neckTaper, willBeGlued } from './neckTaper'
 import { SHIM_DOUBT, sideSetting, tiltJob } from './sideSetting'
 
 export function tiltCures(build: Build, above: Distribution): Cure[] {
+  if (isThrough(build)) return lowerBridge(build, above)
   const side = sideSetting(build)
   const least = side && tiltFor(side, { reach: 'least', beyond: landing(above, riseOver(side.reach, SHIM_DOUBT)) })
   if (!side || !least) return []
@@ -51,6 +52,24 @@ export function tiltCures(build: Build, above: Distribution): Cure[] {
     ...middleCure(build, side),
   ]
 }
+
+/** A neck that is one piece with the body stands as it was built: it is the bridge that follows. */
+function lowerBridge(build: Build, above: Distribution): Cure[] {
+  const down = drawnAt(build, sizeRef('bridge', 'height.min')) + likelyOf(above) - SPARE - landing(above, 0)
+  return down < LEAST_BRIDGE
+    ? []
+    : [
+        {
+          id: 'lower-bridge',
+          job: `Take a bridge whose saddles come down to ${printMm(down, 1)} mm above the body.`,
+          how: 'Nothing is cut. Its studs, or its screws, have to come where these do.',
+          gives: 'the bridge',
+          tools: [],
+        },
+      ]
+}
+/** No saddle stands lower over the wood under it, mm. [practice, from memory] */
+const LEAST_BRIDGE = 3
 
 /** The other goal: the bridge in the middle of its range, room to spare either way. */
 function middleCure(build: Build, side: SideSetting): Cure[] {
@@ -96,7 +115,7 @@ export function raiseCures(build: Build, lack: number, below: Distribution): Cur
           },
         ]
       : []),
-    ...(least && least.tilt < 0
+    ...(least && least.tilt < 0 && !isThrough(build)
       ? [
           {
             id: 'less-tilt',
@@ -108,14 +127,18 @@ export function raiseCures(build: Build, lack: number, below: Distribution): Cur
           },
         ]
       : []),
-    {
-      id: 'deepen-pocket',
-      job: `Or deepen the pocket by ${printMm(missing, 1)} mm, evenly.`,
-      how: 'Router on a flat template, or scraper and straight-edge; it cannot be put back but by a plate under the heel. Before any finish.',
-      gives: 'body',
-      tools: ['router', 'bearing bit'],
-      plan: { slot: 'body', size: 'pocket.depth', delta: missing, doubt: DEEPEN_DOUBT },
-    },
+    ...(isThrough(build)
+      ? []
+      : [
+          {
+            id: 'deepen-pocket',
+            job: `Or deepen the pocket by ${printMm(missing, 1)} mm, evenly.`,
+            how: 'Router on a flat template, or scraper and straight-edge; it cannot be put back but by a plate under the heel. Before any finish.',
+            gives: 'body',
+            tools: ['router', 'bearing bit'],
+            plan: { slot: 'body' as const, size: 'pocket.depth', delta: missing, doubt: DEEPEN_DOUBT },
+          },
+        ]),
     {
       id: 'taller-bridge',
       job: `Or take a bridge whose saddles reach ${printMm(drawnAt(build, sizeRef('bridge', 'height.max')) + missing, 1)} mm above the body.`,

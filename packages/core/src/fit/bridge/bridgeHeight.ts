@@ -1,6 +1,6 @@
 import { willBeGlued } from './neckTaper'
 import type { Build } from '../../document/build'
-import { sizeRef, traitAt } from '../../document/read'
+import { boardRef, sizeRef, traitAt } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { riseAt } from '../../instrument/frontRise'
@@ -60,14 +60,14 @@ function tiltTable(build: Build): DetailTable[] {
 
 const OVER_BODY = ['above', 'under'] as const
 
-const refs = {
-  heel: sizeRef('neck', 'heel.thickness'),
+const ENDS = { low: sizeRef('bridge', 'height.min'), high: sizeRef('bridge', 'height.max') }
+const refsOf = (build: Build) => ({
+  heel: boardRef(build),
   pocket: sizeRef('body', 'pocket.depth'),
   crown: sizeRef('neck', 'crown'),
   nut: sizeRef('nut', 'slot'),
-  low: sizeRef('bridge', 'height.min'),
-  high: sizeRef('bridge', 'height.max'),
-}
+  ...ENDS,
+})
 
 /** Can the bridge reach the height the action asks for, with the neck as it sits? */
 export const bridgeHeightJoint = (build: Build): JudgedJoint =>
@@ -83,7 +83,7 @@ export const bridgeHeightJoint = (build: Build): JudgedJoint =>
   })
 
 function withinReach(build: Build): Question[] {
-  const have = sizesIn(build, refs)
+  const have = sizesIn(build, refsOf(build))
   const d = datums(build)
   const tilt = tiltOf(build)
   const reach = d.scale - d.mouth
@@ -184,7 +184,7 @@ function asItStands(build: Build, screws: HeightScrews): Question[] {
   // Fret 12 lies halfway: what the saddle is off shows there by half.
   const off = linear([[-0.5, needed]], set / 2)
   const move = -2 * likelyOf(off)
-  const { low, high } = sizesIn(build, { low: refs.low, high: refs.high })
+  const { low, high } = sizesIn(build, ENDS)
   // Beyond a stop no screw turns: the joint's other checks say what to do instead.
   const inReach = set + move >= low.value && set + move <= high.value
   return [

@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef } from '../../document/read'
+import { neckEnd, sizeAt, sizeRef } from '../../document/read'
 import type { Drawing } from '../../drawing/drawing'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
@@ -19,14 +19,14 @@ const TRAVEL_BANDS: readonly Band[] = [
   { upTo: Infinity, is: 'snug' },
 ]
 
-const refs = {
+const refsOf = (build: Build) => ({
   scale: sizeRef('neck', 'scale'),
-  heelEnd: sizeRef('neck', 'nutToHeelEnd'),
+  heelEnd: neckEnd(build),
   pocket: sizeRef('body', 'pocket.length'),
   studs: sizeRef('body', 'mouthToBridge'),
   front: sizeRef('bridge', 'travel.front'),
   back: sizeRef('bridge', 'travel.back'),
-}
+})
 
 /** Do the saddles reach the places that bring every string in tune? */
 export function bridgeReachJoint(build: Build): JudgedJoint {
@@ -36,7 +36,7 @@ export function bridgeReachJoint(build: Build): JudgedJoint {
     title: 'Bridge reach, all saddles',
     slots: ['neck', 'body', 'bridge'],
     at: () => pt(datums(build).studs + 8, 46),
-    draw: drawnOnceKnown(build, 'Saddle travel along the strings', refs, ({ front, back }) => {
+    draw: drawnOnceKnown(build, 'Saddle travel along the strings', refsOf(build), ({ front, back }) => {
       const { scale, studs } = datums(build)
       return reachDrawing(scale, studs, { front: front.value, back: back.value })
     }),
@@ -45,7 +45,7 @@ export function bridgeReachJoint(build: Build): JudgedJoint {
 }
 
 function travelLeft(build: Build): Question[] {
-  const have = sizesIn(build, refs)
+  const have = sizesIn(build, refsOf(build))
   const window = saddleWindow(have.scale.value)
   const place = bridgePlace(have.scale.value, { front: have.front.value, back: have.back.value })
   // Stud place: nut to heel end, back by the pocket, on by the distance to the studs.
@@ -112,6 +112,7 @@ const AS_OLD = 1.5
 function asOnOld(build: Build): Question[] {
   const old = sizeAt(build, sizeRef('neck', 'old.nutToStuds'))
   if (!old) return []
+  const refs = refsOf(build)
   const have = sizesIn(build, { heelEnd: refs.heelEnd, pocket: refs.pocket, studs: refs.studs })
   const off = linear([
     [1, ofSize(have.heelEnd)],

@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { isGlued } from '../../document/read'
+import { isGlued, isThrough } from '../../document/read'
 import { CARD } from '../../instrument/neckAngle'
 
 /** What tilts a neck in its pocket. */
@@ -23,7 +23,7 @@ const GLUED: Taper = {
 }
 
 /** Is it glue that will hold it? With screws chosen for it nobody is asked. */
-export const willBeGlued = (build: Build): boolean => build.parts['neck-screws'] === undefined && isGlued(build)
+export const willBeGlued = (build: Build): boolean => (build.parts['neck-screws'] === undefined || isThrough(build)) && isGlued(build)
 
 export const neckTaper = (build: Build): Taper => (willBeGlued(build) ? GLUED : BOLTED)
 

@@ -1,6 +1,6 @@
 import { neckTaper } from './neckTaper'
 import type { Build } from '../../document/build'
-import { sizeRef } from '../../document/read'
+import { sizeRef, isThrough } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
 import { framed, nothingYet } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
@@ -121,7 +121,7 @@ const easedSaddles = ({ by }: StringHold): Cure[] =>
 
 /** Tilting the neck back lifts the saddles and makes the strings steeper. */
 function steeperCures(build: Build, low: number, flat: boolean): Cure[] {
-  const side = sideSetting(build)
+  const side = isThrough(build) ? undefined : sideSetting(build)
   const goal = flat && side ? tiltFor(side, { reach: 'break', degrees: low }) : undefined
   // Where the saddles cannot follow it is no cure.
   if (!goal || goal.toHighest < 0) return []

@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { sizeRef } from '../../document/read'
+import { boardRef, sizeRef } from '../../document/read'
 import type { Drawing, Handle, Mark } from '../../drawing/drawing'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
@@ -25,7 +25,7 @@ interface Side {
 /** The instrument from the side, heights enlarged: body top, board, string, saddle and the bridge's reach. Neck and saddle can be dragged. */
 export function sideDrawing(build: Build, { saddle: ys, tilt, added, held }: Side): Drawing {
   const d = datums(build)
-  const board = drawnAt(build, sizeRef('neck', 'heel.thickness')) - drawnAt(build, sizeRef('body', 'pocket.depth'))
+  const board = drawnAt(build, boardRef(build)) - drawnAt(build, sizeRef('body', 'pocket.depth'))
   const crown = drawnAt(build, sizeRef('neck', 'crown'))
   const nut = drawnAt(build, sizeRef('nut', 'slot'))
   const low = drawnAt(build, sizeRef('bridge', 'height.min'))

@@ -1,5 +1,5 @@
 import type { Build, PlannedJob } from '../../document/build'
-import { sizeAt, sizeRef, sizesFor } from '../../document/read'
+import { boardRef, sizeAt, sizeRef, sizesFor } from '../../document/read'
 import { datums } from '../../instrument/datums'
 import { riseAt } from '../../instrument/frontRise'
 import { mouthLift, saddleHeight, type SideSetting } from '../../instrument/neckAngle'
@@ -29,16 +29,16 @@ export const wantedAction = (build: Build, side: StringSide = 'treble'): number 
 export const actionWords = (build: Build, side: StringSide = 'treble'): string =>
   `${printMm(wantedAction(build, side))} mm at fret 12${wantedAction(build, 'bass') === wantedAction(build, 'treble') ? '' : ` on the ${side} side`}`
 
-const HEIGHT = {
-  heel: sizeRef('neck', 'heel.thickness'),
+const heights = (build: Build) => ({
+  heel: boardRef(build),
   pocket: sizeRef('body', 'pocket.depth'),
   crown: sizeRef('neck', 'crown'),
   nut: sizeRef('nut', 'slot'),
-}
+})
 
 /** Saddle-top height above the front under it that the wanted action asks for, mm; nothing until heel, pocket, crown, nut and an arch’s rise are known. */
 export function wantedSaddle(build: Build, side: StringSide = 'treble'): Distribution | undefined {
-  const { have, missing } = sizesFor(build, HEIGHT)
+  const { have, missing } = sizesFor(build, heights(build))
   const rise = riseAt(build, 'bridge')
   if (missing.length || !rise) return undefined
   const d = datums(build)
@@ -68,7 +68,7 @@ export function saddleNow(build: Build): Distribution | undefined {
 /** The likeliest of that alone, where every size has an answer, mm. */
 export function likelySaddle(build: Build): number {
   if (build.setup.saddle !== undefined) return build.setup.saddle
-  const have = sizesIn(build, HEIGHT)
+  const have = sizesIn(build, heights(build))
   const { scale, mouth } = datums(build)
   return saddleHeight({
     board: have.heel.value - have.pocket.value,

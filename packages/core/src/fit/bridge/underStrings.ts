@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { sizeRef, type SizeRef } from '../../document/read'
+import { boardRef, sizeRef, type SizeRef, isThrough } from '../../document/read'
 import { datums } from '../../instrument/datums'
 import { PLACES, type PickupPlace } from '../../instrument/guardPlace'
 import { riseAt } from '../../instrument/frontRise'
@@ -28,7 +28,7 @@ export const underStrings: readonly Ask[] = PLACES.map(
  */
 function heldString(build: Build, x: number): number {
   const d = datums(build)
-  const board = drawnAt(build, sizeRef('neck', 'heel.thickness')) - drawnAt(build, sizeRef('body', 'pocket.depth'))
+  const board = drawnAt(build, boardRef(build)) - drawnAt(build, sizeRef('body', 'pocket.depth'))
   const last = fretPlace(d.scale, drawnAt(build, sizeRef('neck', 'frets')))
   const crownAt = board + drawnAt(build, sizeRef('neck', 'crown')) + riseOver(last - d.mouth, tiltOf(build).value)
   const share = (x - last) / (d.scale - last)
@@ -70,13 +70,13 @@ function overCover(build: Build, place: PickupPlace): Question {
             ...lowerRing(build, place, down),
             {
               id: `lower-cover-${place}`,
-              job: `Let the ${place} pickup ${printMm(down, 1)} mm deeper: deepen its route, or raise the strings with a plate under the heel.`,
+              job: `Let the ${place} pickup ${printMm(down, 1)} mm deeper: deepen its route${isThrough(build) ? '' : ', or raise the strings with a plate under the heel'}.`,
               how: 'With the neck angle as it is; first see that nothing under the pickup, its leads or foam, holds it up.',
               gives: 'body',
               tools: ['router', 'bearing bit'],
               plan: { slot: `pickup-${place}`, size: 'above', delta: -down, doubt: 0.2 },
             },
-            down > above.value ? higherStrings(place, down, above.value) : lowerPickup(place, down),
+            down > above.value ? higherStrings(build, place, down, above.value) : lowerPickup(place, down),
           ],
   }
 }
@@ -90,10 +90,12 @@ const lowerPickup = (place: PickupPlace, down: number): Cure => ({
 })
 
 /** More than the cover stands out at all: no pickup is low enough. */
-const higherStrings = (place: PickupPlace, down: number, above: number): Cure => ({
+const higherStrings = (build: Build, place: PickupPlace, down: number, above: number): Cure => ({
   id: `higher-strings-${place}`,
   job: `Or lift the strings there by ${printMm(down - above, 1)} mm or more: no pickup is low enough.`,
-  how: 'A plate under the whole heel lifts board and strings; so does a neck tipped further back. Neck angle and bridge height says what the bridge can follow.',
+  how: isThrough(build)
+    ? 'The board stands as it was built: saddles set higher lift the strings there by a part of it, and the action with them. A pickup let into the wood stands lower.'
+    : 'A plate under the whole heel lifts board and strings; so does a neck tipped further back. Neck angle and bridge height says what the bridge can follow.',
   gives: 'nothing',
   tools: [],
 })

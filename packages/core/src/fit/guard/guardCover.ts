@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { sizeRef } from '../../document/read'
+import { sizeRef, isThrough } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { controlRefs, potsIn } from '../../instrument/controlPlace'
 import { datums } from '../../instrument/datums'
@@ -94,7 +94,10 @@ function cover(build: Build, pose: Pose): Question[] {
 }
 
 function neckCut(build: Build): Question[] {
-  const refs = { cut: sizeRef('guard', 'neck.width'), heel: sizeRef('neck', 'heel.widthEnd') }
+  const refs = {
+    cut: sizeRef('guard', 'neck.width'),
+    heel: isThrough(build) ? sizeRef('neck', 'board.widthEnd') : sizeRef('neck', 'heel.widthEnd'),
+  }
   const cut = sizeIn(build, refs.cut)
   const heel = sizeIn(build, refs.heel)
   const c = gapOf([
@@ -114,9 +117,10 @@ function neckCut(build: Build): Question[] {
       ],
       says: () => {
         const off = printMm(Math.abs(likelyOf(c)))
+        const what = isThrough(build) ? 'board' : 'heel'
         return off === '0'
-          ? 'The neck cut-out is as wide as the heel.'
-          : `The neck cut-out is ${off} mm ${likelyOf(c) < 0 ? 'narrower' : 'wider'} than the heel.`
+          ? `The neck cut-out is as wide as the ${what}.`
+          : `The neck cut-out is ${off} mm ${likelyOf(c) < 0 ? 'narrower' : 'wider'} than the ${what}.`
       },
       cures: ({ verdict }) =>
         verdict === 'tight' || verdict === 'wont-go'

@@ -1,3 +1,4 @@
+import { stopOf } from '../../instrument/neckWords'
 import type { Build } from '../../document/build'
 import { sizeRef, valueAt } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
@@ -13,7 +14,7 @@ import { filed, poseWords, isAlong, gapAfter } from './guardOpenings.words'
 /** With the guard in its best place: how each opening lies over its route, what goes, what will show. */
 export function placeTable(build: Build, fits: readonly OpeningFit[], fit: GuardFit): DetailTable {
   return {
-    title: `With the guard ${poseWords(fit)}`,
+    title: `With the guard ${poseWords(fit, stopOf(build))}`,
     columns: ['opening', 'off along', 'off across', 'to file', 'gap that shows'],
     rows: fits.map((f) => {
       const at = laid(fit.pose, f.opening)
@@ -76,6 +77,6 @@ export function guardDrawing(build: Build, fit: GuardFit | undefined): Drawing {
     marks,
     // The openings are what matters; a guard may go on beyond the picture.
     bounds: { x: -14, y: -62, width: 192, height: 112 },
-    numbers: [...(fit ? [{ label: 'The guard lies', value: poseWords(fit) }] : []), ...numbers],
+    numbers: [...(fit ? [{ label: 'The guard lies', value: poseWords(fit, stopOf(build)) }] : []), ...numbers],
   }
 }

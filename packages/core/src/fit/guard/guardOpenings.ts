@@ -1,5 +1,6 @@
+import { stopOf } from '../../instrument/neckWords'
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, sizesFor, valueAt, type SizeRef } from '../../document/read'
+import { sizeAt, sizeRef, sizesFor, valueAt, type SizeRef, isThrough } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import {
@@ -69,7 +70,7 @@ function playAcross(build: Build, place: PickupPlace): Size {
 function roomOf(build: Build): GuardRoom {
   const cut = valueAt(build, sizeRef('guard', 'neck.width'))
   const pocket = valueAt(build, sizeRef('body', 'pocket.widthEnd'))
-  const across = cut === undefined || pocket === undefined ? GAP_AT_NECK : Math.max(0, (cut - pocket) / 2)
+  const across = cut === undefined || pocket === undefined || isThrough(build) ? GAP_AT_NECK : Math.max(0, (cut - pocket) / 2)
   return { along: GAP_AT_NECK, across, turn: MOST_TURN }
 }
 
@@ -168,7 +169,7 @@ function openingsQuestion(build: Build): Question[] {
       clearance: spare,
       bands: FILE_BANDS,
       ...(!measured && !sameSeller ? { hearsay: BY_LISTINGS } : {}),
-      says: () => openingsSays(fit),
+      says: () => openingsSays(fit, stopOf(build)),
       cures: () => openingCures(build, fit),
     },
   ]

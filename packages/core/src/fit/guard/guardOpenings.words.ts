@@ -1,5 +1,6 @@
+import { stopOf } from '../../instrument/neckWords'
 import type { Build, JobEffect, PlannedJob } from '../../document/build'
-import { asTold, sizeRef, traitAt, valueAt } from '../../document/read'
+import { asTold, sizeRef, traitAt, valueAt, isThrough } from '../../document/read'
 import type { Edge, EdgeFiling, GuardFit, PickupPlace } from '../../instrument/guardPlace'
 import type { Cure } from '../../judge/joint'
 import { drawnAt } from '../../judge/known'
@@ -11,15 +12,15 @@ export const GAP_AT_NECK = 1
 const WALL = 3
 
 /** "0.4 mm off the heel, 0.2 mm to the bass side, turned 0.3°". */
-export function poseWords({ pose: { along, across, turn } }: GuardFit): string {
+export function poseWords({ pose: { along, across, turn } }: GuardFit, stop = 'the heel'): string {
   const side = Math.abs(across) < 0.05 ? [] : [`${printMm(Math.abs(across), 1)} mm to the ${across > 0 ? 'bass' : 'treble'} side`]
   const turned = turn === 0 ? [] : [`turned ${Math.abs(turn).toFixed(2)}° with its tail to the ${turn > 0 ? 'bass' : 'treble'} side`]
-  return [along < 0.05 ? 'against the heel' : `${printMm(along, 1)} mm off the heel`, ...side, ...turned].join(', ')
+  return [along < 0.05 ? `against ${stop}` : `${printMm(along, 1)} mm off ${stop}`, ...side, ...turned].join(', ')
 }
 
-export const openingsSays = (fit: GuardFit): string =>
+export const openingsSays = (fit: GuardFit, stop?: string): string =>
   fit.worst <= 0
-    ? `All pickups pass with the guard ${poseWords(fit)}.`
+    ? `All pickups pass with the guard ${poseWords(fit, stop)}.`
     : `No shift cures it: with the guard in its best place the ${fit.worstAt} opening still lacks ${printMm(fit.worst, 1)} mm.`
 
 export const isAlong = (edge: Edge) => edge === 'neck side' || edge === 'bridge side'
@@ -68,7 +69,7 @@ export function openingCures(build: Build, fit: GuardFit): Cure[] {
     {
       id: 'file-openings',
       job: `File the guard: ${fit.file.map(filingWords).join('; ')}.`,
-      how: `Guard ${poseWords(fit)}. Flat file drawn, not pushed; wrap the pickups, filings stick to magnets. A gap of ${printMm(gap, 1)} mm will show beside the ${first?.place ?? ''} cover.`,
+      how: `Guard ${poseWords(fit, stopOf(build))}. Flat file drawn, not pushed; wrap the pickups, filings stick to magnets. A gap of ${printMm(gap, 1)} mm will show beside the ${first?.place ?? ''} cover.`,
       gives: 'guard',
       tools: ['flat file', 'tape'],
       plan: together(fit.file.flatMap((f) => widened('guard', (key) => `opening.${f.place}.${key}`, f.edge, filed(f)))),
@@ -105,7 +106,8 @@ const otherEdge = (edge: Edge): Edge =>
 
 /** Wood left between route and pocket over what must stay, if the route were opened on the neck side instead, mm; nothing when it opens the other way. */
 function woodLeft(build: Build, f: EdgeFiling): number | undefined {
-  if (otherEdge(f.edge) !== 'neck side') return undefined
+  // Under the board of one piece there is wood as far as anybody may want it.
+  if (otherEdge(f.edge) !== 'neck side' || isThrough(build)) return undefined
   const v = (size: `route.${PickupPlace}.${'centre' | 'length'}` | 'pocket.length') => valueAt(build, sizeRef('body', size))!
   return v(`route.${f.place}.centre`) - v(`route.${f.place}.length`) / 2 - v('pocket.length') - filed(f) - WALL
 }

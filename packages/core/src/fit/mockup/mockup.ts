@@ -1,3 +1,4 @@
+import { mouthOf } from '../../instrument/neckWords'
 import { POTS, potSlot, SWITCHES_OF } from '../../instrument/controlPlace'
 import { goesRound } from '../../instrument/guardRound'
 import { takenPart } from '../../instrument/idleParts'
@@ -98,8 +99,9 @@ const ORDER: readonly Wanted[] = [
   },
   {
     id: 'reach',
-    title: 'Pocket mouth to bridge',
-    how: 'Ruler along the centre line. The scale is checked by nut to fret 12, doubled; the reference stands beside it by what the saddles travel.',
+    title: 'Bridge, along the centre line',
+    how: (build) =>
+      `Ruler along the centre line, from ${mouthOf(build)}. The scale is checked by nut to fret 12, doubled; the reference stands beside it by what the saddles travel.`,
     ref: size('body', 'mouthToBridge'),
     joints: ['bridge-reach'],
   },

@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { sizeRef, type SizeRef } from '../../document/read'
+import { sizeRef, type SizeRef, isThrough } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
@@ -67,7 +67,7 @@ export function stringsOnBoardJoint(build: Build): JudgedJoint {
       (b) => {
         const margins = marginsIn(b, refs)
         const axis = sizeToDraw(b, AXIS).value
-        const both = [marginQuestion('bass', margins, axis), marginQuestion('treble', margins, axis)]
+        const both = [marginQuestion(build, 'bass', margins, axis), marginQuestion(build, 'treble', margins, axis)]
         return likelyOf(margins.bass) < likelyOf(margins.treble) ? both : both.toReversed()
       },
     ],
@@ -121,7 +121,7 @@ function marginsIn(build: Build, refs: Readonly<Record<'widthEnd' | 'frets' | 'n
   return { bass: margin('bass'), treble: margin('treble') }
 }
 
-function marginQuestion(side: 'bass' | 'treble', margins: Margins, axis: number): Question {
+function marginQuestion(build: Build, side: 'bass' | 'treble', margins: Margins, axis: number): Question {
   const [bass, treble] = [likelyOf(margins.bass), likelyOf(margins.treble)]
   const bias = bass - treble
   return {
@@ -139,13 +139,21 @@ function marginQuestion(side: 'bass' | 'treble', margins: Margins, axis: number)
       verdict === 'tight' || verdict === 'wont-go'
         ? [
             Math.abs(bias) > VISIBLE
-              ? {
-                  id: 'turn-neck',
-                  job: `Turn the neck: bring its axis ${printMm(Math.abs(axis), 1)} mm to the ${axis > 0 ? 'treble' : 'bass'} side at the bridge.`,
-                  how: 'Ease one wall at the mouth and the other at the end, about half the pocket’s share each; two threads for the outer strings show it best.',
-                  gives: 'body',
-                  tools: ['two threads', 'chisel', 'P120 on a flat block'],
-                }
+              ? isThrough(build)
+                ? {
+                    id: 'bridge-aside',
+                    job: `Set the bridge ${printMm(Math.abs(axis), 1)} mm to the ${axis > 0 ? 'bass' : 'treble'} side, over the neck’s own axis.`,
+                    how: 'Two threads for the outer strings show its place. Holes that are there are plugged with hardwood dowel, a day to dry, and bored anew.',
+                    gives: 'body',
+                    tools: ['two threads', 'hardwood dowel', 'drill'],
+                  }
+                : {
+                    id: 'turn-neck',
+                    job: `Turn the neck: bring its axis ${printMm(Math.abs(axis), 1)} mm to the ${axis > 0 ? 'treble' : 'bass'} side at the bridge.`,
+                    how: 'Ease one wall at the mouth and the other at the end, about half the pocket’s share each; two threads for the outer strings show it best.',
+                    gives: 'body',
+                    tools: ['two threads', 'chisel', 'P120 on a flat block'],
+                  }
               : {
                   id: 'narrower-spacing',
                   job: 'Use a nut or saddles with closer string spacing.',

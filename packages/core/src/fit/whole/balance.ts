@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { asTold, sizeAt, sizeRef, traitAt, valueAt, type SizeRef } from '../../document/read'
+import { asTold, sizeAt, sizeRef, traitAt, valueAt, type SizeRef, isThrough } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
 import { boxAround } from '../../geometry/box'
 import { pt, type Point } from '../../geometry/point'
@@ -201,7 +201,7 @@ function behindButton(build: Build, weighed: (slot: Slot) => boolean, rests: Res
                   {
                     id: 'move-button',
                     job: `Move the upper strap button ${printMm(forward, 0)} mm towards the headstock.`,
-                    how: 'Further out on its horn, or behind the heel; plug the old hole.',
+                    how: `Further out on its horn${isThrough(build) ? '' : ', or behind the heel'}; plug the old hole.`,
                     gives: 'nothing',
                     tools: ['pilot bit'],
                     plan: { slot: 'body' as const, size: 'button.upper.x' as const, delta: -forward, doubt: 3 },

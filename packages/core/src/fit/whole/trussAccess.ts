@@ -1,7 +1,7 @@
 import { aMm } from '../../quantity/words'
 import { printMm } from '../../quantity/length'
 import type { Build } from '../../document/build'
-import { sizeRef, traitAt } from '../../document/read'
+import { sizeRef, traitAt, isThrough } from '../../document/read'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
@@ -27,7 +27,9 @@ export function trussAccessJoint(build: Build): JudgedJoint {
     at: () => (heel ? pt(datums(build).heelEnd + 8, 12) : pt(-14, 0)),
     draw: () =>
       framed(
-        heel ? 'Heel-end adjuster from above' : 'Adjuster at the headstock, from above',
+        heel
+          ? `${isThrough(build) ? 'Adjuster at the board’s end' : 'Heel-end adjuster'}, from above`
+          : 'Adjuster at the headstock, from above',
         'true proportion',
         heel
           ? [
@@ -52,6 +54,7 @@ function access(build: Build): Question {
   const notch = heel && traitIn(build, 'body', 'notch') === 'yes'
   const key = drawnAt(build, KEY)
   const glued = willBeGlued(build)
+  const through = isThrough(build)
   return settled(
     'access',
     'Way for the tool',
@@ -61,12 +64,12 @@ function access(build: Build): Question {
       ? `The truss nut sits at the headstock; ${aMm(key)} tool reaches it under its cover.`
       : notch
         ? 'The body has its notch; the tool swings.'
-        : `The truss nut sits at the heel and the body has no notch: ${glued ? 'with the neck glued in nothing reaches it again.' : 'the neck would have to come off for every turn.'}`,
+        : `The truss nut sits at ${through ? 'the board’s end' : 'the heel'} and the body has no notch: ${through ? 'nothing reaches it.' : glued ? 'with the neck glued in nothing reaches it again.' : 'the neck would have to come off for every turn.'}`,
     [
       {
         id: 'cut-notch',
-        job: `Cut a notch ${Math.ceil(2 * key + 4)} mm wide and 26 mm long at the pocket’s end.`,
-        how: `Drill and chisel before ${glued ? 'the neck is glued in' : 'any finish'}; keep clear of the neck pickup’s route; the guard may need the same.`,
+        job: `Cut a notch ${Math.ceil(2 * key + 4)} mm wide and 26 mm long at ${through ? 'the board’s end' : 'the pocket’s end'}.`,
+        how: `Drill and chisel before ${glued && !through ? 'the neck is glued in' : 'any finish'}; keep clear of the neck pickup’s route; the guard may need the same.`,
         gives: 'body',
         tools: ['drill', 'chisel'],
       },

@@ -1,10 +1,13 @@
 import { bored, defineKind, HANDED, mm, sized, type SizeSpec } from '../kind'
 import { WOOD_OPTIONS } from '../woods'
 
-const at = 'from the pocket mouth, along the centre line'
+/** The datum: where the neck comes into the body; of one piece the end of its board, which is all there is to be seen of it. */
+const at = { how: 'from the pocket mouth (neck and body in one piece: from the board’s end), along the centre line' }
+/** Of a neck that is one piece with the body there is no pocket. */
+const naught = ['neckIs', 'through'] as const
 const route = <P extends string>(place: P, name: string) =>
   ({
-    [`route.${place}.centre`]: mm(`${name} route, centre`, 0, 400, { how: at }),
+    [`route.${place}.centre`]: mm(`${name} route, centre`, 0, 400, at),
     [`route.${place}.length`]: mm(`${name} route, along the strings`, 10, 130),
     [`route.${place}.width`]: mm(`${name} route, across`, 40, 140),
     [`route.${place}.depth`]: mm(`${name} route, depth`, 5, 50, { usual: 18 }),
@@ -25,25 +28,36 @@ export const body = defineKind({
   sizes: {
     thickness: mm('Thickness', 20, 80, { found: [28, 60], required: true, usual: 44 }),
     'pocket.widthMouth': mm('Pocket width, mouth', 40, 90, {
+      naught,
       required: true,
       usual: 56,
       how: 'inside jaws, at the edge where the neck enters, halfway down the wall',
     }),
-    'pocket.widthEnd': mm('Pocket width, end', 40, 90, { required: true, usual: 56, how: 'at the wall the heel stops against' }),
-    'pocket.length': mm('Pocket length', 30, 160, { required: true, usual: 76 }),
-    'pocket.depth': mm('Pocket depth', 5, 40, { required: true, usual: 16 }),
-    'pocket.radius': mm('Pocket corner radius', 0, 15, { required: true, usual: 6 }),
+    'pocket.widthEnd': mm('Pocket width, end', 40, 90, { naught, required: true, usual: 56, how: 'at the wall the heel stops against' }),
+    'pocket.length': mm('Pocket length', 30, 160, { naught, required: true, usual: 76 }),
+    'pocket.depth': mm('Pocket depth', 5, 40, { naught, required: true, usual: 16 }),
+    'pocket.radius': mm('Pocket corner radius', 0, 15, { naught, required: true, usual: 6 }),
     'pocket.dip': mm('Pocket floor dip', 0, 3, {
+      naught,
       found: [0, 1],
       how: 'straight-edge over the floor, deepest gap; chips and paint lumps count',
     }),
-    'pocket.tilt': sized('deg', 'Pocket floor tilt', -5, 5, { usual: 0, found: [-1, 1.5], how: 'headstock back is positive' }),
+    'pocket.tilt': sized('deg', 'Neck tilt', -5, 5, {
+      usual: 0,
+      found: [-1, 1.5],
+      how: 'the pocket’s floor against the front, or the board of one piece; headstock back is positive',
+    }),
+    'board.over': mm('Board’s top over the front', 1, 30, {
+      found: [3, 20],
+      usual: 9,
+      how: 'neck and body in one piece: at the board’s end, frets not counted',
+    }),
     axisAtBridge: mm('Neck axis at the bridge', -20, 20, {
       usual: 0,
       found: [-5, 5],
       how: 'how far the neck’s own axis passes beside the bridge’s middle, bass side positive',
     }),
-    mouthToBridge: mm('Pocket mouth to bridge studs', 100, 500, { required: true, how: at }),
+    mouthToBridge: mm('Bridge studs, along the centre line', 100, 500, { required: true, ...at }),
     studSpacing: mm('Bridge studs or outer screws, centre to centre', 10, 130, { usual: 74 }),
     studBore: mm('Stud bore diameter', 4, 16),
     studBoreDepth: mm('Stud bore depth', 5, 60, { usual: 24 }),
@@ -66,36 +80,36 @@ export const body = defineKind({
     'tail.spacing': mm('Tailpiece bores, centre to centre', 20, 120),
     'tail.bore': mm('Tailpiece bore diameter', 4, 16),
     'tail.boreDepth': mm('Tailpiece bore depth', 5, 60, { usual: 24 }),
-    'arch.bridge': mm('Arch: front at the bridge, over the front at the pocket mouth', -10, 40, {
+    'arch.bridge': mm('Arch: front at the bridge, over the front at the neck', -10, 40, {
       found: [0, 16],
       how: 'arched fronts: body on its back on a flat bench, both places measured up from the bench, one less the other',
     }),
-    'arch.tail': mm('Arch: front at the tailpiece, over the front at the pocket mouth', -10, 40, {
+    'arch.tail': mm('Arch: front at the tailpiece, over the front at the neck', -10, 40, {
       found: [0, 16],
       how: 'in the same way, where the tailpiece stands',
     }),
     'pot.hole': mm('Pot hole in the top', 4, 14, { how: 'where pots sit in the wood itself, without a guard' }),
-    'volume.x': mm('Volume hole, along the centre line', 0, 500, { usual: 266, how: at }),
+    'volume.x': mm('Volume hole, along the centre line', 0, 500, { usual: 266, ...at }),
     'volume.y': mm('Volume hole, across', -250, 250, { usual: -66, how: 'bass side positive' }),
-    'tone.x': mm('Tone hole, along the centre line', 0, 500, { usual: 301, how: at }),
+    'tone.x': mm('Tone hole, along the centre line', 0, 500, { usual: 301, ...at }),
     'tone.y': mm('Tone hole, across', -250, 250, { usual: -82, how: 'bass side positive' }),
-    'volume-2.x': mm('Second volume hole, along the centre line', 0, 500, { how: at }),
+    'volume-2.x': mm('Second volume hole, along the centre line', 0, 500, at),
     'volume-2.y': mm('Second volume hole, across', -250, 250, { how: 'bass side positive' }),
-    'tone-2.x': mm('Second tone hole, along the centre line', 0, 500, { how: at }),
+    'tone-2.x': mm('Second tone hole, along the centre line', 0, 500, at),
     'tone-2.y': mm('Second tone hole, across', -250, 250, { how: 'bass side positive' }),
-    'switch.x': mm('Switch hole, along the centre line', -100, 500, { usual: 226, how: at }),
+    'switch.x': mm('Switch hole, along the centre line', -200, 500, { usual: 226, found: [-100, 500], ...at }),
     'switch.y': mm('Switch hole, across', -250, 250, { usual: -72, how: 'bass side positive' }),
-    'switch-2.x': mm('Second switch’s hole, along the centre line', -100, 500, { how: at }),
+    'switch-2.x': mm('Second switch’s hole, along the centre line', -200, 500, { ...at, found: [-100, 500] }),
     'switch-2.y': mm('Second switch’s hole, across', -250, 250, { how: 'bass side positive' }),
     'control.length': mm('Control route, along the strings', 20, 250, { how: 'along its plate, where one covers it' }),
     'control.width': mm('Control route, across', 15, 150, { how: 'across its plate, where one covers it' }),
-    'control.x': mm('Control route, middle along the centre line', 0, 500, { how: at }),
+    'control.x': mm('Control route, middle along the centre line', 0, 500, at),
     'control.y': mm('Control route, middle across', -250, 250, { how: 'bass side positive' }),
     'control.depth': mm('Room for the controls, depth', 10, 60, {
       usual: 38,
       how: 'of their route; in a hollow body from the top’s underside to the back',
     }),
-    'plate.x': mm('Control plate, its front end along the centre line', 0, 500, { how: `${at}, to the middle of the end nearer the neck` }),
+    'plate.x': mm('Control plate, its front end along the centre line', 0, 500, { how: `${at.how}, to the middle of the end nearer the neck` }),
     'plate.y': mm('Control plate, its front end across', -250, 250, {
       how: 'from the centre line to the plate’s middle, bass side positive',
     }),
@@ -108,7 +122,7 @@ export const body = defineKind({
       usual: 3,
       how: 'over their route; of a hollow body the top itself, at their holes',
     }),
-    'jack.x': mm('Jack, along the centre line', 0, 500, { usual: 330, how: at }),
+    'jack.x': mm('Jack, along the centre line', 0, 500, { usual: 330, ...at }),
     'jack.y': mm('Jack, across', -250, 250, { usual: -100, how: 'bass side positive' }),
     'jack.bore': mm('Jack bore', 5, 40),
     'jack.depth': mm('Jack bore, depth to the far wall', 10, 120),
@@ -118,12 +132,12 @@ export const body = defineKind({
     }),
     'passage.diameter': mm('Narrowest wire passage', 2, 25),
     'battery.room': mm('Battery room, length', 0, 120),
-    'button.upper.x': mm('Upper strap button', -120, 120, { how: at }),
-    'button.lower.x': mm('Lower strap button', 150, 500, { usual: 340, how: at }),
+    'button.upper.x': mm('Upper strap button', -220, 120, { ...at, found: [-120, 120] }),
+    'button.lower.x': mm('Lower strap button', 150, 500, { usual: 340, ...at }),
     'block.width': mm('Centre block, across', 10, 200, { how: 'hollow bodies: the solid wood under the bridge' }),
     'block.thickness': mm('Wood under the bridge', 5, 80, { usual: 42 }),
     'soundHole.diameter': mm('Sound hole diameter', 20, 140, { optional: true }),
-    'soundHole.x': mm('Sound hole, along the centre line', -100, 400, { how: at }),
+    'soundHole.x': mm('Sound hole, along the centre line', -100, 400, at),
     'soundHole.y': mm('Sound hole, across', -150, 150, { how: 'bass side positive' }),
     'outline.length': mm('Whole length', 250, 600, { optional: true, how: 'horns included; with the widths enough for weight and area' }),
     'outline.upper': mm('Widest above the waist', 150, 450, { optional: true }),
@@ -140,7 +154,7 @@ export const body = defineKind({
     'binding.thickness': mm('Binding, thickness', 0.5, 6, { optional: true, how: 'the strip to be let in round the edge, flat way' }),
     'binding.height': mm('Binding, height', 1, 30, { optional: true }),
     mass: sized('g', 'Mass', 300, 6000, { found: [1100, 3600] }),
-    'claw.x': mm('Spring claw, along the centre line', 0, 400, { how: at }),
+    'claw.x': mm('Spring claw, along the centre line', 0, 400, at),
     'spring.depth': mm('Spring cavity, depth', 5, 40),
   },
   traits: {
@@ -167,8 +181,16 @@ export const body = defineKind({
         ['arched', 'arched top'],
       ],
     },
+    neckIs: {
+      label: 'Its neck',
+      unasked: true,
+      options: [
+        ['own', 'a part of its own, in a pocket'],
+        ['through', 'one piece with it'],
+      ],
+    },
     notch: {
-      label: 'Notch for a heel-end truss tool',
+      label: 'Notch for a truss tool at the neck’s end',
       options: [
         ['no', 'none'],
         ['yes', 'cut'],

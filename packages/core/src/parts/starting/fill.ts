@@ -1,6 +1,6 @@
 import type { Size } from '../../quantity/size'
 import { startingDoubt } from '../doubt'
-import type { SizeSpec } from '../kind'
+import { isNaught, type SizeSpec } from '../kind'
 import { KINDS } from '../kinds/index'
 import type { Part } from '../part'
 import { slotSpec, type Slot } from '../slots'
@@ -19,9 +19,13 @@ export function lacks(parts: Instrument, slot: Slot, size: string): boolean {
   if (/^(guard|control-plate)$/.test(slot) && size.startsWith('jack.')) return parts.jack?.traits?.held !== 'panel'
   // Beside a plate of their own the controls have no holes in the guard.
   if (slot === 'guard' && parts['control-plate'] && IN_PANEL.test(size)) return true
+  const isThrough = parts.body?.traits?.neckIs === 'through'
+  if (slot === 'neck') return isThrough && OF_HEEL.test(size)
+  if (size === 'board.over') return !isThrough
   const place = /^(?:route|opening)\.(neck|middle|bridge)\./.exec(size)?.[1] as (typeof PLACES)[number] | undefined
   if (place) return !parts[`pickup-${place}`] && PLACES.some((p) => parts[`pickup-${p}`])
   if (slot !== 'body') return false
+  if (isThrough && isNaught(KINDS.body, { neckIs: 'through' }, size)) return true
   const mount = parts.bridge?.traits?.mount
   const isOf = (...mounts: string[]) => mount === undefined || mounts.includes(mount)
   if (/^(vibrato|spring|claw)\b/.test(size)) return !isOf('two-stud', 'six-screw', 'double-locking')
@@ -34,6 +38,9 @@ export function lacks(parts: Instrument, slot: Slot, size: string): boolean {
   if (/^(block|rim|chamber|soundHole)\./.test(size)) return parts.body?.traits?.build === 'solid' && !size.startsWith('block.thickness')
   return size.startsWith('battery.') && mount !== undefined && !parts.battery
 }
+
+/** What a neck has that ends in a heel. */
+const OF_HEEL = /^(heel\.|nutToHeelEnd$|tilt\.)/
 
 /** Where controls sit in what carries them. */
 const IN_PANEL = /^(pot\.hole|volume(-2)?\.|tone(-2)?\.|switch(-2)?\.)/

@@ -1,6 +1,7 @@
+import { mouthOf } from '../../instrument/neckWords'
 import { wordOf } from '../../judge/verdict'
 import { effectsOf, type Build } from '../../document/build'
-import { isGlued } from '../../document/read'
+import { isGlued, isThrough } from '../../document/read'
 import type { Joint } from '../../judge/joint'
 import { before, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Stage, type Step } from '../../plan/step'
@@ -27,8 +28,8 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
     .filter(({ job }) => !told.has(job.id) && told.add(job.id))
   const place = step({
     id: 'place',
-    title: 'Neck in its pocket, bridge laid on: axis, place and height',
-    why: 'Two strings or threads from nut to bridge show the axis; the bridge’s place is taken from the pocket’s mouth and from fret 12, and both must agree. Holes are marked by it.',
+    title: `${isThrough(build) ? 'Bridge' : 'Neck in its pocket, bridge'} laid on: axis, place and height`,
+    why: `Two strings or threads from nut to bridge show the axis; the bridge’s place is taken from ${mouthOf(build)} and from fret 12, and both must agree. Holes are marked by it.`,
     station: 'fit',
     stage: 'trial',
     slot: 'neck',
@@ -63,7 +64,11 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
   })
   // Where the trial build or the sanding is behind, its place was found before this step was asked for.
   const found = build.steps.place === undefined && (build.steps[TRIAL] ?? build.steps.sand) !== undefined
-  return [...named(jobs), ...(found ? [] : [place]), ...(build.parts.body && build.parts.neck && isGlued(build) ? [glued] : [])]
+  return [
+    ...named(jobs),
+    ...(found ? [] : [place]),
+    ...(build.parts.body && build.parts.neck && isGlued(build) && !isThrough(build) ? [glued] : []),
+  ]
 }
 
 /** Two jobs in the same words are told apart by the joint they are for. */
