@@ -87,6 +87,9 @@ export const isGlued = (build: Build): boolean => isThrough(build) || traitAt(bu
 /** Where the neck's wood ends under the strings: the heel's end, or of one piece the board's. */
 export const neckEnd = (build: Build): SizeRef => sizeRef('neck', isThrough(build) ? 'boardLength' : 'nutToHeelEnd')
 
+/** What tilts the strings' plane against the front: the pocket's floor, or of one piece the board itself. */
+export const tiltRef = (build: Build): SizeRef => sizeRef('body', isThrough(build) ? 'board.tilt' : 'pocket.tilt')
+
 /** What carries the board's top over the pocket's floor; of one piece, over the front. */
 export const boardRef = (build: Build): SizeRef => (isThrough(build) ? sizeRef('body', 'board.over') : sizeRef('neck', 'heel.thickness'))
 

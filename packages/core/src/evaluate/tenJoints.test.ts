@@ -18,6 +18,7 @@ const BOUNDS: Readonly<Record<StartId, readonly [first: number, ten: number]>> =
   'bolt-plate': [3, 30],
   'bolt-through': [3, 30],
   'post-stop': [5, 43],
+  'through-neck': [2, 36],
   'semi-hollow': [5, 48],
   'twelve-string': [5, 42],
   'long-scale': [3, 30],

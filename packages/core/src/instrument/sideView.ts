@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizeAt, withJobs, isThrough } from '../document/read'
+import { sizeAt, withJobs, isThrough, tiltRef } from '../document/read'
 import type { Mark } from '../drawing/drawing'
 import { rectangle } from '../geometry/box'
 import { pt } from '../geometry/point'
@@ -15,9 +15,8 @@ export function sideProfile(build: Build): Mark[] {
   const pocket = value('body', 'pocket.depth', 16)
   const through = isThrough(build)
   const heel = through ? value('body', 'board.over', 9) : value('neck', 'heel.thickness', 25.4)
-  const tiltRef = { slot: 'body', size: 'pocket.tilt' } as const
   const flat = { value: 0, doubt: 0, known: 'assumed' } as const
-  const tilt = ((sizeAt(build, tiltRef) ?? withJobs(build, tiltRef, flat)).value * Math.PI) / 180
+  const tilt = ((sizeAt(build, tiltRef(build)) ?? withJobs(build, tiltRef(build), flat)).value * Math.PI) / 180
   const board = heel - pocket
   const crown = value('neck', 'crown', 1.1)
   const surface = (x: number) => board + (x - d.mouth) * Math.tan(tilt)

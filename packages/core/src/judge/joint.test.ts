@@ -202,7 +202,7 @@ describe('a check asked of parts of which not all is known', () => {
     expect([j.verdict, j.untold, j.says]).toEqual([
       'cant-tell',
       [{ slot: 'body', trait: 'notch' }],
-      'Not known yet: notch for a heel-end truss tool (body).',
+      'Not known yet: notch for a truss tool at the neck’s end (body).',
     ])
     const told = (notch: string) => judged(aBuild({ body: aPart('body', {}, { notch }) }), plan).verdict
     expect([told('yes'), told('no')]).toEqual(['snug', 'tight'])

@@ -1,3 +1,4 @@
+import { ownSizes } from '../parts/unknown'
 import { isMeasured, told } from '../quantity/size'
 import type { SizeUnit } from './kind'
 import { KINDS } from './kinds/index'
@@ -28,7 +29,7 @@ function toleranceOf(key: string, unit: SizeUnit | undefined): number | undefine
 
 /** An order for a made-to-order part from its sizes as wanted, never from what is only usual; the next revision of what was sent before. */
 export function orderFor(part: Part, before: Order | undefined, today: string): Order {
-  const sizes = Object.entries(part.sizes).flatMap(([key, s]) => {
+  const sizes = ownSizes(part).flatMap(([key, s]) => {
     const tolerance = toleranceOf(key, KINDS[part.kind].sizes[key]?.unit)
     return told(s) && tolerance !== undefined ? [[key, { value: s.value, tolerance }] as const] : []
   })

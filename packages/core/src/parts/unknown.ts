@@ -1,7 +1,11 @@
-import { told } from '../quantity/size'
+import { told, type Size } from '../quantity/size'
 import { isNaught, type TraitSpec } from './kind'
 import { KINDS } from './kinds/index'
 import type { Part } from './part'
+
+/** Its sizes as entered, but for those it has none of. */
+export const ownSizes = (part: Part): [string, Size][] =>
+  Object.entries(part.sizes).filter(([size]) => !isNaught(KINDS[part.kind], part.traits, size))
 
 /** Sizes of a part that nobody knows: only assumed, or not said though every such part has one. What is optional and left out is not there. */
 export const unknownSizes = (part: Part): string[] =>

@@ -14,7 +14,7 @@ import { jaws } from './jaws'
 import { sketchOf } from './sketches'
 import type { Hold, Place, Sketch, View } from './sketch'
 import { told } from '../quantity/size'
-import { unknownSizes } from '../parts/unknown'
+import { unknownSizes, ownSizes } from '../parts/unknown'
 
 /** Room between two views of a part, as a share of the larger. */
 const APART = 0.16
@@ -33,7 +33,7 @@ const moved = (m: Mark, by: Point): Mark => {
 }
 
 const numbersOf = (part: Part): Drawing['numbers'] =>
-  Object.entries(part.sizes).map(([key, s]) => ({
+  ownSizes(part).map(([key, s]) => ({
     label: KINDS[part.kind].sizes[key]?.label ?? key,
     value: printValue(s.value, KINDS[part.kind].sizes[key]?.unit ?? 'mm'),
   }))

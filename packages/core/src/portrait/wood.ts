@@ -213,9 +213,10 @@ function bodySection(s: Sketch, tail: number): void {
     s.area('cavity', [pt(0, 0), pt(length, 0), pt(length, depth - lean), pt(0, depth + lean)], ['pocket.depth', 'pocket.length'])
     s.down('pocket.depth', 'depth', length / 2, 0).down('pocket.dip', 'depth', length * 0.3, depth)
   })
-  s.gauge('pocket.tilt', pt(length / 2, depth))
-  s.only(['board.over'], isThrough(s.build), () => {
+  s.only(['pocket.tilt'], !isThrough(s.build), () => s.gauge('pocket.tilt', pt(length / 2, depth)))
+  s.only(['board.over', 'board.tilt'], isThrough(s.build), () => {
     const over = s.v('board.over')
+    s.gauge('board.tilt', pt(-BOARD_SHOWN / 2, -over))
     s.box('board', -BOARD_SHOWN, -over, 0, 0, ['board.over']).down('board.over', 'depth', -8, -over)
   })
   for (const place of ['neck', 'middle', 'bridge'] as const)

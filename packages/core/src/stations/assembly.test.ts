@@ -4,7 +4,7 @@ import type { Build } from '../document/build'
 import { holeCards } from '../drill/holes'
 import type { HoleCard } from '../drill/holeCard'
 import { evaluate } from '../evaluate/evaluate'
-import { isGlued, traitAt } from '../document/read'
+import { isGlued, traitAt, isThrough } from '../document/read'
 import { isCarried, panelOf } from '../instrument/panel'
 import { idleFor } from '../instrument/idleParts'
 import { groundOf } from '../instrument/stringGround'
@@ -25,7 +25,7 @@ const MOUNTS = new Set(['neck-on', 'hardware', 'close-guard', 'harness-in', 'nut
 /** What this instrument has a place for, and is no wood that everything else is put on. */
 function putOn(build: Build, slot: Slot): boolean {
   const wired = build.parts['pot-volume'] !== undefined
-  if (slot === 'body' || idleFor(build.parts, slot)) return false
+  if (slot === 'body' || (slot === 'neck' && isThrough(build)) || idleFor(build.parts, slot)) return false
   // A tree that is there already, or whose hole is refused, is drilled for in no step.
   if (slot === 'string-tree') return false
   if (slot === 'neck-screws') return build.parts.neck !== undefined && !isGlued(build)

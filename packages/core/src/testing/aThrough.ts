@@ -25,8 +25,14 @@ export function throughOf(build: Build): Build {
   const toBridge = body.sizes.mouthToBridge?.value
   const risen = arched && toBridge ? ((body.sizes['arch.bridge']?.value ?? 0) * pocket) / toBridge : 0
   const known = { doubt: 0.05, known: 'calipers' } as const
-  const left = Object.entries(body.sizes).filter(([size]) => !size.startsWith('pocket.') || size === 'pocket.tilt')
-  const moved = left.map(([size, s]) => [size, FROM_MOUTH.includes(size) ? { ...s, value: s.value - pocket } : size.startsWith('arch.') ? { ...s, value: s.value - risen } : s] as const)
+  const left = Object.entries(body.sizes).filter(([size]) => !size.startsWith('pocket.'))
+  const moved = left.map(
+    ([size, s]) =>
+      [
+        size,
+        FROM_MOUTH.includes(size) ? { ...s, value: s.value - pocket } : size.startsWith('arch.') ? { ...s, value: s.value - risen } : s,
+      ] as const,
+  )
   const ofNeck = Object.entries(neck.sizes).filter(([size]) => !size.startsWith('heel.') && size !== 'nutToHeelEnd')
   return {
     ...without(build, 'neck-screws'),
@@ -35,7 +41,11 @@ export function throughOf(build: Build): Build {
       body: {
         ...body,
         traits: { ...body.traits, neckIs: 'through' },
-        sizes: { ...Object.fromEntries(moved), 'board.over': { value: over - risen, ...known } },
+        sizes: {
+          ...Object.fromEntries(moved),
+          ...(body.sizes['pocket.tilt'] ? { 'board.tilt': body.sizes['pocket.tilt'] } : {}),
+          'board.over': { value: over - risen, ...known },
+        },
         ...(body.outline ? { outline: body.outline.map((row) => ({ ...row, x: row.x - pocket })) } : {}),
       },
       neck: { ...neck, sizes: { ...Object.fromEntries(ofNeck), boardLength: neck.sizes.nutToHeelEnd! } },

@@ -7,6 +7,7 @@ import type { Part } from '../parts/part'
 import { SLOTS, slotSpec, type Slot } from '../parts/slots'
 import { aBass } from './aBass'
 import { aPart } from './bench'
+import { aThrough } from './aThrough'
 import { aLefty, anEight, aTwelve } from './otherMakes'
 import { changed, fullBuild, without } from './fullBuild'
 import { onAPlate } from './onAPlate'
@@ -54,6 +55,7 @@ const MAKES: readonly (() => Build)[] = [
   aLefty,
   aTwelve,
   anEight,
+  aThrough,
 ]
 const withPart = (build: Build, slot: Slot, part: Part): Build => ({ ...build, parts: { ...build.parts, [slot]: part } })
 /** A volume and a tone for each of two pickups, and a slide to a second circuit. */

@@ -109,8 +109,8 @@ export function AxisTab() {
 const Nothing = ({ shown }: { shown: 'axis' | 'bridge' }) => (
   <p className="p-6 text-soft">
     {shown === 'axis'
-      ? 'The axis is drawn once the pencil lines are read and the pocket’s length and the bridge’s place are known.'
-      : 'The window is drawn once scale, pocket and the saddles’ travel are known.'}
+      ? 'The axis is drawn once the pencil lines are read and where the neck ends and the bridge stands is known.'
+      : 'The window is drawn once scale, the neck’s end and the saddles’ travel are known.'}
   </p>
 )
 

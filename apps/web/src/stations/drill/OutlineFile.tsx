@@ -1,4 +1,4 @@
-import { halfWidths, outlinePoints, setOutline, wantedOver, type Point } from '@snug/core'
+import { halfWidths, mouthOf, outlinePoints, setOutline, wantedOver, type Build, type Point } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
@@ -9,11 +9,8 @@ import { NumberEntry } from '../../ui/NumberEntry'
 type Target = 'body' | 'neck' | 'guard'
 const TARGET: Record<Target, string> = { body: 'the body', neck: 'the headstock', guard: 'the guard' }
 /** Where a part's own lengths begin, said of a drawing that lies along its centre line with the neck's end at the left. */
-const DATUM: Record<Target, string> = {
-  body: 'From its left end to the pocket’s mouth, mm',
-  neck: 'From its left end to the nut, mm',
-  guard: 'From its left end to its neck edge, mm',
-}
+const datumOf = (build: Build, target: Target): string =>
+  `From its left end to ${{ body: mouthOf(build), neck: 'the nut', guard: 'its neck edge' }[target]}, mm`
 
 /** An outline drawn elsewhere: an SVG path or a DXF polyline, laid along the centre line, becomes a part's half-widths. */
 export function OutlineFile() {
@@ -70,7 +67,7 @@ export function OutlineFile() {
               ]}
               onChange={setBass}
             />
-            <NumberEntry label={DATUM[target]} value={left} from={-50} to={900} onCommit={setLeft} />
+            <NumberEntry label={datumOf(build, target)} value={left} from={-50} to={900} onCommit={setLeft} />
             <NumberEntry
               label="Centre line below its top, mm"
               value={Math.round(middle * 10) / 10}

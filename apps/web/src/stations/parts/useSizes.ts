@@ -1,4 +1,4 @@
-import { KINDS, lacks, wantedSizes, type Part, type Slot } from '@snug/core'
+import { isNaught, KINDS, lacks, told, wantedSizes, type Part, type Slot } from '@snug/core'
 import { useMemo } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 
@@ -13,7 +13,9 @@ export function useSizes(slot: Slot, part: Part): { open: string[]; known: strin
     ])
     const own = Object.keys(KINDS[part.kind].sizes).filter((k) => {
       const string = /\.(\d+)$/.exec(k)?.[1]
-      return part.sizes[k] !== undefined || (!lacks(parts, slot, k) && (string === undefined || Number(string) <= strings))
+      // What is only assumed of what this instrument has not, is nothing that anybody said.
+      if (lacks(parts, slot, k)) return told(part.sizes[k]) !== undefined && !isNaught(KINDS[part.kind], part.traits, k)
+      return part.sizes[k] !== undefined || string === undefined || Number(string) <= strings
     })
     const open = own.filter((k) => waiting.has(k))
     const others = own.filter((k) => !waiting.has(k))

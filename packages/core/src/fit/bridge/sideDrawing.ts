@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { boardRef, sizeRef } from '../../document/read'
+import { boardRef, sizeRef, isThrough } from '../../document/read'
 import type { Drawing, Handle, Mark } from '../../drawing/drawing'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
@@ -89,19 +89,21 @@ export function sideDrawing(build: Build, { saddle: ys, tilt, added, held }: Sid
     { mark: 'label', at: pt(saddle + 14, over(low)), text: printMm(low, 1), anchor: 'start' },
   ]
   const grip = start + 16
+  const neck: Handle = {
+    id: 'tilt',
+    label: 'Tilt added to the neck',
+    at: pt(grip, up(surface(grip) - 3)),
+    value: added,
+    min: -0.5,
+    max: 1.5,
+    step: 0.01,
+    unit: 'deg',
+    // Headstock back takes this end of the board down.
+    perUp: -((1 / TALL / (d.mouth - grip)) * 180) / Math.PI,
+  }
   const handles: Handle[] = [
-    {
-      id: 'tilt',
-      label: 'Tilt added to the neck',
-      at: pt(grip, up(surface(grip) - 3)),
-      value: added,
-      min: -0.5,
-      max: 1.5,
-      step: 0.01,
-      unit: 'deg',
-      // Headstock back takes this end of the board down.
-      perUp: -((1 / TALL / (d.mouth - grip)) * 180) / Math.PI,
-    },
+    // Of one piece it stands as it was built.
+    ...(isThrough(build) ? [] : [neck]),
     {
       id: 'saddle',
       label: 'Saddle height above the body',
@@ -116,7 +118,7 @@ export function sideDrawing(build: Build, { saddle: ys, tilt, added, held }: Sid
   ]
   return {
     title: 'Neck and bridge from the side',
-    note: `heights ×${TALL} · hatched: the bridge’s reach · drag the rings`,
+    note: `heights ×${TALL} · hatched: the bridge’s reach · drag the ring${handles.length > 1 ? 's' : ''}`,
     marks,
     handles,
     bounds: { x: start - 6, y: over(Math.max(high, s) + 3), width: end - start + 26, height: (rise + Math.max(high, s) + 9) * TALL },

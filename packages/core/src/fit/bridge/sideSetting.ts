@@ -1,5 +1,5 @@
 import type { Build, PlannedJob } from '../../document/build'
-import { boardRef, sizeAt, sizeRef, sizesFor } from '../../document/read'
+import { boardRef, sizeAt, sizeRef, sizesFor, tiltRef } from '../../document/read'
 import { datums } from '../../instrument/datums'
 import { riseAt } from '../../instrument/frontRise'
 import { mouthLift, saddleHeight, type SideSetting } from '../../instrument/neckAngle'
@@ -15,8 +15,8 @@ import { heldAt } from './stringHold'
 /** How exactly a shim is made, degrees. [practice] */
 export const SHIM_DOUBT = 0.05
 
-/** Tilt of the pocket's floor, shims planned on paper included. */
-export const tiltOf = (build: Build): Size => sizeToDraw(build, sizeRef('body', 'pocket.tilt'))
+/** The neck's tilt, shims planned on paper included. */
+export const tiltOf = (build: Build): Size => sizeToDraw(build, tiltRef(build))
 
 /** The side of the strings a target is for. */
 export type StringSide = 'bass' | 'treble'

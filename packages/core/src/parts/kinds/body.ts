@@ -42,15 +42,16 @@ export const body = defineKind({
       found: [0, 1],
       how: 'straight-edge over the floor, deepest gap; chips and paint lumps count',
     }),
-    'pocket.tilt': sized('deg', 'Neck tilt', -5, 5, {
-      usual: 0,
-      found: [-1, 1.5],
-      how: 'the pocket’s floor against the front, or the board of one piece; headstock back is positive',
-    }),
+    'pocket.tilt': sized('deg', 'Pocket floor tilt', -5, 5, { naught, usual: 0, found: [-1, 1.5], how: 'headstock back is positive' }),
     'board.over': mm('Board’s top over the front', 1, 30, {
       found: [3, 20],
       usual: 9,
       how: 'neck and body in one piece: at the board’s end, frets not counted',
+    }),
+    'board.tilt': sized('deg', 'Board’s tilt against the front', -5, 5, {
+      usual: 0,
+      found: [-1, 3.5],
+      how: 'neck and body in one piece; headstock back is positive',
     }),
     axisAtBridge: mm('Neck axis at the bridge', -20, 20, {
       usual: 0,
@@ -109,7 +110,9 @@ export const body = defineKind({
       usual: 38,
       how: 'of their route; in a hollow body from the top’s underside to the back',
     }),
-    'plate.x': mm('Control plate, its front end along the centre line', 0, 500, { how: `${at.how}, to the middle of the end nearer the neck` }),
+    'plate.x': mm('Control plate, its front end along the centre line', 0, 500, {
+      how: `${at.how}, to the middle of the end nearer the neck`,
+    }),
     'plate.y': mm('Control plate, its front end across', -250, 250, {
       how: 'from the centre line to the plate’s middle, bass side positive',
     }),

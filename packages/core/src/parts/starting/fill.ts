@@ -21,7 +21,7 @@ export function lacks(parts: Instrument, slot: Slot, size: string): boolean {
   if (slot === 'guard' && parts['control-plate'] && IN_PANEL.test(size)) return true
   const isThrough = parts.body?.traits?.neckIs === 'through'
   if (slot === 'neck') return isThrough && OF_HEEL.test(size)
-  if (size === 'board.over') return !isThrough
+  if (size.startsWith('board.')) return !isThrough
   const place = /^(?:route|opening)\.(neck|middle|bridge)\./.exec(size)?.[1] as (typeof PLACES)[number] | undefined
   if (place) return !parts[`pickup-${place}`] && PLACES.some((p) => parts[`pickup-${p}`])
   if (slot !== 'body') return false

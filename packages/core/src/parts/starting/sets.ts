@@ -212,6 +212,36 @@ export const STARTING_SETS = {
       ...glued,
     },
   },
+  'through-neck': {
+    label: 'Neck through the body, fixed bridge',
+    strings: 6,
+    scale: 647.7,
+    parts: {
+      body: {
+        name: 'Body, in one piece with its neck',
+        traits: { build: 'solid', top: 'flat', access: 'back', neckIs: 'through' },
+        // Counted from the end of a board of 24 frets, not from a pocket.
+        sizes: {
+          mouthToBridge: 148,
+          ...twoRoutes(112),
+          'route.neck.centre': 24,
+          'volume.x': 162,
+          'tone.x': 197,
+          'switch.x': 122,
+          'jack.x': 226,
+          'button.lower.x': 236,
+        },
+      },
+      neck: neck({ frets: 24, boardLength: 490, 'board.widthEnd': 57 }, { joint: 'set' }),
+      bridge: { name: 'Fixed bridge', traits: { mount: 'screws', saddles: 'single' }, sizes: { screws: 5 } },
+      ...ringed,
+      tuners: TUNERS,
+      nut: NUT,
+      strings: STRINGS,
+      switch: TOGGLE,
+      ...glued,
+    },
+  },
   'semi-hollow': {
     label: 'Semi-hollow, no back panel',
     strings: 6,

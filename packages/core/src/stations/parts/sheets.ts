@@ -48,7 +48,7 @@ const inMm = (value: number, unit: SizeUnit): string => (unit === 'mm' ? printMm
 
 const datumOf = (kind: KindName) =>
   kind === 'guard'
-    ? 'from the edge of its neck cut-out that meets the heel end, along the centre line; across from the centre line, bass side positive'
+    ? 'from the edge of its neck cut-out that meets the heel’s end (in one piece: the board’s), along the centre line; across from the centre line, bass side positive'
     : 'as each line says'
 
 /** Everything to take off an instrument one likes, with room to write: for a neck or a body by feel. */

@@ -1,13 +1,16 @@
 import {
   curveThrough,
   halfWidths,
+  mouthOf,
   ownFrame,
   pictureLength,
   placeInPlane,
+  type Build,
   type OutlineRow,
   type Point,
   type ScaledPicture,
 } from '@snug/core'
+import { useOpenBuild } from '../../../state/buildStore'
 
 /** The first three places are no outline: they say where the part's frame lies. */
 const FRAME = 3
@@ -29,17 +32,19 @@ export function lastPlace(scale: ScaledPicture, picks: readonly Point[]): { at: 
   return { at: ownFrame(datum!, along!, bass!)(placeInPlane(scale, last)), doubt: pictureLength(scale, picks[0]!, last).doubt }
 }
 
-const DATUM = {
-  body: ['the pocket’s mouth on the centre line', 'a place towards the tail'],
-  neck: ['the nut’s board side on the centre line', 'a place towards the body'],
-  guard: ['the guard’s neck edge on the centre line', 'a place towards the tail'],
-} as const
+const datumOf = (build: Build) =>
+  ({
+    body: [`${mouthOf(build)} on the centre line`, 'a place towards the tail'],
+    neck: ['the nut’s board side on the centre line', 'a place towards the body'],
+    guard: ['the guard’s neck edge on the centre line', 'a place towards the tail'],
+  }) as const
 
 /** What to pick next. */
-export function TraceNotes({ picked, slot }: { picked: number; slot: keyof typeof DATUM }) {
+export function TraceNotes({ picked, slot }: { picked: number; slot: keyof ReturnType<typeof datumOf> }) {
+  const datum = datumOf(useOpenBuild())[slot]
   const next = [
-    `Pick ${DATUM[slot][0]}.`,
-    `Pick ${DATUM[slot][1]} on the centre line.`,
+    `Pick ${datum[0]}.`,
+    `Pick ${datum[1]} on the centre line.`,
     'Pick any place on the bass side: that also tells a mirrored picture from another.',
   ]
   return (
