@@ -1,3 +1,4 @@
+import { countedAnew } from './countedAnew'
 import { printValue } from '../parts/check'
 import { knownWord } from '../parts/doubt'
 import { KINDS } from '../parts/kinds/index'
@@ -63,7 +64,10 @@ export function setTrait(build: Build, slot: Slot, trait: string, value: string 
   const said = spec?.options.find(([option]) => option === value)?.[1] ?? value
   return {
     label: `${slotSpec(slot).label}, ${(spec?.label ?? trait).replace(/^./, (c) => c.toLowerCase())}: ${said ?? 'cleared'}`,
-    edits: [edit(build, ['parts', slot, 'traits', trait], value)],
+    edits: [
+      edit(build, ['parts', slot, 'traits', trait], value),
+      ...(slot === 'body' && trait === 'neckIs' ? countedAnew(build, value) : []),
+    ],
   }
 }
 

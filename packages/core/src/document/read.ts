@@ -87,6 +87,9 @@ export const isGlued = (build: Build): boolean => isThrough(build) || traitAt(bu
 /** Where the neck's wood ends under the strings: the heel's end, or of one piece the board's. */
 export const neckEnd = (build: Build): SizeRef => sizeRef('neck', isThrough(build) ? 'boardLength' : 'nutToHeelEnd')
 
+/** Of one piece places on a body are counted from the board's end, so much further on than a pocket's mouth: a heel's usual length, mm. [ours] */
+export const UNDER_BOARD = 76
+
 /** What tilts the strings' plane against the front: the pocket's floor, or of one piece the board itself. */
 export const tiltRef = (build: Build): SizeRef => sizeRef('body', isThrough(build) ? 'board.tilt' : 'pocket.tilt')
 

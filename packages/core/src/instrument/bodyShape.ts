@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { valueAt, isThrough } from '../document/read'
+import { valueAt, isThrough, UNDER_BOARD } from '../document/read'
 import { pt, type Point } from '../geometry/point'
 import type { OutlineRow } from '../parts/part'
 import { outlinePoints } from './outline'
@@ -39,8 +39,6 @@ const WAIST = 0.47
 const LOWER = 0.76
 /** Of its length, what lies beside the neck before the pocket's mouth. [ours] */
 const BEFORE_MOUTH = 0.14
-/** Of one piece places count from the board's end, so much further on: a heel's usual length. [ours] */
-const UNDER_BOARD = 76
 
 /** A body's rows from the pocket's mouth, with how they are known. Four numbers make a shape good for weight and area, not for a template. */
 export function bodyShape(build: Build): { rows: readonly OutlineRow[]; known: ShapeKnown } {

@@ -19,6 +19,8 @@ export interface SizeSpec {
   optional?: true
   /** Where and how to take it. */
   how?: string
+  /** A place on a body, counted from where its neck comes in: in one piece with it that is the board's end. */
+  fromNeck?: true
   /** There is none of it on a part that is said to be this: it is then 0, whatever was entered. */
   naught?: readonly [trait: string, option: string]
 }

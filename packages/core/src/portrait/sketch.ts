@@ -1,9 +1,10 @@
+import { usualAt } from '../judge/known'
 import type { Build } from '../document/build'
 import { sizeAt, traitAt } from '../document/read'
 import type { Mark, Role } from '../drawing/drawing'
 import { rectangle } from '../geometry/box'
 import { pt, type Point } from '../geometry/point'
-import { usualOf, isNaught } from '../parts/kind'
+import { isNaught } from '../parts/kind'
 import { KINDS } from '../parts/kinds/index'
 import type { Part } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
@@ -59,7 +60,7 @@ export class Sketch {
   v(size: string): number {
     const spec = KINDS[slotSpec(this.slot).kind].sizes[size]
     if (!spec) throw new Error(`${this.slot} has no size ${size}`)
-    return sizeAt(this.build, { slot: this.slot, size })?.value ?? this.usual[size] ?? usualOf(spec)
+    return sizeAt(this.build, { slot: this.slot, size })?.value ?? usualAt(this.build, spec, this.usual[size])
   }
   /** Has somebody said it, by listing or by reading? */
   known(size: string): boolean {

@@ -286,7 +286,8 @@ const headOf = (half: number, long: number): Point[] => [
 ]
 
 export function sketchNeck(s: Sketch): void {
-  const [nut, end, long, heel, scale] = [s.v('nut.width'), s.v('board.widthEnd'), s.v('boardLength'), s.v('nutToHeelEnd'), s.v('scale')]
+  const [nut, end, long, scale] = [s.v('nut.width'), s.v('board.widthEnd'), s.v('boardLength'), s.v('scale')]
+  const heel = isThrough(s.build) ? long : s.v('nutToHeelEnd')
   const posts = tunerPosts(s.build)
   // The nearest to the nut; of a head turned round that is the highest string's.
   const row = s.trait('row') === 'treble' && s.trait('head') !== 'two-rows' ? posts.toReversed() : posts

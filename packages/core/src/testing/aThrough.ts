@@ -6,9 +6,7 @@ import { fullBuild, without } from './fullBuild'
 
 const DEGREE = Math.PI / 180
 /** Sizes of a body that are counted from where the neck comes in. */
-const FROM_MOUTH = Object.entries<SizeSpec>(KINDS.body.sizes).flatMap(([size, { how }]) =>
-  how?.startsWith('from the pocket mouth') ? [size] : [],
-)
+const FROM_MOUTH = Object.entries<SizeSpec>(KINDS.body.sizes).flatMap(([size, { fromNeck }]) => (fromNeck ? [size] : []))
 
 /**
  * The same instrument with its neck in one piece with the body: nothing of it lies elsewhere, but its places are counted from the end of

@@ -4,6 +4,7 @@ import {
   bridgeMoved,
   bridgeWindow,
   enteredAt,
+  mouthOf,
   PENCIL_STATIONS,
   setIn,
   setSize,
@@ -25,7 +26,7 @@ import { DrillTabs } from './tabs'
 
 const PLACE: Record<PencilStation, string> = { near: 'near the neck', far: 'near the bridge' }
 const READ = [
-  ['along', 'from the pocket’s mouth'],
+  ['along', undefined],
   ['bassLine', 'to the bass side’s line'],
   ['trebleLine', 'to the treble side’s line'],
   ['bassEnd', 'to the bass end of route or studs'],
@@ -146,7 +147,7 @@ function Lines({ station }: { station: PencilStation }) {
         {READ.map(([key, label]) => (
           <NumberEntry
             key={key}
-            label={`${label}, mm`}
+            label={`${label ?? `from ${mouthOf(build)}`}, mm`}
             value={now[key]}
             from={key === 'along' ? -100 : 0}
             to={key === 'along' ? 500 : 700}

@@ -206,7 +206,7 @@ export const vibratoRoute: Finder = (build, bench) => {
     deep: v(THICK).value,
     about: `Right through, as wide as the block and ${BESIDE} mm each side, the block laid on; the block is ${printMm(v(refs.length).value, 1)} mm long and its foot sweeps ${printMm(sweep, 1)} more.`,
     places: [pt(datums(build).studs + long / 2, 0)],
-    from: [`its front wall ${printMm(v(refs.at).value, 1)} mm from ${mouthOf(build)}, at the studs`],
+    from: [`its front wall ${printMm(v(refs.at).value, 1)} mm from ${mouthOf(build)}, at the studs or screws`],
     after: [
       'from both faces, half each, the template turned over on two dowels',
       `springs’ room from the back, ${printMm(room, 1)} mm deep and a ledge for its lid, from the slot to where the claw stands`,

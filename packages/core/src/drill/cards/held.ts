@@ -262,7 +262,7 @@ export const clawScrews: Finder = (build, bench) => {
       byPart: true,
       goesIn: 'two long screws that hold the claw',
       located: 'the claw held level in its cavity, its middle on the vibrato’s centre line',
-      first: ['the ground wire soldered to the claw', 'the vibrato hung on its studs'],
+      first: ['the ground wire soldered to the claw', 'the vibrato hung on its studs or screws'],
       back: 'Hardwood dowel in the wall, a day to dry, drilled anew.',
     },
     {

@@ -74,7 +74,7 @@ function travelLeft(build: Build): Question[] {
   const move = (shift: string): Cure[] => [
     {
       id: 'move-studs',
-      job: `Place the studs between ${printMm(place.from, 1)} and ${printMm(place.to, 1)} mm from the nut.`,
+      job: `Place the bridge’s studs or screws between ${printMm(place.from, 1)} and ${printMm(place.to, 1)} mm from the nut.`,
       how: `${shift} Old bores are plugged with dowel of the same grain and drilled anew. Both are counted from the nut; the scale line itself, nut to fret 12 doubled, lies beside them by what the saddles travel.`,
       gives: 'body',
       tools: ['dowel', 'wood glue', 'drill guide'],
@@ -124,7 +124,7 @@ function asOnOld(build: Build): Question[] {
   return [
     {
       id: 'as-old',
-      label: 'Studs from the nut, over those of the old instrument',
+      label: 'Studs or screws from the nut, over those of the old instrument',
       clearance: off.map((n) => ({ ...n, mean: AS_OLD - Math.abs(n.mean) })),
       shown: off,
       bands: [
@@ -133,8 +133,8 @@ function asOnOld(build: Build): Question[] {
       ],
       says: ({ verdict }) =>
         verdict === 'snug'
-          ? `On the old instrument the studs stood ${printMm(old.value, 1)} mm from the nut, and so they do here.`
-          : `On the old instrument the studs stood ${printMm(old.value, 1)} mm from the nut; here they are ${printMm(Math.abs(v), 1)} mm ${v > 0 ? 'further away' : 'nearer'}.`,
+          ? `On the old instrument studs or screws stood ${printMm(old.value, 1)} mm from the nut, and so they do here.`
+          : `On the old instrument studs or screws stood ${printMm(old.value, 1)} mm from the nut; here they are ${printMm(Math.abs(v), 1)} mm ${v > 0 ? 'further away' : 'nearer'}.`,
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []
@@ -142,7 +142,7 @@ function asOnOld(build: Build): Question[] {
               {
                 id: 'measure-old',
                 job: 'Read both distances again, nut to fret 12 too: its double is the scale, whatever the old bridge did.',
-                how: 'Another bridge holds its saddles elsewhere over its studs; then the scale decides and not the old place.',
+                how: 'Another bridge holds its saddles elsewhere over its studs or screws; then the scale decides and not the old place.',
                 gives: 'nothing',
                 tools: ['rule'],
               },
@@ -164,13 +164,13 @@ function reachDrawing(scale: number, studs: number, travel: { front: number; bac
       { mark: 'line', role: 'centre', points: [pt(scale, -14), pt(scale, 14)] },
       { mark: 'circle', role: 'cavity', at: pt(studs, 0), r: 2.4 },
       { mark: 'label', at: pt(scale, -15), text: `scale ${printMm(scale, 1)}`, anchor: 'middle' },
-      { mark: 'label', at: pt(studs, 11), text: `studs ${printMm(studs, 1)}`, anchor: 'middle' },
+      { mark: 'label', at: pt(studs, 11), text: `bridge ${printMm(studs, 1)}`, anchor: 'middle' },
       { mark: 'dimension', from: pt(front, 17), to: pt(window.front, 17), text: printMm(window.front - front, 1) },
       { mark: 'dimension', from: pt(window.back, 17), to: pt(back, 17), text: printMm(back - window.back, 1), emphasis: true },
     ],
     bounds: { x: Math.min(front, studs) - 8, y: -20, width: back - Math.min(front, studs) + 18, height: 42 },
     numbers: [
-      { label: 'Studs from the nut', value: `${printMm(studs)} mm` },
+      { label: 'Studs or screws from the nut', value: `${printMm(studs)} mm` },
       { label: 'Saddles reach', value: `${printMm(front, 1)} to ${printMm(back, 1)} mm from the nut` },
       { label: 'Saddles needed', value: `${printMm(window.front, 1)} to ${printMm(window.back, 1)} mm from the nut` },
     ],

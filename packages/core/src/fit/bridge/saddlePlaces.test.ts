@@ -19,7 +19,7 @@ describe('saddles along and over the strings', () => {
       check: 'back',
       verdict: 'wont-go',
       says: 'The low strings’ saddles reach their back stop before they are in tune.',
-      job: 'Place the studs between 638.2 and 643.7 mm from the nut.',
+      job: 'Place the bridge’s studs or screws between 638.2 and 643.7 mm from the nut.',
       sizes: { 'body/mouthToBridge': 238 },
     },
     {
@@ -28,7 +28,7 @@ describe('saddles along and over the strings', () => {
       check: 'front',
       verdict: 'wont-go',
       says: 'The high strings’ saddles reach their front stop before they are in tune.',
-      job: 'Place the studs between 638.2 and 643.7 mm from the nut.',
+      job: 'Place the bridge’s studs or screws between 638.2 and 643.7 mm from the nut.',
       sizes: { 'body/mouthToBridge': 268 },
     },
     {

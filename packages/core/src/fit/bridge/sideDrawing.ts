@@ -44,11 +44,14 @@ export function sideDrawing(build: Build, { saddle: ys, tilt, added, held }: Sid
     return atNut + ((rise + s - atNut) * x) / saddle
   }
   const end = saddle + Math.max(24, (held?.distance ?? 0) + 8)
+  // Of one piece the body's wood goes on under its board.
+  const through = isThrough(build)
+  const wood = through ? start : d.mouth
   const marks: Mark[] = [
     {
       mark: 'area',
       role: 'body-wood',
-      points: [pt(d.mouth, up(0)), pt(saddle, over(0)), pt(end, over(0)), pt(end, up(-5)), pt(d.mouth, up(-5))],
+      points: [pt(wood, up(0)), pt(d.mouth, up(0)), pt(saddle, over(0)), pt(end, over(0)), pt(end, up(-5)), pt(wood, up(-5))],
     },
     {
       mark: 'area',
@@ -56,8 +59,8 @@ export function sideDrawing(build: Build, { saddle: ys, tilt, added, held }: Sid
       points: [
         pt(start, up(surface(start))),
         pt(d.heelEnd, up(surface(d.heelEnd))),
-        pt(d.heelEnd, up(Math.max(0, surface(d.heelEnd) - 6))),
-        pt(start, up(surface(start) - 6)),
+        pt(d.heelEnd, up(through ? 0 : Math.max(0, surface(d.heelEnd) - 6))),
+        pt(start, up(through ? 0 : surface(start) - 6)),
       ],
     },
     { mark: 'line', role: 'guide', dashed: true, points: [pt(start, up(surface(start) + crown)), pt(saddle, up(surface(saddle) + crown))] },
@@ -103,7 +106,7 @@ export function sideDrawing(build: Build, { saddle: ys, tilt, added, held }: Sid
   }
   const handles: Handle[] = [
     // Of one piece it stands as it was built.
-    ...(isThrough(build) ? [] : [neck]),
+    ...(through ? [] : [neck]),
     {
       id: 'saddle',
       label: 'Saddle height above the body',

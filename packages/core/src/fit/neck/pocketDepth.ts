@@ -143,7 +143,7 @@ function depthDrawing(build: Build) {
   if (guard) marks.push({ mark: 'area', role: 'plastic', points: rectangle(length + 0.4, -guard, length + 34, 0) })
   return framed('Heel on the pocket floor, from the side', 'true proportion', marks, [
     { label: 'Board above the body', value: `${printMm(-top)} mm` },
-    { label: 'Board above the guard', value: guard ? `${printMm(-top - guard)} mm` : 'no guard' },
+    ...(guard ? [{ label: 'Board above the guard', value: `${printMm(-top - guard)} mm` }] : []),
     { label: 'Overhang of the board', value: `${printMm(over, 1)} mm` },
   ])
 }

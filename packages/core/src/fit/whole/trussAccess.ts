@@ -69,7 +69,7 @@ function access(build: Build): Question {
       {
         id: 'cut-notch',
         job: `Cut a notch ${Math.ceil(2 * key + 4)} mm wide and 26 mm long at ${through ? 'the board’s end' : 'the pocket’s end'}.`,
-        how: `Drill and chisel before ${glued && !through ? 'the neck is glued in' : 'any finish'}; keep clear of the neck pickup’s route; the guard may need the same.`,
+        how: `Drill and chisel before ${glued && !through ? 'the neck is glued in' : 'any finish'}; keep clear of the neck pickup’s route${build.parts.guard ? '; the guard may need the same' : ''}.`,
         gives: 'body',
         tools: ['drill', 'chisel'],
       },

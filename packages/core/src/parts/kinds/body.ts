@@ -2,7 +2,10 @@ import { bored, defineKind, HANDED, mm, sized, type SizeSpec } from '../kind'
 import { WOOD_OPTIONS } from '../woods'
 
 /** The datum: where the neck comes into the body; of one piece the end of its board, which is all there is to be seen of it. */
-const at = { how: 'from the pocket mouth (neck and body in one piece: from the board’s end), along the centre line' }
+const at = {
+  how: 'from the pocket mouth (neck and body in one piece: from the board’s end), along the centre line',
+  fromNeck: true,
+} as const
 /** Of a neck that is one piece with the body there is no pocket. */
 const naught = ['neckIs', 'through'] as const
 const route = <P extends string>(place: P, name: string) =>
@@ -58,7 +61,7 @@ export const body = defineKind({
       found: [-5, 5],
       how: 'how far the neck’s own axis passes beside the bridge’s middle, bass side positive',
     }),
-    mouthToBridge: mm('Bridge studs, along the centre line', 100, 500, { required: true, ...at }),
+    mouthToBridge: mm('Bridge studs or screws, along the centre line', 100, 500, { required: true, ...at }),
     studSpacing: mm('Bridge studs or outer screws, centre to centre', 10, 130, { usual: 74 }),
     studBore: mm('Stud bore diameter', 4, 16),
     studBoreDepth: mm('Stud bore depth', 5, 60, { usual: 24 }),
@@ -111,6 +114,7 @@ export const body = defineKind({
       how: 'of their route; in a hollow body from the top’s underside to the back',
     }),
     'plate.x': mm('Control plate, its front end along the centre line', 0, 500, {
+      ...at,
       how: `${at.how}, to the middle of the end nearer the neck`,
     }),
     'plate.y': mm('Control plate, its front end across', -250, 250, {
@@ -185,11 +189,11 @@ export const body = defineKind({
       ],
     },
     neckIs: {
-      label: 'Its neck',
+      label: 'Neck and body are',
       unasked: true,
       options: [
-        ['own', 'a part of its own, in a pocket'],
-        ['through', 'one piece with it'],
+        ['own', 'two parts, a pocket in one of them'],
+        ['through', 'in one piece with the neck'],
       ],
     },
     notch: {
