@@ -4,6 +4,7 @@ import type { Build } from '../document/build'
 import { specAt } from '../document/read'
 import type { JudgedJoint } from '../judge/joint'
 import { anyBuild, untold } from '../testing/anyBuild'
+import { askedTraits } from '../testing/takenFrom'
 import { holds } from '../testing/holds'
 import { JOINT_KINDS } from './jointKinds'
 import { existsIn } from './kind'
@@ -23,7 +24,7 @@ function judgedTwice({ build, kind, taken }: { build: Build; kind: number; taken
       // What is left out where there is none is known to be none.
       .filter((r) => !specAt(r).optional && build.parts[r.slot]?.sizes[r.size] && build.parts[r.slot]!.sizes[r.size]!.known !== 'assumed')
       .map((r) => ['sizes', r.slot, r.size] as const),
-    ...before.slots.flatMap((slot) => Object.keys(build.parts[slot]?.traits ?? {}).map((trait) => ['traits', slot, trait] as const)),
+    ...before.slots.flatMap((slot) => askedTraits(build, slot).map((trait) => ['traits', slot, trait] as const)),
   ]
   if (!known.length) return undefined
   const [what, slot, name] = known[taken % known.length]!

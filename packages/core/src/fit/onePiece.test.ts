@@ -15,9 +15,14 @@ const NEEDED = [
   ...(['nutToHeelEnd', 'heel.thickness'] as const).map((size) => sizeRef('neck', size)),
 ]
 
-/** Glued, on the body's centre line, its board ending where its heel does: what is left of a pocket then is only from where places are counted. */
+/** Glued, on the body's centre line, its board ending where its heel does, its guard with a millimetre beside it. */
 function glued(build: Build): Build {
-  const set = changed(without(build, 'neck-screws'), { 'body/axisAtBridge': 0 }, { 'neck/joint': 'set', 'body/neckIs': 'own' })
+  const wide = build.parts.body!.sizes['pocket.widthEnd']?.value
+  const set = changed(
+    without(build, 'neck-screws'),
+    { 'body/axisAtBridge': 0, ...(build.parts.guard && wide !== undefined ? { 'guard/neck.width': wide + 2 } : {}) },
+    { 'neck/joint': 'set', 'body/neckIs': 'own' },
+  )
   const { neck } = set.parts
   return { ...set, parts: { ...set.parts, neck: { ...neck!, sizes: { ...neck!.sizes, boardLength: neck!.sizes.nutToHeelEnd! } } } }
 }
@@ -33,8 +38,8 @@ const clearances = (build: Build): Map<string, number> =>
     ),
   )
 
-/** Of a pocket, and of how the guard's cut-out goes round a heel, or moves beside it. */
-const OF_POCKET = /^pocket-|^neck-screws|^guard-cover\/neck-cut|^guard-openings/
+/** Of a pocket, and of how the guard's cut-out goes round a heel. */
+const OF_POCKET = /^pocket-|^neck-screws|^guard-cover\/neck-cut/
 
 describe('a neck in one piece with its body', () => {
   it('is judged as the same neck glued in, whatever is read of it: only its pocket is not', () => {

@@ -2,7 +2,7 @@ import type { Build } from '../document/build'
 import { specAt } from '../document/read'
 import type { JointKind } from '../fit/kind'
 import { keyOf } from '../judge/completed'
-import { bandOf } from '../parts/kind'
+import { bandOf, type TraitSpec } from '../parts/kind'
 import { KINDS } from '../parts/kinds/index'
 import { slotSpec, type Slot } from '../parts/slots'
 import type { Size } from '../quantity/size'
@@ -20,12 +20,18 @@ const answered = (build: Build, slot: Slot, what: 'sizes' | 'traits', name: stri
   return { ...build, parts: { ...build.parts, [slot]: { ...part, [what]: { ...part[what], [name]: answer } } } }
 }
 
+/** Traits told of a part; not what is taken for granted, where to say nothing is to say the first of its options. */
+export const askedTraits = (build: Build, slot: Slot): string[] =>
+  Object.keys(build.parts[slot]?.traits ?? {}).filter(
+    (trait) => !(KINDS[slotSpec(slot).kind].traits as Readonly<Record<string, TraitSpec>>)[trait]?.unasked,
+  )
+
 /** One size or trait that a joint looks at, taken out of the build: the n-th of them. Nothing where it looks at none. */
 export function takenFrom(build: Build, kind: JointKind, n: number): Taken | undefined {
   const joint = kind.find(build)
   // A part's mass that was not weighed is reckoned from its wood and said as "about".
   const sizes = joint.reads.filter((r) => !specAt(r).optional && r.size !== 'mass')
-  const traits = joint.slots.flatMap((slot) => Object.keys(build.parts[slot]?.traits ?? {}).map((trait) => ({ slot, trait })))
+  const traits = joint.slots.flatMap((slot) => askedTraits(build, slot).map((trait) => ({ slot, trait })))
   const refs = [...sizes, ...traits]
   const ref = refs[n % refs.length]
   if (!ref) return undefined
