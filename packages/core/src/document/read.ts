@@ -68,7 +68,8 @@ export function withJobs(build: Build, ref: SizeRef, entered: Size): Size {
 /** The size as the joints see it: as entered, with its planned jobs; nothing when it was never entered. */
 export function sizeAt(build: Build, ref: SizeRef): Size | undefined {
   const entered = enteredAt(build, ref)
-  return entered && withJobs(build, ref, entered)
+  // To what there is none of nothing can be done, whatever was planned before that was said.
+  return entered && entered !== NAUGHT ? withJobs(build, ref, entered) : entered
 }
 
 export const valueAt = (build: Build, ref: SizeRef): number | undefined => sizeAt(build, ref)?.value

@@ -6,6 +6,7 @@ import type { OutlineRow } from '../parts/part'
 import type { Slot } from '../parts/slots'
 import { controlPlace, jackPanel } from './controlPlace'
 import { datums } from './datums'
+import { groundOf } from './stringGround'
 import { PLACES, type PickupPlace } from './guardPlace'
 import { outlinePoints } from './outline'
 import { isCarried, panelOf } from './panel'
@@ -148,7 +149,8 @@ function endOf(build: Build, id: LeadRun['id']): { at: Point; short: string; lab
     return x === undefined ? undefined : { at: pt(d.mouth + x, v('jack.y') ?? -100), short: 'jack', label: 'Controls to jack' }
   }
   if (id === 'ground') {
-    const claw = v('claw.x')
+    // The strings of a bridge that stands still meet ground under it.
+    const claw = (groundOf(traitAt(build, 'bridge', 'mount')) ?? 'claw') === 'claw' ? v('claw.x') : undefined
     return { at: claw === undefined ? pt(d.studs, 0) : pt(d.mouth + claw, 0), short: 'ground', label: 'Controls to string ground' }
   }
   const place = PLACES.find((p) => id === `pickup-${p}`)!

@@ -80,8 +80,8 @@ function completedPart(part: Part, slot: Slot, suppose: Suppose, note: { noted: 
     const naught = isNaught(kind, part.traits, size)
     const entered = naught ? NAUGHT : Object.hasOwn(part.sizes, size) ? part.sizes[size] : undefined
     const isTold = told(entered) !== undefined
-    // Not a size of its kind, or left out because there is none: the part itself answers.
-    const silent = !spec || (!entered && spec.optional === true)
+    // Not a size of its kind, or there is none of it: the part itself answers.
+    const silent = !spec || naught || (!entered && spec.optional === true)
     const found: Met = { key: `${slot}/${size}`, ref: { slot, size }, entered, told: isTold, silent, notedIn: undefined }
     met.set(size, found)
     return found

@@ -110,7 +110,7 @@ describe('what is said of an instrument', () => {
       for (const text of [
         j.title,
         ...j.checks.flatMap((c) => [c.label, c.says, ...c.cures.flatMap((cure) => [cure.job, cure.how])]),
-        ...j.missing.map(nameOf),
+        ...[...j.missing, ...j.reads].map(nameOf),
         drawing.title,
         ...drawing.numbers.map((n) => n.label),
         ...drawing.marks.flatMap((m) => ('text' in m ? [m.text] : [])),

@@ -29,7 +29,7 @@ describe('the instrument the neck came from', () => {
       joint: 'bridge-reach',
       check: 'as-old',
       verdict: 'snug',
-      says: 'On the old instrument the studs stood 641.2 mm from the nut, and so they do here.',
+      says: 'On the old instrument studs or screws stood 641.2 mm from the nut, and so they do here.',
       sizes: { 'neck/old.nutToStuds': 641.2 },
     },
   ])
