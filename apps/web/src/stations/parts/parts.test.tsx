@@ -48,6 +48,19 @@ describe('slots', () => {
       expect.stringMatching(/nothing takes it: the bridge does not move/),
     ])
   })
+  it('of neck and body in one piece nothing is asked of a pocket or a heel, and how high the board stands is', async () => {
+    layOut(fullBuild())
+    show(<PartsStation />, 'parts/body')
+    expect(inHand().getByLabelText('Pocket length')).toBeTruthy()
+    await userEvent.click(inHand().getByText(/^What it is/))
+    await userEvent.selectOptions(inHand().getByLabelText('Neck and body are'), 'in one piece with the neck')
+    await waitFor(() => expect(inHand().queryByLabelText('Pocket length')).toBeNull())
+    expect(inHand().getByLabelText('Board’s top over the front')).toBeTruthy()
+    // 255 mm from a pocket of 76: a guess from the board's end, until it is read from there.
+    expect(inHand().getByLabelText<HTMLInputElement>('Bridge studs or screws, along the centre line').value).toBe('179')
+    expect(server.build.parts.body!.sizes.mouthToBridge).toMatchObject({ value: 179, known: 'assumed' })
+    expect(server.build.parts.body!.sizes['pocket.length']).toEqual(fullBuild().parts.body!.sizes['pocket.length'])
+  })
   it('a part is put into an empty slot by its name, then wants its sizes', async () => {
     layOut(without(fullBuild(), 'nut'))
     show(<PartsStation />, 'parts/nut')
