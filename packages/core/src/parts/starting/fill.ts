@@ -16,7 +16,8 @@ const PLACES = ['neck', 'middle', 'bridge'] as const
  * parts leaves everything open.
  */
 export function lacks(parts: Instrument, slot: Slot, size: string): boolean {
-  if (/^(guard|control-plate)$/.test(slot) && size.startsWith('jack.')) return parts.jack?.traits?.held !== 'panel'
+  const held = parts.jack?.traits?.held
+  if (/^(guard|control-plate)$/.test(slot) && size.startsWith('jack.')) return held !== undefined && held !== 'panel'
   // Beside a plate of their own the controls have no holes in the guard.
   if (slot === 'guard' && parts['control-plate'] && IN_PANEL.test(size)) return true
   const isThrough = parts.body?.traits?.neckIs === 'through'
@@ -26,21 +27,27 @@ export function lacks(parts: Instrument, slot: Slot, size: string): boolean {
   if (place) return !parts[`pickup-${place}`] && PLACES.some((p) => parts[`pickup-${p}`])
   if (slot !== 'body') return false
   if (isThrough && isNaught(KINDS.body, { neckIs: 'through' }, size)) return true
+  // A guard carries them where they go in from the front; elsewhere it only keeps the top whole.
+  const front = parts.body?.traits?.access === 'front'
   const mount = parts.bridge?.traits?.mount
   const isOf = (...mounts: string[]) => mount === undefined || mounts.includes(mount)
   if (/^(vibrato|spring|claw)\b/.test(size)) return !isOf('two-stud', 'six-screw', 'double-locking')
   if (/^(string\.hole|ferrule\.bore)$/.test(size)) return !isOf('string-through')
   if (/^studBore/.test(size)) return !isOf('two-stud', 'double-locking', 'post')
   if (size.startsWith('tail.')) return mount !== undefined && !parts.tailpiece
-  if (size.startsWith('jack.') && parts.jack?.traits?.held === 'panel') return true
+  if (size.startsWith('jack.') && held === 'panel') return true
   if (size.startsWith('plate.')) return !parts['control-plate']
-  if (IN_PANEL.test(size) || size === 'control.top') return parts.guard !== undefined || parts['control-plate'] !== undefined
-  if (/^(block|rim|chamber|soundHole)\./.test(size)) return parts.body?.traits?.build === 'solid' && !size.startsWith('block.thickness')
+  if (IN_PANEL.test(size) || size === 'control.top') return parts['control-plate'] !== undefined || (parts.guard !== undefined && front)
+  if (/^(block|rim|chamber|soundHole)\./.test(size)) return isSolid(parts.body?.traits) && !size.startsWith('block.thickness')
   return size.startsWith('battery.') && mount !== undefined && !parts.battery
 }
 
 /** What a neck has that ends in a heel. */
 const OF_HEEL = /^(heel\.|nutToHeelEnd$|tilt\.)/
+
+/** Said to be solid, and said to have no sound hole for its controls. */
+const isSolid = (traits: Readonly<Record<string, string>> = {}): boolean =>
+  traits.build === 'solid' && traits.access !== undefined && traits.access !== 'sound-hole'
 
 /** Where controls sit in what carries them. */
 const IN_PANEL = /^(pot\.hole|volume(-2)?\.|tone(-2)?\.|switch(-2)?\.)/
