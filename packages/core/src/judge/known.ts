@@ -1,6 +1,7 @@
 import type { Build } from '../document/build'
-import { sizeAt, specAt, traitAt, withJobs, type SizeRef, isThrough, UNDER_BOARD } from '../document/read'
-import { bandOf, usualOf, type SizeSpec } from '../parts/kind'
+import { sizeAt, specAt, traitAt, withJobs, type SizeRef } from '../document/read'
+import { usualAt } from '../document/usualAt'
+import { bandOf } from '../parts/kind'
 import type { Slot } from '../parts/slots'
 import { doubtOf, linear, ofSize, type Distribution } from '../quantity/distribution'
 import { told, type Size } from '../quantity/size'
@@ -28,10 +29,6 @@ export function traitIn(build: Build, slot: Slot, trait: string): string {
   if (told === undefined) throw new Error(`${slot}/${trait} was asked outside a check, or of a part that is not there`)
   return told
 }
-
-/** What is usual of such a size on this instrument: places on a body count from its board's end where that is all there is. */
-export const usualAt = (build: Build, spec: SizeSpec, usual = usualOf(spec)): number =>
-  spec.fromNeck && isThrough(build) ? Math.max(spec.min, usual - UNDER_BOARD) : usual
 
 /** The size to draw or to place a peg by: as known, or the kind's usual one with planned jobs done to it. Never to judge by. */
 export function sizeToDraw(build: Build, ref: SizeRef): Size {

@@ -1,4 +1,4 @@
-import { usualAt } from '../judge/known'
+import { usualAt } from '../document/usualAt'
 import type { Build } from '../document/build'
 import { sizeAt, traitAt } from '../document/read'
 import type { Mark, Role } from '../drawing/drawing'
