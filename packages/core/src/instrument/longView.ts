@@ -1,6 +1,6 @@
 import { pickupAlong } from './pickupPlace'
 import type { Build } from '../document/build'
-import { sizeAt, traitAt, valueAt, isThrough } from '../document/read'
+import { sizeAt, traitAt, valueAt, isGlued, isThrough } from '../document/read'
 import type { Mark, Role } from '../drawing/drawing'
 import { rectangle } from '../geometry/box'
 import { pt, type Point } from '../geometry/point'
@@ -14,6 +14,7 @@ import { guardOutline } from './guardOutline'
 import { PLACES } from './guardPlace'
 import { outlinePoints } from './outline'
 import { plateOutline } from './platePlace'
+import { isVibrato } from './vibrato'
 import { courses, stringAcross, stringLines } from './strings'
 import { tunerPosts } from './tuners'
 
@@ -154,9 +155,11 @@ function bridgeMarks(build: Build, studs: number, value: Value, area: Area) {
     for (const line of courses(n, spread)) area('bridge', 'metal', rectangle(studs - 5, line - 1.4, studs + 5, line + 1.4))
     return
   }
-  for (let i = 0; i < n; i++) {
-    const y = n === 1 ? 0 : spread * (i / (n - 1) - 0.5)
-    area('bridge', 'metal', rectangle(studs + 3, y - 4, studs + 20, y + 4))
+  const across = Array.from({ length: n }, (_, i) => (n === 1 ? 0 : spread * (i / (n - 1) - 0.5)))
+  const each = traitAt(build, 'bridge', 'carries') === 'two' ? 2 : 1
+  for (let i = 0; i < n; i += each) {
+    const carried = across.slice(i, i + each)
+    area('bridge', 'metal', rectangle(studs + 3, carried[0]! - 4, studs + 20, carried.at(-1)! + 4))
   }
 }
 
@@ -185,14 +188,15 @@ export function backView(build: Build): Mark[] {
       dashed: !build.parts.tuners,
     })
   const middle = (d.mouth + d.heelEnd) / 2
-  marks.push({
-    mark: 'area',
-    role: 'metal',
-    points: rectangle(middle - 32, -25, middle + 32, 25),
-    thing: 'neck-screws',
-    dashed: !build.parts['neck-screws'],
-  })
-  if (traitAt(build, 'bridge', 'mount') === 'two-stud')
+  if (!isGlued(build))
+    marks.push({
+      mark: 'area',
+      role: 'metal',
+      points: rectangle(middle - 32, -25, middle + 32, 25),
+      thing: 'neck-screws',
+      dashed: !build.parts['neck-screws'],
+    })
+  if (isVibrato(traitAt(build, 'bridge', 'mount')))
     marks.push({ mark: 'area', role: 'cavity', points: rectangle(d.mouth + 95, -30, d.studs + 34, 30), thing: 'body' })
   return marks.map(turnedOver)
 }
