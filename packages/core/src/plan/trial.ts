@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { traitAt } from '../document/read'
+import { isThrough, traitAt } from '../document/read'
 import { takenPart } from '../instrument/idleParts'
 import { woodNamed } from '../parts/woods'
 import { capital, those } from '../quantity/words'
@@ -14,7 +14,7 @@ const LAID_ON = ['body', 'neck', 'bridge', 'tailpiece', 'guard', 'control-plate'
 /** What there is to lie on the wood. */
 const laidOn = (build: Build): string =>
   those(
-    ['neck', build.parts.neck],
+    ['neck', build.parts.neck && !isThrough(build)],
     ['bridge', build.parts.bridge],
     ['tailpiece', takenPart(build, 'tailpiece')],
     ['guard', build.parts.guard],

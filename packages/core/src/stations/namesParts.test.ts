@@ -71,7 +71,7 @@ const NAMES: readonly (readonly [RegExp, (b: Build) => boolean])[] = [
   [/mask the pocket|pocket: film|neck off|(?<!taper )shim (?:at|in) the pocket|neck’s screw|tapered shim/i, (b) => !isGlued(b)],
 ]
 /** Of two parts alone. */
-const APART = [/\bpockets?\b|\bheels?\b|neck out\b/i, (b: Build) => !isThrough(b)] as const
+const APART = [/\bpockets?\b|\bheels?\b|neck out\b|^neck, bridge|neck home/i, (b: Build) => !isThrough(b)] as const
 /** What a cure may tell to buy. */
 const PROPOSED = [/string tree/, /\b(?<!face )guards?\b/, /\bknobs?\b/].map((r) => r.source)
 /** Sheets to copy another instrument by, which may have anything. */
