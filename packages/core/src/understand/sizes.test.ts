@@ -51,6 +51,16 @@ describe('quick entries that are sizes', () => {
     ['half a fret', 'frets 21.5'],
     ['a tool that does not weigh', 'body weighs 1900 g calipers'],
   ])('leaves alone: %s', (_, text) => expect(understand(build, text)).toBeUndefined())
+  it('of neck and body in one piece there is no pocket to have measured', () => {
+    const body = build.parts.body!
+    const through = { ...build, parts: { ...build.parts, body: { ...body, traits: { ...body.traits, neckIs: 'through' } } } }
+    expect(understand(build, 'pocket width mouth 56.12')?.ref.size).toBe('pocket.widthMouth')
+    expect(understand(through, 'pocket width mouth 56.12')?.ref.size).not.toBe('pocket.widthMouth')
+    expect(understand(through, 'top of the board over the front is 9.2 mm')).toMatchObject({
+      ref: { slot: 'body', size: 'board.over' },
+      size: { value: 9.2 },
+    })
+  })
   it('a bare number follows the system shown', () => {
     expect(understand(build, 'pocket width mouth 2.21', 'in')!.size.value).toBeCloseTo(56.134, 3)
   })

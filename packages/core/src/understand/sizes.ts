@@ -3,6 +3,7 @@ import { specAt, chosenParts, type SizeRef } from '../document/read'
 import { whyNotValue } from '../parts/check'
 import { startingDoubt, waysToKnow } from '../parts/doubt'
 import type { SizeUnit } from '../parts/kind'
+import { isNaught } from '../parts/kind'
 import { KINDS } from '../parts/kinds/index'
 import { parseSize } from '../parts/parseSize'
 import { slotSpec, type Slot } from '../parts/slots'
@@ -48,17 +49,21 @@ interface Named {
 
 function named(build: Build): Named[] {
   return chosenParts(build).flatMap(([slot, part]) =>
-    Object.entries(KINDS[part.kind].sizes).map(([size, spec]) => ({
-      ref: { slot: slot as Slot, size },
-      label: meant(words(spec.label)),
-      names: new Set([
-        ...words(slotSpec(slot).label),
-        ...words(spec.label),
-        ...words(size.replace(/([A-Z])/g, ' $1')),
-        ...(spec.unit === 'g' ? WEIGHT_WORDS : []),
-      ]),
-      numbers: (spec.label.match(/\d+/g) ?? []).map(Number),
-    })),
+    Object.entries(KINDS[part.kind].sizes).flatMap(([size, spec]) =>
+      isNaught(KINDS[part.kind], part.traits, size)
+        ? []
+        : {
+            ref: { slot: slot as Slot, size },
+            label: meant(words(spec.label)),
+            names: new Set([
+              ...words(slotSpec(slot).label),
+              ...words(spec.label),
+              ...words(size.replace(/([A-Z])/g, ' $1')),
+              ...(spec.unit === 'g' ? WEIGHT_WORDS : []),
+            ]),
+            numbers: (spec.label.match(/\d+/g) ?? []).map(Number),
+          },
+    ),
   )
 }
 

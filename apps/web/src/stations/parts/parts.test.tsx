@@ -55,7 +55,7 @@ describe('slots', () => {
     await userEvent.click(inHand().getByText(/^What it is/))
     await userEvent.selectOptions(inHand().getByLabelText('Neck and body are'), 'in one piece with the neck')
     await waitFor(() => expect(inHand().queryByLabelText('Pocket length')).toBeNull())
-    expect(inHand().getByLabelText('Board’s top over the front')).toBeTruthy()
+    expect(inHand().getByLabelText('Top of the board over the front')).toBeTruthy()
     // 255 mm from a pocket of 76: a guess from the board's end, until it is read from there.
     expect(inHand().getByLabelText<HTMLInputElement>('Bridge studs or screws, along the centre line').value).toBe('179')
     expect(server.build.parts.body!.sizes.mouthToBridge).toMatchObject({ value: 179, known: 'assumed' })

@@ -46,12 +46,12 @@ export const body = defineKind({
       how: 'straight-edge over the floor, deepest gap; chips and paint lumps count',
     }),
     'pocket.tilt': sized('deg', 'Pocket floor tilt', -5, 5, { naught, usual: 0, found: [-1, 1.5], how: 'headstock back is positive' }),
-    'board.over': mm('Board’s top over the front', 1, 30, {
+    'board.over': mm('Top of the board over the front', 1, 30, {
       found: [3, 20],
       usual: 9,
       how: 'neck and body in one piece: at the board’s end, frets not counted',
     }),
-    'board.tilt': sized('deg', 'Board’s tilt against the front', -5, 5, {
+    'board.tilt': sized('deg', 'Tilt of the board against the front', -5, 5, {
       usual: 0,
       found: [-1, 3.5],
       how: 'neck and body in one piece; headstock back is positive',

@@ -4,7 +4,8 @@ import { isNaught, type SizeSpec } from '../kind'
 import { KINDS } from '../kinds/index'
 import type { Part } from '../part'
 import { slotSpec, type Slot } from '../slots'
-import { STARTING_SETS, type StartId, type StartPart, type StartingSet } from './sets'
+import { STARTING_SETS, type StartId } from './sets'
+import type { StartPart, StartingSet } from './usualParts'
 
 /** What an instrument has, as far as it decides which sizes there are. */
 type Instrument = Readonly<Partial<Record<Slot, { traits?: Readonly<Record<string, string>> }>>>

@@ -1,4 +1,4 @@
-import { KINDS, PICKED, pictureLength, setSize, slotSpec, SLOTS, specAt, type ScaledPicture, type Slot } from '@snug/core'
+import { KINDS, lacks, PICKED, pictureLength, setSize, slotSpec, SLOTS, specAt, type ScaledPicture, type Slot } from '@snug/core'
 import { useState } from 'react'
 import { useBuild, useOpenBuild } from '../../../state/buildStore'
 import { Button } from '../../../ui/Button'
@@ -25,7 +25,7 @@ export function Measured({ scale, work, set }: { scale: ScaledPicture; work: Pho
   const { mm, doubt, from } = pictureLength(scale, a, b, PICKED)
   const sizes = slot
     ? Object.entries(KINDS[slotSpec(slot).kind].sizes)
-        .filter(([, s]) => s.unit === 'mm')
+        .filter(([key, s]) => s.unit === 'mm' && !lacks(build.parts, slot, key))
         .map(([key, s]) => [key, s.label] as const)
     : []
   const ref = slot && size ? { slot, size } : undefined
