@@ -81,7 +81,7 @@ it(
           for (const { jobs, most } of [BY_HAND, BY_MACHINE])
             if (jobs.test(cure.job)) {
               met++
-              for (const [, to] of cure.job.matchAll(/(\d+(?:\.\d+)?) mm (?:off|of|wider|in all)/g))
+              for (const [, to] of cure.job.matchAll(/(\d+(?:\.\d+)?) mm (?:off|of(?! room)|wider|in all)/g))
                 expect(Number(to), cure.job).toBeLessThanOrEqual(most)
             }
       }),
