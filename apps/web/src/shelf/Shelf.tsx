@@ -26,9 +26,9 @@ export default function Shelf() {
   return (
     <div className="mx-auto flex min-h-full max-w-[1180px] flex-col px-6 py-5">
       <Hatches />
-      <header className="flex items-center gap-4 border-b border-hairline pb-3">
+      <header className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-hairline pb-3">
         <h1 className="text-[30px]">Snug Bolt</h1>
-        <p className="text-soft">from a pile of parts to a playing instrument</p>
+        <p className="w-full text-soft max-sm:order-last sm:w-auto">from a pile of parts to a playing instrument</p>
         <BenchName />
         <button
           type="button"
