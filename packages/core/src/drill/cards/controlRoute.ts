@@ -2,6 +2,7 @@ import { mouthOf } from '../../instrument/neckWords'
 import { THREAD_KEPT } from '../../fit/controls/potLimits'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
+import { boxAround, rectangle } from '../../geometry/box'
 import { pt, type Point } from '../../geometry/point'
 import {
   CONTROL_WORDS,
@@ -30,6 +31,7 @@ import { fromEdge } from '../place'
 import { plateTurn } from '../plateTurn'
 import { isThere, summed } from '../told'
 import { cut, cutThere } from './bodyRoutes'
+import { controlWalls } from './controlWalls'
 
 const THICK = sizeRef('body', 'thickness')
 const CONTROL = {
@@ -203,6 +205,15 @@ export const controlRoute: Finder = (build, bench) => {
     ],
     guards: [
       ...underPlate(build, [x0, x1, y0, y1]),
+      ...controlWalls(build, {
+        box: boxAround(rectangle(x0, y0, x1, y1).map(back)),
+        askew: Math.abs(back(pt(1, 0)).y - back(pt(0, 0)).y) > 1e-6,
+        face: access === 'back' ? 'back' : 'front',
+        deep,
+        doubt: Math.max(
+          ...controls.map((c) => Math.hypot(...Object.values(controlRefs(build, c.control)).map((r) => sizeAt(build, r)?.doubt ?? 0))),
+        ),
+      }),
       guarded(
         'room',
         'Room for the tallest control and its wires',

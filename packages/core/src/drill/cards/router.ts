@@ -46,8 +46,8 @@ export function routed(bench: Bench): { pair?: { bushing: number; bit: number };
   }
 }
 
-/** Wood that must stay under a route. */
-export const floorGuard = (left: { value: number; doubt: number }) =>
+/** Wood that must stay under a route. @param over what is hollow under it from the other face */
+export const floorGuard = (left: { value: number; doubt: number }, over?: string) =>
   guarded(
     'face',
     'Floor left under it',
@@ -57,7 +57,11 @@ export const floorGuard = (left: { value: number; doubt: number }) =>
       { upTo: 3, is: 'tight' },
       { upTo: Infinity, is: 'snug' },
     ],
-    left.value <= 0 ? `It would come ${printMm(-left.value, 1)} mm out of the far face.` : `${printMm(left.value, 1)} mm of floor stays.`,
+    left.value <= 0
+      ? over
+        ? `It would break ${printMm(-left.value, 1)} mm into ${over}.`
+        : `It would come ${printMm(-left.value, 1)} mm out of the far face.`
+      : `${printMm(left.value, 1)} mm of floor stays${over ? ` over ${over}` : ''}.`,
     'Take a part that wants less depth.',
   )
 

@@ -10,10 +10,10 @@ import { printMm } from '../../quantity/length'
 import { filled, waiting, type Base } from '../card'
 import type { Finder } from '../finder'
 import { floorGuard, passesOf, routed, routeDrawing, ROUTER_CAUTIONS } from './router'
+import { floorOver, ROUND, routeWalls } from './routeWalls'
 import { summed } from '../told'
 
-/** Room round a cover in its route, each side, and under it, mm. [practice] */
-const ROUND = 1
+/** Room under a cover in its route, mm. [practice] */
 const UNDER = 3
 /** A pickup's route in the top. */
 export const pickupRoute =
@@ -56,19 +56,25 @@ export const pickupRoute =
     const { pair, offset, steps } = routed(bench)
     const passes = passesOf(size.deep)
     const at = sizeAt(build, centre)!
+    const { mouth } = datums(build)
+    const box = { x: mouth + at.value - size.long / 2, y: -size.wide / 2, width: size.long, height: size.wide }
+    const under = floorOver(build, box, left)
     return filled(build, base, {
       work: 'new',
       mindful: !pair,
       says: `${printMm(size.long, 1)} x ${printMm(size.wide, 1)} mm and ${printMm(size.deep, 1)} deep, ${ROUND} mm round the cover and ${UNDER} under it, in ${passes} passes.`,
-      places: [pt(datums(build).mouth + at.value, 0)],
+      places: [pt(mouth + at.value, 0)],
       placeDoubt: at.doubt,
       from: [`its middle ${fromEdge(at.value, mouthOf(build))} on the centre line`],
       steps: [...steps, 'bearing bit to deepen; corners by chisel where the cover is square'],
       size: `${printMm(size.long, 0)}x${printMm(size.wide, 0)}`,
       depth: size.deep,
-      left: left.value,
+      left: under.left,
       with: 'router',
-      guards: [floorGuard(left)],
+      guards: [
+        ...under.guards,
+        ...routeWalls(build, { place, at, long: { ...long!, value: size.long }, wide: { ...wide!, value: size.wide } }),
+      ],
       cautions: ROUTER_CAUTIONS,
       draw: () => routeDrawing(base.title, size.long, size.wide, offset),
     })
