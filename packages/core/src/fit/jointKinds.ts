@@ -131,7 +131,8 @@ const KINDS: readonly JointKind[] = [
     id: 'bridge-height',
     trial: see('Outer strings on, bridge at its lowest: the action at fret 12 is at or under what is wanted.', 'high-stop', 'as-set'),
     needs: ['body', 'neck', 'bridge', 'nut'],
-    also: ['guard', ...PICKUPS, 'ring-neck', 'ring-bridge'],
+    // Where strings are held behind the saddles its cures' tilts are reckoned with.
+    also: ['guard', ...PICKUPS, 'ring-neck', 'ring-bridge', 'tailpiece'],
     find: bridgeHeightJoint,
   },
   {
