@@ -108,13 +108,17 @@ function springRoom(
   const [claw, studs, behind] = [size('claw.x'), size('mouthToBridge'), size('vibrato.length')]
   if (claw === undefined || studs === undefined || behind === undefined) return []
   const end = studs + behind
-  return round('springs', 'the vibrato’s cavity', 'back', at((claw + end) / 2, 0, end - claw, size('vibrato.width')), size('spring.depth'))
+  return round('springs', SPRING_ROOM.name, 'back', at((claw + end) / 2, 0, end - claw, size('vibrato.width')), size('spring.depth'))
 }
 
-const ROOM = (['claw.x', 'vibrato.length', 'vibrato.width', 'spring.depth'] as const).map((size) => sizeRef('body', size))
+/** The room of a vibrato's springs, and what says where it lies and how deep it is. */
+export const SPRING_ROOM = {
+  name: 'the vibrato’s cavity',
+  refs: (['claw.x', 'vibrato.length', 'vibrato.width', 'spring.depth'] as const).map((size) => sizeRef('body', size)),
+}
 /** A vibrato needs one, and where somebody measured any of it there is one, whatever bridge is chosen now. */
 const hasSpringRoom = (build: Build): boolean =>
-  (build.parts.bridge && isVibrato(traitAt(build, 'bridge', 'mount') ?? 'two-stud')) || ROOM.some((ref) => sizeAt(build, ref))
+  (build.parts.bridge && isVibrato(traitAt(build, 'bridge', 'mount') ?? 'two-stud')) || SPRING_ROOM.refs.some((ref) => sizeAt(build, ref))
 
 /** Hollows this instrument must have and whose place nobody measured: nothing can be called clear of them. */
 export function unplacedHollows(build: Build): string[] {
@@ -123,6 +127,6 @@ export function unplacedHollows(build: Build): string[] {
     ...(build.parts.neck && !isThrough(build) ? [['pocket', 'the neck’s pocket']] : []),
     ...PLACES.filter((p) => build.parts[`pickup-${p}`]).map((p) => [`route-${p}`, `the ${p} pickup’s route`]),
     ...(potsIn(build).length && !inHollow(build) ? [['control', 'the control route']] : []),
-    ...(hasSpringRoom(build) ? [['springs', 'the vibrato’s cavity']] : []),
+    ...(hasSpringRoom(build) ? [['springs', SPRING_ROOM.name]] : []),
   ].flatMap(([id, name]) => (known.has(id!) ? [] : [name!]))
 }

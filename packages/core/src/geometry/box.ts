@@ -32,6 +32,13 @@ export function toBox(box: Box, { x, y }: Point): number {
   return dx > 0 && dy > 0 ? Math.hypot(dx, dy) : Math.max(dx, dy)
 }
 
+/** From one box to another, mm; nothing or less where they overlap. */
+export function betweenBoxes(a: Box, b: Box): number {
+  const dx = Math.max(b.x - a.x - a.width, a.x - b.x - b.width)
+  const dy = Math.max(b.y - a.y - a.height, a.y - b.y - b.height)
+  return dx > 0 && dy > 0 ? Math.hypot(dx, dy) : Math.max(dx, dy)
+}
+
 /** Does a straight run from a to b pass through the box? Slab by slab. */
 export function crosses(box: Box, a: Point, b: Point): boolean {
   let [from, to] = [0, 1]

@@ -1,13 +1,12 @@
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef } from '../../document/read'
-import type { Box } from '../../geometry/box'
+import { betweenBoxes, type Box } from '../../geometry/box'
 import { STAYS } from '../../judge/whatStays'
-import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
-import { guarded, untellable } from '../guard'
+import { untellable } from '../guard'
 import { hollowsOf, type Hollow } from '../hollows'
 import type { Guard } from '../holeCard'
-import { between } from './routeWalls'
+import { MAY_OPEN, wallGuard } from '../wallGuard'
 
 /** A control route to be cut. */
 interface Cut {
@@ -19,8 +18,6 @@ interface Cut {
   /** How surely its controls' places are known, 95 %, mm. */
   doubt: number
 }
-/** Wood beyond this is no news, mm. */
-const NEWS = 3
 
 /** What the controls' route comes near of what is hollow already, from its own face or as deep as that reaches from the other. */
 export const controlWalls = (build: Build, cut: Cut): Guard[] =>
@@ -32,22 +29,13 @@ const meets = (h: Hollow, { face, deep }: Cut, thick: Size | undefined): boolean
   h.face === face || h.depth === undefined || !thick || deep + h.depth > thick.value - STAYS
 
 function wallTo(h: Hollow, { box, askew, doubt }: Cut): Guard[] {
-  const wood = between(h.box, box)
-  if (wood > NEWS + doubt) return []
-  const [id, label] = [`wall-${h.id}`, `Wood to ${h.name}`]
-  if (askew) return [untellable(id, label, 'it lies askew beside it: lay its template on and look')]
-  // Wires lead from the one into the other; where a screw or a spring pulls, the wall is needed.
   const pickup = h.id.startsWith('route-')
-  return [
-    guarded(
-      id,
-      label,
-      { value: wood, doubt },
-      [...(pickup ? [] : [{ upTo: 0, is: 'wont-go' } as const]), { upTo: STAYS, is: 'tight' }, { upTo: Infinity, is: 'snug' }],
-      wood > 0
-        ? `${printMm(wood, 1)} mm of wood to ${h.name}; ${STAYS} should stay.`
-        : `It would open into ${h.name}${pickup ? ': under a guard that may be, under a ring or screws in the wood it may not' : ''}.`,
-      'Move the controls, or take smaller ones.',
-    ),
-  ]
+  const walls = wallGuard({
+    id: `wall-${h.id}`,
+    what: h.name,
+    wood: { value: betweenBoxes(h.box, box), doubt },
+    opens: `It would open into ${h.name}${pickup ? MAY_OPEN : ''}`,
+    ...(pickup ? {} : { instead: 'Move the controls, or take smaller ones.' }),
+  })
+  return askew ? walls.map(({ id, label }) => untellable(id, label, 'it lies askew beside it: lay its template on and look')) : walls
 }
