@@ -48,6 +48,8 @@ export function unread(build: Build, id: string, label: string, needs: readonly 
 const EDGE_TIMES = 1.5
 /** Wood wanted between two holes, mm. [practice] */
 export const BETWEEN = 1.5
+/** Wood beyond this is no news, mm. */
+export const NEWS = 3
 
 /** From a hole's middle to the nearest edge. */
 export const edgeGuard = (distance: Plain, diameter: number, edge: string): Guard =>

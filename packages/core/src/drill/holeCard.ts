@@ -4,6 +4,7 @@ import type { Point } from '../geometry/point'
 import type { TraitRef } from '../judge/completed'
 import type { Verdict } from '../judge/verdict'
 import type { Slot } from '../parts/slots'
+import type { Hollow } from './hollows'
 
 /** Where the hand with the drill is. */
 export const SIDES = ['front', 'back', 'rim', 'heel', 'head front', 'head back', 'guard', 'control plate'] as const
@@ -105,6 +106,8 @@ export interface DrawnCard extends HoleCard {
   byPart?: true
   /** A bore along the wood rather than into it. */
   way?: Way
+  /** The hollow it makes, where it is not made yet and its place is known in numbers. */
+  cuts?: Hollow
   /** Diameter other holes keep clear of, where that is more than the hole's own, mm. */
   takes?: number
   /** What is pressed in for good: the last of the steps, after any film. */

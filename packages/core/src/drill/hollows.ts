@@ -3,44 +3,51 @@ import { potsIn } from '../instrument/controlPlace'
 import { isVibrato } from '../instrument/vibrato'
 import type { Build } from '../document/build'
 import { sizeAt, sizeRef, traitAt, isThrough } from '../document/read'
-import type { Box } from '../geometry/box'
-import { pt, type Point } from '../geometry/point'
+import type { Area } from '../geometry/area'
+import { boxAround, type Box } from '../geometry/box'
+import { pt } from '../geometry/point'
 import { datums } from '../instrument/datums'
 import { PLACES } from '../instrument/guardPlace'
 import { askew, routeTurn } from '../instrument/platePlace'
+import type { Size } from '../quantity/size'
 
-/** A hollow in the body that a hole must not break into. */
-export interface Hollow {
+/** A hollow in the body that a hole must not break into, in the instrument's frame. */
+export interface Hollow extends Area {
   id: string
   name: string
-  box: Box
-  /** Its own corners, where it lies askew in that box. */
-  askew?: Point[]
+  /** How surely its walls are known, 95 %, mm; nothing where it is not reckoned. */
+  doubt?: number
   /** From which face it is cut, and how deep, where that is known, mm. */
   face: 'front' | 'back'
   depth?: number
+  /** It is still to be cut. */
+  planned?: true
 }
 
-/** Every hollow of the body whose place somebody has said, in the instrument's frame. */
+/** What says where a hollow lies: its middle from where places on the body are counted and across, and its length and width. */
+interface Said {
+  x: Size | undefined
+  /** Nothing where it lies on the centre line by itself. */
+  y?: Size | undefined
+  long: Size | undefined
+  wide: Size | undefined
+}
+
+/** Every hollow of the body whose place somebody has said. */
 export function hollowsOf(build: Build): Hollow[] {
-  const d = datums(build)
-  const size = (key: string) => sizeAt(build, { slot: 'body', size: key })?.value
-  const round = (
-    id: string,
-    name: string,
-    face: Hollow['face'],
-    at: { x?: number; y?: number; long?: number; wide?: number },
-    depth?: number,
-  ): Hollow[] =>
-    at.x === undefined || at.y === undefined || at.long === undefined || at.wide === undefined
+  const { mouth } = datums(build)
+  const size = (key: string) => sizeAt(build, { slot: 'body', size: key })
+  const round = (id: string, name: string, face: Hollow['face'], { x, y, long, wide }: Said, depth?: Size): Hollow[] =>
+    !x || !long || !wide
       ? []
       : [
           {
             id,
             name,
             face,
-            box: { x: d.mouth + at.x - at.long / 2, y: at.y - at.wide / 2, width: at.long, height: at.wide },
-            ...(depth === undefined ? {} : { depth }),
+            box: { x: mouth + x.value - long.value / 2, y: (y?.value ?? 0) - wide.value / 2, width: long.value, height: wide.value },
+            doubt: Math.max(Math.hypot(x.doubt, long.doubt / 2), Math.hypot(y?.doubt ?? 0, wide.doubt / 2)),
+            ...(depth ? { depth: depth.value } : {}),
           },
         ]
   const pickups = PLACES.flatMap((p) =>
@@ -48,67 +55,63 @@ export function hollowsOf(build: Build): Hollow[] {
       `route-${p}`,
       `the ${p} pickup’s route`,
       'front',
-      at(size(`route.${p}.centre`), size(`route.${p}.side`) ?? 0, size(`route.${p}.length`), size(`route.${p}.width`)),
+      { x: size(`route.${p}.centre`), y: size(`route.${p}.side`), long: size(`route.${p}.length`), wide: size(`route.${p}.width`) },
       size(`route.${p}.depth`),
     ),
   )
-  const pocketLong = size('pocket.length')
-  const pocket = isThrough(build)
+  const pocket = size('pocket.length')
+  const home = isThrough(build)
     ? []
     : round(
         'pocket',
         'the neck’s pocket',
         'front',
-        at(pocketLong && pocketLong / 2, 0, pocketLong, size('pocket.widthMouth')),
+        { x: pocket && { ...pocket, value: pocket.value / 2, doubt: pocket.doubt / 2 }, long: pocket, wide: size('pocket.widthMouth') },
         size('pocket.depth'),
       )
-  const control = round(
-    'control',
-    'the control route',
-    traitAt(build, 'body', 'access') === 'front' ? 'front' : 'back',
-    at(size('control.x'), size('control.y'), ...turned(size('control.length'), size('control.width'), routeTurn(build))),
-    size('control.depth'),
-  )
-  const cut = inHollow(build) ? [] : control.map((h) => ({ ...h, ...corners(build, d.mouth) }))
-  return [...pocket, ...pickups, ...cut, ...springRoom(size, round)]
+  const [across, controlLong, controlWide] = [size('control.y'), size('control.length'), size('control.width')]
+  const control =
+    inHollow(build) || !across
+      ? []
+      : round(
+          'control',
+          'the control route',
+          traitAt(build, 'body', 'access') === 'front' ? 'front' : 'back',
+          { x: size('control.x'), y: across, long: controlLong, wide: controlWide },
+          size('control.depth'),
+        ).map((h) => ({ ...h, ...turnedAs(h.box, routeTurn(build)) }))
+  return [...home, ...pickups, ...control, ...springRoom(size, round)]
 }
 
-/** Of a control route that lies along a plate laid askew. */
-function corners(build: Build, mouth: number): { askew?: Point[] } {
-  const turn = routeTurn(build)
-  const v = (size: 'control.x' | 'control.y' | 'control.length' | 'control.width') => sizeAt(build, sizeRef('body', size))!.value
-  return turn ? { askew: askew(pt(mouth + v('control.x'), v('control.y')), v('control.length'), v('control.width'), turn) } : {}
+/** A control route lies along its plate: its own corners, and the box round them, where that is laid askew. */
+function turnedAs(box: Box, turn: number): Area {
+  if (!turn) return { box }
+  const corners = askew(pt(box.x + box.width / 2, box.y + box.height / 2), box.width, box.height, turn)
+  return { box: boxAround(corners), askew: corners }
 }
-
-/** The box round a route that lies askew. */
-const turned = (long: number | undefined, wide: number | undefined, turn: number): [number?, number?] => {
-  if (long === undefined || wide === undefined) return [long, wide]
-  const [c, s] = [Math.abs(Math.cos(turn)), Math.abs(Math.sin(turn))]
-  return [long * c + wide * s, wide * c + long * s]
-}
-
-const at = (x?: number, y?: number, long?: number, wide?: number) => ({
-  ...(x === undefined ? {} : { x }),
-  ...(y === undefined ? {} : { y }),
-  ...(long === undefined ? {} : { long }),
-  ...(wide === undefined ? {} : { wide }),
-})
 
 /** The springs' room, from the claw to behind the studs: it is in the wood whatever bridge stands over it. */
 function springRoom(
-  size: (key: string) => number | undefined,
-  round: (
-    id: string,
-    name: string,
-    face: Hollow['face'],
-    at: { x?: number; y?: number; long?: number; wide?: number },
-    depth?: number,
-  ) => Hollow[],
+  size: (key: string) => Size | undefined,
+  round: (id: string, name: string, face: Hollow['face'], at: Said, depth?: Size) => Hollow[],
 ): Hollow[] {
   const [claw, studs, behind] = [size('claw.x'), size('mouthToBridge'), size('vibrato.length')]
-  if (claw === undefined || studs === undefined || behind === undefined) return []
-  const end = studs + behind
-  return round('springs', SPRING_ROOM.name, 'back', at((claw + end) / 2, 0, end - claw, size('vibrato.width')), size('spring.depth'))
+  if (!claw || !studs || !behind) return []
+  const end = studs.value + behind.value
+  // A claw behind its studs was misread: where the room lies nobody knows.
+  if (end <= claw.value) return []
+  const doubt = Math.hypot(claw.doubt, studs.doubt, behind.doubt)
+  return round(
+    'springs',
+    SPRING_ROOM.name,
+    'back',
+    {
+      x: { ...claw, value: (claw.value + end) / 2, doubt: 0 },
+      long: { ...claw, value: end - claw.value, doubt: 2 * doubt },
+      wide: size('vibrato.width'),
+    },
+    size('spring.depth'),
+  )
 }
 
 /** The room of a vibrato's springs, and what says where it lies and how deep it is. */
@@ -121,12 +124,12 @@ const hasSpringRoom = (build: Build): boolean =>
   (build.parts.bridge && isVibrato(traitAt(build, 'bridge', 'mount') ?? 'two-stud')) || SPRING_ROOM.refs.some((ref) => sizeAt(build, ref))
 
 /** Hollows this instrument must have and whose place nobody measured: nothing can be called clear of them. */
-export function unplacedHollows(build: Build): string[] {
+export function unplacedHollows(build: Build): Pick<Hollow, 'id' | 'name'>[] {
   const known = new Set(hollowsOf(build).map((h) => h.id))
   return [
-    ...(build.parts.neck && !isThrough(build) ? [['pocket', 'the neck’s pocket']] : []),
-    ...PLACES.filter((p) => build.parts[`pickup-${p}`]).map((p) => [`route-${p}`, `the ${p} pickup’s route`]),
-    ...(potsIn(build).length && !inHollow(build) ? [['control', 'the control route']] : []),
-    ...(hasSpringRoom(build) ? [['springs', SPRING_ROOM.name]] : []),
-  ].flatMap(([id, name]) => (known.has(id!) ? [] : [name!]))
+    ...(build.parts.neck && !isThrough(build) ? [{ id: 'pocket', name: 'the neck’s pocket' }] : []),
+    ...PLACES.filter((p) => build.parts[`pickup-${p}`]).map((p) => ({ id: `route-${p}`, name: `the ${p} pickup’s route` })),
+    ...(potsIn(build).length && !inHollow(build) ? [{ id: 'control', name: 'the control route' }] : []),
+    ...(hasSpringRoom(build) ? [{ id: 'springs', name: SPRING_ROOM.name }] : []),
+  ].filter(({ id }) => !known.has(id))
 }

@@ -1,38 +1,28 @@
-import { inHollow } from '../instrument/panel'
 import type { Build } from '../document/build'
 import { sizeAt, traitAt } from '../document/read'
-import { toBox } from '../geometry/box'
-import type { Point } from '../geometry/point'
 import { nearestOnEdge } from '../geometry/polygon'
 import { printMm } from '../quantity/length'
-import { betweenGuard, guarded, untellable, BETWEEN } from './guard'
-import { hollowsOf, unplacedHollows, type Hollow } from './hollows'
-import type { DrawnCard, Guard, Side, Way } from './holeCard'
-import { CONTROL_HOLES } from './overOpen'
+import { besideHollows } from './besideHollows'
+import { called, MOVES_ONE } from './called'
+import { betweenGuard, guarded, untellable, BETWEEN, NEWS } from './guard'
+import { hollowsOf } from './hollows'
+import { besideHoles, INTO_HOLLOW, toHollows } from './holesAndHollows'
+import type { DrawnCard, Guard, Way } from './holeCard'
+import { PIECE } from './piece'
 
-/** The piece of wood a side belongs to; holes through different pieces do not meet. */
-const PIECE: Record<Side, string> = {
-  front: 'body',
-  back: 'body',
-  rim: 'rim',
-  heel: 'heel',
-  'head front': 'head',
-  'head back': 'head',
-  guard: 'guard',
-  'control plate': 'control plate',
-}
-/** Wood between two holes beyond this is no news, mm. */
-const NEWS = 3
 /** Holes that are one: a recess over its string hole. */
 const ONE = [new Set(['string-holes', 'ferrule-bores']), new Set(['neck-clearance', 'neck-screws'])]
-/** What is made through a hollow on purpose. */
-const INTO_HOLLOW = new Set([...CONTROL_HOLES, 'neck-clearance', 'claw-screws'])
 
 /** Looks at each hole to be made beside all others and beside the body's hollows: those too near are its guards too. */
 export function withNeighbours(build: Build, cards: readonly DrawnCard[]): { card: DrawnCard; more: Guard[] }[] {
-  const hollows = hollowsOf(build)
+  const hollows = [...hollowsOf(build), ...cards.flatMap(({ cuts }) => cuts ?? [])]
   const thick = sizeAt(build, { slot: 'body', size: 'thickness' })?.value
   return cards.map((card) => {
+    if (card.cuts)
+      return {
+        card,
+        more: [...besideHollows(build, card.cuts, hollows, thick), ...unsaid(build, card), ...besideHoles(card.cuts, cards, thick)],
+      }
     if (!card.work || card.work === 'keep' || card.bit === undefined || card.byPart) return { card, more: [] }
     if (!card.places.length) return { card, more: [untellable('place', 'Clear of what lies there', 'its places are not known in numbers')] }
     return {
@@ -41,7 +31,7 @@ export function withNeighbours(build: Build, cards: readonly DrawnCard[]): { car
         ...beside(card, cards, thick),
         ...unsaid(build, card),
         ...passages(card, cards, thick),
-        ...hollow(build, card, hollows, thick),
+        ...toHollows(build, card, hollows, thick),
       ],
     }
   })
@@ -79,15 +69,9 @@ function beside(card: DrawnCard, cards: readonly DrawnCard[], thick: number | un
   return found
 }
 
-const called = (card: DrawnCard): string => `the ${card.title.toLowerCase()}`
-
 /** A hole in the way is plugged; of two that are still to be made one moves; what a part's own holes do to each other is a reading to look at. */
 const outOf = (card: DrawnCard, other: DrawnCard): string =>
-  card === other
-    ? 'Measure again how far apart they stand.'
-    : other.work === 'keep'
-      ? 'Plug that one, let it dry, drill anew.'
-      : 'Measure both places again; if it is so, one of them has to move.'
+  card === other ? 'Measure again how far apart they stand.' : other.work === 'keep' ? 'Plug that one, let it dry, drill anew.' : MOVES_ONE
 
 /** Passages for wires run unseen through the wood: straight from end to end, as far as anybody can say. */
 function passages(card: DrawnCard, cards: readonly DrawnCard[], thick: number | undefined): Guard[] {
@@ -148,47 +132,4 @@ function nearest(a: DrawnCard, b: DrawnCard): number | undefined {
     }),
   )
   return Number.isFinite(least) ? least : undefined
-}
-
-function hollow(build: Build, card: DrawnCard, hollows: readonly Hollow[], thick: number | undefined): Guard[] {
-  if (PIECE[card.side] !== 'body' || INTO_HOLLOW.has(card.id)) return []
-  const near = hollows.flatMap((h) => {
-    if (!reaches(card, h, thick)) return []
-    const wood = Math.min(...card.places.map((p: Point) => toBox(h.box, p))) - (card.takes ?? card.bit!) / 2
-    if (wood > NEWS) return []
-    return [
-      guarded(
-        `hollow-${h.id}`,
-        `Wood to ${h.name}`,
-        { value: wood, doubt: card.placeDoubt ?? 0 },
-        [
-          { upTo: 0, is: 'wont-go' },
-          { upTo: BETWEEN, is: 'tight' },
-          { upTo: Infinity, is: 'snug' },
-        ],
-        wood <= 0 ? `It would come out in ${h.name}.` : `Only ${printMm(wood, 1)} mm of wood to ${h.name}.`,
-        'Measure again where that lies; if it is so, the hole has to move.',
-      ),
-    ]
-  })
-  near.push(...unplacedHollows(build).map((name) => untellable(`hollow-${name}`, `Wood to ${name}`, `where ${name} lies is not measured`)))
-  const built = traitAt(build, 'body', 'build')
-  return built === 'solid'
-    ? near
-    : [
-        ...near,
-        untellable(
-          'chamber',
-          'Solid wood under it',
-          built === undefined
-            ? 'nobody has said whether the body is solid'
-            : `the body has chambers: knock, or look in through the ${inHollow(build) ? 'sound hole' : 'control route'}, before a bit goes in`,
-        ),
-      ]
-}
-
-/** Does a hole come as deep as a hollow cut from the other face begins? */
-function reaches(card: DrawnCard, h: Hollow, thick: number | undefined): boolean {
-  if (card.side === h.face || card.depth === undefined || thick === undefined || h.depth === undefined) return true
-  return (card.flag ?? card.depth) > thick - h.depth - BETWEEN
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
+import { sizeAt, sizeRef } from '../document/read'
 import { aThrough } from '../testing/aThrough'
 import { drillable } from '../testing/drillable'
 import { changed, fullBuild } from '../testing/fullBuild'
@@ -41,17 +42,69 @@ describe('the walls of a pickup’s route that is still to be cut', () => {
   it('to the studs: 37 beside the centre line and the route 35.7, so the bore of 9.9 is met along it from 231 on', () => {
     expect(walls(fullBuild(), 'bridge', 219)).toEqual([])
     // 255 − (231 + 19) = 5 along, (74 − 71.4) / 2 = 1.3 across: 5.17 apart, less 4.95.
-    expect(walls(fullBuild(), 'bridge', 231)).toEqual([['studs', 'tight', '0.2']])
-    expect(walls(fullBuild(), 'bridge', 240)).toEqual([['studs', 'wont-go', expect.stringMatching(/^-/)]])
+    expect(walls(fullBuild(), 'bridge', 231)).toEqual([['near-stud-bores', 'tight', '0.2']])
+    expect(walls(fullBuild(), 'bridge', 240)).toEqual([['near-stud-bores', 'wont-go', expect.stringMatching(/^-/)]])
   })
   it('to another route: under a guard two may be one, and it is said', () => {
     // The middle cover is 18, its route 20: 164 − 139 less 10 and 19 is four millimetres into it.
-    expect(walls(fullBuild(), 'neck', 139)).toEqual([['route-middle', 'tight', '-4.0']])
+    expect(walls(fullBuild(), 'neck', 139)).toEqual([['wall-route-middle', 'tight', '-4.0']])
     expect(card(fullBuild(), 'neck', 139).stands).toBe('mind')
   })
   it('a pocket nobody has read is asked for', () => {
     const unread = holeCards(changed(unrouted(fullBuild()), { 'body/pocket.length': undefined })).find((c) => c.id === 'route-neck')!
     expect(unread.guards.find((g) => g.id === 'pocket')!.missing).toEqual([{ slot: 'body', size: 'pocket.length' }])
+  })
+})
+
+describe('a route that is still to be cut, beside holes and other routes', () => {
+  const found = (build: Build, id: string) =>
+    holeCards(build)
+      .find((c) => c.id === id)!
+      .guards.filter((g) => g.verdict !== 'snug' && g.id !== 'chamber')
+      .map((g) => [g.id, g.verdict, g.spare?.value.toFixed(2)])
+  // Six screws of 3.5 over 58 mm on the line of 255; their pilots take up the thread, 1.75 either side.
+  const onScrews = (centre: number, more: Record<string, number | undefined> = {}) =>
+    changed(unrouted(fullBuild()), { 'body/route.bridge.centre': centre, ...more }, { 'bridge/mount': 'screws' })
+  it('a bridge’s screws: 255 − 19 − 234 less 1.75 leaves 0.25; at 240 it is 4 past them; both cards say it', () => {
+    expect(found(onScrews(225), 'route-bridge')).toEqual([])
+    expect(found(onScrews(234), 'route-bridge')).toEqual([
+      ['near-bridge-screws', 'tight', '0.25'],
+      // Half a bit of 3 from the same line, and where its mouth comes is known to 2.
+      ['near-ground-wire', 'cant-tell', '0.50'],
+    ])
+    expect(found(onScrews(234), 'bridge-screws')).toContainEqual(['hollow-route-bridge', 'tight', '0.25'])
+    expect(found(onScrews(240), 'route-bridge')).toContainEqual(['near-bridge-screws', 'wont-go', '-5.75'])
+    expect(found(onScrews(240), 'bridge-screws')).toContainEqual(['hollow-route-bridge', 'wont-go', '-5.75'])
+    const { says } = holeCards(onScrews(240)).find((c) => c.id === 'route-bridge')!
+    expect(says).toMatch(
+      /^It would break into the bridge screws by 5\.8 mm\. Measure both places again; if it is so, one of them has to move\./,
+    )
+  })
+  it('a bridge whose stand nobody has told, and one whose place nobody has read: nothing is clear of it', () => {
+    const untold = changed(unrouted(fullBuild()), { 'body/route.bridge.centre': 219 }, { 'bridge/mount': undefined })
+    expect(found(untold, 'route-bridge')).toContainEqual(['near-bridge', 'cant-tell', undefined])
+    expect(found(onScrews(225, { 'bridge/screws': undefined }), 'route-bridge')).toEqual([['near-bridge-screws', 'cant-tell', undefined]])
+  })
+  /** As far along the guard as the bridge's pickup. */
+  const beside = (of: 'volume' | 'tone') => sizeAt(fullBuild(), sizeRef('guard', `${of}.x`))!.value - 30
+  // The controls' line 90 to the treble side and their pots 24 with 5 round them: from 73 on; a route 150 wide ends at 75.
+  it('both of two routes: the wide pickup’s and the controls’ overlap by two, and each says so', () => {
+    const both = changed(
+      unrouted(fullBuild()),
+      {
+        'pickup-bridge/width': 148,
+        ...Object.fromEntries(
+          (['volume', 'tone'] as const).flatMap((of) => [
+            [`guard/${of}.x`, beside(of)],
+            [`guard/${of}.y`, -90],
+          ]),
+        ),
+        ...Object.fromEntries(['length', 'width', 'x', 'y', 'depth'].map((s) => [`body/control.${s}`, undefined])),
+      },
+      { 'body/routed.control': 'none' },
+    )
+    expect(found(both, 'route-bridge')).toContainEqual(['wall-control', 'tight', '-2.00'])
+    expect(found(both, 'route-control')).toContainEqual(['wall-route-bridge', 'tight', '-2.00'])
   })
 })
 
@@ -120,6 +173,6 @@ describe('the walls of a control route that is still to be cut', () => {
     expect(walls(control(-45)).map(([id]) => id)).not.toContain('wall-springs')
     const met = control(-45, { 'body/spring.depth': 25 })
     expect(walls(met)).toContainEqual(['wall-springs', 'wont-go'])
-    expect([met.stands, met.says.split('.')[0]]).toEqual(['refused', 'It would open into the vibrato’s cavity'])
+    expect([met.stands, met.says.split('.')[0]]).toEqual(['refused', 'It would open into the vibrato’s cavity, cut from the other face'])
   })
 })

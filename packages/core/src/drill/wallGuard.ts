@@ -1,12 +1,7 @@
 import { STAYS } from '../judge/whatStays'
 import { printMm } from '../quantity/length'
-import { guarded } from './guard'
+import { guarded, NEWS } from './guard'
 import type { Guard } from './holeCard'
-
-/** Wood beyond this is no news, mm. */
-const NEWS = 3
-/** Wires lead from one route into another; where a screw or a spring pulls, the wall is needed. */
-export const MAY_OPEN = ': under a guard that may be, under a ring or screws in the wood it may not'
 
 /** A wall between a route to be cut and what lies near it. */
 interface Wall {

@@ -16,6 +16,7 @@ import { filled, waiting, type Base } from '../card'
 import type { Finder } from '../finder'
 import { guarded } from '../guard'
 import type { DrawnCard, Guard } from '../holeCard'
+import type { Hollow } from '../hollows'
 import { isThere, summed } from '../told'
 import { floorGuard, passesOf, routed, routeDrawing, ROUTER_CAUTIONS } from './router'
 
@@ -48,6 +49,8 @@ interface Cut {
   after?: string[]
   guards?: Guard[]
   mind?: string[]
+  /** The hollow it makes, where its place is known in numbers. */
+  cuts?: Hollow
 }
 
 /** A cut that is to be made by router. */
@@ -69,6 +72,7 @@ export function cut(build: Build, bench: Bench, base: Base, c: Cut): DrawnCard {
       .map((l) => printMm(l, 0))
       .join('x'),
     ...(c.left ? { depth: c.deep, left: c.left.value } : {}),
+    ...(c.cuts ? { cuts: c.cuts } : {}),
     with: 'router',
     guards: [...(c.left ? [floorGuard(c.left)] : []), ...(c.guards ?? [])],
     mind: [...(c.mind ?? []), 'Cut the riskiest while the wood is only a blank: spoilt then, it costs an evening.'],

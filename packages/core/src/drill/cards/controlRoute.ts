@@ -2,6 +2,7 @@ import { mouthOf } from '../../instrument/neckWords'
 import { THREAD_KEPT } from '../../fit/controls/potLimits'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
+import type { Area } from '../../geometry/area'
 import { boxAround, rectangle } from '../../geometry/box'
 import { pt, type Point } from '../../geometry/point'
 import {
@@ -23,6 +24,7 @@ import { onBody, onPlate, PLATE_PLACE, platePose } from '../../instrument/plateP
 import { FRAME, isScrewedDown } from '../../instrument/switchMake'
 import { FACE_GUARD } from '../../physics/pilot'
 import { printMm } from '../../quantity/length'
+import type { Size } from '../../quantity/size'
 import { refusedAnyhow, waiting, type Base } from '../card'
 import type { Finder } from '../finder'
 import { guarded } from '../guard'
@@ -31,7 +33,6 @@ import { fromEdge } from '../place'
 import { plateTurn } from '../plateTurn'
 import { isThere, summed } from '../told'
 import { cut, cutThere } from './bodyRoutes'
-import { controlWalls } from './controlWalls'
 
 const THICK = sizeRef('body', 'thickness')
 const CONTROL = {
@@ -194,6 +195,17 @@ export const controlRoute: Finder = (build, bench) => {
         : `${roundWords(round)} round each control; ${printMm(top, 1)} mm of top stay for the pots’ threads.`
     }`,
     places: [back(pt((x0 + x1) / 2, (y0 + y1) / 2))],
+    cuts: {
+      id: 'control',
+      name: 'the control route',
+      planned: true,
+      face: access === 'back' ? 'back' : 'front',
+      ...areaOf(rectangle(x0, y0, x1, y1).map(back)),
+      depth: deep,
+      doubt: Math.max(
+        ...controls.map((c) => Math.hypot(...Object.values(controlRefs(build, c.control)).map((r) => sizeAt(build, r)?.doubt ?? 0))),
+      ),
+    },
     from: spots.map(
       (s, i) =>
         `${named(controls[i]!.control)}: ${fromEdge(s.at.x - datums(build).mouth, mouthOf(build))}, ${printMm(Math.abs(s.at.y), 1)} to the ${s.at.y > 0 ? 'bass' : 'treble'} side`,
@@ -205,29 +217,31 @@ export const controlRoute: Finder = (build, bench) => {
     ],
     guards: [
       ...underPlate(build, [x0, x1, y0, y1]),
-      ...controlWalls(build, {
-        box: boxAround(rectangle(x0, y0, x1, y1).map(back)),
-        askew: Math.abs(back(pt(1, 0)).y - back(pt(0, 0)).y) > 1e-6,
-        face: access === 'back' ? 'back' : 'front',
-        deep,
-        doubt: Math.max(
-          ...controls.map((c) => Math.hypot(...Object.values(controlRefs(build, c.control)).map((r) => sizeAt(build, r)?.doubt ?? 0))),
-        ),
-      }),
-      guarded(
-        'room',
-        'Room for the tallest control and its wires',
-        { value: room.value - OVER, doubt: room.doubt },
-        [
-          { upTo: -OVER, is: 'wont-go' },
-          { upTo: 0, is: 'tight' },
-          { upTo: Infinity, is: 'snug' },
-        ],
-        `The tallest is ${printMm(tallest.value, 1)} mm in ${printMm(deep, 1)} mm of depth.`,
-        'Take lower controls.',
-      ),
+      // From the front it is as deep as they want; from the back the top they hang in says how deep.
+      ...(access === 'back' ? [roomFor(tallest, room, deep)] : []),
     ],
   })
+}
+
+/** Depth for the tallest control with its wires over it. @param room what is over it, mm */
+const roomFor = (tallest: Size, room: Size, deep: number): Guard =>
+  guarded(
+    'room',
+    'Room for the tallest control and its wires',
+    { value: room.value - OVER, doubt: room.doubt },
+    [
+      { upTo: -OVER, is: 'wont-go' },
+      { upTo: 0, is: 'tight' },
+      { upTo: Infinity, is: 'snug' },
+    ],
+    `The tallest is ${printMm(tallest.value, 1)} mm in ${printMm(deep, 1)} mm of depth.`,
+    'Take lower controls.',
+  )
+
+/** What its corners take up on the body; of one that lies askew the box round them too. */
+function areaOf(corners: Point[]): Area {
+  const box = boxAround(corners)
+  return Math.abs(corners[1]!.y - corners[0]!.y) > 1e-6 ? { box, askew: corners } : { box }
 }
 
 /** A plate covers its route's edge by at least this, and lugs and wires want at least this round a control, mm. [practice] */

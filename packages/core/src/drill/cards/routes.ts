@@ -71,10 +71,16 @@ export const pickupRoute =
       depth: size.deep,
       left: under.left,
       with: 'router',
-      guards: [
-        ...under.guards,
-        ...routeWalls(build, { place, at, long: { ...long!, value: size.long }, wide: { ...wide!, value: size.wide } }),
-      ],
+      guards: [...under.guards, ...routeWalls(build, { place, at, long: { ...long!, value: size.long } })],
+      cuts: {
+        id: base.id,
+        name: `the ${place} pickup’s route`,
+        planned: true,
+        face: 'front',
+        box,
+        doubt: Math.max(Math.hypot(at.doubt, long!.doubt / 2), wide!.doubt / 2),
+        depth: size.deep,
+      },
       cautions: ROUTER_CAUTIONS,
       draw: () => routeDrawing(base.title, size.long, size.wide, offset),
     })
