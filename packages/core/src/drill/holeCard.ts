@@ -5,6 +5,7 @@ import type { TraitRef } from '../judge/completed'
 import type { Verdict } from '../judge/verdict'
 import type { Slot } from '../parts/slots'
 import type { Hollow } from './hollows'
+import type { Slit } from './slit'
 
 /** Where the hand with the drill is. */
 export const SIDES = ['front', 'back', 'rim', 'heel', 'head front', 'head back', 'guard', 'control plate'] as const
@@ -106,6 +107,8 @@ export interface DrawnCard extends HoleCard {
   byPart?: true
   /** A bore along the wood rather than into it. */
   way?: Way
+  /** It is no round hole but a switch's slot, about its place. */
+  slit?: Slit
   /** The hollow it makes, where it is not made yet and its place is known in numbers. */
   cuts?: Hollow
   /** Diameter other holes keep clear of, where that is more than the hole's own, mm. */

@@ -8,7 +8,9 @@ import { betweenGuard, guarded, untellable, BETWEEN, NEWS } from './guard'
 import { hollowsOf } from './hollows'
 import { besideHoles, INTO_HOLLOW, toHollows } from './holesAndHollows'
 import type { DrawnCard, Guard, Way } from './holeCard'
+import { onCarrier } from './onCarrier'
 import { PIECE } from './piece'
+import { slitGuard } from './slit'
 
 /** Holes that are one: a recess over its string hole. */
 const ONE = [new Set(['string-holes', 'ferrule-bores']), new Set(['neck-clearance', 'neck-screws'])]
@@ -23,11 +25,13 @@ export function withNeighbours(build: Build, cards: readonly DrawnCard[]): { car
         card,
         more: [...besideHollows(build, card.cuts, hollows, thick), ...unsaid(build, card), ...besideHoles(card.cuts, cards, thick)],
       }
-    if (!card.work || card.work === 'keep' || card.bit === undefined || card.byPart) return { card, more: [] }
+    if (!card.work || card.work === 'keep' || (card.bit === undefined && !card.slit) || card.byPart) return { card, more: [] }
     if (!card.places.length) return { card, more: [untellable('place', 'Clear of what lies there', 'its places are not known in numbers')] }
+    if (card.slit) return { card, more: [...beside(card, cards, thick), ...onCarrier(build, card)] }
     return {
       card,
       more: [
+        ...onCarrier(build, card),
         ...beside(card, cards, thick),
         ...unsaid(build, card),
         ...passages(card, cards, thick),
@@ -41,6 +45,10 @@ function beside(card: DrawnCard, cards: readonly DrawnCard[], thick: number | un
   const found: Guard[] = []
   for (const other of cards) {
     if (PIECE[other.side] !== PIECE[card.side] || other.byPart) continue
+    if (card.slit || other.slit) {
+      if (card !== other && meet(card, other, thick)) found.push(...slitGuard(card, other))
+      continue
+    }
     const wide = other.takes ?? other.bit
     if (!other.places.length || wide === undefined) {
       if (!other.id.startsWith('route-'))

@@ -7,10 +7,12 @@ import { CONTROL_WORDS, type SwitchControl } from '../../instrument/controlPlace
 import { inHollow, isCarried, panelName, panelOf } from '../../instrument/panel'
 import { isScrewedDown, switchMake } from '../../instrument/switchMake'
 import { drawnAt } from '../../judge/known'
+import { platePose } from '../../instrument/platePlace'
 import { printMm } from '../../quantity/length'
 import { behindPanel, SCRAP_BEHIND } from '../behind'
 import { filled, waiting, type Base } from '../card'
 import type { Finder } from '../finder'
+import { slitOf } from '../slit'
 import { isThere } from '../told'
 import { cautionsOn, LOOK_IN, lying, placed, sideOf } from './controls'
 
@@ -41,9 +43,14 @@ export const switchSlot =
     const own = isCarried(panel) ? [sizeRef(panel.slot, `${of}.slot`), sizeRef(panel.slot, `${of}.screws`)] : []
     const stands = isThere(build, there, ...own)
     if (stands === undefined) return waiting(build, base, [], [there])
+    const located = placed(build, [of])
+    const lies = panel.slot === 'control-plate' ? platePose(build).turn : undefined
+    const slit = (apart: number | undefined) => (apart === undefined ? {} : { slit: slitOf(apart, lies) })
     if (stands)
       return filled(build, base, {
         work: 'keep',
+        places: located.places,
+        ...slit(own[1] && sizeAt(build, own[1])?.value),
         says: 'It is there; whether its length and its screws’ holes suit this switch stands under Dry fit.',
         from: ['the slot itself'],
         steps: [`switch in, every position: the ${make} reaches its ends and touches nothing`],
@@ -51,13 +58,13 @@ export const switchSlot =
         draw: () => slotDrawing(build, of, ...own.map((ref) => sizeAt(build, ref)?.value)),
       })
     const refs = [sizeRef(of, 'swing'), sizeRef(of, 'screw.spacing')]
-    const located = placed(build, [of])
     const missing = [...refs.filter((r) => !sizeAt(build, r)), ...located.missing]
     if (missing.length) return waiting(build, base, missing)
     const [swing, apart] = refs.map((r) => sizeAt(build, r)!.value) as [number, number]
     const long = swing + OVER_SWING
     return filled(build, base, {
       work: 'new',
+      ...slit(apart),
       says: `${printMm(long, 1)} mm long, ${OVER_SWING} over the ${make}’s swing; the screws’ holes ${printMm(apart, 1)} mm apart, the slot midway between them.`,
       places: located.places,
       from: located.from.map((words) => `middle of the slot, ${words}`),
