@@ -15,6 +15,7 @@ import { printMm } from '../../quantity/length'
 import { springFree, springShut } from './heightSprings'
 import { biteDrawing, screwBite, tipInBody } from './heightScrews'
 import { type Frame, frameOf, type Have } from '../../instrument/pickupFrame'
+import { boardEnd } from './boardEnd'
 import { openingCures } from './openingCures'
 import { ears } from './pickupEars'
 import { OPENING_BANDS, HIDDEN_BANDS } from './pickupLimits'
@@ -51,6 +52,7 @@ export function pickupRoomJoint(build: Build, place: PickupPlace): JudgedJoint {
       (b) => sides(b, frame, sizesIn(b, refs), refs),
       (b) => corner(b, frame, sizesIn(b, refs), slot),
       (b) => ringWay(b, frame),
+      (b) => (place === 'neck' ? boardEnd(b) : []),
       (b) => route(b, place, sizesIn(b, refs)),
       (b) => ears(b, place),
       (b) => depth(b, place),

@@ -258,9 +258,9 @@ export const STARTING_SETS = {
       body: {
         name: 'Body',
         traits: { build: 'solid', top: 'flat', access: 'back' },
-        sizes: { mouthToBridge: 300, ...twoRoutes(262), 'ferrule.bore': 8 },
+        sizes: { mouthToBridge: 296, ...twoRoutes(258), 'ferrule.bore': 8 },
       },
-      neck: neck({ scale: 762, nutToHeelEnd: 540, boardLength: 548, frets: 24 }),
+      neck: neck({ scale: 762, nutToHeelEnd: 544, boardLength: 552, frets: 22 }),
       bridge: { name: 'Fixed bridge', traits: { mount: 'string-through', saddles: 'single' }, sizes: { screws: 4 } },
       ferrules: { name: 'String ferrules', sizes: { count: 6 } },
       ...ringed,
