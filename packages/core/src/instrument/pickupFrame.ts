@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { asTold, sizeRef, traitAt, type SizeRef } from '../document/read'
+import { sizeRef, traitAt, type SizeRef } from '../document/read'
 import { goesRound } from './guardRound'
 import { takenPart } from './idleParts'
 import type { PickupPlace } from './guardPlace'
@@ -15,7 +15,7 @@ export interface Frame {
 
 export function frameOf(build: Build, place: PickupPlace): Frame {
   const ring = place === 'middle' ? undefined : (`ring-${place}` as const)
-  if (ring && takenPart(asTold(build), ring))
+  if (ring && takenPart(build, ring))
     return { slot: ring, name: 'ring', length: sizeRef(ring, 'length'), width: sizeRef(ring, 'width'), radius: sizeRef(ring, 'radius') }
   if (goesRound(build))
     return {
@@ -40,7 +40,7 @@ export function frameOf(build: Build, place: PickupPlace): Frame {
  */
 export function mountHeight(build: Build, place: PickupPlace): (readonly [share: number, SizeRef])[] {
   const { slot } = frameOf(build, place)
-  if (slot === 'body' || traitAt(asTold(build), `pickup-${place}`, 'mount') === 'body') return []
+  if (slot === 'body' || traitAt(build, `pickup-${place}`, 'mount') === 'body') return []
   if (slot === 'guard') return [[1, sizeRef('guard', 'thickness')]]
   return RING_SIDES.map((size) => [0.5, sizeRef(slot, size)] as const)
 }

@@ -14,7 +14,7 @@ import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { springFree, springShut } from './heightSprings'
 import { biteDrawing, screwBite, tipInBody } from './heightScrews'
-import { type Frame, frameOf, type Have } from '../../instrument/pickupFrame'
+import { type Frame, frameOf } from '../../instrument/pickupFrame'
 import { boardEnd } from './boardEnd'
 import { openingCures } from './openingCures'
 import { ears } from './pickupEars'
@@ -49,11 +49,12 @@ export function pickupRoomJoint(build: Build, place: PickupPlace): JudgedJoint {
       )
     }),
     asks: [
-      (b) => sides(b, frame, sizesIn(b, refs), refs),
-      (b) => corner(b, frame, sizesIn(b, refs), slot),
-      (b) => ringWay(b, frame),
+      // What frames it hangs on how it is held, and so do its sizes.
+      (b) => sides(b, place),
+      (b) => corner(b, place),
+      (b) => ringWay(b, frameOf(b, place)),
       (b) => (place === 'neck' ? boardEnd(b) : []),
-      (b) => route(b, place, sizesIn(b, refs)),
+      (b) => route(b, place),
       (b) => ears(b, place),
       (b) => depth(b, place),
       (b) => screwBite(b, place),
@@ -75,7 +76,10 @@ const refsOf = (frame: Frame, slot: `pickup-${PickupPlace}`) => ({
 const hangsShort = (build: Build, place: PickupPlace): boolean =>
   new Asker(build).judge((b) => screwBite(b, place)).some((c) => c.raw.verdict === 'tight' || c.raw.verdict === 'wont-go')
 
-function sides(build: Build, frame: Frame, have: Have, refs: Record<keyof Have, SizeRef>): Question[] {
+function sides(build: Build, place: PickupPlace): Question[] {
+  const frame = frameOf(build, place)
+  const refs = refsOf(frame, `pickup-${place}`)
+  const have = sizesIn(build, refs)
   const one = (id: 'length' | 'width', label: string, open: 'openLength' | 'openWidth'): Question => {
     const c = gapOf([
       [1, have[open]],
@@ -105,7 +109,10 @@ function sides(build: Build, frame: Frame, have: Have, refs: Record<keyof Have, 
   return [one('width', 'Across', 'openWidth'), one('length', 'Along the strings', 'openLength')]
 }
 
-function corner(build: Build, frame: Frame, have: Have, slot: SizeRef['slot']): Question[] {
+function corner(build: Build, place: PickupPlace): Question[] {
+  const frame = frameOf(build, place)
+  const slot = `pickup-${place}` as const
+  const have = sizesIn(build, refsOf(frame, slot))
   const ro = sizeIn(build, frame.radius)
   const rcRef: SizeRef = { slot, size: 'radius' }
   const rc = sizeIn(build, rcRef)
@@ -197,8 +204,10 @@ function ringWay(build: Build, frame: Frame): Question[] {
 }
 
 /** The wood below a guard or ring: lining and film count, hidden play does not. */
-function route(build: Build, place: PickupPlace, have: Have): Question[] {
-  if (frameOf(build, place).slot === 'body') return []
+function route(build: Build, place: PickupPlace): Question[] {
+  const frame = frameOf(build, place)
+  if (frame.slot === 'body') return []
+  const have = sizesIn(build, refsOf(frame, `pickup-${place}`))
   const lining = build.parts.shielding
     ? sizeIn(build, sizeRef('shielding', 'thickness'))
     : { value: 0, doubt: 0, known: 'assumed' as const }
