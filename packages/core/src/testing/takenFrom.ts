@@ -31,7 +31,8 @@ export function takenFrom(build: Build, kind: JointKind, n: number): Taken | und
   const joint = kind.find(build)
   // A part's mass that was not weighed is reckoned from its wood and said as "about".
   const sizes = joint.reads.filter((r) => !specAt(r).optional && r.size !== 'mass')
-  const traits = joint.slots.flatMap((slot) => askedTraits(build, slot).map((trait) => ({ slot, trait })))
+  const lookedAt = new Set<Slot>([...joint.slots, ...kind.needs, ...(kind.also ?? [])])
+  const traits = [...lookedAt].flatMap((slot) => askedTraits(build, slot).map((trait) => ({ slot, trait })))
   const refs = [...sizes, ...traits]
   const ref = refs[n % refs.length]
   if (!ref) return undefined
