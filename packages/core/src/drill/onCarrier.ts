@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { sizeAt, sizeRef, type SizeRef } from '../document/read'
+import { sizeAt, sizeRef, traitAt, type SizeRef } from '../document/read'
 import { pt, type Point } from '../geometry/point'
 import { toArea } from '../geometry/area'
 import { contains, nearestOnEdge } from '../geometry/polygon'
@@ -11,7 +11,7 @@ import { isCarried, panelOf } from '../instrument/panel'
 import { hasRoundEnds, plateEdge } from '../instrument/platePlace'
 import { printMm } from '../quantity/length'
 import type { Size } from '../quantity/size'
-import { BETWEEN, guarded, NEWS, unread } from './guard'
+import { BETWEEN, guarded, NEWS, unread, untellable } from './guard'
 import type { DrawnCard, Guard } from './holeCard'
 
 /** The controls a card's holes are for. */
@@ -38,10 +38,18 @@ export function onCarrier(build: Build, card: DrawnCard): Guard[] {
   if (!controls || !isCarried(panel)) return []
   const marks = controls.flatMap((control) => marksOf(build, card, control))
   if (!marks.length) return []
-  return panel.slot === 'guard'
-    ? [...guardEdge(build, marks), ...openings(build, marks)]
-    : [...plateEdges(build, marks), ...plateScrews(build, marks)]
+  const own =
+    panel.slot === 'guard'
+      ? [...guardEdge(build, marks), ...openings(build, marks)]
+      : [...plateEdges(build, marks), ...plateScrews(build, marks)]
+  return [...own, ...jackUntold(build, card, panel.name)]
 }
+
+/** A jack of which nobody has said what holds it may want a hole of its own beside this one. */
+const jackUntold = (build: Build, card: DrawnCard, panel: string): Guard[] =>
+  card.id !== 'jack-hole' && build.parts.jack && traitAt(build, 'jack', 'held') === undefined
+    ? [untellable('near-jack', 'Left to the jack', `nobody has said what holds the jack, and it may sit in the ${panel} too`)]
+    : []
 
 /** Of a slot all of its line where it is known how it lies, else its middle. */
 function marksOf(build: Build, card: DrawnCard, control: Control | 'jack'): Mark[] {

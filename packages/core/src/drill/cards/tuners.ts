@@ -3,6 +3,7 @@ import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { rowDirections, tunerPosts } from '../../instrument/tuners'
+import type { TraitRef } from '../../judge/completed'
 import { waiting, type Base } from '../card'
 import { opened } from '../opened'
 import type { Finder } from '../finder'
@@ -16,10 +17,23 @@ const BORE = sizeRef('neck', 'tuner.bore')
 const OFFSET = sizeRef('tuners', 'screw.offset')
 const SIDE = sizeRef('tuners', 'screw.side')
 const PITCH = [sizeRef('neck', 'tuner.first'), sizeRef('neck', 'tuner.pitch'), sizeRef('neck', 'tuner.offset')]
+const SLANT = sizeRef('neck', 'tuner.slant')
+
+const HEAD = { slot: 'neck', trait: 'head' } as const
+const ROW = { slot: 'neck', trait: 'row' } as const
+
+/** What nobody has told of how the posts lie: in one row or in two, and on which side a single one stands. */
+function untoldLay(build: Build): TraitRef[] {
+  const head = traitAt(build, 'neck', 'head')
+  if (head === undefined) return [HEAD]
+  return head === 'one-row' && traitAt(build, 'neck', 'row') === undefined ? [ROW] : []
+}
 
 function posts(build: Build): Located {
-  const missing = PITCH.filter((r) => !sizeAt(build, r))
-  return missing.length
+  // Two rows run along the head; a single one swings with its edge, and one laid straight for want of that number spoils the head.
+  const needed = traitAt(build, 'neck', 'head') === 'one-row' ? [...PITCH, SLANT] : PITCH
+  const missing = needed.filter((r) => !sizeAt(build, r))
+  return missing.length || untoldLay(build).length
     ? { places: [], from: [], missing }
     : {
         places: tunerPosts(build),
@@ -32,34 +46,33 @@ function posts(build: Build): Located {
 /** Bores the tuners' posts stand in. */
 export const tunerBores: Finder = (build, bench) => {
   if (!build.parts.tuners || !build.parts.neck) return undefined
-  return opened(
-    build,
-    bench,
-    {
-      id: 'tuner-bores',
-      title: 'Tuner bores',
-      slot: 'tuners',
-      side: 'head front',
-      goesIn: 'one bushing a tuner',
-      located: 'the headstock template; a straight-edge along the row',
-      first: ['the headstock’s outline, cut'],
-      back: 'Dowel of the neck’s wood, a day to dry, drilled anew; a washer or the bushing’s rim hides little of it.',
-    },
-    {
-      there: { slot: 'neck', trait: 'bored.tuners' },
-      own: sizeRef('tuners', 'bushing'),
-      hole: BORE,
-      small: -0.06,
-      large: 0.3,
-      over: HOLE_OVER.tuner,
-      through: { ref: sizeRef('neck', 'head.thickness'), label: 'headstock', role: 'neck-wood' },
-      located: posts(build),
-      byNumbers: true,
-      behind: 'free',
-      ream: 'ream from both faces with a stop of tape, or a step bit; backing scrap behind',
-      tooLarge: 'Adapter bushings for that bore hold the smaller posts; nothing is cut.',
-    },
-  )
+  const there = { slot: 'neck', trait: 'bored.tuners' } as const
+  const base: Base = {
+    id: 'tuner-bores',
+    title: 'Tuner bores',
+    slot: 'tuners',
+    side: 'head front',
+    goesIn: 'one bushing a tuner',
+    located: 'the headstock template; a straight-edge along the row',
+    first: ['the headstock’s outline, cut'],
+    back: 'Dowel of the neck’s wood, a day to dry, drilled anew; a washer or the bushing’s rim hides little of it.',
+  }
+  const untold = untoldLay(build)
+  if (untold.length && isThere(build, there, BORE) === false) return waiting(build, base, [], untold)
+  return opened(build, bench, base, {
+    there,
+    own: sizeRef('tuners', 'bushing'),
+    hole: BORE,
+    small: -0.06,
+    large: 0.3,
+    over: HOLE_OVER.tuner,
+    through: { ref: sizeRef('neck', 'head.thickness'), label: 'headstock', role: 'neck-wood' },
+    located: posts(build),
+    byNumbers: true,
+    behind: 'free',
+    ream: 'ream from both faces with a stop of tape, or a step bit; backing scrap behind',
+    tooLarge: 'Adapter bushings for that bore hold the smaller posts; nothing is cut.',
+  })
 }
 
 /**
