@@ -5,7 +5,6 @@ import type { TraitRef } from '../judge/completed'
 import type { Verdict } from '../judge/verdict'
 import type { Slot } from '../parts/slots'
 import type { Hollow } from './hollows'
-import type { Slit } from './slit'
 
 /** Where the hand with the drill is. */
 export const SIDES = ['front', 'back', 'rim', 'heel', 'head front', 'head back', 'guard', 'control plate'] as const
@@ -99,6 +98,14 @@ export interface Way {
   clears?: readonly string[]
   /** The card of the bore it is begun in. */
   startsIn?: string
+}
+
+/** A switch's slot with the holes of the screws that hold its frame, on one line. */
+export interface Slit {
+  /** From its middle to the outer edge of a screw's hole, mm. */
+  half: number
+  /** How it lies to the strings, rad; nothing where nobody says: about its middle it may be turned any way. */
+  turn?: number
 }
 
 /** A card as worked out; its drawing is made only for those who look. */

@@ -3,15 +3,7 @@ import { nearestOnEdge } from '../geometry/polygon'
 import { printMm } from '../quantity/length'
 import { called, MOVES_ONE } from './called'
 import { BETWEEN, guarded, NEWS, untellable } from './guard'
-import type { DrawnCard, Guard } from './holeCard'
-
-/** A switch's slot with the holes of the screws that hold its frame, on one line. */
-export interface Slit {
-  /** From its middle to the outer edge of a screw's hole, mm. */
-  half: number
-  /** How it lies to the strings, rad; nothing where nobody says: about its middle it may be turned any way. */
-  turn?: number
-}
+import type { DrawnCard, Guard, Slit } from './holeCard'
 
 /** Half a screw's hole in its frame, mm; the slot between them is narrower. [practice] */
 const SCREW = 1.7
