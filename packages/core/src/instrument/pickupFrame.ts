@@ -46,5 +46,3 @@ export function mountHeight(build: Build, place: PickupPlace): (readonly [share:
 }
 /** A ring's two heights, the neck side's first. */
 export const RING_SIDES = ['height.neckSide', 'height.bridgeSide'] as const
-
-export type Have = Record<'length' | 'width' | 'openLength' | 'openWidth', Size>
