@@ -3,7 +3,6 @@ import { sizeRef, traitAt, type SizeRef } from '../document/read'
 import { goesRound } from './guardRound'
 import { takenPart } from './idleParts'
 import type { PickupPlace } from './guardPlace'
-import type { Size } from '../quantity/size'
 
 export interface Frame {
   slot: 'guard' | 'body' | 'ring-neck' | 'ring-bridge'
