@@ -31,6 +31,15 @@ describe('the board’s end before the neck pickup’s cover', () => {
     // Its places are counted from that end: sanded, they would all be others.
     expect(near.cures.map((c) => c.plan)).toEqual([undefined])
   })
+  it('is what is drawn where it is in the way, by the figure that is told', () => {
+    const texts = (length: number) =>
+      jointIn(changed(fullBuild(), { 'neck/boardLength': length }), 'room-neck')
+        .draw()
+        .marks.flatMap((m) => (m.mark === 'dimension' ? [m.text] : []))
+    expect(texts(478)).toEqual(['3'])
+    expect(texts(475.5)).toEqual(['0.5'])
+    expect(texts(470)).toContain('36')
+  })
   it('without a neck nothing is said', () => {
     expect(jointIn(without(fullBuild(), 'neck'), 'room-neck').checks.map((c) => c.id)).not.toContain('board')
   })

@@ -16,6 +16,7 @@ import { springFree, springShut } from './heightSprings'
 import { biteDrawing, screwBite, tipInBody } from './heightScrews'
 import { type Frame, frameOf } from '../../instrument/pickupFrame'
 import { boardEnd } from './boardEnd'
+import { boardEndDrawing } from './boardEnd.draw'
 import { openingCures } from './openingCures'
 import { ears } from './pickupEars'
 import { OPENING_BANDS, HIDDEN_BANDS } from './pickupLimits'
@@ -40,6 +41,7 @@ export function pickupRoomJoint(build: Build, place: PickupPlace): JudgedJoint {
     at: () => pt(datums(build).mouth + drawnAt(build, sizeRef('body', `route.${place}.centre`)), -30),
     draw: drawnOnceKnown(build, title, refs, (have) => {
       const wide = have.openLength.value > have.length.value && have.openWidth.value > have.width.value
+      if (wide && place === 'neck' && underBoard(build)) return boardEndDrawing(build)
       if (wide && hangsShort(build, place)) return biteDrawing(build, place)
       return inOpening(
         title,
@@ -75,6 +77,10 @@ const refsOf = (frame: Frame, slot: `pickup-${PickupPlace}`) => ({
 /** Do its screws let go of the wood at the highest setting? Then that is what to look at. */
 const hangsShort = (build: Build, place: PickupPlace): boolean =>
   new Asker(build).judge((b) => screwBite(b, place)).some((c) => c.raw.verdict === 'tight' || c.raw.verdict === 'wont-go')
+
+/** Does the board's end stand over its cover, or too near it? */
+const underBoard = (build: Build): boolean =>
+  new Asker(build).judge(boardEnd).some((c) => c.raw.verdict === 'tight' || c.raw.verdict === 'wont-go')
 
 function sides(build: Build, place: PickupPlace): Question[] {
   const frame = frameOf(build, place)
