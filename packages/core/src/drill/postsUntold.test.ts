@@ -5,6 +5,7 @@ import { drillable } from '../testing/drillable'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { aTwelve } from '../testing/otherMakes'
 import { undrilled } from '../testing/undrilled'
+import { headTask } from './head/layout'
 import { holeCards } from './holes'
 
 const card = (build: Build, id: string) => holeCards(build).find((c) => c.id === id)!
@@ -30,6 +31,13 @@ describe('tuner bores that are still to be drilled', () => {
     const two = changed(blankHead(aTwelve()), { 'neck/tuner.slant': undefined })
     expect(card(two, 'tuner-bores').places).toHaveLength(12)
   })
+})
+
+it('a layout of the headstock waits for the same: its moves would all be wrong ones', () => {
+  const laid = (build: Build) => headTask(drillable(build))
+  expect('task' in laid(aTwelve())).toBe(true)
+  expect(laid(untold(aTwelve(), 'traits', 'neck', 'head'))).toEqual({ missing: [], lacks: 'whether the tuners stand in one row or in two' })
+  expect(laid(untold(fullBuild(), 'traits', 'neck', 'row'))).toEqual({ missing: [], lacks: 'the side the row stands on' })
 })
 
 it('holes in a guard are clear of no jack of which nobody said what holds it', () => {

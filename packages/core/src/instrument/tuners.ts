@@ -49,6 +49,17 @@ export function tunerPosts(build: Build, across = build, side = build): Point[] 
   )
 }
 
+type Told = { slot: 'neck'; trait: 'head' | 'row' }
+const HEAD: Told = { slot: 'neck', trait: 'head' }
+const ROW: Told = { slot: 'neck', trait: 'row' }
+
+/** What nobody has told of how the posts lie: in one row or in two, and on which side a single one stands. */
+export function untoldLay(build: Build): Told[] {
+  const head = traitAt(build, 'neck', 'head')
+  if (head === undefined) return [HEAD]
+  return head === 'one-row' && traitAt(build, 'neck', 'row') === undefined ? [ROW] : []
+}
+
 /** A tuner's post, where nobody has measured it: this much of its bushing, and that of its usual one, mm. [practice, from memory] */
 const POST = { ofBushing: 0.7, bushing: 10 }
 

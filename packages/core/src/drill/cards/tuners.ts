@@ -2,8 +2,7 @@ import { HOLE_OVER } from '../../instrument/holeOver'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import { pt } from '../../geometry/point'
-import { rowDirections, tunerPosts } from '../../instrument/tuners'
-import type { TraitRef } from '../../judge/completed'
+import { rowDirections, tunerPosts, untoldLay } from '../../instrument/tuners'
 import { waiting, type Base } from '../card'
 import { opened } from '../opened'
 import type { Finder } from '../finder'
@@ -18,16 +17,6 @@ const OFFSET = sizeRef('tuners', 'screw.offset')
 const SIDE = sizeRef('tuners', 'screw.side')
 const PITCH = [sizeRef('neck', 'tuner.first'), sizeRef('neck', 'tuner.pitch'), sizeRef('neck', 'tuner.offset')]
 const SLANT = sizeRef('neck', 'tuner.slant')
-
-const HEAD = { slot: 'neck', trait: 'head' } as const
-const ROW = { slot: 'neck', trait: 'row' } as const
-
-/** What nobody has told of how the posts lie: in one row or in two, and on which side a single one stands. */
-function untoldLay(build: Build): TraitRef[] {
-  const head = traitAt(build, 'neck', 'head')
-  if (head === undefined) return [HEAD]
-  return head === 'one-row' && traitAt(build, 'neck', 'row') === undefined ? [ROW] : []
-}
 
 function posts(build: Build): Located {
   // Two rows run along the head; a single one swings with its edge, and one laid straight for want of that number spoils the head.

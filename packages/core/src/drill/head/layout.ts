@@ -4,7 +4,7 @@ import { pt, type Point } from '../../geometry/point'
 import { insideBy } from '../../fit/guard/guardRooms'
 import { outlinePoints } from '../../instrument/outline'
 import { courses } from '../../instrument/strings'
-import { postsInRows, tunerPosts, type PostRow } from '../../instrument/tuners'
+import { postsInRows, tunerPosts, untoldLay, type PostRow } from '../../instrument/tuners'
 import { withoutGuesses } from '../told'
 import { lowestOver, type Range } from './lowest'
 
@@ -63,6 +63,13 @@ export function headTask(build: Build): { task: HeadTask } | { missing: SizeRef[
   if (!neck.outline || neck.outline.length < 3) return { missing: [], lacks: 'the headstock’s outline' }
   const missing = Object.values(SIZES).filter((r) => told.parts[r.slot] && !sizeAt(told, r))
   if (missing.length || !told.parts.nut) return { missing, ...(told.parts.nut ? {} : { lacks: 'a nut' }) }
+  // Laid out in one row instead of two, or on the other side, every move it tells is a wrong one.
+  const untold = untoldLay(told)
+  if (untold.length)
+    return {
+      missing: [],
+      lacks: untold[0]!.trait === 'head' ? 'whether the tuners stand in one row or in two' : 'the side the row stands on',
+    }
   const value = (r: SizeRef) => sizeAt(told, r)!.value
   const count = sizeAt(told, sizeRef('tuners', 'count'))?.value ?? told.strings
   return {
