@@ -16,7 +16,7 @@ export const besideHollows = (build: Build, cut: Hollow, hollows: readonly Hollo
   ...hollows.filter((h) => h.id !== cut.id && !looksAt(cut, h) && meets(cut, h, thick)).flatMap((h) => wallTo(cut, h)),
   ...unplacedHollows(build)
     .filter(({ id }) => !looksAt(cut, { id, face: 'front' }) && !hollows.some((h) => h.id === id))
-    .map(({ id, name }) => untellable(`wall-${id}`, `Wood to ${name}`, `where ${name} lies is not measured`)),
+    .map(({ id, name }) => untellable(`wall-${id}`, `Wood to ${name}`, `where ${name} lies is not known`)),
 ]
 
 /** A pickup's route looks itself at the pocket it ends before and at the floor it leaves over what is hollow from the back. */

@@ -45,7 +45,7 @@ export function toHollows(build: Build, card: DrawnCard, hollows: readonly Hollo
   near.push(
     ...unplacedHollows(build)
       .filter(({ id }) => !hollows.some((h) => h.id === id))
-      .map(({ name }) => untellable(`hollow-${name}`, `Wood to ${name}`, `where ${name} lies is not measured`)),
+      .map(({ name }) => untellable(`hollow-${name}`, `Wood to ${name}`, `where ${name} lies is not known`)),
   )
   const built = traitAt(build, 'body', 'build')
   return built === 'solid'

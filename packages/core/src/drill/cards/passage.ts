@@ -223,7 +223,7 @@ export function onTheWay(build: Build, from: Point, to: Point): Guard[] {
   )
   return [
     ...guards,
-    ...unplacedHollows(build).map(({ name }) => untellable(`through-${name}`, `Clear of ${name}`, `where ${name} lies is not measured`)),
+    ...unplacedHollows(build).map(({ name }) => untellable(`through-${name}`, `Clear of ${name}`, `where ${name} lies is not known`)),
   ]
 }
 
