@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { aBuild, aPart } from '../../testing/bench'
+import { untold } from '../../testing/anyBuild'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { dcAtJack } from '../bench/readings'
 import { topology } from '../bench/topology'
@@ -7,7 +8,11 @@ import { wireList } from '../bench/wireList'
 import { harnessOf } from './harnessOf'
 
 const coil = (slot: 'pickup-neck' | 'pickup-middle' | 'pickup-bridge', ohm: number, coils = 'single') =>
-  aPart(slot, { length: 36, width: 70, resistance: [ohm, 'meter', ohm / 100], inductance: [4, 'listed', 0.4] }, { coils, sense: 'plain' })
+  aPart(
+    slot,
+    { length: 36, width: 70, resistance: [ohm, 'meter', ohm / 100], inductance: [4, 'listed', 0.4] },
+    { coils, sense: 'plain', circuit: 'passive' },
+  )
 const pot = (slot: 'pot-volume' | 'pot-tone', ohm = 500e3) => aPart(slot, { resistance: [ohm, 'meter', ohm / 100] }, { taper: 'audio' })
 const build = (contacts: string, ohm = 500e3, middle = true) =>
   aBuild({
@@ -83,5 +88,44 @@ describe('what is missing', () => {
     delete b.parts.jack
     const made = harnessOf(b)
     expect(!made.ok && made.missing.toSorted()).toEqual(['jack'])
+  })
+})
+
+describe('what nobody has told of a pickup', () => {
+  const full = fullBuild()
+  const wired = harnessOf(full)
+  it('whether it is passive and whether it has one coil or two is asked before it is wired: a humbucker drawn as a single coil is another circuit', () => {
+    expect(wired.ok).toBe(true)
+    for (const trait of ['circuit', 'coils']) {
+      const unsaid = harnessOf(untold(full, 'traits', 'pickup-bridge', trait))
+      expect(unsaid).toEqual({ ok: false, missing: [], untold: [{ slot: 'pickup-bridge', trait }] })
+    }
+  })
+  it('of an active one the jack is asked for, once: with two contacts its battery is never off', () => {
+    const active = (['neck', 'middle', 'bridge'] as const).reduce((b, p) => changed(b, {}, { [`pickup-${p}/circuit`]: 'active' }), full)
+    const fed = { ...active, parts: { ...active.parts, battery: aPart('battery', { length: 50 }) } }
+    const unsaid = harnessOf(untold(fed, 'traits', 'jack', 'contacts'))
+    expect(unsaid).toEqual({ ok: false, missing: [], untold: [{ slot: 'jack', trait: 'contacts' }] })
+  })
+  it('how many leads a humbucker has is said where nobody told it', () => {
+    const notes = (build: Parameters<typeof harnessOf>[0]) => {
+      const made = harnessOf(build)
+      return made.ok ? made.notes.filter((n) => /how many leads/.test(n)) : []
+    }
+    const two = changed(full, {}, { 'pickup-bridge/coils': 'two', 'pickup-bridge/leads': 'two' })
+    expect(notes(two)).toEqual([])
+    expect(notes(untold(two, 'traits', 'pickup-bridge', 'leads'))).toEqual([
+      expect.stringMatching(/^Nobody has said how many leads the bridge pickup has; it is wired as with two\./),
+    ])
+  })
+  it('which way one of several is wound is said where nobody told it, and of a single pickup never', () => {
+    const notes = (build: Parameters<typeof harnessOf>[0]) => {
+      const made = harnessOf(build)
+      return made.ok ? made.notes.filter((n) => /wound/.test(n)) : []
+    }
+    expect(notes(full)).toEqual([])
+    expect(notes(untold(full, 'traits', 'pickup-middle', 'sense'))).toEqual([
+      expect.stringMatching(/^Nobody has said how this pickup is wound: middle\./),
+    ])
   })
 })

@@ -69,6 +69,28 @@ export function optionsOf(build: Build, recipe: Recipe): OptionState[] {
   return recipe.options.map((spec) => ({ spec, chosen: chosenOf(build, spec), lacks: lacksOf(build, spec) }))
 }
 
+/** What nobody has told of a pickup that decides how it is wired: a humbucker wired as a single coil is another instrument's circuit. */
+function untoldOf(build: Build, slot: `pickup-${PickupPlace}`): TraitRef[] {
+  const told = (trait: string) => traitAt(build, slot, trait)
+  const first = (...traits: string[]): TraitRef[] =>
+    traits
+      .filter((trait) => !told(trait))
+      .slice(0, 1)
+      .map((trait) => ({ slot, trait }))
+  if (told('circuit') === 'active')
+    return build.parts.jack && !traitAt(build, 'jack', 'contacts') ? [{ slot: 'jack', trait: 'contacts' }] : []
+  return first('circuit', 'coils')
+}
+
+/** Two pickups are quiet together, and in step, by which way each is wound and magnetised. */
+function senseSays(build: Build, places: readonly PickupPlace[]): string[] {
+  const unsaid = places.filter((p) => !traitAt(build, `pickup-${p}`, 'sense') && traitAt(build, `pickup-${p}`, 'circuit') !== 'active')
+  if (places.length < 2 || !unsaid.length) return []
+  return [
+    `Nobody has said how ${unsaid.length > 1 ? 'these pickups are' : 'this pickup is'} wound: ${unsaid.join(', ')}. Taken as the others are; whether two together hum less, and sound full or thin, is only told by ear until it is said under Parts.`,
+  ]
+}
+
 /** The build's parts wired as chosen, with what was changed by hand. */
 export function harnessOf(build: Build): SchemeResult {
   const places = pickupsOf(build)
@@ -87,8 +109,12 @@ export function harnessOf(build: Build): SchemeResult {
     ...(!build.parts.battery && places.some((p) => traitAt(build, `pickup-${p}`, 'circuit') === 'active') ? (['battery'] as const) : []),
   ]
   const contacts = traitAt(build, 'switch', 'contacts')
-  const untold: TraitRef[] = places.length > 1 && build.parts.switch && !contacts ? [{ slot: 'switch', trait: 'contacts' }] : []
-  if (missing.length || untold.length) return { ok: false, missing, untold }
+  const untold: TraitRef[] = [
+    ...(places.length > 1 && build.parts.switch && !contacts ? [{ slot: 'switch', trait: 'contacts' } as const] : []),
+    ...places.flatMap((p) => untoldOf(build, `pickup-${p}`)),
+  ]
+  if (missing.length || untold.length)
+    return { ok: false, missing, untold: [...new Map(untold.map((t) => [`${t.slot}/${t.trait}`, t])).values()] }
   const recipe = recipeOf(build)
   if (!recipe || recipe.count !== places.length || offersOf(build).find((o) => o.recipe === recipe)?.lacks)
     return { ok: false, missing: [], untold: [], says: unfit(build, recipe) }
@@ -105,6 +131,7 @@ export function harnessOf(build: Build): SchemeResult {
     harness,
     notes: [
       ...weaver.notes,
+      ...senseSays(build, places),
       ...refused,
       ...notes,
       ...leftOutSays(leftOut(build, harness)),

@@ -77,6 +77,10 @@ export class Weaver {
     const leads = traitAt(this.build, `pickup-${place}`, 'leads')
     if (leads === 'four') return { ...ends, link: `${a.id}.finish`, back: `${b.id}.finish` }
     this.wires.push({ from: `${a.id}.finish`, to: `${b.id}.finish`, role: 'link', inside: true })
+    if (!leads)
+      this.note(
+        `Nobody has said how many leads the ${place} pickup has; it is wired as with two. Where four and a shield come out, the two inner ones are joined and taped, and nothing else hangs on them.`,
+      )
     return leads === 'three' ? { ...ends, link: `${a.id}.finish` } : ends
   }
   /** Plus of the battery to an active pickup; its minus to the jack's ring, so that a pulled plug saves it. */
