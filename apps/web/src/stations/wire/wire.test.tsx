@@ -62,6 +62,17 @@ describe('Wire', () => {
       { probes: ['jack.tip', 'jack.sleeve'], setting: { switches: { switch: 1 }, knobs: { volume: 10, tone: 10 } } },
     ])
   })
+  it('a pickup of which nobody said whether it has one coil or two is looked at first; said, the circuit is there', async () => {
+    const b = structuredClone(fullBuild())
+    delete b.parts['pickup-bridge']!.traits.coils
+    layOut(b)
+    show(<WireStation />, 'wire')
+    expect(inHand().getByText(/One look at the pickup is wanted: one row of poles is usually one coil/)).toBeTruthy()
+    expect(inHand().queryByText(/look at the switch/)).toBeNull()
+    await userEvent.selectOptions(inHand().getByLabelText('Coils (bridge pickup)'), 'two')
+    await userEvent.tab()
+    await waitFor(() => expect(positions()).toHaveLength(5))
+  })
   it('where no pickup was ever read, a reading proves no joint', async () => {
     const b = structuredClone(fullBuild())
     for (const slot of ['pickup-neck', 'pickup-middle', 'pickup-bridge'] as const)
