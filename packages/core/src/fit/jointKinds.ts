@@ -50,6 +50,9 @@ import { metalsJoint, metalsOn } from './whole/metals'
 import { shieldsMeetJoint } from './whole/shieldsMeet'
 import { trussAccessJoint } from './whole/trussAccess'
 
+/** What a pickup's own place has beside it. */
+const ROUND_IT = { neck: ['ring-neck', 'neck'], middle: [], bridge: ['ring-bridge'] } as const
+
 /** A mount nobody has told may be any of them. */
 const mount =
   (...kinds: string[]) =>
@@ -162,13 +165,7 @@ const KINDS: readonly JointKind[] = [
       id: `room-${place}`,
       trial: press('Pickup into its place, screws run down, nothing forced.', 'bite', 'tip'),
       needs: [`pickup-${place}`, 'body'],
-      also: [
-        'bridge',
-        'guard',
-        'shielding',
-        ...(place === 'middle' ? [] : ([`ring-${place}`] as const)),
-        ...(place === 'neck' ? (['neck'] as const) : []),
-      ],
+      also: ['bridge', 'guard', 'shielding', ...ROUND_IT[place]],
       find: (b) => pickupRoomJoint(b, place),
     }),
   ),

@@ -1,5 +1,5 @@
 import { betweenBoxes, rectangle, toBox, type Box } from './box'
-import { pt, type Point } from './point'
+import type { Point } from './point'
 import { contains, nearestOnEdge } from './polygon'
 
 /** A rectangle of the plane, mm: along the axes, or by its own corners in order where it lies askew in that box. */
@@ -21,23 +21,25 @@ export function toArea(area: Area, at: Point): number {
 export function betweenAreas(a: Area, b: Area): number {
   if (!a.askew && !b.askew) return betweenBoxes(a.box, b.box)
   const [of, to] = [cornersOf(a), cornersOf(b)]
-  // Two rectangles lie apart when a line along an edge of either parts them.
-  const apart = Math.max(...[...sidesOf(of), ...sidesOf(to)].map((across) => gap(of, to, across)))
-  if (apart <= 0) return apart
+  const free = parted(of, to)
+  if (free <= 0) return free
   return Math.min(...of.map((p) => nearestOnEdge(to, p).distance), ...to.map((p) => nearestOnEdge(of, p).distance))
 }
 
-/** The two ways across a rectangle's edges, of length one. */
-const sidesOf = (corners: readonly Point[]): Point[] =>
-  [0, 1].map((i) => {
-    const [p, q] = [corners[i]!, corners[i + 1]!]
-    const length = Math.hypot(q.x - p.x, q.y - p.y)
-    return pt(-(q.y - p.y) / length, (q.x - p.x) / length)
-  })
-
-/** What lies free between two figures seen along one way, mm; less than nothing where their shadows overlap. */
-function gap(a: readonly Point[], b: readonly Point[], along: Point): number {
-  const shadow = (points: readonly Point[]) => points.map((p) => p.x * along.x + p.y * along.y)
-  const [s, t] = [shadow(a), shadow(b)]
-  return Math.max(Math.min(...t) - Math.max(...s), Math.min(...s) - Math.max(...t))
+/**
+ * Between two convex outlines, mm, along the side of either that parts them furthest: the gap itself where edges face each other, a little
+ * less where corners do; less than nothing where they lie over each other. [published: separating axes, from memory]
+ */
+export function parted(a: readonly Point[], b: readonly Point[]): number {
+  let widest = -Infinity
+  for (const shape of [a, b])
+    for (const [i, p] of shape.entries()) {
+      const q = shape[(i + 1) % shape.length]!
+      const length = Math.hypot(q.x - p.x, q.y - p.y) || 1
+      const n = { x: (q.y - p.y) / length, y: (p.x - q.x) / length }
+      const on = (points: readonly Point[]) => points.map((s) => s.x * n.x + s.y * n.y)
+      const [ofA, ofB] = [on(a), on(b)]
+      widest = Math.max(widest, Math.min(...ofB) - Math.max(...ofA), Math.min(...ofA) - Math.max(...ofB))
+    }
+  return widest
 }

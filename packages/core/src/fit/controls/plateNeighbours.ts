@@ -1,5 +1,6 @@
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
+import { parted } from '../../geometry/area'
 import { rectangle } from '../../geometry/box'
 import { pt, type Point } from '../../geometry/point'
 import { outlinePoints } from '../../instrument/outline'
@@ -30,31 +31,13 @@ const cornersOf = ([x, y, tail, long, wide]: readonly number[]): Point[] => plat
 
 const read = (build: Build, refs: typeof PLATE) => refs.map((ref) => ofSize(sizeIn(build, ref)))
 
-/**
- * Between two convex outlines, mm, along the side of either that parts them furthest: the gap itself where edges face each other, a little
- * less where corners do; less than nothing where they lie over each other. [published: separating axes, from memory]
- */
-function between(a: readonly Point[], b: readonly Point[]): number {
-  let widest = -Infinity
-  for (const shape of [a, b])
-    for (const [i, p] of shape.entries()) {
-      const q = shape[(i + 1) % shape.length]!
-      const length = Math.hypot(q.x - p.x, q.y - p.y) || 1
-      const n = { x: (q.y - p.y) / length, y: (p.x - q.x) / length }
-      const on = (points: readonly Point[]) => points.map((s) => s.x * n.x + s.y * n.y)
-      const [ofA, ofB] = [on(a), on(b)]
-      widest = Math.max(widest, Math.min(...ofB) - Math.max(...ofA), Math.min(...ofA) - Math.max(...ofB))
-    }
-  return widest
-}
-
 /** The plate beside the bridge's. */
 export function besideBridge(build: Build): Question[] {
   if (!build.parts.bridge) return []
   const gap = propagate(
     (v) => {
       const [studs, front, long, wide] = v.slice(5) as [number, number, number, number]
-      return between(cornersOf(v), rectangle(studs - front, -wide / 2, studs - front + long, wide / 2))
+      return parted(cornersOf(v), rectangle(studs - front, -wide / 2, studs - front + long, wide / 2))
     },
     [...read(build, PLATE), ...read(build, BRIDGE)],
   )
