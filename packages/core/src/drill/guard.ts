@@ -48,6 +48,12 @@ export function unread(build: Build, id: string, label: string, needs: readonly 
 const EDGE_TIMES = 1.5
 /** Wood wanted between two holes, mm. [practice] */
 export const BETWEEN = 1.5
+/** What is judged by what stays between two holes, or between a hole and something open. */
+export const WOOD_LEFT: readonly Band[] = [
+  { upTo: 0, is: 'wont-go' },
+  { upTo: BETWEEN, is: 'tight' },
+  { upTo: Infinity, is: 'snug' },
+]
 /** Wood beyond this is no news, mm. */
 export const NEWS = 3
 
@@ -75,11 +81,7 @@ export function betweenGuard(id: string, apart: Plain, radii: number, other: str
     id,
     `Wood to ${other}`,
     wood,
-    [
-      { upTo: 0, is: 'wont-go' },
-      { upTo: BETWEEN, is: 'tight' },
-      { upTo: Infinity, is: 'snug' },
-    ],
+    WOOD_LEFT,
     wood.value <= 0
       ? `It would break into ${other}: their centres are ${printMm(apart.value, 1)} mm apart and ${printMm(radii, 1)} are needed.`
       : wood.value < BETWEEN

@@ -4,7 +4,7 @@ import { toArea } from '../geometry/area'
 import { inHollow } from '../instrument/panel'
 import { printMm } from '../quantity/length'
 import { called, MOVES_ONE } from './called'
-import { BETWEEN, guarded, NEWS, untellable } from './guard'
+import { BETWEEN, guarded, NEWS, untellable, WOOD_LEFT } from './guard'
 import { unplacedHollows, type Hollow } from './hollows'
 import type { DrawnCard, Guard } from './holeCard'
 import { CONTROL_HOLES } from './overOpen'
@@ -29,11 +29,7 @@ export function toHollows(build: Build, card: DrawnCard, hollows: readonly Hollo
         `hollow-${h.id}`,
         `Wood to ${h.name}`,
         wood,
-        [
-          { upTo: 0, is: 'wont-go' },
-          { upTo: BETWEEN, is: 'tight' },
-          { upTo: Infinity, is: 'snug' },
-        ],
+        WOOD_LEFT,
         wood.value <= 0
           ? `It would come out in ${h.name}.`
           : `${wood.value < BETWEEN ? 'Only ' : ''}${printMm(wood.value, 1)} mm of wood to ${h.name}.`,

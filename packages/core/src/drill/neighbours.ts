@@ -4,7 +4,7 @@ import { nearestOnEdge } from '../geometry/polygon'
 import { printMm } from '../quantity/length'
 import { besideHollows } from './besideHollows'
 import { called, MOVES_ONE } from './called'
-import { betweenGuard, guarded, untellable, BETWEEN, NEWS } from './guard'
+import { betweenGuard, guarded, untellable, BETWEEN, NEWS, WOOD_LEFT } from './guard'
 import { hollowsOf } from './hollows'
 import { besideHoles, INTO_HOLLOW, toHollows } from './holesAndHollows'
 import type { DrawnCard, Guard, Way } from './holeCard'
@@ -96,11 +96,7 @@ function passages(card: DrawnCard, cards: readonly DrawnCard[], thick: number | 
         `way-${id}`,
         `Wood to the ${what}`,
         { value: wood, doubt },
-        [
-          { upTo: 0, is: 'wont-go' },
-          { upTo: BETWEEN, is: 'tight' },
-          { upTo: Infinity, is: 'snug' },
-        ],
+        WOOD_LEFT,
         wood + doubt <= 0
           ? `It would cut the wires in the ${what}.`
           : `${printMm(Math.max(0, wood), 1)} mm of wood to the ${what}, ±${printMm(doubt, 1)}: a stiff wire pushed through shows which way it goes.`,

@@ -11,8 +11,9 @@ import { isCarried, panelOf } from '../instrument/panel'
 import { hasRoundEnds, plateEdge } from '../instrument/platePlace'
 import { printMm } from '../quantity/length'
 import type { Size } from '../quantity/size'
-import { BETWEEN, guarded, NEWS, unread, untellable } from './guard'
+import { BETWEEN, guarded, NEWS, unread, untellable, WOOD_LEFT } from './guard'
 import type { DrawnCard, Guard } from './holeCard'
+import { SCREW } from './slit'
 
 /** The controls a card's holes are for. */
 const CONTROLS_OF: Readonly<Record<string, (build: Build) => readonly (Control | 'jack')[]>> = {
@@ -61,18 +62,16 @@ function marksOf(build: Build, card: DrawnCard, control: Control | 'jack'): Mark
   if (!card.slit) return card.bit === undefined ? [] : [{ at, r: (card.takes ?? card.bit) / 2, doubt }]
   const { half, turn } = card.slit
   // How it lies on a guard nobody says; on a plate it lies along it.
-  const reach = turn === undefined ? 0 : half - SLOT
+  const reach = turn === undefined ? 0 : half - SCREW
   const steps = Math.ceil(reach / ALONG)
   return Array.from({ length: 2 * steps + 1 }, (_, i) => ({
     at: pt(at.x + (steps ? (reach * (i - steps)) / steps : 0), at.y),
-    r: SLOT,
+    r: SCREW,
     doubt,
   }))
 }
 /** A slot is looked at so often along its line, mm. */
 const ALONG = 2
-/** Half the width of a slot with its screws' holes, mm. [practice] */
-const SLOT = 1.7
 
 /** What stays between the nearest of the marks and something, told where it is news. @param free from a mark's middle, mm */
 function left(id: string, what: string, marks: readonly Mark[], free: (at: Point) => number, doubt: number, opens: string): Guard[] {
@@ -84,11 +83,7 @@ function left(id: string, what: string, marks: readonly Mark[], free: (at: Point
       id,
       `Left to ${what}`,
       least,
-      [
-        { upTo: 0, is: 'wont-go' },
-        { upTo: BETWEEN, is: 'tight' },
-        { upTo: Infinity, is: 'snug' },
-      ],
+      WOOD_LEFT,
       least.value <= 0 ? opens : `${least.value < BETWEEN ? 'Only ' : ''}${printMm(least.value, 1)} mm stay to ${what}.`,
       'Move its mark.',
     ),

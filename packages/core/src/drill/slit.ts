@@ -2,11 +2,11 @@ import { pt, type Point } from '../geometry/point'
 import { nearestOnEdge } from '../geometry/polygon'
 import { printMm } from '../quantity/length'
 import { called, MOVES_ONE } from './called'
-import { BETWEEN, guarded, NEWS, untellable } from './guard'
+import { guarded, NEWS, untellable, WOOD_LEFT } from './guard'
 import type { DrawnCard, Guard, Slit } from './holeCard'
 
 /** Half a screw's hole in its frame, mm; the slot between them is narrower. [practice] */
-const SCREW = 1.7
+export const SCREW = 1.7
 
 /** @param apart its screws, middle to middle, mm */
 export const slitOf = (apart: number, turn?: number): Slit => ({ half: apart / 2 + SCREW, ...(turn === undefined ? {} : { turn }) })
@@ -52,11 +52,7 @@ export function slitGuard(card: DrawnCard, other: DrawnCard): Guard[] {
     id,
     `Left to ${what}`,
     { value, doubt },
-    [
-      { upTo: 0, is: 'wont-go' },
-      { upTo: BETWEEN, is: 'tight' },
-      { upTo: Infinity, is: 'snug' },
-    ],
+    WOOD_LEFT,
     most <= 0 ? `It would break into ${what}.` : `${stay(least, most)} to ${what}.`,
     MOVES_ONE,
   )

@@ -71,15 +71,9 @@ export function optionsOf(build: Build, recipe: Recipe): OptionState[] {
 
 /** What nobody has told of a pickup that decides how it is wired: a humbucker wired as a single coil is another instrument's circuit. */
 function untoldOf(build: Build, slot: `pickup-${PickupPlace}`): TraitRef[] {
-  const told = (trait: string) => traitAt(build, slot, trait)
-  const first = (...traits: string[]): TraitRef[] =>
-    traits
-      .filter((trait) => !told(trait))
-      .slice(0, 1)
-      .map((trait) => ({ slot, trait }))
-  if (told('circuit') === 'active')
-    return build.parts.jack && !traitAt(build, 'jack', 'contacts') ? [{ slot: 'jack', trait: 'contacts' }] : []
-  return first('circuit', 'coils')
+  if (traitAt(build, slot, 'circuit') === 'active') return []
+  const trait = ['circuit', 'coils'].find((t) => !traitAt(build, slot, t))
+  return trait ? [{ slot, trait }] : []
 }
 
 /** Two pickups are quiet together, and in step, by which way each is wound and magnetised. */
@@ -112,9 +106,10 @@ export function harnessOf(build: Build): SchemeResult {
   const untold: TraitRef[] = [
     ...(places.length > 1 && build.parts.switch && !contacts ? [{ slot: 'switch', trait: 'contacts' } as const] : []),
     ...places.flatMap((p) => untoldOf(build, `pickup-${p}`)),
+    // A jack of two contacts leaves the battery of an active one on for good.
+    ...(anyActive(build) && build.parts.jack && !traitAt(build, 'jack', 'contacts') ? [{ slot: 'jack', trait: 'contacts' } as const] : []),
   ]
-  if (missing.length || untold.length)
-    return { ok: false, missing, untold: [...new Map(untold.map((t) => [`${t.slot}/${t.trait}`, t])).values()] }
+  if (missing.length || untold.length) return { ok: false, missing, untold }
   const recipe = recipeOf(build)
   if (!recipe || recipe.count !== places.length || offersOf(build).find((o) => o.recipe === recipe)?.lacks)
     return { ok: false, missing: [], untold: [], says: unfit(build, recipe) }

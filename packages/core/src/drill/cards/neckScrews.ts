@@ -9,7 +9,7 @@ import type { Size } from '../../quantity/size'
 import { bitWords, boreBit, methodFor } from '../bench'
 import { filled, waiting, type Base } from '../card'
 import type { Finder } from '../finder'
-import { BETWEEN, guarded, unread } from '../guard'
+import { guarded, unread, WOOD_LEFT } from '../guard'
 import type { Guard } from '../holeCard'
 import type { Located } from '../place'
 import { inwardsOf } from '../place'
@@ -134,11 +134,7 @@ function toRod(build: Build): Guard {
     'rod',
     'Wood to the truss rod',
     { value: wood, doubt: Math.hypot(across.doubt, thread.doubt) / 2 },
-    [
-      { upTo: 0, is: 'wont-go' },
-      { upTo: BETWEEN, is: 'tight' },
-      { upTo: Infinity, is: 'snug' },
-    ],
+    WOOD_LEFT,
     wood <= 0
       ? `The screws stand ${printMm(across.value, 1)} mm apart across: they would go into the truss rod’s channel on the centre line.`
       : `${printMm(wood, 1)} mm of wood to a channel of ${CHANNEL} mm on the centre line.`,

@@ -5,7 +5,7 @@ import { pt, type Point } from '../../geometry/point'
 import { nearestOnEdge } from '../../geometry/polygon'
 import { datums } from '../../instrument/datums'
 import { printMm } from '../../quantity/length'
-import { BETWEEN, guarded, unread, untellable } from '../guard'
+import { BETWEEN, guarded, unread, untellable, WOOD_LEFT } from '../guard'
 import { hollowsOf } from '../hollows'
 import type { Guard } from '../holeCard'
 import { screwRow } from './bridgeScrews'
@@ -94,11 +94,7 @@ function clearOf(wood: number, doubt: number): Guard {
     'posts',
     CLEAR,
     { value: wood, doubt },
-    [
-      { upTo: 0, is: 'wont-go' },
-      { upTo: BETWEEN, is: 'tight' },
-      { upTo: Infinity, is: 'snug' },
-    ],
+    WOOD_LEFT,
     wood <= 0
       ? 'On its way it would meet what goes down through the bridge.'
       : `${printMm(wood, 1)} mm of wood to the nearest screw or string of the bridge.`,

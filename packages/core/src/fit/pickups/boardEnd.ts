@@ -57,7 +57,7 @@ export function boardEnd(build: Build): Question[] {
             {
               id: 'shorter-board',
               job: 'Take a neck whose board ends sooner.',
-              how: 'Or a pickup that is shorter along the strings, or one place fewer: a board cannot be cut behind its last fret’s slot.',
+              how: 'Or a pickup that is shorter along the strings: a board cannot be cut short of its last fret’s slot.',
               gives: 'the neck',
               tools: [],
             },
