@@ -85,6 +85,14 @@ export const isThrough = (build: Build): boolean => traitAt(asTold(build), 'body
 /** Is the neck there for good, glued in or one piece with the body? It is then there before any finish, and has no screws. */
 export const isGlued = (build: Build): boolean => isThrough(build) || traitAt(build, 'neck', 'joint') === 'set'
 
+/** Nobody has said how the neck is held, and no screws are among the parts that would say it: a glued one goes in before any finish. */
+export const isJointUntold = (build: Build): boolean =>
+  build.parts.body !== undefined &&
+  build.parts.neck !== undefined &&
+  build.parts['neck-screws'] === undefined &&
+  !isThrough(build) &&
+  traitAt(build, 'neck', 'joint') === undefined
+
 /** Where the neck's wood ends under the strings: the heel's end, or of one piece the board's. */
 export const neckEnd = (build: Build): SizeRef => sizeRef('neck', isThrough(build) ? 'boardLength' : 'nutToHeelEnd')
 
@@ -98,7 +106,16 @@ export const tiltRef = (build: Build): SizeRef => sizeRef('body', isThrough(buil
 export const boardRef = (build: Build): SizeRef => (isThrough(build) ? sizeRef('body', 'board.over') : sizeRef('neck', 'heel.thickness'))
 
 /** A nut that clamps its strings: hard metal, set in height by what lies under it. Nothing of it is filed. */
-export const hasLockingNut = (build: Build): boolean => traitAt(build, 'nut', 'type') === 'locking'
+export const hasLockingNut = (build: Build): boolean => nutWork(build) === 'whole'
+
+/** How a nut comes to its height: slot by slot with a file, or as a whole where it clamps its strings. */
+export type NutWork = 'filed' | 'whole'
+
+/** Nothing while nobody has said what nut it is: a file on hard metal is spoiled, and a bone nut has no shims to take out. */
+export function nutWork(build: Build): NutWork | undefined {
+  const type = traitAt(build, 'nut', 'type')
+  return type === undefined ? undefined : type === 'locking' ? 'whole' : 'filed'
+}
 
 /** A truss rod with a nut to turn; a neck of which nobody has said is taken to have one. */
 export const hasTrussNut = (build: Build): boolean => !['fixed', 'no-rod'].includes(traitAt(build, 'neck', 'truss') ?? '')

@@ -24,7 +24,7 @@ const laidOn = (build: Build): string =>
 
 /** Everything together once, all wood cut and every hole drilled that is drilled before the finish; then apart again. */
 export function trialStep(build: Build, earlier: readonly Step[]): Step {
-  const soft = woodNamed(traitAt(build, 'body', 'wood'))?.hard === false
+  const hard = build.parts.body ? woodNamed(traitAt(build, 'body', 'wood'))?.hard : true
   const cures = earlier.filter(
     (s) =>
       s.station === 'fit' &&
@@ -33,7 +33,7 @@ export function trialStep(build: Build, earlier: readonly Step[]): Step {
   return step({
     id: TRIAL,
     title: 'Trial build: everything on the bare wood once, then apart again',
-    why: `${capital(laidOn(build))} in their places, before any finish.${soft ? ' Soft wood: padding under the body, no watch, no belt buckle.' : ''}`,
+    why: `${capital(laidOn(build))} in their places, before any finish.${hard ? '' : `${hard === false ? ' Soft wood: p' : ' P'}adding under the body, no watch, no belt buckle.`}`,
     station: 'fit',
     stage: 'trial',
     slot: 'neck',

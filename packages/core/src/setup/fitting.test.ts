@@ -139,7 +139,7 @@ describe('shims', () => {
   })
   it('the deepest slot decides the nut’s shim, and with it under the nut none is too deep any more', () => {
     const deep = read(bare(), ...[0.2, 0, 0.2, 0.2, 0.01, 0.2].map((value, i): SetupReading => ({ what: 'sliver', string: i + 1, value })))
-    const shim = nutShim(nutSlots(deep, setupModel(deep)))!
+    const shim = nutShim(nutSlots(deep, setupModel(deep)), 'filed')!
     const model = setupModel(deep)
     const lifted = {
       ...model,
@@ -154,6 +154,7 @@ describe('shims', () => {
     expect(
       nutShim(
         nutSlots(read(deep, { what: 'sliver', string: 2, value: 0.2 }, { what: 'sliver', string: 5, value: 0.21 }), setupModel(deep)),
+        'filed',
       ),
     ).toBeDefined()
   })
@@ -163,7 +164,7 @@ describe('a nut that clamps its strings', () => {
   const locked = (...slivers: number[]) =>
     read(bare({}, { 'nut/type': 'locking' }), ...slivers.map((value, i): SetupReading => ({ what: 'sliver', string: i + 1, value })))
   const work = (b: Build) => nutSlots(b, setupModel(b))
-  const says = (b: Build) => nutMove(work(b), true).says
+  const says = (b: Build) => nutMove(work(b), 'whole').says
   it('is lowered as a whole, by no more than its lowest string allows', () => {
     const b = locked(0.5, 0.6, 0.6, 0.6, 0.6, 0.6)
     const least = Math.min(...work(b).map((s) => s.file))
@@ -174,8 +175,8 @@ describe('a nut that clamps its strings', () => {
   it('is raised by what its deepest string lacks, to a hair: nothing is left to file', () => {
     const b = locked(0.2, 0, 0.2, 0.2, 0.01, 0.2)
     const lack = Math.max(...work(b).map((s) => -s.file))
-    expect(nutShim(work(b), true)!.thickness).toBeCloseTo(lack, 12)
-    expect(nutShim(work(b))!.thickness).toBeCloseTo(lack + 0.1, 12)
+    expect(nutShim(work(b), 'whole')!.thickness).toBeCloseTo(lack, 12)
+    expect(nutShim(work(b), 'filed')!.thickness).toBeCloseTo(lack + 0.1, 12)
     expect(says(b)).toBe(`Strings 2 and 5 lie too deep: shims of ${lack.toFixed(2)} mm more under the nut.`)
   })
   it('where only some stand high, one end of it goes down', () =>

@@ -1,30 +1,32 @@
+import type { NutWork } from '../document/read'
 import { capital, theStrings } from '../quantity/words'
 import type { Move } from './move'
 import type { SlotWork } from './nutSlots'
+import { SAY_NUT } from './sayNut'
 
 /** The nut in one line; the slots are in its own tab. */
-export function nutMove(slots: readonly SlotWork[], locking: boolean): Move {
-  const title = locking ? 'Nut height' : 'Nut slots'
+export function nutMove(slots: readonly SlotWork[], work: NutWork | undefined): Move {
+  const title = TITLE[work ?? 'untold']
   const base = { id: 'nut', title, target: 'each its own', moves: 'action a little, pitch of the first frets' }
   const read = slots.filter((s) => s.read)
   if (!read.length)
     return { ...base, done: false, says: 'After the frets are level: each string held at fret 3, read what is left over fret 1.' }
   const measured = `${read.length} of ${slots.length} read`
-  const work = read.filter((s) => s.state !== 'good')
-  if (!work.length && read.length === slots.length) return { ...base, measured, done: true, says: 'All slots are as wanted.' }
+  if (read.length === slots.length && read.every((s) => s.state === 'good'))
+    return { ...base, measured, done: true, says: 'All slots are as wanted.' }
+  return { ...base, measured, done: false, says: work === 'whole' ? asAWhole(read, slots.length) : oneByOne(read, work === 'filed') }
+}
+
+const TITLE = { filed: 'Nut slots', whole: 'Nut height', untold: 'Nut' } as const
+
+/** @param filed somebody has said that it is filed */
+function oneByOne(read: readonly SlotWork[], filed: boolean): string {
   const low = read.filter((s) => s.state === 'low')
-  return {
-    ...base,
-    measured,
-    done: false,
-    says: locking
-      ? asAWhole(read, slots.length)
-      : low.length
-        ? `${capital(theStrings(low.map((s) => s.number)))} ${low.length === 1 ? 'lies' : 'lie'} too deep: fill or shim before anything is filed.`
-        : work.length
-          ? `To file: ${work.map((s) => `string ${s.number} by ${s.file.toFixed(2)} mm`).join(', ')}, the last tenth by feel.`
-          : 'The rest are to be read yet.',
-  }
+  if (low.length)
+    return `${capital(theStrings(low.map((s) => s.number)))} ${low.length === 1 ? 'lies' : 'lie'} too deep: ${filed ? 'fill or shim' : 'a shim under the nut'} before anything is filed.`
+  const high = read.filter((s) => s.state === 'file').map((s) => `string ${s.number} by ${s.file.toFixed(2)} mm`)
+  if (!high.length) return 'The rest are to be read yet.'
+  return filed ? `To file: ${high.join(', ')}, the last tenth by feel.` : `Too high: ${high.join(', ')}. ${SAY_NUT}`
 }
 
 /** A nut that is not filed goes up as far as its deepest slot needs, and down no further than its lowest string allows. */

@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { hasLockingNut } from '../document/read'
+import { nutWork } from '../document/read'
 import { readingsOf } from '../document/setupReadings'
 import { LEAST_SLIVER, nutTargetOf } from '../instrument/nutTargets'
 import { sliver, openGap, slotForSliver } from '../physics/nutAction'
@@ -30,7 +30,7 @@ const readAt = (build: Build, what: 'gap' | 'sliver', string: number): string | 
 /** What every slot wants, judged both ways. Computed on the crowns as they stand with this relief. */
 export function nutSlots(build: Build, model: SetupModel): SlotWork[] {
   const target = nutTargetOf(build)
-  const locking = hasLockingNut(build)
+  const work = nutWork(build)
   return model.strings.map((s): SlotWork => {
     const wanted = target.treble + ((target.bass - target.treble) * (s.number - 1)) / Math.max(1, build.strings - 1)
     const plain = crownsOf({ ...model.shape, slot: 0 })
@@ -51,10 +51,11 @@ export function nutSlots(build: Build, model: SetupModel): SlotWork[] {
       return {
         ...base,
         state: 'low',
-        says: `${(-file).toFixed(2)} mm too deep: it lies on fret 1 and buzzes open. ${locking ? 'A shim under the whole nut' : 'Fill with glue and bone dust, or a shim under the nut'}.`,
+        says: `${(-file).toFixed(2)} mm too deep: it lies on fret 1 and buzzes open. ${work === 'filed' ? 'Fill with glue and bone dust, or a shim under the nut' : 'A shim under the whole nut'}.`,
       }
     if (file <= CLOSE) return { ...base, state: 'good', says: 'As wanted. Leave it.' }
-    if (locking)
+    if (!work) return { ...base, state: 'file', says: `${file.toFixed(2)} mm high. First say what nut it is.` }
+    if (work === 'whole')
       return {
         ...base,
         state: 'file',

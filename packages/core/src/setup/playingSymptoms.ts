@@ -1,6 +1,6 @@
 import { hasSprings } from '../instrument/vibrato'
 import type { Build } from '../document/build'
-import { hasLockingNut, hasTrussNut, isGlued, isThrough } from '../document/read'
+import { hasLockingNut, nutWork, hasTrussNut, isGlued, isThrough } from '../document/read'
 import { printMm } from '../quantity/length'
 import * as speaks from './playingEvidence'
 
@@ -50,10 +50,15 @@ const reliefGap = (asks: (mm: string) => string, minutes: number, ...shows: stri
 const vibrato = { only: hasSprings }
 const bolted = { only: (b: Build) => !isGlued(b) }
 const glued = { only: isGlued }
-const filed = { only: (b: Build) => !hasLockingNut(b) }
+const isNutUntold = (b: Build) => b.parts.nut !== undefined && !nutWork(b)
+const filed = { only: (b: Build) => !hasLockingNut(b) && !isNutUntold(b) }
+const unsaid = { only: isNutUntold }
+const notClamped = { only: (b: Build) => !hasLockingNut(b) }
 const clamped = { only: hasLockingNut }
 const turned = { only: hasTrussNut }
 const unturned = { only: (b: Build) => !hasTrussNut(b) }
+/** Whether it is filed or set as a whole nobody has said. */
+const SEE_NUT = 'See Nut: it asks first what nut it is.'
 /** Of a neck that nothing turns. */
 const LIGHTER = 'Lighter strings let it straighten: nothing on this neck turns. See Relief.'
 const HEAVIER = 'Heavier strings pull it forward: nothing on this neck turns. See Relief.'
@@ -121,6 +126,7 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
     label: 'Buzzes open only',
     causes: [
       cause('slot-low', 6, 'the nut’s slot is too deep', 'Fill it or shim the nut: see Nut.', { ...filed, speaks: speaks.lowSlots }),
+      cause('untold-low', 6, 'the string lies too low in the nut', SEE_NUT, { ...unsaid, speaks: speaks.lowSlots }),
       cause('nut-low', 6, 'the nut stands too low', 'A shim under all of it: see Nut.', { ...clamped, speaks: speaks.lowSlots }),
       cause(
         'slot-shape',
@@ -135,7 +141,7 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
     ],
     checks: [
       check('damp-behind', 1, 'Damp the strings behind the nut: is it gone?', 'behind'),
-      check('hold-3', 1, 'Held at fret 3: does the string touch fret 1?', 'slot-low', 'nut-low'),
+      check('hold-3', 1, 'Held at fret 3: does the string touch fret 1?', 'slot-low', 'nut-low', 'untold-low'),
       check('capo', 2, 'Held down at fret 1: does it buzz on still?', 'bow', 'bow-fixed'),
       check('push-slot', 1, 'A finger pressing the string into its slot: is it gone?', 'slot-shape'),
     ],
@@ -210,14 +216,15 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
     label: 'Hard to press, sharp on the first frets',
     causes: [
       cause('slot-high', 6, 'the nut’s slots are too high', 'File them: see Nut.', { ...filed, speaks: speaks.highSlots }),
+      cause('untold-high', 6, 'the strings lie too high in the nut', SEE_NUT, { ...unsaid, speaks: speaks.highSlots }),
       cause('nut-high', 6, 'the nut stands too high', 'Shims out, or its shelf deeper: see Nut.', { ...clamped, speaks: speaks.highSlots }),
       cause('relief', 3, 'too much relief', 'A quarter turn tighter: see Relief.', { ...turned, speaks: speaks.muchRelief }),
       cause('relief-fixed', 3, 'too much relief', LIGHTER, { ...unturned, speaks: speaks.muchRelief }),
       cause('gauge', 2, 'strings are heavier than the hand likes', 'A lighter set: see Strings, then relief and balance again.'),
     ],
     checks: [
-      check('hold-3', 1, 'Held at fret 3: can you see daylight over fret 1?', 'slot-high', 'nut-high'),
-      check('capo', 1, 'With a clamp at fret 1, is it easy?', 'slot-high', 'nut-high'),
+      check('hold-3', 1, 'Held at fret 3: can you see daylight over fret 1?', 'slot-high', 'nut-high', 'untold-high'),
+      check('capo', 1, 'With a clamp at fret 1, is it easy?', 'slot-high', 'nut-high', 'untold-high'),
       reliefGap((mm) => `Held at first and last fret: is the gap over fret 8 more than ${mm}?`, 2, 'relief', 'relief-fixed'),
     ],
   },
@@ -274,7 +281,10 @@ export const PLAYING_SYMPTOMS: readonly PlayingSymptom[] = [
     label: 'Will not stay in tune',
     causes: [
       cause('stretch', 6, 'new strings settle', 'Stretch and tune until they stay.'),
-      cause('nut', 4, 'strings hang in the nut', 'Polish and widen the slots a hair, graphite.', { ...filed, speaks: speaks.hangsAtNut }),
+      cause('nut', 4, 'strings hang in the nut', 'Polish and widen the slots a hair, graphite.', {
+        ...notClamped,
+        speaks: speaks.hangsAtNut,
+      }),
       cause('clamp', 3, 'a string slips in the nut’s clamp', 'Close it tighter; the string lies square under it.', clamped),
       cause('post', 3, 'the string slips on its post', 'Wind it new: two or three turns downwards, locked under itself.'),
       cause('screw', 2, 'a tuner’s or the neck’s screw is loose', 'Tighten it; snug is enough.', bolted),

@@ -1,4 +1,4 @@
-import { hasLockingNut } from '../document/read'
+import { nutWork } from '../document/read'
 import type { Build } from '../document/build'
 import { setupReading } from '../document/setupReadings'
 import { capital, theStrings } from '../quantity/words'
@@ -26,15 +26,18 @@ export function returnTest(build: Build): Return[] {
       string,
       ...(dive === undefined ? {} : { dive }),
       ...(raise === undefined ? {} : { raise }),
-      says: says(dive, raise, hasLockingNut(build) ? CLAMP : NUT),
+      says: says(dive, raise, AT_NUT[nutWork(build) ?? 'untold']),
     }
   })
 }
 
-const NUT = 'it rubs at the nut or a string tree: slot polished and widened a hair, graphite, tree loosened'
 const BRIDGE = 'the bridge does not come home: knife edges, springs that rub, a screw that binds, a ball end not seated'
 
-const CLAMP = 'it slips in the nut’s clamp: closed tighter, the string’s end square under it'
+const AT_NUT = {
+  filed: 'it rubs at the nut or a string tree: slot polished and widened a hair, graphite, tree loosened',
+  whole: 'it slips in the nut’s clamp: closed tighter, the string’s end square under it',
+  untold: 'it hangs at the nut or a string tree: a slot is polished, a clamp closed tighter',
+} as const
 
 function says(dive: number | undefined, raise: number | undefined, nut: string): string {
   if (dive === undefined && raise === undefined) return 'Tune, arm down, let go, read; tune, arm up, let go, read.'

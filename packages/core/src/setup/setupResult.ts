@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { hasLockingNut } from '../document/read'
+import { nutWork } from '../document/read'
 import { setupReading } from '../document/setupReadings'
 import { stringPulls, tuningSays, type StringPull } from '../instrument/stringPulls'
 import { wantedOf, type Targets } from '../instrument/targets'
@@ -42,7 +42,7 @@ export function setupResult(build: Build): SetupResult {
     targets,
     pulls,
     total: pulls.reduce((s, p) => s + p.newton, 0),
-    moves: [reliefMove(build, targets), ...floatMove(build), nutMove(nut, hasLockingNut(build)), action.move],
+    moves: [reliefMove(build, targets), ...floatMove(build), nutMove(nut, nutWork(build)), action.move],
     nut,
     actions: model.strings.map((s) => {
       const asked = { what: 'action', string: s.number } as const

@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { isGlued } from '../document/read'
+import { isGlued, type NutWork } from '../document/read'
 import { datums } from '../instrument/datums'
 import { saddleMoveFor } from './action'
 import type { SlotWork } from './nutSlots'
@@ -8,12 +8,13 @@ import { toldAt } from '../judge/known'
 /** What a nut shim is made thicker by, so that every slot can be filed again, mm. [practice] */
 const SPARE = 0.1
 
-/** Thickness of a shim under the whole nut that saves the deepest slot, mm; nothing where none is too deep. */
-export function nutShim(slots: readonly SlotWork[], locking = false): { thickness: number; says: string } | undefined {
+/** Thickness of a shim under the whole nut that saves the deepest slot, mm; nothing where none is too deep, or nobody has said what nut it is. */
+export function nutShim(slots: readonly SlotWork[], work: NutWork | undefined): { thickness: number; says: string } | undefined {
   const low = slots.filter((s) => s.state === 'low')
   if (!low.length) return undefined
   const lack = Math.max(...low.map((s) => -s.file))
-  if (locking)
+  if (!work) return undefined
+  if (work === 'whole')
     return {
       thickness: lack,
       says: `Metal shims of ${lack.toFixed(2)} mm more under the nut, its full length and width, lift every string by that; its screws tight before it is read again.`,

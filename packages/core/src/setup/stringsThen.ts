@@ -1,4 +1,4 @@
-import { hasLockingNut } from '../document/read'
+import { nutWork } from '../document/read'
 import { hasSprings } from '../instrument/vibrato'
 import type { Build, Tuning } from '../document/build'
 import { readingsOf, setupReading } from '../document/setupReadings'
@@ -95,14 +95,16 @@ export function stringsThen(build: Build, other: OtherStrings): StringsThen {
   else if (moved && hasSprings(build))
     says.push(`A vibrato ${after > before ? 'rises' : 'sinks'}: its springs are set again before anything else.`)
   // A clamp takes any string.
-  const thicker = hasLockingNut(build)
-    ? []
-    : will.filter((p) => p.gauge > (was.find((w) => w.number === p.number)?.gauge ?? p.gauge) + 0.02)
+  const work = nutWork(build)
+  const thicker = work === 'whole' ? [] : will.filter((p) => p.gauge > (was.find((w) => w.number === p.number)?.gauge ?? p.gauge) + 0.02)
+  const unless = work ? '' : ' Unless the nut clamps them.'
   if (thicker.length === 1)
-    says.push(`The slot of string ${thicker[0]!.number} is cut for a thinner one: widen it first, or the string rides high and sticks.`)
+    says.push(
+      `The slot of string ${thicker[0]!.number} is cut for a thinner one: widen it first, or the string rides high and sticks.${unless}`,
+    )
   else if (thicker.length) {
     const which = thicker.length === will.length ? 'All slots' : `The slots of ${theStrings(thicker.map((p) => p.number))}`
-    says.push(`${which} are cut for thinner ones: widen them first, or the strings ride high and stick.`)
+    says.push(`${which} are cut for thinner ones: widen them first, or the strings ride high and stick.${unless}`)
   }
   const stale = moved
     ? (Object.keys(READ) as (keyof typeof READ)[])

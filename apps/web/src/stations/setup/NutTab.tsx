@@ -1,7 +1,9 @@
-import { hasLockingNut, NUT_SCHOOLS, nutShim, nutTargetsOf, setSetup, slotSpacing, type NutSchool, type SetupResult } from '@snug/core'
+import { NUT_SCHOOLS, nutShim, nutTargetsOf, nutWork, SAY_NUT, setSetup, slotSpacing, type NutSchool, type SetupResult } from '@snug/core'
 import { useMemo, useState } from 'react'
+import { useWhere } from '../../app/where'
 import { Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { Choice } from '../../ui/Field'
 import { ThingRow } from '../../ui/ThingRow'
@@ -16,8 +18,8 @@ export default function NutTab({ setup }: { setup: SetupResult }) {
   const drawing = useSetupDrawing()
   const [seen, setSeen] = useState(1)
   const hand = setup.nut.find((s) => s.number === seen) ?? setup.nut[0]!
-  const locking = hasLockingNut(build)
-  const shim = useMemo(() => nutShim(setup.nut, locking), [setup.nut, locking])
+  const work = nutWork(build)
+  const shim = useMemo(() => nutShim(setup.nut, work), [setup.nut, work])
   const spacing = useMemo(() => slotSpacing(build), [build])
   return (
     <Workspace
@@ -41,7 +43,7 @@ export default function NutTab({ setup }: { setup: SetupResult }) {
               />
             ))}
           </ul>
-          {spacing && !locking && (
+          {spacing && work === 'filed' && (
             <section className="px-4 py-2">
               <h3 className="label font-semibold">Where slots lie, mm from the middle</h3>
               <table className="w-full text-[14px]">
@@ -89,7 +91,9 @@ export default function NutTab({ setup }: { setup: SetupResult }) {
             </p>
           )}
           {shim && <p className="mt-2">{shim.says}</p>}
-          {locking ? <ByShims says={setup.moves.find((m) => m.id === 'nut')?.says} /> : <ByFile />}
+          {!work && <WhatNut />}
+          {work === 'filed' && <ByFile />}
+          {work === 'whole' && <ByShims says={setup.moves.find((m) => m.id === 'nut')?.says} />}
         </div>
       }
     />
@@ -108,6 +112,19 @@ function ByFile() {
       </ol>
       <Caution lines={['Tape the headstock’s face before filing. Bone dust: mask.']} />
     </>
+  )
+}
+
+/** What is done to it hangs on what it is. */
+function WhatNut() {
+  const { go } = useWhere()
+  return (
+    <p className="mt-3 flex items-center gap-3 text-mind">
+      <span className="flex-1">{SAY_NUT}</span>
+      <Button look="quiet" aria-label="Nut under Parts" onClick={() => go('parts', 'nut')}>
+        Parts
+      </Button>
+    </p>
   )
 }
 

@@ -14,7 +14,7 @@ import { datums } from '../../instrument/datums'
 import { pt } from '../../geometry/point'
 import { printMm } from '../../quantity/length'
 import { behindRim } from '../behind'
-import { refusedAnyhow } from '../card'
+import { refusedAnyhow, waiting, type Base } from '../card'
 import { opened } from '../opened'
 import type { Finder } from '../finder'
 import { guarded, unread, untellable } from '../guard'
@@ -198,41 +198,46 @@ export const jackBore: Finder = (build, bench) => {
   // Whether a bore that is there takes the whole jack, and its plate covers it, is judged where the plate is.
   if ((under || odds) && isThere(build, there, hole)) return undefined
   const wide = cup || under
-  const card = opened(
-    build,
-    bench,
-    {
-      id: 'jack-bore',
-      title: cup ? 'Bore for the jack’s cup' : under ? 'Bore for the jack, under its plate' : 'Jack bore in the rim',
-      slot: 'jack',
-      side: 'rim',
-      goesIn: cup ? 'the cup' : under ? 'the whole jack, held by its plate' : 'the jack’s thread, from inside',
-      located: inHollow(build)
-        ? 'the rim, where it is hollow behind: knocked along, clear of block and lining'
-        : 'the control route: the bore comes out in its middle',
-      first: inHollow(build)
-        ? ['a mirror and a lamp through the sound hole: nothing behind the mark that the plug would meet']
-        : ['the control route', 'a wire passage, where the bore does not reach the route'],
-      back: 'A larger cup or an oval plate covers it.',
-    },
-    {
-      there,
-      own: cup ? sizeRef('jack-plate', 'cup.diameter') : under ? sizeRef('jack', 'width') : sizeRef('jack', 'bore'),
-      hole,
-      small: 0,
-      large: cup ? 0.6 : 1.5,
-      over: cup ? HOLE_OVER.cup : under ? HOLE_OVER.entry : HOLE_OVER.jack,
-      through: { ref: sizeRef('body', 'jack.depth'), label: 'rim', role: 'body-wood' },
-      located,
-      byNumbers: true,
-      one: true,
-      ream: 'step bit or reamer, the rim taped (another bit needs a wooden plug in the bore for its point)',
-      behind: behindRim(build),
-      tooLarge: cup ? 'A cup of that size.' : 'An oval plate over it holds the jack.',
-      guards: wide ? besideWide(build, cup ? sizeRef('jack-plate', 'cup.diameter') : sizeRef('jack', 'width'), cup) : [],
-      mind: [...located.angles, ...(wide ? [] : threadReach(build))],
-    },
-  )
+  const untold = !traitAt(build, 'jack', 'held')
+  const base: Base = {
+    id: 'jack-bore',
+    title: cup
+      ? 'Bore for the jack’s cup'
+      : under
+        ? 'Bore for the jack, under its plate'
+        : untold
+          ? 'Jack in the rim'
+          : 'Jack bore in the rim',
+    slot: 'jack',
+    side: 'rim',
+    goesIn: cup ? 'the cup' : under ? 'the whole jack, held by its plate' : 'the jack’s thread, from inside',
+    located: inHollow(build)
+      ? 'the rim, where it is hollow behind: knocked along, clear of block and lining'
+      : 'the control route: the bore comes out in its middle',
+    first: inHollow(build)
+      ? ['a mirror and a lamp through the sound hole: nothing behind the mark that the plug would meet']
+      : ['the control route', 'a wire passage, where the bore does not reach the route'],
+    back: 'A larger cup or an oval plate covers it.',
+  }
+  // Beside the controls it has no bore in the rim, and by its thread another one than by its plate.
+  if (untold) return waiting(build, base, [], [{ slot: 'jack', trait: 'held' }], { places: located.places })
+  const card = opened(build, bench, base, {
+    there,
+    own: cup ? sizeRef('jack-plate', 'cup.diameter') : under ? sizeRef('jack', 'width') : sizeRef('jack', 'bore'),
+    hole,
+    small: 0,
+    large: cup ? 0.6 : 1.5,
+    over: cup ? HOLE_OVER.cup : under ? HOLE_OVER.entry : HOLE_OVER.jack,
+    through: { ref: sizeRef('body', 'jack.depth'), label: 'rim', role: 'body-wood' },
+    located,
+    byNumbers: true,
+    one: true,
+    ream: 'step bit or reamer, the rim taped (another bit needs a wooden plug in the bore for its point)',
+    behind: behindRim(build),
+    tooLarge: cup ? 'A cup of that size.' : 'An oval plate over it holds the jack.',
+    guards: wide ? besideWide(build, cup ? sizeRef('jack-plate', 'cup.diameter') : sizeRef('jack', 'width'), cup) : [],
+    mind: [...located.angles, ...(wide ? [] : threadReach(build))],
+  })
   return odds ? refusedAnyhow(card, HELD_AT_ODDS) : card
 }
 

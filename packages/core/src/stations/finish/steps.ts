@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { isGlued, traitAt } from '../../document/read'
+import { isGlued, isJointUntold, traitAt } from '../../document/read'
 import { CLOSINGS } from '../../finish/closing'
 import type { FinishResult } from '../../finish/finishPlan'
 import type { CoatPlan } from '../../finish/schedule'
@@ -73,11 +73,13 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
 /** Does the bridge or a tailpiece stand in bores of its own? */
 const onStuds = (build: Build): boolean => takenPart(build, 'tailpiece') !== undefined || isOnStuds(traitAt(build, 'bridge', 'mount'))
 
+const isMountUntold = (build: Build): boolean => takenPart(build, 'bridge') !== undefined && !traitAt(build, 'bridge', 'mount')
+
 /** Only what is cut wet drinks water through its holes. */
 const sealHoles = (build: Build, ends: readonly Step[]): Step =>
   step({
     id: 'seal-holes',
-    title: `Seal every hole: ${those(['tuners', build.parts.tuners], ['studs', onStuds(build)], ['screws', true])}`,
+    title: `Seal every hole: ${those(['tuners', build.parts.tuners], ['studs', onStuds(build)], ['the bridge’s', isMountUntold(build)], ['screws', true])}`,
     why: 'A drop of sealer or thinned clear in each, on a stick; a bare hole drinks water when the film is sanded wet.',
     station: 'finish',
     stage: 'film',
@@ -124,6 +126,10 @@ const SANDED = {
     title: 'Sand to P180, P240, P320; ease sharp pocket edges; mask the pocket',
     why: 'Paint wears on sharp edges first, and film in the pocket closes the joint.',
   },
+  untold: {
+    title: 'Sand to P180, P240, P320',
+    why: 'Paint wears on sharp edges first; the pocket’s are eased only once it is said how the neck is held.',
+  },
   // The neck is in before the wood is sanded: there is no pocket any more.
   glued: {
     title: 'Sand to P180, P240, P320; ease sharp edges; every trace of glue off round the neck',
@@ -136,7 +142,7 @@ function sandStep(build: Build, earlier: readonly Step[]): Step | undefined {
   if (!Object.keys(build.parts).length) return undefined
   return step({
     id: 'sand',
-    ...(isGlued(build) ? SANDED.glued : SANDED.bolted),
+    ...SANDED[isJointUntold(build) ? 'untold' : isGlued(build) ? 'glued' : 'bolted'],
     station: 'finish',
     stage: 'film',
     minutes: 120,

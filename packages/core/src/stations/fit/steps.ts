@@ -1,7 +1,7 @@
 import { mouthOf } from '../../instrument/neckWords'
 import { wordOf } from '../../judge/verdict'
 import { effectsOf, type Build } from '../../document/build'
-import { isGlued, isThrough } from '../../document/read'
+import { isGlued, isJointUntold, isThrough } from '../../document/read'
 import type { Joint } from '../../judge/joint'
 import { before, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Stage, type Step } from '../../plan/step'
@@ -62,11 +62,23 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
       ),
     ],
   })
+  const asked = step({
+    id: 'tell-joint',
+    title: 'Say under Parts how the neck is held: by screws or by glue',
+    why: 'Glued in, it is there before any finish; held by screws, it goes on after it and its pocket is kept free of film.',
+    station: 'parts',
+    stage: 'wood',
+    thing: 'neck',
+    slot: 'neck',
+    minutes: 1,
+    befores: [],
+  })
   // Where the trial build or the sanding is behind, its place was found before this step was asked for.
   const found = build.steps.place === undefined && (build.steps[TRIAL] ?? build.steps.sand) !== undefined
   return [
     ...named(jobs),
     ...(found ? [] : [place]),
+    ...(isJointUntold(build) ? [asked] : []),
     ...(build.parts.body && build.parts.neck && isGlued(build) && !isThrough(build) ? [glued] : []),
   ]
 }

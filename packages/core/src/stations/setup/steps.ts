@@ -4,18 +4,19 @@ import { takenPart } from '../../instrument/idleParts'
 import { hasSprings } from '../../instrument/vibrato'
 import { goesRound } from '../../instrument/guardRound'
 import type { Build } from '../../document/build'
-import { hasLockingNut, hasTrussNut, isGlued, traitAt } from '../../document/read'
+import { hasLockingNut, hasTrussNut, isGlued, isJointUntold, nutWork, traitAt } from '../../document/read'
 import { before, CLOSING_PASS, onceFilmIsHard, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Better, type StepNeed, type Step } from '../../plan/step'
 import { capital } from '../../quantity/words'
 import type { Slot } from '../../parts/slots'
 import { PLACES } from '../../instrument/guardPlace'
-import { panelOf } from '../../instrument/panel'
+import { isCarrierUntold, panelOf } from '../../instrument/panel'
 import { WITH_HARNESS } from '../../instrument/harnessParts'
 import { groundOf } from '../../instrument/stringGround'
 import { cutPastPost } from '../../fit/whole/stringRun'
 import { printMm } from '../../quantity/length'
 import { floats } from '../../setup/floatMove'
+import { SAY_NUT } from '../../setup/sayNut'
 import { highFrets } from '../../setup/model'
 
 const DAY = 24 * 60
@@ -48,8 +49,9 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
   })
   const neckOn = step({
     id: 'neck-on',
-    title: 'Screw the neck on',
-    why: 'Wax the screws; start all before tightening any.',
+    ...(isJointUntold(build)
+      ? { title: 'Neck on', why: 'By screws, unless it is glued in: then it is there before any finish.' }
+      : { title: 'Screw the neck on', why: 'Wax the screws; start all before tightening any.' }),
     station: 'plan',
     stage: 'hardware',
     slot: 'neck',
@@ -58,7 +60,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     befores: [...polished, ...rightBefore(['neck', 'neck-screws'], earlier)],
   })
   // What goes on with the guard: everything that is soldered on it, or what hangs from it where a plate carries the controls.
-  const inOne = panelOf(build).slot === 'guard'
+  const inOne = panelOf(build).slot === 'guard' && !isCarrierUntold(build)
   const onGuard = inOne
     ? WITH_HARNESS.filter((slot) => takenPart(build, slot))
     : PLACES.map((place) => `pickup-${place}` as const).filter((slot) => build.parts[slot] && traitAt(build, slot, 'mount') === 'guard')
@@ -101,13 +103,9 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     cautions: ['Board taped, pickups covered against filings: magnets hold them for good. Glasses on.'],
     befores: polished,
   })
-  const locking = traitAt(build, 'nut', 'type') === 'locking'
   const nut = step({
     id: 'nut-on',
-    title: locking ? 'Locking nut screwed on' : 'Nut glued in',
-    why: locking
-      ? 'Its height is set by shims under it: by the first fret, once the frets are level.'
-      : 'A drop of glue at each end is enough: it has to come off again one day.',
+    ...NUT_ON[nutWork(build) ?? 'untold'],
     station: 'setup',
     stage: 'hardware',
     slot: 'nut',
@@ -208,14 +206,14 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
   }
   next('set-relief', 'Relief', 'Hold at first and last fret, gap over fret 8.', 20, {
     thing: 'relief',
-    cautions: hasTrussNut(build) ? ['Never force a truss nut; slacken strings if it turns hard.'] : [],
+    cautions: hasTrussNut(build) ? [traitAt(build, 'neck', 'truss') ? FORCED : `Where it has a truss rod: ${FORCED.toLowerCase()}`] : [],
   })
   if (floats(build))
     next('set-float', 'Vibrato balance', 'The gap under its back edge by the claw, round by round, retuned between.', 30, {
       thing: 'float',
     })
   if (build.parts.nut) {
-    const { title, why, minutes, cautions } = hasLockingNut(build) ? BY_SHIMS : BY_FILE
+    const { title, why, minutes, cautions } = NUT_HEIGHT[nutWork(build) ?? 'untold']
     next('set-nut', title, why, minutes, { thing: 'nut', need: 'should', cautions: [...cautions] })
   }
   next('set-action', 'Action', `Outer strings at fret 12, by turns of ${heightBy(build)}; then every fret from 15 up played.`, 20, {
@@ -238,6 +236,8 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
     )
   return line
 }
+
+const FORCED = 'Never force a truss nut; slacken strings if it turns hard.'
 
 const SCREWED_DOWN = new Set(['screws', 'string-through', 'six-screw'])
 
@@ -281,17 +281,33 @@ function strungSo(build: Build): string[] {
   ]
 }
 
-const BY_FILE = {
-  title: 'Nut slots',
-  why: 'What is left over fret 1 held at fret 3, string by string; filed to a tenth, then by feel.',
-  minutes: 60,
-  cautions: ['Headstock taped. Bone dust: mask.'],
+const NUT_ON = {
+  filed: { title: 'Nut glued in', why: 'A drop of glue at each end is enough: it has to come off again one day.' },
+  whole: {
+    title: 'Locking nut screwed on',
+    why: 'Its height is set by shims under it: by the first fret, once the frets are level.',
+  },
+  untold: { title: 'Nut on', why: `${SAY_NUT} The one is screwed on, the other glued.` },
 } as const
-const BY_SHIMS = {
-  title: 'Nut height',
-  why: 'What is left over fret 1 held at fret 3, the clamps open; more shims under the nut or fewer, its screws tight at each reading.',
-  minutes: 30,
-  cautions: [],
+const NUT_HEIGHT = {
+  filed: {
+    title: 'Nut slots',
+    why: 'What is left over fret 1 held at fret 3, string by string; filed to a tenth, then by feel.',
+    minutes: 60,
+    cautions: ['Headstock taped. Bone dust: mask.'],
+  },
+  whole: {
+    title: 'Nut height',
+    why: 'What is left over fret 1 held at fret 3, the clamps open; more shims under the nut or fewer, its screws tight at each reading.',
+    minutes: 30,
+    cautions: [],
+  },
+  untold: {
+    title: 'Nut',
+    why: `What is left over fret 1 held at fret 3, string by string. ${SAY_NUT}`,
+    minutes: 60,
+    cautions: ['Where it is filed: headstock taped, mask against the dust of bone.'],
+  },
 } as const
 
 /** What the action is turned by. */
@@ -307,7 +323,8 @@ const THIN = ['ring-neck', 'ring-bridge', 'guard', 'control-plate', 'jack-plate'
 const tightened = (build: Build): string => {
   const { parts } = build
   return those(
-    ['neck screws by turns and crosswise', !isGlued(build)],
+    ['what holds the neck', isJointUntold(build)],
+    ['neck screws by turns and crosswise', !isGlued(build) && !isJointUntold(build)],
     ['tuners', parts.tuners],
     ['bridge', parts.bridge],
     ['pots', parts['pot-volume'] ?? parts['pot-tone']],

@@ -4,7 +4,7 @@ import { CONTROL_HOLES } from '../../drill/overOpen'
 import { before, onceFilmIsHard, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
 import { jackPanel } from '../../instrument/controlPlace'
-import { inHollow, isCarried, panelOf } from '../../instrument/panel'
+import { inHollow, isCarried, isCarrierUntold, panelOf } from '../../instrument/panel'
 import { SOLDERED, WITH_HARNESS } from '../../instrument/harnessParts'
 import { takenPart } from '../../instrument/idleParts'
 import { those } from '../../quantity/words'
@@ -24,25 +24,56 @@ const GROUND: Record<GroundPlace, { title: string; why: string }> = {
   },
 }
 
+interface Lining {
+  title: (hollows: string) => string
+  why: string
+  minutes: number
+  caution: string
+}
+
+const LINED: Record<'paint' | 'foil' | 'untold', Lining> = {
+  paint: {
+    title: (hollows) => `Paint ${hollows} with conductive paint`,
+    why: 'Two coats or three, dry between them as the label says; some hundreds of ohm from corner to corner, joined to the sleeve.',
+    minutes: 40,
+    caution: 'Solvent: air in and out, gloves, no flame.',
+  },
+  foil: {
+    title: (hollows) => `Line ${hollows} with foil`,
+    why: 'Overlaps folded or soldered at one place each; a beep from wall to wall and to the sleeve.',
+    minutes: 60,
+    caution: 'Foil edges cut.',
+  },
+  untold: {
+    title: (hollows) => `Shield ${hollows}`,
+    why: 'By foil or by conductive paint: say which under Parts, how it is done hangs on it. Joined to the sleeve either way.',
+    minutes: 60,
+    caution: 'Foil edges cut; paint’s solvent wants air in and out, gloves, no flame.',
+  },
+}
+
+const isWayInUntold = (build: Build): boolean => build.parts.body !== undefined && !traitAt(build, 'body', 'access')
+
+/** Nobody lines a whole hollow body. */
+const linedHollows = (build: Build): string =>
+  inHollow(build) ? 'the pickups’ routes' : isWayInUntold(build) ? 'the hollows' : 'the cavities'
+
 /** Foil or paint in the hollows, once no coat goes over it any more. */
 function shieldSteps(build: Build, earlier: readonly Step[]): Step[] {
   if (!build.parts.shielding) return []
-  const paint = traitAt(build, 'shielding', 'type') === 'paint'
-  // Nobody lines a whole hollow body.
-  const hollows = inHollow(build) ? 'the pickups’ routes' : 'the cavities'
+  const type = traitAt(build, 'shielding', 'type')
+  const { title, why, minutes, caution } = LINED[type === 'paint' || type === 'foil' ? type : 'untold']
   return [
     step({
       id: 'shield',
-      title: paint ? `Paint ${hollows} with conductive paint` : `Line ${hollows} with foil`,
-      why: paint
-        ? 'Two coats or three, dry between them as the label says; some hundreds of ohm from corner to corner, joined to the sleeve.'
-        : 'Overlaps folded or soldered at one place each; a beep from wall to wall and to the sleeve.',
+      title: title(linedHollows(build)),
+      why,
       station: 'wire',
       stage: 'wiring',
       slot: 'shielding',
       need: 'should',
-      minutes: paint ? 40 : 60,
-      cautions: paint ? ['Solvent: air in and out, gloves, no flame.'] : ['Foil edges cut.'],
+      minutes,
+      cautions: [caution],
       befores: [...onceFilmIsHard(earlier), ...parcelsOf(['shielding'], earlier)],
     }),
   ]
@@ -53,7 +84,9 @@ function harnessIn(build: Build, earlier: readonly Step[]): Step {
   const hollow = inHollow(build)
   const way = hollow
     ? 'Fed in through the sound hole, in the order that stands under Wire; nuts dropped on from outside,'
-    : 'Leads through their passages, then soldered where they had to pass first; nuts'
+    : isWayInUntold(build)
+      ? 'By which opening they go in nobody has said: say it under Parts. Nuts'
+      : 'Leads through their passages, then soldered where they had to pass first; nuts'
   const slots = [...WITH_HARNESS.filter((slot) => takenPart(build, slot)), ...(isCarried(panel) ? [panel.slot] : [])]
   return step({
     id: 'harness-in',
@@ -76,23 +109,46 @@ function harnessIn(build: Build, earlier: readonly Step[]): Step {
   })
 }
 
+/** Where the harness is soldered, and in what order. */
+function soldering(build: Build): { title: string; why: string } {
+  const panel = panelOf(build)
+  const carried = isCarried(panel)
+  if (isCarrierUntold(build))
+    return {
+      title: 'Solder the harness, in wire-list order',
+      why: 'Say first under Parts how the controls go in: on the guard all is soldered in one go, in the top leads pass through the wood before that.',
+    }
+  if (carried && panel.slot === 'guard') {
+    const held = traitAt(build, 'jack', 'held')
+    const passing = jackPanel(build)
+      ? ''
+      : `, its wires through their passage first ${held ? 'where it is wider than that' : 'if it has one and is wider than that'}`
+    return {
+      title: 'Solder the harness on the guard, in wire-list order',
+      why: `Capacitor and jumpers, controls, grounds, pickups; the jack last${passing}.`,
+    }
+  }
+  return {
+    title: `Solder the harness ${carried ? `on the ${panel.name}` : 'outside the body'}, in wire-list order`,
+    why: `${carried ? 'C' : 'On a board with the holes of the body: c'}apacitor and jumpers, controls, grounds; ${jackPanel(build) ? 'jack; pickups' : 'pickups and the jack'} where their wires must pass first. For the test, clips stand in for what has to wait.`,
+  }
+}
+
 /** The harness and its check, which are work for the days the coats dry; the string ground once hardware may go on. */
 export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): Step[] {
   if (!build.parts['pot-volume']) return []
   const ground = groundOf(traitAt(build, 'bridge', 'mount'))
   const panel = panelOf(build)
+  const carried = isCarried(panel) && !isCarrierUntold(build)
   // Pickups hang from a guard too, and their leads lie under it; those to a plate or into the wood go through passages first.
-  const inOne = panel.slot === 'guard'
+  const inOne = carried && panel.slot === 'guard'
   return [
     step({
       id: 'solder',
-      title: `Solder the harness ${isCarried(panel) ? `on the ${panel.name}` : 'outside the body'}, in wire-list order`,
-      why: inOne
-        ? `Capacitor and jumpers, controls, grounds, pickups; the jack last${jackPanel(build) ? '' : ', its wires through their passage first where it is wider than that'}.`
-        : `${isCarried(panel) ? 'C' : 'On a board with the holes of the body: c'}apacitor and jumpers, controls, grounds; ${jackPanel(build) ? 'jack; pickups' : 'pickups and the jack'} where their wires must pass first. For the test, clips stand in for what has to wait.`,
+      ...soldering(build),
       station: 'wire',
       stage: 'wiring',
-      slot: isCarried(panel) ? panel.slot : 'pot-volume',
+      slot: carried ? panel.slot : 'pot-volume',
       minutes: 120,
       times: [60, 300],
       cautions: FUMES,
@@ -118,7 +174,7 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
     step({
       id: 'meter-check',
       title: 'Meter check at the jack, every position',
-      why: `Each reading inside its band, every position heard with every control, before ${isCarried(panel) ? `the ${panel.name} is closed` : 'anything is closed over it'}.`,
+      why: `Each reading inside its band, every position heard with every control, before ${isCarrierUntold(build) ? 'it is closed' : carried ? `the ${panel.name} is closed` : 'anything is closed over it'}.`,
       station: 'wire',
       stage: 'wiring',
       slot: 'jack',
@@ -129,7 +185,7 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
         ...(build.parts.shielding ? [before('shield', 'shieldedBeforeClosed')] : []),
       ],
     }),
-    ...(inOne ? [] : [harnessIn(build, earlier)]),
+    ...(inOne || isCarrierUntold(build) ? [] : [harnessIn(build, earlier)]),
     ...Object.entries(build.circuit.mends ?? {}).map(([id, { says, cure }]) =>
       step({
         id: `mend ${id}`,
