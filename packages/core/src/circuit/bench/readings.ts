@@ -60,9 +60,12 @@ function off(build: Build, c: Coil | PotPart): number {
   return c.is === 'coil' ? Math.hypot(relative(size, UNTOLD_COIL), COPPER_PER_KELVIN * ROOM_SWING) : relative(size, UNTOLD_POT)
 }
 
-/** Doubt of a resistance nobody gave, as a share: windings vary by a tenth, pots by a fifth. [practice] */
+/**
+ * Doubt of a resistance nobody gave, as a share: windings vary by a tenth; a pot that nobody read may as well be of twice the usual value,
+ * and none is called wrong for that. [practice]
+ */
 const UNTOLD_COIL = 0.1
-const UNTOLD_POT = 0.2
+const UNTOLD_POT = 1
 const relative = (size: Size | undefined, otherwise: number) => (size ? size.doubt / size.value : otherwise)
 
 /** With no better idea than half of it a figure is none: some part was never read. [ours] */

@@ -11,6 +11,7 @@ import { counted } from '../../quantity/words'
 import { anyActive, chosenOf, lacksOf, needs } from './options'
 import type { OptionSpec, Recipe } from './recipe'
 import { RECIPES } from './recipes'
+import { takenAsUsualSays } from './takenAsUsual'
 import { Weaver } from './weaver'
 
 /** The harness of a build, or what a wiring could not do without. */
@@ -127,6 +128,7 @@ export function harnessOf(build: Build): SchemeResult {
     notes: [
       ...weaver.notes,
       ...senseSays(build, places),
+      ...takenAsUsualSays(build, harness),
       ...refused,
       ...notes,
       ...leftOutSays(leftOut(build, harness)),

@@ -16,6 +16,10 @@ export function extraOf(build: Build): Extra | undefined {
   return traitAt(build, 'switch-2', 'contacts') === 'on-on' ? { id: 'mini' } : undefined
 }
 
+/** Of a pot that is there nobody has said whether its knob can be pulled. */
+const isPullUntold = (build: Build): boolean =>
+  PULLS.some((p) => build.parts[potSlot(p)] && traitAt(build, potSlot(p), 'pull') === undefined)
+
 const isActive = (build: Build, p: (typeof PLACES)[number]) => traitAt(build, `pickup-${p}`, 'circuit') === 'active'
 export const anyActive = (build: Build): boolean => PLACES.some((p) => isActive(build, p))
 /** An active pickup's coils are its own affair. */
@@ -194,7 +198,10 @@ export const PULL: OptionSpec = {
   why: 'One coil is clear and hums; side by side is clear and does not; turned over is thin, heard only together; straight is loudest.',
   lacks: (build, choice) => {
     if (choice === 'none') return undefined
-    if (!extraOf(build)) return 'no knob of the build can be pulled, and no small on-on toggle is among the parts'
+    if (!extraOf(build))
+      return isPullUntold(build)
+        ? 'no small on-on toggle is among the parts, and whether a knob can be pulled nobody has said: say it of the pots under Parts'
+        : 'no knob of the build can be pulled, and no small on-on toggle is among the parts'
     if (choice === 'split')
       return splitLacks(build) ?? (parted(build).every((p) => p === 'middle') ? 'only the outer pickups can be parted by it' : undefined)
     if (choice === 'parallel')
