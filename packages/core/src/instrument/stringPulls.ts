@@ -26,18 +26,31 @@ export interface StringPull {
 export const gaugesUntold = (build: Build): number[] =>
   Array.from({ length: build.strings }, (_, i) => i + 1).filter((n) => !isSaid(build, { slot: 'strings', size: `gauge.${n}` }))
 
+/** No plain string is commonly thicker than this, and few wound ones thinner, mm. [practice, from memory: 0.0205 in] */
+const PLAIN = 0.52
+
+/**
+ * Numbers of the wound strings: so many of the thickest, in whatever order courses put them; where nobody has said how many, all that are
+ * thicker than a plain string is or than one whose core was given.
+ */
+function woundOf(build: Build, gauges: readonly (number | undefined)[]): number[] {
+  const there = gauges.flatMap((gauge, i) => (gauge === undefined ? [] : [{ number: i + 1, gauge }]))
+  const told = sizeAt(build, { slot: 'strings', size: 'wound' })?.value
+  const cored = there.filter(({ number }) => sizeAt(build, { slot: 'strings', size: `core.${number}` }))
+  const from = Math.min(...(cored.length ? cored.map((s) => s.gauge) : [PLAIN]))
+  const wound =
+    told === undefined
+      ? there.filter((s) => s.gauge > from)
+      : there.toSorted((a, b) => b.gauge - a.gauge || b.number - a.number).slice(0, Math.round(told))
+  return wound.map((s) => s.number)
+}
+
 /** Tension of every string whose gauge is known. */
 export function stringPulls(build: Build): StringPull[] {
   const scale = sizeAt(build, { slot: 'neck', size: 'scale' })?.value ?? build.scale
-  const wound = sizeAt(build, { slot: 'strings', size: 'wound' })?.value ?? 0
   const wrap = WRAP[traitAt(build, 'strings', 'wrap') ?? 'nickel-plated'] ?? WRAP['nickel-plated']!
   const gauges = Array.from({ length: build.strings }, (_, i) => sizeAt(build, { slot: 'strings', size: `gauge.${i + 1}` })?.value)
-  // So many are wound: the thickest, in whatever order courses put them.
-  const thickest = gauges
-    .flatMap((gauge, i) => (gauge === undefined ? [] : [{ number: i + 1, gauge }]))
-    .toSorted((a, b) => b.gauge - a.gauge || b.number - a.number)
-    .slice(0, Math.round(wound))
-    .map((g) => g.number)
+  const thickest = woundOf(build, gauges)
   return tuningOf(build).notes.flatMap((semitones, i) => {
     const number = i + 1
     const gauge = gauges[i]
