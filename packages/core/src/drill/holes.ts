@@ -23,6 +23,7 @@ import { stringTree, tunerBores, tunerScrews } from './cards/tuners'
 import type { Finder } from './finder'
 import type { DrawnCard, HoleCard } from './holeCard'
 import { heldByNothing } from './heldByNothing'
+import type { Hollow } from './hollows'
 import { withNeighbours } from './neighbours'
 import { withArch } from './onArch'
 import { carrierUntold } from './carrierUntold'
@@ -77,6 +78,10 @@ function drawnCards(build: Build, bench: Bench): DrawnCard[] {
 /** Every hole card of a build, in the order of the work. */
 export const holeCards = (build: Build, bench: Bench = USUAL_BENCH): HoleCard[] =>
   drawnCards(build, bench).map(({ draw: _, ...card }) => card)
+
+/** The hollow a card makes, where it is not there yet and its place is known. */
+export const plannedHollow = (build: Build, id: string, bench: Bench = USUAL_BENCH): Hollow | undefined =>
+  drawnCards(build, bench).find((c) => c.id === id)?.cuts
 
 /** The drawing of one card, when the build has it. */
 export const drawHole = (build: Build, id: string, bench: Bench = USUAL_BENCH): Drawing | undefined => {

@@ -85,7 +85,9 @@ export function TemplatesTab() {
                   </div>
                 </>
               ) : (
-                <p className="mt-1">It waits for {hand.waits}, under Parts.</p>
+                <p className="mt-1">
+                  {hand.held ? `It waits for its card under Holes: ${hand.held}` : `It waits for ${hand.waits}, under Parts.`}
+                </p>
               )}
             </>
           )}

@@ -1,42 +1,36 @@
 import type { Build } from '../../document/build'
 import { sizeAt } from '../../document/read'
-import { pt } from '../../geometry/point'
+import { type Point, pt } from '../../geometry/point'
 import type { PickupPlace } from '../../instrument/guardPlace'
 import { printMm } from '../../quantity/length'
 import type { Bench } from '../bench'
 import { routerPair, templateOffset } from '../cards/router'
-import { holeCards } from '../holes'
-import { hollowsOf } from '../hollows'
+import { plannedHollow } from '../holes'
+import { type Hollow, hollowsOf } from '../hollows'
 import { type TemplateId, closed, line, roundedBox, words } from './template'
 import { type Made, TITLES } from './titles'
 
 /** An opening for a guide bushing, larger than the cut by what the bushing is wider than the bit. */
 export function routeTemplate(build: Build, bench: Bench, place: PickupPlace): Made | undefined {
-  const card = holeCards(build, bench).find((c) => c.id === `route-${place}`)
+  const id = `route-${place}` as const
   const pair = routerPair(bench.bushings, bench.routerBits)
-  const box = hollowsOf(build).find((h) => h.id === `route-${place}`)?.box
-  const cover = (['length', 'width'] as const).map((s) => sizeAt(build, { slot: `pickup-${place}`, size: s })?.value)
-  const centre = sizeAt(build, { slot: 'body', size: `route.${place}.centre` })?.value
-  if (!card || !pair || centre === undefined) return undefined
-  const [l, w] = box ? [box.width, box.height] : cover
-  if (l === undefined || w === undefined) return undefined
-  const room = box ? 0 : 1
-  return bushingTemplate(
-    `route-${place}`,
-    pair,
-    { l: l + 2 * room, w: w + 2 * room },
-    sizeAt(build, { slot: 'body', size: `route.${place}.radius` })?.value,
-    'front',
-  )
+  const hollow = hollowsOf(build).find((h) => h.id === id) ?? plannedHollow(build, id, bench)
+  if (!pair || !hollow) return undefined
+  return bushingTemplate(id, pair, sidesOf(hollow), sizeAt(build, { slot: 'body', size: `route.${place}.radius` })?.value, hollow)
 }
 
 /** The control route, from the face it is cut from. */
 export function controlTemplate(build: Build, bench: Bench): Made | undefined {
-  const hollow = hollowsOf(build).find((h) => h.id === 'control')
+  const hollow = hollowsOf(build).find((h) => h.id === 'control') ?? plannedHollow(build, 'route-control', bench)
   const pair = routerPair(bench.bushings, bench.routerBits)
-  const [l, w] = (['length', 'width'] as const).map((s) => sizeAt(build, { slot: 'body', size: `control.${s}` })?.value)
-  if (!hollow || !pair || l === undefined || w === undefined) return undefined
-  return bushingTemplate('route-control', pair, { l, w }, undefined, hollow.face)
+  return hollow && pair && bushingTemplate('route-control', pair, sidesOf(hollow), undefined, hollow)
+}
+
+/** How long and how wide it is, along itself where it lies askew. */
+function sidesOf({ box, askew }: Hollow): { l: number; w: number } {
+  if (!askew) return { l: box.width, w: box.height }
+  const [a, b, c] = askew as [Point, Point, Point]
+  return { l: Math.hypot(b.x - a.x, b.y - a.y), w: Math.hypot(c.x - b.x, c.y - b.y) }
 }
 
 /** An opening so much larger than its cut that a bushing runs in it. */
@@ -45,14 +39,14 @@ function bushingTemplate(
   pair: { bushing: number; bit: number },
   cut: { l: number; w: number },
   radius: number | undefined,
-  seen: 'front' | 'back',
+  { face, askew }: Hollow,
 ): Made {
   const offset = templateOffset(pair.bushing, pair.bit)
   const size = { l: cut.l + 2 * offset, w: cut.w + 2 * offset }
   const corner = Math.max(pair.bit / 2, radius ?? 0)
   return {
     title: TITLES[id],
-    seen,
+    seen: face,
     notes: [
       `FOR A ${printMm(pair.bushing, 2)} mm BUSHING AND A ${printMm(pair.bit, 2)} mm BIT: the edge stands ${printMm(offset, 3)} mm outside the cut. With a bearing bit it cuts too large.`,
     ],
@@ -61,7 +55,7 @@ function bushingTemplate(
       closed(roundedBox({ x: -cut.l / 2, y: -cut.w / 2, width: cut.l, height: cut.w }, corner)),
       line([pt(-size.l / 2 - 25, 0), pt(size.l / 2 + 25, 0)]),
       line([pt(0, -size.w / 2 - 15), pt(0, size.w / 2 + 15)]),
-      words(pt(2, -size.w / 2 - 8), 'across the strings', 'start'),
+      words(pt(2, -size.w / 2 - 8), askew ? 'across its plate' : 'across the strings', 'start'),
     ],
   }
 }

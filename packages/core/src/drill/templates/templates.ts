@@ -4,6 +4,7 @@ import { potsIn } from '../../instrument/controlPlace'
 import type { Build } from '../../document/build'
 import { traitAt, isThrough } from '../../document/read'
 import { type Bench, USUAL_BENCH } from '../bench'
+import { holeCards } from '../holes'
 import { withoutGuesses } from '../told'
 import { body } from './body'
 import { guardTemplate } from './guard'
@@ -16,20 +17,45 @@ import { type Made, TITLES } from './titles'
 
 type Maker = (build: Build, bench: Bench) => Made | undefined
 
-/** One template of a build, when what it shows is known. */
+/** One template of a build, when what it shows is known, and may be cut by it. */
 export function templateOf(build: Build, id: TemplateId, bench: Bench = USUAL_BENCH): Template | undefined {
-  const made = MAKERS[id](withoutGuesses(build), bench)
+  const told = withoutGuesses(build)
+  const made = heldBack(told, id, bench) === undefined ? MAKERS[id](told, bench) : undefined
   return made && laidOut({ legend: [], id, ...made }, build.handedness)
 }
 
+/** What is cut by each of these has a card of its own. */
+const CARD: Partial<Record<TemplateId, string>> = {
+  'route-neck': 'route-neck',
+  'route-middle': 'route-middle',
+  'route-bridge': 'route-bridge',
+  'route-control': 'route-control',
+  ferrules: 'ferrule-bores',
+}
+
+/** What its card says where it refuses the cut, or asks first what there is: no paper is cut by before that. */
+function heldBack(build: Build, id: TemplateId, bench: Bench): string | undefined {
+  const card = CARD[id] && holeCards(build, bench).find((c) => c.id === CARD[id])
+  return card && (card.stands === 'refused' || (card.stands === 'waiting' && card.untold.length)) ? card.says : undefined
+}
+
+interface Listed {
+  id: TemplateId
+  title: string
+  template: Template | undefined
+  /** "the body's outline", where there is none. */
+  waits?: string
+  /** What its card says against it. */
+  held?: string
+}
+
 /** Which templates a build has, with what the others wait for. */
-export const templatesOf = (
-  build: Build,
-  bench: Bench = USUAL_BENCH,
-): { id: TemplateId; title: string; template: Template | undefined; waits?: string }[] =>
+export const templatesOf = (build: Build, bench: Bench = USUAL_BENCH): Listed[] =>
   TEMPLATE_IDS.filter((id) => EXISTS[id](build)).map((id) => {
     const template = templateOf(build, id, bench)
-    return { id, title: TITLES[id], template, ...(template ? {} : { waits: WAITS[id] }) }
+    if (template) return { id, title: TITLES[id], template }
+    const held = heldBack(withoutGuesses(build), id, bench)
+    return { id, title: TITLES[id], template, ...(held === undefined ? { waits: WAITS[id] } : { waits: 'its card under Holes', held }) }
   })
 
 const WAITS: Record<TemplateId, string> = {
@@ -44,7 +70,7 @@ const WAITS: Record<TemplateId, string> = {
   'route-neck': 'the pickup’s cover and its middle on the body',
   'route-middle': 'the pickup’s cover and its middle on the body',
   'route-bridge': 'the pickup’s cover and its middle on the body',
-  'route-control': 'the control route’s length, width and place',
+  'route-control': 'the controls’ places and depths, or the route’s own length, width and place',
   shim: 'the pocket’s length and widths',
   cover: 'the control route’s length and width',
 }
