@@ -1,4 +1,4 @@
-import { drillSheet, TEMPLATE_IDS, templateDrawing, templateOf, templatesOf, type TemplateId } from '@snug/core'
+import { drawHole, drillSheet, TEMPLATE_IDS, templateDrawing, templateOf, templatesOf, type TemplateId } from '@snug/core'
 import { tilesOf, type Paper } from '@snug/formats/templateTiles'
 import { useMemo, useState } from 'react'
 import { useHand } from '../../app/useHand'
@@ -15,6 +15,22 @@ import { DrillTabs } from './tabs'
 
 const PAPER: Record<Paper, string> = { a4: 'A4', letter: 'US Letter' }
 
+/** Why there is no paper yet, and where to see to it. */
+function Waits({ of }: { of: ReturnType<typeof templatesOf>[number] }) {
+  const { go } = useWhere()
+  if (!of.held) return <p className="mt-1">It waits for {of.waits}, under Parts.</p>
+  const { card, says } = of.held
+  return (
+    <>
+      <p className="mt-1">No paper to cut it by while its card says:</p>
+      <p className="mt-1 text-mind">{says}</p>
+      <Button className="mt-2" onClick={() => go('drill', card)}>
+        To its card
+      </Button>
+    </>
+  )
+}
+
 /** Paper at true size: what there is to print, how many sheets it takes, and which way it lies. */
 export function TemplatesTab() {
   const build = useOpenBuild()
@@ -24,7 +40,10 @@ export function TemplatesTab() {
   const list = useMemo(() => templatesOf(build, bench), [build, bench])
   const { hand } = useHand('drill', list)
   const tiles = useMemo(() => (hand?.template ? tilesOf(hand.template, paper) : []), [hand, paper])
-  const drawing = useMemo(() => hand?.template && templateDrawing(hand.template, tiles), [hand, tiles])
+  const drawing = useMemo(
+    () => (hand?.template ? templateDrawing(hand.template, tiles) : hand?.held && drawHole(build, hand.held.card, bench)),
+    [hand, tiles, build, bench],
+  )
   const pick = (id: string) => TEMPLATE_IDS.some((t) => t === id) && go('drill', id, true, 'templates')
   return (
     <Workspace
@@ -85,9 +104,7 @@ export function TemplatesTab() {
                   </div>
                 </>
               ) : (
-                <p className="mt-1">
-                  {hand.held ? `It waits for its card under Holes: ${hand.held}` : `It waits for ${hand.waits}, under Parts.`}
-                </p>
+                <Waits of={hand} />
               )}
             </>
           )}

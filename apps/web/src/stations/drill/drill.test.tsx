@@ -1,5 +1,6 @@
 import { drillable } from '@snug/core/testing/drillable'
 import { changed, fullBuild, without } from '@snug/core/testing/fullBuild'
+import { undrilled } from '@snug/core/testing/undrilled'
 import { screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
@@ -79,6 +80,14 @@ describe('Drill', () => {
     await userEvent.click(list.getByRole('button', { name: /Headstock, back/ }))
     expect(await inHand().findByText('SEEN FROM THE BACK')).toBeTruthy()
     expect(inHand().getByRole('button', { name: 'PDF to print' })).toBeTruthy()
+  })
+  it('no paper for a route its card refuses, and the way to that', async () => {
+    layOut(changed(undrilled(drillable(fullBuild())), { 'body/thickness': 20 }))
+    show(<DrillStation />, 'drill/route-neck?tab=templates')
+    expect(await inHand().findByText('No paper to cut it by while its card says:')).toBeTruthy()
+    expect(inHand().queryByRole('button', { name: 'PDF to print' })).toBeNull()
+    await userEvent.click(inHand().getByRole('button', { name: 'To its card' }))
+    await waitFor(() => expect(heading()).toMatch(/Neck pickup’s route/i))
   })
   it('tools are the person’s: a bit taken in makes a card ready', async () => {
     layOut(drillable(fullBuild()))

@@ -26,7 +26,7 @@ export function AllAtTen({ harness }: { harness: Harness }) {
   const setting = { switches: {}, knobs: useKnobsOf(useBuild((s) => s.id)!) }
   const allAtTen = useKnobs((k) => k.allAtTen)
   return (
-    <Button disabled={potsOf(harness).every((p) => knobAt(setting, p.id) === 10)} onClick={allAtTen}>
+    <Button className="shrink-0 whitespace-nowrap" disabled={potsOf(harness).every((p) => knobAt(setting, p.id) === 10)} onClick={allAtTen}>
       All at 10
     </Button>
   )

@@ -82,7 +82,7 @@ function senseSays(build: Build, places: readonly PickupPlace[]): string[] {
   const unsaid = places.filter((p) => !traitAt(build, `pickup-${p}`, 'sense') && traitAt(build, `pickup-${p}`, 'circuit') !== 'active')
   if (places.length < 2 || !unsaid.length) return []
   return [
-    `Nobody has said how ${unsaid.length > 1 ? 'these pickups are' : 'this pickup is'} wound: ${unsaid.join(', ')}. Taken as the others are; whether two together hum less, and sound full or thin, is only told by ear until it is said under Parts.`,
+    `Nobody has said how ${unsaid.length > 1 ? 'these pickups are' : 'this pickup is'} wound: ${unsaid.join(', ')}. Taken as ${unsaid.length === places.length ? 'all alike' : 'the others are'}; whether two together hum less, and sound full or thin, is only told by ear until it is said under Parts.`,
   ]
 }
 

@@ -34,9 +34,11 @@ const CARD: Partial<Record<TemplateId, string>> = {
 }
 
 /** What its card says where it refuses the cut, or asks first what there is: no paper is cut by before that. */
-function heldBack(build: Build, id: TemplateId, bench: Bench): string | undefined {
+function heldBack(build: Build, id: TemplateId, bench: Bench): Listed['held'] {
   const card = CARD[id] && holeCards(build, bench).find((c) => c.id === CARD[id])
-  return card && (card.stands === 'refused' || (card.stands === 'waiting' && card.untold.length)) ? card.says : undefined
+  return card && (card.stands === 'refused' || (card.stands === 'waiting' && card.untold.length))
+    ? { card: card.id, says: card.says }
+    : undefined
 }
 
 interface Listed {
@@ -45,8 +47,8 @@ interface Listed {
   template: Template | undefined
   /** "the body's outline", where there is none. */
   waits?: string
-  /** What its card says against it. */
-  held?: string
+  /** Its card, and what that says against it. */
+  held?: { card: string; says: string }
 }
 
 /** Which templates a build has, with what the others wait for. */
