@@ -42,6 +42,13 @@ describe('what the bench asks for beside the wires', () => {
     expect(note(hums, 'battery')).toBeUndefined()
     for (const t of benchTests(harness(hums))) expect(t.says).not.toMatch(/Battery/)
   })
+  it('of shielding that nobody said is foil or paint it says neither’s work', () => {
+    const says = (traits: Record<string, string>) => note(withPart(trio, 'shielding', traits), 'shield')!.says.join(' ')
+    expect(says({})).toMatch(/say which under Parts/)
+    expect(says({})).not.toMatch(/overlap|coats/)
+    expect(says({ type: 'foil' })).toMatch(/overlap/)
+    expect(says({ type: 'paint' })).toMatch(/coats/)
+  })
   it('paint and foil are told apart, and both name the live lugs to tape and no grounded one', () => {
     const paint = note(withPart(trio, 'shielding', { type: 'paint' }), 'shield')!
     const foil = note(withPart(trio, 'shielding', { type: 'foil' }), 'shield')!

@@ -125,6 +125,12 @@ function shieldNote(
         ...(switchesOf(harness).length ? ['A long run to a far switch: wrapped in foil, one end grounded, tape over it.'] : []),
       ],
     }
+  if (!type)
+    return {
+      id: 'shield',
+      title: 'Shielding',
+      says: [worth, 'Foil or conductive paint: say which under Parts. How it is laid, joined and metered hangs on it.', tape, every],
+    }
   if (type === 'paint')
     return {
       id: 'shield',
