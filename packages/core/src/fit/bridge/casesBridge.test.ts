@@ -48,6 +48,10 @@ describe('bridge and neck angle', () => {
     expect(glued.cures[0]!.job).toContain('glued under the heel')
     expect(glued.cures[0]!.plan).toEqual(bolted.cures[0]!.plan)
     expect(bolted.cures[0]!.job).toContain('a tapered shim')
+    // Screws left over among the parts make no card of it.
+    const left = set(13.6, 20, { 'pocket.tilt': [0, 'rule', 0.03] }, 'set')
+    const over = { ...left, parts: { ...left.parts, 'neck-screws': fullBuild().parts['neck-screws']! } }
+    expect(jointIn(over, 'bridge-height').cures.map((c) => c.job)).toEqual(glued.cures.map((c) => c.job))
     const tried = (j: typeof bolted) => [j.tables()[0]!.columns[1], ...j.tables()[0]!.rows.map((r) => r[0])]
     expect(tried(glued)).toEqual(['taper at the end', '0°', '0.25°', '0.5°', '1°'])
     expect(tried(bolted)).toContain('0.62° card')

@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { isGlued, isThrough } from '../../document/read'
+import { asTold, isGlued } from '../../document/read'
 import { CARD } from '../../instrument/neckAngle'
 
 /** What tilts a neck in its pocket. */
@@ -22,8 +22,8 @@ const GLUED: Taper = {
   tools: ['plane', 'wood glue', 'clamps'],
 }
 
-/** Is it glue that will hold it? With screws chosen for it nobody is asked. */
-export const willBeGlued = (build: Build): boolean => (build.parts['neck-screws'] === undefined || isThrough(build)) && isGlued(build)
+/** Is it glue that will hold it? With screws chosen for it nobody is asked; what was said all the same holds. */
+export const willBeGlued = (build: Build): boolean => isGlued(build.parts['neck-screws'] ? asTold(build) : build)
 
 export const neckTaper = (build: Build): Taper => (willBeGlued(build) ? GLUED : BOLTED)
 
