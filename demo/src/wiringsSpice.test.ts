@@ -36,6 +36,9 @@ const BUILDS = {
   'three on five, two tones': wirable({ ...TRIO, second: true, options: { tones: 'two' } }),
   'two active ones': wirable({ ...PAIR, active: ['neck', 'bridge'] }),
   'a rotary of tones': wirable({ ...PAIR, rotary: true, options: { tone: 'rotary' } }),
+  'three on a toggle, the middle mixed in': wirable({ ...TRIO, contacts: 'toggle-3', second: true }),
+  'three on a rotary': wirable({ ...TRIO, contacts: 'rotary-6' }),
+  'two on a rotary': wirable({ ...PAIR, contacts: 'rotary-5' }),
   'three on three': wirable({ ...TRIO, contacts: 'lever-3' }),
 }
 const harnessFor = (build: (typeof BUILDS)[keyof typeof BUILDS]): Harness => {

@@ -26,6 +26,9 @@ const WIRINGS: Record<string, Wanted> = {
   'a rotary of tones': { ...PAIR, rotary: true, options: { tone: 'rotary' } },
   'three on five': TRIO,
   'three on three': { ...TRIO, contacts: 'lever-3' },
+  'three on a toggle, the middle mixed in': { ...TRIO, contacts: 'toggle-3', second: true },
+  'three on a rotary': { ...TRIO, contacts: 'rotary-6' },
+  'two on a rotary': { ...PAIR, contacts: 'rotary-5' },
   'humbuckers and a single, tapped': { ...TRIO, two: ['neck', 'bridge'], leads: 'four', contacts: 'lever-5x4', options: { tap: 'tap' } },
 }
 const cabinet = (w: Wanted): Cabinet => {

@@ -147,6 +147,9 @@ function unfit(build: Build, recipe: Recipe | undefined): string {
   const count = pickupsOf(build).length
   const contacts = traitAt(build, 'switch', 'contacts')
   const named = isSwitchName(contacts) ? ` (${SWITCHES[contacts].label})` : ''
-  const others = RECIPES.filter((r) => r.count === count).flatMap((r) => r.contacts)
+  const ofThese = offersOf(build).filter((o) => o.recipe.count === count)
+  const nearly = ofThese.find((o) => o.lacks && isSwitchName(contacts) && o.recipe.contacts.includes(contacts))
+  if (nearly) return `On this switch${named} there is “${nearly.recipe.label}”, and ${nearly.lacks}. Or choose another switch.`
+  const others = ofThese.flatMap((o) => o.recipe.contacts).filter((c) => c !== contacts)
   return `No wiring here is for ${counted(count, 'pickup')} on this switch${named}. Choose another switch under Parts: ${labelsOf(others)}.`
 }

@@ -228,6 +228,52 @@ const FIVE_FOUR_POLES: Recipe = {
   },
 }
 
+/** A toggle tells two ways apart: what is between them comes in by a volume of its own, in every position. [practice] */
+const MIDDLE_MIXED: Recipe = {
+  id: 'three-on-toggle',
+  label: 'Three pickups, the middle one mixed in',
+  why: 'Bridge, both, neck as with two; the second volume adds as much of the middle one to each as is wanted.',
+  count: 3,
+  contacts: ['toggle-3', 'on-on-on', 'lever-3'],
+  needs: ['pot-volume-2'],
+  options: COMMON,
+  weave: (w, places, contacts) => {
+    const [first, middle, last] = places as [PickupPlace, PickupPlace, PickupPlace]
+    selector(w, contacts!)
+    const out = threeWay(w, contacts!, [hotOf(w, first), hotOf(w, last)])
+    // Fed at its wiper: at 0 it silences the middle one and not the others.
+    w.join(volume(w, 'volume-2', hotOf(w, middle), { independent: true, label: `${middle} volume` }), out, 'signal')
+    toJack(w, volumeAndTone(w, out))
+  },
+}
+
+/** Three pickups on a rotary of two poles: as on a lever, and what a lever has not, the outer two. [practice] */
+const ROTARY_THREE: Recipe = {
+  id: 'three-on-rotary',
+  label: 'Three pickups on a rotary',
+  why: 'Each alone and neighbours together; a sixth position gives the outer two.',
+  count: 3,
+  contacts: ['rotary-5', 'rotary-6'],
+  options: COMMON,
+  weave: (w, places, contacts) => {
+    selector(w, contacts!)
+    const outer = contacts === 'rotary-6'
+    places.forEach((p, i) => {
+      const [first, ...lugs] = [outer ? ['A1', 'A2', 'A6'] : ['A1', 'A2'], ['B2', 'B3', 'B4'], outer ? ['A5', 'A4', 'B6'] : ['A5', 'A4']][
+        i
+      ]!
+      w.join(hotOf(w, p), `switch.${first}`, 'hot')
+      let from = first
+      for (const lug of lugs) {
+        w.join(`switch.${from}`, `switch.${lug}`, 'jumper')
+        from = lug
+      }
+    })
+    w.join('switch.A0', 'switch.B0', 'jumper')
+    toJack(w, volumeAndTone(w, 'switch.A0'))
+  },
+}
+
 /** Two humbuckers on a lever of four poles: whole, one coil, both, one coil, whole. [practice] */
 const TWO_ON_FIVE: Recipe = {
   id: 'two-on-four-poles',
@@ -260,11 +306,11 @@ const FOUR: Recipe = {
   label: 'Two pickups, four positions',
   why: 'Bridge, both side by side, neck, and both one behind the other: louder and fuller than any of them.',
   count: 2,
-  contacts: ['lever-4'],
+  contacts: ['lever-4', 'rotary-5', 'rotary-6'],
   passiveOnly: 'active pickups cannot stand one behind the other: each has its ground at the battery',
   options: COMMON.filter((o) => o.id !== 'pull'),
-  weave: (w, places) => {
-    selector(w, 'lever-4')
+  weave: (w, places, contacts) => {
+    selector(w, contacts!)
     const [a, b] = [w.pickup(places[0]!), w.pickup(places[1]!)]
     w.series(a)
     w.series(b)
@@ -277,6 +323,8 @@ const FOUR: Recipe = {
     w.join('switch.B2', 'switch.B3', 'jumper')
     w.ground('switch.B3')
     w.join('switch.A2', 'switch.B4', 'jumper')
+    // What a rotary has more is silent.
+    for (let n = 5; n <= SWITCHES[contacts!].positions.length; n++) w.ground(`switch.A${n}`)
     w.note(
       `The ${places[1]!} pickup’s cover or base must not be joined to its ground lead: that lead is live in position 4. Give the metal a ground wire of its own.`,
     )
@@ -284,4 +332,16 @@ const FOUR: Recipe = {
   },
 }
 
-export const RECIPES: readonly Recipe[] = [ONE, TWO, TWO_ON_FIVE, FOUR, EITHER, FIVE, FIVE_FOUR_POLES, THREE_WAY, MIXED]
+export const RECIPES: readonly Recipe[] = [
+  ONE,
+  TWO,
+  TWO_ON_FIVE,
+  FOUR,
+  EITHER,
+  FIVE,
+  FIVE_FOUR_POLES,
+  THREE_WAY,
+  MIDDLE_MIXED,
+  ROTARY_THREE,
+  MIXED,
+]
