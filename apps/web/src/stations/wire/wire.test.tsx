@@ -229,7 +229,7 @@ describe('which wiring', () => {
   it('three pickups on a switch for two: what to do is said, and the choice is still there', () => {
     layOut(changed(fullBuild(), {}, { 'switch/contacts': 'toggle-3' }))
     tab()
-    expect(inHand().getByRole('status').textContent).toMatch(/Choose another/)
+    expect(inHand().getByRole('status').textContent).toMatch(/needs a second volume pot among the parts\. Or choose another switch/)
     expect(within(screen.getByRole('region', { name: 'Wirings' })).getAllByRole('listitem').length).toBeGreaterThan(5)
   })
 })
