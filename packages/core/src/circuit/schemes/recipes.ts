@@ -241,9 +241,10 @@ const MIDDLE_MIXED: Recipe = {
     const [first, middle, last] = places as [PickupPlace, PickupPlace, PickupPlace]
     selector(w, contacts!)
     const out = threeWay(w, contacts!, [hotOf(w, first), hotOf(w, last)])
+    const main = volumeAndTone(w, out)
     // Fed at its wiper: at 0 it silences the middle one and not the others.
     w.join(volume(w, 'volume-2', hotOf(w, middle), { independent: true, label: `${middle} volume` }), out, 'signal')
-    toJack(w, volumeAndTone(w, out))
+    toJack(w, main)
   },
 }
 
