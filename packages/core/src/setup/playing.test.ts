@@ -79,6 +79,18 @@ describe('what is wrong at playing', () => {
     for (const s of PLAYING_SYMPTOMS)
       for (const c of playingDiagnosis(fixed, s).suspects) expect(c.cure, `${s.id} ${c.id}`).not.toMatch(/quarter turn|Tighten first/)
   })
+  it('a nut of which nobody has said what it is, is neither filed nor shimmed: its tab asks first', () => {
+    const of = (type: string | undefined) => {
+      const b = read(changed(bare(), {}, { 'nut/type': type }), { what: 'sliver', string: 1, value: 0.01 })
+      return ['stiff-low', 'open-buzz'].flatMap((s) => playingDiagnosis(b, symptom(s)).suspects.filter((c) => /-(high|low)$/.test(c.id)))
+    }
+    expect(of(undefined).map((c) => c.id)).toEqual(['untold-high', 'untold-low'])
+    for (const c of of(undefined)) expect(c.cure).not.toMatch(/file|shim|fill/i)
+    expect(of('slotted').map((c) => c.id)).toEqual(['slot-high', 'slot-low'])
+    expect(of('locking').map((c) => c.id)).toEqual(['nut-high', 'nut-low'])
+    const share = (type: string | undefined) => of(type).map((c) => c.chance.toFixed(6))
+    expect(share(undefined)).toEqual(share('slotted'))
+  })
   it('what was read speaks: a slot read too deep, a rocker that tipped, relief of half a millimetre', () => {
     const deep = read(bare(), { what: 'sliver', string: 1, value: 0.01 })
     expect(share(deep, 'open-buzz', 'slot-low')).toBeGreaterThan(share(bare(), 'open-buzz', 'slot-low'))
