@@ -220,7 +220,11 @@ export const jackBore: Finder = (build, bench) => {
     back: 'A larger cup or an oval plate covers it.',
   }
   // Beside the controls it has no bore in the rim, and by its thread another one than by its plate.
-  if (untold) return waiting(build, base, [], [{ slot: 'jack', trait: 'held' }], { places: located.places })
+  if (untold)
+    return waiting(build, base, [], [{ slot: 'jack', trait: 'held' }], {
+      about: 'Whether it has a bore here, and how wide, hangs on what holds it.',
+      places: located.places,
+    })
   const card = opened(build, bench, base, {
     there,
     own: cup ? sizeRef('jack-plate', 'cup.diameter') : under ? sizeRef('jack', 'width') : sizeRef('jack', 'bore'),
