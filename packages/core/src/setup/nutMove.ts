@@ -23,7 +23,7 @@ const TITLE = { filed: 'Nut slots', whole: 'Nut height', untold: 'Nut' } as cons
 function oneByOne(read: readonly SlotWork[], filed: boolean): string {
   const low = read.filter((s) => s.state === 'low')
   if (low.length)
-    return `${capital(theStrings(low.map((s) => s.number)))} ${low.length === 1 ? 'lies' : 'lie'} too deep: ${filed ? 'fill or shim' : 'a shim under the nut'} before anything is filed.`
+    return `${capital(theStrings(low.map((s) => s.number)))} ${low.length === 1 ? 'lies' : 'lie'} too deep: ${filed ? 'fill or shim before anything is filed' : 'shims under the nut lift them, whatever it is'}.`
   const high = read.filter((s) => s.state === 'file').map((s) => `string ${s.number} by ${s.file.toFixed(2)} mm`)
   if (!high.length) return 'The rest are to be read yet.'
   return filed ? `To file: ${high.join(', ')}, the last tenth by feel.` : `Too high: ${high.join(', ')}. ${SAY_NUT}`
