@@ -4,12 +4,12 @@ import type { JudgedJoint } from '../../judge/joint'
 import type { Slot } from '../../parts/slots'
 import type { StockItem } from '../../parts/stock'
 import { changed, fullBuild } from '../../testing/fullBuild'
+import { BRIDGES, GUARDS, offer, offersRequest as request, POTS } from '../../testing/offers'
 import { JOINT_KINDS } from '../jointKinds'
 import { existsIn } from '../kind'
 import { chooseSets } from './chooseSets'
 import type { ChooseRequest } from './request'
 import { ruledOut } from './ruledOut'
-import { whyNot } from './whyNot'
 
 const MINUTES = { snug: 0, loose: 10, tight: 30, 'cant-tell': 20, 'wont-go': Infinity }
 /** What cannot be told but is bad either way costs more than what is surely tight. */
@@ -17,59 +17,6 @@ const minutesOf = (j: JudgedJoint): number =>
   j.verdict === 'cant-tell' && j.checks.some((c) => c.raw.verdict === 'cant-tell' && c.raw.chances.tight + c.raw.chances['wont-go'] >= 0.9)
     ? 40
     : MINUTES[j.verdict]
-
-/** An offer of a slot's own part with some sizes changed. */
-function offer(
-  id: string,
-  slot: Slot,
-  sizes: Parameters<typeof changed>[1],
-  more: { price?: number; seller?: string; days?: number; shipping?: number; hand?: string } = {},
-): StockItem {
-  const part = changed(fullBuild(), sizes).parts[slot]!
-  return {
-    id,
-    part: {
-      ...part,
-      name: id,
-      price: more.price ?? 20,
-      seller: more.seller ?? 'Capstan Hardware',
-      traits: { ...part.traits, ...(more.hand ? { hand: more.hand } : {}) },
-    },
-    holding: 'offer',
-    quantity: 1,
-    reserved: {},
-    shipping: more.shipping ?? 4,
-    lead: { promised: more.days ?? 7 },
-  }
-}
-
-const BRIDGES = [
-  offer('bridge fits', 'bridge', {}, { price: 60 }),
-  offer('bridge wide', 'bridge', { 'bridge/studSpacing': 80 }, { price: 10 }),
-  offer('bridge fat studs', 'bridge', { 'bridge/studDiameter': 10.4 }, { price: 40, seller: 'Old Ropewalk Parts', days: 3 }),
-]
-const GUARDS = [
-  offer('guard fits', 'guard', {}, { price: 24, seller: 'Low Tide Plastics', days: 20 }),
-  offer('guard off', 'guard', { 'guard/opening.neck.centre': 40 }, { price: 8, seller: 'Low Tide Plastics' }),
-  offer('guard to file', 'guard', { 'guard/opening.neck.centre': 34.2 }, { price: 12 }),
-]
-const POTS = [
-  offer('pot short', 'pot-volume', {}, { price: 7 }),
-  offer('pot long', 'pot-volume', { 'pot-volume/bushing.length': 9.5 }, { price: 5 }),
-  offer('pot carved', 'pot-volume', { 'pot-volume/bushing.length': 19 }, { price: 3 }),
-]
-const request = (more: Partial<ChooseRequest> = {}): ChooseRequest => ({
-  build: fullBuild(),
-  rank: 'money',
-  limits: {},
-  keep: 3,
-  open: [
-    { slot: 'bridge', items: BRIDGES },
-    { slot: 'guard', items: GUARDS },
-    { slot: 'pot-volume', items: POTS },
-  ],
-  ...more,
-})
 
 /** Every set there is, the slow way: each judged whole. */
 function everySet(r: ChooseRequest) {
@@ -240,28 +187,6 @@ describe('ruled out whatever else is chosen', () => {
     expect(out({ ...drawer, reserved: { heron: 1 } }, 'guard', { money: 0, days: 0 })).toBeUndefined()
   })
   it('otherwise nothing', () => expect(out(offer('fine', 'guard', {}), 'guard', { money: 100, days: 30 })).toBeUndefined())
-})
-
-describe('why not', () => {
-  it('the joint and the number that rule it out, and the nearest that would do', () => {
-    const why = whyNot(request(), 'bridge', BRIDGES[1]!)
-    expect(why.clashes.map((c) => c.id)).toContain('bridge-on-body')
-    expect(why.clashes.find((c) => c.id === 'bridge-on-body')!.says).toMatch(/6 mm apart/)
-    expect(why.nearest!.id).not.toBe('bridge wide')
-    expect(why.with).toBeUndefined()
-  })
-  it('what it would cost more than the best', () => {
-    const dear = GUARDS[0]!
-    const why = whyNot(request(), 'guard', dear)
-    const best = chooseSets(request({ keep: 1 })).sets[0]!
-    expect(why.with!.items.some((i) => i.item.id === dear.id)).toBe(true)
-    expect(why.more!.money).toBeCloseTo(why.with!.money - best.money, 9)
-  })
-  it('what holds alone is said alone', () => {
-    const why = whyNot(request({ limits: { days: 5 } }), 'guard', GUARDS[0]!)
-    expect(why.alone).toMatch(/20 days to come; the limit is 5 days/)
-    expect(why.clashes).toEqual([])
-  })
 })
 
 describe('what cannot be told', () => {
