@@ -4,6 +4,7 @@ import { potsIn } from '../../instrument/controlPlace'
 import type { Build } from '../../document/build'
 import { traitAt, isThrough } from '../../document/read'
 import { type Bench, USUAL_BENCH } from '../bench'
+import type { HoleCard } from '../holeCard'
 import { holeCards } from '../holes'
 import { withoutGuesses } from '../told'
 import { body } from './body'
@@ -20,7 +21,11 @@ type Maker = (build: Build, bench: Bench) => Made | undefined
 /** One template of a build, when what it shows is known, and may be cut by it. */
 export function templateOf(build: Build, id: TemplateId, bench: Bench = USUAL_BENCH): Template | undefined {
   const told = withoutGuesses(build)
-  const made = heldBack(told, id, bench) === undefined ? MAKERS[id](told, bench) : undefined
+  return drawn(told, id, bench, CARD[id] ? holeCards(told, bench) : [])
+}
+
+function drawn(build: Build, id: TemplateId, bench: Bench, cards: readonly HoleCard[]): Template | undefined {
+  const made = heldBack(cards, id) ? undefined : MAKERS[id](build, bench)
   return made && laidOut({ legend: [], id, ...made }, build.handedness)
 }
 
@@ -34,8 +39,8 @@ const CARD: Partial<Record<TemplateId, string>> = {
 }
 
 /** What its card says where it refuses the cut, or asks first what there is: no paper is cut by before that. */
-function heldBack(build: Build, id: TemplateId, bench: Bench): Listed['held'] {
-  const card = CARD[id] && holeCards(build, bench).find((c) => c.id === CARD[id])
+function heldBack(cards: readonly HoleCard[], id: TemplateId): Listed['held'] {
+  const card = cards.find((c) => c.id === CARD[id])
   return card && (card.stands === 'refused' || (card.stands === 'waiting' && card.untold.length))
     ? { card: card.id, says: card.says }
     : undefined
@@ -52,13 +57,16 @@ interface Listed {
 }
 
 /** Which templates a build has, with what the others wait for. */
-export const templatesOf = (build: Build, bench: Bench = USUAL_BENCH): Listed[] =>
-  TEMPLATE_IDS.filter((id) => EXISTS[id](build)).map((id) => {
-    const template = templateOf(build, id, bench)
+export function templatesOf(build: Build, bench: Bench = USUAL_BENCH): Listed[] {
+  const told = withoutGuesses(build)
+  const cards = holeCards(told, bench)
+  return TEMPLATE_IDS.filter((id) => EXISTS[id](build)).map((id) => {
+    const template = drawn(told, id, bench, cards)
     if (template) return { id, title: TITLES[id], template }
-    const held = heldBack(withoutGuesses(build), id, bench)
-    return { id, title: TITLES[id], template, ...(held === undefined ? { waits: WAITS[id] } : { waits: 'its card under Holes', held }) }
+    const held = heldBack(cards, id)
+    return { id, title: TITLES[id], template, ...(held ? { waits: 'its card under Holes', held } : { waits: WAITS[id] }) }
   })
+}
 
 const WAITS: Record<TemplateId, string> = {
   'body-front': 'the body’s outline',

@@ -60,12 +60,12 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     befores: [...polished, ...rightBefore(['neck', 'neck-screws'], earlier)],
   })
   // What goes on with the guard: everything that is soldered on it, or what hangs from it where a plate carries the controls.
-  const inOne = panelOf(build).slot === 'guard' && !isCarrierUntold(build)
   // While nobody has said whether it carries the controls, they are in by the time it is closed.
-  const onGuard =
-    inOne || isCarrierUntold(build)
-      ? WITH_HARNESS.filter((slot) => takenPart(build, slot))
-      : PLACES.map((place) => `pickup-${place}` as const).filter((slot) => build.parts[slot] && traitAt(build, slot, 'mount') === 'guard')
+  const byGuard = panelOf(build).slot === 'guard'
+  const inOne = byGuard && !isCarrierUntold(build)
+  const onGuard = byGuard
+    ? WITH_HARNESS.filter((slot) => takenPart(build, slot))
+    : PLACES.map((place) => `pickup-${place}` as const).filter((slot) => build.parts[slot] && traitAt(build, slot, 'mount') === 'guard')
   const closing = build.parts.guard
     ? [
         step({
