@@ -43,7 +43,7 @@ const made = (c: HoleCard) => c.work === 'new' || c.work === 'plug'
 
 /** The one hole that is begun in another: the string ground's, in the bore of a post, right in its middle. */
 function begunIn(build: Build, wire: HoleCard, bore: HoleCard): boolean {
-  if (wire.id !== 'ground-wire' || bore.id !== 'stud-bores' || traitAt(build, 'bridge', 'mount') !== 'post') return false
+  if (wire.id !== 'ground-wire' || bore.id !== 'stud-bores' || groundOf(traitAt(build, 'bridge', 'mount')) !== 'stud') return false
   expect(wire.places.every((p) => bore.places.some((q) => Math.hypot(p.x - q.x, p.y - q.y) < 0.01))).toBe(true)
   return true
 }

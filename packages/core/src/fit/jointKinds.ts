@@ -58,9 +58,10 @@ const mount =
   (...kinds: string[]) =>
   (b: Build) =>
     kinds.includes(traitAt(b, 'bridge', 'mount') ?? kinds[0]!)
-/** A bridge that holds its own strings is judged once someone says where it lets them go; steep angles do it no harm. */
+/** A bridge that holds its own strings is judged once someone says where it lets them go; steep angles do it no harm, and round a bar they lie. */
 const stringsHeld = (b: Build) =>
-  takenPart(b, 'tailpiece') !== undefined || sizeAt(b, { slot: 'bridge', size: 'exit.distance' }) !== undefined
+  takenPart(b, 'tailpiece') !== undefined ||
+  (traitAt(b, 'bridge', 'mount') !== 'bar' && sizeAt(b, { slot: 'bridge', size: 'exit.distance' }) !== undefined)
 const PICKUPS = PLACES.map((place) => `pickup-${place}` as const)
 const hasPocket = (b: Build) => !isThrough(b)
 const metalParts = (b: Build) => metalsOn(b).length > 1

@@ -14,7 +14,7 @@ import { guardOutline } from './guardOutline'
 import { PLACES } from './guardPlace'
 import { outlinePoints } from './outline'
 import { plateOutline } from './platePlace'
-import { isVibrato } from './vibrato'
+import { isOnStuds, isVibrato } from './vibrato'
 import { courses, stringAcross, stringLines } from './strings'
 import { tunerPosts } from './tuners'
 
@@ -144,14 +144,16 @@ function tailMarks(x: number, value: Value, area: Area) {
 }
 
 function bridgeMarks(build: Build, studs: number, value: Value, area: Area) {
-  const post = traitAt(build, 'bridge', 'mount') === 'post'
+  const mount = traitAt(build, 'bridge', 'mount')
+  // Narrow, with what carries the strings across it.
+  const narrow = isOnStuds(mount) && !isVibrato(mount)
   const w = value('bridge', 'plate.width', 80) / 2
-  const l = value('bridge', 'plate.length', post ? 14 : 36)
+  const l = value('bridge', 'plate.length', narrow ? 14 : 36)
   const front = value('bridge', 'plate.front', 6)
   area('bridge', 'metal', rectangle(studs - front, -w, studs - front + l, w))
   const spread = value('bridge', 'spread', 52.5)
   const n = build.strings
-  if (post) {
+  if (narrow) {
     for (const line of courses(n, spread)) area('bridge', 'metal', rectangle(studs - 5, line - 1.4, studs + 5, line + 1.4))
     return
   }

@@ -6,6 +6,7 @@ const PLACE: Record<string, GroundPlace> = {
   'six-screw': 'claw',
   'double-locking': 'claw',
   post: 'stud',
+  bar: 'stud',
   screws: 'plate',
   'string-through': 'plate',
 }

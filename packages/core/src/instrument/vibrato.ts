@@ -6,7 +6,7 @@ const VIBRATOS: ReadonlySet<string> = new Set(['two-stud', 'six-screw', 'double-
 /** Does a bridge so mounted move against springs? */
 export const isVibrato = (mount: string | undefined): boolean => mount !== undefined && VIBRATOS.has(mount)
 
-const ON_STUDS: ReadonlySet<string> = new Set(['two-stud', 'double-locking', 'post'])
+const ON_STUDS: ReadonlySet<string> = new Set(['two-stud', 'double-locking', 'post', 'bar'])
 
 /** Does a bridge so mounted stand or pivot on studs or posts with bores of their own? */
 export const isOnStuds = (mount: string | undefined): boolean => mount !== undefined && ON_STUDS.has(mount)

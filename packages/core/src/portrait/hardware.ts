@@ -1,6 +1,7 @@
 import type { Build } from '../document/build'
 import { sizeAt } from '../document/read'
 import { pt } from '../geometry/point'
+import { isOnStuds } from '../instrument/vibrato'
 import type { Sketch } from './sketch'
 
 export const BRIDGE_USUAL: Readonly<Record<string, number>> = {
@@ -67,7 +68,7 @@ function bridgeSide(s: Sketch, back: number): void {
     s.box('metal', 2, 0, 2 + long, deep, ['block.depth', 'block.length'])
     s.down('block.depth', 'outside', 2 + long / 2, 0).along('block.length', 'outside', 2, Math.max(2, deep * 0.7))
   })
-  s.only(['studLength'], s.trait('mount') === 'two-stud' || s.trait('mount') === 'post' || s.trait('mount') === 'double-locking', () => {
+  s.only(['studLength'], isOnStuds(s.trait('mount')), () => {
     s.box('metal', -s.v('studDiameter') / 2, 0, s.v('studDiameter') / 2, s.v('studLength'), ['studLength', 'studDiameter'])
     s.down('studLength', 'outside', 0, 0)
   })

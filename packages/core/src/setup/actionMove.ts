@@ -2,6 +2,7 @@ import type { Build } from '../document/build'
 import { sizeAt, traitAt } from '../document/read'
 import { bassString, setupReading } from '../document/setupReadings'
 import { compensations } from '../instrument/compensation'
+import { isVibrato } from '../instrument/vibrato'
 import type { Targets } from '../instrument/targets'
 import { printMm } from '../quantity/length'
 import { postTurns, saddleMoveFor, type PostTurns } from './action'
@@ -110,7 +111,7 @@ export function actionMove(build: Build, targets: Targets, model: SetupModel): {
   const turns = [turn('bass', bassHeight, mmATurn), turn('treble', trebleHeight, mmATurn)]
   const { label, from } = SCREWS[screw]
   const both = `ass ${label} ${turnWords(turns[0]!.turns)}, treble ${label} ${turnWords(turns[1]!.turns)}, ${from}.`
-  const retune = `Retune${mount === 'post' ? '' : ', then recheck the balance'}.`
+  const retune = `Retune${isVibrato(mount) ? ', then recheck the balance' : ''}.`
   if (pitch === undefined) return { ...open(`${offWords(move)} First b${both} ${retune} ${THEN_READ}`, { turns }), posts }
   return { ...open(`B${both} ${offWords(move).replace('have to go', 'go')}${gave} ${retune}`, { turns }), posts }
 }

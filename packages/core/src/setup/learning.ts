@@ -1,7 +1,7 @@
 import type { Build, ScrewTurn, SetupReading, SetupScrew, SetupWhat } from '../document/build'
 import { traitAt } from '../document/read'
 import { bassString, readingsOf, type Asked } from '../document/setupReadings'
-import { heightScrewOf, SCREWS } from './screws'
+import { goesWhole, heightScrewOf, SCREWS } from './screws'
 import { toldAt } from '../judge/known'
 import { isAfter } from '../quantity/moments'
 
@@ -26,7 +26,7 @@ const MOVES: Partial<Record<SetupWhat, readonly SetupScrew[]>> = {
 }
 const TAUGHT_BY = { truss: 'relief', claw: 'float', length: 'cents' } as const
 
-/** Turns made after the newest reading of screws that move it: it no longer holds. A length screw moves its own string only. */
+/** Turns made after the newest reading of screws that move it: it no longer holds. A length screw moves its own string only, unless the bridge goes as a whole. */
 export function turnsSince(build: Build, asked: Asked): ScrewTurn[] {
   const last = readingsOf(build, asked).at(-1)
   const screws = MOVES[asked.what]
@@ -39,7 +39,7 @@ export function turnsSince(build: Build, asked: Asked): ScrewTurn[] {
       isAfter(t.at, last.at) &&
       screws.includes(t.screw) &&
       !others.includes(t.screw) &&
-      (t.screw !== 'length' || t.string === asked.string),
+      (t.screw !== 'length' || t.string === asked.string || goesWhole(build)),
   )
 }
 

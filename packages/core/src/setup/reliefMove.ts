@@ -12,6 +12,9 @@ import { staleSays } from './staleness'
 /** Between two readings a truss nut is turned no further than this, and in quarters, turns. [ours; quarters practice] */
 const MOST = 1
 
+/** Of a neck nobody has said it of: a fixed bar has nothing to turn. */
+const LOOK_FOR_IT = 'Look whether it has a truss nut, at the headstock or the heel, and say so under Parts. If it has: '
+
 /** Relief by the truss nut: a quarter turn until this neck has shown what a turn gives, then by that. */
 export function reliefMove(build: Build, targets: Targets): Move {
   const { from, to } = targets.relief
@@ -22,11 +25,11 @@ export function reliefMove(build: Build, targets: Targets): Move {
   const measured = `${printMm(relief)} mm`
   const old = staleSays(build, { what: 'relief' })
   if (old) return { ...base, measured, done: false, stale: true, says: old }
+  const at = traitAt(build, 'neck', 'truss')
   if (relief >= from - 1e-9 && relief <= to + 1e-9)
-    return { ...base, measured, done: true, says: hasTrussNut(build) ? 'Leave the truss rod alone.' : 'As it should be.' }
+    return { ...base, measured, done: true, says: at && hasTrussNut(build) ? 'Leave the truss rod alone.' : 'As it should be.' }
   const off = relief - (from + to) / 2
   if (!hasTrussNut(build)) return { ...base, measured, done: false, says: withoutNut(off > 0, relief) }
-  const at = traitAt(build, 'neck', 'truss')
   const learned = learnedTurn(build, 'truss')
   const typed = build.setup.reliefPerQuarter
   // Clockwise takes relief out; a neck that did the opposite is turned as it showed.
@@ -49,7 +52,13 @@ export function reliefMove(build: Build, targets: Targets): Move {
       turns: turned,
       says: `On this neck clockwise made more relief, by ${printMm(per / 4)} mm a quarter: a two-way rod past its middle, or a left-hand thread. ${turnWords(turns)}, ${trussFrom(at)}; stop if it turns hard, and read again.`,
     }
-  return { ...base, measured, done: false, turns: turned, says: `${trussTurn(off > 0, at)} ${how}` }
+  return {
+    ...base,
+    measured,
+    done: false,
+    turns: turned,
+    says: `${at || per !== undefined ? '' : LOOK_FOR_IT}${trussTurn(off > 0, at)} ${how}`,
+  }
 }
 
 /** A neck that nothing adjusts bends by its strings' pull alone. */

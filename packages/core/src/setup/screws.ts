@@ -1,3 +1,6 @@
+import type { Build } from '../document/build'
+import { traitAt } from '../document/read'
+import { isOnStuds } from '../instrument/vibrato'
 import { printTurns, toEighths } from './action'
 
 /**
@@ -18,7 +21,10 @@ export type HeightScrew = 'grub' | 'stud' | 'wheel'
 
 /** By how the bridge is held; nothing while nobody has said. */
 export const heightScrewOf = (mount: string | undefined): HeightScrew | undefined =>
-  mount === undefined ? undefined : mount === 'post' ? 'wheel' : mount === 'two-stud' || mount === 'double-locking' ? 'stud' : 'grub'
+  mount === undefined ? undefined : mount === 'post' ? 'wheel' : isOnStuds(mount) ? 'stud' : 'grub'
+
+/** Screws at its ends set the length of all strings together. */
+export const goesWhole = (build: Build): boolean => traitAt(build, 'bridge', 'lengths') === 'ends'
 
 /** Below this a turn is not worth a key, turns. [ours] */
 const LEAVE = 1 / 16

@@ -50,6 +50,12 @@ const MAKES: readonly (() => Build)[] = [
         'neck/truss': 'fixed',
       },
     ),
+  () =>
+    changed(
+      without(fullBuild(), 'springs'),
+      { 'bridge/height.min': 9, 'bridge/height.max': 15 },
+      { 'bridge/mount': 'bar', 'bridge/saddles': 'arched', 'bridge/lengths': 'ends' },
+    ),
   onAPlate,
   aBass,
   aLefty,

@@ -1,6 +1,7 @@
 import {
   noteReading,
   noteTurns,
+  pitchNotes,
   printMm,
   printTurns,
   SETUP_BOUNDS,
@@ -9,16 +10,18 @@ import {
   type PitchWork,
   type SetupResult,
 } from '@snug/core'
-import { useBuild } from '../../state/buildStore'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { NumberEntry } from '../../ui/NumberEntry'
 import { now } from '../../state/now'
 
 export function Intonation({ setup }: { setup: SetupResult }) {
+  const build = useOpenBuild()
   const change = useBuild((s) => s.change)
   if (!setup.intonation.length)
     return <p className="mt-2">Enter the string gauges under Parts first; then every string gets its row here.</p>
-  const slid = setup.intonation.some((s) => s.back !== undefined && s.turns === undefined && s.beyond === undefined)
+  const whole = setup.intonation.some((s) => s.whole)
+  const screwed = setup.intonation.every((s) => s.back === undefined || s.turns !== undefined || s.beyond !== undefined)
   return (
     <div className="mt-2">
       <p className="text-[14.5px]">
@@ -30,7 +33,7 @@ export function Intonation({ setup }: { setup: SetupResult }) {
           <tr className="label text-left text-[14px] text-soft">
             <th className="pr-3">string</th>
             <th>cents</th>
-            <th className="pl-3">{slid ? 'saddle' : 'saddle, and its length screw'}</th>
+            <th className="pl-3">{whole ? 'bridge' : screwed ? 'saddle, and its length screw' : 'saddle'}</th>
           </tr>
         </thead>
         <tbody>
@@ -64,34 +67,32 @@ export function Intonation({ setup }: { setup: SetupResult }) {
           ))}
         </tbody>
       </table>
-      <p className="mt-1 text-[13.5px] text-soft">
-        Sharp moves back, away from the nut. Retune and read again after every move.
-        {setup.intonation.some((s) => s.beside !== undefined) &&
-          ' A saddle that carries two strings goes to the middle of what both want. What is left one is sharp and the other flat; saddles slanted for it make it up.'}
-        {slid &&
-          ' These saddles have no length screw: string slack, the saddle’s holding screw loosened, slid by hand, tightened; then tuned and read again.'}
-        {setup.intonation.some((s) => s.trial) &&
-          ' What a turn of these screws gives nobody has said: turn as far as stands there first and read again; what the first saddle teaches holds for all.'}
-      </p>
+      <p className="mt-1 text-[13.5px] text-soft">{pitchNotes(build, setup.intonation).join(' ')}</p>
     </div>
   )
 }
 
 /** Where one saddle goes, by how many turns, and that it was turned. */
-function Saddle({ work: { number, cents, beside, back, turns, stale, trial, beyond } }: { work: PitchWork }) {
+function Saddle({ work: { number, cents, beside, whole, back, turns, stale, trial, beyond } }: { work: PitchWork }) {
   const change = useBuild((s) => s.change)
   if (stale) return <>moved since: read again</>
-  if (cents !== undefined && back === undefined) return <>read string {beside} too: the same saddle</>
+  if (cents !== undefined && whole === 'between') return <>goes with the ends</>
+  if (cents !== undefined && back === undefined)
+    return (
+      <>
+        read string {beside} too: {whole ? 'the bridge goes as a whole' : 'the same saddle'}
+      </>
+    )
   if (back === undefined) return null
-  if (beside !== undefined && beside < number) return <>the saddle of string {beside}</>
-  const where = `${printMm(Math.abs(back))} mm ${back > 0 ? 'back' : 'forward'}`
+  if (!whole && beside !== undefined && beside < number) return <>the saddle of string {beside}</>
+  const where = `${whole ? 'this end ' : ''}${printMm(Math.abs(back))} mm ${back > 0 ? 'back' : 'forward'}`
   if (Math.abs(back) < 0.05 || (turns !== undefined && toEighths(turns) === 0)) return <>leave</>
   if (beyond !== undefined)
     return (
       <>
         {where}
         <span className="block font-text">
-          Its saddle goes {printMm(beyond, 1)} mm in all: read again. Where it is so, the bridge stands wrong.
+          {whole ? 'The bridge' : 'Its saddle'} goes {printMm(beyond, 1)} mm in all: read again. Where it is so, the bridge stands wrong.
         </span>
       </>
     )

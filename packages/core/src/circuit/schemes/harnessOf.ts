@@ -41,13 +41,15 @@ export function offersOf(build: Build): Offer[] {
     if (recipe.count !== count)
       return { recipe, lacks: `it is for ${recipe.count} ${recipe.count === 1 ? 'pickup' : 'pickups'}; the build has ${count}` }
     if (recipe.passiveOnly && anyActive(build)) return { recipe, lacks: recipe.passiveOnly }
-    const lacks = needs(build, ...(recipe.needs ?? []))
-    if (lacks) return { recipe, lacks }
-    if (!recipe.contacts.length || (isSwitchName(contacts) && recipe.contacts.includes(contacts))) return { recipe }
-    return {
-      recipe,
-      lacks: `${build.parts.switch && contacts ? 'it is for another switch' : 'it wants a switch'}: ${labelsOf(recipe.contacts)}`,
-    }
+    const fits = !recipe.contacts.length || (isSwitchName(contacts) && recipe.contacts.includes(contacts))
+    // All that is lacking: a pot bought for a wiring that then wants another switch is bought for nothing.
+    const lacks = [
+      needs(build, ...(recipe.needs ?? [])),
+      fits
+        ? undefined
+        : `${build.parts.switch && contacts ? 'it is for another switch' : 'it wants a switch'}: ${labelsOf(recipe.contacts)}`,
+    ].filter((said) => said !== undefined)
+    return lacks.length ? { recipe, lacks: lacks.join(', and ') } : { recipe }
   }).toSorted((a, b) => Number(a.recipe.count !== count) - Number(b.recipe.count !== count))
 }
 

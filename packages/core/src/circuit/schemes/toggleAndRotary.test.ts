@@ -3,7 +3,7 @@ import { wirable } from '../../testing/wirable'
 import { dcAtJack } from '../bench/readings'
 import { topology } from '../bench/topology'
 import { switchStates } from '../model/switchStates'
-import { harnessOf } from './harnessOf'
+import { harnessOf, offersOf } from './harnessOf'
 
 type Wanted = Parameters<typeof wirable>[0]
 const h = (w: Wanted) => {
@@ -38,6 +38,13 @@ describe('three pickups on a toggle', () => {
     expect(!on.ok && on.says).toMatch(
       /^No wiring here is for 3 pickups on this switch \(on-on, two poles\)\. Choose .*5-way lever.*3-way toggle/,
     )
+  })
+  it('an offer says all it lacks: the pot, and the switch', () => {
+    const lacks = (w: Wanted) => offersOf(wirable(w)).find((o) => o.recipe.id === 'three-on-toggle')!.lacks
+    expect(lacks(TRIO)).toMatch(/^it needs a second volume pot among the parts, and it is for another switch: 3-way toggle/)
+    expect(lacks({ ...TRIO, second: true })).toMatch(/^it is for another switch: 3-way toggle/)
+    expect(lacks({ ...TRIO, contacts: 'toggle-3' })).toBe('it needs a second volume pot among the parts')
+    expect(lacks(MIXED)).toBeUndefined()
   })
 })
 

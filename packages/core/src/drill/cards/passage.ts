@@ -1,4 +1,5 @@
 import { inHollow } from '../../instrument/panel'
+import { groundOf } from '../../instrument/stringGround'
 import { isVibrato } from '../../instrument/vibrato'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
@@ -44,7 +45,7 @@ export function slantingBore(from: Point, to: Point, depth: number): { length: n
 export const groundPassage: Finder = (build, bench) => {
   const mount = traitAt(build, 'bridge', 'mount')
   if (!build.parts.body || !mount || isVibrato(mount)) return undefined
-  const post = mount === 'post'
+  const post = groundOf(mount) === 'stud'
   const base: Base = {
     id: 'ground-wire',
     title: 'Passage for the string ground',
@@ -128,7 +129,7 @@ export const groundPassage: Finder = (build, bench) => {
 /** Its studs or outer screws apart, by what holds it, mm; about so where nobody has said. */
 function bridgeWidth(build: Build): number {
   const [studs, screws] = [sizeAt(build, sizeRef('bridge', 'studSpacing')), sizeAt(build, sizeRef('bridge', 'screw.spread'))]
-  const own = traitAt(build, 'bridge', 'mount') === 'post' ? (studs ?? screws) : (screws ?? studs)
+  const own = groundOf(traitAt(build, 'bridge', 'mount')) === 'stud' ? (studs ?? screws) : (screws ?? studs)
   return (own ?? sizeAt(build, sizeRef('bridge', 'spread')))?.value ?? 50
 }
 
@@ -141,7 +142,7 @@ function groundOutOfBlock(build: Build, bench: Bench, base: Base): DrawnCard {
   const missing = needed.filter((r) => !sizeAt(build, r))
   if (missing.length) return waiting(build, base, missing)
   const [block, top, thick] = [BLOCK, TOP, THICK].map((r) => sizeAt(build, r)!.value) as [number, number, number]
-  const post = traitAt(build, 'bridge', 'mount') === 'post'
+  const post = groundOf(traitAt(build, 'bridge', 'mount')) === 'stud'
   const half = bridgeWidth(build) / 2
   const y = post ? half : betweenScrews(half, sizeAt(build, sizeRef('bridge', 'screws'))?.value ?? 0)
   // On the treble side, where the controls hang.

@@ -2,6 +2,7 @@ import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { stringPulls } from '../../instrument/stringPulls'
+import { isOnStuds, isVibrato } from '../../instrument/vibrato'
 import type { Question } from '../../judge/joint'
 import { sizeIn, sizesIn, traitIn } from '../../judge/known'
 import type { Slot } from '../../parts/slots'
@@ -37,14 +38,19 @@ interface Held {
   height: Size
 }
 
-/** Bridges that the strings pull over on their studs. */
-const STANDS: ReadonlySet<string> = new Set(['two-stud', 'double-locking'])
+/** A bar's strings pull on it where they leave it: anywhere between its lowest and its highest, as it will be set. */
+function barHeight(build: Build): Size {
+  const { low, high } = sizesIn(build, { low: sizeRef('bridge', 'height.min'), high: sizeRef('bridge', 'height.max') })
+  return { value: (low.value + high.value) / 2, doubt: Math.abs(high.value - low.value) / 2, known: low.known }
+}
 
-/** What pulls on these studs; nothing while strings or mount are not chosen, or where the strings pull elsewhere. */
+/** What pulls on these studs; nothing while strings or mount are not chosen, or where the strings go on to a tailpiece. */
 function heldBy(build: Build, slot: Held['slot']): Held | undefined {
-  if (slot === 'bridge' && !STANDS.has(traitIn(build, 'bridge', 'mount'))) return undefined
+  const mount = slot === 'bridge' ? traitIn(build, 'bridge', 'mount') : undefined
+  if (mount && (!isOnStuds(mount) || mount === 'post')) return undefined
   const total = stringPulls(build).reduce((sum, p) => sum + p.newton, 0)
   if (!total) return undefined
+  if (mount === 'bar') return { slot, pull: total, height: barHeight(build) }
   if (slot === 'tailpiece') return { slot, pull: total, height: sizeIn(build, sizeRef('tailpiece', 'height')) }
   // Without springs the sum goes on with the usual lever, and the check says that it cannot be told without them.
   const { arm, string } = build.parts.springs
@@ -57,13 +63,14 @@ function heldBy(build: Build, slot: Held['slot']): Held | undefined {
 export function studPull(build: Build, slot: Held['slot']): Question[] {
   const held = heldBy(build, slot)
   if (!held) return []
+  const swings = slot === 'bridge' && isVibrato(traitIn(build, 'bridge', 'mount'))
   const wood = woodNamed(traitIn(build, 'body', 'wood'))!
   const refs = { diameter: sizeRef(slot, 'studDiameter'), length: sizeRef(slot, 'studLength') }
   const diameter = sizeIn(build, refs.diameter)
   const length = sizeIn(build, refs.length)
   const allowed = wood.crushing / SHARE
   const left = (height: number) => allowed - rimPressure(held.pull / 2, diameter.value, length.value, height)
-  // How high a vibrato's knife edges stand is nobody's size; a tailpiece's height is, and its doubt is counted with the others.
+  // How high a vibrato's knife edges stand is nobody's size, nor where a bar will be set; a tailpiece's height is, and its doubt is counted with the others.
   const spare = normal(
     left(held.height.value),
     slot === 'bridge' ? Math.abs(left(held.height.value + held.height.doubt / 2) - left(held.height.value)) : 0,
@@ -73,7 +80,7 @@ export function studPull(build: Build, slot: Held['slot']): Question[] {
   return [
     {
       id: 'pull',
-      ...(slot === 'bridge' && !build.parts.springs ? { lacks: 'which springs hold the vibrato' } : {}),
+      ...(swings && !build.parts.springs ? { lacks: 'which springs hold the vibrato' } : {}),
       spread: true,
       label: 'Pressure the wood may still take at the studs’ rim, MPa',
       clearance: spare,

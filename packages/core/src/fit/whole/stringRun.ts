@@ -12,6 +12,8 @@ type Range = readonly [least: number, most: number]
 const IN_HOLD: Record<'stop' | 'vibrato-tail' | 'screws', Range> = { stop: [4, 14], 'vibrato-tail': [4, 30], screws: [2, 5] }
 /** A locking saddle clamps the string so far behind the saddle line, and its ball with its twist is cut off before. [practice, from memory] */
 const CLAMPED: Range = [10, 24]
+/** Round a bar, from the hole at its front to the saddle line on top. [practice, from memory] */
+const ROUND_BAR: Range = [10, 35]
 /** A saddle stands so far behind the scale line. [practice] */
 const SADDLE_BACK: Range = [0, 8]
 /** Stays straight in the post and sticks out of it, mm. [practice] */
@@ -37,6 +39,7 @@ export interface StringRun {
 function behindSaddle(build: Build): Range {
   const mount = traitAt(build, 'bridge', 'mount')
   if (mount === 'double-locking') return CLAMPED
+  if (mount === 'bar') return ROUND_BAR
   const hold = stringHold(build)
   if (hold.by !== 'bridge') return further(drawnAt(build, hold.refs.distance), IN_HOLD[hold.by === 'stop' ? 'stop' : 'vibrato-tail'])
   const exit = { out: drawnAt(build, hold.refs.distance), up: drawnAt(build, hold.refs.height) }

@@ -53,6 +53,7 @@ export const bridge = defineKind({
         ['post', 'on two posts, strings to a tailpiece'],
         ['screws', 'fixed, screwed down, strings from the back edge'],
         ['string-through', 'fixed, strings through the body'],
+        ['bar', 'fixed, a bar on two studs that the strings go round'],
       ],
     },
     notched: {
@@ -67,6 +68,14 @@ export const bridge = defineKind({
       options: [
         ['single', 'each with its own height'],
         ['arched', 'fixed to an arch'],
+      ],
+    },
+    lengths: {
+      label: 'Intonation is set by',
+      unasked: true,
+      options: [
+        ['each', 'a saddle for each string, or for two'],
+        ['ends', 'screws at the bridge’s ends, all strings together'],
       ],
     },
     carries: {

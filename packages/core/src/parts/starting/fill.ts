@@ -34,7 +34,7 @@ export function lacks(parts: Instrument, slot: Slot, size: string): boolean {
   const isOf = (...mounts: string[]) => mount === undefined || mounts.includes(mount)
   if (/^(vibrato|spring|claw)\b/.test(size)) return !isOf('two-stud', 'six-screw', 'double-locking')
   if (/^(string\.hole|ferrule\.bore)$/.test(size)) return !isOf('string-through')
-  if (/^studBore/.test(size)) return !isOf('two-stud', 'double-locking', 'post')
+  if (/^studBore/.test(size)) return !isOf('two-stud', 'double-locking', 'post', 'bar')
   if (size.startsWith('tail.')) return mount !== undefined && !parts.tailpiece
   if (size.startsWith('jack.') && held === 'panel') return true
   if (size.startsWith('plate.')) return !parts['control-plate']

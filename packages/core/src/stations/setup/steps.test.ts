@@ -40,6 +40,8 @@ describe('the steps of a setup', () => {
   it('what to mind while strings go on is by what there is', () => {
     const said = (traits: Parameters<typeof changed>[2]) => of(changed(fullBuild(), {}, traits), 'string-up')!.cautions.join(' ')
     expect(said({ 'bridge/mount': 'post' })).toMatch(/tailpiece is threaded first/)
+    expect(said({ 'bridge/mount': 'bar' })).toMatch(/bar is threaded first, then hung on its studs/)
+    expect(said({ 'bridge/mount': 'bar' })).not.toMatch(/tailpiece/)
     expect(said({ 'bridge/mount': 'screws' })).not.toMatch(/tailpiece/)
     expect(said({ 'tuners/locking': 'clamp' })).toMatch(/lock, then cut/)
     expect(said({ 'tuners/locking': 'wraps' })).not.toMatch(/lock, then cut/)

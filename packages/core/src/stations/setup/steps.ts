@@ -272,9 +272,11 @@ const betterOpen = (build: Build): Better[] => [
 /** What to mind while strings go on, by what there is. [practice] */
 function strungSo(build: Build): string[] {
   const cut = cutPastPost(build)
+  const mount = traitAt(build, 'bridge', 'mount')
   return [
     'Eyes covered; clip string ends away from the face. The guitar on something soft.',
-    ...(traitAt(build, 'bridge', 'mount') === 'post' ? ['A loose tailpiece is threaded first, then hung.'] : []),
+    ...(mount === 'post' ? ['A loose tailpiece is threaded first, then hung.'] : []),
+    ...(mount === 'bar' ? ['A loose bar is threaded first, then hung on its studs; held there until the strings pull.'] : []),
     ...(traitAt(build, 'tuners', 'locking') === 'clamp'
       ? ['Locking posts: put it through loose, pull it tight by hand, lock, then cut.']
       : []),
