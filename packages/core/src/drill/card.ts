@@ -65,17 +65,15 @@ export type Filled = Partial<Omit<DrawnCard, 'stands' | 'draw' | keyof Base>> &
  * A card with everything on it. It is refused where a guard is, to be minded where one is near or cannot be told, and done once it is
  * ticked off.
  */
-export function filled(build: Build, base: Base, { mindful, ...card }: Filled): DrawnCard {
+export function filled(build: Build, base: Base, { mindful, guards = [], ...card }: Filled): DrawnCard {
   const done = card.work !== 'keep' && build.steps[`drill-${base.id}`]
-  const own = {
-    ...NOTHING,
-    ...base,
-    ...card,
-    stands: done ? ('done' as const) : mindful ? ('mind' as const) : ('ready' as const),
-    ...(done ? { says: `Ticked off on ${done.done.slice(0, 10)}: try the part in it, and measure what you made.` } : {}),
-    guards: [],
-  }
-  return withGuards(own, card.guards ?? [])
+  const stands: HoleCard['stands'] = done ? 'done' : mindful ? 'mind' : 'ready'
+  // Every edit fills in a hundred cards: several objects spread into one literal take Node six times as long.
+  const own: DrawnCard = Object.assign({ stands }, NOTHING, base, card)
+  return withGuards(
+    done ? { ...own, says: `Ticked off on ${done.done.slice(0, 10)}: try the part in it, and measure what you made.` } : own,
+    guards,
+  )
 }
 
 /** A card that is refused whatever its sizes turn out to be; what is there already and what has to be looked at first stay as they are. */

@@ -1,3 +1,4 @@
+import { groundOf } from '../instrument/stringGround'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
