@@ -1,4 +1,6 @@
 import type { Build } from '../document/build'
+import { lookedAt } from '../judge/assemble'
+import { asData } from '../judge/judgedCheck'
 import type { Joint, JudgedJoint } from '../judge/joint'
 import type { CutLimits } from '../judge/leastCut'
 import type { Verdict } from '../judge/verdict'
@@ -21,7 +23,10 @@ export function verdictOf(build: Build, id: string): Verdict | undefined {
 }
 
 /** As plain data, its words and cures worked out here, where a fault of theirs is this station's alone. */
-const undrawn = ({ draw: _, tables: __, ...joint }: JudgedJoint): Joint => ({ ...joint, checks: joint.checks.map((c) => ({ ...c })) })
+const undrawn = (judged: JudgedJoint): Joint => {
+  const { draw: _, tables: __, ...joint } = judged
+  return { ...joint, ...lookedAt(judged), checks: judged.checks.map(asData) }
+}
 
 /**
  * All joints of a build as plain data, those that need a person first; equal ones stay in mock-up order.

@@ -1,5 +1,6 @@
 import type { Build } from '../document/build'
 import type { Cure, Joint } from '../judge/joint'
+import { lookedAt } from '../judge/assemble'
 import { onPaper } from '../judge/onPaper'
 import { firstOf, harms, moves } from '../judge/vet'
 import { JOINT_KINDS } from './jointKinds'
@@ -22,7 +23,7 @@ export function harmless(build: Build, joint: Joint, all: readonly Joint[]): Joi
       .every((o) => !harms(o.checks, JOINT_KINDS.find((k) => k.id === o.id)!.find(done).checks))
   }
   const cures = firstOf(joint.cures.filter(spares))
-  const spared = cures.length === joint.cures.length ? joint : { ...joint, cures }
+  const spared = cures.length === joint.cures.length ? joint : { ...joint, ...lookedAt(joint), cures }
   found.set(joint, { against: others, spared })
   return spared
 }

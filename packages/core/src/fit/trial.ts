@@ -1,7 +1,8 @@
 import type { Build, TrialResult } from '../document/build'
 import { nameOf } from '../document/read'
 import { trialOf } from '../document/trials'
-import { jointOf } from '../judge/assemble'
+import { jointOf, lookedAt } from '../judge/assemble'
+import { asData } from '../judge/judgedCheck'
 import type { Check, JudgedJoint } from '../judge/joint'
 import type { Class } from '../judge/verdict'
 import { certain, likelyOf } from '../quantity/distribution'
@@ -61,7 +62,7 @@ export function withTrial(build: Build, joint: JudgedJoint, kind: TrialKind): Ju
   if (!known) return joint
   const { trial, since } = known
   const tried = { result: trial.result, on: trial.on, ...(since ? { since } : {}) }
-  if (since) return { ...joint, tried }
+  if (since) return { ...joint, ...lookedAt(joint), tried }
   const is = MEANS[trial.result]
   const good = is === 'snug' || is === 'loose'
   const settles = (c: Check) => !kind.notSettled?.includes(c.id) && !(c.shown && c.unit === 'mm' && good && movesBeyond(c))
@@ -99,6 +100,7 @@ export function withTrial(build: Build, joint: JudgedJoint, kind: TrialKind): Ju
   const all = jointOf(build, { ...joint, at: () => joint.at }, [hand, ...checks])
   return {
     ...all,
+    ...lookedAt(all),
     says: all.verdict === is || against.length ? says : `${says} ${all.says}`,
     tried: { ...tried, ...(doubted ? { doubted } : {}) },
   }
@@ -109,7 +111,7 @@ const isGood = (c: Class) => c === 'snug' || c === 'loose'
 const movesBeyond = (c: Check): boolean => c.id === 'width' && Math.abs(likelyOf(c.clearance) - likelyOf(c.shown!)) > TODAY
 
 const byHand = (c: Check, is: Class, on: string): Check => ({
-  ...c,
+  ...asData(c),
   raw: { verdict: is, chances: { snug: 0, loose: 0, tight: 0, 'wont-go': 0, [is]: 1 } },
   says: `Tried by hand on ${on}.`,
   cures: [],

@@ -8,9 +8,9 @@ import { completed, keyOf, nothingNoted, type Noted, type Suppose, type TraitRef
 import type { Check, Cure, Question } from './joint'
 import { judgeAt } from './joint'
 import { acrossBands, agreed, type Found } from './acrossBands'
-import { doubtSays, supposedSays, whateverSays } from './doubtWords'
 import { optionsOf, toldWhatever, type Told, type Way } from './hanging'
-import { CLASSES, wordOf, type Judgement } from './verdict'
+import { JudgedCheck, type Making } from './judgedCheck'
+import { CLASSES, type Judgement } from './verdict'
 
 /**
  * One or more checks, asked of a build in which everything that can be known of its parts has an answer. It returns nothing where such a
@@ -110,7 +110,7 @@ export class Asker {
     const widen = questions.some((q) => q.spread) ? this.spread(ask, questions, noted) : (asked: readonly Question[]) => asked
     const otherwise = this.onceEach(ask)
     if (!noted.sizes.size && !noted.traits.size)
-      return widen(questions).map((q) => checkOf(q, judgeAt(q, 0), noted, this.making(q, NOTHING_SAID, noted, otherwise)))
+      return widen(questions).map((q) => new JudgedCheck(q, judgeAt(q, 0), noted, this.making(q, NOTHING_SAID, noted, otherwise)))
     return this.supposing(questions, noted, widen, otherwise)
   }
 
@@ -200,12 +200,13 @@ export class Asker {
     const open = () => !found.size || [...found.values()].some((f) => agreed(f.seen) !== undefined || agreed(f.coated) !== undefined)
     for (const traits of noted.sizes.size ? ways : [])
       if (open()) acrossBands(found, noted.sizes, (sizes) => under({ sizes, traits }), open)
-    return [...found.values()].map(({ question, way, seen, coated, absent, crosses, moved }) =>
-      checkOf(question, merged(seen, all && !crosses, absent || crosses), noted, {
-        ...this.making(question, way, noted, otherwise),
-        ...(coated.length ? { coated: merged(coated, all && !crosses, absent || crosses) } : {}),
-        moved: [...moved].map((key) => noted.sizes.get(key)!),
-      }),
+    return [...found.values()].map(
+      ({ question, way, seen, coated, absent, crosses, moved }) =>
+        new JudgedCheck(question, merged(seen, all && !crosses, absent || crosses), noted, {
+          ...this.making(question, way, noted, otherwise),
+          ...(coated.length ? { coated: merged(coated, all && !crosses, absent || crosses) } : {}),
+          moved: [...moved].map((key) => noted.sizes.get(key)!),
+        }),
     )
   }
 }
@@ -266,62 +267,4 @@ function merged(seen: readonly Judgement[], all: boolean, absent: boolean): Judg
   // Where the check might not even exist, a fault is not sure; nor is a good class where not every answer was tried.
   const stands = one !== undefined && (one === 'snug' || one === 'loose' ? all : !absent)
   return { verdict: stands ? one : 'cant-tell', chances }
-}
-
-/** What a check's words and cures are made with. */
-interface Making {
-  told: (raw: Judgement) => Told
-  coated?: Judgement
-  moved?: readonly SizeRef[]
-  condition: boolean | undefined
-  /** Is a size of a hole that is still to be made? */
-  unmade: (ref: SizeRef) => boolean
-  vet: ((check: Check, offered: readonly Cure[]) => Cure[]) | undefined
-}
-
-/** Words, cures and lists are for whoever looks: choosing and ranking judge thousands of joints and look at few. */
-function checkOf(q: Question, raw: Judgement, noted: Noted, { told, coated, moved = [], condition, unmade, vet }: Making): Check {
-  const open = raw.verdict === 'cant-tell'
-  const after = coated ?? (q.coats === undefined ? undefined : judgeAt(q, q.coats))
-  let says: string | undefined
-  let words: Told | undefined
-  let cures: Cure[] | undefined
-  let reads: SizeRef[] | undefined
-  const sure = (): Told => (words ??= told(raw))
-  const check: Check = {
-    id: q.id,
-    label: q.label,
-    clearance: q.clearance,
-    ...(q.shown ? { shown: q.shown } : {}),
-    unit: q.unit ?? 'mm',
-    bands: q.bands,
-    get reads() {
-      return (reads ??= [...noted.reads.values()])
-    },
-    unknown: open ? [...noted.sizes.values()].filter((ref) => !unmade(ref)) : [],
-    unmade: open ? [...noted.sizes.values()].filter(unmade) : [],
-    untold: open ? [...noted.traits.values()] : [],
-    raw,
-    ...(after ? { coated: after } : {}),
-    get says() {
-      return (says ??= open
-        ? doubtSays(q, raw, check.unknown, check.untold, check.unmade, condition)
-        : sureSays(q, raw, moved, sure(), condition))
-    },
-    get cures() {
-      // A job that hangs on what nobody knows is not given: what would be cut by it cannot be put back.
-      const offered = open ? [] : sure().cures.filter((c) => !moved.length || !c.plan)
-      return (cures ??= vet ? vet(check, offered) : offered)
-    },
-    ...(moved.length ? { supposed: true as const } : {}),
-    ...(q.hearsay ? { hearsay: true } : {}),
-  }
-  return check
-}
-
-/** What is said of a check that is sure, also where figures of it are not. */
-function sureSays(q: Question, raw: Judgement, moved: readonly SizeRef[], { says, sure, hangs }: Told, condition?: boolean): string {
-  const word = wordOf(raw.verdict, condition)
-  if (raw.verdict === 'snug') return hangs.length ? whateverSays(q.label, word, hangs) : says
-  return (sure ?? `${q.label}: ${word}.`) + supposedSays([...new Map([...moved, ...hangs].map((ref) => [keyOf(ref), ref])).values()])
 }

@@ -7,10 +7,10 @@ import type { Slot } from '../parts/slots'
 import { printMm } from '../quantity/length'
 import { isMeasured, type Size } from '../quantity/size'
 import { Asker, type Ask } from './ask'
-import { keyOf } from './completed'
+import { keyOf, type TraitRef } from './completed'
 import { missingSays } from './doubtWords'
-import { figureOf, type Check, type Cure, type DetailTable, type JudgedJoint } from './joint'
-import { isWorse, worst } from './verdict'
+import { figureOf, type Check, type Cure, type DetailTable, type Joint, type JudgedJoint } from './joint'
+import { isWorse, worst, type Verdict } from './verdict'
 import { isFault, vetOf } from './vet'
 
 export interface JointPlan {
@@ -32,14 +32,14 @@ type Asked = { ask: Ask; checks: Check[] }[]
 const askedFor = new WeakMap<JudgedJoint, Asked>()
 
 /** Asks every check of a joint; the worst that is sure speaks for it. */
-export function judged(build: Build, { asks, ...base }: JointPlan): JudgedJoint {
-  const asker = new Asker(build, base.condition)
+export function judged(build: Build, plan: JointPlan): JudgedJoint {
+  const asker = new Asker(build, plan.condition)
   const asked: Asked = []
   asker.vet = vetOf(build, asked)
-  for (const ask of asks) asked.push({ ask, checks: asker.judge(ask) })
+  for (const ask of plan.asks) asked.push({ ask, checks: asker.judge(ask) })
   const joint = jointOf(
     build,
-    base,
+    plan,
     asked.flatMap((a) => a.checks),
   )
   askedFor.set(joint, asked)
@@ -57,61 +57,97 @@ export function checksOnce(joint: JudgedJoint, build: Build, moved: SizeRef): Ch
   return askedFor.get(joint)?.flatMap(({ ask, checks }) => (reads(checks) ? asker.judge(ask) : checks))
 }
 
-/** A joint of checks already judged; all but its verdict is worked out for whoever looks at it. */
-export function jointOf(build: Build, base: Omit<JointPlan, 'asks'>, checks: Check[]): JudgedJoint {
-  const verdict = worst(checks.map((c) => c.raw.verdict))
-  const speaker = checks.reduce<Check | undefined>((a, b) => (!a || isWorse(b.raw.verdict, a.raw.verdict) ? b : a), undefined)
-  const touched = checks.some((c) => c.coated)
-  const missing = checks.some((c) => c.unknown.length) ? uniqueRefs(checks.flatMap((c) => c.unknown)) : []
-  const untold = checks.some((c) => c.untold.length) ? uniqueRefs(checks.flatMap((c) => c.untold)) : []
-  const unmade = checks.some((c) => c.unmade.length) ? uniqueRefs(checks.flatMap((c) => c.unmade)) : []
-  const settles = verdict === 'cant-tell' && speaker && !unmade.length ? (missing[0] ?? mostSay(build, speaker.reads)) : undefined
-  let at: Point | undefined
-  let says: string | undefined
-  let cures: Cure[] | undefined
-  let reads: SizeRef[] | undefined
-  let planned: string[] | undefined
-  const joint: JudgedJoint = {
-    tables: () => [],
-    ...base,
-    draw: checks.some(isFault) ? base.draw : () => nothingOff(base.draw()),
-    get at() {
-      return (at ??= base.at())
-    },
-    verdict,
-    ...(touched ? { coated: worst(checks.map((c) => (c.coated ?? c.raw).verdict)) } : {}),
-    get figure() {
-      // A figure that rests on what nobody knows is none.
-      return speaker && !speaker.supposed && !speaker.unknown.length && !speaker.untold.length && !speaker.unmade.length
-        ? figureOf(speaker)
-        : undefined
-    },
-    get says() {
-      return (says ??=
-        verdict === 'cant-tell' && (missing.length || untold.length || unmade.length)
-          ? missingSays(missing, untold, unmade)
-          : (speaker?.says ?? ''))
-    },
-    get cures() {
-      // What cures the check that speaks comes first.
-      return (cures ??= speaker ? [speaker, ...checks.filter((c) => c !== speaker)].flatMap((c) => c.cures) : [])
-    },
-    checks,
-    missing,
-    untold,
-    unmade,
-    ...(settles ? { settles } : {}),
-    get reads() {
-      return (reads ??= uniqueRefs(checks.flatMap((c) => c.reads)))
-    },
-    get planned() {
-      return (planned ??= Object.entries(build.jobs)
-        .filter(([, job]) => effectsOf(job).some((effect) => joint.reads.some((r) => r.slot === effect.slot && r.size === effect.size)))
-        .map(([id]) => id))
-    },
+/** A joint of checks already judged. */
+export const jointOf = (build: Build, plan: Omit<JointPlan, 'asks'>, checks: Check[]): JudgedJoint => new OfChecks(build, plan, checks)
+
+const NO_TABLES = () => []
+
+/** All of it but its verdict is worked out for whoever looks at it. */
+class OfChecks implements JudgedJoint {
+  readonly id: string
+  readonly title: string
+  readonly condition?: true
+  readonly slots: Slot[]
+  readonly seatsNeck?: true
+  readonly draw: () => Drawing
+  readonly tables: () => DetailTable[]
+  readonly verdict: Verdict
+  readonly coated?: Verdict
+  readonly checks: Check[]
+  readonly missing: SizeRef[]
+  readonly untold: TraitRef[]
+  readonly unmade: SizeRef[]
+  readonly settles?: SizeRef
+  readonly #build: Build
+  readonly #place: () => Point
+  /** The check that speaks for it: the worst one. */
+  readonly #speaker: Check | undefined
+  #at: Point | undefined
+  #says: string | undefined
+  #cures: Cure[] | undefined
+  #reads: SizeRef[] | undefined
+  #planned: string[] | undefined
+
+  constructor(build: Build, { id, title, condition, slots, seatsNeck, at, draw, tables }: Omit<JointPlan, 'asks'>, checks: Check[]) {
+    const speaker = checks.reduce<Check | undefined>((a, b) => (!a || isWorse(b.raw.verdict, a.raw.verdict) ? b : a), undefined)
+    this.id = id
+    this.title = title
+    if (condition) this.condition = condition
+    this.slots = slots
+    if (seatsNeck) this.seatsNeck = seatsNeck
+    this.draw = checks.some(isFault) ? draw : () => nothingOff(draw())
+    this.tables = tables ?? NO_TABLES
+    this.verdict = worst(checks.map((c) => c.raw.verdict))
+    if (checks.some((c) => c.coated)) this.coated = worst(checks.map((c) => (c.coated ?? c.raw).verdict))
+    this.checks = checks
+    this.missing = checks.some((c) => c.unknown.length) ? uniqueRefs(checks.flatMap((c) => c.unknown)) : []
+    this.untold = checks.some((c) => c.untold.length) ? uniqueRefs(checks.flatMap((c) => c.untold)) : []
+    this.unmade = checks.some((c) => c.unmade.length) ? uniqueRefs(checks.flatMap((c) => c.unmade)) : []
+    const settles =
+      this.verdict === 'cant-tell' && speaker && !this.unmade.length ? (this.missing[0] ?? mostSay(build, speaker.reads)) : undefined
+    if (settles) this.settles = settles
+    this.#build = build
+    this.#place = at
+    this.#speaker = speaker
   }
-  return joint
+
+  get at(): Point {
+    return (this.#at ??= this.#place())
+  }
+
+  get figure(): JudgedJoint['figure'] {
+    const speaker = this.#speaker
+    // A figure that rests on what nobody knows is none.
+    return speaker && !speaker.supposed && !speaker.unknown.length && !speaker.untold.length && !speaker.unmade.length
+      ? figureOf(speaker)
+      : undefined
+  }
+
+  get says(): string {
+    const open = this.verdict === 'cant-tell' && (this.missing.length || this.untold.length || this.unmade.length)
+    return (this.#says ??= open ? missingSays(this.missing, this.untold, this.unmade) : (this.#speaker?.says ?? ''))
+  }
+
+  get cures(): Cure[] {
+    const speaker = this.#speaker
+    // What cures the check that speaks comes first.
+    return (this.#cures ??= speaker ? [speaker, ...this.checks.filter((c) => c !== speaker)].flatMap((c) => c.cures) : [])
+  }
+
+  get reads(): SizeRef[] {
+    return (this.#reads ??= uniqueRefs(this.checks.flatMap((c) => c.reads)))
+  }
+
+  get planned(): string[] {
+    const moved = ({ slot, size }: SizeRef) => this.reads.some((r) => r.slot === slot && r.size === size)
+    return (this.#planned ??= Object.entries(this.#build.jobs)
+      .filter(([, job]) => effectsOf(job).some(moved))
+      .map(([id]) => id))
+  }
 }
+
+/** What of a joint is worked out for whoever looks, worked out. */
+export const lookedAt = ({ at, figure, says, cures, reads, planned }: Joint) => ({ at, figure, says, cures, reads, planned })
 
 /** Without what is hatched to come off: where no check is sure of a fault, nothing is. */
 const nothingOff = (drawing: Drawing): Drawing => ({

@@ -4,6 +4,7 @@ import { pt } from '../geometry/point'
 import { certain, normal } from '../quantity/distribution'
 import { aBuild, aPart } from '../testing/bench'
 import { Asker } from './ask'
+import { asData } from './judgedCheck'
 import { judged, jointOf, sizeText } from './assemble'
 import { figureOf, signed, type Check, type Cure, type Question } from './joint'
 import { amount, gapOf, landing, sizeIn, sizeToDraw, traitIn } from './known'
@@ -32,7 +33,7 @@ const a = (
   sigma = 0.001,
   { reads = [ref(id)], ...more }: Partial<Question> & { reads?: SizeRef[] } = {},
 ): Check => ({
-  ...new Asker(aBuild({})).judge(() => asks(id, mean, sigma, more))[0]!,
+  ...asData(new Asker(aBuild({})).judge(() => asks(id, mean, sigma, more))[0]!),
   reads,
 })
 const NOTHING = { title: '', marks: [], bounds: { x: 0, y: 0, width: 1, height: 1 }, numbers: [] }

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../../document/build'
+import { asData } from '../../judge/judgedCheck'
 import { parseLength } from '../../quantity/length'
 import { KINDS } from '../../parts/kinds/index'
 import { SLOT_NAMES, type Slot } from '../../parts/slots'
@@ -78,7 +79,7 @@ describe('laws over every joint', () => {
     const sure = structuredClone(fullBuild())
     for (const part of Object.values(sure.parts)) for (const size of Object.values(part?.sizes ?? {})) size.doubt = 0
     const certain = judgeJoints(sure).flatMap((j) =>
-      j.checks.filter((c) => !c.hearsay && c.clearance.every((n) => n.sigma === 0)).map((c) => ({ ...c, at: `${j.id}/${c.id}` })),
+      j.checks.filter((c) => !c.hearsay && c.clearance.every((n) => n.sigma === 0)).map((c) => ({ ...asData(c), at: `${j.id}/${c.id}` })),
     )
     expect(certain.length).toBeGreaterThan(40)
     for (const c of certain) {
