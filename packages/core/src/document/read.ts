@@ -1,3 +1,4 @@
+import { isAtOdds } from '../parts/atOdds'
 import { isNaught, type SizeSpec } from '../parts/kind'
 import { KINDS, type SizeKey } from '../parts/kinds/index'
 import type { Part } from '../parts/part'
@@ -48,7 +49,13 @@ export function enteredAt(build: Build, ref: SizeRef): Size | undefined {
   return reader ? reader(ref.slot, ref.size) : ofPart(build.parts[ref.slot], ref)
 }
 const ofPart = (part: Part | undefined, { slot, size }: SizeRef): Size | undefined =>
-  part && isNaught(KINDS[slotSpec(slot).kind], part.traits, size) ? NAUGHT : part?.sizes[size]
+  part && isNaught(KINDS[slotSpec(slot).kind], part.traits, size) ? NAUGHT : part && ownSize(part, size)
+
+/** A size of a part; one that contradicts another is no more than assumed. */
+export function ownSize(part: Part, size: string): Size | undefined {
+  const entered = part.sizes[size]
+  return entered && entered.known !== 'assumed' && isAtOdds(part, size) ? { ...entered, known: 'assumed' } : entered
+}
 
 /** A size with the jobs planned on paper already done to it. */
 export function withJobs(build: Build, ref: SizeRef, entered: Size): Size {

@@ -1,7 +1,7 @@
 import type { Build } from '../document/build'
 import { answersSizes, enteredAt, sizeAt, traitAt, type SizeRef } from '../document/read'
 import { isUnmade } from '../document/unmade'
-import { missingSays } from '../judge/doubtWords'
+import { missingSays, oddsSays } from '../judge/doubtWords'
 import type { TraitRef } from '../judge/completed'
 import { told, type Size } from '../quantity/size'
 
@@ -15,11 +15,8 @@ export function isThere(build: Build, trait: TraitRef, ...read: readonly SizeRef
 /** What is said of sizes nobody has read: those to measure, and those of holes that are made first. */
 export function unreadSays(build: Build, refs: readonly SizeRef[]): string {
   const unmade = refs.filter((ref) => isUnmade(build, ref))
-  return missingSays(
-    refs.filter((ref) => !unmade.includes(ref)),
-    [],
-    unmade,
-  )
+  const open = refs.filter((ref) => !unmade.includes(ref))
+  return missingSays(open, [], unmade) + oddsSays(build, open)
 }
 
 /** Sizes added and taken away, their doubts with them; a part that is not there adds nothing. */

@@ -8,7 +8,7 @@ import { printMm } from '../quantity/length'
 import { isMeasured, type Size } from '../quantity/size'
 import { Asker, type Ask } from './ask'
 import { keyOf, type TraitRef } from './completed'
-import { missingSays } from './doubtWords'
+import { missingSays, oddsSays } from './doubtWords'
 import { figureOf, type Check, type Cure, type DetailTable, type Joint, type JudgedJoint } from './joint'
 import { isWorse, worst, type Verdict } from './verdict'
 import { isFault, vetOf } from './vet'
@@ -125,7 +125,9 @@ class OfChecks implements JudgedJoint {
 
   get says(): string {
     const open = this.verdict === 'cant-tell' && (this.missing.length || this.untold.length || this.unmade.length)
-    return (this.#says ??= open ? missingSays(this.missing, this.untold, this.unmade) : (this.#speaker?.says ?? ''))
+    return (this.#says ??= open
+      ? missingSays(this.missing, this.untold, this.unmade) + oddsSays(this.#build, this.missing)
+      : (this.#speaker?.says ?? ''))
   }
 
   get cures(): Cure[] {

@@ -1,4 +1,6 @@
-import { nameOf, specAt, type SizeRef } from '../document/read'
+import type { Build } from '../document/build'
+import { asTold, nameOf, specAt, type SizeRef } from '../document/read'
+import { atOdds } from '../parts/atOdds'
 import { KINDS } from '../parts/kinds/index'
 import { bandOf, type SizeUnit } from '../parts/kind'
 import { slotSpec } from '../parts/slots'
@@ -26,6 +28,17 @@ export function missingSays(sizes: readonly SizeRef[], traits: readonly TraitRef
     ...(unmade.length ? [`Not made yet: ${someNames(unmade.map(sizeName))}; the cards under Drill say how.`] : []),
   ].join(' ')
 }
+
+/** Of sizes that are asked for though they were entered: with what of their part they cannot both be right. */
+export const oddsSays = (build: Build, refs: readonly SizeRef[]): string =>
+  [
+    ...new Set(
+      refs.flatMap(({ slot, size }) => {
+        const part = asTold(build).parts[slot]
+        return part ? atOdds(part).flatMap(({ sizes, says }) => (sizes.includes(size) ? [` ${says}`] : [])) : []
+      }),
+    ),
+  ].join('')
 
 /** What is said of a check that cannot be told: what is not known, or between which classes the figures leave it. */
 export function doubtSays(

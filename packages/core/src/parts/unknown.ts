@@ -1,4 +1,5 @@
 import { told, type Size } from '../quantity/size'
+import { isAtOdds } from './atOdds'
 import { isNaught, type TraitSpec } from './kind'
 import { KINDS } from './kinds/index'
 import type { Part } from './part'
@@ -7,11 +8,13 @@ import type { Part } from './part'
 export const ownSizes = (part: Part): [string, Size][] =>
   Object.entries(part.sizes).filter(([size]) => !isNaught(KINDS[part.kind], part.traits, size))
 
-/** Sizes of a part that nobody knows: only assumed, or not said though every such part has one. What is optional and left out is not there. */
+/** Sizes of a part that nobody knows: only assumed, at odds with another, or not said though every such part has one. What is optional and left out is not there. */
 export const unknownSizes = (part: Part): string[] =>
   Object.entries(KINDS[part.kind].sizes).flatMap(([size, spec]) => {
     const entered = part.sizes[size]
-    return told(entered) || (!entered && spec.optional) || isNaught(KINDS[part.kind], part.traits, size) ? [] : [size]
+    return (told(entered) && !isAtOdds(part, size)) || (!entered && spec.optional) || isNaught(KINDS[part.kind], part.traits, size)
+      ? []
+      : [size]
   })
 
 /** Traits of a part that nobody has told; what is taken for granted until then is no gap. */

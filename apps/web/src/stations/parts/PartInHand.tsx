@@ -6,6 +6,7 @@ import {
   notAsListed,
   promisedAndCame,
   setIn,
+  atOdds,
   idleFor,
   wantedSizes,
   PART_STATES,
@@ -76,6 +77,11 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
     <div>
       <h2 className="text-[23px]">{part.name}</h2>
       {idle && <p className="text-mind">Nothing here takes it: {idle}. Take it out, or say of the other part what it is.</p>}
+      {atOdds(part).map(({ says }) => (
+        <p key={says} className="text-mind">
+          {says}
+        </p>
+      ))}
       {missing.size > 0 && (
         <p className="text-cant">
           {missing.size === 1 ? 'A size is' : `${missing.size} sizes are`} needed before its joints can be judged;{' '}

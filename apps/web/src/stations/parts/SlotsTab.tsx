@@ -1,4 +1,16 @@
-import { idleFor, notAsListed, partDrawing, sayDay, sizeDrawing, SLOTS, spending, wantedFor, wantedSizes, type Slot } from '@snug/core'
+import {
+  atOdds,
+  idleFor,
+  notAsListed,
+  partDrawing,
+  sayDay,
+  sizeDrawing,
+  SLOTS,
+  spending,
+  wantedFor,
+  wantedSizes,
+  type Slot,
+} from '@snug/core'
 import { Check, CircleDashed, Truck } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { useHand } from '../../app/useHand'
@@ -70,6 +82,7 @@ export function SlotsTab() {
                           idle ? `nothing takes it: ${idle}` : undefined,
                           missing ? `${missing} needed ${missing === 1 ? 'size' : 'sizes'} missing` : undefined,
                           off ? 'not as listed' : undefined,
+                          part && atOdds(part).length ? 'sizes that cannot be right together' : undefined,
                           part.state === 'ordered' && part.arrives ? `promised for ${sayDay(part.arrives)}` : undefined,
                         ]
                           .filter(Boolean)
