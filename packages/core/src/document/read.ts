@@ -49,13 +49,18 @@ export function enteredAt(build: Build, ref: SizeRef): Size | undefined {
   return reader ? reader(ref.slot, ref.size) : ofPart(build.parts[ref.slot], ref)
 }
 const ofPart = (part: Part | undefined, { slot, size }: SizeRef): Size | undefined =>
-  part && isNaught(KINDS[slotSpec(slot).kind], part.traits, size) ? NAUGHT : part && ownSize(part, size)
+  part && isNaught(KINDS[slotSpec(slot).kind], part.traits, size) ? NAUGHT : part?.sizes[size]
 
-/** A size of a part; one that contradicts another is no more than assumed. */
-export function ownSize(part: Part, size: string): Size | undefined {
-  const entered = part.sizes[size]
-  return entered && entered.known !== 'assumed' && isAtOdds(part, size) ? { ...entered, known: 'assumed' } : entered
+/** The size as far as it is believed: one that contradicts another of its part is no more than assumed. */
+export function believedAt(build: Build, ref: SizeRef): Size | undefined {
+  const entered = enteredAt(build, ref)
+  const part = entered && entered.known !== 'assumed' && !readers.has(build) ? build.parts[ref.slot] : undefined
+  return part ? believed(part, ref.size, entered) : entered
 }
+
+/** An entered size of a part, as far as it is believed. */
+export const believed = (part: Part, size: string, entered: Size | undefined): Size | undefined =>
+  entered && isAtOdds(part, size) ? { ...entered, known: 'assumed' } : entered
 
 /** A size with the jobs planned on paper already done to it. */
 export function withJobs(build: Build, ref: SizeRef, entered: Size): Size {
@@ -72,9 +77,9 @@ export function withJobs(build: Build, ref: SizeRef, entered: Size): Size {
   return moved ? { ...entered, value, doubt } : entered
 }
 
-/** The size as the joints see it: as entered, with its planned jobs; nothing when it was never entered. */
+/** The size as the joints see it: as entered and believed, with its planned jobs; nothing when it was never entered. */
 export function sizeAt(build: Build, ref: SizeRef): Size | undefined {
-  const entered = enteredAt(build, ref)
+  const entered = believedAt(build, ref)
   // To what there is none of nothing can be done, whatever was planned before that was said.
   return entered && entered !== NAUGHT ? withJobs(build, ref, entered) : entered
 }
@@ -84,7 +89,8 @@ export const valueAt = (build: Build, ref: SizeRef): number | undefined => sizeA
 export const traitAt = (build: Build, slot: Slot, trait: string): string | undefined => build.parts[slot]?.traits[trait]
 
 /** Has somebody said it, by reading or by listing, or is it only assumed? */
-export const isSaid = (build: Build, ...refs: readonly SizeRef[]): boolean => refs.every((ref) => told(enteredAt(build, ref)) !== undefined)
+export const isSaid = (build: Build, ...refs: readonly SizeRef[]): boolean =>
+  refs.every((ref) => told(believedAt(build, ref)) !== undefined)
 
 /** Are neck and body one piece? There is then no pocket and no heel, and nothing to put in or to take off. */
 export const isThrough = (build: Build): boolean => traitAt(asTold(build), 'body', 'neckIs') === 'through'

@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { answersSizes, enteredAt, sizeAt, traitAt, type SizeRef } from '../document/read'
+import { answersSizes, believedAt, sizeAt, traitAt, type SizeRef } from '../document/read'
 import { isUnmade } from '../document/unmade'
 import { missingSays, oddsSays } from '../judge/doubtWords'
 import type { TraitRef } from '../judge/completed'
@@ -33,4 +33,4 @@ export function summed(terms: readonly (readonly [factor: number, size: Size])[]
  * so. Read through, so that whoever watches the build sees what is really read.
  */
 export const withoutGuesses = (build: Build): Build =>
-  answersSizes(new Proxy(build, {}), (slot, size) => told(enteredAt(build, { slot, size })))
+  answersSizes(new Proxy(build, {}), (slot, size) => told(believedAt(build, { slot, size })))

@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { answersSizes, NAUGHT, ownSize, standsFor, type SizeRef } from '../document/read'
+import { answersSizes, believed, NAUGHT, standsFor, type SizeRef } from '../document/read'
 import { isNaught } from '../parts/kind'
 import { KINDS } from '../parts/kinds/index'
 import type { Part } from '../parts/part'
@@ -78,7 +78,7 @@ function completedPart(part: Part, slot: Slot, suppose: Suppose, note: { noted: 
   const meet = (size: string) => {
     const spec = Object.hasOwn(kind.sizes, size) ? kind.sizes[size] : undefined
     const naught = isNaught(kind, part.traits, size)
-    const entered = naught ? NAUGHT : Object.hasOwn(part.sizes, size) ? ownSize(part, size) : undefined
+    const entered = naught ? NAUGHT : Object.hasOwn(part.sizes, size) ? believed(part, size, part.sizes[size]) : undefined
     const isTold = told(entered) !== undefined
     // Not a size of its kind, or there is none of it: the part itself answers.
     const silent = !spec || naught || (!entered && spec.optional === true)

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { sizeAt, sizeRef } from '../document/read'
+import { applyChange } from '../document/change'
+import { setSize } from '../document/changes'
+import { enteredAt, sizeAt, sizeRef } from '../document/read'
 import { holeCards } from '../drill/holes'
 import { START_IDS, STARTING_SETS } from './starting/sets'
 import { newBuild } from '../document/build'
@@ -63,5 +65,12 @@ describe('sizes of one part that cannot be right together', () => {
     expect(jointIn(upside, 'bridge-height').says).toMatch(/lowest 15 mm and .*highest 9 mm cannot both be right/)
     expect(jointIn(upside, 'bridge-height').missing.map((m) => m.size)).toEqual(expect.arrayContaining(['height.min', 'height.max']))
     expect(jointIn(fullBuild(), 'bridge-height').missing).toEqual([])
+  })  it('stays as it was entered for whoever looks at it or changes it, and is gone by again once one is read anew', () => {
+    const swapped = changed(fullBuild(), { 'neck-screws/root': 4.2, 'neck-screws/thread': 3 })
+    const root = sizeRef('neck-screws', 'root')
+    expect(enteredAt(swapped, root)).toMatchObject({ value: 4.2, known: 'calipers' })
+    const mended = applyChange(swapped, setSize(swapped, root, { value: 2.4, doubt: 0.05, known: 'calipers' }))
+    expect(atOdds(mended.parts['neck-screws']!)).toEqual([])
+    expect(sizeAt(mended, sizeRef('neck-screws', 'thread'))).toMatchObject({ value: 3, known: 'calipers' })
   })
 })

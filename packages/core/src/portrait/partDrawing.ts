@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { enteredAt, specAt, type SizeRef } from '../document/read'
+import { believedAt, specAt, type SizeRef } from '../document/read'
 import type { Drawing, Mark } from '../drawing/drawing'
 import { boundsOf } from '../drawing/bounds'
 import type { Box } from '../geometry/box'
@@ -134,7 +134,7 @@ const HOLD_WORDS: Readonly<Record<Hold, string>> = {
 
 /** What a size is so far: "9.82 mm", or a question. */
 function soFar(build: Build, ref: SizeRef): string {
-  const now = told(enteredAt(build, ref))
+  const now = told(believedAt(build, ref))
   return now ? printValue(now.value, specAt(ref).unit) : '?'
 }
 /** What such parts are found with, for a size that nobody has said. */

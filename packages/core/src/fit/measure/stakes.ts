@@ -2,7 +2,7 @@ import type { Build, Tool } from '../../document/build'
 import { applyChange } from '../../document/change'
 import { setTrait } from '../../document/changes'
 import { computed, type From, type Remember } from '../../document/remember'
-import { enteredAt, specAt, type SizeRef } from '../../document/read'
+import { believedAt, specAt, type SizeRef } from '../../document/read'
 import { idleFor, takenPart } from '../../instrument/idleParts'
 import { checksOnce } from '../../judge/assemble'
 import { keyOf, type TraitRef } from '../../judge/completed'
@@ -79,7 +79,7 @@ const optionsOf = ({ slot, trait }: TraitRef) => KINDS[slotSpec(slot).kind].trai
 function doubtful(build: Build, from: From, kind: JointKind, joint: JudgedJoint, tools: readonly Tool[]): Stake[] {
   return joint.reads.flatMap((ref): Stake[] => {
     const best = idleFor(build.parts, ref.slot) ? undefined : bestTool(ref, tools)
-    const now = enteredAt(build, ref)
+    const now = believedAt(build, ref)
     if (!best || !now || (isMeasured(now.known) && now.doubt <= best.doubt(now.value) + 1e-9)) return []
     const reading = readingsOf(build, ref, tools, READINGS)
     const before = unsure(joint)
@@ -100,7 +100,7 @@ function doubtful(build: Build, from: From, kind: JointKind, joint: JudgedJoint,
 function readingsOf(build: Build, ref: SizeRef, tools: readonly Tool[], count: number): (k: number) => Size {
   const spec = specAt(ref)
   const best = bestTool(ref, tools)!
-  const known = told(enteredAt(build, ref))
+  const known = told(believedAt(build, ref))
   const values = slices(predictive(known, spec, KINDS[slotSpec(ref.slot).kind].trade === 'wood'), count).map((v) =>
     Math.min(spec.max, Math.max(spec.min, v)),
   )
