@@ -65,7 +65,8 @@ describe('sizes of one part that cannot be right together', () => {
     expect(jointIn(upside, 'bridge-height').says).toMatch(/lowest 15 mm and .*highest 9 mm cannot both be right/)
     expect(jointIn(upside, 'bridge-height').missing.map((m) => m.size)).toEqual(expect.arrayContaining(['height.min', 'height.max']))
     expect(jointIn(fullBuild(), 'bridge-height').missing).toEqual([])
-  })  it('stays as it was entered for whoever looks at it or changes it, and is gone by again once one is read anew', () => {
+  })
+  it('stays as it was entered for whoever looks at it or changes it, and is gone by again once one is read anew', () => {
     const swapped = changed(fullBuild(), { 'neck-screws/root': 4.2, 'neck-screws/thread': 3 })
     const root = sizeRef('neck-screws', 'root')
     expect(enteredAt(swapped, root)).toMatchObject({ value: 4.2, known: 'calipers' })
