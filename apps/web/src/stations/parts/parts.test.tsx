@@ -48,6 +48,20 @@ describe('slots', () => {
       expect.stringMatching(/nothing takes it: the bridge does not move/),
     ])
   })
+  it('two sizes that cannot both be right are said in the list and in the hand, until one is read again', async () => {
+    layOut(changed(fullBuild(), { 'neck-screws/root': 4.2, 'neck-screws/thread': 3 }))
+    show(<PartsStation />, 'parts/neck-screws')
+    const odd = /Root diameter 4\.2 mm and thread diameter 3 mm cannot both be right/
+    expect(inHand().getByText(odd)).toBeTruthy()
+    const rows = () => [...document.querySelectorAll('.ws-list li')].filter((r) => r.textContent!.includes('cannot be right together'))
+    expect(rows()).toHaveLength(1)
+    const root = inHand().getByLabelText<HTMLInputElement>('Root diameter')
+    expect(root.value).toBe('4.2')
+    await userEvent.clear(root)
+    await userEvent.type(root, '2.1{Enter}')
+    await waitFor(() => expect(inHand().queryByText(odd)).toBeNull())
+    expect(rows()).toHaveLength(0)
+  })
   it('of neck and body in one piece nothing is asked of a pocket or a heel, and how high the board stands is', async () => {
     layOut(fullBuild())
     show(<PartsStation />, 'parts/body')

@@ -64,6 +64,21 @@ describe('the sequence', () => {
     )
     for (const row of [1, 2]) await waitFor(() => expect(inHand().getAllByRole('row')[row]!.textContent).toMatch(/moved since/))
   })
+  it('a bridge that goes as a whole is moved at its ends, once both outer strings were read', async () => {
+    layOut(changed(fullBuild(), {}, { 'bridge/mount': 'bar', 'bridge/lengths': 'ends' }))
+    show(<SetupStation />, 'setup/intonation')
+    const row = (n: number) => inHand().getAllByRole('row')[n]!.textContent
+    await userEvent.type(inHand().getByLabelText('String 1, cents'), '6{Enter}')
+    await waitFor(() => expect(row(1)).toMatch(/read string 6 too: the bridge goes as a whole/))
+    await userEvent.type(inHand().getByLabelText('String 6, cents'), '2{Enter}')
+    // 6 and 2 cents of 647.7 mm times ln 2 / 1200.
+    await waitFor(() =>
+      expect([row(1), row(6)]).toEqual([expect.stringMatching(/this end 2\.24 mm back/), expect.stringMatching(/this end 0\.75 mm back/)]),
+    )
+    await userEvent.type(inHand().getByLabelText('String 3, cents'), '4{Enter}')
+    await waitFor(() => expect(row(3)).toMatch(/goes with the ends/))
+    expect(inHand().queryByRole('button', { name: /turned the length screw/ })).toBeNull()
+  })
   it('string pull, string by string and together', () => {
     layOut()
     show(<SetupStation />, 'setup/strings')
