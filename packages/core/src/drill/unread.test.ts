@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
-import { specAt, type SizeRef } from '../document/read'
+import { believedAt, specAt, type SizeRef } from '../document/read'
+import { atOdds } from '../parts/atOdds'
 import { bandOf } from '../parts/kind'
 import { told } from '../quantity/size'
 import { anyBuild, everySize, untold } from '../testing/anyBuild'
@@ -11,16 +12,20 @@ import { holds } from '../testing/holds'
 import { USUAL_BENCH } from './bench'
 import { holeCards } from './holes'
 
-const toldAt = (build: Build, { slot, size }: SizeRef) => told(build.parts[slot]?.sizes[size])
+const toldAt = (build: Build, ref: SizeRef) => told(believedAt(build, ref))
 const lessRead = fc.tuple(anyBuild, fc.array(fc.nat(), { minLength: 1, maxLength: 6 })).map(([b, drop]) => {
   const build = drillable(b)
   const sizes = everySize(build)
   return drop.reduce((now, at) => untold(now, 'sizes', ...sizes[at % sizes.length]!), build)
 })
 const guardsOf = (build: Build) => holeCards(build, USUAL_BENCH).flatMap((c) => c.guards.map((g) => ({ id: `${c.id}: ${g.id}`, g })))
+/** With these read, and with what they contradict: of two such both are to be read. */
 const read = (build: Build, refs: readonly SizeRef[]): Build => {
   const now = structuredClone(build)
-  for (const ref of refs) {
+  const against = refs.flatMap(({ slot, size }) =>
+    atOdds(build.parts[slot]!).flatMap(({ sizes }) => (sizes.includes(size) ? sizes.map((s): SizeRef => ({ slot, size: s })) : [])),
+  )
+  for (const ref of [...refs, ...against]) {
     const { low, high } = bandOf(specAt(ref))
     const part = now.parts[ref.slot]
     if (part) part.sizes[ref.size] = { value: specAt(ref).usual ?? (low + high) / 2, doubt: 0.05, known: 'calipers' }

@@ -30,8 +30,9 @@ describe('sizes of one part that cannot be right together', () => {
     expect(says('neck-screws', { root: [3.22, 'listed', 0.15], thread: [3, 'listed', 0.15] })).toHaveLength(1)
     expect(says('neck-screws', { root: [4.2, 'assumed', 0.1], thread: 3 })).toEqual([])
   })
-  it('pickups in the wrong order, saddles lower than their lowest, a core thicker than its string', () => {
-    expect(says('body', { 'route.neck.centre': 164, 'route.bridge.centre': 107 })).toHaveLength(1)
+  it('a bridge in front of the pocket’s end, saddles lower than their lowest, a core thicker than its string', () => {
+    expect(says('body', { 'pocket.length': 176, mouthToBridge: 155 })).toHaveLength(1)
+    expect(says('body', { 'pocket.length': 76, mouthToBridge: 255 })).toEqual([])
     expect(says('bridge', { 'height.min': 15, 'height.max': 9 })).toHaveLength(1)
     expect(says('strings', { 'gauge.6': 0.36, 'core.6': 1.17 })).toHaveLength(1)
   })

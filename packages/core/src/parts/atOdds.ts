@@ -19,11 +19,7 @@ const OF_KIND: Partial<Record<KindName, readonly Rule[]>> = {
     atMost('board.thickness', 'fret1.thickness', 'a neck is read with the board on it'),
     atMost('nutToHeelEnd', 'scale', 'the neck ends before the bridge'),
   ],
-  body: [
-    atMost('pocket.length', 'mouthToBridge', 'the bridge stands behind the pocket'),
-    atMost('route.neck.centre', 'route.bridge.centre', 'the neck pickup is nearer to the neck'),
-  ],
-  guard: [atMost('opening.neck.centre', 'opening.bridge.centre', 'the neck pickup is nearer to the neck')],
+  body: [atMost('pocket.length', 'mouthToBridge', 'the bridge stands behind the pocket')],
   bridge: [
     atMost('height.min', 'height.max', 'the lowest is not above the highest'),
     atMost('spread', 'plate.width', 'all strings go over the plate'),
