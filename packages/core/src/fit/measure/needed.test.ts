@@ -4,7 +4,7 @@ import { idleFor } from '../../instrument/idleParts'
 import { keyOf } from '../../judge/completed'
 import { KINDS } from '../../parts/kinds/index'
 import { slotSpec } from '../../parts/slots'
-import { anyBuild } from '../../testing/anyBuild'
+import { anyBuild, everySize, everyTrait, untold } from '../../testing/anyBuild'
 import { aPart } from '../../testing/bench'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { holds } from '../../testing/holds'
@@ -13,11 +13,19 @@ import { existsIn } from '../kind'
 import { measureNext, USUAL_TOOLS } from './measureNext'
 import { stakes } from './stakes'
 
+/** Of any build one trait is taken back, and sizes of the same part with it: by themselves the two are seldom open in one joint. */
+const lessTold = fc.tuple(anyBuild, fc.nat(), fc.array(fc.nat(), { minLength: 3, maxLength: 8 })).map(([build, trait, sizes]) => {
+  const names = everyTrait(build)
+  const [slot, name] = names[trait % names.length]!
+  const own = everySize(build).filter(([of]) => of === slot)
+  return sizes.reduce((now, at) => (own.length ? untold(now, 'sizes', ...own[at % own.length]!) : now), untold(build, 'traits', slot, name))
+})
+
 describe('what is asked to be measured while a trait is untold', () => {
   it('is lacked whatever the trait turns out to be: no reading is for nothing', () => {
     let met = 0
     holds(
-      fc.property(anyBuild, (build) => {
+      fc.property(lessTold, (build) => {
         for (const stake of [...stakes(build, USUAL_TOOLS)].flat()) {
           const kind = JOINT_KINDS.find((k) => k.id === stake.joint)!
           const { missing, untold } = kind.find(build)
