@@ -28,6 +28,7 @@ describe('sizes of one part that cannot be right together', () => {
     // 0.2 mm apart, each to 0.15: together 0.212.
     expect(says('neck-screws', { root: [3.2, 'listed', 0.15], thread: [3, 'listed', 0.15] })).toEqual([])
     expect(says('neck-screws', { root: [3.22, 'listed', 0.15], thread: [3, 'listed', 0.15] })).toHaveLength(1)
+    expect(says('neck-screws', { root: [3, 'calipers', 0], thread: [3, 'calipers', 0] })).toEqual([])
     expect(says('neck-screws', { root: [4.2, 'assumed', 0.1], thread: 3 })).toEqual([])
   })
   it('a bridge in front of the pocket’s end, saddles lower than their lowest, a core thicker than its string', () => {
