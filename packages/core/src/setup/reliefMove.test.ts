@@ -26,4 +26,28 @@ describe('relief, by what the neck has to turn', () => {
       'As it should be.',
     ])
   })
+  it('turns go by what a quarter gave here: a whole one at most, in quarters, and then there is more to go', () => {
+    const gave = (reliefPerQuarter: number, relief: number) => {
+      const bare = { ...fullBuild(), setup: { school: 'ordinary' as const, readings: {}, reliefPerQuarter } }
+      const b = measuredBuild(changed(bare, {}, { 'neck/truss': 'head' }), { relief })
+      const { says, turns, target } = setupResult(b).moves.find((m) => m.id === 'relief')!
+      return { says, turned: turns![0]!.turns, target }
+    }
+    // Wanted 0.15 to 0.3 mm, so 0.225: 0.5 is 0.275 too much, 0.425 is 0.2, 0.3375 a little over a tenth.
+    expect(gave(0.05, 0.5)).toEqual({
+      says: 'Tighten (clockwise, looking from the headstock down the neck) 1 turn: this neck gave 0.05 mm a quarter. In quarters, some minutes and a retune between. Then measure: there is more to go.',
+      turned: 1,
+      target: '0.15 to 0.3 mm',
+    })
+    expect(gave(0.1, 0.425)).toMatchObject({ says: expect.stringMatching(/1\/2 turn: .* and a retune between\.$/) as string, turned: 0.5 })
+    expect(gave(0.1125, 0.3375)).toMatchObject({
+      says: expect.stringMatching(/1\/4 turn: this neck gave 0\.11 mm a quarter\.$/) as string,
+      turned: 0.25,
+    })
+    expect(gave(0.1, 0.025)).toMatchObject({ says: expect.stringMatching(/^Loosen \(counter-clockwise/) as string, turned: -0.5 })
+    expect(gave(-0.1, 0.425)).toMatchObject({
+      says: expect.stringMatching(/clockwise made more relief, by 0\.1 mm a quarter: .*1\/2 turn counter-clockwise, looking/) as string,
+      turned: -0.5,
+    })
+  })
 })
