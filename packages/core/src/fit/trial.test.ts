@@ -24,6 +24,9 @@ describe('a joint tried by hand', () => {
     expect(jointIn(unknown, 'jack').verdict).toBe('cant-tell')
     const j = jointIn(tried(unknown, 'jack', 'goes'), 'jack')
     expect([j.verdict, j.missing, j.says]).toEqual(['snug', [], 'Tried by hand on 2026-11-25: it goes in by hand.'])
+    // Nothing is left to be settled by a reading.
+    expect(jointIn(unknown, 'jack').settles).toEqual({ slot: 'jack', size: 'width' })
+    expect(j.settles).toBeUndefined()
   })
   it('stands against a sum that says otherwise, and both are shown with the size to doubt', () => {
     const b = changed(fullBuild(), { 'jack/width': 25 })

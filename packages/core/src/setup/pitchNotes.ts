@@ -2,10 +2,14 @@ import type { Build } from '../document/build'
 import { traitAt } from '../document/read'
 import type { PitchWork } from './pitchWork'
 
+/** Saddles that are told how far to go and no turns, each by itself. */
+export const areSlid = (work: readonly PitchWork[]): boolean =>
+  work.some((s) => !s.whole && s.back !== undefined && s.turns === undefined && s.beyond === undefined)
+
 /** What to know of this bridge's lengths while they are set, by what stands in the rows of its strings. [practice] */
 export function pitchNotes(build: Build, work: readonly PitchWork[]): string[] {
   const whole = work.some((s) => s.whole)
-  const slid = !whole && work.some((s) => s.back !== undefined && s.turns === undefined && s.beyond === undefined)
+  const slid = areSlid(work)
   return [
     'Sharp moves back, away from the nut. Retune and read again after every move.',
     ...(!whole && work.some((s) => s.beside !== undefined)

@@ -1,4 +1,5 @@
 import {
+  areSlid,
   noteReading,
   noteTurns,
   pitchNotes,
@@ -21,7 +22,6 @@ export function Intonation({ setup }: { setup: SetupResult }) {
   if (!setup.intonation.length)
     return <p className="mt-2">Enter the string gauges under Parts first; then every string gets its row here.</p>
   const whole = setup.intonation.some((s) => s.whole)
-  const screwed = setup.intonation.every((s) => s.back === undefined || s.turns !== undefined || s.beyond !== undefined)
   return (
     <div className="mt-2">
       <p className="text-[14.5px]">
@@ -33,7 +33,7 @@ export function Intonation({ setup }: { setup: SetupResult }) {
           <tr className="label text-left text-[14px] text-soft">
             <th className="pr-3">string</th>
             <th>cents</th>
-            <th className="pl-3">{whole ? 'bridge' : screwed ? 'saddle, and its length screw' : 'saddle'}</th>
+            <th className="pl-3">{whole ? 'bridge' : areSlid(setup.intonation) ? 'saddle' : 'saddle, and its length screw'}</th>
           </tr>
         </thead>
         <tbody>
