@@ -126,6 +126,11 @@ export const BECAUSE = {
     risk: 'Without it the strings hum, and a pressed bushing comes out only with the wood round it.',
     wayBack: 'Draw the bushing by its stud against washers, lay the wire, press it in again.',
   },
+  groundBeforeFed: {
+    why: 'The string ground is led in while nothing is in its way: the harness is soldered to it in front of the sound hole.',
+    risk: 'Behind a harness no hand reaches where it goes, and its other end no iron.',
+    wayBack: 'Draw the harness out again as far as it has to come, lead the wire in, solder it on.',
+  },
   groundUnderPlate: {
     why: 'The ground wire lies under the bridge’s plate.',
     risk: 'Strings without a ground hum until the plate is lifted again.',

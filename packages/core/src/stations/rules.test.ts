@@ -11,6 +11,7 @@ const glued = changed(full, {}, { 'neck/joint': 'set' })
 const bare = without(full, 'guard', 'springs')
 const studs = changed(bare, {}, { 'bridge/mount': 'post' })
 const plate = changed(bare, {}, { 'bridge/mount': 'screws' })
+const fed = changed(studs, {}, { 'body/build': 'semi-hollow', 'body/access': 'sound-hole' })
 const rescue: Build = { ...full, job: 'rescue' }
 const waxed: Build = {
   ...full,
@@ -79,6 +80,7 @@ const CASES: Record<keyof typeof BECAUSE, readonly [build: Build, first: RegExp,
   shieldedBeforeClosed: [full, /^shield$/, /^meter-check$/],
   groundBeforeBridge: [full, /^string-ground$/, /^string-up$/],
   groundBeforePosts: [studs, /^string-ground$/, /^hardware$/],
+  groundBeforeFed: [fed, /^string-ground$/, /^harness-in$/],
   groundUnderPlate: [plate, /^string-ground$/, /^string-up$/],
   closedBeforeStrings: [full, /^close-guard$/, /^string-up$/],
   finger: [full, /^close-guard$/, /^closing-pass$/],

@@ -37,6 +37,21 @@ describe('feeding a harness through a sound hole', () => {
     const { steps } = feeding()!
     expect(steps.findIndex((s) => /Whole check and a listen outside/.test(s))).toBeLessThan(steps.findIndex((s) => /^1\. /.test(s)))
   })
+  it('the string ground is the first wire in, and the harness is soldered to it before it is fed', () => {
+    for (const [mount, where] of [
+      ['post', /down the stud’s bore/],
+      ['string-through', /under the bridge’s plate/],
+      ['two-stud', /to the claw/],
+    ] as const) {
+      const { steps } = feeding(changed(hollow(), {}, { 'bridge/mount': mount }))!
+      expect(steps[0]).toMatch(/^String ground first: /)
+      expect(steps[0], mount).toMatch(where)
+      const soldered = steps.findIndex((s) => /^String ground soldered to it/.test(s))
+      expect(soldered).toBeGreaterThan(steps.findIndex((s) => /^Whole check/.test(s)))
+      expect(soldered).toBeLessThan(steps.findIndex((s) => /^1\. /.test(s)))
+    }
+    expect(feeding(changed(hollow(), {}, { 'bridge/mount': undefined }))!.steps.join()).not.toMatch(/String ground/)
+  })
   it('a lead too short to be soldered in front of the hole is told by how much', () => {
     const b = hollow({ 'pickup-bridge/lead.length': 150 })
     const found = feeding(b)!

@@ -3,7 +3,7 @@ import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { PLACES } from '../../instrument/guardPlace'
-import { groundOf } from '../../instrument/stringGround'
+import { groundOf, type GroundPlace } from '../../instrument/stringGround'
 import { printMm } from '../../quantity/length'
 import type { Component, Harness } from '../model/harness'
 
@@ -27,6 +27,19 @@ export interface Feeding {
   /** Parts whose size or place nobody has said: their turn is not known for sure. */
   unsure: string[]
 }
+
+/**
+ * The string ground is the first wire in: behind a harness no hand reaches its bore any more. The harness is soldered to it in front of the
+ * hole. [practice]
+ */
+export const GROUND_LED_IN: Record<GroundPlace, string> = {
+  claw: 'soldered to the claw, its other end out of the sound hole. Claw to that end must beep.',
+  stud: 'its bare end down the stud’s bore, taped there until the bushing goes in; its other end out of the sound hole. Bushing to that end must beep.',
+  plate:
+    'its bare end in its groove under the bridge’s plate, paint and lacquer scraped off where it lies; its other end out of the sound hole. Plate to that end must beep.',
+}
+
+const SOLDERED_TO_IT = 'String ground soldered to it in front of the hole; from what it grounds to the sleeve under 1 ohm.'
 
 const fed = (c: Component) => c.is === 'pot' || c.is === 'jack' || (c.is === 'switch' && !c.id.endsWith('-pull'))
 
@@ -59,12 +72,11 @@ export function feedingOf(build: Build, harness: Harness): Feeding | undefined {
       : `the ${c.label}: a rod or a plug pushed through from outside`
   return {
     steps: [
-      ...(ground === 'stud'
-        ? ['String ground first: its bare end down the stud’s bore, then the bushing. Strings to sleeve under 1 ohm.']
-        : []),
+      ...(ground ? [`String ground first: ${GROUND_LED_IN[ground]}`] : []),
       'Solder the whole circuit outside, on a card with the holes of the body in it, wires as long as their way inside and a hand’s breadth.',
       'Pickups drawn in with their leads tagged; both leads through a narrow bore together.',
       'Whole check and a listen outside the body, before anything is fed in.',
+      ...(ground ? [SOLDERED_TO_IT] : []),
       'Nuts and washers stay outside, on the tube or the puller: never on the wires inside.',
       ...parts.map(
         (c, i) =>

@@ -49,6 +49,24 @@ describe('a body hollow under its controls', () => {
   })
 })
 
+describe('what a meter is held to', () => {
+  const hollow = (mount: string) => changed(mounted(mount), {}, { 'body/build': 'semi-hollow', 'body/access': 'sound-hole' })
+  it.each([
+    ['two-stud', 'Claw'],
+    ['post', 'Bushing'],
+    ['screws', 'Plate'],
+  ])('%s: what is there when the wire is laid, not strings that come weeks later; through a sound hole its free end', (mount, held) => {
+    expect(stepOf(mounted(mount), 'string-ground').why).toContain(
+      `${held} to sleeve must read under 1 Ω; every string too, once they are on.`,
+    )
+    const { why } = stepOf(hollow(mount), 'string-ground')
+    expect(why).toMatch(/^Before the harness is fed in: /)
+    expect(why).toContain(`${held} to that end must beep.`)
+    expect(why).not.toMatch(/sleeve/)
+    expect(stepOf(hollow(mount), 'harness-in').why).toMatch(/the string ground soldered to it first/)
+  })
+})
+
 describe('soldering and its check', () => {
   it('waits for every part that is soldered and still on its way', () => {
     const build = fullBuild()

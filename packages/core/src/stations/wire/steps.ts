@@ -1,5 +1,6 @@
 import type { Build } from '../../document/build'
 import { traitAt } from '../../document/read'
+import { GROUND_LED_IN } from '../../circuit/bench/feeding'
 import { CONTROL_HOLES } from '../../drill/overOpen'
 import { before, onceFilmIsHard, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
@@ -12,16 +13,43 @@ import { groundOf, type GroundPlace } from '../../instrument/stringGround'
 
 const FUMES = ['Solder and flux fumes: ventilate. Leaded solder: wash hands, never eat at the bench. Eyes covered when clipping.']
 
+/** How it is fixed, and what a meter shows of it before there are strings. */
 const GROUND: Record<GroundPlace, { title: string; why: string }> = {
-  claw: { title: 'Solder the string ground to the claw', why: 'Before the springs pull it; strings to sleeve must read under 1 Ω.' },
+  claw: {
+    title: 'Solder the string ground to the claw',
+    why: 'Before the springs pull it. Claw to sleeve must read under 1 Ω; every string too, once they are on.',
+  },
   stud: {
     title: 'Lay the string ground into a stud’s bore',
-    why: 'A bare end down the bore, pinched by the bushing: before the bushings go in. Strings to sleeve must read under 1 Ω.',
+    why: 'A bare end down the bore, pinched by the bushing: before the bushings go in. Bushing to sleeve must read under 1 Ω; every string too, once they are on.',
   },
   plate: {
     title: 'Lay the string ground under the bridge’s plate',
-    why: 'A bare end in its groove, pressed by the plate; paint and lacquer scraped off where it lies. Strings to sleeve must read under 1 Ω.',
+    why: 'A bare end in its groove, pressed by the plate; paint and lacquer scraped off where it lies. Plate to sleeve must read under 1 Ω; every string too, once they are on.',
   },
+}
+
+/** Through a sound hole it is led in before the harness is in the way, and meets it there; a plate's controls never go through one. */
+function groundSays(build: Build, ground: GroundPlace): string {
+  if (inHollow(build)) return `Before the harness is fed in: ${GROUND_LED_IN[ground]}`
+  if (isWayInUntold(build) && panelOf(build).slot !== 'control-plate')
+    return 'By which opening the harness goes in nobody has said: say it under Parts. Through a sound hole this wire is led in before it.'
+  return GROUND[ground].why
+}
+
+function groundStep(build: Build, ground: GroundPlace, earlier: readonly Step[]): Step {
+  return step({
+    id: 'string-ground',
+    title: GROUND[ground].title,
+    why: groundSays(build, ground),
+    station: 'wire',
+    stage: 'wiring',
+    slot: 'bridge',
+    ...(ground === 'claw' ? { slots: ['springs'] as const } : {}),
+    minutes: 15,
+    cautions: ground === 'claw' ? FUMES : [],
+    befores: [...onceFilmIsHard(earlier), ...parcelsOf(['bridge', ...(ground === 'claw' ? (['springs'] as const) : [])], earlier)],
+  })
 }
 
 interface Lining {
@@ -82,8 +110,9 @@ function shieldSteps(build: Build, earlier: readonly Step[]): Step[] {
 function harnessIn(build: Build, earlier: readonly Step[]): Step {
   const panel = panelOf(build)
   const hollow = inHollow(build)
+  const ground = groundOf(traitAt(build, 'bridge', 'mount'))
   const way = hollow
-    ? 'Fed in through the sound hole, in the order that stands under Wire; nuts dropped on from outside,'
+    ? `Fed in through the sound hole, in the order that stands under Wire${ground ? ', the string ground soldered to it first' : ''}; nuts dropped on from outside,`
     : isWayInUntold(build)
       ? 'By which opening they go in nobody has said: say it under Parts. Nuts'
       : 'Leads through their passages, then soldered where they had to pass first; nuts'
@@ -103,6 +132,7 @@ function harnessIn(build: Build, earlier: readonly Step[]): Step {
     befores: [
       ...onceFilmIsHard(earlier),
       before('meter-check', 'checkedOutside'),
+      ...(hollow && ground ? [before('string-ground', 'groundBeforeFed')] : []),
       ...(build.parts.shielding ? [before('shield', 'shieldedBeforeClosed')] : []),
       ...rightBefore(slots, earlier),
     ],
@@ -199,20 +229,6 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
         befores: [],
       }),
     ),
-    ...(ground
-      ? [
-          step({
-            id: 'string-ground',
-            ...GROUND[ground],
-            station: 'wire',
-            stage: 'wiring',
-            slot: 'bridge',
-            ...(ground === 'claw' ? { slots: ['springs'] as const } : {}),
-            minutes: 15,
-            cautions: ground === 'claw' ? FUMES : [],
-            befores: [...onceFilmIsHard(earlier), ...parcelsOf(['bridge', ...(ground === 'claw' ? (['springs'] as const) : [])], earlier)],
-          }),
-        ]
-      : []),
+    ...(ground ? [groundStep(build, ground, earlier)] : []),
   ]
 }
