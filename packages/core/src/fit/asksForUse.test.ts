@@ -8,7 +8,7 @@ import { slotSpec } from '../parts/slots'
 import { aBass } from '../testing/aBass'
 import { everyTrait, untold } from '../testing/anyBuild'
 import { jointIn } from '../testing/bench'
-import { fullBuild } from '../testing/fullBuild'
+import { changed, fullBuild, without } from '../testing/fullBuild'
 import { onAPlate } from '../testing/onAPlate'
 import { aTwelve } from '../testing/otherMakes'
 import { judgeJoints } from './findJoints'
@@ -44,11 +44,22 @@ const WEIGHED = [
   /^control-reach (body|pot)\W?\S*volume-2/,
 ]
 
+/** One string lies a little too flat behind the nut: whether it is wound further down hangs on its own thickness. */
+function justFlat(build: Build, n: number): Build {
+  const b = changed(without(build, 'string-tree'), { 'neck/head.angle': 6 })
+  for (let height = 5; height < 40; height += 0.1) {
+    const higher = changed(b, { [`tuners/post.height.${n}`]: height })
+    if (jointIn(higher, 'nut-break').verdict !== 'snug') return changed(b, { [`tuners/post.height.${n}`]: height + 0.7 })
+  }
+  throw new Error(`String ${n} never lies too flat.`)
+}
+
 describe('a joint asks for nothing that moves nothing', () => {
   it('each size it reads changes what it says, on one build or another', { timeout: 300_000 }, () => {
     const idle = new Set<string>()
     const used = new Set<string>()
-    for (const build of [fullBuild(), aBass(), aTwelve(), onAPlate()])
+    const flat = [...[1, 4].map((n) => justFlat(fullBuild(), n)), ...[9, 10].map((n) => justFlat(aTwelve(), n))]
+    for (const build of [fullBuild(), aBass(), aTwelve(), onAPlate(), ...flat])
       for (const joint of judgeJoints(build))
         for (const ref of joint.reads) {
           const key = `${joint.id} ${ref.slot}/${ref.size}`

@@ -325,7 +325,7 @@ const KINDS: readonly JointKind[] = [
     id: 'nut-break',
     trial: see('Pluck each open string hard: none rattles in its slot.'),
     needs: ['nut', 'neck', 'tuners'],
-    also: ['string-tree'],
+    also: ['strings', 'string-tree'],
     find: nutBreakJoint,
   },
   {

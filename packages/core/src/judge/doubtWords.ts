@@ -76,9 +76,9 @@ const nameOfEither = (ref: SizeRef | TraitRef): string => {
 const someOf = (refs: readonly (SizeRef | TraitRef)[]): string =>
   refs.slice(0, NAMED).map(nameOfEither).join('; ') + (refs.length > NAMED ? `; and ${refs.length - NAMED} more` : '')
 
-/** Said after a fault that is one whatever the unknown is: how much it is hangs on it. */
-export const supposedSays = (refs: readonly (SizeRef | TraitRef)[]): string =>
-  refs.length ? ` By how much hangs on what is not known yet: ${someOf(refs)}.` : ''
+/** Said after a fault that is one whatever the unknown is: how much it is hangs on it, or only what may be done. */
+export const supposedSays = (refs: readonly (SizeRef | TraitRef)[], amount: boolean): string =>
+  refs.length ? ` ${amount ? 'By how much' : 'What may be done about it'} hangs on what is not known yet: ${someOf(refs)}.` : ''
 
 /** Said instead of a figure where a check is good whatever the unknown is. */
 export const whateverSays = (label: string, word: string, refs: readonly (SizeRef | TraitRef)[]): string =>

@@ -91,8 +91,9 @@ export class JudgedCheck implements Check {
     const { says, sure, hangs } = this.#sure()
     const word = wordOf(this.raw.verdict, this.#making.condition)
     if (this.raw.verdict === 'snug') return hangs.length ? whateverSays(this.label, word, hangs) : says
-    const all = [...(this.#making.moved ?? []), ...hangs]
-    return (sure ?? `${this.label}: ${word}.`) + supposedSays([...new Map(all.map((ref) => [keyOf(ref), ref])).values()])
+    const moved = this.#making.moved ?? []
+    const all = [...new Map([...moved, ...hangs].map((ref) => [keyOf(ref), ref])).values()]
+    return (sure ?? `${this.label}: ${word}.`) + supposedSays(all, moved.length > 0 || sure !== says)
   }
 }
 

@@ -151,6 +151,11 @@ export const BECAUSE = {
     risk: 'The neck shifts, a post leans, a tuner turns in its hole.',
     wayBack: 'Slacken the strings, line up, tighten, tune again.',
   },
+  woundAsWanted: {
+    why: 'How a string goes round its post is settled before it is cut.',
+    risk: 'Cut for two turns it is too short for more, and a new one is bought.',
+    wayBack: 'Leave it until the next set, or hold it down by a string tree.',
+  },
   stringsBeforeSetup: {
     why: 'Everything in a setup is measured with the strings at pitch.',
     risk: 'Numbers taken slack mean nothing.',

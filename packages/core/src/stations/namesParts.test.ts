@@ -59,7 +59,8 @@ const NAMES: readonly (readonly [RegExp, (b: Build) => boolean])[] = [
   [/truss (?:nut|tool|rod)|slacken strings if it turns/i, hasTrussNut],
   [/tailpiece/i, (b) => b.parts.tailpiece !== undefined],
   [/ferrules?\b/i, (b) => b.parts.ferrules !== undefined],
-  [/string tree/i, (b) => b.parts['string-tree'] !== undefined],
+  // One is proposed for given strings.
+  [/string tree(?!s? for strings? \d|: for |, small bit)/i, (b) => b.parts['string-tree'] !== undefined],
   [/\bknobs?\b/i, (b) => b.parts.knobs !== undefined],
   [/\bswitch\b/i, (b) => b.parts.switch !== undefined],
   [/\bbattery\b/i, (b) => b.parts.battery !== undefined],
@@ -74,7 +75,7 @@ const APART = [/\bpockets?\b|\bheels?\b|neck out\b|^neck, bridge|neck home/i, (b
 /** The names of what this build has not: an assertion is made only of a text that breaks it, which a million texts feel. */
 const absentIn = (build: Build, names: typeof NAMES): RegExp[] => names.filter(([, has]) => !has(build)).map(([name]) => name)
 /** What a cure may tell to buy. */
-const PROPOSED = [/string tree/, /\b(?<!face )guards?\b/, /\bknobs?\b/].map((r) => r.source)
+const PROPOSED = [/string tree(?!s? for strings? \d|: for |, small bit)/, /\b(?<!face )guards?\b/, /\bknobs?\b/].map((r) => r.source)
 /** Sheets to copy another instrument by, which may have anything. */
 const OF_ANOTHER = /^measuring-/
 

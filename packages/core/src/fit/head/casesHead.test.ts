@@ -52,15 +52,21 @@ describe('tuners and nut', () => {
     expect(jointIn(cured(b, 'nut-in-slot'), 'nut-in-slot').verdict).toBe('snug')
   })
   it('a string that rattles in its slot: lower wraps, or a tree', () => {
-    const b = withRest(
-      aBuild({
-        neck: neck({ 'head.drop': 8, 'tuner.first': 33, 'tuner.pitch': 25.4 }),
-        nut: aPart('nut', { spread: 35, slot: 0.5 }),
-        tuners: aPart('tuners', { count: 6, 'post.height': 6, 'screw.length': 9, 'screw.thread': 2.2, 'screw.root': 1.6 }),
-      }),
-      fullBuild(),
-    )
-    expect(jointIn(b, 'nut-break').cures.map((c) => c.id)).toEqual(['lower-wraps', 'string-tree'])
+    const held = (traits: Record<string, string>) =>
+      withRest(
+        aBuild({
+          neck: neck({ 'head.drop': 8, 'head.angle': 3, 'tuner.first': 33, 'tuner.pitch': 25.4 }),
+          nut: aPart('nut', { spread: 35, slot: 0.5 }),
+          tuners: aPart('tuners', { count: 6, 'post.height': 6, 'screw.length': 9, 'screw.thread': 2.2, 'screw.root': 1.6 }, traits),
+          strings: aPart('strings', { 'gauge.1': 0.254, 'gauge.2': 0.33 }),
+        }),
+        fullBuild(),
+      )
+    // String 1, 156.7 mm away, bears by 3 + atan(3.6 / 156.7) = 4.3; it wants 156.7 tan 1.5 = 4.1: 0.5 mm lower, two of 0.254.
+    const cures = jointIn(held({ locking: 'wraps' }), 'nut-break').cures
+    expect(cures.map((c) => c.id)).toEqual(['lower-wraps', 'string-tree'])
+    expect(cures[0]!.job).toBe('Wind string 1 further down its post: 2 turns more.')
+    expect(jointIn(held({ locking: 'clamp' }), 'nut-break').cures.map((c) => c.id)).toEqual(['string-tree'])
   })
   it('a tuner screw that comes through the headstock’s face', () => {
     const b = aBuild({

@@ -300,13 +300,13 @@ describe('spacing card for saddles without notches', () => {
 describe('break angle at the nut', () => {
   judgeRows([
     {
-      what: 'high wraps and no tree',
+      what: 'high wraps, and the tree too high: string 5 wants 8 - (10.6 - 58.4 tan 4.5) = 2 mm, three of 0.91',
       joint: 'nut-break',
       check: 'flattest',
       verdict: 'tight',
       sizes: { 'tuners/post.height': 8, 'string-tree/height': 9.5 },
       says: /rattles in its slot/,
-      job: /two or three wraps more/,
+      job: /^A lower string tree for strings 1, 2, 3 and 4; wind string 5 further down: 3 turns more/,
     },
   ])
   it('the angle by its formula [physics]', () => {

@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef } from '../../document/read'
+import { sizeAt, sizeRef, traitAt } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
@@ -11,7 +11,8 @@ import { drawnAt, sizesIn } from '../../judge/known'
 import { certain, likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
-import { theStrings } from '../../quantity/words'
+import { capital, listed, theStrings, those } from '../../quantity/words'
+import { furtherDown, type Further } from './lowerWraps'
 
 /** Under this angle a string rattles in its slot like a spring, degrees. [practice] */
 const RATTLES = 4.5
@@ -61,6 +62,7 @@ function angleOf(
   }
 }
 const ANGLES = { ...refs, tilt: sizeRef('neck', 'head.angle'), crown: sizeRef('neck', 'crown') }
+type Have = Record<keyof typeof ANGLES, Size>
 const stringsOf = (build: Build) => Array.from({ length: build.strings }, (_, i) => i + 1)
 
 /** How steeply the strings break over the nut. */
@@ -74,12 +76,19 @@ export function nutBreakJoint(build: Build): JudgedJoint {
     id: 'nut-break',
     condition: true,
     title: 'Break angle at the nut',
-    slots: ['neck', 'nut', 'tuners', ...(build.parts['string-tree'] ? (['string-tree'] as const) : [])],
+    slots: ['neck', 'nut', 'tuners', ...(['strings', 'string-tree'] as const).filter((slot) => build.parts[slot])],
     at: () => pt(-24, 30),
     tables: () => (known ? angleTable(build, drawn) : []),
     draw: drawnOnceKnown(build, 'Break angle at the nut', refs, (have) => breakDrawing(build, have, drawn)),
     asks: [flattestString],
   })
+}
+
+/** Strings that lie too flat to stay in their slots. */
+function flatOf(build: Build, have: Have): number[] {
+  const angle = angleOf(build)
+  const at = (n: number) => angle(n, have.drop.value, have.wrap.value, have.slot.value, have.tilt.value, have.crown.value)
+  return stringsOf(build).filter((n) => at(n) < RATTLES)
 }
 
 function flattestString(build: Build): Question {
@@ -88,10 +97,8 @@ function flattestString(build: Build): Question {
   const at = (n: number) => angle(n, have.drop.value, have.wrap.value, have.slot.value, have.tilt.value, have.crown.value)
   const flattest = stringsOf(build).reduce((a, b) => (at(b) < at(a) ? b : a))
   const low = certain(at(flattest))
-  const flat = stringsOf(build).filter((n) => at(n) < RATTLES)
-  // A tree presses the strings of neighbouring posts down, two at a time; those it holds already want a lower one.
-  const held = heldByTree(build)
-  const free = flat.filter((n) => !held.includes(n))
+  // Read here, where what nobody has said is met, and not first when somebody looks at the jobs.
+  const pressed = pressedBy(build, have, flatOf(build, have))
   return {
     id: 'flattest',
     spread: true,
@@ -109,32 +116,73 @@ function flattestString(build: Build): Question {
         : likelyOf(low) < RATTLES
           ? `String ${flattest} breaks over the nut by only ${likelyOf(low).toFixed(1)}°: it rattles in its slot like a spring.`
           : `The flattest string breaks over the nut by ${likelyOf(low).toFixed(1)}°.`,
-    cures: ({ verdict }) => {
-      if (verdict === 'snug') return []
-      const sorts = sorting(build, have)
-      return [
-        ...sorts,
-        {
-          id: 'lower-wraps',
-          job: `${sorts.length ? 'Or wind' : 'Wind'} ${theStrings(flat)} further down ${flat.length === 1 ? 'its post' : 'their posts'}, two or three wraps more.`,
-          how: 'Costs nothing; string on, cut longer.',
-          gives: 'nothing',
-          tools: [],
-        },
-        {
-          id: 'string-tree',
-          job: free.length ? `Or ${trees(free)} for ${theStrings(free)}.` : `Or a lower string tree for ${theStrings(flat)}.`,
-          how: 'The lower of the two heights in the bag; placed after stringing, two fifths of the way from the nut to their posts; small pilot.',
-          gives: 'neck',
-          tools: ['string tree', 'small bit'],
-        },
-      ]
-    },
+    cures: ({ verdict }) => (verdict === 'snug' ? [] : [...sorting(build, have), ...pressing(pressed)]),
   }
 }
 
+/** Held down by trees, or wound further down where that does it. */
+function pressing({ held, free, wound, rest }: Pressed): Cure[] {
+  const byTree = { ...BY_TREE, id: 'string-tree', job: `${capital(treesFor(held, free))}.` }
+  if (!wound.length) return [byTree]
+  const some = treesFor(held, rest)
+  return [some ? { ...BY_TREE, id: 'tree-and-wraps', job: `${capital(some)}; wind ${furtherWords(wound)}.` } : winding(wound), byTree]
+}
+
+interface Pressed {
+  /** Strings that lie too flat under the tree they have, and those no tree holds yet. */
+  held: readonly number[]
+  free: readonly number[]
+  /** Of those without a tree who is wound further down, and who has to have one. */
+  wound: readonly Further[]
+  rest: readonly number[]
+}
+
+/** Who is wound further down: all that lie too flat, or as many as save a tree. Nothing is wound where the post clamps the string. */
+function pressedBy(build: Build, have: Have, flat: readonly number[]): Pressed {
+  const under = heldByTree(build)
+  const [held, free] = [flat.filter((n) => under.includes(n)), flat.filter((n) => !under.includes(n))]
+  const none = { held, free, wound: [], rest: free }
+  if (!free.length || !build.parts.strings || traitAt(build, 'tuners', 'locking') === 'clamp') return none
+  const beyond = postsBeyondNut(build)
+  const height = have.drop.value + have.crown.value + have.slot.value
+  const wound = free.flatMap((n) => {
+    const distance = Math.abs(beyond[build.strings - n] ?? 100)
+    const wanted = height - distance * Math.tan(((RATTLES - have.tilt.value) * Math.PI) / 180)
+    return furtherDown(build, n, wrapOf(build, n, have.wrap.value), wanted) ?? []
+  })
+  const rest = free.filter((n) => !wound.some((w) => w.n === n))
+  return treeCount(rest) < treeCount(free) ? { held, free, wound, rest } : none
+}
+
+/** Strings to be wound further down as they go on; none where posts are changed about instead, or before it is known how they lie. */
+export function woundFurther(build: Build): readonly Further[] {
+  if (!build.parts.nut || !Object.values(ANGLES).every((r) => sizeAt(build, r))) return []
+  const have = sizesIn(build, ANGLES)
+  return sorting(build, have).length ? [] : pressedBy(build, have, flatOf(build, have)).wound
+}
+
+const winding = (wound: readonly Further[]): Cure => ({
+  id: 'lower-wraps',
+  job: `Wind ${furtherWords(wound, wound.length === 1 ? ' its post' : ' their posts')}.`,
+  how: 'Costs nothing while they go on; one that is cut already is too short for it.',
+  gives: 'nothing',
+  tools: [],
+})
+
+/** "strings 2 and 3 further down their posts: 1 and 2 turns more". */
+const furtherWords = (wound: readonly Further[], posts = ''): string => {
+  const turns = wound.map((w) => w.turns)
+  return `${theStrings(wound.map((w) => w.n))} further down${posts}: ${listed(turns)} ${turns.every((t) => t === 1) ? 'turn' : 'turns'} more`
+}
+
+const BY_TREE = {
+  how: 'The lower of the two heights in the bag; placed after stringing, two fifths of the way from the nut to their posts; small pilot. Entered under Parts it has its hole and its turn in the plan.',
+  gives: 'neck',
+  tools: ['string tree', 'small bit'],
+}
+
 /** Posts of several heights belong to given strings: the shorter, the further from the nut. Offered where that alone is enough. */
-function sorting(build: Build, have: Record<keyof typeof ANGLES, Size>): Cure[] {
+function sorting(build: Build, have: Have): Cure[] {
   const all = stringsOf(build).map((n) => ({ n, wrap: wrapOf(build, n, have.wrap.value) }))
   if (all.every((s) => s.wrap === all[0]!.wrap)) return []
   const far = furthest(build, build.strings)
@@ -163,15 +211,23 @@ function sorting(build: Build, have: Record<keyof typeof ANGLES, Size>): Cure[] 
   ]
 }
 
-/** "a string tree", "2 string trees": one presses two neighbours down, and no strings that have others between them. */
-function trees(strings: readonly number[]): string {
+/** How many: one presses two neighbours down, and no strings that have others between them. */
+function treeCount(strings: readonly number[]): number {
   const runs = strings.reduce<number[]>((lengths, n, i) => {
     if (i > 0 && strings[i - 1] === n - 1) lengths[lengths.length - 1]!++
     else lengths.push(1)
     return lengths
   }, [])
-  const needed = runs.reduce((sum, run) => sum + Math.ceil(run / 2), 0)
-  return needed === 1 ? 'a string tree' : `${needed} string trees`
+  return runs.reduce((sum, run) => sum + Math.ceil(run / 2), 0)
+}
+
+/** "a lower string tree for string 1 and 2 string trees for strings 3, 4 and 5": in place of the one there is, and beside it. */
+const treesFor = (held: readonly number[], free: readonly number[]): string => {
+  const count = treeCount(free)
+  return those(
+    [`a lower string tree for ${theStrings(held)}`, held.length],
+    [`${count === 1 ? 'a string tree' : `${count} string trees`} for ${theStrings(free)}`, count],
+  )
 }
 
 function breakDrawing(build: Build, have: Record<keyof typeof refs, Size>, angle: (n: number) => number) {

@@ -41,11 +41,17 @@ describe('how far a string runs', () => {
   })
   it('is cut past its post so that it can be wound, where that is known', () => {
     // 10 through the post and two turns of 22.6, or of pi x (6.93 + 1.17) = 25.4.
-    const cut = cutPastPost(fullBuild())!
-    expect(cut.from).toBeCloseTo(55.1, 1)
-    expect(cut.to).toBeCloseTo(60.9, 1)
-    expect(cutPastPost(changed(fullBuild(), {}, { 'tuners/locking': 'clamp' }))).toBeUndefined()
-    expect(cutPastPost(changed(fullBuild(), { 'tuners/bushing': undefined }))).toBeUndefined()
+    const cut = cutPastPost(fullBuild())
+    expect(cut.map((c) => c.n)).toEqual([1, 2, 3, 4, 5, 6])
+    expect(cut[0]!.past).toBeCloseTo(55.1, 1)
+    expect(cut[5]!.past).toBeCloseTo(60.9, 1)
+    expect(cutPastPost(changed(fullBuild(), {}, { 'tuners/locking': 'clamp' }))).toEqual([])
+    expect(cutPastPost(changed(fullBuild(), { 'tuners/bushing': undefined }))).toEqual([])
+    // Wound further down, three turns more of pi x (6.93 + 0.91) = 24.6.
+    const longer = cutPastPost(fullBuild(), [{ n: 5, turns: 3 }])
+    expect(longer[4]).toMatchObject({ n: 5, turns: 5 })
+    expect(longer[4]!.past - cut[4]!.past).toBeCloseTo(3 * Math.PI * (6.93 + 0.9144), 3)
+    expect(longer[0]).toEqual(cut[0])
   })
   it('a head turned round gives the longest way to the lowest string', () => {
     const runs = stringRuns(changed(fullBuild(), {}, { 'neck/row': 'treble' }))

@@ -88,12 +88,21 @@ export function wantedSpan(build: Build): { longest: StringRun; shortest: String
   return { longest: sorted[0]!, shortest: sorted.at(-1)! }
 }
 
-/** How far past its post a string is cut that is to be wound: the thinnest and the thickest, mm. Nothing where nobody knows the posts. */
-export function cutPastPost(build: Build): { from: number; to: number } | undefined {
-  if (traitAt(build, 'tuners', 'locking') !== 'wraps' || !build.parts.strings) return undefined
-  if (!sizeAt(build, sizeRef('tuners', 'post.diameter')) && !sizeAt(build, sizeRef('tuners', 'bushing'))) return undefined
-  const past = stringRuns(build).map((run) => THROUGH_POST + TURNS.wanted * run.turn)
-  return { from: Math.min(...past), to: Math.max(...past) }
+/** A string that is wound in so many turns is cut so far past its post, mm. */
+export interface CutLength {
+  n: number
+  turns: number
+  past: number
+}
+
+/** How far past its post each string is cut that is to be wound, the highest first. Nothing where nobody knows the posts. */
+export function cutPastPost(build: Build, more: readonly { n: number; turns: number }[] = []): CutLength[] {
+  if (traitAt(build, 'tuners', 'locking') !== 'wraps' || !build.parts.strings) return []
+  if (!sizeAt(build, sizeRef('tuners', 'post.diameter')) && !sizeAt(build, sizeRef('tuners', 'bushing'))) return []
+  return stringRuns(build).map(({ number, turn }) => {
+    const turns = TURNS.wanted + (more.find((w) => w.n === number)?.turns ?? 0)
+    return { n: number, turns, past: THROUGH_POST + turns * turn }
+  })
 }
 
 /** Where a string's length is written: its own where it was cut, otherwise that of the set. */

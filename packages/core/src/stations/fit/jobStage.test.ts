@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { evaluate } from '../../evaluate/evaluate'
 import { changed, fullBuild } from '../../testing/fullBuild'
-import { stageOfCure, stageOfPlanned } from './jobStage'
+import { isForStringing, stageOfCure, stageOfPlanned } from './jobStage'
 
 describe('to which stage a job belongs', () => {
   it.each([
-    ['Wind string 1 further down its post, two or three wraps more.', 'nothing', 'strings'],
+    ['Wind string 1 further down its post: 2 turns more.', 'nothing', 'strings'],
+    ['A string tree for strings 1 and 2.', 'neck', 'strings'],
+    ['A lower string tree for strings 1 and 2 and a string tree for string 5.', 'neck', 'strings'],
     ['Put 1 inner nut and 3 washers on the volume pot under the guard: takes up 3.9 mm.', 'nothing', 'hardware'],
     ['Cut a new lead of 330 mm, or splice 105 mm on and sleeve the joint.', 'nothing', 'wiring'],
     ['Line both and join them: a tab of foil folded over the cavity’s edge, or a wire.', 'nothing', 'wiring'],
@@ -38,6 +40,18 @@ describe('to which stage a job belongs', () => {
     expect(stageOfPlanned({ ...job, text: 'A tapered shim of 0.5 mm at the pocket’s end' })).toBe('hardware')
     expect(stageOfPlanned({ ...job, slot: 'guard', text: 'File the guard' })).toBe('hardware')
   })
+})
+
+describe('what is done to strings', () => {
+  it.each([
+    ['Wind string 5 further down its post: 3 turns more.', true],
+    ['Lock strings 1 and 2 under their own first turn, and wind what there is.', true],
+    ['Hold string 1 to its post first: with 27 mm past the middle of the post it holds; with less, it is too short.', true],
+    ['Lay the string in its place before it is cut, and see that its thick part goes over the nut.', true],
+    ['Set the tailpiece so that strings leave it 14 mm above the body.', false],
+    ['A string tree for string 3; wind string 4 further down: 1 turn more.', false],
+    ['Widen the slots by 0.1 mm.', false],
+  ])('%s: while they go on: %s', (job, so) => expect(isForStringing(job)).toBe(so))
 })
 
 describe('before sanding', () => {

@@ -10,6 +10,10 @@ const WIRING = /\b(solder|lead|leads|wires?|foil|line both|pots? of|25 k pots|st
 const STRINGS = /\b(wind string|strings?|saddles?)\b/i
 /** The nut's slots are filed with the strings on; everything else about it is seen to before it is glued. */
 const NUT_SLOTS = /\bthe slots\b/i
+/** It is placed by its strings. */
+const TREE = /\bstring trees?\b/i
+/** What is done while they go on, or before one is cut. */
+const AS_THEY_GO_ON = /^(or )?(wind|lock|hold|lay) (the )?strings?\b/i
 /** Between neck and pocket, whatever it does to the strings. */
 const TILT = /^(or )?((tilt|tip) the neck|lift the strings)\b/i
 /** A body or neck that has to be another is so before it is sanded. */
@@ -22,6 +26,7 @@ const GLUED_IN = /^(or )?glue a strip\b/i
  * @param gives which part gives way
  */
 function stageOf(job: string, gives: string | undefined): Stage {
+  if (TREE.test(job)) return 'strings'
   const wood = gives === 'body' || gives === 'neck' || gives === 'the body' || gives === 'the neck'
   if (wood || GLUED_IN.test(job) || OTHER_WOOD.test(job)) return 'wood'
   if (TILT.test(job) || /\bshim the nut\b/i.test(job)) return 'hardware'
@@ -31,6 +36,9 @@ function stageOf(job: string, gives: string | undefined): Stage {
   if (gives === 'nothing' && STRINGS.test(job)) return 'strings'
   return 'hardware'
 }
+
+/** Once a string is cut and at pitch it is too late for it. */
+export const isForStringing = (job: string): boolean => AS_THEY_GO_ON.test(job)
 
 export const stageOfCure = (cure: Pick<Cure, 'job' | 'gives'> | undefined): Stage => (cure ? stageOf(cure.job, cure.gives) : 'wood')
 

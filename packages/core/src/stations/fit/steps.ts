@@ -3,10 +3,10 @@ import { wordOf } from '../../judge/verdict'
 import { effectsOf, type Build } from '../../document/build'
 import { isGlued, isJointUntold, isThrough } from '../../document/read'
 import type { Joint } from '../../judge/joint'
-import { before, parcelsOf, rightBefore } from '../../plan/reasons'
+import { before, CLOSING_PASS, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Stage, type Step } from '../../plan/step'
 import { TRIAL } from '../../plan/trial'
-import { stageOfCure, stageOfPlanned } from './jobStage'
+import { isForStringing, stageOfCure, stageOfPlanned } from './jobStage'
 
 /** Foil or paint in a hollow. */
 const LINING = /\b(line both|foil|shield|conductive paint)\b/i
@@ -92,10 +92,12 @@ function named(jobs: readonly { joint: Joint; job: Step }[]): Step[] {
 
 function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
   const common = { station: 'fit', thing: j.id, slots: j.slots, minutes: 30, times: [10, 90] as const } as const
-  // What is done to the strings wants strings, and what lines a hollow waits until no coat goes over it.
+  // What is done to the strings wants strings, how they are put on is known before; and what lines a hollow waits until no coat goes over it.
   const waits = (stage: Stage, title: string) => [
     ...parcelsOf(j.slots, earlier),
-    ...(stage === 'strings' ? [before('string-up', 'stringsBeforeSetup')] : []),
+    ...(stage === 'strings'
+      ? [isForStringing(title) ? before(CLOSING_PASS, 'tightBeforePull') : before('string-up', 'stringsBeforeSetup')]
+      : []),
     ...(stage === 'wiring' && LINING.test(title) ? [before('rub-out', 'liningAfterFilm')] : []),
   ]
   if (j.planned.length)

@@ -13,7 +13,9 @@ import { PLACES } from '../../instrument/guardPlace'
 import { isCarrierUntold, panelOf } from '../../instrument/panel'
 import { WITH_HARNESS } from '../../instrument/harnessParts'
 import { groundOf } from '../../instrument/stringGround'
-import { cutPastPost } from '../../fit/whole/stringRun'
+import { untoldLay } from '../../instrument/tuners'
+import { woundFurther } from '../../fit/head/nutBreak'
+import { cutPastPost, TURNS } from '../../fit/whole/stringRun'
 import { printMm } from '../../quantity/length'
 import { floats } from '../../setup/floatMove'
 import { SAY_NUT } from '../../setup/sayNut'
@@ -148,9 +150,13 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     slot: 'strings',
     minutes: 30,
     wait: DAY,
-    cautions: strungSo(build),
+    cautions: strungSo(build, earlier),
     befores: [
       before(pass.id, 'tightBeforePull'),
+      // How they are wound and cut.
+      ...earlier
+        .filter((s) => s.station === 'fit' && s.befores.some((b) => b.id === CLOSING_PASS))
+        .map((s) => before(s.id, 'woundAsWanted')),
       ...parcelsOf(['strings'], earlier),
       ...(build.parts.nut ? [before('nut-on', 'polishBeforeHardware')] : []),
       ...(wired('string-ground')
@@ -270,8 +276,7 @@ const betterOpen = (build: Build): Better[] => [
 ]
 
 /** What to mind while strings go on, by what there is. [practice] */
-function strungSo(build: Build): string[] {
-  const cut = cutPastPost(build)
+function strungSo(build: Build, earlier: readonly Step[]): string[] {
   const mount = traitAt(build, 'bridge', 'mount')
   return [
     'Eyes covered; clip string ends away from the face. The guitar on something soft.',
@@ -280,9 +285,33 @@ function strungSo(build: Build): string[] {
     ...(traitAt(build, 'tuners', 'locking') === 'clamp'
       ? ['Locking posts: put it through loose, pull it tight by hand, lock, then cut.']
       : []),
-    ...(cut ? [`Cut ${printMm(cut.from, 0)} mm past its post the thinnest, ${printMm(cut.to, 0)} the thickest: two turns round it.`] : []),
+    ...cutSo(build, earlier),
     ...(hasSprings(build) ? ['Springs let go with the last string: slacken all evenly.'] : []),
   ]
+}
+
+/** As the cure has it whose step comes before. */
+const FURTHER_DOWN = /\bfurther down\b/
+
+/**
+ * How far past its post each is cut: longer where the step before says that it is wound further down. Who stands how far is not known before
+ * somebody says how the head is made.
+ */
+function cutSo(build: Build, earlier: readonly Step[]): string[] {
+  if (untoldLay(build).length) return []
+  const further = earlier.some((s) => s.id === 'cure-nut-break' && FURTHER_DOWN.test(s.title)) ? woundFurther(build) : []
+  const cut = cutPastPost(build, further)
+  const [usual, longer] = [cut.filter((c) => c.turns === TURNS.wanted), cut.filter((c) => c.turns > TURNS.wanted)]
+  const past = usual.map((c) => c.past)
+  const words = [
+    ...(usual.length
+      ? [
+          `${printMm(Math.min(...past), 0)} mm past its post the thinnest, ${printMm(Math.max(...past), 0)} the thickest: two turns round it`,
+        ]
+      : []),
+    ...longer.map((c) => `string ${c.n}, wound further down, ${printMm(c.past, 0)} mm: ${c.turns} turns`),
+  ]
+  return words.length ? [`Cut ${words.join('; ')}.`] : []
 }
 
 const NUT_ON = {
