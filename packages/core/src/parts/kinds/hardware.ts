@@ -177,7 +177,11 @@ export const springs = defineKind({
 const postHeights = Object.fromEntries(
   Array.from({ length: 12 }, (_, i) => [
     `post.height.${i + 1}`,
-    mm(`String ${i + 1}, hole above its seat`, 2, 40, { optional: true, how: 'posts of several heights: of the one that string goes to' }),
+    mm(`String ${i + 1}, hole above its seat`, 2, 40, {
+      optional: true,
+      found: [5, 40],
+      how: 'posts of several heights: of the one that string goes to',
+    }),
   ]),
 ) as Record<`post.height.${number}`, SizeSpec>
 
@@ -197,6 +201,7 @@ export const tuners = defineKind({
     'screw.thread': mm('Screw thread diameter', 1, 4, { required: true, usual: 2.2 }),
     'screw.root': mm('Screw root diameter', 0.8, 3, { required: true, usual: 1.6 }),
     'post.height': mm('String hole above its seat', 2, 40, {
+      found: [5, 40],
       how: 'lowest wrap above the headstock’s face, tuner in its bore',
     }),
     'post.diameter': mm('Post diameter', 3, 22, { optional: true, how: 'where the string is wound' }),
