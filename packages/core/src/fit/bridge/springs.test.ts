@@ -37,7 +37,8 @@ describe('springs', () => {
       joint: 'springs',
       check: 'vibrato',
       verdict: 'wont-go',
-      says: 'The bridge is fixed: there is nothing for springs to pull on. Leave them and their claw out.',
+      says: 'The bridge is fixed: there is nothing for springs to pull on.',
+      job: 'Leave the springs and their claw out.',
       traits: { 'bridge/mount': 'screws' },
     },
   ])

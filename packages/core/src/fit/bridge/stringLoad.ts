@@ -53,10 +53,16 @@ function onVibrato(build: Build): Question {
     'A bridge that springs pull on',
     moves,
     'wont-go',
-    moves
-      ? 'The bridge is a vibrato: springs hold it.'
-      : 'The bridge is fixed: there is nothing for springs to pull on. Leave them and their claw out.',
-    [],
+    moves ? 'The bridge is a vibrato: springs hold it.' : 'The bridge is fixed: there is nothing for springs to pull on.',
+    [
+      {
+        id: 'leave-out',
+        job: 'Leave the springs and their claw out.',
+        how: 'Kept for a bridge that moves, or taken out of the parts: then nothing waits for them.',
+        gives: 'nothing',
+        tools: [],
+      },
+    ],
   )
 }
 

@@ -65,3 +65,19 @@ describe('before sanding', () => {
     expect(steps.filter((s) => s.station === 'fit' && !['wood', 'trial'].includes(s.stage)).length).toBeGreaterThan(0)
   })
 })
+
+describe('what no job is known for', () => {
+  const stepOf = (build: Parameters<typeof evaluate>[0], id: string) => evaluate(build, '2026-11-24').plan.steps.find((s) => s.id === id)!
+  it('is settled before sanding only where it may go through wood', () => {
+    // Springs, bridge and strings: gauges nobody has told leave open which springs do it.
+    const soft = changed(fullBuild(), { 'springs/pull': 8, 'strings/gauge.1': undefined })
+    expect(stepOf(soft, 'cure-springs')).toMatchObject({ title: 'Find a way: springs against the strings', stage: 'hardware' })
+    const edge = changed(fullBuild(), { 'neck/tuner.first': undefined, 'tuners/post.height': 26 })
+    expect(stepOf(edge, 'cure-nut-break')).toMatchObject({ title: 'Find a way: break angle at the nut', stage: 'wood' })
+  })
+  it('springs on a bridge that stands still are left out', () =>
+    expect(stepOf(changed(fullBuild(), {}, { 'bridge/mount': 'screws' }), 'cure-springs')).toMatchObject({
+      title: 'Leave the springs and their claw out',
+      stage: 'hardware',
+    }))
+})

@@ -40,7 +40,7 @@ function stageOf(job: string, gives: string | undefined): Stage {
 /** Once a string is cut and at pitch it is too late for it. */
 export const isForStringing = (job: string): boolean => AS_THEY_GO_ON.test(job)
 
-export const stageOfCure = (cure: Pick<Cure, 'job' | 'gives'> | undefined): Stage => (cure ? stageOf(cure.job, cure.gives) : 'wood')
+export const stageOfCure = (cure: Pick<Cure, 'job' | 'gives'>): Stage => stageOf(cure.job, cure.gives)
 
 /** A job planned on paper: what it takes from body or neck is work on wood, but for what only lies between them. */
 export function stageOfPlanned(job: PlannedJob): Stage {

@@ -90,6 +90,9 @@ function named(jobs: readonly { joint: Joint; job: Step }[]): Step[] {
   return jobs.map(({ joint, job }) => (times.get(job.title)! > 1 ? { ...job, title: `${job.title}: ${joint.title.toLowerCase()}` } : job))
 }
 
+/** A way that is still to be found may go through the wood where the joint is made of it. */
+const unsettledStage = (j: Joint): Stage => (j.slots.includes('body') || j.slots.includes('neck') ? 'wood' : 'hardware')
+
 function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
   const common = { station: 'fit', thing: j.id, slots: j.slots, minutes: 30, times: [10, 90] as const } as const
   // What is done to the strings wants strings, how they are put on is known before; and what lines a hollow waits until no coat goes over it.
@@ -116,7 +119,7 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
   const [cure] = j.cures
   // To leave it as it is is no work, nor is the order in which other work is done.
   if (cure && /^(or )?(leave it|thread the wires first|lead the wires along)/i.test(cure.job)) return []
-  const [stage, title] = [stageOfCure(cure), cure ? asTitle(cure.job) : `Find a way: ${j.title.toLowerCase()}`]
+  const [stage, title] = [cure ? stageOfCure(cure) : unsettledStage(j), cure ? asTitle(cure.job) : `Find a way: ${j.title.toLowerCase()}`]
   return [
     step({
       ...common,
