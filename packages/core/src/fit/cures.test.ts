@@ -5,6 +5,7 @@ import { specAt, valueAt } from '../document/read'
 import type { Check, Cure } from '../judge/joint'
 import { STAYS, woodLeft } from '../judge/whatStays'
 import { knownBuild } from '../testing/anyBuild'
+import { aThrough } from '../testing/aThrough'
 import { holds } from '../testing/holds'
 import { aPart, jointIn } from '../testing/bench'
 import { changed, fullBuild, without } from '../testing/fullBuild'
@@ -96,6 +97,13 @@ it(
   },
   LONG,
 )
+
+it('of body and neck in one piece neither is exchanged without the other', () => {
+  // A blank of 3.9 is right here.
+  const job = (build: Build) => jointIn(changed(build, { 'nut/height': 12 }), 'nut-in-slot').cures.map((c) => c.job)
+  expect(job(fullBuild())).toEqual(['Exchange the nut or neck: 8.1 mm is more than such a job does.'])
+  expect(job(aThrough())).toEqual(['Exchange the nut or body with its neck: 8.1 mm is more than such a job does.'])
+})
 
 /** Where what is said is not the size that is planned, what it is for a change by so much to so much, mm. */
 const TOLD: readonly (readonly [RegExp, (delta: number, then: number) => number])[] = [

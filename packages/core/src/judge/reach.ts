@@ -1,6 +1,6 @@
-import { effectsOf, type JobEffect } from '../document/build'
-import { specAt } from '../document/read'
-import { slotSpec } from '../parts/slots'
+import { effectsOf, type Build, type JobEffect } from '../document/build'
+import { isThrough, specAt } from '../document/read'
+import { slotSpec, type Slot } from '../parts/slots'
 import { printMm } from '../quantity/length'
 import { either } from '../quantity/words'
 import type { Check, Cure } from './joint'
@@ -43,10 +43,13 @@ export const beyondReach = (plan: Plan): JobEffect | undefined =>
  * What no job on any part does is another part's to do: of those the check reads a size of. Nothing where that may be any of many.
  * @param over what is more than such a job does, where that is why
  */
-export function exchange(check: Check, over: JobEffect | undefined): Cure[] {
+export function exchange(build: Build, check: Check, over: JobEffect | undefined): Cure[] {
   const read = [...new Set(check.reads.map((r) => r.slot))].filter((slot) => !LINING.has(slot))
   const slots = [...read.filter((slot) => !COSTLY.has(slot)), ...read.filter((slot) => COSTLY.has(slot))]
-  if (!slots.length || slots.length > FEW) return []
+  // Of one piece neither is had without the other.
+  const named = (slot: Slot) => (isThrough(build) && COSTLY.has(slot) ? 'body with its neck' : slotSpec(slot).label.toLowerCase())
+  const names = [...new Set(slots.map(named))]
+  if (!names.length || names.length > FEW) return []
   const amount = over && Math.abs(over.delta)
   const why =
     over && amount !== undefined
@@ -55,7 +58,7 @@ export function exchange(check: Check, over: JobEffect | undefined): Cure[] {
   const cure: Cure = {
     // Why is another reason where nobody can say how much was too much.
     id: over ? `${EXCHANGE}-too-much` : EXCHANGE,
-    job: `Exchange the ${either(slots.map((slot) => slotSpec(slot).label.toLowerCase()))}: ${why}.`,
+    job: `Exchange the ${either(names)}: ${why}.`,
     how: 'Read both sizes once more first: a slip of the rule looks the same. Dry fit lists what else there is, under another part instead.',
     gives: 'the part',
     tools: [],
@@ -69,6 +72,6 @@ export const EXCHANGE = 'exchange'
 const FEW = 4
 
 /** Exchanged last. */
-const COSTLY = new Set(['neck', 'body'])
+const COSTLY: ReadonlySet<Slot> = new Set(['neck', 'body'])
 /** What lies between two parts and makes neither fit. */
 const LINING = new Set(['shielding', 'strings', 'wire'])

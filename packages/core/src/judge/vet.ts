@@ -94,6 +94,6 @@ export function vetOf(
     const done = firstOf(offered.filter((cure) => !tooFar(cure) && helps(check, cure))).map((cure) => measured(check, cure))
     const over = offered.map(tooFar).find((o) => o !== undefined)
     const hopeless = over ?? (check.raw.verdict === 'wont-go' && !check.supposed)
-    return done.length || !hopeless ? done : exchange(check, over)
+    return done.length || !hopeless ? done : exchange(build, check, over)
   }
 }

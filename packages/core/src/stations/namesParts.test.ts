@@ -71,7 +71,10 @@ const NAMES: readonly (readonly [RegExp, (b: Build) => boolean])[] = [
   [/mask the pocket|pocket: film|neck off|(?<!taper )shim (?:at|in) the pocket|neck’s screw|tapered shim/i, (b) => !isGlued(b)],
 ]
 /** Of two parts alone. */
-const APART = [/\bpockets?\b|\bheels?\b|neck out\b|^neck, bridge|neck home/i, (b: Build) => !isThrough(b)] as const
+const APART = [
+  /\bpockets?\b|\bheels?\b|neck out\b|^neck, bridge|neck home|take (?:a|another) neck\b(?! pickup)|exchange the (?:[^:]* )?(?<!its )neck\b(?! pickup)/i,
+  (b: Build) => !isThrough(b),
+] as const
 /** The names of what this build has not: an assertion is made only of a text that breaks it, which a million texts feel. */
 const absentIn = (build: Build, names: typeof NAMES): RegExp[] => names.filter(([, has]) => !has(build)).map(([name]) => name)
 /** What a cure may tell to buy. */

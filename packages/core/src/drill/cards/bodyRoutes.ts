@@ -228,7 +228,7 @@ export const vibratoRoute: Finder = (build, bench) => {
         spare.value >= 1
           ? `The block ends ${printMm(spare.value, 1)} mm inside the back.`
           : `The block is ${printMm(v(refs.depth).value, 1)} mm deep in ${aMm(v(THICK).value, 1)} body.`,
-        'Take a shorter block.',
+        `Take a block of ${printMm(Math.floor((v(THICK).value - 1) * 10) / 10, 1)} mm or less.`,
       ),
     ],
   })

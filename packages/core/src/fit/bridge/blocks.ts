@@ -13,6 +13,9 @@ const BLOCK_WALL = 3
 /** Only a vibrato has a block below its plate. */
 const swings = (build: Build): boolean => isVibrato(traitIn(build, 'bridge', 'mount'))
 
+/** It ends so far inside the back, mm. [practice] */
+const INSIDE = 1
+
 /** A vibrato's block inside the body. */
 export function blockDepth(build: Build): Question[] {
   if (!swings(build)) return []
@@ -30,7 +33,7 @@ export function blockDepth(build: Build): Question[] {
       clearance: c,
       bands: [
         { upTo: -1, is: 'wont-go' },
-        { upTo: 1, is: 'tight' },
+        { upTo: INSIDE, is: 'tight' },
         { upTo: Infinity, is: 'snug' },
       ],
       says: ({ verdict }) =>
@@ -43,7 +46,7 @@ export function blockDepth(build: Build): Question[] {
           : [
               {
                 id: 'short-block',
-                job: 'Take the bridge with a shorter block.',
+                job: `Take the bridge with a block of ${printMm(Math.floor((body.value - INSIDE) * 10) / 10, 1)} mm or less.`,
                 how: 'Thin bodies have their own.',
                 gives: 'the bridge',
                 tools: [],

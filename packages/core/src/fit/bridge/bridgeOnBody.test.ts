@@ -82,7 +82,7 @@ describe('studs in the body', () => {
       check: 'block',
       verdict: 'wont-go',
       says: 'The block is 47 mm deep in a 44.2 mm body.',
-      job: 'Take the bridge with a shorter block.',
+      job: 'Take the bridge with a block of 43.2 mm or less.',
       sizes: { 'bridge/block.depth': 47 },
     },
   ])

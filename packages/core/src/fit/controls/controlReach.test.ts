@@ -12,7 +12,7 @@ describe('controls within reach', () => {
       joint: 'control-reach',
       check: 'knob',
       verdict: 'tight',
-      job: 'Move the hole in a new guard, or take smaller knobs.',
+      job: 'Take a new guard with these holes at least 30 mm apart, or smaller knobs.',
       sizes: { 'guard/tone.x': 216 },
       says: /fingers want 30/,
     },
@@ -22,7 +22,7 @@ describe('controls within reach', () => {
       check: 'string',
       verdict: 'tight',
       says: 'Volume and outer string are 10 mm apart; fingers want 15.',
-      job: 'Move the hole in a new guard, or take smaller knobs.',
+      job: 'Take a new guard with its hole at least 15 mm beside the outer string, or smaller knobs.',
       sizes: { 'guard/volume.y': -36 },
     },
     {
@@ -77,7 +77,7 @@ describe('controls within reach', () => {
         check: 'knob',
         verdict: 'tight',
         says: 'Knobs stand 20 mm apart; fingers want 30.',
-        job: 'Mark it further away while the top is not drilled, or take smaller knobs.',
+        job: 'Mark them at least 30 mm apart while the top is not drilled, or take smaller knobs.',
         sizes: { 'body/tone.x': 276, 'body/tone.y': -82 },
       },
       {

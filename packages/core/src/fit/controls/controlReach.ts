@@ -120,6 +120,12 @@ function reachDrawing(build: Build): Drawing {
   ])
 }
 
+/** What is moved, and away from what. */
+const STANDS = {
+  knob: { holes: 'these holes', marked: 'them', from: 'apart' },
+  string: { holes: 'its hole', marked: 'it', from: 'beside the outer string' },
+} as const
+
 function distances(build: Build): Question[] {
   const panel = panelOf(build)
   const pots = potsIn(build).map((control) => {
@@ -135,7 +141,7 @@ function distances(build: Build): Question[] {
     ([s, x, y, ...plate]) => Math.abs(standsAt([x!, y!, ...(plate.length ? [0, ...plate] : [])]).y) - s! / 2,
     [spreadRef, ...across].map((ref) => ofSize(sizeIn(build, ref))),
   )
-  const near = (id: string, label: string, what: typeof apart, least: number, says: string): Question => ({
+  const near = (id: keyof typeof STANDS, label: string, what: typeof apart, least: number, says: string): Question => ({
     id,
     label,
     clearance: linear([[1, what]], -least),
@@ -157,8 +163,8 @@ function distances(build: Build): Question[] {
             {
               id: `move-${id}`,
               job: isCarried(panel)
-                ? `Move the hole in a new ${panel.name}, or take smaller knobs.`
-                : 'Mark it further away while the top is not drilled, or take smaller knobs.',
+                ? `Take a new ${panel.name} with ${STANDS[id].holes} at least ${least} mm ${STANDS[id].from}, or smaller knobs.`
+                : `Mark ${STANDS[id].marked} at least ${least} mm ${STANDS[id].from} while the top is not drilled, or take smaller knobs.`,
               how: 'Hold the guitar and mark where the hand falls before drilling.',
               gives: isCarried(panel) ? panel.name : 'body',
               tools: ['pencil'],

@@ -66,14 +66,14 @@ describe('a jack over a wide bore', () => {
         job: 'Take a plate at least 34 mm wide.',
         sizes: { 'body/jack.bore': 30.6 },
       },
-      // (34 - 27)/2 - 1.5 = 2, and 3 is wanted.
+      // (34 - 27)/2 - 1.5 = 2, and 3 is wanted: 27 + 2 (1.5 + 3) = 36 from screw to screw.
       {
         what: '2 mm of wood',
         joint: 'jack-plate',
         check: 'screws',
         verdict: 'tight',
         says: '2 mm of wood stands between the bore and each screw; 3 is wanted.',
-        job: 'Take a plate whose screws stand further apart, or glue a plug of the body’s wood beside the bore first.',
+        job: 'Take a plate whose screws stand at least 36 mm apart, or glue a plug of the body’s wood beside the bore first.',
         sizes: { 'body/jack.bore': 27 },
       },
       // 24 - 25 = -1; turned the narrow way 24 - 20 = 4.

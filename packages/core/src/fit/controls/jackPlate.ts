@@ -224,13 +224,15 @@ export const besideBore = (spread: number, bore: number): number => (spread - bo
 
 /** Its screws bite wood, not the bore's edge. */
 function screwsOnWood(build: Build): Question {
+  const bore = sizeIn(build, BORE)
   const wood = gapOf(
     [
       [0.5, sizeIn(build, sizeRef(PLATE, 'screw.spread'))],
-      [-0.5, sizeIn(build, BORE)],
+      [-0.5, bore],
     ],
     -SCREW_HALF,
   )
+  const apart = bore.value + 2 * (SCREW_HALF + SCREW_WOOD)
   return atLeast(
     'screws',
     'Wood between the bore and a plate screw',
@@ -241,7 +243,7 @@ function screwsOnWood(build: Build): Question {
     [
       {
         id: 'longer-plate',
-        job: 'Take a plate whose screws stand further apart, or glue a plug of the body’s wood beside the bore first.',
+        job: `Take a plate whose screws stand at least ${printMm(Math.ceil(apart * 10) / 10, 1)} mm apart, or glue a plug of the body’s wood beside the bore first.`,
         how: 'A screw at the edge splits out when the plug is pulled sideways.',
         gives: 'nothing',
         tools: ['wood', 'wood glue'],

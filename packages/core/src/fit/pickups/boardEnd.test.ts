@@ -23,7 +23,17 @@ describe('the board’s end before the neck pickup’s cover', () => {
   it('478 lies 3 over it and nothing is sanded: another neck', () => {
     const over = check(changed(fullBuild(), { 'neck/boardLength': 478 }))
     expect([over.raw.verdict, over.says]).toEqual(['wont-go', 'The board’s end lies 3 mm over the neck pickup’s cover.'])
-    expect(over.cures.map((c) => c.gives)).toEqual(['the neck'])
+    // 0.3 stay between them and a little: 3 + 0.5; a pickup in the middle of its route gives half of what it is shorter, 36 - 7.
+    expect(over.cures.map((c) => [c.gives, c.job])).toEqual([['the neck', 'Take a neck whose board ends at least 3.5 mm sooner.']])
+    expect(over.cures[0]!.how).toMatch(/^Or a pickup of 29 mm or less along the strings/)
+    expect(check(changed(fullBuild(), { 'neck/boardLength': 474.5, 'pickup-neck/length': 29 })).raw.verdict).toBe('snug')
+    expect(check(changed(fullBuild(), { 'neck/boardLength': 478, 'pickup-neck/length': 29 })).raw.verdict).toBe('snug')
+  })
+  it('of one piece no other neck is had: a shorter pickup, or none there', () => {
+    // 15 to the middle of 36 lies 3 over it, 7 to the middle 11.
+    const at = (centre: number) => check(changed(aThrough(), { 'body/route.neck.centre': centre })).cures.map((c) => c.job)
+    expect(at(15)).toEqual(['Take a neck pickup of 29 mm or less along the strings.'])
+    expect(at(7)).toEqual(['Do without a pickup there, or cut its route anew behind the old one.'])
   })
   it('of one piece from the board’s end: 18.2 to the middle of a cover of 36 leaves 0.2', () => {
     const near = check(changed(aThrough(), { 'body/route.neck.centre': 18.2 }))

@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
 import { isThrough, sizeRef } from '../../document/read'
-import type { Question } from '../../judge/joint'
+import type { Cure, Question } from '../../judge/joint'
 import { gapOf, sizeIn } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { likelyOf } from '../../quantity/distribution'
@@ -22,9 +22,10 @@ const BANDS: readonly Band[] = [
 export function boardEnd(build: Build): Question[] {
   if (!build.parts.neck) return []
   const through = isThrough(build)
+  const length = sizeIn(build, sizeRef('pickup-neck', 'length'))
   const gap = gapOf([
     [1, sizeIn(build, sizeRef('body', 'route.neck.centre'))],
-    [-0.5, sizeIn(build, sizeRef('pickup-neck', 'length'))],
+    [-0.5, length],
     // Of one piece places are counted from the board's end already.
     ...(through
       ? []
@@ -36,6 +37,8 @@ export function boardEnd(build: Build): Question[] {
   ])
   const free = likelyOf(gap)
   const take = BETWEEN + 0.2 - free
+  // In the middle of its route it gives way by half of what it is shorter.
+  const narrowed = length.value - 2 * take
   return [
     {
       id: 'board',
@@ -52,16 +55,7 @@ export function boardEnd(build: Build): Question[] {
               : `Only ${printMm(free, 1)} mm stay between the board’s end and the neck pickup’s cover.`,
       cures: ({ verdict }) => {
         if (verdict === 'snug') return []
-        if (verdict !== 'tight')
-          return [
-            {
-              id: 'shorter-board',
-              job: 'Take a neck whose board ends sooner.',
-              how: 'Or a pickup that is shorter along the strings: a board cannot be cut short of its last fret’s slot.',
-              gives: 'the neck',
-              tools: [],
-            },
-          ]
+        if (verdict !== 'tight') return through ? [shorterPickup(narrowed)] : [shorterBoard(take, narrowed)]
         return [
           {
             id: 'sand-board-end',
@@ -76,3 +70,33 @@ export function boardEnd(build: Build): Question[] {
     },
   ]
 }
+
+/** Narrower than this no pickup is made, mm. [practice, from memory] */
+const NARROWEST = 15
+const narrower = (mm: number): string => printMm(Math.floor(mm * 10) / 10, 1)
+
+const shorterBoard = (take: number, narrowed: number): Cure => ({
+  id: 'shorter-board',
+  job: `Take a neck whose board ends at least ${printMm(Math.ceil(take * 10) / 10, 1)} mm sooner.`,
+  how: `${narrowed < NARROWEST ? '' : `Or a pickup of ${narrower(narrowed)} mm or less along the strings, in the middle of its route. `}A board cannot be cut short of its last fret’s slot.`,
+  gives: 'the neck',
+  tools: [],
+})
+
+/** Neck and board are in one piece with the body. */
+const shorterPickup = (narrowed: number): Cure =>
+  narrowed < NARROWEST
+    ? {
+        id: 'move-route',
+        job: 'Do without a pickup there, or cut its route anew behind the old one.',
+        how: 'No pickup is narrow enough: neck and body in one piece have to keep their board.',
+        gives: 'body',
+        tools: ['router', 'template'],
+      }
+    : {
+        id: 'shorter-pickup',
+        job: `Take a neck pickup of ${narrower(narrowed)} mm or less along the strings.`,
+        how: 'In the middle of its route it leaves the board’s end free.',
+        gives: 'the pickup',
+        tools: [],
+      }
