@@ -24,6 +24,10 @@ describe('a jack under a plate', () => {
     expect(guard({ 'jack-plate/cup.diameter': 25 })).toMatchObject({ verdict: 'tight' })
     expect(guard({ 'jack-plate/cup.diameter': 25 }).says).toMatch(/^2\.9 mm of wood/)
     expect(guard({ 'jack-plate/cup.diameter': 24 }).verdict).toBe('snug')
+    // A bore of 32.2, and from it half a screw and 3 mm of wood to either side.
+    expect(guard({ 'jack-plate/cup.diameter': 32 }).says).toMatch(
+      /Take a plate whose screws stand at least 41\.2 mm apart, or a narrower cup\.$/,
+    )
   })
   it('its bore is not reamed to the thread: the whole jack goes through it', () => {
     expect(jointIn(plated(), 'jack').checks.map((c) => c.id)).not.toContain('bore')

@@ -169,7 +169,16 @@ describe('why there is no hole', () => {
     const short = { 'bridge/screw.length': 4, 'bridge/plate.thickness': 2.5, 'body/thickness': 44 }
     expect(guards(short)).toContain('bite wont-go')
     expect(guards(short).join()).not.toMatch(/depth/)
-    expect(card(short).says).toMatch(/Take a longer screw\./)
+    // 2.5 of plate and three times 3.5; 44 of wood less the 2.5 that stay, and the plate: 44, and one less for what is not known to the tenth.
+    expect(card(short).says).toMatch(/Take one of 13 to 43 mm\.$/)
+  })
+  // 12 of wood keep 2.5 before the back: a screw of 12 would end there, and 2.5 and three times 3.5 are 13.
+  it('a screw too short for wood that has room for none that is longer is not told to be longer', () => {
+    const bite = (sizes: Parameters<typeof changed>[1]) => card(sizes).guards.find((g) => g.id === 'bite')!.says
+    const thin = { 'bridge/screw.length': 8, 'bridge/plate.thickness': 2.5, 'body/thickness': 12 }
+    expect(bite(thin)).toMatch(/No longer one has room\. Hold the part another way\.$/)
+    expect(bite({ ...thin, 'body/thickness': 14 })).toMatch(/Take one of 13 mm\.$/)
+    expect(bite({ ...thin, 'body/thickness': 16 })).toMatch(/Take one of 13 to 15 mm\.$/)
   })
   // 6 mm of wood less 2.5 under the tip and the bit's cone leaves 2.9; of 5 mm nothing one could call a hole.
   it('wood too thin for any hole is', () =>

@@ -84,15 +84,24 @@ export function screwed(build: Build, bench: Bench, base: Base, s: Screwed): Dra
   const wanted = thread.value <= TINY ? Math.min(bites.value, (2 / 3) * length.value) : bites.value
   // The face is kept whole for the thinnest the wood may be.
   const hole = blindDepth(wanted, bit.bit, wood ? wood.value - wood.doubt : Infinity, least)
+  const holds = above.value + 3 * thread.value
+  const longest = beyond && longestScrew(length.value, normal(beyond.value, beyond.doubt / 2), least)
   const guards = [
     ...(s.guards ?? []),
     ...edgesOf(build, base, s, thread.value),
     ...(wood && s.wood
-      ? [tipGuard(beyond!, least, s.wood.face, shorterScrew(length.value, beyond!, least, above.value + 3 * thread.value))]
+      ? [
+          tipGuard(
+            beyond!,
+            least,
+            s.wood.face,
+            longest! >= holds ? `Take one of ${longest} mm or less.` : 'No shorter one would hold in what is left.',
+          ),
+        ]
       : []),
     // Too little wood for a hole is one thing, a screw that hardly reaches it another.
     ...(hole.refused && hole.cutShort ? [noDepth(wood!, s.wood!.face)] : []),
-    ...(bites.value < 3 * thread.value ? [shortScrew(bites, thread.value, hole.refused)] : []),
+    ...(bites.value < 3 * thread.value ? [shortScrew(bites, thread.value, hole.refused, longerScrew(holds, longest))] : []),
   ]
   const { method, why } = methodFor(bench, onBody(base) ? inwardsOf(build, s.located.places)?.most : 0)
   const percent = (d: number) => `${Math.round((100 * d) / root.value)} %`
@@ -209,16 +218,18 @@ function larger(bit: number, most: number, owned: readonly number[]): string {
   return `; where the screw wants force, ${next.length ? next.map((b) => printMm(b)).join(', then ') : `a size larger, no more than ${printMm(most, 1)}`} mm`
 }
 
-/** @param holds the shortest screw that holds, mm */
-function shorterScrew(length: number, beyond: Pick<Size, 'value' | 'doubt'>, least: number, holds: number): string {
-  const longest = longestScrew(length, normal(beyond.value, beyond.doubt / 2), least)
-  return longest >= holds ? `Take one of ${longest} mm or less.` : 'No shorter one would hold in what is left.'
+/** @param holds the shortest screw that holds, and longest: that ends before what is behind the wood, mm; nothing where there is room */
+function longerScrew(holds: number, longest: number | undefined): string {
+  const least = Math.ceil(holds - 1e-9)
+  if (longest === undefined) return `Take one of ${least} mm or more.`
+  if (longest < least) return 'No longer one has room. Hold the part another way.'
+  return longest === least ? `Take one of ${least} mm.` : `Take one of ${least} to ${longest} mm.`
 }
 
-const shortScrew = (bites: Size, thread: number, none: boolean): Guard => ({
+const shortScrew = (bites: Size, thread: number, none: boolean, longer: string): Guard => ({
   id: 'bite',
   label: 'Thread in the wood',
   verdict: none || bites.value <= thread ? 'wont-go' : 'tight',
-  says: `Only ${printMm(Math.max(0, bites.value), 1)} mm of the screw bites; three times its ${printMm(thread, 1)} mm is the least that holds. Take a longer screw.`,
+  says: `Only ${printMm(Math.max(0, bites.value), 1)} mm of the screw bites; three times its ${printMm(thread, 1)} mm is the least that holds. ${longer}`,
   spare: { value: bites.value - 3 * thread, doubt: bites.doubt },
 })

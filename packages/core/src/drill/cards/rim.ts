@@ -271,7 +271,10 @@ function besideWide(build: Build, wide: SizeRef, cup: boolean): Guard[] {
   const refs = [sizeRef('jack-plate', 'screw.spread'), wide]
   const [spread, own] = refs.map((r) => sizeAt(build, r))
   if (!spread || !own) return [unread(build, 'plate', 'Wood to the plate’s screws', refs)]
-  const wood = besideBore(spread.value, own.value + (cup ? HOLE_OVER.cup : HOLE_OVER.entry))
+  const bore = own.value + (cup ? HOLE_OVER.cup : HOLE_OVER.entry)
+  const wood = besideBore(spread.value, bore)
+  // What the distance lacks is shared by the two screws.
+  const apart = Math.ceil((spread.value + 2 * (SCREW_WOOD - wood)) * 10 - 1e-6) / 10
   return [
     guarded(
       'plate',
@@ -283,7 +286,7 @@ function besideWide(build: Build, wide: SizeRef, cup: boolean): Guard[] {
         { upTo: Infinity, is: 'snug' },
       ],
       `${printMm(Math.max(0, wood), 1)} mm of wood would stand between a bore for the ${cup ? 'cup' : 'jack'} and each screw of its plate.`,
-      `Take a plate whose screws stand further apart, or a narrower ${cup ? 'cup' : 'jack'}.`,
+      `Take a plate whose screws stand at least ${printMm(apart, 1)} mm apart, or a narrower ${cup ? 'cup' : 'jack'}.`,
     ),
   ]
 }
