@@ -8,7 +8,7 @@ import type { Before, Step } from './step'
 export const BECAUSE = {
   dryFitFirst: {
     why: 'No wood is touched after colour: the trial build comes first.',
-    risk: 'A pocket or hole cut after the finish chips it, and one slip of the router spoils the body.',
+    risk: 'A route or hole cut after the finish chips it, and one slip of the router spoils the body.',
     wayBack: 'Tape, score through the film by hand, shallow passes; touch in what chips.',
   },
   holesBeforeFinish: {
@@ -52,9 +52,9 @@ export const BECAUSE = {
     wayBack: 'Cut the pocket, take axis and place anew before a hole is drilled.',
   },
   holesBeforeHarness: {
-    why: 'Controls are wired where they sit: their holes in the guard come first.',
+    why: 'Controls are wired where they sit: what they sit in is drilled first.',
     risk: 'The harness comes off again to drill, and plastic dust gets into pots and switch.',
-    wayBack: 'Controls off the guard with their wires on, bagged; drill, brush clean, put them back.',
+    wayBack: 'Controls out of it with their wires on, bagged; drill, brush clean, put them back.',
   },
   jobBeforeHoles: {
     why: 'What is cut or packed there moves where the hole comes.',
@@ -155,6 +155,11 @@ export const BECAUSE = {
     why: 'How a string goes round its post is settled before it is cut.',
     risk: 'Cut for two turns it is too short for more, and a new one is bought.',
     wayBack: 'Leave it until the next set, or hold it down by a string tree.',
+  },
+  nutBeforeStrings: {
+    why: 'The strings lie in the nut: it sits fast before they pull.',
+    risk: 'It tips or creeps under the pull, and every slot stands somewhere else.',
+    wayBack: 'Slacken the strings, set it right, let it hold, tune again.',
   },
   stringsBeforeSetup: {
     why: 'Everything in a setup is measured with the strings at pitch.',

@@ -32,6 +32,8 @@ const BUILDS: readonly (readonly [string, Build])[] = [
   ...START_IDS.map((s) => [s, measured(s)] as const),
   ['full', fullBuild()],
   ['on a plate', onAPlate()],
+  // Where a claw stands nobody has read in a body that never had one.
+  ['on a plate, nothing drilled', undrilled(changed(onAPlate(), { 'body/claw.x': undefined }))],
   ['left-handed', aLefty()],
   ['bass', aBass()],
   ['a bar', changed(without(fullBuild(), 'springs'), {}, { 'bridge/mount': 'bar' })],
@@ -84,7 +86,10 @@ const OF_ANOTHER = /^measuring-/
 
 function* textsOf(build: Build): Generator<readonly [where: string, text: string]> {
   const results = evaluate(build, '2026-11-28')
-  for (const s of results.plan.steps) for (const text of [s.title, s.why, ...s.cautions]) yield [`step ${s.id}`, text]
+  for (const s of results.plan.steps) {
+    for (const text of [s.title, s.why, ...s.cautions]) yield [`step ${s.id}`, text]
+    for (const b of s.befores) for (const text of [b.why, b.risk, b.wayBack]) yield [`step ${s.id} after ${b.id}`, text]
+  }
   for (const j of mockupSteps(build)) for (const text of [j.title, j.how]) yield [`trial ${j.id}`, text]
   for (const c of results.drill)
     for (const text of [c.says, c.located, c.goesIn, ...c.first, ...c.steps, ...c.mind, ...c.guards.map((g) => g.says)])

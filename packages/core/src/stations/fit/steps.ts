@@ -38,7 +38,7 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
       ...parcelsOf(['body', 'neck', 'bridge'], earlier),
       ...jobs.filter(({ joint }) => joint.seatsNeck).map(({ job }) => before(job.id, 'seatBeforePlace')),
       // Where the pocket is still to be cut, or to be settled first.
-      ...['drill', 'settle'].map((todo) => before(`${todo}-${POCKET}`, 'pocketBeforePlace')),
+      ...(isThrough(build) ? [] : ['drill', 'settle']).map((todo) => before(`${todo}-${POCKET}`, 'pocketBeforePlace')),
     ],
   })
   const glued = step({
@@ -90,6 +90,9 @@ function named(jobs: readonly { joint: Joint; job: Step }[]): Step[] {
   return jobs.map(({ joint, job }) => (times.get(job.title)! > 1 ? { ...job, title: `${job.title}: ${joint.title.toLowerCase()}` } : job))
 }
 
+/** Done as they go on, which has its own minutes. */
+const WITH_THE_STRINGS = { minutes: 5, times: [2, 15] } as const
+
 /** A way that is still to be found may go through the wood where the joint is made of it. */
 const unsettledStage = (j: Joint): Stage => (j.slots.includes('body') || j.slots.includes('neck') ? 'wood' : 'hardware')
 
@@ -123,6 +126,7 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
   return [
     step({
       ...common,
+      ...(isForStringing(title) ? WITH_THE_STRINGS : {}),
       id: `cure-${j.id}`,
       stage,
       title,

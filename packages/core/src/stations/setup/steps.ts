@@ -158,7 +158,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
         .filter((s) => s.station === 'fit' && s.befores.some((b) => b.id === CLOSING_PASS))
         .map((s) => before(s.id, 'woundAsWanted')),
       ...parcelsOf(['strings'], earlier),
-      ...(build.parts.nut ? [before('nut-on', 'polishBeforeHardware')] : []),
+      ...(build.parts.nut ? [before('nut-on', 'nutBeforeStrings')] : []),
       ...(wired('string-ground')
         ? [before('string-ground', ground === 'claw' ? 'groundBeforeBridge' : ground === 'stud' ? 'groundBeforePosts' : 'groundUnderPlate')]
         : []),

@@ -16,6 +16,8 @@ describe('how a string goes round its post is said before it is cut', () => {
     expect(order(high, 'closing-pass', 'cure-nut-break', 'string-up')).toEqual(
       order(high, 'closing-pass', 'cure-nut-break', 'string-up').toSorted((a, b) => a - b),
     )
+    expect(step(high, 'cure-nut-break')!.minutes).toBe(5)
+    expect(step(high, 'string-up')!.befores.find((b) => b.id === 'nut-on')!.why).toMatch(/sits fast before they pull/)
     expect(step(high, 'string-up')!.befores.find((b) => b.id === 'cure-nut-break')!.risk).toMatch(/too short for more/)
     expect(cutOf(fullBuild())).toBe('Cut 55 mm past its post the thinnest, 61 the thickest: two turns round it.')
     expect(cutOf(high)).toBe(
