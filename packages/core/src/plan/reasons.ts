@@ -31,6 +31,16 @@ export const BECAUSE = {
     risk: 'Holes in the wrong place put the whole instrument out of tune.',
     wayBack: 'Plug with dowel of the same grain, wait, drill anew.',
   },
+  axisBeforeScrews: {
+    why: 'The neck lies on its axis, tried by two threads to the bridge: its screws are marked like that.',
+    risk: 'The screws pull it aside, and the strings run off the board.',
+    wayBack: 'Hardwood dowel, a day to dry; marked anew with the neck on its axis.',
+  },
+  stringsBeforeHoles: {
+    why: 'Neck and bridge laid on show where the strings run: this is placed by them.',
+    risk: 'It stands aside of the strings, or in the way of the hand.',
+    wayBack: 'Dowel or a block of the same wood, a day to dry, cut anew.',
+  },
   dryBeforeGlue: {
     why: 'A glued neck stays as it is: axis, tilt and height are tried dry first.',
     risk: 'A neck glued in crooked steers the strings off the board for good.',

@@ -12,6 +12,7 @@ const bare = without(full, 'guard', 'springs')
 const studs = changed(bare, {}, { 'bridge/mount': 'post' })
 const plate = changed(bare, {}, { 'bridge/mount': 'screws' })
 const fed = changed(studs, {}, { 'body/build': 'semi-hollow', 'body/access': 'sound-hole' })
+const plateUncut = changed(drillable(plate), {}, { 'body/bored.bridge': 'none' })
 const rescue: Build = { ...full, job: 'rescue' }
 const waxed: Build = {
   ...full,
@@ -56,7 +57,9 @@ const CASES: Record<keyof typeof BECAUSE, readonly [build: Build, first: RegExp,
   holesBeforeFinish: [full, /^drill-tuner-screws$/, /^sand$/],
   holesBeforeTrial: [full, /^drill-neck-screws$/, /^trial-build$/],
   liningAfterFilm: [tight, /^rub-out$/, /^cure-/],
-  placeBeforeHoles: [full, /^place$/, /^drill-neck-screws$/],
+  placeBeforeHoles: [plateUncut, /^place$/, /^drill-bridge-screws$/],
+  axisBeforeScrews: [full, /^place$/, /^drill-neck-screws$/],
+  stringsBeforeHoles: [full, /^place$/, /^drill-(pickup|ring|guard)-/],
   dryBeforeGlue: [glued, /^trial-build$/, /^neck-on$/],
   curesBeforeTrial: [full, /^place$/, /^trial-build$/],
   seatBeforePlace: [tight, /^cure-pocket/, /^place$/],

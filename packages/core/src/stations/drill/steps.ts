@@ -3,7 +3,7 @@ import { POTS, potSlot, SWITCHES_OF } from '../../instrument/controlPlace'
 import type { Slot } from '../../parts/slots'
 import type { HoleCard } from '../../drill/holeCard'
 import { CONTROL_HOLES } from '../../drill/overOpen'
-import { before, parcelsOf } from '../../plan/reasons'
+import { before, parcelsOf, type BECAUSE } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
 import { trialStep } from '../../plan/trial'
 import { jobsBefore, sameWork } from './afterJoints'
@@ -39,6 +39,22 @@ const BY_PARTS: Record<string, readonly Slot[]> = {
   'toggle-hole-2': CARRIERS,
 }
 
+const BY_BRIDGE: ReadonlySet<string> = new Set(
+  ['bridge-screws', 'stud-bores', 'tail-bores', 'string-holes', 'ferrule-bores', 'ground-wire', 'route-vibrato', 'claw-screws'], //
+)
+const BY_AXIS: ReadonlySet<string> = new Set(['neck-clearance', 'neck-screws'])
+const OF_THE_EDGE: ReadonlySet<string> = new Set(['binding-ledge', 'battery-room'])
+
+/**
+ * What neck and bridge laid on decide of a hole. Head, rim and what is drilled in the hand have their own places, and the pocket is what the
+ * neck is laid in to find them.
+ */
+function placedBy(c: HoleCard): (keyof typeof BECAUSE)[] {
+  if (BY_BRIDGE.has(c.id)) return ['placeBeforeHoles']
+  if (BY_AXIS.has(c.id)) return ['axisBeforeScrews']
+  return c.side === 'front' && c.id !== 'route-pocket' && !OF_THE_EDGE.has(c.id) ? ['stringsBeforeHoles'] : []
+}
+
 /** What sits in the wood itself comes through the top of a hollow that is there. */
 const overRoute = (c: HoleCard): readonly string[] => (c.side === 'front' && CONTROL_HOLES.has(c.id) ? ['route-control'] : [])
 
@@ -65,8 +81,9 @@ export function drillSteps(build: Build, cards: readonly HoleCard[], earlier: re
       ...(c.id.startsWith('route-') ? { picture: 'A cut like this cannot be undone: a picture of the marked line before it.' } : {}),
       befores: [
         ...parcelsOf([c.slot, ...(BY_PARTS[c.id] ?? [])], earlier),
-        // The pocket is what the neck is laid in to find them.
-        ...(c.id === 'route-pocket' ? [] : earlier.filter((s) => s.id === 'place').map((s) => before(s.id, 'placeBeforeHoles'))),
+        // What is placed by neither of them is measured on them all the same.
+        ...(placedBy(c).length || c.id === 'route-pocket' ? [] : parcelsOf(['body', 'neck'], earlier)),
+        ...placedBy(c).flatMap((reason) => earlier.filter((s) => s.id === 'place').map((s) => before(s.id, reason))),
         ...jobsBefore(c, earlier).map((s) => before(s.id, 'jobBeforeHoles')),
         ...[...(BY_HOLE[c.id] ?? []), ...overRoute(c)]
           .filter((id) => todo.some((t) => t.id === id))

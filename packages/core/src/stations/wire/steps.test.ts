@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Build } from '../../document/build'
 import { evaluate } from '../../evaluate/evaluate'
 import { changed, fullBuild, without } from '../../testing/fullBuild'
+import { onAPlate } from '../../testing/onAPlate'
 
 const TODAY = '2026-11-24'
 const stepsOf = (build: Build) => evaluate(build, TODAY).plan.steps
@@ -88,6 +89,17 @@ describe('soldering and its check', () => {
     expect(at('meter-check')).toBeLessThan(at('string-up'))
     for (const s of stepsOf(bare).filter((x) => x.station === 'wire'))
       expect(`${s.title} ${s.why} ${s.befores.map((b) => b.why).join(' ')}`, s.id).not.toMatch(/guard/)
+  })
+})
+
+describe('a jack of which nobody has said where it sits', () => {
+  const on = (held: string | undefined) => changed(onAPlate(), {}, { 'jack/held': held })
+  it('beside controls on a plate: neither in it nor in the wood', () => {
+    expect(stepOf(on('panel'), 'solder').why).toMatch(/grounds; jack; pickups where their wires/)
+    expect(stepOf(on('thread'), 'solder').why).toMatch(/grounds; pickups and the jack where their wires/)
+    expect(stepOf(on(undefined), 'solder').why).toMatch(/grounds; pickups, and the jack where it has a bore of its own, where their wires/)
+    expect(stepOf(on(undefined), 'harness-in').title).toBe('Harness into the body: leads through, pickups, control plate and jack in')
+    expect(stepOf(on('thread'), 'harness-in').title).toBe('Harness into the body: leads through, pickups, jack and control plate in')
   })
 })
 

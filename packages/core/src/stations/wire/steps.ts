@@ -107,6 +107,10 @@ function shieldSteps(build: Build, earlier: readonly Step[]): Step[] {
   ]
 }
 
+/** It may sit in what carries the controls, or in the wood. */
+const isJackUntold = (build: Build): boolean =>
+  isCarried(panelOf(build)) && build.parts.jack !== undefined && traitAt(build, 'jack', 'held') === undefined
+
 function harnessIn(build: Build, earlier: readonly Step[]): Step {
   const panel = panelOf(build)
   const hollow = inHollow(build)
@@ -119,7 +123,13 @@ function harnessIn(build: Build, earlier: readonly Step[]): Step {
   const slots = [...WITH_HARNESS.filter((slot) => takenPart(build, slot)), ...(isCarried(panel) ? [panel.slot] : [])]
   return step({
     id: 'harness-in',
-    title: `Harness into the body: leads through, ${those(['pickups', true], ['controls', !isCarried(panel)], ['jack', !jackPanel(build)], [panel.name, isCarried(panel)])} in`,
+    title: `Harness into the body: leads through, ${those(
+      ['pickups', true],
+      ['controls', !isCarried(panel)],
+      ['jack', !jackPanel(build) && !isJackUntold(build)],
+      [panel.name, isCarried(panel)],
+      ['jack', isJackUntold(build)],
+    )} in`,
     why: `${way} finger-tight${build.parts.knobs ? ', knobs on' : ''}. At the jack once more, one position: nothing was pulled off.`,
     station: 'wire',
     stage: 'wiring',
@@ -160,7 +170,7 @@ function soldering(build: Build): { title: string; why: string } {
   }
   return {
     title: `Solder the harness ${carried ? `on the ${panel.name}` : 'outside the body'}, in wire-list order`,
-    why: `${carried ? 'C' : 'On a board with the holes of the body: c'}apacitor and jumpers, controls, grounds; ${jackPanel(build) ? 'jack; pickups' : 'pickups and the jack'} where their wires must pass first. For the test, clips stand in for what has to wait.`,
+    why: `${carried ? 'C' : 'On a board with the holes of the body: c'}apacitor and jumpers, controls, grounds; ${jackPanel(build) ? 'jack; pickups' : isJackUntold(build) ? 'pickups, and the jack where it has a bore of its own,' : 'pickups and the jack'} where their wires must pass first. For the test, clips stand in for what has to wait.`,
   }
 }
 
