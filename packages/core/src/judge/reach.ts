@@ -1,5 +1,6 @@
 import { effectsOf, type Build, type JobEffect } from '../document/build'
 import { isThrough, specAt } from '../document/read'
+import { neckToExchange } from '../instrument/neckWords'
 import { slotSpec, type Slot } from '../parts/slots'
 import { printMm } from '../quantity/length'
 import { either } from '../quantity/words'
@@ -47,7 +48,9 @@ export function exchange(build: Build, check: Check, over: JobEffect | undefined
   const read = [...new Set(check.reads.map((r) => r.slot))].filter((slot) => !LINING.has(slot))
   const slots = [...read.filter((slot) => !COSTLY.has(slot)), ...read.filter((slot) => COSTLY.has(slot))]
   // Of one piece neither is had without the other.
-  const named = (slot: Slot) => (isThrough(build) && COSTLY.has(slot) ? 'body with its neck' : slotSpec(slot).label.toLowerCase())
+  const inOne = slots.includes('body') && isThrough(build)
+  const named = (slot: Slot) =>
+    inOne && COSTLY.has(slot) ? 'body with its neck' : slot === 'neck' ? neckToExchange(build) : slotSpec(slot).label.toLowerCase()
   const names = [...new Set(slots.map(named))]
   if (!names.length || names.length > FEW) return []
   const amount = over && Math.abs(over.delta)

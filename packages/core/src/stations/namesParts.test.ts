@@ -74,7 +74,7 @@ const NAMES: readonly (readonly [RegExp, (b: Build) => boolean])[] = [
 ]
 /** Of two parts alone. */
 const APART = [
-  /\bpockets?\b|\bheels?\b|neck out\b|^neck, bridge|neck home|take (?:a|another) neck\b(?! pickup)|exchange the (?:[^:]* )?(?<!its )neck\b(?! pickup)/i,
+  /\bpockets?\b|\bheels?\b|neck out\b|^neck, bridge|neck home|take (?:a|another) neck\b(?! pickup| \(with)|exchange the (?:[^:]* )?(?<!its )neck\b(?! pickup| \(with)/i,
   (b: Build) => !isThrough(b),
 ] as const
 /** The names of what this build has not: an assertion is made only of a text that breaks it, which a million texts feel. */

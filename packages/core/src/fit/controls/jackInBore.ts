@@ -1,19 +1,20 @@
 import { HOLE_OVER } from '../../instrument/holeOver'
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef } from '../../document/read'
+import { asTold, sizeAt, sizeRef, traitAt } from '../../document/read'
 import { boreSection } from '../../drawing/sections'
 import { filmOn } from '../../finish/film'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { isBesideControls, jackPanel } from '../../instrument/controlPlace'
 import { takenPart } from '../../instrument/idleParts'
-import { inHollow } from '../../instrument/panel'
+import { inHollow, isCarried, panelOf, type Panel } from '../../instrument/panel'
+import type { Ask } from '../../judge/ask'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { Question, JudgedJoint } from '../../judge/joint'
 import { drawnAt, gapOf, sizeIn, sizesIn, traitIn } from '../../judge/known'
 import { likelyOf, linear, normal } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { jackInPanelJoint, THREAD } from './jackInPanel'
+import { asksInPanel, jackInPanelJoint, THREAD } from './jackInPanel'
 
 const WALL = sizeRef('body', 'jack.wall')
 const RIM = sizeRef('body', 'rim.thickness')
@@ -27,7 +28,7 @@ export const jackJoint = (build: Build): JudgedJoint => {
   return judged(build, {
     id: 'jack',
     title: 'Jack in its bore',
-    slots: ['jack', 'body'],
+    slots: ['jack', 'body', ...mayHold(build).map((panel) => panel.slot)],
     at: () => pt(datums(build).mouth + drawnAt(build, sizeRef('body', 'jack.x')), drawnAt(build, sizeRef('body', 'jack.y'))),
     draw: drawnOnceKnown(build, 'Jack through its bore', plated ? { ...refs, thread: sizeRef('jack', 'width') } : refs, (have) =>
       boreSection({
@@ -46,8 +47,26 @@ export const jackJoint = (build: Build): JudgedJoint => {
         ...(plated ? { pressed: Infinity } : {}),
       }),
     ),
-    asks: isBesideControls(build) ? [nothingCarries] : [inBore, throughRim, ...(inHollow(build) ? [] : [throughPassage]), plugDepth],
+    asks: isBesideControls(build) ? [nothingCarries] : asksOf(build),
   })
+}
+
+/** What carries the controls may hold the jack too, until somebody says where it sits. */
+function mayHold(build: Build): (Panel & { slot: 'control-plate' | 'guard' })[] {
+  const panel = panelOf(build)
+  return isCarried(panel) && traitAt(asTold(build), 'jack', 'held') === undefined ? [panel] : []
+}
+
+/** In the wood it is held to one thing, beside the controls to another: to both while nobody has said where it sits. */
+function asksOf(build: Build): Ask[] {
+  const bored = [inBore, throughRim, ...(inHollow(build) ? [] : [throughPassage]), plugDepth]
+  const beside = mayHold(build).flatMap(asksInPanel)
+  if (!beside.length) return bored
+  const isBeside = (b: Build) => traitIn(b, 'jack', 'held') === 'panel'
+  return [
+    ...bored.map((ask) => (b: Build) => (isBeside(b) ? undefined : ask(b))),
+    ...beside.map((ask) => (b: Build) => (isBeside(b) ? ask(b) : undefined)),
+  ]
 }
 
 /** It sits in a guard or a plate, and there is none. */

@@ -43,6 +43,21 @@ const inGuard = (): Build =>
     { 'jack/held': 'panel' },
   )
 
+describe('a jack of which nobody has said where it sits', () => {
+  // Bored 9.8 with room for its plug it goes into the wood; 45 deep it meets the floor of a control route of 38.
+  const open = (depth: number) => jointIn(changed(onPlate(), { 'jack/depth': depth }, { 'jack/held': undefined }), 'jack')
+  const told = (depth: number, held: string) => jointIn(changed(onPlate(), { 'jack/depth': depth }, { 'jack/held': held }), 'jack').verdict
+  it('is held to the wood and to what carries the controls: what only the one lets through is asked', () => {
+    expect([told(45, 'thread'), told(45, 'panel')]).toEqual(['snug', 'wont-go'])
+    expect(open(45).verdict).toBe('cant-tell')
+    expect(open(45).untold).toContainEqual({ slot: 'jack', trait: 'held' })
+  })
+  it('what both let through is told without', () => {
+    expect([told(30, 'thread'), told(30, 'panel')]).toEqual(['snug', 'snug'])
+    expect(open(30).verdict).toBe('snug')
+  })
+})
+
 describe('a jack beside the controls', () => {
   judgeRows(
     [

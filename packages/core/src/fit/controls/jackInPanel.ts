@@ -41,9 +41,12 @@ export function jackInPanelJoint(build: Build, panel: Carrier): JudgedJoint {
         },
       }),
     ),
-    asks: [(b) => hole(b, panel), (b) => thread(b, panel), room],
+    asks: asksInPanel(panel),
   })
 }
+
+/** What a jack beside the controls is held to. */
+export const asksInPanel = (panel: Carrier): ((build: Build) => Question)[] => [(b) => hole(b, panel), (b) => thread(b, panel), room]
 
 function hole(build: Build, panel: Carrier): Question {
   const ref = sizeRef(panel.slot, 'jack.hole')

@@ -1,10 +1,11 @@
 import type { Build } from '../../document/build'
-import { isThrough, sizeRef, traitAt } from '../../document/read'
+import { sizeRef, traitAt } from '../../document/read'
 import { isUnmade } from '../../document/unmade'
 import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
+import { neckToExchange } from '../../instrument/neckWords'
 import { outlinePoints } from '../../instrument/outline'
 import { tunerPosts } from '../../instrument/tuners'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
@@ -180,7 +181,7 @@ function furtherIn(build: Build, by: number): Cure {
   return {
     id: 'further-in',
     job: bored
-      ? `Glue a strip ${mm} mm wide to that edge of the headstock, grain along it, or take another ${isThrough(build) ? 'body with its neck' : 'neck'}.`
+      ? `Glue a strip ${mm} mm wide to that edge of the headstock, grain along it, or take another ${neckToExchange(build)}.`
       : `Mark that post ${mm} mm further in, or glue a strip so wide to that edge before anything is bored.`,
     how: `See first that each housing and its screw lie on wood: where they do and the edge is nowhere thinner than the housing’s rim, it can stay as it is. ${bored ? 'A strip shows under a clear finish.' : 'Drill’s headstock layout moves the whole row.'}`,
     gives: 'neck',
