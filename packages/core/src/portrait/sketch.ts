@@ -110,7 +110,8 @@ export class Sketch {
   screw(x: number, y: number, length: number, thread: number, root: number, sizes: readonly string[]): this {
     const [t, r] = [thread / 2, root / 2]
     const turns = Math.max(3, Math.min(24, Math.round(length / Math.max(0.8, thread * 0.45))))
-    const step = (length - thread) / turns
+    // Its point is as long as it is thick, and of a stub half of it.
+    const step = Math.max(length - thread, length / 2) / turns
     const right = Array.from({ length: turns }, (_, i) => [pt(x + r, y + i * step), pt(x + t, y + (i + 0.5) * step)]).flat()
     const left = right.toReversed().map((p) => pt(2 * x - p.x, p.y))
     const head = [pt(x - thread, y), pt(x - thread * 0.7, y - thread * 0.6), pt(x + thread * 0.7, y - thread * 0.6), pt(x + thread, y)]
