@@ -84,17 +84,21 @@ export function nutBreakJoint(build: Build): JudgedJoint {
   })
 }
 
+/** The angle of each string, from what is known. @param wrapAt its wraps on another post */
+function angleAt(build: Build, have: Have, wrapAt?: Parameters<typeof angleOf>[1]): (n: number) => number {
+  const angle = angleOf(build, wrapAt)
+  return (n) => angle(n, have.drop.value, have.wrap.value, have.slot.value, have.tilt.value, have.crown.value)
+}
+
 /** Strings that lie too flat to stay in their slots. */
-function flatOf(build: Build, have: Have): number[] {
-  const angle = angleOf(build)
-  const at = (n: number) => angle(n, have.drop.value, have.wrap.value, have.slot.value, have.tilt.value, have.crown.value)
+const flatOf = (build: Build, have: Have): number[] => {
+  const at = angleAt(build, have)
   return stringsOf(build).filter((n) => at(n) < RATTLES)
 }
 
 function flattestString(build: Build): Question {
   const have = sizesIn(build, ANGLES)
-  const angle = angleOf(build)
-  const at = (n: number) => angle(n, have.drop.value, have.wrap.value, have.slot.value, have.tilt.value, have.crown.value)
+  const at = angleAt(build, have)
   const flattest = stringsOf(build).reduce((a, b) => (at(b) < at(a) ? b : a))
   const low = certain(at(flattest))
   // Read here, where what nobody has said is met, and not first when somebody looks at the jobs.
@@ -189,8 +193,7 @@ function sorting(build: Build, have: Have): Cure[] {
   const low = all.map((s) => s.wrap).toSorted((a, b) => a - b)
   const then = new Map(far.map((n, i) => [n, low[i]!]))
   const moved = all.filter((s) => then.get(s.n) !== s.wrap)
-  const angle = angleOf(build, (n) => then.get(n)!)
-  const at = (n: number) => angle(n, have.drop.value, have.wrap.value, have.slot.value, have.tilt.value, have.crown.value)
+  const at = angleAt(build, have, (n) => then.get(n)!)
   if (!moved.length || stringsOf(build).some((n) => at(n) < RATTLES)) return []
   const [first, ...others] = moved.map(({ n, wrap }) => ({
     slot: 'tuners' as const,
