@@ -105,7 +105,7 @@ export function dunlin(today: string, due: string, late: string): Build {
           'tail.bore': 11.62,
           'block.width': [101, 'rule'],
           'block.thickness': [42, 'rule'],
-          ...route('neck', 92, 46, 80, 24),
+          ...route('neck', 102, 46, 80, 24),
           ...route('bridge', 222, 46, 80, 24),
           'control.depth': [38, 'rule'],
           'control.top': [16, 'rule', 0.3],

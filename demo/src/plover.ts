@@ -99,7 +99,7 @@ export function plover(today: string, due: string): Build {
           'oldHoles.back': [38, 'rule'],
           'string.hole': 4.1,
           'ferrule.bore': 7.9,
-          ...route('neck', 104, 35.6, 85.3, 21),
+          ...route('neck', 119, 35.6, 85.3, 21),
           ...route('bridge', 222, 35.9, 86.6, 17),
           'control.depth': [36, 'rule'],
           'control.top': [5, 'rule', 0.3],

@@ -28,9 +28,15 @@ const LONG = [
   ['plover', 'body', 'route.bridge.centre'],
   ['dunlin', 'body', 'route.bridge.centre'],
 ] as const
+/** Where they lay the board's end covered them. */
+const MOVED = [
+  ['plover', 'body', 'route.neck.centre', 104],
+  ['dunlin', 'body', 'route.neck.centre', 92],
+] as const
 function asThen(name: string, build: Build): Build {
   const then = structuredClone(build)
   for (const [of, slot, size] of LONG) if (of === name) then.parts[slot]!.sizes[size]!.doubt = 0.05
+  for (const [of, slot, size, value] of MOVED) if (of === name) then.parts[slot]!.sizes[size]!.value = value
   for (const [of, slot, size] of SINCE) if (of === name) delete then.parts[slot]!.sizes[size]
   return then
 }

@@ -89,7 +89,9 @@ export function ChooseTab() {
     setWhy({ item })
     setWhy({ item, result: await shopWorker().whyNot(request(), slot, item) })
   }
-  const set = choice?.sets[at]
+  // Where nothing goes as it is: what goes after larger jobs.
+  const sets = choice?.sets.length ? choice.sets : (choice?.replanned ?? [])
+  const set = sets[at]
   const taking =
     (s: ChosenSet) =>
     (b: typeof build): Change => ({
@@ -172,14 +174,18 @@ export function ChooseTab() {
           </div>
           {choice && !choice.sets.length && (
             <p className="p-4">
-              No complete set keeps all limits.{' '}
+              {choice.replanned ? 'No complete set goes as it is.' : 'No complete set keeps all limits.'}{' '}
               {choice.empty.length
                 ? `Nothing fits ${choice.empty.map((s) => slotSpec(s).label.toLowerCase()).join(', ')}.`
-                : `${choice.inTheWay ? `Most often in the way: ${choice.inTheWay.title.toLowerCase()}. ` : ''}Ask “why not” of a part below, or loosen a limit.`}
+                : `${choice.inTheWay ? `Most often in the way: ${choice.inTheWay.title.toLowerCase()}. ` : ''}${
+                    choice.replanned
+                      ? 'These go once what will not go as it is has been put right by larger jobs on what is here; each set names them.'
+                      : 'Ask “why not” of a part below, or loosen a limit.'
+                  }`}
             </p>
           )}
           <ul>
-            {choice?.sets.map((s, i) => (
+            {sets.map((s, i) => (
               <ThingRow
                 key={i}
                 number={i + 1}

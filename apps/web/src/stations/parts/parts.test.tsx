@@ -227,13 +227,38 @@ describe('choosing', () => {
     expect(server.build.parts.guard!.state).toBe('ordered')
   })
   it('no set: says which joint stands in the way', async () => {
-    const b = { ...fullBuild(), slots: { bridge: 'open' as const, body: 'open' as const, strings: 'open' as const } }
-    layOut(b)
+    const b = changed(fullBuild(), { 'bridge/studSpacing': 81 })
+    layOut({ ...b, slots: { bridge: 'open' as const, body: 'open' as const, strings: 'open' as const } })
     server.stock = [offer('wide', 80, 20)]
     show(<PartsStation />, 'parts?tab=choose')
     await waitFor(() => expect(screen.getByText(/parts? of these kinds/)).toBeTruthy())
     await userEvent.click(screen.getByRole('button', { name: 'Find sets' }))
-    await waitFor(() => expect(screen.queryByText('Trying sets…')).toBeNull())
+    const list = screen.getByRole('region', { name: 'Sets that go together' })
+    await waitFor(() =>
+      expect(list.textContent).toMatch(
+        /No complete set keeps all limits\. Most often in the way: bridge studs in the body\. Ask “why not” of a part below, or loosen a limit\./,
+      ),
+    )
+    expect(inHand().queryByRole('heading', { name: 'Its joints' })).toBeNull()
+  })
+  it('what goes after larger jobs is shown with them where nothing goes as it is', async () => {
+    layOut({ ...changed(fullBuild(), { 'bridge/studSpacing': 81 }), slots: { bridge: 'open' as const } })
+    server.stock = [offer('wide', 80, 20)]
+    show(<PartsStation />, 'parts?tab=choose')
+    await waitFor(() => expect(screen.getByText(/parts? of these kinds/)).toBeTruthy())
+    await userEvent.click(screen.getByRole('checkbox', { name: 'no cutting of finished wood' }))
+    await userEvent.click(screen.getByRole('button', { name: 'Find sets' }))
+    await waitFor(() => expect(inHand().getByRole('heading', { name: 'Its joints' })).toBeTruthy())
+    const list = screen.getByRole('region', { name: 'Sets that go together' })
+    expect(list.textContent).toMatch(/No complete set goes as it is\. Most often in the way: bridge studs in the body\. These go once/)
+    expect(list.textContent).not.toMatch(/keeps all limits/)
+    expect(inHand().getByText(/^Plug the old holes and drill at 8[01] mm\.$/)).toBeTruthy()
+    const wide = screen
+      .getAllByRole('listitem')
+      .find((l) => l.textContent!.includes('Bridge wide') && within(l).queryByRole('button', { name: 'Why not this' }))!
+    await userEvent.click(within(wide).getByRole('button', { name: 'Why not this' }))
+    await waitFor(() => expect(inHand().getByText(/It goes once what will not go as it is has been put right/)).toBeTruthy())
+    expect(inHand().getByText('Plug the old holes and drill at 80 mm.')).toBeTruthy()
   })
   it('tools that are missing are remembered on this machine', async () => {
     layOut()
@@ -264,6 +289,20 @@ describe('why not', () => {
     )
     expect(screen.getByText(/4 mm too low/)).toBeTruthy()
     expect(screen.getByRole('img', { name: 'won’t go' })).toBeTruthy()
+  })
+  it('a set that goes only after larger jobs says so, with the jobs and what it costs more', () => {
+    layOut()
+    const joints = [{ id: 'x', title: 'Nut in its slot', verdict: 'wont-go' as const, says: '4 mm too low.', job: 'Raise it by 4 mm.' }]
+    const replanned = { items: [], money: 20, unpriced: 0, undated: 0, parcels: [], minutes: 60, days: 3, joints }
+    const result = { clashes: [], replanned, more: { money: -4, minutes: 60, days: 0 } }
+    show(<WhyNotPanel item={item} result={result} />)
+    expect(
+      screen.getByText(
+        'It goes only after larger jobs on what is here: the best set with it costs −4.00 in money, +60 min at the bench and 0 days against the best.',
+      ),
+    ).toBeTruthy()
+    expect(screen.getByText('Raise it by 4 mm.')).toBeTruthy()
+    expect(screen.queryByText(/No complete set keeps/)).toBeNull()
   })
   it('says when no complete set keeps the limits with it', () => {
     layOut()

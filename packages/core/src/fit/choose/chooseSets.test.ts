@@ -134,6 +134,64 @@ describe('choosing', () => {
   })
 })
 
+describe('where no set goes as it is', () => {
+  const only = (slot: Slot, item: StockItem, more: Partial<ChooseRequest> = {}) =>
+    chooseSets(request({ open: [{ slot, items: [item] }], ...more }))
+
+  it('those that go after larger jobs are named with them: an hour each', () => {
+    const { sets, replanned } = only('guard', GUARDS[1]!)
+    expect(sets).toEqual([])
+    const bad = replanned![0]!.joints.filter((j) => j.verdict === 'wont-go')
+    expect(bad.map((j) => j.job)).toEqual(['File the guard: neck opening, neck side: 6.9 mm.'])
+    const rest = replanned![0]!.joints.map((j) => ({ snug: 0, loose: 10, tight: 30, 'cant-tell': 20, 'wont-go': 60 })[j.verdict])
+    expect(replanned![0]!.minutes).toBe(rest.reduce((a, b) => a + b, 0))
+  })
+  it('a job that is another part is none, nor one that words forbid: without the tool, or in finished wood', () => {
+    // 4.2 mm of bushing too little: only a longer pot.
+    expect(only('pot-volume', offer('short', 'pot-volume', { 'pot-volume/bushing.length': 4 })).replanned).toBeUndefined()
+    expect(only('guard', GUARDS[1]!, { limits: { lacking: ['file', 'router'] } }).replanned).toBeUndefined()
+    expect(only('bridge', BRIDGES[1]!).replanned![0]!.joints.find((j) => j.id === 'bridge-on-body')!.job).toBe(
+      'Plug the old holes and drill at 80 mm.',
+    )
+    expect(only('bridge', BRIDGES[1]!, { limits: { noCuttingFinished: true } }).replanned).toBeUndefined()
+    const raw = changed(fullBuild(), {}, { 'body/surface': 'raw' })
+    expect(only('bridge', BRIDGES[1]!, { build: raw, limits: { noCuttingFinished: true } }).replanned).toHaveLength(1)
+  })
+  it('the job named is the one that counts, not the other part that stands first', () => {
+    const carved = only('pot-volume', POTS[2]!).replanned![0]!.joints.find((j) => j.id === 'pot-volume')!
+    expect(carved.job).toBe('Put 6 inner nuts and 1 washer on the volume pot under the guard: takes up 13.2 mm.')
+  })
+  it('where a set goes as it is, nothing else is offered', () => {
+    expect(chooseSets(request()).replanned).toBeUndefined()
+    expect(chooseSets(request({ open: [{ slot: 'guard', items: [GUARDS[0]!, GUARDS[1]!] }] })).sets).toHaveLength(1)
+  })
+  it('a flat head whose strings want a tree is chosen as any other: a small job, as every such head asks for it', () => {
+    const { 'string-tree': _, ...parts } = fullBuild().parts
+    const build = changed({ ...fullBuild(), parts }, { 'neck/head.drop': 1, 'tuners/post.height': 9 })
+    const { sets } = only('tuners', { ...offer('tall posts', 'tuners', {}), part: build.parts.tuners! }, { build })
+    expect(sets[0]!.joints.find((j) => j.id === 'nut-break')).toMatchObject({ verdict: 'tight', job: expect.stringMatching(/string tree/) })
+  })
+  it('says what stands in the way, be it a joint of one open slot, of two or of more', () => {
+    const titleOf = (r: Partial<ChooseRequest>) => chooseSets(request(r)).inTheWay
+    expect(titleOf({ open: [{ slot: 'bridge', items: [BRIDGES[1]!, BRIDGES[0]!].slice(0, 1) }] })).toEqual({
+      title: 'Bridge studs in the body',
+      slots: ['bridge'],
+      times: 1,
+    })
+    // 60 mm of heel, 56 of pocket, whichever of the necks.
+    const thick = offer('thick', 'neck', { 'neck/heel.widthMouth': 60, 'neck/heel.widthEnd': 60 })
+    const body = { ...offer('body', 'body', {}), id: 'b' }
+    const inTheWay = titleOf({
+      open: [
+        { slot: 'neck', items: [thick, { ...thick, id: 'again' }] },
+        { slot: 'body', items: [body] },
+      ],
+    })!
+    expect(inTheWay.title).toBe('Heel in pocket, at the mouth')
+    expect(inTheWay.slots.toSorted()).toEqual(['body', 'neck'])
+  })
+})
+
 describe('ruled out whatever else is chosen', () => {
   const out = (item: StockItem, slot: Slot, limits = {}) =>
     ruledOut({ build: fullBuild(), limits, open: [{ slot, items: [item] }] }, slot, item)

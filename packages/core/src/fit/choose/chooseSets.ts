@@ -1,41 +1,15 @@
 import type { Build } from '../../document/build'
 import type { JudgedJoint } from '../../judge/joint'
-import type { Verdict } from '../../judge/verdict'
 import type { Slot } from '../../parts/slots'
-import { daysToCome, slipsOf, type StockItem } from '../../parts/stock'
+import { daysToCome, slipsOf } from '../../parts/stock'
 import { JOINT_KINDS } from '../jointKinds'
-import { existsIn, type JointKind } from '../kind'
+import { existsIn } from '../kind'
 import { bestSets, type SearchResult, type SetProblem } from './bestSets'
-import { minutesFor } from './minutes'
-import { costOf, marketOf, type ChooseLimits, type ChooseRequest } from './request'
+import { tellSet, type Bound, type ChosenSet, type MinutesOf } from './chosenSet'
+import { minutesFor, minutesReplanned } from './minutes'
+import { costOf, marketOf, type ChooseRequest } from './request'
 import { ruledOut } from './ruledOut'
 import { leftOf, scarceIn } from './scarce'
-
-/** One joint of a set, short. */
-export interface SetJoint {
-  id: string
-  title: string
-  verdict: Verdict
-  condition?: true
-  says: string
-  job?: string
-}
-
-export interface ChosenSet {
-  items: { slot: Slot; item: StockItem }[]
-  /** Money for the parts and their parcels, as far as it is known. */
-  money: number
-  /** Parts in it whose price, or whose time to come, nobody has said. */
-  unpriced: number
-  undated: number
-  /** Without a cost where nobody has named the postage. */
-  parcels: { seller: string; cost?: number }[]
-  /** Minutes at the bench to make every joint go. */
-  minutes: number
-  /** Days until the last parcel is here, of those that are known. */
-  days: number
-  joints: SetJoint[]
-}
 
 export interface Choice {
   sets: ChosenSet[]
@@ -43,8 +17,10 @@ export interface Choice {
   complete: boolean
   /** Slots nothing fits, with what is in the way. */
   empty: Slot[]
-  /** When there is no set: the joint of many that ruled choices out most often, and how often. */
+  /** When there is no set: the joint that ruled choices out most often, and how often. */
   inTheWay?: { title: string; slots: Slot[]; times: number }
+  /** When there is no set: those that go once what will not go as it is has been put right by jobs on what is here. */
+  replanned?: ChosenSet[]
 }
 
 /** A preferred part is let go only when another set saves at least this, in money. [ours] */
@@ -60,18 +36,41 @@ const reckoned = (known: number | undefined, all: readonly (number | undefined)[
 /** A time to come that nobody has said is later than every one that is known, in days. */
 const SOMETIME = 10_000
 
-/** A kind of joint with the open slots it depends on. */
-interface Bound {
-  kind: JointKind
-  vars: number[]
-}
-
 /** Best complete sets for the open slots of a build, proved best unless stopped. */
 export function chooseSets(request: ChooseRequest, stop?: () => boolean, slips = slipsOf(marketOf(request))): Choice {
+  const known: Known = new Map()
+  const replan = new Set<string>()
+  const { ruling, ...asTheyAre } = setsWith(replan, known, request, stop, slips)
+  // Where nothing goes, what is most in the way may be planned anew; then what is in the way of that; until something goes.
+  for (let next = ruling; next.length && asTheyAre.complete && !asTheyAre.sets.length; ) {
+    const id = next.find((x) => x !== NO_JOINT && !replan.has(x))
+    if (id === undefined) break
+    replan.add(id)
+    known.delete(id)
+    const { sets, complete, ruling: now } = setsWith(replan, known, request, stop, slips)
+    if (sets.length || !complete) return { ...asTheyAre, complete, ...(sets.length ? { replanned: sets } : {}) }
+    next = now
+  }
+  return asTheyAre
+}
+
+/** Minutes of what was judged, by the kind of joint and what it was judged with. */
+type Known = Map<string, Map<string, number>>
+/** Where too few of one part are in the way. */
+const NO_JOINT = 'scarce'
+
+/** @param replan kinds of joints that may go after a larger job @returns also what ruled choices out, what did so most first */
+function setsWith(
+  replan: ReadonlySet<string>,
+  known: Known,
+  request: ChooseRequest,
+  stop: (() => boolean) | undefined,
+  slips: ReadonlyMap<string, number>,
+): Choice & { ruling: string[] } {
   const { limits, rank, keep = 3 } = request
   const open = request.open.map((o) => ({ ...o, items: o.items.filter((i) => !ruledOut(request, o.slot, i, slips)) }))
   const empty = open.filter((o) => !o.items.length).map((o) => o.slot)
-  if (empty.length || !open.length) return { sets: [], complete: true, empty }
+  if (empty.length || !open.length) return { sets: [], complete: true, empty, ruling: [] }
   const base: Build = { ...request.build, parts: { ...request.build.parts } }
   // A set fills every open slot: joints that only count what is there (wires, what weighs) meet them filled from the start.
   for (const o of open) base.parts[o.slot] = o.items[0]!.part
@@ -87,21 +86,22 @@ export function chooseSets(request: ChooseRequest, stop?: () => boolean, slips =
       return i < 0 ? [] : [i]
     }),
   })).filter((b) => b.vars.length > 0)
-  const judged = new Map<string, number>()
-  const minutes = (b: Bound, index: number, chosen: readonly (readonly [number, number])[]): number => {
-    const key = `${index}:${chosen.map(([s, c]) => `${s}.${c}`).join(',')}`
-    const known = judged.get(key)
-    if (known !== undefined) return known
+  const minutesOf: MinutesOf = (kind, joint, build) => (replan.has(kind.id) ? minutesReplanned : minutesFor)(joint, build, limits)
+  for (const { kind } of bound) if (!known.has(kind.id)) known.set(kind.id, new Map())
+  const minutes = ({ kind }: Bound, chosen: readonly (readonly [number, number])[]): number => {
+    const of = known.get(kind.id)!
+    const key = chosen.map(([s, c]) => `${s}.${c}`).join(',')
+    const before = of.get(key)
+    if (before !== undefined) return before
     const build = withParts(chosen)
-    const cost = existsIn(b.kind, build) ? minutesFor(b.kind.find(build), build, limits) : 0
-    judged.set(key, cost)
+    const cost = existsIn(kind, build) ? minutesOf(kind, kind.find(build), build) : 0
+    of.set(key, cost)
     return cost
   }
   const weigh = (m: number) => (m === Infinity ? Infinity : rank === 'bench' ? m : rank === 'date' ? 0 : m * TIE)
-  const indexed = bound.map((b, index) => ({ ...b, index }))
-  const singles = indexed.filter((b) => b.vars.length === 1)
-  const pairs = indexed.filter((b) => b.vars.length === 2)
-  const many = indexed.filter((b) => b.vars.length > 2)
+  const singles = bound.filter((b) => b.vars.length === 1)
+  const pairs = bound.filter((b) => b.vars.length === 2)
+  const many = bound.filter((b) => b.vars.length > 2)
   const pairKey = (a: number, b: number) => a * open.length + b
   const byPair = new Map<number, typeof pairs>()
   for (const p of pairs) {
@@ -120,7 +120,7 @@ export function chooseSets(request: ChooseRequest, stop?: () => boolean, slips =
     sizes: open.map((o) => o.items.length),
     own: (s, c) => {
       const item = open[s]!.items[c]!
-      const alone = singles.filter((b) => b.vars[0] === s).reduce((sum, b) => sum + minutes(b, b.index, [[s, c]]), 0)
+      const alone = singles.filter((b) => b.vars[0] === s).reduce((sum, b) => sum + minutes(b, [[s, c]]), 0)
       if (alone === Infinity) return Infinity
       const liked = open[s]!.preferred !== undefined && open[s]!.preferred !== item.id ? PREFERENCE : 0
       const cost = reckoned(costOf(item), open[s]!.items.map(costOf))
@@ -143,7 +143,7 @@ export function chooseSets(request: ChooseRequest, stop?: () => boolean, slips =
                 [b, j],
                 [a, i],
               ] as const)
-        return sum + weigh(minutes(p, p.index, chosen))
+        return sum + weigh(minutes(p, chosen))
       }, 0)
     },
     groups: [
@@ -153,7 +153,6 @@ export function chooseSets(request: ChooseRequest, stop?: () => boolean, slips =
           weigh(
             minutes(
               b,
-              b.index,
               b.vars.map((s, k) => [s, chosen[k]!] as const),
             ),
           ),
@@ -173,13 +172,14 @@ export function chooseSets(request: ChooseRequest, stop?: () => boolean, slips =
   const whole = (found: SearchResult) =>
     found.sets
       .map(({ chosen }) =>
-        describe(
+        tellSet(
           withParts(chosen.map((c, s) => [s, c] as const)),
           bound.map((b) => ({ ...b, key: `${b.kind.id}:${b.vars.map((s) => chosen[s]).join(',')}` })),
           seen,
           chosen.map((c, s) => ({ slot: open[s]!.slot, item: open[s]!.items[c]! })),
           { sellers, shipping, slips },
           limits,
+          minutesOf,
         ),
       )
       .filter((s) => limits.money === undefined || s.money <= limits.money + 1e-9)
@@ -193,60 +193,30 @@ export function chooseSets(request: ChooseRequest, stop?: () => boolean, slips =
     found = bestSets(problem, asked, stop)
     sets = whole(found)
   }
-  const most = found.inTheWay.reduce((a, times, k) => (times > (found.inTheWay[a] ?? 0) ? k : a), -1)
-  if (sets.length || most < 0) return { sets, complete: found.complete, empty: [] }
-  const joint = many[most]
-  const vars = joint?.vars ?? scarce[most - many.length]!.slots
-  const title = joint ? joint.kind.find(withParts(vars.map((s) => [s, 0] as const))).title : 'Too few of one part in the stash'
-  return {
-    sets,
-    complete: found.complete,
-    empty: [],
-    inTheWay: { title, slots: vars.map((s) => open[s]!.slot), times: found.inTheWay[most]! },
-  }
-}
-
-function describe(
-  build: Build,
-  bound: readonly (Bound & { key: string })[],
-  seen: Map<string, JudgedJoint>,
-  items: ChosenSet['items'],
-  {
-    sellers,
-    shipping,
-    slips,
-  }: { sellers: readonly string[]; shipping: readonly (number | undefined)[]; slips: ReadonlyMap<string, number> },
-  limits: ChooseLimits,
-): ChosenSet {
-  const used = [...new Set(items.flatMap(({ item }) => (item.holding === 'offer' && item.part.seller ? [item.part.seller] : [])))]
-  const parcels = used.map((seller) => {
-    const cost = shipping[sellers.indexOf(seller)]
-    return { seller, ...(cost === undefined ? {} : { cost }) }
-  })
-  const prices = items.map(({ item }) => costOf(item))
-  const days = items.map(({ item }) => daysToCome(item, slips))
-  const judged = bound
-    .filter(({ kind }) => existsIn(kind, build))
-    .map(({ kind, key }) => {
-      const joint = seen.get(key) ?? kind.find(build)
-      seen.set(key, joint)
-      return joint
-    })
-  return {
-    items,
-    parcels,
-    money: prices.reduce((s: number, p) => s + (p ?? 0), 0) + parcels.reduce((s, p) => s + (p.cost ?? 0), 0),
-    unpriced: prices.filter((p) => p === undefined).length,
-    undated: days.filter((d) => d === undefined).length,
-    days: Math.max(0, ...days.map((d) => d ?? 0)),
-    minutes: judged.reduce((s, j) => s + minutesFor(j, build, limits), 0),
-    joints: judged.map((j) => ({
-      id: j.id,
-      title: j.title,
-      verdict: j.verdict,
-      ...(j.condition ? { condition: j.condition } : {}),
-      says: j.says,
-      ...(j.cures[0] && j.verdict !== 'snug' ? { job: j.cures[0].job } : {}),
-    })),
-  }
+  const { complete } = found
+  if (sets.length) return { sets, complete, empty: [], ruling: [] }
+  const times = (b: Bound) => [...known.get(b.kind.id)!.values()].filter((cost) => cost === Infinity).length
+  const ruling = [
+    ...bound.map((b) => {
+      const ruled = times(b)
+      // What leaves nothing of a slot settles it alone, however often another joint was in the way.
+      const alone = b.vars.length === 1 && ruled === open[b.vars[0]!]!.items.length
+      return {
+        id: b.kind.id,
+        slots: b.vars,
+        times: ruled,
+        first: alone ? 1 : 0,
+        title: () => b.kind.find(withParts(b.vars.map((s) => [s, 0]))).title,
+      }
+    }),
+    ...scarce.map(({ slots }, k) => {
+      return { id: NO_JOINT, slots, times: found.inTheWay[many.length + k]!, first: 0, title: () => 'Too few of one part in the stash' }
+    }),
+  ]
+    .filter((r) => r.times > 0)
+    .toSorted((a, b) => b.first - a.first || b.times - a.times)
+  const [most] = ruling
+  const hopeless = most?.first === 1 && replan.has(most.id)
+  const inTheWay = most && { title: most.title(), slots: most.slots.map((s) => open[s]!.slot), times: most.times }
+  return { sets, complete, empty: [], ruling: hopeless ? [] : ruling.map((r) => r.id), ...(inTheWay ? { inTheWay } : {}) }
 }

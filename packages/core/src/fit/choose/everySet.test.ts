@@ -86,8 +86,18 @@ function daysOf(i: StockItem, all: readonly StockItem[]): number | undefined {
 }
 const sellerOf = (i: StockItem) => (i.holding === 'offer' ? i.part.seller : undefined)
 
-function minutesOf(joint: JudgedJoint, build: Build, limits: ChooseLimits): number {
+function minutesOf(joint: JudgedJoint, build: Build, limits: ChooseLimits, replanned: boolean): number {
   const coated = build.parts.body!.traits.surface === 'coated'
+  if (joint.verdict === 'wont-go' && replanned) {
+    const inTheWay = joint.checks.filter((c) => c.raw.verdict === 'wont-go')
+    const goes = inTheWay.every(({ cures }) =>
+      cures.some(({ plan, gives, tools }) => {
+        const cutsBody = coated && (gives === 'body' || plan?.slot === 'body' || plan?.also?.some((e) => e.slot === 'body'))
+        return plan && !gives.startsWith('the ') && !(limits.noCuttingFinished && cutsBody) && canDo(tools, limits.lacking ?? [])
+      }),
+    )
+    return goes ? 60 * inTheWay.length : Infinity
+  }
   const can = joint.cures.some((c) => !(limits.noCuttingFinished && c.gives === 'body' && coated) && canDo(c.tools, limits.lacking ?? []))
   if (joint.verdict === 'tight' && joint.cures.length && !can) return Infinity
   const bad = joint.checks.some((c) => c.raw.verdict === 'cant-tell' && c.raw.chances.snug + c.raw.chances.loose <= 0.1)
@@ -102,12 +112,14 @@ interface Whole {
   undated: number
   minutes: number
   goal: number
+  /** Kinds of joints that go only after a larger job. */
+  larger: string[]
 }
 
 /** The joints of a set do not hang on limits: they are judged once. */
 type Judged = Map<string, JudgedJoint[]>
 
-function everySet({ build, open, limits, rank }: ChooseRequest, known: Judged): Whole[] {
+function everySet({ build, open, limits, rank }: ChooseRequest, known: Judged, replanned = false): Whole[] {
   const postage = new Map<string, number>()
   // A parcel of what is out of the question costs nothing.
   const all = open.flatMap((o) => o.items)
@@ -129,7 +141,7 @@ function everySet({ build, open, limits, rank }: ChooseRequest, known: Judged): 
       known.get(ids.join()) ??
       JOINT_KINDS.filter((k) => existsIn(k, whole) && [...k.needs, ...(k.also ?? [])].some((s) => touched.has(s))).map((k) => k.find(whole))
     known.set(ids.join(), joints)
-    const minutes = joints.reduce((sum, j) => sum + minutesOf(j, whole, limits), 0)
+    const minutes = joints.reduce((sum, j) => sum + minutesOf(j, whole, limits, replanned), 0)
     if (minutes === Infinity) return []
     const sent = [...new Set(items.flatMap((i) => sellerOf(i) ?? []))].reduce((sum, s) => sum + postage.get(s)!, 0)
     const money = items.reduce((sum, i) => sum + (costOf(i) ?? 0), 0) + sent
@@ -145,7 +157,8 @@ function everySet({ build, open, limits, rank }: ChooseRequest, known: Judged): 
     const undated = came.filter((d) => d === undefined).length
     const unpriced = items.filter((i) => costOf(i) === undefined).length
     const goal = { money: reckoned + liked + minutes * TIE, bench: minutes + liked + reckoned * TIE, date: undated ? 10_000 : days }[rank]
-    return [{ ids, money, unpriced, days, undated, minutes, goal }]
+    const larger = joints.filter((j) => j.verdict === 'wont-go').map((j) => j.id)
+    return [{ ids, money, unpriced, days, undated, minutes, goal, larger }]
   })
 }
 
@@ -166,9 +179,17 @@ describe('choosing gives what going through every set gives', () => {
       ...(r() < 0.3 ? { lacking: ['file', 'router'] as never } : {}),
     }
     const request: ChooseRequest = { build, buildId: 'mine', open, limits, rank, keep: 4 }
-    const all = everySet(request, known).toSorted((a, b) => a.goal - b.goal)
-    const { sets, complete } = chooseSets(request)
-    expect(complete).toBe(true)
+    const asTheyAre = everySet(request, known)
+    const every = asTheyAre.length ? asTheyAre : everySet(request, known, true)
+    const choice = chooseSets(request)
+    expect(choice.complete).toBe(true)
+    const sets = asTheyAre.length ? choice.sets : (choice.replanned ?? [])
+    expect(choice.sets).toHaveLength(Math.min(4, asTheyAre.length))
+    if (asTheyAre.length) expect(choice.replanned).toBeUndefined()
+    if (every.length) expect(sets.length).toBeGreaterThan(0)
+    // The larger jobs that were let in, and no others: of the sets that ask for no more than those these are the best.
+    const larger = new Set(sets.flatMap((s) => s.joints.filter((j) => j.verdict === 'wont-go').map((j) => j.id)))
+    const all = every.filter((s) => s.larger.every((id) => larger.has(id))).toSorted((a, b) => a.goal - b.goal)
     expect(sets).toHaveLength(Math.min(4, all.length))
     for (const [n, set] of sets.entries()) {
       const same = all.find((s) => s.ids.join() === set.items.map((i) => i.item.id).join())!

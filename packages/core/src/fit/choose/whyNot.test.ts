@@ -13,7 +13,9 @@ describe('why not', () => {
     expect(why.clashes.find((c) => c.id === 'bridge-on-body')!.says).toMatch(/6 mm apart/)
     expect(why.nearest).toEqual(chooseSets(request({ keep: 1 })).sets[0]!.items.find((i) => i.slot === 'bridge')!.item)
     expect(why.with).toBeUndefined()
-    expect(why.more).toBeUndefined()
+    // Plugged and drilled anew it goes: 10, 12 and 5 and one parcel for 4, against 40, 12 and 5 and two; an hour for half an hour.
+    expect(why.replanned!.joints.find((j) => j.id === 'bridge-on-body')!.job).toBe('Plug the old holes and drill at 80 mm.')
+    expect(why.more).toEqual({ money: -34, minutes: 30, days: 0 })
   })
   it('of what is in the best set nothing: no joint, no other that would do, no cost more', () => {
     const best = chooseSets(request({ keep: 1 })).sets[0]!
@@ -27,7 +29,12 @@ describe('why not', () => {
   it('where no set goes there is no nearest, and what stands against it is said all the same', () => {
     const why = whyNot(request({ open: [of(GUARDS[1]!)] }), 'guard', GUARDS[1]!)
     expect(why).toMatchObject({ clashes: [{ verdict: 'wont-go' }] })
-    expect(Object.keys(why)).toEqual(['clashes'])
+    expect(Object.keys(why)).toEqual(['clashes', 'replanned'])
+    // By 6 mm another pattern: nothing but cutting the finished body, which is not wanted, would make it go.
+    const limits = { noCuttingFinished: true }
+    expect(Object.keys(whyNot(request({ open: [{ slot: 'bridge', items: [BRIDGES[1]!] }], limits }), 'bridge', BRIDGES[1]!))).toEqual([
+      'clashes',
+    ])
     expect(whyNot(request({ open: [of(GUARDS[1]!)], limits: { days: 1 } }), 'guard', GUARDS[1]!).nearest).toBeUndefined()
   })
   it('only joints it is part of: what will not go elsewhere stands against something else', () => {
@@ -56,6 +63,18 @@ describe('why not', () => {
     // A tight opening is half an hour.
     expect(ask(filed).more).toEqual({ money: 1, minutes: 30, days: 0 })
     expect(ask(filed).with!.items.map((i) => i.item.id)).toEqual(['to file'])
+  })
+  it('what goes only after a larger job says which, and what that costs more than the best', () => {
+    // 6.6 mm of the opening lack: filed 6.9 wider. 8 against 24 and both posted for 4; an hour where the other
+    // has no work; 7 days against 20.
+    const why = whyNot(request({ open: [of(GUARDS[0]!, GUARDS[1]!)] }), 'guard', GUARDS[1]!)
+    expect(why.with).toBeUndefined()
+    expect(why.replanned!.joints.filter((j) => j.verdict === 'wont-go').map((j) => [j.id, j.job])).toEqual([
+      ['guard-openings', 'File the guard: neck opening, neck side: 6.9 mm.'],
+    ])
+    const best = chooseSets(request({ open: [of(GUARDS[0]!)], keep: 1 })).sets[0]!
+    expect(why.more).toEqual({ money: -16, minutes: why.replanned!.minutes - best.minutes, days: -13 })
+    expect(why.more!.minutes).toBeGreaterThanOrEqual(60)
   })
   it('what holds alone is said alone', () => {
     const why = whyNot(request({ limits: { days: 10 } }), 'guard', GUARDS[0]!)

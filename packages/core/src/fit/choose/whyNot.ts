@@ -4,7 +4,8 @@ import type { Slot } from '../../parts/slots'
 import { slipsOf, type StockItem } from '../../parts/stock'
 import { JOINT_KINDS } from '../jointKinds'
 import { existsIn } from '../kind'
-import { chooseSets, type ChosenSet, type SetJoint } from './chooseSets'
+import { chooseSets } from './chooseSets'
+import type { ChosenSet, SetJoint } from './chosenSet'
 import { minutesFor } from './minutes'
 import { marketOf, type ChooseRequest } from './request'
 import { ruledOut } from './ruledOut'
@@ -15,8 +16,11 @@ export interface WhyNot {
   alone?: string
   /** Joints with the fixed parts that rule it out. */
   clashes: SetJoint[]
-  /** The best set with it in, against the best set of all: what it costs more. */
+  /** The best set with it in. */
   with?: ChosenSet
+  /** With it no set goes as it is, but this one once the jobs on what will not go are done. */
+  replanned?: ChosenSet
+  /** What either costs more than the best set of all. */
   more?: { money: number; minutes: number; days: number }
   /** The candidate of its slot in the best set. */
   nearest?: StockItem
@@ -43,17 +47,21 @@ export function whyNot(request: ChooseRequest, slot: Slot, item: StockItem, stop
       says: j.says,
       ...(j.cures[0] ? { job: j.cures[0].job } : {}),
     }))
-  const forced = chooseSets(
+  const withIt = chooseSets(
     { ...request, open: request.open.map((o) => (o.slot === slot ? { ...o, items: [item] } : o)), keep: 1 },
     stop,
     slips,
-  ).sets[0]
+  )
+  const forced = withIt.sets[0]
+  const replanned = withIt.replanned?.[0]
+  const either = forced ?? replanned
   return {
     clashes,
     ...(nearest && nearest.id !== item.id ? { nearest } : {}),
     ...(forced ? { with: forced } : {}),
-    ...(forced && best
-      ? { more: { money: forced.money - best.money, minutes: forced.minutes - best.minutes, days: forced.days - best.days } }
+    ...(replanned ? { replanned } : {}),
+    ...(either && best
+      ? { more: { money: either.money - best.money, minutes: either.minutes - best.minutes, days: either.days - best.days } }
       : {}),
   }
 }

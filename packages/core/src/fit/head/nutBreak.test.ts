@@ -39,6 +39,13 @@ describe('which strings a tree is for', () => {
     expect(flattest(head({ 'neck/row': 'bass' }, 4)).raw.verdict).toBe('snug')
     expect(flattest(head({ 'neck/row': 'treble' }, 4)).raw.verdict).toBe('snug')
   })
+  // A face 1 mm under the board: 1 + 1.1 + 0.5 = 2.6 over it, wraps at 9: all rise, the nearest by atan(6.4 / 33) = 11 degrees.
+  it('strings that rise out of their slots go after the same small job', () => {
+    const rises = flattest(changed(head({ 'neck/row': 'bass' }), { 'neck/head.drop': 1, 'tuners/post.height': 9 }))
+    expect(rises.says).toMatch(/^String 6 rises from the nut by 11\.0°/)
+    expect(rises.raw.verdict).toBe('tight')
+    expect(rises.cures.map((c) => c.job)).toEqual(['3 string trees for strings 1, 2, 3, 4, 5 and 6.'])
+  })
   it('strings that lie flat under the tree they have want a lower one', () => {
     const high = changed(head({ 'neck/row': 'bass' }, 6), { 'string-tree/height': 8 })
     expect(tree(high)).toMatch(/^A lower string tree for strings /)

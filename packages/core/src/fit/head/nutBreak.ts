@@ -110,7 +110,7 @@ function flattestString(build: Build): Question {
     clearance: low,
     unit: 'deg',
     bands: [
-      { upTo: 0.5, is: 'wont-go' },
+      // However flat: a tree or wraps further down are a small job.
       { upTo: RATTLES, is: 'tight' },
       { upTo: Infinity, is: 'snug' },
     ],
