@@ -135,6 +135,13 @@ export interface PlannedJob extends JobEffect {
 /** Everything a job moves, what it is done for first. */
 export const effectsOf = (job: Omit<PlannedJob, 'text'>): JobEffect[] => [job, ...(job.also ?? [])]
 
+/** What is left of what is planned when the parts of some slots go: jobs planned on a part leave with the part. */
+export function jobsWithout(build: Build, slots: readonly Slot[]): Build['jobs'] {
+  const all = Object.entries(build.jobs)
+  const left = all.filter(([, job]) => !effectsOf(job).some((effect) => slots.includes(effect.slot)))
+  return left.length < all.length ? Object.fromEntries(left) : build.jobs
+}
+
 export interface CircuitChoice {
   /** Which wiring; 'by-parts' is the first the parts allow. */
   scheme: string

@@ -69,6 +69,13 @@ describe('acts of a person', () => {
     expect(applyChange(applyChange(planned, out), inverse(out)).jobs).toEqual(planned.jobs)
     expect(applyChange(planned, dropJob(planned, 'x')).jobs).toEqual({})
   })
+  it('how a part was found when it was unpacked goes with it, and says nothing of the next', () => {
+    const seen = { ...full, unpacked: { nut: 'damaged' as const, body: 'present' as const } }
+    const change = choosePart(seen, 'nut', { ...full.parts.nut!, name: 'another' })
+    expect(applyChange(seen, change).unpacked).toEqual({ body: 'present' })
+    expect(applyChange(applyChange(seen, change), inverse(change)).unpacked).toEqual(seen.unpacked)
+    expect(applyChange(seen, removePart(seen, 'body')).unpacked).toEqual({ nut: 'damaged' })
+  })
   it('an entry in a record that is not there yet makes the record, and taking it back unmakes it', () => {
     const change = setIn(full, 'slots', 'neck', 'preferred', 'preferred')
     const after = applyChange(full, change)

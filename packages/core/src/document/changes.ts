@@ -7,7 +7,7 @@ import { slotSpec, type Slot } from '../parts/slots'
 import { printMm } from '../quantity/length'
 import { isMeasured, type Size } from '../quantity/size'
 import {
-  effectsOf,
+  jobsWithout,
   type Build,
   type CircuitChoice,
   type FinishChoice,
@@ -79,19 +79,24 @@ export function setTraits(build: Build, refs: readonly { slot: Slot; trait: stri
 export function choosePart(build: Build, slot: Slot, part: Part): Change {
   return {
     label: `${slotSpec(slot).label}: ${part.name}`,
-    edits: [edit(build, ['parts', slot], asJson(part)), ...jobsOn(build, slot)],
+    edits: [edit(build, ['parts', slot], asJson(part)), ...leavesWith(build, slot)],
   }
 }
 
 export function removePart(build: Build, slot: Slot): Change {
-  return { label: `${slotSpec(slot).label} taken out`, edits: [edit(build, ['parts', slot], undefined), ...jobsOn(build, slot)] }
+  return { label: `${slotSpec(slot).label} taken out`, edits: [edit(build, ['parts', slot], undefined), ...leavesWith(build, slot)] }
 }
 
-/** Jobs planned on a part leave with the part. */
-const jobsOn = (build: Build, slot: Slot): Edit[] =>
-  Object.entries(build.jobs)
-    .filter(([, job]) => effectsOf(job).some((effect) => effect.slot === slot))
-    .map(([id]) => edit(build, ['jobs', id], undefined))
+/** What is planned on a part leaves with it, and how it was found to be when it was unpacked. */
+function leavesWith(build: Build, slot: Slot): Edit[] {
+  const left = jobsWithout(build, [slot])
+  return [
+    ...Object.keys(build.jobs)
+      .filter((id) => !(id in left))
+      .map((id) => edit(build, ['jobs', id], undefined)),
+    ...(build.unpacked?.[slot] ? [edit(build, ['unpacked', slot], undefined)] : []),
+  ]
+}
 
 export type PartField = 'name' | 'seller' | 'state' | 'price' | 'original' | 'arrives' | 'colour' | 'metal' | 'note'
 export function setPartField(build: Build, slot: Slot, field: PartField, value: string | number | undefined): Change {

@@ -1,8 +1,9 @@
-import type { Build } from '../document/build'
+import { jobsWithout, type Build } from '../document/build'
 import { wordOf, type Verdict } from '../judge/verdict'
 import { daysToCome, freeOf, slipsOf, type StockItem } from '../parts/stock'
 import { slotSpec, type Slot } from '../parts/slots'
 import { addDays } from '../quantity/days'
+import { tornApart } from './inOnePiece'
 import { JOINT_KINDS } from './jointKinds'
 import { existsIn } from './kind'
 
@@ -35,10 +36,8 @@ export function alternatives(build: Build, joint: string, slot: Slot, items: rea
   return items
     .filter((item) => item.part.kind === slotSpec(slot).kind && (item.holding === 'offer' || freeOf(item) > 0) && !sameThing(item, now))
     .flatMap((item): Alternative[] => {
-      // Jobs planned on the part that is there leave with it.
-      const jobs = Object.fromEntries(Object.entries(build.jobs).filter(([, job]) => job.slot !== slot))
-      const then: Build = { ...build, jobs, parts: { ...build.parts, [slot]: item.part } }
-      if (!existsIn(kind, then)) return []
+      const then: Build = { ...build, jobs: jobsWithout(build, [slot]), parts: { ...build.parts, [slot]: item.part } }
+      if (!existsIn(kind, then) || tornApart(build, slot, item.part)) return []
       const found = kind.find(then)
       const cost = item.holding === 'stash' ? 0 : item.part.price === undefined ? undefined : item.part.price + (item.shipping ?? 0)
       const days = daysToCome(item, slips)

@@ -1,4 +1,4 @@
-import type { Build } from '../../document/build'
+import { jobsWithout, type Build } from '../../document/build'
 import type { JudgedJoint } from '../../judge/joint'
 import type { Slot } from '../../parts/slots'
 import { daysToCome, slipsOf } from '../../parts/stock'
@@ -10,6 +10,7 @@ import { minutesFor, minutesReplanned } from './minutes'
 import { costOf, marketOf, type ChooseRequest } from './request'
 import { ruledOut } from './ruledOut'
 import { leftOf, scarceIn } from './scarce'
+import { tiedSlots, togetherIn, withTied } from './tied'
 
 export interface Choice {
   sets: ChosenSet[]
@@ -56,8 +57,8 @@ export function chooseSets(request: ChooseRequest, stop?: () => boolean, slips =
 
 /** Minutes of what was judged, by the kind of joint and what it was judged with. */
 type Known = Map<string, Map<string, number>>
-/** Where too few of one part are in the way. */
-const NO_JOINT = 'scarce'
+/** What is in the way is no joint: too few of one part, say. */
+const NO_JOINT = ''
 
 /** @param replan kinds of joints that may go after a larger job @returns also what ruled choices out, what did so most first */
 function setsWith(
@@ -77,14 +78,14 @@ function setsWith(
   const withParts = (chosen: readonly (readonly [slot: number, candidate: number])[]): Build => {
     const parts: Build['parts'] = { ...base.parts }
     for (const [s, c] of chosen) parts[open[s]!.slot] = open[s]!.items[c]!.part
-    return { ...base, parts }
+    // What is planned on a part that is here holds for it alone.
+    const gone = open.map((o) => o.slot).filter((slot) => parts[slot] !== request.build.parts[slot])
+    return { ...base, parts, jobs: jobsWithout(base, gone) }
   }
+  const tied = tiedSlots(request.build, open)
   const bound: Bound[] = JOINT_KINDS.map((kind) => ({
     kind,
-    vars: [...kind.needs, ...(kind.also ?? [])].flatMap((slot) => {
-      const i = open.findIndex((o) => o.slot === slot)
-      return i < 0 ? [] : [i]
-    }),
+    vars: [...open.keys()].filter((i) => withTied([...kind.needs, ...(kind.also ?? [])], tied).has(open[i]!.slot)),
   })).filter((b) => b.vars.length > 0)
   const minutesOf: MinutesOf = (kind, joint, build) => (replan.has(kind.id) ? minutesReplanned : minutesFor)(joint, build, limits)
   for (const { kind } of bound) if (!known.has(kind.id)) known.set(kind.id, new Map())
@@ -114,7 +115,10 @@ function setsWith(
     return named.length ? Math.max(...named) : undefined
   })
   const postage = shipping.map((x) => x ?? 0)
-  const scarce = scarceIn(open, request.buildId)
+  const besides = [
+    ...scarceIn(open, request.buildId).map((s) => ({ ...s, title: 'Too few of one part in the stash' })),
+    ...togetherIn(request.build, open),
+  ]
 
   const problem: SetProblem = {
     sizes: open.map((o) => o.items.length),
@@ -127,7 +131,7 @@ function setsWith(
       if (rank === 'money') return cost + liked + alone * TIE
       return rank === 'bench' ? alone + liked + cost * TIE : (daysToCome(item, slips) ?? SOMETIME)
     },
-    meets: (a, b) => byPair.has(a < b ? pairKey(a, b) : pairKey(b, a)) || scarce.some((s) => s.slots.includes(a) && s.slots.includes(b)),
+    meets: (a, b) => byPair.has(a < b ? pairKey(a, b) : pairKey(b, a)) || besides.some((s) => s.slots.includes(a) && s.slots.includes(b)),
     pair: (a, i, b, j) => {
       const twice = open[a]!.items[i]!
       if (twice.id === open[b]!.items[j]!.id && leftOf(twice, request.buildId) < 2) return Infinity
@@ -157,7 +161,7 @@ function setsWith(
             ),
           ),
       })),
-      ...scarce,
+      ...besides,
     ],
     parcel: (s, c) => {
       const item = open[s]!.items[c]!
@@ -209,8 +213,8 @@ function setsWith(
         title: () => b.kind.find(withParts(b.vars.map((s) => [s, 0]))).title,
       }
     }),
-    ...scarce.map(({ slots }, k) => {
-      return { id: NO_JOINT, slots, times: found.inTheWay[many.length + k]!, first: 0, title: () => 'Too few of one part in the stash' }
+    ...besides.map(({ slots, title }, k) => {
+      return { id: NO_JOINT, slots, times: found.inTheWay[many.length + k]!, first: 0, title: () => title }
     }),
   ]
     .filter((r) => r.times > 0)

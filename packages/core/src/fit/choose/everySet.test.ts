@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../../document/build'
+import { applyChange } from '../../document/change'
+import { choosePart } from '../../document/changes'
 import type { JudgedJoint } from '../../judge/joint'
+import type { Part } from '../../parts/part'
 import type { Slot } from '../../parts/slots'
 import type { StockItem } from '../../parts/stock'
 import { changed, fullBuild } from '../../testing/fullBuild'
@@ -72,6 +75,19 @@ function market(r: () => number): ChooseRequest['open'] {
   }
 }
 
+/** In two of three markets what is there may stay, and a job is planned on it; in every other of those the same job is done on another part too. */
+function planned(build: Build, open: ChooseRequest['open'], k: number): { build: Build; open: ChooseRequest['open'] } {
+  if (k % 3 === 0) return { build, open }
+  const [one, other] = open.map(({ slot }) => ({ slot, size: DIFFERS[slot]?.size ?? 'bushing.length', delta: 0.4, doubt: 0.1 }))
+  const jobs = { x: { ...one!, text: 'A little more', ...(k % 2 ? { also: [other!] } : {}) } }
+  const here = open.map(({ slot, items, ...rest }): ChooseRequest['open'][number] => ({
+    slot,
+    items: [{ id: `here-${slot}`, part: build.parts[slot]!, holding: 'stash', quantity: 1, reserved: {} }, ...items],
+    ...rest,
+  }))
+  return { build: { ...build, jobs }, open: here }
+}
+
 const costOf = (i: StockItem) => (i.holding === 'stash' ? 0 : i.part.price)
 const freeTo = (i: StockItem) => (i.holding === 'stash' ? i.quantity - (i.reserved['another build'] ?? 0) : Infinity)
 /** What was seen, or what was promised times what the seller's others took over what was promised of them. */
@@ -85,6 +101,10 @@ function daysOf(i: StockItem, all: readonly StockItem[]): number | undefined {
   return Math.ceil(i.lead.promised * slip - 1e-9)
 }
 const sellerOf = (i: StockItem) => (i.holding === 'offer' ? i.part.seller : undefined)
+
+/** The build once these parts are taken, as a person takes them. */
+const taken = (build: Build, parts: readonly (readonly [Slot, Part])[]): Build =>
+  parts.reduce((b, [slot, part]) => (b.parts[slot] === part ? b : applyChange(b, choosePart(b, slot, part))), build)
 
 function minutesOf(joint: JudgedJoint, build: Build, limits: ChooseLimits, replanned: boolean): number {
   const coated = build.parts.body!.traits.surface === 'coated'
@@ -133,8 +153,10 @@ function everySet({ build, open, limits, rank }: ChooseRequest, known: Judged, r
   for (const o of open) sets = sets.flatMap((s) => o.items.map((i) => [...s, i]))
   return sets.flatMap((items): Whole[] => {
     if (!items.every((i) => thinkable(i) && items.filter((x) => x.id === i.id).length <= freeTo(i))) return []
-    const parts = { ...build.parts, ...Object.fromEntries(items.map((i, k) => [open[k]!.slot, i.part])) }
-    const whole: Build = { ...build, parts }
+    const whole = taken(
+      build,
+      items.map((i, k) => [open[k]!.slot, i.part] as const),
+    )
     const touched = new Set(open.map((o) => o.slot))
     const ids = items.map((i) => i.id)
     const joints =
@@ -167,9 +189,9 @@ describe('choosing gives what going through every set gives', () => {
   it.each(cases)('market %i', (k) => {
     const r = seeded(1000 + k)
     const rank = (['money', 'bench', 'date'] as const)[k % 3]!
-    const open = market(r)
+    const bought = market(r)
     const raw = r() < 0.4
-    const build = raw ? changed(fullBuild(), {}, { 'body/surface': 'raw' }) : fullBuild()
+    const { build, open } = planned(raw ? changed(fullBuild(), {}, { 'body/surface': 'raw' }) : fullBuild(), bought, k)
     const known: Judged = new Map()
     const free = everySet({ build, open, limits: {}, rank }, known)
     const limits: ChooseLimits = {
@@ -203,6 +225,15 @@ describe('choosing gives what going through every set gives', () => {
         same.undated,
         same.minutes,
       ])
+      // As it is told, so it is once it is taken.
+      const whole = taken(
+        build,
+        set.items.map(({ slot, item }) => [slot, item.part] as const),
+      )
+      for (const told of set.joints) {
+        const joint = JOINT_KINDS.find((kind) => kind.id === told.id)!.find(whole)
+        expect([told.id, told.verdict, told.says]).toEqual([joint.id, joint.verdict, joint.says])
+      }
       const parts = set.items.reduce((s, i) => s + (costOf(i.item) ?? 0), 0)
       expect(set.parcels.reduce((sum, p) => sum + (p.cost ?? 0), 0)).toBeCloseTo(set.money - parts, 9)
       for (const j of set.joints) expect(j.job === undefined, j.id).toBe(j.verdict === 'snug' || j.job === undefined)

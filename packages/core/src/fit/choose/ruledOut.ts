@@ -3,6 +3,7 @@ import { slotSpec, type Slot } from '../../parts/slots'
 import { daysToCome, freeOf, slipsOf, type StockItem } from '../../parts/stock'
 import { told } from '../../quantity/size'
 import { counted } from '../../quantity/words'
+import { tornApart } from '../inOnePiece'
 import { costOf, marketOf, type ChooseRequest } from './request'
 
 /** Why an item cannot be in any set of this build, whatever else is chosen; nothing when it can. */
@@ -18,6 +19,13 @@ export function ruledOut(
   const hand = part.traits.hand
   if (hand && hand !== 'either' && hand !== build.handedness)
     return `This ${label} is ${hand}-handed and the build is ${build.handedness}-handed.`
+  const torn = tornApart(
+    build,
+    slot,
+    part,
+    request.open.filter((o) => o.items.some((i) => i.part !== build.parts[o.slot])).map((o) => o.slot),
+  )
+  if (torn) return torn
   const scale = part.kind === 'neck' ? told(part.sizes.scale) : undefined
   if (scale && Math.abs(scale.value - build.scale) > 2 + scale.doubt)
     return `Its scale is ${scale.value} mm and the build wants ${build.scale} mm.`

@@ -1,4 +1,4 @@
-import type { Build } from '../../document/build'
+import { jobsWithout, type Build } from '../../document/build'
 import type { Part } from '../../parts/part'
 import type { Slot } from '../../parts/slots'
 import { slipsOf, type StockItem } from '../../parts/stock'
@@ -35,7 +35,8 @@ export function whyNot(request: ChooseRequest, slot: Slot, item: StockItem, stop
   if (alone) return { alone, clashes: [], ...(nearest ? { nearest } : {}) }
   const fixed: Partial<Record<Slot, Part>> = { ...request.build.parts }
   for (const o of request.open) delete fixed[o.slot]
-  const build: Build = { ...request.build, parts: { ...fixed, [slot]: item.part } }
+  const gone = request.open.map((o) => o.slot).filter((s) => s !== slot || item.part !== request.build.parts[s])
+  const build: Build = { ...request.build, jobs: jobsWithout(request.build, gone), parts: { ...fixed, [slot]: item.part } }
   const clashes = JOINT_KINDS.filter((k) => existsIn(k, build) && [...k.needs, ...(k.also ?? [])].includes(slot))
     .map((k) => k.find(build))
     .filter((j) => j.verdict === 'wont-go' || minutesFor(j, build, request.limits) === Infinity)
