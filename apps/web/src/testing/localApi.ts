@@ -191,9 +191,9 @@ export const api = {
     server.bench = bench
     return Promise.resolve(bench)
   },
-  stock: (query: { q?: string; kind?: string; holding?: string }) => {
+  stock: ({ offset = 0, limit = 200, ...query }: { q?: string; kind?: string; holding?: string; offset?: number; limit?: number }) => {
     const items = found(query)
-    return Promise.resolve({ total: items.length, items })
+    return Promise.resolve({ total: items.length, items: items.slice(offset, offset + limit) })
   },
   addStock: (item: Omit<StockItem, 'id'>) => {
     const made = { ...item, id: `s${server.stock.length}` }

@@ -1,4 +1,5 @@
 import {
+  alternatives,
   chooseSets,
   colourOf,
   frequencies,
@@ -70,6 +71,7 @@ const local: Later = {
   findSheet: (picture: GreyPicture) => Promise.resolve(findSheet(picture)),
   readCsv: (text: string) => Promise.resolve(readPartsCsv(text)),
   choose: (request: ChooseRequest) => Promise.resolve(chooseSets(request)),
+  alternatives: (...asked: Parameters<typeof alternatives>) => Promise.resolve(alternatives(...asked)),
   whyNot: (request: ChooseRequest, slot: Slot, item: StockItem) => Promise.resolve(whyNot(request, slot, item)),
   responses: (harness: Harness, load: Load, knobs: Setting['knobs'], ready: (curve: PositionCurve) => void) => {
     for (const state of switchStates(harness)) ready(positionCurve(harness, load, knobs, state))

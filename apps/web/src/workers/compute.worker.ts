@@ -1,4 +1,5 @@
 import {
+  alternatives,
   chooseSets,
   colourOf,
   frequencies,
@@ -98,6 +99,8 @@ const api = {
   findSheet: (picture: GreyPicture) => findSheet(picture),
   readCsv: (text: string) => readPartsCsv(text),
   choose: (request: ChooseRequest) => chooseSets(request),
+  alternatives: (build: Build, joint: string, slot: Slot, items: StockItem[], today: string, id: string) =>
+    alternatives(build, joint, slot, items, today, id),
   whyNot: (request: ChooseRequest, slot: Slot, item: StockItem) => whyNot(request, slot, item),
 
   /** Lays and sands the film many times, handing over what is known so far; a newer call makes an older one stop. */

@@ -32,7 +32,7 @@ describe('another part in a joint', () => {
     { ...offer(guardWith('put by for another', 31, 'calipers', 0.1), 1, 0), holding: 'stash' as const, reserved: { other: 1 } },
     offer({ ...fullBuild().parts.tuners!, name: 'tuners' }, 9, 2),
   ]
-  const found = alternatives(off, 'guard-openings', 'guard', items, '2026-11-24')
+  const { best: found, more } = alternatives(off, 'guard-openings', 'guard', items, '2026-11-24')
   it('the ones that go first, the cheaper and then the sooner of them, each with its money and its day', () => {
     expect(jointIn(off, 'guard-openings').verdict).toBe('wont-go')
     expect(found.map((a) => [a.item.id, a.verdict, a.cost, a.here])).toEqual([
@@ -42,9 +42,34 @@ describe('another part in a joint', () => {
       ['only listed', 'cant-tell', 24, '2026-11-29'],
       ['as far off', 'wont-go', 16, '2026-11-27'],
     ])
+    expect(more).toBe(0)
+    const two = alternatives(off, 'guard-openings', 'guard', items, '2026-11-24', undefined, 2)
+    expect([two.best.map((a) => a.item.id), two.more]).toEqual([['in a drawer', 'the same, sooner'], 3])
+  })
+  it('what is put by for this build is free to it', () => {
+    const ids = alternatives(off, 'guard-openings', 'guard', items, '2026-11-24', 'other').best.map((a) => a.item.id)
+    expect(ids.slice(0, 2)).toEqual(['in a drawer', 'put by for another'])
+  })
+  it('says which other joint would no longer go, and puts it behind those that spoil nothing', () => {
+    const spoils = offer(guardWith('cheap', 31, 'calipers', 0.1), 2, 1)
+    spoils.part.sizes['opening.bridge.width'] = { value: 60, doubt: 0.05, known: 'calipers' }
+    const { best } = alternatives(off, 'guard-openings', 'guard', [spoils, ...items], '2026-11-24')
+    expect(best.map((a) => [a.item.id, a.spoils])).toEqual([
+      ['in a drawer', []],
+      ['the same, sooner', []],
+      ['cut to this body', []],
+      ['cheap', ['Bridge pickup in its guard opening']],
+      ['only listed', []],
+      ['as far off', []],
+    ])
+    // What will not go already is not laid at its door.
+    const bad = changed(off, { 'pickup-bridge/width': 90 })
+    expect(jointIn(bad, 'room-bridge').verdict).toBe('wont-go')
+    const [same] = alternatives(bad, 'guard-openings', 'guard', [items[1]!], '2026-11-24').best
+    expect(same!.spoils).toEqual([])
   })
   it('what is in the build already is no alternative to itself', () => {
     const own = { ...offer(off.parts.guard!, 1, 1) }
-    expect(alternatives(off, 'guard-openings', 'guard', [own], '2026-11-24')).toEqual([])
+    expect(alternatives(off, 'guard-openings', 'guard', [own], '2026-11-24').best).toEqual([])
   })
 })

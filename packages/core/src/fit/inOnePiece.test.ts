@@ -48,7 +48,7 @@ describe('a neck and a body in one piece are had together or not at all', () => 
   })
   it('nor is another shown for a joint between them', () => {
     const names = (build: ChooseRequest['build'], slot: Slot, items: StockItem[]) =>
-      alternatives(build, 'bridge-height', slot, items, '2026-11-24').map((a) => a.item.id)
+      alternatives(build, 'bridge-height', slot, items, '2026-11-24').best.map((a) => a.item.id)
     expect(names(glued, 'neck', [neck])).toEqual([])
     expect(names(glued, 'body', [body])).toEqual([])
     expect(names(fullBuild(), 'neck', [neck])).toEqual(['another neck'])
@@ -60,7 +60,7 @@ it('a job planned on what is there is not counted on another part in its place',
   const job = { slot: 'neck' as const, size: 'heel.widthMouth', delta: -0.6, doubt: 0.1, text: 'Shave the heel' }
   const wide = offer('wide', 'neck', { 'neck/heel.widthMouth': 56.8 })
   const build = { ...fullBuild(), jobs: { shave: job } }
-  const verdicts = (b: ChooseRequest['build']) => alternatives(b, 'pocket-mouth', 'neck', [wide], '2026-11-24').map((a) => a.verdict)
+  const verdicts = (b: ChooseRequest['build']) => alternatives(b, 'pocket-mouth', 'neck', [wide], '2026-11-24').best.map((a) => a.verdict)
   expect(verdicts(build)).toEqual(verdicts(fullBuild()))
   expect(verdicts(build)).toEqual(['tight'])
   // A job done on both leaves with either.

@@ -1,4 +1,4 @@
-export { alternatives } from './alternatives'
+export { alternatives, type Alternatives } from './alternatives'
 export { willBeGlued } from './bridge/neckTaper'
 export { sideSetting, tiltJob, TRIAL_TILT } from './bridge/sideSetting'
 export * from './choose/benchTools'

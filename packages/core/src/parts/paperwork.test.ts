@@ -3,7 +3,7 @@ import { acceptance, orderFor } from './order'
 import type { Part } from './part'
 import { claimSheet, notAsListed } from './promised'
 import { rescueEstimate } from './rescue'
-import { latestOrder, spending } from './spending'
+import { spending } from './spending'
 import { asChosen, daysToCome, freeOf, leadDays, slipsOf, type StockItem } from './stock'
 
 const calipers = (value: number) => ({ value, doubt: 0.05, known: 'calipers' as const })
@@ -152,13 +152,6 @@ describe('stock, money and days', () => {
     const ordered = { ...unsaid, holding: 'stash' as const, part: { ...unsaid.part, state: 'ordered' as const } }
     expect(daysToCome({ ...ordered, lead: { promised: 3 } }, slips)).toBe(3)
     expect(daysToCome(ordered, slips)).toBeUndefined()
-  })
-  it('promised two weeks, came after eight: the latest day to order says so', () => {
-    const addDays = (iso: string, n: number) => new Date(Date.parse(`${iso}T00:00:00Z`) + n * 86_400_000).toISOString().slice(0, 10)
-    expect(latestOrder(item({ lead: { promised: 14, seen: 56 } }), [], '2027-02-15', addDays)).toBe('2026-12-19')
-    expect(latestOrder(item({}), [item({ lead: { promised: 10, seen: 20 } })], '2027-02-15', addDays)).toBe('2027-01-16')
-    const { lead: _, ...unsaid } = item({})
-    expect(latestOrder(unsaid, [], '2027-02-15', addDays)).toBeUndefined()
   })
   it('postage counts once a parcel, a tub of filler by the share used', () => {
     const s = spending({

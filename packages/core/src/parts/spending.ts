@@ -1,6 +1,5 @@
 import type { Part } from './part'
 import type { Slot } from './slots'
-import { daysToCome, slipsOf, type StockItem } from './stock'
 
 export interface SellerSum {
   seller: string
@@ -93,16 +92,4 @@ export function spending(build: {
     sellers,
     ...(build.budget === undefined ? {} : { left: build.budget - planned }),
   }
-}
-
-/** Shift of an ISO date by whole days. */
-type AddDays = (iso: string, days: number) => string
-
-/**
- * Latest day to order something that must be here by `needed`: its lead time stretched by what this seller's promises have slipped by
- * so far, and two days to check it; nothing where nobody has said how long it takes. [ours]
- */
-export function latestOrder(item: StockItem, all: readonly StockItem[], needed: string, addDays: AddDays): string | undefined {
-  const days = daysToCome(item, slipsOf(all))
-  return days === undefined ? undefined : addDays(needed, -days - 2)
 }

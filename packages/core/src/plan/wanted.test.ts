@@ -3,7 +3,8 @@ import type { Build } from '../document/build'
 import { evaluate } from '../evaluate/evaluate'
 import { addDays } from '../quantity/days'
 import { fullBuild } from '../testing/fullBuild'
-import { toOrder } from './wanted'
+import { offer } from '../testing/offers'
+import { ordersFor, toOrder } from './wanted'
 
 const TODAY = '2026-11-24'
 const planned = (...slots: ('tuners' | 'bridge' | 'strings')[]): Build => {
@@ -31,5 +32,39 @@ describe('what is still to be ordered', () => {
     const b = planned('strings')
     const [strings] = toOrder(b, evaluate(b, TODAY).plan, () => 0)
     expect(strings!.step).toMatch(/String up|[Ww]ind|wrap/)
+  })
+})
+
+describe('by when to order it, to keep the day it is promised for', () => {
+  const b = { ...planned('tuners', 'strings'), due: '2027-02-15' }
+  const { plan } = evaluate(b, TODAY)
+  const slack = Math.round((Date.parse(b.due) - Date.parse(plan.ends!)) / 86_400_000)
+  const offers = [
+    { ...offer('slow', 'tuners', {}, { price: 30 }), lead: { promised: 14, seen: 56 } },
+    { ...offer('cheap', 'tuners', {}, { price: 20, seller: 'Old Ropewalk Parts' }), lead: { promised: 5 } },
+    { ...offer('came late', 'guard', {}, { seller: 'Old Ropewalk Parts' }), lead: { promised: 10, seen: 20 } },
+  ]
+  const { lead: _, ...unsaid } = offer('nobody says', 'tuners', {}, { price: 25 })
+  const { price: __, ...unpriced } = offer('no price', 'strings', {}).part
+  const found = ordersFor(b, plan, [...offers, unsaid, { ...offer('no price', 'strings', {}), part: unpriced }])
+  const of = (slot: string) => found.find((w) => w.slot === slot)!
+  it('from the day its own step wants it, with what the plan has in hand; promised two weeks, came after eight', () => {
+    expect(slack).toBeGreaterThan(20)
+    const by = toOrder(b, plan, () => undefined).find((w) => w.slot === 'tuners')!.by!
+    expect(of('tuners').offers.map((o) => [o.item.id, o.latest])).toEqual([
+      // 5 days at a seller who takes twice what he promises, and two to look it over.
+      ['cheap', addDays(by, slack - 12)],
+      ['nobody says', undefined],
+      ['slow', addDays(by, slack - 58)],
+    ])
+    expect(of('strings').offers.map((o) => o.item.id)).toEqual(['no price'])
+    // Strings are wanted later than tuners: they may be ordered later.
+    expect(of('strings').by! > by).toBe(true)
+  })
+  it('nothing in hand where the plan ends too late already; nothing without a promised day', () => {
+    const late = ordersFor({ ...b, due: TODAY }, plan, offers).find((w) => w.slot === 'tuners')!
+    expect(late.offers.find((o) => o.item.id === 'slow')!.latest).toBe(addDays(late.by!, -58))
+    const { due: ___, ...open } = b
+    expect(ordersFor(open, plan, offers)).toEqual([])
   })
 })

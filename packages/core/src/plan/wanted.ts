@@ -1,6 +1,7 @@
 import type { Build } from '../document/build'
 import { slotSpec, type Slot } from '../parts/slots'
-import { addDays } from '../quantity/days'
+import { daysToCome, slipsOf, type StockItem } from '../parts/stock'
+import { addDays, daysBetween } from '../quantity/days'
 import type { PlanResult } from './planResult'
 
 /** A part nobody has ordered, with the first step that wants it. */
@@ -33,4 +34,35 @@ export function toOrder(build: Build, plan: PlanResult, lead: (slot: Slot) => nu
     }
   })
   return found.toSorted((a, b) => (a.orderBy ?? a.by ?? '9').localeCompare(b.orderBy ?? b.by ?? '9'))
+}
+
+/** An offer of a part that is still to be ordered, with the latest day to order it there; none where nobody says how long it takes. */
+export interface OfferBy {
+  item: StockItem
+  latest?: string
+}
+export interface OrderedBy extends WantedPart {
+  /** The cheapest first. */
+  offers: OfferBy[]
+}
+
+/**
+ * By when to order what is still missing, so that the day the whole is promised for is kept: what the plan has in hand before that day may
+ * go into waiting. Lead times are stretched by what each seller's promises have slipped so far. Nothing without a promised day.
+ */
+export function ordersFor(build: Build, plan: PlanResult, items: readonly StockItem[]): OrderedBy[] {
+  if (!build.due || !plan.ends) return []
+  const slack = Math.max(0, daysBetween(plan.ends, build.due))
+  const slips = slipsOf(items)
+  return toOrder(build, plan, () => undefined).map((wanted) => {
+    const kind = build.parts[wanted.slot]!.kind
+    const offers = items
+      .filter((item) => item.holding === 'offer' && item.part.kind === kind)
+      .toSorted((a, b) => (a.part.price ?? Infinity) - (b.part.price ?? Infinity))
+      .map((item): OfferBy => {
+        const days = daysToCome(item, slips)
+        return { item, ...(wanted.by && days !== undefined ? { latest: addDays(wanted.by, slack - days - CHECKED) } : {}) }
+      })
+    return { ...wanted, offers }
+  })
 }

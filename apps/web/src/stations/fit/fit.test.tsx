@@ -94,6 +94,21 @@ describe('joints', () => {
     await waitFor(() => expect(server.build.parts.neck!.name).toBe('Neck with a narrow heel'))
     expect(server.build.parts.neck!.state).toBe('in hand')
   })
+  it('a part that would spoil another joint says which', async () => {
+    layOut(tight())
+    const neck = { ...fullBuild().parts.neck!, name: 'Neck with a short scale' }
+    neck.sizes = {
+      ...neck.sizes,
+      'heel.widthMouth': { value: 55.8, doubt: 0.05, known: 'calipers' },
+      scale: { value: 628, doubt: 0.1, known: 'rule' },
+    }
+    server.stock = [{ id: 'n', part: neck, holding: 'stash', quantity: 1, reserved: {} }]
+    show(station(), 'fit/pocket-mouth')
+    await userEvent.click(inHand().getByText('Another part instead'))
+    await userEvent.selectOptions(inHand().getByLabelText('Instead of'), 'neck')
+    const list = within(inHand().getByRole('list', { name: 'Parts that could take its place' }))
+    expect((await list.findByText(/^would no longer go: /)).textContent).toMatch(/bridge reach, all saddles/)
+  })
   it('of an offer nothing is said that nobody named, and taken it is still to be bought', async () => {
     layOut(tight())
     const { price: _, ...neck } = { ...fullBuild().parts.neck!, name: 'Neck on a page', state: 'in hand' as const }

@@ -260,6 +260,12 @@ describe('choosing', () => {
     await waitFor(() => expect(inHand().getByText(/It goes once what will not go as it is has been put right/)).toBeTruthy())
     expect(inHand().getByText('Plug the old holes and drill at 80 mm.')).toBeTruthy()
   })
+  it('all there is of a kind is looked at, however much it is', async () => {
+    layOut({ ...fullBuild(), slots: { bridge: 'open' } })
+    server.stock = Array.from({ length: 1103 }, (_, n) => offer(`${n}`, 74, 50))
+    show(<PartsStation />, 'parts?tab=choose')
+    await waitFor(() => expect(screen.getByText(/1103 parts of these kinds/)).toBeTruthy())
+  })
   it('tools that are missing are remembered on this machine', async () => {
     layOut()
     show(<ToolsHere />)
@@ -269,6 +275,30 @@ describe('choosing', () => {
     expect(screen.getByText(/all but router/)).toBeTruthy()
     await userEvent.click(screen.getByRole('checkbox', { name: 'router' }))
     expect(usePrefs.getState().lacking).toEqual([])
+  })
+})
+
+describe('by when to order', () => {
+  it('each part by the step that wants it, its cheapest offers with their days, and how many dearer there are', async () => {
+    const b = structuredClone(fullBuild())
+    b.parts.tuners!.state = 'planned'
+    layOut({ ...b, due: '2027-06-01' })
+    const tuners = (name: string, price: number, days?: number): StockItem => ({
+      id: name,
+      part: { ...b.parts.tuners!, name, price },
+      holding: 'offer',
+      quantity: 1,
+      reserved: {},
+      ...(days === undefined ? {} : { lead: { promised: days } }),
+    })
+    server.stock = [tuners('Dear', 90, 5), tuners('Cheap', 20, 30), tuners('Unsaid', 30), tuners('Middling', 40, 5)]
+    show(<PartsStation />, 'parts?tab=money')
+    const list = (await screen.findByRole('heading', { name: 'Latest day to order' })).nextElementSibling!
+    expect(list.textContent).toMatch(
+      /^Tuners first wanted for: .*Cheap 20\.00.*Unsaid 30\.00nobody says how long it takes.*Middling 40\.00/,
+    )
+    expect(list.textContent).toMatch(/and 1 dearer one$/)
+    expect(list.textContent).not.toMatch(/Dear 90/)
   })
 })
 
