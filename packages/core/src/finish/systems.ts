@@ -81,7 +81,7 @@ export const SYSTEMS: Record<Exclude<FinishSystem, 'none'>, System> = {
     gives: 'Two or three coats and done; dull, warm, dry to the hand.',
     stack: [{ product: 'hard-wax' }],
     under: { dye: 'water-dye' },
-    rubOut: 'nothing is rubbed out',
+    rubOut: 'a day to dry; nothing is rubbed out',
     fullCure: '1 to 2 weeks',
     asks: OIL_ASKS,
   },

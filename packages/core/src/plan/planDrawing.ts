@@ -2,7 +2,7 @@ import { STATION_NAME, STATIONS, type Station } from '../document/station'
 import type { Drawing, Mark } from '../drawing/drawing'
 import { rectangle } from '../geometry/box'
 import { pt } from '../geometry/point'
-import { daysBetween, sayDay } from '../quantity/days'
+import { daysBetween, sayDays } from '../quantity/days'
 import type { PlanResult } from './planResult'
 
 const LANE = 11
@@ -45,12 +45,10 @@ export function planDrawing(plan: PlanResult, today: string, due: string | undef
     marks,
     bounds: { x: -28, y: -10, width: 190, height: lanes.length * LANE + 22 },
     numbers: plan.steps.flatMap((s) =>
-      s.date && s.clear ? [{ label: s.title, value: s.state === 'done' ? 'done' : daysSaid(s.date, s.clear) }] : [],
+      s.date && s.clear ? [{ label: s.title, value: s.state === 'done' ? 'done' : sayDays(s.date, s.clear) }] : [],
     ),
   }
 }
-
-const daysSaid = (from: string, to: string) => (from === to ? sayDay(from) : `${sayDay(from)} to ${sayDay(to)}`)
 
 /** What belongs to no station of its own is putting the instrument together. */
 const laneName = (s: Station) => (s === 'plan' ? 'Fit up' : STATION_NAME[s])

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { addDays, daysBetween, FIRST_DAY, HORIZON_DAYS, isDay, weekday, whyNotDay, whyNotTime } from './days'
+import { addDays, daysBetween, FIRST_DAY, HORIZON_DAYS, isDay, sayDays, weekday, whyNotDay, whyNotTime } from './days'
 
 const TODAY = '2026-11-24'
 
@@ -16,6 +16,10 @@ describe('days', () => {
     expect(addDays('2027-02-28', 1)).toBe('2027-03-01')
     expect(daysBetween('2026-11-24', '2027-11-24')).toBe(365)
     expect(daysBetween('2026-11-24', '2026-11-20')).toBe(-4)
+  })
+  it('a stretch of them is said by its ends, a single one by itself', () => {
+    expect(sayDays('2026-11-24', '2026-12-02')).toBe('24 Nov to 2 Dec')
+    expect(sayDays('2026-11-24', '2026-11-24')).toBe('24 Nov')
   })
   it('adding and counting are each other’s way back', () => {
     fc.assert(

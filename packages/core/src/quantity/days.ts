@@ -15,6 +15,8 @@ const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', '
 
 /** "17 Feb", as days are said. */
 export const sayDay = (iso: string): string => `${Number(iso.slice(8, 10))} ${MONTHS[Number(iso.slice(5, 7)) - 1]}`
+/** "5 Dec to 7 Dec", or the one day. */
+export const sayDays = (from: string, to: string): string => (from === to ? sayDay(from) : `${sayDay(from)} to ${sayDay(to)}`)
 
 /** Earliest day that may stand anywhere, and how far ahead of today one may lie. [ours] */
 export const FIRST_DAY = '2000-01-01'

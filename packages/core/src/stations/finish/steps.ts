@@ -11,7 +11,7 @@ import { isOnStuds } from '../../instrument/vibrato'
 import { planResult } from '../../plan/planResult'
 import { before } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
-import { daysBetween, sayDay } from '../../quantity/days'
+import { daysBetween, sayDay, sayDays } from '../../quantity/days'
 import { those } from '../../quantity/words'
 
 /** Sanding after all wood work, each layer after the one below, the rub-out once the film is hard, wax after that. */
@@ -30,7 +30,7 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
     const one = step({
       id,
       title: `${group === WHOLE ? '' : `${groupLabel}: `}${coats[0]!.label}: ${coats.length} ${coats.length === 1 ? 'coat' : 'coats'}`,
-      why: `${sayDay(from)} to ${sayDay(to)}. ${layer.how}`,
+      why: `${sayDays(from, to)}. ${layer.how}`,
       station: 'finish',
       stage: 'film',
       thing: from,
