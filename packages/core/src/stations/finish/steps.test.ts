@@ -34,7 +34,7 @@ describe('steps of the finish', () => {
   it('say the days of their coats: of one evening that evening', () => {
     const [first] = steps(made({ system: 'acrylic', layers: [{ product: 'acrylic-colour', coats: 1 }] })).filter((s) => s.calendar)
     expect(first!.why).toMatch(/^\d+ Dec\. /)
-    const longer = steps(made({ system: 'acrylic', layers: [{ product: 'waterborne', coats: 3 }] })).find((s) => s.calendar)!
+    const longer = steps(made({ system: 'acrylic', layers: [{ product: 'waterborne-clear', coats: 4 }] })).find((s) => s.calendar)!
     expect(longer.why).toMatch(/^\d+ Dec to \d+ Dec\. /)
   })
   it('each layer of each zone after the one below it, the rub-out after all of them and the sealed holes, wax after that', () =>
