@@ -176,7 +176,7 @@ export function ChooseTab() {
             <p className="p-4">
               {choice.replanned ? 'No complete set goes as it is.' : 'No complete set keeps all limits.'}{' '}
               {choice.empty.length
-                ? `Nothing fits ${choice.empty.map((s) => slotSpec(s).label.toLowerCase()).join(', ')}.`
+                ? choice.empty.map((s) => `Nothing can be the ${slotSpec(s).label.toLowerCase()}. ${choice.whyEmpty?.[s] ?? ''}`).join(' ')
                 : `${choice.inTheWay ? `Most often in the way: ${choice.inTheWay.title.toLowerCase()}. ` : ''}${
                     choice.replanned
                       ? 'These go once what will not go as it is has been put right by larger jobs on what is here; each set names them.'

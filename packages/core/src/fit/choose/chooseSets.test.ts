@@ -116,7 +116,13 @@ describe('choosing', () => {
   })
   it('nothing fits a slot: says which; nothing fits together: says what stands in the way', () => {
     const none = chooseSets({ ...request(), open: [{ slot: 'bridge', items: [] }] })
-    expect(none).toMatchObject({ sets: [], empty: ['bridge'] })
+    expect(none).toMatchObject({ sets: [], empty: ['bridge'], whyEmpty: { bridge: 'None is in the stash or on offer.' } })
+    const left = (id: string) => offer(id, 'tuners', {}, { hand: 'left' })
+    const four = offer('four', 'tuners', { 'tuners/count': 4 })
+    const why = (...items: StockItem[]) => chooseSets({ ...request(), open: [{ slot: 'tuners', items }] }).whyEmpty
+    const said = 'This one is left-handed and the build is right-handed.'
+    expect(why(left('a'), four, left('b'))).toEqual({ tuners: `Of 2 of 3: ${said}` })
+    expect(why(left('a'))).toEqual({ tuners: `Of the only one: ${said}` })
     const clash = chooseSets(request({ open: [{ slot: 'bridge', items: [BRIDGES[1]!] }] }))
     expect(clash.sets).toEqual([])
     const wide = changed(fullBuild(), { 'guard/opening.neck.centre': 45 })

@@ -8,7 +8,7 @@ import { bestSets, type SearchResult, type SetProblem } from './bestSets'
 import { tellSet, type Bound, type ChosenSet, type MinutesOf } from './chosenSet'
 import { minutesFor, minutesReplanned } from './minutes'
 import { costOf, marketOf, type ChooseRequest } from './request'
-import { ruledOut } from './ruledOut'
+import { ruledOut, whyEmpty } from './ruledOut'
 import { leftOf, scarceIn } from './scarce'
 import { tiedSlots, togetherIn, withTied } from './tied'
 
@@ -16,8 +16,10 @@ export interface Choice {
   sets: ChosenSet[]
   /** False when it was stopped early. */
   complete: boolean
-  /** Slots nothing fits, with what is in the way. */
+  /** Slots nothing can go into, whatever else is chosen. */
   empty: Slot[]
+  /** Why not: what is said of most of their parts. */
+  whyEmpty?: Partial<Record<Slot, string>>
   /** When there is no set: the joint that ruled choices out most often, and how often. */
   inTheWay?: { title: string; slots: Slot[]; times: number }
   /** When there is no set: those that go once what will not go as it is has been put right by jobs on what is here. */
@@ -71,7 +73,8 @@ function setsWith(
   const { limits, rank, keep = 3 } = request
   const open = request.open.map((o) => ({ ...o, items: o.items.filter((i) => !ruledOut(request, o.slot, i, slips)) }))
   const empty = open.filter((o) => !o.items.length).map((o) => o.slot)
-  if (empty.length || !open.length) return { sets: [], complete: true, empty, ruling: [] }
+  if (empty.length || !open.length)
+    return { sets: [], complete: true, empty, ruling: [], ...(empty.length ? { whyEmpty: whyEmpty(request, empty, slips) } : {}) }
   const base: Build = { ...request.build, parts: { ...request.build.parts } }
   // A set fills every open slot: joints that only count what is there (wires, what weighs) meet them filled from the start.
   for (const o of open) base.parts[o.slot] = o.items[0]!.part

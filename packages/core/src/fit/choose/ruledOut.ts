@@ -15,10 +15,9 @@ export function ruledOut(
 ): string | undefined {
   const { build, limits } = request
   const { part } = item
-  const label = KINDS[part.kind].label.toLowerCase()
   const hand = part.traits.hand
   if (hand && hand !== 'either' && hand !== build.handedness)
-    return `This ${label} is ${hand}-handed and the build is ${build.handedness}-handed.`
+    return `This one is ${hand}-handed and the build is ${build.handedness}-handed.`
   const torn = tornApart(
     build,
     slot,
@@ -45,3 +44,24 @@ export function ruledOut(
     return `It costs ${cost!.toFixed(2)}${postage ? ` and ${postage.toFixed(2)} postage` : ''}; the limit is ${limits.money.toFixed(2)}.`
   return part.kind === slotSpec(slot).kind ? undefined : `This slot takes a ${KINDS[slotSpec(slot).kind].label.toLowerCase()}.`
 }
+
+/** Why nothing can go into these slots: what is said of most that is there. */
+export const whyEmpty = (
+  request: Pick<ChooseRequest, 'build' | 'buildId' | 'limits' | 'open'>,
+  slots: readonly Slot[],
+  slips: ReadonlyMap<string, number>,
+): Partial<Record<Slot, string>> =>
+  Object.fromEntries(
+    request.open
+      .filter((o) => slots.includes(o.slot))
+      .map(({ slot, items }) => {
+        const times = new Map<string, number>()
+        for (const item of items) {
+          const why = ruledOut(request, slot, item, slips)!
+          times.set(why, (times.get(why) ?? 0) + 1)
+        }
+        const [most] = [...times].toSorted((a, b) => b[1] - a[1])
+        const all = items.length === 1 ? 'Of the only one' : `Of ${most?.[1]} of ${items.length}`
+        return [slot, most ? `${all}: ${most[0]}` : 'None is in the stash or on offer.']
+      }),
+  )
