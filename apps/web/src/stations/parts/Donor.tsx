@@ -11,7 +11,8 @@ export function Donor() {
   const build = useOpenBuild()
   const acts = useStockActs()
   const slots = filled(build)
-  const [keep, setKeep] = useState<ReadonlySet<Slot>>(new Set(slots))
+  const isHere = (slot: Slot) => build.parts[slot]!.state === 'in hand'
+  const [keep, setKeep] = useState<ReadonlySet<Slot>>(new Set(slots.filter(isHere)))
   const [place, setPlace] = useState(`box: ${build.name}`)
   return (
     <div>
@@ -40,7 +41,10 @@ export function Donor() {
                 }}
               />
               {build.parts[slot]!.name}
-              <span className="text-soft">{handWords(build.parts[slot]!)}</span>
+              <span className="text-soft">
+                {handWords(build.parts[slot]!)}
+                {!isHere(slot) && ' not here yet'}
+              </span>
             </label>
           </li>
         ))}
@@ -64,7 +68,7 @@ export function Donor() {
           )
         }
       >
-        Put {keep.size} parts in the stash
+        Put {counted(keep.size, 'part')} in the stash
       </Button>
     </div>
   )

@@ -140,6 +140,22 @@ describe('copy and donor', () => {
     expect(server.stock.find((i) => i.part.kind === 'body')!.part.sizes).toEqual(before.parts.body!.sizes)
     expect(server.build).toBe(before)
   })
+  it('what nobody has yet is not put there unless it is ticked', async () => {
+    const b = fullBuild()
+    b.parts.guard!.state = 'planned'
+    b.parts.nut!.state = 'ordered'
+    layOut(b)
+    await openSheet(/Break a donor up/)
+    const ticked = (slot: 'guard' | 'nut' | 'neck') =>
+      inHand()
+        .getAllByRole<HTMLInputElement>('checkbox')
+        .find((box) => box.closest('label')!.textContent!.startsWith(b.parts[slot]!.name))!
+    expect([ticked('guard').checked, ticked('nut').checked, ticked('neck').checked]).toEqual([false, false, true])
+    expect(ticked('guard').closest('label')!.textContent).toMatch(/not here yet$/)
+    await userEvent.click(inHand().getByRole('button', { name: /^Put \d+ parts in the stash/ }))
+    await waitFor(() => expect(server.stock).toHaveLength(Object.keys(b.parts).length - 2))
+    expect(server.stock.some((i) => i.part.kind === 'guard' || i.part.kind === 'nut')).toBe(false)
+  })
   it('nothing ticked, nothing to do', async () => {
     layOut(without(fullBuild(), ...(Object.keys(fullBuild().parts).filter((s) => s !== 'nut') as never[])))
     await openSheet(/Break a donor up/)
