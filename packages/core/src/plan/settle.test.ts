@@ -29,3 +29,13 @@ it('somebody’s own days count, not those that were supposed', () => {
   const [wait] = settle(build, steps, 'guard', TODAY, [{ id: 'wait', label: '', days: 35, minutes: 0, shows: '' }])
   expect(wait!.ends).toBe('2026-12-29')
 })
+it('what it costs more comes off what is left of the budget; nothing is left or over while nobody has said either', () => {
+  const steps = [a('guard', 10, { stage: 'parcel', undated: 'not ordered' })]
+  const way = { id: 'other', label: '', days: 3, minutes: 20, shows: '' }
+  const left = (b: Build, money?: number) =>
+    settle(b, steps, 'guard', TODAY, [{ ...way, ...(money === undefined ? {} : { money }) }])[0]!.left
+  const bought = { ...build, budget: 60, consumables: { glue: { name: 'glue', price: 10, share: 0.5 } } }
+  // 60 less 5 of glue, less 12.50.
+  expect([left(bought, 12.5), left(bought, 70)]).toEqual([42.5, -15])
+  expect([left(bought), left(build, 12.5)]).toEqual([undefined, undefined])
+})

@@ -1,4 +1,5 @@
 import type { Build } from '../document/build'
+import { spending } from '../parts/spending'
 import { addDays, daysBetween } from '../quantity/days'
 import { planResult } from './planResult'
 import type { Step } from './step'
@@ -10,6 +11,8 @@ export interface SettleWay {
   /** Days until it can be gone on with, and minutes of hands it takes. */
   days: number
   minutes: number
+  /** What it costs more, in the build's money; absent while nobody has said. */
+  money?: number
   /** What cannot be undone of it; nothing where all can. */
   cuts?: string
   shows: string
@@ -17,10 +20,17 @@ export interface SettleWay {
 
 export const SETTLE_WAYS: readonly SettleWay[] = [
   { id: 'wait', label: 'Wait for it, or send it back and wait', days: 21, minutes: 0, shows: 'nothing' },
-  { id: 'file', label: 'File it until it goes, and show the gap', days: 0, minutes: 45, cuts: 'the part is filed', shows: 'a gap' },
+  {
+    id: 'file',
+    label: 'Here but wrong: file it until it goes, and show the gap',
+    days: 0,
+    minutes: 45,
+    cuts: 'the part is filed',
+    shows: 'a gap',
+  },
   {
     id: 'enlarge',
-    label: 'Enlarge the route for it',
+    label: 'Here but wrong: enlarge the route for it',
     days: 0,
     minutes: 90,
     cuts: 'the wood is cut, and no other part of its kind will cover it again',
@@ -40,6 +50,8 @@ export interface Settled extends SettleWay {
   /** The day all is done this way, and days after the promised one. */
   ends?: string
   late: number
+  /** Left of the budget with it; absent without a budget, or while nobody has said what it costs. */
+  left?: number
 }
 
 /** What each way does to the end: the part counted as here so many days from now, its hands with it. @param arrival the step that waits for the part */
@@ -50,6 +62,7 @@ export function settle(
   today: string,
   ways: readonly SettleWay[] = SETTLE_WAYS,
 ): Settled[] {
+  const { left } = spending(build)
   return ways.map((way): Settled => {
     const tried = steps.map((s): Step => {
       if (s.id !== arrival) return s
@@ -57,6 +70,11 @@ export function settle(
       return { ...rest, minutes: s.minutes + way.minutes, ...(way.days ? { notBefore: addDays(today, way.days) } : {}) }
     })
     const { ends } = planResult(build, tried, today)
-    return { ...way, ...(ends ? { ends } : {}), late: ends && build.due ? Math.max(0, daysBetween(build.due, ends)) : 0 }
+    return {
+      ...way,
+      ...(ends ? { ends } : {}),
+      late: ends && build.due ? Math.max(0, daysBetween(build.due, ends)) : 0,
+      ...(left === undefined || way.money === undefined ? {} : { left: left - way.money }),
+    }
   })
 }

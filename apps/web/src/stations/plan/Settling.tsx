@@ -41,16 +41,21 @@ function Ways({ step }: { step: PlannedStep }) {
         {(p) => <input {...p} className={INPUT} maxLength={1000} value={reason} onChange={(e) => setReason(e.target.value)} />}
       </Field>
       <ul className="mt-1">
-        {found.map((w, i) => (
+        {found.map((w) => (
           <li key={w.id} className="border-t border-hairline py-2">
             <p className="font-bold">{w.label}</p>
             <p className="text-[14.5px]">
               {w.ends ? `Done ${day(w.ends)}${w.late ? `, ${counted(w.late, 'day')} late` : ''}. ` : ''}
+              {w.left === undefined
+                ? ''
+                : w.left < 0
+                  ? `${(-w.left).toFixed(2)} ${build.currency} over the budget. `
+                  : `${w.left.toFixed(2)} ${build.currency} left of the budget. `}
               Shows: {w.shows}.{w.cuts && <b> Cannot be undone: {w.cuts}.</b>}
             </p>
-            <div className="mt-1 grid grid-cols-[7rem_7rem_auto] items-end gap-2">
+            <div className="mt-1 grid grid-cols-[6rem_6rem_6rem_auto] items-end gap-2">
               <NumberEntry
-                label={`Days${i ? '' : ' from today'}`}
+                label="Days"
                 value={w.days}
                 from={0}
                 to={730}
@@ -58,12 +63,19 @@ function Ways({ step }: { step: PlannedStep }) {
                 onCommit={(days) => setWays(ways.map((x) => (x.id === w.id ? { ...x, days } : x)))}
               />
               <NumberEntry
-                label="Minutes of hands"
+                label="Minutes"
                 value={w.minutes}
                 from={0}
                 to={5000}
                 whole
                 onCommit={(minutes) => setWays(ways.map((x) => (x.id === w.id ? { ...x, minutes } : x)))}
+              />
+              <NumberEntry
+                label={`Costs, ${build.currency}`}
+                value={w.money}
+                from={0}
+                to={1e6}
+                onCommit={(money) => setWays(ways.map((x) => (x.id === w.id ? { ...x, money } : x)))}
               />
               <Button onClick={() => choose(w.label)}>
                 This way <span className="sr-only">{w.label}</span>
@@ -73,7 +85,7 @@ function Ways({ step }: { step: PlannedStep }) {
         ))}
       </ul>
       <p className="text-[13.5px] text-soft">
-        Days and minutes are ours to begin with; put in what the seller says and what you know of yourself.
+        Days from today, and minutes of hands. They are ours to begin with; put in what the seller says and what you know of yourself.
       </p>
     </>
   )

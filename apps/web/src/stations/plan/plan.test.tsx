@@ -91,3 +91,25 @@ describe('ahead', () => {
     await waitFor(() => expect(Object.values(server.build.plan!.decisions!)[0]!.chosen).toBeUndefined())
   })
 })
+
+describe('late, or the wrong one', () => {
+  it('each way with its day, and its money off the budget once somebody says what it costs', async () => {
+    const { parts } = fullBuild()
+    const bridge = { ...parts.bridge!, state: 'ordered' as const, price: 80, arrives: '2027-01-20' }
+    at('/arrive-bridge', { parts: { ...parts, bridge }, budget: 100 })
+    await userEvent.click(inHand().getByText(/wait or settle/))
+    const other = inHand()
+      .getAllByText(/^Put another on for now/)[0]!
+      .closest('li')!
+    expect(other.textContent).not.toMatch(/budget/)
+    await userEvent.type(within(other).getByLabelText('Costs, EUR'), '12.5{Enter}')
+    await waitFor(() => expect(other.textContent).toMatch(/7\.50 EUR left of the budget/))
+    await userEvent.clear(within(other).getByLabelText('Costs, EUR'))
+    await userEvent.type(within(other).getByLabelText('Costs, EUR'), '25{Enter}')
+    await waitFor(() => expect(other.textContent).toMatch(/5\.00 EUR over the budget/))
+    await userEvent.click(within(other).getByRole('button', { name: /This way/ }))
+    await waitFor(() =>
+      expect(Object.values(server.build.plan?.decisions ?? {})[0]).toMatchObject({ chosen: expect.stringMatching(/^Put another/) }),
+    )
+  })
+})
