@@ -4,7 +4,7 @@ import type { Part } from './part'
 import { claimSheet, notAsListed } from './promised'
 import { rescueEstimate } from './rescue'
 import { spending } from './spending'
-import { asChosen, daysToCome, freeOf, leadDays, slipsOf, type StockItem } from './stock'
+import { asChosen, daysAtBest, daysToCome, freeOf, leadDays, slipsOf, type StockItem } from './stock'
 
 const calipers = (value: number) => ({ value, doubt: 0.05, known: 'calipers' as const })
 const listed = (value: number) => ({ value, doubt: 0.8, known: 'listed' as const })
@@ -131,9 +131,26 @@ describe('stock, money and days', () => {
   })
   it('a seller’s promises slip by what they have slipped', () => {
     const known = [item({ lead: { promised: 14, seen: 42 } }), item({ lead: { promised: 10, seen: 20 } })]
-    // 42 / 14 = 3 and 20 / 10 = 2: 2.5 between them.
-    expect(slipsOf(known).get('Low Tide Plastics')).toBeCloseTo(2.5, 9)
+    // 62 days where 24 were promised, and twice 15.6 for 12: 93.2 / 48.
+    const slip = slipsOf(known).get('Low Tide Plastics')!
+    expect(slip.factor).toBeCloseTo(93.2 / 48, 9)
+    expect(slip.of).toBe(2)
     expect(slipsOf(known).get('Nobody')).toBeUndefined()
+    // One parcel three times as late: (42 + 2 x 18.2) / (14 + 28). Of ten like it hardly any pretending is left: (420 + 36.4) / (140 + 28).
+    expect(slipsOf(known.slice(0, 1)).get('Low Tide Plastics')!.factor).toBeCloseTo(78.4 / 42, 9)
+    expect(slipsOf(Array.from({ length: 10 }, () => known[0]!)).get('Low Tide Plastics')!.factor).toBeCloseTo(456.4 / 168, 9)
+    // Who keeps promises comes to be trusted: (70 + 18.2) / (70 + 14) of ten sevens.
+    const kept = Array.from({ length: 10 }, () => item({ lead: { promised: 7, seen: 7 } }))
+    expect(slipsOf(kept).get('Low Tide Plastics')!.factor).toBeCloseTo(88.2 / 84, 9)
+  })
+  it('of fewer than three deliveries a seller is not known by: from the promise to what is reckoned with', () => {
+    const fresh = item({ lead: { promised: 10 } })
+    expect([daysAtBest(fresh, new Map()), daysToCome(fresh, new Map())]).toEqual([10, 13])
+    const of = (n: number) => new Map([['Low Tide Plastics', { factor: 2, of: n }]])
+    expect([daysAtBest(fresh, of(2)), daysToCome(fresh, of(2))]).toEqual([10, 20])
+    expect([daysAtBest(fresh, of(3)), daysToCome(fresh, of(3))]).toEqual([undefined, 20])
+    expect(daysAtBest(item({ lead: { promised: 10, seen: 12 } }), new Map())).toBeUndefined()
+    expect(daysAtBest({ ...fresh, holding: 'stash' }, new Map())).toBeUndefined()
   })
   it('out of a drawer a part is in hand, from a seller’s page it is still to be bought, whatever it was when it was put there', () => {
     const part = { ...guard({}), state: 'in hand' as const }
@@ -141,7 +158,7 @@ describe('stock, money and days', () => {
     expect(asChosen(item({ part: { ...part, state: 'planned' }, holding: 'stash' })).state).toBe('in hand')
   })
   it('days to reckon with: as seen, else as promised and stretched; nothing where nobody has said', () => {
-    const slips = new Map([['Low Tide Plastics', 2.5]])
+    const slips = new Map([['Low Tide Plastics', { factor: 2.5, of: 3 }]])
     expect(daysToCome(item({ lead: { promised: 14, seen: 42 } }), slips)).toBe(42)
     expect(daysToCome(item({ lead: { promised: 7 } }), slips)).toBe(18)
     expect(daysToCome(item({ lead: { promised: 8 } }), slips)).toBe(20)

@@ -44,22 +44,53 @@ export const leadWords = (item: StockItem): string => {
   return days === undefined ? 'no day said' : `${counted(days, 'day')} to come`
 }
 
-/** How far each seller's promises slip, as a factor: seen over promised, over all of theirs that have both. */
-export function slipsOf(items: readonly StockItem[]): ReadonlyMap<string, number> {
-  const seen = new Map<string, number[]>()
-  for (const { part, lead } of items)
-    if (part.seller !== undefined && lead?.seen !== undefined && lead.promised > 0)
-      seen.set(part.seller, [...(seen.get(part.seller) ?? []), lead.seen / lead.promised])
-  return new Map([...seen].map(([seller, slips]) => [seller, slips.reduce((s, x) => s + x, 0) / slips.length]))
+/** How far a seller's promises slip, as a factor, and of how many deliveries that is known. */
+export interface Slip {
+  factor: number
+  of: number
+}
+export type Slips = ReadonlyMap<string, Slip>
+
+/** What parcels take over what was promised where nobody knows the seller, and how many deliveries that is worth. [ours] */
+const USUAL_SLIP = 1.3
+const PRETENDED = 2
+/** Of fewer deliveries a seller is not known by. [ours] */
+const KNOWN_BY = 3
+
+/**
+ * How far each seller's promises slip: days they took over days promised, all of theirs that have both, and two more of their usual length
+ * that took 1.3 times as long. A single late parcel makes nobody three times as slow.
+ */
+export function slipsOf(items: readonly StockItem[]): Slips {
+  const by = new Map<string, { promised: number; seen: number; of: number }>()
+  for (const { part, lead } of items) {
+    if (part.seller === undefined || lead?.seen === undefined || lead.promised <= 0) continue
+    const so = by.get(part.seller) ?? { promised: 0, seen: 0, of: 0 }
+    by.set(part.seller, { promised: so.promised + lead.promised, seen: so.seen + lead.seen, of: so.of + 1 })
+  }
+  return new Map(
+    [...by].map(([seller, { promised, seen, of }]) => {
+      const pretended = (PRETENDED * promised) / of
+      return [seller, { factor: (seen + USUAL_SLIP * pretended) / (promised + pretended), of }]
+    }),
+  )
 }
 
 /**
- * Days to reckon with: what was seen, or what is promised stretched by what this seller's promises have slipped by so far, whole days.
+ * Days to reckon with: what was seen, or what is promised stretched by what this seller's promises slip by, whole days.
  * Nothing where nobody has said: never that it is here today.
  */
-export function daysToCome(item: StockItem, slips: ReadonlyMap<string, number>): number | undefined {
+export function daysToCome(item: StockItem, slips: Slips): number | undefined {
   const said = leadDays(item)
-  const slip = item.holding === 'offer' && item.lead?.seen === undefined ? (slips.get(item.part.seller ?? '') ?? 1) : 1
-  // A hair under, so that 7 days at a slip of exactly 2 are 14.
+  const slip = isPromise(item) ? (slips.get(item.part.seller ?? '')?.factor ?? USUAL_SLIP) : 1
+  // A hair under, so that 10 days at a slip of exactly 1.3 are 13.
   return said === undefined ? undefined : Math.max(0, Math.ceil(said * slip - 1e-9))
 }
+
+/** Days as promised, where too few deliveries of the seller are known to say better than from these to those to reckon with. */
+export function daysAtBest(item: StockItem, slips: Slips): number | undefined {
+  const known = (slips.get(item.part.seller ?? '')?.of ?? 0) >= KNOWN_BY
+  return isPromise(item) && !known ? item.lead?.promised : undefined
+}
+
+const isPromise = (item: StockItem): boolean => item.holding === 'offer' && item.lead?.seen === undefined

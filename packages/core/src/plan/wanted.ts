@@ -1,6 +1,6 @@
 import type { Build } from '../document/build'
 import { slotSpec, type Slot } from '../parts/slots'
-import { daysToCome, slipsOf, type StockItem } from '../parts/stock'
+import { daysAtBest, daysToCome, slipsOf, type StockItem } from '../parts/stock'
 import { addDays, daysBetween } from '../quantity/days'
 import type { PlanResult } from './planResult'
 
@@ -40,6 +40,8 @@ export function toOrder(build: Build, plan: PlanResult, lead: (slot: Slot) => nu
 export interface OfferBy {
   item: StockItem
   latest?: string
+  /** Where the seller is hardly known: the day that would do if the promise is kept. */
+  ifKept?: string
 }
 export interface OrderedBy extends WantedPart {
   /** The cheapest first. */
@@ -48,7 +50,7 @@ export interface OrderedBy extends WantedPart {
 
 /**
  * By when to order what is still missing, so that the day the whole is promised for is kept: what the plan has in hand before that day may
- * go into waiting. Lead times are stretched by what each seller's promises have slipped so far. Nothing without a promised day.
+ * go into waiting. Lead times are stretched by what each seller's promises slip. Nothing without a promised day.
  */
 export function ordersFor(build: Build, plan: PlanResult, items: readonly StockItem[]): OrderedBy[] {
   if (!build.due || !plan.ends) return []
@@ -60,8 +62,10 @@ export function ordersFor(build: Build, plan: PlanResult, items: readonly StockI
       .filter((item) => item.holding === 'offer' && item.part.kind === kind)
       .toSorted((a, b) => (a.part.price ?? Infinity) - (b.part.price ?? Infinity))
       .map((item): OfferBy => {
-        const days = daysToCome(item, slips)
-        return { item, ...(wanted.by && days !== undefined ? { latest: addDays(wanted.by, slack - days - CHECKED) } : {}) }
+        const [days, best] = [daysToCome(item, slips), daysAtBest(item, slips)]
+        const before = (n: number) => addDays(wanted.by!, slack - n - CHECKED)
+        if (!wanted.by || days === undefined) return { item }
+        return { item, latest: before(days), ...(best === undefined || best === days ? {} : { ifKept: before(best) }) }
       })
     return { ...wanted, offers }
   })

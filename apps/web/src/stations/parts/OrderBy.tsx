@@ -23,13 +23,16 @@ export function OrderBy() {
             <b>{label}</b>
             {step && <span className="text-soft"> first wanted for: {step}</span>}
             <ul>
-              {offers.slice(0, SHOWN).map(({ item, latest }) => (
+              {offers.slice(0, SHOWN).map(({ item, latest, ifKept }) => (
                 <li key={item.id} className="flex justify-between gap-3">
                   <span>
                     {item.part.name} <span className="text-soft">{item.part.price?.toFixed(2) ?? 'no price'}</span>
                   </span>
                   {latest ? (
-                    <span className="figure">{day(latest)}</span>
+                    <span className="text-right">
+                      <span className="figure">{day(latest)}</span>
+                      {ifKept && <span className="block text-[13.5px] text-soft">{day(ifKept)} if the promise is kept</span>}
+                    </span>
                   ) : (
                     <span className="text-soft">nobody says how long it takes</span>
                   )}
@@ -41,8 +44,8 @@ export function OrderBy() {
         ))}
       </ul>
       <p className="text-[13.5px] text-soft">
-        So that the day it is promised for is kept. Lead times stretched by what each seller’s promises have slipped so far, and two days to
-        check the parcel.
+        So that the day it is promised for is kept. Lead times stretched by what each seller’s promises slip, by 1.3 where nobody knows the
+        seller, and two days to check the parcel.
       </p>
     </>
   ) : null

@@ -46,7 +46,8 @@ export function Orders() {
         })}
       </ul>
       <p className="text-[13.5px] text-soft">
-        Days are those of the quickest offer, stretched by what its seller’s promises have slipped so far, and two to look the parcel over.
+        Days are those of the quickest offer, stretched by what its seller’s promises slip (by 1.3 where nobody knows the seller), and two
+        to look the parcel over.
       </p>
     </section>
   )

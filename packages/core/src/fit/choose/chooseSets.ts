@@ -1,7 +1,7 @@
 import { jobsWithout, type Build } from '../../document/build'
 import type { JudgedJoint } from '../../judge/joint'
 import type { Slot } from '../../parts/slots'
-import { daysToCome, slipsOf } from '../../parts/stock'
+import { daysToCome, slipsOf, type Slips } from '../../parts/stock'
 import { JOINT_KINDS } from '../jointKinds'
 import { existsIn } from '../kind'
 import { bestSets, type SearchResult, type SetProblem } from './bestSets'
@@ -68,7 +68,7 @@ function setsWith(
   known: Known,
   request: ChooseRequest,
   stop: (() => boolean) | undefined,
-  slips: ReadonlyMap<string, number>,
+  slips: Slips,
 ): Choice & { ruling: string[] } {
   const { limits, rank, keep = 3 } = request
   const open = request.open.map((o) => ({ ...o, items: o.items.filter((i) => !ruledOut(request, o.slot, i, slips)) }))

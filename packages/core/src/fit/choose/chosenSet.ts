@@ -2,7 +2,7 @@ import type { Build } from '../../document/build'
 import type { JudgedJoint } from '../../judge/joint'
 import type { Verdict } from '../../judge/verdict'
 import type { Slot } from '../../parts/slots'
-import { daysToCome, type StockItem } from '../../parts/stock'
+import { daysToCome, type Slips, type StockItem } from '../../parts/stock'
 import { existsIn, type JointKind } from '../kind'
 import { replanOf } from './minutes'
 import { costOf, type ChooseLimits } from './request'
@@ -48,11 +48,7 @@ export function tellSet(
   bound: readonly (Bound & { key: string })[],
   seen: Map<string, JudgedJoint>,
   items: ChosenSet['items'],
-  {
-    sellers,
-    shipping,
-    slips,
-  }: { sellers: readonly string[]; shipping: readonly (number | undefined)[]; slips: ReadonlyMap<string, number> },
+  { sellers, shipping, slips }: { sellers: readonly string[]; shipping: readonly (number | undefined)[]; slips: Slips },
   limits: ChooseLimits,
   minutesOf: MinutesOf,
 ): ChosenSet {

@@ -97,7 +97,11 @@ function daysOf(i: StockItem, all: readonly StockItem[]): number | undefined {
   const others = [...new Set(all)].filter(
     (o) => o.part.seller !== undefined && o.part.seller === i.part.seller && o.lead?.seen !== undefined,
   )
-  const slip = others.length ? others.reduce((s, o) => s + o.lead!.seen! / o.lead!.promised, 0) / others.length : 1
+  const promised = others.reduce((s, o) => s + o.lead!.promised, 0)
+  const took = others.reduce((s, o) => s + o.lead!.seen!, 0)
+  // Two more of the usual length, 1.3 times as long on the way.
+  const two = others.length ? (2 * promised) / others.length : 1
+  const slip = (took + 1.3 * two) / (promised + two)
   return Math.ceil(i.lead.promised * slip - 1e-9)
 }
 const sellerOf = (i: StockItem) => (i.holding === 'offer' ? i.part.seller : undefined)

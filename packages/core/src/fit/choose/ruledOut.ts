@@ -1,6 +1,6 @@
 import { KINDS } from '../../parts/kinds/index'
 import { slotSpec, type Slot } from '../../parts/slots'
-import { daysToCome, freeOf, slipsOf, type StockItem } from '../../parts/stock'
+import { daysToCome, freeOf, leadDays, slipsOf, type Slips, type StockItem } from '../../parts/stock'
 import { told } from '../../quantity/size'
 import { counted } from '../../quantity/words'
 import { tornApart } from '../inOnePiece'
@@ -36,7 +36,7 @@ export function ruledOut(
   if (limits.days !== undefined && days === undefined)
     return `Nobody has said how long it takes to come; the limit is ${counted(limits.days, 'day')}.`
   if (limits.days !== undefined && days! > limits.days)
-    return `It takes ${counted(days!, 'day')} to come; the limit is ${counted(limits.days, 'day')}.`
+    return `It takes ${counted(days!, 'day')} to come${days === leadDays(item) ? '' : `, ${leadDays(item)} promised`}; the limit is ${counted(limits.days, 'day')}.`
   const cost = costOf(item)
   const postage = item.holding === 'stash' ? 0 : (item.shipping ?? 0)
   if (limits.money !== undefined && cost === undefined) return `Nobody has named its price; the limit is ${limits.money.toFixed(2)}.`
@@ -49,7 +49,7 @@ export function ruledOut(
 export const whyEmpty = (
   request: Pick<ChooseRequest, 'build' | 'buildId' | 'limits' | 'open'>,
   slots: readonly Slot[],
-  slips: ReadonlyMap<string, number>,
+  slips: Slips,
 ): Partial<Record<Slot, string>> =>
   Object.fromEntries(
     request.open
