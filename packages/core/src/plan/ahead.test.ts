@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { aBuild } from '../testing/bench'
+import { fullBuild } from '../testing/fullBuild'
 import type { Build } from '../document/build'
 import { addDays } from '../quantity/days'
 import { forecast, forecastSays } from './forecast'
@@ -113,6 +114,35 @@ describe('the day it is done, by chance', () => {
     const chance = (due: string) => forecast(build({ due }), steps, TODAY, 300)!.chance!
     expect(chance(addDays(arrives, 1))).toBeLessThanOrEqual(chance(addDays(arrives, 4)))
     expect(chance(addDays(arrives, 12))).toBe(1)
+  })
+})
+
+describe('a parcel that is late already', () => {
+  const late = (days: number) => a('come', 10, { stage: 'parcel', undated: 'on its way', promised: addDays(TODAY, -days) })
+  const chance = (days: number, due: number) => forecast(build({ due: addDays(TODAY, due) }), [late(days)], TODAY, 4000)!.chance!
+  it('comes by what is left of the six days it may slip: the later it is, the sooner it is here or nobody knows', () => {
+    // Three days late: at most three more, ((3 - r) / 3)^2 that it takes longer than r; a whole day to either side of its half.
+    expect(Math.abs(chance(3, 1) - (1 - (1.5 / 3) ** 2))).toBeLessThan(0.03)
+    expect(Math.abs(chance(3, 0) - (1 - (2.5 / 3) ** 2))).toBeLessThan(0.03)
+    expect(chance(3, 3)).toBe(1)
+    expect(Math.abs(chance(1, 1) - (1 - (3.5 / 5) ** 2))).toBeLessThan(0.03)
+    expect(chance(5, 1)).toBe(1)
+  })
+  it('is a day by chance and no bound while it may still slip; later than any, it is a bound again', () => {
+    const at = (days: number) => forecast(build({ due: TODAY }), [late(days)], TODAY, 200)!
+    expect([at(1).atEarliest, at(5).atEarliest, at(6).atEarliest, at(40).atEarliest]).toEqual([false, false, true, true])
+    expect(at(40).chance).toBe(1)
+    expect(at(1).chance).toBeLessThan(1)
+  })
+  it('all of one parcel comes on one day, of two sellers either may be the later', () => {
+    const { nut, guard } = fullBuild().parts
+    const chanceOf = (seller: string) => {
+      const b = build({ due: addDays(TODAY, 1), parts: { nut: { ...nut!, seller: 's' }, guard: { ...guard!, seller } } })
+      const two = (['nut', 'guard'] as const).map((slot): Step => ({ ...late(3), id: slot, slot }))
+      return forecast(b, two, TODAY, 4000)!.chance!
+    }
+    expect(Math.abs(chanceOf('s') - 0.75)).toBeLessThan(0.03)
+    expect(Math.abs(chanceOf('t') - 0.75 ** 2)).toBeLessThan(0.03)
   })
 })
 

@@ -7,8 +7,10 @@ import type { Step } from './step'
 
 /** Where nobody said, hands take from so much to so much of what is likely. [ours] */
 const USUAL = { low: 0.7, high: 1.8 }
-/** A parcel comes so many days after the day it was promised for. [ours] */
-const SLIP = [0, 0, 6] as const
+/** A parcel comes at most so many days after the day it was promised for, the first of them the likeliest. [ours] */
+const SLIP = 6
+/** Days a parcel slips that is so many days late already: what may still be of the triangle. */
+const slipped = (late: number, u: number): number => SLIP - (SLIP - late) * Math.sqrt(1 - u)
 
 export interface Forecast {
   /** Day by which one, five and nine runs in ten are done. */
@@ -25,8 +27,8 @@ export interface Forecast {
 }
 
 /**
- * The day all is done if hands take what they take and parcels slip as they do: worked through many times. A part nobody has a day for
- * counts as here today, which makes all of it a bound.
+ * The day all is done if hands take what they take and parcels slip as they do: worked through many times. A part nobody has a day for,
+ * or that is later than any, counts as here today, which makes all of it a bound.
  */
 export function forecast(build: Build, steps: readonly Step[], today: string, runs = 400, seed = 1): Forecast | undefined {
   const roll = dice(seed)
@@ -34,17 +36,19 @@ export function forecast(build: Build, steps: readonly Step[], today: string, ru
   for (let run = 0; run < runs; run++) {
     // All that comes in one parcel comes on one day.
     const slips = new Map<string, number>()
-    const slipOf = (s: Step): number => {
+    const comes = (s: Step, promised: string): string => {
       const parcel = parcelOf(build, s)
-      const so = slips.get(parcel) ?? Math.round(triangular(SLIP, roll()))
+      const so = slips.get(parcel) ?? Math.round(slipped(Math.max(0, daysBetween(promised, today)), roll()))
       slips.set(parcel, so)
-      return so
+      return addDays(promised, so)
     }
     const drawn = steps.map((s): Step => {
       const [low, high] = s.times ?? [USUAL.low * s.minutes, USUAL.high * s.minutes]
       const minutes = triangular([Math.min(low, s.minutes), s.minutes, Math.max(high, s.minutes)], roll())
-      const slip = s.notBefore && s.stage === 'parcel' ? slipOf(s) : 0
-      return { ...s, minutes, ...(slip ? { notBefore: addDays(s.notBefore!, slip) } : {}) }
+      const promised = s.stage === 'parcel' ? dayOf(s, today) : undefined
+      if (!promised) return { ...s, minutes }
+      const { undated: _, ...dated } = s
+      return { ...dated, minutes, notBefore: comes(s, promised) }
     })
     const { ends: end } = planResult(build, drawn, today)
     if (end === undefined) return undefined
@@ -65,14 +69,18 @@ export function forecast(build: Build, steps: readonly Step[], today: string, ru
     ...(build.due ? { chance: ends.filter((e) => e <= build.due!).length / ends.length } : {}),
     days,
     runs,
-    atEarliest: steps.some((s) => s.undated && !build.steps[s.id]),
+    atEarliest: steps.some((s) => s.undated && !dayOf(s, today) && !build.steps[s.id]),
   }
 }
+
+/** The day a parcel was promised for; none once it is later than any: then nobody knows. */
+const dayOf = (s: Step, today: string): string | undefined =>
+  s.notBefore ?? (s.promised && daysBetween(s.promised, today) < SLIP ? s.promised : undefined)
 
 /** A parcel is what one seller sends for one day; what has no seller comes alone. */
 const parcelOf = (build: Build, s: Step): string => {
   const seller = s.slot && build.parts[s.slot]?.seller
-  return seller ? `${seller} ${s.notBefore}` : s.id
+  return seller ? `${seller} ${s.notBefore ?? s.promised}` : s.id
 }
 
 /** The same in a sentence. */

@@ -51,6 +51,8 @@ export interface Step {
   notBefore?: string
   /** Nobody knows the day it will be there: what comes after it has a day it is not before, and none it is on. */
   undated?: 'on its way' | 'not ordered'
+  /** The day it was promised for, where that is past: it tells of the days to come, not of one. */
+  promised?: string
   /** Days that have to go by first after everything it comes after. */
   rest?: number
   /** Work that keeps a calendar of its own, from its first day to its last; all of it moves when what comes before is late. */

@@ -4,6 +4,10 @@ import { SLOT_NAMES, slotSpec, type Slot } from '../../parts/slots'
 import { step, type Step } from '../../plan/step'
 import { sayDay } from '../../quantity/days'
 
+/** Not before the day it is promised for; once that is past nobody knows when, but by how much it is late already tells something. */
+const comesOn = (promised: string | undefined, today: string): Pick<Step, 'notBefore' | 'undated' | 'promised'> =>
+  promised === undefined ? { undated: 'on its way' } : promised >= today ? { notBefore: promised } : { undated: 'on its way', promised }
+
 /** A step for each job that somebody else's bench does: it waits for the day it was promised back. */
 export const shopSteps = (build: Build, today: string): Step[] =>
   Object.entries(build.shop ?? {}).map(([id, job]) =>
@@ -17,7 +21,7 @@ export const shopSteps = (build: Build, today: string): Step[] =>
       stage: 'parcel',
       ...(job.slot ? { slot: job.slot, thing: job.slot } : {}),
       minutes: 15,
-      ...(job.back && job.back >= today ? { notBefore: job.back } : { undated: 'on its way' as const }),
+      ...comesOn(job.back, today),
     }),
   )
 
@@ -40,7 +44,7 @@ export function arrivalSteps(build: Build, today: string): Step[] {
         slot,
         thing: slot,
         minutes: 10,
-        ...(p.arrives && p.arrives >= today ? { notBefore: p.arrives } : { undated: 'on its way' as const }),
+        ...comesOn(p.arrives, today),
       }),
     ),
     ...toBuy(SLOT_NAMES.filter((slot) => build.parts[slot]?.state === 'planned')),
