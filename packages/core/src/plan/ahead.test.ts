@@ -117,6 +117,38 @@ describe('the day it is done, by chance', () => {
   })
 })
 
+describe('a parcel nobody has a day for', () => {
+  const parcel = a('come', 10, { stage: 'parcel', undated: 'on its way' })
+  it('costs nothing until the day from which on it moves the end', () => {
+    // Glue tonight, and five days of its wait: what is fitted before the last step has until then.
+    const steps = [
+      parcel,
+      a('fit', 30, { befores: after('come') }),
+      a('glue', 20, { wait: 5 * 24 * 60 }),
+      a('last', 10, { befores: after('glue', 'fit') }),
+    ]
+    const { ends } = planResult(build(), steps, TODAY)
+    const { freeUntil } = forecast(build(), steps, TODAY, 20)!
+    const endsWith = (day: string) =>
+      planResult(
+        build(),
+        steps.map((s) => (s.id === 'come' ? { ...s, notBefore: day } : s)),
+        TODAY,
+      ).ends
+    const free = freeUntil.come!
+    expect(ends).toBe(addDays(TODAY, 5))
+    // It may come on the very evening of the end: 10, 30 and 10 minutes fit into it.
+    expect(free).toBe(addDays(TODAY, 5))
+    expect(endsWith(free)).toBe(ends)
+    expect(endsWith(addDays(free, 1))! > ends!).toBe(true)
+  })
+  it('every day of it moves the end where all waits for it; what has a day is not asked', () => {
+    expect(forecast(build(), [parcel, a('fit', 30, { befores: after('come') })], TODAY, 20)!.freeUntil).toEqual({})
+    const dated = a('come', 10, { stage: 'parcel', notBefore: addDays(TODAY, 3) })
+    expect(forecast(build(), [dated, a('glue', 20, { wait: 9 * 24 * 60 })], TODAY, 20)!.freeUntil).toEqual({})
+  })
+})
+
 describe('a parcel that is late already', () => {
   const late = (days: number) => a('come', 10, { stage: 'parcel', undated: 'on its way', promised: addDays(TODAY, -days) })
   const chance = (days: number, due: number) => forecast(build({ due: addDays(TODAY, due) }), [late(days)], TODAY, 4000)!.chance!

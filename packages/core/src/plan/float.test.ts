@@ -8,8 +8,9 @@ const step = (id: string, given: Partial<PlannedStep> = {}, ...after: string[]):
 const DAY = 24 * 60
 /** 180 minutes in seven days. */
 const EVENINGS = [60, 0, 120, 0, 0, 0, 0]
+const TODAY = '2026-01-01'
 const floats = (evenings: number[], steps: PlannedStep[]) =>
-  criticalFloat({ ...fullBuild(), evenings }, steps).map(({ step: { id }, float }) => [id, float])
+  criticalFloat({ ...fullBuild(), evenings }, steps, TODAY).map(({ step: { id }, float }) => [id, float])
 
 describe('how far an open step may slip', () => {
   const hands = step('hands', { minutes: 180 })
@@ -34,6 +35,19 @@ describe('how far an open step may slip', () => {
       ['rests', 0],
       ['coats', 1],
     ]))
+  it('counts the days until a parcel comes: what waits for it is the longest way, and the hands have time', () => {
+    // Here on the 21st, 20 days off, and 3 of rest: 23. Ten days of hands and rest besides: 13 to spare.
+    const comes = step('comes', { notBefore: '2026-01-21' })
+    const after = step('after', { rest: 3 }, 'comes')
+    expect(floats(EVENINGS, [hands, rests, comes, after])).toEqual([
+      ['comes', 0],
+      ['after', 0],
+      ['hands', 13],
+      ['rests', 13],
+    ])
+    // Here yesterday it waits for nothing: 3 against 10.
+    expect(floats(EVENINGS, [hands, rests, { ...comes, notBefore: '2025-12-31' }, after]).find(([id]) => id === 'comes')![1]).toBe(7)
+  })
   it('is told to a tenth of a day', () =>
     // 100 / (180/7) = 3.888… days; the longest of it is 4 days of coats.
     expect(floats(EVENINGS, [coats, step('short', { minutes: 100 })])).toEqual([

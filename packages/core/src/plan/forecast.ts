@@ -1,6 +1,7 @@
 import type { Build } from '../document/build'
 import { dice } from '../quantity/dice'
 import { addDays, daysBetween, sayDay } from '../quantity/days'
+import { freeUntil } from './freeUntil'
 import { triangular } from './network'
 import { planResult } from './planResult'
 import type { Step } from './step'
@@ -24,6 +25,8 @@ export interface Forecast {
   runs: number
   /** All of it is a bound: some of what it waits for has no day. */
   atEarliest: boolean
+  /** Parcels nobody has a day for: the last day each may come on without moving the end, where there is one. */
+  freeUntil: Record<string, string>
 }
 
 /**
@@ -69,6 +72,7 @@ export function forecast(build: Build, steps: readonly Step[], today: string, ru
     ...(build.due ? { chance: ends.filter((e) => e <= build.due!).length / ends.length } : {}),
     days,
     runs,
+    freeUntil: freeUntil(build, steps, today),
     atEarliest: steps.some((s) => s.undated && !dayOf(s, today) && !build.steps[s.id]),
   }
 }

@@ -3,6 +3,7 @@ import type { Build } from '../document/build'
 import { evaluate } from '../evaluate/evaluate'
 import { addDays } from '../quantity/days'
 import { fullBuild } from '../testing/fullBuild'
+import type { StockItem } from '../parts/stock'
 import { offer } from '../testing/offers'
 import { ordersFor, toOrder } from './wanted'
 
@@ -35,6 +36,8 @@ describe('what is still to be ordered', () => {
   })
 })
 
+const ofKind = (slot: string, { part }: StockItem) => part.kind === slot
+
 describe('by when to order it, to keep the day it is promised for', () => {
   const b = { ...planned('tuners', 'strings'), due: '2027-02-15' }
   const { plan } = evaluate(b, TODAY)
@@ -46,7 +49,7 @@ describe('by when to order it, to keep the day it is promised for', () => {
   ]
   const { lead: _, ...unsaid } = offer('nobody says', 'tuners', {}, { price: 25 })
   const { price: __, ...unpriced } = offer('no price', 'strings', {}).part
-  const found = ordersFor(b, plan, [...offers, unsaid, { ...offer('no price', 'strings', {}), part: unpriced }])
+  const found = ordersFor(b, plan, [...offers, unsaid, { ...offer('no price', 'strings', {}), part: unpriced }], ofKind)
   const of = (slot: string) => found.find((w) => w.slot === slot)!
   it('from the day its own step wants it, with what the plan has in hand; promised two weeks, came after eight', () => {
     expect(slack).toBeGreaterThan(20)
@@ -62,9 +65,9 @@ describe('by when to order it, to keep the day it is promised for', () => {
     expect(of('strings').by! > by).toBe(true)
   })
   it('nothing in hand where the plan ends too late already; nothing without a promised day', () => {
-    const late = ordersFor({ ...b, due: TODAY }, plan, offers).find((w) => w.slot === 'tuners')!
+    const late = ordersFor({ ...b, due: TODAY }, plan, offers, ofKind).find((w) => w.slot === 'tuners')!
     expect(late.offers.find((o) => o.item.id === 'slow')!.latest).toBe(addDays(late.by!, -58))
     const { due: ___, ...open } = b
-    expect(ordersFor(open, plan, offers)).toEqual([])
+    expect(ordersFor(open, plan, offers, ofKind)).toEqual([])
   })
 })

@@ -50,16 +50,20 @@ export interface OrderedBy extends WantedPart {
 
 /**
  * By when to order what is still missing, so that the day the whole is promised for is kept: what the plan has in hand before that day may
- * go into waiting. Lead times are stretched by what each seller's promises slip. Nothing without a promised day.
+ * go into waiting. Offers are those that could be the part. Lead times are stretched by what each seller's promises slip. Nothing without a promised day.
  */
-export function ordersFor(build: Build, plan: PlanResult, items: readonly StockItem[]): OrderedBy[] {
+export function ordersFor(
+  build: Build,
+  plan: PlanResult,
+  items: readonly StockItem[],
+  couldBe: (slot: Slot, item: StockItem) => boolean,
+): OrderedBy[] {
   if (!build.due || !plan.ends) return []
   const slack = Math.max(0, daysBetween(plan.ends, build.due))
   const slips = slipsOf(items)
   return toOrder(build, plan, () => undefined).map((wanted) => {
-    const kind = build.parts[wanted.slot]!.kind
     const offers = items
-      .filter((item) => item.holding === 'offer' && item.part.kind === kind)
+      .filter((item) => item.holding === 'offer' && couldBe(wanted.slot, item))
       .toSorted((a, b) => (a.part.price ?? Infinity) - (b.part.price ?? Infinity))
       .map((item): OfferBy => {
         const [days, best] = [daysToCome(item, slips), daysAtBest(item, slips)]

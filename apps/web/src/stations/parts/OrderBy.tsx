@@ -1,4 +1,4 @@
-import { counted, ordersFor } from '@snug/core'
+import { couldBe, counted, ordersFor } from '@snug/core'
 import { useMemo } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { useCandidates } from '../../state/useCandidates'
@@ -13,7 +13,10 @@ export function OrderBy() {
   const plan = useBuild((s) => s.evaluation!.plan)
   const kinds = [...new Set(Object.values(build.parts).flatMap((p) => (p && p.state === 'planned' ? [p.kind] : [])))]
   const items = useCandidates(kinds).data
-  const wanted = useMemo(() => (items ? ordersFor(build, plan, items).filter((w) => w.offers.length) : []), [build, plan, items])
+  const wanted = useMemo(
+    () => (items ? ordersFor(build, plan, items, (slot, item) => couldBe(build, slot, item)).filter((w) => w.offers.length) : []),
+    [build, plan, items],
+  )
   return wanted.length ? (
     <>
       <h3 className="mt-3 text-[18px]">Latest day to order</h3>

@@ -23,7 +23,7 @@ export default function AheadTab() {
   const queries = useQueryClient()
   const found = useForecast()
   const split = useMemo(() => splitBy(build, plan.steps, today()), [build, plan])
-  const slack = useMemo(() => criticalFloat(build, plan.steps), [build, plan])
+  const slack = useMemo(() => criticalFloat(build, plan.steps, today()), [build, plan])
   const drawing = useMemo(() => planDrawing(plan, today(), build.due), [plan, build.due])
   const hard = useMemo(() => difficulty(plan.steps), [plan])
   const order = plan.steps.filter((s) => s.undated && s.state !== 'done')
@@ -101,6 +101,13 @@ export default function AheadTab() {
                   <li key={s.id} className="border-t border-hairline py-1">
                     {s.title}
                     <span className="block text-[14px] text-soft">{s.why}</span>
+                    {found && (
+                      <span className="block text-[14px]">
+                        {found.freeUntil[s.id]
+                          ? `Costs nothing if here by ${day(found.freeUntil[s.id]!)}.`
+                          : 'Every day it takes moves the end.'}
+                      </span>
+                    )}
                   </li>
                 ))}
               </ul>

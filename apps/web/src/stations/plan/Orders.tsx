@@ -1,4 +1,4 @@
-import { daysToCome, slipsOf, toOrder, type Slot } from '@snug/core'
+import { couldBe, daysToCome, slipsOf, toOrder, type Slot } from '@snug/core'
 import { useMemo } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { useCandidates } from '../../state/useCandidates'
@@ -17,9 +17,7 @@ export function Orders() {
   const list = useMemo(() => {
     const slips = slipsOf(offers ?? [])
     const quickest = (slot: Slot) => {
-      const days = (offers ?? [])
-        .filter((o) => o.holding === 'offer' && o.part.kind === build.parts[slot]?.kind)
-        .flatMap((o) => daysToCome(o, slips) ?? [])
+      const days = (offers ?? []).filter((o) => o.holding === 'offer' && couldBe(build, slot, o)).flatMap((o) => daysToCome(o, slips) ?? [])
       return days.length ? Math.min(...days) : undefined
     }
     return toOrder(build, plan, quickest)

@@ -57,6 +57,13 @@ describe('ahead', () => {
     expect(inHand().getByText('Moves it by every day it slips')).toBeTruthy()
     expect(list('Against the promised day').getByText(/before the day/)).toBeTruthy()
   })
+  it('of a parcel nobody has a day for: until when it costs nothing, or that every day moves the end', async () => {
+    const { parts } = fullBuild()
+    const { arrives: _, ...ordered } = { ...parts.tuners!, state: 'ordered' as const, arrives: '' }
+    at('?tab=ahead', { parts: { ...parts, tuners: ordered } })
+    const item = (await inHand().findAllByText(/^Tuners in hand: /))[0]!.closest('li')!
+    await waitFor(() => expect(item.textContent).toMatch(/Costs nothing if here by \w+ \d+ \w+\.|Every day it takes moves the end\./), SOON)
+  })
   it('a day that is too near: what can wait is named, left and logged', async () => {
     at('?tab=ahead', { due: new Date().toISOString().slice(0, 10) })
     const part = within(await screen.findByRole('region', { name: 'Against the promised day' }))

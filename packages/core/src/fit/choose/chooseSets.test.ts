@@ -9,7 +9,7 @@ import { JOINT_KINDS } from '../jointKinds'
 import { existsIn } from '../kind'
 import { chooseSets } from './chooseSets'
 import type { ChooseRequest } from './request'
-import { ruledOut } from './ruledOut'
+import { couldBe, ruledOut } from './ruledOut'
 
 const MINUTES = { snug: 0, loose: 10, tight: 30, 'cant-tell': 20, 'wont-go': Infinity }
 /** What cannot be told but is bad either way costs more than what is surely tight. */
@@ -250,6 +250,13 @@ describe('ruled out whatever else is chosen', () => {
     const drawer: StockItem = { ...offer('g', 'guard', {}, { price: 80, shipping: 50 }), holding: 'stash', quantity: 2 }
     expect(out({ ...drawer, reserved: { heron: 2 } }, 'guard')).toBe('All there are of it are put by for other builds.')
     expect(out({ ...drawer, reserved: { heron: 1 } }, 'guard', { money: 0, days: 0 })).toBeUndefined()
+  })
+  it('what could be it at all: the other hand, scale and kind could not, whatever it costs and whenever it comes', () => {
+    const could = (item: StockItem, slot: Slot) => couldBe(fullBuild(), slot, item)
+    expect(could(offer('dear and late', 'tuners', {}, { price: 9000, days: 400 }), 'tuners')).toBe(true)
+    expect(could(offer('left', 'tuners', {}, { hand: 'left' }), 'tuners')).toBe(false)
+    expect(could(offer('long', 'neck', { 'neck/scale': 686 }), 'neck')).toBe(false)
+    expect(could(offer('nut', 'nut', {}), 'guard')).toBe(false)
   })
   it('otherwise nothing', () => expect(out(offer('fine', 'guard', {}), 'guard', { money: 100, days: 30 })).toBeUndefined())
 })

@@ -1,3 +1,4 @@
+import type { Build } from '../../document/build'
 import { KINDS } from '../../parts/kinds/index'
 import { slotSpec, type Slot } from '../../parts/slots'
 import { daysToCome, freeOf, leadDays, slipsOf, type Slips, type StockItem } from '../../parts/stock'
@@ -44,6 +45,11 @@ export function ruledOut(
     return `It costs ${cost!.toFixed(2)}${postage ? ` and ${postage.toFixed(2)} postage` : ''}; the limit is ${limits.money.toFixed(2)}.`
   return part.kind === slotSpec(slot).kind ? undefined : `This slot takes a ${KINDS[slotSpec(slot).kind].label.toLowerCase()}.`
 }
+
+/** Could it be this slot's part at all: by its hand, its scale, how many there are? Its joints are not asked. */
+export const couldBe = (build: Build, slot: Slot, item: StockItem): boolean =>
+  ruledOut({ build, limits: {}, open: [] }, slot, item, NOBODY) === undefined
+const NOBODY: Slips = new Map()
 
 /** Why nothing can go into these slots: what is said of most that is there. */
 export const whyEmpty = (
