@@ -16,7 +16,7 @@ export interface WantedPart {
 }
 
 /** Days to look a parcel over before its part is wanted. [ours] */
-const CHECKED = 2
+export const CHECKED = 2
 
 /** What is still to be ordered, the soonest wanted first. @param lead days on the way by slot, where somebody offers it */
 export function toOrder(build: Build, plan: PlanResult, lead: (slot: Slot) => number | undefined): WantedPart[] {

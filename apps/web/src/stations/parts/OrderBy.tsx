@@ -1,7 +1,8 @@
-import { couldBe, counted, ordersFor } from '@snug/core'
+import { couldBe, counted, ordersFor, parcelChoices } from '@snug/core'
 import { useMemo } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { useCandidates } from '../../state/useCandidates'
+import { today } from '../../state/today'
 import { day } from '../../ui/times'
 
 /** Of each part, the cheapest so many. */
@@ -17,9 +18,10 @@ export function OrderBy() {
     () => (items ? ordersFor(build, plan, items, (slot, item) => couldBe(build, slot, item)).filter((w) => w.offers.length) : []),
     [build, plan, items],
   )
-  return wanted.length ? (
+  const parcels = useMemo(() => (items ? parcelChoices(build, plan, items, today()) : []), [build, plan, items])
+  return wanted.length || parcels.length ? (
     <>
-      <h3 className="mt-3 text-[18px]">Latest day to order</h3>
+      {wanted.length > 0 && <h3 className="mt-3 text-[18px]">Latest day to order</h3>}
       <ul>
         {wanted.map(({ slot, label, step, offers }) => (
           <li key={slot} className="border-b border-hairline py-1">
@@ -46,10 +48,27 @@ export function OrderBy() {
           </li>
         ))}
       </ul>
-      <p className="text-[13.5px] text-soft">
-        So that the day it is promised for is kept. Lead times stretched by what each seller’s promises slip, by 1.3 where nobody knows the
-        seller, and two days to check the parcel.
-      </p>
+      {wanted.length > 0 && (
+        <p className="text-[13.5px] text-soft">
+          So that the day it is promised for is kept. Lead times stretched by what each seller’s promises slip, by 1.3 where nobody knows
+          the seller, and two days to check the parcel.
+        </p>
+      )}
+      {parcels.length > 0 && <h3 className="mt-3 text-[18px]">One parcel or several</h3>}
+      <ul>
+        {parcels.map(({ seller, together, apart, postage, late }) => (
+          <li key={seller} className="border-b border-hairline py-1">
+            <b>{seller}</b>: all in one parcel is here in {counted(together, 'day')}. Apart:{' '}
+            {apart.map((p) => `${p.label.toLowerCase()} in ${p.days}`).join(', ')}
+            {postage === undefined ? '' : `, for ${postage.toFixed(2)} ${build.currency} of postage more`}.{' '}
+            {late.length ? (
+              <b>In one parcel too late: {late.join(', ').toLowerCase()}.</b>
+            ) : (
+              'One parcel makes nothing late that would be in time alone.'
+            )}
+          </li>
+        ))}
+      </ul>
     </>
   ) : null
 }

@@ -302,6 +302,28 @@ describe('by when to order', () => {
   })
 })
 
+describe('one parcel or several', () => {
+  it('says when all of a seller is here, when each would be apart, and the postage between', async () => {
+    const b = structuredClone(fullBuild())
+    for (const slot of ['tuners', 'strings'] as const) Object.assign(b.parts[slot]!, { state: 'planned', seller: 'Capstan Hardware' })
+    layOut({ ...b, due: '2028-06-01', parcels: { 'Capstan Hardware': 4.5 } })
+    const offered = (slot: 'tuners' | 'strings', days: number): StockItem => ({
+      id: slot,
+      part: b.parts[slot]!,
+      holding: 'offer',
+      quantity: 1,
+      reserved: {},
+      lead: { promised: days, seen: days },
+    })
+    server.stock = [offered('tuners', 5), offered('strings', 40)]
+    show(<PartsStation />, 'parts?tab=money')
+    const list = (await screen.findByRole('heading', { name: 'One parcel or several' })).nextElementSibling!
+    expect(list.textContent).toBe(
+      'Capstan Hardware: all in one parcel is here in 40 days. Apart: tuners in 5, strings in 40, for 4.50 EUR of postage more. One parcel makes nothing late that would be in time alone.',
+    )
+  })
+})
+
 describe('why not', () => {
   const item = stash()
   it('waits, then gives the reason that holds whatever else is chosen', () => {
