@@ -25,12 +25,12 @@ export function minutesFor(joint: JudgedJoint, build: Build, limits: ChooseLimit
 /** The same where what will not go as it is may be planned anew: a larger job for each thing in the way. */
 export const minutesReplanned = (joint: JudgedJoint, build: Build, limits: ChooseLimits): number =>
   joint.verdict === 'wont-go' ? (replanOf(joint, build, limits)?.length ?? Infinity) * REPLANNED : minutesFor(joint, build, limits)
-/** A job on what is here for each thing that keeps a joint from going; nothing where there is none for one of them. */
+/** A job on what is here for each thing that keeps a joint from going; nothing where there is none for one of them, or nobody can say which it is. */
 export function replanOf(joint: JudgedJoint, build: Build, limits: ChooseLimits): Cure[] | undefined {
   const jobs = joint.checks
     .filter((c) => c.raw.verdict === 'wont-go')
     .map((c) => firstOf(c.cures.filter((cure) => isOnWhatIsHere(cure, build, limits)))[0])
-  return jobs.every((cure) => cure !== undefined) ? jobs : undefined
+  return jobs.length && jobs.every((cure) => cure !== undefined) ? jobs : undefined
 }
 const isOnWhatIsHere = (cure: Cure, build: Build, limits: ChooseLimits): boolean =>
   cure.plan !== undefined &&
