@@ -5,7 +5,7 @@ import {
   inverse,
   LIMITS,
   migrated,
-  newBuild,
+  beginBuild,
   partsMoved,
   type Build,
   type Change,
@@ -87,7 +87,7 @@ async function rowHeld(tx: Tx, id: string): Promise<Row> {
 export const readBuild = async (db: Db, id: string): Promise<BuildState> => stateOf(await rowOf(db, id))
 
 export async function createBuild(db: Db, bench: string, wanted: NewBuild): Promise<BuildState> {
-  return insertBuild(db, bench, newBuild(wanted, now().slice(0, 10)), [])
+  return insertBuild(db, bench, beginBuild(wanted, now().slice(0, 10)), [])
 }
 
 /** Puts a whole build on the shelf of a bench, with its log and pictures. @param id asked for by demo data; otherwise made from the name */

@@ -131,7 +131,7 @@ export function screwed(build: Build, bench: Bench, base: Base, s: Screwed): Dra
     from: s.located.from,
     steps: [
       `in scrap of the same wood: ${bitWords(bit)}${single ? '' : larger(bit.bit, band.to, bench.bits)}`,
-      'mark with an awl, deep enough that the bit cannot wander; through film: tape, then the bit backwards first',
+      'mark with an awl, deep enough that the bit cannot wander',
       `${printMm(bit.bit)} mm, tape at ${printMm(hole.flag, 1)} mm from the tip`,
       'chamfer by hand, wax the thread, start every screw before tightening any; hand driver',
     ],

@@ -1,6 +1,6 @@
 import { colourName } from './colourName'
 import type { Build, FinishZone, ProductLabel, ZoneLayer } from '../document/build'
-import { traitAt } from '../document/read'
+import { isThrough, traitAt } from '../document/read'
 import { INTO_WOOD, nextOver, type FollowSays, type Ground } from './follows'
 import { PRODUCTS, type LayerName, type Medium, type Product, type ProductId } from './products'
 import { solidsByVolume } from './solids'
@@ -162,9 +162,9 @@ function layerOf(build: Build, layer: ZoneLayer): Omit<Layer, 'key'> | undefined
   }
 }
 
-/** What the first layer of a body goes on, as it was said; not told stays not told. */
+/** What the first layer of a body goes on, as it was said; not told stays not told. Of one piece the neck came as its body did. */
 export const surfaceOf = (build: Build, part: 'body' | 'neck' = 'body'): 'raw' | 'sealed' | 'coated' | undefined => {
-  const said = traitAt(build, part, 'surface')
+  const said = traitAt(build, isThrough(build) ? 'body' : part, 'surface')
   return said === 'raw' || said === 'sealed' || said === 'coated' ? said : undefined
 }
 const isClosed = (build: Build) => surfaceOf(build) === 'sealed' || surfaceOf(build) === 'coated'
@@ -224,6 +224,9 @@ export function offersOver(build: Build, ground: Ground, layers: readonly Layer[
   })
 }
 
+/** What came with a film on it gets one scuff under another. [practice] */
+export const SCUFF_GRIT = 'P400'
+
 /** What the wood and the choice do not agree about, each a sentence with what to do. */
 export function stackProblems(build: Build): string[] {
   const layers = layersOf(build)
@@ -245,7 +248,7 @@ export function stackProblems(build: Build): string[] {
       : []),
     ...faults.filter((f) => f.follow === 'never').map((f) => f.says),
     ...(isClosed(build) && !lost && !faults.some((f) => f.follow === 'never')
-      ? ['What is on the body is scuffed with P400 first, and tried on a hidden place: unknown finish under a new one can lift.']
+      ? [`What is on the body is scuffed with ${SCUFF_GRIT} first, and tried on a hidden place: unknown finish under a new one can lift.`]
       : []),
   ]
 }

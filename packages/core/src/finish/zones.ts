@@ -1,6 +1,6 @@
 import { FINISH_ZONES, type Build, type FinishZone } from '../document/build'
-import { traitAt, valueAt } from '../document/read'
-import { layersOf, type Layer } from './stack'
+import { valueAt } from '../document/read'
+import { layersOf, surfaceOf, type Layer } from './stack'
 
 export const ZONE_LABEL: Record<FinishZone, string> = {
   front: 'Front',
@@ -21,7 +21,7 @@ const BARE: readonly FinishZone[] = ['board', 'binding']
 
 /** A neck that came with its finish on gets none unless it is asked for. */
 const cameFinished = (build: Build, zone: FinishZone) =>
-  (zone === 'neck-back' || zone === 'head-face') && traitAt(build, 'neck', 'surface') === 'coated'
+  (zone === 'neck-back' || zone === 'head-face') && surfaceOf(build, 'neck') === 'coated'
 
 /** Zones there are on this instrument. */
 export const zonesOf = (build: Build): FinishZone[] =>

@@ -22,6 +22,14 @@ const laidOn = (build: Build): string =>
     ['controls', true],
   )
 
+/** What comes after it that wants all cutting done. */
+function comesBefore(build: Build): string {
+  const surface = traitAt(build, 'body', 'surface')
+  if (surface === undefined) return 'before any coat'
+  if (surface === 'raw') return 'before any finish'
+  return build.finish.system === 'none' ? 'before it is put together for good' : 'before a new coat'
+}
+
 /** Everything together once, all wood cut and every hole drilled that is drilled before the finish; then apart again. */
 export function trialStep(build: Build, earlier: readonly Step[]): Step {
   const hard = build.parts.body ? woodNamed(traitAt(build, 'body', 'wood'))?.hard : true
@@ -32,8 +40,8 @@ export function trialStep(build: Build, earlier: readonly Step[]): Step {
   )
   return step({
     id: TRIAL,
-    title: 'Trial build: everything on the bare wood once, then apart again',
-    why: `${capital(laidOn(build))} in their places, before any finish.${hard ? '' : `${hard === false ? ' Soft wood: p' : ' P'}adding under the body, no watch, no belt buckle.`}`,
+    title: 'Trial build: everything in its place once, then apart again',
+    why: `${capital(laidOn(build))} in their places, ${comesBefore(build)}.${hard ? '' : `${hard === false ? ' Soft wood: p' : ' P'}adding under the body, no watch, no belt buckle.`}`,
     station: 'fit',
     stage: 'trial',
     slot: 'neck',

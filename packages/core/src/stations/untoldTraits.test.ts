@@ -25,7 +25,7 @@ const toldAs = (build: Build, slot: Slot, trait: string, option: string): Build 
 /** Work on holes and joints is told by their own stations; days move with the hours of what comes before. */
 const isOfItsOwn = (s: PlannedStep) => !(s.station === 'drill' || (s.station === 'fit' && s.thing) || s.calendar || s.id === 'rub-out')
 /** Springs, a tailpiece, a control plate are among the parts, and nothing says that they are idle. */
-const CHOSEN = /^Springs let go|in their places, before any finish|tailpiece/
+const CHOSEN = /^Springs let go|in their places, before |tailpiece/
 const said = (build: Build): Set<string> =>
   new Set(
     stepsOf(build)

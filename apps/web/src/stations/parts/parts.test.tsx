@@ -64,7 +64,7 @@ describe('slots', () => {
     show(<PartsStation />, 'parts/body')
     expect(inHand().getByLabelText('Pocket length')).toBeTruthy()
     await userEvent.click(inHand().getByText(/^What it is/))
-    await userEvent.selectOptions(inHand().getByLabelText('Neck and body are'), 'in one piece with the neck')
+    await userEvent.selectOptions(inHand().getByLabelText('Neck and body are'), 'in one piece: built so, or the neck glued in')
     await waitFor(() => expect(inHand().queryByLabelText('Pocket length')).toBeNull())
     expect(inHand().getByLabelText('Top of the board over the front')).toBeTruthy()
     // 255 mm from a pocket of 76: a guess from the board's end, until it is read from there.

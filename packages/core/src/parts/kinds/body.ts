@@ -193,7 +193,7 @@ export const body = defineKind({
       unasked: true,
       options: [
         ['own', 'two parts, a pocket in one of them'],
-        ['through', 'in one piece with the neck'],
+        ['through', 'in one piece: built so, or the neck glued in'],
       ],
     },
     notch: {

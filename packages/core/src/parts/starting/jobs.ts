@@ -1,7 +1,7 @@
 import type { Part } from '../part'
 import type { Slot } from '../slots'
 
-/** What kind of job a build is: what lies on the bench at the start, and what the body's wood is like. [practice] */
+/** What kind of job a build is: what lies on the bench at the start, and what the wood is like. [practice] */
 export const JOBS = {
   kit: { label: 'A raw kit', about: 'bare wood in a box, everything to be done', surface: 'raw', here: false },
   finished: { label: 'A finished body and parts', about: 'the wood is coated; what fits is to be found', surface: 'coated', here: false },
@@ -24,7 +24,7 @@ export function partsFor(job: JobId, parts: Parts): Parts {
       {
         ...part,
         ...(here ? { state: 'in hand' as const } : {}),
-        ...(slot === 'body' ? { traits: { ...part.traits, surface } } : {}),
+        ...(slot === 'body' || slot === 'neck' ? { traits: { ...part.traits, surface } } : {}),
       },
     ]),
   )

@@ -22,7 +22,7 @@ export const finish: Contribution<FinishResult> = {
         .map((g) => coatsSay(g.coats))
         .join(', ')}`,
     })),
-  count: (_, f) => (f.weather && !f.weather.ok ? 1 : 0) + (f.trouble ? 1 : 0) + f.problems.length,
+  count: (_, f) => (f.weather && !f.weather.ok ? 1 : 0) + (f.trouble && !f.asItCame ? 1 : 0) + f.problems.length,
   sheets: (build, f) => (f.groups.length ? [finishSheet(build, f)] : []),
   moved: (before, after) =>
     after.shopping.flatMap((s) => {

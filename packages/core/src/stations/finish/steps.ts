@@ -1,12 +1,14 @@
 import type { Build } from '../../document/build'
-import { isGlued, isJointUntold, traitAt } from '../../document/read'
+import { isGlued, isJointUntold, isThrough, traitAt } from '../../document/read'
 import { CLOSINGS } from '../../finish/closing'
 import type { FinishResult } from '../../finish/finishPlan'
 import type { CoatPlan } from '../../finish/schedule'
+import { groundSays, groundWork, type GroundWork } from '../../finish/ground'
 import { filmSymptom } from '../../finish/troubles'
 import { coatsBy } from '../../finish/coatGroups'
-import { isLastWax, WHOLE } from '../../finish/zones'
+import { isLastWax, WHOLE, zoneGroups } from '../../finish/zones'
 import { takenPart } from '../../instrument/idleParts'
+import { SCUFF_GRIT } from '../../finish/stack'
 import { isOnStuds } from '../../instrument/vibrato'
 import { planResult } from '../../plan/planResult'
 import { before } from '../../plan/reasons'
@@ -16,9 +18,10 @@ import { those } from '../../quantity/words'
 
 /** Sanding after all wood work, each layer after the one below, the rub-out once the film is hard, wax after that. */
 export function finishSteps(build: Build, { system, plan, groups, cautions }: FinishResult, earlier: readonly Step[]): Step[] {
+  if (!build.parts.body && !build.parts.neck) return []
   const sand = sandStep(build, earlier)
-  if (!sand) return []
-  if (!plan) return [sand]
+  const sanded = sand ? [sand] : []
+  if (!plan) return sanded
   const lastOf = new Map<string, Step>()
   const made = coatsBy(plan.coats, 'step').map(({ id, coats }) => {
     const { group, groupLabel } = coats[0]!
@@ -26,7 +29,7 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
     // What is laid lies behind: the calendar is that of the coats still to come.
     const open = coats.filter((c) => !c.laid)
     const [from, to] = [(open[0] ?? coats[0]!).date, coats.at(-1)!.date]
-    const under = lastOf.get(group) ?? sand
+    const under = lastOf.get(group)
     const one = step({
       id,
       title: `${group === WHOLE ? '' : `${groupLabel}: `}${coats[0]!.label}: ${coats.length} ${coats.length === 1 ? 'coat' : 'coats'}`,
@@ -37,7 +40,7 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
       minutes: open.reduce((sum, c) => sum + c.hands, 0),
       ...(open.length ? { calendar: { from, to } } : {}),
       cautions: [...layer.cautions],
-      befores: [before(under.id, under === sand ? 'sandedBeforeFilm' : 'layerOverLayer')],
+      befores: under ? [before(under.id, 'layerOverLayer')] : sanded.map((s) => before(s.id, 'sandedBeforeFilm')),
     })
     lastOf.set(group, one)
     return {
@@ -47,7 +50,7 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
   })
   const layers = made.filter((m) => !m.wax).map((m) => m.one)
   const waxes = made.filter((m) => m.wax).map((m) => m.one)
-  if (!layers.length) return [sand, ...waxes]
+  if (!layers.length) return [...sanded, ...waxes]
   const ends = groups.flatMap((g) => layers.findLast((l) => plan.coats.some((c) => c.group === g.id && c.step === l.id)) ?? [])
   const mends = mendSteps(build)
   const holes = plan.closing === 'rub' ? [sealHoles(build, ends)] : []
@@ -67,7 +70,7 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
     cautions: closing === 'rub' ? rubCautions(cautions) : [],
     befores: [...[...ends, ...mends].map((s) => before(s.id, 'cureBeforeRub')), ...holes.map((h) => before(h.id, 'holesBeforeWet'))],
   })
-  return [sand, ...layers, ...holes, ...mends, rub, ...waxes.map((w) => ({ ...w, befores: [before(rub.id, 'waxLast')] }))]
+  return [...sanded, ...layers, ...holes, ...mends, rub, ...waxes.map((w) => ({ ...w, befores: [before(rub.id, 'waxLast')] }))]
 }
 
 /** Does the bridge or a tailpiece stand in bores of its own? */
@@ -121,32 +124,59 @@ function mendSteps(build: Build): Step[] {
   })
 }
 
-const SANDED = {
-  bolted: {
-    title: 'Sand to P180, P240, P320; ease sharp pocket edges; mask the pocket',
-    why: 'Paint wears on sharp edges first, and film in the pocket closes the joint.',
-  },
-  untold: {
-    title: 'Sand to P180, P240, P320',
-    why: 'Paint wears on sharp edges first; the pocket’s are eased only once it is said how the neck is held.',
-  },
+/** What else is seen to before the first coat, by how the neck is held; film in a pocket closes its joint. */
+function beforeFilm(build: Build, body: GroundWork | undefined): string[] {
+  if (!body || body === 'leave') return []
+  const bare = body === 'sand' || body === 'strip'
+  if (isThrough(build)) return bare ? ['ease sharp edges'] : []
   // The neck is in before the wood is sanded: there is no pocket any more.
-  glued: {
-    title: 'Sand to P180, P240, P320; ease sharp edges; every trace of glue off round the neck',
-    why: 'Paint wears on sharp edges first, and neither stain nor film takes on glue.',
-  },
-} as const
+  if (isGlued(build)) return [...(bare ? ['ease sharp edges'] : []), 'every trace of glue off round the neck']
+  if (isJointUntold(build)) return []
+  return [...(bare ? ['ease sharp pocket edges'] : []), 'mask the pocket']
+}
 
-/** Sanding after all work on the wood. */
+function whyGround(build: Build, works: GroundWork[], body: GroundWork | undefined): string {
+  const bare = works.includes('sand') || works.includes('strip')
+  const why = [
+    bare && isGlued(build) && !isThrough(build) ? 'Paint wears on sharp edges first, and neither stain nor film takes on glue.' : '',
+    bare && (!isGlued(build) || isThrough(build)) ? 'Paint wears on sharp edges first.' : '',
+    works.includes('scuff') ? 'A new coat holds on a dull face; cut through to the wood, what is there shows as a patch.' : '',
+    works.includes('look')
+      ? `Raw or not, a drop of water on a hidden place tells: it soaks in and darkens wood, and stands on a film, which is at most scuffed, ${SCUFF_GRIT}. Say it under Parts.`
+      : '',
+    !body || body === 'leave' || isGlued(build)
+      ? ''
+      : isJointUntold(build)
+        ? 'The pocket’s edges are seen to only once it is said how the neck is held.'
+        : 'Film in the pocket closes the joint.',
+  ]
+  return why.filter(Boolean).join(' ')
+}
+
+/** How long the whole of it takes, by the most that is done: minutes, and from least to most. [practice] */
+const LONG: Readonly<Record<Exclude<GroundWork, 'leave'>, readonly [minutes: number, least: number, most: number]>> = {
+  strip: [240, 120, 480],
+  sand: [120, 60, 240],
+  look: [120, 30, 240],
+  scuff: [40, 20, 90],
+}
+const MOST = Object.keys(LONG) as (keyof typeof LONG)[]
+
+/** What is done to the faces after all work on the wood, before a coat; nothing where they stay as they came. */
 function sandStep(build: Build, earlier: readonly Step[]): Step | undefined {
-  if (!Object.keys(build.parts).length) return undefined
+  const works = groundWork(build, zoneGroups(build))
+  const says = groundSays(works)
+  const most = MOST.find((work) => Object.values(works).includes(work))
+  if (!says || !most) return undefined
+  const [minutes, ...times] = LONG[most]
   return step({
     id: 'sand',
-    ...SANDED[isJointUntold(build) ? 'untold' : isGlued(build) ? 'glued' : 'bolted'],
+    title: [says, ...beforeFilm(build, works.body)].join('; '),
+    why: whyGround(build, Object.values(works), works.body),
     station: 'finish',
     stage: 'film',
-    minutes: 120,
-    times: [60, 240],
+    minutes,
+    times,
     cautions: ['Dust mask (P2 or N95) or extraction. Old finish may hold lead: test before sanding.'],
     befores: earlier
       .filter((s) => s.stage === 'wood' || s.stage === 'trial')
