@@ -19,6 +19,7 @@ import {
   pitchOf,
   sampleStrike,
   training,
+  triedFinishes,
   measureNext,
   measuringRound,
   layHead,
@@ -42,6 +43,7 @@ import {
   type Slot,
   type StockItem,
   type Tool,
+  type TriedFinishes,
 } from '@snug/core'
 import { readPartsCsv } from '@snug/formats/partsCsv'
 import type { ComputeApi } from '../workers/compute.worker'
@@ -94,6 +96,10 @@ const local: Later = {
         today,
       ),
     ),
+  finishes: (build: Build, today: string, bench: Bench, seen: (so: TriedFinishes) => void) => {
+    for (const so of triedFinishes(build, today, bench)) seen(so)
+    return Promise.resolve()
+  },
   buzzWork: (build: Build) => Promise.resolve(buzzWork(build)),
   levelOf: (samples: Float64Array, rate: number) => Promise.resolve(levelOf(samples, rate)),
 }

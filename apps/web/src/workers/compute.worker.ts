@@ -19,6 +19,7 @@ import {
   pitchOf,
   sampleStrike,
   training,
+  triedFinishes,
   fittedCorners,
   bundled,
   measurer,
@@ -48,6 +49,7 @@ import {
   type Slot,
   type StockItem,
   type Tool,
+  type TriedFinishes,
 } from '@snug/core'
 import { readPartsCsv } from '@snug/formats/partsCsv'
 import { expose } from 'comlink'
@@ -60,6 +62,7 @@ const SLICE = 12
 let latest = 0
 let ranking = 0
 let sampling = 0
+let trying = 0
 const evaluateNext = evaluator()
 const stakesNext = measurer()
 let given: Evaluation | undefined
@@ -121,6 +124,15 @@ const api = {
       builds.map((b) => ({ ...b, steps: evaluate(b.build, today, undefined, bench).plan.steps })),
       today,
     ),
+  /** Every finish tried in the whole build, handed over as they are known; a newer call makes an older one stop. */
+  async finishes(build: Build, today: string, bench: Bench, seen: (so: TriedFinishes) => void): Promise<void> {
+    const mine = ++trying
+    for (const so of triedFinishes(build, today, bench)) {
+      if (mine !== trying) return
+      seen(so)
+      await pause()
+    }
+  },
   buzzWork: (build: Build) => buzzWork(build),
   levelOf: (samples: Float64Array, rate: number) => levelOf(samples, rate),
   /** Stops it where it is. */

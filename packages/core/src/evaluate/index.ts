@@ -1,4 +1,5 @@
 export * from './evaluate'
 export * from './evaluator'
+export * from './finishes'
 export * from './measurer'
 export * from './patch'

@@ -4,7 +4,7 @@ import { evaluate } from '../evaluate/evaluate'
 import { areaOf } from '../geometry/polygon'
 import { inset } from '../geometry/inset'
 import { pt } from '../geometry/point'
-import { daysBetween } from '../quantity/days'
+import { addDays, daysBetween } from '../quantity/days'
 import { planOf } from '../testing/coatPlanOf'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { beforeCoat, finishCards, type CardId } from './cards'
@@ -15,7 +15,8 @@ import { finishResult } from './finishPlan'
 import { zoneLook } from './looks'
 import { burstOrder } from './burst'
 import { colourWanted, oneTo, potOf } from './mixing'
-import { finishOffers, lateSays } from './offers'
+import { triedFinishes } from '../evaluate/finishes'
+import { lateSays } from './offers'
 import { gritGrid, STOP_TEST, woodGrits } from './sections'
 import { groundOf, layersOf, stackFaults } from './stack'
 import { causesOf, FILM_SYMPTOMS, filmSymptom } from './troubles'
@@ -222,7 +223,15 @@ describe('cases from the bench', () => {
   it('lacquer two days too late for a gift says so and offers what makes it', () => {
     const build = made({ system: 'lacquer' })
     const due = { ...build, due: '2026-12-07' }
-    expect(lateSays(due, finishOffers(due, '2026-12-01'))).toMatch(/days? after the due date.*hard-wax oil/)
+    const { plan } = evaluate(due, '2026-12-01')
+    // All wood work stands before it: nothing of any finish is done within the week.
+    expect(lateSays(due, [...triedFinishes(due, '2026-12-01')].at(-1)!)).toMatch(
+      new RegExp(`all is done \\d+ \\w+, ${daysBetween('2026-12-07', plan.ends!)} days after the due date.*No finish is in time`),
+    )
+    const later = { ...build, due: addDays(plan.ends!, -3) }
+    expect(lateSays(later, [...triedFinishes(later, '2026-12-01')].at(-1)!)).toMatch(
+      /3 days after the due date.*In time would be: .*hard-wax oil/,
+    )
   })
   it('a cold garage at 8 C and 85 %: refused with every reason, and what is laid there all the same is remembered', () => {
     const garage = { air: 8, surface: 8, humidity: 85 }

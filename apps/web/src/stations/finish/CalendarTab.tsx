@@ -1,16 +1,4 @@
-import {
-  capital,
-  CLOSINGS,
-  coatsBy,
-  coatsSay,
-  finishOffers,
-  isGlued,
-  lateSays,
-  maskMarks,
-  setField,
-  setFinish,
-  type FinishResult,
-} from '@snug/core'
+import { capital, CLOSINGS, coatsBy, coatsSay, isGlued, lateSays, maskMarks, setField, setFinish, type FinishResult } from '@snug/core'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
 import { Board } from '../../app/Workspace'
@@ -22,6 +10,7 @@ import { Field, INPUT } from '../../ui/Field'
 import { NumberEntry } from '../../ui/NumberEntry'
 import { Evening } from './Evening'
 import { ForecastBoard } from './ForecastBoard'
+import { useTriedFinishes } from './useTriedFinishes'
 import { FinishTabs } from './tabs'
 import { usePaint } from './usePaint'
 import { day } from '../../ui/times'
@@ -85,7 +74,7 @@ function EveningInHand({ finish, date }: { finish: FinishResult; date: string | 
   const change = useBuild((s) => s.change)
   const { finish: choice } = build
   const all = finish.plan?.coats ?? []
-  const late = useMemo(() => lateSays(build, finishOffers(build, finish.ready)), [build, finish.ready])
+  const late = lateSays(build, useTriedFinishes(build.due !== undefined))
   const { weather } = finish
   return (
     <div>

@@ -1,13 +1,17 @@
 import {
   CLOSINGS,
   chooseSystem,
+  counted,
   finishDrawing,
-  finishOffers,
+  isChosen,
+  SYSTEM_IDS,
+  SYSTEMS,
   systemCautions,
   topOf,
   withSystem,
   type FinishOffer,
   type FinishResult,
+  type SystemId,
 } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
@@ -17,15 +21,15 @@ import { Caution } from '../../ui/Caution'
 import { ThingRow } from '../../ui/ThingRow'
 import { FinishTabs, useFinishTab } from './tabs'
 import { usePaint } from './usePaint'
+import { useTriedFinishes } from './useTriedFinishes'
 import { shortDay } from '../../ui/times'
 
 /** Every finish side by side, each with what it asks of lungs, room, weather and weeks, worked out for this body and these evenings. */
 export function ChooseTab({ finish }: { finish: FinishResult }) {
   const build = useOpenBuild()
-  const offers = useMemo(() => finishOffers(build, finish.ready), [build, finish.ready])
-  const [seen, setSeen] = useState<string>(build.finish.system)
-  const hand = offers.find((o) => o.id === seen) ?? offers[0]!
-  const drawing = useMemo(() => finishDrawing(hand.id === build.finish.system ? build : withSystem(build, hand.id)), [build, hand.id])
+  const { offers } = useTriedFinishes()
+  const [seen, setSeen] = useState<SystemId>(isChosen(build.finish.system) ? build.finish.system : SYSTEM_IDS[0]!)
+  const drawing = useMemo(() => finishDrawing(seen === build.finish.system ? build : withSystem(build, seen)), [build, seen])
   const paint = usePaint()
   return (
     <Workspace
@@ -36,31 +40,55 @@ export function ChooseTab({ finish }: { finish: FinishResult }) {
         <div className="flex h-full flex-col">
           <FinishTabs />
           <ul className="min-h-0 flex-1 overflow-auto">
-            {offers.map((o) => (
-              <ThingRow
-                key={o.id}
-                title={o.system.label}
-                about={o.problems.find((p) => /came|does not go/.test(p)) ?? o.system.gives}
-                figure={o.id === build.finish.system ? 'chosen' : o.rubOut ? shortDay(o.rubOut) : ''}
-                under={o.late ? `${o.late} d late` : cans(o)}
-                selected={o.id === hand.id}
-                onSelect={() => setSeen(o.id)}
+            {SYSTEM_IDS.map((id) => (
+              <SystemRow
+                key={id}
+                id={id}
+                offer={offers.find((o) => o.id === id)}
+                chosen={id === build.finish.system}
+                selected={id === seen}
+                onSelect={() => setSeen(id)}
               />
             ))}
           </ul>
         </div>
       }
-      hand={<OfferInHand offer={hand} />}
+      hand={<OfferInHand id={seen} offer={offers.find((o) => o.id === seen)} laid={finish.plan?.coats.filter((c) => c.laid).length ?? 0} />}
     />
   )
 }
 
-function OfferInHand({ offer }: { offer: FinishOffer }) {
+/** A finish in the list: done when, and what does not agree with it. */
+function SystemRow({
+  id,
+  offer,
+  chosen,
+  selected,
+  onSelect,
+}: {
+  id: SystemId
+  offer: FinishOffer | undefined
+  chosen: boolean
+  selected: boolean
+  onSelect: () => void
+}) {
+  return (
+    <ThingRow
+      title={SYSTEMS[id].label}
+      about={offer?.problems.find((p) => /came|does not go/.test(p)) ?? SYSTEMS[id].gives}
+      figure={chosen ? 'chosen' : offer?.ends ? `done ${shortDay(offer.ends)}` : ''}
+      under={offer?.late ? `${offer.late} d late` : offer && cans(offer)}
+      selected={selected}
+      onSelect={onSelect}
+    />
+  )
+}
+
+function OfferInHand({ id, offer, laid }: { id: SystemId; offer: FinishOffer | undefined; laid: number }) {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
-  const { system } = offer
-  const chosen = build.finish.system === offer.id
-  const laid = Object.keys(build.finish.laid ?? {}).length
+  const system = SYSTEMS[id]
+  const chosen = build.finish.system === id
   const top = topOf(system)
   const [, onTab] = useFinishTab()
   return (
@@ -78,24 +106,30 @@ function OfferInHand({ offer }: { offer: FinishOffer }) {
           {top.limits.humidity[1]} % humidity
         </dd>
         <dt className="label text-soft">waits</dt>
-        <dd>
-          {offer.rubOut && offer.lastCoat
-            ? `last coat ${shortDay(offer.lastCoat)}, ${CLOSINGS[offer.closing ?? 'rub'].from} ${shortDay(offer.rubOut)}; hard after ${system.fullCure}`
-            : offer.why}
-        </dd>
+        <dd>{offer ? waitsSay(offer) : 'Working out the days …'}</dd>
+        {offer?.ends && (
+          <>
+            <dt className="label text-soft">all done</dt>
+            <dd>
+              {shortDay(offer.ends)}
+              {offer.atEarliest ? ' at the earliest: some parts have no day' : ', with all that comes after it'}
+            </dd>
+          </>
+        )}
         <dt className="label text-soft">takes</dt>
         <dd>
-          {offer.shopping
-            .map((x) => `${x.label.toLowerCase()}: ${x.containers} ${x.containerName}${x.containers === 1 ? '' : 's'} of ${x.container} ml`)
+          {offer?.shopping
+            .map((x) => `${x.label.toLowerCase()}: ${counted(x.containers, x.containerName)} of ${x.container} ml`)
             .join('; ')}
         </dd>
       </dl>
-      {offer.late !== undefined && (
+      {offer?.late !== undefined && (
         <p className="mt-1 text-wont">
-          {offer.late} {offer.late === 1 ? 'day' : 'days'} after the due date: soft film takes every print.
+          {offer.ends ? 'All is done' : 'The film is ready'} {counted(offer.late, 'day')} after the due date.
+          {offer.soft ? ' It is soft by then, and takes every print.' : ''}
         </p>
       )}
-      {offer.problems.map((p) => (
+      {offer?.problems.map((p) => (
         <p key={p} className="mt-1 text-mind">
           {p}
         </p>
@@ -105,7 +139,7 @@ function OfferInHand({ offer }: { offer: FinishOffer }) {
           This is chosen: to its stack
         </Button>
       ) : (
-        <Button look="main" className="mt-3" disabled={laid > 0} onClick={() => change((b) => chooseSystem(b, offer.id))}>
+        <Button look="main" className="mt-3" disabled={laid > 0} onClick={() => change((b) => chooseSystem(b, id))}>
           Choose this
         </Button>
       )}
@@ -121,6 +155,11 @@ function OfferInHand({ offer }: { offer: FinishOffer }) {
     </div>
   )
 }
+
+const waitsSay = (o: FinishOffer): string | undefined =>
+  o.rubOut && o.lastCoat
+    ? `last coat ${shortDay(o.lastCoat)}, ${CLOSINGS[o.closing ?? 'rub'].from} ${shortDay(o.rubOut)}; hard after ${o.system.fullCure}`
+    : o.why
 
 /** How many containers of all sorts. */
 const cans = (o: FinishOffer): string => {

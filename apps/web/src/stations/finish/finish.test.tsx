@@ -1,4 +1,4 @@
-import { addDays, simulatedWeather, type Build } from '@snug/core'
+import { addDays, lateSays, simulatedWeather, triedFinishes, type Build } from '@snug/core'
 import { changed, fullBuild } from '@snug/core/testing/fullBuild'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
@@ -6,6 +6,7 @@ import { describe, expect, it, vi } from 'vitest'
 import { today } from '../../state/today'
 import { inHand, layOut, loupe, show } from '../../testing/bench'
 import { server } from '../../testing/localApi'
+import { shortDay } from '../../ui/times'
 import FinishStation from './FinishStation'
 
 vi.mock('../../workers/compute', () => import('../../testing/localCompute'))
@@ -122,6 +123,24 @@ describe('which finish', () => {
     await waitFor(() => expect(server.build.finish).toMatchObject({ system: 'wipe-on', solids: 32, coats: 5 }))
     expect(server.build.finish.layers).toBeUndefined()
     expect(server.done).toHaveLength(1)
+  })
+  it('each says when all is done with it, and by how much that misses the due date; the calendar says the same of the chosen one', async () => {
+    const due = addDays(today(), 12)
+    const build = { ...made(), due }
+    const { offers } = [...triedFinishes(build, today())].at(-1)!
+    const oil = offers.find((o) => o.id === 'oil')!
+    expect(oil.late).toBeGreaterThan(0)
+    layOut(build)
+    show(<FinishStation />, 'finish?tab=choose')
+    const row = within(screen.getByRole('region', { name: 'Finishes' })).getByRole('button', { name: /^Oil, or oil and varnish/ })
+    await waitFor(() => expect(row.textContent).toContain(`${oil.late} d late`))
+    expect(row.textContent).toContain(`done ${shortDay(oil.ends!)}`)
+    await userEvent.click(row)
+    expect(inHand().getByText('all done').nextElementSibling!.textContent).toBe(`${shortDay(oil.ends!)}, with all that comes after it`)
+    expect(inHand().getByText(`All is done ${oil.late} days after the due date.`, { exact: false })).toBeTruthy()
+    await userEvent.click(screen.getByRole('tab', { name: 'Weather and calendar' }))
+    const says = lateSays(build, { offers })!.split(' No finish')[0]!
+    await waitFor(() => expect(inHand().getByText(says, { exact: false })).toBeTruthy())
   })
   it('nothing chosen: all of them side by side, none chosen, no coats', () => {
     at('', { system: 'none' })

@@ -29,18 +29,16 @@ export function WhyNotPanel({ item, result }: { item: StockItem; result: WhyNot 
         <p className="mt-2">It goes once what will not go as it is has been put right by larger jobs on what is here:</p>
       )}
       {withIt && result?.more && (
-        <>
-          <p className="mt-2">
-            {result.with &&
-            result.more.money <= 0.005 &&
-            result.more.minutes <= 0 &&
-            result.more.days <= 0 &&
-            !withIt.unpriced &&
-            !withIt.undated
-              ? 'Nothing stands against it: a set with it is as good as the best.'
-              : `${result.with ? 'It can be had' : 'It goes only after larger jobs on what is here'}: the best set with it costs ${signed(result.more.money, 2)} in money, ${signed(result.more.minutes, 0)} min at the bench and ${signed(result.more.days, 0)} days against the best.`}
-          </p>
-        </>
+        <p className="mt-2">
+          {result.with &&
+          result.more.money <= 0.005 &&
+          result.more.minutes <= 0 &&
+          result.more.days <= 0 &&
+          !withIt.unpriced &&
+          !withIt.undated
+            ? 'Nothing stands against it: a set with it is as good as the best.'
+            : `${result.with ? 'It can be had' : 'It goes only after larger jobs on what is here'}: the best set with it costs ${signed(result.more.money, 2)} in money, ${signed(result.more.minutes, 0)} min at the bench and ${signed(result.more.days, 0)} days against the best.`}
+        </p>
       )}
       {withIt && (
         <>
