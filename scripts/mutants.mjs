@@ -24,6 +24,8 @@ const TESTS = {
  * all of them.
  */
 const OF_ALL_JOINTS = ['alternatives', 'clearance', 'inHand', 'laws', 'toldWhatever', 'trial'].map((t) => `fit/${t}.test.ts`)
+// A body and a neck of one piece are chosen together: that has a test of its own beside the joints.
+TESTS['fit/choose'] = ['fit/choose', 'fit/inOnePiece.test.ts', ...OF_ALL_JOINTS]
 // Under everything: all that reads it takes longer than a first run may.
 TESTS.instrument = ['instrument', ...OF_ALL_JOINTS, ...OF_HOLES, 'setup']
 const asked = process.argv.slice(2)

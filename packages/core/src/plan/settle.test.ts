@@ -24,6 +24,11 @@ it('a guard five weeks late: waiting, filing, routing, making one’s own, anoth
     other: ['2026-11-27', 0],
   })
 })
+it('with another part of no day the end is only a bound', () => {
+  const [guard, nut] = (['guard', 'nut'] as const).map((id) => a(id, 10, { stage: 'parcel', undated: 'on its way' }))
+  expect(settle(build, [guard!], 'guard', TODAY).map((w) => w.atEarliest)).not.toContain(true)
+  expect(settle(build, [guard!, nut!], 'guard', TODAY).map((w) => w.atEarliest)).not.toContain(false)
+})
 it('somebody’s own days count, not those that were supposed', () => {
   const steps = [a('guard', 10, { stage: 'parcel', undated: 'not ordered' })]
   const [wait] = settle(build, steps, 'guard', TODAY, [{ id: 'wait', label: '', days: 35, minutes: 0, shows: '' }])

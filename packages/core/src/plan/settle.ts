@@ -47,8 +47,9 @@ export const SETTLE_WAYS: readonly SettleWay[] = [
 ]
 
 export interface Settled extends SettleWay {
-  /** The day all is done this way, and days after the promised one. */
+  /** The day all is done this way, and days after the promised one; a bound where another part has no day either. */
   ends?: string
+  atEarliest: boolean
   late: number
   /** Left of the budget with it; absent without a budget, or while nobody has said what it costs. */
   left?: number
@@ -69,10 +70,11 @@ export function settle(
       const { undated: _, notBefore: _before, ...rest } = s
       return { ...rest, minutes: s.minutes + way.minutes, ...(way.days ? { notBefore: addDays(today, way.days) } : {}) }
     })
-    const { ends } = planResult(build, tried, today)
+    const { ends, undated } = planResult(build, tried, today)
     return {
       ...way,
       ...(ends ? { ends } : {}),
+      atEarliest: undated.length > 0,
       late: ends && build.due ? Math.max(0, daysBetween(build.due, ends)) : 0,
       ...(left === undefined || way.money === undefined ? {} : { left: left - way.money }),
     }

@@ -39,6 +39,7 @@ export function ChooseTab({ finish }: { finish: FinishResult }) {
       list={
         <div className="flex h-full flex-col">
           <FinishTabs />
+          {finish.asItCame && <p className="border-b border-hairline px-4 py-2">{finish.trouble} Each of these would go over it.</p>}
           <ul className="min-h-0 flex-1 overflow-auto">
             {SYSTEM_IDS.map((id) => (
               <SystemRow

@@ -45,7 +45,9 @@ function Ways({ step }: { step: PlannedStep }) {
           <li key={w.id} className="border-t border-hairline py-2">
             <p className="font-bold">{w.label}</p>
             <p className="text-[14.5px]">
-              {w.ends ? `Done ${day(w.ends)}${w.late ? `, ${counted(w.late, 'day')} late` : ''}. ` : ''}
+              {w.ends
+                ? `Done ${day(w.ends)}${w.atEarliest ? ' at the earliest, another part having no day' : ''}${w.late ? `, ${counted(w.late, 'day')} late` : ''}. `
+                : ''}
               {w.left === undefined
                 ? ''
                 : w.left < 0
