@@ -118,6 +118,7 @@ describe('a whole build at the border', () => {
     ['plan', { begins: 1500 }, 'plan.begins', /When the evening begins/],
     ['plan', { cutOff: -1 }, 'plan.cutOff', /nothing final is begun/],
     ['plan', { booked: { solder: { by: '', on: '2026-12-05' } } }, 'plan.booked.solder.by', /Who comes/],
+    ['plan', { leftOut: { solder: 'never' } }, 'plan.leftOut.solder', /A day is written like/],
     ['plan', { booked: { solder: { by: 'a shop', on: 'soon' } } }, 'plan.booked.solder.on', /A day is written like/],
     ['delivered', { on: '2026-12-05', faults: [''] }, 'delivered.faults.0', /known fault has 1 to 400/],
     [

@@ -159,6 +159,7 @@ class PlanDoc {
   @Optional() @Whole(0, 1439, 'The hour after which nothing final is begun, minutes of the day,') cutOff?: number
   @Optional() @RecordOf(each(BookedDoc), 100) booked?: Record<string, BookedDoc>
   @Optional() @RecordOf(aDay, 60) noted?: Record<string, string>
+  @Optional() @RecordOf(aDay, 400) leftOut?: Record<string, string>
 }
 class StepDoc {
   @IsTime() done!: string

@@ -174,6 +174,7 @@ const fullest = (): Build => {
       cutOff: 1290,
       booked: { 'pocket-glue': { by: 'a neighbour', on: '2026-12-05' } },
       noted: { action: '2026-11-24' },
+      leftOut: { 'fret-work': '2026-11-24' },
       decisions: {
         guard: { question: 'Which guard?', options: ['white', 'black'], chosen: 'black', reason: 'it is here', before: 'trial-build' },
       },

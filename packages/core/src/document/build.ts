@@ -266,6 +266,8 @@ export interface PlanChoice {
   booked?: Record<string, { by: string; on: string }>
   /** What was noted before it is taken apart, by what: the day. */
   noted?: Record<string, string>
+  /** Steps this job does not ask for, by id: the day that was said. */
+  leftOut?: Record<string, string>
 }
 
 /** A question that binds once a step is done; open until something is chosen. */

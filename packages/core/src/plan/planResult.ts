@@ -1,6 +1,7 @@
 import type { Build } from '../document/build'
 import { addDays, daysBetween } from '../quantity/days'
 import { Diary, type From } from './diary'
+import { askedFor, isLeftOut } from './leftOut'
 import { inOrder, tails } from './order'
 import type { PlannedStep, Step } from './step'
 
@@ -15,6 +16,8 @@ export interface PlanResult {
   ends?: string
   /** That day is a bound: these open steps wait for what nobody has a day for. */
   undated: string[]
+  /** What this job does not ask for: none of it stands among the steps. */
+  leftOut: Pick<Step, 'id' | 'title'>[]
   minutesLeft: number
 }
 
@@ -29,11 +32,13 @@ const SOME_EVENING = 90
 export function planResult(build: Build, steps: readonly Step[], today: string): PlanResult {
   const planned = withStates(build, steps, today)
   layOut(build, planned, today, new Diary([build]))
-  return resultOf(planned, today)
+  const leftOut = steps.filter((s) => isLeftOut(build, s.id)).map(({ id, title }) => ({ id, title }))
+  return resultOf(planned, today, leftOut)
 }
 
-/** The steps in the order they are worked, each with what stands before it; without a day as yet. */
-export function withStates(build: Build, steps: readonly Step[], today: string): PlannedStep[] {
+/** The steps this job asks for in the order they are worked, each with what stands before it; without a day as yet. */
+export function withStates(build: Build, all: readonly Step[], today: string): PlannedStep[] {
+  const steps = askedFor(build, all)
   const done = (id: string) => build.steps[id]?.done
   const known = new Set(steps.map((s) => s.id))
   const free = build.evenings.filter((m) => m > 0)
@@ -57,7 +62,7 @@ export function withStates(build: Build, steps: readonly Step[], today: string):
 }
 
 /** What all of it comes to. */
-export function resultOf(planned: readonly PlannedStep[], today: string): PlanResult {
+export function resultOf(planned: readonly PlannedStep[], today: string, leftOut: PlanResult['leftOut'] = []): PlanResult {
   const left = planned.filter((s) => s.state !== 'done')
   const ends = left.reduce<string | undefined>((d, s) => (s.clear && (!d || s.clear > d) ? s.clear : d), undefined)
   const byDay = planned
@@ -70,6 +75,7 @@ export function resultOf(planned: readonly PlannedStep[], today: string): PlanRe
     ready: byDay.filter((s) => s.state === 'ready').map((s) => s.id),
     ...(ends ? { ends } : {}),
     undated: left.filter((s) => s.undated).map((s) => s.id),
+    leftOut,
     minutesLeft: left.reduce((m, s) => m + s.minutes, 0),
   }
 }

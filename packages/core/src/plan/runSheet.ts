@@ -5,7 +5,7 @@ import { planDrawing } from './planDrawing'
 import type { PlanResult } from './planResult'
 import { getReady } from './getReady'
 
-type Block = { drawing: Drawing } | { heading: string } | { tick: string[] }
+type Block = { drawing: Drawing } | { heading: string } | { tick: string[] } | { text: string }
 
 /** The plan as it is taken to the bench: by day, each step with a box, what it takes and what can hurt; what to get ready. */
 export function runSheet(build: Build, plan: PlanResult): { id: string; title: string; about: string; blocks: Block[] } {
@@ -30,6 +30,7 @@ export function runSheet(build: Build, plan: PlanResult): { id: string; title: s
             ),
         },
       ]),
+      ...(plan.leftOut.length ? [{ heading: 'Not part of this job' }, { text: plan.leftOut.map((s) => s.title).join('; ') }] : []),
       ...(ready.length ? [{ heading: 'Get ready' }, { tick: ready.map((r) => `${r.tool}: for ${r.for.join('; ')}`) }] : []),
     ],
   }

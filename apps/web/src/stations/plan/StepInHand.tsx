@@ -1,10 +1,11 @@
-import { STATION_NAME, tickStep, type PlannedStep } from '@snug/core'
+import { leaveOut, mayBeLeftOut, STATION_NAME, tickStep, type PlannedStep } from '@snug/core'
 import { useState } from 'react'
 import { useWhere } from '../../app/where'
 import { useBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { now } from '../../state/now'
+import { today } from '../../state/today'
 import { NumberEntry } from '../../ui/NumberEntry'
 import { day, moment } from '../../ui/times'
 import { Booking } from './Booking'
@@ -72,6 +73,11 @@ export function StepInHand({ step }: { step: PlannedStep }) {
           {step.station !== 'plan' && (
             <Button look="quiet" onClick={() => go(step.station, step.thing)}>
               To {STATION_NAME[step.station]}
+            </Button>
+          )}
+          {!done && mayBeLeftOut(step) && (
+            <Button look="quiet" onClick={() => change((b) => leaveOut(b, step, today()))}>
+              Not part of this job
             </Button>
           )}
         </div>

@@ -1,10 +1,11 @@
-import { placeOf, planDrawing, type PlannedStep } from '@snug/core'
+import { placeOf, planDrawing, takeIn, type Evaluation, type PlannedStep } from '@snug/core'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
 import { Empty, Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { useThings } from '../../state/useThings'
 import { today } from '../../state/today'
+import { Button } from '../../ui/Button'
 import { ThingRow } from '../../ui/ThingRow'
 import { StepInHand } from './StepInHand'
 import { StepMark } from './StepMark'
@@ -79,10 +80,32 @@ export function StepsTab() {
               />
             ))}
           </ul>
+          <LeftOut steps={plan.leftOut} />
         </>
       }
       hand={<StepInHand key={hand.id} step={hand} />}
     />
+  )
+}
+
+/** What this job does not ask for, each to be taken in again. */
+function LeftOut({ steps }: { steps: Evaluation['plan']['leftOut'] }) {
+  const change = useBuild((s) => s.change)
+  if (!steps.length) return null
+  return (
+    <section className="px-4 py-3" aria-label="Not part of this job">
+      <h3 className="text-[16px]">Not part of this job</h3>
+      <ul>
+        {steps.map((s) => (
+          <li key={s.id} className="flex items-baseline justify-between gap-3 border-b border-hairline py-1">
+            <span className="min-w-0">{s.title}</span>
+            <Button look="quiet" aria-label={`Take it in again: ${s.title}`} onClick={() => change((b) => takeIn(b, s))}>
+              Take it in again
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }
 

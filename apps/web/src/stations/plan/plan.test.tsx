@@ -49,6 +49,26 @@ describe('tonight', () => {
   })
 })
 
+describe('what a job does not ask for', () => {
+  it('leaves the plan, stands below it, and is taken in again', async () => {
+    at('', { job: 'upgrade' })
+    const steps = () =>
+      list('Steps in order')
+        .getAllByRole('button', { name: /\d+ min/ })
+        .map((b) => b.textContent)
+    const nut = steps().findIndex((s) => s!.includes('Nut glued in'))
+    await userEvent.click(list('Steps in order').getAllByRole('button', { name: /\d+ min/ })[nut]!)
+    await userEvent.click(inHand().getByRole('button', { name: 'Not part of this job' }))
+    await waitFor(() => expect(server.build.plan?.leftOut).toEqual({ 'nut-on': expect.stringMatching(/^\d{4}-/) }))
+    await waitFor(() => expect(steps().some((s) => s!.includes('Nut glued in'))).toBe(false))
+    expect(inHand().queryByRole('heading', { name: 'Nut glued in' })).toBeNull()
+    await userEvent.click(list('Not part of this job').getByRole('button', { name: /^Take it in again: Nut glued in/ }))
+    await waitFor(() => expect(server.build.plan?.leftOut).toBeUndefined())
+    await waitFor(() => expect(steps().some((s) => s!.includes('Nut glued in'))).toBe(true))
+    expect(screen.queryByRole('region', { name: 'Not part of this job' })).toBeNull()
+  })
+})
+
 describe('ahead', () => {
   it('when it is done by chance, and what may slip', async () => {
     at('?tab=ahead', { due: '2030-01-01' })

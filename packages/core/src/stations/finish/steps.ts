@@ -188,6 +188,10 @@ function sandStep(build: Build, earlier: readonly Step[]): Step | undefined {
 export function woodReady(build: Build, earlier: readonly Step[], today: string): string {
   const sand = sandStep(build, earlier)
   if (!sand) return today
-  const planned = planResult(build, [...earlier, sand], today).steps.find((s) => s.id === sand.id)!
-  return planned.done ? today : (planned.clear ?? today)
+  const { steps } = planResult(build, [...earlier, sand], today)
+  const planned = steps.find((s) => s.id === sand.id)
+  if (planned) return planned.done ? today : (planned.clear ?? today)
+  // Left out of this job, it is as good as done once all wood is behind.
+  const behind = new Set(sand.befores.map((b) => b.id))
+  return steps.reduce((day, s) => (behind.has(s.id) && s.clear && s.clear > day ? s.clear : day), today)
 }
