@@ -13,6 +13,7 @@ import {
   forecast,
   tonight,
   sharedBench,
+  splitDue,
   buzzWork,
   levelOf,
   hunt,
@@ -86,6 +87,7 @@ const local: Later = {
   stopSampling: () => Promise.resolve(),
   pitchOf: (samples: Float64Array, rate: number) => Promise.resolve(pitchOf(samples, rate)),
   bestRelief: (build: Build) => Promise.resolve(bestRelief(build)),
+  split: (build: Build, today: string, bench: Bench) => Promise.resolve(splitDue(build, today, bench)),
   forecast: (build: Build, steps: Step[], today: string) => Promise.resolve(forecast(build, steps, today, 40)),
   tonight: (build: Build, steps: Step[], today: string, minutes: number, from: number) =>
     Promise.resolve(tonight(build, steps, today, minutes, from)),

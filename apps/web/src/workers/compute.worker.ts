@@ -8,6 +8,7 @@ import {
   evaluate,
   evaluator,
   sharedBench,
+  splitDue,
   findSheet,
   holeStakes,
   bestRelief,
@@ -117,6 +118,7 @@ const api = {
   },
   pitchOf: (samples: Float64Array, rate: number) => pitchOf(samples, rate),
   bestRelief: (build: Build) => bestRelief(build),
+  split: (build: Build, today: string, bench: Bench) => splitDue(build, today, bench),
   forecast: (build: Build, steps: Step[], today: string) => forecast(build, steps, today),
   tonight: (build: Build, steps: Step[], today: string, minutes: number, from: number) => tonight(build, steps, today, minutes, from),
   sharedBench: (builds: { id: string; build: Build }[], today: string, bench: Bench) =>

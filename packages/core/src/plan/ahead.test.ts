@@ -185,7 +185,7 @@ describe('against the promised day', () => {
     a('fine', 90, { need: 'should', befores: after('string') }),
     a('straps', 60, { need: 'later' }),
   ]
-  const split = (due: string) => splitBy(build({ due }), steps, TODAY)!
+  const split = (due: string) => splitBy(build({ due }), (b) => planResult(b, steps, TODAY))!
   it('time for all: nothing is left', () => {
     const s = split(addDays(TODAY, 20))
     expect(s.wait).toEqual([])
@@ -205,7 +205,7 @@ describe('against the promised day', () => {
     expect(s.late).toBe(1)
     expect(s.says).toMatch(/1 day late.*Waits and safety are not shortened/)
   })
-  it('no day promised: nothing to split', () => expect(splitBy(build(), steps, TODAY)).toBeUndefined())
+  it('no day promised: nothing to split', () => expect(splitBy(build(), (b) => planResult(b, steps, TODAY))).toBeUndefined())
 })
 
 describe('tonight', () => {

@@ -2,7 +2,9 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
 import { applyChange } from '../document/change'
+import { splitDue } from '../evaluate/splitDue'
 import { evaluator } from '../evaluate/evaluator'
+import { addDays, daysBetween } from '../quantity/days'
 import { everyMake } from '../testing/anyBuild'
 import { drillable } from '../testing/drillable'
 import { fullBuild } from '../testing/fullBuild'
@@ -11,13 +13,14 @@ import { undrilled } from '../testing/undrilled'
 import { leaveOut, mayBeLeftOut, takeIn } from './leftOut'
 import { planResult } from './planResult'
 import { runSheet } from './runSheet'
+
 import { step, type PlannedStep, type Step } from './step'
 
 const TODAY = '2026-11-24'
 const evaluated = evaluator()
 const planOf = (build: Build) => evaluated(build, TODAY).plan
 const without = (build: Build, steps: readonly Pick<Step, 'id' | 'title'>[]): Build =>
-  steps.reduce((b, s) => applyChange(b, leaveOut(b, s, TODAY)), build)
+  steps.reduce((b, s) => applyChange(b, leaveOut(b, [s], TODAY)), build)
 /** Everything a step comes after, however many steps lie between. */
 function ahead(steps: readonly PlannedStep[], id: string, seen = new Set<string>()): Set<string> {
   for (const b of steps.find((s) => s.id === id)?.befores ?? []) if (!seen.has(b.id)) ahead(steps, b.id, seen.add(b.id))
@@ -59,6 +62,27 @@ describe('steps a job does not ask for', () => {
     )
     holds(law, 200)
     expect(left).toBeGreaterThan(40)
+  })
+  it('what keeps the promised day is told as the plan is once it is left', () => {
+    let kept = 0
+    const law = fc.property(fc.nat(everyMake().length - 1), fc.nat(), fc.integer({ min: 0, max: 40 }), (m, mask, days) => {
+      const build = { ...undrilled(drillable(everyMake()[m]!), mask), due: addDays(TODAY, days) }
+      const split = splitDue(build, TODAY)!
+      const wait = split.wait.map((w) => w.step)
+      const job = wait.length ? applyChange(build, leaveOut(build, wait, TODAY)) : build
+      const then = planOf(job)
+      expect(then.ends).toBe(split.ends)
+      expect(
+        then.steps
+          .filter((s) => s.state !== 'done')
+          .map((s) => s.id)
+          .toSorted(),
+      ).toEqual(split.must.map((s) => s.id).toSorted())
+      expect(split.late).toBe(Math.max(0, daysBetween(build.due, then.ends!)))
+      if (wait.length) kept++
+    })
+    holds(law, 100)
+    expect(kept).toBeGreaterThan(5)
   })
   const a = (id: string, more: Partial<Step> = {}): Step =>
     step({ id, title: id, why: '', station: 'plan', stage: 'hardware', minutes: 60, befores: [], ...more })

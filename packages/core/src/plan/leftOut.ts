@@ -10,12 +10,16 @@ export const isLeftOut = (build: Build, id: string): boolean => build.plan?.left
 export const mayBeLeftOut = (s: Step): boolean =>
   s.calendar === undefined && !(s.stage === 'parcel' && (s.undated ?? s.notBefore) !== undefined)
 
+type Named = Pick<Step, 'id' | 'title'>
+
 /** @param day ISO date it is said on */
-export function leaveOut(build: Build, { id, title }: Pick<Step, 'id' | 'title'>, day: string): Change {
-  return setPlan(build, 'leftOut', { ...build.plan?.leftOut, [id]: day }, `Not part of this job: ${title}`.slice(0, 400))
+export function leaveOut(build: Build, steps: readonly Named[], day: string, label?: string): Change {
+  const more = Object.fromEntries(steps.map((s) => [s.id, day]))
+  const said = label ?? `Not part of this job: ${steps.map((s) => s.title).join('; ')}`
+  return setPlan(build, 'leftOut', { ...build.plan?.leftOut, ...more }, said.slice(0, 400))
 }
 
-export function takeIn(build: Build, { id, title }: Pick<Step, 'id' | 'title'>): Change {
+export function takeIn(build: Build, { id, title }: Named): Change {
   const { [id]: _, ...others } = build.plan?.leftOut ?? {}
   return setPlan(build, 'leftOut', Object.keys(others).length ? others : undefined, `Part of this job after all: ${title}`.slice(0, 400))
 }

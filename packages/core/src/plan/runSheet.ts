@@ -30,7 +30,7 @@ export function runSheet(build: Build, plan: PlanResult): { id: string; title: s
             ),
         },
       ]),
-      ...(plan.leftOut.length ? [{ heading: 'Not part of this job' }, { text: plan.leftOut.map((s) => s.title).join('; ') }] : []),
+      ...(plan.leftOut.length ? [{ heading: 'Left out' }, { text: plan.leftOut.map((s) => s.title).join('; ') }] : []),
       ...(ready.length ? [{ heading: 'Get ready' }, { tick: ready.map((r) => `${r.tool}: for ${r.for.join('; ')}`) }] : []),
     ],
   }

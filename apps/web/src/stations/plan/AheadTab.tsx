@@ -1,4 +1,4 @@
-import { criticalFloat, difficulty, forecastSays, planDrawing, runSheet, splitBy, type Forecast } from '@snug/core'
+import { criticalFloat, difficulty, forecastSays, leaveOut, planDrawing, runSheet, type Forecast } from '@snug/core'
 import { useQueryClient } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
@@ -12,7 +12,7 @@ import { PrintSheet } from '../../ui/PrintSheet'
 import { Decisions } from './Decisions'
 import { GetReady } from './GetReady'
 import { PlanTabs } from './tabs'
-import { useForecast } from './useAhead'
+import { useForecast, useSplit } from './useAhead'
 import { day } from '../../ui/times'
 
 /** When it is done by chance, what must be done for the promised day and what can wait, what may slip, what to order today. */
@@ -20,9 +20,10 @@ export default function AheadTab() {
   const build = useOpenBuild()
   const id = useBuild((s) => s.id)!
   const plan = useBuild((s) => s.evaluation!.plan)
+  const change = useBuild((s) => s.change)
   const queries = useQueryClient()
   const found = useForecast()
-  const split = useMemo(() => splitBy(build, plan.steps, today()), [build, plan])
+  const split = useSplit()
   const slack = useMemo(() => criticalFloat(build, plan.steps, today()), [build, plan])
   const drawing = useMemo(() => planDrawing(plan, today(), build.due), [plan, build.due])
   const hard = useMemo(() => difficulty(plan.steps), [plan])
@@ -33,7 +34,15 @@ export default function AheadTab() {
     if (made.ok) download(`${build.name}-plan.ics`.toLowerCase(), 'text/calendar', made.text)
     else toast.error(made.why)
   }
-  const leave = () =>
+  const leave = () => {
+    change((b) =>
+      leaveOut(
+        b,
+        split!.wait.map((w) => w.step),
+        today(),
+        `Left for later, for ${b.due}`,
+      ),
+    )
     void api
       .addLog(id, {
         kind: 'decision',
@@ -41,6 +50,7 @@ export default function AheadTab() {
         text: `For ${build.due} left: ${split!.wait.map((w) => w.step.title).join('; ')}. Known faults until then.`,
       })
       .then(() => queries.invalidateQueries({ queryKey: ['log', id] }))
+  }
   return (
     <Workspace
       loupe={drawing}
@@ -61,7 +71,7 @@ export default function AheadTab() {
           <p className="px-4 text-[15px]">
             How hard it is: <b>{hard.word}</b>, {hard.mark} of 5 ({hard.because}).
           </p>
-          {split && (
+          {build.due && split && (
             <section className="px-4 py-2" aria-label="Against the promised day">
               <h3 className="text-[18px]">For {day(build.due!)}</h3>
               <p className={split.late ? 'text-wont' : ''}>{split.says}</p>

@@ -76,7 +76,7 @@ export function StepInHand({ step }: { step: PlannedStep }) {
             </Button>
           )}
           {!done && mayBeLeftOut(step) && (
-            <Button look="quiet" onClick={() => change((b) => leaveOut(b, step, today()))}>
+            <Button look="quiet" onClick={() => change((b) => leaveOut(b, [step], today()))}>
               Not part of this job
             </Button>
           )}

@@ -68,7 +68,7 @@ export function StepsTab() {
                 title={<span className={s.state === 'done' ? 'font-normal line-through decoration-hairline' : ''}>{s.title}</span>}
                 about={
                   s.state === 'blocked'
-                    ? `after: ${s.open.map((b) => plan.steps.find((o) => o.id === b.id)!.title).join(', ')}`
+                    ? `after: ${[...new Set(s.open.map((b) => plan.steps.find((o) => o.id === b.id)!.title))].join(', ')}`
                     : s.dries
                       ? `dries until ${day(s.dries)}: ${s.why}`
                       : s.why
@@ -93,8 +93,8 @@ function LeftOut({ steps }: { steps: Evaluation['plan']['leftOut'] }) {
   const change = useBuild((s) => s.change)
   if (!steps.length) return null
   return (
-    <section className="px-4 py-3" aria-label="Not part of this job">
-      <h3 className="text-[16px]">Not part of this job</h3>
+    <section className="px-4 py-3" aria-label="Left out">
+      <h3 className="text-[16px]">Left out: not part of this job, or for later</h3>
       <ul>
         {steps.map((s) => (
           <li key={s.id} className="flex items-baseline justify-between gap-3 border-b border-hairline py-1">

@@ -62,10 +62,10 @@ describe('what a job does not ask for', () => {
     await waitFor(() => expect(server.build.plan?.leftOut).toEqual({ 'nut-on': expect.stringMatching(/^\d{4}-/) }))
     await waitFor(() => expect(steps().some((s) => s!.includes('Nut glued in'))).toBe(false))
     expect(inHand().queryByRole('heading', { name: 'Nut glued in' })).toBeNull()
-    await userEvent.click(list('Not part of this job').getByRole('button', { name: /^Take it in again: Nut glued in/ }))
+    await userEvent.click(list('Left out').getByRole('button', { name: /^Take it in again: Nut glued in/ }))
     await waitFor(() => expect(server.build.plan?.leftOut).toBeUndefined())
     await waitFor(() => expect(steps().some((s) => s!.includes('Nut glued in'))).toBe(true))
-    expect(screen.queryByRole('region', { name: 'Not part of this job' })).toBeNull()
+    expect(screen.queryByRole('region', { name: 'Left out' })).toBeNull()
   })
 })
 
@@ -90,6 +90,9 @@ describe('ahead', () => {
     expect(part.getByText(/late/)).toBeTruthy()
     await userEvent.click(part.getByRole('button', { name: /Leave these/ }))
     await waitFor(() => expect(server.log.some((e) => e.text.includes('Known faults until then'))).toBe(true))
+    // What was left is no longer in the plan: nothing more can be.
+    await waitFor(() => expect(Object.keys(server.build.plan?.leftOut ?? {}).length).toBeGreaterThan(0))
+    await waitFor(() => expect(part.queryByRole('button', { name: /Leave these/ })).toBeNull())
   })
   it('a calendar file and the run sheet are handed over', async () => {
     const made = vi.spyOn(URL, 'createObjectURL').mockReturnValue('blob:x')

@@ -1,5 +1,6 @@
-import type { Forecast, Tonight } from '@snug/core'
+import type { Forecast, Split, Tonight } from '@snug/core'
 import { useEffect, useState } from 'react'
+import { useBench } from '../../state/benchStore'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { today } from '../../state/today'
 import { circuitWorker } from '../../workers/compute'
@@ -18,6 +19,23 @@ export function useForecast(): Forecast | undefined {
       wanted = false
     }
   }, [build, steps])
+  return found
+}
+
+/** What to leave for the promised day, from a worker; until a newer answer comes the last one stands. */
+export function useSplit(): Split | undefined {
+  const build = useOpenBuild()
+  const bench = useBench((s) => s.bench)
+  const [found, setFound] = useState<Split>()
+  useEffect(() => {
+    let wanted = true
+    void circuitWorker()
+      .split(build, today(), bench)
+      .then((split) => wanted && setFound(split))
+    return () => {
+      wanted = false
+    }
+  }, [build, bench])
   return found
 }
 

@@ -1,0 +1,25 @@
+import { test } from './server'
+test('pics', async ({ page, server }) => {
+  await page.setViewportSize({ width: 1280, height: 800 })
+  const made = await (await page.request.post(`${server}/api/builds`, { headers: { origin: server, 'content-type': 'application/json' }, data: { name: 'Wren', handedness: 'right', strings: 6, scale: 647.7, start: 'bolt-plate', job: 'upgrade' } })).json()
+  await page.goto(`/builds/${made.id}/plan`)
+  await page.waitForTimeout(3000)
+  for (const t of ['Nut glued in', 'Rock the frets', 'Screw the neck on']) {
+    await page.getByRole('button', { name: new RegExp(t) }).first().click()
+    await page.getByRole('button', { name: 'Not part of this job' }).click()
+    await page.waitForTimeout(800)
+  }
+  await page.getByRole('region', { name: 'Not part of this job' }).scrollIntoViewIfNeeded()
+  await page.waitForTimeout(600)
+  await page.screenshot({ path: '/tmp/z-1.png' })
+  await page.setViewportSize({ width: 390, height: 800 })
+  await page.waitForTimeout(1500)
+  await page.screenshot({ path: '/tmp/z-2.png', fullPage: false })
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await page.goto(`/builds/${made.id}/finish`)
+  await page.waitForTimeout(3000)
+  await page.screenshot({ path: '/tmp/z-3.png' })
+  await page.goto(`/builds/${made.id}/drill`)
+  await page.waitForTimeout(3000)
+  await page.screenshot({ path: '/tmp/z-4.png' })
+})
