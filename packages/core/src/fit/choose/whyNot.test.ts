@@ -76,6 +76,19 @@ describe('why not', () => {
     expect(why.more).toEqual({ money: -16, minutes: why.replanned!.minutes - best.minutes, days: -16 })
     expect(why.more!.minutes).toBeGreaterThanOrEqual(60)
   })
+  it('what is planned on the part that is here counts for it, and for no other just like it', () => {
+    const [own, twin] = [
+      offer('own', 'guard', { 'guard/opening.neck.centre': 40 }),
+      offer('twin', 'guard', { 'guard/opening.neck.centre': 40 }),
+    ]
+    const plain = fullBuild()
+    const right = plain.parts.guard!.sizes['opening.neck.centre']!.value
+    const job = { slot: 'guard' as const, size: 'opening.neck.centre', delta: right - 40, doubt: 0.1, text: 'Move the opening' }
+    const build = { ...plain, parts: { ...plain.parts, guard: own.part }, jobs: { moved: job } }
+    const clashes = (item: typeof own) => whyNot(request({ build, open: [of(own, twin)] }), 'guard', item).clashes.map((c) => c.id)
+    expect(clashes(own)).toEqual([])
+    expect(clashes(twin)).toContain('guard-openings')
+  })
   it('what holds alone is said alone', () => {
     const why = whyNot(request({ limits: { days: 10 } }), 'guard', GUARDS[0]!)
     expect(why.alone).toMatch(/26 days to come, 20 promised; the limit is 10 days/)
