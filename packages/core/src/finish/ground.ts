@@ -44,6 +44,12 @@ export function groundWork(build: Build, groups: readonly ZoneGroup[]): Partial<
   return Object.fromEntries(works)
 }
 
+/** What is minded where wood under a finish is worked: of each of these parts that came with one. [practice] */
+export const throughFinish = (build: Build, worked: readonly string[]): string[] =>
+  (['body', 'neck'] as const)
+    .filter((part) => worked.includes(part) && ['sealed', 'coated'].includes(surfaceOf(build, part) ?? ''))
+    .map((part) => `The ${part} came finished: tape along what is worked, the film cut through with a knife before any bit or cutter.`)
+
 /** Did every wooden part come with its coat on? */
 export const cameCoated = (build: Build): boolean => {
   const parts = woodenParts(build)

@@ -37,8 +37,8 @@ describe('steps a job does not ask for', () => {
       (m, mask, drawn) => {
         const build = undrilled(drillable(everyMake()[m]!), mask)
         const given = planOf(build).steps
-      const planned = (b: Build) => planResult(b, given, TODAY)
-      const all = planned(build).steps
+        const planned = (b: Build) => planResult(b, given, TODAY)
+        const all = planned(build).steps
         const may = all.filter((s) => s.state !== 'done' && mayBeLeftOut(s))
         const out = [...new Set(drawn.map((n) => may[n % may.length]!))]
         const job = without(build, out)

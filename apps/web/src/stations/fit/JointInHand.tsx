@@ -6,6 +6,7 @@ import {
   setTrait,
   slotSpec,
   specAt,
+  throughFinish,
   tablesOf,
   forgetTrial,
   JOINT_KINDS,
@@ -120,9 +121,17 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
           onPlan={cure.plan ? () => change((b) => planJob(b, `${joint.id}/${cure.id}`, { ...cure.plan!, text: cure.job })) : undefined}
         />
       ))}
-      {joint.cures.some((c) => c.tools.includes('router')) && (
-        <Caution lines={['Both hands on the router; eye and ear protection; clamp the work.']} />
-      )}
+      <Caution
+        lines={[
+          ...(joint.cures.some((c) => c.tools.includes('router'))
+            ? ['Both hands on the router; eye and ear protection; clamp the work.']
+            : []),
+          ...throughFinish(
+            build,
+            joint.cures.map((c) => c.gives),
+          ),
+        ]}
+      />
       {joint.verdict !== 'snug' && !trial && <Alternatives key={joint.id} joint={joint} />}
       <DetailTables tables={tables} />
       <Chances checks={joint.checks.filter((c) => c.unit !== 'none')} />

@@ -236,6 +236,8 @@ describe('joints', () => {
     layOut(changed(fullBuild(), { 'body/route.neck.depth': 14 }))
     show(station(), 'fit/room-neck')
     expect(inHand().getByText(/Both hands on the router/)).toBeTruthy()
+    // Its body came coated.
+    expect(inHand().getByText(/^The body came finished: tape along what is worked/)).toBeTruthy()
   })
   it('pegs on the long view can be picked', async () => {
     layOut(tight())

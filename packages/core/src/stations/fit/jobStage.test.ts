@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import type { Build } from '../../document/build'
 import { evaluate } from '../../evaluate/evaluate'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { isForStringing, stageOfCure, stageOfPlanned } from './jobStage'
@@ -63,6 +64,27 @@ describe('before sanding', () => {
     expect(first.length).toBeGreaterThan(1)
     for (const s of first) expect(['wood', 'trial'], s.title).toContain(s.stage)
     expect(steps.filter((s) => s.station === 'fit' && !['wood', 'trial'].includes(s.stage)).length).toBeGreaterThan(0)
+  })
+})
+
+describe('work on wood that came finished', () => {
+  const cautions = (surface: string | undefined, neck: string | undefined, jobs: Build['jobs'] = {}) => {
+    // Too shallow for its pickup.
+    const tight = changed(fullBuild(), { 'body/route.neck.depth': 14 }, { 'body/surface': surface, 'neck/surface': neck })
+    const { steps } = evaluate({ ...tight, jobs }, '2026-11-24').plan
+    return Object.fromEntries(steps.filter((s) => s.station === 'fit' && s.thing).map((s) => [s.id, [s.title, ...s.cautions].join(' | ')]))
+  }
+  it('says that its film is cut through first, of the part that is worked and of no other', () => {
+    const [raw, coated] = [cautions('raw', 'coated'), cautions('coated', 'raw')]
+    expect(coated['cure-room-neck']).toMatch(/^Deepen the route by 4\.5 mm \| The body came finished: tape along what is worked/)
+    expect(raw['cure-room-neck']).toBe('Deepen the route by 4.5 mm')
+    expect(Object.values(coated).filter((words) => /neck came finished/.test(words))).toEqual([])
+  })
+  it('of a job planned on paper too', () => {
+    const jobs = { 'pocket-mouth/x': { slot: 'neck' as const, size: 'heel.widthMouth', delta: -0.6, doubt: 0.1, text: 'Shave the heel' } }
+    expect(cautions('coated', 'coated', jobs)['job-pocket-mouth/x']).toBe(
+      'Shave the heel | The neck came finished: tape along what is worked, the film cut through with a knife before any bit or cutter.',
+    )
   })
 })
 

@@ -2,7 +2,8 @@ import { mouthOf } from '../../instrument/neckWords'
 import { wordOf } from '../../judge/verdict'
 import { effectsOf, type Build } from '../../document/build'
 import { isGlued, isJointUntold, isThrough } from '../../document/read'
-import type { Joint } from '../../judge/joint'
+import { throughFinish } from '../../finish/ground'
+import type { Cure, Joint } from '../../judge/joint'
 import { before, CLOSING_PASS, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Stage, type Step } from '../../plan/step'
 import { TRIAL } from '../../plan/trial'
@@ -90,6 +91,12 @@ function named(jobs: readonly { joint: Joint; job: Step }[]): Step[] {
   return jobs.map(({ joint, job }) => (times.get(job.title)! > 1 ? { ...job, title: `${job.title}: ${joint.title.toLowerCase()}` } : job))
 }
 
+/** The wood a cure cuts: what gives way, or what is plugged and drilled anew. */
+function workedOn(j: Joint, cure: Cure): readonly string[] {
+  const wood = j.slots.filter((slot) => slot === 'body' || slot === 'neck')
+  return cure.gives === 'nothing' && wood.length === 1 && /^(or )?(plug|drill|ream)\b/i.test(cure.job) ? wood : [cure.gives]
+}
+
 /** Done as they go on, which has its own minutes. */
 const WITH_THE_STRINGS = { minutes: 5, times: [2, 15] } as const
 
@@ -115,6 +122,13 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
         stage,
         title,
         why: `${j.title}: planned on paper; measure again when it is done.`,
+        cautions:
+          stage === 'wood'
+            ? throughFinish(
+                build,
+                effectsOf(build.jobs[id]!).map((e) => e.slot),
+              )
+            : [],
         befores: waits(stage, title),
       })
     })
@@ -134,6 +148,7 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
       need: j.verdict === 'tight' && stage !== 'wood' ? 'should' : 'must',
       why: cure ? [`${j.title}: ${wordOf(j.verdict, j.condition)} as it is.`, cure.how].filter(Boolean).join(' ') : j.says,
       befores: waits(stage, title),
+      cautions: cure && stage === 'wood' ? throughFinish(build, workedOn(j, cure)) : [],
       ...(cure ? { tools: cure.tools.join(', ') } : {}),
       ...(cure?.plan ? { alters: effectsOf(cure.plan).map(({ slot, size }) => ({ slot, size })) } : {}),
     }),
