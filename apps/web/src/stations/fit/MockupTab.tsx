@@ -168,7 +168,7 @@ function StepCard({ step, state, done, last }: { step: MockupStep; state: Mockup
       )}
       {last && (
         <p className="mt-3 border-l-4 border-snug pl-3">
-          Everything has been tried once. Do the jobs on the left before any finish; label the bags and screws as you strip it down.
+          Everything has been tried once. Do the jobs on the left before any coat goes on; label the bags and screws as you strip it down.
         </p>
       )}
       <h3 className="mt-4 text-[18px]">What the numbers say</h3>

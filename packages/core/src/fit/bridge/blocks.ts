@@ -94,7 +94,7 @@ export function blockSwing(build: Build): Question[] {
               {
                 id: 'lengthen-vibrato-route',
                 job: `Lengthen the vibrato route by ${printMm(1 - likelyOf(free), 1)} mm on the tail side.`,
-                how: 'Bearing bit from the back, both hands; before any finish.',
+                how: 'Bearing bit from the back, both hands; before any coat goes on.',
                 gives: 'body',
                 tools: ['router', 'bearing bit'],
                 plan: { slot: 'body', size: 'vibrato.length', delta: 1 - likelyOf(free), doubt: 0.5 },

@@ -133,7 +133,7 @@ export function raiseCures(build: Build, lack: number, below: Distribution): Cur
           {
             id: 'deepen-pocket',
             job: `Or deepen the pocket by ${printMm(missing, 1)} mm, evenly.`,
-            how: 'Router on a flat template, or scraper and straight-edge; it cannot be put back but by a plate under the heel. Before any finish.',
+            how: 'Router on a flat template, or scraper and straight-edge; it cannot be put back but by a plate under the heel. Before any coat goes on.',
             gives: 'body',
             tools: ['router', 'bearing bit'],
             plan: { slot: 'body' as const, size: 'pocket.depth', delta: missing, doubt: DEEPEN_DOUBT },

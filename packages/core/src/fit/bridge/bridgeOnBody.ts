@@ -50,7 +50,7 @@ function lies(build: Build): Question[] {
   return [
     liesOnFront(build, 'bridge’s plate', 'it rocks, and its screws pull it crooked.', {
       job: 'Let a flat seat into the arch under the whole plate, level with the rim.',
-      how: 'Router on rails, or chisel and a flat block with paper, before any finish. The arch is then measured again from the seat: the bridge stands lower by as much.',
+      how: 'Router on rails, or chisel and a flat block with paper, before any coat goes on. The arch is then measured again from the seat: the bridge stands lower by as much.',
       gives: 'body',
       tools: ['router', 'straight-edge'],
     }),

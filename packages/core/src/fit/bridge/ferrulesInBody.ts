@@ -93,7 +93,7 @@ function pressed(build: Build): Question {
                 {
                   id: 'plug-ferrules',
                   job: `Plug the bores with dowel and drill them anew, ${printMm(ferrule.value - AIM)} mm; or take larger ferrules.`,
-                  how: 'An evening to dry. A row of bores by a template clamped on; backing scrap. Before any finish.',
+                  how: 'An evening to dry. A row of bores by a template clamped on; backing scrap. Before any coat goes on.',
                   gives: 'nothing',
                   tools: ['dowel', 'wood glue', 'drill stand'],
                   plan: { slot: 'body', size: 'ferrule.bore', delta: ferrule.value - AIM - bore.value, doubt: 0.04 },

@@ -77,7 +77,7 @@ function pressCures(stud: Size, bore: Size, ref: { slot: 'body'; size: string })
   const plugged = (job: string): Cure => ({
     id: 'plug-stud',
     job: `${job} with dowel of the same grain and drill it anew, ${printMm(to)} mm.`,
-    how: 'An evening to dry; lasts for good. Before any finish.',
+    how: 'An evening to dry; lasts for good. Before any coat goes on.',
     gives: 'nothing',
     tools: ['dowel', 'wood glue', 'drill stand'],
     plan: { ...ref, delta: to - bore.value, doubt: 0.05 },

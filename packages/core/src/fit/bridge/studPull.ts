@@ -111,7 +111,7 @@ export function studPull(build: Build, slot: Held['slot']): Question[] {
               {
                 id: 'hard-plug',
                 job: 'Or set a plug of hard maple, 20 mm or more across, and drill the bores in it.',
-                how: 'Face grain up, grain along the body; before any finish.',
+                how: 'Face grain up, grain along the body; before any coat goes on.',
                 gives: 'body',
                 tools: ['plug', 'wood glue', 'drill stand'],
               },

@@ -188,7 +188,7 @@ function throughRim(build: Build): Question | undefined {
                   {
                     id: 'counterbore-jack',
                     job: `Counterbore the rim from outside, ${printMm(have.wall.value - leave, 1)} mm deep: ${printMm(leave, 1)} mm stay for the nut to bear on.`,
-                    how: 'A flat bit as wide as the socket of its nut and the plug’s sleeve, before the jack’s own hole; the rim taped, depth stop set. Before any finish.',
+                    how: 'A flat bit as wide as the socket of its nut and the plug’s sleeve, before the jack’s own hole; the rim taped, depth stop set. Before any coat goes on.',
                     gives: 'body',
                     tools: ['flat bit', 'depth stop'],
                     ...(own ? { plan: { ...WALL, delta: leave - have.wall.value, doubt: 0.3 } } : {}),

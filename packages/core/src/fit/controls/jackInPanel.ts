@@ -160,7 +160,7 @@ function room(build: Build): Question {
             {
               id: 'deepen-under-jack',
               job: `Deepen the control route by ${printMm(BEHIND + 0.5 - likelyOf(c), 1)} mm under the jack.`,
-              how: 'Waste drilled out first, then a bearing bit; mind the wood left below. Before any finish.',
+              how: 'Waste drilled out first, then a bearing bit; mind the wood left below. Before any coat goes on.',
               gives: 'body',
               tools: ['router', 'bearing bit'],
               plan: { slot: 'body', size: 'control.depth', delta: BEHIND + 0.5 - likelyOf(c), doubt: 0.5 },

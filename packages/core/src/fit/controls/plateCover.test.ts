@@ -103,7 +103,7 @@ describe('a control plate over its route', () => {
         check: 'in-route-switch',
         verdict: 'wont-go',
         says: /^The switch’s frame meets the control route’s wall: it lacks 0\.\d mm\.$/,
-        job: /^Ease the control route there by 1\.\d mm, before any finish\.$/,
+        job: /^Ease the control route there by 1\.\d mm, before any coat goes on\.$/,
         sizes: { 'control-plate/switch.x': 38.3 },
       },
       // A jack 21 wide 136.2 along the plate: the wall stands at 147.
@@ -113,7 +113,7 @@ describe('a control plate over its route', () => {
         check: 'in-route-jack',
         verdict: 'tight',
         says: 'The jack comes within 0.3 mm of the control route’s wall.',
-        job: 'Ease the control route there by 1.2 mm, before any finish.',
+        job: 'Ease the control route there by 1.2 mm, before any coat goes on.',
         sizes: { 'control-plate/jack.x': 136.2, 'control-plate/jack.y': 0, 'jack/width': 21 },
         traits: { 'jack/held': 'panel' },
       },

@@ -160,7 +160,7 @@ function cover(
               {
                 id: `fill-route-${id}`,
                 job: `Glue a strip of the body’s wood into the route’s ${at} and cut it flush.`,
-                how: 'Before any finish; or take a plate that is larger there.',
+                how: 'Before any coat goes on; or take a plate that is larger there.',
                 gives: 'nothing',
                 tools: ['wood strip', 'wood glue', 'chisel'],
               },
@@ -228,7 +228,7 @@ const inHollow = (id: string, what: string, free: Question['clearance']): Questi
       : [
           {
             id: `ease-${id}`,
-            job: `Ease the control route there by ${printMm(BESIDE + 0.5 - likelyOf(free), 1)} mm, before any finish.`,
+            job: `Ease the control route there by ${printMm(BESIDE + 0.5 - likelyOf(free), 1)} mm, before any coat goes on.`,
             how: 'Bearing bit along the wall, or a gouge; the plate still has to cover it.',
             gives: 'body',
             tools: ['router', 'bearing bit'],
@@ -266,7 +266,7 @@ function screws(build: Build): Question {
             {
               id: 'block-for-plate',
               job: `Glue a block into the route’s end so that ${BLOCKED} mm of wood stand beside that screw.`,
-              how: 'A block of the body’s wood, flush with the top; before any finish. Look that the nearest control still clears it.',
+              how: 'A block of the body’s wood, flush with the top; before any coat goes on. Look that the nearest control still clears it.',
               gives: 'nothing',
               tools: ['wood', 'wood glue'],
             },

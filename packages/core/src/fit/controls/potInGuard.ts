@@ -159,7 +159,7 @@ function longerThread(surplus: number, panel: Panel, have: { length: Size; guard
   const thinner: Cure = {
     id: 'thin-top',
     job: `${sold ? 'Or rout' : 'Rout'} the top from inside to ${printMm(have.guard.value + surplus - 1, 1)} mm round the hole.`,
-    how: 'A wide flat bit, depth stop set on scrap; mind what the top has to carry. Before any finish.',
+    how: 'A wide flat bit, depth stop set on scrap; mind what the top has to carry. Before any coat goes on.',
     gives: 'body',
     tools: ['router or wide flat bit', 'depth stop'],
     plan: { slot: 'body', size: 'control.top', delta: surplus - 1, doubt: 0.3 },
@@ -213,7 +213,7 @@ function depthQuestion(build: Build, slot: PotSlot, hollow: boolean): Question {
               {
                 id: 'deepen',
                 job: `Deepen the control route by ${printMm(2.5 - likelyOf(room), 1)} mm.`,
-                how: 'A bearing bit follows the walls; passes of 3 mm. Before any finish. Eye and ear protection, both hands on the router.',
+                how: 'A bearing bit follows the walls; passes of 3 mm. Before any coat goes on. Eye and ear protection, both hands on the router.',
                 gives: 'body',
                 tools: ['router', 'bearing bit'],
                 plan: { slot: 'body', size: 'control.depth', delta: 2.5 - likelyOf(room), doubt: 0.5 },

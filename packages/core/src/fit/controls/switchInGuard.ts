@@ -77,7 +77,7 @@ function depth(build: Build, of: SwitchControl, hollow: boolean): Question {
               {
                 id: 'deepen-switch',
                 job: `Deepen the control route by ${printMm(3.5 - likelyOf(c), 1)} mm under the switch.`,
-                how: 'Waste drilled out first, then a bearing bit; mind the wood left below. Before any finish.',
+                how: 'Waste drilled out first, then a bearing bit; mind the wood left below. Before any coat goes on.',
                 gives: 'body',
                 tools: ['router', 'bearing bit'],
                 plan: { slot: 'body', size: 'control.depth', delta: 3.5 - likelyOf(c), doubt: 0.5 },

@@ -89,8 +89,8 @@ function bundleInPassage(build: Build): Question | undefined {
               id: 'widen-passage',
               job: `Drill the passage out to ${printMm(bundle(wires, have.wire.value) + 1, 1)} mm.`,
               how: inHollow(build)
-                ? 'A long bit from a pickup’s route into the hollow; tape flag; before any finish.'
-                : 'A long bit from the jack’s or a pickup’s side; tape flag; before any finish. Or thinner wire.',
+                ? 'A long bit from a pickup’s route into the hollow; tape flag; before any coat goes on.'
+                : 'A long bit from the jack’s or a pickup’s side; tape flag; before any coat goes on. Or thinner wire.',
               gives: 'body',
               tools: ['long bit'],
               plan: {

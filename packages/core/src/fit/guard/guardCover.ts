@@ -84,7 +84,7 @@ function cover(build: Build, pose: Pose): Question[] {
               {
                 id: 'fill-route-edge',
                 job: `Glue a strip of the body’s wood into the ${worst.place} route’s edge and cut it flush.`,
-                how: 'Before any finish; or take a guard with more width there.',
+                how: 'Before any coat goes on; or take a guard with more width there.',
                 gives: 'nothing',
                 tools: ['wood strip', 'wood glue', 'chisel'],
               },

@@ -78,7 +78,7 @@ export function openingCures(build: Build, fit: GuardFit): Cure[] {
       ? []
       : free.map(({ f, left }) => ({
           id: `open-route-${f.place}`,
-          job: `Or leave the guard whole and open the body’s ${f.place} route by ${printMm(filed(f), 1)} mm on its ${otherEdge(f.edge)}, before any finish.`,
+          job: `Or leave the guard whole and open the body’s ${f.place} route by ${printMm(filed(f), 1)} mm on its ${otherEdge(f.edge)}, before any coat goes on.`,
           how: `${left === undefined ? '' : `${printMm(left, 1)} mm of wood stays to the pocket. `}${
             isInWood(build, f.place)
               ? 'The pickup’s own screws then go where it stands in the guard’s opening.'

@@ -56,7 +56,7 @@ export function inRoute(build: Build, control: PotControl, shaft: Distribution):
       }
       const eased = {
         id: `ease-route-${control}`,
-        job: `${verdict === 'tight' ? 'Or ease' : 'Ease'} the control route there by ${printMm(ease, 1)} mm, before any finish.`,
+        job: `${verdict === 'tight' ? 'Or ease' : 'Ease'} the control route there by ${printMm(ease, 1)} mm, before any coat goes on.`,
         how: 'Bearing bit along the wall, or a gouge; measure what stays to the body’s edge first.',
         gives: 'body',
         tools: ['router', 'bearing bit'],

@@ -117,7 +117,7 @@ function grip(build: Build): Question[] {
                   {
                     id: 'thin-head',
                     job: `Plane the back of the headstock down by ${printMm(0.3 - likelyOf(c), 1)} mm, or countersink the bushings’ seats.`,
-                    how: 'Before any finish; mind the wood the screws need.',
+                    how: 'Before any coat goes on; mind the wood the screws need.',
                     gives: 'neck',
                     tools: ['block plane', 'P120 on a flat block'],
                     plan: { slot: 'neck', size: 'head.thickness', delta: likelyOf(c) - 0.3, doubt: 0.1 },

@@ -98,7 +98,7 @@ export function oldScrews(build: Build): Question[] {
               {
                 id: 'plug-old-screws',
                 job: clash ? 'Plug the old screw holes before new ones are drilled.' : 'Plug the old screw holes and touch them in.',
-                how: 'A tapered sliver of the neck’s wood with glue, cut flush when dry; before any finish. Row aligned by a straight-edge first.',
+                how: 'A tapered sliver of the neck’s wood with glue, cut flush when dry; before any coat goes on. Row aligned by a straight-edge first.',
                 gives: 'nothing',
                 tools: ['wood slivers', 'wood glue', 'small bit'],
               },

@@ -37,7 +37,7 @@ interface Wanted {
 const size = (slot: SizeRef['slot'], key: string): SizeRef => ({ slot, size: key })
 
 /**
- * The trial build in the order it is done: everything together once before any finish, then apart. Bushings are not pressed in and
+ * The trial build in the order it is done: everything together once before any coat goes on, then apart. Bushings are not pressed in and
  * out; the bridge goes on loosely. [practice]
  */
 const ORDER: readonly Wanted[] = [

@@ -110,7 +110,7 @@ function dip(build: Build): Question {
             {
               id: 'flatten-floor',
               job: `Scrape chips and paint lumps level, or fill the dip of ${printMm(deep.value)} mm with veneer.`,
-              how: 'Scraper or chisel laid flat, straight-edge both ways and across the corners. Before any finish.',
+              how: 'Scraper or chisel laid flat, straight-edge both ways and across the corners. Before any coat goes on.',
               gives: 'body',
               tools: ['scraper or chisel', 'straight-edge'],
               plan: { slot: 'body', size: 'pocket.dip', delta: -deep.value, doubt: 0.03 },

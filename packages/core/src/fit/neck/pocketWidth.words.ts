@@ -95,7 +95,7 @@ export function widthCures(
     {
       id: 'shave-wall',
       job: `Shave ${walls} near the ${place}, ${most}`,
-      how: `Chisel bevel out, then P120 on a flat block; stop when it goes in by hand. ${why} What is off comes back only as veneer. Before any finish.`,
+      how: `Chisel bevel out, then P120 on a flat block; stop when it goes in by hand. ${why} What is off comes back only as veneer. Before any coat goes on.`,
       gives: 'body',
       tools: ['sharp chisel', 'P120 on a flat block'],
       limited: true,

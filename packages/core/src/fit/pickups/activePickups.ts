@@ -59,7 +59,7 @@ function batteryRoom(build: Build): Question {
             {
               id: 'battery-box',
               job: `Cut a battery box in from the back, ${printMm(have.room.value + 2 - likelyOf(c), 0)} mm of room in it.`,
-              how: 'Before any finish; router, both hands.',
+              how: 'Before any coat goes on; router, both hands.',
               gives: 'body',
               tools: ['router'],
               plan: { slot: 'body', size: 'battery.room', delta: 2 - likelyOf(c), doubt: 0.3 },

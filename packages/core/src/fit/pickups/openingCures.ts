@@ -76,7 +76,7 @@ function inWood(build: Build, side: number): Pick<Cure, 'how' | 'tools'> {
     }
   return {
     how: raw
-      ? 'Paper on a flat stick, before any finish; the cover stays whole.'
+      ? 'Paper on a flat stick, before any coat goes on; the cover stays whole.'
       : 'Where there is a film it is scored along the line first, through tape; then a narrow chisel and file strokes into the route, never out of it: the film lifts. The last by paper on a flat stick, its edges taped. The cover stays whole.',
     tools: ['P80 on a flat stick'],
   }

@@ -247,7 +247,7 @@ function route(build: Build, place: PickupPlace): Question[] {
               {
                 id: `open-route-${id}`,
                 job: `Open the route by ${amount(0.4 - likelyOf(c), 0.2, 1)} mm, under the ${frameOf(build, place).name} where it is not seen.`,
-                how: 'Chisel or drum; before any finish and before the lining goes in.',
+                how: 'Chisel or drum; before any coat goes on and before the lining goes in.',
                 gives: 'body',
                 tools: ['chisel', 'P80 on a flat stick'],
                 plan: { slot: 'body', size: ref.size, delta: 0.4 - likelyOf(c), doubt: 0.2 },
@@ -289,7 +289,7 @@ function depth(build: Build, place: PickupPlace): Question[] {
               {
                 id: 'deepen-route',
                 job: `Deepen the route by ${printMm(1.5 - likelyOf(c), 1)} mm.`,
-                how: 'A bearing bit follows the walls; passes of 3 mm; mind what lies below. Before any finish.',
+                how: 'A bearing bit follows the walls; passes of 3 mm; mind what lies below. Before any coat goes on.',
                 gives: 'body',
                 tools: ['router', 'bearing bit'],
                 plan: { slot: 'body', size: refs.route.size, delta: 1.5 - likelyOf(c), doubt: 0.5 },

@@ -100,6 +100,11 @@ describe('steps of the finish', () => {
       ),
     ).toBe(false)
   })
+  it('the usual wait is told of the system as it comes, not of what was put together in its place', () => {
+    const why = (finish: Partial<Build['finish']>) => steps(made({ system: 'lacquer', ...finish })).find((s) => s.id === 'rub-out')!.why
+    expect(why({})).toMatch(/7 to 21 days before wet sanding/)
+    expect(why({ layers: [{ product: 'oil-varnish', coats: 4 }] })).not.toMatch(/wet sanding/)
+  })
   it('coats moved by a month move the rub-out with them', () => {
     const on = (day: string) =>
       Object.fromEntries(['colour-1', 'colour-2', 'top-1', 'top-2', 'top-3'].map((id) => [id, { product: 'x', at: `${day}T19:00` }]))

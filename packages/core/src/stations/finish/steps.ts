@@ -59,7 +59,7 @@ export function finishSteps(build: Build, { system, plan, groups, cautions }: Fi
   const rub = step({
     id: 'rub-out',
     title,
-    why: `Not before ${sayDay(plan.rubOut)}${system ? `: ${system.rubOut}` : ''}. Counted from the last coat${plan.allLaid ? '' : ' as it is planned'}.${otherwise(plan)}`,
+    why: `Not before ${sayDay(plan.rubOut)}${system && !build.finish.layers ? `: ${system.rubOut}` : ''}. Counted from the last coat${plan.allLaid ? '' : ' as it is planned'}.${otherwise(plan)}`,
     station: 'finish',
     stage: 'film',
     minutes,

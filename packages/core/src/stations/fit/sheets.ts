@@ -20,7 +20,7 @@ export function mockupSheet(build: Build): Sheet {
   return {
     id: 'trial-build',
     title: `Trial build: ${build.name}`,
-    about: 'Everything together once before any finish, then apart again. Nothing pressed, nothing forced.',
+    about: 'Everything together once before any coat goes on, then apart again. Nothing pressed, nothing forced.',
     blocks: [
       { table: { columns: ['', 'what', 'how', 'reading'], rows: mockupSteps(build).map((s, i) => [String(i + 1), s.title, s.how, '']) } },
       { heading: 'Wood and plastic jobs, all before finish' },

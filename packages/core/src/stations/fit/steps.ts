@@ -66,7 +66,7 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
   const asked = step({
     id: 'tell-joint',
     title: 'Say under Parts how the neck is held: by screws or by glue',
-    why: 'Glued in, it is there before any finish; held by screws, it goes on after it and its pocket is kept free of film.',
+    why: 'Glued in, it is there before any coat goes on; held by screws, it goes on after it and its pocket is kept free of film.',
     station: 'parts',
     stage: 'wood',
     thing: 'neck',

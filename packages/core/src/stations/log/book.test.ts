@@ -111,3 +111,43 @@ describe('the care sheet', () => {
     expect(of({ ...b, setup: { ...read, turns } })).not.toMatch(/0\.2 mm/)
   })
 })
+
+describe('how the finish is kept, on the care sheet', () => {
+  const kept = (finish: Partial<Build['finish']>, body: string | undefined, neck: string | undefined) => {
+    const build = changed(fullBuild(), {}, { 'body/surface': body, 'neck/surface': neck })
+    const made = { ...build, finish: { ...build.finish, system: 'none' as const, ...finish } }
+    const block = careSheet(made, evaluate(made, TODAY).setup).blocks
+    const at = block.findIndex((b) => 'heading' in b && b.heading === 'Keeping it')
+    const [rows] = block.slice(at + 1).flatMap((b) => ('tick' in b ? [b.tick] : []))
+    return rows!.slice(
+      0,
+      rows!.findIndex((t) => t.startsWith('Air between')),
+    )
+  }
+  it('is that of the last film laid, whatever the system began as', () => {
+    expect(kept({ system: 'lacquer' }, 'raw', 'raw')).toEqual([expect.stringMatching(/^Lacquer: /)])
+    const oiled = [{ product: 'oil-varnish', coats: 3 }]
+    expect(kept({ system: 'lacquer', layers: [...oiled, { product: 'wax', coats: 1 }] }, 'raw', 'raw')).toEqual([
+      expect.stringMatching(/^Oil: .*burn by themselves/),
+    ])
+    const silver = [
+      { product: 'metallic-base', coats: 3 },
+      { product: 'acrylic-clear', coats: 5 },
+    ]
+    expect(kept({ system: 'acrylic', layers: silver }, 'raw', 'raw')).toEqual([expect.stringMatching(/^Metallic under clear: /)])
+    expect(kept({ system: 'lacquer', zones: { 'neck-back': { layers: oiled } } }, 'raw', 'raw')).toEqual([
+      expect.stringMatching(/^Lacquer: .*\(whole instrument\)$/),
+      expect.stringMatching(/^Oil: .*\(neck back\)$/),
+    ])
+  })
+  it('that it came with is of nobody knows what; bare wood is only what came raw', () => {
+    const came = /^The finish it came with: a soft dry cloth; no solvent/
+    expect(kept({}, 'coated', 'coated')).toEqual([expect.stringMatching(came)])
+    expect(kept({ system: 'lacquer' }, 'raw', 'coated')).toEqual([
+      expect.stringMatching(/^Lacquer: .*\(whole instrument\)$/),
+      expect.stringMatching(/^The finish it came with.*\(neck\)$/),
+    ])
+    expect(kept({}, 'raw', 'raw')).toEqual(['Bare wood: dry hands, no water; it marks.'])
+    expect(kept({}, undefined, undefined)).toEqual(['A soft dry cloth.'])
+  })
+})
