@@ -107,7 +107,7 @@ function OfferInHand({ id, offer, laid }: { id: SystemId; offer: FinishOffer | u
           {top.limits.humidity[1]} % humidity
         </dd>
         <dt className="label text-soft">waits</dt>
-        <dd>{offer ? waitsSay(offer) : 'Working out the days …'}</dd>
+        <dd>{offer ? waitsSay(offer, chosen && build.finish.layers !== undefined) : 'Working out the days …'}</dd>
         {offer?.ends && (
           <>
             <dt className="label text-soft">all done</dt>
@@ -157,9 +157,10 @@ function OfferInHand({ id, offer, laid }: { id: SystemId; offer: FinishOffer | u
   )
 }
 
-const waitsSay = (o: FinishOffer): string | undefined =>
+/** @param own whether its layers are not those it comes with: what is usual of these is then no matter */
+const waitsSay = (o: FinishOffer, own: boolean): string | undefined =>
   o.rubOut && o.lastCoat
-    ? `last coat ${shortDay(o.lastCoat)}, ${CLOSINGS[o.closing ?? 'rub'].from} ${shortDay(o.rubOut)}; hard after ${o.system.fullCure}`
+    ? `last coat ${shortDay(o.lastCoat)}, ${CLOSINGS[o.closing ?? 'rub'].from} ${shortDay(o.rubOut)}${own ? '' : `; hard after ${o.system.fullCure}`}`
     : o.why
 
 /** How many containers of all sorts. */
