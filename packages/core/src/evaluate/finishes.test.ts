@@ -87,7 +87,7 @@ describe('finishes side by side', () => {
   it('where none is in time the bare body is offered only if that is', () => {
     const bare = evaluate({ ...raw(), finish: { ...raw().finish, system: 'none' } }, TODAY).plan.ends!
     const says = (due: string) => lateSays({ ...raw(), due }, tried({ ...raw(), due }))
-    expect(says(bare)).toMatch(/No finish is in time: move the date, or leave it bare until after\.$/)
+    expect(says(bare)).toMatch(/No finish is in time: move the date, or leave it as it is until after\.$/)
     expect(says(addDays(bare, -1))).toMatch(/No finish is in time, nor is it without one: move the date\.$/)
   })
   it('with a part of no day every end is only a bound; with coats laid no other finish is offered', () => {

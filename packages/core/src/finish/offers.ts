@@ -95,7 +95,7 @@ export function lateSays(build: Build, { offers, bare }: TriedFinishes): string 
       : offers.length < SYSTEM_IDS.length
         ? ''
         : inTime(bare, due)
-          ? 'No finish is in time: move the date, or leave it bare until after.'
+          ? 'No finish is in time: move the date, or leave it as it is until after.'
           : 'No finish is in time, nor is it without one: move the date.'
   return `With this finish and what comes after it all is done ${sayDay(mine.ends)}, ${days} after the due date${bound}.${mine.soft ? ` It is not even ${soft}.` : ''} ${others}`.trim()
 }

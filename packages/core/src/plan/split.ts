@@ -17,7 +17,7 @@ export interface Split {
   says: string
 }
 
-const LACKS: Record<Exclude<StepNeed, 'must'>, string> = { should: 'known fault', later: 'left for later' }
+const LACKS: Record<Exclude<StepNeed, 'must'>, string> = { should: 'known fault until it is done', later: 'left for later' }
 const days = (n: number) => `${n} ${n === 1 ? 'day' : 'days'}`
 
 /**
@@ -40,9 +40,7 @@ export function splitBy(build: Build, planOf: (build: Build) => PlanResult): Spl
   const found = tries.map(kept)
   const fits = found.findIndex(({ plan }) => plan.ends === undefined || plan.ends <= due)
   const { gone, plan } = found[fits < 0 ? 2 : fits]!
-  const wait = open
-    .filter((s) => gone.has(s.id))
-    .map((s) => ({ step: s, fault: `${LACKS[s.need as 'should' | 'later']}: ${s.title.toLowerCase()} is not done` }))
+  const wait = open.filter((s) => gone.has(s.id)).map((s) => ({ step: s, fault: LACKS[s.need as 'should' | 'later'] }))
   const late = plan.ends && plan.ends > due ? daysBetween(due, plan.ends) : 0
   const spare = plan.ends ? daysBetween(plan.ends, due) : 0
   const bound = plan.undated.length ? ' at the earliest: some parts have no day' : ''
