@@ -7,8 +7,11 @@ import { useThemeColours } from './useThemeColours'
 
 Chart.register(LinearScale, CategoryScale, PointElement, LineElement, Filler)
 
-/** The band is seen through, so that the lines of the grid are. */
-const BAND = 0.15
+/** The band is seen through, so that the lines of the grid are. Where the page has no inks yet there is none. */
+function bandOf(ink: string): string {
+  const wash = color(ink)
+  return wash.valid ? wash.alpha(0.15).rgbString() : 'transparent'
+}
 
 /** A small line over a few labels, with the wanted range as a band; drawn anew only when its numbers or the theme change. */
 export default function YearChart({ table }: { table: DetailTable & { chart: NonNullable<DetailTable['chart']> } }) {
@@ -16,9 +19,7 @@ export default function YearChart({ table }: { table: DetailTable & { chart: Non
   const c = useThemeColours()
   const data = useMemo((): ChartData<'line'> => {
     const limit = (y: number) => ({ data: labels.map(() => y), borderColor: c.snug, borderWidth: 0.7, pointRadius: 0 })
-    const band = limits
-      ? [{ ...limit(limits.to), fill: '+1', backgroundColor: color(c.snug).alpha(BAND).rgbString() }, limit(limits.from)]
-      : []
+    const band = limits ? [{ ...limit(limits.to), fill: '+1', backgroundColor: bandOf(c.snug) }, limit(limits.from)] : []
     return { labels, datasets: [...band, { data: values, borderColor: c.violet, borderWidth: 2, pointRadius: 1.5, tension: 0.35 }] }
   }, [labels, values, limits, c])
   const options = useMemo((): ChartOptions<'line'> => {

@@ -1,10 +1,12 @@
-import { drawJoint, plusMinus, wordOf, type Joint, type Mark } from '@snug/core'
+import { counted, drawJoint, plusMinus, recordTrials, wasTogether, wordOf, type Joint, type Mark } from '@snug/core'
 import { memo, useCallback, useMemo } from 'react'
 import { Empty, Workspace } from '../../app/Workspace'
 import { DrawingView } from '../../drawing/DrawingView'
 import { useHand } from '../../app/useHand'
 import { useWhere } from '../../app/where'
-import { useBuild } from '../../state/buildStore'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { today } from '../../state/today'
+import { Button } from '../../ui/Button'
 import { PegMark, PegShape } from '../../ui/PegMark'
 import { ThingRow } from '../../ui/ThingRow'
 import { VerdictWord } from '../../ui/VerdictWord'
@@ -64,6 +66,7 @@ function JointsTab() {
       list={
         <div className="flex h-full flex-col">
           <FitTabs />
+          {!tried && <WasTogether joints={real} />}
           <ul className="min-h-0 flex-1 overflow-auto">
             {joints.map((j, i) => (
               <JointRow key={j.id} joint={j} number={i + 1} selected={j.id === hand.id} onPick={take} />
@@ -74,6 +77,21 @@ function JointsTab() {
       }
       hand={<JointInHand key={hand.id} joint={hand} before={tried ? real.find((j) => j.id === hand.id) : undefined} />}
     />
+  )
+}
+
+/** An instrument that was whole a moment ago: what of it went together is said in one word. */
+function WasTogether({ joints }: { joints: readonly Joint[] }) {
+  const build = useOpenBuild()
+  const change = useBuild((s) => s.change)
+  const open = useMemo(() => wasTogether(build, joints), [build, joints])
+  if (!open.length) return null
+  const say = () => change((b) => recordTrials(b, open, today(), `It was together: ${counted(open.length, 'joint')} as they should be`))
+  return (
+    <div className="flex flex-wrap items-center gap-x-3 border-b border-hairline px-4 py-2">
+      <span>It was together before. {counted(open.length, 'joint')} of what is here, not measured:</span>
+      <Button onClick={say}>all as they should be</Button>
+    </div>
   )
 }
 

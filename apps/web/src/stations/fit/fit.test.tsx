@@ -1,4 +1,4 @@
-import { drawJoint, TRIAL_TILT, type Tool } from '@snug/core'
+import { beginBuild, drawJoint, TRIAL_TILT, type Tool } from '@snug/core'
 import { aPart } from '@snug/core/testing/bench'
 import { changed, fullBuild } from '@snug/core/testing/fullBuild'
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
@@ -231,6 +231,17 @@ describe('joints', () => {
       [...r.querySelectorAll('td')].slice(1).map((t) => parseInt(t.textContent!)),
     )
     for (const row of cells) expect(Math.abs(row.reduce((a, b) => a + b, 0) - 100)).toBeLessThanOrEqual(2)
+  })
+  it('of an instrument that was together one word settles what nobody has measured', async () => {
+    layOut(beginBuild({ name: 'New', handedness: 'right', strings: 6, scale: 647.7, start: 'bolt-plate', job: 'upgrade' }, '2026-12-01'))
+    show(station(), 'fit')
+    const open = () => screen.queryAllByText('can’t tell').length
+    const before = open()
+    await userEvent.click(screen.getByRole('button', { name: 'all as they should be' }))
+    await waitFor(() => expect(Object.keys(server.build.trials ?? {}).length).toBeGreaterThan(10))
+    await waitFor(() => expect(screen.queryByRole('button', { name: 'all as they should be' })).toBeNull())
+    expect(open()).toBeLessThan(before / 2)
+    expect(server.done).toHaveLength(1)
   })
   it('a router is named with its caution', () => {
     layOut(changed(fullBuild(), { 'body/route.neck.depth': 14 }))
