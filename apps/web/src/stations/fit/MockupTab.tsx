@@ -1,6 +1,7 @@
 import {
   drawJoint,
   enteredAt,
+  jobsLeft,
   mockupSteps,
   setIn,
   setSize,
@@ -35,7 +36,7 @@ export function MockupTab() {
   const next = steps.find((s) => state(s) !== 'done')
   const hand = steps.find((s) => s.id === chosen) ?? next ?? steps[0]
   const stale = steps.filter((s) => state(s) === 'stale').length
-  const jobs = joints.filter((j) => j.verdict === 'tight' || j.verdict === 'wont-go').filter((j) => j.cures.length)
+  const jobs = jobsLeft(joints)
   const joint = hand && joints.find((j) => hand.joints.includes(j.id))
   const loupe = useMemo(() => joint && drawJoint(build, joint.id), [build, joint])
   return (
@@ -79,10 +80,10 @@ export function MockupTab() {
                 <p className="text-soft">None by what is known now.</p>
               ) : (
                 <ul>
-                  {jobs.map((j) => (
-                    <li key={j.id} className="border-b border-hairline py-1">
-                      <PegMark verdict={j.verdict} condition={j.condition} size={16} /> <b>{j.cures[0]!.job}</b>{' '}
-                      <span className="text-soft">{j.title}</span>
+                  {jobs.map(({ joint, job, alsoFor }) => (
+                    <li key={joint.id} className="border-b border-hairline py-1">
+                      <PegMark verdict={joint.verdict} condition={joint.condition} size={16} /> <b>{job}</b>{' '}
+                      <span className="text-soft">{[joint, ...alsoFor].map((j) => j.title).join(', ')}</span>
                     </li>
                   ))}
                 </ul>

@@ -12,7 +12,7 @@ describe('controls and leads', () => {
       check: 'depth',
       verdict: 'tight',
       says: 'The pot hangs 16 mm deep in 17.5 mm of room.',
-      job: 'Deepen the control route by 1 mm.',
+      job: 'Deepen the control route by 1 mm, to 18.5 mm.',
       sizes: { 'body/control.depth': 17.5 },
     },
     // From pickup to volume pot 117 and 74 mm, 40 more for bends: 100 mm do not reach.

@@ -106,7 +106,7 @@ describe('a jack beside the controls', () => {
         check: 'room',
         verdict: 'tight',
         says: 'The plug ends 1 mm above the control route’s floor.',
-        job: 'Deepen the control route by 1.5 mm under the jack.',
+        job: 'Deepen the control route under the jack by 1.5 mm, to 39.5 mm.',
         sizes: { 'jack/depth': 37 },
       },
     ],

@@ -159,7 +159,7 @@ function room(build: Build): Question {
         : [
             {
               id: 'deepen-under-jack',
-              job: `Deepen the control route by ${printMm(BEHIND + 0.5 - likelyOf(c), 1)} mm under the jack.`,
+              job: `Deepen the control route under the jack by ${printMm(BEHIND + 0.5 - likelyOf(c), 1)} mm, to ${printMm(have.route.value + BEHIND + 0.5 - likelyOf(c), 1)} mm.`,
               how: 'Waste drilled out first, then a bearing bit; mind the wood left below. Before any coat goes on.',
               gives: 'body',
               tools: ['router', 'bearing bit'],

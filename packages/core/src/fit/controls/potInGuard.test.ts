@@ -57,7 +57,7 @@ describe('pots through the guard', () => {
       check: 'depth',
       verdict: 'wont-go',
       says: 'The pot hangs 16 mm deep in 14 mm of room.',
-      job: 'Deepen the control route by 4.5 mm.',
+      job: 'Deepen the control route by 4.5 mm, to 18.5 mm.',
       sizes: { 'body/control.depth': 14 },
     },
     {
@@ -66,7 +66,7 @@ describe('pots through the guard', () => {
       check: 'depth',
       verdict: 'tight',
       says: 'The pot hangs 16 mm deep in 17.5 mm of room.',
-      job: 'Deepen the control route by 1 mm.',
+      job: 'Deepen the control route by 1 mm, to 18.5 mm.',
       sizes: { 'body/control.depth': 17.5 },
     },
   ])

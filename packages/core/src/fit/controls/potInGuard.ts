@@ -212,7 +212,7 @@ function depthQuestion(build: Build, slot: PotSlot, hollow: boolean): Question {
           : [
               {
                 id: 'deepen',
-                job: `Deepen the control route by ${printMm(2.5 - likelyOf(room), 1)} mm.`,
+                job: `Deepen the control route by ${printMm(2.5 - likelyOf(room), 1)} mm, to ${printMm(have.route.value + 2.5 - likelyOf(room), 1)} mm.`,
                 how: 'A bearing bit follows the walls; passes of 3 mm. Before any coat goes on. Eye and ear protection, both hands on the router.',
                 gives: 'body',
                 tools: ['router', 'bearing bit'],

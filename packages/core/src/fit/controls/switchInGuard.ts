@@ -76,7 +76,7 @@ function depth(build: Build, of: SwitchControl, hollow: boolean): Question {
           : [
               {
                 id: 'deepen-switch',
-                job: `Deepen the control route by ${printMm(3.5 - likelyOf(c), 1)} mm under the switch.`,
+                job: `Deepen the control route under the switch by ${printMm(3.5 - likelyOf(c), 1)} mm, to ${printMm(route.value + 3.5 - likelyOf(c), 1)} mm.`,
                 how: 'Waste drilled out first, then a bearing bit; mind the wood left below. Before any coat goes on.',
                 gives: 'body',
                 tools: ['router', 'bearing bit'],

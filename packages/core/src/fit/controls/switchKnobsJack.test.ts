@@ -9,7 +9,7 @@ describe('switch, knobs, jack', () => {
       check: 'depth',
       verdict: 'wont-go',
       says: 'The switch hangs 24 mm deep in 22 mm of room; lugs and wires want 3 mm below.',
-      job: 'Deepen the control route by 5.5 mm under the switch.',
+      job: 'Deepen the control route under the switch by 5.5 mm, to 27.5 mm.',
       sizes: { 'body/control.depth': 22 },
     },
     {
@@ -18,7 +18,7 @@ describe('switch, knobs, jack', () => {
       check: 'depth',
       verdict: 'tight',
       says: 'The switch hangs 24 mm deep in 25.5 mm of room; lugs and wires want 3 mm below.',
-      job: 'Deepen the control route by 2 mm under the switch.',
+      job: 'Deepen the control route under the switch by 2 mm, to 27.5 mm.',
       sizes: { 'body/control.depth': 25.5 },
     },
     {

@@ -1,3 +1,4 @@
+import { oneCut } from '../oneCut'
 import { mouthOf } from '../../instrument/neckWords'
 import { POTS, potSlot, SWITCHES_OF } from '../../instrument/controlPlace'
 import { goesRound } from '../../instrument/guardRound'
@@ -230,11 +231,19 @@ export type MockupState = 'open' | 'done' | 'stale'
 export const stateOf = (step: MockupStep, result: MockupResult | undefined): MockupState =>
   !result ? 'open' : result.basis === step.basis ? 'done' : 'stale'
 
+/** A job that is left, of the first joint that asks for it, and which others do too. */
+export interface JobLeft<J> {
+  joint: J
+  job: string
+  gives: string
+  alsoFor: J[]
+}
+
 /** What the trial leaves to be done, the first way of each joint that does not go. */
-export function jobsLeft(joints: readonly JudgedJoint[]): { joint: string; title: string; job: string; gives: string }[] {
-  return joints.flatMap((j) => {
-    if (j.verdict !== 'tight' && j.verdict !== 'wont-go') return []
-    const [cure] = j.cures
-    return cure ? [{ joint: j.id, title: j.title, job: cure.job, gives: cure.gives }] : []
+export function jobsLeft<J extends Pick<JudgedJoint, 'title' | 'verdict' | 'cures'>>(joints: readonly J[]): JobLeft<J>[] {
+  const open = joints.filter((j) => (j.verdict === 'tight' || j.verdict === 'wont-go') && j.cures.length > 0)
+  return oneCut(open, (j) => j.cures[0]).map(({ work: joint, others }) => {
+    const { job, gives } = joint.cures[0]!
+    return { joint, job, gives, alsoFor: others }
   })
 }

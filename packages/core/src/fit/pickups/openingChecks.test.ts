@@ -70,7 +70,7 @@ describe('pickups in guard and routes', () => {
       check: 'depth',
       verdict: 'tight',
       says: 'Run down it hangs 17 mm deep in 17.2 mm: 0.2 mm is left below it for its leads.',
-      job: 'Deepen the route by 1.3 mm.',
+      job: 'Deepen the route by 1.3 mm, to 18.5 mm.',
       sizes: { 'body/route.middle.depth': 17.2 },
     },
     // 14 - 22 + 17 - 6 = 3; 1.5 x 3 = 4.5 is wanted.

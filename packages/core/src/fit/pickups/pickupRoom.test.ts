@@ -94,7 +94,7 @@ describe('pickup in its opening and route', () => {
       check: 'depth',
       verdict: 'tight',
       says: 'Run down it needs 17 mm and the route is 14 mm deep: it cannot be lowered far enough.',
-      job: 'Deepen the route by 4.5 mm.',
+      job: 'Deepen the route by 4.5 mm, to 18.5 mm.',
       sizes: { 'body/route.neck.depth': 14 },
     },
     {
@@ -103,7 +103,7 @@ describe('pickup in its opening and route', () => {
       check: 'depth',
       verdict: 'wont-go',
       says: 'Run down it needs 17 mm and the route is 5 mm deep: it cannot be lowered far enough.',
-      job: 'Deepen the route by 13.5 mm.',
+      job: 'Deepen the route by 13.5 mm, to 18.5 mm.',
       sizes: { 'body/route.neck.depth': 5 },
     },
   ])

@@ -288,7 +288,7 @@ function depth(build: Build, place: PickupPlace): Question[] {
           : [
               {
                 id: 'deepen-route',
-                job: `Deepen the route by ${printMm(1.5 - likelyOf(c), 1)} mm.`,
+                job: `Deepen the route by ${printMm(1.5 - likelyOf(c), 1)} mm, to ${printMm(wood.value + 1.5 - likelyOf(c), 1)} mm.`,
                 how: 'A bearing bit follows the walls; passes of 3 mm; mind what lies below. Before any coat goes on.',
                 gives: 'body',
                 tools: ['router', 'bearing bit'],

@@ -1,7 +1,10 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../../document/build'
 import { evaluate } from '../../evaluate/evaluate'
+import { everyMake } from '../../testing/anyBuild'
 import { changed, fullBuild } from '../../testing/fullBuild'
+import { holds } from '../../testing/holds'
 import { isForStringing, stageOfCure, stageOfPlanned } from './jobStage'
 
 describe('to which stage a job belongs', () => {
@@ -76,8 +79,10 @@ describe('work on wood that came finished', () => {
   }
   it('says that its film is cut through first, of the part that is worked and of no other', () => {
     const [raw, coated] = [cautions('raw', 'coated'), cautions('coated', 'raw')]
-    expect(coated['cure-room-neck']).toMatch(/^Deepen the route by 4\.5 mm \| The body came finished: tape along what is worked/)
-    expect(raw['cure-room-neck']).toBe('Deepen the route by 4.5 mm')
+    expect(coated['cure-room-neck']).toMatch(
+      /^Deepen the route by 4\.5 mm, to 18\.5 mm \| The body came finished: tape along what is worked/,
+    )
+    expect(raw['cure-room-neck']).toBe('Deepen the route by 4.5 mm, to 18.5 mm')
     expect(Object.values(coated).filter((words) => /neck came finished/.test(words))).toEqual([])
   })
   it('of a job planned on paper too', () => {
@@ -85,6 +90,39 @@ describe('work on wood that came finished', () => {
     expect(cautions('coated', 'coated', jobs)['job-pocket-mouth/x']).toBe(
       'Shave the heel | The neck came finished: tape along what is worked, the film cut through with a knife before any bit or cutter.',
     )
+  })
+})
+
+describe('work that several joints ask for', () => {
+  const fitJobs = (build: Build) => evaluate(build, '2026-11-24').plan.steps.filter((s) => s.id.startsWith('cure-'))
+  it('a route too shallow for both pots is deepened once; further under the switch, each with the depth it comes to', () => {
+    // 12 mm deep: the pots lack 6.5, the switch 15.5.
+    const deep = fitJobs(changed(fullBuild(), { 'body/control.depth': 12 })).filter((s) => /^Deepen the control route/.test(s.title))
+    expect(deep.map((s) => s.title)).toEqual([
+      'Deepen the control route by 6.5 mm, to 18.5 mm',
+      'Deepen the control route under the switch by 15.5 mm, to 27.5 mm',
+    ])
+    expect(deep[0]!.why).toMatch(/The same is asked for by tone pot in guard\.$/)
+    expect(deep[0]!.need).toBe('must')
+  })
+  it('no two jobs of one plan cut one size in the same words', () => {
+    let merged = 0
+    const law = fc.property(
+      fc.nat(everyMake().length - 1),
+      fc.integer({ min: 5, max: 40 }),
+      fc.integer({ min: 5, max: 22 }),
+      (m, control, route) => {
+        const make = everyMake()[m]!
+        const sizes = { 'body/control.depth': control, 'body/route.neck.depth': route, 'body/route.bridge.depth': route }
+        const build = changed(make, Object.fromEntries(Object.entries(sizes).filter(([key]) => make.parts.body!.sizes[key.slice(5)])))
+        const jobs = fitJobs(build).filter((s) => s.alters)
+        const words = jobs.map((s) => `${s.title.split(':')[0]} ${s.alters!.map((a) => `${a.slot}/${a.size}`).join()}`)
+        expect(new Set(words).size).toBe(words.length)
+        if (jobs.some((s) => / is asked for by /.test(s.why))) merged++
+      },
+    )
+    holds(law, 150)
+    expect(merged).toBeGreaterThan(3)
   })
 })
 

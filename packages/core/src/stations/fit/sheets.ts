@@ -2,10 +2,11 @@ import type { Build } from '../../document/build'
 import { judgeJoints } from '../../fit/findJoints'
 import { jobsLeft, mockupSteps } from '../../fit/mockup/mockup'
 import { stageOfCure } from './jobStage'
+import { listed } from '../../quantity/words'
 import type { Sheet } from '../sheet'
 
 type Job = ReturnType<typeof jobsLeft>[number]
-const line = (j: Job) => `${j.job} (${j.title})`
+const line = (j: Job) => `${j.job} (${listed([j.joint, ...j.alsoFor].map((joint) => joint.title))})`
 
 /** Wood and plastic are cut before the film; what is exchanged, wired or set is not. */
 function beforeFinish(j: Job): boolean {

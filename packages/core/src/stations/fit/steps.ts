@@ -2,11 +2,13 @@ import { mouthOf } from '../../instrument/neckWords'
 import { wordOf } from '../../judge/verdict'
 import { effectsOf, type Build } from '../../document/build'
 import { isGlued, isJointUntold, isThrough } from '../../document/read'
+import { oneCut } from '../../fit/oneCut'
 import { throughFinish } from '../../finish/ground'
 import type { Cure, Joint } from '../../judge/joint'
 import { before, CLOSING_PASS, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Stage, type Step } from '../../plan/step'
 import { TRIAL } from '../../plan/trial'
+import { listed } from '../../quantity/words'
 import { isForStringing, stageOfCure, stageOfPlanned } from './jobStage'
 
 /** Foil or paint in a hollow. */
@@ -24,9 +26,11 @@ const asTitle = (sentence: string) => sentence.replace(/\.$/, '')
 export function fitSteps(build: Build, joints: readonly Joint[], earlier: readonly Step[]): Step[] {
   if (!Object.keys(build.parts).length) return []
   const told = new Set<string>()
-  const jobs = joints
-    .flatMap((joint) => jobsOf(build, joint, earlier).map((job) => ({ joint, job })))
-    .filter(({ job }) => !told.has(job.id) && told.add(job.id))
+  const jobs = onceEach(
+    joints
+      .flatMap((joint) => jobsOf(build, joint, earlier).map((job) => ({ joint, ...job })))
+      .filter(({ job }) => !told.has(job.id) && told.add(job.id)),
+  )
   const place = step({
     id: 'place',
     title: `${isThrough(build) ? 'Bridge' : 'Neck in its pocket, bridge'} laid on: axis, place and height`,
@@ -84,6 +88,21 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
   ]
 }
 
+interface Work {
+  joint: Joint
+  job: Step
+  cure?: Cure
+}
+
+/** Each piece of work once, and for which other joints it is. */
+const onceEach = (works: readonly Work[]): Work[] =>
+  oneCut(works, (w) => w.cure).map(({ work, others }): Work => {
+    if (!others.length) return work
+    const need = [work, ...others].some(({ job }) => job.need === 'must') ? 'must' : work.job.need
+    const why = `${work.job.why} The same is asked for by ${listed(others.map(({ joint }) => joint.title.replace(/^./, (c) => c.toLowerCase())))}.`
+    return { ...work, job: { ...work.job, need, why } }
+  })
+
 /** Two jobs in the same words are told apart by the joint they are for. */
 function named(jobs: readonly { joint: Joint; job: Step }[]): Step[] {
   const times = new Map<string, number>()
@@ -103,7 +122,7 @@ const WITH_THE_STRINGS = { minutes: 5, times: [2, 15] } as const
 /** A way that is still to be found may go through the wood where the joint is made of it. */
 const unsettledStage = (j: Joint): Stage => (j.slots.includes('body') || j.slots.includes('neck') ? 'wood' : 'hardware')
 
-function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
+function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Omit<Work, 'joint'>[] {
   const common = { station: 'fit', thing: j.id, slots: j.slots, minutes: 30, times: [10, 90] as const } as const
   // What is done to the strings wants strings, how they are put on is known before; and what lines a hollow waits until no coat goes over it.
   const waits = (stage: Stage, title: string) => [
@@ -116,7 +135,7 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
   if (j.planned.length)
     return j.planned.map((id) => {
       const [stage, title] = [stageOfPlanned(build.jobs[id]!), asTitle(build.jobs[id]!.text)]
-      return step({
+      const job = step({
         ...common,
         id: `job-${id}`,
         stage,
@@ -131,26 +150,31 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Step[] {
             : [],
         befores: waits(stage, title),
       })
+      return { job }
     })
   if (j.verdict !== 'tight' && j.verdict !== 'wont-go') return []
   const [cure] = j.cures
   // To leave it as it is is no work, nor is the order in which other work is done.
   if (cure && /^(or )?(leave it|thread the wires first|lead the wires along)/i.test(cure.job)) return []
   const [stage, title] = [cure ? stageOfCure(cure) : unsettledStage(j), cure ? asTitle(cure.job) : `Find a way: ${j.title.toLowerCase()}`]
+  const effects = cure?.plan ? effectsOf(cure.plan) : []
   return [
-    step({
-      ...common,
-      ...(isForStringing(title) ? WITH_THE_STRINGS : {}),
-      id: `cure-${j.id}`,
-      stage,
-      title,
-      // Wood is not worked on any more once a film lies on it.
-      need: j.verdict === 'tight' && stage !== 'wood' ? 'should' : 'must',
-      why: cure ? [`${j.title}: ${wordOf(j.verdict, j.condition)} as it is.`, cure.how].filter(Boolean).join(' ') : j.says,
-      befores: waits(stage, title),
-      cautions: cure && stage === 'wood' ? throughFinish(build, workedOn(j, cure)) : [],
-      ...(cure ? { tools: cure.tools.join(', ') } : {}),
-      ...(cure?.plan ? { alters: effectsOf(cure.plan).map(({ slot, size }) => ({ slot, size })) } : {}),
-    }),
+    {
+      ...(cure ? { cure } : {}),
+      job: step({
+        ...common,
+        ...(isForStringing(title) ? WITH_THE_STRINGS : {}),
+        id: `cure-${j.id}`,
+        stage,
+        title,
+        // Wood is not worked on any more once a film lies on it.
+        need: j.verdict === 'tight' && stage !== 'wood' ? 'should' : 'must',
+        why: cure ? [`${j.title}: ${wordOf(j.verdict, j.condition)} as it is.`, cure.how].filter(Boolean).join(' ') : j.says,
+        befores: waits(stage, title),
+        cautions: cure && stage === 'wood' ? throughFinish(build, workedOn(j, cure)) : [],
+        ...(cure ? { tools: cure.tools.join(', ') } : {}),
+        ...(effects.length ? { alters: effects.map(({ slot, size }) => ({ slot, size })) } : {}),
+      }),
+    },
   ]
 }
