@@ -4,7 +4,9 @@ import type { Check } from '../judge/joint'
 import { digitsKnown } from '../quantity/digitsKnown'
 import { doubtOf, likelyOf } from '../quantity/distribution'
 import { anyBuild } from '../testing/anyBuild'
+import { changed, fullBuild } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
+import { checkIn } from '../testing/rows'
 import { judgeJoints } from './index'
 
 /** The numbers in a check's sentence that are its own figure, with more decimals than its doubt leaves. */
@@ -32,4 +34,12 @@ describe('no number is shown finer than it is known', () => {
       }),
       100,
     ))
+  it('a pitch known to a third of a millimetre leaves a whole row told to a tenth', () => {
+    const build = changed(fullBuild(), { 'tuners/width': 24.78, 'neck/tuner.pitch': 25.43 })
+    build.parts.neck!.sizes['tuner.pitch'] = { value: 25.43, doubt: 0.33, known: 'listed' }
+    const row = checkIn(build, 'tuner-row', 'row')
+    // Five pitches between six posts: 1.65.
+    expect(doubtOf(row.clearance)).toBeGreaterThan(1)
+    expect(row.says).toMatch(/ with \d\.\d mm to spare\.$/)
+  })
 })

@@ -11,8 +11,9 @@ import { tunerPosts } from '../../instrument/tuners'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { Cure, Question, JudgedJoint } from '../../judge/joint'
 import { drawnAt, landing, sizeIn, sizesIn, sizeToDraw } from '../../judge/known'
-import { likelyOf, linear, ofSize, propagate, type Distribution } from '../../quantity/distribution'
+import { doubtOf, likelyOf, linear, ofSize, propagate, type Distribution } from '../../quantity/distribution'
 import type { OutlineRow } from '../../parts/part'
+import { digitsKnown } from '../../quantity/digitsKnown'
 import { printMm, printSide } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
 import { insideBy } from '../guard/guardRooms'
@@ -65,6 +66,7 @@ function housings(build: Build): Question {
     ([w, p, b, u]) => -rowShortfall(row, w!, p!, b! - u!).total,
     [ofSize(have.width), ofSize(have.pitch), ofSize(bore), ofSize(bush)],
   )
+  const digits = digitsKnown(doubtOf(spare))
   const { total, perFace } = rowShortfall(row, have.width.value, have.pitch.value, bore.value - bush.value)
   const face = Math.max(0.01, perFace + landing(spare, (row - 1) * 0.01) / (2 * Math.max(1, row - 1)))
   return {
@@ -78,8 +80,8 @@ function housings(build: Build): Question {
     ],
     says: () =>
       total > 0
-        ? `${row} housings of ${printMm(have.width.value)} mm on ${printMm(have.pitch.value)} mm centres are ${printMm(total)} mm too wide together: the last one will not go in.`
-        : `${row} housings of ${printMm(have.width.value)} mm sit on ${printMm(have.pitch.value)} mm centres with ${printMm(-total)} mm to spare.`,
+        ? `${row} housings of ${printMm(have.width.value)} mm on ${printMm(have.pitch.value)} mm centres are ${printMm(total, digits)} mm too wide together: the last one will not go in.`
+        : `${row} housings of ${printMm(have.width.value)} mm sit on ${printMm(have.pitch.value)} mm centres with ${printMm(-total, digits)} mm to spare.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []
