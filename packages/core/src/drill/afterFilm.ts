@@ -1,6 +1,6 @@
 import type { Build, FinishZone } from '../document/build'
 import { plannedFilm } from '../finish/film'
-import { partOfZone, surfaceOf } from '../finish/stack'
+import { isClosed, partOfZone, surfaceOf } from '../finish/stack'
 import { groupOf, WHOLE, zoneGroups } from '../finish/zones'
 import type { DrawnCard, Side } from './holeCard'
 
@@ -30,13 +30,13 @@ export function withFilm(build: Build, card: DrawnCard): DrawnCard {
 
 /** What lies on a face when it is drilled: the coat its part came with, or coats of one's own; nothing on raw wood; undefined where nobody says. */
 function filmOn(build: Build, card: DrawnCard, zone: FinishZone): string | undefined {
-  const came = surfaceOf(build, partOfZone(zone))
-  if (came === 'coated' || came === 'sealed') return 'what it came with'
+  const part = partOfZone(zone)
+  if (isClosed(build, part)) return 'what it came with'
   const group = groupOf(zoneGroups(build), zone)?.id
   const isLaid = Object.keys(build.finish.laid ?? {}).some((coat) => (coat.includes('/') ? coat.split('/')[0] : WHOLE) === group)
   // A tree is placed by its strings: every coat lies under it by then.
   if (isLaid || (card.id === 'string-tree' && plannedFilm(build, zone) > 0)) return 'the film'
-  return came === undefined ? undefined : ''
+  return surfaceOf(build, part) === undefined ? undefined : ''
 }
 
 /** How the film is got through: a bit that bites from its first turn lifts it, and so does a cutter. [practice: both schools begin by tape] */

@@ -1,7 +1,7 @@
 import type { Build } from '../document/build'
 import { isThrough } from '../document/read'
 import { capital, listed } from '../quantity/words'
-import { groundOf, partOfZone, SCUFF_GRIT, stackFaults, surfaceOf } from './stack'
+import { groundOf, isClosed, partOfZone, SCUFF_GRIT, stackFaults, surfaceOf } from './stack'
 import type { ZoneGroup } from './zones'
 
 type Wooden = 'body' | 'neck'
@@ -24,7 +24,7 @@ const woodenParts = (build: Build): Wooden[] =>
  */
 export function groundWork(build: Build, groups: readonly ZoneGroup[]): Partial<Record<Wooden, GroundWork>> {
   const parts = woodenParts(build)
-  const cameFinished = parts.some((part) => ['sealed', 'coated'].includes(surfaceOf(build, part) ?? ''))
+  const cameFinished = parts.some((part) => isClosed(build, part))
   const works = parts.map((part): [Wooden, GroundWork] => {
     const came = surfaceOf(build, part)
     if (came === 'raw') return [part, 'sand']
@@ -47,7 +47,7 @@ export function groundWork(build: Build, groups: readonly ZoneGroup[]): Partial<
 /** What is minded where wood under a finish is worked: of each of these parts that came with one. [practice] */
 export const throughFinish = (build: Build, worked: readonly string[]): string[] =>
   (['body', 'neck'] as const)
-    .filter((part) => worked.includes(part) && ['sealed', 'coated'].includes(surfaceOf(build, part) ?? ''))
+    .filter((part) => worked.includes(part) && isClosed(build, part))
     .map((part) => `The ${part} came finished: tape along what is worked, the film cut through with a knife before any bit or cutter.`)
 
 /** Did every wooden part come with its coat on? */

@@ -167,7 +167,11 @@ export const surfaceOf = (build: Build, part: 'body' | 'neck' = 'body'): 'raw' |
   const said = traitAt(build, isThrough(build) ? 'body' : part, 'surface')
   return said === 'raw' || said === 'sealed' || said === 'coated' ? said : undefined
 }
-const isClosed = (build: Build) => surfaceOf(build) === 'sealed' || surfaceOf(build) === 'coated'
+/** Did it come with a film on it, of whatever kind? */
+export function isClosed(build: Build, part: 'body' | 'neck' = 'body'): boolean {
+  const came = surfaceOf(build, part)
+  return came === 'sealed' || came === 'coated'
+}
 
 const ON_NECK: readonly FinishZone[] = ['neck-back', 'head-face', 'board']
 /** The part a zone belongs to. */

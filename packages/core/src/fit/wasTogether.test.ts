@@ -44,6 +44,10 @@ describe('an instrument that was together', () => {
     expect(stale).toContain('room-bridge')
     for (const j of findJoints(now))
       expect(stale.includes(j.id), j.id).toBe(trialOf(now, j.id) !== undefined && j.slots.includes('pickup-bridge'))
+    // Bought and come, it was still not there then.
+    const bought = { ...other, name: 'Bought', state: 'in hand' as const, seller: 'Capstan Hardware' }
+    const fresh = applyChange(upgrade(), choosePart(upgrade(), 'pickup-bridge', bought))
+    expect(wasTogether(fresh, findJoints(fresh)).filter(({ joint }) => joint.slots.includes('pickup-bridge'))).toEqual([])
     // Not here yet: nobody can have seen it go.
     expect(wasTogether(now, findJoints(now)).filter(({ joint }) => joint.slots.includes('pickup-bridge'))).toEqual([])
   })

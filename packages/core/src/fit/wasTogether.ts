@@ -1,5 +1,7 @@
 import type { Build, TrialResult } from '../document/build'
 import type { Joint } from '../judge/joint'
+import type { Part } from '../parts/part'
+import { comesApart } from '../parts/starting/jobs'
 import { JOINT_KINDS } from './jointKinds'
 
 /**
@@ -7,9 +9,12 @@ import { JOINT_KINDS } from './jointKinds'
  * knows. A part that is exchanged opens its own again.
  */
 export function wasTogether(build: Build, joints: readonly Joint[]): { joint: Joint; result: TrialResult }[] {
-  if (build.job === undefined || build.job === 'kit' || build.job === 'finished') return []
+  if (!comesApart(build)) return []
   // The first that is offered of a trial is the good one.
   const good = new Map(JOINT_KINDS.map((k) => [k.id, k.trial.offers[0]![0]]))
-  const isHere = (j: Joint) => j.slots.every((slot) => build.parts[slot] === undefined || build.parts[slot].state === 'in hand')
-  return joints.filter((j) => j.verdict === 'cant-tell' && !j.tried && isHere(j)).map((joint) => ({ joint, result: good.get(joint.id)! }))
+  // What was bought for it was not there then.
+  const wasThere = (p: Part | undefined) => !p || (p.state === 'in hand' && p.seller === undefined && p.price === undefined)
+  return joints
+    .filter((j) => j.verdict === 'cant-tell' && !j.tried && j.slots.every((slot) => wasThere(build.parts[slot])))
+    .map((joint) => ({ joint, result: good.get(joint.id)! }))
 }

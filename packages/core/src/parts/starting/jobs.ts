@@ -11,6 +11,9 @@ export const JOBS = {
 } as const satisfies Record<string, { label: string; about: string; surface: string; here: boolean }>
 
 export type JobId = keyof typeof JOBS
+
+/** Is there an instrument that is taken apart first? */
+export const comesApart = ({ job }: { job?: JobId }): boolean => job !== undefined && JOBS[job].here
 export const JOB_IDS = Object.keys(JOBS) as JobId[]
 
 type Parts = Partial<Record<Slot, Part>>

@@ -1,5 +1,6 @@
 import type { Build } from '../../document/build'
 import { chosenParts } from '../../document/read'
+import { comesApart } from '../../parts/starting/jobs'
 import { APART, before } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
 
@@ -16,9 +17,6 @@ export const NOTED = {
 } as const
 export type Noted = keyof typeof NOTED
 export const NOTED_IDS = Object.keys(NOTED) as Noted[]
-
-/** Is there an instrument that is taken apart first? */
-export const comesApart = (build: Build): boolean => build.job === 'rescue' || build.job === 'upgrade' || build.job === 'conversion'
 
 /** An instrument that is here is heard, noted and taken apart before anything else is done to it. */
 export function apartSteps(build: Build): Step[] {
