@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
 import { checksOnce } from '../judge/assemble'
 import type { Check, JudgedJoint } from '../judge/joint'
+import { isAtOdds } from '../parts/atOdds'
 import { likelyOf } from '../quantity/distribution'
 import { knownBuild } from '../testing/anyBuild'
 import { holds } from '../testing/holds'
@@ -17,6 +18,8 @@ function shifted(build: Build, kind: JointKind, joint: JudgedJoint, check: strin
   const part = build.parts[ref.slot]!
   const size = part.sizes[ref.size]!
   const moved = { ...part, sizes: { ...part.sizes, [ref.size]: { ...size, value: size.value + by } } }
+  // A size moved past what another of its part allows is believed no longer: what is then taken in its place says nothing of its doubt.
+  if (isAtOdds(moved, ref.size)) return undefined
   const then = { ...build, parts: { ...build.parts, [ref.slot]: moved } }
   const c = (checksOnce(joint, then, ref) ?? kind.find(then).checks).find((x) => x.id === check)
   return c && likelyOf(c.clearance)
