@@ -44,6 +44,24 @@ describe('what came in the box', () => {
     expect(judgeJoints(then).some((j) => j.slots.includes('tuners'))).toBe(false)
     expect(then.jobs).toEqual({})
   })
+  it('another one, bought for a part that was in place, has nothing of the old one; what only comes off keeps its sizes', () => {
+    const begunHere = newBuild(
+      { name: 'Here', handedness: 'right', strings: 6, scale: 647.7, start: 'bolt-through', job: 'upgrade' },
+      '2026-11-24',
+    )
+    begunHere.parts.tuners!.sizes.bushing = { value: 8.4, doubt: 0.05, known: 'calipers' }
+    begunHere.parts.tuners!.traits.locking = 'clamp'
+    for (const pile of ['apart', 'coming'] as const) {
+      const { tuners } = applyChange(begunHere, putOnPile(begunHere, ['tuners'], pile)).parts
+      expect(pileOf(tuners)).toBe(pile)
+      expect(tuners!.sizes.bushing).toMatchObject({ known: 'assumed' })
+      expect(tuners!.sizes.bushing!.value).not.toBe(8.4)
+      expect(tuners!.traits.locking).toBeUndefined()
+    }
+    for (const pile of ['box', 'place'] as const)
+      expect(applyChange(begunHere, putOnPile(begunHere, ['tuners'], pile)).parts.tuners!.sizes.bushing!.value).toBe(8.4)
+    expect(putOnPile(begunHere, ['tuners'], 'apart').label).toBe('Tuners: another one, still to be bought')
+  })
   it('is said as a person would', () => {
     const build = begun()
     expect(putOnPile(build, ['nut', 'strings'], 'coming').label).toBe('Nut, strings: on its way')

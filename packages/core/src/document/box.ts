@@ -1,41 +1,53 @@
 import type { Part, PartState } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
+import { plays } from '../parts/starting/jobs'
 import { usualPart } from '../parts/starting/fill'
 import type { Build } from './build'
-import { asJson, edit, type Change } from './change'
-import { removePart } from './changes'
+import { edit, type Change } from './change'
+import { choosePart, removePart } from './changes'
 
-/** Where each part of an instrument is when the box is opened. */
-export const PILES = ['box', 'apart', 'coming', 'none'] as const
+/** Where each part of an instrument is when the box is opened, or before an instrument is changed. */
+export const PILES = ['box', 'place', 'apart', 'coming', 'none'] as const
 export type Pile = (typeof PILES)[number]
 
-const STATE: Readonly<Record<Exclude<Pile, 'none'>, PartState>> = { box: 'in hand', apart: 'planned', coming: 'ordered' }
-/** How each pile is said. */
-export const PILE_WORDS: Readonly<Record<Pile, string>> = {
+const STATE: Readonly<Record<Exclude<Pile, 'none'>, PartState>> = { box: 'in hand', place: 'in place', apart: 'planned', coming: 'ordered' }
+const OF_A_BOX: Readonly<Record<Pile, string>> = {
   box: 'in the box',
+  place: 'in place already',
   apart: 'still to be bought',
   coming: 'on its way',
   none: 'not on this instrument',
 }
+const OF_AN_INSTRUMENT: Readonly<Record<Pile, string>> = {
+  box: 'comes off, or lies here to go on',
+  place: 'in place, stays as it is',
+  apart: 'another one, still to be bought',
+  coming: 'another one, on its way',
+  none: 'not on this instrument',
+}
+/** How each pile is said, for what comes in a box or for an instrument that plays. */
+export const pileWords = (build: Pick<Build, 'job'>): Readonly<Record<Pile, string>> => (plays(build) ? OF_AN_INSTRUMENT : OF_A_BOX)
 
 export const pileOf = (part: Part | undefined): Pile =>
-  !part ? 'none' : part.state === 'in hand' ? 'box' : part.state === 'ordered' ? 'coming' : 'apart'
+  !part ? 'none' : part.state === 'in place' ? 'place' : part.state === 'in hand' ? 'box' : part.state === 'ordered' ? 'coming' : 'apart'
 
 /**
- * Puts parts on a pile, as one change. A slot that was empty gets a part as usual of its kind; one that the instrument has not is emptied.
+ * Puts parts on a pile, as one change. A slot that was empty gets a part as usual of its kind, and so does
+ * one whose part was in place where another is bought: nothing of the old one is the new one's. One that the instrument has not is emptied.
  */
 export function putOnPile(build: Build, slots: readonly Slot[], pile: Pile): Change {
   const what = slots.map((s) => slotSpec(s).label.toLowerCase()).join(', ')
-  const label = `${what.charAt(0).toUpperCase()}${what.slice(1)}: ${PILE_WORDS[pile]}`
+  const label = `${what.charAt(0).toUpperCase()}${what.slice(1)}: ${pileWords(build)[pile]}`
   if (pile === 'none') return { label, edits: slots.filter((s) => build.parts[s]).flatMap((s) => removePart(build, s).edits) }
   const state = STATE[pile]
   return {
     label,
-    edits: slots.map((slot) =>
-      build.parts[slot]
-        ? edit(build, ['parts', slot, 'state'], state)
-        : edit(build, ['parts', slot], asJson({ ...usualPart(slot, { name: slotSpec(slot).label }, build.parts), state })),
-    ),
+    edits: slots.flatMap((slot) => {
+      const part = build.parts[slot]
+      const stays = part && !(part.state === 'in place' && (pile === 'apart' || pile === 'coming'))
+      if (stays) return [edit(build, ['parts', slot, 'state'], state)]
+      return choosePart(build, slot, { ...usualPart(slot, { name: slotSpec(slot).label }, build.parts), state }).edits
+    }),
   }
 }
 

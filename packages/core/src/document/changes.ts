@@ -2,7 +2,7 @@ import { countedAnew } from './countedAnew'
 import { printValue } from '../parts/check'
 import { knownWord } from '../parts/doubt'
 import { KINDS } from '../parts/kinds/index'
-import type { OutlineRow, Part } from '../parts/part'
+import { isPartHere, type OutlineRow, type Part } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
 import { printMm } from '../quantity/length'
 import { isMeasured, type Size } from '../quantity/size'
@@ -132,7 +132,7 @@ export function setIn(
 
 /** Slots whose part is not in hand and was never said to stay: what choosing may look for. */
 export const notHere = (build: Build): Slot[] =>
-  (Object.keys(build.parts) as Slot[]).filter((slot) => build.parts[slot]!.state !== 'in hand' && build.slots?.[slot] === undefined)
+  (Object.keys(build.parts) as Slot[]).filter((slot) => !isPartHere(build.parts[slot]) && build.slots?.[slot] === undefined)
 
 /** Opens all of those at once. */
 export function openNotHere(build: Build): Change {

@@ -1,6 +1,5 @@
 export * from './box'
 export * from './sameAs'
-export * from './beginBuild'
 export * from './build'
 export * from './read'
 export { sizesMadeBy } from './unmade'

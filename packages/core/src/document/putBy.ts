@@ -1,4 +1,4 @@
-import type { Part } from '../parts/part'
+import { isPartHere, type Part } from '../parts/part'
 import { isSlot } from '../parts/slots'
 import { freeOf, type StockItem } from '../parts/stock'
 import type { Build } from './build'
@@ -21,7 +21,7 @@ function moved(change: Change): (Named & { more: number })[] {
     count(from as unknown as Part | undefined, -1)
     const came = to as unknown as Part | undefined
     // What is still to be bought is in nobody's drawer.
-    count(came?.state === 'in hand' ? came : undefined, 1)
+    count(isPartHere(came) ? came : undefined, 1)
   }
   return [...net.values()].filter((m) => m.more !== 0)
 }
@@ -39,7 +39,7 @@ export function putBy(change: Change, after: Build, buildId: string, stash: read
   return moved(change).flatMap(({ kind, name, more }) => {
     const same = stash.filter((i) => i.holding === 'stash' && i.part.kind === kind && i.part.name === name)
     const mine = (i: StockItem) => i.reserved[buildId] ?? 0
-    const inUse = chosenParts(after).filter(([, p]) => p.kind === kind && p.name === name && p.state === 'in hand').length
+    const inUse = chosenParts(after).filter(([, p]) => p.kind === kind && p.name === name && isPartHere(p)).length
     const item = more > 0 ? same.find((i) => freeOf(i, buildId) > 0) : same.find((i) => mine(i) > 0)
     if (!item) return []
     const wanted = more > 0 ? Math.max(mine(item), Math.min(inUse, freeOf(item, buildId))) : Math.max(inUse, mine(item) + more)

@@ -24,6 +24,7 @@ import type { Finder } from './finder'
 import type { DrawnCard, HoleCard } from './holeCard'
 import { heldByNothing } from './heldByNothing'
 import type { Hollow } from './hollows'
+import { keptInPlace } from './inPlace'
 import { withNeighbours } from './neighbours'
 import { withArch } from './onArch'
 import { carrierUntold } from './carrierUntold'
@@ -70,7 +71,7 @@ function drawnCards(build: Build, bench: Bench): DrawnCard[] {
   if (!build.parts.body && !build.parts.neck) return []
   const told = withoutGuesses(build)
   const cards = FINDERS.flatMap((find) => find(told, bench) ?? []).map((card) =>
-    heldByNothing(told, carrierUntold(told, overOpen(told, card))),
+    keptInPlace(told, heldByNothing(told, carrierUntold(told, overOpen(told, card)))),
   )
   return withNeighbours(told, cards).map(({ card, more }) => withFilm(build, withArch(told, withGuards(card, more))))
 }

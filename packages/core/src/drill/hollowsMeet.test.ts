@@ -15,6 +15,7 @@ import type { DrawnCard } from './holeCard'
 import { holeCards } from './holes'
 import { hollowsOf, type Hollow } from './hollows'
 import { CONTROL_HOLES } from './overOpen'
+import { withoutGuesses } from './told'
 
 /** Air in the body, as the card or the tape measure has it. */
 interface Air {
@@ -56,7 +57,8 @@ function airIn(build: Build, cards: readonly DrawnCard[]): Air[] {
     ...(card ? { card } : {}),
   })
   return [
-    ...hollowsOf(build).map((h) => hollow(h)),
+    // As Drill has them: of sizes that cannot be right together none is gone by, and they stand where the cards count from.
+    ...hollowsOf(withoutGuesses(build)).map((h) => hollow(h)),
     ...cards.flatMap((card) => (card.cuts ? [hollow(card.cuts, card)] : [])),
     ...cards
       .filter((c) => (c.side === 'front' || c.side === 'back') && c.bit !== undefined && !c.byPart)

@@ -1,3 +1,4 @@
+export * from './beginBuild'
 export * from './evaluate'
 export * from './evaluator'
 export * from './finishes'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { beginBuild } from '../document/beginBuild'
+import { beginBuild } from '../evaluate/beginBuild'
 import type { Build } from '../document/build'
 import { applyChange } from '../document/change'
 import { choosePart, setSize } from '../document/changes'

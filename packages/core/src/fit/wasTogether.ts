@@ -13,7 +13,8 @@ export function wasTogether(build: Build, joints: readonly Joint[]): { joint: Jo
   // The first that is offered of a trial is the good one.
   const good = new Map(JOINT_KINDS.map((k) => [k.id, k.trial.offers[0]![0]]))
   // What was bought for it was not there then.
-  const wasThere = (p: Part | undefined) => !p || (p.state === 'in hand' && p.seller === undefined && p.price === undefined)
+  const wasThere = (p: Part | undefined) =>
+    !p || p.state === 'in place' || (p.state === 'in hand' && p.seller === undefined && p.price === undefined)
   return joints
     .filter((j) => j.verdict === 'cant-tell' && !j.tried && j.slots.every((slot) => wasThere(build.parts[slot])))
     .map((joint) => ({ joint, result: good.get(joint.id)! }))

@@ -2,7 +2,7 @@ import { ownSizes } from '../parts/unknown'
 import { isMeasured, told } from '../quantity/size'
 import type { SizeUnit } from './kind'
 import { KINDS } from './kinds/index'
-import type { Part } from './part'
+import { isPartHere, type Part } from './part'
 
 /** What was ordered to be made, kept as it was sent. */
 export interface Order {
@@ -52,7 +52,7 @@ export function acceptance(order: Order, part: Part): Acceptance[] {
     const size = part.sizes[key]
     const spec = KINDS[part.kind].sizes[key]
     const base = { key, label: spec?.label ?? key, unit: spec?.unit ?? 'mm', ordered: value, tolerance }
-    if (part.state !== 'in hand') return { ...base, verdict: 'not here yet' }
+    if (!isPartHere(part)) return { ...base, verdict: 'not here yet' }
     if (!size || !isMeasured(size.known)) return { ...base, verdict: 'not measured' }
     const off = Math.abs(size.value - value)
     const verdict = off + size.doubt <= tolerance + HAIR ? 'pass' : off - size.doubt > tolerance ? 'fail' : 'too close to tell'

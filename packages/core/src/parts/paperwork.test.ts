@@ -181,6 +181,19 @@ describe('stock, money and days', () => {
     expect(s.paid).toBeCloseTo(24 + 3.8 + 2, 9)
     expect(s.left).toBeCloseTo(40 - 35.8, 9)
   })
+  it('what came on the instrument was bought with it: without a price it is no gap, with one it has no parcel', () => {
+    const { price: _, seller: __, ...own } = guard({})
+    const stays: Part = { ...own, state: 'in place' }
+    const parts = {
+      guard: stays,
+      'pot-volume': { ...stays, kind: 'pot' } as Part,
+      'pot-tone': { ...own, kind: 'pot', state: 'planned' } as Part,
+    }
+    expect(spending({ parts })).toMatchObject({ unpriced: 1, fromStash: 1, planned: 0, sellers: [{ seller: 'from the stash', parts: 1 }] })
+    const whole = spending({ parts: { ...parts, body: { ...stays, kind: 'body', price: 180 } } })
+    expect(whole).toMatchObject({ unpriced: 1, fromStash: 1, planned: 180, paid: 180 })
+    expect(whole.sellers.map((s) => s.seller)).toEqual(['with the instrument', 'from the stash'])
+  })
   it('a part that stands in for an original says by how much it is cheaper; a shop’s work counts, and what is left when it is sold', () => {
     const s = spending({
       parts: {

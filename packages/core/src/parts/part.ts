@@ -11,10 +11,13 @@ export interface OutlineRow {
   trebleInner?: number
 }
 
-export const PART_STATES = ['planned', 'ordered', 'in hand'] as const
+/** In place: mounted where it belongs, as it came, and it stays so; what is taken off to be worked on or to go on again is in hand. */
+export const PART_STATES = ['planned', 'ordered', 'in hand', 'in place'] as const
 export const METALS = ['nickel', 'chrome', 'black', 'gold', 'brass', 'steel'] as const
 export type Metal = (typeof METALS)[number]
 export type PartState = (typeof PART_STATES)[number]
+/** Is it here, on the bench or on the instrument? */
+export const isPartHere = (part: { state: PartState } | undefined): boolean => part?.state === 'in hand' || part?.state === 'in place'
 
 /** A thing with sizes. Sizes that are not known are simply absent. */
 export interface Part {

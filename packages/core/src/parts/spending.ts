@@ -47,6 +47,9 @@ export interface ShopJob {
   slot?: Slot
 }
 
+/** Who is put down for what nobody sent, and no postage is paid to. */
+export const NO_PARCEL = { stash: 'from the stash', instrument: 'with the instrument' } as const
+
 /** Everything a build costs: parts by seller with one postage a parcel, and the share of what it uses up. */
 export function spending(build: {
   parts: Partial<Record<Slot, Part>>
@@ -61,11 +64,12 @@ export function spending(build: {
   let fromStash = 0
   let saved: number | undefined
   for (const part of Object.values(build.parts)) {
-    if (!part) continue
+    // What came on the instrument was not bought by itself.
+    if (!part || (part.state === 'in place' && part.price === undefined)) continue
     if (part.price === undefined) unpriced++
     else if (part.original !== undefined) saved = (saved ?? 0) + part.original - part.price
-    const seller = part.seller ?? 'from the stash'
-    if (!part.seller) fromStash++
+    const seller = part.seller ?? NO_PARCEL[part.state === 'in place' ? 'instrument' : 'stash']
+    if (seller === NO_PARCEL.stash) fromStash++
     const sum = by.get(seller) ?? { seller, planned: 0, paid: 0, shipping: build.parcels?.[seller] ?? 0, parts: 0 }
     sum.planned += part.price ?? 0
     if (part.state !== 'planned') sum.paid += part.price ?? 0

@@ -24,10 +24,13 @@ export function takeIn(build: Build, { id, title }: Named): Change {
   return setPlan(build, 'leftOut', Object.keys(others).length ? others : undefined, `Part of this job after all: ${title}`.slice(0, 400))
 }
 
+/** A step of what stays in place. */
+const isIdle = (build: Build, s: Step): boolean => s.inPlace === true && !build.steps[s.id]?.done
+
 /** The steps this job asks for; what came after one that is left out comes after what that came after. */
 export function askedFor(build: Build, steps: readonly Step[]): readonly Step[] {
-  if (!build.plan?.leftOut || !steps.some((s) => isLeftOut(build, s.id))) return steps
-  const out = new Map(steps.filter((s) => isLeftOut(build, s.id)).map((s) => [s.id, s]))
+  const out = new Map(steps.filter((s) => isIdle(build, s) || isLeftOut(build, s.id)).map((s) => [s.id, s]))
+  if (!out.size) return steps
   const standing = (befores: readonly Before[], seen: ReadonlySet<string>): Before[] =>
     befores.flatMap((b) => {
       const gone = out.get(b.id)

@@ -226,6 +226,11 @@ export const BECAUSE = {
     risk: 'How it stood is gone with the first screw, and nobody knows where each came from.',
     wayBack: 'Note what still stands; read the old place of bridge and neck from their marks on the wood.',
   },
+  playsUntilThen: {
+    why: 'It plays until it is taken apart: what goes on instead is here first.',
+    risk: 'It lies in pieces until the parcel comes.',
+    wayBack: 'String it up again as it was; or measure what lies open meanwhile.',
+  },
   apartFirst: {
     why: 'It is taken apart before it is worked on.',
     risk: 'A bit or a file slips into what is still on it; chips lie in its electrics.',
@@ -259,6 +264,9 @@ export const rightBefore = (slots: readonly Slot[], earlier: readonly Step[]): B
     .filter((s) => s.station === 'fit' && s.stage === 'hardware' && s.slots?.some((slot) => slots.includes(slot)))
     .map((s) => before(s.id, 'rightBeforeOn')),
 ]
+
+/** Does a film go on? Whatever is mounted comes off for it, and goes on again. */
+export const refinished = (earlier: readonly Step[]): boolean => earlier.some((s) => s.stage === 'film')
 
 /** The last step of the film, after which hardware goes on. */
 export const onceFilmIsHard = (earlier: readonly Step[]): Before[] =>

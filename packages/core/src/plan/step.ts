@@ -73,6 +73,8 @@ export interface Step {
   befores: Before[]
   /** Sizes of parts it gives another value. */
   alters?: readonly SizeRef[]
+  /** All that it is done to is in place and stays so: nothing is done, whatever comes after it comes after what it would have come after. */
+  inPlace?: true
   /** Steps of stations before it that are the same piece of work, told less fully. */
   insteadOf?: readonly string[]
 }

@@ -30,6 +30,17 @@ const waxed: Build = {
   },
 }
 const ordered: Build = { ...full, parts: { ...full.parts, body: { ...full.parts.body!, state: 'ordered', arrives: '2026-12-20' } } }
+/** All of it is in place but tuners that are on their way. */
+const upgraded: Build = {
+  ...full,
+  job: 'upgrade',
+  parts: Object.fromEntries(
+    Object.entries(full.parts).map(([slot, p]) => [
+      slot,
+      slot === 'tuners' ? { ...p, state: 'ordered', arrives: '2026-12-20' } : { ...p, state: 'in place' },
+    ]),
+  ),
+}
 /** A heel too wide for its pocket, a pot whose thread is too long, a lining that meets nothing. */
 const tight = changed(
   full,
@@ -97,6 +108,7 @@ const CASES: Record<keyof typeof BECAUSE, readonly [build: Build, first: RegExp,
   fretsBeforeNut: [full, /^level-frets$/, /^nut-on$/],
   heardFirst: [rescue, /^test-first$/, /^note-before$/],
   notedFirst: [rescue, /^note-before$/, /^take-apart$/],
+  playsUntilThen: [upgraded, /^arrive-tuners$/, /^take-apart$/],
   apartFirst: [rescue, /^take-apart$/, /^drill-neck-screws$/],
   partsFirst: [ordered, /^arrive-body$/, /^place$/],
 }

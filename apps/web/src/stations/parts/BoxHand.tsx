@@ -1,8 +1,8 @@
 import {
   askedOf,
   KINDS,
-  PILE_WORDS,
   pileOf,
+  pileWords,
   setPartField,
   setTrait,
   slotSpec,
@@ -37,7 +37,7 @@ function PartAtTheBox({ slot }: { slot: Slot }) {
       <h2 className="text-[23px]">{part?.name ?? label}</h2>
       <p className="text-soft">
         {part && part.name !== label ? `${label}, ` : ''}
-        {PILE_WORDS[pileOf(part)]}
+        {pileWords(build)[pileOf(part)]}
       </p>
       {part && (
         <>

@@ -1,4 +1,4 @@
-import { PILE_WORDS, PILES, pileOf, putOnPile, SLOTS, unsorted, type Build, type Pile, type Slot } from '@snug/core'
+import { PILES, pileOf, pileWords, plays, putOnPile, SLOTS, unsorted, type Build, type Pile, type Slot } from '@snug/core'
 import { useDeferredValue, useState } from 'react'
 import { Board } from '../../app/Workspace'
 import { useWhere } from '../../app/where'
@@ -15,7 +15,9 @@ const ROWS = SLOTS.map((s) => ({ ...s, id: s.slot as Slot }))
 export function BoxTab() {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
-  const [pile, setPile] = useState<Pile>('box')
+  const changes = plays(build)
+  const title = changes ? 'What is changed' : 'What came in the box'
+  const [pile, setPile] = useState<Pile>(changes ? 'apart' : 'box')
   const [tab, onTab] = useTab(TAB_IDS)
   const { thing, go } = useWhere()
   const hand = ROWS.find((r) => r.slot === thing)
@@ -32,13 +34,13 @@ export function BoxTab() {
     <Board
       selected={hand?.id}
       onPick={pick}
-      boardLabel="What came in the box"
+      boardLabel={title}
       board={
         <div className="flex h-full flex-col">
           <StationTabs tabs={TABS} tab={tab} onTab={onTab} label="Parts" />
           <div className="min-h-0 flex-1 overflow-auto px-5 py-3">
             <div className="flex flex-wrap items-center justify-between gap-3">
-              <h2 className="text-[25px] leading-tight">What came in the box</h2>
+              <h2 className="text-[25px] leading-tight">{title}</h2>
               <span className="flex flex-wrap gap-2">
                 {open.length > 0 && <Button onClick={allHere}>It is all here</Button>}
                 <Button
@@ -53,9 +55,11 @@ export function BoxTab() {
               </span>
             </div>
             <p className="text-[15px] text-soft">
-              Everything is as usual for its kind, dotted, until you measure it. Say where a part is, then press each one that is there.
+              {changes
+                ? 'Say what becomes of a part, then press each that it happens to. What stays in place is neither taken off, drilled nor soldered.'
+                : 'Everything is as usual for its kind, dotted, until you measure it. Say where a part is, then press each one that is there.'}
             </p>
-            <PilePicker pile={pile} onPile={setPile} />
+            <PilePicker pile={pile} words={pileWords(build)} onPile={setPile} />
             {PILES.map((p) => (
               <Tray key={p} pile={p} build={build} drawn={drawn} hand={hand?.id} onPress={press} />
             ))}
@@ -67,7 +71,7 @@ export function BoxTab() {
   )
 }
 
-function PilePicker({ pile, onPile }: { pile: Pile; onPile: (pile: Pile) => void }) {
+function PilePicker({ pile, words, onPile }: { pile: Pile; words: Readonly<Record<Pile, string>>; onPile: (pile: Pile) => void }) {
   return (
     <fieldset className="mt-2 flex flex-wrap gap-2">
       <legend className="sr-only">A part you press goes to</legend>
@@ -77,7 +81,7 @@ function PilePicker({ pile, onPile }: { pile: Pile; onPile: (pile: Pile) => void
           className={`label inline-flex min-h-10 cursor-pointer items-center gap-2 rounded border px-3 text-[15px] font-semibold ${p === pile ? 'border-violet bg-wash' : 'border-hairline bg-sheet'}`}
         >
           <input type="radio" name="pile" className="accent-[var(--violet)]" checked={p === pile} onChange={() => onPile(p)} />
-          {PILE_WORDS[p]}
+          {words[p]}
         </label>
       ))}
     </fieldset>
@@ -95,11 +99,11 @@ interface TrayProps {
 function Tray({ pile, build, drawn, hand, onPress }: TrayProps) {
   const here = ROWS.filter((r) => pileOf(build.parts[r.slot]) === pile)
   if (!here.length) return null
+  const words = pileWords(build)[pile]
   return (
-    <section className="mt-3" aria-label={PILE_WORDS[pile]}>
+    <section className="mt-3" aria-label={words}>
       <h3 className="text-[18px]">
-        {PILE_WORDS[pile].charAt(0).toUpperCase() + PILE_WORDS[pile].slice(1)}{' '}
-        <span className="figure text-[14px] text-soft">{here.length}</span>
+        {words.charAt(0).toUpperCase() + words.slice(1)} <span className="figure text-[14px] text-soft">{here.length}</span>
       </h3>
       <ul className="flex flex-wrap gap-1.5">
         {here.map(({ slot, label }) => (

@@ -1,4 +1,4 @@
-import { counted, handWords, type Slot } from '@snug/core'
+import { counted, handWords, isPartHere, type Slot } from '@snug/core'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { useOpenBuild } from '../../state/buildStore'
@@ -11,7 +11,7 @@ export function Donor() {
   const build = useOpenBuild()
   const acts = useStockActs()
   const slots = filled(build)
-  const isHere = (slot: Slot) => build.parts[slot]!.state === 'in hand'
+  const isHere = (slot: Slot) => isPartHere(build.parts[slot])
   const [keep, setKeep] = useState<ReadonlySet<Slot>>(new Set(slots.filter(isHere)))
   const [place, setPlace] = useState(`box: ${build.name}`)
   return (

@@ -1,4 +1,4 @@
-import { setField, setIn, spending } from '@snug/core'
+import { NO_PARCEL, setField, setIn, spending } from '@snug/core'
 import { BarElement, CategoryScale, Chart, LinearScale } from 'chart.js'
 import { Workspace } from '../../app/Workspace'
 import { useShallow } from 'zustand/react/shallow'
@@ -13,6 +13,8 @@ import { Consumables } from './Consumables'
 import { ShopWork } from './ShopWork'
 
 Chart.register(BarElement, CategoryScale, LinearScale)
+
+const isNoParcel = (seller: string) => Object.values<string>(NO_PARCEL).includes(seller)
 
 /** Money by seller, one postage a parcel, what is used up, what is left, and by when to order. */
 export function MoneyTab() {
@@ -45,7 +47,7 @@ export function MoneyTab() {
                   <td className="figure text-right">{s.planned.toFixed(2)}</td>
                   <td className="figure pr-4 text-right">{s.paid.toFixed(2)}</td>
                   <td className="w-28 py-0.5 pr-4">
-                    {s.seller === 'from the stash' ? null : (
+                    {isNoParcel(s.seller) ? null : (
                       <NumberEntry
                         quiet
                         label={`Postage from ${s.seller}`}

@@ -102,6 +102,11 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
           options={PART_STATES.map((s) => [s, s] as const)}
           onChange={(s) => change((b) => setPartField(b, slot, 'state', s))}
         />
+        {part.state === 'in place' && (
+          <p className="self-end text-[15px] leading-snug text-soft">
+            It stays on the instrument: no hole is made for it, and nothing of it is soldered or taken off.
+          </p>
+        )}
         <PriceField slot={slot} part={part} currency={build.currency} />
         <PriceField slot={slot} part={part} currency={build.currency} of="original" />
         {part.state === 'ordered' && <PromisedFor slot={slot} part={part} />}

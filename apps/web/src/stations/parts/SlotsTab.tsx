@@ -9,9 +9,10 @@ import {
   spending,
   wantedFor,
   wantedSizes,
+  type PartState,
   type Slot,
 } from '@snug/core'
-import { Check, CircleDashed, Truck } from 'lucide-react'
+import { Check, CheckCheck, CircleDashed, Truck } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { useHand } from '../../app/useHand'
 import { Workspace } from '../../app/Workspace'
@@ -111,7 +112,8 @@ export function SlotsTab() {
   )
 }
 
-function SlotMark({ state }: { state: 'empty' | 'planned' | 'ordered' | 'in hand' }) {
+function SlotMark({ state }: { state: 'empty' | PartState }) {
+  if (state === 'in place') return <CheckCheck size={18} className="text-ink" aria-label="in place" />
   if (state === 'in hand') return <Check size={18} className="text-ink" aria-label="in hand" />
   if (state === 'ordered') return <Truck size={18} className="text-copper" aria-label="ordered" />
   return <CircleDashed size={18} className="text-soft" aria-label={state} />

@@ -1,4 +1,4 @@
-import { newBuild } from '@snug/core'
+import { beginBuild, newBuild } from '@snug/core'
 import { fullBuild } from '@snug/core/testing/fullBuild'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
@@ -47,6 +47,21 @@ describe('what came in the box', () => {
     const coils = within(inHand().getByRole('group', { name: 'Coils' }))
     await userEvent.click(coils.getByRole('button', { name: 'can’t see' }))
     await waitFor(() => expect(server.build.parts['pickup-neck']!.traits.coils).toBeUndefined())
+  })
+  it('of an instrument that plays it is asked what is changed: another one is bought, the rest stays', async () => {
+    const here = beginBuild(
+      { name: 'Here', handedness: 'right', strings: 6, scale: 647.7, start: 'bolt-guard-vibrato', job: 'upgrade' },
+      '2026-11-24',
+    )
+    layOut(here)
+    show(<PartsStation />, 'parts?tab=box')
+    const changed = () => within(screen.getByRole('region', { name: 'What is changed' }))
+    expect(changed().getByRole('radio', { name: 'another one, still to be bought' })).toMatchObject({ checked: true })
+    await userEvent.click(changed().getByRole('button', { name: 'Tuners' }))
+    await waitFor(() => expect(server.build.parts.tuners!.state).toBe('planned'))
+    expect(within(changed().getByRole('region', { name: 'in place, stays as it is' })).queryByRole('button', { name: 'Tuners' })).toBeNull()
+    await waitFor(() => expect(useBuild.getState().evaluation!.plan.steps.map((s) => s.title)).toContain('Tuners'))
+    expect(useBuild.getState().evaluation!.plan.steps.map((s) => s.id)).not.toContain('solder')
   })
   it('says what can be seen already', () => {
     layOut(begun())

@@ -1,5 +1,7 @@
 import type { Build } from '../../document/build'
+import { allInPlace } from '../../document/inPlace'
 import type { Check, JudgedJoint } from '../../judge/joint'
+import { isPartHere } from '../../parts/part'
 import { JOINT_KINDS } from '../jointKinds'
 import { existsIn, type JointKind } from '../kind'
 
@@ -19,11 +21,12 @@ const HEARSAY = 0.3
 /** Of a joint where a mistake is put right in minutes. [ours] */
 const LIGHT = 0.3
 
-/** What a mistake at a joint costs, as a weight: one, or less where it is light, and one more for every 40 of parts not yet in hand. [ours] */
+/** What a mistake at a joint costs, as a weight: nothing where all of it is in place and stays so; one, or less where it is light, and one more for every 40 of parts not yet in hand. [ours] */
 export function weightOf(build: Build, kind: JointKind, joint: JudgedJoint): number {
+  if (allInPlace(build, joint.slots)) return 0
   const open = joint.slots.reduce((sum, slot) => {
     const part = build.parts[slot]
-    return sum + (part && part.state !== 'in hand' ? (part.price ?? 0) : 0)
+    return sum + (part && !isPartHere(part) ? (part.price ?? 0) : 0)
   }, 0)
   return (kind.light ? LIGHT : 1) + open / 40
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { FINISH_SYSTEMS, newBuild, type Build } from '../../document/build'
-import { beginBuild } from '../../document/beginBuild'
+import { beginBuild } from '../../evaluate/beginBuild'
 import { isThrough } from '../../document/read'
 import { chooseSystem } from '../../finish/editing'
 import { isChosen } from '../../finish/systems'

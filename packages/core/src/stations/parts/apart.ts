@@ -1,6 +1,10 @@
 import type { Build } from '../../document/build'
 import { chosenParts } from '../../document/read'
-import { comesApart } from '../../parts/starting/jobs'
+import { allInPlace } from '../../document/inPlace'
+import { isPartHere } from '../../parts/part'
+import { slotSpec, SLOT_NAMES } from '../../parts/slots'
+import { listed } from '../../quantity/words'
+import { comesApart, plays } from '../../parts/starting/jobs'
 import { APART, before } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
 
@@ -18,11 +22,33 @@ export const NOTED = {
 export type Noted = keyof typeof NOTED
 export const NOTED_IDS = Object.keys(NOTED) as Noted[]
 
+/** What comes off, where the most of it stays. */
+function toChange(build: Build): string {
+  const parts = chosenParts(build)
+  const off = parts.filter(([, p]) => p.state !== 'in place').map(([slot]) => slotSpec(slot).label.toLowerCase())
+  return off.length < parts.length ? `For ${listed(off)}; the rest stays in place. ` : ''
+}
+
+/** Of an instrument that plays and stays as it is, nothing is taken apart: what is changed is said first. */
+function sayChanged(): Step {
+  return step({
+    id: 'say-changed',
+    title: 'Say under Parts what is changed',
+    why: 'Every part is in place and stays: nothing is taken off, drilled or soldered. Under “What came” say which is another one, and which comes off.',
+    station: 'parts',
+    stage: 'parcel',
+    need: 'should',
+    minutes: 5,
+  })
+}
+
 /** An instrument that is here is heard, noted and taken apart before anything else is done to it. */
-export function apartSteps(build: Build): Step[] {
+/** @param arrivals what is still on its way, or to be ordered */
+export function apartSteps(build: Build, arrivals: readonly Step[]): Step[] {
   if (!comesApart(build)) return []
-  const slots = chosenParts(build).flatMap(([slot, p]) => (p.state === 'in hand' ? [slot] : []))
-  if (!slots.length) return []
+  if (allInPlace(build, SLOT_NAMES)) return [sayChanged()]
+  const parts = chosenParts(build)
+  if (!parts.some(([, p]) => isPartHere(p))) return []
   const open = NOTED_IDS.filter((id) => build.plan?.noted?.[id] === undefined).length
   const test = step({
     id: 'test-first',
@@ -45,15 +71,15 @@ export function apartSteps(build: Build): Step[] {
   const apart = step({
     id: APART,
     title: 'Take it apart, as far as the job asks',
-    why: 'Strings slackened evenly, covers, plates, then what is under them; what belongs together in one bag with its name.',
+    why: `${toChange(build)}Strings slackened evenly, covers, plates, then what is under them; what belongs together in one bag with its name.`,
     station: 'parts',
     stage: 'parcel',
-    slots,
-    minutes: 45,
-    times: [20, 120],
+    // What another one comes for is taken off too.
+    slots: parts.map(([slot]) => slot),
+    ...(chosenParts(build).some(([, p]) => p.state === 'in place') ? { minutes: 25, times: [10, 60] } : { minutes: 45, times: [20, 120] }),
     picture: 'Every side, and every hollow, before the first screw is out.',
     cautions: ['Slacken the strings before they are cut: a tight one whips. Eyes covered.'],
-    befores: [before(note.id, 'notedFirst')],
+    befores: [before(note.id, 'notedFirst'), ...(plays(build) ? arrivals.map((s) => before(s.id, 'playsUntilThen')) : [])],
   })
   return [...(build.job === 'rescue' ? [test] : []), note, apart]
 }

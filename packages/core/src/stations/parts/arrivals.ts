@@ -1,6 +1,7 @@
 import type { Build } from '../../document/build'
 import { chosenParts } from '../../document/read'
 import { SLOT_NAMES, slotSpec, type Slot } from '../../parts/slots'
+import { plays } from '../../parts/starting/jobs'
 import { step, type Step } from '../../plan/step'
 import { sayDay } from '../../quantity/days'
 
@@ -47,21 +48,27 @@ export function arrivalSteps(build: Build, today: string): Step[] {
         ...comesOn(p.arrives, today),
       }),
     ),
-    ...toBuy(SLOT_NAMES.filter((slot) => build.parts[slot]?.state === 'planned')),
+    ...toBuy(
+      build,
+      SLOT_NAMES.filter((slot) => build.parts[slot]?.state === 'planned'),
+    ),
   ]
 }
 
 /** One act, however many parts it is: listing them one by one would hide the work behind them. */
-function toBuy(slots: readonly Slot[]): Step[] {
+function toBuy(build: Build, slots: readonly Slot[]): Step[] {
   const [first] = slots
   if (!first) return []
   const names = slots.map((slot) => slotSpec(slot).label.toLowerCase())
+  const open = `${slots.length === 1 ? 'One part is' : `${slots.length} parts are`} neither here nor ordered.`
   return [
     step({
       // Ticked off, it stands for these parts and no others.
       id: `buy-${slots.map((slot) => SLOT_NAMES.indexOf(slot)).join('.')}`,
       title: `Say what came, or order: ${names.slice(0, 3).join(', ')}${names.length > 3 ? ` and ${names.length - 3} more` : ''}`,
-      why: `${slots.length === 1 ? 'One part is' : `${slots.length} parts are`} neither here nor ordered. What came in the box is put on its pile under Parts; the rest is ordered.`,
+      why: plays(build)
+        ? `${open} What came is put on its pile under Parts; until all of it is here the instrument stays together.`
+        : `${open} What came in the box is put on its pile under Parts; the rest is ordered.`,
       station: 'parts',
       stage: 'parcel',
       thing: first,

@@ -6,6 +6,7 @@ import { KINDS, type KindName } from '../../parts/kinds/index'
 import { acceptance, type Order } from '../../parts/order'
 import { claimSheet, notAsListed, promisedAndCame } from '../../parts/promised'
 import { rescueEstimate } from '../../parts/rescue'
+import { NO_PARCEL } from '../../parts/spending'
 import { slotSpec, type Slot } from '../../parts/slots'
 import { printMm } from '../../quantity/length'
 import type { Sheet, SheetBlock } from '../sheet'
@@ -96,7 +97,8 @@ export function measuringSheet(kind: KindName): Sheet {
 export function unpackingSheet(build: Build): Sheet {
   const by = new Map<string, string[]>()
   for (const [slot, part] of Object.entries(build.parts) as [Slot, NonNullable<Build['parts'][Slot]>][]) {
-    const seller = part.seller ?? 'from the stash'
+    if (part.state === 'in place') continue
+    const seller = part.seller ?? NO_PARCEL.stash
     by.set(seller, [
       ...(by.get(seller) ?? []),
       `${slotSpec(slot).label}: ${part.name}${build.unpacked?.[slot] ? ` (${build.unpacked[slot]})` : ''}`,

@@ -4,11 +4,12 @@ import { takenPart } from '../../instrument/idleParts'
 import { hasSprings } from '../../instrument/vibrato'
 import { goesRound } from '../../instrument/guardRound'
 import type { Build } from '../../document/build'
+import { allInPlace, ifInPlace } from '../../document/inPlace'
 import { hasLockingNut, hasTrussNut, isGlued, isJointUntold, nutWork, traitAt } from '../../document/read'
-import { before, CLOSING_PASS, onceFilmIsHard, parcelsOf, rightBefore } from '../../plan/reasons'
+import { before, CLOSING_PASS, onceFilmIsHard, parcelsOf, refinished, rightBefore } from '../../plan/reasons'
 import { step, type Better, type StepNeed, type Step } from '../../plan/step'
 import { capital } from '../../quantity/words'
-import type { Slot } from '../../parts/slots'
+import { SLOT_NAMES, type Slot } from '../../parts/slots'
 import { PLACES } from '../../instrument/guardPlace'
 import { isCarrierUntold, panelOf } from '../../instrument/panel'
 import { WITH_HARNESS } from '../../instrument/harnessParts'
@@ -29,16 +30,22 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
   const polished = onceFilmIsHard(earlier)
   const wired = (id: string) => earlier.some((s) => s.stage === 'wiring' && s.id === id)
   const ground = groundOf(traitAt(build, 'bridge', 'mount'))
-  const mounted = [...mountedOf(build), ...bareControlPlate(build, wired('harness-in'))]
+  // Whatever is mounted comes off for a new film, and goes on again.
+  const stays = (slots: readonly Slot[]) => !refinished(earlier) && allInPlace(build, slots)
+  const mounted = [...mountedOf(build), ...bareControlPlate(build, wired('harness-in'))].filter(
+    (m) => !stays([m.slot, m.slot === 'tuners' ? 'neck' : 'body']),
+  )
+  const nothing = mounted.length === 0 && stays(['body', 'neck', ...MOUNTED])
   const hardware = step({
     id: 'hardware',
     title: mounted.length ? capital(mounted.map((m) => m.says).join(', ')) : 'Hardware on',
-    why: 'Bushings before tuners, so that the posts stand square; screws started in all their holes before one is tightened.',
+    why: `${mounted.length === 1 ? 'S' : 'Bushings before tuners, so that the posts stand square; s'}crews started in all their holes before one is tightened.`,
     station: 'plan',
     stage: 'hardware',
     slot: 'tuners',
     slots: mounted.map((m) => m.slot),
-    minutes: 45,
+    ...(nothing ? { inPlace: true } : {}),
+    minutes: mounted.length === 1 ? 25 : 45,
     befores: [
       ...polished,
       ...rightBefore(
@@ -58,6 +65,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     stage: 'hardware',
     slot: 'neck',
     slots: ['neck-screws'],
+    ...(stays(['body', 'neck', 'neck-screws']) ? { inPlace: true } : {}),
     minutes: 20,
     befores: [...polished, ...rightBefore(['neck', 'neck-screws'], earlier)],
   })
@@ -73,11 +81,12 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
         step({
           id: 'close-guard',
           title: 'Guard on and closed',
-          why: 'A few screws first; listen once; then the rest.',
+          why: `${goesOver(build, onGuard) ? 'What hangs on the old one goes over to it first, with its wires on. ' : ''}A few screws first; listen once; then the rest.`,
           station: 'plan',
           stage: 'hardware',
           slot: 'guard',
           slots: onGuard,
+          ...(stays(['body', 'guard', ...onGuard]) ? { inPlace: true } : {}),
           minutes: 30,
           ...(inOne
             ? { picture: 'The harness as it lies, before it is closed: the next repair begins with it.', better: betterOpen(build) }
@@ -101,6 +110,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     station: 'setup',
     stage: 'hardware',
     slot: 'neck',
+    ...ifInPlace(build, ['neck']),
     need: 'should',
     minutes: high.length ? 120 : 20,
     ...(high.length ? { times: [60, 240] as const, final: true as const } : {}),
@@ -113,6 +123,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     station: 'setup',
     stage: 'hardware',
     slot: 'nut',
+    ...ifInPlace(build, ['nut', 'neck']),
     minutes: 20,
     whole: true,
     befores: [
@@ -130,6 +141,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     why: `What went on finger-tight is lined up once more and tightened in one go: ${tightened(build)}.`,
     station: 'plan',
     stage: 'hardware',
+    ...(stays(SLOT_NAMES) ? { inPlace: true } : {}),
     minutes: 15,
     cautions: THIN.some((slot) => build.parts[slot])
       ? ['Rings and thin plates crack under torque: stop where the washer no longer turns.']
@@ -190,7 +202,7 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
     title: string,
     why: string,
     minutes: number,
-    more: { thing?: string; cautions?: string[]; need?: StepNeed } = {},
+    more: { thing?: string; cautions?: string[]; need?: StepNeed; inPlace?: true } = {},
   ) => {
     const last = line.at(-1)
     line.push(
@@ -222,7 +234,12 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
     })
   if (build.parts.nut) {
     const { title, why, minutes, cautions } = NUT_HEIGHT[nutWork(build) ?? 'untold']
-    next('set-nut', title, why, minutes, { thing: 'nut', need: 'should', cautions: [...cautions] })
+    next('set-nut', title, why, minutes, {
+      thing: 'nut',
+      need: 'should',
+      cautions: [...cautions],
+      ...ifInPlace(build, ['nut', 'neck', 'strings']),
+    })
   }
   next('set-action', 'Action', `Outer strings at fret 12, by turns of ${heightBy(build)}; then every fret from 15 up played.`, 20, {
     thing: 'action',
@@ -249,6 +266,8 @@ const FORCED = 'Never force a truss nut; slacken strings if it turns hard.'
 
 const SCREWED_DOWN = new Set(['screws', 'string-through', 'six-screw'])
 
+const MOUNTED = ['ferrules', 'bridge', 'tailpiece', 'tuners', 'strap-buttons', 'control-plate'] as const satisfies readonly Slot[]
+
 /** What is mounted before the neck and the strings, in the order it goes on, said as this instrument has it. */
 function mountedOf(build: Build): { slot: Slot; says: string }[] {
   const mount = traitAt(build, 'bridge', 'mount')
@@ -261,6 +280,10 @@ function mountedOf(build: Build): { slot: Slot; says: string }[] {
   ]
   return all.filter(([slot]) => takenPart(build, slot)).map(([slot, says]) => ({ slot, says }))
 }
+
+/** Is the guard another one than that on which controls and pickups hang? */
+const goesOver = (build: Build, onGuard: readonly Slot[]): boolean =>
+  !allInPlace(build, ['guard']) && onGuard.some((slot) => allInPlace(build, [slot]))
 
 /** A plate goes on with its harness; by itself where nothing is wired. */
 const bareControlPlate = (build: Build, withHarness: boolean): { slot: Slot; says: string }[] =>

@@ -1,15 +1,19 @@
 import type { Build } from '../../document/build'
+import { allInPlace, ifInPlace } from '../../document/inPlace'
 import { traitAt } from '../../document/read'
 import { GROUND_LED_IN } from '../../circuit/bench/feeding'
 import { CONTROL_HOLES } from '../../drill/overOpen'
-import { before, onceFilmIsHard, parcelsOf, rightBefore } from '../../plan/reasons'
+import { before, onceFilmIsHard, parcelsOf, refinished, rightBefore } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
-import { jackPanel } from '../../instrument/controlPlace'
 import { inHollow, isCarried, isCarrierUntold, panelOf } from '../../instrument/panel'
 import { SOLDERED, WITH_HARNESS } from '../../instrument/harnessParts'
 import { takenPart } from '../../instrument/idleParts'
-import { those } from '../../quantity/words'
+import { jackPanel, POTS, potSlot, SWITCHES_OF } from '../../instrument/controlPlace'
+import { slotSpec, type Slot } from '../../parts/slots'
+import { listed, those } from '../../quantity/words'
 import { groundOf, type GroundPlace } from '../../instrument/stringGround'
+
+const CONTROLS: readonly Slot[] = [...POTS.map(potSlot), ...SWITCHES_OF]
 
 const FUMES = ['Solder and flux fumes: ventilate. Leaded solder: wash hands, never eat at the bench. Eyes covered when clipping.']
 
@@ -46,6 +50,7 @@ function groundStep(build: Build, ground: GroundPlace, earlier: readonly Step[])
     stage: 'wiring',
     slot: 'bridge',
     ...(ground === 'claw' ? { slots: ['springs'] as const } : {}),
+    ...(refinished(earlier) ? {} : ifInPlace(build, ['body', 'bridge', ...(ground === 'claw' ? (['springs'] as const) : [])])),
     minutes: 15,
     cautions: ground === 'claw' ? FUMES : [],
     befores: [...onceFilmIsHard(earlier), ...parcelsOf(['bridge', ...(ground === 'claw' ? (['springs'] as const) : [])], earlier)],
@@ -99,6 +104,7 @@ function shieldSteps(build: Build, earlier: readonly Step[]): Step[] {
       station: 'wire',
       stage: 'wiring',
       slot: 'shielding',
+      ...ifInPlace(build, ['body', 'shielding']),
       need: 'should',
       minutes,
       cautions: [caution],
@@ -120,21 +126,24 @@ function harnessIn(build: Build, earlier: readonly Step[]): Step {
     : isWayInUntold(build)
       ? 'By which opening they go in nobody has said: say it under Parts. Nuts'
       : 'Leads through their passages, then soldered where they had to pass first; nuts'
-  const slots = [...WITH_HARNESS.filter((slot) => takenPart(build, slot)), ...(isCarried(panel) ? [panel.slot] : [])]
+  const all = [...WITH_HARNESS.filter((slot) => takenPart(build, slot)), ...(isCarried(panel) ? [panel.slot] : [])]
+  const slots = refinished(earlier) ? all : all.filter((slot) => !allInPlace(build, ['body', slot]))
+  const goesIn = (...of: readonly Slot[]) => slots.some((slot) => of.includes(slot))
   return step({
     id: 'harness-in',
     title: `Harness into the body: leads through, ${those(
-      ['pickups', true],
-      ['controls', !isCarried(panel)],
-      ['jack', !jackPanel(build) && !isJackUntold(build)],
+      ['pickups', goesIn('pickup-neck', 'pickup-middle', 'pickup-bridge')],
+      ['controls', !isCarried(panel) && goesIn(...CONTROLS)],
+      ['jack', !jackPanel(build) && !isJackUntold(build) && goesIn('jack')],
       [panel.name, isCarried(panel)],
-      ['jack', isJackUntold(build)],
+      ['jack', isJackUntold(build) && goesIn('jack')],
     )} in`,
     why: `${way} finger-tight${build.parts.knobs ? ', knobs on' : ''}. At the jack once more, one position: nothing was pulled off.`,
     station: 'wire',
     stage: 'wiring',
     slot: 'pot-volume',
     slots,
+    ...(slots.length ? {} : { inPlace: true }),
     minutes: hollow ? 90 : 45,
     times: hollow ? [60, 240] : [30, 120],
     cautions: FUMES,
@@ -150,7 +159,19 @@ function harnessIn(build: Build, earlier: readonly Step[]): Step {
 }
 
 /** Where the harness is soldered, and in what order. */
-function soldering(build: Build): { title: string; why: string } {
+function soldering(build: Build): { title: string; why: string; minutes: number; times: readonly [number, number] } {
+  const soldered = SOLDERED.filter((slot) => build.parts[slot])
+  const anew = soldered.filter((slot) => !allInPlace(build, [slot]))
+  if (anew.length === soldered.length) return { ...wholeHarness(build), minutes: 120, times: [60, 300] }
+  return {
+    title: `Solder ${listed(anew.map((slot) => slotSpec(slot).label.toLowerCase()))} into the harness that is there`,
+    why: 'What sits on its lugs is noted, then unsoldered, the hot lead and its ground; the rest stays as it is. Under Wire stands which lug; where the harness is another than the one chosen there, its own leads say it.',
+    minutes: 15 + 25 * anew.length,
+    times: [20, 60 + 60 * anew.length],
+  }
+}
+
+function wholeHarness(build: Build): { title: string; why: string } {
   const panel = panelOf(build)
   const carried = isCarried(panel)
   if (isCarrierUntold(build))
@@ -186,11 +207,10 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
     step({
       id: 'solder',
       ...soldering(build),
+      ...ifInPlace(build, SOLDERED),
       station: 'wire',
       stage: 'wiring',
       slot: carried ? panel.slot : 'pot-volume',
-      minutes: 120,
-      times: [60, 300],
       cautions: FUMES,
       befores: [
         // Nuts, washers and filed openings of what is soldered are seen to before it is wired.
@@ -218,6 +238,7 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
       station: 'wire',
       stage: 'wiring',
       slot: 'jack',
+      ...ifInPlace(build, SOLDERED),
       minutes: 15,
       befores: [
         before('solder', 'solderedBeforeClosed'),

@@ -1,0 +1,166 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../document/build'
+import { isGlued } from '../document/read'
+import { beginBuild } from '../evaluate/beginBuild'
+import { evaluator } from '../evaluate/evaluator'
+import { takenPart } from '../instrument/idleParts'
+import { POTS, potSlot } from '../instrument/controlPlace'
+import { SOLDERED } from '../instrument/harnessParts'
+import type { PlannedStep } from '../plan/step'
+import type { Slot } from '../parts/slots'
+import { SLOT_NAMES } from '../parts/slots'
+import { START_IDS } from '../parts/starting/sets'
+import { everyMake } from '../testing/anyBuild'
+import { fullBuild } from '../testing/fullBuild'
+import { holds } from '../testing/holds'
+
+const TODAY = '2026-12-01'
+const evaluated = evaluator()
+const stepsOf = (build: Build): PlannedStep[] => evaluated(build, TODAY).plan.steps
+
+/** All in place but these, as somebody has it who changes an instrument and paints nothing. */
+const changing = (build: Build, off: readonly Slot[]): Build => ({
+  ...build,
+  finish: { ...build.finish, system: 'none' },
+  parts: Object.fromEntries(
+    Object.entries(build.parts).map(([slot, p]) => [slot, { ...p, state: off.includes(slot as Slot) ? 'in hand' : 'in place' }]),
+  ),
+})
+
+/** What carries the others: with one of them changed, what sits on it goes over. */
+const CARRIERS: readonly Slot[] = ['body', 'neck', 'guard', 'control-plate']
+/** Work on the bench by the numbers of Dry fit has its own reasons, and what goes by the strings is done whenever they come on. */
+const isMounting = (s: PlannedStep): boolean =>
+  ['place', 'trial-build', 'neck-on'].includes(s.id) ||
+  (s.station !== 'fit' && ['wood', 'wiring', 'hardware'].includes(s.stage) && s.id !== 'closing-pass' && !/^(mend|settle) /.test(s.id))
+/** The parts a step is done to beside the one it is told of. */
+const ALSO: Record<string, readonly Slot[]> = {
+  solder: SOLDERED,
+  'meter-check': SOLDERED,
+  place: ['bridge'],
+  'trial-build': ['bridge', 'tailpiece', 'jack-plate'],
+  'drill-pot-holes': POTS.map(potSlot),
+}
+/** The parts a step is done to. */
+const doneTo = (build: Build, s: PlannedStep): Slot[] => {
+  const named: readonly (Slot | undefined)[] = [s.slot, ...(s.slots ?? []), ...(ALSO[s.id] ?? [])]
+  return named.flatMap((slot) => (slot && build.parts[slot] ? [slot] : []))
+}
+
+describe('an instrument of which most stays in place', () => {
+  it('nothing is drilled, soldered or mounted that stays, on whatever stays', () => {
+    let seen = 0
+    const law = fc.property(fc.nat(everyMake().length - 1), fc.subarray([...SLOT_NAMES], { maxLength: 4 }), (m, off) => {
+      const build = changing(
+        everyMake()[m]!,
+        off.filter((slot) => !CARRIERS.includes(slot)),
+      )
+      for (const s of stepsOf(build).filter(isMounting)) {
+        // A hole that somebody says is not there is made, whatever hangs in it.
+        if (s.station === 'drill' && evaluated(build, TODAY).drill.find((c) => c.id === s.thing)?.work === 'new') continue
+        seen++
+        expect(
+          doneTo(build, s).some((slot) => build.parts[slot]!.state !== 'in place'),
+          `${s.id} for ${off.join(', ')}`,
+        ).toBe(true)
+      }
+    })
+    expect(holds(law, 400)).toBeGreaterThan(0)
+    expect(seen).toBeGreaterThan(20)
+  })
+
+  const WORK: readonly [Slot, string][] = [
+    ['tuners', 'hardware'],
+    ['bridge', 'hardware'],
+    ['bridge', 'place'],
+    ['bridge', 'trial-build'],
+    ['tailpiece', 'hardware'],
+    ['ferrules', 'hardware'],
+    ['strap-buttons', 'hardware'],
+    ['neck', 'hardware'],
+    ['neck', 'level-frets'],
+    ['neck', 'place'],
+    ['nut', 'nut-on'],
+    ['neck', 'nut-on'],
+    ['neck', 'neck-on'],
+    ['neck-screws', 'neck-on'],
+    ['body', 'neck-on'],
+    ['body', 'hardware'],
+    ['body', 'place'],
+    ['guard', 'close-guard'],
+    ['guard', 'trial-build'],
+    ['shielding', 'shield'],
+    ...SOLDERED.flatMap((slot) => ['solder', 'meter-check'].map((id): [Slot, string] => [slot, id])),
+  ]
+  it('what is changed is mounted and soldered, and what sits on a changed neck or body goes over', () => {
+    let seen = 0
+    for (const make of everyMake()) {
+      const whole = new Set(stepsOf({ ...make, finish: { ...make.finish, system: 'none' } }).map((s) => s.id))
+      for (const [slot, id] of WORK) {
+        if (!takenPart(make, slot) || !whole.has(id) || (id === 'hardware' && !['tuners', 'bridge'].some((s) => make.parts[s as Slot])))
+          continue
+        if (id === 'neck-on' && isGlued(make) && slot === 'neck-screws') continue
+        seen++
+        const there = stepsOf(changing(make, [slot])).map((s) => s.id)
+        expect(there, `${id} for ${slot}`).toContain(id)
+      }
+    }
+    expect(seen).toBeGreaterThan(100)
+  })
+
+  it('for a new film all that is mounted comes off, and goes on again; what is soldered stays soldered', () => {
+    const build = changing(fullBuild(), [])
+    const painted: Build = { ...build, finish: { ...build.finish, system: 'lacquer' } }
+    const ids = stepsOf(painted).map((s) => s.id)
+    expect(stepsOf(painted).some((s) => s.stage === 'film')).toBe(true)
+    for (const id of ['hardware', 'neck-on', 'close-guard', 'closing-pass']) expect(ids).toContain(id)
+    for (const id of ['solder', 'nut-on', 'trial-build']) expect(ids).not.toContain(id)
+    expect(ids.filter((id) => id.startsWith('drill-'))).toEqual([])
+  })
+
+  it('a new neck pickup: opened, soldered, tested, closed, strung, set up; its parcel is waited for', () => {
+    const build = changing({ ...fullBuild(), job: 'upgrade' }, [])
+    build.parts['pickup-neck'] = { ...build.parts['pickup-neck']!, state: 'ordered', arrives: '2026-12-09' }
+    const steps = stepsOf(build)
+    expect(
+      steps
+        .filter((s) => s.station !== 'setup' && s.station !== 'fit')
+        .map((s) => s.id)
+        .toSorted(),
+    ).toEqual(['arrive-pickup-neck', 'close-guard', 'closing-pass', 'meter-check', 'note-before', 'solder', 'take-apart'].toSorted())
+    const solder = steps.find((s) => s.id === 'solder')!
+    expect(solder.title).toBe('Solder neck pickup into the harness that is there')
+    expect(solder.minutes).toBe(40)
+    expect(solder.date! >= '2026-12-09').toBe(true)
+    const strung = steps.find((s) => s.id === 'string-up')!
+    expect(strung.date! >= solder.date!).toBe(true)
+    // It plays until the parcel is here.
+    expect(steps.find((s) => s.id === 'take-apart')!.date).toBe('2026-12-09')
+    expect(steps.find((s) => s.id === 'take-apart')!.why).toMatch(/^For neck pickup; the rest stays in place\. /)
+  })
+
+  it('a new guard takes over what hung on the old one', () => {
+    const build = changing({ ...fullBuild(), job: 'upgrade' }, ['guard'])
+    expect(stepsOf(build).find((s) => s.id === 'close-guard')!.why).toMatch(/^What hangs on the old one goes over to it first/)
+    expect(stepsOf(build).map((s) => s.id)).not.toContain('solder')
+  })
+
+  it('is begun with all in place and every hole there; what is changed is asked first, and only the setup stands beside it', () => {
+    for (const start of START_IDS)
+      for (const job of ['upgrade', 'conversion'] as const) {
+        const build = beginBuild({ name: 'Here', handedness: 'right', strings: 6, scale: 640, start, job }, TODAY)
+        expect(Object.values(build.parts).every((p) => p.state === 'in place')).toBe(true)
+        const steps = stepsOf(build)
+        expect(
+          steps.filter((s) => s.stage !== 'strings').map((s) => s.id),
+          start,
+        ).toEqual(['say-changed'])
+        expect(evaluated(build, TODAY).drill.filter((c) => c.work !== 'keep')).toEqual([])
+        // Another bridge is measured against the holes that are there.
+        const other = changing(build, ['bridge'])
+        for (const card of evaluated(other, TODAY).drill.filter((c) => c.untold.length))
+          expect(card.untold.map((t) => t.trait)).not.toContain('bored.studs')
+      }
+  })
+})
