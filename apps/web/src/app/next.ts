@@ -1,4 +1,5 @@
 import {
+  isAsItWas,
   isHole,
   KINDS,
   openSlots,
@@ -28,7 +29,8 @@ export function nextMeasure(build: Build, e: Evaluation, ranked: readonly Measur
   const best = ranked?.[0]
   const joint = best?.joints.find((j) => !isHole(j))
   if (best && tells(best)) return { ref: best.ref, says: saysOf(best.ref), ...(joint ? { joint } : {}) }
-  for (const j of e.fit) if (j.verdict === 'cant-tell' && j.settles) return { joint: j.id, ref: j.settles, says: saysOf(j.settles) }
+  for (const j of e.fit)
+    if (j.verdict === 'cant-tell' && j.settles && !isAsItWas(build, j)) return { joint: j.id, ref: j.settles, says: saysOf(j.settles) }
   for (const slot of openSlots(build.parts)) {
     const part = build.parts[slot]
     const [size] = wantedSizes(build.parts, slot)

@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { beginBuild } from '../evaluate/beginBuild'
 import type { Build } from '../document/build'
+import { evaluate } from '../evaluate/evaluate'
+import { putOnPile } from '../document/box'
+import { fit as FIT } from '../stations/fit/fit'
 import { applyChange } from '../document/change'
 import { choosePart, setSize } from '../document/changes'
 import { recordTrials, trialOf } from '../document/trials'
@@ -36,6 +39,20 @@ describe('an instrument that was together', () => {
     }
     expect(open(then).length).toBeLessThan(open(build).length / 2)
   })
+  it.each(START_IDS)(
+    '%s: of what stays in place nothing is counted, and it stands last; what another part meets is, and stands first',
+    (start) => {
+      const build = upgrade(start)
+      const count = (b: Build) => FIT.count!(b, evaluate(b, DAY).fit)
+      expect(count(build)).toBe(0)
+      const other = applyChange(build, putOnPile(build, ['tuners'], 'apart'))
+      const joints = evaluate(other, DAY).fit
+      const meets = joints.filter((j) => j.verdict === 'cant-tell' && j.slots.includes('tuners'))
+      expect(meets.length).toBeGreaterThan(2)
+      expect(count(other)).toBe(meets.length)
+      expect(joints.slice(0, meets.length)).toEqual(meets)
+    },
+  )
   it('a part that is exchanged opens its own joints again, and no others', () => {
     const then = said(upgrade())
     const other = { ...then.parts['pickup-bridge']!, name: 'Another pickup', state: 'ordered' as const }

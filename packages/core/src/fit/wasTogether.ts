@@ -1,8 +1,13 @@
 import type { Build, TrialResult } from '../document/build'
+import { allInPlace } from '../document/inPlace'
 import type { Joint } from '../judge/joint'
 import type { Part } from '../parts/part'
 import { comesApart } from '../parts/starting/jobs'
 import { JOINT_KINDS } from './jointKinds'
+
+/** A joint of parts that stay in place, which no number tells: it is as it was, and nobody has to know more. */
+export const isAsItWas = (build: Build, joint: Joint): boolean =>
+  joint.verdict === 'cant-tell' && !joint.tried && allInPlace(build, joint.slots)
 
 /**
  * Joints of an instrument that is here, which nobody can tell from numbers yet, each with how it went: it was together, and whoever saw it

@@ -1,4 +1,4 @@
-import { counted, drawJoint, plusMinus, recordTrials, wasTogether, wordOf, type Joint, type Mark } from '@snug/core'
+import { counted, drawJoint, isAsItWas, plusMinus, recordTrials, wasTogether, wordOf, type Joint, type Mark } from '@snug/core'
 import { memo, useCallback, useMemo } from 'react'
 import { Empty, Workspace } from '../../app/Workspace'
 import { DrawingView } from '../../drawing/DrawingView'
@@ -42,9 +42,9 @@ function JointsTab() {
         number: i + 1,
         label: `${j.title}: ${wordOf(j.verdict, j.condition)}`,
         shape: <PegShape verdict={j.verdict} />,
-        minor: j.verdict === 'snug' || j.verdict === 'loose',
+        minor: j.verdict === 'snug' || j.verdict === 'loose' || isAsItWas(build, j),
       })),
-    [joints],
+    [joints, build],
   )
   if (!hand)
     return (

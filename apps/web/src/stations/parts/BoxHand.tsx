@@ -1,5 +1,6 @@
 import {
   askedOf,
+  isAsItWas,
   KINDS,
   pileOf,
   pileWords,
@@ -111,9 +112,10 @@ const DRAWN_APART: ReadonlySet<string> = new Set(['pickup.coils', 'pickup.poles'
 
 /** What the box already lets one see. */
 function SoMuch() {
+  const build = useOpenBuild()
   const evaluation = useBuild((s) => s.evaluation!)
   const { fit, drill, plan, wire } = evaluation
-  const open = fit.filter((j) => j.verdict === 'cant-tell').length
+  const open = fit.filter((j) => j.verdict === 'cant-tell' && !isAsItWas(build, j)).length
   const rows: [string, string][] = [
     [count(fit.length, 'joint'), open ? `${open} wait for a reading` : 'all settled'],
     [count(drill.length, 'kind of hole', 'kinds of hole'), 'drilled by sizes that were read, not by guesses'],

@@ -1,6 +1,7 @@
 import {
   alike,
   enteredAt,
+  isAsItWas,
   isHole,
   knownWord,
   sameAs,
@@ -254,7 +255,7 @@ function SoFar() {
   const { build, evaluation, evaluated, weighed, round } = useBuild((s) => s)
   const { go } = useWhere()
   const all = evaluation!.fit.length
-  const settled = evaluation!.fit.filter((j) => j.verdict !== 'cant-tell').length
+  const settled = evaluation!.fit.filter((j) => j.verdict !== 'cant-tell' || isAsItWas(build!, j)).length
   const more = (round ?? []).reduce((sum, b) => sum + b.minutes, 0)
   if (!all) return null
   return (

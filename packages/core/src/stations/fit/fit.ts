@@ -1,5 +1,6 @@
 import { findJoints } from '../../fit/findJoints'
 import { drawJoint } from '../../fit/inHand'
+import { isAsItWas } from '../../fit/wasTogether'
 import { harmless } from '../../fit/harmless'
 import type { Joint } from '../../judge/joint'
 import { wordOf } from '../../judge/verdict'
@@ -15,16 +16,18 @@ const TOLD = 2
 /** Open for no other reason than that a hole is still to be made: that is counted where holes are. */
 const waitsForHole = (j: Joint): boolean => j.verdict === 'cant-tell' && j.unmade.length > 0 && !j.missing.length && !j.untold.length
 
-/** Dry fit: every joint, those that need a person first. */
+/** Dry fit: every joint, those that need a person first and those that nobody touches last. */
 export const fit: Contribution<Joint[]> = {
   result: (build, _today, _earlier, remember) => {
     const joints = findJoints(build, (kind) => remember(`joint ${kind.id}`, build, kind.find))
-    return joints.map((joint) => harmless(build, joint, joints))
+    const judged = joints.map((joint) => harmless(build, joint, joints))
+    return [...judged.filter((j) => !isAsItWas(build, j)), ...judged.filter((j) => isAsItWas(build, j))]
   },
   steps: fitSteps,
   things: (build, joints) => joints.map((j) => ({ id: j.id, title: j.title, at: j.at, draw: () => drawJoint(build, j.id) })),
   sheets: (build) => [mockupSheet(build)],
-  count: (_, joints) => joints.filter((j) => j.verdict !== 'snug' && j.verdict !== 'loose' && !waitsForHole(j)).length,
+  count: (build, joints) =>
+    joints.filter((j) => j.verdict !== 'snug' && j.verdict !== 'loose' && !waitsForHole(j) && !isAsItWas(build, j)).length,
   moved: (before, after) => {
     const pairs = after.flatMap((now) => {
       const was = before.find((j) => j.id === now.id)
