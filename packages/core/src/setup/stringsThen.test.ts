@@ -5,7 +5,8 @@ import { stringPulls, tuningSays } from '../instrument/stringPulls'
 import { standardTuning, tuningsFor } from '../instrument/tunings'
 import { aBuild, aPart } from '../testing/bench'
 import { changed, fullBuild } from '../testing/fullBuild'
-import { parseGauges, stringsThen, withStrings } from './stringsThen'
+import { parseGauges, withStrings } from './otherStrings'
+import { stringsThen } from './stringsThen'
 import { totalPull } from './staleness'
 
 const bare = (): Build => ({ ...fullBuild(), setup: { school: 'ordinary', readings: {} } })
@@ -61,7 +62,7 @@ describe('other strings, thought about', () => {
   it('sets are read as people write them, and refused with what is wrong', () => {
     const ok = (t: string) => {
       const p = parseGauges(t, 6)
-      return p.ok ? p.value : p.why
+      return p.ok ? p.value.gauges : p.why
     }
     const ten = [0.254, 0.3302, 0.4318, 0.6604, 0.9144, 1.1684]
     expect(ok('10 13 17 26 36 46')).toEqual(ten)

@@ -1,6 +1,6 @@
 import { nutWork } from '../document/read'
 import { hasSprings } from '../instrument/vibrato'
-import type { Build, Tuning } from '../document/build'
+import type { Build, SetupReading } from '../document/build'
 import { readingsOf, setupReading } from '../document/setupReadings'
 import { compensations } from '../instrument/compensation'
 import { gaugesUntold, stringPulls } from '../instrument/stringPulls'
@@ -9,29 +9,9 @@ import { actionAt } from '../physics/nutAction'
 import { balanceWork } from './balance'
 import { SAME_PULL, turnsSince } from './learning'
 import { setupModel } from './model'
-import { totalPull } from './staleness'
+import { withStrings, type OtherStrings } from './otherStrings'
+import { staleSays, totalPull } from './staleness'
 import { theStrings } from '../quantity/words'
-
-/** Other strings or another tuning that are thought about. */
-export interface OtherStrings {
-  tuning?: Tuning
-  /** The thinnest first, mm. */
-  gauges?: readonly number[]
-}
-
-/** The build as it would be with them. */
-export function withStrings(build: Build, { tuning, gauges }: OtherStrings): Build {
-  const strings = build.parts.strings
-  const setup = tuning ? { ...build.setup, tuning } : build.setup
-  if (!gauges || !strings) return { ...build, setup }
-  // Cores of another set are not known: they are taken as usual ones again.
-  const sizes = { ...strings.sizes }
-  gauges.forEach((mm, i) => {
-    sizes[`gauge.${i + 1}`] = { value: mm, doubt: 0.01, known: 'listed' }
-    delete sizes[`core.${i + 1}`]
-  })
-  return { ...build, setup, parts: { ...build.parts, strings: { ...strings, sizes } } }
-}
 
 export interface StringsThen {
   strings: { number: number; note: string; was?: number; will: number; saddle?: number }[]
@@ -106,11 +86,11 @@ export function stringsThen(build: Build, other: OtherStrings): StringsThen {
     const which = thicker.length === will.length ? 'All slots' : `The slots of ${theStrings(thicker.map((p) => p.number))}`
     says.push(`${which} are cut for thinner ones: widen them first, or the strings ride high and stick.${unless}`)
   }
-  const stale = moved
-    ? (Object.keys(READ) as (keyof typeof READ)[])
-        .filter((what) => Object.values(build.setup.readings).some((r) => r.what === what))
-        .map((w) => READ[w])
-    : []
+  // What was read before anybody kept count of the pull tells it by nothing else.
+  const goesStale = (r: SetupReading) => (r.pull === undefined ? moved : staleSays(next, r) !== undefined)
+  const stale = (Object.keys(READ) as (keyof typeof READ)[])
+    .filter((what) => Object.values(build.setup.readings).some((r) => r.what === what && goesStale(r)))
+    .map((what) => READ[what])
   return {
     strings,
     total: { was: before, will: after },
@@ -145,30 +125,4 @@ function floatThen(build: Build, next: Build): StringsThen['float'] {
   // By sizes nobody measured nothing is foretold.
   if (!hasSprings(build) || !now || !then || now.assumed.length) return undefined
   return { ...(now.rest ? { was: now.rest.gap } : {}), ...(then.rest ? { will: then.rest.gap } : {}) }
-}
-
-/**
- * A set as people write it, the thinnest first: "10 13 17 26 36 46" in thousandths, ".010 .013", or millimetres.
- * @returns mm, or a sentence
- */
-export function parseGauges(text: string, strings: number): { ok: true; value: number[] } | { ok: false; why: string } {
-  const words = text
-    .trim()
-    .split(/[\s;/]+|,\s+|,(?=\d{2})/)
-    .filter(Boolean)
-  const given = words.map((w) => Number(w.replace(',', '.')))
-  const bad = words.find((_, i) => !Number.isFinite(given[i]))
-  if (bad !== undefined) return { ok: false, why: `“${bad}” is not a gauge; write ${strings} numbers, such as 10 13 17.` }
-  if (given.length !== strings)
-    return { ok: false, why: `${given.length} gauges are written, ${strings} strings there are; the thinnest first.` }
-  const most = Math.max(...given)
-  // Thousandths are whole and from 7 up, inches under 0.15, millimetres between.
-  const mm = given.map((g) => (most >= 6 ? g * 0.0254 : most < 0.15 ? g * 25.4 : g))
-  const off = mm.findIndex((g) => g < 0.15 || g > 3.6)
-  if (off >= 0)
-    return {
-      ok: false,
-      why: `${words[off]} cannot be a string; gauges lie from 6 to 140 thousandths, 0.15 to 3.6 mm, all in the same unit.`,
-    }
-  return { ok: true, value: mm.map((g) => Math.round(g * 1e4) / 1e4) }
 }

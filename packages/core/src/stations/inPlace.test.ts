@@ -140,6 +140,16 @@ describe('an instrument of which most stays in place', () => {
     expect(steps.find((s) => s.id === 'take-apart')!.why).toMatch(/^For neck pickup; the rest stays in place\. /)
   })
 
+  it('other strings are put on an instrument that stays whole', () => {
+    const build = changing({ ...fullBuild(), job: 'upgrade' }, ['strings'])
+    const ids = stepsOf(build)
+      .filter((s) => s.stage !== 'strings' && s.station !== 'fit')
+      .map((s) => s.id)
+    expect(ids).toEqual(['closing-pass'])
+    expect(stepsOf(build).map((s) => s.id)).toContain('string-up')
+    expect(stepsOf(build).map((s) => s.id)).toContain('set-nut')
+  })
+
   it('a new guard takes over what hung on the old one', () => {
     const build = changing({ ...fullBuild(), job: 'upgrade' }, ['guard'])
     expect(stepsOf(build).find((s) => s.id === 'close-guard')!.why).toMatch(/^What hangs on the old one goes over to it first/)

@@ -1,10 +1,9 @@
 import {
   type Build,
-  notesOf,
   parseGauges,
   printInch,
   printMm,
-  setSetup,
+  putOn,
   stringPulls,
   stringsThen,
   tuningOf,
@@ -29,11 +28,9 @@ export function OtherStrings() {
   const tuning = all.find((t) => t.name === name) ?? now
   const gauges = useMemo(() => (text.trim() ? parseGauges(text, build.strings) : undefined), [text, build.strings])
   const written = gauges?.ok ? gauges.value : undefined
-  const differs = tuning.name !== now.name || written !== undefined
-  const then = useMemo(
-    () => (differs ? stringsThen(build, { tuning, ...(written ? { gauges: written } : {}) }) : undefined),
-    [build, tuning, written, differs],
-  )
+  const retuned = tuning.name !== now.name
+  const differs = retuned || written !== undefined
+  const then = useMemo(() => (differs ? stringsThen(build, { tuning, ...written }) : undefined), [build, tuning, written, differs])
   const set = stringPulls(build).map((p) => Math.round(p.gauge / 0.0254))
   const { go } = useWhere()
   const reach = useMemo(() => wants(build), [build])
@@ -44,7 +41,7 @@ export function OtherStrings() {
       <Field
         label="Other strings, the thinnest first"
         error={gauges && !gauges.ok ? gauges.why : undefined}
-        hint="thousandths, inches or mm"
+        hint="thousandths, inches or mm; 24w where it is wound"
       >
         {(p) => <input {...p} className={INPUT} value={text} placeholder={set.join(' ')} onChange={(e) => setText(e.target.value)} />}
       </Field>
@@ -65,7 +62,7 @@ export function OtherStrings() {
                 <tr key={s.number} className="border-t border-hairline">
                   <td>
                     {s.number} {s.note}
-                    {written && <span className="text-soft"> {printInch(written[s.number - 1]!).text}</span>}
+                    {written && <span className="text-soft"> {printInch(written.gauges[s.number - 1]!).text}</span>}
                   </td>
                   <td className="text-right">{s.was?.toFixed(1) ?? '–'}</td>
                   <td className="text-right">{s.will.toFixed(1)}</td>
@@ -86,14 +83,15 @@ export function OtherStrings() {
             </p>
           ))}
           {then.stale.length > 0 && <p className="mt-1 font-semibold">To be read again then: {then.stale.join(', ')}.</p>}
-          {tuning.name !== now.name && !written && (
-            <Button
-              className="mt-2"
-              onClick={() => change((b) => setSetup(b, 'tuning', tuning, `Tuned ${tuning.name}: ${notesOf(tuning)}`))}
-            >
-              Tune it so
-            </Button>
-          )}
+          <Button
+            className="mt-2"
+            onClick={() => {
+              change((b) => putOn(b, { ...(retuned ? { tuning } : {}), ...written }))
+              setText('')
+            }}
+          >
+            {written ? (retuned ? 'These go on, and it is tuned so' : 'These strings go on') : 'Tune it so'}
+          </Button>
         </>
       )}
       <p className="mt-2 text-[14px] text-soft">

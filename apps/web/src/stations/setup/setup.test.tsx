@@ -301,6 +301,17 @@ describe('other strings', () => {
     expect(what.queryByRole('alert')).toBeNull()
     expect(what.getAllByRole('row')).toHaveLength(7)
   })
+  it('a set that goes on takes the place of the old one; its wound third is told by a letter', async () => {
+    at('?tab=strings')
+    const what = within(await screen.findByRole('region', { name: 'What if' }))
+    const field = what.getByLabelText<HTMLInputElement>('Other strings, the thinnest first')
+    await userEvent.type(field, '12 16 24w 32 42 52')
+    await userEvent.click(what.getByRole('button', { name: 'These strings go on' }))
+    await waitFor(() => expect(server.build.parts.strings!.sizes['gauge.3']!.value).toBeCloseTo(0.6096, 4))
+    expect(server.build.parts.strings!.sizes.wound!.value).toBe(4)
+    expect(server.build.parts.strings!.name).toBe('Strings, 12 to 52 thousandths')
+    expect(field.value).toBe('')
+  })
 })
 
 describe('levels and the return to pitch', () => {

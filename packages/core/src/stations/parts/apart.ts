@@ -29,6 +29,8 @@ function toChange(build: Build): string {
   return off.length < parts.length ? `For ${listed(off)}; the rest stays in place. ` : ''
 }
 
+const BUT_STRINGS = SLOT_NAMES.filter((slot) => slot !== 'strings')
+
 /** Of an instrument that plays and stays as it is, nothing is taken apart: what is changed is said first. */
 function sayChanged(): Step {
   return step({
@@ -46,7 +48,8 @@ function sayChanged(): Step {
 /** @param arrivals what is still on its way, or to be ordered */
 export function apartSteps(build: Build, arrivals: readonly Step[]): Step[] {
   if (!comesApart(build)) return []
-  if (allInPlace(build, SLOT_NAMES)) return [sayChanged()]
+  // Strings are changed on an instrument that is whole.
+  if (allInPlace(build, BUT_STRINGS)) return allInPlace(build, ['strings']) ? [sayChanged()] : []
   const parts = chosenParts(build)
   if (!parts.some(([, p]) => isPartHere(p))) return []
   const open = NOTED_IDS.filter((id) => build.plan?.noted?.[id] === undefined).length
