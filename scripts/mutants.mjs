@@ -2,7 +2,7 @@
 // share behind it, as in fit=0.1, is judged by a sample of its declarations; finish/c* are the folder's files that begin so, for a folder too
 // large to be done at once. Not part of the checks: it takes hours.
 import { Stryker } from '@stryker-mutator/core'
-import { rmSync } from 'node:fs'
+import { readdirSync, rmSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 
 const root = fileURLToPath(new URL('../', import.meta.url))
@@ -26,6 +26,11 @@ const TESTS = {
 const OF_ALL_JOINTS = ['alternatives', 'clearance', 'inHand', 'laws', 'toldWhatever', 'trial'].map((t) => `fit/${t}.test.ts`)
 // A body and a neck of one piece are chosen together: that has a test of its own beside the joints.
 TESTS['fit/choose'] = ['fit/choose', 'fit/inOnePiece.test.ts', ...OF_ALL_JOINTS]
+// Its laws over builds of every kind take a minute for each mutant nobody sees: what is done in seconds has to see it.
+const LAWS_OF_HOLES = ['cautions', 'heldTemplates', 'hollowsMeet', 'laws', 'refusals', 'saidAndDrawn', 'untoldKinds']
+TESTS.drill = readdirSync(`${root}/packages/core/src/drill`, { recursive: true })
+  .filter((t) => t.endsWith('.test.ts') && !LAWS_OF_HOLES.some((law) => t === `${law}.test.ts`))
+  .map((t) => `drill/${t}`)
 // Under everything: all that reads it takes longer than a first run may.
 TESTS.instrument = ['instrument', ...OF_ALL_JOINTS, ...OF_HOLES, 'setup']
 const asked = process.argv.slice(2)
