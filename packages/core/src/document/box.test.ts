@@ -3,6 +3,7 @@ import { judgeJoints } from '../fit/findJoints'
 import { partProblems } from '../parts/check'
 import { SLOT_NAMES, type Slot } from '../parts/slots'
 import { PILES, pileOf, putOnPile, unsorted } from './box'
+import { beginBuild } from '../evaluate/beginBuild'
 import { newBuild, type Build } from './build'
 import { applyChange, inverse } from './change'
 
@@ -61,6 +62,36 @@ describe('what came in the box', () => {
     for (const pile of ['box', 'place'] as const)
       expect(applyChange(begunHere, putOnPile(begunHere, ['tuners'], pile)).parts.tuners!.sizes.bushing!.value).toBe(8.4)
     expect(putOnPile(begunHere, ['tuners'], 'apart').label).toBe('Tuners: another one, still to be bought')
+  })
+  it('a neck that is one piece with its body is not bought without it', () => {
+    const glued = beginBuild(
+      { name: 'Here', handedness: 'right', strings: 6, scale: 628, start: 'post-stop', job: 'upgrade' },
+      '2026-11-24',
+    )
+    for (const slot of ['neck', 'body'] as const) {
+      const then = applyChange(glued, putOnPile(glued, [slot], 'apart'))
+      expect([then.parts.neck!.state, then.parts.body!.state]).toEqual(['planned', 'planned'])
+      expect(then.parts.tuners!.state).toBe('in place')
+    }
+    expect(putOnPile(glued, ['neck'], 'coming').label).toBe('Neck, body: another one, on its way')
+    const screwed = beginBuild(
+      { name: 'Here', handedness: 'right', strings: 6, scale: 647.7, start: 'bolt-through', job: 'upgrade' },
+      '2026-11-24',
+    )
+    expect(applyChange(screwed, putOnPile(screwed, ['neck'], 'apart')).parts.body!.state).toBe('in place')
+    // A job that reads both of them goes once.
+    const planned = {
+      ...glued,
+      jobs: {
+        shave: {
+          joint: 'pocket-mouth',
+          text: 'Plane',
+          ...{ slot: 'neck', size: 'heel.widthMouth', delta: -0.2, doubt: 0.05 },
+          also: [{ slot: 'body', size: 'pocket.widthMouth', delta: 0.2, doubt: 0.05 }],
+        } as never,
+      },
+    }
+    for (const pile of ['apart', 'none'] as const) expect(applyChange(planned, putOnPile(planned, ['neck', 'body'], pile)).jobs).toEqual({})
   })
   it('is said as a person would', () => {
     const build = begun()

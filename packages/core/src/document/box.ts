@@ -1,10 +1,11 @@
 import type { Part, PartState } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
 import { plays } from '../parts/starting/jobs'
+import { isThrough } from './read'
 import { usualPart } from '../parts/starting/fill'
 import type { Build } from './build'
 import { edit, type Change } from './change'
-import { choosePart, removePart } from './changes'
+import { chooseParts, removeParts } from './changes'
 
 /** Where each part of an instrument is when the box is opened, or before an instrument is changed. */
 export const PILES = ['box', 'place', 'apart', 'coming', 'none'] as const
@@ -35,20 +36,33 @@ export const pileOf = (part: Part | undefined): Pile =>
  * Puts parts on a pile, as one change. A slot that was empty gets a part as usual of its kind, and so does
  * one whose part was in place where another is bought: nothing of the old one is the new one's. One that the instrument has not is emptied.
  */
-export function putOnPile(build: Build, slots: readonly Slot[], pile: Pile): Change {
+export function putOnPile(build: Build, pressed: readonly Slot[], pile: Pile): Change {
+  const slots = pile === 'apart' || pile === 'coming' ? withItsOther(build, pressed) : pressed
   const what = slots.map((s) => slotSpec(s).label.toLowerCase()).join(', ')
   const label = `${what.charAt(0).toUpperCase()}${what.slice(1)}: ${pileWords(build)[pile]}`
-  if (pile === 'none') return { label, edits: slots.filter((s) => build.parts[s]).flatMap((s) => removePart(build, s).edits) }
+  if (pile === 'none')
+    return removeParts(
+      build,
+      slots.filter((s) => build.parts[s]),
+      label,
+    )
   const state = STATE[pile]
-  return {
-    label,
-    edits: slots.flatMap((slot) => {
-      const part = build.parts[slot]
-      const stays = part && !(part.state === 'in place' && (pile === 'apart' || pile === 'coming'))
-      if (stays) return [edit(build, ['parts', slot, 'state'], state)]
-      return choosePart(build, slot, { ...usualPart(slot, { name: slotSpec(slot).label }, build.parts), state }).edits
-    }),
+  const another = (slot: Slot) => {
+    const part = build.parts[slot]
+    return !part || (part.state === 'in place' && (pile === 'apart' || pile === 'coming'))
   }
+  const chosen = slots
+    .filter(another)
+    .map((slot) => ({ slot, part: { ...usualPart(slot, { name: slotSpec(slot).label }, build.parts), state } }))
+  const moved = slots.filter((slot) => !another(slot)).map((slot) => edit(build, ['parts', slot, 'state'], state))
+  return { label, edits: [...moved, ...chooseParts(build, chosen, label).edits] }
+}
+
+/** Of one piece neither body nor neck is bought without the other. */
+function withItsOther(build: Build, slots: readonly Slot[]): readonly Slot[] {
+  const one: readonly Slot[] = ['body', 'neck']
+  const both = isThrough(build) && slots.some((slot) => one.includes(slot))
+  return both ? [...slots, ...one.filter((slot) => build.parts[slot] && !slots.includes(slot))] : slots
 }
 
 /** Parts that nobody has said where they are: those of a starting set before the box is opened. */

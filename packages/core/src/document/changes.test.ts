@@ -4,6 +4,7 @@ import type { Build } from './build'
 import { applyChange, inverse, sameJson, type Change, type Json } from './change'
 import {
   choosePart,
+  chooseParts,
   clearSize,
   dropJob,
   notHere,
@@ -121,5 +122,36 @@ describe('reading a build', () => {
     expect(after.slots).toEqual({ nut: 'fixed', body: 'preferred', guard: 'open', tuners: 'open' })
     expect(notHere(after)).toEqual([])
     expect(applyChange(after, inverse(openNotHere(build)))).toEqual(build)
+  })
+})
+
+describe('a set of parts', () => {
+  const both = {
+    ...full,
+    jobs: {
+      plane: {
+        slot: 'neck',
+        size: 'heel.widthMouth',
+        delta: -0.2,
+        doubt: 0.05,
+        text: 'Plane',
+        also: [{ ...job, text: undefined }],
+      } as never,
+      file: { slot: 'nut', size: 'length', delta: -0.2, doubt: 0.05, text: 'File' } as never,
+    },
+  }
+  it('that takes the place of two on which one job is planned is one change, and the job leaves once', () => {
+    const { body, neck } = full.parts
+    const change = chooseParts(
+      both,
+      [
+        { slot: 'body', part: { ...body!, name: 'Another' } },
+        { slot: 'neck', part: { ...neck!, name: 'Another' } },
+      ],
+      'Set of 2 parts',
+    )
+    const then = applyChange(both, change)
+    expect([then.parts.body!.name, then.parts.neck!.name, Object.keys(then.jobs)]).toEqual(['Another', 'Another', ['file']])
+    expect(applyChange(then, inverse(change))).toEqual(both)
   })
 })

@@ -76,25 +76,36 @@ export function setTraits(build: Build, refs: readonly { slot: Slot; trait: stri
   return { label, edits: refs.flatMap(({ slot, trait }) => setTrait(build, slot, trait, value).edits) }
 }
 
-export function choosePart(build: Build, slot: Slot, part: Part): Change {
-  return {
-    label: `${slotSpec(slot).label}: ${part.name}`,
-    edits: [edit(build, ['parts', slot], asJson(part)), ...leavesWith(build, slot)],
-  }
-}
+export const choosePart = (build: Build, slot: Slot, part: Part): Change =>
+  chooseParts(build, [{ slot, part }], `${slotSpec(slot).label}: ${part.name}`)
 
-export function removePart(build: Build, slot: Slot): Change {
-  return { label: `${slotSpec(slot).label} taken out`, edits: [edit(build, ['parts', slot], undefined), ...leavesWith(build, slot)] }
-}
+/** Several at once: a job planned on two of them leaves once. */
+export const chooseParts = (build: Build, chosen: readonly { slot: Slot; part: Part }[], label: string): Change => ({
+  label,
+  edits: [
+    ...chosen.map(({ slot, part }) => edit(build, ['parts', slot], asJson(part))),
+    ...leavesWith(
+      build,
+      chosen.map(({ slot }) => slot),
+    ),
+  ],
+})
 
-/** What is planned on a part leaves with it, and how it was found to be when it was unpacked. */
-function leavesWith(build: Build, slot: Slot): Edit[] {
-  const left = jobsWithout(build, [slot])
+export const removePart = (build: Build, slot: Slot): Change => removeParts(build, [slot], `${slotSpec(slot).label} taken out`)
+
+export const removeParts = (build: Build, slots: readonly Slot[], label: string): Change => ({
+  label,
+  edits: [...slots.map((slot) => edit(build, ['parts', slot], undefined)), ...leavesWith(build, slots)],
+})
+
+/** What is planned on parts leaves with them, and how they were found to be when they were unpacked. */
+function leavesWith(build: Build, slots: readonly Slot[]): Edit[] {
+  const left = jobsWithout(build, slots)
   return [
     ...Object.keys(build.jobs)
       .filter((id) => !(id in left))
       .map((id) => edit(build, ['jobs', id], undefined)),
-    ...(build.unpacked?.[slot] ? [edit(build, ['unpacked', slot], undefined)] : []),
+    ...slots.filter((slot) => build.unpacked?.[slot]).map((slot) => edit(build, ['unpacked', slot], undefined)),
   ]
 }
 

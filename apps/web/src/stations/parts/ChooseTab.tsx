@@ -1,7 +1,7 @@
 import {
   asChosen,
   counted,
-  choosePart,
+  chooseParts,
   partDrawing,
   SLOTS,
   slotSpec,
@@ -94,11 +94,13 @@ export function ChooseTab() {
   const set = sets[at]
   const taking =
     (s: ChosenSet) =>
-    (b: typeof build): Change => ({
-      label: `Set of ${counted(s.items.length, 'part')}`,
-      // What is there already stays as it is: what is ordered does not come by being chosen.
-      edits: s.items.filter((i) => !isHere(i)).flatMap(({ slot, item }) => choosePart(b, slot, asChosen(item)).edits),
-    })
+    (b: typeof build): Change =>
+      chooseParts(
+        b,
+        // What is there already stays as it is: what is ordered does not come by being chosen.
+        s.items.filter((i) => !isHere(i)).map(({ slot, item }) => ({ slot, part: asChosen(item) })),
+        `Set of ${counted(s.items.length, 'part')}`,
+      )
   const shown = why?.item ?? set?.items[0]?.item
   // Until a set is found: the first part that may change, or the body.
   const drawing = useMemo(() => (shown ? stockDrawing(build, shown) : partDrawing(build, slots[0] ?? 'body')), [build, shown, slots])
