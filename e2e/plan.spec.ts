@@ -112,3 +112,34 @@ test('somebody comes for a step on a day, and a late part is settled for with it
   await expect(page.getByText(/Put another on for now/).first()).toBeVisible()
   await expect(page.getByText('the gift is due')).toBeVisible()
 })
+
+test('an upgrade: all is in place, one part is another one, and only its work stands in the plan', async ({ page, server }) => {
+  const made = await fetch(`${server}/api/builds`, {
+    method: 'POST',
+    headers: { origin: server, 'content-type': 'application/json' },
+    body: JSON.stringify({
+      name: 'Old friend',
+      handedness: 'right',
+      strings: 6,
+      scale: 647.7,
+      start: 'bolt-guard-vibrato',
+      job: 'upgrade',
+    }),
+  })
+  const { id } = (await made.json()) as { id: string }
+  await page.goto(`/builds/${id}/plan`)
+  const steps = page.getByRole('region', { name: 'Steps in order' })
+  await expect(steps.getByText('Say under Parts what is changed')).toBeVisible()
+  await expect(steps.getByText(/Solder |then drill:|then cut:/)).toHaveCount(0)
+  await page.goto(`/builds/${id}/parts?tab=box`)
+  const board = page.getByRole('region', { name: 'What is changed' })
+  await board.getByRole('button', { name: 'Bridge pickup', exact: true }).click()
+  await expect(board.getByRole('region', { name: 'another one, still to be bought' })).toContainText('Bridge pickup')
+  await page.goto(`/builds/${id}/plan`)
+  await expect(steps.getByText('Solder bridge pickup into the harness that is there', { exact: true })).toBeVisible()
+  await expect(steps.getByText('Guard on and closed', { exact: true })).toBeVisible()
+  await expect(steps.getByText(/tuner bores|Screw the neck on|Trial build/)).toHaveCount(0)
+  // What is there already is told so under Drill, and the pickup’s own route is asked for.
+  await page.goto(`/builds/${id}/drill/stud-bores`)
+  await expect(page.getByRole('region', { name: 'In hand' })).toContainText('nothing is drilled')
+})
