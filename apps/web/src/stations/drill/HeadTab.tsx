@@ -109,7 +109,7 @@ export function HeadTab() {
                 <Button look="main" onClick={() => void look(task)} disabled={busy}>
                   {busy ? 'Looking' : 'Find the best row'}
                 </Button>
-                <Button disabled={!moved} onClick={() => tried && (change((b) => takeRow(b, task, tried)), setTried(undefined))}>
+                <Button disabled={!moved || bored} onClick={() => tried && (change((b) => takeRow(b, task, tried)), setTried(undefined))}>
                   Take this row
                 </Button>
                 <Button look="quiet" disabled={!moved} onClick={() => setTried(undefined)}>
@@ -118,7 +118,8 @@ export function HeadTab() {
               </div>
               {bored && (
                 <p className="mt-3">
-                  Its bores are there: a row that differs from them needs them plugged first, and the plugs show through a clear finish.
+                  Its bores are there: another row is only tried here. Where they are to move, plug them, clear the tuner bore under Parts,
+                  say under Drill that they are not there, and take the row; the plugs show through a clear finish.
                 </p>
               )}
               <p className="mt-3 text-[15px] text-soft">

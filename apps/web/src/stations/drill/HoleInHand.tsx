@@ -2,6 +2,7 @@ import {
   enteredAt,
   KINDS,
   setSize,
+  saidThere,
   setTrait,
   setTraits,
   SIDE_WORDS,
@@ -80,6 +81,7 @@ export function HoleInHand({ card, cards, all }: { card: HoleCard; cards: readon
         onSay={(ref, said) => change((b) => setTrait(b, ref.slot, ref.trait, said))}
       />
       <ReadHere refs={card.missing} />
+      {!done && <SaidOtherwise card={card} />}
       {card.work !== 'keep' && (workable || done) && (
         <div className="mt-2 flex flex-wrap gap-2">
           {!done && (
@@ -186,6 +188,22 @@ function IsItThere({ card, all }: { card: HoleCard; all: readonly HoleCard[] }) 
         </p>
       )}
     </div>
+  )
+}
+
+/** What was said by looking can be said otherwise. */
+function SaidOtherwise({ card }: { card: HoleCard }) {
+  const build = useOpenBuild()
+  const change = useBuild((s) => s.change)
+  const was = saidThere(build, card.id)
+  if (!was) return null
+  const to = was.said === 'drilled' ? 'none' : 'drilled'
+  return (
+    <p className="mt-1">
+      <Button look="quiet" onClick={() => change((b) => setTrait(b, was.ref.slot, was.ref.trait, to))}>
+        {to === 'none' ? 'Not there after all' : 'It is there after all'}
+      </Button>
+    </p>
   )
 }
 
