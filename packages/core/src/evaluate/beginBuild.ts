@@ -6,12 +6,12 @@ import type { TraitRef } from '../judge/completed'
 import { holeCards } from '../drill/holes'
 import { isPartHere } from '../parts/part'
 import { HOLES } from '../parts/holes'
-import { plays } from '../parts/starting/jobs'
+import { comesApart } from '../parts/starting/jobs'
 import { slotSpec } from '../parts/slots'
 
 /**
  * A build as somebody begins it. Where the instrument is here already, a glued neck is in its body: the two are one piece, nothing of a heel
- * or a pocket can be read, and nothing is glued in. Whoever takes it out says so under Parts. What plays has every hole for what is in it.
+ * or a pocket can be read, and nothing is glued in. Whoever takes it out says so under Parts. It has every hole for what is in it.
  * `today` is an ISO date.
  */
 export function beginBuild(wanted: NewBuild, today: string): Build {
@@ -19,7 +19,7 @@ export function beginBuild(wanted: NewBuild, today: string): Build {
   const together = isPartHere(build.parts.body) && isPartHere(build.parts.neck)
   const begun =
     together && traitAt(build, 'neck', 'joint') === 'set' ? applyChange(build, setTrait(build, 'body', 'neckIs', 'through')) : build
-  return plays(wanted) ? withItsHoles(begun) : begun
+  return comesApart(wanted) ? withItsHoles(begun) : begun
 }
 
 /** With each hole said to be there that a part asks for. */

@@ -2,6 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
 import { isGlued } from '../document/read'
+import { applyChange } from '../document/change'
+import { putOnPile } from '../document/box'
 import { beginBuild } from '../evaluate/beginBuild'
 import { evaluator } from '../evaluate/evaluator'
 import { takenPart } from '../instrument/idleParts'
@@ -11,6 +13,7 @@ import type { PlannedStep } from '../plan/step'
 import type { Slot } from '../parts/slots'
 import { SLOT_NAMES } from '../parts/slots'
 import { START_IDS } from '../parts/starting/sets'
+import { sheetsOf } from './index'
 import { everyMake } from '../testing/anyBuild'
 import { fullBuild } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
@@ -172,5 +175,42 @@ describe('an instrument of which most stays in place', () => {
         for (const card of evaluated(other, TODAY).drill.filter((c) => c.untold.length))
           expect(card.untold.map((t) => t.trait)).not.toContain('bored.studs')
       }
+  })
+
+  it('of a rescue the holes are there too, to be measured, and every part is in hand to go on again', () => {
+    const build = beginBuild(
+      { name: 'Here', handedness: 'right', strings: 6, scale: 640, start: 'bolt-guard-vibrato', job: 'rescue' },
+      TODAY,
+    )
+    expect(Object.values(build.parts).every((p) => p.state === 'in hand')).toBe(true)
+    const cards = evaluated(build, TODAY).drill
+    expect(cards.find((c) => c.id === 'stud-bores')).toMatchObject({ stands: 'waiting', untold: [] })
+    // Where screws went in is looked at.
+    expect(cards.find((c) => c.id === 'guard-screws')!.untold.map((t) => t.trait)).toContain('bored.guard')
+    expect(stepsOf(build).map((s) => s.id)).toEqual(expect.arrayContaining(['solder', 'hardware', 'neck-on', 'take-apart']))
+  })
+
+  it('whichever part is another one, its work is told, every sheet can be printed, and nothing of what stays is asked for by Drill', () => {
+    for (const start of START_IDS) {
+      const build = beginBuild({ name: 'Here', handedness: 'right', strings: 6, scale: 640, start, job: 'upgrade' }, TODAY)
+      for (const slot of Object.keys(build.parts) as Slot[]) {
+        const then = applyChange(build, putOnPile(build, [slot], 'apart'))
+        const result = evaluated(then, TODAY)
+        expect(result.failed, `${start} ${slot}`).toEqual({})
+        expect(sheetsOf(then, result).length, `${start} ${slot}`).toBeGreaterThan(5)
+        expect(
+          result.plan.steps.map((s) => s.id),
+          `${start} ${slot}`,
+        ).not.toContain('say-changed')
+        expect(
+          result.plan.steps.some((s) => s.id.startsWith('buy-')),
+          `${start} ${slot}`,
+        ).toBe(true)
+        if (CARRIERS.includes(slot)) continue
+        const parts = new Set<Slot>([slot, ...CARRIERS, ...POTS.map(potSlot)])
+        for (const card of result.drill.filter((c) => c.work !== 'keep'))
+          expect(parts.has(card.slot), `${start}: ${card.id} for ${slot}`).toBe(true)
+      }
+    }
   })
 })
