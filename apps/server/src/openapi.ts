@@ -23,6 +23,7 @@ export const OPERATIONS: Operation[] = [
   ['get', '/api/builds/{id}', 'One build with its revision'],
   ['delete', '/api/builds/{id}', 'Put a build away'],
   ['post', '/api/builds/{id}/restore', 'Bring a build back'],
+  ['post', '/api/builds/{id}/another-job', 'Its instrument once more, for another job on it'],
   ['post', '/api/builds/{id}/changes', 'Change a build', ChangeRequest],
   ['post', '/api/builds/{id}/undo', 'Take the last change back', RevisionRequest],
   ['post', '/api/builds/{id}/redo', 'Make it again', RevisionRequest],

@@ -85,6 +85,20 @@ describe('a bench evening over HTTP', () => {
     expect(again.id).not.toBe(state.id)
     expect(sameJson(again.build as unknown as Json, state.build as unknown as Json)).toBe(true)
   })
+  it('an instrument that comes back is a build of its own, all in place; the first stays as it was', async () => {
+    const state = await onShelf()
+    const again = (await app.post(`/builds/${state.id}/another-job`, {}).expect(201)).body as State
+    expect(again.id).not.toBe(state.id)
+    expect(again.build.job).toBe('upgrade')
+    expect(Object.values(again.build.parts).every((p) => p.state === 'in place')).toBe(true)
+    expect(again.build.parts.body!.sizes).toEqual(state.build.parts.body!.sizes)
+    // It is a build like any other: every rule holds for it.
+    const named = setPartField(again.build, 'nut', 'name', 'The old nut')
+    await app.post(`/builds/${again.id}/changes`, { revision: again.revision, ...named }).expect(200)
+    const first = (await app.get(`/builds/${state.id}`).expect(200)).body as State
+    expect(first.build).toEqual(state.build)
+    await app.post('/builds/nobody-knows/another-job', {}).expect(404)
+  })
   it('a change made twice is made once: the second is late', async () => {
     const state = await onShelf()
     const change = setField(state.build, ['finish', 'coats'], 9, 'Coats')

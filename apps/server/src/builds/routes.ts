@@ -6,7 +6,7 @@ import type { Db } from '../db/open'
 import { bodyAs } from '../http/body'
 import { HttpProblem } from '../http/problem'
 import { exampleBuild } from './example'
-import { changeBuild, createBuild, goBack, listBuilds, listEvents, lookBack, putAway, readBuild, stepBack } from './store'
+import { buildAgain, changeBuild, createBuild, goBack, listBuilds, listEvents, lookBack, putAway, readBuild, stepBack } from './store'
 
 export function buildRoutes(db: Db): Router {
   const routes = Router()
@@ -25,6 +25,7 @@ export function buildRoutes(db: Db): Router {
     await putAway(db, req.params.id, false)
     res.json(await readBuild(db, req.params.id))
   })
+  routes.post('/builds/:id/another-job', async (req, res) => void res.status(201).json(await buildAgain(db, benchOf(res), req.params.id)))
   routes.post('/builds/:id/changes', async (req, res) => {
     const { revision, label, edits } = bodyAs(ChangeRequest, req.body)
     const { build, ...state } = await changeBuild(db, req.params.id, revision, { label, edits: edits as Edit[] })

@@ -5,6 +5,7 @@ import {
   inverse,
   LIMITS,
   migrated,
+  anotherJob,
   beginBuild,
   partsMoved,
   type Build,
@@ -88,6 +89,12 @@ export const readBuild = async (db: Db, id: string): Promise<BuildState> => stat
 
 export async function createBuild(db: Db, bench: string, wanted: NewBuild): Promise<BuildState> {
   return insertBuild(db, bench, beginBuild(wanted, now().slice(0, 10)), [])
+}
+
+/** Puts the instrument of a build on the shelf once more, for another job on it; the first stays as it is. */
+export async function buildAgain(db: Db, bench: string, id: string): Promise<BuildState> {
+  const { build } = await readBuild(db, id)
+  return insertBuild(db, bench, anotherJob(build, now().slice(0, 10)), [])
 }
 
 /** Puts a whole build on the shelf of a bench, with its log and pictures. @param id asked for by demo data; otherwise made from the name */

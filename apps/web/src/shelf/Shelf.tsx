@@ -135,6 +135,14 @@ function ShelfRow({ build }: { build: BuildSummary }) {
     },
     onError: (e) => toast.error(e.message),
   })
+  const again = useMutation({
+    mutationFn: () => api.anotherJob(id),
+    onSuccess: async (made) => {
+      await queries.invalidateQueries({ queryKey: ['builds'] })
+      toast(`${made.build.name}: all is in place. Say under Parts what is changed.`)
+    },
+    onError: (e) => toast.error(e.message),
+  })
   const copy = useMutation({
     mutationFn: () => api.copy(id),
     onSuccess: () => queries.invalidateQueries({ queryKey: ['builds'] }),
@@ -170,6 +178,14 @@ function ShelfRow({ build }: { build: BuildSummary }) {
           className="label min-h-10 px-2 text-[14px] text-soft hover:text-violet"
         >
           Copy
+        </button>
+        <button
+          type="button"
+          onClick={() => again.mutate()}
+          disabled={again.isPending}
+          className="label min-h-10 px-2 text-[14px] text-soft hover:text-violet"
+        >
+          Another job on it
         </button>
         <ToOthers id={id} name={build.name} />
         <button type="button" onClick={() => putAway.mutate()} className="label min-h-10 px-2 text-[14px] text-soft hover:text-wont">

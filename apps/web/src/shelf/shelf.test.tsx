@@ -70,6 +70,11 @@ describe('shelf', () => {
     await userEvent.click(await screen.findByRole('button', { name: 'Copy' }))
     await screen.findByRole('link', { name: /Wren, a copy/ })
   })
+  it('come back for another job: a build of its own, all in place', async () => {
+    await userEvent.click(await screen.findByRole('button', { name: 'Another job on it' }))
+    await screen.findByRole('link', { name: /Wren, another job/ })
+    expect(Object.values(server.build.parts).every((p) => p.state === 'in place')).toBe(true)
+  })
   it('what a build begins with brings its strings and its scale', async () => {
     await userEvent.selectOptions(screen.getByLabelText('What kind of job'), 'rescue')
     await userEvent.click(screen.getByRole('radio', { name: STARTING_SETS['twelve-string'].label }))

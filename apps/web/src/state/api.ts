@@ -140,6 +140,8 @@ export const api = {
       build: { ...bundle.build, name: `${bundle.build.name.slice(0, 110)}, a copy` },
     })
   },
+  /** The same instrument, come back for another job: a build of its own. */
+  anotherJob: (id: string) => call<BuildState>('POST', `/builds/${id}/another-job`, {}),
   importBundle: (text: string) => call<BuildState>('POST', '/import', text),
   /** In the order they were written; their moments are those of this place. */
   log: async (id: string) => (await call<LogEntry[]>('GET', `/builds/${id}/log`)).map((e) => ({ ...e, at: here(e.at) })),

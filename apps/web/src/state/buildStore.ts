@@ -2,6 +2,7 @@ import {
   applyChange,
   sameJson,
   whatMoved,
+  withUndone,
   type Build,
   type Change,
   type Evaluation,
@@ -201,9 +202,11 @@ export const useBuild = create<BuildStore>()((set, get) => {
       adoptUnsent(id, (changes) => box.adopt(changes))
     },
     change: (make) => {
-      const { build } = get()
+      const { build, evaluation } = get()
       if (!build) return
-      const change = make(build)
+      const made = make(build)
+      // With another part in the place of one, what was done to the old one is open again.
+      const change = evaluation ? withUndone(build, made, evaluation) : made
       if (!change.edits.length) return
       const box = openBox()
       set({ build: applyChange(build, change), trial: undefined })

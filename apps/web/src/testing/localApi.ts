@@ -1,4 +1,5 @@
 import {
+  anotherJob,
   applyChange,
   inverse,
   newBuild,
@@ -83,6 +84,10 @@ const found = (query: { q?: string; kind?: string; holding?: string }) =>
 export const api = {
   copy: () => {
     resetServer({ ...server.build, name: `${server.build.name}, a copy` })
+    return Promise.resolve(state())
+  },
+  anotherJob: () => {
+    resetServer(anotherJob(server.build, '2026-12-01'))
     return Promise.resolve(state())
   },
   example: () => {

@@ -6,7 +6,7 @@ import type { DrawnCard, Side } from './holeCard'
 import { saidOf, thereOf } from './saidThere'
 
 /** What a hole is in. */
-const IN: Readonly<Record<Side, Slot>> = {
+export const IN: Readonly<Record<Side, Slot>> = {
   front: 'body',
   back: 'body',
   rim: 'body',
@@ -26,7 +26,7 @@ const also = (build: Build, card: DrawnCard): readonly Slot[] =>
  * Where somebody has said that there is none, it stays to be made.
  */
 export function keptInPlace(build: Build, card: DrawnCard): DrawnCard {
-  if (card.work === 'new' || card.work === 'keep' || saidOf(build, thereOf(build, card.id)) === 'none') return card
+  if (card.work === 'keep' || saidOf(build, thereOf(build, card.id)) === 'none') return card
   if (!allInPlace(build, [IN[card.side], card.slot, ...also(build, card)])) return card
   const { cuts: _, lasts: __, ...rest } = card
   return {

@@ -23,7 +23,7 @@ export function beginBuild(wanted: NewBuild, today: string): Build {
 }
 
 /** With each hole said to be there that a part asks for. */
-function withItsHoles(build: Build): Build {
+export function withItsHoles(build: Build): Build {
   const untold = holeCards({ ...build, parts: onBench(build.parts) }).flatMap((card) => card.untold)
   return untold
     .filter((ref) => isHole(ref) && traitAt(build, ref.slot, ref.trait) === undefined)

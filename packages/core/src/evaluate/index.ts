@@ -1,4 +1,5 @@
-export * from './beginBuild'
+export { anotherJob } from './anotherJob'
+export { beginBuild } from './beginBuild'
 export * from './evaluate'
 export * from './evaluator'
 export * from './finishes'

@@ -1,3 +1,4 @@
+import type { Build } from '../document/build'
 import type { Slot } from '../parts/slots'
 import type { Before, Step } from './step'
 
@@ -265,8 +266,9 @@ export const rightBefore = (slots: readonly Slot[], earlier: readonly Step[]): B
     .map((s) => before(s.id, 'rightBeforeOn')),
 ]
 
-/** Does a film go on? Whatever is mounted comes off for it, and goes on again. */
-export const refinished = (earlier: readonly Step[]): boolean => earlier.some((s) => s.stage === 'film')
+/** Does a film go on still? Whatever is mounted comes off for it, and goes on again. */
+export const refinished = (build: Build, earlier: readonly Step[]): boolean =>
+  earlier.some((s) => s.stage === 'film' && !build.steps[s.id]?.done)
 
 /** The last step of the film, after which hardware goes on. */
 export const onceFilmIsHard = (earlier: readonly Step[]): Before[] =>

@@ -1,4 +1,5 @@
 export * from './contribution'
+export { withUndone } from './exchanged'
 export * from './list'
 export * from './things'
 export * from './sheet'

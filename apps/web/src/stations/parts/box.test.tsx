@@ -1,4 +1,4 @@
-import { beginBuild, newBuild } from '@snug/core'
+import { beginBuild, newBuild, type Build } from '@snug/core'
 import { fullBuild } from '@snug/core/testing/fullBuild'
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
@@ -11,6 +11,9 @@ import PartsStation from './PartsStation'
 vi.mock('../../workers/compute', () => import('../../testing/localCompute'))
 vi.mock('../../state/api', () => import('../../testing/localApi'))
 vi.mock('react-chartjs-2', () => ({ Line: () => null, Bar: () => null }))
+
+const inPlace = (parts: Build['parts']): Build['parts'] =>
+  Object.fromEntries(Object.entries(parts).map(([slot, p]) => [slot, { ...p, state: 'in place' }]))
 
 describe('what came in the box', () => {
   const board = () => within(screen.getByRole('region', { name: 'What came in the box' }))
@@ -62,6 +65,17 @@ describe('what came in the box', () => {
     expect(within(changed().getByRole('region', { name: 'in place, stays as it is' })).queryByRole('button', { name: 'Tuners' })).toBeNull()
     await waitFor(() => expect(useBuild.getState().evaluation!.plan.steps.map((s) => s.title)).toContain('Tuners'))
     expect(useBuild.getState().evaluation!.plan.steps.map((s) => s.id)).not.toContain('solder')
+  })
+  it('what was done to a part is open again once another one comes, and done once that is taken back', async () => {
+    const done = { done: '2026-11-20T18:00:00+01:00' }
+    layOut({ ...fullBuild(), parts: inPlace(fullBuild().parts), job: 'upgrade', steps: { hardware: done, 'nut-on': done } })
+    show(<PartsStation />, 'parts?tab=box')
+    const changed = within(screen.getByRole('region', { name: 'What is changed' }))
+    await userEvent.click(changed.getByRole('button', { name: 'Tuners' }))
+    await waitFor(() => expect(server.build.steps).toEqual({ 'nut-on': done }))
+    expect(server.done.at(-1)!.label).toMatch(/^Tuners: another one, still to be bought\. Open again: /)
+    useBuild.getState().undo()
+    await waitFor(() => expect(server.build.steps).toEqual({ hardware: done, 'nut-on': done }))
   })
   it('says what can be seen already', () => {
     layOut(begun())

@@ -31,7 +31,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
   const wired = (id: string) => earlier.some((s) => s.stage === 'wiring' && s.id === id)
   const ground = groundOf(traitAt(build, 'bridge', 'mount'))
   // Whatever is mounted comes off for a new film, and goes on again.
-  const stays = (slots: readonly Slot[]) => !refinished(earlier) && allInPlace(build, slots)
+  const stays = (slots: readonly Slot[]) => !refinished(build, earlier) && allInPlace(build, slots)
   const mounted = [...mountedOf(build), ...bareControlPlate(build, wired('harness-in'))].filter(
     (m) => !stays([m.slot, m.slot === 'tuners' ? 'neck' : 'body']),
   )

@@ -50,7 +50,7 @@ function groundStep(build: Build, ground: GroundPlace, earlier: readonly Step[])
     stage: 'wiring',
     slot: 'bridge',
     ...(ground === 'claw' ? { slots: ['springs'] as const } : {}),
-    ...(refinished(earlier) ? {} : ifInPlace(build, ['body', 'bridge', ...(ground === 'claw' ? (['springs'] as const) : [])])),
+    ...(refinished(build, earlier) ? {} : ifInPlace(build, ['body', 'bridge', ...(ground === 'claw' ? (['springs'] as const) : [])])),
     minutes: 15,
     cautions: ground === 'claw' ? FUMES : [],
     befores: [...onceFilmIsHard(earlier), ...parcelsOf(['bridge', ...(ground === 'claw' ? (['springs'] as const) : [])], earlier)],
@@ -127,7 +127,7 @@ function harnessIn(build: Build, earlier: readonly Step[]): Step {
       ? 'By which opening they go in nobody has said: say it under Parts. Nuts'
       : 'Leads through their passages, then soldered where they had to pass first; nuts'
   const all = [...WITH_HARNESS.filter((slot) => takenPart(build, slot)), ...(isCarried(panel) ? [panel.slot] : [])]
-  const slots = refinished(earlier) ? all : all.filter((slot) => !allInPlace(build, ['body', slot]))
+  const slots = refinished(build, earlier) ? all : all.filter((slot) => !allInPlace(build, ['body', slot]))
   const goesIn = (...of: readonly Slot[]) => slots.some((slot) => of.includes(slot))
   return step({
     id: 'harness-in',

@@ -1,0 +1,129 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../document/build'
+import { applyChange, inverse } from '../document/change'
+import { choosePart, chooseParts, removePart, setPartField } from '../document/changes'
+import { wireKey } from '../circuit/schemes/edited'
+import { evaluator } from '../evaluate/evaluator'
+import type { Slot } from '../parts/slots'
+import { everyMake } from '../testing/anyBuild'
+import { drillable } from '../testing/drillable'
+import { fullBuild } from '../testing/fullBuild'
+import { holds } from '../testing/holds'
+import { undrilled } from '../testing/undrilled'
+import { withReading } from '../testing/setup'
+import { withUndone } from './exchanged'
+
+const TODAY = '2026-12-01'
+const evaluated = evaluator()
+const resultsOf = (build: Build) => evaluated(build, TODAY)
+const another = (build: Build, slot: Slot) => choosePart(build, slot, { ...build.parts[slot]!, name: 'Another one' })
+const exchange = (build: Build, slot: Slot): Build => applyChange(build, withUndone(build, another(build, slot), resultsOf(build)))
+/** Everything of the plan and every hole ticked off. */
+const finished = (build: Build): Build => {
+  const { plan, drill } = resultsOf(build)
+  const ids = [...plan.steps.map((s) => s.id), ...drill.map((c) => `drill-${c.id}`)]
+  return { ...build, steps: Object.fromEntries(ids.map((id) => [id, { done: '2026-11-20T18:00:00+01:00' }])) }
+}
+const openAgain = (was: Build, now: Build) => Object.keys(was.steps).filter((id) => !now.steps[id])
+
+describe('a part that is exchanged after work was done to it', () => {
+  it('leaves no hole made in it or for it ticked, no joint soldered on it, nothing mounted of it; what was done to others stays done', () => {
+    const law = fc.property(fc.nat(everyMake().length - 1), fc.nat(), fc.nat(), (m, mask, n) => {
+      const build = finished(undrilled(drillable(everyMake()[m]!), mask))
+      const slots = Object.keys(build.parts) as Slot[]
+      const slot = slots[n % slots.length]!
+      const change = withUndone(build, another(build, slot), resultsOf(build))
+      const then = applyChange(build, change)
+      const open = openAgain(build, then)
+      const IN_IT = {
+        front: 'body',
+        back: 'body',
+        rim: 'body',
+        heel: 'neck',
+        'head front': 'neck',
+        'head back': 'neck',
+        guard: 'guard',
+        'control plate': 'control-plate',
+      }
+      for (const c of resultsOf(build).drill)
+        expect(open.includes(`drill-${c.id}`), `${c.id} for ${slot}`).toBe(c.slot === slot || IN_IT[c.side] === slot)
+      for (const s of resultsOf(build).plan.steps)
+        if (s.station !== 'drill' && s.stage !== 'parcel' && s.station !== 'finish' && (s.slot === slot || s.slots?.includes(slot)))
+          expect(open, `${s.id} for ${slot}`).toContain(s.id)
+      // Arrivals, and what was noted before it was taken apart, were done all the same.
+      expect(open.filter((id) => /^(arrive|buy|note|take-apart)/.test(id))).toEqual([])
+      expect(applyChange(then, inverse(change))).toEqual(build)
+      expect(resultsOf(then).failed).toEqual({})
+    })
+    holds(law, 200)
+  })
+
+  it('a new pickup: soldered anew, its colours and its wires gone, the other one’s kept', () => {
+    const build = finished(fullBuild())
+    const [theirs, others] = [wireKey('neck-a.start', 'switch.1'), wireKey('bridge-a.start', 'switch.3')]
+    build.circuit = {
+      ...build.circuit,
+      soldered: { [theirs]: TODAY, [others]: TODAY },
+      leads: { 'neck-a.start': 'red', 'bridge-a.start': 'white' },
+    }
+    const then = exchange(withReading(build, { what: 'pickup', string: 1, slot: 'pickup-neck', value: 2.4 }), 'pickup-neck')
+    expect(then.circuit.soldered).toEqual({ [others]: TODAY })
+    expect(then.circuit.leads).toEqual({ 'bridge-a.start': 'white' })
+    expect(Object.values(then.setup.readings).filter((r) => r.slot === 'pickup-neck')).toEqual([])
+    const open = openAgain(build, then)
+    for (const id of ['solder', 'meter-check', 'close-guard', 'set-pickups', 'drill-route-neck']) expect(open).toContain(id)
+    for (const id of ['neck-on', 'nut-on', 'string-up', 'drill-route-bridge', 'level-frets']) expect(open).not.toContain(id)
+  })
+
+  it('a new neck: what was read of relief and nut is gone, the body’s film and holes stay', () => {
+    const painted: Build = {
+      ...fullBuild(),
+      finish: {
+        ...fullBuild().finish,
+        system: 'lacquer',
+        laid: {
+          a: { product: 'lacquer-clear', at: '2026-11-10T18:00:00+01:00' },
+          n: { zone: 'neck-back', product: 'oil', at: '2026-11-10T18:00:00+01:00' },
+        },
+      },
+    }
+    const build = withReading(withReading(finished(painted), { what: 'relief', value: 0.2 }), {
+      what: 'level',
+      string: 1,
+      slot: 'pickup-neck',
+      value: -12,
+    })
+    const then = exchange(build, 'neck')
+    expect(Object.values(then.setup.readings).map((r) => r.what)).toEqual(['level'])
+    expect(Object.keys(then.finish.laid!)).toEqual(['a'])
+    expect(openAgain(build, then)).toEqual(
+      expect.arrayContaining(['neck-on', 'nut-on', 'hardware', 'level-frets', 'place', 'drill-neck-screws', 'set-relief']),
+    )
+    expect(openAgain(build, then).some((id) => id.startsWith('coats-') || id === 'rub-out' || id === 'solder')).toBe(false)
+    const body = exchange(build, 'body')
+    expect(Object.keys(body.finish.laid!)).toEqual(['n'])
+    expect(openAgain(build, body)).toEqual(expect.arrayContaining(['rub-out', 'sand', 'neck-on', 'close-guard', 'drill-stud-bores']))
+  })
+
+  it('is told, and only where another part comes or one goes', () => {
+    const build = finished(fullBuild())
+    const told = (change: Parameters<typeof withUndone>[1]) => withUndone(build, change, resultsOf(build))
+    expect(told(another(build, 'nut')).label).toMatch(/^Nut: Another one\. Open again: .+ and \d+ more$/)
+    expect(openAgain(build, applyChange(build, told(removePart(build, 'nut'))))).toContain('nut-on')
+    expect(told(setPartField(build, 'nut', 'name', 'Bone')).edits).toHaveLength(1)
+    // Put where nothing was, nothing was done to it.
+    const bare = applyChange(build, removePart(build, 'nut'))
+    expect(withUndone(bare, choosePart(bare, 'nut', build.parts.nut!), resultsOf(bare)).edits).toHaveLength(1)
+    // Two at once, on which one job is planned: everything goes once.
+    const both = chooseParts(
+      build,
+      [
+        { slot: 'body', part: build.parts.body! },
+        { slot: 'neck', part: build.parts.neck! },
+      ],
+      'Two',
+    )
+    expect(() => applyChange(build, told(both))).not.toThrow()
+  })
+})

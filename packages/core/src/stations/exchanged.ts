@@ -1,0 +1,143 @@
+import type { Build } from '../document/build'
+import { asJson, edit, type Change, type Edit } from '../document/change'
+import type { FinishZone } from '../document/finishChoice'
+import type { SetupWhat } from '../document/setupChoice'
+import { PLACES } from '../instrument/guardPlace'
+import { SOLDERED } from '../instrument/harnessParts'
+import { IN } from '../drill/inPlace'
+import { isSlot, SLOT_NAMES, type Slot } from '../parts/slots'
+import type { PlannedStep } from '../plan/step'
+import type { Results } from './list'
+
+const STRUNG: readonly Slot[] = ['neck', 'nut', 'bridge', 'strings']
+const PICKUPS = PLACES.map((place) => `pickup-${place}` as const)
+/** What a step is done to beside the part that it is told of. */
+const ALSO: Readonly<Record<string, readonly Slot[]>> = {
+  solder: SOLDERED,
+  'meter-check': SOLDERED,
+  'harness-in': ['body'],
+  shield: ['body'],
+  'string-ground': ['body'],
+  'close-guard': ['body'],
+  hardware: ['body', 'neck'],
+  'neck-on': ['body', 'neck'],
+  'nut-on': ['neck'],
+  place: ['body', 'bridge'],
+  'trial-build': ['body', 'bridge', 'tailpiece', 'guard', 'control-plate', 'jack-plate'],
+  'closing-pass': SLOT_NAMES.filter((slot) => slot !== 'strings' && slot !== 'knobs'),
+  'set-pickups': PICKUPS,
+}
+const isSetup = (id: string): boolean => id === 'string-up' || id.startsWith('set-') || id === 'lock-nut'
+
+/** The parts a step is done to. */
+const doneTo = (s: PlannedStep): readonly (Slot | undefined)[] => [
+  s.slot,
+  ...(s.slots ?? []),
+  ...(ALSO[s.id] ?? []),
+  ...(isSetup(s.id) ? STRUNG : []),
+]
+
+/** Coats of the neck have steps of their own where it gets another stack than the body. */
+const OF_NECK = /^coats-(neck-back|board|head-face)-/
+
+/** Steps that are ticked off and were done to a part that is gone: of another one none of it is done. */
+function undone(build: Build, { plan, drill }: Results, gone: ReadonlySet<Slot>): string[] {
+  const steps = plan.steps.filter((s) =>
+    s.station === 'finish'
+      ? gone.has(OF_NECK.test(s.id) ? 'neck' : 'body')
+      : s.station !== 'drill' && s.stage !== 'parcel' && doneTo(s).some((slot) => slot && gone.has(slot)),
+  )
+  const holes = drill.filter((c) => gone.has(c.slot) || gone.has(IN[c.side]))
+  return [...steps.map((s) => s.id), ...holes.map((c) => `drill-${c.id}`)].filter((id) => build.steps[id])
+}
+
+/** What lies on the neck by itself goes with the neck, everything else with the body. */
+const coated = (zone: FinishZone | undefined): Slot => (zone && ON_NECK.includes(zone) ? 'neck' : 'body')
+const ON_NECK: readonly FinishZone[] = ['neck-back', 'board', 'head-face']
+
+/** Is a lug one of this part's? Lugs are named by their component. */
+const OF_PART: Partial<Record<Slot, RegExp>> = {
+  'pickup-neck': /^neck-/,
+  'pickup-middle': /^middle-/,
+  'pickup-bridge': /^bridge-/,
+  'pot-volume': /^volume(?!-2)/,
+  'pot-volume-2': /^volume-2/,
+  'pot-tone': /^tone(?!-2)/,
+  'pot-tone-2': /^tone-2/,
+  switch: /^switch(?!-2)/,
+  'switch-2': /^switch-2/,
+  capacitor: /^cap(?!-2)/,
+  'capacitor-2': /^cap-2/,
+  jack: /^jack/,
+  battery: /^battery/,
+}
+
+/** A record without what belongs to parts that are gone; nothing to do where none of it does. */
+function without(path: string[], record: Record<string, unknown> | undefined, goes: (key: string) => boolean): Edit[] {
+  if (!record || !Object.keys(record).some(goes)) return []
+  const left = Object.fromEntries(Object.entries(record).filter(([key]) => !goes(key)))
+  return [{ path, from: asJson(record), to: asJson(left) }]
+}
+
+function offTheCircuit({ circuit }: Build, gone: ReadonlySet<Slot>): Edit[] {
+  const lugs = [...gone].flatMap((slot) => OF_PART[slot] ?? [])
+  const isTheirs = (key: string) => key.split(' ').some((lug) => lugs.some((own) => own.test(lug)))
+  return (['soldered', 'leads', 'tables'] as const).flatMap((field) => without(['circuit', field], circuit[field], isTheirs))
+}
+
+function offTheFilm({ finish }: Build, gone: ReadonlySet<Slot>): Edit[] {
+  if (!gone.has('body') && !gone.has('neck')) return []
+  return [
+    ...(['laid', 'passes'] as const).flatMap((field) =>
+      without(['finish', field], finish[field], (id) => gone.has(coated(finish[field]![id]!.zone))),
+    ),
+    ...(['grits', 'uncounted'] as const).flatMap((field) => without(['finish', field], finish[field], () => gone.has('body'))),
+  ]
+}
+
+/** Between which parts a number of the setup was read. */
+const READ_AT: Record<SetupWhat, readonly Slot[]> = {
+  relief: ['neck'],
+  slack: ['neck'],
+  action: ['body', 'neck', 'bridge'],
+  gap: ['neck', 'nut'],
+  sliver: ['neck', 'nut'],
+  cents: ['neck', 'bridge', 'strings'],
+  float: ['body', 'bridge', 'springs'],
+  dive: ['nut', 'bridge', 'tuners'],
+  raise: ['nut', 'bridge', 'tuners'],
+  pickup: ['neck', 'bridge'],
+  level: [],
+}
+function offTheSetup({ setup }: Build, gone: ReadonlySet<Slot>): Edit[] {
+  const reading = (id: string) => setup.readings[id]!
+  const isTheirs = (id: string) => [...READ_AT[reading(id).what], reading(id).slot].some((slot) => slot && gone.has(slot))
+  return without(['setup', 'readings'], setup.readings, isTheirs)
+}
+
+/**
+ * A change that puts another part in the place of one, or takes one out, with what was done to the old one: its steps are open again, its
+ * wires are not soldered and its leads have no colours, its film and what was read of its setup are gone with it.
+ * @param results of the build before the change
+ */
+export function withUndone(build: Build, change: Change, results: Results): Change {
+  const gone = new Set(
+    change.edits.flatMap(({ path: [what, slot, more], from }) =>
+      what === 'parts' && isSlot(slot ?? '') && !more && from ? [slot as Slot] : [],
+    ),
+  )
+  if (!gone.size) return change
+  const open = undone(build, results, gone)
+  const titles = results.plan.steps.filter((s) => open.includes(s.id)).map((s) => s.title)
+  const told = titles.length > 2 ? `${titles[0]} and ${titles.length - 1} more` : titles.join(' and ')
+  const edits = [
+    ...open.map((id) => edit(build, ['steps', id], undefined)),
+    ...offTheCircuit(build, gone),
+    ...offTheFilm(build, gone),
+    ...offTheSetup(build, gone),
+  ]
+  return {
+    label: titles.length ? `${change.label}. Open again: ${told}`.slice(0, 400) : change.label,
+    edits: [...change.edits, ...edits.filter((e) => !change.edits.some((c) => c.path.join('/') === e.path.join('/')))],
+  }
+}
