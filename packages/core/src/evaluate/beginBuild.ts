@@ -6,7 +6,7 @@ import type { TraitRef } from '../judge/completed'
 import { holeCards } from '../drill/holes'
 import { isPartHere } from '../parts/part'
 import { HOLES } from '../parts/holes'
-import { comesApart } from '../parts/starting/jobs'
+import { isWhole } from '../parts/starting/jobs'
 import { slotSpec } from '../parts/slots'
 
 /**
@@ -19,7 +19,7 @@ export function beginBuild(wanted: NewBuild, today: string): Build {
   const together = isPartHere(build.parts.body) && isPartHere(build.parts.neck)
   const begun =
     together && traitAt(build, 'neck', 'joint') === 'set' ? applyChange(build, setTrait(build, 'body', 'neckIs', 'through')) : build
-  return comesApart(wanted) ? withItsHoles(begun) : begun
+  return isWhole(wanted) ? withItsHoles(begun) : begun
 }
 
 /** With each hole said to be there that a part asks for. */

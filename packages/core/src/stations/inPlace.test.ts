@@ -160,23 +160,27 @@ describe('an instrument of which most stays in place', () => {
   })
 
   it('is begun with all in place and every hole there; what is changed is asked first, and only the setup stands beside it', () => {
-    for (const start of START_IDS)
-      for (const job of ['upgrade', 'conversion'] as const) {
-        const build = beginBuild({ name: 'Here', handedness: 'right', strings: 6, scale: 640, start, job }, TODAY)
-        expect(Object.values(build.parts).every((p) => p.state === 'in place')).toBe(true)
-        const steps = stepsOf(build)
-        expect(
-          steps.filter((s) => s.stage !== 'strings').map((s) => s.id),
-          start,
-        ).toEqual(['say-changed'])
-        expect(evaluated(build, TODAY).drill.filter((c) => c.work !== 'keep')).toEqual([])
-        // Another bridge is measured against the holes that are there.
-        const other = changing(build, ['bridge'])
-        for (const card of evaluated(other, TODAY).drill.filter((c) => c.untold.length))
-          expect(card.untold.map((t) => t.trait)).not.toContain('bored.studs')
-      }
+    for (const start of START_IDS) {
+      const build = beginBuild({ name: 'Here', handedness: 'right', strings: 6, scale: 640, start, job: 'upgrade' }, TODAY)
+      expect(Object.values(build.parts).every((p) => p.state === 'in place')).toBe(true)
+      const steps = stepsOf(build)
+      expect(
+        steps.filter((s) => s.stage !== 'strings').map((s) => s.id),
+        start,
+      ).toEqual(['say-changed'])
+      expect(evaluated(build, TODAY).drill.filter((c) => c.work !== 'keep')).toEqual([])
+      // Another bridge is measured against the holes that are there.
+      const other = changing(build, ['bridge'])
+      for (const card of evaluated(other, TODAY).drill.filter((c) => c.untold.length))
+        expect(card.untold.map((t) => t.trait)).not.toContain('bored.studs')
+    }
   })
 
+  it('a conversion may begin with a bare body: its parts are in hand, and nobody has said what is drilled', () => {
+    const build = beginBuild({ name: 'Here', handedness: 'right', strings: 6, scale: 640, start: 'bolt-plate', job: 'conversion' }, TODAY)
+    expect(Object.values(build.parts).every((p) => p.state === 'in hand')).toBe(true)
+    expect(evaluated(build, TODAY).drill.find((c) => c.id === 'tuner-bores')!.untold).toEqual([{ slot: 'neck', trait: 'bored.tuners' }])
+  })
   it('of a rescue the holes are there too, to be measured, and every part is in hand to go on again', () => {
     const build = beginBuild(
       { name: 'Here', handedness: 'right', strings: 6, scale: 640, start: 'bolt-guard-vibrato', job: 'rescue' },

@@ -12,13 +12,15 @@ export const JOBS = {
   },
   rescue: { label: 'A rescue', about: 'an instrument is here, worn or broken', surface: 'coated', starts: 'in hand' },
   upgrade: { label: 'An upgrade', about: 'it plays; some of its parts are changed', surface: 'coated', starts: 'in place' },
-  conversion: { label: 'A conversion', about: 'another neck, scale or bridge on what is here', surface: 'coated', starts: 'in place' },
+  conversion: { label: 'A conversion', about: 'another neck, scale or bridge on what is here', surface: 'coated', starts: 'in hand' },
 } as const satisfies Record<string, { label: string; about: string; surface: string; starts: PartState }>
 
 export type JobId = keyof typeof JOBS
 
 /** Is there an instrument that is taken apart first? */
 export const comesApart = ({ job }: { job?: JobId }): boolean => job !== undefined && JOBS[job].starts !== 'planned'
+/** Is it a whole instrument, worn or not, with every hole for what is in it? A conversion may begin with a bare body. */
+export const isWhole = ({ job }: { job?: JobId }): boolean => job === 'rescue' || job === 'upgrade'
 /** Is it an instrument that plays, and most of which stays as it is? */
 export const plays = ({ job }: { job?: JobId }): boolean => job !== undefined && JOBS[job].starts === 'in place'
 export const JOB_IDS = Object.keys(JOBS) as JobId[]
