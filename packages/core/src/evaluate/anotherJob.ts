@@ -41,7 +41,10 @@ export function anotherJob(build: Build, today: string): Build {
       circuit,
       readings,
       // What nobody ever began to lay is no film of it.
-      finish: Object.keys(steps).length || Object.keys(finish.laid ?? {}).length ? finish : { ...finish, system: 'none' },
+      finish:
+        Object.keys(steps).some((id) => !id.startsWith('job-')) || Object.keys(finish.laid ?? {}).length
+          ? finish
+          : { ...finish, system: 'none' },
       evenings,
       ...(Object.keys(hours).length ? { plan: hours } : {}),
       setup,
@@ -57,14 +60,14 @@ function onIt(part: Part): Part {
   return { ...rest, state: 'in place' }
 }
 
-/** Of what was done only the film is seen on it, and is not laid again. */
+/** Of what was done the film is on it and is not laid again, and what was planned on paper counts as done where it was. */
 function laidFor(build: Build, today: string): Build['steps'] {
   const film = new Set(
     evaluate(build, today)
       .plan.steps.filter((s) => s.station === 'finish')
       .map((s) => s.id),
   )
-  return Object.fromEntries(Object.entries(build.steps).filter(([id]) => film.has(id)))
+  return Object.fromEntries(Object.entries(build.steps).filter(([id]) => film.has(id) || id.startsWith('job-')))
 }
 
 /** What was still to be drilled when it was begun has been. */

@@ -33,10 +33,10 @@ const changing = (build: Build, off: readonly Slot[]): Build => ({
 
 /** What carries the others: with one of them changed, what sits on it goes over. */
 const CARRIERS: readonly Slot[] = ['body', 'neck', 'guard', 'control-plate']
-/** Work on the bench by the numbers of Dry fit has its own reasons, and what goes by the strings is done whenever they come on. */
+/** What goes by the strings is done whenever they come on, and what somebody planned on paper whatever stays. */
 const isMounting = (s: PlannedStep): boolean =>
-  ['place', 'trial-build', 'neck-on'].includes(s.id) ||
-  (s.station !== 'fit' && ['wood', 'wiring', 'hardware'].includes(s.stage) && s.id !== 'closing-pass' && !/^(mend|settle) /.test(s.id))
+  s.stage === 'trial' ||
+  (['wood', 'wiring', 'hardware'].includes(s.stage) && s.id !== 'closing-pass' && !/^(mend |settle-|job-|tell-)/.test(s.id))
 /** The parts a step is done to beside the one it is told of. */
 const ALSO: Record<string, readonly Slot[]> = {
   solder: SOLDERED,

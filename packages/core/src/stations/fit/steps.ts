@@ -1,7 +1,7 @@
 import { mouthOf } from '../../instrument/neckWords'
 import { wordOf } from '../../judge/verdict'
 import { effectsOf, type Build } from '../../document/build'
-import { ifInPlace } from '../../document/inPlace'
+import { allInPlace, ifInPlace } from '../../document/inPlace'
 import { isGlued, isJointUntold, isThrough } from '../../document/read'
 import { oneCut } from '../../fit/oneCut'
 import { throughFinish } from '../../finish/ground'
@@ -160,6 +160,8 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Omit<Work, 'j
   // To leave it as it is is no work, nor is the order in which other work is done.
   if (cure && /^(or )?(leave it|thread the wires first|lead the wires along)/i.test(cure.job)) return []
   const [stage, title] = [cure ? stageOfCure(cure) : unsettledStage(j), cure ? asTitle(cure.job) : `Find a way: ${j.title.toLowerCase()}`]
+  // Both are in place: it went together, and nothing of it is taken apart.
+  if (stage !== 'strings' && allInPlace(build, j.slots)) return []
   const effects = cure?.plan ? effectsOf(cure.plan) : []
   return [
     {
