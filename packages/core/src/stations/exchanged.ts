@@ -102,7 +102,7 @@ const READ_AT: Record<SetupWhat, readonly Slot[]> = {
   action: ['body', 'neck', 'bridge'],
   gap: ['neck', 'nut'],
   sliver: ['neck', 'nut'],
-  cents: ['neck', 'bridge', 'strings'],
+  cents: ['neck', 'bridge'],
   float: ['body', 'bridge', 'springs'],
   dive: ['nut', 'bridge', 'tuners'],
   raise: ['nut', 'bridge', 'tuners'],
