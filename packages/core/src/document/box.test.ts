@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { judgeJoints } from '../fit/findJoints'
 import { partProblems } from '../parts/check'
 import { SLOT_NAMES, type Slot } from '../parts/slots'
-import { PILES, pileOf, putOnPile, unsorted } from './box'
+import { PILES, pileOf, putOnPile, putWhere, unsorted } from './box'
 import { beginBuild } from '../evaluate/beginBuild'
 import { newBuild, type Build } from './build'
 import { applyChange, inverse } from './change'
@@ -61,6 +61,13 @@ describe('what came in the box', () => {
     }
     for (const pile of ['box', 'place'] as const)
       expect(applyChange(begunHere, putOnPile(begunHere, ['tuners'], pile)).parts.tuners!.sizes.bushing!.value).toBe(8.4)
+    for (const [state, pile] of [
+      ['planned', 'apart'],
+      ['ordered', 'coming'],
+      ['in hand', 'box'],
+      ['in place', 'place'],
+    ] as const)
+      expect(putWhere(begunHere, 'tuners', state)).toEqual(putOnPile(begunHere, ['tuners'], pile))
     expect(putOnPile(begunHere, ['tuners'], 'apart').label).toBe('Tuners: another one, still to be bought')
   })
   it('a neck that is one piece with its body is not bought without it', () => {

@@ -58,6 +58,10 @@ export function putOnPile(build: Build, pressed: readonly Slot[], pile: Pile): C
   return { label, edits: [...moved, ...chooseParts(build, chosen, label).edits] }
 }
 
+/** Says of a part where it is: on the pile of that state. */
+export const putWhere = (build: Build, slot: Slot, state: PartState): Change =>
+  putOnPile(build, [slot], PILES.find((pile) => pile !== 'none' && STATE[pile] === state)!)
+
 /** Of one piece neither body nor neck is bought without the other. */
 function withItsOther(build: Build, slots: readonly Slot[]): readonly Slot[] {
   const one: readonly Slot[] = ['body', 'neck']

@@ -81,7 +81,6 @@ export function HoleInHand({ card, cards, all }: { card: HoleCard; cards: readon
         onSay={(ref, said) => change((b) => setTrait(b, ref.slot, ref.trait, said))}
       />
       <ReadHere refs={card.missing} />
-      {!done && <SaidOtherwise card={card} />}
       {card.work !== 'keep' && (workable || done) && (
         <div className="mt-2 flex flex-wrap gap-2">
           {!done && (
@@ -154,6 +153,7 @@ export function HoleInHand({ card, cards, all }: { card: HoleCard; cards: readon
         </dl>
       )}
       {card.work !== 'keep' && card.stands !== 'waiting' && <Caution lines={card.cautions} />}
+      {!done && <SaidOtherwise card={card} />}
       {atBench && <BenchView start={card.id} cards={cards} onClose={() => setAtBench(false)} />}
     </div>
   )
@@ -199,7 +199,7 @@ function SaidOtherwise({ card }: { card: HoleCard }) {
   if (!was) return null
   const to = was.said === 'drilled' ? 'none' : 'drilled'
   return (
-    <p className="mt-1">
+    <p className="mt-2 -ml-3">
       <Button look="quiet" onClick={() => change((b) => setTrait(b, was.ref.slot, was.ref.trait, to))}>
         {to === 'none' ? 'Not there after all' : 'It is there after all'}
       </Button>

@@ -10,6 +10,7 @@ import {
   idleFor,
   wantedSizes,
   PART_STATES,
+  putWhere,
   removePart,
   setPartField,
   setTrait,
@@ -100,7 +101,7 @@ function Chosen({ slot, part }: { slot: Slot; part: Part }) {
           label="Where it is"
           value={part.state}
           options={PART_STATES.map((s) => [s, s] as const)}
-          onChange={(s) => change((b) => setPartField(b, slot, 'state', s))}
+          onChange={(s) => change((b) => putWhere(b, slot, s))}
         />
         {part.state === 'in place' && (
           <p className="self-end text-[15px] leading-snug text-soft">
