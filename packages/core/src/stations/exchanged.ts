@@ -8,6 +8,7 @@ import { IN } from '../drill/inPlace'
 import { isSlot, SLOT_NAMES, type Slot } from '../parts/slots'
 import type { PlannedStep } from '../plan/step'
 import type { Results } from './list'
+import { bringsOf } from './parts/arrivals'
 
 const STRUNG: readonly Slot[] = ['neck', 'nut', 'bridge', 'strings']
 const PICKUPS = PLACES.map((place) => `pickup-${place}` as const)
@@ -48,7 +49,9 @@ function undone(build: Build, { plan, drill }: Results, gone: ReadonlySet<Slot>)
       : s.station !== 'drill' && s.stage !== 'parcel' && doneTo(s).some((slot) => slot && gone.has(slot)),
   )
   const holes = drill.filter((c) => gone.has(c.slot) || gone.has(IN[c.side]))
-  return [...steps.map((s) => s.id), ...holes.map((c) => `drill-${c.id}`)].filter((id) => build.steps[id])
+  // Another one has not come because the old one did.
+  const came = Object.keys(build.steps).filter((id) => bringsOf(id).some((slot) => gone.has(slot)))
+  return [...new Set([...steps.map((s) => s.id), ...holes.map((c) => `drill-${c.id}`), ...came])].filter((id) => build.steps[id])
 }
 
 /** What lies on the neck by itself goes with the neck, everything else with the body. */

@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
 import { chosenParts } from '../../document/read'
-import { SLOT_NAMES, slotSpec, type Slot } from '../../parts/slots'
+import { isSlot, SLOT_NAMES, slotSpec, type Slot } from '../../parts/slots'
 import { plays } from '../../parts/starting/jobs'
 import { step, type Step } from '../../plan/step'
 import { sayDay } from '../../quantity/days'
@@ -25,6 +25,13 @@ export const shopSteps = (build: Build, today: string): Step[] =>
       ...comesOn(job.back, today),
     }),
   )
+
+/** Which parts come, or are ordered, with a step of such an id. */
+export function bringsOf(id: string): Slot[] {
+  const [, act, of = ''] = /^(arrive|buy)-(.+)$/.exec(id) ?? []
+  if (act === 'arrive') return isSlot(of) ? [of] : []
+  return act === 'buy' ? of.split('.').flatMap((i) => SLOT_NAMES[Number(i)] ?? []) : []
+}
 
 /** A step for each part that was ordered and is not in hand yet, and one for all that are still to be bought. */
 export function arrivalSteps(build: Build, today: string): Step[] {
