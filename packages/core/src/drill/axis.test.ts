@@ -92,3 +92,114 @@ describe('bringing it back', () => {
     expect(axisAdvice(changed(fullBuild(), { 'body/axisAtBridge': 0.05 }))!.cuts).toEqual([])
   })
 })
+
+describe('what is said of an axis', () => {
+  /** Pocket 76, its mouth 255 from the bridge: its middle is 217 from it. */
+  const said = (off: number | undefined, sizes: Record<string, number | undefined> = {}, traits: Record<string, string> = {}) =>
+    axisAdvice(changed(fullBuild(), { 'body/axisAtBridge': off, ...sizes }, traits))
+  const HOME = { 'neck/heel.widthMouth': 56.55, 'neck/heel.widthEnd': 56.55 }
+  // The smaller play counts: 0.3 at the mouth, 0.2 at the end.
+  const PLAY = { 'neck/heel.widthMouth': 56.25, 'neck/heel.widthEnd': 56.35 }
+  const LOOK =
+    'Look at Dry fit first: it is corrected where an outer string comes nearer than 2.5 mm to the board’s edge or a pole is more than 1.5 mm off; otherwise it may stay.'
+  const SMALL = 'Where the outer strings’ margins and the poles are in order, leave it: margins decide, not the axis.'
+
+  // 2 x 76 / 434 = 0.350 a wall without play; half of 0.2 less with it: 0.250, and 0.2 x 217 / 76 = 0.57 by turning.
+  it.each([
+    ['none to be sure of', 0.08, HOME, ['The axis passes the bridge’s middle by 0.1 ±0.1 mm: as good as through it.'], 0],
+    ['as much as it is unsure', 0.1, HOME, ['The axis passes the bridge’s middle by 0.1 ±0.1 mm: as good as through it.'], 0],
+    [
+      'little, no play: 0.6 x 76 / 434 = 0.105',
+      0.6,
+      HOME,
+      [
+        'The axis passes 0.6 ±0.1 mm to the bass side of the bridge’s middle.',
+        SMALL,
+        'If you do correct it: ease the treble wall at the pocket’s end by 0.11 mm and the bass wall at the pocket’s mouth by 0.11 mm.',
+      ],
+      2,
+    ],
+    [
+      'just little',
+      -0.8,
+      PLAY,
+      [
+        'The axis passes 0.8 ±0.1 mm to the treble side of the bridge’s middle.',
+        SMALL,
+        'Turning the neck in its play of 0.2 mm brings 0.6 mm of it back. The rest: ease the bass wall at the pocket’s end by 0.04 mm and the treble wall at the pocket’s mouth by 0.04 mm.',
+      ],
+      2,
+    ],
+    [
+      'much, no play',
+      -2,
+      HOME,
+      [
+        'The axis passes 2 ±0.1 mm to the treble side of the bridge’s middle.',
+        LOOK,
+        'Ease the bass wall at the pocket’s end by 0.35 mm and the treble wall at the pocket’s mouth by 0.35 mm.',
+      ],
+      2,
+    ],
+    [
+      'much, with play',
+      2,
+      PLAY,
+      [
+        'The axis passes 2 ±0.1 mm to the bass side of the bridge’s middle.',
+        LOOK,
+        'Turning the neck in its play of 0.2 mm brings 0.6 mm of it back. The rest: ease the treble wall at the pocket’s end by 0.25 mm and the bass wall at the pocket’s mouth by 0.25 mm.',
+      ],
+      2,
+    ],
+    [
+      'within its play',
+      0.5,
+      PLAY,
+      [
+        'The axis passes 0.5 ±0.1 mm to the bass side of the bridge’s middle.',
+        SMALL,
+        'Just turn the neck in its play of 0.2 mm, its head towards the bass side: it reaches.',
+      ],
+      0,
+    ],
+    [
+      'one width unknown',
+      2,
+      { ...HOME, 'neck/heel.widthEnd': undefined },
+      [
+        'The axis passes 2 ±0.1 mm to the bass side of the bridge’s middle.',
+        LOOK,
+        'Widths of heel and pocket are not known: how much the neck may be turned in its play is not, either.',
+      ],
+      0,
+    ],
+    [
+      'the other unknown',
+      2,
+      { ...HOME, 'body/pocket.widthMouth': undefined },
+      [
+        'The axis passes 2 ±0.1 mm to the bass side of the bridge’s middle.',
+        LOOK,
+        'Widths of heel and pocket are not known: how much the neck may be turned in its play is not, either.',
+      ],
+      0,
+    ],
+  ] as const)('%s', (_, off, sizes, says, cuts) => {
+    const advice = said(off, sizes)!
+    expect(advice.says).toEqual(says)
+    expect(advice.cuts).toHaveLength(cuts)
+    expect(advice.draw().numbers.filter((n) => /Off the/.test(n.label))).toHaveLength(cuts)
+  })
+  it('of one piece the bridge goes over its axis, and no wall is eased', () => {
+    const advice = said(-2, HOME, { 'body/neckIs': 'through' })!
+    expect(advice.says.at(-1)).toBe(
+      'The neck stands as it was built: the bridge goes 2 mm to the treble side, over its axis, before a hole is made for it.',
+    )
+    expect(advice.cuts).toEqual([])
+  })
+  it('nothing before it is known where axis, pocket and bridge are', () => {
+    expect(said(undefined)).toBeUndefined()
+    for (const size of ['body/pocket.length', 'body/mouthToBridge']) expect(said(2, { [size]: undefined }), size).toBeUndefined()
+  })
+})
