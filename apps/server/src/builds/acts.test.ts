@@ -1,6 +1,7 @@
 import {
   choosePart,
   clearSize,
+  evaluate,
   inverse,
   planJob,
   removePart,
@@ -12,6 +13,7 @@ import {
   setTrait,
   takeReading,
   tickStep,
+  withUndone,
   type Build,
   type Change,
   type Json,
@@ -98,6 +100,21 @@ describe('a bench evening over HTTP', () => {
     const first = (await app.get(`/builds/${state.id}`).expect(200)).body as State
     expect(first.build).toEqual(state.build)
     await app.post('/builds/nobody-knows/another-job', {}).expect(404)
+  })
+  it('what was done to a part that is exchanged leaves with it, and every rule holds for what is left', async () => {
+    let state = await onShelf()
+    const done = async (make: (b: Build) => Change) => {
+      state = (await app.post(`/builds/${state.id}/changes`, { revision: state.revision, ...make(state.build) }).expect(200)).body as State
+    }
+    await done((b) => setField(b, ['finish', 'uncounted'], { from: 3, to: 5 }, 'Coats'))
+    await done((b) => setField(b, ['finish', 'laid'], { a: { product: 'lacquer-clear', at: '2026-11-10T18:00:00+01:00' } }, 'Laid'))
+    await done((b) => setField(b, ['circuit', 'leads'], { 'neck-a.start': 'red' }, 'Leads'))
+    for (const step of ['neck-on', 'solder', 'drill-stud-bores']) await done((b) => tickStep(b, step, step, '2026-11-24T20:00:00Z'))
+    for (const slot of ['body', 'neck', 'pickup-neck', 'bridge'] as const)
+      await done((b) => withUndone(b, choosePart(b, slot, { ...b.parts[slot]!, name: 'Another one' }), evaluate(b, '2026-11-25')))
+    expect(state.build.steps).toEqual({})
+    expect(state.build.finish).not.toHaveProperty('uncounted')
+    expect([state.build.finish.laid, state.build.circuit.leads]).toEqual([{}, {}])
   })
   it('a change made twice is made once: the second is late', async () => {
     const state = await onShelf()

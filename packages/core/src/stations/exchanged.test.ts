@@ -67,7 +67,13 @@ describe('a part that is exchanged after work was done to it', () => {
       soldered: { [theirs]: TODAY, [others]: TODAY },
       leads: { 'neck-a.start': 'red', 'bridge-a.start': 'white' },
     }
+    const setting = { switches: {}, knobs: {} }
+    build.readings = { 1: { ohm: 8100, probes: ['jack.tip', 'jack.sleeve'], setting, at: TODAY } }
+    build.circuit.found = { 'jack-1': 8100 }
+    expect(exchange(build, 'tuners').readings).toEqual(build.readings)
     const then = exchange(withReading(build, { what: 'pickup', string: 1, slot: 'pickup-neck', value: 2.4 }), 'pickup-neck')
+    // What was read at the jack was the old one too.
+    expect([then.readings, then.circuit.found]).toEqual([{}, {}])
     expect(then.circuit.soldered).toEqual({ [others]: TODAY })
     expect(then.circuit.leads).toEqual({ 'bridge-a.start': 'white' })
     expect(Object.values(then.setup.readings).filter((r) => r.slot === 'pickup-neck')).toEqual([])
@@ -103,6 +109,8 @@ describe('a part that is exchanged after work was done to it', () => {
       finish: {
         ...fullBuild().finish,
         system: 'lacquer',
+        uncounted: { from: 3, to: 5 },
+        grits: { 'top 320': '2026-11-12' },
         laid: {
           a: { product: 'lacquer-clear', at: '2026-11-10T18:00:00+01:00' },
           n: { zone: 'neck-back', product: 'oil', at: '2026-11-10T18:00:00+01:00' },
@@ -124,6 +132,7 @@ describe('a part that is exchanged after work was done to it', () => {
     expect(openAgain(build, then).some((id) => id.startsWith('coats-') || id === 'rub-out' || id === 'solder')).toBe(false)
     const body = exchange(build, 'body')
     expect(Object.keys(body.finish.laid!)).toEqual(['n'])
+    expect([then.finish.uncounted, body.finish.uncounted, body.finish.grits]).toEqual([{ from: 3, to: 5 }, undefined, {}])
     expect(openAgain(build, body)).toEqual(expect.arrayContaining(['rub-out', 'sand', 'neck-on', 'close-guard', 'drill-stud-bores']))
   })
 

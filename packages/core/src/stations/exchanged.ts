@@ -82,10 +82,16 @@ function without(path: string[], record: Record<string, unknown> | undefined, go
   return [{ path, from: asJson(record), to: asJson(left) }]
 }
 
-function offTheCircuit({ circuit }: Build, gone: ReadonlySet<Slot>): Edit[] {
+function offTheCircuit({ circuit, readings }: Build, gone: ReadonlySet<Slot>): Edit[] {
+  // What was read and heard at the jack was the whole of it.
+  const another = () => SOLDERED.some((slot) => gone.has(slot))
   const lugs = [...gone].flatMap((slot) => OF_PART[slot] ?? [])
   const isTheirs = (key: string) => key.split(' ').some((lug) => lugs.some((own) => own.test(lug)))
-  return (['soldered', 'leads', 'tables'] as const).flatMap((field) => without(['circuit', field], circuit[field], isTheirs))
+  return [
+    ...(['soldered', 'leads', 'tables'] as const).flatMap((field) => without(['circuit', field], circuit[field], isTheirs)),
+    ...(['found', 'heard'] as const).flatMap((field) => without(['circuit', field], circuit[field], another)),
+    ...without(['readings'], readings, another),
+  ]
 }
 
 function offTheFilm({ finish }: Build, gone: ReadonlySet<Slot>): Edit[] {
@@ -94,7 +100,8 @@ function offTheFilm({ finish }: Build, gone: ReadonlySet<Slot>): Edit[] {
     ...(['laid', 'passes'] as const).flatMap((field) =>
       without(['finish', field], finish[field], (id) => gone.has(coated(finish[field]![id]!.zone))),
     ),
-    ...(['grits', 'uncounted'] as const).flatMap((field) => without(['finish', field], finish[field], () => gone.has('body'))),
+    ...without(['finish', 'grits'], finish.grits, () => gone.has('body')),
+    ...(gone.has('body') && finish.uncounted ? [{ path: ['finish', 'uncounted'], from: asJson(finish.uncounted), to: undefined }] : []),
   ]
 }
 
