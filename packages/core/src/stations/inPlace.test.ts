@@ -153,6 +153,13 @@ describe('an instrument of which most stays in place', () => {
     expect(stepsOf(build).map((s) => s.id)).toContain('set-nut')
   })
 
+  it('a neck that comes off without tuners of its own leaves what is mounted on the body', () => {
+    const { tuners: _, ...parts } = fullBuild().parts
+    const build = changing({ ...fullBuild(), parts }, ['neck'])
+    expect(stepsOf(build).map((s) => s.id)).not.toContain('hardware')
+    expect(stepsOf(build).map((s) => s.id)).toContain('neck-on')
+  })
+
   it('a new guard takes over what hung on the old one', () => {
     const build = changing({ ...fullBuild(), job: 'upgrade' }, ['guard'])
     expect(stepsOf(build).find((s) => s.id === 'close-guard')!.why).toMatch(/^What hangs on the old one goes over to it first/)

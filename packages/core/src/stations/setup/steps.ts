@@ -32,10 +32,8 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
   const ground = groundOf(traitAt(build, 'bridge', 'mount'))
   // Whatever is mounted comes off for a new film, and goes on again.
   const stays = (slots: readonly Slot[]) => !refinished(build, earlier) && allInPlace(build, slots)
-  const mounted = [...mountedOf(build), ...bareControlPlate(build, wired('harness-in'))].filter(
-    (m) => !stays([m.slot, m.slot === 'tuners' ? 'neck' : 'body']),
-  )
-  const nothing = mounted.length === 0 && stays(['body', 'neck', ...MOUNTED])
+  const hung = [...mountedOf(build), ...bareControlPlate(build, wired('harness-in'))]
+  const mounted = hung.filter((m) => !stays([m.slot, m.slot === 'tuners' ? 'neck' : 'body']))
   const hardware = step({
     id: 'hardware',
     title: mounted.length ? capital(mounted.map((m) => m.says).join(', ')) : 'Hardware on',
@@ -44,7 +42,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     stage: 'hardware',
     slot: 'tuners',
     slots: mounted.map((m) => m.slot),
-    ...(nothing ? { inPlace: true } : {}),
+    ...(hung.length && !mounted.length ? { inPlace: true } : {}),
     minutes: mounted.length === 1 ? 25 : 45,
     befores: [
       ...polished,
@@ -265,8 +263,6 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
 const FORCED = 'Never force a truss nut; slacken strings if it turns hard.'
 
 const SCREWED_DOWN = new Set(['screws', 'string-through', 'six-screw'])
-
-const MOUNTED = ['ferrules', 'bridge', 'tailpiece', 'tuners', 'strap-buttons', 'control-plate'] as const satisfies readonly Slot[]
 
 /** What is mounted before the neck and the strings, in the order it goes on, said as this instrument has it. */
 function mountedOf(build: Build): { slot: Slot; says: string }[] {
