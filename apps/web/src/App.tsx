@@ -66,7 +66,7 @@ export function App() {
     const deaf = listenToNews(
       (news) => {
         hearNews(news)
-        stale('stock' in news ? ['stock'] : news.log ? ['log'] : ['builds', 'stock'])
+        stale('stock' in news ? ['stock'] : news.log ? ['log'] : ['builds'])
       },
       () => {
         lookAgain()

@@ -219,15 +219,17 @@ async function write(
   if (!result.ok) throw new HttpProblem(422, result.problems[0]!.why, { problems: result.problems })
   const doc = result.value
   const next: Row = { ...row, doc, revision: revision + 1, updatedAt: now(), ...stacks(row, kind, revision + 1) }
+  let ofStash = false
   const done = partsMoved(change).length
     ? await db.transaction(async (tx) => {
         if (!(await written(tx, next, kind, change))) return false
-        await followSlots(tx, row, change, doc)
+        ofStash = await followSlots(tx, row, change, doc)
         return true
       })
     : await written(db, next, kind, change)
   if (done) {
     latest(db).keep(next)
+    if (ofStash) tell(db, { stock: true }, row.benchId)
     tell(db, { build: id, revision: next.revision })
     return stateOf(next)
   }

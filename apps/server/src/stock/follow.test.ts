@@ -1,7 +1,8 @@
 import { choosePart, removePart, setSize, type Build, type Change, type StockItem } from '@snug/core'
 import { fullBuild } from '@snug/core/testing/fullBuild'
 import { toBundle } from '@snug/formats'
-import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
+import { afterAll, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { News } from '../db/news'
 import { startApp, type TestApp } from '../testing/app'
 
 let app: TestApp
@@ -48,6 +49,20 @@ describe('reservations follow the slots', () => {
     await change(choosePart(build.build, 'pot-tone', part))
     await change(choosePart(build.build, 'pot-volume', part))
     expect(await reserved()).toEqual({ [first]: 1, [build.id]: 1 })
+  })
+  it('tells the windows that show the stash when something in it is put by or free again, and of no other change', async () => {
+    const heard: News[] = []
+    const deaf = app.hub.hear('own', (news) => heard.push(news), () => undefined)
+    const told = async (made: Change) => {
+      await change(made)
+      await vi.waitFor(() => expect(heard).toContainEqual({ build: build.id, revision: build.revision }))
+      return heard.splice(0).some((news) => 'stock' in news)
+    }
+    expect(await told(choosePart(build.build, 'pot-tone', part))).toBe(true)
+    expect(await told(setSize(build.build, { slot: 'pot-tone', size: 'resistance' }, { value: 251e3, doubt: 1e3, known: 'meter' }))).toBe(false)
+    expect(await told(choosePart(build.build, 'pot-tone', { ...part, name: 'Pot nobody has' }))).toBe(true)
+    expect(await told(removePart(build.build, 'pot-tone'))).toBe(false)
+    deaf()
   })
   it('a change that is refused leaves the drawer as it was', async () => {
     const bad = choosePart(build.build, 'pot-tone', { ...part, sizes: { resistance: { value: 1e15, doubt: 1, known: 'meter' } } })

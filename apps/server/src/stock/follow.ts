@@ -6,15 +6,16 @@ import { stock } from '../db/schema'
 /**
  * Reservations follow the slots of a build: written in the build's own transaction, so that undo takes them along.
  * @param db the transaction the change is written in
+ * @returns whether anything in the stash is put by, or free, that was not
  */
 export async function followSlots(
   db: Pick<Db, 'select' | 'update'>,
   build: { id: string; benchId: string },
   change: Change,
   after: Build,
-): Promise<void> {
+): Promise<boolean> {
   const moved = partsMoved(change)
-  if (!moved.length) return
+  if (!moved.length) return false
   const named = moved.map(({ kind, name }) => and(eq(stock.kind, kind), sql`${stock.doc}->'part'->>'name' = ${name}`))
   const rows = await db
     .select()
@@ -29,4 +30,5 @@ export async function followSlots(
     rows.map((r) => ({ id: r.id, ...r.doc })),
   )
   for (const { id, ...doc } of touched) await db.update(stock).set({ doc }).where(eq(stock.id, id))
+  return touched.length > 0
 }

@@ -23,7 +23,7 @@ export async function startApp(options: Omit<AppOptions, 'opened' | 'hub'> = {})
   const hub = new NewsHub()
   await opened.listen(hub.pass, hub.missed)
   const app = createApp({ opened, hub, ...options })
-  return { db: opened.db, tidy: opened.tidy, close: opened.close, app, device: () => device(app), ...device(app) }
+  return { db: opened.db, hub, tidy: opened.tidy, close: opened.close, app, device: () => device(app), ...device(app) }
 }
 
 /** One who speaks to it, and keeps the cookies it is given. */
