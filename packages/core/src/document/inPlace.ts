@@ -7,5 +7,8 @@ export const allInPlace = (build: Build, slots: readonly Slot[]): boolean => {
   return there.length > 0 && there.every((part) => part.state === 'in place')
 }
 
-/** Marks a step that is done to these parts alone, where all of them stay in place. */
-export const ifInPlace = (build: Build, slots: readonly Slot[]): { inPlace?: true } => (allInPlace(build, slots) ? { inPlace: true } : {})
+/** What a step is done to, and that nothing of it is done where all of that stays in place. */
+export const doneTo = (build: Build, on: readonly Slot[]): { on: readonly Slot[]; inPlace?: true } => ({
+  on,
+  ...(allInPlace(build, on) ? { inPlace: true } : {}),
+})

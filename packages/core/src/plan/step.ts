@@ -38,6 +38,8 @@ export interface Step {
   slot?: Slot
   /** Of a step that is for several parts at once. */
   slots?: readonly Slot[]
+  /** All it is done to, where that is more: another one of any of them, and it is to be done again. */
+  on?: readonly Slot[]
   /** Likely minutes of hands. */
   minutes: number
   /** What it usually takes, where this person's pace is another. */
@@ -73,7 +75,7 @@ export interface Step {
   befores: Before[]
   /** Sizes of parts it gives another value. */
   alters?: readonly SizeRef[]
-  /** All that it is done to is in place and stays so: nothing is done, whatever comes after it comes after what it would have come after. */
+  /** All of that is in place and stays so: nothing is done, whatever comes after it comes after what it would have come after. */
   inPlace?: true
   /** Steps of stations before it that are the same piece of work, told less fully. */
   insteadOf?: readonly string[]

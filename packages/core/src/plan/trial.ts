@@ -1,5 +1,5 @@
 import type { Build } from '../document/build'
-import { ifInPlace } from '../document/inPlace'
+import { doneTo } from '../document/inPlace'
 import { isThrough, traitAt } from '../document/read'
 import { takenPart } from '../instrument/idleParts'
 import { woodNamed } from '../parts/woods'
@@ -48,7 +48,7 @@ export function trialStep(build: Build, earlier: readonly Step[]): Step {
     slot: 'neck',
     minutes: 60,
     times: [30, 120],
-    ...ifInPlace(build, LAID_ON),
+    ...doneTo(build, LAID_ON),
     befores: [
       ...parcelsOf(['body', 'neck', 'bridge', 'guard', 'control-plate'], earlier),
       ...earlier.filter((s) => s.id === 'place').map((s) => before(s.id, 'curesBeforeTrial')),

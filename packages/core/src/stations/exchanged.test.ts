@@ -43,7 +43,12 @@ describe('a part that is exchanged after work was done to it', () => {
       for (const c of resultsOf(build).drill)
         expect(open.includes(`drill-${c.id}`), `${c.id} for ${slot}`).toBe(c.slot === slot || inWhat(c.side) === slot)
       for (const s of resultsOf(build).plan.steps)
-        if (s.station !== 'drill' && s.stage !== 'parcel' && s.station !== 'finish' && (s.slot === slot || s.slots?.includes(slot)))
+        if (
+          s.station !== 'drill' &&
+          s.stage !== 'parcel' &&
+          s.station !== 'finish' &&
+          [s.slot, ...(s.slots ?? []), ...(s.on ?? [])].includes(slot)
+        )
           expect(open, `${s.id} for ${slot}`).toContain(s.id)
       // What was noted before it was taken apart was noted all the same.
       expect(open.filter((id) => /^(note|take-apart|arrive|buy)/.test(id))).toEqual([])

@@ -2,41 +2,11 @@ import type { Build } from '../document/build'
 import { asJson, edit, type Change, type Edit } from '../document/change'
 import type { FinishZone } from '../document/finishChoice'
 import type { SetupWhat } from '../document/setupChoice'
-import { PLACES } from '../instrument/guardPlace'
 import { SOLDERED } from '../instrument/harnessParts'
 import { IN } from '../drill/inPlace'
-import { isSlot, SLOT_NAMES, type Slot } from '../parts/slots'
-import type { PlannedStep } from '../plan/step'
+import { isSlot, type Slot } from '../parts/slots'
 import type { Results } from './list'
 import { bringsOf } from './parts/arrivals'
-
-const STRUNG: readonly Slot[] = ['neck', 'nut', 'bridge', 'strings']
-const PICKUPS = PLACES.map((place) => `pickup-${place}` as const)
-/** What a step is done to beside the part that it is told of. */
-const ALSO: Readonly<Record<string, readonly Slot[]>> = {
-  solder: SOLDERED,
-  'meter-check': SOLDERED,
-  'harness-in': ['body'],
-  shield: ['body'],
-  'string-ground': ['body'],
-  'close-guard': ['body'],
-  hardware: ['body', 'neck'],
-  'neck-on': ['body', 'neck'],
-  'nut-on': ['neck'],
-  place: ['body', 'bridge'],
-  'trial-build': ['body', 'bridge', 'tailpiece', 'guard', 'control-plate', 'jack-plate'],
-  'closing-pass': SLOT_NAMES.filter((slot) => slot !== 'strings' && slot !== 'knobs'),
-  'set-pickups': PICKUPS,
-}
-const isSetup = (id: string): boolean => id === 'string-up' || id.startsWith('set-') || id === 'lock-nut'
-
-/** The parts a step is done to. */
-const doneTo = (s: PlannedStep): readonly (Slot | undefined)[] => [
-  s.slot,
-  ...(s.slots ?? []),
-  ...(ALSO[s.id] ?? []),
-  ...(isSetup(s.id) ? STRUNG : []),
-]
 
 /** Coats of the neck have steps of their own where it gets another stack than the body. */
 const OF_NECK = /^coats-(neck-back|board|head-face)-/
@@ -46,7 +16,9 @@ function undone(build: Build, { plan, drill }: Results, gone: ReadonlySet<Slot>)
   const steps = plan.steps.filter((s) =>
     s.station === 'finish'
       ? gone.has(OF_NECK.test(s.id) ? 'neck' : 'body')
-      : s.station !== 'drill' && s.stage !== 'parcel' && doneTo(s).some((slot) => slot && gone.has(slot)),
+      : s.station !== 'drill' &&
+        s.stage !== 'parcel' &&
+        [s.slot, ...(s.slots ?? []), ...(s.on ?? [])].some((slot) => slot && gone.has(slot)),
   )
   const holes = drill.filter((c) => gone.has(c.slot) || gone.has(IN[c.side]))
   // Another one has not come because the old one did.

@@ -1,7 +1,7 @@
 import { mouthOf } from '../../instrument/neckWords'
 import { wordOf } from '../../judge/verdict'
 import { effectsOf, type Build } from '../../document/build'
-import { allInPlace, ifInPlace } from '../../document/inPlace'
+import { allInPlace, doneTo } from '../../document/inPlace'
 import { isGlued, isJointUntold, isThrough } from '../../document/read'
 import { oneCut } from '../../fit/oneCut'
 import { throughFinish } from '../../finish/ground'
@@ -39,7 +39,7 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
     station: 'fit',
     stage: 'trial',
     slot: 'neck',
-    ...ifInPlace(build, ['body', 'neck', 'bridge']),
+    ...doneTo(build, ['body', 'neck', 'bridge']),
     minutes: 30,
     befores: [
       ...parcelsOf(['body', 'neck', 'bridge'], earlier),
@@ -55,7 +55,7 @@ export function fitSteps(build: Build, joints: readonly Joint[], earlier: readon
     station: 'fit',
     stage: 'wood',
     slot: 'neck',
-    ...ifInPlace(build, ['body', 'neck']),
+    ...doneTo(build, ['body', 'neck']),
     minutes: 45,
     wait: 24 * 60,
     final: true,

@@ -4,7 +4,7 @@ import { takenPart } from '../../instrument/idleParts'
 import { hasSprings } from '../../instrument/vibrato'
 import { goesRound } from '../../instrument/guardRound'
 import type { Build } from '../../document/build'
-import { allInPlace, ifInPlace } from '../../document/inPlace'
+import { allInPlace, doneTo } from '../../document/inPlace'
 import { hasLockingNut, hasTrussNut, isGlued, isJointUntold, nutWork, traitAt } from '../../document/read'
 import { before, CLOSING_PASS, onceFilmIsHard, parcelsOf, refinished, rightBefore } from '../../plan/reasons'
 import { step, type Better, type StepNeed, type Step } from '../../plan/step'
@@ -23,6 +23,8 @@ import { SAY_NUT } from '../../setup/sayNut'
 import { highFrets } from '../../setup/model'
 
 const DAY = 24 * 60
+/** What the strings run over. */
+const STRUNG: readonly Slot[] = ['neck', 'nut', 'bridge', 'strings']
 
 /** Putting the instrument together, then the setup in its order: each number is taken with the one before it right. */
 export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): Step[] {
@@ -32,6 +34,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
   const ground = groundOf(traitAt(build, 'bridge', 'mount'))
   // Whatever is mounted comes off for a new film, and goes on again.
   const stays = (slots: readonly Slot[]) => !refinished(build, earlier) && allInPlace(build, slots)
+  const mountedOn = (on: readonly Slot[]) => ({ on, ...(stays(on) ? { inPlace: true as const } : {}) })
   const hung = [...mountedOf(build), ...bareControlPlate(build, wired('harness-in'))]
   const mounted = hung.filter((m) => !stays([m.slot, m.slot === 'tuners' ? 'neck' : 'body']))
   const hardware = step({
@@ -42,6 +45,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     stage: 'hardware',
     slot: 'tuners',
     slots: mounted.map((m) => m.slot),
+    on: ['body', 'neck', ...mounted.map((m) => m.slot)],
     ...(hung.length && !mounted.length ? { inPlace: true } : {}),
     minutes: mounted.length === 1 ? 25 : 45,
     befores: [
@@ -63,7 +67,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     stage: 'hardware',
     slot: 'neck',
     slots: ['neck-screws'],
-    ...(stays(['body', 'neck', 'neck-screws']) ? { inPlace: true } : {}),
+    ...mountedOn(['body', 'neck', 'neck-screws']),
     minutes: 20,
     befores: [...polished, ...rightBefore(['neck', 'neck-screws'], earlier)],
   })
@@ -84,7 +88,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
           stage: 'hardware',
           slot: 'guard',
           slots: onGuard,
-          ...(stays(['body', 'guard', ...onGuard]) ? { inPlace: true } : {}),
+          ...mountedOn(['body', 'guard', ...onGuard]),
           minutes: 30,
           ...(inOne
             ? { picture: 'The harness as it lies, before it is closed: the next repair begins with it.', better: betterOpen(build) }
@@ -108,7 +112,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     station: 'setup',
     stage: 'hardware',
     slot: 'neck',
-    ...ifInPlace(build, ['neck']),
+    ...doneTo(build, ['neck']),
     need: 'should',
     minutes: high.length ? 120 : 20,
     ...(high.length ? { times: [60, 240] as const, final: true as const } : {}),
@@ -121,7 +125,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     station: 'setup',
     stage: 'hardware',
     slot: 'nut',
-    ...ifInPlace(build, ['nut', 'neck']),
+    ...doneTo(build, ['nut', 'neck']),
     minutes: 20,
     whole: true,
     befores: [
@@ -139,7 +143,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     why: `What went on finger-tight is lined up once more and tightened in one go: ${tightened(build)}.`,
     station: 'plan',
     stage: 'hardware',
-    ...(stays(SLOT_NAMES) ? { inPlace: true } : {}),
+    ...mountedOn(TIGHT),
     minutes: 15,
     cautions: THIN.some((slot) => build.parts[slot])
       ? ['Rings and thin plates crack under torque: stop where the washer no longer turns.']
@@ -158,6 +162,7 @@ export function setupSteps(build: Build, _: unknown, earlier: readonly Step[]): 
     station: 'setup',
     stage: 'strings',
     slot: 'strings',
+    on: STRUNG,
     minutes: 30,
     wait: DAY,
     cautions: strungSo(build, earlier),
@@ -200,7 +205,7 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
     title: string,
     why: string,
     minutes: number,
-    more: { thing?: string; cautions?: string[]; need?: StepNeed; inPlace?: true } = {},
+    more: { thing?: string; cautions?: string[]; need?: StepNeed; on?: readonly Slot[]; inPlace?: true } = {},
   ) => {
     const last = line.at(-1)
     line.push(
@@ -210,6 +215,7 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
         why,
         station: 'setup',
         stage: 'strings',
+        on: STRUNG,
         minutes,
         ...more,
         befores: last
@@ -236,7 +242,7 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
       thing: 'nut',
       need: 'should',
       cautions: [...cautions],
-      ...ifInPlace(build, ['nut', 'neck', 'strings']),
+      ...doneTo(build, ['nut', 'neck', 'strings']),
     })
   }
   next('set-action', 'Action', `Outer strings at fret 12, by turns of ${heightBy(build)}; then every fret from 15 up played.`, 20, {
@@ -249,6 +255,7 @@ function adjustments(build: Build, strung: Step, earlier: readonly Step[]): Step
   if (Object.keys(build.parts).some((slot) => slot.startsWith('pickup-')))
     next('set-pickups', 'Pickup heights', 'Held at the last fret, string to pole, both ends; then even by ear or level. Tune again.', 20, {
       need: 'should',
+      on: [...STRUNG, ...PLACES.map((place) => `pickup-${place}` as const)],
     })
   if (hasLockingNut(build))
     next(
@@ -367,6 +374,9 @@ const heightBy = (build: Build): string => {
   const screw = heightScrewOf(traitAt(build, 'bridge', 'mount'))
   return screw ? `the ${SCREWS[screw].label}s` : 'what the bridge is raised by'
 }
+
+/** What is tightened, what it is tightened in, and what pulls at it next. */
+const TIGHT = SLOT_NAMES.filter((slot) => slot !== 'knobs')
 
 /** What a screw too tight cracks. */
 const THIN = ['ring-neck', 'ring-bridge', 'guard', 'control-plate', 'jack-plate'] as const

@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { allInPlace, ifInPlace } from '../../document/inPlace'
+import { allInPlace, doneTo } from '../../document/inPlace'
 import { traitAt } from '../../document/read'
 import { GROUND_LED_IN } from '../../circuit/bench/feeding'
 import { CONTROL_HOLES } from '../../drill/overOpen'
@@ -42,6 +42,7 @@ function groundSays(build: Build, ground: GroundPlace): string {
 }
 
 function groundStep(build: Build, ground: GroundPlace, earlier: readonly Step[]): Step {
+  const on: readonly Slot[] = ['body', 'bridge', ...(ground === 'claw' ? (['springs'] as const) : [])]
   return step({
     id: 'string-ground',
     title: GROUND[ground].title,
@@ -50,10 +51,16 @@ function groundStep(build: Build, ground: GroundPlace, earlier: readonly Step[])
     stage: 'wiring',
     slot: 'bridge',
     ...(ground === 'claw' ? { slots: ['springs'] as const } : {}),
-    ...(refinished(build, earlier) ? {} : ifInPlace(build, ['body', 'bridge', ...(ground === 'claw' ? (['springs'] as const) : [])])),
+    ...(refinished(build, earlier) ? { on } : doneTo(build, on)),
     minutes: 15,
     cautions: ground === 'claw' ? FUMES : [],
-    befores: [...onceFilmIsHard(earlier), ...parcelsOf(['bridge', ...(ground === 'claw' ? (['springs'] as const) : [])], earlier)],
+    befores: [
+      ...onceFilmIsHard(earlier),
+      ...parcelsOf(
+        on.filter((slot) => slot !== 'body'),
+        earlier,
+      ),
+    ],
   })
 }
 
@@ -104,7 +111,7 @@ function shieldSteps(build: Build, earlier: readonly Step[]): Step[] {
       station: 'wire',
       stage: 'wiring',
       slot: 'shielding',
-      ...ifInPlace(build, ['body', 'shielding']),
+      ...doneTo(build, ['body', 'shielding']),
       need: 'should',
       minutes,
       cautions: [caution],
@@ -143,6 +150,7 @@ function harnessIn(build: Build, earlier: readonly Step[]): Step {
     stage: 'wiring',
     slot: 'pot-volume',
     slots,
+    on: ['body', ...slots],
     ...(slots.length ? {} : { inPlace: true }),
     minutes: hollow ? 90 : 45,
     times: hollow ? [60, 240] : [30, 120],
@@ -207,7 +215,7 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
     step({
       id: 'solder',
       ...soldering(build),
-      ...ifInPlace(build, SOLDERED),
+      ...doneTo(build, SOLDERED),
       station: 'wire',
       stage: 'wiring',
       slot: carried ? panel.slot : 'pot-volume',
@@ -238,7 +246,7 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
       station: 'wire',
       stage: 'wiring',
       slot: 'jack',
-      ...ifInPlace(build, SOLDERED),
+      ...doneTo(build, SOLDERED),
       minutes: 15,
       befores: [
         before('solder', 'solderedBeforeClosed'),
