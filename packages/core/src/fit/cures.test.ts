@@ -4,7 +4,7 @@ import { effectsOf, type Build } from '../document/build'
 import { specAt, valueAt } from '../document/read'
 import type { Check, Cure } from '../judge/joint'
 import { STAYS, woodLeft } from '../judge/whatStays'
-import { knownBuild } from '../testing/anyBuild'
+import { anyBuild, knownBuild } from '../testing/anyBuild'
 import { aThrough } from '../testing/aThrough'
 import { holds } from '../testing/holds'
 import { aPart, jointIn } from '../testing/bench'
@@ -97,6 +97,20 @@ it(
   },
   LONG,
 )
+
+it('a part that is exchanged gives way whole: nothing of it is cut', () => {
+  let met = 0
+  const law = fc.property(anyBuild, (build) => {
+    for (const { cures } of findJoints(build))
+      for (const { job, gives } of cures)
+        if (/^(or )?(find|take) (a|the|longer|tuners|springs|\d+ springs|strings)\b/i.test(job) && gives !== 'nothing') {
+          met++
+          expect(gives, job).toMatch(/^the /)
+        }
+  })
+  const cases = holds(law, 200)
+  expect(met).toBeGreaterThan(cases / 20)
+})
 
 it('of body and neck in one piece neither is exchanged without the other', () => {
   const jobs = (build: Build, id: string) => jointIn(build, id).cures.map((c) => c.job)

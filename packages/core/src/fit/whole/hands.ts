@@ -57,7 +57,7 @@ function handOf(build: Build, slot: Slot): Question {
         id: `other-hand-${slot}`,
         job: `Find a ${name} for a ${build.handedness}-handed build.`,
         how: 'Tuners of the other hand turn backwards; a nut may be cut anew; a neck must be the right one.',
-        gives: name,
+        gives: `the ${name}`,
         tools: [],
       },
     ],

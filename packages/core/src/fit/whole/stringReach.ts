@@ -93,7 +93,7 @@ function ends(build: Build, id: Which): Question | undefined {
         id: 'longer-strings',
         job: `${verdict === 'tight' ? 'Or take' : 'Take'} longer strings: ${short.map((h) => `${h.run.number} at least ${printMm(Math.ceil(wantedLength(h.run)), 0)} mm`).join(', ')} from ball to end.`,
         how: 'Measured with its ball against a stop, or read from the packet. A string that was cut is never spliced: it lets go under its pull.',
-        gives: 'strings',
+        gives: 'the strings',
         tools: [],
       }
       return verdict === 'tight' ? [lacks(worst) ? triedFirst(short) : lockedByTurn(short), other] : [other]
@@ -153,7 +153,7 @@ function thickWinding(build: Build): Question | undefined {
         id: 'longer-winding',
         job: `${verdict === 'tight' ? 'Or take' : 'Take'} strings for a longer scale: wound for at least ${mm(Math.ceil(most))} mm from the ball.`,
         how: 'Strings run through the body need more of it than strings from a bridge’s back edge: where the bridge has both, that may save the set.',
-        gives: 'strings',
+        gives: 'the strings',
         tools: [],
       }
       if (verdict !== 'tight') return [other]

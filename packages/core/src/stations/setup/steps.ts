@@ -271,6 +271,9 @@ const FORCED = 'Never force a truss nut; slacken strings if it turns hard.'
 
 const SCREWED_DOWN = new Set(['screws', 'string-through', 'six-screw'])
 
+/** Bridges on posts, whose bushings are pressed into the wood. */
+const PRESSED_IN = new Set(['two-stud', 'post', 'bar'])
+
 /** What is mounted before the neck and the strings, in the order it goes on, said as this instrument has it. */
 function mountedOf(build: Build): { slot: Slot; says: string }[] {
   const mount = traitAt(build, 'bridge', 'mount')
@@ -294,7 +297,13 @@ const bareControlPlate = (build: Build, withHarness: boolean): { slot: Slot; say
 
 /** What costs minutes once the guard is on: it comes off again, or is covered. [practice; minutes ours] */
 const betterOpen = (build: Build): Better[] => [
-  { id: 'hardware', why: 'Posts and bushings are pressed in with nothing beside them to be hit.', minutes: 10 },
+  {
+    id: 'hardware',
+    why: PRESSED_IN.has(traitAt(build, 'bridge', 'mount') ?? '')
+      ? 'Posts and bushings are pressed in with nothing beside them to be hit.'
+      : 'What is driven in meets no guard when the tool slips.',
+    minutes: 10,
+  },
   { id: 'string-ground', why: 'The ground wire is laid while the hollow is open; otherwise the screws come out again.', minutes: 15 },
   ...(build.parts.neck
     ? [{ id: 'level-frets', why: 'Filings fly to the pickups’ magnets and stay there; otherwise they are covered first.', minutes: 10 }]
