@@ -52,14 +52,20 @@ describe('reservations follow the slots', () => {
   })
   it('tells the windows that show the stash when something in it is put by or free again, and of no other change', async () => {
     const heard: News[] = []
-    const deaf = app.hub.hear('own', (news) => heard.push(news), () => undefined)
+    const deaf = app.hub.hear(
+      'own',
+      (news) => heard.push(news),
+      () => undefined,
+    )
     const told = async (made: Change) => {
       await change(made)
       await vi.waitFor(() => expect(heard).toContainEqual({ build: build.id, revision: build.revision }))
       return heard.splice(0).some((news) => 'stock' in news)
     }
     expect(await told(choosePart(build.build, 'pot-tone', part))).toBe(true)
-    expect(await told(setSize(build.build, { slot: 'pot-tone', size: 'resistance' }, { value: 251e3, doubt: 1e3, known: 'meter' }))).toBe(false)
+    expect(await told(setSize(build.build, { slot: 'pot-tone', size: 'resistance' }, { value: 251e3, doubt: 1e3, known: 'meter' }))).toBe(
+      false,
+    )
     expect(await told(choosePart(build.build, 'pot-tone', { ...part, name: 'Pot nobody has' }))).toBe(true)
     expect(await told(removePart(build.build, 'pot-tone'))).toBe(false)
     deaf()

@@ -4,6 +4,7 @@ import { dewPoint, DEW_MARGIN } from '../physics/dewPoint'
 import { surfaceOf } from './stack'
 import { zoneGroups } from './zones'
 import { isAfter } from '../quantity/moments'
+import { exactWait } from '../quantity/waits'
 import { counted } from '../quantity/words'
 
 /** What the log says that can be the ground of a trouble. */
@@ -31,14 +32,6 @@ export const FACTS = [
 export type Fact = (typeof FACTS)[number]
 
 const minute = (at: string) => Date.parse(`${at.slice(0, 16)}:00Z`) / 60000
-/** Exact enough that what is too short is not said to be as long as the least. */
-function clock(m: number): string {
-  if (m < 180) return `${Math.round(m)} min`
-  if (m < 2 * 1440) return withRest(Math.round(m), 60, 'h', 'min')
-  return withRest(Math.round(m / 60), 24, 'days', 'h')
-}
-const withRest = (n: number, of: number, unit: string, small: string): string =>
-  `${Math.floor(n / of)} ${unit}${n % of ? ` ${n % of} ${small}` : ''}`
 /** Coats laid in one evening above which they are heavy. [ours] */
 const MANY = 4
 
@@ -70,14 +63,15 @@ export function filmEvidence(build: Build, zone?: FinishZone): Map<Fact, string>
         const before = coats[i - 1]
         if (before) {
           const gap = minute(c.at) - minute(before.at)
-          if (gap < layer.recoat) say('too soon', `${where} went on ${clock(gap)} after the last; the least is ${clock(layer.recoat)}`)
+          if (gap < layer.recoat)
+            say('too soon', `${where} went on ${exactWait(gap)} after the last; the least is ${exactWait(layer.recoat)}`)
           if (layer.forbidden && gap > layer.forbidden[0] && gap < layer.forbidden[1])
             say(
               'forbidden',
-              `${where} went on ${clock(gap)} after the last, between ${clock(layer.forbidden[0])} and ${clock(layer.forbidden[1])}`,
+              `${where} went on ${exactWait(gap)} after the last, between ${exactWait(layer.forbidden[0])} and ${exactWait(layer.forbidden[1])}`,
             )
           if (layer.keyAfter !== undefined && gap > layer.keyAfter)
-            say('too late', `${where} went on ${clock(gap)} after the last, which wants a scuff`)
+            say('too late', `${where} went on ${exactWait(gap)} after the last, which wants a scuff`)
         }
         const same = coats.filter((x) => x.at.slice(0, 10) === c.at.slice(0, 10)).length
         if (same >= MANY) say('many in one evening', `${same} coats of ${named} in one evening`)
@@ -88,7 +82,7 @@ export function filmEvidence(build: Build, zone?: FinishZone): Map<Fact, string>
         if (soon && layer.name === 'top')
           say(
             'sanded early',
-            `sanded ${counted(daysBetween(c.at.slice(0, 10), soon.at.slice(0, 10)), 'day')} after ${where}; it wants ${clock(layer.beforeSanding!)}`,
+            `sanded ${counted(daysBetween(c.at.slice(0, 10), soon.at.slice(0, 10)), 'day')} after ${where}; it wants ${exactWait(layer.beforeSanding!)}`,
           )
       })
       if (layer.product === 'lacquer-mist') say('mist coats', 'laid in mist coats')

@@ -289,10 +289,3 @@ const untilLoud = ({ to }: { from: number; to: number }, clock: number): number 
   const end = to - EVENING
   return end > clock ? end : MINUTES_A_DAY
 }
-
-/** A wait in minutes as a person says it. */
-export function waitSays(minutes: number): string {
-  if (minutes < 120) return `${Math.round(minutes)} min`
-  if (minutes < 48 * 60) return `${+(minutes / 60).toFixed(1)} h`
-  return `${+(minutes / MINUTES_A_DAY).toFixed(1)} days`
-}

@@ -7,7 +7,7 @@ import { planOf } from '../testing/coatPlanOf'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { triedFinishes } from '../evaluate/finishes'
 import { withSystem } from './offers'
-import { coatPlan, waitSays } from './schedule'
+import { coatPlan } from './schedule'
 import { groundOf, layersOf, offersOver, stackProblems } from './stack'
 import { PRODUCTS } from './products'
 import { isChosen, systemCautions, SYSTEMS } from './systems'
@@ -214,19 +214,6 @@ describe('layers in their order', () => {
     expect(plan.evenings).toBe(12)
     expect(plan.lastCoat).toBe('2026-12-05')
   })
-})
-
-describe('a wait in words', () => {
-  it.each([
-    [1, '1 min'],
-    [119, '119 min'],
-    [120, '2 h'],
-    [150, '2.5 h'],
-    [2879, '48 h'],
-    [2880, '2 days'],
-    [3600, '2.5 days'],
-    [10_080, '7 days'],
-  ])('%i minutes are %s', (minutes, said) => expect(waitSays(minutes)).toBe(said))
 })
 
 describe('zones with stacks of their own', () => {

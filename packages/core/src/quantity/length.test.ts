@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { INCH, INCH_64TH, parseLength, printInch, printLength, printMm } from './length'
+import { INCH, INCH_64TH, parseLength, printInch, printLength, printMm, gaugeName } from './length'
 
 const mm = (text: string, system: 'mm' | 'in' = 'mm') => {
   const parsed = parseLength(text, system)
@@ -43,6 +43,9 @@ describe('reading lengths as benches write them', () => {
 })
 
 describe('printing lengths', () => {
+  it('a gauge in thousandths, halves too, however thick', () => {
+    expect([0.2413, 0.254, 0.3, 1.98].map(gaugeName)).toEqual(['9.5', '10', '12', '78'])
+  })
   it('prints 64ths reduced, and the error where there is one', () => {
     expect(printInch(41.275)).toEqual({ text: '1-5/8 in', error: 0 })
     expect(printInch(25.4).text).toBe('1 in')

@@ -98,6 +98,9 @@ function fractionOf64(n: number): string {
   return whole ? `${whole}-${rest}/${bottom}` : `${rest}/${bottom}`
 }
 
+/** The gauge of a string, mm, in the half thousandths of an inch it is named in, however thick it is: `gaugeName(0.2413)` is "9.5". */
+export const gaugeName = (mm: number): string => String(Math.round((2 * mm) / THOU) / 2)
+
 /** Prints a length in the system asked for, with its unit. */
 export function printLength(mm: number, system: LengthSystem, digits = 2): string {
   return system === 'in' ? printInch(mm).text : `${printMm(mm, digits)} mm`

@@ -98,6 +98,10 @@ describe('other strings that go on', () => {
     const b = fullBuild()
     const low = tuningsFor(6).find((t) => t.name === 'a step down')!
     const { gauges } = written('12 16 24w 32 42 52') as { gauges: number[] }
+    // Half thousandths are gauges of their own.
+    const halves = putOn(b, { gauges: [9.5, 12, 16, 24, 34, 44].map((t) => t * 0.0254) })
+    expect(halves.label).toBe('Other strings: 9.5 12 16 24 34 44 thousandths')
+    expect(applyChange(b, halves).parts.strings!.name).toBe('Strings, 9.5 to 44 thousandths')
     expect(putOn(b, { gauges }).label).toBe('Other strings: 12 16 24 32 42 52 thousandths')
     const both = putOn(b, { gauges, tuning: low })
     expect(both.label).toMatch(/^Other strings: 12 16 24 32 42 52 thousandths\. Tuned a step down: /)

@@ -2,6 +2,7 @@ import type { Build, Tuning } from '../document/build'
 import { applyChange, asJson, edit, type Change } from '../document/change'
 import { setSetup } from '../document/changes'
 import type { Part } from '../parts/part'
+import { gaugeName } from '../quantity/length'
 import { notesOf } from '../instrument/tunings'
 
 /** Other strings or another tuning that are thought about. */
@@ -22,10 +23,9 @@ const OF_A_SET = /^(core\.|length|winding$|silk\.|wound$)/
 function anotherSet(old: Part, gauges: readonly number[], wound: number | undefined): Part {
   const kept = Object.entries(old.sizes).filter(([key]) => !OF_A_SET.test(key))
   const { wrap: _, ...traits } = old.traits
-  const inch = (mm: number) => (mm / 0.0254).toFixed(0)
   return {
     kind: old.kind,
-    name: `Strings, ${inch(gauges[0]!)} to ${inch(gauges.at(-1)!)} thousandths`,
+    name: `Strings, ${gaugeName(gauges[0]!)} to ${gaugeName(gauges.at(-1)!)} thousandths`,
     state: 'in hand',
     traits,
     sizes: {
@@ -41,7 +41,7 @@ export function putOn(build: Build, { tuning, gauges, wound }: OtherStrings): Ch
   const strings = build.parts.strings
   const tuned = tuning ? setSetup(build, 'tuning', tuning, `Tuned ${tuning.name}: ${notesOf(tuning)}`) : { label: '', edits: [] }
   if (!gauges || !strings) return tuned
-  const set = `Other strings: ${gauges.map((mm) => (mm / 0.0254).toFixed(0)).join(' ')} thousandths`
+  const set = `Other strings: ${gauges.map(gaugeName).join(' ')} thousandths`
   return {
     label: [set, ...(tuned.label ? [tuned.label] : [])].join('. '),
     edits: [edit(build, ['parts', 'strings'], asJson(anotherSet(strings, gauges, wound))), ...tuned.edits],

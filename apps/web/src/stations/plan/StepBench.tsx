@@ -1,4 +1,4 @@
-import { STATION_NAME, tickStep, type PlannedStep } from '@snug/core'
+import { exactWait, STATION_NAME, tickStep, waitSays, type PlannedStep } from '@snug/core'
 import { Dialog } from 'radix-ui'
 import { useState, type KeyboardEvent } from 'react'
 import { useBuild } from '../../state/buildStore'
@@ -141,15 +141,12 @@ export function StepBench({ steps, onClose }: { steps: readonly PlannedStep[]; o
 
 /** The wait after a step: how long it will be, and once it is done until when, counted down. */
 function Drying({ step, clock }: { step: PlannedStep; clock: number }) {
-  const hours = Math.round(step.wait / 60)
-  if (!step.done) return <p className="mt-3 text-mind">Then it waits {hours} h.</p>
+  if (!step.done) return <p className="mt-3 text-mind">Then it waits {waitSays(step.wait)}.</p>
   const until = Date.parse(step.done) + step.wait * 60_000
-  const left = until - clock
+  const left = Math.ceil((until - clock) / 60_000)
   return (
     <p className="mt-3 text-mind" role="timer">
-      {left > 0
-        ? `It waits until ${moment(new Date(until).toISOString())}: ${Math.floor(left / 3_600_000)} h ${Math.round((left % 3_600_000) / 60_000)} min more.`
-        : 'Its wait is over.'}
+      {left > 0 ? `It waits until ${moment(new Date(until).toISOString())}: ${exactWait(left)} more.` : 'Its wait is over.'}
     </p>
   )
 }

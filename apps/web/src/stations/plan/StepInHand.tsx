@@ -1,4 +1,4 @@
-import { leaveOut, mayBeLeftOut, STATION_NAME, tickStep, type PlannedStep } from '@snug/core'
+import { leaveOut, mayBeLeftOut, STATION_NAME, tickStep, waitSays, type PlannedStep } from '@snug/core'
 import { useState } from 'react'
 import { useWhere } from '../../app/where'
 import { useBuild } from '../../state/buildStore'
@@ -35,8 +35,8 @@ export function StepInHand({ step }: { step: PlannedStep }) {
       <p className="mt-1 text-[16px]">{step.why}</p>
       <p className="label mt-1 text-[15px] text-soft">
         {step.minutes} min at the bench{step.usual !== undefined && ` at your pace, ${step.usual} usually`}
-        {step.wait > 0 && `, then ${Math.round(step.wait / 60)} h of waiting`}
         {step.times && ` (${step.times[0]} to ${step.times[1]})`}
+        {step.wait > 0 && `, then ${waitSays(step.wait)} of waiting`}
         {step.date && !done && ` · ${step.atEarliest ? 'not before' : 'falls on'} ${day(step.date)}`}
         {step.need !== 'must' && (step.need === 'should' ? ' · should be done' : ' · can come later')}
         {done && step.done && ` · done ${moment(step.done)}`}

@@ -49,6 +49,24 @@ describe('tonight', () => {
   })
 })
 
+describe('a step that waits afterwards', () => {
+  it('says its hands with the least and the most they take, and the wait as a person says it', async () => {
+    const full = fullBuild()
+    const troubles = {
+      a: { symptom: 'sticky', at: '2026-12-02T19:00:00Z', way: 'wipe' },
+      b: { symptom: 'prints', at: '2026-12-02T19:00:00Z', way: 'wait' },
+    }
+    at('', { finish: { ...full.finish, system: 'lacquer', troubles } })
+    const steps = list('Steps in order')
+    await userEvent.click(await steps.findByRole('button', { name: /Mend: prints \(fingers, cloth, a stand\).*60 min/ }, SOON))
+    expect(await inHand().findByText(/60 min at the bench, then 14 days of waiting/)).toBeTruthy()
+    await userEvent.click(steps.getAllByRole('button', { name: /String up.* min/ })[0]!)
+    expect(await inHand().findByText(/min at the bench, then 24 h of waiting/)).toBeTruthy()
+    await userEvent.click(steps.getAllByRole('button', { name: /Solder the harness.* min/ })[0]!)
+    expect(await inHand().findByText(/120 min at the bench \(60 to 300\)/)).toBeTruthy()
+  })
+})
+
 describe('what a job does not ask for', () => {
   it('leaves the plan, stands below it, and is taken in again', async () => {
     at('', { job: 'upgrade' })

@@ -1,8 +1,8 @@
 import {
   type Build,
   parseGauges,
-  printInch,
   printMm,
+  gaugeName,
   putOn,
   stringPulls,
   stringsThen,
@@ -31,7 +31,7 @@ export function OtherStrings() {
   const retuned = tuning.name !== now.name
   const differs = retuned || written !== undefined
   const then = useMemo(() => (differs ? stringsThen(build, { tuning, ...written }) : undefined), [build, tuning, written, differs])
-  const set = stringPulls(build).map((p) => Math.round(p.gauge / 0.0254))
+  const set = stringPulls(build).map((p) => gaugeName(p.gauge))
   const { go } = useWhere()
   const reach = useMemo(() => wants(build), [build])
   return (
@@ -62,7 +62,7 @@ export function OtherStrings() {
                 <tr key={s.number} className="border-t border-hairline">
                   <td>
                     {s.number} {s.note}
-                    {written && <span className="text-soft"> {printInch(written.gauges[s.number - 1]!).text}</span>}
+                    {written && <span className="text-soft"> {gaugeName(written.gauges[s.number - 1]!)}</span>}
                   </td>
                   <td className="text-right">{s.was?.toFixed(1) ?? '–'}</td>
                   <td className="text-right">{s.will.toFixed(1)}</td>

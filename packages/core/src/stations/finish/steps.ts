@@ -112,7 +112,7 @@ function mendSteps(build: Build): Step[] {
     return [
       step({
         id: `mend-${id}`,
-        title: `Mend: ${symptom.label.toLowerCase()}`,
+        title: `Mend: ${symptom.label.toLowerCase().replace(/: (.*)$/, ' ($1)')}`,
         why: `${way.says} Costs ${way.cost}.`,
         station: 'finish',
         stage: 'film',
