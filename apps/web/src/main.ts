@@ -1,12 +1,9 @@
 import './app/theme.css'
 import { askEarly } from './state/early'
 import { today } from './state/today'
-import { firstWorker } from './workers/first'
+import { beginWith } from './workers/first'
 
 // A build's address: it is fetched, and its verdicts are worked out, while the page is read.
 const [, place, build] = window.location.pathname.split('/')
-if (place === 'builds' && build) {
-  firstWorker({ build, today: today() })
-  askEarly(`/api/builds/${build}`)
-}
+if (place === 'builds' && build) beginWith(askEarly(`/api/builds/${build}`), today())
 void import('./show')

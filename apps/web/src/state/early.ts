@@ -3,11 +3,13 @@ let early: { path: string; at: number; answer: Promise<Response> } | undefined
 /** What was asked for longer ago, ms, may not be so any more. */
 const FRESH = 5000
 
-export function askEarly(path: string): void {
+/** Asks for it now. @returns the answer as it will be handed over: who reads it too reads a clone of it */
+export function askEarly(path: string): Promise<Response> {
   const answer = fetch(path)
   // Whoever wants it asks again, and says what is wrong.
   answer.catch(() => (early = undefined))
   early = { path, at: performance.now(), answer }
+  return answer
 }
 
 /** That answer, to the first who asks for it. */

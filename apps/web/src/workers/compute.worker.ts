@@ -159,14 +159,10 @@ export type ComputeApi = typeof api
 expose(api)
 
 /**
- * A build that is being opened comes here as well, and is worked out while the page that will ask for it is still being read: what is
- * asked then is only looked up, and worked out anew as far as the page has it otherwise.
+ * A build that is being opened comes here as soon as it is there, and is worked out while the page that will ask for it is still being read:
+ * what is asked then is only looked up, and worked out anew as far as the page has it otherwise.
  */
-async function ahead({ build: id, today }: Beginning): Promise<void> {
-  const answer = await fetch(`/api/builds/${id}`)
-  if (!answer.ok) return
-  const { build } = (await answer.json()) as { build: Build }
-  if (!given) evaluateNext(build, today)
-}
-// Whatever goes wrong here is met again, and said, when the page asks.
-if (self.name) void ahead(JSON.parse(self.name) as Beginning).catch(() => undefined)
+self.addEventListener('message', ({ data }: MessageEvent<Partial<Beginning>>) => {
+  const ahead = ({ opened, today }: Beginning) => void evaluateNext((JSON.parse(opened) as { build: Build }).build, today)
+  if (data.opened !== undefined && !given) ahead(data as Beginning)
+})

@@ -1,0 +1,32 @@
+import { beforeEach, expect, it, vi } from 'vitest'
+
+const told = vi.fn()
+beforeEach(() => {
+  vi.resetModules()
+  told.mockReset()
+  vi.stubGlobal(
+    'Worker',
+    class {
+      postMessage = told
+    },
+  )
+})
+
+it('a worker is told of the build that is being opened, and the page can still read the same answer', async () => {
+  const { beginWith, firstWorker } = await import('./first')
+  const answer = Promise.resolve(new Response('{"build":{}}'))
+  beginWith(answer, '2026-12-01')
+  // The page asks as soon as it is there.
+  const read = (await answer).text()
+  await vi.waitFor(() => expect(told).toHaveBeenCalledExactlyOnceWith({ opened: '{"build":{}}', today: '2026-12-01' }))
+  expect(await read).toBe('{"build":{}}')
+  expect(firstWorker()).toBe(firstWorker())
+})
+
+it('what is no build, or never came, it is not told of', async () => {
+  const { beginWith } = await import('./first')
+  beginWith(Promise.resolve(new Response('{}', { status: 404 })), '2026-12-01')
+  beginWith(Promise.reject(new Error('away')), '2026-12-01')
+  await new Promise((done) => setTimeout(done))
+  expect(told).not.toHaveBeenCalled()
+})
