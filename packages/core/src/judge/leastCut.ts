@@ -1,5 +1,6 @@
 import { specAt } from '../document/read'
 import { printMm } from '../quantity/length'
+import { isAnother } from './another'
 import type { Check, Cure } from './joint'
 import type { Plan } from './onPaper'
 import { CLASSES, type Class, type Judgement } from './verdict'
@@ -11,9 +12,9 @@ export interface CutLimits {
   most?: number
 }
 
-/** Does the cure take something off a part that stays? What gives "the screws" exchanges them, and what gives nothing takes nothing. */
+/** Does the cure take something off a part that stays? What gives nothing takes nothing. */
 export const cutOf = ({ gives, plan, limited }: Cure): Plan | undefined =>
-  plan && !limited && gives !== 'nothing' && !gives.startsWith('the ') && specAt(plan).unit === 'mm' ? plan : undefined
+  plan && !limited && gives !== 'nothing' && !isAnother({ gives }) && specAt(plan).unit === 'mm' ? plan : undefined
 
 const STEPS = 9
 /** How much further than planned is looked for harm. [ours] */

@@ -1,3 +1,4 @@
+import { isAnother } from '../../judge/another'
 import { EXCHANGE } from '../../judge/reach'
 import { effectsOf, type Build } from '../../document/build'
 import type { Check, Cure, JudgedJoint } from '../../judge/joint'
@@ -34,7 +35,7 @@ export function replanOf(joint: JudgedJoint, build: Build, limits: ChooseLimits)
 }
 const isOnWhatIsHere = (cure: Cure, build: Build, limits: ChooseLimits): boolean =>
   cure.plan !== undefined &&
-  !cure.gives.startsWith('the ') &&
+  !isAnother(cure) &&
   allowed(cure, build, limits) &&
   !(limits.noCuttingFinished && build.parts.body?.traits.surface === 'coated' && effectsOf(cure.plan).some((e) => e.slot === 'body'))
 const allowed = (cure: Cure, build: Build, limits: ChooseLimits) =>

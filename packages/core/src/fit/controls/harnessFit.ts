@@ -90,7 +90,7 @@ function pitch(build: Build): Question {
                 ? 'Take the pots off their plate and join them by free wires.'
                 : `Put a wire ${printMm(holes + 30, 0)} mm long between the pots.`,
               how: 'Note every joint before it is undone; then it is checked at the jack as any other.',
-              gives: 'the harness',
+              gives: 'nothing',
               tools: ['soldering iron', 'wire'],
               plan: {
                 slot: 'harness',

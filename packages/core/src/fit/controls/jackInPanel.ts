@@ -76,6 +76,7 @@ function hole(build: Build, panel: Carrier): Question {
                 how: 'The nut bears on it; a toothed one beneath keeps the jack from turning.',
                 gives: 'nothing',
                 tools: ['washers', 'spanner'],
+                minutes: 5,
               },
             ]
           : [

@@ -132,6 +132,7 @@ function threadCures(
     how: 'Run the inner nut down the thread before the pot goes in; it sets the height. Nothing is cut.',
     gives: 'nothing',
     tools: ['inner nut', 'washers', 'socket of the nut’s size'],
+    minutes: 5,
     plan: { slot: potSlot(control), size: 'bushing.length', delta: -packed, doubt: 0.2 },
   }
   const exchanged = others.map((length) => ({

@@ -130,6 +130,7 @@ function grip(build: Build): Question[] {
                     how: 'Polished ones on the face; the same under all.',
                     gives: 'nothing',
                     tools: ['washers'],
+                    minutes: 10,
                   },
                 ],
       },

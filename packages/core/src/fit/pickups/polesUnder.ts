@@ -165,6 +165,7 @@ function bassSide(build: Build, place: PickupPlace): Question[] {
                 how: 'Before soldering: see on which side the leads leave. A left-handed build turns what was made for the other hand.',
                 gives: 'nothing',
                 tools: ['screwdriver'],
+                minutes: 10,
               },
             ]
           : [],

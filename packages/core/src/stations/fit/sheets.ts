@@ -1,6 +1,7 @@
 import type { Build } from '../../document/build'
 import { judgeJoints } from '../../fit/findJoints'
 import { jobsLeft, mockupSteps } from '../../fit/mockup/mockup'
+import { isAnother } from '../../judge/another'
 import { stageOfCure } from './jobStage'
 import { listed } from '../../quantity/words'
 import type { Sheet } from '../sheet'
@@ -11,7 +12,7 @@ const line = (j: Job) => `${j.job} (${listed([j.joint, ...j.alsoFor].map((joint)
 /** Wood and plastic are cut before the film; what is exchanged, wired or set is not. */
 function beforeFinish(j: Job): boolean {
   const stage = stageOfCure(j)
-  return stage === 'wood' || (stage === 'hardware' && j.gives !== 'nothing' && !j.gives.startsWith('the '))
+  return stage === 'wood' || (stage === 'hardware' && j.gives !== 'nothing' && !isAnother(j))
 }
 
 /** The trial build on paper: steps in order with room for the reading, and the jobs that remain. */

@@ -5,6 +5,7 @@ import { allInPlace, doneTo } from '../../document/inPlace'
 import { isGlued, isJointUntold, isThrough } from '../../document/read'
 import { oneCut } from '../../fit/oneCut'
 import { throughFinish } from '../../finish/ground'
+import { isAnother } from '../../judge/another'
 import type { Cure, Joint } from '../../judge/joint'
 import { before, CLOSING_PASS, parcelsOf, rightBefore } from '../../plan/reasons'
 import { step, type Stage, type Step } from '../../plan/step'
@@ -121,9 +122,19 @@ function workedOn(j: Joint, cure: Cure): readonly string[] {
 
 /** Done as they go on, which has its own minutes. */
 const WITH_THE_STRINGS = { minutes: 5, times: [2, 15] } as const
+/** Another part is looked for and ordered; until it is chosen nobody has a day for it. */
+const TO_GET = { minutes: 10, times: [5, 60], undated: 'not ordered' } as const
+const GOT_FIRST = 'It is not here yet: chosen under Parts, its parcel stands in the plan.'
 
 /** A way that is still to be found may go through the wood where the joint is made of it. */
 const unsettledStage = (j: Joint): Stage => (j.slots.includes('body') || j.slots.includes('neck') ? 'wood' : 'hardware')
+
+/** How long it takes, where that is not half an hour. */
+function handsOf(cure: Cure | undefined, title: string): Partial<Step> {
+  if (isForStringing(title)) return WITH_THE_STRINGS
+  if (cure && isAnother(cure)) return TO_GET
+  return cure?.minutes === undefined ? {} : { minutes: cure.minutes, times: [Math.ceil(cure.minutes / 3), 3 * cure.minutes] }
+}
 
 function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Omit<Work, 'joint'>[] {
   const common = { station: 'fit', thing: j.id, slots: j.slots, minutes: 30, times: [10, 90] as const } as const
@@ -163,19 +174,23 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Omit<Work, 'j
   // Both are in place: it went together, and nothing of it is taken apart.
   if (stage !== 'strings' && allInPlace(build, j.slots)) return []
   const effects = cure?.plan ? effectsOf(cure.plan) : []
+  const another = cure !== undefined && isAnother(cure)
   return [
     {
       ...(cure ? { cure } : {}),
       job: step({
         ...common,
-        ...(isForStringing(title) ? WITH_THE_STRINGS : {}),
+        ...handsOf(cure, title),
         id: `cure-${j.id}`,
         stage,
         title,
         // Wood is not worked on any more once a film lies on it.
         need: j.verdict === 'tight' && stage !== 'wood' ? 'should' : 'must',
-        why: cure ? [`${j.title}: ${wordOf(j.verdict, j.condition)} as it is.`, cure.how].filter(Boolean).join(' ') : j.says,
-        befores: waits(stage, title),
+        why: cure
+          ? [`${j.title}: ${wordOf(j.verdict, j.condition)} as it is.`, cure.how, another && GOT_FIRST].filter(Boolean).join(' ')
+          : j.says,
+        // For another it is not waited until the one that will not do has come.
+        befores: another ? [] : waits(stage, title),
         cautions: cure && stage === 'wood' ? throughFinish(build, workedOn(j, cure)) : [],
         ...(cure ? { tools: cure.tools.join(', ') } : {}),
         ...(effects.length ? { alters: effects.map(({ slot, size }) => ({ slot, size })) } : {}),

@@ -1,0 +1,66 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Build } from '../../document/build'
+import { applyChange } from '../../document/change'
+import { choosePart } from '../../document/changes'
+import { evaluate } from '../../evaluate'
+import { anyBuild } from '../../testing/anyBuild'
+import { changed, fullBuild } from '../../testing/fullBuild'
+import { holds } from '../../testing/holds'
+
+const TODAY = '2026-12-01'
+const planOf = (build: Build) => evaluate(build, TODAY).plan
+
+/** The neck is one for the other hand. */
+const wrongNeck = (): Build => changed(fullBuild(), {}, { 'neck/hand': 'left' })
+const LOOKED_FOR = /^Find a neck for a right-handed build/
+
+describe('another part that has to be got first', () => {
+  it('has no day, whatever comes after it is not before a day, and it waits for no parcel of what will not do', () => {
+    const build = wrongNeck()
+    build.parts.neck = { ...build.parts.neck!, state: 'ordered', arrives: '2026-12-20' }
+    const { steps, undated } = planOf(build)
+    const find = steps.find((s) => LOOKED_FOR.test(s.title))!
+    expect(find).toMatchObject({ undated: 'not ordered', minutes: 10, state: 'ready', befores: [] })
+    expect(find.why).toMatch(/It is not here yet: chosen under Parts, its parcel stands in the plan\.$/)
+    // No film is cut through for it.
+    expect(find.cautions).toEqual([])
+    expect(undated).toEqual([find.id])
+    expect(steps.find((s) => s.id === 'neck-on')!.atEarliest).toBe(true)
+    expect(planOf(fullBuild()).undated).toEqual([])
+  })
+
+  it('is got once it is chosen: its parcel stands in its place', () => {
+    const build = wrongNeck()
+    const right = { ...fullBuild().parts.neck!, name: 'Another one', state: 'ordered' as const, arrives: '2026-12-12' }
+    const { steps, undated } = planOf(applyChange(build, choosePart(build, 'neck', right)))
+    expect(steps.filter((s) => LOOKED_FOR.test(s.title))).toEqual([])
+    expect(steps.find((s) => s.id === 'arrive-neck')!.notBefore).toBe('2026-12-12')
+    expect(undated).toEqual([])
+  })
+
+  it('work on what is here has its days, and a nut run down a thread takes no half hour', () => {
+    const long = planOf(changed(fullBuild(), { 'pot-volume/bushing.length': 9, 'pot-tone/bushing.length': 9 }))
+    const nuts = long.steps.filter((s) => /^Put 1 inner nut/.test(s.title))
+    expect(nuts.map((s) => [s.minutes, s.times, s.undated])).toEqual([
+      [5, [2, 15], undefined],
+      [5, [2, 15], undefined],
+    ])
+    expect(long.undated).toEqual([])
+  })
+
+  it('of any build: exactly what is another part is undated, unless it is done as the strings go on', () => {
+    let got = 0
+    const law = fc.property(anyBuild, (build) => {
+      const { fit, plan } = evaluate(build, TODAY)
+      for (const s of plan.steps.filter((s) => s.id.startsWith('cure-'))) {
+        const cure = fit.find((j) => `cure-${j.id}` === s.id)!.cures[0]
+        const isAnother = cure?.gives.startsWith('the ') === true
+        if (isAnother) got++
+        expect(s.undated, `${s.title} (${cure?.gives})`).toBe(isAnother ? 'not ordered' : undefined)
+      }
+    })
+    const cases = holds(law, 150)
+    expect(got).toBeGreaterThan(cases / 20)
+  })
+})
