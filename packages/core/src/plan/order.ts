@@ -9,8 +9,10 @@ export function followers(steps: readonly Step[]): Map<string, string[]> {
 }
 
 const A_DAY = 24 * 60
+/** What is not ordered yet comes so many days after it is, for all anybody knows: it is seen to while other work goes on. [practice, from memory] */
+const COMES_AFTER = 10
 
-/** The longest way from a step to the end, days: its own wait, its rest, and all that stands after it. Hands count as evenings of `evening` minutes. */
+/** The longest way from a step to the end, days: its own wait, its rest, its parcel, and all that stands after it. Hands count as evenings of `evening` minutes. */
 export function tails(steps: readonly Step[], evening: number): Map<string, number> {
   const byId = new Map(steps.map((s) => [s.id, s]))
   const after = followers(steps)
@@ -21,7 +23,8 @@ export function tails(steps: readonly Step[], evening: number): Map<string, numb
     // A circle would never end; the laws keep it out, and here it is only not followed.
     if (on.has(id)) return 0
     const s = byId.get(id)!
-    const own = s.minutes / evening + s.wait / A_DAY + (s.rest ?? 0) + (s.calendar ? span(s.calendar) : 0)
+    const comes = s.undated === 'not ordered' ? COMES_AFTER : 0
+    const own = s.minutes / evening + s.wait / A_DAY + (s.rest ?? 0) + (s.calendar ? span(s.calendar) : 0) + comes
     const further = Math.max(0, ...after.get(id)!.map((next) => way(next, new Set(on).add(id))))
     known.set(id, own + further)
     return own + further

@@ -39,6 +39,13 @@ describe('another part that has to be got first', () => {
     expect(undated).toEqual([])
   })
 
+  it('is seen to before anything else that can be done, however little waits for it', () => {
+    const long = changed(fullBuild(), { 'neck-screws/length': 56, 'body/pocket.widthMouth': 55.9 })
+    const ready = planOf(long).steps.filter((s) => s.state === 'ready')
+    expect(ready[0]!.title).toMatch(/^Take neck screws of \d+ mm or less$/)
+    expect(ready.length).toBeGreaterThan(2)
+  })
+
   it('work on what is here has its days, and a nut run down a thread takes no half hour', () => {
     const long = planOf(changed(fullBuild(), { 'pot-volume/bushing.length': 9, 'pot-tone/bushing.length': 9 }))
     const nuts = long.steps.filter((s) => /^Put 1 inner nut/.test(s.title))
