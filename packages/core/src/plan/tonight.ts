@@ -17,12 +17,15 @@ export interface Tonight {
 const RANK: Record<StepNeed, number> = { must: 100, should: 10, later: 1 }
 /** Most sets that are weighed; beyond that the best so far stands. [ours] */
 const MOST_SETS = 3000
+/** What is ordered tonight is on its way while nobody works: worth so many minutes of hands. [ours] */
+const ORDERING = 60
+const isToOrder = (s: Step): boolean => s.undated === 'not ordered'
 /** Only so many of the best are weighed by the whole plan. [ours] */
 const WEIGHED = 12
 
 /**
  * What to do tonight: whole steps that are ready, or become ready by those before them in the set, that fit the minutes. The best set is
- * the one that brings the end nearest, then the one with more musts, then the fullest. [ours]
+ * the one that brings the end nearest, then the one with more musts and orders, then the fullest. [ours]
  * @param from minute of the day it begins
  */
 export function tonight(build: Build, steps: readonly Step[], today: string, minutes: number, from = beginsOn(build, today)): Tonight {
@@ -33,7 +36,7 @@ export function tonight(build: Build, steps: readonly Step[], today: string, min
   const waits = (s: PlannedStep, done: ReadonlySet<string>) => s.open.some((b) => open.has(b.id) && !done.has(b.id))
   // What dries, comes by post or hardens first is not for tonight, nor is what stands on it.
   // What has its hours comes first: machines before the quiet, cuts before the hour after which nothing final is begun.
-  const early = (s: PlannedStep) => (s.noisy ? 0 : s.final ? 1 : 2)
+  const early = (s: PlannedStep) => (isToOrder(s) ? 0 : s.noisy ? 1 : s.final ? 2 : 3)
   const possible = [...open.values()]
     .filter((s) => s.state !== 'waiting' && !s.calendar && !s.rest && !booked(s) && s.minutes <= minutes)
     .toSorted((a, b) => early(a) - early(b))
@@ -56,7 +59,7 @@ export function tonight(build: Build, steps: readonly Step[], today: string, min
     if (!grew && chosen.length) sets.push(chosen)
   }
   grow([], new Set(), minutes, 0)
-  const worth = (set: readonly PlannedStep[]) => set.reduce((sum, s) => sum + RANK[s.need] * s.minutes, 0)
+  const worth = (set: readonly PlannedStep[]) => set.reduce((sum, s) => sum + RANK[s.need] * (isToOrder(s) ? ORDERING : s.minutes), 0)
   const best = sets.toSorted((a, b) => worth(b) - worth(a)).slice(0, WEIGHED)
   const without = planResult({ ...build, plan: { ...build.plan, daysOff: [...(build.plan?.daysOff ?? []), today] } }, steps, today).ends
   const weighed = best.map((set) => {

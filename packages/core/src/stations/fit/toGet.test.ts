@@ -4,6 +4,7 @@ import type { Build } from '../../document/build'
 import { applyChange } from '../../document/change'
 import { choosePart } from '../../document/changes'
 import { evaluate } from '../../evaluate'
+import { tonight } from '../../plan/tonight'
 import { anyBuild } from '../../testing/anyBuild'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { holds } from '../../testing/holds'
@@ -44,6 +45,10 @@ describe('another part that has to be got first', () => {
     const ready = planOf(long).steps.filter((s) => s.state === 'ready')
     expect(ready[0]!.title).toMatch(/^Take neck screws of \d+ mm or less$/)
     expect(ready.length).toBeGreaterThan(2)
+    // Of an evening that two other jobs would fill.
+    const { steps } = tonight(long, planOf(long).steps, TODAY, 60)
+    expect(steps[0]!.title).toBe(ready[0]!.title)
+    expect(steps.length).toBeGreaterThan(1)
   })
 
   it('work on what is here has its days, and a nut run down a thread takes no half hour', () => {
