@@ -231,6 +231,13 @@ describe('tonight', () => {
     expect(ids).toContain('check')
     expect(ids.indexOf('check')).toBeGreaterThan(ids.indexOf('solder'))
   })
+  it('what is still to be ordered comes before hands that would fill the evening, and nothing that waits for it comes with it', () => {
+    const order = a('order', 10, { undated: 'not ordered' })
+    const mount = a('mount', 20, { befores: after('order') })
+    const ids = (minutes: number, ...more: Step[]) => tonight(build(), [order, mount, ...more], TODAY, minutes).steps.map((s) => s.id)
+    expect(ids(90, a('plane', 60), a('tap', 30))).toEqual(['order', 'plane'])
+    expect(ids(90)).toEqual(['order'])
+  })
   it('no more minutes than there are, whole steps only; with none, nothing', () =>
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 300 }), (minutes) => {

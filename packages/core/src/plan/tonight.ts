@@ -34,7 +34,7 @@ export function tonight(build: Build, steps: readonly Step[], today: string, min
   // Hands that come on another day are not here tonight.
   const booked = (s: PlannedStep) => (build.plan?.booked?.[s.id]?.on ?? today) !== today
   const waits = (s: PlannedStep, done: ReadonlySet<string>) => s.open.some((b) => open.has(b.id) && !done.has(b.id))
-  // What dries, comes by post or hardens first is not for tonight, nor is what stands on it.
+  // What dries, comes by post or hardens first is not for tonight, nor is what stands on it; what is ordered tonight is not here tonight.
   // What has its hours comes first: machines before the quiet, cuts before the hour after which nothing final is begun.
   const early = (s: PlannedStep) => (isToOrder(s) ? 0 : s.noisy ? 1 : s.final ? 2 : 3)
   const possible = [...open.values()]
@@ -50,7 +50,7 @@ export function tonight(build: Build, steps: readonly Step[], today: string, min
     for (let i = 0; i < possible.length; i++) {
       const s = possible[i]!
       if (done.has(s.id) || s.minutes > left || waits(s, done) || tooLate(s, from + minutes - left)) continue
-      if (chosen.some((c) => c.wait > 0 && s.open.some((b) => b.id === c.id))) continue
+      if (chosen.some((c) => (c.wait > 0 || isToOrder(c)) && s.open.some((b) => b.id === c.id))) continue
       // One set is weighed once: what was ready all along is taken in its order only.
       if (i < firstOf && !s.open.some((b) => b.id === chosen.at(-1)?.id)) continue
       grew = true
