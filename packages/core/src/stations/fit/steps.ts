@@ -3,6 +3,8 @@ import { wordOf } from '../../judge/verdict'
 import { effectsOf, type Build } from '../../document/build'
 import { allInPlace, doneTo } from '../../document/inPlace'
 import { isGlued, isJointUntold, isThrough } from '../../document/read'
+import { JOINT_KINDS } from '../../fit/jointKinds'
+import { existsIn } from '../../fit/kind'
 import { oneCut } from '../../fit/oneCut'
 import { throughFinish } from '../../finish/ground'
 import { isAnother } from '../../judge/another'
@@ -136,6 +138,14 @@ function handsOf(cure: Cure | undefined, title: string): Partial<Step> {
   return cure?.minutes === undefined ? {} : { minutes: cure.minutes, times: [Math.ceil(cure.minutes / 3), 3 * cure.minutes] }
 }
 
+/** The cure that a job planned on paper was, as the joint would tell it without; nothing where it tells it no more. */
+function cureBehind(build: Build, id: string): Cure | undefined {
+  const kind = JOINT_KINDS.find((k) => id.startsWith(`${k.id}/`))
+  if (!kind || !existsIn(kind, build)) return undefined
+  const { [id]: _, ...jobs } = build.jobs
+  return kind.find({ ...build, jobs }).cures.find((cure) => id === `${kind.id}/${cure.id}`)
+}
+
 function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Omit<Work, 'joint'>[] {
   const common = { station: 'fit', thing: j.id, slots: j.slots, minutes: 30, times: [10, 90] as const } as const
   // What is done to the strings wants strings, how they are put on is known before; and what lines a hollow waits until no coat goes over it.
@@ -149,12 +159,15 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Omit<Work, 'j
   if (j.planned.length)
     return j.planned.map((id) => {
       const [stage, title] = [stageOfPlanned(build.jobs[id]!), asTitle(build.jobs[id]!.text)]
+      const cure = cureBehind(build, id)
+      const another = cure !== undefined && isAnother(cure)
       const job = step({
         ...common,
+        ...handsOf(cure, title),
         id: `job-${id}`,
         stage,
         title,
-        why: `${j.title}: planned on paper; measure again when it is done.`,
+        why: `${j.title}: planned on paper; ${another ? GOT_FIRST.replace(/^I/, 'i') : 'measure again when it is done.'}`,
         cautions:
           stage === 'wood'
             ? throughFinish(
@@ -162,7 +175,7 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Omit<Work, 'j
                 effectsOf(build.jobs[id]!).map((e) => e.slot),
               )
             : [],
-        befores: waits(stage, title),
+        befores: another ? [] : waits(stage, title),
       })
       return { job }
     })

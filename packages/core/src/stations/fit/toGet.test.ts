@@ -5,7 +5,7 @@ import { applyChange } from '../../document/change'
 import { choosePart } from '../../document/changes'
 import { evaluate } from '../../evaluate'
 import { tonight } from '../../plan/tonight'
-import { anyBuild } from '../../testing/anyBuild'
+import { anyBuild, knownBuild } from '../../testing/anyBuild'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { holds } from '../../testing/holds'
 
@@ -38,6 +38,30 @@ describe('another part that has to be got first', () => {
     expect(steps.filter((s) => LOOKED_FOR.test(s.title))).toEqual([])
     expect(steps.find((s) => s.id === 'arrive-neck')!.notBefore).toBe('2026-12-12')
     expect(undated).toEqual([])
+  })
+
+  it('takes as long, and has no day, when it is planned on paper: what was told is what the plan then has', () => {
+    let met = 0
+    const law = fc.property(knownBuild, (build) => {
+      const { fit, plan } = evaluate({ ...build, jobs: {} }, TODAY)
+      for (const j of fit) {
+        const told = plan.steps.find((s) => s.id === `cure-${j.id}`)
+        const cure = j.cures[0]
+        if (!told || !cure?.plan) continue
+        const jobs = { [`${j.id}/${cure.id}`]: { ...cure.plan, text: cure.job } }
+        const then = planOf({ ...build, jobs }).steps.find((s) => s.id === `job-${j.id}/${cure.id}`)
+        if (!then) continue
+        met++
+        expect([then.minutes, then.times, then.undated], cure.job).toEqual([told.minutes, told.times, told.undated])
+        break
+      }
+    })
+    const cases = holds(law, 60)
+    expect(met).toBeGreaterThan(cases / 6)
+    const long = { ...changed(fullBuild(), { 'neck-screws/length': 56 }), jobs: {} }
+    const { cures } = evaluate(long, TODAY).fit.find((j) => j.id === 'neck-screws')!
+    const planned = planOf({ ...long, jobs: { [`neck-screws/${cures[0]!.id}`]: { ...cures[0]!.plan!, text: cures[0]!.job } } })
+    expect(planned.undated).toEqual([`job-neck-screws/${cures[0]!.id}`])
   })
 
   it('is seen to before anything else that can be done, however little waits for it', () => {
