@@ -62,7 +62,7 @@ export function OtherStrings() {
                 <tr key={s.number} className="border-t border-hairline">
                   <td>
                     {s.number} {s.note}
-                    {written && <span className="text-soft"> {gaugeName(written.gauges[s.number - 1]!)}</span>}
+                    {written && <span className="text-soft"> {gaugeName(written.gauges[s.number - 1]!)} thou</span>}
                   </td>
                   <td className="text-right">{s.was?.toFixed(1) ?? '–'}</td>
                   <td className="text-right">{s.will.toFixed(1)}</td>

@@ -1,4 +1,4 @@
-import { LBF, printInch, type SetupResult } from '@snug/core'
+import { LBF, gaugeName, type SetupResult } from '@snug/core'
 
 export function Pulls({ setup }: { setup: SetupResult }) {
   return (
@@ -21,7 +21,7 @@ export function Pulls({ setup }: { setup: SetupResult }) {
                 {p.wound ? (p.coreEstimated ? 'wound, core estimated' : 'wound') : 'plain'}
               </span>
             </td>
-            <td>{printInch(p.gauge).text}</td>
+            <td>{gaugeName(p.gauge)} thou</td>
             <td className="text-right">{p.newton.toFixed(1)}</td>
             <td className="text-right">{(p.newton / LBF).toFixed(1)}</td>
           </tr>

@@ -126,7 +126,7 @@ function workedOn(j: Joint, cure: Cure): readonly string[] {
 const WITH_THE_STRINGS = { minutes: 5, times: [2, 15] } as const
 /** Another part is looked for and ordered; until it is chosen nobody has a day for it. */
 const TO_GET = { minutes: 10, times: [5, 60], undated: 'not ordered' } as const
-const GOT_FIRST = 'It is not here yet: chosen under Parts, its parcel stands in the plan.'
+const GOT_FIRST = 'Not here yet: what is chosen under Parts has its day in the plan.'
 
 /** A way that is still to be found may go through the wood where the joint is made of it. */
 const unsettledStage = (j: Joint): Stage => (j.slots.includes('body') || j.slots.includes('neck') ? 'wood' : 'hardware')
@@ -167,7 +167,7 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Omit<Work, 'j
         id: `job-${id}`,
         stage,
         title,
-        why: `${j.title}: planned on paper; ${another ? GOT_FIRST.replace(/^I/, 'i') : 'measure again when it is done.'}`,
+        why: [`${j.title}: planned on paper; measure again when it is done.`, another && GOT_FIRST].filter(Boolean).join(' '),
         cautions:
           stage === 'wood'
             ? throughFinish(

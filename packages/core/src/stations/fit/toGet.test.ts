@@ -23,7 +23,7 @@ describe('another part that has to be got first', () => {
     const { steps, undated } = planOf(build)
     const find = steps.find((s) => LOOKED_FOR.test(s.title))!
     expect(find).toMatchObject({ undated: 'not ordered', minutes: 10, state: 'ready', befores: [] })
-    expect(find.why).toMatch(/It is not here yet: chosen under Parts, its parcel stands in the plan\.$/)
+    expect(find.why).toMatch(/Not here yet: what is chosen under Parts has its day in the plan\.$/)
     // No film is cut through for it.
     expect(find.cautions).toEqual([])
     expect(undated).toEqual([find.id])
