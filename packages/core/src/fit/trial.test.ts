@@ -23,7 +23,7 @@ describe('a joint tried by hand', () => {
   it('settles what could not be told', () => {
     expect(jointIn(unknown, 'jack').verdict).toBe('cant-tell')
     const j = jointIn(tried(unknown, 'jack', 'goes'), 'jack')
-    expect([j.verdict, j.missing, j.says]).toEqual(['snug', [], 'Tried by hand on 2026-11-25: it goes in by hand.'])
+    expect([j.verdict, j.missing, j.says]).toEqual(['snug', [], 'Tried by hand on 25 Nov: it goes in by hand.'])
     // Nothing is left to be settled by a reading.
     expect(jointIn(unknown, 'jack').settles).toEqual({ slot: 'jack', size: 'width' })
     expect(j.settles).toBeUndefined()
@@ -35,7 +35,7 @@ describe('a joint tried by hand', () => {
     const j = jointIn(tried(b, 'jack', 'goes'), 'jack')
     expect(j.verdict).toBe('snug')
     expect(j.says).toMatch(
-      /^Tried by hand on 2026-11-25: it goes in by hand\. The sum says otherwise: The jack is 1 mm wider than the passage.* Doubt widest part, to pass through a passage first, and measure it again\.$/,
+      /^Tried by hand on 25 Nov: it goes in by hand\. The sum says otherwise: The jack is 1 mm wider than the passage.* Doubt widest part, to pass through a passage first, and measure it again\.$/,
     )
     expect(j.tried!.doubted).toEqual({ slot: 'jack', size: 'width' })
   })

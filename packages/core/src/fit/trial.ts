@@ -6,6 +6,7 @@ import { asData } from '../judge/judgedCheck'
 import type { Check, JudgedJoint } from '../judge/joint'
 import type { Class } from '../judge/verdict'
 import { certain, likelyOf } from '../quantity/distribution'
+import { sayDay } from '../quantity/days'
 import { isMeasured } from '../quantity/size'
 
 /** How a person at the bench finds out, and what it may come to. */
@@ -73,7 +74,7 @@ export function withTrial(build: Build, joint: JudgedJoint, kind: TrialKind): Ju
   )
   const doubted = against.length ? doubtable(build, against) : undefined
   const says = [
-    `Tried by hand on ${trial.on}: it ${kind.offers.find(([r]) => r === trial.result)?.[1] ?? 'was tried'}.`,
+    `Tried by hand on ${sayDay(trial.on)}: it ${kind.offers.find(([r]) => r === trial.result)?.[1] ?? 'was tried'}.`,
     against.length
       ? `The sum says otherwise: ${against[0]!.says}${doubted ? ` Doubt ${nameOf(doubted).toLowerCase()} first, and measure it again.` : ''}`
       : '',
@@ -113,7 +114,7 @@ const movesBeyond = (c: Check): boolean => c.id === 'width' && Math.abs(likelyOf
 const byHand = (c: Check, is: Class, on: string): Check => ({
   ...asData(c),
   raw: { verdict: is, chances: { snug: 0, loose: 0, tight: 0, 'wont-go': 0, [is]: 1 } },
-  says: `Tried by hand on ${on}.`,
+  says: `Tried by hand on ${sayDay(on)}.`,
   cures: [],
   unknown: [],
   untold: [],
