@@ -35,13 +35,33 @@ describe('strings over the saddles', () => {
         says: 'Strings break over the saddles by 11.7°.',
       },
       {
-        what: 'tail almost as high as the saddles',
+        // Saddles at 13.3: atan((13.3 − 11.5) / 45) = 2.3 degrees; wound down to 6 mm it would be 9.2.
+        what: 'tail almost as high as the saddles, a turn of its posts away from going',
+        joint: 'saddle-break',
+        check: 'break',
+        verdict: 'tight',
+        job: 'Set the tailpiece so that strings leave it 6 mm above the body.',
+        sizes: { 'tailpiece/height': 11.5 },
+        says: 'Strings break over the saddles by only 2.3° as the tailpiece stands; under 8° they hop or buzz.',
+      },
+      {
+        what: 'tail higher than the saddles, to be wound down',
+        joint: 'saddle-break',
+        check: 'break',
+        verdict: 'tight',
+        job: 'Set the tailpiece so that strings leave it 6 mm above the body.',
+        sizes: { 'tailpiece/height': 15 },
+        says: /^Strings rise behind the saddles by 2.2° as the tailpiece stands instead of/,
+      },
+      // atan((13.3 − 6) / 110) = 3.8 degrees wound down all the way: no turn of the posts mends that.
+      {
+        what: 'tail so far behind that winding it down is not enough',
         joint: 'saddle-break',
         check: 'break',
         verdict: 'wont-go',
-        job: 'Set the tailpiece so that strings leave it 6 mm above the body.',
-        sizes: { 'tailpiece/height': 11.5 },
-        says: /hop or buzz/,
+        job: /^Exchange the nut, tailpiece, neck or /,
+        sizes: { 'tailpiece/height': 11.5, 'body/tail.toBridge': 110 },
+        says: /by only 0.9°; under 8°/,
       },
       {
         what: 'tail screwed down near the bridge',
@@ -115,6 +135,20 @@ describe('strings over the saddles', () => {
     const vibrato = changed(tailed(), { 'tailpiece/height': 5 }, { 'tailpiece/type': 'vibrato' })
     expect(checkIn(vibrato, 'saddle-break', 'break').raw.verdict).toBe('snug')
     expect(checkIn(changed(vibrato, { 'tailpiece/height': 1 }), 'saddle-break', 'break').raw.verdict).toBe('tight')
+  })
+  it('what is screwed to the front has no posts to set: another is told, for the break and for what the strings touch', () => {
+    const vibrato = (sizes: Record<string, number>) => changed(tailed(), sizes, { 'tailpiece/type': 'vibrato' })
+    const jobs = (b: Build) => jointIn(b, 'saddle-break').cures.map((c) => [c.id, c.gives, c.job] as const)
+    // 13.3 − 45 × tan 8.5° = 6.6 mm.
+    expect(jobs(vibrato({ 'tailpiece/height': 1 }))[0]).toEqual([
+      'other-vibrato',
+      'the tailpiece',
+      'Take a vibrato tailpiece that lets the strings leave 6.6 mm above the body.',
+    ])
+    // Far out, too, it stays what will not go.
+    expect(checkIn(vibrato({ 'tailpiece/height': 13 }), 'saddle-break', 'break').raw.verdict).toBe('wont-go')
+    const touching = jobs(vibrato({ 'tailpiece/height': 5, 'bridge/back.height': 12.3, 'bridge/back.distance': 8 }))
+    expect(touching.filter(([, , job]) => /posts|Set the tail|Raise the tail/.test(job))).toEqual([])
   })
   it('steep is no fault where the bridge holds its own strings, up to about 55 degrees', () => {
     const to = (distance: number) =>

@@ -62,19 +62,22 @@ function steepness(build: Build): Question {
   const angle = propagate(([s, h, l]) => breakAngle(s!, { height: h!, distance: l! }), [ys, ofSize(have.height), ofSize(have.distance)])
   const at = likelyOf(angle)
   const [low, high] = hold.limits.usual
+  const set = canBeSet(hold, likelyOf(ys), have, tailOver(build)!.value)
+  const now = set ? ' as the tailpiece stands' : ''
   return {
     id: 'break',
     label: 'Break angle over the saddle',
     clearance: angle,
     unit: 'deg',
-    bands: hold.limits.bands,
+    // What a turn of its posts mends is a job, however far it is out.
+    bands: set ? hold.limits.bands.map((b) => (b.is === 'wont-go' ? { ...b, is: 'tight' as const } : b)) : hold.limits.bands,
     says: () =>
       at < 0
-        ? `Strings rise behind the saddles by ${(-at).toFixed(1)}° instead of bearing on them: they jump out.`
+        ? `Strings rise behind the saddles by ${(-at).toFixed(1)}°${now} instead of bearing on them: they jump out.`
         : at < low
-          ? `Strings break over the saddles by only ${at.toFixed(1)}°; under ${low}° they hop or buzz.`
+          ? `Strings break over the saddles by only ${at.toFixed(1)}°${now}; under ${low}° they hop or buzz.`
           : at > high
-            ? `Strings break by ${at.toFixed(1)}°, steeper than the usual ${high}°: the bridge leans and strings break at the saddle.`
+            ? `Strings break by ${at.toFixed(1)}°${now}, steeper than the usual ${high}°: the bridge leans and strings break at the saddle.`
             : `Strings break over the saddles by ${at.toFixed(1)}°.`,
     cures: ({ verdict }) =>
       verdict === 'snug'
@@ -86,13 +89,25 @@ function steepness(build: Build): Question {
 /** A tailpiece wound down to the body lets its strings go no lower than this, mm. [practice, from memory] */
 const TAIL_LOWEST = 6
 
-/** A tailpiece goes up or down until the angle lies in the middle of what is usual. */
-function tailCures(build: Build, { by, limits }: StringHold, saddle: number, have: Held): Cure[] {
-  if (by === 'bridge') return []
-  const middle = (limits.usual[0] + limits.usual[1]) / 2
+/** The height above the front it stands on at which a tailpiece lets the strings break as is usual, mm: wound no lower than it goes. */
+const tailAt = ({ limits }: StringHold, saddle: number, have: Held, over: number): number =>
+  Math.max(TAIL_LOWEST, saddle - over - have.distance.value * Math.tan(((limits.usual[0] + limits.usual[1]) / 2 / 180) * Math.PI))
+
+/** Whether winding a tailpiece up or down on its posts brings the strings to a usual angle. A vibrato stands as it is screwed on. */
+function canBeSet(hold: StringHold, saddle: number, have: Held, over: number): boolean {
+  if (hold.by !== 'stop') return false
+  const reached = breakAngle(saddle, { height: tailAt(hold, saddle, have, over) + over, distance: have.distance.value })
+  return reached >= hold.limits.usual[0]
+}
+
+/** What holds the strings goes up or down until the angle lies in the middle of what is usual. */
+function tailCures(build: Build, hold: StringHold, saddle: number, have: Held): Cure[] {
+  if (hold.by === 'bridge') return []
   // Set over the front where it stands itself.
   const over = tailOver(build)!.value
-  const height = Math.max(TAIL_LOWEST, saddle - over - have.distance.value * Math.tan((middle * Math.PI) / 180))
+  const height = tailAt(hold, saddle, have, over)
+  const plan = { slot: 'tailpiece', size: 'height', delta: height + over - have.height.value, doubt: 0.3 } as const
+  if (hold.by === 'vibrato') return [anotherVibrato(height, plan)]
   return [
     {
       id: 'tail-height',
@@ -100,10 +115,20 @@ function tailCures(build: Build, { by, limits }: StringHold, saddle: number, hav
       how: 'Both posts the same; with the strings slack.',
       gives: 'nothing',
       tools: ['screwdriver of the post’s slot'],
-      plan: { slot: 'tailpiece', size: 'height', delta: height + over - have.height.value, doubt: 0.3 },
+      plan,
     },
   ]
 }
+
+/** A vibrato is screwed to the front and has nothing to set: what lets the strings leave elsewhere is another. */
+const anotherVibrato = (height: number, plan: Cure['plan']): Cure => ({
+  id: 'other-vibrato',
+  job: `Take a vibrato tailpiece that lets the strings leave ${printMm(height, 1)} mm above the body.`,
+  how: 'What counts is the edge the string comes off: hold a straightedge from a saddle to it before the screws are drilled.',
+  gives: 'the tailpiece',
+  tools: [],
+  plan,
+})
 
 /** Where nothing behind the saddles can be set, a steep string is spared by what it bends over. [practice] */
 const easedSaddles = ({ by }: StringHold): Cure[] =>
@@ -139,6 +164,7 @@ function steeperCures(build: Build, low: number, flat: boolean): Cure[] {
 
 /** The string's straight line behind the saddle against the highest metal there. */
 function path(build: Build): Question[] {
+  const { by } = stringHold(build)
   const ys = saddleIn(build)
   const have = heldIn(build)
   const refs = { back: sizeRef('bridge', 'back.height'), distance: sizeRef('bridge', 'back.distance') }
@@ -149,6 +175,7 @@ function path(build: Build): Question[] {
     [ys, ofSize(have.height), ofSize(have.distance), ofSize(back), ofSize(distance)],
   )
   // What is raised at the tailpiece comes down to the bridge's back in the ratio of their distances. [physics]
+  const over = tailOver(build)!.value
   const raised = ((0.5 - likelyOf(free)) * have.distance.value) / Math.max(1, distance.value)
   return [
     {
@@ -167,27 +194,29 @@ function path(build: Build): Question[] {
         verdict === 'snug'
           ? []
           : [
-              stringHold(build).by !== 'bridge'
-                ? {
-                    id: 'raise-tail',
-                    job: `Raise the tailpiece by ${printMm(raised, 1)} mm, so that the strings clear the bridge’s back.`,
-                    how: 'Half a turn at a time on both posts.',
-                    gives: 'nothing',
-                    tools: ['screwdriver'],
-                    plan: {
-                      slot: 'tailpiece' as const,
-                      size: 'height',
-                      delta: raised,
-                      doubt: 0.2,
+              by === 'vibrato'
+                ? anotherVibrato(have.height.value - over + raised, { slot: 'tailpiece', size: 'height', delta: raised, doubt: 0.2 })
+                : by === 'stop'
+                  ? {
+                      id: 'raise-tail',
+                      job: `Raise the tailpiece by ${printMm(raised, 1)} mm, so that the strings clear the bridge’s back.`,
+                      how: 'Half a turn at a time on both posts.',
+                      gives: 'nothing',
+                      tools: ['screwdriver'],
+                      plan: {
+                        slot: 'tailpiece' as const,
+                        size: 'height',
+                        delta: raised,
+                        doubt: 0.2,
+                      },
+                    }
+                  : {
+                      id: 'raise-saddles',
+                      job: 'Tilt the neck back a little, so that the saddles stand higher and the strings clear the bridge’s back.',
+                      how: 'See neck angle and bridge height. Or file a shallow groove under each string, deburred.',
+                      gives: 'nothing',
+                      tools: neckTaper(build).tools,
                     },
-                  }
-                : {
-                    id: 'raise-saddles',
-                    job: 'Tilt the neck back a little, so that the saddles stand higher and the strings clear the bridge’s back.',
-                    how: 'See neck angle and bridge height. Or file a shallow groove under each string, deburred.',
-                    gives: 'nothing',
-                    tools: neckTaper(build).tools,
-                  },
             ],
     },
   ]
