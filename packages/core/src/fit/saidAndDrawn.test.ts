@@ -106,6 +106,9 @@ function readsWell({ id, checks }: JudgedJoint): void {
       expect(words, `${id}/${check.id}`).not.toMatch(
         /(?<![\d.])0(?: mm|°) (?:too|larger|wider|narrower|to spare|to the|back|deeper|lower|longer)/,
       )
+      // A stretch from more to less is none.
+      for (const [stretch, from, to] of words.matchAll(/(?<![\d.−])([\d.]+)(?: mm|°)? (?:to|and) ([\d.]+)(?= ?(?:mm|°))/g))
+        expect(Number(from), `${id}/${check.id}: ${stretch}`).toBeLessThanOrEqual(Number(to))
       // What is not known is given as the band it may lie in, which has signs of its own.
       expect(words.replace(/ By how much hangs on .*/, ''), `${id}/${check.id}`).not.toMatch(/(^|[\s(])-\d/)
     }

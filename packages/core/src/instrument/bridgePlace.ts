@@ -23,3 +23,6 @@ export function bridgePlace(scale: number, travel: { front: number; back: number
   const window = saddleWindow(scale)
   return { from: window.back + TRAVEL_SPARE - travel.back, to: window.front - TRAVEL_SPARE + travel.front }
 }
+
+/** How far saddles must travel along the strings, foremost to rearmost place, to have that in hand at both ends, mm. */
+export const TRAVEL_WANTED = COMPENSATION.bass.to - COMPENSATION.treble.from + 2 * TRAVEL_SPARE

@@ -24,6 +24,8 @@ export interface Cure {
   tools: string[]
   /** Likely minutes of hands, where it is no small job of half an hour. [practice, from memory] */
   minutes?: number
+  /** A small job, and yet nothing plays without it: it is not left out to be in time. */
+  must?: boolean
   /** What planning it on paper does to the sizes; absent when the cure is another part. */
   plan?: Omit<PlannedJob, 'text'>
   /** Where it takes something off a part that stays: the least that can do, and what it must not exceed. Not copied with the cure. */

@@ -3,12 +3,12 @@ import { neckEnd, sizeAt, sizeRef } from '../../document/read'
 import type { Drawing } from '../../drawing/drawing'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
-import { bridgePlace, saddleWindow, TRAVEL_SPARE } from '../../instrument/bridgePlace'
+import { bridgePlace, saddleWindow, TRAVEL_SPARE, TRAVEL_WANTED } from '../../instrument/bridgePlace'
 import { datums } from '../../instrument/datums'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
 import type { Cure, JudgedJoint, Question } from '../../judge/joint'
 import { sizesIn } from '../../judge/known'
-import type { Band } from '../../judge/verdict'
+import type { Band, Verdict } from '../../judge/verdict'
 import { likelyOf, linear, ofSize } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 
@@ -71,15 +71,22 @@ function travelLeft(build: Build): Question[] {
     ],
     -window.back,
   )
-  const move = (shift: string): Cure[] => [
-    {
-      id: 'move-studs',
-      job: `Place the bridge’s studs or screws between ${printMm(place.from, 1)} and ${printMm(place.to, 1)} mm from the nut.`,
-      how: `${shift} Old bores are plugged with dowel of the same grain and drilled anew. Both are counted from the nut; the scale line itself, nut to fret 12 doubled, lies beside them by what the saddles travel.`,
-      gives: 'body',
-      tools: ['dowel', 'wood glue', 'drill guide'],
-    },
-  ]
+  const moved = (where: string, shift: string): Cure => ({
+    id: 'move-studs',
+    job: `Place the bridge’s studs or screws ${where}.`,
+    how: `${shift} Old bores are plugged with dowel of the same grain and drilled anew. Both are counted from the nut; the scale line itself, nut to fret 12 doubled, lies beside them by what the saddles travel.`,
+    gives: 'body',
+    tools: ['dowel', 'wood glue', 'drill guide'],
+  })
+  const travel = have.front.value + have.back.value
+  // Where travel falls short at both ends together, no place gives each what is wanted: the middle leaves both the same.
+  const atMiddle = TRAVEL_SPARE - (TRAVEL_WANTED - travel) / 2
+  const move = (shift: string, verdict: Verdict): Cure[] => {
+    if (travel >= TRAVEL_WANTED) return [moved(`between ${printMm(place.from, 1)} and ${printMm(place.to, 1)} mm from the nut`, shift)]
+    const middle = `${printMm((place.from + place.to) / 2, 1)} mm from the nut, which leaves ${printMm(atMiddle, 1)} mm of travel at either end`
+    const first = verdict === 'tight' ? [LEFT_SHORT] : atMiddle >= 0.1 ? [moved(middle, shift)] : []
+    return [...first, furtherTravel(travel, first.length > 0)]
+  }
   const first: Question = {
     id: 'front',
     label: 'Travel left in front',
@@ -89,7 +96,7 @@ function travelLeft(build: Build): Question[] {
       verdict === 'snug'
         ? 'The foremost saddle has travel to spare.'
         : 'The high strings’ saddles reach their front stop before they are in tune.',
-    cures: ({ verdict }) => (verdict === 'snug' ? [] : move('The bridge sits too far back.')),
+    cures: ({ verdict }) => (verdict === 'snug' ? [] : move('The bridge sits too far back.', verdict)),
   }
   const last: Question = {
     id: 'back',
@@ -100,10 +107,26 @@ function travelLeft(build: Build): Question[] {
       verdict === 'snug'
         ? 'Every saddle reaches its place with 1.5 mm in hand.'
         : 'The low strings’ saddles reach their back stop before they are in tune.',
-    cures: ({ verdict }) => (verdict === 'snug' ? [] : move('The bridge sits too far forward.')),
+    cures: ({ verdict }) => (verdict === 'snug' ? [] : move('The bridge sits too far forward.', verdict)),
   }
   return [last, first]
 }
+
+const LEFT_SHORT: Cure = {
+  id: 'leave-travel',
+  job: 'Leave it while every saddle reaches: little is left for other strings.',
+  how: 'Mind it when the strings are changed for thicker or thinner ones.',
+  gives: 'nothing',
+  tools: [],
+}
+
+const furtherTravel = (travel: number, after: boolean): Cure => ({
+  id: 'more-travel',
+  job: `${after ? 'Or take' : 'Take'} a bridge whose saddles travel at least ${printMm(TRAVEL_WANTED, 1)} mm along the strings${travel > 0 ? `; these travel ${printMm(travel, 1)}` : ''}.`,
+  how: 'From the foremost place a saddle stands in tune to the rearmost, with some in hand at both ends.',
+  gives: 'the bridge',
+  tools: [],
+})
 
 /** The studs may stand so far from where they stood on the old instrument before one of the two was read wrongly, mm. [ours] */
 const AS_OLD = 1.5

@@ -1,30 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../../document/build'
-import { aPart, jointIn } from '../../testing/bench'
+import { tailed } from '../../testing/tailed'
+import { jointIn } from '../../testing/bench'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { checkIn, judgeRows } from '../../testing/rows'
 
 describe('strings over the saddles', () => {
-  const tailed = (): Build => ({
-    ...changed(
-      fullBuild(),
-      { 'body/tail.toBridge': 45, 'body/tail.bore': 11.4, 'body/tail.spacing': 82, 'bridge/back.height': undefined },
-      { 'bridge/mount': 'post' },
-    ),
-    parts: {
-      ...changed(
-        fullBuild(),
-        { 'body/tail.toBridge': 45, 'body/tail.bore': 11.4, 'body/tail.spacing': 82, 'bridge/back.height': undefined },
-        { 'bridge/mount': 'post' },
-      ).parts,
-      tailpiece: aPart(
-        'tailpiece',
-        { height: 4, studDiameter: [11.5, 'calipers', 0.02], studLength: 25, studSpacing: 82, 'string.hole': 1.8 },
-        { type: 'stop', hand: 'either' },
-        { metal: 'nickel' },
-      ),
-    },
-  })
   judgeRows(
     [
       {

@@ -63,6 +63,7 @@ function steepness(build: Build): Question {
   const at = likelyOf(angle)
   const [low, high] = hold.limits.usual
   const set = canBeSet(hold, likelyOf(ys), have, tailOver(build)!.value)
+  const farOut = hold.limits.bands.find((b) => at < b.upTo)?.is === 'wont-go'
   const now = set ? ' as the tailpiece stands' : ''
   return {
     id: 'break',
@@ -82,7 +83,11 @@ function steepness(build: Build): Question {
     cures: ({ verdict }) =>
       verdict === 'snug'
         ? []
-        : [...tailCures(build, hold, likelyOf(ys), have), ...steeperCures(build, low, at < low), ...(at > high ? easedSaddles(hold) : [])],
+        : [
+            ...tailCures(build, hold, likelyOf(ys), have, farOut),
+            ...steeperCures(build, low, at < low),
+            ...(at > high ? easedSaddles(hold) : []),
+          ],
   }
 }
 
@@ -101,7 +106,7 @@ function canBeSet(hold: StringHold, saddle: number, have: Held, over: number): b
 }
 
 /** What holds the strings goes up or down until the angle lies in the middle of what is usual. */
-function tailCures(build: Build, hold: StringHold, saddle: number, have: Held): Cure[] {
+function tailCures(build: Build, hold: StringHold, saddle: number, have: Held, must: boolean): Cure[] {
   if (hold.by === 'bridge') return []
   // Set over the front where it stands itself.
   const over = tailOver(build)!.value
@@ -115,6 +120,8 @@ function tailCures(build: Build, hold: StringHold, saddle: number, have: Held): 
       how: 'Both posts the same; with the strings slack.',
       gives: 'nothing',
       tools: ['screwdriver of the post’s slot'],
+      minutes: 10,
+      must,
       plan,
     },
   ]

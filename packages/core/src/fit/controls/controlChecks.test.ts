@@ -20,7 +20,7 @@ describe('controls and leads', () => {
       what: 'a lead of 90 mm',
       joint: 'leads',
       check: `pickup-${place}`,
-      verdict: 'wont-go' as const,
+      verdict: 'tight' as const,
       sizes: { [`pickup-${place}/lead.length`]: 60 },
     })),
     // The route reaches 58.5 mm to the bass, the guard's edge 59.3.

@@ -89,8 +89,7 @@ function reach(build: Build, id: LeadRun['id']): Question[] {
       label: `${run.label}, over what it takes`,
       clearance: spare,
       bands: [
-        // Too short even in place is hopeless, where it is known what it takes elsewhere.
-        ...(run.open === undefined ? [] : [{ upTo: -(open - run.closed) - 30, is: 'wont-go' } as const]),
+        // However short, it is wire: a new one or a splice is a job of minutes, and no ground against a part.
         { upTo: 0, is: 'tight' },
         { upTo: TOO_LONG, is: 'snug' },
         { upTo: Infinity, is: 'loose' },
@@ -112,6 +111,8 @@ function reach(build: Build, id: LeadRun['id']): Question[] {
                   how: 'Stranded bends and folds; solid wire breaks at the lug after a few times.',
                   gives: 'nothing',
                   tools: ['wire', 'soldering iron'],
+                  minutes: 15,
+                  must: lead.value < run.closed,
                   plan: { slot: ref.slot, size: ref.size, delta: run.cut - lead.value, doubt: 5 },
                 },
               ]

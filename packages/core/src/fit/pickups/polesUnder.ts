@@ -100,6 +100,8 @@ function polesQuestion(build: Build, place: PickupPlace): Question {
   const value = (spreadAt(x, scale, have.nut.value, have.bridge.value) - have.poles.value * Math.cos(slant)) / 2
   const aside = stringsAside(build, x) - drawnAt(build, sizeRef('body', `route.${place}.side`))
   const signed = certain(value)
+  // Where the strings' middle alone misses the poles', no spacing mends it.
+  const bySpacing = Math.abs(aside) <= POLE_OFF
   // The nearer limit decides, on the side to which the strings' middle lies.
   const spare = certain(POLE_OFF - Math.abs(value) - Math.abs(aside))
   return {
@@ -119,17 +121,23 @@ function polesQuestion(build: Build, place: PickupPlace): Question {
       verdict === 'snug'
         ? []
         : [
-            {
-              id: 'slant-pickup',
-              job: 'Leave it: outer strings sound a little weaker over missed poles.',
-              how: 'Raise that side by half a turn after the strings are on and listen.',
-              gives: 'nothing',
-              tools: ['screwdriver'],
-            },
+            ...(verdict === 'tight'
+              ? [
+                  {
+                    id: 'slant-pickup',
+                    job: 'Leave it: outer strings sound a little weaker over missed poles.',
+                    how: 'Raise that side by half a turn after the strings are on and listen.',
+                    gives: 'nothing',
+                    tools: ['screwdriver'],
+                  },
+                ]
+              : []),
             {
               id: 'other-spacing',
-              job: `Or take a pickup with ${printMm(have.poles.value + 2 * value, 1)} mm from first to last pole, or one with a blade.`,
-              how: 'The bridge version of a pair has the wider spacing; turned round the pair may fit.',
+              job: `${verdict === 'tight' ? 'Or take' : 'Take'} a pickup with ${bySpacing ? `${printMm(have.poles.value + (2 * value) / Math.cos(slant), 1)} mm from first to last pole, or one with a blade` : 'a blade, which runs under all strings wherever they lie'}.`,
+              how: bySpacing
+                ? 'The bridge version of a pair has the wider spacing; turned round the pair may fit.'
+                : 'The strings lie to one side of its middle: no other spacing of poles brings all of them over it.',
               gives: 'the pickup',
               tools: [],
             },

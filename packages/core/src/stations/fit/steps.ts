@@ -198,7 +198,7 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Omit<Work, 'j
         stage,
         title,
         // Wood is not worked on any more once a film lies on it.
-        need: j.verdict === 'tight' && stage !== 'wood' ? 'should' : 'must',
+        need: j.verdict === 'tight' && stage !== 'wood' && !cure?.must ? 'should' : 'must',
         why: cure
           ? [`${j.title}: ${wordOf(j.verdict, j.condition)} as it is.`, cure.how, another && GOT_FIRST].filter(Boolean).join(' ')
           : j.says,
