@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { drawJoint } from '../inHand'
 import { printMm } from '../../quantity/length'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { checkIn, judgeRows } from '../../testing/rows'
@@ -66,5 +67,14 @@ describe('saddles that travel too little for any place', () => {
     expect(jobs({ 'bridge/travel.front': 25, 'bridge/travel.back': -20 }, 'back')).toEqual([
       ['more-travel', 'the bridge', 'Take a bridge whose saddles travel at least 9.5 mm along the strings; these travel 5.'],
     ])
+  })
+  it('its two short figures are drawn under each other, not over each other', () => {
+    const rows = (sizes: Record<string, number>) => {
+      const build = changed(fullBuild(), sizes)
+      return drawJoint(build, 'bridge-reach')!.marks.flatMap((m) => (m.mark === 'dimension' ? [m.from.y] : []))
+    }
+    const [front, back] = rows({ 'bridge/travel.front': 4, 'bridge/travel.back': 4 })
+    expect(back! - front!).toBe(6)
+    expect(new Set(rows({ 'bridge/travel.front': 20, 'bridge/travel.back': 30 })).size).toBe(1)
   })
 })

@@ -178,6 +178,8 @@ function reachDrawing(scale: number, studs: number, travel: { front: number; bac
   const window = saddleWindow(scale)
   const front = studs - travel.front
   const back = studs + travel.back
+  // Side by side only where there is room for both figures.
+  const under = back < window.back || window.front - front < 5 ? 6 : 0
   return {
     title: 'Saddle travel along the strings',
     note: 'violet band: where saddles must stand',
@@ -189,9 +191,15 @@ function reachDrawing(scale: number, studs: number, travel: { front: number; bac
       { mark: 'label', at: pt(scale, -15), text: `scale ${printMm(scale, 1)}`, anchor: 'middle' },
       { mark: 'label', at: pt(studs, 11), text: `bridge ${printMm(studs, 1)}`, anchor: 'middle' },
       { mark: 'dimension', from: pt(front, 17), to: pt(window.front, 17), text: printMm(window.front - front, 1) },
-      { mark: 'dimension', from: pt(window.back, 17), to: pt(back, 17), text: printMm(back - window.back, 1), emphasis: true },
+      {
+        mark: 'dimension',
+        from: pt(window.back, 17 + under),
+        to: pt(back, 17 + under),
+        text: printMm(back - window.back, 1),
+        emphasis: true,
+      },
     ],
-    bounds: { x: Math.min(front, studs) - 8, y: -20, width: back - Math.min(front, studs) + 18, height: 42 },
+    bounds: { x: Math.min(front, studs) - 8, y: -20, width: Math.max(back, window.back) - Math.min(front, studs) + 18, height: 42 + under },
     numbers: [
       { label: 'Studs or screws from the nut', value: `${printMm(studs)} mm` },
       { label: 'Saddles reach', value: `${printMm(front, 1)} to ${printMm(back, 1)} mm from the nut` },
