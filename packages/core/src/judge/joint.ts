@@ -24,6 +24,8 @@ export interface Cure {
   tools: string[]
   /** Likely minutes of hands, where it is no small job of half an hour. [practice, from memory] */
   minutes?: number
+  /** No part gives way, and yet something has to be got first that nobody has by him, as screws of a length. */
+  toGet?: boolean
   /** A small job, and yet nothing plays without it: it is not left out to be in time. */
   must?: boolean
   /** What planning it on paper does to the sizes; absent when the cure is another part. */

@@ -135,6 +135,7 @@ function enough(build: Build): Question[] {
                 job: `Find ${short} more of the same diameter.`,
                 how: 'Most are sold in sixes.',
                 gives: 'nothing',
+                toGet: true,
                 tools: [],
               },
             ]

@@ -104,6 +104,7 @@ function springBalance(build: Build): Question {
                 job: `Fit ${counted(Math.max(1, Math.round(needed)), 'spring')}.`,
                 how: 'Strings slack, eyes covered: springs let go. Parallel for a soft arm, fanned for a firm one.',
                 gives: 'nothing',
+                toGet: Math.round(needed) > have.count.value,
                 tools: ['pliers', 'eye protection'],
                 plan: { slot: 'springs', size: 'count', delta: Math.max(1, Math.round(needed)) - have.count.value, doubt: 0 },
               },

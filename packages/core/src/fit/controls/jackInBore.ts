@@ -126,6 +126,7 @@ function inBore(build: Build): Question | undefined {
                   : 'Take a jack plate or cup that covers the bore, enter it under Parts, and say of the jack that it is held by one.',
                 how: 'Curved where the rim is; its screws want wood beside the bore.',
                 gives: 'nothing',
+                toGet: build.parts['jack-plate'] === undefined,
                 tools: ['small bit', 'screwdriver'],
               },
             ]

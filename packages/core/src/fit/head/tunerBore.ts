@@ -73,6 +73,7 @@ export function tunerBoreJoint(build: Build): JudgedJoint {
                 job: `Use adapter ferrules, ${printMm(have.bore.value)} mm outside, for the smaller posts.`,
                 how: 'Pressed in, square; nothing is cut.',
                 gives: 'nothing',
+                toGet: true,
                 tools: ['dowel', 'clamp'],
               },
             ]

@@ -46,6 +46,7 @@ export function screws(build: Build): Question[] {
                 job: `Take tuner screws of ${longest} mm or less.`,
                 how: 'Or nip the tip off and file it round; a screw that comes through shows on the face for good.',
                 gives: 'nothing',
+                toGet: true,
                 tools: ['side cutters', 'file'],
                 plan: { slot: 'tuners', size: 'screw.length', delta: longest - screw.value, doubt: OTHER_SCREW },
               },

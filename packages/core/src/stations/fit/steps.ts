@@ -126,7 +126,12 @@ function workedOn(j: Joint, cure: Cure): readonly string[] {
 const WITH_THE_STRINGS = { minutes: 5, times: [2, 15] } as const
 /** Another part is looked for and ordered; until it is chosen nobody has a day for it. */
 const TO_GET = { minutes: 10, times: [5, 60], undated: 'not ordered' } as const
-const GOT_FIRST = 'Not here yet: what is chosen under Parts has its day in the plan.'
+const gotFirst = (cure: Cure | undefined): string =>
+  cure === undefined || !isAnother(cure)
+    ? ''
+    : cure.toGet
+      ? 'Not here yet: it has no day before it is ordered.'
+      : 'Not here yet: what is chosen under Parts has its day in the plan.'
 
 /** A way that is still to be found may go through the wood where the joint is made of it. */
 const unsettledStage = (j: Joint): Stage => (j.slots.includes('body') || j.slots.includes('neck') ? 'wood' : 'hardware')
@@ -167,7 +172,7 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Omit<Work, 'j
         id: `job-${id}`,
         stage,
         title,
-        why: [`${j.title}: planned on paper; measure again when it is done.`, another && GOT_FIRST].filter(Boolean).join(' '),
+        why: [`${j.title}: planned on paper; measure again when it is done.`, gotFirst(cure)].filter(Boolean).join(' '),
         cautions:
           stage === 'wood'
             ? throughFinish(
@@ -200,7 +205,7 @@ function jobsOf(build: Build, j: Joint, earlier: readonly Step[]): Omit<Work, 'j
         // Wood is not worked on any more once a film lies on it.
         need: j.verdict === 'tight' && stage !== 'wood' && !cure?.must ? 'should' : 'must',
         why: cure
-          ? [`${j.title}: ${wordOf(j.verdict, j.condition)} as it is.`, cure.how, another && GOT_FIRST].filter(Boolean).join(' ')
+          ? [`${j.title}: ${wordOf(j.verdict, j.condition)} as it is.`, cure.how, gotFirst(cure)].filter(Boolean).join(' ')
           : j.says,
         // For another it is not waited until the one that will not do has come.
         befores: another ? [] : waits(stage, title),
