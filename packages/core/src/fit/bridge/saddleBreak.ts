@@ -112,7 +112,7 @@ function tailCures(build: Build, hold: StringHold, saddle: number, have: Held, m
   const over = tailOver(build)!.value
   const height = tailAt(hold, saddle, have, over)
   const plan = { slot: 'tailpiece', size: 'height', delta: height + over - have.height.value, doubt: 0.3 } as const
-  if (hold.by === 'vibrato') return [anotherVibrato(height, plan)]
+  if (hold.by === 'vibrato') return [anotherVibrato('other-vibrato', height, plan)]
   return [
     {
       id: 'tail-height',
@@ -128,8 +128,8 @@ function tailCures(build: Build, hold: StringHold, saddle: number, have: Held, m
 }
 
 /** A vibrato is screwed to the front and has nothing to set: what lets the strings leave elsewhere is another. */
-const anotherVibrato = (height: number, plan: Cure['plan']): Cure => ({
-  id: 'other-vibrato',
+const anotherVibrato = (id: string, height: number, plan: Cure['plan']): Cure => ({
+  id,
   job: `Take a vibrato tailpiece that lets the strings leave ${printMm(height, 1)} mm above the body.`,
   how: 'What counts is the edge the string comes off: hold a straightedge from a saddle to it before the screws are drilled.',
   gives: 'the tailpiece',
@@ -202,7 +202,12 @@ function path(build: Build): Question[] {
           ? []
           : [
               by === 'vibrato'
-                ? anotherVibrato(have.height.value - over + raised, { slot: 'tailpiece', size: 'height', delta: raised, doubt: 0.2 })
+                ? anotherVibrato('higher-vibrato', have.height.value - over + raised, {
+                    slot: 'tailpiece',
+                    size: 'height',
+                    delta: raised,
+                    doubt: 0.2,
+                  })
                 : by === 'stop'
                   ? {
                       id: 'raise-tail',
