@@ -169,6 +169,23 @@ function steeperCures(build: Build, low: number, flat: boolean): Cure[] {
   ]
 }
 
+const raisedTail = (raised: number, plan: Cure['plan']): Cure => ({
+  id: 'raise-tail',
+  job: `Raise the tailpiece by ${printMm(raised, 1)} mm, so that the strings clear the bridge’s back.`,
+  how: 'Half a turn at a time on both posts.',
+  gives: 'nothing',
+  tools: ['screwdriver'],
+  plan,
+})
+
+const raisedSaddles = (build: Build): Cure => ({
+  id: 'raise-saddles',
+  job: 'Tilt the neck back a little, so that the saddles stand higher and the strings clear the bridge’s back.',
+  how: 'See neck angle and bridge height. Or file a shallow groove under each string, deburred.',
+  gives: 'nothing',
+  tools: neckTaper(build).tools,
+})
+
 /** The string's straight line behind the saddle against the highest metal there. */
 function path(build: Build): Question[] {
   const { by } = stringHold(build)
@@ -184,6 +201,7 @@ function path(build: Build): Question[] {
   // What is raised at the tailpiece comes down to the bridge's back in the ratio of their distances. [physics]
   const over = tailOver(build)!.value
   const raised = ((0.5 - likelyOf(free)) * have.distance.value) / Math.max(1, distance.value)
+  const planned = { slot: 'tailpiece', size: 'height', delta: raised, doubt: 0.2 } as const
   return [
     {
       id: 'path',
@@ -202,33 +220,10 @@ function path(build: Build): Question[] {
           ? []
           : [
               by === 'vibrato'
-                ? anotherVibrato('higher-vibrato', have.height.value - over + raised, {
-                    slot: 'tailpiece',
-                    size: 'height',
-                    delta: raised,
-                    doubt: 0.2,
-                  })
+                ? anotherVibrato('higher-vibrato', have.height.value - over + raised, planned)
                 : by === 'stop'
-                  ? {
-                      id: 'raise-tail',
-                      job: `Raise the tailpiece by ${printMm(raised, 1)} mm, so that the strings clear the bridge’s back.`,
-                      how: 'Half a turn at a time on both posts.',
-                      gives: 'nothing',
-                      tools: ['screwdriver'],
-                      plan: {
-                        slot: 'tailpiece' as const,
-                        size: 'height',
-                        delta: raised,
-                        doubt: 0.2,
-                      },
-                    }
-                  : {
-                      id: 'raise-saddles',
-                      job: 'Tilt the neck back a little, so that the saddles stand higher and the strings clear the bridge’s back.',
-                      how: 'See neck angle and bridge height. Or file a shallow groove under each string, deburred.',
-                      gives: 'nothing',
-                      tools: neckTaper(build).tools,
-                    },
+                  ? raisedTail(raised, planned)
+                  : raisedSaddles(build),
             ],
     },
   ]

@@ -63,4 +63,21 @@ describe('poles under strings', () => {
     expect(off(20) - off(0)).toBeCloseTo((51 * (1 - Math.cos((20 * Math.PI) / 180))) / 2, 9)
     expect(off(-20)).toBeCloseTo(off(20), 12)
   })
+  it('the spacing told is the one that brings the outer poles under the outer strings, slanted too', () => {
+    for (const slant of [0, 30]) {
+      const missing = changed(fullBuild(), { 'pickup-neck/poles.spread': 40, 'pickup-neck/slant': slant })
+      const job = checkIn(missing, 'poles-neck', 'poles').cures.find((c) => c.id === 'other-spacing')!.job
+      const told = Number(/with ([\d.]+) mm from first/.exec(job)![1])
+      const taken = changed(missing, { 'pickup-neck/poles.spread': told })
+      expect(Math.abs(checkIn(taken, 'poles-neck', 'poles').shown![0]!.mean), job).toBeLessThan(0.06)
+    }
+  })
+  it('strings that lie to one side are brought over no row by another spacing: a blade is told', () => {
+    // Axis 4 mm to the bass at the bridge: 1.81 mm to the treble there; 8 mm: 3.62.
+    const jobs = (axis: number) =>
+      checkIn(changed(fullBuild(), { 'body/axisAtBridge': axis }), 'poles-neck', 'poles').cures.map((c) => c.job)
+    const blade = 'a pickup with a blade, which runs under all strings wherever they lie.'
+    expect(jobs(4)).toEqual(['Leave it: outer strings sound a little weaker over missed poles.', `Or take ${blade}`])
+    expect(jobs(8)).toEqual([`Take ${blade}`])
+  })
 })

@@ -6,6 +6,7 @@ import { choosePart } from '../../document/changes'
 import { evaluate } from '../../evaluate'
 import { tonight } from '../../plan/tonight'
 import { anyBuild, knownBuild } from '../../testing/anyBuild'
+import { aPart } from '../../testing/bench'
 import { changed, fullBuild } from '../../testing/fullBuild'
 import { holds } from '../../testing/holds'
 import { checkIn } from '../../testing/rows'
@@ -97,6 +98,11 @@ describe('another part that has to be got first', () => {
     expect(checkIn(changed(fullBuild(), { 'springs/count': 6 }), 'springs', 'balance').cures[0]).toMatchObject({ toGet: false })
     expect(undatedOf(changed(fullBuild(), { 'tuners/screw.length': 22 }), /^Take tuner screws of/)).toEqual(GET)
     expect(undatedOf(changed(fullBuild(), { 'body/jack.bore': 24 }), /^Take a jack plate or cup/)).toEqual(GET)
+    expect(undatedOf(changed(fullBuild(), { 'neck/tuner.bore': 12.9 }), /^Use adapter ferrules/)).toEqual(GET)
+    const five = { count: 5, diameter: [8, 'calipers', 0.02], length: 9, 'string.hole': 2.2 } as const
+    const through = changed(fullBuild(), {}, { 'bridge/mount': 'string-through' })
+    const lacking = { ...through, parts: { ...through.parts, ferrules: aPart('ferrules', five) } }
+    expect(undatedOf(lacking, /^Find 1 more of the same diameter/)).toEqual(GET)
     const why = planOf(changed(fullBuild(), { 'tuners/screw.length': 22 })).steps.find((s) => /^Take tuner screws/.test(s.title))!.why
     expect(why).toMatch(/Not here yet: it has no day before it is ordered\.$/)
   })
