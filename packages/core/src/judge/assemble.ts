@@ -35,7 +35,7 @@ const askedFor = new WeakMap<JudgedJoint, Asked>()
 export function judged(build: Build, plan: JointPlan): JudgedJoint {
   const asker = new Asker(build, plan.condition)
   const asked: Asked = []
-  asker.vet = vetOf(build, asked)
+  asker.vet = vetOf(build, asked, plan.slots)
   for (const ask of plan.asks) asked.push({ ask, checks: asker.judge(ask) })
   const joint = jointOf(
     build,

@@ -104,6 +104,7 @@ export function raiseCures(build: Build, lack: number, below: Distribution): Cur
             job: `Put a plate ${printMm(missing, 1)} mm thick under the bridge, with ${screw ? `screws of ${printMm(screw.value + missing, 0)} mm` : 'longer screws'}.`,
             how: 'It must conduct where the string ground runs through it. Takes nothing off the body.',
             gives: 'nothing',
+            toGet: true,
             tools: ['plate', 'longer screws'],
             plan: {
               slot: 'bridge' as const,

@@ -1,12 +1,12 @@
 import { neckTaper } from './neckTaper'
 import type { Build } from '../../document/build'
-import { sizeRef, isThrough } from '../../document/read'
+import { sizeRef, isThrough, type SizeRef } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
 import { framed, nothingYet } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
-import { breakAngle, tiltFor } from '../../instrument/neckAngle'
+import { afterTilt, breakAngle, shimFor, tiltFor } from '../../instrument/neckAngle'
 import { judged } from '../../judge/assemble'
 import type { Question, Cure, JudgedJoint } from '../../judge/joint'
 import { drawnAt, sizeIn, sizesIn } from '../../judge/known'
@@ -178,13 +178,50 @@ const raisedTail = (raised: number, plan: Cure['plan']): Cure => ({
   plan,
 })
 
-const raisedSaddles = (build: Build): Cure => ({
-  id: 'raise-saddles',
-  job: 'Tilt the neck back a little, so that the saddles stand higher and the strings clear the bridge’s back.',
-  how: 'See neck angle and bridge height. Or file a shallow groove under each string, deburred.',
-  gives: 'nothing',
-  tools: neckTaper(build).tools,
-})
+/** A groove in the bridge's back edge takes no more than this from it, mm. [practice, from memory] */
+const GROOVED_AT_MOST = 1
+
+/** The bridge holds the strings itself: its saddles higher, its back grooved, or another. @param lack what the strings want to rise by at its back, mm */
+function clearOfBack(build: Build, lack: number, share: number, back: SizeRef): Cure[] {
+  const side = isThrough(build) || build.setup.saddle !== undefined ? undefined : sideSetting(build)
+  // So far from where it is held, so much of what the saddle goes up by reaches the bridge's back. [physics]
+  const goal = side && share > 0 ? afterTilt(side, shimFor(lack / share, side.reach, side.heel).tilt) : undefined
+  const backLower = (delta: number) => ({ ...back, delta, doubt: 0.1 })
+  return [
+    ...(goal && goal.toHighest >= 0
+      ? [
+          {
+            id: 'raise-saddles',
+            job: `Tilt the neck ${goal.tilt.toFixed(2)}° back, ${neckTaper(build).what}, ${printMm(goal.shim)} mm at the pocket’s end: the saddles stand ${printMm(lack / share, 1)} mm higher then.`,
+            how: `${neckTaper(build).how} See neck angle and bridge height.`,
+            gives: 'nothing',
+            tools: neckTaper(build).tools,
+            plan: tiltJob(side!.heel, goal.tilt),
+          },
+        ]
+      : []),
+    lack <= GROOVED_AT_MOST
+      ? {
+          id: 'groove-back',
+          job: `Or file a groove ${printMm(lack, 1)} mm deep into the bridge’s back under each string, deburred.`,
+          how: 'A round file a little wider than the string; filings kept off the pickups’ magnets.',
+          gives: 'bridge',
+          tools: ['round file', 'tape'],
+          plan: backLower(-lack),
+        }
+      : {
+          id: 'lower-back',
+          job: `Or take a bridge whose back stands ${printMm(lack, 1)} mm lower.`,
+          how: 'Hold a straightedge from a saddle to where its string is held.',
+          gives: 'the bridge',
+          tools: [],
+          plan: backLower(-lack),
+        },
+  ]
+}
+
+/** What a string is to clear it by, mm. [ours] */
+const CLEAR = 0.5
 
 /** The string's straight line behind the saddle against the highest metal there. */
 function path(build: Build): Question[] {
@@ -200,7 +237,7 @@ function path(build: Build): Question[] {
   )
   // What is raised at the tailpiece comes down to the bridge's back in the ratio of their distances. [physics]
   const over = tailOver(build)!.value
-  const raised = ((0.5 - likelyOf(free)) * have.distance.value) / Math.max(1, distance.value)
+  const raised = ((CLEAR - likelyOf(free)) * have.distance.value) / Math.max(1, distance.value)
   const planned = { slot: 'tailpiece', size: 'height', delta: raised, doubt: 0.2 } as const
   return [
     {
@@ -218,13 +255,13 @@ function path(build: Build): Question[] {
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []
-          : [
-              by === 'vibrato'
-                ? anotherVibrato('higher-vibrato', have.height.value - over + raised, planned)
-                : by === 'stop'
-                  ? raisedTail(raised, planned)
-                  : raisedSaddles(build),
-            ],
+          : by === 'bridge'
+            ? clearOfBack(build, CLEAR - likelyOf(free), 1 - distance.value / have.distance.value, refs.back)
+            : [
+                by === 'vibrato'
+                  ? anotherVibrato('higher-vibrato', have.height.value - over + raised, planned)
+                  : raisedTail(raised, planned),
+              ],
     },
   ]
 }

@@ -196,9 +196,10 @@ function passes(build: Build, slot: Holed): Question[] {
     ],
     -PASS - ball,
   )
-  const wider = landing(c, DRILLED) - likelyOf(c)
+  // What it is drilled with: bits go by tenths of a millimetre.
+  const bit = Math.ceil((hole.value + landing(c, DRILLED) - likelyOf(c)) * 10 - 1e-6) / 10
   // What nobody has to drill asks for no post.
-  const breaks = slot === 'tuners' && wider > 0 && hole.value + wider > OF_POST * postDiameter(build)
+  const breaks = slot === 'tuners' && bit > hole.value && bit > OF_POST * postDiameter(build)
   return [
     {
       id: `hole-${slot}`,
@@ -229,11 +230,11 @@ function passes(build: Build, slot: Holed): Question[] {
             : [
                 {
                   id: `drill-${slot}`,
-                  job: `Drill the hole in the ${name} out to ${printMm(string.value + PASS + ball)} mm at least: the next bit over that, about ${printMm(hole.value + wider)}.`,
+                  job: `Drill the hole in the ${name} out to ${printMm(string.value + PASS + ball)} mm at least: a bit of ${printMm(bit, 1)}.`,
                   how: `${slot === 'body' ? 'Wood: from both faces in turn, backing scrap, tape over the finish.' : 'Metal: clamp it, slow speed, deburr both sides, eyes covered.'} A long-scale set on short hardware often needs this.`,
                   gives: name,
                   tools: slot === 'body' ? ['bit', 'backing scrap'] : ['bit', 'clamp', 'eye protection'],
-                  plan: { slot, size: ref.size, delta: wider, doubt: DRILLED },
+                  plan: { slot, size: ref.size, delta: bit - hole.value, doubt: DRILLED },
                 },
               ],
     },

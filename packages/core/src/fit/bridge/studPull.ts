@@ -28,6 +28,9 @@ export const rimPressure = (pull: number, diameter: number, length: number, heig
  */
 export const vibratoStudPull = (total: number, stringArm: number, springArm: number): number => total * (1 + stringArm / springArm)
 
+/** What a bore is plugged with where the body's own wood bears too little. [practice] */
+const PLUG = 'hard-maple'
+
 /** Knife edge to string and to spring, mm, where no springs are chosen. [practice] */
 const USUAL_LEVER = { arm: { value: 36 }, string: { value: 9 } }
 
@@ -77,6 +80,9 @@ export function studPull(build: Build, slot: Held['slot']): Question[] {
   )
   const pressure = allowed - likelyOf(spare)
   const longer = lengthFor(held, diameter.value, allowed)
+  // A plug of what the body is made of, or of a wood that bears too little itself, is work for nothing.
+  const plug = woodNamed(PLUG)!
+  const plugged = plug.crushing > wood.crushing && pressure <= plug.crushing / SHARE
   return [
     {
       id: 'pull',
@@ -108,13 +114,17 @@ export function studPull(build: Build, slot: Held['slot']): Question[] {
                       plan: { slot, size: 'studLength' as const, delta: longer - length.value, doubt: 0.3 },
                     },
                   ]),
-              {
-                id: 'hard-plug',
-                job: 'Or set a plug of hard maple, 20 mm or more across, and drill the bores in it.',
-                how: 'Face grain up, grain along the body; before any coat goes on.',
-                gives: 'body',
-                tools: ['plug', 'wood glue', 'drill stand'],
-              },
+              ...(plugged
+                ? [
+                    {
+                      id: 'hard-plug',
+                      job: `Or set a plug of ${plug.label}, 20 mm or more across, and drill the bores in it.`,
+                      how: 'Face grain up, grain along the body; before any coat goes on.',
+                      gives: 'body',
+                      tools: ['plug', 'wood glue', 'drill stand'],
+                    },
+                  ]
+                : []),
             ],
     },
   ]

@@ -72,6 +72,14 @@ describe('what stands up under the strings', () => {
     expect(none.raw.verdict).toBe('wont-go')
     expect(none.cures.at(-1)!.job).toMatch(/^Lift the strings there by [\d.]+ mm or more: no pickup is low enough\.$/)
   })
+  it('where no ring is low enough the strings go up by what is left', () => {
+    const low = (depth: number) =>
+      checkIn(changed(withRings({ 'ring-bridge': ring(4, 4) }), { 'body/pocket.depth': depth }), 'bridge-height', 'ring-bridge-neck')
+    // 8 mm deeper the held string stands 12.38 - 8 = 4.38 there, 0.38 over the ring where 1 is wanted; 0.3 more.
+    expect(low(23.9).cures.map((c) => c.job)).toEqual(['Take a ring 0.9 mm lower on the neck side.'])
+    // 12 mm deeper 3.62 under its edge: 4.92, and the ring is 4 high.
+    expect(low(27.9).cures.map((c) => c.job)).toEqual(['Lift the strings there by 1.9 mm or more: no ring is low enough.'])
+  })
 })
 
 describe('each side of the strings has its own target', () => {

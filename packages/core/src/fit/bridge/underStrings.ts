@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { boardRef, sizeRef, type SizeRef, isThrough } from '../../document/read'
+import { boardRef, isThrough, sizeRef, specAt, type SizeRef } from '../../document/read'
 import { datums } from '../../instrument/datums'
 import { PLACES, type PickupPlace } from '../../instrument/guardPlace'
 import { riseAt } from '../../instrument/frontRise'
@@ -76,7 +76,7 @@ function overCover(build: Build, place: PickupPlace): Question {
               tools: ['router', 'bearing bit'],
               plan: { slot: `pickup-${place}`, size: 'above', delta: -down, doubt: 0.2 },
             },
-            down > above.value ? higherStrings(build, place, down, above.value) : lowerPickup(place, down),
+            down > above.value ? higherStrings(build, place, down - above.value, 'pickup') : lowerPickup(place, down),
           ],
   }
 }
@@ -89,10 +89,10 @@ const lowerPickup = (place: PickupPlace, down: number): Cure => ({
   tools: [],
 })
 
-/** More than the cover stands out at all: no pickup is low enough. */
-const higherStrings = (build: Build, place: PickupPlace, down: number, above: number): Cure => ({
-  id: `higher-strings-${place}`,
-  job: `Or lift the strings there by ${printMm(down - above, 1)} mm or more: no pickup is low enough.`,
+/** More than it stands out at all: no other one is low enough. */
+const higherStrings = (build: Build, id: string, by: number, what: 'pickup' | 'ring'): Cure => ({
+  id: `higher-strings-${id}`,
+  job: `Or lift the strings there by ${printMm(by, 1)} mm or more: no ${what} is low enough.`,
   how: isThrough(build)
     ? 'The board stands as it was built: saddles set higher lift the strings there by a part of it, and the action with them. A pickup let into the wood stands lower.'
     : 'A plate under the whole heel lifts board and strings; so does a neck tipped further back. Neck angle and bridge height says what the bridge can follow.',
@@ -129,6 +129,7 @@ function overRing(build: Build, place: PickupPlace): Question[] {
     const air = certain(heldString(build, middle + (i === 0 ? -half : half)) - sizeIn(build, ref).value)
     const short = CLEAR_OF_RING - likelyOf(air)
     const lower = short + 0.3
+    const beyond = lower - (sizeIn(build, ref).value - specAt(ref).min)
     return {
       id: `ring-${place}-${side}`,
       spread: true,
@@ -147,16 +148,18 @@ function overRing(build: Build, place: PickupPlace): Question[] {
       cures: ({ verdict }) =>
         verdict === 'snug'
           ? []
-          : [
-              {
-                id: `lower-ring-${place}-${side}`,
-                job: `Take a ring ${printMm(lower, 1)} mm lower on the ${side} side.`,
-                how: 'A ring that slopes less or more may do; turned round, its lower side comes here. Its foot can be rubbed down on paper laid flat.',
-                gives: 'the ring',
-                tools: ['P120 on a flat plate'],
-                plan: { slot, size, delta: -lower, doubt: 0.2 },
-              },
-            ],
+          : beyond > 0
+            ? [higherStrings(build, `${place}-ring`, beyond, 'ring')]
+            : [
+                {
+                  id: `lower-ring-${place}-${side}`,
+                  job: `Take a ring ${printMm(lower, 1)} mm lower on the ${side} side.`,
+                  how: 'A ring that slopes less or more may do; turned round, its lower side comes here. Its foot can be rubbed down on paper laid flat.',
+                  gives: 'the ring',
+                  tools: ['P120 on a flat plate'],
+                  plan: { slot, size, delta: -lower, doubt: 0.2 },
+                },
+              ],
     }
   })
 }

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import type { Build } from '../../document/build'
 import { untold } from '../../testing/anyBuild'
 import { jointIn } from '../../testing/bench'
 import { changed, fullBuild, without } from '../../testing/fullBuild'
@@ -103,10 +104,31 @@ describe('controls within reach', () => {
         verdict: 'wont-go',
         says: 'The volume comes up under the strings, 6.3 mm inside the outer one; fingers want 15 beside it.',
         sizes: { 'body/volume.y': -20 },
+        // No knob is small enough there.
+        job: 'Mark it at least 15 mm beside the outer string while the top is not drilled.',
       },
     ],
     inTop,
   )
+  it('where the top is drilled nothing is marked any more: the hole is plugged and drilled anew', () => {
+    const jobs = (sizes: Record<string, number>) => {
+      const { checks } = jointIn(changed(inTop(), sizes), 'control-reach')
+      return checks
+        .flatMap((c) => c.cures)
+        .filter((c) => c.id.startsWith('move-'))
+        .map((c) => [c.job, c.gives])
+    }
+    const near = { 'body/tone.x': 276, 'body/tone.y': -82 }
+    expect(jobs(near)).toEqual([['Mark them at least 30 mm apart while the top is not drilled, or take smaller knobs.', 'body']])
+    expect(jobs({ ...near, 'body/pot.hole': 9.6 })).toEqual([
+      ['Plug one of the two holes and drill it anew, at least 30 mm from the other, or take smaller knobs.', 'nothing'],
+    ])
+    expect(jobs({ 'body/volume.y': -20, 'body/pot.hole': 9.6 })).toEqual([
+      ['Plug the volume’s hole and drill it anew, at least 15 mm beside the outer string.', 'nothing'],
+    ])
+    const ticked: Build = { ...changed(inTop(), near), steps: { 'drill-pot-holes': { done: '2026-11-20' } } }
+    expect(checkIn(ticked, 'control-reach', 'knob').cures[0]!.job).toMatch(/^Plug one of the two holes/)
+  })
   it('two volumes and no tone are asked as well; a pot alone is not', () => {
     const b = inTop()
     const { 'pot-tone': tone, ...parts } = b.parts

@@ -1,5 +1,6 @@
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, valueAt, type SizeRef } from '../../document/read'
+import { isMade } from '../../document/unmade'
 import type { Drawing, Mark } from '../../drawing/drawing'
 import { framed, nothingYet } from '../../drawing/sections'
 import { pt, type Point } from '../../geometry/point'
@@ -7,7 +8,7 @@ import { controlPlace, controlRefs, potSlot, potsIn, type PotControl } from '../
 import { isCarried, panelOf } from '../../instrument/panel'
 import { onBody, PLATE_PLACE, poseFrom } from '../../instrument/platePlace'
 import { judged } from '../../judge/assemble'
-import type { JudgedJoint, Question } from '../../judge/joint'
+import type { Cure, JudgedJoint, Question } from '../../judge/joint'
 import { sizeIn, sizesIn } from '../../judge/known'
 import { likelyOf, linear, ofSize, propagate, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
@@ -87,7 +88,7 @@ function between(build: Build, apart: Distribution): Question[] {
                 id: 'small-knobs',
                 job: `Take knobs of ${widest} mm or less.`,
                 how: 'Across their widest, the skirt.',
-                gives: 'knobs',
+                gives: 'the knobs',
                 tools: [],
                 plan: { slot: 'knobs', size: 'diameter', delta: widest - wide.value, doubt: 0.2 },
               },
@@ -122,12 +123,47 @@ function reachDrawing(build: Build): Drawing {
 
 /** What is moved, and away from what. */
 const STANDS = {
-  knob: { holes: 'these holes', marked: 'them', from: 'apart' },
-  string: { holes: 'its hole', marked: 'it', from: 'beside the outer string' },
+  knob: { holes: 'these holes', marked: 'them', from: 'apart', drilled: 'one of the two holes', anew: 'from the other' },
+  string: {
+    holes: 'its hole',
+    marked: 'it',
+    from: 'beside the outer string',
+    drilled: 'the volume’s hole',
+    anew: 'beside the outer string',
+  },
 } as const
 
-function distances(build: Build): Question[] {
+/** A shaft is moved by another guard or plate, by its mark, or where the top is drilled by a plug. @param under it comes up under the strings, where no knob is small enough */
+function movedShaft(build: Build, id: keyof typeof STANDS, least: number, under: boolean): Cure {
   const panel = panelOf(build)
+  const { holes, marked, from, drilled, anew } = STANDS[id]
+  const smaller = (words: string) => (under ? '' : `, or ${words}`)
+  if (isCarried(panel))
+    return {
+      id: `move-${id}`,
+      job: `Take a new ${panel.name} with ${holes} at least ${least} mm ${from}${smaller('smaller knobs')}.`,
+      how: 'Hold the guitar and mark where the hand falls before drilling.',
+      gives: `the ${panel.name}`,
+      tools: ['pencil'],
+    }
+  if (isMade(build, sizeRef('body', 'pot.hole')))
+    return {
+      id: `move-${id}`,
+      job: `Plug ${drilled} and drill it anew, at least ${least} mm ${anew}${smaller('take smaller knobs')}.`,
+      how: 'Dowel of the same grain, an evening to dry, flush on both faces; it shows under a clear finish. Hold the guitar and mark where the hand falls before drilling.',
+      gives: 'nothing',
+      tools: ['dowel', 'wood glue', 'bit'],
+    }
+  return {
+    id: `move-${id}`,
+    job: `Mark ${marked} at least ${least} mm ${from} while the top is not drilled${smaller('take smaller knobs')}.`,
+    how: 'Hold the guitar and mark where the hand falls before drilling.',
+    gives: 'body',
+    tools: ['pencil'],
+  }
+}
+
+function distances(build: Build): Question[] {
   const pots = potsIn(build).map((control) => {
     const { x, y } = sizesIn(build, controlRefs(build, control))
     return { control, x, y, at: pt(x.value, y.value) }
@@ -156,20 +192,7 @@ function distances(build: Build): Question[] {
       likelyOf(what) < 0
         ? `The volume comes up under the strings, ${printMm(-likelyOf(what), 1)} mm inside the outer one; fingers want ${least} beside it.`
         : `${says} ${printMm(likelyOf(what), 0)} mm apart${verdict === 'snug' ? '.' : `; fingers want ${least}.`}`,
-    cures: ({ verdict }) =>
-      verdict === 'snug'
-        ? []
-        : [
-            {
-              id: `move-${id}`,
-              job: isCarried(panel)
-                ? `Take a new ${panel.name} with ${STANDS[id].holes} at least ${least} mm ${STANDS[id].from}, or smaller knobs.`
-                : `Mark ${STANDS[id].marked} at least ${least} mm ${STANDS[id].from} while the top is not drilled, or take smaller knobs.`,
-              how: 'Hold the guitar and mark where the hand falls before drilling.',
-              gives: isCarried(panel) ? panel.name : 'body',
-              tools: ['pencil'],
-            },
-          ],
+    cures: ({ verdict }) => (verdict === 'snug' ? [] : [movedShaft(build, id, least, likelyOf(what) < 0)]),
   })
   const bodies = pair.map(({ control }) => sizeIn(build, sizeRef(potSlot(control), 'body.diameter')))
   const cases = linear([[1, apart], ...bodies.map((b) => [-0.5, ofSize(b)] as const)], -1)

@@ -33,7 +33,7 @@ export function harnessJoint(build: Build): JudgedJoint {
   return judged(build, {
     id: 'harness',
     title: 'Pre-wired harness in the control holes',
-    slots: ['harness', 'body'],
+    slots: ['harness', ...(panelOf(build).slot === 'body' ? [] : [panelOf(build).slot]), 'body'],
     at: () => {
       const [volume, tone] = [controlPlace(build, 'volume'), controlPlace(build, 'tone')]
       return pt((volume.x + tone.x) / 2, (volume.y + tone.y) / 2 + 14)

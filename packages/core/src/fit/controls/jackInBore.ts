@@ -211,6 +211,7 @@ function throughRim(build: Build): Question | undefined {
               job: 'Or hold it in a jack plate or cup over a wide bore, and enter that under Parts.',
               how: 'Curved where the rim is; its screws want wood beside the bore.',
               gives: 'nothing',
+              toGet: true,
               tools: ['small bit', 'screwdriver'],
             },
           ],

@@ -58,14 +58,14 @@ describe('a control plate over its route', () => {
         job: 'Lay the plate 18 mm further towards the tail.',
         sizes: { 'body/plate.x': 172 },
       },
-      // 270 - 84 - 190 = -4, and as much at the other end.
+      // 270 - 84 - 190 = -4, and as much at the other end; 1.5 wanted beyond it and 0.5 more.
       {
         what: 'route longer than the plate',
         joint: 'plate-cover',
         check: 'ends',
         verdict: 'wont-go',
         says: 'The route shows 4 mm beyond the plate at its tail end.',
-        job: 'Glue a strip of the body’s wood into the route’s tail end and cut it flush.',
+        job: 'Glue a strip of the body’s wood, 6 mm wide, into the control route’s tail end and cut it flush.',
         sizes: { 'body/control.length': 168 },
       },
       // 17 - 3 - 14.5 = -0.5: laid too near the strings, the route shows on the treble side.
@@ -105,6 +105,16 @@ describe('a control plate over its route', () => {
         says: /^The switch’s frame meets the control route’s wall: it lacks 0\.\d mm\.$/,
         job: /^Ease the control route there by 1\.\d mm, before any coat goes on\.$/,
         sizes: { 'control-plate/switch.x': 38.3 },
+      },
+      // 20 - 25.6 - 13 = -18.6, and 1.5 more: no route is eased by 20 mm.
+      {
+        what: 'lever far beyond the route’s end',
+        joint: 'plate-cover',
+        check: 'in-route-switch',
+        verdict: 'wont-go',
+        says: /it lacks 18\.\d mm\.$/,
+        job: 'Read the place of the switch’s frame and of the control route again; if both are right, take another control plate.',
+        sizes: { 'control-plate/switch.x': 20 },
       },
       // A jack 21 wide 136.2 along the plate: the wall stands at 147.
       {

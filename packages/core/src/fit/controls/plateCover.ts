@@ -13,7 +13,8 @@ import { liesOnFront } from '../../judge/onFront'
 import type { Band } from '../../judge/verdict'
 import { likelyOf, linear, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
-import { inRoute, wallFrom } from '../guard/inRoute'
+import { filledEdge } from '../guard/filledEdge'
+import { EASED_AT_MOST, inRoute, wallFrom } from '../guard/inRoute'
 import { plateCoverDrawing } from './plateCover.draw'
 import { besideBridge, besideGuard, onTheBody } from './plateNeighbours'
 
@@ -157,13 +158,13 @@ function cover(
               },
             ]
           : [
-              {
+              filledEdge({
                 id: `fill-route-${id}`,
-                job: `Glue a strip of the body’s wood into the route’s ${at} and cut it flush.`,
-                how: 'Before any coat goes on; or take a plate that is larger there.',
-                gives: 'nothing',
-                tools: ['wood strip', 'wood glue', 'chisel'],
-              },
+                panel: 'control plate',
+                route: 'the control route',
+                edge: `the control route’s ${at}`,
+                lack: COVER - by,
+              }),
             ],
   }
 }
@@ -222,19 +223,25 @@ const inHollow = (id: string, what: string, free: Question['clearance']): Questi
       : likelyOf(free) < 0
         ? `The ${what} meets the control route’s wall: it lacks ${printMm(-likelyOf(free), 1)} mm.`
         : `The ${what} comes within ${printMm(likelyOf(free), 1)} mm of the control route’s wall.`,
-  cures: ({ verdict }) =>
-    verdict === 'snug'
-      ? []
-      : [
-          {
-            id: `ease-${id}`,
-            job: `Ease the control route there by ${printMm(BESIDE + 0.5 - likelyOf(free), 1)} mm, before any coat goes on.`,
-            how: 'Bearing bit along the wall, or a gouge; the plate still has to cover it.',
-            gives: 'body',
-            tools: ['router', 'bearing bit'],
-          },
-        ],
+  cures: ({ verdict }) => (verdict === 'snug' ? [] : [easedFor(id, what, BESIDE + 0.5 - likelyOf(free))]),
 })
+
+const easedFor = (id: string, what: string, ease: number): Cure =>
+  ease > EASED_AT_MOST
+    ? {
+        id: `${id}-elsewhere`,
+        job: `Read the place of the ${what} and of the control route again; if both are right, take another control plate.`,
+        how: `It lacks ${printMm(ease, 0)} mm there: no route is eased by so much.`,
+        gives: 'the part',
+        tools: ['rule'],
+      }
+    : {
+        id: `ease-${id}`,
+        job: `Ease the control route there by ${printMm(ease, 1)} mm, before any coat goes on.`,
+        how: 'Bearing bit along the wall, or a gouge; the plate still has to cover it.',
+        gives: 'body',
+        tools: ['router', 'bearing bit'],
+      }
 
 function screws(build: Build): Question {
   const wood = propagate(

@@ -12,6 +12,7 @@ import { gapOf, sizeIn, sizesIn } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
 import { likelyOf, normal, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
+import { filledEdge } from './filledEdge'
 import { guardLies, guardScrews } from './guardOnWood'
 import { guardFit } from './guardOpenings'
 import { coverDrawing } from './guardCover.draw'
@@ -81,13 +82,13 @@ function cover(build: Build, pose: Pose): Question[] {
         verdict === 'snug'
           ? []
           : [
-              {
+              filledEdge({
                 id: 'fill-route-edge',
-                job: `Glue a strip of the body’s wood into the ${worst.place} route’s edge and cut it flush.`,
-                how: 'Before any coat goes on; or take a guard with more width there.',
-                gives: 'nothing',
-                tools: ['wood strip', 'wood glue', 'chisel'],
-              },
+                panel: 'guard',
+                route: `the ${worst.place} route`,
+                edge: `the ${worst.place} route’s edge`,
+                lack: COVER - worst.by,
+              }),
             ],
     },
   ]

@@ -24,6 +24,7 @@ export function guardLies(build: Build): Question[] {
         ? 'A guard with pickups in it has to lie on its routes. Nothing holds it flat over an arch.'
         : 'Felt under whatever touches the finish; the foot’s screw goes where a string does not show it.',
       gives: 'nothing',
+      toGet: true,
       tools: carries ? [] : ['bracket', 'screwdriver'],
     }),
   ]

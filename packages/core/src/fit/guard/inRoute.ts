@@ -11,7 +11,7 @@ import { printMm } from '../../quantity/length'
 /** Round a control's body there is room for its lugs and wires, mm. [practice] */
 const WIRING = 2
 /** A control route is eased by no more than this, mm. [practice, from memory] */
-const EASED_AT_MOST = 15
+export const EASED_AT_MOST = 15
 
 /** From a place to the nearest wall of a route, mm. */
 export const wallFrom = ({ middle, half }: { middle: Point; half: Point }, at: Point): number =>

@@ -45,6 +45,16 @@ describe('head and nut', () => {
       job: 'Glue a strip 2.5 mm wide to that edge of the headstock, grain along it, or take another neck.',
       sizes: { 'neck/tuner.offset': 30 },
     },
+    // 15 mm further out, where the edge is no straight line: 8.2 and 9 are 17.2 mm, which is no strip.
+    {
+      what: 'posts 27 mm off',
+      joint: 'tuner-row',
+      check: 'edge',
+      verdict: 'wont-go',
+      says: 'The nearest post stands 8.2 mm outside the headstock’s edge; 9 is usual.',
+      job: 'Read the places of the posts and of the headstock’s edge again; if both are right, take another neck.',
+      sizes: { 'neck/tuner.offset': 45 },
+    },
     // 0.9 as read, 3.95 - 3.4 = 0.55 by the other way.
     {
       what: '0.35 apart',

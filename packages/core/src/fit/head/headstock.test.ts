@@ -342,7 +342,7 @@ describe('strings through their holes', () => {
       check: 'hole-tuners',
       verdict: 'tight',
       says: 'The thickest string, 1.17 mm, does not pass the 1.2 mm hole in the tuners.',
-      job: 'Drill the hole in the tuners out to 1.37 mm at least: the next bit over that, about 1.42.',
+      job: 'Drill the hole in the tuners out to 1.37 mm at least: a bit of 1.5.',
       sizes: { 'tuners/string.hole': 1.2 },
     },
   ])

@@ -182,6 +182,7 @@ const furtherWords = (wound: readonly Further[], posts = ''): string => {
 const BY_TREE = {
   how: 'The lower of the two heights in the bag; placed after stringing, two fifths of the way from the nut to their posts; small pilot. Entered under Parts it has its hole and its turn in the plan.',
   gives: 'neck',
+  toGet: true,
   tools: ['string tree', 'small bit'],
 }
 

@@ -85,6 +85,15 @@ describe('a locking nut', () => {
   })
   it('too low, it stands on metal', () =>
     expect(cures({ 'nut/height': 2.5 }).map((c) => [c.id, c.tools[0]])).toEqual([['shim-nut', 'metal shims']]))
+  it('lower than shims make up, wood is glued under it: it is sold in one height', () => {
+    // Wanted is the shelf's depth and 0.4; a tenth more.
+    const depth = fullBuild().parts.neck!.sizes['nut.slotDepth']!.value!
+    expect(cures({ 'nut/height': depth + 0.4 - 1.8 }).map((c) => [c.id, c.gives, c.job, c.plan?.delta])).toEqual([
+      ['fill-shelf', 'nothing', 'Glue a strip of hardwood 1.9 mm thick on the neck’s shelf.', expect.closeTo(-1.9, 6)],
+    ])
+    const bone = jointIn(changed(fullBuild(), { 'nut/height': depth + 0.4 - 1.8 }), 'nut-in-slot').cures
+    expect(bone.map((c) => c.id)).toEqual(['new-nut'])
+  })
   it.each([
     // (0.5 - 0.21) x 1.545 = 0.45 down; (0.21 - 0) x 1.545 = 0.32 up.
     [0.5, 'Lower the nut 0.45 mm at its bass end: thinner shims there.'],

@@ -29,6 +29,16 @@ const shimNut = (by: number, locking: boolean): Cure => ({
   plan: { slot: 'nut', size: 'height', delta: by, doubt: 0.08 },
 })
 
+/** A nut screwed to its shelf has one height: what no shims make up is glued under it. */
+const filledShelf = (by: number): Cure => ({
+  id: 'fill-shelf',
+  job: `Glue a strip of hardwood ${printMm(by, 1)} mm thick on the neck’s shelf.`,
+  how: 'Grain along the neck, the shelf’s full length and width, planed flat when the glue is dry; the nut’s screw holes are drilled through it.',
+  gives: 'nothing',
+  tools: ['hardwood strip', 'wood glue', 'plane or flat block'],
+  plan: { slot: 'neck', size: 'nut.slotDepth', delta: -by, doubt: 0.08 },
+})
+
 const newNut = (depth: number): Cure => ({
   id: 'new-nut',
   job: `Or a new blank at least ${printMm(depth + START_HEIGHT + 0.6, 1)} mm high.`,
@@ -77,8 +87,11 @@ function heights(build: Build): Question[] {
           : `The slots end ${printMm(v)} mm over the fret plane${v > START_HEIGHT + 0.5 && !blank ? (locking ? ': high, its shelf has to go deeper' : ': high, file the bottom of the nut first') : ''}.`,
       cures: ({ verdict }) => {
         if (verdict === 'snug') return []
-        if (lack > 0)
-          return [...(lack + 0.1 > SHIMMED_AT_MOST ? [] : [shimNut(lack + 0.1, locking)]), ...(locking ? [] : [newNut(have.depth.value)])]
+        if (lack > 0) {
+          const raised = lack + 0.1
+          if (raised <= SHIMMED_AT_MOST) return [shimNut(raised, locking), ...(locking ? [] : [newNut(have.depth.value)])]
+          return [locking ? filledShelf(raised) : newNut(have.depth.value)]
+        }
         if (locking)
           return [
             {

@@ -20,6 +20,8 @@ import { insideBy } from '../guard/guardRooms'
 
 /** A housing’s wall bears no more filing than this on a face, mm. [practice, from memory] */
 const FILED_AT_MOST = 0.3
+/** What is glued to a headstock's edge is hardly wider, mm. [practice, from memory] */
+const STRIP_AT_MOST = 15
 /** Posts stand at least this far from the headstock's edge, mm. [practice] */
 const EDGE = 9
 
@@ -180,6 +182,14 @@ function edge(build: Build): Question[] {
 function furtherIn(build: Build, by: number): Cure {
   const mm = printMm(by, 1)
   const bored = !isUnmade(build, sizeRef('neck', 'tuner.bore'))
+  if (bored && by > STRIP_AT_MOST)
+    return {
+      id: 'other-head',
+      job: `Read the places of the posts and of the headstock’s edge again; if both are right, take another ${neckToExchange(build)}.`,
+      how: `A strip ${mm} mm wide is no edge any more but half a headstock.`,
+      gives: 'the neck',
+      tools: ['rule'],
+    }
   return {
     id: 'further-in',
     job: bored

@@ -236,6 +236,7 @@ export interface JobLeft<J> {
   joint: J
   job: string
   gives: string
+  toGet?: boolean
   alsoFor: J[]
 }
 
@@ -243,7 +244,7 @@ export interface JobLeft<J> {
 export function jobsLeft<J extends Pick<JudgedJoint, 'title' | 'verdict' | 'cures'>>(joints: readonly J[]): JobLeft<J>[] {
   const open = joints.filter((j) => (j.verdict === 'tight' || j.verdict === 'wont-go') && j.cures.length > 0)
   return oneCut(open, (j) => j.cures[0]).map(({ work: joint, others }) => {
-    const { job, gives } = joint.cures[0]!
-    return { joint, job, gives, alsoFor: others }
+    const { job, gives, toGet } = joint.cures[0]!
+    return { joint, job, gives, ...(toGet ? { toGet } : {}), alsoFor: others }
   })
 }

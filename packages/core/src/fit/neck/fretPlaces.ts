@@ -148,7 +148,7 @@ const asItIs = (n: number): Cure => ({
 
 const readAgain = (n: number): Cure => ({
   id: 'read-frets',
-  job: `Read nut to fret 1, to fret 12 and to fret ${n} once more, and count the frets.`,
+  job: `Read nut to fret 1${n === 12 ? ' and to fret 12' : `, to fret 12 and to fret ${n}`} once more, and count the frets.`,
   how: 'Strings off, a long rule on the crowns along the middle, its end against the nut’s board side; each to the middle of the crown. The scale is fret 12 doubled.',
   gives: 'nothing',
   tools: ['rule'],

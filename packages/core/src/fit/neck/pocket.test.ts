@@ -146,6 +146,21 @@ describe('pocket depth and floor', () => {
       says: /meets the guard/,
     },
   ])
+  it('the guard is cut back only where the board clears the body: under a board 6 mm thick whose face stands 7.8 over it, not 5.8', () => {
+    const ways = (depth: number) => {
+      const { says, cures } = checkIn(changed(fullBuild(), { 'body/pocket.depth': depth }), 'pocket-depth', 'overhang')
+      return [says.split('. ')[0], ...cures.map((c) => c.job)]
+    }
+    expect(ways(17.6)).toEqual([
+      'Board stands 7.8 mm above the body, 5.3 mm above the guard',
+      'Put a flat plate 1 mm thick under the whole heel.',
+      'Or cut the guard back so that it ends at the heel, not under the board.',
+    ])
+    expect(ways(19.6)).toEqual([
+      'Board stands 5.8 mm above the body, 3.3 mm above the guard',
+      'Put a flat plate 3 mm thick under the whole heel.',
+    ])
+  })
   it('board above the body = heel - pocket; above the guard = heel - pocket - guard', () => {
     const j = jointIn(fullBuild(), 'pocket-depth')
     expect(j.says).toMatch(/9\.5 mm above the body, 7 mm above the guard/)

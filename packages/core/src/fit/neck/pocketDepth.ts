@@ -19,9 +19,10 @@ const DIP_BANDS = [
   { upTo: Infinity, is: 'wont-go' },
 ] as const
 /** Room between the board's overhang and what lies under it, mm. [practice] */
+const CLEARS = 0.2
 const UNDER_BANDS = [
   { upTo: -2, is: 'wont-go' },
-  { upTo: 0.2, is: 'tight' },
+  { upTo: CLEARS, is: 'tight' },
   { upTo: Infinity, is: 'snug' },
 ] as const
 
@@ -54,6 +55,8 @@ function overhang(build: Build): Question | undefined {
   const above = have.heel.value - have.pocket.value
   const stands = `Board stands ${printSide(above, 1, ['above', 'under'])} the body${guard ? `, ${printSide(above - guard.value, 1, ['above', 'under'])} the guard` : ''}.`
   const under = gapOf([[1, have.heel], [-1, have.pocket], [-1, have.board], ...(guard ? ([[-1, guard]] as const) : [])])
+  // With the guard out of its way the board may still meet the body.
+  const guardAlone = guard && above - have.board.value > CLEARS
   return {
     id: 'overhang',
     label: 'Under the board’s end',
@@ -62,7 +65,7 @@ function overhang(build: Build): Question | undefined {
     says: ({ verdict }) =>
       verdict === 'snug'
         ? stands
-        : `${stands} Its overhanging end meets the ${guard ? 'guard' : 'body'} ${printMm(Math.max(0, 0.2 - likelyOf(under)), 1)} mm before the heel is down.`,
+        : `${stands} Its overhanging end meets the ${guard ? 'guard' : 'body'} ${printMm(Math.max(0, CLEARS - likelyOf(under)), 1)} mm before the heel is down.`,
     cures: ({ verdict }) => {
       const lift = Math.max(0.1, 0.3 - likelyOf(under))
       return verdict === 'snug'
@@ -76,7 +79,7 @@ function overhang(build: Build): Question | undefined {
               tools: ['veneer or plate', 'knife'],
               plan: { slot: 'body', size: 'pocket.depth', delta: -lift, doubt: 0.1 },
             },
-            ...(guard
+            ...(guardAlone
               ? [
                   {
                     id: 'trim-guard',

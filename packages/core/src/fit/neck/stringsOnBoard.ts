@@ -158,7 +158,7 @@ function marginQuestion(build: Build, side: 'bass' | 'treble', margins: Margins,
                   id: 'narrower-spacing',
                   job: 'Use a nut or saddles with closer string spacing.',
                   how: 'A new nut cut from a blank is the cheaper of the two, a locking one is bought; board edges stay as they are.',
-                  gives: 'nut',
+                  gives: 'the nut',
                   tools: ['nut blank', 'nut files or round jet-cleaning files'],
                 },
           ]

@@ -65,6 +65,7 @@ function shutCures(build: Build, place: PickupPlace, shut: Size, over: number): 
     job: `Take springs longer than ${printMm(most, 1)} mm free and at most ${printMm(Math.max(0.5, to), 1)} mm squeezed solid, or soft tube or foam of that length.`,
     how: 'Thinner wire squeezes shorter. A strip of foam under the pickup does in place of springs, and is set by the same screws.',
     gives: 'nothing',
+    toGet: true,
     tools: ['springs or foam'],
   }
   // Cut, it is shorter when free by the same share.
@@ -120,6 +121,7 @@ export function springFree(build: Build, place: PickupPlace): Question | undefin
               job: `Take springs longer than ${printMm(likelyOf(gapOf(most)), 1)} mm free, or put foam under the pickup.`,
               how: 'A spring that is pulled longer loses its force again.',
               gives: 'nothing',
+              toGet: true,
               tools: ['springs or foam'],
             },
           ],

@@ -135,6 +135,7 @@ function corner(build: Build, place: PickupPlace): Question[] {
     [share, rc],
   ])
   const needs = cornerNeeds(ro.value, rc.value)
+  const inWood = frame.slot === 'body'
   return [
     {
       id: 'corner',
@@ -157,9 +158,9 @@ function corner(build: Build, place: PickupPlace): Question[] {
               {
                 id: 'square-corners',
                 job: `Square the ${frame.name}’s corners out to ${printMm(Math.max(0, rc.value), 1)} mm of radius.`,
-                how: 'A needle file into each corner; or round the cover’s corners instead.',
-                gives: frame.slot === 'body' ? 'body' : frame.name,
-                tools: ['needle file, or paper on a pen'],
+                how: `A ${inWood ? 'narrow chisel down each corner' : 'needle file into each corner'}; or round the cover’s corners instead.`,
+                gives: inWood ? 'body' : frame.name,
+                tools: [inWood ? 'narrow chisel' : 'needle file, or paper on a pen'],
                 plan: { slot: frame.radius.slot, size: frame.radius.size, delta: rc.value - ro.value, doubt: 0.2 },
               },
             ],
@@ -201,7 +202,7 @@ function ringWay(build: Build, frame: Frame): Question[] {
                 id: wrongFoot ? 'other-ring' : 'turn-ring',
                 job: wrongFoot ? `Take a ring with a ${top === 'arched' ? 'curved' : 'flat'} foot.` : 'Turn the ring round.',
                 how: 'Screws only as far as they hold: rings crack under torque.',
-                gives: 'nothing',
+                gives: wrongFoot ? 'the ring' : 'nothing',
                 tools: ['screwdriver'],
               },
             ],

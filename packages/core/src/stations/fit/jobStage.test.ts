@@ -25,7 +25,7 @@ describe('to which stage a job belongs', () => {
     ['Sand the nut’s back face by 0.2 mm.', 'nut', 'hardware'],
     ['Shim the nut by 1.3 mm: veneer or bone, full length and width.', 'nothing', 'hardware'],
     ['Tilt the neck 0.3° back, 0.4 mm at the pocket’s end: the strings then break by 1.2°.', 'nothing', 'hardware'],
-    ['Glue a strip of the body’s wood into the neck route’s edge and cut it flush.', 'nothing', 'wood'],
+    ['Glue a strip of the body’s wood, 6 mm wide, into the neck route’s edge and cut it flush.', 'nothing', 'wood'],
     ['Set the tailpiece so that strings leave it 14 mm above the body.', 'nothing', 'strings'],
     ['File the guard: neck opening, neck side: 3.7 mm', 'guard', 'hardware'],
     ['Ream the jack bore to 9.8 mm.', 'body', 'wood'],

@@ -99,6 +99,10 @@ describe('another part that has to be got first', () => {
     expect(undatedOf(changed(fullBuild(), { 'tuners/screw.length': 22 }), /^Take tuner screws of/)).toEqual(GET)
     expect(undatedOf(changed(fullBuild(), { 'body/jack.bore': 24 }), /^Take a jack plate or cup/)).toEqual(GET)
     expect(undatedOf(changed(fullBuild(), { 'neck/tuner.bore': 12.9 }), /^Use adapter ferrules/)).toEqual(GET)
+    const flat = changed(fullBuild(), { 'tuners/post.height': 8 }, { 'tuners/locking': 'clamp' })
+    expect(undatedOf(flat, /^(A string tree|\d string trees) for string/)).toEqual(GET)
+    expect(undatedOf(changed(fullBuild(), { 'guard/tone.x': 224, 'knobs/diameter': 36 }), /^Take knobs of 30 mm or less/)).toEqual(GET)
+    expect(undatedOf(changed(fullBuild(), { 'guard/tone.x': 216 }), /^Take a new guard with these holes/)).toEqual(GET)
     const five = { count: 5, diameter: [8, 'calipers', 0.02], length: 9, 'string.hole': 2.2 } as const
     const through = changed(fullBuild(), {}, { 'bridge/mount': 'string-through' })
     const lacking = { ...through, parts: { ...through.parts, ferrules: aPart('ferrules', five) } }

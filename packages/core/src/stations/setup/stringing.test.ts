@@ -24,11 +24,13 @@ describe('how a string goes round its post is said before it is cut', () => {
       'Cut 55 mm past its post the thinnest, 61 the thickest: two turns round it; string 5, wound further down, 133 mm: 5 turns.',
     )
   })
-  it('a tree is placed by the strings it holds: after they are on, before any number is taken', () => {
+  it('a tree is got before, and placed by the strings it holds: after they are on, before any number is taken', () => {
     const flat = without(changed(fullBuild(), { 'neck/head.drop': 9 }), 'string-tree')
-    expect(step(flat, 'cure-nut-break')!.title).toMatch(/^2 string trees for /)
-    const at = order(flat, 'string-up', 'cure-nut-break', 'set-relief')
-    expect(at).toEqual(at.toSorted((a, b) => a - b))
+    expect(step(flat, 'cure-nut-break')).toMatchObject({ title: expect.stringMatching(/^2 string trees for /), undated: 'not ordered' })
+    for (const at of [order(flat, 'cure-nut-break', 'string-up'), order(fullBuild(), 'string-up', 'drill-string-tree', 'set-relief')]) {
+      expect(at.every((i) => i >= 0)).toBe(true)
+      expect(at).toEqual(at.toSorted((a, b) => a - b))
+    }
     // Nothing is wound further down for it.
     expect(cutOf(flat)).toBe(cutOf(fullBuild()))
   })
