@@ -49,6 +49,26 @@ describe('the neck’s pocket', () => {
     expect(c.stands).toBe('refused')
     expect(c.says).toMatch(/too tall for this heel/)
   })
+  it('nor is a pocket that would hold no heel: 5 mm of wall are the least there is, and what the wall is short of makes no pocket', () => {
+    const now = card(noPocket(), 'route-pocket').depth!
+    const over = (left: number) => {
+      const { sizes } = noPocket().parts.bridge!
+      const raised = (size: string) => sizes[size]!.value! + now - left
+      const c = card(
+        changed(noPocket(), { 'bridge/height.min': raised('height.min'), 'bridge/height.max': raised('height.max') }),
+        'route-pocket',
+      )
+      return [c.depth, c.stands, c.says] as const
+    }
+    const [deep, stands, says] = over(4)
+    expect([deep, stands]).toEqual([4, 'refused'])
+    expect(says).toBe(
+      'Only 4 mm of wall would hold the heel: that is no pocket, 12 are usual. Take a lower bridge, or a neck with a thicker heel.',
+    )
+    expect(over(6)[1]).not.toBe('refused')
+    expect(over(6)[2]).toMatch(/6 deep, in 2 passes\./)
+    expect(over(6)[2]).not.toMatch(/would hold/)
+  })
   it('waits for the sizes it is reckoned from, by name', () => {
     const c = card(changed(noPocket(), { 'nut/slot': undefined }), 'route-pocket')
     expect(c.stands).toBe('waiting')

@@ -74,19 +74,19 @@ export const edgeGuard = (distance: Plain, diameter: number, edge: string): Guar
     'Put it further inwards.',
   )
 
-/** Two round holes: wood between them. @param apart their centres, mm */
-export function betweenGuard(id: string, apart: Plain, radii: number, other: string, instead: string): Guard {
+/** Two round holes: what stays between them. @param apart their centres, mm @param stuff what it is of: “wood”, or the part that carries them */
+export function betweenGuard(id: string, apart: Plain, radii: number, other: string, instead: string, stuff = 'wood'): Guard {
   const wood = { value: apart.value - radii, doubt: apart.doubt }
   return guarded(
     id,
-    `Wood to ${other}`,
+    `${stuff === 'wood' ? 'Wood' : 'Left'} to ${other}`,
     wood,
     WOOD_LEFT,
     wood.value <= 0
       ? `It would break into ${other}: their centres are ${printMm(apart.value, 1)} mm apart and ${printMm(radii, 1)} are needed.`
       : wood.value < BETWEEN
-        ? `Only ${printMm(wood.value, 1)} mm of wood to ${other}.`
-        : `${printMm(wood.value, 1)} mm of wood to ${other}.`,
+        ? `Only ${printMm(wood.value, 1)} mm of ${stuff} to ${other}.`
+        : `${printMm(wood.value, 1)} mm of ${stuff} to ${other}.`,
     instead,
   )
 }

@@ -52,7 +52,13 @@ function beside(card: DrawnCard, cards: readonly DrawnCard[], thick: number | un
     const wide = other.takes ?? other.bit
     if (!other.places.length || wide === undefined) {
       if (!other.id.startsWith('route-'))
-        found.push(untellable(`near-${other.id}`, `Wood to ${called(other)}`, `the place of ${called(other)} is not known`))
+        found.push(
+          untellable(
+            `near-${other.id}`,
+            `${carrierOf(card) ? 'Left' : 'Wood'} to ${called(other)}`,
+            `the place of ${called(other)} is not known`,
+          ),
+        )
       continue
     }
     if (ONE.some((pair) => pair.has(card.id) && pair.has(other.id) && card !== other)) continue
@@ -71,6 +77,7 @@ function beside(card: DrawnCard, cards: readonly DrawnCard[], thick: number | un
         radii,
         card === other ? 'its neighbour' : called(other),
         outOf(card, other),
+        carrierOf(card),
       ),
     )
   }
@@ -78,8 +85,15 @@ function beside(card: DrawnCard, cards: readonly DrawnCard[], thick: number | un
 }
 
 /** A hole in the way is plugged; of two that are still to be made one moves; what a part's own holes do to each other is a reading to look at. */
-const outOf = (card: DrawnCard, other: DrawnCard): string =>
-  card === other ? 'Measure again how far apart they stand.' : other.work === 'keep' ? 'Plug that one, let it dry, drill anew.' : MOVES_ONE
+const outOf = (card: DrawnCard, other: DrawnCard): string => {
+  if (card === other) return 'Measure again how far apart they stand.'
+  if (other.work !== 'keep') return MOVES_ONE
+  const carrier = carrierOf(card)
+  return carrier ? `Move its mark, or take another ${carrier}: a plug in it stays in sight.` : 'Plug that one, let it dry, drill anew.'
+}
+
+/** The part of plastic or metal a hole goes through; nothing where it is wood. */
+const carrierOf = ({ side }: DrawnCard): string | undefined => (side === 'guard' || side === 'control plate' ? side : undefined)
 
 /** Passages for wires run unseen through the wood: straight from end to end, as far as anybody can say. */
 function passages(card: DrawnCard, cards: readonly DrawnCard[], thick: number | undefined): Guard[] {

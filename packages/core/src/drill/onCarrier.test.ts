@@ -69,6 +69,25 @@ describe('pot holes that are still to be drilled in a guard', () => {
     expect(told(onGuard, 'pot-holes')).toEqual([])
     expect(card(onGuard, 'pot-holes').stands).toBe('ready')
   })
+  // The volume's mark is 192 along and 70 to the treble; 9.5 and 9.8 want 9.65 between their middles.
+  it('8 mm from a jack’s hole that is there it is refused: plastic is not plugged, and what stays is of the guard', () => {
+    const beside = (off: number, hole?: number) =>
+      card(
+        changed(
+          onGuard,
+          { 'guard/jack.x': 192 + off, 'guard/jack.y': -70, 'guard/jack.hole': hole, 'guard/tone.x': 300, 'guard/switch.x': 20 },
+          { 'jack/held': 'panel', ...(hole ? {} : { 'guard/bored.jack': 'no' }) },
+        ),
+        'pot-holes',
+      ).guards.find((g) => g.id === 'near-jack-hole')!
+    expect([beside(8, 9.8).label, beside(8, 9.8).verdict, beside(8, 9.8).says]).toEqual([
+      'Left to the jack hole in the guard',
+      'wont-go',
+      'It would break into the jack hole in the guard: their centres are 8 mm apart and 9.7 are needed. Move its mark, or take another guard: a plug in it stays in sight.',
+    ])
+    expect(beside(8).says).toMatch(/Measure both places again; if it is so, one of them has to move\.$/)
+    expect(beside(10.6, 9.8).says).toBe('Only 1 mm of guard to the jack hole in the guard.')
+  })
   // The bridge pickup's opening: 36.8 x 70 about 143, so 35 to either side and from 124.6 to 161.4.
   it('to an opening: 42 beside the centre line is 7 from it, less 4.75 leaves 2.25; over it, it is refused', () => {
     expect(told(changed(onGuard, { 'guard/volume.x': 143, 'guard/volume.y': 42, 'guard/switch.x': 300 }), 'pot-holes')).toContainEqual([

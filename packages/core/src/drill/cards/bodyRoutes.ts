@@ -4,7 +4,7 @@ import { aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { applyChange } from '../../document/change'
 import { setSize } from '../../document/changes'
-import { sizeAt, sizeRef, traitAt, type SizeRef, isThrough } from '../../document/read'
+import { isThrough, sizeAt, sizeRef, specAt, traitAt, type SizeRef } from '../../document/read'
 import { overMiddle } from '../../fit/bridge/sideSetting'
 import { SWING } from '../../fit/bridge/blocks'
 import { pt, type Point } from '../../geometry/point'
@@ -63,7 +63,7 @@ export function cut(build: Build, bench: Bench, base: Base, c: Cut): DrawnCard {
   return filled(build, base, {
     work: 'new',
     mindful: !pair,
-    says: `${words}${c.wide === undefined ? ' mm along the strings' : c.long === undefined ? ' mm wide' : ' mm'} and ${printMm(c.deep, 1)} deep, in ${passesOf(c.deep)} passes. ${c.about}`,
+    says: `${words}${c.wide === undefined ? ' mm along the strings' : c.long === undefined ? ' mm wide' : ' mm'} and ${printMm(c.deep, 1)} deep, in ${passesOf(c.deep)}. ${c.about}`,
     places: c.places,
     from: c.from,
     steps: [...(c.before ?? []), ...steps, ...(c.after ?? [])],
@@ -98,6 +98,8 @@ const POCKET = {
 const PRESS = 0.2
 /** A heel lower in its pocket than this is hardly held by its walls, mm. [ours] */
 const HOLDS = 12
+/** No pocket is less deep, mm. */
+const LEAST = specAt(sizeRef('body', 'pocket.depth')).min
 /** Depth the saddles are reckoned from before there is a pocket, mm; any will do, one is as much lower as the other is deeper. */
 const TRIAL = 16
 
@@ -149,13 +151,15 @@ export const pocketRoute: Finder = (build, bench) => {
         'Wall that holds the heel',
         { value: deep - HOLDS, doubt },
         [
-          { upTo: -HOLDS, is: 'wont-go' },
+          { upTo: LEAST - HOLDS, is: 'wont-go' },
           { upTo: 0, is: 'tight' },
           { upTo: Infinity, is: 'snug' },
         ],
         deep <= 0
           ? 'The bridge is too tall for this heel: the board would have to stand higher than the heel is thick.'
-          : `${printMm(deep, 1)} mm of wall hold the heel; ${HOLDS} are usual.`,
+          : deep < LEAST
+            ? `Only ${printMm(deep, 1)} mm of wall would hold the heel: that is no pocket, ${HOLDS} are usual.`
+            : `${printMm(deep, 1)} mm of wall hold the heel; ${HOLDS} are usual.`,
         'Take a lower bridge, or a neck with a thicker heel.',
       ),
     ],

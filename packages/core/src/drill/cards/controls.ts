@@ -39,8 +39,10 @@ const alongOn = (build: Build, panel: Panel, x: number): string =>
     : panel.slot === 'control-plate'
       ? fromEdge(x, 'the plate’s front end')
       : alongWords(build, x)[0]!
-const acrossOn = (y: number): string =>
-  y === 0 ? 'on its middle line' : `${printMm(Math.abs(y), 1)} to the ${y > 0 ? 'bass' : 'treble'} side`
+const acrossOn = (y: number): string => {
+  const off = printMm(Math.abs(y), 1)
+  return off === '0' ? 'on its middle line' : `${off} to the ${y > 0 ? 'bass' : 'treble'} side`
+}
 
 /** Where controls sit, in the marks of what carries them or on the wood. */
 export function placed(build: Build, which: readonly (Control | 'jack')[]): Located {

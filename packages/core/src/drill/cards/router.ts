@@ -1,4 +1,4 @@
-import { aMm } from '../../quantity/words'
+import { aMm, counted } from '../../quantity/words'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
@@ -28,7 +28,7 @@ export const ROUTER_CAUTIONS = [
   'Dust mask for wood dust: hardwood dust is a recognised carcinogen (IARC). Follow the tool maker’s instructions and local rules.',
 ]
 
-export const passesOf = (depth: number): number => Math.max(1, Math.ceil(depth / PASS))
+export const passesOf = (depth: number): string => counted(Math.max(1, Math.ceil(depth / PASS)), 'pass', 'passes')
 
 /** What a template has to look like for a person's bushings and bits, and how the cut is made with it. */
 export function routed(bench: Bench): { pair?: { bushing: number; bit: number }; offset?: number; steps: string[] } {

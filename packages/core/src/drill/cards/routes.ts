@@ -54,7 +54,6 @@ export const pickupRoute =
     ])
     const left = { value: floor.value - UNDER, doubt: floor.doubt }
     const { pair, offset, steps } = routed(bench)
-    const passes = passesOf(size.deep)
     const at = sizeAt(build, centre)!
     const { mouth } = datums(build)
     const box = { x: mouth + at.value - size.long / 2, y: -size.wide / 2, width: size.long, height: size.wide }
@@ -62,7 +61,7 @@ export const pickupRoute =
     return filled(build, base, {
       work: 'new',
       mindful: !pair,
-      says: `${printMm(size.long, 1)} x ${printMm(size.wide, 1)} mm and ${printMm(size.deep, 1)} deep, ${ROUND} mm round the cover and ${UNDER} under it, in ${passes} passes.`,
+      says: `${printMm(size.long, 1)} x ${printMm(size.wide, 1)} mm and ${printMm(size.deep, 1)} deep, ${ROUND} mm round the cover and ${UNDER} under it, in ${passesOf(size.deep)}.`,
       places: [pt(mouth + at.value, 0)],
       placeDoubt: at.doubt,
       from: [`its middle ${fromEdge(at.value, mouthOf(build))} on the centre line`],
@@ -132,7 +131,7 @@ export const batteryRoom: Finder = (build, bench) => {
   return filled(build, base, {
     work: 'new',
     mindful: true,
-    says: `${printMm(cut.long, 1)} mm long and ${printMm(cut.deep, 1)} deep, ${ROUND} mm round the box and ${UNDER} under it, in ${passesOf(cut.deep)} passes.`,
+    says: `${printMm(cut.long, 1)} mm long and ${printMm(cut.deep, 1)} deep, ${ROUND} mm round the box and ${UNDER} under it, in ${passesOf(cut.deep)}.`,
     from: ['the box’s own outline'],
     steps: ['draw round the box where nothing lies under it on either face', ...steps],
     size: printMm(cut.long, 0),
