@@ -5,7 +5,7 @@ import type { TraitRef } from '../judge/completed'
 import { judge, type Band } from '../judge/verdict'
 import { exitError } from '../physics/pilot'
 import { normal } from '../quantity/distribution'
-import { printMm } from '../quantity/length'
+import { printMm, sayMm } from '../quantity/length'
 import { bitWords, boreBit, methodFor, type Bench } from './bench'
 import { coneSays, drilledThrough, SCRAP_BEHIND, type Behind } from './behind'
 import { filled, waiting, type Base } from './card'
@@ -101,7 +101,7 @@ export function opened(build: Build, bench: Bench, base: Base, o: Opened): Drawn
         ? `${sizes}: nothing to cut.`
         : verdict === 'loose'
           ? `${sizes}: ${printMm(play.value)} mm too much. ${o.tooLarge}`
-          : `${sizes}; ${printMm(play.value).replace('-', '−')} ±${printMm(play.doubt)} mm leaves it open: ${each} before you cut.`,
+          : `${sizes}; ${sayMm(play.value)} ±${printMm(play.doubt)} mm leaves it open: ${each} before you cut.`,
     from: [itself],
     steps: verdict === 'loose' ? [o.tooLarge] : [each],
     bit: hole.value,

@@ -63,6 +63,9 @@ export function printMm(mm: number, digits = 2): string {
   return trimZeros(mm.toFixed(digits))
 }
 
+/** The same in a sentence: what is less than nothing has the sign of a number and no hyphen. */
+export const sayMm = (mm: number, digits = 2): string => printMm(mm, digits).replace('-', '−')
+
 const trimZeros = (s: string) => (s.includes('.') ? s.replace(/0+$/, '').replace(/\.$/, '') : s).replace(/^-0$/, '0')
 
 export interface InchPrint {

@@ -90,6 +90,12 @@ export function roundsSay(left: number, gap: number): string {
     : `${says} Quicker: tune with a shim of ${printMm(gap)} mm under its back edge, and turn the claw until the plate only just holds it; then out with it.`
 }
 
+/** So far a claw goes on its screws at most, mm. [practice, from memory] */
+const CLAW_GOES = 20
+
+/** Are it more turns than the claw has screw for? */
+export const isTooFar = ({ pitch }: Plate, { turns }: Balance): boolean => Math.abs(turns) * pitch > CLAW_GOES
+
 /** How a floating vibrato is brought to its gap and what it does there. */
 export function balanceWork(build: Build): BalanceWork | undefined {
   const plate = plateOf(build)
@@ -107,6 +113,7 @@ export function balanceWork(build: Build): BalanceWork | undefined {
     ...(gaugesUntold(build).length ? ['gauges of the strings'] : []),
   ]
   const turn = Math.abs(balance.turns)
+  const tighter = balance.turns > 0
   const found = [
     !rest
       ? 'tuned up with the claw where it is, the plate runs away: each round of tuning lifts it further.'
@@ -115,8 +122,10 @@ export function balanceWork(build: Build): BalanceWork | undefined {
         : 'tuned up as it is, it lies on the body.',
     turn < 1 / 16
       ? `the claw stands right for ${wanted} mm.`
-      : `for ${wanted} mm both claw screws ${turnWords(balance.turns)} (${balance.turns > 0 ? 'tighter' : 'looser'}), ${SCREWS.claw.from}, a quarter at a time and the same on both, tuned in between.`,
-    ...(balance.dead > 0.1
+      : isTooFar(plate, balance)
+        ? `for ${wanted} mm the claw would have to go more than ${CLAW_GOES} mm ${tighter ? 'further in' : 'further out'}, and its screws end before: ${tighter ? 'more or stiffer' : 'fewer or softer'} springs first.`
+        : `for ${wanted} mm both claw screws ${turnWords(balance.turns)} (${tighter ? 'tighter' : 'looser'}), ${SCREWS.claw.from}, a quarter at a time and the same on both, tuned in between.`,
+    ...(balance.dead > 0.1 && !isTooFar(plate, balance)
       ? [`the first ${printTurns(balance.dead)} of them move nothing: the springs hold more than the strings pull.`]
       : []),
     balance.stable

@@ -2,7 +2,8 @@ import type { Build } from '../document/build'
 import type { Drawing, Mark } from '../drawing/drawing'
 import { pt, type Point } from '../geometry/point'
 import { balanceAt, restOf } from '../physics/vibrato'
-import { plateOf } from './balance'
+import { isTooFar, plateOf } from './balance'
+import { turnWords } from './screws'
 
 const RAD = Math.PI / 180
 /** Angles are drawn so many times larger. */
@@ -57,7 +58,7 @@ export function balanceDrawing(build: Build): Drawing {
     numbers: [
       { label: 'At rest', value: rest ? `${rest.gap.toFixed(2)} mm under the back edge` : 'runs away' },
       { label: 'Wanted', value: `${wanted} mm` },
-      { label: 'Turns of both claw screws', value: target.turns.toFixed(2) },
+      { label: 'Both claw screws', value: isTooFar(p, target) ? 'further than they go' : turnWords(target.turns) },
     ],
   }
 }

@@ -50,12 +50,17 @@ export function buzzMap(build: Build, model = setupModel(build)): BuzzMap {
 
 const held = (stop: number) => (stop === 0 ? 'open' : `held at fret ${stop}`)
 
+/** By how much a string comes too low, in words. */
+export const missed = (margin: number): string => (-margin < LEAST_READ ? `less than ${LEAST_READ} mm` : `${(-margin).toFixed(2)} mm`)
+/** Nobody reads a gap closer, mm. */
+const LEAST_READ = 0.01
+
 function buzzSays(worst: BuzzCell | undefined, buzzes: number): string {
   if (!worst) return 'Nothing can be said without frets.'
   const where = `string ${worst.string} ${held(worst.stop)}`
   if (!buzzes)
     return `Nothing is hit at this attack; ${where} comes nearest, over fret ${worst.hits}: ${worst.margin.toFixed(2)} mm to spare.`
-  return `${buzzes} ${buzzes === 1 ? 'place hits' : 'places hit'} a fret at this attack; ${where} hits fret ${worst.hits} hardest, by ${(-worst.margin).toFixed(2)} mm.`
+  return `${buzzes} ${buzzes === 1 ? 'place hits' : 'places hit'} a fret at this attack; ${where} hits fret ${worst.hits} hardest, by ${missed(worst.margin)}.`
 }
 
 /** The lowest action over fret 12 of each string at which nothing is hit. */

@@ -1,3 +1,4 @@
+import { missed } from './buzz'
 import type { Build } from '../document/build'
 import { valueAt } from '../document/read'
 import { stringPulls, type StringPull } from '../instrument/stringPulls'
@@ -89,6 +90,6 @@ export function chokeSays(list: readonly Choke[], semitones = 2): string {
   const worst = list.toSorted((a, b) => a.margin - b.margin)[0]!
   const bad = list.filter((c) => c.margin < 0)
   return bad.length
-    ? `Bent by ${step}, ${bad.length} ${bad.length === 1 ? 'place chokes' : 'places choke'}: string ${worst.string} at fret ${worst.fret} lies on fret ${worst.over}, ${(-worst.margin).toFixed(2)} mm too low.`
+    ? `Bent by ${step}, ${bad.length} ${bad.length === 1 ? 'place chokes' : 'places choke'}: string ${worst.string} at fret ${worst.fret} lies on fret ${worst.over}, ${missed(worst.margin)} too low.`
     : `Bent by ${step} nothing chokes; nearest is string ${worst.string} at fret ${worst.fret}, ${worst.margin.toFixed(2)} mm over fret ${worst.over}.`
 }

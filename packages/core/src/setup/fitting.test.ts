@@ -160,6 +160,26 @@ describe('shims', () => {
   })
 })
 
+describe('a slot that stands far too high', () => {
+  it('is read again and not filed by so much: a millimetre is the most', () => {
+    // What is left over fret 1 at fret 3 is two thirds of what the slot stands too high: (0.7 - 0.18) x 1.545 = 0.80, (0.9 - 0.18) x 1.545 = 1.11.
+    const slot = (sliver: number) => {
+      const b = read(bare(), { what: 'sliver', string: 3, value: sliver })
+      const work = nutSlots(b, setupModel(b))
+      return [work[2]!.says, nutMove(work, 'filed').says]
+    }
+    expect(slot(0.7)).toEqual([
+      expect.stringMatching(/^File 0\.7\d? mm, read again/),
+      expect.stringMatching(/^To file: string 3 by 0\.8\d? mm/),
+    ])
+    const [own, all] = slot(0.9)
+    expect(own).toMatch(
+      /^1\.1\d? mm high\. Read it again: filed so deep a slot buries its string\. Where all stand so high, the nut’s bottom/,
+    )
+    expect(all).toMatch(/^String 3 stands more than 1 mm too high\. Read it again: filed so deep/)
+  })
+})
+
 describe('a nut that clamps its strings', () => {
   const locked = (...slivers: number[]) =>
     read(bare({}, { 'nut/type': 'locking' }), ...slivers.map((value, i): SetupReading => ({ what: 'sliver', string: i + 1, value })))

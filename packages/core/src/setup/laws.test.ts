@@ -4,6 +4,7 @@ import { SETUP_READINGS, SETUP_SCREWS, type Build, type ScrewTurn, type SetupRea
 import { SETUP_BOUNDS, setupReadingId } from '../document/setupReadings'
 import { standardTuning } from '../instrument/tunings'
 import { changed, fullBuild, without } from '../testing/fullBuild'
+import { holds } from '../testing/holds'
 import { balanceDrawing } from './balanceDrawing'
 import { balanceWork } from './balance'
 import { buzzWork } from './buzz'
@@ -108,6 +109,29 @@ describe('laws of the setup', () => {
         expect(everything(b)).not.toMatch(/NaN|undefined|Infinity|\[object/)
       }),
       { numRuns: 60 },
+    ))
+  it('no sentence of any instrument has a hyphen for a sign, nor tells of nothing as of something', () => {
+    const sentences = (x: unknown): string[] =>
+      typeof x === 'string' ? [x] : typeof x === 'object' && x ? Object.values(x).flatMap(sentences) : []
+    let less = 0
+    const law = fc.property(anyBuild, (b) => {
+      for (const s of sentences(JSON.parse(everything(b)))) {
+        if (s.includes('−')) less++
+        expect(s).not.toMatch(/(^|[\s(])-\d|\bby 0(\.0+)? (mm|dB)|\bgave 0(\.0+)? mm/)
+      }
+    })
+    const cases = holds(law, 60)
+    expect(less).toBeGreaterThan(cases / 20)
+  })
+  it('no claw is told to go further than its screws do', () =>
+    fc.assert(
+      fc.property(anyBuild, (b) => {
+        for (const s of balanceWork(b)?.says ?? []) {
+          const turns = /both claw screws (\d+)(?: \d\/\d)? turns? /.exec(s)
+          // Of the thread most have, 2 mm a turn.
+          if (turns) expect(Number(turns[1]), s).toBeLessThanOrEqual(10)
+        }
+      }),
     ))
   it('no turn is told on a number nobody has read, nor on one that no longer holds', () =>
     fc.assert(

@@ -1,7 +1,7 @@
 import type { NutWork } from '../document/read'
 import { capital, theStrings } from '../quantity/words'
 import type { Move } from './move'
-import type { SlotWork } from './nutSlots'
+import { BOTTOM_FIRST, FILED_AT_MOST, type SlotWork } from './nutSlots'
 import { SAY_NUT } from './sayNut'
 
 /** The nut in one line; the slots are in its own tab. */
@@ -24,6 +24,9 @@ function oneByOne(read: readonly SlotWork[], filed: boolean): string {
   const low = read.filter((s) => s.state === 'low')
   if (low.length)
     return `${capital(theStrings(low.map((s) => s.number)))} ${low.length === 1 ? 'lies' : 'lie'} too deep: ${filed ? 'fill or shim before anything is filed' : 'shims under the nut lift them, whatever it is'}.`
+  const far = read.filter((s) => s.state === 'file' && s.file > FILED_AT_MOST)
+  if (filed && far.length)
+    return `${capital(theStrings(far.map((s) => s.number)))} ${far.length === 1 ? 'stands' : 'stand'} more than ${FILED_AT_MOST} mm too high. ${BOTTOM_FIRST}`
   const high = read.filter((s) => s.state === 'file').map((s) => `string ${s.number} by ${s.file.toFixed(2)} mm`)
   if (!high.length) return 'The rest are to be read yet.'
   return filed ? `To file: ${high.join(', ')}, the last tenth by feel.` : `Too high: ${high.join(', ')}. ${SAY_NUT}`

@@ -11,6 +11,9 @@ import { isAfter } from '../quantity/moments'
 /** Filing stops so far before the number, mm: the last of it is done by feel. [practice] */
 const EARLY = 0.1
 const CLOSE = 0.03
+/** A slot filed deeper buries its string, mm. [practice, from memory] */
+export const FILED_AT_MOST = 1
+export const BOTTOM_FIRST = 'Read it again: filed so deep a slot buries its string. Where all stand so high, the nut’s bottom comes first.'
 
 export interface SlotWork {
   number: number
@@ -61,6 +64,7 @@ export function nutSlots(build: Build, model: SetupModel): SlotWork[] {
         state: 'file',
         says: `${file.toFixed(2)} mm high. Nothing is filed in hard metal: the whole nut goes down, or this end of it.`,
       }
+    if (file > FILED_AT_MOST) return { ...base, state: 'file', says: `${file.toFixed(2)} mm high. ${BOTTOM_FIRST}` }
     const now = Math.max(0, file - EARLY)
     return {
       ...base,

@@ -1,7 +1,7 @@
 import type { Build } from '../document/build'
 import { bassString } from '../document/setupReadings'
 import { wantedOf } from '../instrument/targets'
-import { printMm } from '../quantity/length'
+import { printMm, sayMm } from '../quantity/length'
 import { counted, theStrings } from '../quantity/words'
 import { balanceWork } from './balance'
 import { buzzMap } from './buzz'
@@ -22,9 +22,9 @@ const NEAR = 1.2
 
 const relief = (build: Build) => freshReading(build, { what: 'relief' })
 export const slackRod: Evidence = (b) =>
-  (relief(b) ?? 0) > heavyRelief(b) ? `relief read ${printMm(relief(b)!)} mm: the rod may be slack` : undefined
-export const muchRelief: Evidence = (b) => ((relief(b) ?? 0) > heavyRelief(b) ? `relief read ${printMm(relief(b)!)} mm` : undefined)
-export const backBow: Evidence = (b) => ((relief(b) ?? 1) < 0.03 ? `relief read ${printMm(relief(b)!)} mm` : undefined)
+  (relief(b) ?? 0) > heavyRelief(b) ? `relief read ${sayMm(relief(b)!)} mm: the rod may be slack` : undefined
+export const muchRelief: Evidence = (b) => ((relief(b) ?? 0) > heavyRelief(b) ? `relief read ${sayMm(relief(b)!)} mm` : undefined)
+export const backBow: Evidence = (b) => ((relief(b) ?? 1) < 0.03 ? `relief read ${sayMm(relief(b)!)} mm` : undefined)
 export const rocks: Evidence = (b) => {
   const [worst] = highFrets(b)
   return worst ? `a rocker tipped at fret ${worst.fret}` : undefined

@@ -10,6 +10,10 @@ function move(truss: string | undefined, relief = 0.5) {
 }
 
 describe('relief, by what the neck has to turn', () => {
+  it('a neck that bows back reads less than nothing, and is told so', () => {
+    const back = move('head', -0.05)
+    expect([back.measured, back.says.slice(0, 6)]).toEqual(['−0.05 mm', 'Loosen'])
+  })
   it('a nut that was told is turned from where it sits', () => {
     expect(move('head').says).toMatch(/^Tighten \(clockwise, looking from the headstock/)
     expect(move('heel').says).toMatch(/^Tighten \(clockwise, looking from the body/)
@@ -45,6 +49,14 @@ describe('relief, by what the neck has to turn', () => {
       turned: 0.25,
     })
     expect(gave(0.1, 0.025)).toMatchObject({ says: expect.stringMatching(/^Loosen \(counter-clockwise/) as string, turned: -0.5 })
+    // A quarter that gave a hundredth gave nothing: no more is turned at once by it, neither way.
+    for (const next of [gave(0.01, 0.5), gave(-0.01, 0.5)]) {
+      expect(next.says).toMatch(
+        /^Tighten \(clockwise, .*\) a quarter turn, .* moved next to nothing: a slack rod takes up its play first\. Stop where/,
+      )
+      expect(next.turned).toBe(0.25)
+    }
+    expect(gave(0.02, 0.5).says).toMatch(/this neck gave 0\.02 mm a quarter/)
     expect(gave(-0.1, 0.425)).toMatchObject({
       says: expect.stringMatching(/clockwise made more relief, by 0\.1 mm a quarter: .*1\/2 turn counter-clockwise, looking/) as string,
       turned: -0.5,

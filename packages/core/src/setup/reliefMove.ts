@@ -2,7 +2,7 @@ import type { Build } from '../document/build'
 import { hasTrussNut, traitAt } from '../document/read'
 import { setupReading } from '../document/setupReadings'
 import type { Targets } from '../instrument/targets'
-import { printMm } from '../quantity/length'
+import { printMm, sayMm } from '../quantity/length'
 import { toEighths } from './action'
 import { learnedTurn } from './learning'
 import type { Move } from './move'
@@ -11,6 +11,11 @@ import { staleSays } from './staleness'
 
 /** Between two readings a truss nut is turned no further than this, and in quarters, turns. [ours; quarters practice] */
 const MOST = 1
+
+/** A quarter turn that moved the relief by less moved nothing that is read, mm. [ours] */
+const FELT = 0.02
+const IDLE =
+  ' The turns so far moved next to nothing: a slack rod takes up its play first. Stop where it turns hard: it is at its end, and forced it breaks.'
 
 /** Of a neck nobody has said it of: a fixed bar has nothing to turn. */
 const LOOK_FOR_IT = 'Look whether it has a truss nut, at the headstock or the heel, and say so under Parts. If it has: '
@@ -22,7 +27,7 @@ export function reliefMove(build: Build, targets: Targets): Move {
   const base = { id: 'relief', title: 'Relief at fret 8', target: `${printMm(from)} to ${printMm(to)} mm`, moves: 'balance, action, pitch' }
   if (relief === undefined)
     return { ...base, done: false, says: 'Hold the string at the first and last fret and measure the gap over fret 8, in tune.' }
-  const measured = `${printMm(relief)} mm`
+  const measured = `${sayMm(relief)} mm`
   const old = staleSays(build, { what: 'relief' })
   if (old) return { ...base, measured, done: false, stale: true, says: old }
   const at = traitAt(build, 'neck', 'truss')
@@ -33,16 +38,18 @@ export function reliefMove(build: Build, targets: Targets): Move {
   const learned = learnedTurn(build, 'truss')
   const typed = build.setup.reliefPerQuarter
   // Clockwise takes relief out; a neck that did the opposite is turned as it showed.
-  const per = learned ? learned.per : typed === undefined ? undefined : -4 * typed
+  const gave = learned ? learned.per : typed === undefined ? undefined : -4 * typed
+  const idle = gave !== undefined && Math.abs(gave) / 4 < FELT
+  const per = idle ? undefined : gave
   const backwards = per !== undefined && per > 0
-  const exact = per === undefined || Math.abs(per) < 0.01 ? Math.sign(off) / 4 : -off / per
+  const exact = per === undefined ? Math.sign(off) / 4 : -off / per
   const turns = toEighths(Math.sign(exact) * Math.max(1 / 8, Math.min(MOST, Math.abs(exact))))
   const turned = [{ screw: 'truss' as const, label: 'truss nut', turns, from: trussFrom(at) }]
   const amount = turnWords(Math.abs(turns)).replace(' clockwise', '')
   const ending = `${Math.abs(turns) > 0.25 ? ' In quarters, some minutes and a retune between.' : ''}${Math.abs(exact) > MOST ? ' Then measure: there is more to go.' : ''}`
   const how =
     per === undefined
-      ? 'a quarter turn, wait a few minutes, retune and measure again.'
+      ? `a quarter turn, wait a few minutes, retune and measure again.${idle ? IDLE : ''}`
       : `${amount}: this neck gave ${printMm(Math.abs(per) / 4)} mm a quarter.${ending}`
   if (backwards)
     return {
@@ -57,7 +64,7 @@ export function reliefMove(build: Build, targets: Targets): Move {
     measured,
     done: false,
     turns: turned,
-    says: `${at || per !== undefined ? '' : LOOK_FOR_IT}${trussTurn(off > 0, at)} ${how}`,
+    says: `${at || gave !== undefined ? '' : LOOK_FOR_IT}${trussTurn(off > 0, at)} ${how}`,
   }
 }
 

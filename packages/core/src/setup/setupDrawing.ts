@@ -4,7 +4,7 @@ import { pt } from '../geometry/point'
 import { wantedOf } from '../instrument/targets'
 import { actionAt, saddleFor } from '../physics/nutAction'
 import { doubtOf, saddleMoves } from './actionMove'
-import { printMm } from '../quantity/length'
+import { printMm, sayMm } from '../quantity/length'
 import { levelled } from './levelled'
 import { setupModel } from './model'
 
@@ -93,4 +93,4 @@ function saddleSays(off: number, holds: boolean, doubted: boolean): string {
 }
 
 const asRead = (mm: number, read: boolean, holds: boolean): string =>
-  read ? `${printMm(mm)} mm${holds ? '' : ', old: read again'}` : 'not measured'
+  read ? `${sayMm(mm)} mm${holds ? '' : ', old: read again'}` : 'not measured'

@@ -1,3 +1,4 @@
+import { sayMm } from '../quantity/length'
 import { nutWork } from '../document/read'
 import { hasSprings } from '../instrument/vibrato'
 import type { Build, SetupReading } from '../document/build'
@@ -56,7 +57,7 @@ export function stringsThen(build: Build, other: OtherStrings): StringsThen {
   ]
   const relief = reliefThen(build, before, after)
   const action = relief && actionThen(build, relief.will)
-  if (relief) says.push(`Relief ${relief.was.toFixed(2)} to about ${relief.will.toFixed(2)} mm, by its bow with slack strings.`)
+  if (relief) says.push(`Relief ${sayMm(relief.was)} to about ${sayMm(relief.will)} mm, by its bow with slack strings.`)
   else if (moved)
     says.push(
       `The neck ${after > before ? 'bows more' : 'straightens'}: by how much is known once the gap at fret 8 was read with slack strings too.`,

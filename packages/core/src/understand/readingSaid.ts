@@ -3,7 +3,7 @@ import type { Change } from '../document/change'
 import { SETUP_BOUNDS } from '../document/setupReadings'
 import { tuningOf } from '../instrument/tunings'
 import { noteName } from '../physics/pitch'
-import { parseLength, printMm, type LengthSystem } from '../quantity/length'
+import { parseLength, type LengthSystem, sayMm } from '../quantity/length'
 import { counted } from '../quantity/words'
 import { noteReading } from '../setup/noting'
 import { amountsOf, isAmount, numbered, saysOnly, wordSet, wordsOf, type Said } from './said'
@@ -59,7 +59,7 @@ export function readingSaid(build: Build, said: Said, system: LengthSystem): Set
   const parsed = parseLength(amount.written, system)
   const at = fret.n === undefined || !ofString ? '' : ` at fret ${fret.n}`
   const name = `${what[0]!.toUpperCase()}${what.slice(1)}${ofString ? ` of string ${of.n}` : ''}${at}`
-  return parsed.ok ? noted(what, parsed.value, `${name}: ${printMm(parsed.value).replace('-', '−')} mm`, !ofString) : undefined
+  return parsed.ok ? noted(what, parsed.value, `${name}: ${sayMm(parsed.value)} mm`, !ofString) : undefined
 }
 
 /** Which string: by its number, by its side, or by its note where one string alone has it. */
