@@ -29,7 +29,7 @@ describe('the setup sheet', () => {
     expect(strings).toHaveLength(6)
     // Read: the outer two, and the pitch of the third. The wanted rises from treble to bass.
     expect(strings!.map((r) => r[2])).toEqual([printMm(1.6), 'not read', 'not read', 'not read', 'not read', printMm(1.9)])
-    expect(strings!.map((r) => r[4])).toEqual(['not read', 'not read', '5', 'not read', 'not read', 'not read'])
+    expect(strings!.map((r) => r[4])).toEqual(['not read', 'not read', '+5.0', 'not read', 'not read', 'not read'])
     expect(strings!.map((r) => r[1])).toEqual(['E4', 'B3', 'G3', 'D3', 'A2', 'E2'])
     expect(strings!.map((r) => r[3])).toEqual(result.actions.map((a) => printMm(a.wanted)))
     expect(Number(strings![5]![3])).toBeGreaterThan(Number(strings![0]![3]))

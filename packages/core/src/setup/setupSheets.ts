@@ -1,3 +1,4 @@
+import { signed } from '../judge/joint'
 import type { Build } from '../document/build'
 import { gaugesUntold } from '../instrument/stringPulls'
 import { notesOf, tuningOf } from '../instrument/tunings'
@@ -58,7 +59,7 @@ export function setupSheets(build: Build, setup: SetupResult): Page[] {
           cents?.note ?? '',
           asRead(a.read ? printMm(a.is) : undefined, a.stale),
           printMm(a.wanted),
-          asRead(cents?.cents === undefined ? undefined : String(Number(cents.cents.toFixed(1))), cents?.stale),
+          asRead(cents?.cents === undefined ? undefined : signed(cents.cents, 1), cents?.stale),
         ]
       }),
     },
