@@ -1,7 +1,7 @@
 import { MEDIA, type Medium } from './products'
 
-/** What a layer goes on: wood as it came, or another product. */
-export type Ground = 'raw' | 'sealed' | 'coated' | Medium
+/** What a layer goes on: wood as it came, binding of plastic or wood, or another product. */
+export type Ground = 'raw' | 'sealed' | 'coated' | 'binding' | Medium
 
 /** Yes; after full cure and a scuff; after a test piece; never. */
 export type Follow = 'yes' | 'cure' | 'test' | 'never'
@@ -14,6 +14,7 @@ const TABLE: Record<Ground, string> = {
   raw: /*      */ 'y y y y y y t y y y y n t',
   sealed: /*   */ 'n n n y t t t t t n n t y',
   coated: /*   */ 'n n n t t t t t t n n t y',
+  binding: /*  */ 't t t y y y t y y t t n t',
   dye: /*      */ 'y y t y y y t t y y y n t',
   wash: /*     */ 'y y t y t y y y y y y n t',
   filler: /*   */ 't t y y y y t y y t t n n',
@@ -33,13 +34,14 @@ export const mayFollow = (ground: Ground, above: Medium): Follow => LETTER[TABLE
 
 /** What has to go into the wood: nothing that closes it may lie anywhere under it. */
 export const INTO_WOOD: readonly Medium[] = ['dye', 'wash', 'oil', 'hard-wax']
-const OPEN: readonly Ground[] = ['raw', 'dye', 'wash', 'oil', 'hard-wax', 'filler']
+const OPEN: readonly Ground[] = ['raw', 'binding', 'dye', 'wash', 'oil', 'hard-wax', 'filler']
 
 /** What a ground is called in a sentence. */
 const CALLED: Record<Ground, string> = {
   raw: 'bare wood',
   sealed: 'wood that came sealed',
   coated: 'the coat it came with',
+  binding: 'binding',
   dye: 'dye',
   wash: 'acrylic wash',
   filler: 'grain filler',
@@ -55,6 +57,9 @@ const CALLED: Record<Ground, string> = {
   wax: 'wax',
 }
 
+/** Nobody is asked what a binding is made of. */
+const NOTHING_INTO = 'Into plastic binding nothing goes, it lies on it and rubs off; into one of wood it does: a test piece first.'
+
 /** Why not, where a pair has a reason of its own. [practice] */
 const WHY: Partial<Record<`${Ground}>${Medium}`, string>> = {
   'metallic>waterborne': 'Metallic is never sanded, so that nothing can be keyed: a test piece first.',
@@ -68,6 +73,13 @@ const WHY: Partial<Record<`${Ground}>${Medium}`, string>> = {
   'filler>dye': 'Some fillers show as patches under dye.',
   'shellac>waterborne': 'Only on shellac free of wax.',
   'shellac>poly': 'Only on shellac free of wax.',
+  'binding>dye': NOTHING_INTO,
+  'binding>wash': NOTHING_INTO,
+  'binding>oil': NOTHING_INTO,
+  'binding>hard-wax': NOTHING_INTO,
+  'binding>filler': 'Plastic binding has no grain to fill; one of wood may have: a test piece first.',
+  'binding>metallic': 'It shows every scratch: primer first.',
+  'binding>decal': 'A transfer is laid on film that is dry and level.',
   'raw>metallic': 'It shows every pore: primer first.',
   'raw>decal': 'A transfer is laid on film that is dry and level.',
   'decal>lacquer': 'A wet coat melts a transfer: three mist coats first.',

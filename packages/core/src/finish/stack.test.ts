@@ -31,7 +31,7 @@ const anyLayers = fc.array(fc.record({ product: fc.constantFrom(...PRODUCT_IDS),
 })
 const anyZone = fc.constantFrom(...FINISH_ZONES)
 const anySurface = fc.constantFrom('raw', 'sealed', 'coated')
-const GROUNDS: readonly Ground[] = ['raw', 'sealed', 'coated', ...MEDIA]
+const GROUNDS: readonly Ground[] = ['raw', 'sealed', 'coated', 'binding', ...MEDIA]
 
 describe('what may follow what', () => {
   it('has an answer for every ground and every product, and a sentence for each but yes', () => {
@@ -53,6 +53,17 @@ describe('what may follow what', () => {
     ['wash', 'oil', 'yes'],
     ['lacquer', 'lacquer', 'yes'],
   ] as const)('%s then %s: %s [practice]', (below, above, follow) => expect(mayFollow(below, above)).toBe(follow))
+  it('into plastic binding nothing goes, and it may be of wood: tried first; what lies on it lies there as on wood', () => {
+    const said = (product: string, zone: FinishZone) =>
+      stackFaults(groundOf(made({}), zone), resolved(made({}), [layer(product)])).map((f) => [f.follow, f.says])
+    for (const product of ['water-dye', 'acrylic-wash', 'oil-varnish', 'hard-wax'])
+      expect([said(product, 'front'), said(product, 'binding')], product).toEqual([
+        [],
+        [['test', 'Into plastic binding nothing goes, it lies on it and rubs off; into one of wood it does: a test piece first.']],
+      ])
+    for (const product of ['shellac', 'lacquer-clear', 'acrylic-clear', 'waterborne-clear'])
+      expect([said(product, 'front'), said(product, 'binding')], product).toEqual([[], []])
+  })
   it('anything on wax: never', () => {
     for (const m of MEDIA) if (m !== 'wax') expect(mayFollow('wax', m), m).toBe('never')
   })

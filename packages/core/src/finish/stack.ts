@@ -179,7 +179,7 @@ export const partOfZone = (zone: FinishZone): 'body' | 'neck' => (ON_NECK.includ
 
 /** The ground a zone's stack begins on; not told is taken as raw only to have layers at all, and is said under problems. */
 export const groundOf = (build: Build, zone?: FinishZone): Ground =>
-  zone === 'binding' ? 'raw' : (surfaceOf(build, zone ? partOfZone(zone) : 'body') ?? 'raw')
+  zone === 'binding' ? 'binding' : (surfaceOf(build, zone ? partOfZone(zone) : 'body') ?? 'raw')
 
 /** Everything a layer goes over. */
 export const groundsUnder = (ground: Ground, layers: readonly Pick<Layer, 'medium'>[], at: number): Ground[] => [
