@@ -1,3 +1,4 @@
+import { listed } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { traitAt } from '../../document/read'
 import { potSlot, type PotControl } from '../../instrument/controlPlace'
@@ -33,7 +34,7 @@ const parted = (build: Build) => withLeads(build, 'three', 'four')
 /** What of these the build has not, in words; nothing where it has them all. */
 export const needs = (build: Build, ...slots: readonly Slot[]): string | undefined => {
   const gone = slots.filter((s) => !build.parts[s])
-  return gone.length ? `it needs ${gone.map((s) => WORDS[s] ?? s).join(' and ')} among the parts` : undefined
+  return gone.length ? `it needs ${listed(gone.map((s) => WORDS[s] ?? s))} among the parts` : undefined
 }
 const WORDS: Partial<Record<Slot, string>> = {
   'pot-volume': 'a volume pot',
