@@ -48,7 +48,7 @@ describe('pots through the guard', () => {
       check: 'hole',
       verdict: 'loose',
       says: 'The hole is 12 mm and the bushing 9.4 mm.',
-      job: 'none',
+      job: 'Put a flat washer wider than the hole on either face.',
       sizes: { 'guard/pot.hole': 12 },
     },
     {
