@@ -16,7 +16,10 @@ export function ThingRow(props: Props) {
   const ref = useRef<HTMLButtonElement>(null)
   const { selected } = props
   useEffect(() => {
-    if (selected) ref.current?.scrollIntoView({ block: 'nearest' })
+    if (!selected) return
+    // Where it lies is reckoned by the whole page: asked with the next frame, which reckons it anyway, and not once more before.
+    const frame = requestAnimationFrame(() => ref.current?.scrollIntoView({ block: 'nearest' }))
+    return () => cancelAnimationFrame(frame)
   }, [selected])
   return (
     <li>
