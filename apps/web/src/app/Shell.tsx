@@ -40,8 +40,8 @@ function focusOnceThere(selector: string): void {
 export function Shell({ pockets }: { pockets: Record<Station, Pocket> }) {
   const { id = '' } = useParams()
   const { station, go } = useWhere()
-  const { open, build, evaluation, problem } = useBuild(
-    useShallow(({ open, build, evaluation, problem }) => ({ open, build, evaluation, problem })),
+  const { open, build, evaluation, early, problem } = useBuild(
+    useShallow(({ open, build, evaluation, early, problem }) => ({ open, build, evaluation, early, problem })),
   )
   const [sheet, setSheet] = useState<'find' | 'log' | 'keys'>()
   useEffect(() => void open(id), [id, open])
@@ -64,7 +64,8 @@ export function Shell({ pockets }: { pockets: Record<Station, Pocket> }) {
   useKeys(acts)
   useTitle(station && STATION_NAME[station], build?.name)
   // A whole station is laid out for the first time: in pieces, so that the page hears fingers meanwhile.
-  const there = useDeferredValue(evaluation !== undefined)
+  const ready = evaluation !== undefined || (early !== undefined && station === 'fit')
+  const there = useDeferredValue(ready)
   const counts = useMemo(() => (build && evaluation ? countsOf(build, evaluation) : {}), [build, evaluation])
   if (problem)
     return (
@@ -88,7 +89,7 @@ export function Shell({ pockets }: { pockets: Record<Station, Pocket> }) {
       <Header build={build} evaluation={evaluation} onFind={acts.find} onLog={acts.log} onKeys={acts.keys} />
       <ToolRoll id={id} station={station} counts={counts} pockets={pockets} />
       <main className="shell-main">
-        {evaluation && there ? (
+        {ready && there ? (
           <Outlet />
         ) : (
           <p className="p-8 text-soft" aria-busy="true">

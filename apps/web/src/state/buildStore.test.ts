@@ -15,9 +15,13 @@ const server = vi.hoisted(() => ({
   sent: [] as unknown[],
 }))
 
+/** The worker: what it hands over unasked, and what its answers wait for. */
+const worker = vi.hoisted(() => ({ says: undefined as unknown as (early: unknown) => void, held: undefined as Promise<void> | undefined }))
 vi.mock('../workers/compute', () => ({
-  evaluateAtBench: () =>
-    Promise.resolve({
+  hearFit: (listener: (early: unknown) => void) => (worker.says = listener),
+  evaluateAtBench: async () => {
+    await worker.held
+    return {
       parts: [],
       fit: [],
       drill: [],
@@ -25,7 +29,8 @@ vi.mock('../workers/compute', () => ({
       finish: { shopping: [] },
       setup: { total: 0 },
       plan: {},
-    }),
+    }
+  },
   rankWorker: () => ({ measuringRound: () => Promise.resolve([]) }),
 }))
 vi.mock('./api', async (original) => {
@@ -209,6 +214,90 @@ describe('the open build', () => {
     await settled()
     expect((server.state.build as Build).name).toBe('Kept')
     expect(useBuild.getState().trial).toBeUndefined()
+  })
+})
+
+describe('the joints that come before the rest', () => {
+  const FIT = [{ id: 'pocket-mouth' }]
+  /** Opens the build; its evaluation comes when it is let go. */
+  async function opening(before?: () => void) {
+    useBuild.getState().close()
+    let go = () => {}
+    worker.held = new Promise<void>((done) => (go = done))
+    before?.()
+    const opened = useBuild.getState().open('b')
+    await settled()
+    return async () => {
+      go()
+      worker.held = undefined
+      await opened
+      await settled()
+    }
+  }
+  const early = () => useBuild.getState().early
+
+  it('are shown while it is worked out, and go when all of it is there', async () => {
+    const finish = await opening()
+    worker.says({ id: 'b', revision: 0, fit: FIT })
+    expect([early(), useBuild.getState().evaluation]).toEqual([FIT, undefined])
+    await finish()
+    expect(early()).toBeUndefined()
+    expect(useBuild.getState().evaluation).toBeDefined()
+  })
+  it('are shown too when they were there before the build was', async () => {
+    // Closing forgets what came for another visit; this comes while the server is asked.
+    useBuild.getState().close()
+    let go = () => {}
+    worker.held = new Promise<void>((done) => (go = done))
+    const opened = useBuild.getState().open('b')
+    worker.says({ id: 'b', revision: 0, fit: FIT })
+    expect(early()).toBeUndefined()
+    await settled()
+    expect(early()).toEqual(FIT)
+    go()
+    worker.held = undefined
+    await opened
+  })
+  it.each([
+    ['another build', { id: 'c', revision: 0 }],
+    ['another version of it', { id: 'b', revision: 1 }],
+  ])('of %s are not', async (_, of) => {
+    const finish = await opening()
+    worker.says({ ...of, fit: FIT })
+    expect(early()).toBeUndefined()
+    await finish()
+  })
+  it('of what was evaluated already are not, nor of a build with changes on their way', async () => {
+    worker.says({ id: 'b', revision: 0, fit: FIT })
+    expect(early()).toBeUndefined()
+    let release = () => {}
+    server.held = new Promise<void>((done) => (release = done))
+    useBuild.getState().change(rename('One'))
+    const finish = await opening()
+    worker.says({ id: 'b', revision: 0, fit: FIT })
+    expect(early()).toBeUndefined()
+    release()
+    await finish()
+    expect(server.sent).toEqual(['Name One'])
+  })
+  it('a change made meanwhile waits for the rest, and is lost with nothing', async () => {
+    const finish = await opening()
+    worker.says({ id: 'b', revision: 0, fit: FIT })
+    useBuild.getState().change(rename('One'))
+    expect(useBuild.getState().build!.name).toBe('Trial')
+    await finish()
+    expect(useBuild.getState().build!.name).toBe('One')
+    expect(server.sent).toEqual(['Name One'])
+  })
+  it('a change that waits is not made to another build', async () => {
+    const finish = await opening()
+    worker.says({ id: 'b', revision: 0, fit: FIT })
+    useBuild.getState().change(rename('One'))
+    const other = useBuild.getState().open('c')
+    await finish()
+    await other
+    expect(useBuild.getState().build!.name).toBe('Other')
+    expect(server.sent).toEqual([])
   })
 })
 

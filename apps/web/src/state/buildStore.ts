@@ -12,7 +12,7 @@ import {
 } from '@snug/core'
 import { toast } from 'sonner'
 import { create } from 'zustand'
-import { evaluateAtBench, rankWorker } from '../workers/compute'
+import { evaluateAtBench, hearFit, rankWorker, type EarlyFit } from '../workers/compute'
 import { useBench } from './benchStore'
 import { api, type BuildState, type News } from './api'
 import { Outbox, type Conflict, type Sending } from './outbox'
@@ -33,6 +33,8 @@ interface BuildStore {
   /** As its own bench shows it, where it is only shown: what is tried here is not kept. */
   shown?: Build
   evaluation?: Evaluation
+  /** Its joints alone, while the rest is still being worked out. */
+  early?: Evaluation['fit']
   /** What is worth measuring, best first; follows the evaluation a moment later. */
   /** The builds the evaluation and the round were made of: while either is another, what is shown is on its way to change. */
   evaluated?: Build
@@ -101,7 +103,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
       sending: box.sending,
       unsent: box.unsent,
       conflict: box.conflict,
-      ...(sameJson(shown as unknown as Json, build as unknown as Json) ? {} : { build: shown }),
+      ...(sameJson(shown as unknown as Json, build as unknown as Json) ? {} : { build: shown, early: undefined }),
     })
     if (get().build !== build && build) void reckon('Brought up to date')
   }
@@ -110,6 +112,19 @@ export const useBuild = create<BuildStore>()((set, get) => {
   const painted = () =>
     typeof requestIdleCallback === 'undefined' ? Promise.resolve() : new Promise((done) => requestIdleCallback(done, { timeout: 500 }))
 
+  let begun: EarlyFit | undefined
+  /** Changes made while only the joints were known: with another part in the place of one, all the rest is needed too. */
+  const waiting: (() => void)[] = []
+  hearFit((early) => {
+    begun = early
+    showEarly()
+  })
+  /** Shows the joints that came first, where they are of just the build that is open. */
+  function showEarly() {
+    const { id, build, revision, unsent, evaluation } = get()
+    if (build && !evaluation && !unsent && begun?.id === id && begun?.revision === revision) set({ early: begun!.fit })
+  }
+
   /** Computes all stations anew; an older answer that arrives late is dropped. */
   async function reckon(label?: string) {
     const { build, evaluation: before } = get()
@@ -117,7 +132,13 @@ export const useBuild = create<BuildStore>()((set, get) => {
     const mine = ++evaluating
     const evaluation = await evaluateAtBench(build, today(), useBench.getState().bench)
     if (mine !== evaluating) return
-    set({ evaluation, evaluated: build, ...(label && before ? { moved: { label, what: whatMoved(before, evaluation) } } : {}) })
+    set({
+      evaluation,
+      evaluated: build,
+      early: undefined,
+      ...(label && before ? { moved: { label, what: whatMoved(before, evaluation) } } : {}),
+    })
+    for (const go of waiting.splice(0)) go()
     await painted()
     if (mine !== evaluating) return
     const round = await rankWorker().measuringRound(build, build.tools, useBench.getState().bench)
@@ -164,6 +185,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
         if (get().id !== id) return
         if (state?.shown) {
           set({ build: state.build, shown: state.build, revision: state.revision, canUndo: false, canRedo: false })
+          showEarly()
           return await reckon()
         }
         const box = there ?? outboxOf(state!)
@@ -171,6 +193,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
         follow(box)
         adoptUnsent(id, (changes) => box.adopt(changes))
         box.send()
+        showEarly()
         await reckon()
       } catch (error) {
         if (get().id === id) set({ problem: (error as Error).message })
@@ -179,11 +202,14 @@ export const useBuild = create<BuildStore>()((set, get) => {
     close: () => {
       const { id } = get()
       evaluating++
+      begun = undefined
+      waiting.length = 0
       set({
         id: undefined,
         build: undefined,
         shown: undefined,
         evaluation: undefined,
+        early: undefined,
         ranked: undefined,
         trial: undefined,
         conflict: [],
@@ -202,8 +228,9 @@ export const useBuild = create<BuildStore>()((set, get) => {
       adoptUnsent(id, (changes) => box.adopt(changes))
     },
     change: (make) => {
-      const { build, evaluation } = get()
+      const { build, evaluation, early } = get()
       if (!build) return
+      if (!evaluation && early) return void waiting.push(() => get().change(make))
       const made = make(build)
       // With another part in the place of one, what was done to the old one is open again.
       const change = evaluation ? withUndone(build, made, evaluation) : made

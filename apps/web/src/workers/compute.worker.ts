@@ -54,7 +54,7 @@ import {
 } from '@snug/core'
 import { readPartsCsv } from '@snug/formats/partsCsv'
 import { expose } from 'comlink'
-import type { Beginning } from './first'
+import type { Beginning, Begun } from './first'
 import { positionCurve, type PositionCurve } from './positionCurve'
 
 const pause = () => new Promise<void>((done) => setTimeout(done))
@@ -66,7 +66,7 @@ let sampling = 0
 let trying = 0
 const evaluateNext = evaluator()
 const stakesNext = measurer()
-let given: Evaluation | undefined
+let given: Partial<Evaluation> | undefined
 
 const api = {
   /** What has changed since the evaluation this worker gave last. */
@@ -160,9 +160,15 @@ expose(api)
 
 /**
  * A build that is being opened comes here as soon as it is there, and is worked out while the page that will ask for it is still being read:
- * what is asked then is only looked up, and worked out anew as far as the page has it otherwise.
+ * what is asked then is only looked up, and worked out anew as far as the page has it otherwise. The joints are known long before the rest,
+ * and hang on nothing but the build: they are handed over as soon as they are.
  */
 self.addEventListener('message', ({ data }: MessageEvent<Partial<Beginning>>) => {
-  const ahead = ({ opened, today }: Beginning) => void evaluateNext((JSON.parse(opened) as { build: Build }).build, today)
-  if (data.opened !== undefined && !given) ahead(data as Beginning)
+  if (data.opened === undefined || given) return
+  const { build, ...of } = JSON.parse(data.opened) as { build: Build; id: string; revision: number }
+  evaluateNext(build, data.today!, undefined, (station, result) => {
+    if (station !== 'fit') return
+    given = { fit: result as Evaluation['fit'] }
+    self.postMessage({ begun: given.fit, id: of.id, revision: of.revision } satisfies Begun)
+  })
 })

@@ -1,6 +1,7 @@
 import { beforeEach, expect, it, vi } from 'vitest'
 
 const told = vi.fn()
+let says: (data: unknown) => void
 beforeEach(() => {
   vi.resetModules()
   told.mockReset()
@@ -8,6 +9,7 @@ beforeEach(() => {
     'Worker',
     class {
       postMessage = told
+      addEventListener = (_: string, hears: (e: { data: unknown }) => void) => (says = (data) => hears({ data }))
     },
   )
 })
@@ -29,4 +31,20 @@ it('what is no build, or never came, it is not told of', async () => {
   beginWith(Promise.reject(new Error('away')), '2026-12-01')
   await new Promise((done) => setTimeout(done))
   expect(told).not.toHaveBeenCalled()
+})
+
+it('what it hands over unasked is heard, from before anybody listened too; answers to questions are not taken for it', async () => {
+  const { firstWorker, hearBegun } = await import('./first')
+  firstWorker()
+  const [early, late] = [
+    { begun: [1], id: 'heron', revision: 3 },
+    { begun: [2], id: 'plover', revision: 1 },
+  ]
+  says(early)
+  says({ id: 'a question', type: 'RAW' })
+  const heard = vi.fn()
+  hearBegun(heard)
+  expect(heard.mock.calls).toEqual([[early]])
+  says(late)
+  expect(heard.mock.calls).toEqual([[early], [late]])
 })

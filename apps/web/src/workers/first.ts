@@ -6,11 +6,36 @@ export interface Beginning {
   today: string
 }
 
+/** What it hands over before it is asked: the joints, and of which answer of the server they are. */
+export interface Begun {
+  begun: unknown
+  id: string
+  revision: number
+}
+
 /**
  * The worker every verdict comes from. It is started before the page itself is read, since reading its code takes as long; nothing is
  * imported here that would have to be read first.
  */
-export const firstWorker = (): Worker => (first ??= new Worker(new URL('./compute.worker.ts', import.meta.url), { type: 'module' }))
+export const firstWorker = (): Worker => (first ??= started())
+
+function started(): Worker {
+  const worker = new Worker(new URL('./compute.worker.ts', import.meta.url), { type: 'module' })
+  worker.addEventListener('message', ({ data }: MessageEvent<Partial<Begun>>) => {
+    if (data.begun === undefined) return
+    if (hears) hears(data as Begun)
+    else unheard.push(data as Begun)
+  })
+  return worker
+}
+
+/** Hears what it hands over unasked, from before anybody listened too. */
+export function hearBegun(listener: (begun: Begun) => void): void {
+  hears = listener
+  for (const begun of unheard.splice(0)) listener(begun)
+}
+let hears: ((begun: Begun) => void) | undefined
+const unheard: Begun[] = []
 
 /** Starts it with a build as soon as that is there: it is fetched once, for the page and for the worker. */
 export function beginWith(answer: Promise<Response>, today: string): void {

@@ -19,8 +19,15 @@ const IN_ORDER_OF_WORK = Object.entries(CONTRIBUTIONS) as [Station, Contribution
  * @param today ISO date, because the plan starts there
  * @param remember keeps what was computed before; nothing is kept without it
  * @param bench the tools of the person who builds it
+ * @param ready told of each station as soon as it is worked out
  */
-export function evaluate(build: Build, today: string, remember: Remember = computed, bench: Bench = USUAL_BENCH): Evaluation {
+export function evaluate(
+  build: Build,
+  today: string,
+  remember: Remember = computed,
+  bench: Bench = USUAL_BENCH,
+  ready?: (station: Station, result: unknown) => void,
+): Evaluation {
   const empty = newBuild({ name: 'empty', handedness: build.handedness, strings: 6, scale: 648 }, today)
   const failed: Evaluation['failed'] = {}
   const results: Partial<Record<Station, unknown>> = {}
@@ -38,6 +45,7 @@ export function evaluate(build: Build, today: string, remember: Remember = compu
       if (c.steps) broken ??= `It stands on ${station}: ${failed[station]}`
     }
     if (failed[station] !== undefined) results[station] = c.result(empty, today, [], computed, bench)
+    else ready?.(station, results[station])
   }
   return { ...(results as unknown as Results), failed }
 }

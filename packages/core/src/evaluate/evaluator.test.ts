@@ -41,6 +41,19 @@ describe('evaluating one version after another', () => {
     expect(anew.length).toBeLessThan(12)
     for (const s of ['wire', 'finish', 'setup'] as const) expect(after[s], s).toBe(before[s])
   })
+  it('each station is told of as soon as it is worked out, and what was sent over of one need not be sent again', () => {
+    const next = evaluator()
+    const told: [string, unknown][] = []
+    const evaluation = next(sent(fullBuild()), TODAY, undefined, (station, result) => void told.push([station, result]))
+    expect(told.map(([station]) => station)).toEqual(['parts', 'fit', 'drill', 'finish', 'wire', 'setup', 'plan', 'log'])
+    for (const [station, result] of told) expect(result, station).toBe(evaluation[station as keyof Evaluation])
+    // The joints went before the rest: afterwards they are only named.
+    const early = { fit: evaluation.fit }
+    const asked = next(sent(fullBuild()), TODAY)
+    const patch = sent(patchOf(early, asked))
+    expect(JSON.stringify(patch.fit ?? { list: [] }).length).toBeLessThan(JSON.stringify(evaluation.fit).length / 20)
+    expect(patched(sent(early), patch)).toEqual(asked)
+  })
   it('nothing changed: nothing is computed, and the patch is empty of joints', () => {
     const next = evaluator()
     const before = next(sent(fullBuild()), TODAY)

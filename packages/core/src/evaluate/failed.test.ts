@@ -9,7 +9,10 @@ describe('a station that cannot be worked out', () => {
     const build = fullBuild()
     const whole = evaluate(build, TODAY)
     expect(whole.failed).toEqual({})
-    const hurt = evaluate({ ...build, finish: undefined as never }, TODAY)
+    const told: string[] = []
+    const hurt = evaluate({ ...build, finish: undefined as never }, TODAY, undefined, undefined, (station) => void told.push(station))
+    // What failed is not told of as worked out.
+    expect(told.toSorted()).toEqual(['drill', 'log', 'parts', 'setup', 'wire'])
     expect(Object.keys(hurt.failed).toSorted()).toEqual(['finish', 'fit', 'plan'])
     expect(hurt.failed.plan).toMatch(/stands on fit/)
     expect(hurt.drill.map((h) => h.id)).toEqual(whole.drill.map((h) => h.id))

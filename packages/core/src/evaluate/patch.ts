@@ -13,7 +13,7 @@ const listOf = (x: unknown): WithId[] | undefined =>
     : undefined
 
 /** The difference between two evaluations of one evaluator, which gives unchanged pieces as the same objects. */
-export function patchOf(before: Evaluation | undefined, after: Evaluation): Patch {
+export function patchOf(before: Partial<Evaluation> | undefined, after: Evaluation): Patch {
   const patch: Patch = { failed: after.failed }
   for (const s of STATIONS) {
     if (before && before[s] === after[s]) continue
@@ -24,7 +24,7 @@ export function patchOf(before: Evaluation | undefined, after: Evaluation): Patc
 }
 
 /** The evaluation a patch was made from. @param before what the patch was made against */
-export function patched(before: Evaluation | undefined, { failed, ...stations }: Patch): Evaluation {
+export function patched(before: Partial<Evaluation> | undefined, { failed, ...stations }: Patch): Evaluation {
   const after = { ...before, failed } as Record<string, unknown>
   for (const [station, piece] of Object.entries(stations))
     after[station] =

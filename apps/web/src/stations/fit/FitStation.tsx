@@ -20,12 +20,15 @@ import { NotJudged } from './NotJudged'
 /** Dry fit: the joints on numbers, then the real trial build. */
 export default function FitStation() {
   const [tab] = useTab(FIT_TABS)
-  return tab === 'mockup' ? <MockupTab /> : <JointsTab />
+  // The joints are known before the plan the trial build is ticked off in.
+  const whole = useBuild((s) => s.evaluation !== undefined)
+  if (tab === 'mockup') return whole ? <MockupTab /> : null
+  return <JointsTab />
 }
 
 /** Every joint by verdict, the one in hand with its section, its sizes and the job that cures it. */
 function JointsTab() {
-  const real = useBuild((s) => s.evaluation!.fit)
+  const real = useBuild((s) => s.evaluation?.fit ?? s.early!)
   const tried = useBuild((s) => s.trial?.evaluation?.fit)
   const joints = tried ?? real
   const build = useBuild((s) => (s.trial?.evaluation ? s.trial.build : s.build!))

@@ -36,6 +36,29 @@ describe('joints', () => {
     // The drawing's numbers, for those who cannot see it.
     expect(loupe().getByRole('table').textContent).toMatch(/56/)
   })
+  it('stand there, each with its sizes and its jobs, while all the rest of the build is still worked out; the trial build waits for it', () => {
+    const whole = () =>
+      list()
+        .getAllByRole('listitem')
+        .map((row) => row.textContent)
+    const hand = () => [inHand().getByRole('heading', { level: 2 }).textContent, inHand().getAllByRole('textbox').length]
+    layOut(tight())
+    const shown = show(station(), 'fit')
+    const [rows, inHandThen] = [whole(), hand()]
+    shown.unmount()
+    const { fit } = useBuild.getState().evaluation!
+    useBuild.setState({ evaluation: undefined, early: fit })
+    for (const joint of fit) {
+      const one = show(station(), `fit/${joint.id}`)
+      expect(inHand().getByRole('heading', { level: 2 }).textContent).toContain(joint.title)
+      one.unmount()
+    }
+    const trial = show(station(), 'fit?tab=mockup')
+    expect(screen.queryByRole('region')).toBeNull()
+    trial.unmount()
+    show(station(), 'fit')
+    expect([whole(), hand()]).toEqual([rows, inHandThen])
+  })
   it('a part that nothing takes stands under the list, with why and the way to it', async () => {
     const b = structuredClone(fullBuild())
     b.parts['jack-plate'] = aPart('jack-plate', { hole: 9.7 })
