@@ -17,9 +17,13 @@ export function ThingRow(props: Props) {
   const { selected } = props
   useEffect(() => {
     if (!selected) return
-    // Where it lies is reckoned by the whole page: asked with the next frame, which reckons it anyway, and not once more before.
-    const frame = requestAnimationFrame(() => ref.current?.scrollIntoView({ block: 'nearest' }))
-    return () => cancelAnimationFrame(frame)
+    // Where it lies is reckoned by the whole page: asked after the frame that reckons it anyway, and not once more before.
+    let timer: ReturnType<typeof setTimeout> | undefined
+    const frame = requestAnimationFrame(() => (timer = setTimeout(() => ref.current?.scrollIntoView({ block: 'nearest' }))))
+    return () => {
+      cancelAnimationFrame(frame)
+      clearTimeout(timer)
+    }
   }, [selected])
   return (
     <li>
