@@ -1,3 +1,4 @@
+import { missed } from './missed'
 import type { Build } from '../document/build'
 import { isBass } from '../instrument/tunings'
 import { clearances, lowestSaddle, worstOf, type Pluck } from '../physics/clearance'
@@ -49,11 +50,6 @@ export function buzzMap(build: Build, model = setupModel(build)): BuzzMap {
 }
 
 const held = (stop: number) => (stop === 0 ? 'open' : `held at fret ${stop}`)
-
-/** By how much a string comes too low, in words. */
-export const missed = (margin: number): string => (-margin < LEAST_READ ? `less than ${LEAST_READ} mm` : `${(-margin).toFixed(2)} mm`)
-/** Nobody reads a gap closer, mm. */
-const LEAST_READ = 0.01
 
 function buzzSays(worst: BuzzCell | undefined, buzzes: number): string {
   if (!worst) return 'Nothing can be said without frets.'

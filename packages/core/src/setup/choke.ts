@@ -1,4 +1,4 @@
-import { missed } from './buzz'
+import { missed } from './missed'
 import type { Build } from '../document/build'
 import { valueAt } from '../document/read'
 import { stringPulls, type StringPull } from '../instrument/stringPulls'
