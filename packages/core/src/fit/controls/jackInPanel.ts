@@ -10,6 +10,7 @@ import { drawnAt, gapOf, sizesIn } from '../../judge/known'
 import { likelyOf } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
 import { THREAD_KEPT } from './potLimits'
+import { wideWashers } from './wideWashers'
 
 type Carrier = Panel & { slot: 'control-plate' | 'guard' }
 
@@ -69,16 +70,7 @@ function hole(build: Build, panel: Carrier): Question {
       verdict === 'snug'
         ? []
         : verdict === 'loose'
-          ? [
-              {
-                id: 'wide-washers',
-                job: 'Put a flat washer wider than the hole on either face.',
-                how: 'The nut bears on it; a toothed one beneath keeps the jack from turning.',
-                gives: 'nothing',
-                tools: ['washers', 'spanner'],
-                minutes: 5,
-              },
-            ]
+          ? [wideWashers('jack')]
           : [
               {
                 id: 'ream-jack-hole',

@@ -13,6 +13,7 @@ import { liesOnFront } from '../../judge/onFront'
 import type { Band } from '../../judge/verdict'
 import { likelyOf, linear, ofSize, propagate } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
+import { elsewhere } from '../guard/elsewhere'
 import { filledEdge } from '../guard/filledEdge'
 import { EASED_AT_MOST, inRoute, wallFrom } from '../guard/inRoute'
 import { plateCoverDrawing } from './plateCover.draw'
@@ -228,13 +229,12 @@ const inHollow = (id: string, what: string, free: Question['clearance']): Questi
 
 const easedFor = (id: string, what: string, ease: number): Cure =>
   ease > EASED_AT_MOST
-    ? {
-        id: `${id}-elsewhere`,
-        job: `Read the place of the ${what} and of the control route again; if both are right, take another control plate.`,
-        how: `It lacks ${printMm(ease, 0)} mm there: no route is eased by so much.`,
-        gives: 'the part',
-        tools: ['rule'],
-      }
+    ? elsewhere(
+        `${id}-elsewhere`,
+        `the place of the ${what} and of the control route`,
+        'control plate',
+        `It lacks ${printMm(ease, 0)} mm there: no route is eased by so much.`,
+      )
     : {
         id: `ease-${id}`,
         job: `Ease the control route there by ${printMm(ease, 1)} mm, before any coat goes on.`,

@@ -14,6 +14,7 @@ import { printMm } from '../../quantity/length'
 import type { Size } from '../../quantity/size'
 import { potDrawing } from './potInGuard.draw'
 import { CLEAR, packing } from './potPanel'
+import { wideWashers } from './wideWashers'
 
 /** Hole minus bushing, mm: at least 0.1 to pass, over 0.8 it wanders. [practice] */
 const HOLE_BANDS: readonly Band[] = [
@@ -95,7 +96,7 @@ function holeQuestion(build: Build, slot: PotSlot): Question {
     says: () => `The hole is ${printMm(have.hole.value)} mm and the bushing ${printMm(have.diameter.value)} mm.`,
     cures: ({ verdict }) =>
       verdict === 'loose'
-        ? [wideWashers]
+        ? [wideWashers('pot')]
         : verdict === 'snug' || likelyOf(hole) >= CLEAR
           ? []
           : [reamCure(have.hole, have.diameter, panel)],
@@ -185,16 +186,6 @@ const shorter = (have: { length: Size; guard: Size }, under: number): number[] =
   BUSHINGS.filter(
     (b) => b < have.length.value - 0.5 && b - have.guard.value - under >= 0 && b - have.guard.value - under <= THREAD_WANTED,
   ).slice(-1)
-
-/** A nut has nothing to bear on in a hole nearly as wide as it is. */
-const wideWashers: Cure = {
-  id: 'wide-washers',
-  job: 'Put a flat washer wider than the hole on either face.',
-  how: 'The nut bears on it; a toothed one beneath keeps the pot from turning. Tape round the bushing keeps it in the middle.',
-  gives: 'nothing',
-  tools: ['washers', 'spanner'],
-  minutes: 5,
-}
 
 function reamCure(hole: Size, bushing: Size, panel: Panel): Cure {
   const to = bushing.value + HOLE_OVER.pot

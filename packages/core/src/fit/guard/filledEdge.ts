@@ -1,5 +1,6 @@
 import type { Cure } from '../../judge/joint'
 import { printMm } from '../../quantity/length'
+import { elsewhere } from './elsewhere'
 
 /** A wider strip in a route’s edge is a repair that shows, and the sizes are to be doubted first, mm. [practice, from memory] */
 const FILLED_AT_MOST = 12
@@ -21,13 +22,12 @@ interface ShownEdge {
 export function filledEdge({ id, panel, route, edge, lack }: ShownEdge): Cure {
   const wide = printMm(lack + TO_SPARE, 1)
   return lack + TO_SPARE > FILLED_AT_MOST
-    ? {
-        id: `${id}-elsewhere`,
-        job: `Read the places of the ${panel} and of ${route} again; if both are right, take another ${panel}.`,
-        how: `It lacks ${wide} mm there: no edge is filled by so much.`,
-        gives: 'the part',
-        tools: ['rule'],
-      }
+    ? elsewhere(
+        `${id}-elsewhere`,
+        `the places of the ${panel} and of ${route}`,
+        panel,
+        `It lacks ${wide} mm there: no edge is filled by so much.`,
+      )
     : {
         id,
         job: `Glue a strip of the body’s wood, ${wide} mm wide, into ${edge} and cut it flush.`,

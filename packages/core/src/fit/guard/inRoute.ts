@@ -7,6 +7,7 @@ import type { Question } from '../../judge/joint'
 import { sizeIn } from '../../judge/known'
 import { likelyOf, linear, ofSize, type Distribution } from '../../quantity/distribution'
 import { printMm } from '../../quantity/length'
+import { elsewhere } from './elsewhere'
 
 /** Round a control's body there is room for its lugs and wires, mm. [practice] */
 const WIRING = 2
@@ -61,15 +62,14 @@ export function inRoute(build: Build, control: PotControl, shaft: Distribution):
         gives: 'body',
         tools: ['router', 'bearing bit'],
       }
-      const elsewhere = {
-        id: `other-place-${control}`,
-        job: `Read the place of the ${name} pot’s hole and of the control route again; if both are right, take another ${panelOf(build).name}.`,
-        how: `The shaft stands ${printMm(ease, 0)} mm too far out: no route is eased by so much.`,
-        gives: 'the part',
-        tools: ['rule'],
-      }
+      const outside = elsewhere(
+        `other-place-${control}`,
+        `the place of the ${name} pot’s hole and of the control route`,
+        panelOf(build).name,
+        `The shaft stands ${printMm(ease, 0)} mm too far out: no route is eased by so much.`,
+      )
       // Where its very shaft meets the wall a smaller body helps nothing.
-      return [...(verdict === 'tight' ? [smaller] : []), ease > EASED_AT_MOST ? elsewhere : eased]
+      return [...(verdict === 'tight' ? [smaller] : []), ease > EASED_AT_MOST ? outside : eased]
     },
   }
 }
