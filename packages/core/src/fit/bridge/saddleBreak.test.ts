@@ -134,6 +134,15 @@ describe('strings over the saddles', () => {
     ],
     tailed,
   )
+  it('a plug of hard maple is told where the body is softer, not in hard maple itself', () => {
+    const short = (wood: string) =>
+      checkIn(changed(tailed(), { 'tailpiece/studLength': 9 }, { 'body/wood': wood }), 'tail-studs', 'pull').cures.map((c) => c.id)
+    // 14.9 MPa: more than basswood is trusted with, less than hard maple. With half the bushing 232 / (11.5 x 5) x (4 + 6 x 12 / 5) = 74.
+    expect(short('basswood')).toEqual(['longer-studs', 'hard-plug'])
+    const high = (wood: string) =>
+      checkIn(changed(tailed(), { 'tailpiece/studLength': 9, 'tailpiece/height': 12 }, { 'body/wood': wood }), 'tail-studs', 'pull').cures
+    expect([high('hard-maple'), high('basswood')].map((all) => all.map((c) => c.id))).toEqual([['longer-studs'], ['longer-studs']])
+  })
   it('a bridge that holds its strings itself: by so much higher saddles as reaches its back, a groove of a millimetre at most, or another', () => {
     // The string falls from 13.28 over the saddle to 2.5, 14 mm behind: 10.2 stand 4 mm behind it, of a rise of the saddle 10/14 reach there.
     const ways = (back: number) =>

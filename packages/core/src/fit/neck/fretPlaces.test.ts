@@ -151,6 +151,14 @@ describe('frets read off a board', () => {
   })
 })
 
+it.each([
+  [12, 'Read nut to fret 1 and to fret 12 once more, and count the frets.'],
+  [22, 'Read nut to fret 1, to fret 12 and to fret 22 once more, and count the frets.'],
+])('a board of %d frets is read again at each of its frets once', (frets, job) => {
+  const far = changed(fullBuild(), { 'neck/frets': frets, 'neck/frets.last': fretPlace(647.7, frets) + 30 })
+  expect(jointIn(far, 'fret-places').cures.map((c) => c.job)).toEqual([job])
+})
+
 it('places of the old rule', () => {
   // Handbook value, from memory: fret 12 of 647.7 at 321.50.
   expect(eighteenthPlace(647.7, 12)).toBeCloseTo(321.5, 1)

@@ -1,7 +1,7 @@
-import { describe } from 'vitest'
+import { describe, expect, it } from 'vitest'
 import type { Build } from '../../document/build'
 import { changed, fullBuild, without } from '../../testing/fullBuild'
-import { judgeRows } from '../../testing/rows'
+import { checkIn, judgeRows } from '../../testing/rows'
 
 describe('a pickup that hangs in the wood', () => {
   const inWood = (): Build => {
@@ -18,6 +18,13 @@ describe('a pickup that hangs in the wood', () => {
     )
     return b
   }
+  it('the corners of its route are squared with a chisel, those of a guard with a needle file', () => {
+    const corner = (b: Build) => checkIn(b, 'room-neck', 'corner').cures.map((c) => [c.gives, c.tools, c.how])
+    const wood = changed(inWood(), { 'body/route.neck.radius': 4, 'pickup-neck/radius': 1 })
+    expect(corner(wood)).toEqual([['body', ['narrow chisel'], 'A narrow chisel down each corner; or round the cover’s corners instead.']])
+    const guard = changed(fullBuild(), { 'guard/opening.neck.radius': 4, 'pickup-neck/radius': 1 })
+    expect(corner(guard)[0]!.slice(0, 2)).toEqual(['guard opening', ['needle file, or paper on a pen']])
+  })
   judgeRows(
     [
       {
