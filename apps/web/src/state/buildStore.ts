@@ -117,7 +117,8 @@ export const useBuild = create<BuildStore>()((set, get) => {
   const waiting: (() => void)[] = []
   hearFit((early) => {
     begun = early
-    showEarly()
+    // What came while the page was still being read is told of at once, before there is a store.
+    queueMicrotask(showEarly)
   })
   /** Shows the joints that came first, where they are of just the build that is open. */
   function showEarly() {
