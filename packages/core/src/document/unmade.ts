@@ -9,14 +9,8 @@ import type { SizeRef } from './read'
  */
 export function isUnmade(build: Build, { slot, size }: SizeRef): boolean {
   const part = build.parts[slot]
-  return part !== undefined && saidUnmade(part, size) && !isMade(build, { slot, size })
-}
-
-/** A hole somebody has read a size of, or whose card is ticked off: it is there. */
-export function isMade(build: Build, { slot, size }: SizeRef): boolean {
-  const part = build.parts[slot]
-  if (!part) return false
-  return Boolean(told(part.sizes[size])) || holeOf(part.kind, size)!.cards.some((id) => build.steps[`drill-${id}`])
+  if (!part || !saidUnmade(part, size) || told(part.sizes[size])) return false
+  return !holeOf(part.kind, size)!.cards.some((id) => build.steps[`drill-${id}`])
 }
 
 /** The sizes a hole has once the card is ticked off. */

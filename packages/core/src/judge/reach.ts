@@ -43,12 +43,12 @@ export const beyondReach = (plan: Plan): JobEffect | undefined =>
 /**
  * What no job on any part does is another part's to do: of those the check reads a size of. Nothing where that may be any of many.
  * @param over what is more than such a job does, where that is why
- * @param mayMend whether any other part there could bring the check out of its class
+ * @param whose the parts whose joint it is: what is read of others is not theirs to put right
  */
-export function exchange(build: Build, check: Check, over: JobEffect | undefined, mayMend: (slot: Slot) => boolean): Cure[] {
+export function exchange(build: Build, check: Check, over: JobEffect | undefined, whose: readonly Slot[]): Cure[] {
   const asked = [...new Set(check.reads.map((r) => r.slot))].filter((slot) => !LINING.has(slot))
-  const mending = asked.filter(mayMend)
-  const read = mending.length ? mending : asked
+  const own = asked.filter((slot) => whose.includes(slot))
+  const read = own.length ? own : asked
   const slots = [...read.filter((slot) => !COSTLY.has(slot)), ...read.filter((slot) => COSTLY.has(slot))]
   // Of one piece neither is had without the other.
   const inOne = slots.includes('body') && isThrough(build)

@@ -4,7 +4,6 @@ import type { SizeUnit } from '../parts/kind'
 import { Asker, type Ask } from './ask'
 import type { Check, Cure } from './joint'
 import type { Slot } from '../parts/slots'
-import { likelyOf } from '../quantity/distribution'
 import { cutLimits, cutOf, type CutLimits } from './leastCut'
 import { onPaper, type Plan } from './onPaper'
 import { beyondReach, exchange } from './reach'
@@ -51,12 +50,6 @@ export const harms = (before: readonly Check[], after: readonly Check[]): boolea
     )
   })
 
-/** How far a check stands from the nearest end of the band it lies in. */
-function toNextClass({ bands, clearance }: Check): number {
-  const at = likelyOf(clearance)
-  return Math.min(...bands.map(({ upTo }) => Math.abs(upTo - at)))
-}
-
 /**
  * Cures that can be done on paper are done there first. One is offered only when it can be done, brings its check out of the class it is in
  * and not into a worse one, and makes no other check of the joint worse; and only as far as such a job goes: past that, or where nothing is
@@ -99,23 +92,11 @@ export function vetOf(
       get: () => (cut ??= { limits: cutLimits(plan, (share) => some(check, plan, share)) }).limits,
     })
   }
-  /** Could such a part, as small or as large as any is found in one size, move the check so far? */
-  const mayMend = (check: Check) => (slot: Slot) =>
-    slots.includes(slot) &&
-    check.reads.some((ref) => {
-      if (ref.slot !== slot) return false
-      const now = sizeAt(build, ref)
-      const { min, max } = specAt(ref)
-      return [min, max].some((bound) => {
-        const then = now && after({ ...ref, delta: bound - now.value, doubt: 0 }).find((c) => c.id === check.id)
-        return !then || Math.abs(likelyOf(then.clearance) - likelyOf(check.clearance)) >= toNextClass(check)
-      })
-    })
   return (check, offered) => {
     const tooFar = (cure: Cure) => cure.plan && beyondReach(cure.plan)
     const done = firstOf(offered.filter((cure) => !tooFar(cure) && helps(check, cure))).map((cure) => measured(check, cure))
     const over = offered.map(tooFar).find((o) => o !== undefined)
     const hopeless = over ?? (check.raw.verdict === 'wont-go' && !check.supposed)
-    return done.length || !hopeless ? done : exchange(build, check, over, mayMend(check))
+    return done.length || !hopeless ? done : exchange(build, check, over, slots)
   }
 }

@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest'
-import type { Build } from '../../document/build'
 import { untold } from '../../testing/anyBuild'
 import { jointIn } from '../../testing/bench'
 import { changed, fullBuild, without } from '../../testing/fullBuild'
@@ -78,7 +77,7 @@ describe('controls within reach', () => {
         check: 'knob',
         verdict: 'tight',
         says: 'Knobs stand 20 mm apart; fingers want 30.',
-        job: 'Mark them at least 30 mm apart while the top is not drilled, or take smaller knobs.',
+        job: 'Move one of the two holes, at least 30 mm from the other, or take smaller knobs.',
         sizes: { 'body/tone.x': 276, 'body/tone.y': -82 },
       },
       {
@@ -105,29 +104,17 @@ describe('controls within reach', () => {
         says: 'The volume comes up under the strings, 6.3 mm inside the outer one; fingers want 15 beside it.',
         sizes: { 'body/volume.y': -20 },
         // No knob is small enough there.
-        job: 'Mark it at least 15 mm beside the outer string while the top is not drilled.',
+        job: 'Move the volume’s hole, at least 15 mm beside the outer string.',
       },
     ],
     inTop,
   )
-  it('where the top is drilled nothing is marked any more: the hole is plugged and drilled anew', () => {
-    const jobs = (sizes: Record<string, number>) => {
-      const { checks } = jointIn(changed(inTop(), sizes), 'control-reach')
-      return checks
-        .flatMap((c) => c.cures)
-        .filter((c) => c.id.startsWith('move-'))
-        .map((c) => [c.job, c.gives])
-    }
+  it('whether the top is drilled nobody is asked: how it is done says both', () => {
     const near = { 'body/tone.x': 276, 'body/tone.y': -82 }
-    expect(jobs(near)).toEqual([['Mark them at least 30 mm apart while the top is not drilled, or take smaller knobs.', 'body']])
-    expect(jobs({ ...near, 'body/pot.hole': 9.6 })).toEqual([
-      ['Plug one of the two holes and drill it anew, at least 30 mm from the other, or take smaller knobs.', 'nothing'],
-    ])
-    expect(jobs({ 'body/volume.y': -20, 'body/pot.hole': 9.6 })).toEqual([
-      ['Plug the volume’s hole and drill it anew, at least 15 mm beside the outer string.', 'nothing'],
-    ])
-    const ticked: Build = { ...changed(inTop(), near), steps: { 'drill-pot-holes': { done: '2026-11-20' } } }
-    expect(checkIn(ticked, 'control-reach', 'knob').cures[0]!.job).toMatch(/^Plug one of the two holes/)
+    const cures = [near, { ...near, 'body/pot.hole': 9.6 }].map((sizes) => checkIn(changed(inTop(), sizes), 'control-reach', 'knob').cures)
+    expect(cures[1]).toEqual(cures[0])
+    expect(cures[0]![0]!.how).toMatch(/^While the top is not drilled only its mark; where it is, the hole is plugged/)
+    expect(cures[0]![0]!.gives).toBe('body')
   })
   it('two volumes and no tone are asked as well; a pot alone is not', () => {
     const b = inTop()

@@ -1,6 +1,5 @@
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, valueAt, type SizeRef } from '../../document/read'
-import { isMade } from '../../document/unmade'
 import type { Drawing, Mark } from '../../drawing/drawing'
 import { framed, nothingYet } from '../../drawing/sections'
 import { pt, type Point } from '../../geometry/point'
@@ -123,44 +122,34 @@ function reachDrawing(build: Build): Drawing {
 
 /** What is moved, and away from what. */
 const STANDS = {
-  knob: { holes: 'these holes', marked: 'them', from: 'apart', drilled: 'one of the two holes', anew: 'from the other' },
-  string: {
-    holes: 'its hole',
-    marked: 'it',
-    from: 'beside the outer string',
-    drilled: 'the volume’s hole',
-    anew: 'beside the outer string',
-  },
+  knob: { holes: 'these holes', from: 'apart', one: 'one of the two holes', moved: 'from the other' },
+  string: { holes: 'its hole', from: 'beside the outer string', one: 'the volume’s hole', moved: 'beside the outer string' },
 } as const
 
-/** A shaft is moved by another guard or plate, by its mark, or where the top is drilled by a plug. @param under it comes up under the strings, where no knob is small enough */
+/**
+ * A shaft is moved by another guard or plate, or in the top, which may be drilled or not: nobody is asked for that.
+ * @param under it comes up under the strings, where no knob is small enough
+ */
 function movedShaft(build: Build, id: keyof typeof STANDS, least: number, under: boolean): Cure {
   const panel = panelOf(build)
-  const { holes, marked, from, drilled, anew } = STANDS[id]
+  const { holes, from, one, moved } = STANDS[id]
   const smaller = (words: string) => (under ? '' : `, or ${words}`)
-  if (isCarried(panel))
-    return {
-      id: `move-${id}`,
-      job: `Take a new ${panel.name} with ${holes} at least ${least} mm ${from}${smaller('smaller knobs')}.`,
-      how: 'Hold the guitar and mark where the hand falls before drilling.',
-      gives: `the ${panel.name}`,
-      tools: ['pencil'],
-    }
-  if (isMade(build, sizeRef('body', 'pot.hole')))
-    return {
-      id: `move-${id}`,
-      job: `Plug ${drilled} and drill it anew, at least ${least} mm ${anew}${smaller('take smaller knobs')}.`,
-      how: 'Dowel of the same grain, an evening to dry, flush on both faces; it shows under a clear finish. Hold the guitar and mark where the hand falls before drilling.',
-      gives: 'nothing',
-      tools: ['dowel', 'wood glue', 'bit'],
-    }
-  return {
-    id: `move-${id}`,
-    job: `Mark ${marked} at least ${least} mm ${from} while the top is not drilled${smaller('take smaller knobs')}.`,
-    how: 'Hold the guitar and mark where the hand falls before drilling.',
-    gives: 'body',
-    tools: ['pencil'],
-  }
+  const hold = 'Hold the guitar and mark where the hand falls before drilling.'
+  return isCarried(panel)
+    ? {
+        id: `move-${id}`,
+        job: `Take a new ${panel.name} with ${holes} at least ${least} mm ${from}${smaller('smaller knobs')}.`,
+        how: hold,
+        gives: `the ${panel.name}`,
+        tools: ['pencil'],
+      }
+    : {
+        id: `move-${id}`,
+        job: `Move ${one}, at least ${least} mm ${moved}${smaller('take smaller knobs')}.`,
+        how: `While the top is not drilled only its mark; where it is, the hole is plugged with dowel of the same grain, an evening to dry, and drilled anew: a plug shows under a clear finish. ${hold}`,
+        gives: 'body',
+        tools: ['pencil', 'dowel', 'wood glue'],
+      }
 }
 
 function distances(build: Build): Question[] {
