@@ -1,9 +1,8 @@
 import type { CircuitChoice, Gain } from '../../document/build'
-import { gainAt } from '../engine/response'
-import { compile } from '../engine/solver'
+import { decibel, givenBy, pickupsOf, SOUND_WORDS, soundOf, type Complex } from '../model/heard'
 import type { Harness } from '../model/harness'
-import { toNetlist } from '../model/toNetlist'
 import { potsOf, switchStates } from '../model/switchStates'
+import { listed } from '../../quantity/words'
 
 export interface ListeningCell {
   /** Under which it is kept. */
@@ -32,17 +31,22 @@ export const GAIN_WORDS: Record<Gain, string> = {
 const MOST = 16
 /** A control that changes no more than this does nothing there, dB. [ours] */
 const NOTHING = 1.5
+/** One that falls by so much is gone; under so much it was not heard before, dB. [ours] */
+const GONE = -40
+const HEARD = -60
 
 /** Every position against every control: what should be heard, and what nobody has tried before the covers go on. */
 export function listeningSheet(harness: Harness, circuit: Pick<CircuitChoice, 'heard' | 'gain'>): ListeningSheet {
   const pots = potsOf(harness)
+  const pickups = pickupsOf(harness)
   const heard = circuit.heard ?? {}
   const controls = ['strum', ...pots.map((p) => p.label), 'hand on the strings']
   const rows = switchStates(harness)
     .slice(0, MOST)
     .map(({ id, switches }) => {
-      const level = (knobs: Record<string, number>) => levels(harness, switches, knobs)
-      const full = level({})
+      // Each pickup by itself: of two that are alike one can fall out, or be turned against the other, and their sum tells neither.
+      const given = (knobs: Record<string, number>) => pickups.map((p) => givenBy(harness, { switches: { ...switches }, knobs }, p))
+      const full = given({})
       // What was heard is kept by a name that stays when a knob is called otherwise.
       const cell = (control: string, expect: string, kept = control): ListeningCell => {
         const key = `${id} ${kept}`.trim()
@@ -51,8 +55,8 @@ export function listeningSheet(harness: Harness, circuit: Pick<CircuitChoice, 'h
       return {
         id,
         cells: [
-          cell('strum', full.low < -60 ? 'silence belongs here' : 'every string full and clear'),
-          ...pots.map((p) => cell(p.label, sweepWords(full, level({ [p.id]: 0 })), p.id.replace('-', ' '))),
+          cell('strum', SOUND_WORDS[soundOf(full)]),
+          ...pots.map((p) => cell(p.label, sweepWords(pickups, full, given({ [p.id]: 0 })), p.id.replace('-', ' '))),
           cell('hand on the strings', 'hum falls, or stays where there is none'),
         ],
       }
@@ -70,27 +74,23 @@ export function listeningSheet(harness: Harness, circuit: Pick<CircuitChoice, 'h
   }
 }
 
-/** As little as is told apart, dB. */
-const SILENCE = -200
-
-interface Levels {
-  low: number
-  high: number
-}
-
-function levels(harness: Harness, switches: Readonly<Record<string, number>>, knobs: Record<string, number>): Levels {
-  const solver = compile(toNetlist(harness, { switches: { ...switches }, knobs }, { cable: 500e-12, amplifier: 1e6 }))
-  // Silence is a number too, so that two silences can be compared.
-  const at = (hertz: number) => Math.max(SILENCE, gainAt(solver, hertz))
-  return { low: at(150), high: at(3000) }
-}
-
-/** What turning a control right down does, in words. */
-function sweepWords(full: Levels, down: Levels): string {
-  const [low, high] = [down.low - full.low, down.high - full.high]
-  if (full.low < -60 && down.low < -60) return 'silence belongs here'
-  if (Math.abs(low) < NOTHING && Math.abs(high) < NOTHING) return 'does nothing here'
-  if (low < -40) return 'down to silence, no crackle'
-  if (high < -6 && low > -6) return 'goes dark evenly, no crackle'
-  return low > NOTHING || high > NOTHING ? 'the other pickup comes forward' : 'quieter or darker, no crackle'
+/** What turning a control right down does, in words. @param full what each pickup gives before it, @param down and after */
+function sweepWords(pickups: readonly string[], full: readonly (readonly Complex[])[], down: readonly (readonly Complex[])[]): string {
+  if (soundOf(full) === 'silent' && soundOf(down) === 'silent') return SOUND_WORDS.silent
+  const changes = pickups.flatMap((pickup, i) => {
+    const [low, high] = [0, 2].map((at) => decibel(down[i]![at]!) - decibel(full[i]![at]!)) as [number, number]
+    return decibel(full[i]![0]!) < HEARD && decibel(down[i]![0]!) < HEARD ? [] : [{ pickup, low, high }]
+  })
+  const gone = changes.filter((c) => c.low < GONE)
+  if (gone.length === changes.length) return 'down to silence, no crackle'
+  if (gone.length) {
+    const stay = changes.filter((c) => c.low >= GONE)
+    const who = (some: typeof changes, one: string, more: string) =>
+      `${listed(some.map((c) => c.pickup))} ${some.length === 1 ? one : more}`
+    return `${who(gone, 'falls', 'fall')} out, ${who(stay, 'stays', 'stay')}, no crackle`
+  }
+  const moved = changes.filter((c) => Math.abs(c.low) >= NOTHING || Math.abs(c.high) >= NOTHING)
+  if (!moved.length) return 'does nothing here'
+  if (moved.every((c) => c.high < -6 && c.low > -6)) return 'goes dark evenly, no crackle'
+  return moved.some((c) => c.low > NOTHING || c.high > NOTHING) ? 'the other pickup comes forward' : 'quieter or darker, no crackle'
 }

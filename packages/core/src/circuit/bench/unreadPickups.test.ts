@@ -48,8 +48,8 @@ describe('pickups nobody has read', () => {
     expect(isVague({ ohm: 8000, doubt: 4100 })).toBe(true)
   })
   it('a test’s figure is left open too, but never that it beeps or not', () => {
-    expect(expected(8000, 0.02)).toBe('8.00 k ±320 Ω, no beep')
-    expect(expected(8000, 0.3)).toBe('a reading, no beep: how much nobody can say yet')
-    expect(expected(12, 0.3)).toMatch(/^a beep/)
+    expect(expected({}, 8000, 0.02)).toBe('8.00 k ±320 Ω, no beep')
+    expect(expected({}, 8000, 0.3)).toBe('a reading, no beep: how much nobody can say yet')
+    expect(expected({}, 12, 0.3)).toMatch(/^a beep/)
   })
 })

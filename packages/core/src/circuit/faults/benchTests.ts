@@ -1,7 +1,6 @@
 import { lugName } from '../model/lugNames'
-import { compile } from '../engine/solver'
 import { jackProbes, type Harness, type PotPart } from '../model/harness'
-import { toNetlist } from '../model/toNetlist'
+import { decibel, givenBy, pickupsOf, SOUND_WORDS, soundOf, soundsOtherwise } from '../model/heard'
 import type { Setting } from '../model/setting'
 import { potsOf, switchesOf } from '../model/switchStates'
 
@@ -19,6 +18,8 @@ export interface BenchTest {
   /** The pickup a screwdriver taps, or the knob that is turned. */
   of?: string
   minutes: number
+  /** What is heard where all is well, if that is not the same everywhere. */
+  well?: string
   /** The guard or panel has to be open for it; nothing is unsoldered. */
   open: boolean
 }
@@ -29,39 +30,76 @@ export type Outcome = number | string
 export const HEARD: Record<Exclude<TestKind, 'ohms'>, readonly string[]> = {
   farad: ['as marked', 'far too little', 'nothing', 'shorted'],
   tap: ['thumps', 'faint', 'nothing'],
-  strum: ['as it should', 'weak', 'thin', 'dull', 'bright', 'dead'],
+  strum: ['as it should', 'weak', 'thin', 'dull', 'bright', 'too loud', 'dead'],
   tone: ['darkens', 'darkens a little', 'does nothing', 'kills it'],
-  volume: ['silent', 'stays'],
+  volume: ['silent', 'one pickup falls out', 'stays'],
   touch: ['falls', 'stays the same', 'rises'],
 }
 
-/** Ways the switches stand that are worth listening to: each position of the selector, and each other switch thrown once. */
-export function standsOf(harness: Harness): { id: string; switches: Record<string, number> }[] {
+type Switches = Record<string, number>
+interface Stand {
+  id: string
+  switches: Switches
+}
+
+/** What each pickup gives with the switches and one knob so. */
+const heardWith = (harness: Harness, switches: Switches, knobs: Record<string, number> = {}) =>
+  pickupsOf(harness).map((p) => givenBy(harness, { switches, knobs }, p))
+/** Less than this is not told apart, dB. [ours] */
+const APART = 2
+
+/**
+ * Ways the switches stand that are worth listening to: each position of the selector, and each other switch thrown once, where that is
+ * heard.
+ */
+export function standsOf(harness: Harness): Stand[] {
   const switches = switchesOf(harness)
   const [main, ...rest] = [...switches.filter((s) => s.id === 'switch'), ...switches.filter((s) => s.id !== 'switch')]
   if (!main) return [{ id: '', switches: {} }]
   const resting = Object.fromEntries(rest.map((s) => [s.id, 1]))
+  const positions = main.table.positions.map((_, i) => i + 1)
+  const at = (position: number, thrown: Switches = {}) => ({ ...resting, [main.id]: position, ...thrown })
+  const thrownAt = (thrown: Switches) =>
+    positions.find((p) => soundsOtherwise(heardWith(harness, at(p)), heardWith(harness, at(p, thrown)), APART)) ?? 1
   return [
-    ...main.table.positions.map((_, i) => ({ id: String(i + 1), switches: { ...resting, [main.id]: i + 1 } })),
+    ...positions.map((p) => ({ id: String(p), switches: at(p) })),
     ...rest.flatMap((s) =>
-      s.table.positions.slice(1).map((_, i, all) => ({
-        id: all.length > 1 ? `1, ${s.label} at ${i + 2}` : `1, ${s.label} thrown`,
-        switches: { ...resting, [main.id]: 1, [s.id]: i + 2 },
-      })),
+      s.table.positions.slice(1).map((_, i, all) => {
+        const thrown = { [s.id]: i + 2 }
+        const p = thrownAt(thrown)
+        return { id: all.length > 1 ? `${p}, ${s.label} at ${i + 2}` : `${p}, ${s.label} thrown`, switches: at(p, thrown) }
+      }),
     ),
   ]
 }
 
-/** Does turning a knob down change what a meter at the jack shows, or what is heard, with the switches so? */
-function matters(harness: Harness, p: PotPart, switches: Record<string, number>): boolean {
-  const level = (turn: number) => {
-    const solver = compile(toNetlist(harness, { switches, knobs: { [p.id]: turn } }, { cable: 500e-12, amplifier: 1e6 }))
-    const out = { re: 0, im: 0 }
-    solver.solve(3000, out)
-    return 20 * Math.log10(Math.max(1e-9, Math.hypot(out.re, out.im)))
-  }
-  return Math.abs(level(0) - level(10)) > 2
+/** Where a knob is tried: where turned down it silences what sounds, or else where it is heard at all. */
+function standOf(harness: Harness, stands: readonly Stand[], p: PotPart): Stand {
+  const turned = stands.map((stand) => ({
+    stand,
+    at10: heardWith(harness, stand.switches),
+    at0: heardWith(harness, stand.switches, { [p.id]: 0 }),
+  }))
+  const loud = (parts: ReturnType<typeof heardWith>) => Math.max(...parts.map((v) => decibel(v[1]!)))
+  const heard = turned.filter(({ at10, at0 }) => soundsOtherwise(at10, at0, APART))
+  return (heard.find(({ at10, at0 }) => loud(at0) - loud(at10) < -28) ?? heard[0] ?? turned[0]!).stand
 }
+
+/** The test of a knob by ear: where the switches stand at their first, its own name is enough. */
+export const turnTest = (harness: Harness, stands: readonly Stand[], p: PotPart): BenchTest => {
+  const { id, switches } = standOf(harness, stands, p)
+  return {
+    id: id === stands[0]!.id ? `turn ${p.id}` : `turn ${p.id} ${id}`,
+    kind: p.id.startsWith('tone') ? 'tone' : 'volume',
+    says: `Play${inPosition(id)}${id.includes(',') ? ',' : ''} and turn the ${p.label} right down.`,
+    setting: { switches, knobs: {} },
+    of: p.id,
+    minutes: 0.5,
+    open: false,
+  }
+}
+
+const inPosition = (id: string) => (id ? ` in position ${id}` : '')
 
 /** Every test that needs no iron, the quickest kinds first. */
 export function benchTests(harness: Harness): BenchTest[] {
@@ -69,7 +107,6 @@ export function benchTests(harness: Harness): BenchTest[] {
   const first = { switches: stands[0]!.switches, knobs: {} }
   const [tip, sleeve] = jackProbes(harness)
   const say = (lug: string) => lugName(harness, lug)
-  const inPosition = (id: string) => (id ? ` in position ${id}` : '')
   // A meter that reads ohms feeds its own current: no other may flow.
   const dead = (says: string) => (harness.components.some((c) => c.is === 'battery') ? `Battery off its clip. ${says}` : says)
   const ohms = (id: string, a: string, b: string, setting: Setting, says: string, minutes: number, open = false): BenchTest => ({
@@ -81,10 +118,8 @@ export function benchTests(harness: Harness): BenchTest[] {
     minutes,
     open,
   })
-  // A knob is tried where turning it does something.
-  const standOf = (p: PotPart) => stands.find((s) => matters(harness, p, s.switches)) ?? stands[0]!
   const strings = harness.components.some((c) => c.id === 'strings')
-  const pickups = [...new Set(harness.components.flatMap((c) => (c.is === 'coil' ? [c.pickup] : [])))]
+  const pickups = pickupsOf(harness)
   const used = [...new Set(harness.wires.filter((w) => !w.inside).flatMap((w) => [w.from, w.to]))].filter((l) => l !== tip && l !== sleeve)
   return [
     ...stands.map(({ id, switches }) =>
@@ -92,7 +127,7 @@ export function benchTests(harness: Harness): BenchTest[] {
     ),
     ...potsOf(harness).flatMap((p) =>
       (p.id.startsWith('volume') ? [0, 5] : [0]).map((turn) => {
-        const { id, switches } = standOf(p)
+        const { id, switches } = standOf(harness, stands, p)
         const says = `Meter from tip to sleeve${inPosition(id)}, ${p.label} at ${turn}.`
         return ohms(`${p.id} ${turn}`, tip, sleeve, { switches, knobs: { [p.id]: turn } }, says, 0.8)
       }),
@@ -109,6 +144,7 @@ export function benchTests(harness: Harness): BenchTest[] {
         kind: 'strum',
         says: `Strum${inPosition(id)}, knobs at 10.`,
         setting: { switches, knobs: {} },
+        well: SOUND_WORDS[soundOf(heardWith(harness, switches))],
         minutes: 0.6,
         open: false,
       },
@@ -124,17 +160,7 @@ export function benchTests(harness: Harness): BenchTest[] {
         }),
       ),
     ]),
-    ...potsOf(harness).map(
-      (p): BenchTest => ({
-        id: `turn ${p.id}`,
-        kind: p.id.startsWith('tone') ? 'tone' : 'volume',
-        says: `Play and turn the ${p.label} to 0.`,
-        setting: first,
-        of: p.id,
-        minutes: 0.5,
-        open: false,
-      }),
-    ),
+    ...potsOf(harness).map((p) => turnTest(harness, stands, p)),
     ...(strings
       ? [
           {

@@ -53,7 +53,7 @@ export function checkList(c: Cabinet): CheckLine[] {
     test: c.tests[k]!,
     should: c.shown[0]![k]!,
     spread: c.spread[k]!,
-    expect: expected(c.shown[0]![k]!, c.spread[k]!),
+    expect: expected(c.tests[k]!, c.shown[0]![k]!, c.spread[k]!),
     finds: n,
   }))
 }
@@ -63,11 +63,11 @@ const HEARD_WORDS: Record<string, string> = {
   thumps: 'a thump',
   faint: 'a faint tick',
   nothing: 'nothing at all',
-  'as it should': 'every string full and clear',
   darkens: 'the sound going dark',
   'darkens a little': 'the sound going a little darker',
   'does nothing': 'no change: this knob does nothing here',
   silent: 'silence',
+  'one pickup falls out': 'one pickup falling out, the rest staying',
   stays: 'no change: this knob does nothing here',
   falls: 'less hum',
   'stays the same': 'the same hum',
@@ -75,8 +75,8 @@ const HEARD_WORDS: Record<string, string> = {
 }
 
 /** What should come, as it is read off a meter or heard. */
-export function expected(should: Outcome, spread: number): string {
-  if (typeof should === 'string') return HEARD_WORDS[should] ?? should
+export function expected({ well }: Pick<BenchTest, 'well'>, should: Outcome, spread: number): string {
+  if (typeof should === 'string') return should === 'as it should' && well ? well : (HEARD_WORDS[should] ?? should)
   if (should >= OPEN_LINE) return 'silence: an open line'
   if (should < LEADS) return 'a beep: under 2 Ω'
   // Some part of it was never read: any figure would be made up.

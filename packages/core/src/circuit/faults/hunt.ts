@@ -56,7 +56,7 @@ export function hunt(build: Build, found: readonly Evidence[]): Hunt | undefined
       alike: s.alike.map((f) => f.says),
       at: s.fault?.at ?? [],
     })),
-    ...(next ? { next: { test: next.test, minutes: next.minutes, expect: expected(c.shown[0]![at!]!, c.spread[at!]!) } } : {}),
+    ...(next ? { next: { test: next.test, minutes: next.minutes, expect: expected(next.test, c.shown[0]![at!]!, c.spread[at!]!) } } : {}),
     pairs: pairSuspects(c, evidence).map((p) => ({ says: [p.faults[0].says, p.faults[1].says], explains: p.explains })),
     tests: [...c.tests],
     checks: checkList(c).map(({ finds: _, ...line }) => line),

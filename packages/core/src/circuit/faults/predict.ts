@@ -2,18 +2,16 @@ import { compile } from '../engine/solver'
 import type { Element } from '../engine/netlist'
 import { ohmTable } from '../engine/ohmTable'
 import type { Harness } from '../model/harness'
-import { toNetlist, type Source } from '../model/toNetlist'
+import { decibel, givenBy, pickupsOf, PLUGGED_IN, together, type Complex } from '../model/heard'
+import { toNetlist } from '../model/toNetlist'
 import type { Setting } from '../model/setting'
 import type { BenchTest, Outcome } from './benchTests'
 
-const LOAD = { cable: 500e-12, amplifier: 1e6 }
-/** Where ears tell: the body of a note, its middle, its edge, Hz. [ours] */
-const LOW = 150
-const MIDDLE = 1000
-const HIGH = 4000
 /** Beyond so much below what it should be, dB, nothing is heard, or little. [ours] */
 const DEAD = -28
 const FAINT = -12
+/** So much over what it should be is heard at once, dB. [ours] */
+const LOUDER = 8
 
 /** Resistance of a finger, ohm, and round stray capacitances of a person in a room with mains, farad: only order and rough size mean anything. [ours] */
 const FINGER = 10e3
@@ -32,7 +30,7 @@ const STRAY: readonly (readonly [string, string, number])[] = [
 export class TestBench {
   private readonly tables = new Map<string, (a: string, b: string) => number>()
   private readonly alone = new Map<string, readonly Complex[]>()
-  private readonly levels = new Map<string, readonly [number, number, number]>()
+  private readonly levels = new Map<string, readonly number[]>()
 
   /** @param good what it is heard against: itself while nothing is wrong */
   constructor(
@@ -53,7 +51,7 @@ export class TestBench {
       case 'tone':
         return this.toneTurned(test)
       case 'volume':
-        return this.level(with0(test))[1] - this.level(test.setting)[1] < DEAD ? 'silent' : 'stays'
+        return this.volumeTurned(test)
       case 'touch':
         return this.touched(test.setting)
     }
@@ -77,17 +75,15 @@ export class TestBench {
     return share > 0.5 ? 'as marked' : share > 0.01 ? 'far too little' : 'nothing'
   }
 
-  /** dB where ears tell, every coil struck. Positions are the sum of what each pickup gives in them: those are asked for anyway. */
-  private level(setting: Setting): readonly [number, number, number] {
+  /** dB where ears tell, every coil struck. Positions are what each pickup gives in them: those are asked for anyway. */
+  private level(setting: Setting): readonly number[] {
     const key = keyOf(setting)
     const known = this.levels.get(key)
     if (known) return known
     const parts = Object.keys(setting.knobs).length
-      ? [heardOf(this.harness, setting)]
+      ? [givenBy(this.harness, setting)]
       : pickupsOf(this.harness).map((p) => this.of(setting, p))
-    const found = [0, 1, 2].map((i) =>
-      decibel(parts.reduce((sum, v) => ({ re: sum.re + v[i]!.re, im: sum.im + v[i]!.im }), { re: 0, im: 0 })),
-    ) as unknown as readonly [number, number, number]
+    const found = together(parts)
     this.levels.set(key, found)
     return found
   }
@@ -97,7 +93,7 @@ export class TestBench {
     const key = `${keyOf(setting)} ${pickup}`
     const known = this.alone.get(key)
     if (known) return known
-    const found = heardOf(this.harness, setting, { pickup })
+    const found = givenBy(this.harness, setting, pickup)
     this.alone.set(key, found)
     return found
   }
@@ -113,10 +109,11 @@ export class TestBench {
     const should = (this.good ?? this).level(setting)
     const [low, middle, high] = now.map((l, i) => l - should[i]!) as [number, number, number]
     // Against silence that belongs here nothing can be missed.
-    if (should[1] < DEAD - 20) return now[1] < DEAD - 20 ? 'as it should' : 'bright'
+    if (should[1]! < DEAD - 20) return now[1]! < DEAD - 20 ? 'as it should' : 'too loud'
     if (Math.max(low, middle) < DEAD) return 'dead'
     if (middle < -15 || (low < -9 && high - low > 6)) return 'thin'
     if (high < -5 && low > -4) return 'dull'
+    if (middle > LOUDER) return 'too loud'
     if (high > 4 && Math.abs(low) < 3) return 'bright'
     return middle < -4 ? 'weak' : 'as it should'
   }
@@ -128,6 +125,14 @@ export class TestBench {
     if (low < -15) return 'kills it'
     if (high < -14) return 'darkens'
     return high < -3 ? 'darkens a little' : 'does nothing'
+  }
+
+  /** Each pickup by itself: of two that are alike one can fall out and leave the sum as it was. */
+  private volumeTurned(test: BenchTest): string {
+    const middle = (setting: Setting) => pickupsOf(this.harness).map((p) => decibel(this.of(setting, p)[1]!))
+    const [at10, at0] = [middle(test.setting), middle(with0(test))]
+    const sounding = at10.flatMap((level, i) => (level > DEAD ? [at0[i]! - level < DEAD] : []))
+    return sounding.length && sounding.every(Boolean) ? 'silent' : sounding.some(Boolean) ? 'one pickup falls out' : 'stays'
   }
 
   private touched(setting: Setting): string {
@@ -145,26 +150,10 @@ function keyOf(setting: Setting): string {
   return key
 }
 const with0 = ({ setting, of }: BenchTest): Setting => ({ ...setting, knobs: { ...setting.knobs, [of!]: 0 } })
-const decibel = ({ re, im }: { re: number; im: number }) => Math.max(-200, 20 * Math.log10(Math.hypot(re, im)))
 
-interface Complex {
-  re: number
-  im: number
-}
-
-function heardOf(harness: Harness, setting: Setting, source: Source = 'string'): readonly Complex[] {
-  const solver = compile(toNetlist(harness, setting, LOAD, source))
-  return [LOW, MIDDLE, HIGH].map((hz) => {
-    const out = { re: 0, im: 0 }
-    solver.solve(hz, out)
-    return out
-  })
-}
-
-const pickupsOf = (harness: Harness): string[] => [...new Set(harness.components.flatMap((c) => (c.is === 'coil' ? [c.pickup] : [])))]
 /** Hum at the tip, dB, with or without a hand on the strings. */
 function humOf(harness: Harness, setting: Setting, touching: boolean): number {
-  const { elements, output } = toNetlist(harness, setting, LOAD, { only: 'none' })
+  const { elements, output } = toNetlist(harness, setting, PLUGGED_IN, { only: 'none' })
   const names = new Set(elements.flatMap((e) => (e.type === 'K' ? [] : e.nodes)))
   const hot = ['volume.3', 'switch.A0', 'jack.tip'].find((lug) => names.has(lug))!
   const stray = STRAY.map(([a, b, value], i): Element => {

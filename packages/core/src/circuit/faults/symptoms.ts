@@ -1,6 +1,6 @@
 import type { Harness } from '../model/harness'
 import { potsOf } from '../model/switchStates'
-import { standsOf, type Outcome } from './benchTests'
+import { standsOf, turnTest, type Outcome } from './benchTests'
 import type { Evidence } from './rank'
 
 /** What people say is wrong, in the trade's words; as far as a test says the same, it stands for that test. */
@@ -37,6 +37,7 @@ export function symptomsOf(harness: Harness): Symptom[] {
       strum('weak', id, 'Too quiet'),
       strum('dull', id, 'Muddy'),
       strum('bright', id, 'Too bright'),
+      strum('too loud', id, 'Too loud, or sounds where it should not'),
     ]),
     touch(
       'rises',
@@ -53,14 +54,15 @@ export function symptomsOf(harness: Harness): Symptom[] {
       'Hum falls when the strings are touched',
       'That is how a good guitar behaves. Compare each position with what noise to expect of it before anything is opened.',
     ),
-    ...potsOf(harness).flatMap((p): Symptom[] =>
-      p.id.startsWith('tone')
+    ...potsOf(harness).flatMap((p): Symptom[] => {
+      const shows = (outcome: Outcome) => ({ test: turnTest(harness, stands, p).id, outcome })
+      return p.id.startsWith('tone')
         ? [
-            { id: `kills ${p.id}`, says: `The ${p.label} works as a volume`, shows: { test: `turn ${p.id}`, outcome: 'kills it' } },
-            { id: `nothing ${p.id}`, says: `The ${p.label} does nothing`, shows: { test: `turn ${p.id}`, outcome: 'does nothing' } },
+            { id: `kills ${p.id}`, says: `The ${p.label} works as a volume`, shows: shows('kills it') },
+            { id: `nothing ${p.id}`, says: `The ${p.label} does nothing`, shows: shows('does nothing') },
           ]
-        : [{ id: `stays ${p.id}`, says: `The ${p.label} does not turn it off`, shows: { test: `turn ${p.id}`, outcome: 'stays' } }],
-    ),
+        : [{ id: `stays ${p.id}`, says: `The ${p.label} turns nothing off`, shows: shows('stays') }]
+    }),
     plain(
       'crackle',
       'Crackles when a knob is turned',
