@@ -53,8 +53,19 @@ export function topology(harness: Harness, switches: Setting['switches']): Topol
   const adding = voltages.filter(({ coil }) => sounding.includes(coil)).reduce((sum, { volt }) => sum + Math.hypot(volt.re, volt.im), 0)
   const hum = sounding.length ? decibel(stray) - 20 * Math.log10(adding) : -Infinity
   const joined = joinedCoils(nodes, sounding)
-  const words = joined.length ? joined.map((tree) => joinedWords(tree, coils)).join(', ') : 'nothing'
+  const how = joined.length ? joined.map((tree) => joinedWords(tree, coils)).join(', ') : 'nothing'
+  const words = areAgainst(voltages) ? `${how}, turned against each other` : how
   return { sounding: sounding.map((c) => c.id), joined, words, hum, humWords: humWords(hum, sounding.length) }
+}
+
+/** Less of the loudest coil's signal takes nothing away that is heard. [ours] */
+const HEARD_AGAINST = 0.2
+/** Does what the strings induce in one coil come out against what they induce in another? Together they are thin then. */
+function areAgainst(voltages: readonly { coil: Coil; volt: Complex }[]): boolean {
+  const byStrings = voltages.map(({ coil, volt }) => plus({ re: 0, im: 0 }, volt, coil.magnet * coil.winding))
+  const loudest = byStrings.reduce((a, b) => (Math.hypot(b.re, b.im) > Math.hypot(a.re, a.im) ? b : a), { re: 0, im: 0 })
+  const size = Math.hypot(loudest.re, loudest.im) ** 2
+  return size > 0 && byStrings.some((v) => (v.re * loudest.re + v.im * loudest.im) / size < -HEARD_AGAINST)
 }
 
 /** The circuit's places with wires and closed contacts drawn together, and what lies between them. */

@@ -28,12 +28,19 @@ const apart = (a: number, b: number) => Math.abs(a / b - 1) > 0.05
 export function whatIfs(build: Build): WhatIf[] {
   const made = harnessOf(build)
   if (!made.ok) return []
+  const asItIs = JSON.stringify(made.harness)
+  // Set inside or on a knob sounds the same: nothing is laid beside itself.
+  const isOtherwise = ({ build: then }: WhatIf): boolean => {
+    const other = harnessOf(then)
+    return other.ok && JSON.stringify(other.harness) !== asItIs
+  }
   const sizes = (slot: Slot, size: string, values: readonly number[], say: (v: number) => string): WhatIf[] => {
     if (!build.parts[slot]) return []
     const now = valueAt(build, { slot, size })
     return values
       .filter((v) => now === undefined || apart(v, now))
       .map((v) => ({ id: `${slot} ${v}`, label: say(v), build: withSize(build, slot, size, v) }))
+      .filter(isOtherwise)
   }
   return [
     ...sizes('capacitor', 'capacitance', CAPACITORS, (v) => `tone capacitor ${printFarads(v)}`),
@@ -51,7 +58,8 @@ export function whatIfs(build: Build): WhatIf[] {
           id: `${spec.id} ${id}`,
           label: `${spec.label.toLowerCase()}: ${words}`,
           build: { ...build, circuit: { ...build.circuit, options: { ...build.circuit.options, [spec.id]: id } } },
-        })),
+        }))
+        .filter(isOtherwise),
     ),
     ...offersOf(build)
       .filter((o) => !o.lacks && o.recipe !== made.recipe)

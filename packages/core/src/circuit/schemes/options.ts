@@ -60,7 +60,7 @@ export const TONE: OptionSpec = {
   id: 'tone',
   label: 'Tone',
   choices: [
-    ['one', 'one tone control'],
+    ['one', 'on a knob'],
     ['none', 'none'],
     ['hidden', 'set once, inside the cavity'],
     ['rotary', 'a rotary of fixed capacitors'],
@@ -74,6 +74,9 @@ export const TONE: OptionSpec = {
   },
   byParts: (build) => (build.parts['pot-tone'] ? undefined : 'rotary'),
 }
+/** What of a tone control is not there to be chosen for; nothing where one is wired. */
+const noTone = (build: Build): string | undefined => (chosenOf(build, TONE) === 'none' ? 'no tone is wired' : undefined)
+
 export const TONE_AT: OptionSpec = {
   id: 'toneAt',
   label: 'Tone is joined',
@@ -82,6 +85,7 @@ export const TONE_AT: OptionSpec = {
     ['after', 'after the volume'],
   ],
   why: 'After the volume the treble holds better when the volume is turned down.',
+  lacks: (build, choice) => (choice === 'after' ? noTone(build) : undefined),
 }
 /** Somebody has said that the second pots are no circuit of their own. */
 const ofEach = ({ circuit: { options } }: Build): boolean =>
@@ -113,10 +117,18 @@ export const volumeForEach = (build: Build): boolean => chosenOf(build, VOLUMES)
 export const TONE_AT_EACH: OptionSpec = {
   ...TONE_AT,
   lacks: (build, choice) => {
-    if (!volumeForEach(build)) return undefined
-    if (chosenOf(build, TONES) === 'two') return choice === 'after' ? 'a tone for each pickup comes before its volume' : undefined
+    if (!volumeForEach(build)) return TONE_AT.lacks!(build, choice)
+    if (noTone(build)) return choice === 'after' ? noTone(build) : undefined
+    if (chosenOf(build, TONES_EACH) === 'two') return choice === 'after' ? 'a tone for each pickup comes before its volume' : undefined
     return choice === 'before' ? 'one tone for two volumes comes after both' : undefined
   },
+}
+/** Two tones on a lever of five positions each belong to some of them. */
+export const TONE_AT_LEVER: OptionSpec = {
+  ...TONE_AT,
+  lacks: (build, choice) =>
+    TONE_AT.lacks!(build, choice) ??
+    (choice === 'after' && chosenOf(build, TONES) === 'two' ? 'two tones hang on the selector, before the volume' : undefined),
 }
 export const NO_LOAD: OptionSpec = {
   id: 'noLoad',
@@ -126,6 +138,8 @@ export const NO_LOAD: OptionSpec = {
     ['yes', 'is cut off (a no-load pot)'],
   ],
   why: 'Cut off at 10 it is as if there were none: brighter, with a click on the way.',
+  lacks: (build, choice) =>
+    choice === 'no' ? undefined : chosenOf(build, TONE) === 'rotary' ? 'a rotary has no track to be cut off' : noTone(build),
 }
 export const BLEED: OptionSpec = {
   id: 'bleed',
@@ -147,7 +161,13 @@ export const VOLUMES: OptionSpec = {
     ['two', 'one for each'],
   ],
   why: 'Two let the pickups be mixed in the middle position.',
-  lacks: (build, choice) => (choice === 'two' ? needs(build, 'pot-volume', 'pot-volume-2') : undefined),
+  lacks: (build, choice) =>
+    choice === 'two'
+      ? (needs(build, 'pot-volume', 'pot-volume-2') ??
+        (build.circuit.options.preset === 'neck' && !PRESET.lacks!(build, 'neck')
+          ? 'the second volume belongs to the second circuit'
+          : undefined))
+      : undefined,
   byParts: forEach,
 }
 export const STYLE: OptionSpec = {
@@ -158,10 +178,12 @@ export const STYLE: OptionSpec = {
     ['independent', 'independent: pickup at the wiper'],
   ],
   why: 'Coupled: one at 0 silences both in the middle. Independent: it does not, and grows darker as it is turned down.',
+  lacks: (build, choice) => (choice === 'independent' && !volumeForEach(build) ? 'there is one volume for both' : undefined),
 }
+const { lacks: _, ...EITHER_STYLE } = STYLE
 /** Without a selector each volume is also the switch of its pickup. */
 export const MIXED_STYLE: OptionSpec = {
-  ...STYLE,
+  ...EITHER_STYLE,
   choices: STYLE.choices.toReversed(),
   why: 'Independent: one at 0 leaves the other alone, and grows darker as it is turned down. Coupled: either at 0 silences both.',
 }
@@ -173,8 +195,19 @@ export const TONES: OptionSpec = {
     ['two', 'one each'],
   ],
   why: 'Two tones are set once for each pickup.',
-  lacks: (build, choice) => (choice === 'two' ? needs(build, 'pot-tone', 'pot-tone-2') : undefined),
+  lacks: (build, choice) =>
+    choice === 'two'
+      ? (needs(build, 'pot-tone', 'pot-tone-2') ??
+        noTone(build) ??
+        (chosenOf(build, TONE) === 'rotary' ? 'one rotary serves all' : undefined))
+      : undefined,
   byParts: forEach,
+}
+/** On a selector they go with the volumes. */
+export const TONES_EACH: OptionSpec = {
+  ...TONES,
+  lacks: (build, choice) =>
+    TONES.lacks!(build, choice) ?? (choice === 'two' && !volumeForEach(build) ? 'a tone for each comes with a volume for each' : undefined),
 }
 export const TAP: OptionSpec = {
   id: 'tap',

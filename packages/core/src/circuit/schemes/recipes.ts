@@ -14,7 +14,9 @@ import {
   TONE,
   TONE_AT,
   TONE_AT_EACH,
+  TONE_AT_LEVER,
   TONES,
+  TONES_EACH,
   volumeForEach,
   VOLUMES,
 } from './options'
@@ -88,7 +90,7 @@ const TWO: Recipe = {
   why: 'Bridge, both, neck: three sounds without a thought.',
   count: 2,
   contacts: Object.keys(BOTH_BETWEEN) as SwitchName[],
-  options: [VOLUMES, STYLE, TONES, ...COMMON.map((o) => (o === TONE_AT ? TONE_AT_EACH : o)), PRESET],
+  options: [VOLUMES, STYLE, TONES_EACH, ...COMMON.map((o) => (o === TONE_AT ? TONE_AT_EACH : o)), PRESET],
   weave: (w, places, contacts) => {
     const [first, second] = places as [PickupPlace, PickupPlace]
     selector(w, contacts!)
@@ -183,7 +185,7 @@ const FIVE: Recipe = {
   why: 'Each alone and neighbours together; with a middle pickup wound the other way round the two between are quiet.',
   count: 3,
   contacts: ['lever-5'],
-  options: [TONES, ...COMMON],
+  options: [TONES, ...COMMON.map((o) => (o === TONE_AT ? TONE_AT_LEVER : o))],
   weave: (w, places) => {
     selector(w, 'lever-5')
     places.forEach((p, i) => w.join(hotOf(w, p), `switch.A${i + 1}`, 'hot'))
