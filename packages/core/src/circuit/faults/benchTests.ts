@@ -1,6 +1,6 @@
 import { lugName } from '../model/lugNames'
 import { jackProbes, type Harness, type PotPart } from '../model/harness'
-import { decibel, givenBy, pickupsOf, SOUND_WORDS, soundOf, soundsOtherwise } from '../model/heard'
+import { decibel, givenBy, pickupsOf, SOUND_WORDS, soundOf, soundsOtherwise, type Sound } from '../model/heard'
 import type { Setting } from '../model/setting'
 import { potsOf, switchesOf } from '../model/switchStates'
 
@@ -45,6 +45,8 @@ interface Stand {
 /** What each pickup gives with the switches and one knob so. */
 const heardWith = (harness: Harness, switches: Switches, knobs: Record<string, number> = {}) =>
   pickupsOf(harness).map((p) => givenBy(harness, { switches, knobs }, p))
+/** How a strum sounds there where all is well, knobs at 10. */
+export const soundAt = (harness: Harness, { switches }: Pick<Stand, 'switches'>): Sound => soundOf(heardWith(harness, switches))
 /** Less than this is not told apart, dB. [ours] */
 const APART = 2
 
@@ -144,7 +146,7 @@ export function benchTests(harness: Harness): BenchTest[] {
         kind: 'strum',
         says: `Strum${inPosition(id)}, knobs at 10.`,
         setting: { switches, knobs: {} },
-        well: SOUND_WORDS[soundOf(heardWith(harness, switches))],
+        well: SOUND_WORDS[soundAt(harness, { switches })],
         minutes: 0.6,
         open: false,
       },

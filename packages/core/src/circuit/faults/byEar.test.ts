@@ -17,6 +17,7 @@ const WIRINGS: Record<string, Wanted> = {
   'three, the middle mixed in': { ...TRIO, contacts: 'toggle-3', second: true },
   'three on five': TRIO,
   'a kill button': { ...PAIR, options: { kill: 'button' } },
+  'a rotary of tones': { ...PAIR, rotary: true, options: { tone: 'rotary' } },
   'one turned over by a pulled knob': { ...PAIR, two: ['neck', 'bridge'], leads: 'four', pull: true, options: { pull: 'phase' } },
 }
 /** Its pickups alike to the last ohm: what falls out of their sum leaves no trace in it. */
@@ -86,6 +87,21 @@ describe('what a strum sounds like where all is well', () => {
     const found = new Set(c.shown.map((s) => s[k]))
     expect(found).toContain('too loud')
     expect(found).not.toContain('bright')
+  })
+  it('what belongs there is no complaint', () => {
+    const says = (name: keyof typeof WIRINGS) => symptomsOf(harness(WIRINGS[name]!)).map((s) => s.says)
+    const killed = says('a kill button').filter((s) => s.endsWith('kill button thrown'))
+    expect(killed).toEqual(['Sounds where it should be silent in position 1, kill button thrown'])
+    const thin = says('one turned over by a pulled knob').filter((s) => s.includes('position 2, '))
+    expect(thin.length).toBe(5)
+    expect(thin.join()).not.toMatch(/thin/)
+    expect(says('three on five')).toContain('Weak and thin in position 5')
+  })
+  it('a lost capacitor of a rotary is bright, not loud', () => {
+    const c = cabinet('a rotary of tones')
+    const lost = c.faults.findIndex((f) => f?.id.startsWith('open') && f.at.join(' ').includes('rotary-cap-6'))
+    expect(lost).toBeGreaterThan(0)
+    expect(c.shown[lost]![c.tests.findIndex((t) => t.id === 'strum 1, tone rotary at 6')]).toBe('bright')
   })
   it('turned against each other two pickups are thin and never silent, and are tried where both sound', () => {
     const c = cabinet('one turned over by a pulled knob')

@@ -10,7 +10,7 @@ import type { BenchTest, Outcome } from './benchTests'
 /** Beyond so much below what it should be, dB, nothing is heard, or little. [ours] */
 const DEAD = -28
 const FAINT = -12
-/** So much over what it should be is heard at once, dB. [ours] */
+/** So much more of the lows than there should be is heard at once, dB; treble alone is bright. [ours] */
 const LOUDER = 8
 
 /** Resistance of a finger, ohm, and round stray capacitances of a person in a room with mains, farad: only order and rough size mean anything. [ours] */
@@ -113,7 +113,7 @@ export class TestBench {
     if (Math.max(low, middle) < DEAD) return 'dead'
     if (middle < -15 || (low < -9 && high - low > 6)) return 'thin'
     if (high < -5 && low > -4) return 'dull'
-    if (middle > LOUDER) return 'too loud'
+    if (low > LOUDER) return 'too loud'
     if (high > 4 && Math.abs(low) < 3) return 'bright'
     return middle < -4 ? 'weak' : 'as it should'
   }

@@ -1,6 +1,6 @@
 import type { Harness } from '../model/harness'
 import { potsOf } from '../model/switchStates'
-import { standsOf, turnTest, type Outcome } from './benchTests'
+import { soundAt, standsOf, turnTest, type Outcome } from './benchTests'
 import type { Evidence } from './rank'
 
 /** What people say is wrong, in the trade's words; as far as a test says the same, it stands for that test. */
@@ -31,14 +31,20 @@ export function symptomsOf(harness: Harness): Symptom[] {
   })
   const plain = (id: string, says: string, first: string): Symptom => ({ id, says, first })
   return [
-    ...stands.flatMap(({ id }) => [
-      strum('dead', id, 'Dead'),
-      strum('thin', id, 'Weak and thin'),
-      strum('weak', id, 'Too quiet'),
-      strum('dull', id, 'Muddy'),
-      strum('bright', id, 'Too bright'),
-      strum('too loud', id, 'Too loud, or sounds where it should not'),
-    ]),
+    ...stands.flatMap((stand) => {
+      const { id } = stand
+      const sound = soundAt(harness, stand)
+      // What belongs there is no complaint.
+      if (sound === 'silent') return [strum('too loud', id, 'Sounds where it should be silent')]
+      return [
+        strum('dead', id, 'Dead'),
+        ...(sound === 'thin' ? [] : [strum('thin', id, 'Weak and thin')]),
+        strum('weak', id, 'Too quiet'),
+        strum('dull', id, 'Muddy'),
+        strum('bright', id, 'Too bright'),
+        strum('too loud', id, 'Too loud'),
+      ]
+    }),
     touch(
       'rises',
       'Hum grows when the strings are touched',
