@@ -147,15 +147,20 @@ function coilFaults(harness: Harness): Fault[] {
   const links = pickups.flatMap((p): Fault[] => {
     const [a, b] = coils.filter((c) => c.pickup === p)
     if (!a || !b) return []
+    // Start to start or finish to finish: where the two are joined hangs on which of them was to stay when they are parted.
+    const [link] = harness.wires.flatMap((w) =>
+      w.role === 'link' ? [w.from, w.to].filter((lug) => lug.startsWith(`${a.id}.`) || lug.startsWith(`${b.id}.`)) : [],
+    )
+    if (!link) return []
     return [
       {
         id: `link-grounded ${p}`,
         kind: 'link-grounded',
         says: `The link between the ${p} pickup’s coils touches ground: one coil is left, thin and humming.`,
-        cure: 'Insulate the joint of the two finishes: shrink tube, away from foil and cases.',
+        cure: 'Insulate the joint between the two coils: shrink tube, away from foil and cases.',
         prior: 0.6,
-        at: [`${a.id}.finish`, `${b.id}.finish`],
-        apply: (h) => joined(h, `${a.id}.finish`, 'jack.sleeve'),
+        at: [link],
+        apply: (h) => joined(h, link, 'jack.sleeve'),
       },
     ]
   })

@@ -216,7 +216,7 @@ export const TAP: OptionSpec = {
     ['whole', 'whole'],
     ['tap', 'one coil of each'],
   ],
-  why: 'One coil each beside the middle pickup: clearer, and it hums a little less than a single coil alone.',
+  why: 'One coil each beside the middle pickup: clearer, and quiet where the two hum against each other.',
   lacks: (build, choice) => (choice === 'tap' ? splitLacks(build) : undefined),
 }
 export const PULL: OptionSpec = {
@@ -246,6 +246,27 @@ export const PULL: OptionSpec = {
     return undefined
   },
 }
+/** Where one coil of a humbucker is put to ground with four leads out of it, which one is left is a matter of how they are joined. */
+const stays = (isParted: (build: Build) => boolean): OptionSpec => ({
+  id: 'stays',
+  label: 'The coil that stays',
+  choices: [
+    ['neck', 'the one nearer the neck'],
+    ['bridge', 'the one nearer the bridge'],
+    ['apart', 'the outer one of either humbucker'],
+  ],
+  why: 'Beside a coil that hums the other way it is quiet, and each position says so. The two outer ones are quiet together; beside a middle pickup it hangs on how that is wound.',
+  lacks: (build, choice) => {
+    if (choice === 'neck') return undefined
+    if (!isParted(build)) return 'no coil is put to ground here'
+    const outer = fourLeads(build).filter((p) => p !== 'middle')
+    if (!outer.length) return splitLacks(build) ?? 'it is settled inside the pickup where fewer than four leads come out'
+    return choice === 'apart' && outer.length < 2 ? 'there are not two humbuckers with four leads' : undefined
+  },
+})
+export const STAYS = stays((build) => chosenOf(build, PULL) === 'split')
+export const STAYS_TAPPED = stays((build) => chosenOf(build, PULL) === 'split' || chosenOf(build, TAP) === 'tap')
+export const STAYS_ALWAYS = stays(() => true)
 export const PRESET: OptionSpec = {
   id: 'preset',
   label: 'Second circuit',

@@ -9,6 +9,9 @@ import {
   PRESET,
   PULL,
   splitLacks,
+  STAYS,
+  STAYS_ALWAYS,
+  STAYS_TAPPED,
   STYLE,
   TAP,
   TONE,
@@ -23,7 +26,9 @@ import {
 import type { Recipe } from './recipe'
 import type { Weaver } from './weaver'
 
-const COMMON = [TONE, TONE_AT, NO_LOAD, BLEED, PULL, KILL] as const
+const COMMON = [TONE, TONE_AT, NO_LOAD, BLEED, PULL, STAYS, KILL] as const
+/** Where the selector's poles leave none for a pulled knob. */
+const WITHOUT_PULL = COMMON.filter((o) => o !== PULL && o !== STAYS)
 const selector = (w: Weaver, name: SwitchName) => w.switch('switch', 'switch', 'selector', SWITCHES[name])
 
 /** The neck pickup's way, past a second circuit that takes it over when the slide is there. @returns where it goes on in the main circuit */
@@ -208,7 +213,7 @@ const FIVE_FOUR_POLES: Recipe = {
   why: 'As on a plain lever, and each humbucker can give one coil in between.',
   count: 3,
   contacts: ['lever-5x4'],
-  options: [TAP, ...COMMON],
+  options: [TAP, ...COMMON.map((o) => (o === STAYS ? STAYS_TAPPED : o))],
   weave: (w, places) => {
     selector(w, 'lever-5x4')
     const [first, middle, last] = places.map((p) => fed(w, p))
@@ -284,7 +289,7 @@ const TWO_ON_FIVE: Recipe = {
   why: 'Bridge whole, its one coil, both, the neck’s one coil, neck whole.',
   count: 2,
   contacts: ['lever-5x4'],
-  options: COMMON.filter((o) => o.id !== 'pull'),
+  options: [STAYS_ALWAYS, ...WITHOUT_PULL],
   weave: (w, places) => {
     selector(w, 'lever-5x4')
     const [a, b] = places.map((p) => fed(w, p))
@@ -311,7 +316,7 @@ const FOUR: Recipe = {
   count: 2,
   contacts: ['lever-4', 'rotary-5', 'rotary-6'],
   passiveOnly: 'active pickups cannot stand one behind the other: each has its ground at the battery',
-  options: COMMON.filter((o) => o.id !== 'pull'),
+  options: WITHOUT_PULL,
   weave: (w, places, contacts) => {
     selector(w, contacts!)
     const [a, b] = [w.pickup(places[0]!), w.pickup(places[1]!)]

@@ -75,6 +75,10 @@ export class Weaver {
     if (!b) return { hot: `${a.id}.finish`, ground: `${a.id}.start` }
     const ends = { hot: `${a.id}.start`, ground: `${b.id}.start` }
     const leads = traitAt(this.build, `pickup-${place}`, 'leads')
+    const chosen = this.option('stays', 'neck')
+    // The same coils in series either way round: what is grounded between them leaves the one that stands at the hot end.
+    if (leads === 'four' && place !== 'middle' && (chosen === 'bridge' || (chosen === 'apart' && place === 'bridge')))
+      return { hot: `${b.id}.finish`, ground: `${a.id}.finish`, link: `${b.id}.start`, back: `${a.id}.start` }
     if (leads === 'four') return { ...ends, link: `${a.id}.finish`, back: `${b.id}.finish` }
     this.wires.push({ from: `${a.id}.finish`, to: `${b.id}.finish`, role: 'link', inside: true })
     if (!leads)
