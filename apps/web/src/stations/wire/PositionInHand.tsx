@@ -63,8 +63,8 @@ export function PositionInHand({
         <p className="text-[14.5px]">
           {curve?.resonance ? (
             <>
-              Peak at <b className="figure">{peak}</b> Hz, <b className="figure">{curve.resonance.decibel.toFixed(1)}</b> dB;{' '}
-              {topology.humWords}.
+              Peak at <b className="figure">{peak}</b> Hz, <b className="figure">{curve.resonance.decibel.toFixed(1).replace('-', '−')}</b>{' '}
+              dB; {topology.humWords}.
             </>
           ) : (
             <>No peak in this setting; {topology.humWords}.</>

@@ -110,7 +110,7 @@ export function ResponseChart({
           suggestedMax: 12,
           grid: { color: line },
           title: { display: true, text: 'dB re one coil', color: ink, font },
-          ticks: { color: ink, font: numbers, stepSize: 10 },
+          ticks: { color: ink, font: numbers, stepSize: 10, callback: (v) => String(v).replace('-', '−') },
         },
       },
     }

@@ -54,7 +54,7 @@ export function topology(harness: Harness, switches: Setting['switches']): Topol
   const hum = sounding.length ? decibel(stray) - 20 * Math.log10(adding) : -Infinity
   const joined = joinedCoils(nodes, sounding)
   const how = joined.length ? joined.map((tree) => joinedWords(tree, coils)).join(', ') : 'nothing'
-  const words = areAgainst(voltages) ? `${how}, turned against each other` : how
+  const words = areAgainst(voltages) ? `${how}, out of phase` : how
   return { sounding: sounding.map((c) => c.id), joined, words, hum, humWords: humWords(hum, sounding.length) }
 }
 

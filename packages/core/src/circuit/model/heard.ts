@@ -58,7 +58,7 @@ export function soundOf(parts: readonly (readonly Complex[])[]): Sound {
 /** What is heard then, in words. */
 export const SOUND_WORDS: Record<Sound, string> = {
   full: 'every string full and clear',
-  thin: 'thin, hollow and quieter: pickups turned against each other',
+  thin: 'thin, hollow and quieter: the pickups are out of phase',
   silent: 'silence belongs here',
 }
 

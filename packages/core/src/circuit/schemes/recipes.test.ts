@@ -197,7 +197,7 @@ describe('a knob that is pulled', () => {
   })
   it('turns the neck over: heard only together, where it takes away', () => {
     const harness = pulled('phase', { two: [] })
-    expect(words(harness, { 'tone-pull': 2 })).toEqual(['bridge', 'neck ‖ bridge, turned against each other', 'neck'])
+    expect(words(harness, { 'tone-pull': 2 })).toEqual(['bridge', 'neck ‖ bridge, out of phase', 'neck'])
     // Equal EMFs of 1 V: in phase the hum of both adds, turned over it takes away.
     expect(topology(harness, { switch: 2, 'tone-pull': 1 }).hum).toBeGreaterThan(-1)
     expect(topology(harness, { switch: 2, 'tone-pull': 2 }).hum).toBeLessThan(-10)
