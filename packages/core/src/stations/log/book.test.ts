@@ -8,6 +8,7 @@ import { applyChange } from '../../document/change'
 import { noteTurns } from '../../setup/noting'
 import { buildBook } from './book'
 import { handOver, isOut, reopen } from './handover'
+import { measuredBuild } from '../../testing/setup'
 import { careSheet } from './careSheet'
 
 const TODAY = '2026-11-24'
@@ -98,6 +99,14 @@ describe('the care sheet', () => {
     expect(of({ ...b, finish: { ...b.finish, system: 'oil' } })).toMatch(/Oily rags burn by themselves/)
     expect(of({ ...b, finish: { ...b.finish, system: 'lacquer' } })).toMatch(/rubber stands/)
     expect(of(b)).toMatch(/Tuned standard: E4 B3 G3 D3 A2 E2/)
+  })
+  it('compares with what was read, in its unit once, and names no switch that is not there', () => {
+    const b = { ...fullBuild(), setup: { school: 'ordinary' as const, readings: {} } }
+    const read = measuredBuild(b, { bass: 1.6, treble: 1.4 })
+    expect(of(read)).toMatch(/off what they were \(1\.6 mm bass, 1\.4 mm treble, over fret 12\)/)
+    expect(of(read)).toMatch(/position of the switch/)
+    const { switch: _, ...parts } = read.parts
+    expect(of({ ...read, parts })).not.toMatch(/switch/)
   })
   it('only what was read is told as it left the bench', () => {
     const b = { ...fullBuild(), setup: { school: 'ordinary' as const, readings: {} } }

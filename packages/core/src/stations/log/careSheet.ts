@@ -79,8 +79,8 @@ export function careSheet(build: Build, setup: SetupResult): Sheet {
       {
         tick: [
           'it buzzes where it did not, or bends choke',
-          `the strings stand more than half a millimetre off what they were${action?.measured ? ` (${action.measured} mm over fret 12)` : ''}`,
-          'a knob crackles, or one position of the switch is silent',
+          `the strings stand more than half a millimetre off what they were${action?.measured ? ` (${action.measured}, over fret 12)` : ''}`,
+          `a knob crackles${build.parts.switch ? ', or one position of the switch is silent' : ''}`,
           `the seasons changed and it will not stay in tune${build.parts.neck && hasTrussNut(build) ? ': a quarter turn of the truss nut is work for a bench, not for pliers' : ''}`,
         ],
       },
