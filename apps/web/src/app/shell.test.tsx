@@ -4,6 +4,7 @@ import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { describe, expect, it, vi } from 'vitest'
 import { useBuild } from '../state/buildStore'
+import { api } from '../state/api'
 import { usePrefs } from '../state/prefs'
 import { today } from '../state/today'
 import { layOut, show } from '../testing/bench'
@@ -56,6 +57,23 @@ describe('keys', () => {
     await waitFor(() => expect(useBuild.getState().build!.finish.coats).toBe(5))
     fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true, shiftKey: true })
     await waitFor(() => expect(useBuild.getState().build!.finish.coats).toBe(7))
+  })
+  it('one right after the other comes back, and one too many says nothing', async () => {
+    const asked = vi.spyOn(api, 'redo')
+    layOut()
+    show(<Shell pockets={POCKETS} />, 'fit')
+    act(() => useBuild.getState().change(() => ({ label: 'Coats', edits: [{ path: ['finish', 'coats'], from: 5, to: 7 }] })))
+    await waitFor(() => expect(server.build.finish.coats).toBe(7))
+    const redo = () => fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true, shiftKey: true })
+    fireEvent.keyDown(document.body, { key: 'z', ctrlKey: true })
+    redo()
+    await waitFor(() => expect(asked).toHaveBeenCalledTimes(1))
+    await waitFor(() => expect(server.build.finish.coats).toBe(7))
+    redo()
+    await act(() => new Promise((done) => setTimeout(done, 50)))
+    expect(asked).toHaveBeenCalledTimes(1)
+    expect(useBuild.getState().sending).toEqual({ is: 'quiet' })
+    expect(server.build.finish.coats).toBe(7)
   })
   it('a few letters find a joint, a part, a step', async () => {
     layOut()

@@ -221,6 +221,8 @@ export class Outbox {
 
   private step(kind: 'undo' | 'redo'): Promise<void> {
     this.inLine(async () => {
+      // Asked for by a key where there is nothing: no error, and only known once all before it is through.
+      if (!(kind === 'undo' ? this.saved.canUndo : this.saved.canRedo)) return
       try {
         this.saved = await api[kind](this.id, this.revision)
         this.ears.tell()
