@@ -146,6 +146,19 @@ describe('the trainer', () => {
     expect(new Set(rounds).size).toBeGreaterThan(15)
     for (const t of trio.tests) expect(answer(trio, roundOf(trio, 7), t.id)).toEqual(answer(trio, roundOf(trio, 7), t.id))
   })
+  it('what told says what came and what belongs there', () => {
+    const hidden = trio.faults.findIndex((f) => f?.id === 'open jack.tip volume.2')
+    const seed = Array.from({ length: 4000 }, (_, n) => n).find((n) => roundOf(trio, n).hidden === hidden)!
+    const asked = ['ohms jack.tip jack.sleeve 1', 'strum 1', 'tap neck 1']
+    const { explains } = scored(trio, roundOf(trio, seed), asked, 'nothing', 3)
+    // Neck and bridge alone in position 1: the neck is silent there also where all is well, and tells nothing.
+    expect(explains.slice(2)).toEqual([
+      expect.stringMatching(
+        /^Meter from tip to sleeve in position 1, knobs at 10: an open line\. All being well: 8\.6\d k ±\d+ Ω, no beep\.$/,
+      ),
+      'Strum in position 1, knobs at 10: dead. All being well: every string full and clear.',
+    ])
+  })
   it('who names it is right, who names another is not; fewer minutes are more points', () => {
     const round = roundOf(trio, 3)
     const asked = trio.tests.slice(0, 4).map((t) => t.id)

@@ -85,6 +85,10 @@ export function expected({ well }: Pick<BenchTest, 'well'>, should: Outcome, spr
   return should < BEEPS ? `a beep: ${band}` : `${band}, no beep`
 }
 
+/** What came, as it was read or heard. */
+export const foundWords = (found: Outcome): string =>
+  typeof found === 'string' ? found : found >= OPEN_LINE ? 'an open line' : found < LEADS ? 'a beep' : printOhms(found)
+
 /** Is what was found what the good harness would show, within what its parts and a meter leave open? */
 export function fits({ should, spread }: { should: Outcome; spread: number }, found: Outcome): boolean {
   if (typeof should === 'string' || typeof found === 'string') return should === found

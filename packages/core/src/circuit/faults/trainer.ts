@@ -1,5 +1,6 @@
 import { dice } from '../../quantity/dice'
 import { OPEN_LINE } from '../../quantity/electrical'
+import { expected, fits, foundWords } from './checkList'
 import type { Outcome } from './benchTests'
 import { type Cabinet, suspects, type Evidence } from './rank'
 
@@ -47,7 +48,11 @@ export function scored(c: Cabinet, round: Round, asked: readonly string[], named
   const minutes = asked.reduce((sum, id) => sum + (c.tests.find((t) => t.id === id)?.minutes ?? 0), 0)
   const told = asked.flatMap((id) => {
     const k = c.tests.findIndex((t) => t.id === id)
-    return c.shown[round.hidden]![k] !== c.shown[0]![k] ? [`${c.tests[k]!.says} It told: as it should be it is otherwise.`] : []
+    const [is, should] = [c.shown[round.hidden]![k]!, c.shown[0]![k]!]
+    // Told is what lies outside what parts and a meter leave open.
+    return fits({ should, spread: c.spread[k]! }, is)
+      ? []
+      : [`${c.tests[k]!.says.replace(/\.$/, '')}: ${foundWords(is)}. All being well: ${expected(c.tests[k]!, should, c.spread[k]!)}.`]
   })
   return {
     right,
