@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { wirable, type Wanted } from '../../testing/wirable'
 import { listeningSheet } from '../bench/listening'
+import { potsOf, switchStates } from '../model/switchStates'
 import { harnessOf } from '../schemes/harnessOf'
 import { expected } from './checkList'
 import { cabinetOf, suspects } from './rank'
@@ -44,6 +45,20 @@ describe('knobs that are turned down while somebody listens', () => {
     const turned = c.tests.flatMap((t, k) => (t.kind === 'tone' || t.kind === 'volume' ? [c.shown[0]![k]!] : []))
     expect(turned.length).toBeGreaterThan(0)
     for (const outcome of turned) expect(['silent', 'one pickup falls out', 'darkens']).toContain(outcome)
+  })
+  it.each(Object.keys(WIRINGS))('%s: the listening sheet says the same of it', (name) => {
+    const h = harness(WIRINGS[name]!)
+    const c = cabinetOf(h)
+    const states = switchStates(h)
+    const sheet = listeningSheet(h, {})
+    const SAME = { silent: /^down to silence/, 'one pickup falls out': / falls? out, /, darkens: /^(goes dark|quieter or darker)/ } as const
+    for (const [k, t] of c.tests.entries()) {
+      if (t.kind !== 'tone' && t.kind !== 'volume') continue
+      const row = states.find(({ switches }) => Object.entries(switches).every(([id, at]) => t.setting.switches[id] === at))!
+      const label = potsOf(h).find((p) => p.id === t.of)!.label
+      const cell = sheet.rows.find((r) => r.id === row.id)!.cells.find((x) => x.control === label)!
+      expect(cell.expect, t.says).toMatch(SAME[c.shown[0]![k] as keyof typeof SAME])
+    }
   })
   it('where each has its own volume, one falls out and the other stays, also where both are alike', () => {
     const c = cabinet('two volumes, no selector')
