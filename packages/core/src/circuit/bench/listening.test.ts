@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { wirable } from '../../testing/wirable'
 import { harnessOf } from '../schemes/harnessOf'
 import { listeningSheet } from './listening'
+import { switchStates } from '../model/switchStates'
 import { expectedNoise } from './noise'
 import { topology } from './topology'
 
@@ -28,6 +29,11 @@ describe('the listening sheet', () => {
     expect(expects(sheet, '1', 'neck volume')).toBe('does nothing here')
     expect(expects(sheet, '3', 'bridge volume')).toBe('does nothing here')
     expect(expects(sheet, '2', 'bridge volume')).toMatch(/silence/)
+  })
+  it('of more ways than fit on a sheet it holds each position and each other throw once', () => {
+    const many = harness({ places: ['neck', 'bridge'], contacts: 'toggle-3', rotary: true, options: { tone: 'rotary' } })
+    expect(switchStates(many).length).toBe(18)
+    expect(listeningSheet(many, {}).rows.map((r) => r.id)).toEqual(['1-1', '2-1', '3-1', '1-2', '1-3', '1-4', '1-5', '1-6'])
   })
   it('independent volumes do not silence the middle', () => {
     const own = harness({

@@ -1,7 +1,8 @@
 import type { CircuitChoice, Gain } from '../../document/build'
 import { decibel, givenBy, pickupsOf, SOUND_WORDS, soundOf, type Complex } from '../model/heard'
 import type { Harness } from '../model/harness'
-import { potsOf, switchStates } from '../model/switchStates'
+import { standsOf } from '../model/stands'
+import { potsOf, sameSwitches, switchStates, type SwitchState } from '../model/switchStates'
 import { listed } from '../../quantity/words'
 
 export interface ListeningCell {
@@ -27,8 +28,16 @@ export const GAIN_WORDS: Record<Gain, string> = {
   high: 'high gain: hum of any single coil is loud and normal',
 }
 
-/** More than so many ways the switches can stand do not go on one sheet: the selector's are listened to. */
+/** More than so many ways the switches can stand do not go on one sheet. */
 const MOST = 16
+/** Every way they can stand; of too many each position of the selector, and each other switch thrown once where that is heard. */
+function heardIn(harness: Harness): SwitchState[] {
+  const states = switchStates(harness)
+  return states.length <= MOST
+    ? states
+    : standsOf(harness).flatMap((stand) => states.find((state) => sameSwitches(harness, asSetting(state), asSetting(stand))) ?? [])
+}
+const asSetting = ({ switches }: { switches: Readonly<Record<string, number>> }) => ({ switches: { ...switches }, knobs: {} })
 /** A control that changes no more than this does nothing there, dB. [ours] */
 const NOTHING = 1.5
 /** One that falls by so much is gone; under so much it was not heard before, dB. [ours] */
@@ -41,26 +50,24 @@ export function listeningSheet(harness: Harness, circuit: Pick<CircuitChoice, 'h
   const pickups = pickupsOf(harness)
   const heard = circuit.heard ?? {}
   const controls = ['strum', ...pots.map((p) => p.label), 'hand on the strings']
-  const rows = switchStates(harness)
-    .slice(0, MOST)
-    .map(({ id, switches }) => {
-      // Each pickup by itself: of two that are alike one can fall out, or be turned against the other, and their sum tells neither.
-      const given = (knobs: Record<string, number>) => pickups.map((p) => givenBy(harness, { switches: { ...switches }, knobs }, p))
-      const full = given({})
-      // What was heard is kept by a name that stays when a knob is called otherwise.
-      const cell = (control: string, expect: string, kept = control): ListeningCell => {
-        const key = `${id} ${kept}`.trim()
-        return { key, control, expect, ...(heard[key] ? { heard: heard[key] } : {}) }
-      }
-      return {
-        id,
-        cells: [
-          cell('strum', SOUND_WORDS[soundOf(full)]),
-          ...pots.map((p) => cell(p.label, sweepWords(pickups, full, given({ [p.id]: 0 })), p.id.replace('-', ' '))),
-          cell('hand on the strings', 'hum falls, or stays where there is none'),
-        ],
-      }
-    })
+  const rows = heardIn(harness).map(({ id, switches }) => {
+    // Each pickup by itself: of two that are alike one can fall out, or be turned against the other, and their sum tells neither.
+    const given = (knobs: Record<string, number>) => pickups.map((p) => givenBy(harness, { switches: { ...switches }, knobs }, p))
+    const full = given({})
+    // What was heard is kept by a name that stays when a knob is called otherwise.
+    const cell = (control: string, expect: string, kept = control): ListeningCell => {
+      const key = `${id} ${kept}`.trim()
+      return { key, control, expect, ...(heard[key] ? { heard: heard[key] } : {}) }
+    }
+    return {
+      id,
+      cells: [
+        cell('strum', SOUND_WORDS[soundOf(full)]),
+        ...pots.map((p) => cell(p.label, sweepWords(pickups, full, given({ [p.id]: 0 })), p.id.replace('-', ' '))),
+        cell('hand on the strings', 'hum falls, or stays where there is none'),
+      ],
+    }
+  })
   const cells = rows.flatMap((r) => r.cells)
   const untried = cells.filter((c) => !c.heard).length
   const bad = cells.filter((c) => c.heard === 'bad').length

@@ -1,8 +1,9 @@
 import { lugName } from '../model/lugNames'
 import { jackProbes, type Harness, type PotPart } from '../model/harness'
-import { decibel, givenBy, pickupsOf, SOUND_WORDS, soundOf, soundsOtherwise, type Sound } from '../model/heard'
+import { decibel, pickupsOf, SOUND_WORDS, soundsOtherwise } from '../model/heard'
+import { APART, heardWith, soundAt, standsOf, type Stand } from '../model/stands'
 import type { Setting } from '../model/setting'
-import { potsOf, switchesOf } from '../model/switchStates'
+import { potsOf } from '../model/switchStates'
 
 export type TestKind = 'ohms' | 'farad' | 'tap' | 'strum' | 'tone' | 'volume' | 'touch'
 
@@ -34,45 +35,6 @@ export const HEARD: Record<Exclude<TestKind, 'ohms'>, readonly string[]> = {
   tone: ['darkens', 'darkens a little', 'does nothing', 'kills it'],
   volume: ['silent', 'one pickup falls out', 'stays'],
   touch: ['falls', 'stays the same', 'rises'],
-}
-
-type Switches = Record<string, number>
-interface Stand {
-  id: string
-  switches: Switches
-}
-
-/** What each pickup gives with the switches and one knob so. */
-const heardWith = (harness: Harness, switches: Switches, knobs: Record<string, number> = {}) =>
-  pickupsOf(harness).map((p) => givenBy(harness, { switches, knobs }, p))
-/** How a strum sounds there where all is well, knobs at 10. */
-export const soundAt = (harness: Harness, { switches }: Pick<Stand, 'switches'>): Sound => soundOf(heardWith(harness, switches))
-/** Less than this is not told apart, dB. [ours] */
-const APART = 2
-
-/**
- * Ways the switches stand that are worth listening to: each position of the selector, and each other switch thrown once, where that is
- * heard.
- */
-export function standsOf(harness: Harness): Stand[] {
-  const switches = switchesOf(harness)
-  const [main, ...rest] = [...switches.filter((s) => s.id === 'switch'), ...switches.filter((s) => s.id !== 'switch')]
-  if (!main) return [{ id: '', switches: {} }]
-  const resting = Object.fromEntries(rest.map((s) => [s.id, 1]))
-  const positions = main.table.positions.map((_, i) => i + 1)
-  const at = (position: number, thrown: Switches = {}) => ({ ...resting, [main.id]: position, ...thrown })
-  const thrownAt = (thrown: Switches) =>
-    positions.find((p) => soundsOtherwise(heardWith(harness, at(p)), heardWith(harness, at(p, thrown)), APART)) ?? 1
-  return [
-    ...positions.map((p) => ({ id: String(p), switches: at(p) })),
-    ...rest.flatMap((s) =>
-      s.table.positions.slice(1).map((_, i, all) => {
-        const thrown = { [s.id]: i + 2 }
-        const p = thrownAt(thrown)
-        return { id: all.length > 1 ? `${p}, ${s.label} at ${i + 2}` : `${p}, ${s.label} thrown`, switches: at(p, thrown) }
-      }),
-    ),
-  ]
 }
 
 /** Where a knob is tried: where turned down it silences what sounds, or else where it is heard at all. */

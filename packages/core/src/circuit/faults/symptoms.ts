@@ -1,6 +1,7 @@
 import type { Harness } from '../model/harness'
+import { soundAt, standsOf } from '../model/stands'
 import { potsOf } from '../model/switchStates'
-import { soundAt, standsOf, turnTest, type Outcome } from './benchTests'
+import { turnTest, type Outcome } from './benchTests'
 import type { Evidence } from './rank'
 
 /** What people say is wrong, in the trade's words; as far as a test says the same, it stands for that test. */
