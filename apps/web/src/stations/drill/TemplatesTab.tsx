@@ -1,6 +1,7 @@
 import { drawHole, drillSheet, TEMPLATE_IDS, templateDrawing, templateOf, templatesOf, type TemplateId } from '@snug/core'
 import { tilesOf, type Paper } from '@snug/formats/templateTiles'
 import { useMemo, useState } from 'react'
+import { keyFor } from '../../state/keyFor'
 import { useHand } from '../../app/useHand'
 import { Empty, Workspace } from '../../app/Workspace'
 import { useBench } from '../../state/benchStore'
@@ -117,7 +118,7 @@ export function TemplatesTab() {
   async function save(id: TemplateId, as: 'pdf' | 'svg' | 'dxf') {
     const template = templateOf(build, id, bench)
     if (!template) return
-    const name = `${build.name.toLowerCase().replace(/\W+/g, '-')}-${id}`
+    const name = `${keyFor(build.name)}-${id}`
     // Only who prints fetches the writers, and of them the one that is asked for.
     if (as === 'pdf') {
       const { templatePdf } = await import('@snug/formats/templatePdf')

@@ -1,5 +1,6 @@
 import { PRODUCTS, setFinish } from '@snug/core'
 import { useState } from 'react'
+import { keyFor } from '../../state/keyFor'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { Field, INPUT } from '../../ui/Field'
@@ -10,7 +11,7 @@ export function OwnProduct({ like: first = 'lacquer-clear' }: { like?: string })
   const change = useBuild((s) => s.change)
   const [name, setName] = useState('')
   const [like, setLike] = useState(Object.hasOwn(PRODUCTS, first) ? first : 'lacquer-clear')
-  const id = name.trim().toLowerCase().replace(/\W+/g, '-')
+  const id = keyFor(name)
   const taken = Object.hasOwn(PRODUCTS, id) || build.finish.labels?.[id] !== undefined
   const add = () => {
     change((b) => setFinish(b, 'labels', { ...b.finish.labels, [id]: { name: name.trim(), like } }, `Product: ${name.trim()}`))
@@ -35,7 +36,7 @@ export function OwnProduct({ like: first = 'lacquer-clear' }: { like?: string })
           )}
         </Field>
       </div>
-      <Button className="mt-1" disabled={!id || taken} onClick={add}>
+      <Button className="mt-1" disabled={!name.trim() || taken} onClick={add}>
         Add it to what can be laid
       </Button>
     </details>

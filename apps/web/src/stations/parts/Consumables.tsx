@@ -1,5 +1,6 @@
 import { setIn, type Consumable } from '@snug/core'
 import { useState } from 'react'
+import { keyFor } from '../../state/keyFor'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { INPUT } from '../../ui/Field'
@@ -47,7 +48,7 @@ export function Consumables() {
         onSubmit={(e) => {
           e.preventDefault()
           if (!name.trim()) return
-          put(`${name.trim().toLowerCase().replace(/\W+/g, '-').slice(0, 40)}`, { name: name.trim(), price: 0, share: 1 })
+          put(keyFor(name, build.consumables), { name: name.trim(), price: 0, share: 1 })
           setName('')
         }}
       >

@@ -1,5 +1,6 @@
 import { setIn, slotSpec, SLOTS, type ShopJob, type Slot } from '@snug/core'
 import { useState } from 'react'
+import { keyFor } from '../../state/keyFor'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { INPUT } from '../../ui/Field'
@@ -78,7 +79,7 @@ export function ShopWork() {
         onSubmit={(e) => {
           e.preventDefault()
           if (!what.trim()) return
-          put(what.trim().toLowerCase().replace(/\W+/g, '-').slice(0, 40), { what: what.trim(), price: 0 })
+          put(keyFor(what, build.shop), { what: what.trim(), price: 0 })
           setWhat('')
         }}
       >

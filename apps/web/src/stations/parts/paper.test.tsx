@@ -201,6 +201,20 @@ describe('money', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Leave out' }))
     await waitFor(() => expect(server.build.consumables).toEqual({}))
   })
+  it('what is entered once more stands beside the first, whatever it is called', async () => {
+    layOut(priced())
+    show(<PartsStation />, 'parts?tab=money')
+    const add = async (label: string, name: string, button: string) => {
+      await userEvent.type(screen.getByLabelText(label), name)
+      await userEvent.click(screen.getByRole('button', { name: button }))
+    }
+    for (const name of ['Solder', 'Solder', 'лак', 'клей']) await add('Name of a consumable', name, 'Count it')
+    await waitFor(() =>
+      expect(Object.values(server.build.consumables ?? {}).map((c) => c.name)).toEqual(['Solder', 'Solder', 'лак', 'клей']),
+    )
+    for (const what of ['Tint', 'Tint']) await add('Work for a shop', what, 'Add the work')
+    await waitFor(() => expect(Object.values(server.build.shop ?? {}).length).toBe(2))
+  })
   it('a shop’s work costs money and days; what it is sold for says what is left', async () => {
     layOut(priced())
     show(<PartsStation />, 'parts?tab=money')

@@ -1,6 +1,7 @@
 import { positionWords } from './positionWords'
 import { AMPLIFIER, CABLE_PER_METRE, compile, frequencies, sweep, toNetlist, type Harness, type Setting } from '@snug/core'
 import { useState } from 'react'
+import { keyFor } from '../../state/keyFor'
 import { useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { download } from '../../ui/download'
@@ -30,7 +31,7 @@ export function CircuitFile({
     const { toSpice } = await import('@snug/formats/spice')
     const load = { cable: build.circuit.cable * CABLE_PER_METRE, amplifier: AMPLIFIER }
     const title = `${build.name}, ${positionWords(name)}`
-    download(`${title.toLowerCase().replace(/\W+/g, '-')}.cir`, 'text/plain', toSpice(title, toNetlist(harness, setting, load)).text)
+    download(`${keyFor(title)}.cir`, 'text/plain', toSpice(title, toNetlist(harness, setting, load)).text)
   }
   const lay = async (file: File) => {
     const { readSpice } = await import('@snug/formats/spiceIn')

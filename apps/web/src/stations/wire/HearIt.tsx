@@ -1,5 +1,6 @@
 import { AMPLIFIER, CABLE_PER_METRE, RATE, type Harness, type Setting } from '@snug/core'
 import { useState } from 'react'
+import { keyFor } from '../../state/keyFor'
 import { useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { download } from '../../ui/download'
@@ -33,7 +34,7 @@ export function HearIt({ harness, setting, name }: { harness: Harness; setting: 
     const { wave } = await made()
     // Only who keeps one fetches the writer.
     const { toWav } = await import('@snug/formats/wav')
-    download(`${build.name.toLowerCase().replace(/\W+/g, '-')}-position-${name}.wav`, 'audio/wav', toWav(wave, RATE))
+    download(`${keyFor(build.name)}-position-${name}.wav`, 'audio/wav', toWav(wave, RATE))
   }
   return (
     <div className="mt-1 flex flex-wrap items-center gap-2">
