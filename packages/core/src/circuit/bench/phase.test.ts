@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { wirable, type Wanted } from '../../testing/wirable'
+import { PAIR } from '../../testing/wirings'
 import type { Harness } from '../model/harness'
 import { harnessOf } from '../schemes/harnessOf'
 import { topology } from './topology'
@@ -9,7 +10,6 @@ const harness = (w: Wanted): Harness => {
   if (!made.ok) throw new Error('no harness')
   return made.harness
 }
-const PAIR: Wanted = { places: ['neck', 'bridge'], contacts: 'toggle-3' }
 /** With some coils otherwise. */
 const changed = (h: Harness, coil: string, to: Partial<{ magnet: 1 | -1; winding: 1 | -1; ohm: number }>): Harness => ({
   ...h,

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { wirable, type Wanted } from '../../testing/wirable'
+import { PAIR, TRIO } from '../../testing/wirings'
 import { listeningSheet } from '../bench/listening'
 import { potsOf, switchStates } from '../model/switchStates'
 import { harnessOf } from '../schemes/harnessOf'
@@ -7,8 +8,6 @@ import { expected } from './checkList'
 import { cabinetOf, suspects } from './rank'
 import { symptomsOf } from './symptoms'
 
-const PAIR: Wanted = { places: ['neck', 'bridge'], contacts: 'toggle-3' }
-const TRIO: Wanted = { places: ['neck', 'middle', 'bridge'], contacts: 'lever-5' }
 const WIRINGS: Record<string, Wanted> = {
   'one pickup': { places: ['bridge'] },
   'two volumes, no selector': { places: ['neck', 'bridge'], second: true },

@@ -1,14 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { wirable } from '../../testing/wirable'
+import { PAIR, TRIO, HUM } from '../../testing/wirings'
 import { harnessOf } from '../schemes/harnessOf'
 import type { Outcome } from './benchTests'
 import { nextTest } from './nextTest'
 import { cabinetOf, suspects, type Cabinet, type Evidence } from './rank'
 
 type Wanted = Parameters<typeof wirable>[0]
-const PAIR: Wanted = { places: ['neck', 'bridge'], contacts: 'toggle-3' }
-const TRIO: Wanted = { places: ['neck', 'middle', 'bridge'], contacts: 'lever-5' }
-const HUM: Wanted = { ...PAIR, two: ['neck', 'bridge'], leads: 'four' }
 const WIRINGS: Record<string, Wanted> = {
   'one pickup': { places: ['bridge'] },
   'two on a toggle': PAIR,

@@ -1,11 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { wirable, type Wanted } from '../../testing/wirable'
+import { PAIR, TRIO, HUM } from '../../testing/wirings'
 import { whatIfs } from '../bench/whatIfs'
 import { harnessOf, optionsOf } from './harnessOf'
 
-const PAIR: Wanted = { places: ['neck', 'bridge'], contacts: 'toggle-3' }
-const TRIO: Wanted = { places: ['neck', 'middle', 'bridge'], contacts: 'lever-5' }
-const HUM: Wanted = { ...PAIR, two: ['neck', 'bridge'], leads: 'four' }
 const BUILDS: Record<string, Wanted> = {
   'one pickup': { places: ['bridge'] },
   'two on a toggle': PAIR,
