@@ -37,8 +37,10 @@ export const HEARD: Record<Exclude<TestKind, 'ohms'>, readonly string[]> = {
   touch: ['falls', 'stays the same', 'rises'],
 }
 
+/** So much less of all that sounds is silence, dB. [ours] */
+const MUTED = -28
 /** Where a knob is tried: where turned down it silences what sounds, or else where it is heard at all. */
-function standOf(harness: Harness, stands: readonly Stand[], p: PotPart): Stand {
+function standOf(harness: Harness, stands: readonly Stand[], p: PotPart): Stand & { silences: boolean } {
   const turned = stands.map((stand) => ({
     stand,
     at10: heardWith(harness, stand.switches),
@@ -46,15 +48,18 @@ function standOf(harness: Harness, stands: readonly Stand[], p: PotPart): Stand 
   }))
   const loud = (parts: ReturnType<typeof heardWith>) => Math.max(...parts.map((v) => decibel(v[1]!)))
   const heard = turned.filter(({ at10, at0 }) => soundsOtherwise(at10, at0, APART))
-  return (heard.find(({ at10, at0 }) => loud(at0) - loud(at10) < -28) ?? heard[0] ?? turned[0]!).stand
+  const silent = heard.find(({ at10, at0 }) => loud(at0) - loud(at10) < MUTED)
+  return { ...(silent ?? heard[0] ?? turned[0]!).stand, silences: silent !== undefined }
 }
 
-/** The test of a knob by ear: where the switches stand at their first, its own name is enough. */
+/** The test of a knob by ear. What it should show is part of its name: what was noted against another expectation says nothing of this one. */
 export const turnTest = (harness: Harness, stands: readonly Stand[], p: PotPart): BenchTest => {
-  const { id, switches } = standOf(harness, stands, p)
+  const { id, switches, silences } = standOf(harness, stands, p)
+  const kind = p.id.startsWith('tone') ? 'tone' : 'volume'
+  const where = id === stands[0]!.id ? [] : [id]
   return {
-    id: id === stands[0]!.id ? `turn ${p.id}` : `turn ${p.id} ${id}`,
-    kind: p.id.startsWith('tone') ? 'tone' : 'volume',
+    id: ['turn', p.id, ...(kind === 'volume' && !silences ? ['of a mix'] : []), ...where].join(' '),
+    kind,
     says: `Play${inPosition(id)}${id.includes(',') ? ',' : ''} and turn the ${p.label} right down.`,
     setting: { switches, knobs: {} },
     of: p.id,

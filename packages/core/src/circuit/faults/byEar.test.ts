@@ -61,8 +61,8 @@ describe('knobs that are turned down while somebody listens', () => {
   })
   it('where each has its own volume, one falls out and the other stays, also where both are alike', () => {
     const c = cabinet('two volumes, no selector')
-    expect(well(c, 'turn volume')).toBe('one pickup falling out, the rest staying')
-    expect(well(c, 'turn volume-2')).toBe('one pickup falling out, the rest staying')
+    expect(well(c, 'turn volume of a mix')).toBe('one pickup falling out, the rest staying')
+    expect(well(c, 'turn volume-2 of a mix')).toBe('one pickup falling out, the rest staying')
     expect(heard('two volumes, no selector', '', 'bridge volume')).toBe('bridge falls out, neck stays, no crackle')
     expect(heard('two volumes, independent', '2', 'neck volume')).toBe('neck falls out, bridge stays, no crackle')
     // Lever at the neck: what is mixed in goes, what the lever chose stays.
@@ -75,11 +75,16 @@ describe('knobs that are turned down while somebody listens', () => {
   it('a knob that changes nothing there is a fault: its wiper, its track or a wire of it', () => {
     const c = cabinet('two volumes, no selector')
     const [first] = suspects(c, [
-      { test: 'turn volume-2', outcome: 'stays' },
-      { test: 'turn volume', outcome: 'one pickup falls out' },
+      { test: 'turn volume-2 of a mix', outcome: 'stays' },
+      { test: 'turn volume of a mix', outcome: 'one pickup falls out' },
     ])
     expect(first!.fault).toBeDefined()
     expect(first!.fault!.at.join(' ') + first!.fault!.says).toMatch(/volume-2|neck/)
+  })
+  it('what was noted while it was said to do nothing counts against nobody', () => {
+    const c = cabinet('two volumes, no selector')
+    const noted = ['volume', 'volume-2'].map((pot) => ({ test: `turn ${pot}`, outcome: 'stays' }))
+    expect(suspects(c, noted)).toEqual(suspects(c, []))
   })
   it('says in which position, and a complaint speaks of the same test', () => {
     const c = cabinet('two volumes, independent')
