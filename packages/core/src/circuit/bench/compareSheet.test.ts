@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { wirable } from '../../testing/wirable'
+import { wirable, type Wanted } from '../../testing/wirable'
+import { PAIR } from '../../testing/wirings'
 import { exchanged } from '../model/exchanged'
 import type { Harness } from '../model/harness'
 import { harnessOf } from '../schemes/harnessOf'
@@ -35,6 +36,26 @@ describe('a sheet beside the harness worked out here', () => {
     expect(c.more).toEqual(['neck, finish to selector, lug B3'])
     // Lever of five: 5 is the neck alone, 4 neck and middle.
     expect(c.sounds.filter((s) => !s.same).map((s) => s.id)).toEqual(['4', '5'])
+  })
+  it('pickups that are alike are told apart: in each other’s place, or each on the other’s volume', () => {
+    const alike = (w: Wanted): Harness => {
+      const build = wirable(w)
+      build.parts['pickup-neck']!.sizes = build.parts['pickup-bridge']!.sizes
+      const found = harnessOf(build)
+      if (!found.ok) throw new Error('no harness')
+      return found.harness
+    }
+    const other = (h: Harness, a: string, b: string) => {
+      const to = (lug: string) => (lug === a ? b : lug === b ? a : lug)
+      const swapped = lines(h).map((w) => ({ from: to(w.from), to: to(w.to) }))
+      return compareSheet(h, swapped, LOAD).sounds.map((s) => s.same)
+    }
+    const pair = alike(PAIR)
+    // The toggle's middle holds both: neck for bridge changes nothing there.
+    expect(other(pair, 'neck.finish', 'bridge.finish')).toEqual([false, true, false])
+    const each = alike({ ...PAIR, second: true, options: { volumes: 'two', tones: 'one' } })
+    expect(other(each, 'neck.finish', 'bridge.finish')).toEqual([false, false, false])
+    expect(compareSheet(each, lines(each), LOAD).sounds.every((s) => s.same)).toBe(true)
   })
   it('drawn from the other side: every pot’s outer lugs changed, said as that and not as six mistakes', () => {
     const behind = harness.components.reduce<Harness>((h, p) => (p.is === 'pot' ? exchanged(h, `${p.id}.1`, `${p.id}.3`) : h), harness)

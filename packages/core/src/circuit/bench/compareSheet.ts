@@ -2,9 +2,10 @@ import type { WireEdit } from '../../document/build'
 import { frequencies, sweep } from '../engine/response'
 import { compile } from '../engine/solver'
 import { lugsOf, type Harness, type Wire } from '../model/harness'
-import { toNetlist, type Load } from '../model/toNetlist'
+import { pickupsOf } from '../model/heard'
+import { toNetlist, type Load, type Source } from '../model/toNetlist'
 import { lugName } from '../model/lugNames'
-import { switchStates } from '../model/switchStates'
+import { potsOf, switchStates } from '../model/switchStates'
 import { exchanged } from '../model/exchanged'
 import { wireKey } from '../schemes/edited'
 import { topology } from './topology'
@@ -96,15 +97,19 @@ function netsOf(harness: Harness, wires: readonly SheetLine[]): (lug: string) =>
   return find
 }
 
+/** Position by position: what each pickup gives, with every knob at 10 and each alone at 5, and all of them together. */
 function soundsOf(ours: Harness, theirs: Harness, load: Load): SheetCompared['sounds'] {
   const hertz = frequencies(60)
-  const curve = (h: Harness, switches: Record<string, number>, turn: number) => {
-    const knobs = Object.fromEntries(h.components.flatMap((c) => (c.is === 'pot' ? [[c.id, turn]] : [])))
-    return sweep(compile(toNetlist(h, { switches, knobs }, load)), hertz)
-  }
+  const turned = [{}, ...potsOf(ours).map((p) => ({ [p.id]: 5 }))]
+  // Of pickups that are alike the sum tells neither which of them sounds nor whose volume it is.
+  const heard: (readonly [Record<string, number>, Source])[] = [
+    [{}, 'string'],
+    ...turned.flatMap((knobs) => pickupsOf(ours).map((pickup) => [knobs, { pickup }] as const)),
+  ]
   return switchStates(ours).map(({ id, switches }) => {
-    const same = [10, 5].every((turn) => {
-      const [a, b] = [curve(ours, { ...switches }, turn), curve(theirs, { ...switches }, turn)]
+    const same = heard.every(([knobs, source]) => {
+      const curve = (h: Harness) => sweep(compile(toNetlist(h, { switches: { ...switches }, knobs }, load, source)), hertz)
+      const [a, b] = [curve(ours), curve(theirs)]
       return a.every((x, i) => Math.max(x, b[i]!) < FLOOR || Math.abs(x - b[i]!) < HEARD)
     })
     return { id, ours: topology(ours, switches).words, sheet: topology(theirs, switches).words, same }
