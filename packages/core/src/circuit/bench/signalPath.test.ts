@@ -92,6 +92,15 @@ describe('what is said along it', () => {
     if (!made.ok) throw new Error(made.says ?? made.missing.join())
     return signalPath(made.harness, switches).says
   }
+  it('of two tones that share a capacitor the one that the position hangs on, and not what lies behind it', () => {
+    const two = { places: ['neck', 'middle', 'bridge'], contacts: 'lever-5', second: true, options: { tones: 'two' } } as const
+    const tones = (position: number) => says(two, { switch: position }).filter((s) => s.startsWith('tone'))
+    // The bridge goes without, the middle has the second, the neck the first; in between both hang on.
+    expect(tones(1)).toEqual([])
+    expect(tones(3)).toEqual([expect.stringMatching(/^tone 2 lets treble/)])
+    expect(tones(5)).toEqual([expect.stringMatching(/^tone lets treble/)])
+    expect(tones(4).length).toBe(2)
+  })
   it('each part it passes once, by what it does there', () =>
     expect(says({ places: ['neck', 'bridge'], contacts: 'toggle-3' }, { switch: 1 })).toMatchInlineSnapshot(`
       [
