@@ -5,11 +5,11 @@ import { bandOf } from '../parts/kind'
 import { likelyOf, type Distribution } from '../quantity/distribution'
 import type { Size } from '../quantity/size'
 import { completed, keyOf, nothingNoted, type Noted, type Suppose, type TraitRef } from './completed'
-import type { Check, Cure, Question } from './joint'
+import type { Check, Question } from './joint'
 import { judgeAt } from './joint'
 import { acrossBands, agreed, type Found } from './acrossBands'
 import { optionsOf, toldWhatever, type Told, type Way } from './hanging'
-import { JudgedCheck, type Making } from './judgedCheck'
+import { JudgedCheck, type Making, type Vet } from './judgedCheck'
 import { CLASSES, type Judgement } from './verdict'
 
 /**
@@ -91,7 +91,7 @@ function baseOf(build: Build): Base {
 export class Asker {
   private readonly base: Base
   /** Which of the cures a check offers are worth offering; all of them where nobody looks. */
-  vet: ((check: Check, offered: readonly Cure[]) => Cure[]) | undefined
+  vet: Vet | undefined
 
   /** @param condition what is asked is no fit, and is told in other words */
   constructor(
@@ -143,9 +143,11 @@ export class Asker {
   private making(question: Question, met: Way, noted: Noted, otherwise: AskUnder): Making {
     const told = (raw: Judgement): Told =>
       toldWhatever(noted, (way) => {
-        const q = way ? otherwise(way).questions.find((found) => found.id === question.id) : question
-        const noted = nothingNoted()
-        return q && this.base.under(way ?? met, noted, () => ({ says: q.says(raw), cures: q.cures?.(raw) ?? [], noted }))
+        const asked = way && otherwise(way)
+        const q = asked ? asked.questions.find((found) => found.id === question.id) : question
+        const looked = nothingNoted()
+        const reads = [...(asked?.noted ?? noted).reads.values()]
+        return q && this.base.under(way ?? met, looked, () => ({ says: q.says(raw), cures: q.cures?.(raw) ?? [], noted: looked, reads }))
       })
     return { told, condition: this.condition, vet: this.vet, unmade: (ref) => isUnmade(this.build, ref) }
   }

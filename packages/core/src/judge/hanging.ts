@@ -15,6 +15,8 @@ export interface Told {
   cures: Cure[]
   /** What the words hang on, and the jobs left out. */
   hangs: (SizeRef | TraitRef)[]
+  /** What it is judged by under the other answers. */
+  reads: SizeRef[][]
 }
 
 /** Answers to what is not known, by size and by trait. */
@@ -28,6 +30,8 @@ interface Rendered {
   says: string
   cures: Cure[]
   noted: Noted
+  /** What the question was judged by under these answers. */
+  reads: SizeRef[]
 }
 
 const NO_SIZES: ReadonlyMap<string, number> = new Map()
@@ -59,11 +63,13 @@ export function toldWhatever(noted: Noted, render: (way?: Way) => Rendered | und
   ]
   const hangs = new Map<string, SizeRef | TraitRef>()
   const said: string[] = []
+  const reads: SizeRef[][] = []
   const same = new Map(base.cures.map((c) => [c.id, wordOf(c)]))
   for (const [ref, way] of others) {
     const then = render(way)
     if (!then) continue
     said.push(then.says)
+    reads.push(then.reads)
     if (then.says !== base.says) hangs.set(keyOf(ref), ref)
     for (const [id, words] of same) {
       const cure = then.cures.find((c) => c.id === id)
@@ -73,7 +79,7 @@ export function toldWhatever(noted: Noted, render: (way?: Way) => Rendered | und
     }
   }
   const sure = said.every((s) => sameWords(s, base.says)) ? whereSame(base.says, said) : undefined
-  return { says: base.says, sure, cures: base.cures.filter((c) => same.has(c.id)), hangs: [...hangs.values()] }
+  return { says: base.says, sure, cures: base.cures.filter((c) => same.has(c.id)), hangs: [...hangs.values()], reads }
 }
 
 const everyOne = <R>(...maps: readonly ReadonlyMap<string, R>[]): R[] => [...new Map(maps.flatMap((m) => [...m])).values()]

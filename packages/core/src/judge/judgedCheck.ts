@@ -6,6 +6,9 @@ import type { Told } from './hanging'
 import { judgeAt, type Check, type Cure, type FigureUnit, type Question } from './joint'
 import { wordOf, type Band, type Judgement } from './verdict'
 
+/** Sorts out jobs that cannot be done. @param otherReads what the check is judged by under other answers to what nobody knows */
+export type Vet = (check: Check, offered: readonly Cure[], otherReads: () => readonly (readonly SizeRef[])[]) => Cure[]
+
 /** What a check's words and cures are made with. */
 export interface Making {
   told: (raw: Judgement) => Told
@@ -14,7 +17,7 @@ export interface Making {
   condition: boolean | undefined
   /** Is a size of a hole that is still to be made? */
   unmade: (ref: SizeRef) => boolean
-  vet: ((check: Check, offered: readonly Cure[]) => Cure[]) | undefined
+  vet: Vet | undefined
 }
 
 /**
@@ -79,7 +82,7 @@ export class JudgedCheck implements Check {
     const { moved, vet } = this.#making
     // A job that hangs on what nobody knows is not given: what would be cut by it cannot be put back.
     const offered = () => (this.raw.verdict === 'cant-tell' ? [] : this.#sure().cures.filter((c) => !moved?.length || !c.plan))
-    return (this.#cures ??= vet ? vet(this, offered()) : offered())
+    return (this.#cures ??= vet ? vet(this, offered(), () => this.#sure().reads) : offered())
   }
 
   #sure(): Told {

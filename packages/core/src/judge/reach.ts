@@ -1,10 +1,10 @@
 import { effectsOf, type Build, type JobEffect } from '../document/build'
-import { isThrough, specAt } from '../document/read'
+import { isThrough, specAt, type SizeRef } from '../document/read'
 import { neckToExchange } from '../instrument/neckWords'
 import { slotSpec, type Slot } from '../parts/slots'
 import { printMm } from '../quantity/length'
 import { either } from '../quantity/words'
-import type { Check, Cure } from './joint'
+import type { Cure } from './joint'
 import type { Plan } from './onPaper'
 
 /**
@@ -40,21 +40,36 @@ export const beyondReach = (plan: Plan): JobEffect | undefined =>
     .filter(({ slot, size, delta }) => Math.abs(delta) > farthest(slot, size))
     .toSorted((a, b) => Math.abs(b.delta) - Math.abs(a.delta))[0]
 
-/**
- * What no job on any part does is another part's to do: of those the check reads a size of. Nothing where that may be any of many.
- * @param over what is more than such a job does, where that is why
- * @param whose the parts whose joint it is: what is read of others is not theirs to put right
- */
-export function exchange(build: Build, check: Check, over: JobEffect | undefined, whose: readonly Slot[]): Cure[] {
-  const asked = [...new Set(check.reads.map((r) => r.slot))].filter((slot) => !LINING.has(slot))
+/** The parts a check reads a size of, those whose joint it is: what is read of others is not theirs to put right. */
+function partsOf(reads: readonly SizeRef[], whose: readonly Slot[]): Slot[] {
+  const asked = [...new Set(reads.map((r) => r.slot))].filter((slot) => !LINING.has(slot))
   const own = asked.filter((slot) => whose.includes(slot))
-  const read = own.length ? own : asked
+  return own.length ? own : asked
+}
+
+/**
+ * What no job on any part does is another part's to do: of those the check reads a size of. Nothing where that may be any of many, or hangs
+ * on what nobody knows.
+ * @param over what is more than such a job does, where that is why
+ * @param whose the parts whose joint it is
+ * @param others what it would read were it otherwise
+ */
+export function exchange(
+  build: Build,
+  reads: readonly SizeRef[],
+  over: JobEffect | undefined,
+  whose: readonly Slot[],
+  others: readonly (readonly SizeRef[])[],
+): Cure[] {
+  const read = partsOf(reads, whose)
+  const named = (some: readonly SizeRef[]) => partsOf(some, whose).toSorted().join()
+  if (others.some((other) => named(other) !== named(reads))) return []
   const slots = [...read.filter((slot) => !COSTLY.has(slot)), ...read.filter((slot) => COSTLY.has(slot))]
   // Of one piece neither is had without the other.
   const inOne = slots.includes('body') && isThrough(build)
-  const named = (slot: Slot) =>
+  const say = (slot: Slot) =>
     inOne && COSTLY.has(slot) ? 'body with its neck' : slot === 'neck' ? neckToExchange(build) : slotSpec(slot).label.toLowerCase()
-  const names = [...new Set(slots.map(named))]
+  const names = [...new Set(slots.map(say))]
   if (!names.length || names.length > FEW) return []
   const amount = over && Math.abs(over.delta)
   const why =

@@ -3,6 +3,7 @@ import { sizeAt, specAt, type SizeRef } from '../document/read'
 import type { SizeUnit } from '../parts/kind'
 import { Asker, type Ask } from './ask'
 import type { Check, Cure } from './joint'
+import type { Vet } from './judgedCheck'
 import type { Slot } from '../parts/slots'
 import { cutLimits, cutOf, type CutLimits } from './leastCut'
 import { onPaper, type Plan } from './onPaper'
@@ -57,11 +58,7 @@ export const harms = (before: readonly Check[], after: readonly Check[]): boolea
  * @param asked every check of the joint; looked at only once a cure is
  * @param slots whose joint it is: what is read of other parts is not theirs to put right
  */
-export function vetOf(
-  build: Build,
-  asked: readonly { ask: Ask; checks: readonly Check[] }[],
-  slots: readonly Slot[],
-): (check: Check, offered: readonly Cure[]) => Cure[] {
+export function vetOf(build: Build, asked: readonly { ask: Ask; checks: readonly Check[] }[], slots: readonly Slot[]): Vet {
   /** Its checks after so much of the plan; those that do not read what it moves are as they were. */
   const after = (plan: Plan): Check[] => {
     const asker = new Asker(onPaper(build, plan))
@@ -92,11 +89,11 @@ export function vetOf(
       get: () => (cut ??= { limits: cutLimits(plan, (share) => some(check, plan, share)) }).limits,
     })
   }
-  return (check, offered) => {
+  return (check, offered, otherReads) => {
     const tooFar = (cure: Cure) => cure.plan && beyondReach(cure.plan)
     const done = firstOf(offered.filter((cure) => !tooFar(cure) && helps(check, cure))).map((cure) => measured(check, cure))
     const over = offered.map(tooFar).find((o) => o !== undefined)
     const hopeless = over ?? (check.raw.verdict === 'wont-go' && !check.supposed)
-    return done.length || !hopeless ? done : exchange(build, check, over, slots)
+    return done.length || !hopeless ? done : exchange(build, check.reads, over, slots, otherReads())
   }
 }
