@@ -1,15 +1,13 @@
-import { setCircuit, symptomsOf, type Harness } from '@snug/core'
-import { useMemo } from 'react'
+import { setCircuit, type Hunt } from '@snug/core'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { today } from '../../state/today'
 import { Button } from '../../ui/Button'
 import { PickOnce } from '../../ui/PickOnce'
 
 /** What is wrong, in the words people have for it; some stand for a test, some ask a question first. */
-export function Complaints({ harness }: { harness: Harness }) {
+export function Complaints({ all }: { all: Hunt['symptoms'] }) {
   const { complaints = {} } = useOpenBuild().circuit
   const change = useBuild((s) => s.change)
-  const all = useMemo(() => symptomsOf(harness), [harness])
   const made = all.filter((s) => complaints[s.id])
   const keep = (id: string, on: boolean, says: string) => {
     const { [id]: _, ...others } = complaints

@@ -11,7 +11,6 @@ import { Repairs } from './Repairs'
 import { WireTabs } from './tabs'
 import { useTestDrawing } from './useTestDrawing'
 import { TestEntry } from './TestEntry'
-import { useHarness } from './useHarness'
 import { useHunt } from './useHunt'
 
 /** What could be wrong, the likeliest first, and the one test that tells most for the minutes it costs. */
@@ -19,7 +18,6 @@ export default function FaultTab() {
   const { hunt, found, tell, clear } = useHunt()
   const build = useOpenBuild()
   const wire = useBuild((s) => s.evaluation!.wire)
-  const harness = useHarness()
   const complained = Object.keys(build.circuit.complaints ?? {}).length > 0
   const [chosen, setChosen] = useState<string>()
   const told = Object.entries(found)
@@ -59,7 +57,7 @@ export default function FaultTab() {
       }
       hand={
         <div className="flex flex-col gap-4">
-          {harness && <Complaints harness={harness} />}
+          {hunt && <Complaints all={hunt.symptoms} />}
           <Next hunt={hunt} found={found} tell={tell} />
           {hand && (told.length > 0 || complained) && (
             <section>

@@ -1,7 +1,7 @@
 import type { CircuitChoice, Gain } from '../../document/build'
-import { decibel, givenBy, pickupsOf, SOUND_WORDS, soundOf, type Complex } from '../model/heard'
+import { decibel, pickupsOf, SOUND_WORDS, soundOf, type Complex } from '../model/heard'
 import type { Harness } from '../model/harness'
-import { standsOf } from '../model/stands'
+import { heardWith, standsOf } from '../model/stands'
 import { potsOf, sameSwitches, switchStates, type SwitchState } from '../model/switchStates'
 import { listed } from '../../quantity/words'
 
@@ -52,7 +52,7 @@ export function listeningSheet(harness: Harness, circuit: Pick<CircuitChoice, 'h
   const controls = ['strum', ...pots.map((p) => p.label), 'hand on the strings']
   const rows = heardIn(harness).map(({ id, switches }) => {
     // Each pickup by itself: of two that are alike one can fall out, or be turned against the other, and their sum tells neither.
-    const given = (knobs: Record<string, number>) => pickups.map((p) => givenBy(harness, { switches: { ...switches }, knobs }, p))
+    const given = (knobs: Record<string, number>) => heardWith(harness, { ...switches }, knobs)
     const full = given({})
     // What was heard is kept by a name that stays when a knob is called otherwise.
     const cell = (control: string, expect: string, kept = control): ListeningCell => {

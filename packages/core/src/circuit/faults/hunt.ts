@@ -6,7 +6,7 @@ import type { BenchTest } from './benchTests'
 import { checkList, expected, type CheckLine } from './checkList'
 import { nextTest } from './nextTest'
 import { weighBy } from './repairs'
-import { evidenceOf } from './symptoms'
+import { evidenceOf, symptomsOf, type Symptom } from './symptoms'
 import { pairSuspects } from './pairs'
 import { cabinetOf, suspects, type Cabinet, type Evidence } from './rank'
 
@@ -17,6 +17,8 @@ export interface Hunt {
   /** Two at once, where no single one explains it. */
   pairs: { says: [string, string]; explains: number }[]
   tests: BenchTest[]
+  /** What can be complained of. */
+  symptoms: readonly Symptom[]
   /** Lines of the check before closing. */
   checks: Omit<CheckLine, 'finds'>[]
 }
@@ -59,6 +61,7 @@ export function hunt(build: Build, found: readonly Evidence[]): Hunt | undefined
     ...(next ? { next: { test: next.test, minutes: next.minutes, expect: expected(next.test, c.shown[0]![at!]!, c.spread[at!]!) } } : {}),
     pairs: pairSuspects(c, evidence).map((p) => ({ says: [p.faults[0].says, p.faults[1].says], explains: p.explains })),
     tests: [...c.tests],
+    symptoms: symptomsOf(c.harness),
     checks: checkList(c).map(({ finds: _, ...line }) => line),
   }
 }

@@ -14,8 +14,15 @@ export interface Symptom {
   first?: string
 }
 
-/** Every complaint that can be made of this harness. */
-export function symptomsOf(harness: Harness): Symptom[] {
+/** Every complaint that can be made of this harness, worked out once: to know where each knob is heard takes some hundred solutions. */
+export function symptomsOf(harness: Harness): readonly Symptom[] {
+  let known = kept.get(harness)
+  if (!known) kept.set(harness, (known = everySymptom(harness)))
+  return known
+}
+const kept = new WeakMap<Harness, readonly Symptom[]>()
+
+function everySymptom(harness: Harness): Symptom[] {
   const stands = standsOf(harness)
   const strings = harness.components.some((c) => c.id === 'strings')
   const inPosition = (id: string) => (id ? ` in position ${id}` : '')
@@ -62,7 +69,8 @@ export function symptomsOf(harness: Harness): Symptom[] {
       'That is how a good guitar behaves. Compare each position with what noise to expect of it before anything is opened.',
     ),
     ...potsOf(harness).flatMap((p): Symptom[] => {
-      const shows = (outcome: Outcome) => ({ test: turnTest(harness, stands, p).id, outcome })
+      const { id: test } = turnTest(harness, stands, p)
+      const shows = (outcome: Outcome) => ({ test, outcome })
       return p.id.startsWith('tone')
         ? [
             { id: `kills ${p.id}`, says: `The ${p.label} works as a volume`, shows: shows('kills it') },
