@@ -29,7 +29,8 @@ export interface Contribution<R> {
   fromSteps?: true
   /** Work it asks for. */
   steps?: (build: Build, result: R, earlier: readonly Step[], today: string) => Step[]
-  things?: (build: Build, result: R) => Thing[]
+  /** @param bench the one `result` was worked out for */
+  things?: (build: Build, result: R, bench: Bench) => Thing[]
   /** Shown for what has no drawing of its own here. */
   draw?: (build: Build) => Drawing
   /** How many of its things need a person. */

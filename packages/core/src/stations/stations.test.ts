@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { STATIONS } from '../document/station'
+import { computed } from '../document/remember'
+import type { Drawing } from '../drawing/drawing'
+import { drawHole } from '../drill/holes'
 import { evaluate } from '../evaluate/evaluate'
 import { drillable } from '../testing/drillable'
 import { USUAL_BENCH } from '../drill/bench'
@@ -13,6 +16,17 @@ const results = evaluate(build, TODAY)
 const things = thingsOf(build, results)
 
 describe('what stations contribute', () => {
+  it('a hole is drawn for the tools its card was worked out for, wherever it is looked at', () => {
+    const bench = { ...USUAL_BENCH, bits: [2.7, 3.3, 5.2] }
+    const bored = drillable(fullBuild())
+    const now = evaluate(bored, TODAY, computed, bench)
+    const all = thingsOf(bored, now, bench)
+    const texts = (d?: Drawing) => JSON.stringify(d?.marks)
+    for (const { id } of now.drill)
+      expect(texts(drawingOf(bored, all, { station: 'drill', thing: id })), id).toBe(texts(drawHole(bored, id, bench)))
+    const otherwise = now.drill.filter(({ id }) => texts(drawHole(bored, id, bench)) !== texts(drawHole(bored, id)))
+    expect(otherwise.length).toBeGreaterThan(0)
+  })
   it('every station of the tool roll is one of them', () => expect(Object.keys(CONTRIBUTIONS).toSorted()).toEqual(STATIONS.toSorted()))
   it('no two things of a station share a name; all have a title, and a place on the instrument if any', () => {
     for (const s of STATIONS) {

@@ -1,6 +1,7 @@
 import type { Build } from '../document/build'
 import type { Station } from '../document/station'
 import type { Drawing } from '../drawing/drawing'
+import { USUAL_BENCH, type Bench } from '../drill/bench'
 import type { Point } from '../geometry/point'
 import { isSlot, type Slot } from '../parts/slots'
 import type { Contribution, Thing } from './contribution'
@@ -15,10 +16,13 @@ export interface PlacedThing extends Thing {
 
 const of = (station: Station): Contribution<unknown> => CONTRIBUTIONS[station] as Contribution<unknown>
 
-/** Everything the stations have, in the order of the work. */
-export const thingsOf = (build: Build, results: Results): PlacedThing[] =>
+/**
+ * Everything the stations have, in the order of the work.
+ * @param bench the tools the results were worked out for: what is drawn is drawn for them
+ */
+export const thingsOf = (build: Build, results: Results, bench: Bench = USUAL_BENCH): PlacedThing[] =>
   (Object.keys(CONTRIBUTIONS) as Station[]).flatMap((station) =>
-    (of(station).things?.(build, results[station]) ?? []).map((t) => ({ ...t, station })),
+    (of(station).things?.(build, results[station], bench) ?? []).map((t) => ({ ...t, station })),
   )
 
 /** What a step, a log entry or an address names: a thing of a station, or at least the part it is about. */

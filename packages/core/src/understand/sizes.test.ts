@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { aBuild, aPart } from '../testing/bench'
+import { fullBuild } from '../testing/fullBuild'
 import { nearest, understand } from './sizes'
 
 const body = aPart('body', { 'pocket.widthMouth': 56.1, 'pocket.widthEnd': 56.5 })
@@ -61,6 +62,24 @@ describe('quick entries that are sizes', () => {
       size: { value: 9.2 },
     })
   })
+  it('the angle of a neck is not the one of its headstock: offered, never filed by itself', () => {
+    const tilted = aBuild({ neck: aPart('neck', {}) })
+    expect(understand(tilted, 'neck angle 2 degrees')).toBeUndefined()
+    expect(understand(tilted, 'angle 2')).toBeUndefined()
+    expect(nearest(tilted, 'neck angle 2 degrees').map((f) => f.ref.size)).toContain('head.angle')
+    expect(understand(tilted, 'headstock angle 2')!.ref.size).toBe('head.angle')
+  })
+  it.each([
+    ['pocket is 15.9 deep', 'body', 'pocket.depth'],
+    ['body 44.5 mm thick', 'body', 'thickness'],
+    ['headstock 14.2 thick calipers', 'neck', 'head.thickness'],
+    ['neck screws 45 long', 'neck-screws', 'length'],
+    ['tuner bushing diameter 9.9', 'tuners', 'bushing'],
+  ] as const)('as it is said at the bench: %s', (text, slot, size) => expect(understand(fullBuild(), text)!.ref).toEqual({ slot, size }))
+  it.each(['tuner hole 10', 'jack hole 22', 'pocket 56 wide', 'fret 22', 'board 51 wide', 'bridge 8.5 high'])(
+    'what names two or none is still not filed: %s',
+    (text) => expect(understand(fullBuild(), text)).toBeUndefined(),
+  )
   it('a bare number follows the system shown', () => {
     expect(understand(build, 'pocket width mouth 2.21', 'in')!.size.value).toBeCloseTo(56.134, 3)
   })

@@ -27,6 +27,21 @@ const DENIED = new Set('not no never wrong want wanted should would could must i
 /** Nobody says that a body masses so much. */
 const WEIGHT_WORDS = ['weighs', 'weight', 'heavy']
 
+/** "16 deep" is a depth of 16. */
+const SAID_AS: Readonly<Record<string, string>> = {
+  deep: 'depth',
+  thick: 'thickness',
+  wide: 'width',
+  long: 'length',
+  high: 'height',
+  tall: 'height',
+  hole: 'bore',
+  bore: 'hole',
+}
+
+/** A part has many of these: what it is called says which. */
+const PLACED: ReadonlySet<SizeUnit> = new Set(['mm', 'deg'])
+
 /** A size that may have been meant, with how much of what was said its names cover. */
 interface Candidate {
   filing: Filing
@@ -36,6 +51,8 @@ interface Candidate {
   names: number
   /** All of its own label was said. */
   whole: boolean
+  /** In its very words. */
+  asSaid: boolean
 }
 
 /** A size of a chosen part with what it can be called. */
@@ -56,7 +73,8 @@ function named(build: Build): Named[] {
             ref: { slot: slot as Slot, size },
             label: meant(words(spec.label)),
             names: new Set([
-              ...words(slotSpec(slot).label),
+              // One of the tuners is a tuner.
+              ...words(slotSpec(slot).label).flatMap((w) => [w, w.replace(/s$/, '')]),
               ...words(spec.label),
               ...words(size.replace(/([A-Z])/g, ' $1')),
               ...(spec.unit === 'g' ? WEIGHT_WORDS : []),
@@ -85,9 +103,12 @@ function candidate(said: Said, { ref, label, names, numbers }: Named, system: Le
   const isTool = (w: string) => TOOL_WORDS.has(w) && !names.has(w) && fitsUnit(w as Known, unit)
   const tool = wordsOf(said).find(isTool) as Known | undefined
   const filed = filing(ref, amount, tool, system)
-  const spoken = new Set(meant(wordsOf(said)).filter((w) => !isTool(w)))
+  const own = meant(wordsOf(said)).filter((w) => !isTool(w))
+  const spoken = new Set(own.map((w) => (names.has(w) ? w : (SAID_AS[w] ?? w))))
   const score = spoken.size ? [...spoken].filter((w) => names.has(w)).length / spoken.size : 0
-  return filed && score > 0 ? [{ filing: filed, unit, score, names: names.size, whole: label.every((w) => spoken.has(w)) }] : []
+  if (!filed || score === 0) return []
+  const whole = label.every((w) => spoken.has(w))
+  return [{ filing: filed, unit, score, names: names.size, whole, asSaid: own.every((w) => spoken.has(w)) }]
 }
 
 function filing(ref: SizeRef, { value, written, unit }: Amount, tool: Known | undefined, system: LengthSystem): Filing | undefined {
@@ -115,10 +136,12 @@ function candidates(build: Build, text: string, system: LengthSystem): Candidate
  * whose names cover all the other words. Nothing when no size is meant for certain.
  */
 export function understand(build: Build, text: string, system: LengthSystem = 'mm'): Filing | undefined {
-  const covered = candidates(build, text, system).filter((c) => c.score === 1)
-  // One alone, or the only one whose label was said to its end: "heel width" is the start of two.
+  const all = candidates(build, text, system).filter((c) => c.score === 1)
+  // The jack hole of a guard is no jack bore: what has the very word comes before what only means it.
+  const covered = all.some((c) => c.asSaid) ? all.filter((c) => c.asSaid) : all
+  // One alone, or the only one whose label was said to its end: "heel width" is the start of two, and the neck's angle is not its headstock's.
   const whole = covered.filter((c) => c.whole)
-  const [best, second] = covered.length === 1 && (covered[0]!.whole || covered[0]!.unit !== 'mm') ? covered : whole
+  const [best, second] = covered.length === 1 && (covered[0]!.whole || !PLACED.has(covered[0]!.unit)) ? covered : whole
   if (!best || second?.names === best.names) return undefined
   return best.filing
 }

@@ -18,8 +18,8 @@ export const drill: Contribution<HoleCard[]> = {
       earlier,
     ),
   steps: drillSteps,
-  things: (build, cards) =>
-    cards.map((c) => ({ id: c.id, title: c.title, ...(c.places[0] ? { at: c.places[0] } : {}), draw: () => drawHole(build, c.id) })),
+  things: (build, cards, bench) =>
+    cards.map((c) => ({ id: c.id, title: c.title, ...(c.places[0] ? { at: c.places[0] } : {}), draw: () => drawHole(build, c.id, bench) })),
   count: (_, cards) => cards.filter((c) => c.work !== 'keep' && c.stands !== 'ready' && c.stands !== 'done').length,
   sheets: (build, cards) => (cards.length ? [drillSheet(build, cards)] : []),
   moved: (before, after) => {
