@@ -205,6 +205,14 @@ describe('ruled out whatever else is chosen', () => {
   it.each<[string, StockItem, Slot, object, RegExp]>([
     ['the other hand', offer('left', 'tuners', {}, { hand: 'left' }), 'tuners', {}, /left-handed and the build is right-handed/],
     ['another scale', offer('long', 'neck', { 'neck/scale': 686 }), 'neck', {}, /scale is 686 mm and the build wants 647\.7/],
+    // 25 1/4 in is 641.35 mm, and 641.3499999999999 in a machine's own sums.
+    [
+      'inches',
+      offer('in', 'neck', { 'neck/scale': 25.25 * 25.4 }),
+      'neck',
+      {},
+      /^Its scale is 641\.35 mm and the build wants 647\.7 mm\.$/,
+    ],
     ['too few', offer('four', 'tuners', { 'tuners/count': 4 }), 'tuners', {}, /4 tuners are not enough for 6 strings/],
     ['too late', offer('slow', 'guard', {}, { days: 40 }), 'guard', { days: 12 }, /52 days to come, 40 promised; the limit is 12 days/],
     [

@@ -2,6 +2,7 @@ import type { Build } from '../../document/build'
 import { KINDS } from '../../parts/kinds/index'
 import { slotSpec, type Slot } from '../../parts/slots'
 import { daysToCome, freeOf, leadDays, slipsOf, type Slips, type StockItem } from '../../parts/stock'
+import { sayMm } from '../../quantity/length'
 import { told } from '../../quantity/size'
 import { counted } from '../../quantity/words'
 import { tornApart } from '../inOnePiece'
@@ -28,7 +29,7 @@ export function ruledOut(
   if (torn) return torn
   const scale = part.kind === 'neck' ? told(part.sizes.scale) : undefined
   if (scale && Math.abs(scale.value - build.scale) > 2 + scale.doubt)
-    return `Its scale is ${scale.value} mm and the build wants ${build.scale} mm.`
+    return `Its scale is ${sayMm(scale.value)} mm and the build wants ${sayMm(build.scale)} mm.`
   const count = part.kind === 'tuners' ? told(part.sizes.count) : undefined
   if (count && count.value < build.strings)
     return `${counted(count.value, 'tuner')} ${count.value === 1 ? 'is' : 'are'} not enough for ${build.strings} strings.`

@@ -97,7 +97,7 @@ describe('what to measure next', () => {
       expect(round[0]!.readings.some((r) => r.ref.slot === 'strap-buttons')).toBe(false)
     }
   })
-  it('read as asked, bundle after bundle, each joint it names leaves "can’t tell"', () => {
+  it('read as asked, bundle after bundle, no joint it names lacks a size', () => {
     let build = newBuild({ name: 'New', handedness: 'right', strings: 6, scale: 647.7, start: 'bolt-guard-vibrato' }, '2026-11-24')
     for (let k = 0; k < 4; k++) {
       const [bundle] = measuringRound(build)

@@ -124,7 +124,7 @@ function bundleOf(leg: readonly Thing[], met: readonly Stake[], open: readonly S
   return {
     readings: inHands(ranks),
     minutes: minutesOf(leg),
-    settles: [...new Set(met.map((s) => s.joint))].filter((j) => !open.some((s) => s.joint === j)),
+    settles: [...new Set(met.filter((s) => !s.waits).map((s) => s.joint))].filter((j) => !open.some((s) => s.joint === j)),
   }
 }
 

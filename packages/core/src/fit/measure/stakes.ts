@@ -21,6 +21,8 @@ export interface Stake {
   needs: SizeRef[]
   /** Expected fall of what is unsure about its verdict once all of them are read, weighted by what a wrong buy costs. */
   worth: number
+  /** It waits for more than readings: somebody has to say how a part is made. */
+  waits?: true
 }
 
 /** A reading that is expected to change no verdict by this much is not worth asking for. [ours] */
@@ -45,7 +47,7 @@ function stakesAt(build: Build, from: From, kind: JointKind, tools: readonly Too
   const weight = weightOf(build, kind, joint)
   if (weight * unsure(joint) < WORTH_READING) return []
   const found = joint.missing.length ? lacking(build, from, kind, joint, tools) : doubtful(build, from, kind, joint, tools)
-  return found.map((s) => ({ ...s, worth: weight * s.worth }))
+  return found.map((s) => ({ ...s, worth: weight * s.worth, ...(joint.untold.length ? { waits: true as const } : {}) }))
 }
 
 /** Is it a joint of this build, and of parts that something takes? Others are read for nothing. */
