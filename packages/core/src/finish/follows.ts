@@ -71,6 +71,8 @@ const WHY: Partial<Record<`${Ground}>${Medium}`, string>> = {
   'dye>waterborne': 'Water dye is dissolved again and runs: seal it with shellac, or a mist coat on the test board.',
   'dye>filler': 'Some fillers show as patches over dye.',
   'filler>dye': 'Some fillers show as patches under dye.',
+  'sealed>filler': 'The pores are closed already: leave it out, or sand all of it off to the wood.',
+  'coated>filler': 'The pores are closed already: leave it out, or sand all of it off to the wood.',
   'shellac>waterborne': 'Only on shellac free of wax.',
   'shellac>poly': 'Only on shellac free of wax.',
   'binding>dye': NOTHING_INTO,
@@ -86,10 +88,69 @@ const WHY: Partial<Record<`${Ground}>${Medium}`, string>> = {
   'decal>acrylic': 'A wet coat melts a transfer: three mist coats first.',
 }
 
+/** What to do where one thing never holds on what lies under it. */
+export type Instead =
+  /** A film on which the one holds, and which holds on the other. */
+  | { lay: Medium }
+  /** The same layer further down: before that one of what it goes over. */
+  | { before: number }
+
 /** What is said of one thing put over another; nothing where there is nothing to say. */
 export interface FollowSays {
   follow: Exclude<Follow, 'yes'>
+  /** The reason, and what to do about it. */
   says: string
+  /** The reason alone. */
+  because: string
+  instead?: Instead
+}
+
+/** The first that closes the wood to what has to go into it. */
+const closedBy = (grounds: readonly Ground[], above: Medium): Ground | undefined =>
+  INTO_WOOD.includes(above) ? grounds.find((g) => !OPEN.includes(g)) : undefined
+
+const never = (grounds: readonly Ground[], above: Medium): boolean =>
+  closedBy(grounds, above) !== undefined || mayFollow(grounds.at(-1) ?? 'raw', above) === 'never'
+
+/** Films that are laid between two others, the one that holds on most things first. [practice] */
+const BETWEEN = ['shellac', 'lacquer', 'acrylic'] as const satisfies readonly Medium[]
+const LABOUR: Record<Follow, number> = { yes: 0, cure: 1, test: 1, never: Infinity }
+
+/** The way out of it that asks for least, by the same table; nothing where there is none. */
+function insteadOf(grounds: readonly Ground[], above: Medium): Instead | undefined {
+  const ground = grounds.at(-1) ?? 'raw'
+  // Over a film that filler would hold on there are no pores left to fill.
+  const films = above === 'filler' ? [] : BETWEEN
+  const between = films
+    .filter((film) => !never(grounds, film) && !never([...grounds, film], above))
+    .toSorted((a, b) => {
+      const labour = (film: Medium) => LABOUR[mayFollow(ground, film)] + LABOUR[mayFollow(film, above)]
+      return labour(a) - labour(b)
+    })
+  if (between[0]) return { lay: between[0] }
+  // The first ground is what is there: nothing comes before it.
+  for (let at = grounds.length - 1; at > 0; at--) {
+    const under = grounds.slice(0, at)
+    const over = grounds.slice(at) as Medium[]
+    const holds = over.every((medium, i) => !never([...under, above, ...over.slice(0, i)], medium))
+    if (!never(under, above) && holds) return { before: at }
+  }
+  return undefined
+}
+
+function insteadSays(grounds: readonly Ground[], above: Medium, instead: Instead | undefined): string {
+  const the = (g: Ground) => (g === 'decal' ? 'the transfer' : `the ${CALLED[g]}`)
+  if (!instead) return grounds.length > 1 ? ' One of the two has to go.' : ''
+  if ('before' in instead) return ` Lay it before ${the(grounds[instead.before]!)}.`
+  const ground = grounds.at(-1)!
+  const [under, over] = [mayFollow(ground, instead.lay), mayFollow(instead.lay, above)]
+  const film = instead.lay === 'shellac' && (above === 'waterborne' || above === 'poly') ? 'shellac free of wax' : CALLED[instead.lay]
+  const how = [
+    `Lay ${film} between them`,
+    ...(under === 'cure' ? [`after the full cure of ${the(ground)} and a scuff`] : []),
+    ...(over === 'cure' ? [`and let it cure in full before ${the(above)}`] : []),
+  ].join(', ')
+  return ` ${how}${under === 'test' || over === 'test' ? ': on a test piece first' : ''}.`
 }
 
 /**
@@ -98,21 +159,32 @@ export interface FollowSays {
  */
 export function nextOver(grounds: readonly Ground[], above: Medium): FollowSays | undefined {
   const ground = grounds.at(-1) ?? 'raw'
-  const closed = INTO_WOOD.includes(above) ? grounds.find((g) => !OPEN.includes(g)) : undefined
-  const name = CALLED[above]
-  if (closed) {
-    const come = closed === 'sealed' || closed === 'coated'
-    return {
-      follow: 'never',
-      says: `${cap(name)} does not go into the wood through ${CALLED[closed]}.${come ? ' Sand all of it off to the wood, or choose a colour coat.' : ''}`,
-    }
+  const closed = closedBy(grounds, above)
+  const name = cap(CALLED[above])
+  const why = WHY[`${ground}>${above}`]
+  if (closed || mayFollow(ground, above) === 'never') {
+    const because = closed
+      ? `${name} does not go into the wood through ${CALLED[closed]}.`
+      : (why ?? `${name} does not hold on ${CALLED[ground]}.`)
+    if (closed === 'sealed' || closed === 'coated')
+      return {
+        follow: 'never',
+        because,
+        says: `${because} Sand all of it off to the wood, or choose ${LIES_ON[above] ?? 'a colour coat'}.`,
+      }
+    const instead = insteadOf(grounds, above)
+    return { follow: 'never', because, says: because + insteadSays(grounds, above, instead), ...(instead ? { instead } : {}) }
   }
   const follow = mayFollow(ground, above)
   if (follow === 'yes') return undefined
-  const why = WHY[`${ground}>${above}`]
-  if (follow === 'never') return { follow, says: why ?? `${cap(name)} does not hold on ${CALLED[ground]}.` }
-  if (follow === 'cure') return { follow, says: `${cap(name)} goes on ${CALLED[ground]} only after its full cure and a scuff.` }
-  return { follow, says: why ?? `${cap(name)} on ${CALLED[ground]}: try it on a test piece or a hidden place first.` }
+  const says =
+    follow === 'cure'
+      ? `${name} goes on ${CALLED[ground]} only after its full cure and a scuff.`
+      : (why ?? `${name} on ${CALLED[ground]}: try it on a test piece or a hidden place first.`)
+  return { follow: follow as 'cure' | 'test', says, because: says }
 }
+
+/** What takes the place of what cannot go into the wood; colour lies on it too. */
+const LIES_ON: Partial<Record<Medium, string>> = { oil: 'a finish that lies on it', 'hard-wax': 'a finish that lies on it' }
 
 const cap = (s: string) => s[0]!.toUpperCase() + s.slice(1)

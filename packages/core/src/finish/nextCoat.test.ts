@@ -51,20 +51,20 @@ describe('what is said of a product over another', () => {
         const at = `${above} on ${ground}`
         expect(said?.follow ?? 'yes', at).toBe(mayFollow(ground, above))
         if (said?.follow === 'cure') expect(said.says, at).toMatch(/ only after its full cure and a scuff\.$/)
-        else expect(said?.says ?? '', at).not.toMatch(/full cure/)
-        if (said?.follow === 'never') expect(said.says, at).not.toMatch(/test piece/)
+        else expect(said?.because ?? '', at).not.toMatch(/full cure/)
+        if (said?.follow === 'never') expect(said.because, at).not.toMatch(/test piece/)
       }
     expect(nextOver(['wax'], 'lacquer')!.says).toBe('Lacquer does not hold on wax.')
     expect(nextOver(['oil'], 'shellac')!.says).toBe('Shellac goes on oil only after its full cure and a scuff.')
     expect(nextOver(['oil'], 'lacquer')!.says).toBe('Lacquer on oil: try it on a test piece or a hidden place first.')
     // A pair with a reason of its own.
-    expect(nextOver(['poly'], 'lacquer')!.says).toBe('Its solvents lift polyurethane: it wrinkles.')
+    expect(nextOver(['poly'], 'lacquer')!.because).toBe('Its solvents lift polyurethane: it wrinkles.')
   })
   it('what came on the wood is to be sanded off for a dye; what was laid on it is not', () => {
     for (const came of ['sealed', 'coated'] as const) expect(nextOver([came], 'dye')!.says, came).toMatch(/Sand all of it off to the wood/)
-    expect(nextOver(['raw', 'shellac'], 'dye')!.says).toBe('Dye does not go into the wood through shellac.')
+    expect(nextOver(['raw', 'shellac'], 'dye')!.says).toBe('Dye does not go into the wood through shellac. Lay it before the shellac.')
     // However deep it lies.
-    expect(nextOver(['raw', 'lacquer', 'dye'], 'oil')!.says).toBe('Oil does not go into the wood through lacquer.')
+    expect(nextOver(['raw', 'lacquer', 'dye'], 'oil')!.because).toBe('Oil does not go into the wood through lacquer.')
     expect(nextOver(['raw', 'dye'], 'oil')).toBeUndefined()
   })
 })

@@ -187,7 +187,7 @@ export const groundsUnder = (ground: Ground, layers: readonly Pick<Layer, 'mediu
   ...layers.slice(0, at).map((l) => l.medium),
 ]
 
-export interface StackFault extends FollowSays {
+export interface StackFault extends Pick<FollowSays, 'follow' | 'says'> {
   /** Index of the layer it is said of. */
   at: number
 }
@@ -201,7 +201,7 @@ export function stackFaults(ground: Ground, layers: readonly Layer[]): StackFaul
     // The label wins over the table; only what has to go into the wood goes through nothing, whatever is printed on it.
     const said =
       found?.follow === 'never' && layer.byLabel && !INTO_WOOD.includes(layer.medium)
-        ? { follow: 'test' as const, says: `By its label it holds there; usually it does not (${found.says}) A test piece first.` }
+        ? { follow: 'test' as const, says: `By its label it holds there; usually it does not (${found.because}) A test piece first.` }
         : found
     return [
       ...(said ? [{ at, ...said }] : []),

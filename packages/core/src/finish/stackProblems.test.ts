@@ -67,7 +67,7 @@ describe('what the wood and the choice do not agree about', () => {
     const never = made({ layers: laid('wax', 'lacquer-clear') }, 'raw')
     const faults = stackFaults('raw', layersOf(never))
     expect(faults.map((f) => f.follow).toSorted()).toEqual(['never', 'test'])
-    expect(stackProblems(never)).toEqual(['Lacquer does not hold on wax.'])
+    expect(stackProblems(never)).toEqual(['Lacquer does not hold on wax. Lay it before the wax.'])
   })
   it('a label outweighs the table, but sends nothing through what closes the wood', () => {
     const follow = (product: string) =>
