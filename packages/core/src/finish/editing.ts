@@ -1,36 +1,62 @@
 import type { Build, FinishSystem, FinishZone, ZoneLayer } from '../document/build'
 import { asJson, edit, type Change } from '../document/change'
-import { setFinish } from '../document/changes'
+import { setFinish, tickStep } from '../document/changes'
 import { withSystem } from './offers'
+import { coatsOfLayer, coatsOn, coatsStep, regrouped, sameCoats } from './laid'
+import { lockedLayers, stackFor, zoneOf, type StackOf } from './locked'
 import { chosenLayers, groundOf, productOf, resolved, stackFaults } from './stack'
 import { SYSTEMS } from './systems'
-import { WHOLE, ZONE_LABEL } from './zones'
-
-/** Whose stack: that of the whole, or of one zone. */
-export type StackOf = typeof WHOLE | FinishZone
-
-export const zoneOf = (of: StackOf): FinishZone | undefined => (of === WHOLE ? undefined : of)
-
-/** The layers as chosen of whom is asked for; of a zone without its own, those of the whole. */
-export const stackFor = (build: Build, of: StackOf): ZoneLayer[] =>
-  (of === WHOLE ? undefined : build.finish.zones?.[of]?.layers) ?? chosenLayers(build)
-
-/** How many layers from the wood up hold coats that lie already: none of them can be moved, taken out or built under. */
-export function lockedLayers(build: Build, of: StackOf): number {
-  const layers = resolved(build, stackFor(build, of))
-  const prefix = of === WHOLE ? '' : `${of}/`
-  const laid = Object.keys(build.finish.laid ?? {})
-  return layers.findLastIndex((l) => laid.some((id) => id.startsWith(`${prefix}${l.key}-`) && id.indexOf('/') === prefix.length - 1)) + 1
-}
+import { followsWhole, WHOLE, ZONE_LABEL, zoneGroups, zonesOf } from './zones'
 
 /** A change to a stack, or the sentence that says why it cannot be. */
 export type StackChange = { ok: true; change: Change } | { ok: false; why: string }
 
-const put = (build: Build, of: StackOf, layers: ZoneLayer[], label: string): Change => {
-  if (of === WHOLE) return setFinish(build, 'layers', layers, label)
+const put = (build: Build, of: StackOf, layers: ZoneLayer[], label: string): StackChange => {
+  if (of === WHOLE) return { ok: true, change: setFinish(build, 'layers', layers, label) }
   const own = build.finish.zones?.[of]
-  return setFinish(build, 'zones', { ...build.finish.zones, [of]: { ...own, layers } }, label)
+  const zones = { ...build.finish.zones, [of]: { ...own, layers } }
+  return own ? { ok: true, change: setFinish(build, 'zones', zones, label) } : parted(build, { zones }, label)
 }
+
+/** Zones come together otherwise, or one face is to wait for the other: on each zone lies what lay there, or it cannot be. */
+function parted(build: Build, to: Partial<Build['finish']>, label: string): StackChange {
+  const after = { ...build, finish: { ...build.finish, ...to } }
+  const laid = regrouped(build, after)
+  const done = { ...after, finish: { ...after.finish, laid } }
+  const otherwise = zonesOf(done).find((zone) => !sameCoats(coatsOn(build, zone), coatsOn(done, zone)))
+  if (otherwise) return { ok: false, why: whyOtherwise(build, done, otherwise) }
+  const keys = (Object.keys(to) as (keyof typeof to)[]).map((key) => setFinish(build, key, to[key], label))
+  const counted = build.finish.laid || Object.keys(laid).length ? [setFinish(build, 'laid', laid, label)] : []
+  return { ok: true, change: { label, edits: [...keys, ...counted, ...ticksOf(build, done)].flatMap((c) => c.edits) } }
+}
+
+/** Layers of a stack that is new here stand in the plan as done where all their coats lie; those of one that is gone, no longer. */
+function ticksOf(before: Build, after: Build): Change[] {
+  const ids = (build: Build) => new Set(zoneGroups(build).map((g) => g.id))
+  const [was, is] = [ids(before), ids(after)]
+  const begun = zoneGroups(after).flatMap((g) =>
+    was.has(g.id) ? [] : g.layers.map((l) => [coatsStep(l.key, g.id), coatsOfLayer(after, g, l)] as const),
+  )
+  const full = begun.flatMap(([step, coats]) => {
+    const laid = coats.flatMap((id) => after.finish.laid?.[id] ?? [])
+    return laid.length === coats.length ? [tickStep(before, step, step, laid.at(-1)!.at)] : []
+  })
+  const gone = zoneGroups(before).flatMap((g) => (is.has(g.id) ? [] : g.layers.map((l) => coatsStep(l.key, g.id))))
+  return [...full, ...gone.filter((step) => before.steps[step]).map((step) => tickStep(before, step, step, undefined))]
+}
+
+function whyOtherwise(before: Build, after: Build, zone: FinishZone): string {
+  const [label, now, then] = [ZONE_LABEL[zone], followsWhole(before, zone), followsWhole(after, zone)]
+  if (now && then) return 'One face has more coats than the other: lay the others first, then all of them are counted as one.'
+  if (now) return `${label} has coats of the whole on it that lie already. Give it its own, and take out what is not to come.`
+  return Object.keys(coatsOn(before, zone)).length
+    ? `${label} has coats of its own that lie already.`
+    : `${label}: coats of the whole that lie already are not on it. Give it its own.`
+}
+
+/** One side waits for the other while it lies, or it hangs. */
+export const setLies = (build: Build, lies: boolean): StackChange =>
+  parted(build, { lies: lies ? true : undefined }, lies ? 'It lies' : 'It hangs')
 
 /** Sets the stack anew: nothing that lies already may change its place, and nothing may lie on what it never holds on. */
 export function setStack(build: Build, of: StackOf, layers: readonly ZoneLayer[], label: string): StackChange {
@@ -42,24 +68,25 @@ export function setStack(build: Build, of: StackOf, layers: readonly ZoneLayer[]
       return { ok: false, why: `${name} has coats that lie already: what is under them cannot change any more.` }
     }
   const then = resolved(build, layers)
-  const known = stackFaults(groundOf(build, zoneOf(of)), resolved(build, before))
+  const known = stackFaults(groundOf(build, zoneOf(of)), resolved(build, before), locked)
     .filter((f) => f.follow === 'never')
     .map((f) => f.says)
-  const never = stackFaults(groundOf(build, zoneOf(of)), then).find((f) => f.follow === 'never' && !known.includes(f.says))
+  const never = stackFaults(groundOf(build, zoneOf(of)), then, locked).find((f) => f.follow === 'never' && !known.includes(f.says))
   if (never) return { ok: false, why: never.says }
-  return { ok: true, change: put(build, of, [...layers], label) }
+  return put(build, of, [...layers], label)
 }
 
 /** One layer more on top. @param byLabel its label says that it holds there */
-export function addLayer(build: Build, of: StackOf, product: string, byLabel = false): StackChange {
+export const addLayer = (build: Build, of: StackOf, product: string, byLabel = false): StackChange =>
+  insertLayer(build, of, product, stackFor(build, of).length, byLabel)
+
+/** One layer more. @param at how many layers lie under it */
+export function insertLayer(build: Build, of: StackOf, product: string, at: number, byLabel = false): StackChange {
   const p = productOf(build.finish.labels, product)
   if (!p) return { ok: false, why: `"${product}" is no product here.` }
-  return setStack(
-    build,
-    of,
-    [...stackFor(build, of), { product, coats: p.coats, ...(byLabel ? { byLabel: true as const } : {}) }],
-    `${p.label} laid on the stack`,
-  )
+  const layer: ZoneLayer = { product, coats: p.coats, ...(byLabel ? { byLabel: true as const } : {}) }
+  const layers = stackFor(build, of)
+  return setStack(build, of, [...layers.slice(0, at), layer, ...layers.slice(at)], `${p.label} laid on the stack`)
 }
 
 export function moveLayer(build: Build, of: StackOf, from: number, to: number): StackChange {
@@ -98,15 +125,10 @@ export function setLayer(
 
 /** A zone with a stack of its own: as the whole's to begin with, or bare; or back to the whole's. */
 export function zoneStack(build: Build, zone: FinishZone, is: 'own' | 'bare' | 'whole'): StackChange {
-  if (Object.keys(build.finish.laid ?? {}).some((id) => id.startsWith(`${zone}/`)))
-    return { ok: false, why: `${ZONE_LABEL[zone]} has coats of its own that lie already.` }
   const { [zone]: _, ...others } = build.finish.zones ?? {}
-  if (is === 'whole') return { ok: true, change: setFinish(build, 'zones', others, `${ZONE_LABEL[zone]}: as the whole`) }
   const layers = is === 'bare' ? [] : chosenLayers(build)
-  return {
-    ok: true,
-    change: setFinish(build, 'zones', { ...others, [zone]: { layers } }, `${ZONE_LABEL[zone]}: ${is === 'bare' ? 'bare' : 'its own'}`),
-  }
+  const zones = is === 'whole' ? others : { ...others, [zone]: { layers } }
+  return parted(build, { zones }, `${ZONE_LABEL[zone]}: ${is === 'whole' ? 'as the whole' : is === 'bare' ? 'bare' : 'its own'}`)
 }
 
 /** Another finish as it comes. What zones have of their own stays theirs. */

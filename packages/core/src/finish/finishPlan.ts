@@ -4,7 +4,9 @@ import { areaToCoat, costOf, shoppingFor, type Area, type Shopping } from './cov
 import { EDGE_SHARE, plannedFilm } from './film'
 import { cameCoated } from './ground'
 import { coatPlan, type CoatPlan } from './schedule'
-import { groundOf, stackFaults, stackProblems, surfaceOf, systemOf, type Layer } from './stack'
+import { lockedLayers } from './locked'
+import { groundOf, stackFaults, surfaceOf, systemOf, type Layer } from './stack'
+import { stackProblems } from './stackProblems'
 import { cautionsOf, type System } from './systems'
 import { weatherCheck, type WeatherVerdict } from './weather'
 import { WHOLE, zoneGroups, type ZoneGroup } from './zones'
@@ -75,12 +77,12 @@ function zoneProblems(build: Build, groups: readonly ZoneGroup[]): string[] {
     // Of the whole's stack all is said of the body already; of one piece the neck came as that did.
     if (!zone || (g.id === WHOLE && (!build.parts.body || !build.parts.neck || isThrough(build)))) return []
     const label = g.id === WHOLE ? 'Neck' : g.label
-    const told = g.id === WHOLE ? stackFaults(groundOf(build), g.layers).map((f) => f.says) : []
+    const told = g.id === WHOLE ? stackFaults(groundOf(build), g.layers, lockedLayers(build, g.id)).map((f) => f.says) : []
     return [
       ...(isNeckFace(zone) && surfaceOf(build, 'neck') === undefined
         ? [`${label}: whether the neck came raw, sealed or coated is not told. Say it under Parts first.`]
         : []),
-      ...stackFaults(groundOf(build, zone), g.layers)
+      ...stackFaults(groundOf(build, zone), g.layers, lockedLayers(build, g.id))
         .filter((f) => f.follow === 'never' && !told.includes(f.says))
         .map((f) => `${label}: ${f.says}`),
     ]

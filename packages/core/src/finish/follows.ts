@@ -117,7 +117,7 @@ const BETWEEN = ['shellac', 'lacquer', 'acrylic'] as const satisfies readonly Me
 const LABOUR: Record<Follow, number> = { yes: 0, cure: 1, test: 1, never: Infinity }
 
 /** The way out of it that asks for least, by the same table; nothing where there is none. */
-function insteadOf(grounds: readonly Ground[], above: Medium): Instead | undefined {
+function insteadOf(grounds: readonly Ground[], above: Medium, there: number): Instead | undefined {
   const ground = grounds.at(-1) ?? 'raw'
   // Over a film that filler would hold on there are no pores left to fill.
   const films = above === 'filler' ? [] : BETWEEN
@@ -128,8 +128,7 @@ function insteadOf(grounds: readonly Ground[], above: Medium): Instead | undefin
       return labour(a) - labour(b)
     })
   if (between[0]) return { lay: between[0] }
-  // The first ground is what is there: nothing comes before it.
-  for (let at = grounds.length - 1; at > 0; at--) {
+  for (let at = grounds.length - 1; at >= there; at--) {
     const under = grounds.slice(0, at)
     const over = grounds.slice(at) as Medium[]
     const holds = over.every((medium, i) => !never([...under, above, ...over.slice(0, i)], medium))
@@ -138,9 +137,12 @@ function insteadOf(grounds: readonly Ground[], above: Medium): Instead | undefin
   return undefined
 }
 
-function insteadSays(grounds: readonly Ground[], above: Medium, instead: Instead | undefined): string {
+function insteadSays(grounds: readonly Ground[], above: Medium, there: number, instead: Instead | undefined): string {
   const the = (g: Ground) => (g === 'decal' ? 'the transfer' : `the ${CALLED[g]}`)
-  if (!instead) return grounds.length > 1 ? ' One of the two has to go.' : ''
+  if (!instead && grounds.length === 1) return ''
+  const closed = closedBy(grounds, above)
+  const culprit = closed ? grounds.indexOf(closed) : grounds.length - 1
+  if (!instead) return culprit < there ? ' Leave it out, or sand off what lies there.' : ' One of the two has to go.'
   if ('before' in instead) return ` Lay it before ${the(grounds[instead.before]!)}.`
   const ground = grounds.at(-1)!
   const [under, over] = [mayFollow(ground, instead.lay), mayFollow(instead.lay, above)]
@@ -156,8 +158,9 @@ function insteadSays(grounds: readonly Ground[], above: Medium, instead: Instead
 /**
  * May this go on next?
  * @param grounds everything it goes over, from the wood up
+ * @param there how many of them lie there already, so that nothing comes before them; all, where it lies on them too
  */
-export function nextOver(grounds: readonly Ground[], above: Medium): FollowSays | undefined {
+export function nextOver(grounds: readonly Ground[], above: Medium, there: number | 'all' = 1): FollowSays | undefined {
   const ground = grounds.at(-1) ?? 'raw'
   const closed = closedBy(grounds, above)
   const name = cap(CALLED[above])
@@ -172,8 +175,10 @@ export function nextOver(grounds: readonly Ground[], above: Medium): FollowSays 
         because,
         says: `${because} Sand all of it off to the wood, or choose ${LIES_ON[above] ?? 'a colour coat'}.`,
       }
-    const instead = insteadOf(grounds, above)
-    return { follow: 'never', because, says: because + insteadSays(grounds, above, instead), ...(instead ? { instead } : {}) }
+    if (there === 'all')
+      return { follow: 'never', because, says: `${because} It lies there: sand it off again before anything goes over it.` }
+    const instead = insteadOf(grounds, above, there)
+    return { follow: 'never', because, says: because + insteadSays(grounds, above, there, instead), ...(instead ? { instead } : {}) }
   }
   const follow = mayFollow(ground, above)
   if (follow === 'yes') return undefined

@@ -1,12 +1,13 @@
 import { closingOf, mostOf, type Closing } from './closing'
-import type { Build, LaidCoat } from '../document/build'
+import type { Build } from '../document/build'
 import { dryingIn } from '../physics/drying'
 import { addDays, weekday } from '../quantity/days'
 import { areaOfZones, areaToCoat } from './cover'
 import { hourOf, mayCoatAt } from './forecast'
 import { nextOver } from './follows'
 import type { Layer } from './stack'
-import { coatId, hasTwoFaces, isLastWax, WHOLE, zoneGroups, type ZoneGroup } from './zones'
+import { coatsStep, facesOf, laidOf } from './laid'
+import { coatId, isLastWax, zoneGroups, type ZoneGroup } from './zones'
 
 /** One coat on one evening. */
 export interface Coat {
@@ -67,20 +68,9 @@ const LONGEST_SEARCH = 365
 /** No coat takes less than this, however small the zone, minutes. [ours] */
 const LEAST_HANDS = 5
 
-/** Under which id the coats of a layer are ticked off in the plan. */
-export const coatsStep = (layer: string, group: string = WHOLE): string => (group === WHOLE ? `coats-${layer}` : `coats-${group}-${layer}`)
-
 const minuteOf = (iso: string, m: number) => Math.round(Date.parse(`${iso}T00:00:00Z`) / 60000) + EVENING + m
 /** The wall clock as it was written down, in the same count. */
 const minuteAt = (at: string) => Math.round(Date.parse(`${at.slice(0, 16)}:00Z`) / 60000)
-
-/** What was laid of a layer's coats: one by one, or all at once by a tick in the plan, on that day's evening. */
-function laidOf(build: Build, id: string, layer: Layer, group: string): LaidCoat | undefined {
-  const one = build.finish.laid?.[id]
-  if (one) return one
-  const ticked = build.steps[coatsStep(layer.key, group)]?.done
-  return ticked ? { product: layer.product, at: `${ticked.slice(0, 10)}T20:00` } : undefined
-}
 
 /** The wait from one layer to the next, minutes at 20 C: what is sanded, or carries a transfer or wax, is hard first. */
 export function waitBetween(below: Layer, above: Layer): number {
@@ -146,7 +136,7 @@ function layGroup(
 ): { ok: true; coats: Coat[]; plan: GroupPlan } | { ok: false; why: string } {
   const room = build.finish.drying ?? build.finish.weather
   const longest = Math.max(...build.evenings)
-  const faces = build.finish.lies && hasTwoFaces(group.zones) ? ([undefined, 'back'] as const) : ([undefined] as const)
+  const faces = facesOf(build, group.zones)
   const handsOf = (l: Layer) => Math.max(LEAST_HANDS, Math.ceil((l.hands * share) / faces.length))
   const hands = Math.max(...group.layers.map(handsOf))
   const slow = (last: Last) => dryingIn({ air: last.air.air ?? room.air, humidity: last.air.humidity ?? room.humidity })

@@ -192,12 +192,15 @@ export interface StackFault extends Pick<FollowSays, 'follow' | 'says'> {
   at: number
 }
 
-/** Every layer that does not simply go on what lies under it, from the wood up. */
-export function stackFaults(ground: Ground, layers: readonly Layer[]): StackFault[] {
+/**
+ * Every layer that does not simply go on what lies under it, from the wood up.
+ * @param locked how many of them have coats that lie already
+ */
+export function stackFaults(ground: Ground, layers: readonly Layer[], locked = 0): StackFault[] {
   return layers.flatMap((layer, at): StackFault[] => {
     const below = layers[at - 1]
     if (below && below.product === layer.product) return []
-    const found = nextOver(groundsUnder(ground, layers, at), layer.medium)
+    const found = nextOver(groundsUnder(ground, layers, at), layer.medium, at < locked ? 'all' : locked + 1)
     // The label wins over the table; only what has to go into the wood goes through nothing, whatever is printed on it.
     const said =
       found?.follow === 'never' && layer.byLabel && !INTO_WOOD.includes(layer.medium)
@@ -217,42 +220,24 @@ export interface NextOffer {
   id: ProductId | string
   product: Product
   said?: FollowSays
+  /** Where it would hold instead: how many of the layers lie under it there. */
+  before?: number
 }
 
-/** All products as they would go on top of a stack. */
-export function offersOver(build: Build, ground: Ground, layers: readonly Layer[]): NextOffer[] {
+/**
+ * All products as they would go on top of a stack.
+ * @param locked how many of its layers have coats that lie already
+ */
+export function offersOver(build: Build, ground: Ground, layers: readonly Layer[], locked = 0): NextOffer[] {
   return productIds(build).map((id): NextOffer => {
     const product = productOf(build.finish.labels, id)!
-    const said = layers.at(-1)?.product === id ? undefined : nextOver(groundsUnder(ground, layers, layers.length), product.medium)
-    return { id, product, ...(said ? { said } : {}) }
+    const said =
+      layers.at(-1)?.product === id ? undefined : nextOver(groundsUnder(ground, layers, layers.length), product.medium, locked + 1)
+    // The ground it came with is none of the layers.
+    const before = said?.instead && 'before' in said.instead ? { before: said.instead.before - 1 } : {}
+    return { id, product, ...(said ? { said } : {}), ...before }
   })
 }
 
 /** What came with a film on it gets one scuff under another. [practice] */
 export const SCUFF_GRIT = 'P400'
-
-/** What the wood and the choice do not agree about, each a sentence with what to do. */
-export function stackProblems(build: Build): string[] {
-  const layers = layersOf(build)
-  const surface = surfaceOf(build)
-  if (!build.parts.body || (!layers.length && !systemOf(build))) return []
-  const wanted = build.finish.layers ? undefined : build.finish.under?.dye
-  const faults = stackFaults(groundOf(build), layers)
-  const lost = wanted && isClosed(build) && !layers.some((l) => l.name === 'dye')
-  return [
-    ...(surface === undefined
-      ? [
-          'Raw or sealed? Nobody has said. A drop of water on a hidden place soaks in and darkens the wood, or stands: then it is sealed. Say it under Parts before anything is put on.',
-        ]
-      : []),
-    ...(lost
-      ? [
-          `The body came ${surface === 'sealed' ? 'sealed' : 'with a coat'}: dye does not go into the wood through it. Sand all of it off, or choose a colour coat over it.`,
-        ]
-      : []),
-    ...faults.filter((f) => f.follow === 'never').map((f) => f.says),
-    ...(isClosed(build) && !lost && !faults.some((f) => f.follow === 'never')
-      ? [`What is on the body is scuffed with ${SCUFF_GRIT} first, and tried on a hidden place: unknown finish under a new one can lift.`]
-      : []),
-  ]
-}

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import type { Build, ZoneLayer } from '../document/build'
 import { changed, fullBuild, without } from '../testing/fullBuild'
-import { chosenLayers, layersOf, stackFaults, stackProblems } from './stack'
+import { chosenLayers, layersOf, stackFaults } from './stack'
+import { stackProblems } from './stackProblems'
 
 const made = (finish: Partial<Build['finish']>, surface?: 'raw' | 'sealed' | 'coated'): Build => {
   const build = surface ? changed(fullBuild(), {}, { 'body/surface': surface }) : structuredClone(fullBuild())

@@ -40,7 +40,7 @@ export const isBare = (build: Build, zone: FinishZone): boolean =>
 /** Zones that are coated together, with their stack. */
 export interface ZoneGroup {
   /** "whole", or the zone that has a stack of its own. */
-  id: string
+  id: typeof WHOLE | FinishZone
   label: string
   zones: FinishZone[]
   layers: Layer[]
@@ -48,10 +48,10 @@ export interface ZoneGroup {
 
 export function zoneGroups(build: Build): ZoneGroup[] {
   const together = zonesOf(build).filter((z) => followsWhole(build, z))
-  const whole = { id: WHOLE, label: groupLabel(WHOLE), zones: together, layers: together.length ? layersOf(build) : [] }
+  const whole: ZoneGroup = { id: WHOLE, label: groupLabel(WHOLE), zones: together, layers: together.length ? layersOf(build) : [] }
   const own = zonesOf(build)
     .filter((z) => build.finish.zones?.[z]?.layers.length)
-    .map((z) => ({ id: z as string, label: ZONE_LABEL[z], zones: [z], layers: layersOf(build, z) }))
+    .map((z) => ({ id: z, label: ZONE_LABEL[z], zones: [z], layers: layersOf(build, z) }))
   return [whole, ...own].filter((g) => g.layers.length)
 }
 

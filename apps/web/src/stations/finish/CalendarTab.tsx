@@ -1,4 +1,16 @@
-import { capital, CLOSINGS, coatsBy, coatsSay, isGlued, lateSays, maskMarks, setField, setFinish, type FinishResult } from '@snug/core'
+import {
+  capital,
+  CLOSINGS,
+  coatsBy,
+  coatsSay,
+  isGlued,
+  lateSays,
+  maskMarks,
+  setField,
+  setFinish,
+  setLies,
+  type FinishResult,
+} from '@snug/core'
 import { useMemo } from 'react'
 import { useHand } from '../../app/useHand'
 import { Board } from '../../app/Workspace'
@@ -10,6 +22,7 @@ import { Field, INPUT } from '../../ui/Field'
 import { NumberEntry } from '../../ui/NumberEntry'
 import { Evening } from './Evening'
 import { ForecastBoard } from './ForecastBoard'
+import { useStackEdit } from './useStackEdit'
 import { useTriedFinishes } from './useTriedFinishes'
 import { FinishTabs } from './tabs'
 import { usePaint } from './usePaint'
@@ -72,6 +85,7 @@ export default function CalendarTab({ finish }: { finish: FinishResult }) {
 function EveningInHand({ finish, date }: { finish: FinishResult; date: string | undefined }) {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
+  const stackEdit = useStackEdit()
   const { finish: choice } = build
   const all = finish.plan?.coats ?? []
   const late = lateSays(build, useTriedFinishes(build.due !== undefined))
@@ -143,7 +157,7 @@ function EveningInHand({ finish, date }: { finish: FinishResult; date: string | 
       <Toggle
         label="It lies while it dries: one side waits for the other"
         on={choice.lies === true}
-        onChange={(on) => change((b) => setFinish(b, 'lies', on ? true : undefined, on ? 'It lies' : 'It hangs'))}
+        onChange={(on) => void stackEdit((b) => setLies(b, on))}
       />
       {!isGlued(build) && (
         <Toggle

@@ -2,8 +2,17 @@ import { INTO_WOOD, NOT_AT_HOME, type NextOffer } from '@snug/core'
 
 const WORD = { cure: 'after cure', test: 'test first', never: 'no' } as const
 
-/** What may be laid next: a press lays it; what does not hold says why. */
-export function Palette({ offers, onLay }: { offers: readonly NextOffer[]; onLay: (product: string, byLabel?: boolean) => void }) {
+/** What may be laid next: a press lays it; what does not hold says why, and can be laid where it does. */
+export function Palette({
+  offers,
+  onLay,
+  onLayBefore,
+}: {
+  offers: readonly NextOffer[]
+  onLay: (product: string, byLabel?: boolean) => void
+  /** @param at how many layers lie under it */
+  onLayBefore: (product: string, at: number) => void
+}) {
   const good = offers.filter((o) => o.said?.follow !== 'never')
   const not = offers.filter((o) => o.said?.follow === 'never')
   return (
@@ -29,6 +38,11 @@ export function Palette({ offers, onLay }: { offers: readonly NextOffer[]; onLay
           {not.map((o) => (
             <li key={o.id}>
               {o.product.label}: {o.said!.says}{' '}
+              {o.before !== undefined && (
+                <button type="button" className="mr-3 min-h-8 underline" onClick={() => onLayBefore(o.id, o.before!)}>
+                  Lay {o.product.label.toLowerCase()} there
+                </button>
+              )}
               {!INTO_WOOD.includes(o.product.medium) && (
                 <button type="button" className="min-h-8 underline" onClick={() => onLay(o.id, true)}>
                   Its label says it holds: lay {o.product.label.toLowerCase()}

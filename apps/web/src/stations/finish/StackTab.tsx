@@ -6,6 +6,8 @@ import {
   finishDrawing,
   groundOf,
   groupOf,
+  insertLayer,
+  lockedLayers,
   maskMarks,
   moveLayer,
   moreCoats,
@@ -48,8 +50,8 @@ export function StackTab({ finish }: { finish: FinishResult }) {
   const [seen, setSeen] = useState(0)
   const zone = zoneOf(of)
   const layers = useMemo(() => resolved(build, stackFor(build, of)), [build, of])
-  const faults = useMemo(() => stackFaults(groundOf(build, zone), layers), [build, zone, layers])
-  const offers = useMemo(() => offersOver(build, groundOf(build, zone), layers), [build, zone, layers])
+  const faults = useMemo(() => stackFaults(groundOf(build, zone), layers, lockedLayers(build, of)), [build, zone, of, layers])
+  const offers = useMemo(() => offersOver(build, groundOf(build, zone), layers, lockedLayers(build, of)), [build, zone, of, layers])
   const own = zone ? build.finish.zones?.[zone] : undefined
   const group = zone ? groupOf(finish.groups, zone) : finish.groups.find((g) => g.id === WHOLE)
   const coats = finish.plan?.coats.filter((c) => c.group === (group?.id ?? of)) ?? []
@@ -149,6 +151,9 @@ export function StackTab({ finish }: { finish: FinishResult }) {
             offers={offers}
             onLay={(product, byLabel) => {
               if (stackEdit((b) => addLayer(b, of, product, byLabel))) setSeen(layers.length)
+            }}
+            onLayBefore={(product, at) => {
+              if (stackEdit((b) => insertLayer(b, of, product, at))) setSeen(at)
             }}
           />
         </div>

@@ -48,6 +48,16 @@ describe('the stack', () => {
     expect(stack().getByText(/Water dye in the wood: Dye does not go into the wood through/)).toBeTruthy()
     expect(stack().getByText(/supplied-air protection/)).toBeTruthy()
   })
+  it('what does not hold on top is laid where it does, as it is told', async () => {
+    at('')
+    expect(
+      stack().getByText(/Water dye in the wood: Dye does not go into the wood through lacquer\. Lay it before the lacquer\./),
+    ).toBeTruthy()
+    await userEvent.click(stack().getByText(/^Not offered here, and why/))
+    await userEvent.click(stack().getByRole('button', { name: 'Lay water dye in the wood there' }))
+    await waitFor(() => expect(server.build.finish.layers?.map((l) => l.product)).toEqual(['water-dye', 'sanding-sealer', 'lacquer-clear']))
+    expect(inHand().getByRole('heading', { name: 'Water dye in the wood' })).toBeTruthy()
+  })
   it('what the label says wins, and can be taken back', async () => {
     at('', CLEAR)
     await userEvent.click(stack().getByRole('button', { name: /^Acrylic clear 4 ×/ }))

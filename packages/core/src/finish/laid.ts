@@ -1,0 +1,71 @@
+import type { Build, FinishZone, LaidCoat } from '../document/build'
+import type { Layer } from './stack'
+import { coatId, groupOf, hasTwoFaces, WHOLE, zoneGroups, type ZoneGroup } from './zones'
+
+/** Under which id the coats of a layer are ticked off in the plan. */
+export const coatsStep = (layer: string, group: string = WHOLE): string => (group === WHOLE ? `coats-${layer}` : `coats-${group}-${layer}`)
+
+/** What was laid of a layer's coats: one by one, or all at once by a tick in the plan, on that day's evening. */
+export function laidOf(build: Build, id: string, layer: Layer, group: string): LaidCoat | undefined {
+  const one = build.finish.laid?.[id]
+  if (one) return one
+  const ticked = build.steps[coatsStep(layer.key, group)]?.done
+  return ticked ? { product: layer.product, at: `${ticked.slice(0, 10)}T20:00` } : undefined
+}
+
+/** The faces a group is coated on one after the other: lying, one waits for the other. */
+export const facesOf = (build: Build, zones: readonly FinishZone[]): readonly (undefined | 'back')[] =>
+  build.finish.lies && hasTwoFaces(zones) ? [undefined, 'back'] : [undefined]
+
+/** Every coat of one layer. */
+export const coatsOfLayer = (build: Build, group: ZoneGroup, layer: Layer): string[] =>
+  Array.from({ length: layer.coats }, (_, i) => i + 1).flatMap((n) =>
+    facesOf(build, group.zones).map((face) => coatId(group.id, layer.key, n, face)),
+  )
+
+type Coats = Record<string, LaidCoat>
+
+/** The coats that lie on a zone, by layer and number, whoever's they were counted as. */
+export function coatsOn(build: Build, zone: FinishZone): Coats {
+  const group = groupOf(zoneGroups(build), zone)
+  if (!group) return {}
+  const face = zone === 'back' ? facesOf(build, group.zones).at(-1) : undefined
+  return Object.fromEntries(
+    group.layers.flatMap((layer) =>
+      Array.from({ length: layer.coats }, (_, i) => i + 1).flatMap((n) => {
+        const coat = laidOf(build, coatId(group.id, layer.key, n, face), layer, group.id)
+        return coat ? [[coatId(WHOLE, layer.key, n), coat] as const] : []
+      }),
+    ),
+  )
+}
+
+/** Do the same coats lie on both? */
+export const sameCoats = (a: Coats, b: Coats): boolean =>
+  Object.keys(a).length === Object.keys(b).length && Object.entries(a).every(([id, coat]) => b[id]?.product === coat.product)
+
+/** The coats that lie on all of some zones. */
+function onAll(build: Build, zones: readonly FinishZone[]): Coats {
+  const [first = {}, ...others] = zones.map((zone) => coatsOn(build, zone))
+  return Object.fromEntries(Object.entries(first).filter(([id, coat]) => others.every((o) => o[id]?.product === coat.product)))
+}
+
+/**
+ * What lies, counted anew where zones come together otherwise, or one face is to wait for the other: on each zone lies what lay there.
+ * @param after the same build with its zones, or its lying, changed
+ */
+export function regrouped(before: Build, after: Build): Coats {
+  const on = (group: ZoneGroup, face: undefined | 'back', faces: number): [string, LaidCoat][] => {
+    const zones = faces === 1 ? group.zones : group.zones.filter((zone) => (zone === 'back') === (face === 'back'))
+    return Object.entries(onAll(before, zones)).map(([id, { zone: _, ...coat }]) => [
+      `${group.id === WHOLE ? '' : `${group.id}/`}${id}${face ? `~${face}` : ''}`,
+      group.id === WHOLE ? coat : { ...coat, zone: group.id as FinishZone },
+    ])
+  }
+  return Object.fromEntries(
+    zoneGroups(after).flatMap((group) => {
+      const faces = facesOf(after, group.zones)
+      return faces.flatMap((face) => on(group, face, faces.length))
+    }),
+  )
+}
