@@ -2,7 +2,7 @@ import type { Build, FinishSystem, FinishZone, ZoneLayer } from '../document/bui
 import { asJson, edit, type Change } from '../document/change'
 import { setFinish, tickStep } from '../document/changes'
 import { withSystem } from './offers'
-import { coatsOfLayer, coatsOn, coatsStep, regrouped, sameCoats } from './laid'
+import { coatsOfLayer, coatsOn, coatsStep, regrouped, sameCoats, sameRecords } from './laid'
 import { lockedLayers, stackFor, zoneOf, type StackOf } from './locked'
 import { chosenLayers, groundOf, productOf, resolved, stackFaults } from './stack'
 import { SYSTEMS } from './systems'
@@ -12,51 +12,46 @@ import { followsWhole, WHOLE, ZONE_LABEL, zoneGroups, zonesOf } from './zones'
 export type StackChange = { ok: true; change: Change } | { ok: false; why: string }
 
 const put = (build: Build, of: StackOf, layers: ZoneLayer[], label: string): StackChange => {
-  if (of === WHOLE) return { ok: true, change: setFinish(build, 'layers', layers, label) }
+  if (of === WHOLE) return asItLies(build, { layers }, label, FEWER)
   const own = build.finish.zones?.[of]
-  const zones = { ...build.finish.zones, [of]: { ...own, layers } }
-  return own ? { ok: true, change: setFinish(build, 'zones', zones, label) } : parted(build, { zones }, label)
+  return asItLies(build, { zones: { ...build.finish.zones, [of]: { ...own, layers } } }, label, own ? FEWER : UNEVEN)
 }
 
-/** Zones come together otherwise, or one face is to wait for the other: on each zone lies what lay there, or it cannot be. */
-function parted(build: Build, to: Partial<Build['finish']>, label: string): StackChange {
+/**
+ * The finish otherwise: on each zone lies what lay there, whoever it is counted with.
+ * @param why said where that cannot be
+ */
+function asItLies(build: Build, to: Partial<Build['finish']>, label: string, why: string): StackChange {
   const after = { ...build, finish: { ...build.finish, ...to } }
   const laid = regrouped(build, after)
-  const done = { ...after, finish: { ...after.finish, laid } }
-  const otherwise = zonesOf(done).find((zone) => !sameCoats(coatsOn(build, zone), coatsOn(done, zone)))
-  if (otherwise) return { ok: false, why: whyOtherwise(build, done, otherwise) }
+  const done = { ...after, steps: {}, finish: { ...after.finish, laid } }
+  if (!zonesOf(done).every((zone) => sameCoats(coatsOn(build, zone), coatsOn(done, zone)))) return { ok: false, why }
   const keys = (Object.keys(to) as (keyof typeof to)[]).map((key) => setFinish(build, key, to[key], label))
-  const counted = build.finish.laid || Object.keys(laid).length ? [setFinish(build, 'laid', laid, label)] : []
+  const counted = sameRecords(build.finish.laid ?? {}, laid) ? [] : [setFinish(build, 'laid', laid, label)]
   return { ok: true, change: { label, edits: [...keys, ...counted, ...ticksOf(build, done)].flatMap((c) => c.edits) } }
 }
 
-/** Layers of a stack that is new here stand in the plan as done where all their coats lie; those of one that is gone, no longer. */
+/** In the plan a layer is done while all its coats lie: with one more it is open again, and one that is gone stands no longer there. */
 function ticksOf(before: Build, after: Build): Change[] {
-  const ids = (build: Build) => new Set(zoneGroups(build).map((g) => g.id))
-  const [was, is] = [ids(before), ids(after)]
-  const begun = zoneGroups(after).flatMap((g) =>
-    was.has(g.id) ? [] : g.layers.map((l) => [coatsStep(l.key, g.id), coatsOfLayer(after, g, l)] as const),
-  )
-  const full = begun.flatMap(([step, coats]) => {
+  const layersOf = (build: Build) =>
+    zoneGroups(build).flatMap((g) => g.layers.map((l) => ({ step: coatsStep(l.key, g.id), coats: coatsOfLayer(build, g, l) })))
+  const now = layersOf(after)
+  const to = now.map(({ step, coats }) => {
     const laid = coats.flatMap((id) => after.finish.laid?.[id] ?? [])
-    return laid.length === coats.length ? [tickStep(before, step, step, laid.at(-1)!.at)] : []
+    return [step, laid.length === coats.length ? laid.at(-1)?.at : undefined] as const
   })
-  const gone = zoneGroups(before).flatMap((g) => (is.has(g.id) ? [] : g.layers.map((l) => coatsStep(l.key, g.id))))
-  return [...full, ...gone.filter((step) => before.steps[step]).map((step) => tickStep(before, step, step, undefined))]
+  const gone = layersOf(before).flatMap(({ step }) => (now.some((n) => n.step === step) ? [] : [[step, undefined] as const]))
+  return [...to, ...gone].flatMap(([step, at]) =>
+    (at === undefined) === (before.steps[step]?.done === undefined) ? [] : [tickStep(before, step, step, at)],
+  )
 }
 
-function whyOtherwise(before: Build, after: Build, zone: FinishZone): string {
-  const [label, now, then] = [ZONE_LABEL[zone], followsWhole(before, zone), followsWhole(after, zone)]
-  if (now && then) return 'One face has more coats than the other: lay the others first, then all of them are counted as one.'
-  if (now) return `${label} has coats of the whole on it that lie already. Give it its own, and take out what is not to come.`
-  return Object.keys(coatsOn(before, zone)).length
-    ? `${label} has coats of its own that lie already.`
-    : `${label}: coats of the whole that lie already are not on it. Give it its own.`
-}
+const UNEVEN = 'One face has more coats than the other: lay the others first, then all of them are counted as one.'
+const FEWER = 'More coats of it lie already: take those back first if they were not laid.'
 
 /** One side waits for the other while it lies, or it hangs. */
 export const setLies = (build: Build, lies: boolean): StackChange =>
-  parted(build, { lies: lies ? true : undefined }, lies ? 'It lies' : 'It hangs')
+  asItLies(build, { lies: lies ? true : undefined }, lies ? 'It lies' : 'It hangs', UNEVEN)
 
 /** Sets the stack anew: nothing that lies already may change its place, and nothing may lie on what it never holds on. */
 export function setStack(build: Build, of: StackOf, layers: readonly ZoneLayer[], label: string): StackChange {
@@ -67,6 +62,11 @@ export function setStack(build: Build, of: StackOf, layers: readonly ZoneLayer[]
       const name = productOf(build.finish.labels, before[i]!.product)?.label ?? before[i]!.product
       return { ok: false, why: `${name} has coats that lie already: what is under them cannot change any more.` }
     }
+  const under = before.findIndex((l, i) => i < locked - 1 && layers[i]!.coats > l.coats)
+  if (under >= 0) {
+    const [name, over] = [before[under]!, before[under + 1]!].map((l) => productOf(build.finish.labels, l.product)?.label ?? l.product)
+    return { ok: false, why: `${over} lies on it already: no coat of ${name!.toLowerCase()} comes under it any more.` }
+  }
   const then = resolved(build, layers)
   const known = stackFaults(groundOf(build, zoneOf(of)), resolved(build, before), locked)
     .filter((f) => f.follow === 'never')
@@ -128,7 +128,25 @@ export function zoneStack(build: Build, zone: FinishZone, is: 'own' | 'bare' | '
   const { [zone]: _, ...others } = build.finish.zones ?? {}
   const layers = is === 'bare' ? [] : chosenLayers(build)
   const zones = is === 'whole' ? others : { ...others, [zone]: { layers } }
-  return parted(build, { zones }, `${ZONE_LABEL[zone]}: ${is === 'whole' ? 'as the whole' : is === 'bare' ? 'bare' : 'its own'}`)
+  const label = ZONE_LABEL[zone]
+  return asItLies(
+    build,
+    { zones },
+    `${label}: ${is === 'whole' ? 'as the whole' : is === 'bare' ? 'bare' : 'its own'}`,
+    whyNotSo(build, zone, is),
+  )
+}
+
+function whyNotSo(build: Build, zone: FinishZone, is: 'own' | 'bare' | 'whole'): string {
+  const label = ZONE_LABEL[zone]
+  const lie = Object.keys(coatsOn(build, zone)).length > 0
+  if (!followsWhole(build, zone))
+    return lie
+      ? `${label} has coats of its own that lie already.`
+      : `${label}: coats of the whole that lie already are not on it. Give it its own.`
+  return is === 'own' || !lie
+    ? UNEVEN
+    : `${label} has coats of the whole on it that lie already. Give it its own, and take out what is not to come.`
 }
 
 /** Another finish as it comes. What zones have of their own stays theirs. */

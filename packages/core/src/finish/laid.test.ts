@@ -6,10 +6,10 @@ import { tickStep } from '../document/changes'
 import { planOf } from '../testing/coatPlanOf'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
-import { addLayer, dropLayer, insertLayer, setLies, zoneStack, type StackChange } from './editing'
+import { addLayer, dropLayer, insertLayer, setLayer, setLies, zoneStack, type StackChange } from './editing'
 import { coatsOn, sameCoats } from './laid'
 import { layCoats } from './laying'
-import { lockedLayers, stackFor } from './locked'
+import { lockedLayers, stackFor, type StackOf } from './locked'
 import { groundOf, offersOver, resolved, stackFaults } from './stack'
 import { stackProblems } from './stackProblems'
 import { zonesOf } from './zones'
@@ -32,6 +32,17 @@ function coated(build: Build, n: number): Build {
 const lying = (build: Build) => new Map(zonesOf(build).map((z) => [z, coatsOn(build, z)]))
 const count = (build: Build, zone: FinishZone) => Object.keys(coatsOn(build, zone)).length
 
+type Act =
+  | { zone: FinishZone; is: 'own' | 'bare' | 'whole' }
+  | { zone: FinishZone; product: string }
+  | { lies: boolean }
+  | { of: StackOf; at: number; coats: number }
+function done(build: Build, a: Act): StackChange {
+  if ('lies' in a) return setLies(build, a.lies)
+  if ('coats' in a) return setLayer(build, a.of, a.at, { coats: a.coats }, 'coats')
+  return 'is' in a ? zoneStack(build, a.zone, a.is) : addLayer(build, a.zone, a.product)
+}
+
 describe('what lies, while zones come together otherwise', () => {
   it('on each zone lies what lay there, whoever it is counted with; what cannot be is refused in a sentence', () => {
     const zones = ['front', 'back', 'rim', 'neck-back', 'head-face', 'board'] as const
@@ -40,6 +51,7 @@ describe('what lies, while zones come together otherwise', () => {
       fc.record({ zone: fc.constantFrom(...zones), product: fc.constantFrom('lacquer-clear', 'wax', 'acrylic-clear') }),
       fc.record({ lay: fc.integer({ min: 1, max: 3 }) }),
       fc.record({ lies: fc.boolean() }),
+      fc.record({ of: fc.constantFrom('whole', 'front', 'back'), at: fc.nat(2), coats: fc.integer({ min: 1, max: 4 }) }),
     )
     const seen = { kept: 0, refused: 0 }
     holds(
@@ -50,8 +62,7 @@ describe('what lies, while zones come together otherwise', () => {
             build = coated(build, a.lay)
             continue
           }
-          const made =
-            'lies' in a ? setLies(build, a.lies) : 'is' in a ? zoneStack(build, a.zone, a.is) : addLayer(build, a.zone, a.product)
+          const made = done(build, a)
           if (!made.ok) {
             seen.refused++
             expect(made.why).toMatch(/ .*\.$/)
@@ -122,6 +133,40 @@ describe('what lies, while zones come together otherwise', () => {
     const both = coated(one, 1)
     const again = then(both, setLies(both, false))
     expect([count(again, 'front'), count(again, 'back')]).toEqual([3, 3])
+  })
+  it('one coat more of what is all laid is still to come; none fewer than lie, and none under what lies', () => {
+    const all = coated(made({ layers: LAYERS }), 6)
+    expect([planOf(all).coats.filter((c) => !c.laid).length, Object.keys(all.steps).length]).toEqual([0, 3])
+    // Sanded through: one clear coat more.
+    const more = then(all, setLayer(all, 'whole', 2, { coats: 3 }, 'more'))
+    expect(
+      planOf(more)
+        .coats.filter((c) => !c.laid)
+        .map((c) => c.id),
+    ).toEqual(['top-3'])
+    expect(Object.keys(more.steps).toSorted()).toEqual(['coats-colour', 'coats-sealer'])
+    expect(setLayer(all, 'whole', 2, { coats: 1 }, 'fewer')).toEqual({
+      ok: false,
+      why: 'More coats of it lie already: take those back first if they were not laid.',
+    })
+    expect(setLayer(all, 'whole', 1, { coats: 3 }, 'under')).toEqual({
+      ok: false,
+      why: 'Nitrocellulose clear lies on it already: no coat of toner: lacquer with dye in it comes under it any more.',
+    })
+    // One coat of sealer was left out: what is not laid need not be planned.
+    const { 'sealer-2': _, ...laid } = all.finish.laid!
+    const out = { ...all, steps: {}, finish: { ...all.finish, laid } }
+    expect(planOf(then(out, setLayer(out, 'whole', 0, { coats: 1 }, 'one'))).coats.filter((c) => !c.laid)).toEqual([])
+    // Three of four are laid, and three are enough: the plan has it behind it.
+    const part = coated(made({ layers: [{ product: 'lacquer-clear', coats: 4 }] }), 3)
+    expect(Object.keys(part.steps)).toEqual([])
+    expect(Object.keys(then(part, setLayer(part, 'whole', 0, { coats: 3 }, 'enough')).steps)).toEqual(['coats-top'])
+  })
+  it('one coat more of what was ticked in the plan is still to come', () => {
+    const build = made({ layers: LAYERS })
+    const ticked = applied(build, tickStep(build, 'coats-sealer', 'sealer', '2026-12-02T10:00:00'))
+    const more = then(ticked, setLayer(ticked, 'whole', 0, { coats: 3 }, 'more'))
+    expect([count(more, 'front'), planOf(more).coats.find((c) => !c.laid)?.id]).toEqual([2, 'sealer-3'])
   })
   it('a fretboard that stays as it is takes what is laid on it, and nothing of the whole', () => {
     const build = made({ layers: LAYERS })

@@ -44,6 +44,11 @@ export function coatsOn(build: Build, zone: FinishZone): Coats {
 export const sameCoats = (a: Coats, b: Coats): boolean =>
   Object.keys(a).length === Object.keys(b).length && Object.entries(a).every(([id, coat]) => b[id]?.product === coat.product)
 
+/** The same coats, counted under the same names? */
+export const sameRecords = (a: Coats, b: Coats): boolean =>
+  Object.keys(a).length === Object.keys(b).length &&
+  Object.entries(a).every(([id, coat]) => b[id] !== undefined && coat.product === b[id].product && coat.at === b[id].at)
+
 /** The coats that lie on all of some zones. */
 function onAll(build: Build, zones: readonly FinishZone[]): Coats {
   const [first = {}, ...others] = zones.map((zone) => coatsOn(build, zone))
