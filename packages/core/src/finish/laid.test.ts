@@ -8,7 +8,7 @@ import { changed, fullBuild } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
 import { addLayer, dropLayer, insertLayer, setLayer, setLies, zoneStack, type StackChange } from './editing'
 import { coatsOn, sameCoats } from './laid'
-import { layCoats } from './laying'
+import { layCoats, notDone, takeCoatBack } from './laying'
 import { lockedLayers, stackFor, type StackOf } from './locked'
 import { groundOf, offersOver, resolved, stackFaults } from './stack'
 import { stackProblems } from './stackProblems'
@@ -167,6 +167,22 @@ describe('what lies, while zones come together otherwise', () => {
     const ticked = applied(build, tickStep(build, 'coats-sealer', 'sealer', '2026-12-02T10:00:00'))
     const more = then(ticked, setLayer(ticked, 'whole', 0, { coats: 3 }, 'more'))
     expect([count(more, 'front'), planOf(more).coats.find((c) => !c.laid)?.id]).toEqual([2, 'sealer-3'])
+  })
+  it('a layer that the plan says is not done after all lies no more, and the others do', () => {
+    const all = coated(made({ layers: LAYERS }), 6)
+    const back = applied(all, notDone(all, { id: 'coats-top', title: 'Clear' }))
+    expect(planOf(back).coats.flatMap((c) => (c.laid ? [] : c.id))).toEqual(['top-1', 'top-2'])
+    expect(Object.keys(back.steps).toSorted()).toEqual(['coats-colour', 'coats-sealer'])
+    // Of any other step only the tick is taken back.
+    const ticked = applied(all, tickStep(all, 'rub-out', 'Rub out', AT))
+    expect(applied(ticked, notDone(ticked, { id: 'rub-out', title: 'Rub out' }))).toEqual(all)
+  })
+  it('of what was ticked in the plan one coat is taken back, and the others lie', () => {
+    const build = made({ layers: LAYERS })
+    const ticked = applied(build, tickStep(build, 'coats-colour', 'colour', '2026-12-02T10:00:00'))
+    const back = applied(ticked, takeCoatBack(ticked, planOf(ticked).coats.find((c) => c.id === 'colour-2')!))
+    expect([Object.keys(back.steps), Object.keys(back.finish.laid!)]).toEqual([[], ['colour-1']])
+    expect(planOf(back).coats.flatMap((c) => (c.laid ? c.id : []))).toEqual(['colour-1'])
   })
   it('a fretboard that stays as it is takes what is laid on it, and nothing of the whole', () => {
     const build = made({ layers: LAYERS })

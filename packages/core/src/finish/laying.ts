@@ -1,7 +1,9 @@
 import type { Build } from '../document/build'
 import { asJson, type Change } from '../document/change'
 import { setField, tickStep } from '../document/changes'
+import { coatsOfLayer, coatsStep, laidOf } from './laid'
 import type { Coat } from './schedule'
+import { groupOfId, zoneGroups } from './zones'
 
 /** A coat by name: which, of what, on what. */
 export const coatName = (c: Coat): string =>
@@ -32,9 +34,13 @@ export function layCoats(build: Build, all: readonly Coat[], coats: readonly Coa
   }
 }
 
-/** One coat that was not laid after all; its layer's step is open again. */
+/** One coat that was not laid after all; its layer's step is open again, and the other coats lie as they lay, also where that step alone said so. */
 export function takeCoatBack(build: Build, coat: Coat): Change {
-  const { [coat.id]: _, ...others } = build.finish.laid ?? {}
+  const group = groupOfId(zoneGroups(build), coat.group)
+  const layer = group?.layers.find((l) => l.key === coat.layer)
+  const told = group && layer ? coatsOfLayer(build, group, layer).map((id) => [id, laidOf(build, id, layer, group.id)] as const) : []
+  const lie = { ...build.finish.laid, ...Object.fromEntries(told.filter(([, laid]) => laid)) }
+  const { [coat.id]: _, ...others } = lie
   const label = `${coatName(coat)} not laid after all`
   return {
     label,
@@ -43,4 +49,15 @@ export function takeCoatBack(build: Build, coat: Coat): Change {
       ...(build.steps[coat.step] ? tickStep(build, coat.step, coat.label, undefined).edits : []),
     ],
   }
+}
+
+/** A step of the plan that is not done after all; of a layer none of its coats lies then. */
+export function notDone(build: Build, step: { id: string; title: string }): Change {
+  const change = tickStep(build, step.id, step.title, undefined)
+  const layers = zoneGroups(build).flatMap((g) => g.layers.map((l) => [coatsStep(l.key, g.id), coatsOfLayer(build, g, l)] as const))
+  const gone = new Set(layers.flatMap(([id, coats]) => (id === step.id ? coats : [])))
+  const lie = Object.entries(build.finish.laid ?? {})
+  if (!lie.some(([id]) => gone.has(id))) return change
+  const left = Object.fromEntries(lie.filter(([id]) => !gone.has(id)))
+  return { ...change, edits: [...change.edits, ...setField(build, ['finish', 'laid'], asJson(left), change.label).edits] }
 }

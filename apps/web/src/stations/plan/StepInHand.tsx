@@ -1,4 +1,4 @@
-import { leaveOut, mayBeLeftOut, STATION_NAME, tickStep, waitSays, type PlannedStep } from '@snug/core'
+import { leaveOut, mayBeLeftOut, STATION_NAME, notDone, tickStep, waitSays, type PlannedStep } from '@snug/core'
 import { useState } from 'react'
 import { useWhere } from '../../app/where'
 import { useBuild } from '../../state/buildStore'
@@ -26,7 +26,7 @@ export function StepInHand({ step }: { step: PlannedStep }) {
   const comes = step.stage === 'parcel' && (step.undated ?? step.notBefore) !== undefined
   const tick = () => {
     setWarned(false)
-    change((b) => tickStep(b, step.id, step.title, done ? undefined : now(), took === undefined ? undefined : { took, planned }))
+    change((b) => (done ? notDone(b, step) : tickStep(b, step.id, step.title, now(), took === undefined ? undefined : { took, planned })))
   }
   const title = (id: string) => steps.find((s) => s.id === id)?.title ?? id
   return (
