@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { Build } from '../document/build'
 import { applyChange, inverse } from '../document/change'
-import { choosePart, chooseParts, removePart, setPartField } from '../document/changes'
+import { choosePart, chooseParts, removePart, setCircuit, setPartField } from '../document/changes'
+import { offersOf } from '../circuit/schemes/harnessOf'
 import { wireKey } from '../circuit/schemes/edited'
 import type { Side } from '../drill/holeCard'
 import { evaluator } from '../evaluate/evaluator'
@@ -12,6 +13,7 @@ import { drillable } from '../testing/drillable'
 import { fullBuild } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
 import { undrilled } from '../testing/undrilled'
+import { wirable } from '../testing/wirable'
 import { withReading } from '../testing/setup'
 import { withUndone } from './exchanged'
 
@@ -58,6 +60,41 @@ describe('a part that is exchanged after work was done to it', () => {
     holds(law, 200)
   })
 
+  it('another wiring: nothing of it is read or heard yet, it is soldered once more, and what is no wire of it comes off', () => {
+    const build = finished(wirable({ places: ['neck', 'bridge'], contacts: 'toggle-3', second: true }))
+    const was = resultsOf(build).wire
+    if (!was.ok) throw new Error('no wiring')
+    build.circuit = {
+      ...build.circuit,
+      soldered: Object.fromEntries(was.wires.map((w) => [w.key, TODAY])),
+      found: { 'jack-1': 8100 },
+      heard: { '0 volume': 'good' },
+    }
+    const setting = { switches: {}, knobs: {} }
+    build.readings = { 1: { ohm: 8100, probes: ['jack.tip', 'jack.sleeve'], setting, at: TODAY } }
+    expect(was.leftovers).toEqual([])
+    const recipe = offersOf(build).find((o) => !o.lacks && o.recipe.id !== was.recipe)!.recipe
+    const change = withUndone(build, setCircuit(build, 'scheme', recipe.id, recipe.label), resultsOf(build))
+    const then = applyChange(build, change)
+    expect([then.readings, then.circuit.found, then.circuit.heard]).toEqual([{}, {}, {}])
+    expect(openAgain(build, then).toSorted()).toEqual(['meter-check', 'solder'])
+    // Every wire of the new one is soldered already, or still to be; every other comes off.
+    const now = resultsOf(then).wire
+    if (!now.ok) throw new Error('no wiring')
+    expect(then.circuit.soldered).toEqual(build.circuit.soldered)
+    expect(now.leftovers.map((l) => l.key).toSorted()).toEqual(
+      was.wires
+        .map((w) => w.key)
+        .filter((key) => !now.wires.some((w) => w.key === key))
+        .toSorted(),
+    )
+    expect(now.leftovers.length).toBeGreaterThan(0)
+    for (const { from, to } of now.leftovers) expect(`${from} ${to}`).not.toMatch(/undefined|\w\.\w/)
+    expect(applyChange(then, inverse(change))).toEqual(build)
+    // Chosen by its name what was chosen by the parts is the same.
+    const same = withUndone(build, setCircuit(build, 'scheme', was.recipe, 'the same'), resultsOf(build))
+    expect(applyChange(build, same).readings).toEqual(build.readings)
+  })
   it('a new pickup: soldered anew, its colours and its wires gone, the other one’s kept', () => {
     const build = finished(fullBuild())
     const [theirs, others] = [wireKey('neck-a.start', 'switch.1'), wireKey('bridge-a.start', 'switch.3')]

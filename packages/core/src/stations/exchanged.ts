@@ -1,5 +1,6 @@
 import type { Build } from '../document/build'
-import { asJson, edit, type Change, type Edit } from '../document/change'
+import { harnessOf } from '../circuit/schemes/harnessOf'
+import { applyChange, asJson, edit, type Change, type Edit } from '../document/change'
 import type { FinishZone } from '../document/finishChoice'
 import type { SetupWhat } from '../document/setupChoice'
 import { SOLDERED } from '../instrument/harnessParts'
@@ -54,9 +55,22 @@ function without(path: string[], record: Record<string, unknown> | undefined, go
   return [{ path, from: asJson(record), to: asJson(left) }]
 }
 
-function offTheCircuit({ circuit, readings }: Build, gone: ReadonlySet<Slot>): Edit[] {
+/** What is done with another wiring once more. */
+const SOLDERING = ['solder', 'meter-check']
+
+/** Is it wired otherwise once another wiring is chosen, or what it leaves open? */
+function isRewired(build: Build, change: Change): boolean {
+  if (!change.edits.some(({ path: [what, which] }) => what === 'circuit' && (which === 'scheme' || which === 'options'))) return false
+  const [before, after] = [build, applyChange(build, change)].map((b) => {
+    const made = harnessOf(b)
+    return made.ok ? JSON.stringify(made.harness) : ''
+  })
+  return before !== '' && before !== after
+}
+
+function offTheCircuit({ circuit, readings }: Build, gone: ReadonlySet<Slot>, rewired: boolean): Edit[] {
   // What was read and heard at the jack was the whole of it.
-  const another = () => SOLDERED.some((slot) => gone.has(slot))
+  const another = () => rewired || SOLDERED.some((slot) => gone.has(slot))
   const lugs = [...gone].flatMap((slot) => OF_PART[slot] ?? [])
   const isTheirs = (key: string) => key.split(' ').some((lug) => lugs.some((own) => own.test(lug)))
   return [
@@ -99,7 +113,8 @@ function offTheSetup({ setup }: Build, gone: ReadonlySet<Slot>): Edit[] {
 
 /**
  * A change that puts another part in the place of one, or takes one out, with what was done to the old one: its steps are open again, its
- * wires are not soldered and its leads have no colours, its film and what was read of its setup are gone with it.
+ * wires are not soldered and its leads have no colours, its film and what was read of its setup are gone with it. Of another wiring nothing
+ * was read or heard yet; what is soldered stays so, to be taken off.
  * @param results of the build before the change
  */
 export function withUndone(build: Build, change: Change, results: Results): Change {
@@ -108,13 +123,14 @@ export function withUndone(build: Build, change: Change, results: Results): Chan
       what === 'parts' && isSlot(slot ?? '') && !more && from ? [slot as Slot] : [],
     ),
   )
-  if (!gone.size) return change
-  const open = undone(build, results, gone)
+  const rewired = isRewired(build, change)
+  if (!gone.size && !rewired) return change
+  const open = [...new Set([...undone(build, results, gone), ...(rewired ? SOLDERING.filter((id) => build.steps[id]) : [])])]
   const titles = results.plan.steps.filter((s) => open.includes(s.id)).map((s) => s.title)
   const told = titles.length > 2 ? `${titles[0]} and ${titles.length - 1} more` : titles.join(' and ')
   const edits = [
     ...open.map((id) => edit(build, ['steps', id], undefined)),
-    ...offTheCircuit(build, gone),
+    ...offTheCircuit(build, gone, rewired),
     ...offTheFilm(build, gone),
     ...offTheSetup(build, gone),
   ]

@@ -1,7 +1,18 @@
-import { feedingOf, feedingSays, LUGS_COUNTED, soundingDrawing, wireSheet, wiringNotes, type WireResult } from '@snug/core'
+import {
+  feedingOf,
+  feedingSays,
+  LUGS_COUNTED,
+  setCircuit,
+  soundingDrawing,
+  wireSheet,
+  wiringNotes,
+  type Leftover,
+  type WireResult,
+} from '@snug/core'
 import { useMemo } from 'react'
 import { Workspace } from '../../app/Workspace'
-import { useOpenBuild } from '../../state/buildStore'
+import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { Button } from '../../ui/Button'
 import { Caution } from '../../ui/Caution'
 import { PrintSheet } from '../../ui/PrintSheet'
 import { WireTabs } from './tabs'
@@ -37,6 +48,7 @@ export function WiresTab({ wire }: { wire: Extract<WireResult, { ok: true }> }) 
           <p role="status">
             {done} of {wire.wires.length} soldered and checked.
           </p>
+          {wire.leftovers.length > 0 && <Leftovers wires={wire.leftovers} />}
           <p className="mt-2">{LUGS_COUNTED} Tin every lug first; capacitor and jumpers, then controls, grounds, pickups, the jack last.</p>
           <p className="mt-2">Every case, frame and the strings have a wire of their own to one place.</p>
           {feeding && (
@@ -80,5 +92,33 @@ export function WiresTab({ wire }: { wire: Extract<WireResult, { ok: true }> }) 
         </div>
       }
     />
+  )
+}
+
+/** Wires of the wiring before: left on, they join what this one keeps apart. */
+function Leftovers({ wires }: { wires: readonly Leftover[] }) {
+  const change = useBuild((s) => s.change)
+  const off = (w: Leftover) =>
+    change((b) => {
+      const { [w.key]: _, ...others } = b.circuit.soldered ?? {}
+      return setCircuit(b, 'soldered', others, `Taken off: ${w.from} to ${w.to}`)
+    })
+  return (
+    <section className="mt-3 border-l-4 border-mind bg-canvas px-3 py-2">
+      <h3 className="text-[18px]">Take off first</h3>
+      <p>Soldered for another wiring; this one has no such wire.</p>
+      <ul>
+        {wires.map((w) => (
+          <li key={w.key} className="flex items-center justify-between gap-3 border-t border-hairline py-1">
+            <span>
+              {w.from} to {w.to}
+            </span>
+            <Button aria-label={`It is off: ${w.from} to ${w.to}`} onClick={() => off(w)}>
+              It is off
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }

@@ -1,4 +1,5 @@
 import {
+  counted,
   harnessOf,
   offersOf,
   optionsOf,
@@ -10,9 +11,10 @@ import {
   type OptionState,
   type Recipe,
 } from '@snug/core'
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
+import { Button } from '../../ui/Button'
 import { Field, INPUT } from '../../ui/Field'
 import { ThingRow } from '../../ui/ThingRow'
 import { Untold } from '../../ui/Untold'
@@ -30,7 +32,13 @@ export function WiringTab() {
     [wire],
   )
   const chosen = made.ok ? made.recipe : offers.find((o) => o.recipe.id === build.circuit.scheme)?.recipe
-  const choose = (r: Recipe) => change((b) => setCircuit(b, 'scheme', r.id, `Wiring: ${r.label}`))
+  const [asked, setAsked] = useState<Recipe>()
+  const choose = (r: Recipe) => {
+    setAsked(undefined)
+    change((b) => setCircuit(b, 'scheme', r.id, `Wiring: ${r.label}`))
+  }
+  // What was read and heard is of the wiring it was taken on: asked before it is put away.
+  const taken = [build.readings, build.circuit.found ?? {}, build.circuit.heard ?? {}].reduce((n, all) => n + Object.keys(all).length, 0)
   return (
     <Workspace
       loupe={drawing}
@@ -45,8 +53,8 @@ export function WiringTab() {
                 title={recipe.label}
                 about={lacks ? `Not with these parts: ${lacks}.` : recipe.why}
                 figure={recipe === chosen ? 'chosen' : ''}
-                selected={recipe === chosen}
-                onSelect={() => choose(recipe)}
+                selected={recipe === (asked ?? chosen)}
+                onSelect={() => (taken && recipe !== chosen ? setAsked(recipe) : choose(recipe))}
               />
             ))}
           </ul>
@@ -54,6 +62,22 @@ export function WiringTab() {
       }
       hand={
         <div className="flex flex-col gap-4">
+          {asked && (
+            <section role="alert" className="border-l-4 border-mind bg-canvas px-3 py-2">
+              <h2 className="text-[22px]">{asked.label}</h2>
+              <p>{asked.why}</p>
+              <p className="mt-1">
+                {counted(taken, 'reading or answer', 'readings and answers')} at the jack {taken === 1 ? 'is' : 'are'} of the wiring chosen
+                now: another one puts {taken === 1 ? 'it' : 'them'} away, and undo brings {taken === 1 ? 'it' : 'them'} back.
+              </p>
+              <div className="mt-2 flex gap-2">
+                <Button onClick={() => choose(asked)}>Choose this wiring</Button>
+                <Button look="quiet" onClick={() => setAsked(undefined)}>
+                  Not yet
+                </Button>
+              </div>
+            </section>
+          )}
           <section>
             <h2 className="text-[22px]">{chosen?.label ?? 'Choose a wiring'}</h2>
             {chosen && <p>{chosen.why}</p>}

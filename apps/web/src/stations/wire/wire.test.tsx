@@ -1,4 +1,5 @@
 import { changed, fullBuild, without } from '@snug/core/testing/fullBuild'
+import { wirable } from '@snug/core/testing/wirable'
 import { countsOf, parseOhms } from '@snug/core'
 import { act, cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
@@ -209,6 +210,42 @@ describe('which wiring', () => {
     await userEvent.selectOptions(tapped, 'tap')
     await waitFor(() => expect(server.build.circuit.options.tap).toBe('tap'))
     expect(server.done).toHaveLength(1)
+  })
+  it('another wiring asks before it puts away what was read of the one before, and says what comes off first', async () => {
+    const two = wirable({ places: ['neck', 'bridge'], contacts: 'toggle-3', second: true })
+    const reading = {
+      ohm: 7400,
+      probes: ['jack.tip', 'jack.sleeve'] as [string, string],
+      setting: { switches: {}, knobs: {} },
+      at: '2026-11-24',
+    }
+    layOut({ ...two, readings: { 1: reading }, circuit: { ...two.circuit, soldered: { 'switch.3 volume.3': '2026-11-24' } } })
+    tab()
+    const wirings = within(screen.getByRole('region', { name: 'Wirings' }))
+    const other = wirings.getAllByRole('listitem').find((l) => !/chosen|Not with these/.test(l.textContent))!
+    await userEvent.click(within(other).getByRole('button'))
+    expect(inHand().getByRole('alert').textContent).toMatch(
+      /1 reading or answer at the jack is of the wiring chosen now: another one puts it away/,
+    )
+    await userEvent.click(inHand().getByRole('button', { name: 'Not yet' }))
+    expect([inHand().queryByRole('alert'), server.done.length]).toEqual([null, 0])
+    await userEvent.click(within(other).getByRole('button'))
+    await userEvent.click(inHand().getByRole('button', { name: 'Choose this wiring' }))
+    await waitFor(() => expect(server.build.circuit.scheme).not.toBe('by-parts'))
+    expect(server.build.readings).toEqual({})
+    // Nothing stands there any more: the way back asks nothing.
+    const first = wirings.getAllByRole('listitem').find((l) => !/chosen|Not with these/.test(l.textContent))!
+    await userEvent.click(within(first).getByRole('button'))
+    expect(inHand().queryByRole('alert')).toBeNull()
+  })
+  it('what is soldered and no wire of this wiring is taken off first', async () => {
+    const b = build()
+    layOut({ ...b, circuit: { ...b.circuit, soldered: { 'tone.3 volume.3': '2026-11-24' } } })
+    show(<WireStation />, 'wire?tab=wires')
+    expect(inHand().getByRole('heading', { name: 'Take off first' })).toBeTruthy()
+    await userEvent.click(inHand().getByRole('button', { name: /^It is off: / }))
+    await waitFor(() => expect(server.build.circuit.soldered).toEqual({}))
+    await waitFor(() => expect(inHand().queryByRole('heading', { name: 'Take off first' })).toBeNull())
   })
   it('a wire added by hand is there at once, and one undo takes it away', async () => {
     layOut(build())

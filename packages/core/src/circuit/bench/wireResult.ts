@@ -5,6 +5,7 @@ import type { Slot } from '../../parts/slots'
 import type { Harness } from '../model/harness'
 import { switchStates, type SwitchState } from '../model/switchStates'
 import { harnessOf } from '../schemes/harnessOf'
+import { leftovers, type Leftover } from './leftovers'
 import { judgeReading, predictReading, type PredictedReading } from './readings'
 import { topology, type Topology } from './topology'
 import { wireList, type WireRow } from './wireList'
@@ -26,6 +27,8 @@ export type WireResult =
       notes: string[]
       positions: WirePosition[]
       wires: WireRow[]
+      /** Soldered, and to be taken off first. */
+      leftovers: Leftover[]
       readingsOff: number
     }
   | { ok: false; missing: Slot[]; untold: TraitRef[]; says?: string }
@@ -43,5 +46,6 @@ export function wireResult(build: Build): WireResult {
   const { reels, leads } = build.circuit
   const unread = harness.components.some((c) => c.is === 'coil' && c.slot && !isSaid(build, { slot: c.slot, size: 'resistance' }))
   const onHand = { reels, leads, unread, screened: traitAt(build, 'wire', 'type') === 'screened', routes: routesOf(build) }
-  return { ok: true, harness, recipe: recipe.id, notes, positions, wires: wireList(harness, onHand), readingsOff }
+  const wires = wireList(harness, onHand)
+  return { ok: true, harness, recipe: recipe.id, notes, positions, wires, leftovers: leftovers(build, harness, wires), readingsOff }
 }

@@ -20,6 +20,9 @@ export function wireSheet(build: Build, wire: Extract<WireResult, { ok: true }>)
     about: `${build.name}. Lengths in millimetres, slack included; where none stands, lay the wire along its way and add a hand’s breadth.`,
     blocks: [
       { text: LUGS_COUNTED },
+      ...(wire.leftovers.length
+        ? [{ heading: 'Take off first: soldered for another wiring' }, { tick: wire.leftovers.map((w) => `${w.from} to ${w.to}`) }]
+        : []),
       {
         table: {
           columns: ['no.', 'from', 'to', 'colour', 'cut'],

@@ -2,6 +2,7 @@ import type { Build } from '../../document/build'
 import { allInPlace, doneTo } from '../../document/inPlace'
 import { traitAt } from '../../document/read'
 import { GROUND_LED_IN } from '../../circuit/bench/feeding'
+import type { WireResult } from '../../circuit/bench/wireResult'
 import { CONTROL_HOLES } from '../../drill/overOpen'
 import { before, onceFilmIsHard, parcelsOf, refinished, rightBefore } from '../../plan/reasons'
 import { step, type Step } from '../../plan/step'
@@ -10,7 +11,7 @@ import { SOLDERED, WITH_HARNESS } from '../../instrument/harnessParts'
 import { takenPart } from '../../instrument/idleParts'
 import { jackPanel, POTS, potSlot, SWITCHES_OF } from '../../instrument/controlPlace'
 import { slotSpec, type Slot } from '../../parts/slots'
-import { listed, those } from '../../quantity/words'
+import { counted, listed, those } from '../../quantity/words'
 import { groundOf, type GroundPlace } from '../../instrument/stringGround'
 
 const CONTROLS: readonly Slot[] = [...POTS.map(potSlot), ...SWITCHES_OF]
@@ -179,6 +180,12 @@ function soldering(build: Build): { title: string; why: string; minutes: number;
   }
 }
 
+/** What is left of another wiring comes off first. */
+const withLeftovers = <S extends { why: string }>(solder: S, wire: WireResult): S =>
+  wire.ok && wire.leftovers.length
+    ? { ...solder, why: `First off: ${counted(wire.leftovers.length, 'wire')} of another wiring, named under Wire, Wires. ${solder.why}` }
+    : solder
+
 function wholeHarness(build: Build): { title: string; why: string } {
   const panel = panelOf(build)
   const carried = isCarried(panel)
@@ -204,7 +211,7 @@ function wholeHarness(build: Build): { title: string; why: string } {
 }
 
 /** The harness and its check, which are work for the days the coats dry; the string ground once hardware may go on. */
-export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): Step[] {
+export function wireSteps(build: Build, wire: WireResult, earlier: readonly Step[]): Step[] {
   if (!build.parts['pot-volume']) return []
   const ground = groundOf(traitAt(build, 'bridge', 'mount'))
   const panel = panelOf(build)
@@ -214,7 +221,7 @@ export function wireSteps(build: Build, _: unknown, earlier: readonly Step[]): S
   return [
     step({
       id: 'solder',
-      ...soldering(build),
+      ...withLeftovers(soldering(build), wire),
       ...doneTo(build, SOLDERED),
       station: 'wire',
       stage: 'wiring',
