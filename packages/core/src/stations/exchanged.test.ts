@@ -89,6 +89,7 @@ describe('a part that is exchanged after work was done to it', () => {
         .toSorted(),
     )
     expect(now.leftovers.length).toBeGreaterThan(0)
+    expect(now.leftovers.map((l) => `${l.from} to ${l.to}`)).toContainEqual(expect.stringMatching(/second tone, lug \d/))
     for (const { from, to } of now.leftovers) expect(`${from} ${to}`).not.toMatch(/undefined|\w\.\w/)
     expect(applyChange(then, inverse(change))).toEqual(build)
     // Chosen by its name what was chosen by the parts is the same.

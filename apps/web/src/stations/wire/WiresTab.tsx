@@ -113,7 +113,7 @@ function Leftovers({ wires }: { wires: readonly Leftover[] }) {
             <span>
               {w.from} to {w.to}
             </span>
-            <Button aria-label={`It is off: ${w.from} to ${w.to}`} onClick={() => off(w)}>
+            <Button className="shrink-0" aria-label={`It is off: ${w.from} to ${w.to}`} onClick={() => off(w)}>
               It is off
             </Button>
           </li>

@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { lugsOf, type Harness } from '../model/harness'
+import { lugParts, lugsOf, type Harness } from '../model/harness'
 import { lugName } from '../model/lugNames'
 import type { WireRow } from './wireList'
 
@@ -22,5 +22,16 @@ export function leftovers(build: Build, harness: Harness, wires: readonly WireRo
     })
 }
 
+const CALLED: Readonly<Record<string, string>> = {
+  cap: 'tone capacitor',
+  preset: 'second circuit’s switch',
+  bleed: 'treble bleed',
+  switch: 'selector',
+}
+
 /** A lug of something that is not in this circuit. */
-const plain = (lug: string): string => lug.replaceAll('-', ' ').replace('.', ', lug ')
+function plain(lug: string): string {
+  const { component, own } = lugParts(lug)
+  const one = component.replace(/-2$/, '')
+  return `${one === component ? '' : 'second '}${CALLED[one] ?? one.replaceAll('-', ' ')}, lug ${own}`
+}
