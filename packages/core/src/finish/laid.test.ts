@@ -162,6 +162,12 @@ describe('what lies, while zones come together otherwise', () => {
     expect(Object.keys(part.steps)).toEqual([])
     expect(Object.keys(then(part, setLayer(part, 'whole', 0, { coats: 3 }, 'enough')).steps)).toEqual(['coats-top'])
   })
+  it('what was noted of a coat that nobody plans stays noted', () => {
+    const build = coated(made({ layers: LAYERS }), 2)
+    const noted = { 'top-9': { product: 'lacquer-clear', at: AT } }
+    const known = { ...build, finish: { ...build.finish, laid: { ...build.finish.laid, ...noted } } }
+    expect(then(known, zoneStack(known, 'front', 'own')).finish.laid).toMatchObject(noted)
+  })
   it('one coat more of what was ticked in the plan is still to come', () => {
     const build = made({ layers: LAYERS })
     const ticked = applied(build, tickStep(build, 'coats-sealer', 'sealer', '2026-12-02T10:00:00'))

@@ -67,10 +67,13 @@ export function regrouped(before: Build, after: Build): Coats {
       group.id === WHOLE ? coat : { ...coat, zone: group.id as FinishZone },
     ])
   }
-  return Object.fromEntries(
-    zoneGroups(after).flatMap((group) => {
+  const planned = new Set(zoneGroups(before).flatMap((group) => group.layers.flatMap((l) => coatsOfLayer(before, group, l))))
+  return Object.fromEntries([
+    // What was noted of a coat that nobody plans any more stays noted.
+    ...Object.entries(before.finish.laid ?? {}).filter(([id]) => !planned.has(id)),
+    ...zoneGroups(after).flatMap((group) => {
       const faces = facesOf(after, group.zones)
       return faces.flatMap((face) => on(group, face, faces.length))
     }),
-  )
+  ])
 }

@@ -1,5 +1,5 @@
 import type { CircuitChoice, Gain } from '../../document/build'
-import { decibel, pickupsOf, SOUND_WORDS, soundOf, type Complex } from '../model/heard'
+import { decibel, pickupsOf, SILENT, SOUND_WORDS, soundOf, type Complex } from '../model/heard'
 import type { Harness } from '../model/harness'
 import { heardWith, standsOf } from '../model/stands'
 import { potsOf, sameSwitches, switchStates, type SwitchState } from '../model/switchStates'
@@ -40,9 +40,8 @@ function heardIn(harness: Harness): SwitchState[] {
 const asSetting = ({ switches }: { switches: Readonly<Record<string, number>> }) => ({ switches: { ...switches }, knobs: {} })
 /** A control that changes no more than this does nothing there, dB. [ours] */
 const NOTHING = 1.5
-/** One that falls by so much is gone; under so much it was not heard before, dB. [ours] */
+/** One that falls by so much is gone, dB. [ours] */
 const GONE = -40
-const HEARD = -60
 
 /** Every position against every control: what should be heard, and what nobody has tried before the covers go on. */
 export function listeningSheet(harness: Harness, circuit: Pick<CircuitChoice, 'heard' | 'gain'>): ListeningSheet {
@@ -86,7 +85,7 @@ function sweepWords(pickups: readonly string[], full: readonly (readonly Complex
   if (soundOf(full) === 'silent' && soundOf(down) === 'silent') return SOUND_WORDS.silent
   const changes = pickups.flatMap((pickup, i) => {
     const [low, high] = [0, 2].map((at) => decibel(down[i]![at]!) - decibel(full[i]![at]!)) as [number, number]
-    return decibel(full[i]![0]!) < HEARD && decibel(down[i]![0]!) < HEARD ? [] : [{ pickup, low, high }]
+    return decibel(full[i]![0]!) < SILENT && decibel(down[i]![0]!) < SILENT ? [] : [{ pickup, low, high }]
   })
   const gone = changes.filter((c) => c.low < GONE)
   if (gone.length === changes.length) return 'down to silence, no crackle'

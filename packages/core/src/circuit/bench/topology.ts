@@ -2,6 +2,7 @@ import type { Element, Netlist } from '../engine/netlist'
 import { mergeNodes } from '../engine/nodes'
 import { compile } from '../engine/solver'
 import type { Coil, Harness } from '../model/harness'
+import { SILENT } from '../model/heard'
 import { humSense, toNetlist } from '../model/toNetlist'
 import type { Setting } from '../model/setting'
 
@@ -20,8 +21,6 @@ export interface Topology {
   humWords: string
 }
 
-/** Signal of one coil below this against 1 V counts as silent, dB. */
-const SILENT = -60
 const TEST_HERTZ = 100
 
 interface Complex {

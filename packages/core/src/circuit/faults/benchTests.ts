@@ -1,6 +1,6 @@
 import { lugName } from '../model/lugNames'
 import { jackProbes, type Harness, type PotPart } from '../model/harness'
-import { decibel, pickupsOf, SOUND_WORDS, soundsOtherwise } from '../model/heard'
+import { decibel, MUTED, pickupsOf, SOUND_WORDS, soundsOtherwise } from '../model/heard'
 import { APART, heardWith, soundAt, standsOf, type Stand } from '../model/stands'
 import type { Setting } from '../model/setting'
 import { potsOf } from '../model/switchStates'
@@ -37,8 +37,6 @@ export const HEARD: Record<Exclude<TestKind, 'ohms'>, readonly string[]> = {
   touch: ['falls', 'stays the same', 'rises'],
 }
 
-/** So much less of all that sounds is silence, dB. [ours] */
-const MUTED = -28
 /** Where a knob is tried: where turned down it silences what sounds, or else where it is heard at all. */
 function standOf(harness: Harness, stands: readonly Stand[], p: PotPart): Stand & { silences: boolean } {
   const turned = stands.map((stand) => ({

@@ -2,13 +2,12 @@ import { compile } from '../engine/solver'
 import type { Element } from '../engine/netlist'
 import { ohmTable } from '../engine/ohmTable'
 import type { Harness } from '../model/harness'
-import { decibel, givenBy, pickupsOf, PLUGGED_IN, together, type Complex } from '../model/heard'
+import { decibel, givenBy, MUTED, pickupsOf, PLUGGED_IN, together, type Complex } from '../model/heard'
 import { toNetlist } from '../model/toNetlist'
 import type { Setting } from '../model/setting'
 import type { BenchTest, Outcome } from './benchTests'
 
-/** Beyond so much below what it should be, dB, nothing is heard, or little. [ours] */
-const DEAD = -28
+/** Beyond so much below what it should be little is heard, dB. [ours] */
 const FAINT = -12
 /** So much more of the lows than there should be is heard at once, dB; treble alone is bright. [ours] */
 const LOUDER = 8
@@ -101,7 +100,7 @@ export class TestBench {
   /** One pickup alone struck: how loud it comes out against what it should be anywhere. */
   private tapped(test: BenchTest): string {
     const middle = decibel(this.of(test.setting, test.of!)[1]!)
-    return middle > FAINT ? 'thumps' : middle > DEAD ? 'faint' : 'nothing'
+    return middle > FAINT ? 'thumps' : middle > MUTED ? 'faint' : 'nothing'
   }
 
   private strummed(setting: Setting): string {
@@ -109,8 +108,8 @@ export class TestBench {
     const should = (this.good ?? this).level(setting)
     const [low, middle, high] = now.map((l, i) => l - should[i]!) as [number, number, number]
     // Against silence that belongs here nothing can be missed.
-    if (should[1]! < DEAD - 20) return now[1]! < DEAD - 20 ? 'as it should' : 'too loud'
-    if (Math.max(low, middle) < DEAD) return 'dead'
+    if (should[1]! < MUTED - 20) return now[1]! < MUTED - 20 ? 'as it should' : 'too loud'
+    if (Math.max(low, middle) < MUTED) return 'dead'
     if (middle < -15 || (low < -9 && high - low > 6)) return 'thin'
     if (high < -5 && low > -4) return 'dull'
     if (low > LOUDER) return 'too loud'
@@ -131,7 +130,7 @@ export class TestBench {
   private volumeTurned(test: BenchTest): string {
     const middle = (setting: Setting) => pickupsOf(this.harness).map((p) => decibel(this.of(setting, p)[1]!))
     const [at10, at0] = [middle(test.setting), middle(with0(test))]
-    const sounding = at10.flatMap((level, i) => (level > DEAD ? [at0[i]! - level < DEAD] : []))
+    const sounding = at10.flatMap((level, i) => (level > MUTED ? [at0[i]! - level < MUTED] : []))
     return sounding.length && sounding.every(Boolean) ? 'silent' : sounding.some(Boolean) ? 'one pickup falls out' : 'stays'
   }
 

@@ -12,8 +12,10 @@ export const EARS = [150, 1000, 4000] as const
  * heard, dB, the less the lower. [ours]
  */
 const LEFT_OVER = [-20, -16, -8] as const
-/** A pickup under this is not heard, dB against one volt in each of its coils. [ours] */
-const SILENT = -60
+/** A coil or pickup under this is not heard, dB against one volt in each of its coils. [ours] */
+export const SILENT = -60
+/** So much less than it was or should be is silence, dB. [ours] */
+export const MUTED = -28
 /** Lows so far under what the loudest pickup gives of them are called thin, dB. [ours] */
 const THIN = -9
 

@@ -44,8 +44,10 @@ function sayChanged(): Step {
   })
 }
 
-/** An instrument that is here is heard, noted and taken apart before anything else is done to it. */
-/** @param arrivals what is still on its way, or to be ordered */
+/**
+ * An instrument that is here is heard, noted and taken apart before anything else is done to it.
+ * @param arrivals what is still on its way, or to be ordered
+ */
 export function apartSteps(build: Build, arrivals: readonly Step[]): Step[] {
   if (!comesApart(build)) return []
   // Strings are changed on an instrument that is whole.
