@@ -37,17 +37,19 @@ export function Palette({
         <ul>
           {not.map((o) => (
             <li key={o.id}>
-              {o.product.label}: {o.said!.says}{' '}
-              {o.before !== undefined && (
-                <button type="button" className="mr-3 min-h-8 underline" onClick={() => onLayBefore(o.id, o.before!)}>
-                  Lay {o.product.label.toLowerCase()} there
-                </button>
-              )}
-              {!INTO_WOOD.includes(o.product.medium) && (
-                <button type="button" className="min-h-8 underline" onClick={() => onLay(o.id, true)}>
-                  Its label says it holds: lay {o.product.label.toLowerCase()}
-                </button>
-              )}
+              {o.product.label}: {o.said!.says}
+              <span className="block">
+                {o.before !== undefined && (
+                  <button type="button" className="mr-3 min-h-8 underline" onClick={() => onLayBefore(o.id, o.before!)}>
+                    Lay {o.product.label.toLowerCase()} there
+                  </button>
+                )}
+                {!INTO_WOOD.includes(o.product.medium) && (
+                  <button type="button" className="min-h-8 underline" onClick={() => onLay(o.id, true)}>
+                    Its label says it holds: lay {o.product.label.toLowerCase()}
+                  </button>
+                )}
+              </span>
             </li>
           ))}
           <li>
