@@ -66,7 +66,7 @@ vi.mock('./api', async (original) => {
   }
 })
 
-const { useBuild, hearNews } = await import('./buildStore')
+const { useBuild, hearNews, lookAgain } = await import('./buildStore')
 const start = newBuild({ name: 'Trial', handedness: 'right', strings: 6, scale: 647.7 }, '2026-11-24')
 const rename = (to: string) => (b: Build) => setField(b, ['name'], to, `Name ${to}`)
 const settled = async () => {
@@ -204,6 +204,18 @@ describe('the open build', () => {
   it('hears of a change in another window and shows it', async () => {
     server.state = { revision: 4, build: { ...start, name: 'Theirs' } }
     hearNews({ build: 'b', revision: 4 })
+    await settled()
+    expect(useBuild.getState()).toMatchObject({ revision: 4, build: { name: 'Theirs' } })
+  })
+  it.each([
+    ['news of it', () => hearNews({ build: 'b', revision: 4 })],
+    ['the news themselves', lookAgain],
+  ])('what another window changed while the build was being fetched is shown too: %s came before the answer', async (_, come) => {
+    useBuild.getState().close()
+    const opening = useBuild.getState().open('b')
+    server.state = { revision: 4, build: { ...start, name: 'Theirs' } }
+    come()
+    await opening
     await settled()
     expect(useBuild.getState()).toMatchObject({ revision: 4, build: { name: 'Theirs' } })
   })

@@ -68,8 +68,12 @@ interface BuildStore {
   revive: (id: string) => Promise<void>
 }
 
+type OfBuild = Extract<News, { build: string }>
+
 /** Builds with changes on their way, open or not. */
 const outboxes = new Map<string, Outbox>()
+/** News of the build that is being fetched: the answer under way may be older. */
+const inAdvance: OfBuild[] = []
 let evaluating = 0
 let trying: Promise<void> | undefined
 
@@ -178,6 +182,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
     open: async (id) => {
       if (get().id === id && get().build) return
       get().close()
+      inAdvance.length = 0
       set({ id })
       try {
         // What is still on its way from an earlier visit is part of the build.
@@ -196,6 +201,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
         box.send()
         showEarly()
         await reckon()
+        for (const news of inAdvance.splice(0)) hearNews(news)
       } catch (error) {
         if (get().id === id) set({ problem: (error as Error).message })
       }
@@ -301,9 +307,15 @@ export function hearNews(news: News): void {
   if (news.log) return
   const { build, revision, away, handed } = news
   const box = outboxes.get(build)
-  if (revision !== undefined) box?.heard(revision)
-  if (away !== undefined) box?.heardAway(away)
-  if (handed !== undefined) box?.heardHanded(handed)
+  if (!box) return keptEarly(news)
+  if (revision !== undefined) box.heard(revision)
+  if (away !== undefined) box.heardAway(away)
+  if (handed !== undefined) box.heardHanded(handed)
+}
+
+function keptEarly(news: OfBuild): void {
+  const { id, build } = useBuild.getState()
+  if (news.build === id && !build) inAdvance.push(news)
 }
 
 /** This window was away and may have missed news: the open build is looked at again, and what waits is sent. */
@@ -312,6 +324,8 @@ export function lookAgain(): void {
     box.heard(Number.MAX_SAFE_INTEGER)
     if (box.unsent) box.send()
   }
+  const { id } = useBuild.getState()
+  if (id !== undefined && !outboxes.has(id)) keptEarly({ build: id, revision: Number.MAX_SAFE_INTEGER })
 }
 
 /** The open build; only for views shown while there is one. */

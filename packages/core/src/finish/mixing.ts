@@ -37,9 +37,11 @@ export const oneTo = (parts: number): number => parts * 100
 
 const say = (ml: number) => (ml < 10 ? ml.toFixed(1) : String(Math.round(ml)))
 
-/** A wet coat of a thin colour takes about so much, ml per m2; sprayed, nearly half of it flies past. [practice] */
+/** A wet coat of a thin colour takes about so much, ml per m2. [practice] */
 const WET = 60
-const FLIES = 0.6
+/** Share of what is sprayed that flies past. [practice] */
+export const OVERSPRAY = 0.4
 
 /** How much of a colour of one's own is wanted, ml: sprayed over both faces and the rim. */
-export const colourWanted = ({ zones }: Area, coats: number): number => ((zones.front + zones.back + zones.rim) * WET * coats) / FLIES
+export const colourWanted = ({ zones }: Area, coats: number): number =>
+  ((zones.front + zones.back + zones.rim) * WET * coats) / (1 - OVERSPRAY)

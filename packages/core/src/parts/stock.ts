@@ -52,7 +52,7 @@ export interface Slip {
 export type Slips = ReadonlyMap<string, Slip>
 
 /** What parcels take over what was promised where nobody knows the seller, and how many deliveries that is worth. [ours] */
-const USUAL_SLIP = 1.3
+export const USUAL_SLIP = 1.3
 const PRETENDED = 2
 /** Of fewer deliveries a seller is not known by. [ours] */
 const KNOWN_BY = 3

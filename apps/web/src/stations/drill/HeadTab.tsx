@@ -16,6 +16,7 @@ import {
   type HeadTask,
   type PostView,
   type Row,
+  POST_EDGE,
 } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Empty, Workspace } from '../../app/Workspace'
@@ -74,8 +75,8 @@ export function HeadTab() {
         <div>
           <h2 className="text-[23px]">Headstock</h2>
           <p className="text-[15px] text-soft">
-            Posts at least 9 mm from the edge, housings apart, no string on a post it passes, strings as straight over the nut as they can
-            be. Drag the first and the last post, or let the row be found.
+            Posts at least {POST_EDGE} mm from the edge, housings apart, no string on a post it passes, strings as straight over the nut as
+            they can be. Drag the first and the last post, or let the row be found.
           </p>
           {headBlank(build)?.says.map((say) => (
             <p key={say} className="mt-1">

@@ -13,6 +13,7 @@ import {
   zonesOf,
   type ColourMix,
   type StackOf,
+  OVERSPRAY,
 } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
@@ -207,7 +208,7 @@ function Mixing() {
       <h3 className="text-[18px]">Mixing</h3>
       <NumberEntry label="Ready to use, ml" value={ready} from={1} to={5000} onCommit={setReady} />
       <p className="text-[14px] text-soft">
-        Two sprayed coats over both faces and the rim take about {wanted} ml; some 40 % of that is overspray.
+        Two sprayed coats over both faces and the rim take about {wanted} ml; some {Math.round(100 * OVERSPRAY)} % of that is overspray.
       </p>
       {mixes.map(([id, mix]) => {
         const pot = potOf(mix, ready)

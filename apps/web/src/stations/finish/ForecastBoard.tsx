@@ -1,4 +1,13 @@
-import { counted, forecastDays, setFinish, simulatedWeather, type FinishResult, type ForecastHour, type Layer } from '@snug/core'
+import {
+  counted,
+  DEW_MARGIN,
+  forecastDays,
+  setFinish,
+  simulatedWeather,
+  type FinishResult,
+  type ForecastHour,
+  type Layer,
+} from '@snug/core'
 import { readForecastCsv } from '@snug/formats/forecastCsv'
 import { lazy, Suspense, useMemo, useState } from 'react'
 import { toast } from 'sonner'
@@ -56,7 +65,7 @@ export function ForecastBoard({ finish }: { finish: FinishResult }) {
         <>
           <p className="mt-2">
             Hours for <b>{product.label.toLowerCase()}</b>: {product.limits.air[0]} to {product.limits.air[1]} °C, at most{' '}
-            {product.limits.humidity[1]} %, 3 °C over the dew point.
+            {product.limits.humidity[1]} %, {DEW_MARGIN} °C over the dew point.
           </p>
           <table className="mt-1 w-full text-[14px]">
             <caption className="sr-only">Hours that allow {product.label}</caption>

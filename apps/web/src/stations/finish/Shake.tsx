@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { Button } from '../../ui/Button'
 
-/** Three minutes of shaking by the clock: a can that was shaken for less spits. */
+/** Seconds of shaking by the clock: a can that was shaken for less spits. [practice] */
 const SHAKE = 180
 
 export function Shake() {
@@ -13,7 +13,7 @@ export function Shake() {
   }, [left])
   return (
     <p className="mt-4 flex items-center gap-4" role="timer">
-      <Button onClick={() => setLeft(SHAKE)}>{left === undefined ? 'Shake: 3 minutes' : 'Again'}</Button>
+      <Button onClick={() => setLeft(SHAKE)}>{left === undefined ? `Shake: ${SHAKE / 60} minutes` : 'Again'}</Button>
       {left !== undefined && (
         <span className="figure text-[30px]">{left > 0 ? `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}` : 'shaken'}</span>
       )}

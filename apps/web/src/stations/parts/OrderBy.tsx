@@ -1,4 +1,4 @@
-import { couldBe, counted, ordersFor, parcelChoices } from '@snug/core'
+import { CHECKED, couldBe, counted, ordersFor, parcelChoices, USUAL_SLIP } from '@snug/core'
 import { useMemo } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { useCandidates } from '../../state/useCandidates'
@@ -35,6 +35,7 @@ export function OrderBy() {
                   </span>
                   {latest ? (
                     <span className="text-right">
+                      {latest < today() && <span className="text-wont">too late, was </span>}
                       <span className="figure">{day(latest)}</span>
                       {ifKept && <span className="block text-[13.5px] text-soft">{day(ifKept)} if the promise is kept</span>}
                     </span>
@@ -50,8 +51,8 @@ export function OrderBy() {
       </ul>
       {wanted.length > 0 && (
         <p className="text-[13.5px] text-soft">
-          So that the day it is promised for is kept. Lead times stretched by what each seller’s promises slip, by 1.3 where nobody knows
-          the seller, and two days to check the parcel.
+          So that the day it is promised for is kept. Lead times stretched by what each seller’s promises slip, by {USUAL_SLIP} where nobody
+          knows the seller, and {counted(CHECKED, 'day')} to check the parcel.
         </p>
       )}
       {parcels.length > 0 && <h3 className="mt-3 text-[18px]">One parcel or several</h3>}

@@ -3,7 +3,7 @@ import { useBuild } from '../../state/buildStore'
 import { PegMark } from '../../ui/PegMark'
 import type { LastRead } from './useRound'
 
-/** What the last reading settled, or what its joints still wait for. */
+/** What the last reading settled, or what its joints still say. */
 export function Settled({ last }: { last: LastRead | undefined }) {
   const fit = useBuild((s) => s.evaluation?.fit)
   const of = (fit ?? []).filter((j) => last?.before.has(j.id))
@@ -28,16 +28,7 @@ export function Settled({ last }: { last: LastRead | undefined }) {
       )}
       {last && told.length === 0 && waits[0] && (
         <p className="text-soft">
-          {specAt(last.rank.ref).label} is filed. {waits[0].title} waits for{' '}
-          {waits[0].missing.length
-            ? waits[0].missing
-                .slice(0, 3)
-                .map((r) => specAt(r).label.toLowerCase())
-                .join(', ')
-            : waits[0].unmade.length
-              ? 'a hole that is not made yet'
-              : 'a better reading'}
-          .
+          {specAt(last.rank.ref).label} is filed. <span className="label font-semibold">{waits[0].title}:</span> {waits[0].says}
         </p>
       )}
     </div>

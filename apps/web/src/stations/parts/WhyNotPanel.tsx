@@ -64,7 +64,7 @@ export function WhyNotPanel({ item, result }: { item: StockItem; result: WhyNot 
         <p className="mt-3">
           Nearest that would do: <b>{result.nearest.part.name}</b>
           {result.nearest.holding === 'offer'
-            ? `, ${result.nearest.part.price ?? '?'} at ${result.nearest.part.seller ?? 'a seller'}`
+            ? `, ${result.nearest.part.price?.toFixed(2) ?? 'no price said'} at ${result.nearest.part.seller ?? 'a seller'}`
             : ', from the stash'}{' '}
           ({slotSpecOf(result.nearest)}).
         </p>

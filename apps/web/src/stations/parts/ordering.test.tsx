@@ -33,7 +33,16 @@ describe('by when to order', () => {
       /^Tuners first wanted for: .*Cheap 20\.00.*Unsaid 30\.00nobody says how long it takes.*Middling 40\.00/,
     )
     expect(list.textContent).toMatch(/and 1 dearer one$/)
-    expect(list.textContent).not.toMatch(/Dear 90/)
+    expect(list.textContent).not.toMatch(/Dear 90|too late/)
+  })
+  it('a day that is past is said to be too late', async () => {
+    const b = structuredClone(fullBuild())
+    b.parts.tuners!.state = 'planned'
+    layOut({ ...b, due: '2026-01-10' })
+    server.stock = [{ id: 'slow', part: b.parts.tuners!, holding: 'offer', quantity: 1, reserved: {}, lead: { promised: 400 } }]
+    show(<PartsStation />, 'parts?tab=money')
+    const list = (await screen.findByRole('heading', { name: 'Latest day to order' })).nextElementSibling!
+    expect(list.textContent).toMatch(/too late, was /)
   })
 })
 

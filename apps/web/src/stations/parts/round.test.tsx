@@ -7,6 +7,7 @@ import { useBuild } from '../../state/buildStore'
 import { inHand, layOut, show } from '../../testing/bench'
 import { server } from '../../testing/localApi'
 import PartsStation from './PartsStation'
+import { Settled } from './Settled'
 
 vi.mock('../../workers/compute', () => import('../../testing/localCompute'))
 vi.mock('../../state/api', () => import('../../testing/localApi'))
@@ -63,6 +64,17 @@ describe('the measuring round', () => {
     await waitFor(() =>
       expect(board().getByRole('status').textContent).toContain(useBuild.getState().evaluation!.fit.find((j) => j.id === settled)!.title),
     )
+  })
+  it('a joint that waits for somebody’s word says so, and asks for no better reading', () => {
+    const b = structuredClone(fullBuild())
+    delete b.parts.neck!.traits.head
+    layOut(b)
+    const joint = useBuild.getState().evaluation!.fit.find((j) => j.untold.some((t) => t.trait === 'head') && !j.missing.length)!
+    const rank = { ref: joint.reads[0]!, gain: 1, minutes: 1, tool: 'calipers' as const, joints: [joint.id] }
+    show(<Settled last={{ rank, before: new Map([[joint.id, 'cant-tell']]) }} />, 'parts?tab=measure')
+    const said = screen.getByRole('status').textContent
+    expect(said).toContain(`${joint.title}: ${joint.says}`)
+    expect(said).toMatch(/Not known yet: headstock/)
   })
   it('what cannot be got at is passed over, and offered again at the end', async () => {
     layOut(listed())

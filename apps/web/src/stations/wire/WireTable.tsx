@@ -1,4 +1,4 @@
-import { setCircuit, type WireRow } from '@snug/core'
+import { setCircuit, WIRE_OVER, WIRE_SLACK, type WireRow } from '@snug/core'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { today } from '../../state/today'
 
@@ -59,7 +59,7 @@ export function WireTable({ wires }: { wires: readonly WireRow[] }) {
         </tbody>
       </table>
       <p className="label border-t border-hairline px-3 py-2 text-[15px] text-soft">
-        Lengths are along the way the wire lies, a fifth over, plus 40 mm.
+        Lengths are along the way the wire lies, {Math.round(100 * (WIRE_OVER - 1))} % over, plus {WIRE_SLACK} mm.
         {open > 0 &&
           ` ${open} ${open === 1 ? 'wire has' : 'wires have'} no length: nobody has said where its ends are. Measure the places of pickups and controls, or lay the wire along its way and add a hand’s breadth.`}
       </p>

@@ -98,9 +98,14 @@ export function wireList(harness: Harness, onHand: OnHand = {}): WireRow[] {
   })
 }
 
+/** A wire takes so much more than its way is long, and so much to be worked with, mm; one between two lugs of one thing so much in all. [practice] */
+export const WIRE_OVER = 1.2
+export const WIRE_SLACK = 40
+const ON_ONE = 25
+
 function lengthOf(a: Component, b: Component, routes: Routes): number | undefined {
   if (a !== b && (a.guessed || b.guessed)) return undefined
-  return Math.ceil((a === b ? 25 : 1.2 * along(routes(a, b)) + 40) / 5) * 5
+  return Math.ceil((a === b ? ON_ONE : WIRE_OVER * along(routes(a, b)) + WIRE_SLACK) / 5) * 5
 }
 
 /** Below this a beeper sounds, ohm. [practice] */

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { rectangle } from '../../geometry/box'
 import { tunerPosts } from '../../instrument/tuners'
 import { changed, fullBuild } from '../../testing/fullBuild'
-import { cost, EDGE, headTask, layHead, postsOf, viewed, type HeadTask, type Row } from './layout'
+import { POST_EDGE } from '../../fit/head/tunerRow'
+import { cost, headTask, layHead, postsOf, viewed, type HeadTask, type Row } from './layout'
 import { lowestOver } from './lowest'
 
 const taskOf = (build = fullBuild()): HeadTask => {
@@ -67,7 +68,7 @@ describe('laying out a headstock', () => {
     const { posts, row, cost: now, before } = layHead(task)
     expect(now).toBeLessThanOrEqual(before)
     for (const p of posts) {
-      expect(p.edge).toBeGreaterThan(EDGE - 0.3)
+      expect(p.edge).toBeGreaterThan(POST_EDGE - 0.3)
       expect(p.passes ?? 9).toBeGreaterThan(4)
     }
     expect(row.pitch).toBeGreaterThanOrEqual(task.housing.width)
@@ -76,7 +77,7 @@ describe('laying out a headstock', () => {
   it('a crowded headstock: moves are said from the marks, inwards positive', () => {
     const build = changed(fullBuild(), { 'neck/tuner.offset': 30 })
     const task = taskOf(build)
-    expect(Math.min(...viewed(task, task.marks).map((p) => p.edge))).toBeLessThan(EDGE)
+    expect(Math.min(...viewed(task, task.marks).map((p) => p.edge))).toBeLessThan(POST_EDGE)
     const { posts } = layHead(task)
     expect(Math.max(...posts.map((p) => p.move!.inwards))).toBeGreaterThan(1)
     posts.forEach((p, i) => {
@@ -124,7 +125,7 @@ describe('laying out a headstock', () => {
       plain({ count: 12, strings: Array.from({ length: 12 }, (_, i) => 22 - 4 * i), outline: rectangle(-230, -42, 0, 42) }),
     )
     expect(twelve.posts).toHaveLength(12)
-    for (const p of twelve.posts) expect(p.edge).toBeGreaterThan(EDGE - 0.3)
+    for (const p of twelve.posts) expect(p.edge).toBeGreaterThan(POST_EDGE - 0.3)
     expect(headTask(changed(fullBuild(), { 'tuners/housing.width': undefined }))).toMatchObject({
       missing: [{ slot: 'tuners', size: 'housing.width' }],
     })

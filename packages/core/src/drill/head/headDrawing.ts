@@ -2,7 +2,8 @@ import type { Drawing, Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { printMm } from '../../quantity/length'
-import { EDGE, type HeadTask, type PostView, type Row } from './layout'
+import { POST_EDGE } from '../../fit/head/tunerRow'
+import type { HeadTask, PostView, Row } from './layout'
 
 /** The headstock from the front with its posts, strings and what is too near; the first and the last post can be dragged across. */
 export function headDrawing(task: HeadTask, posts: readonly PostView[], row: Row, bore: number): Drawing {
@@ -10,7 +11,7 @@ export function headDrawing(task: HeadTask, posts: readonly PostView[], row: Row
     { mark: 'area', role: 'neck-wood', points: [...task.outline] },
     ...posts.map((p, i): Mark => ({ mark: 'line', role: 'string', points: [pt(0, task.strings[i] ?? 0), p.at] })),
     ...task.marks.map((m): Mark => ({ mark: 'circle', role: 'guide', at: m, r: bore / 2, dashed: true })),
-    ...posts.map((p): Mark => ({ mark: 'circle', role: p.edge < EDGE ? 'remove' : 'cavity', at: p.at, r: bore / 2 })),
+    ...posts.map((p): Mark => ({ mark: 'circle', role: p.edge < POST_EDGE ? 'remove' : 'cavity', at: p.at, r: bore / 2 })),
     { mark: 'line', role: 'centre', points: [pt(Math.min(...task.outline.map((p) => p.x)) - 6, 0), pt(8, 0)] },
   ]
   const drawing = framed(

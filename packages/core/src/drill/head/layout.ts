@@ -1,3 +1,4 @@
+import { POST_EDGE } from '../../fit/head/tunerRow'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, traitAt, type SizeRef } from '../../document/read'
 import { pt, type Point } from '../../geometry/point'
@@ -40,8 +41,7 @@ export interface PostView {
   move?: { along: number; inwards: number }
 }
 
-/** Posts stand at least so far from the edge; strings pass a post so far from its middle; housings so far apart, mm. [practice] */
-export const EDGE = 9
+/** Strings pass a post so far from its middle; housings stand so far apart, mm. [practice] */
 const PASSES = 4.5
 const APART = 0.3
 /** Radius of a post where the string leaves it, mm. [practice] */
@@ -130,7 +130,7 @@ export function cost(task: HeadTask, row: Row): number {
   const short = (lack: number) => 60 * Math.max(0, lack) ** 2
   const edges = views.map((v) => v.edge)
   const bends = views.reduce((sum, v) => sum + v.bend ** 2, 0) / views.length
-  const near = views.reduce((sum, v) => sum + short(EDGE - v.edge) + (v.passes === undefined ? 0 : short(PASSES - v.passes)), 0)
+  const near = views.reduce((sum, v) => sum + short(POST_EDGE - v.edge) + (v.passes === undefined ? 0 : short(PASSES - v.passes)), 0)
   const parallel = 0.02 * (Math.max(...edges) - Math.min(...edges)) ** 2
   return bends + near + parallel + short(task.housing.width + APART - row.pitch) + overhang(task, row, posts)
 }

@@ -23,7 +23,7 @@ const FILED_AT_MOST = 0.3
 /** What is glued to a headstock's edge is hardly wider, mm. [practice, from memory] */
 const STRIP_AT_MOST = 15
 /** Posts stand at least this far from the headstock's edge, mm. [practice] */
-const EDGE = 9
+export const POST_EDGE = 9
 
 /**
  * What a row of n equal housings asks for: with bores that leave a play c each, posts may spread by c in all, so it goes
@@ -164,7 +164,7 @@ function edge(build: Build): Question[] {
       id: 'edge',
       ...(drawn ? { spread: true } : {}),
       label: 'Nearest post to the headstock edge',
-      clearance: linear([[1, nearest]], -EDGE),
+      clearance: linear([[1, nearest]], -POST_EDGE),
       shown: nearest,
       bands: [
         { upTo: -6, is: 'wont-go' },
@@ -172,8 +172,8 @@ function edge(build: Build): Question[] {
         { upTo: Infinity, is: 'snug' },
       ],
       says: () =>
-        `The nearest post stands ${printSide(likelyOf(nearest), 1, ['inside', 'outside'])} the headstock’s edge; ${EDGE} is usual.`,
-      cures: ({ verdict }) => (verdict === 'snug' ? [] : [furtherIn(build, EDGE - likelyOf(nearest))]),
+        `The nearest post stands ${printSide(likelyOf(nearest), 1, ['inside', 'outside'])} the headstock’s edge; ${POST_EDGE} is usual.`,
+      cures: ({ verdict }) => (verdict === 'snug' ? [] : [furtherIn(build, POST_EDGE - likelyOf(nearest))]),
     },
   ]
 }
