@@ -162,7 +162,7 @@ export function sizeDrawing(build: Build, ref: SizeRef): Drawing {
     return { ...drawing, note: `${drawing.note ?? ''}${found(build, ref)}`.replace(/^ · /, '') }
   }
   const whole = boundsOf([...view.marks, { mark: 'dimension', from: place.from, to: place.to, text: '' }])
-  const window = lookAt(whole, place)
+  const window = lookAt(whole, place, view.marks)
   const reach = 0.16 * Math.min(window.width, window.height * 1.6)
   const tool = jaws(place, reach)
   const text = soFar(build, ref)
@@ -179,11 +179,30 @@ export function sizeDrawing(build: Build, ref: SizeRef): Drawing {
   }
 }
 
-/** The whole view, or of a small size as much of it as shows where it is. */
-function lookAt(whole: Box, place: Place): Box {
+/** The whole view, or of a small size as much of it as shows where it is: with an edge or a hole in sight, for bare wood is nowhere. */
+function lookAt(whole: Box, place: Place, marks: readonly Mark[]): Box {
   const all = grown(whole, 0.2)
-  const seen = Math.max(5 * lengthOf(place), 0.08 * Math.max(whole.width, whole.height))
-  if (seen >= 0.75 * Math.max(all.width, all.height)) return all
   const m = middle(place)
-  return { x: m.x - seen / 2, y: m.y - seen * 0.3, width: seen, height: seen * 0.6 }
+  let seen = Math.max(5 * lengthOf(place), 0.08 * Math.max(whole.width, whole.height))
+  while (seen < 0.75 * Math.max(all.width, all.height)) {
+    const window = { x: m.x - seen / 2, y: m.y - seen * 0.3, width: seen, height: seen * 0.6 }
+    if (shownIn(marks, window).some((mark) => edgesIn(mark, window))) return window
+    seen *= 1.3
+  }
+  return all
+}
+
+/** What is drawn after the last that lies all around the window: that covers what was before it. */
+const shownIn = (marks: readonly Mark[], window: Box): readonly Mark[] =>
+  marks.slice(marks.findLastIndex((mark) => mark.mark === 'area' && isAround(boundsOf([mark]), window)) + 1)
+
+const isAround = (b: Box, window: Box): boolean =>
+  b.x <= window.x && b.x + b.width >= window.x + window.width && b.y <= window.y && b.y + b.height >= window.y + window.height
+
+/** Is an edge of it in the window? A line is no thing. */
+function edgesIn(mark: Mark, window: Box): boolean {
+  if (mark.mark !== 'area' && mark.mark !== 'circle') return false
+  const b = boundsOf([mark])
+  const [right, under] = [window.x + window.width, window.y + window.height]
+  return b.x < right && b.x + b.width > window.x && b.y < under && b.y + b.height > window.y && !isAround(b, window)
 }

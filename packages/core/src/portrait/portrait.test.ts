@@ -7,7 +7,7 @@ import type { Point } from '../geometry/point'
 import { boundsOf } from '../drawing/bounds'
 import { KINDS } from '../parts/kinds/index'
 import { SLOT_NAMES, slotSpec, type Slot } from '../parts/slots'
-import { untold, anyBuild } from '../testing/anyBuild'
+import { anyBuild, everyMake, everySize, untold } from '../testing/anyBuild'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { holds } from '../testing/holds'
 import { partDrawing, sizeDrawing } from './partDrawing'
@@ -218,5 +218,50 @@ describe('a part as it looks', () => {
       return place.from.x - place.to.x
     }
     expect(lead(400)).toBeCloseTo(2 * lead(200), 9)
+  })
+})
+
+/** Points along what a mark draws, as far apart as a hundredth of its length. */
+function along(m: Mark): Point[] {
+  if (m.mark === 'circle')
+    return Array.from({ length: 100 }, (_, i) => ({
+      x: m.at.x + m.r * Math.cos((i * Math.PI) / 50),
+      y: m.at.y + m.r * Math.sin((i * Math.PI) / 50),
+    }))
+  if (m.mark !== 'area') return []
+  return m.points.flatMap((a, i) => {
+    const b = m.points[(i + 1) % m.points.length]!
+    return Array.from({ length: 200 }, (_, k) => ({ x: a.x + ((b.x - a.x) * k) / 200, y: a.y + ((b.y - a.y) * k) / 200 }))
+  })
+}
+
+describe('a size drawn large', () => {
+  it('has an edge or a hole of the part in sight, whatever it is: bare wood is nowhere', () => {
+    let close = 0
+    for (const make of everyMake())
+      for (const [slot, size] of everySize(make)) {
+        const { marks, bounds } = sizeDrawing(make, { slot, size })
+        const of = sketchOf(make, slot, size)
+        const place = of.places.get(size)
+        const view = place && of.views.find((v) => v.id === place.view)
+        if (!view) continue
+        const whole = boundsOf(view.marks)
+        const own = new Set(view.marks.map((m) => JSON.stringify(m)))
+        if (bounds.width >= 0.7 * whole.width) continue
+        close++
+        const seen = ({ x, y }: Point) =>
+          x >= bounds.x - 1 && x <= bounds.x + bounds.width + 1 && y >= bounds.y - 1 && y <= bounds.y + bounds.height + 1
+        // What lies all around covers what was drawn before it.
+        const cover = marks.findLastIndex((m) => {
+          const b = boundsOf([m])
+          const [right, under] = [bounds.x + bounds.width, bounds.y + bounds.height]
+          return m.mark === 'area' && b.x <= bounds.x && b.y <= bounds.y && b.x + b.width >= right && b.y + b.height >= under
+        })
+        expect(
+          marks.slice(cover + 1).some((m) => own.has(JSON.stringify(m)) && along(m).some(seen)),
+          `${slot} ${size}`,
+        ).toBe(true)
+      }
+    expect(close).toBeGreaterThan(100)
   })
 })

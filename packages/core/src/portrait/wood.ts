@@ -84,6 +84,11 @@ export function sketchBody(s: Sketch): void {
   const hasPart = (slot: string) => slot in s.build.parts
   s.view('front', 'from the front')
   s.mark({ mark: 'area', role: 'body-wood', points: outlinePoints(rows), ...(known === 'drawn' ? {} : { dashed: true }) })
+  // What lies in the block is drawn over it.
+  s.only(['block.width'], s.trait('build') === 'semi-hollow', () => {
+    s.box('neck-wood', bridge - 30, -s.v('block.width') / 2, bridge + 30, s.v('block.width') / 2, ['block.width'])
+    s.across('block.width', 'rule', bridge - 30)
+  })
   s.only(['pocket.widthMouth', 'pocket.widthEnd', 'pocket.length', 'pocket.radius'], !isThrough(s.build), () => {
     s.area(
       'cavity',
@@ -161,10 +166,6 @@ export function sketchBody(s: Sketch): void {
   const horn = rows.reduce((a, r) => (Math.abs(r.x - s.v('button.upper.x')) < Math.abs(a.x - s.v('button.upper.x')) ? r : a)).bass
   s.round('metal', pt(s.v('button.upper.x'), horn), 12, ['button.upper.x']).along('button.upper.x', 'rule', 0, horn)
   s.round('metal', pt(s.v('button.lower.x'), 0), 12, ['button.lower.x']).along('button.lower.x', 'rule', 0, 0)
-  s.only(['block.width'], s.trait('build') === 'semi-hollow', () => {
-    s.box('neck-wood', bridge - 30, -s.v('block.width') / 2, bridge + 30, s.v('block.width') / 2, ['block.width'])
-    s.across('block.width', 'rule', bridge - 30)
-  })
   s.only(['soundHole.diameter', 'soundHole.x', 'soundHole.y'], s.trait('access') === 'sound-hole', () => {
     const [x, y] = [s.v('soundHole.x'), s.v('soundHole.y')]
     s.round('cavity', pt(x, y), s.v('soundHole.diameter'), ['soundHole.diameter', 'soundHole.x', 'soundHole.y'])
