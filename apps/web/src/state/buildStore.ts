@@ -325,7 +325,7 @@ export function lookAgain(): void {
     if (box.unsent) box.send()
   }
   const { id } = useBuild.getState()
-  if (id !== undefined && !outboxes.has(id)) keptEarly({ build: id, revision: Number.MAX_SAFE_INTEGER })
+  if (id !== undefined) keptEarly({ build: id, revision: Number.MAX_SAFE_INTEGER })
 }
 
 /** The open build; only for views shown while there is one. */

@@ -17,11 +17,11 @@ export function laidOf(build: Build, id: string, layer: Layer, group: string): L
 export const facesOf = (build: Build, zones: readonly FinishZone[]): readonly (undefined | 'back')[] =>
   build.finish.lies && hasTwoFaces(zones) ? [undefined, 'back'] : [undefined]
 
+const numbersOf = (layer: Layer): number[] => Array.from({ length: layer.coats }, (_, i) => i + 1)
+
 /** Every coat of one layer. */
 export const coatsOfLayer = (build: Build, group: ZoneGroup, layer: Layer): string[] =>
-  Array.from({ length: layer.coats }, (_, i) => i + 1).flatMap((n) =>
-    facesOf(build, group.zones).map((face) => coatId(group.id, layer.key, n, face)),
-  )
+  numbersOf(layer).flatMap((n) => facesOf(build, group.zones).map((face) => coatId(group.id, layer.key, n, face)))
 
 type Coats = Record<string, LaidCoat>
 
@@ -32,7 +32,7 @@ export function coatsOn(build: Build, zone: FinishZone): Coats {
   const face = zone === 'back' ? facesOf(build, group.zones).at(-1) : undefined
   return Object.fromEntries(
     group.layers.flatMap((layer) =>
-      Array.from({ length: layer.coats }, (_, i) => i + 1).flatMap((n) => {
+      numbersOf(layer).flatMap((n) => {
         const coat = laidOf(build, coatId(group.id, layer.key, n, face), layer, group.id)
         return coat ? [[coatId(WHOLE, layer.key, n), coat] as const] : []
       }),
@@ -61,11 +61,15 @@ function onAll(build: Build, zones: readonly FinishZone[]): Coats {
  */
 export function regrouped(before: Build, after: Build): Coats {
   const on = (group: ZoneGroup, face: undefined | 'back', faces: number): [string, LaidCoat][] => {
-    const zones = faces === 1 ? group.zones : group.zones.filter((zone) => (zone === 'back') === (face === 'back'))
-    return Object.entries(onAll(before, zones)).map(([id, { zone: _, ...coat }]) => [
-      `${group.id === WHOLE ? '' : `${group.id}/`}${id}${face ? `~${face}` : ''}`,
-      group.id === WHOLE ? coat : { ...coat, zone: group.id as FinishZone },
-    ])
+    const lie = onAll(before, faces === 1 ? group.zones : group.zones.filter((zone) => (zone === 'back') === (face === 'back')))
+    return group.layers.flatMap((layer) =>
+      numbersOf(layer).flatMap((n) => {
+        const found = lie[coatId(WHOLE, layer.key, n)]
+        if (!found) return []
+        const { zone: _, ...coat } = found
+        return [[coatId(group.id, layer.key, n, face), group.id === WHOLE ? coat : { ...coat, zone: group.id }] as [string, LaidCoat]]
+      }),
+    )
   }
   const planned = new Set(zoneGroups(before).flatMap((group) => group.layers.flatMap((l) => coatsOfLayer(before, group, l))))
   return Object.fromEntries([

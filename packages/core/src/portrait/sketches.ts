@@ -1,3 +1,5 @@
+import { bodyUsual, sketchBody } from './body'
+import { neckUsual, sketchNeck } from './neck'
 import type { Build } from '../document/build'
 import type { KindName } from '../parts/kinds/index'
 import { slotSpec, type Slot } from '../parts/slots'
@@ -7,7 +9,6 @@ import * as guard from './guard'
 import * as hardware from './hardware'
 import { Sketch } from './sketch'
 import * as small from './small'
-import * as wood from './wood'
 
 type Usual = Readonly<Record<string, number>>
 interface Drawn {
@@ -18,8 +19,8 @@ interface Drawn {
 
 /** How each kind of part is drawn. */
 const DRAWN: Readonly<Record<KindName, Drawn>> = {
-  body: { draw: wood.sketchBody, usual: wood.bodyUsual },
-  neck: { draw: wood.sketchNeck, usual: wood.neckUsual },
+  body: { draw: sketchBody, usual: bodyUsual },
+  neck: { draw: sketchNeck, usual: neckUsual },
   guard: { draw: guard.sketchGuard, usual: guard.GUARD_USUAL },
   'control-plate': { draw: controlPlate.sketchControlPlate, usual: controlPlate.CONTROL_PLATE_USUAL },
   bridge: { draw: hardware.sketchBridge, usual: hardware.BRIDGE_USUAL },
