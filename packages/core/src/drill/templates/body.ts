@@ -3,20 +3,18 @@ import { sizeAt } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { printMm } from '../../quantity/length'
-import type { Bench } from '../bench'
 import type { HoleCard, Side } from '../holeCard'
-import { holeCards } from '../holes'
 import { type Hollow, hollowsOf } from '../hollows'
 import { drawnEdge } from '../place'
 import { holesOn, legend } from './holeMarks'
 import { type Shape, closed, line, roundedBox, words } from './template'
 import { type Made, TITLES } from './titles'
 
-export function body(build: Build, bench: Bench, seen: 'front' | 'back'): Made | undefined {
+export function body(build: Build, all: readonly HoleCard[], seen: 'front' | 'back'): Made | undefined {
   const edge = drawnEdge(build)
   if (!edge) return undefined
   const d = datums(build)
-  const cards = holeCards(build, bench).filter((c) => !c.id.startsWith('route-'))
+  const cards = all.filter((c) => !c.id.startsWith('route-'))
   const hollows = hollowsOf(build).filter((h) => h.face === seen)
   const end = Math.max(...edge.map((p) => p.x))
   return {

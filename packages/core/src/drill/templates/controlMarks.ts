@@ -3,13 +3,11 @@ import type { Build } from '../../document/build'
 import { valueAt } from '../../document/read'
 import { pt } from '../../geometry/point'
 import { printMm } from '../../quantity/length'
-import type { Bench } from '../bench'
-import { holeCards } from '../holes'
+import type { HoleCard } from '../holeCard'
 import { type Shape, hole } from './template'
 
 /** The pots' holes and the jack's in what carries them, by its own marks. */
-export function controlMarks(build: Build, bench: Bench): Shape[] {
-  const cards = holeCards(build, bench)
+export function controlMarks(build: Build, cards: readonly HoleCard[]): Shape[] {
   const wanted = [
     ...potsIn(build).map((control) => ({ control, card: 'pot-holes', name: CONTROL_WORDS[control] })),
     ...(jackPanel(build) ? [{ control: 'jack' as const, card: 'jack-hole', name: 'jack' }] : []),

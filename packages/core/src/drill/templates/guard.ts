@@ -5,13 +5,13 @@ import { PLACES } from '../../instrument/guardPlace'
 import { goesRound } from '../../instrument/guardRound'
 import { outlinePoints } from '../../instrument/outline'
 import { panelOf } from '../../instrument/panel'
-import type { Bench } from '../bench'
+import type { HoleCard } from '../holeCard'
 import { controlMarks } from './controlMarks'
 import { type Shape, closed, line, roundedBox } from './template'
 import { type Made, TITLES } from './titles'
 
 /** The guard in its own frame: its neck edge at 0. */
-export function guardTemplate(build: Build, bench: Bench): Made | undefined {
+export function guardTemplate(build: Build, cards: readonly HoleCard[]): Made | undefined {
   const rows = build.parts.guard?.outline
   if (!rows) return undefined
   const size = (key: string) => sizeAt(build, { slot: 'guard', size: key })?.value
@@ -22,7 +22,7 @@ export function guardTemplate(build: Build, bench: Bench): Made | undefined {
     const y = size(`opening.${p}.side`) ?? 0
     return [closed(roundedBox({ x: c - l / 2, y: y - w / 2, width: l, height: w }, size(`opening.${p}.radius`) ?? 2), 'cut')]
   })
-  const pots = panelOf(build).slot === 'guard' ? controlMarks(build, bench) : []
+  const pots = panelOf(build).slot === 'guard' ? controlMarks(build, cards) : []
   return {
     title: TITLES.guard,
     seen: 'front',

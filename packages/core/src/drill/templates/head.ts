@@ -2,19 +2,16 @@ import type { Build } from '../../document/build'
 import { boxAround } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { outlinePoints } from '../../instrument/outline'
-import type { Bench } from '../bench'
 import { headBlank } from '../head/blank'
 import type { HoleCard } from '../holeCard'
-import { holeCards } from '../holes'
 import { holesOn, legend, nameOf } from './holeMarks'
 import { type Shape, closed, hole, line, roundedBox } from './template'
 import { type Made, TITLES } from './titles'
 
-export function head(build: Build, bench: Bench, side: 'head front' | 'head back'): Made | undefined {
+export function head(build: Build, cards: readonly HoleCard[], side: 'head front' | 'head back'): Made | undefined {
   const rows = build.parts.neck?.outline
   if (!rows) return undefined
   const outline = outlinePoints(rows)
-  const cards = holeCards(build, bench)
   const back = side === 'head back'
   const blank = headBlank(build)
   return {
@@ -43,8 +40,8 @@ function postBores(cards: readonly HoleCard[], shown: boolean): Shape[] {
 }
 
 /** The posts alone on a piece of scrap: drilled, the tuners hung in it, before the neck is touched. */
-export function practice(build: Build, bench: Bench): Made | undefined {
-  const bores = holeCards(build, bench).find((c) => c.id === 'tuner-bores')
+export function practice(cards: readonly HoleCard[]): Made | undefined {
+  const bores = cards.find((c) => c.id === 'tuner-bores')
   if (!bores?.bit || !bores.places.length) return undefined
   const { x, y, width, height } = boxAround(bores.places, 20)
   return {

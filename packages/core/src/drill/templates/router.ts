@@ -5,26 +5,29 @@ import type { PickupPlace } from '../../instrument/guardPlace'
 import { printMm } from '../../quantity/length'
 import type { Bench } from '../bench'
 import { routerPair, templateOffset } from '../cards/router'
-import { plannedHollow } from '../holes'
+import type { DrawnCard } from '../holeCard'
 import { type Hollow, hollowsOf } from '../hollows'
 import { type TemplateId, closed, line, roundedBox, words } from './template'
 import { type Made, TITLES } from './titles'
 
 /** An opening for a guide bushing, larger than the cut by what the bushing is wider than the bit. */
-export function routeTemplate(build: Build, bench: Bench, place: PickupPlace): Made | undefined {
+export function routeTemplate(build: Build, bench: Bench, cards: readonly DrawnCard[], place: PickupPlace): Made | undefined {
   const id = `route-${place}` as const
   const pair = routerPair(bench.bushings, bench.routerBits)
-  const hollow = hollowsOf(build).find((h) => h.id === id) ?? plannedHollow(build, id, bench)
+  const hollow = hollowsOf(build).find((h) => h.id === id) ?? planned(cards, id)
   if (!pair || !hollow) return undefined
   return bushingTemplate(id, pair, sidesOf(hollow), sizeAt(build, { slot: 'body', size: `route.${place}.radius` })?.value, hollow)
 }
 
 /** The control route, from the face it is cut from. */
-export function controlTemplate(build: Build, bench: Bench): Made | undefined {
-  const hollow = hollowsOf(build).find((h) => h.id === 'control') ?? plannedHollow(build, 'route-control', bench)
+export function controlTemplate(build: Build, bench: Bench, cards: readonly DrawnCard[]): Made | undefined {
+  const hollow = hollowsOf(build).find((h) => h.id === 'control') ?? planned(cards, 'route-control')
   const pair = routerPair(bench.bushings, bench.routerBits)
   return hollow && pair && bushingTemplate('route-control', pair, sidesOf(hollow), undefined, hollow)
 }
+
+/** The hollow a card makes, where it is not there yet and its place is known. */
+const planned = (cards: readonly DrawnCard[], id: string): Hollow | undefined => cards.find((c) => c.id === id)?.cuts
 
 /** How long and how wide it is, along itself where it lies askew. */
 function sidesOf({ box, askew }: Hollow): { l: number; w: number } {

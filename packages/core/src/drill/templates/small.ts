@@ -2,14 +2,13 @@ import type { Build } from '../../document/build'
 import { sizeAt, isThrough } from '../../document/read'
 import { type Point, pt } from '../../geometry/point'
 import { printMm } from '../../quantity/length'
-import type { Bench } from '../bench'
-import { holeCards } from '../holes'
+import type { HoleCard } from '../holeCard'
 import { closed, hole, line, roundedBox } from './template'
 import { type Made, TITLES } from './titles'
 
 /** A straight strip that guides the recesses, screwed or clamped on over the outer two string holes. */
-export function ferruleRow(build: Build, bench: Bench): Made | undefined {
-  const card = holeCards(build, bench).find((c) => c.id === 'ferrule-bores')
+export function ferruleRow(build: Build, cards: readonly HoleCard[]): Made | undefined {
+  const card = cards.find((c) => c.id === 'ferrule-bores')
   const spread = sizeAt(build, { slot: 'bridge', size: 'spread' })?.value
   if (!card?.bit || spread === undefined) return undefined
   const ys = Array.from({ length: build.strings }, (_, i) => spread * (i / (build.strings - 1) - 0.5))

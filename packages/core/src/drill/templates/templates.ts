@@ -4,8 +4,8 @@ import { potsIn } from '../../instrument/controlPlace'
 import type { Build } from '../../document/build'
 import { traitAt, isThrough } from '../../document/read'
 import { type Bench, USUAL_BENCH } from '../bench'
-import type { HoleCard } from '../holeCard'
-import { holeCards } from '../holes'
+import type { DrawnCard } from '../holeCard'
+import { drawnCards } from '../holes'
 import { withoutGuesses } from '../told'
 import { body } from './body'
 import { guardTemplate } from './guard'
@@ -16,16 +16,17 @@ import { cover, ferruleRow, shim } from './small'
 import { TEMPLATE_IDS, type Template, type TemplateId, laidOut } from './template'
 import { type Made, TITLES } from './titles'
 
-type Maker = (build: Build, bench: Bench) => Made | undefined
+/** Draws one from the build, what stands on the bench, and the cards as they are for both. */
+type Maker = (build: Build, bench: Bench, cards: readonly DrawnCard[]) => Made | undefined
 
 /** One template of a build, when what it shows is known, and may be cut by it. */
 export function templateOf(build: Build, id: TemplateId, bench: Bench = USUAL_BENCH): Template | undefined {
   const told = withoutGuesses(build)
-  return drawn(told, id, bench, CARD[id] ? holeCards(told, bench) : [])
+  return drawn(told, id, bench, drawnCards(told, bench))
 }
 
-function drawn(build: Build, id: TemplateId, bench: Bench, cards: readonly HoleCard[]): Template | undefined {
-  const made = heldBack(cards, id) ? undefined : MAKERS[id](build, bench)
+function drawn(build: Build, id: TemplateId, bench: Bench, cards: readonly DrawnCard[]): Template | undefined {
+  const made = heldBack(cards, id) ? undefined : MAKERS[id](build, bench, cards)
   return made && laidOut({ legend: [], id, ...made }, build.handedness)
 }
 
@@ -39,7 +40,7 @@ const CARD: Partial<Record<TemplateId, string>> = {
 }
 
 /** What its card says where it refuses the cut, or asks first what there is: no paper is cut by before that. */
-function heldBack(cards: readonly HoleCard[], id: TemplateId): Listed['held'] {
+function heldBack(cards: readonly DrawnCard[], id: TemplateId): Listed['held'] {
   const card = cards.find((c) => c.id === CARD[id])
   return card && (card.stands === 'refused' || (card.stands === 'waiting' && card.untold.length))
     ? { card: card.id, says: card.says }
@@ -59,7 +60,7 @@ interface Listed {
 /** Which templates a build has, with what the others wait for. */
 export function templatesOf(build: Build, bench: Bench = USUAL_BENCH): Listed[] {
   const told = withoutGuesses(build)
-  const cards = holeCards(told, bench)
+  const cards = drawnCards(told, bench)
   return TEMPLATE_IDS.filter((id) => EXISTS[id](build)).map((id) => {
     const template = drawn(told, id, bench, cards)
     if (template) return { id, title: TITLES[id], template }
@@ -105,17 +106,17 @@ const EXISTS: Record<TemplateId, (b: Build) => boolean> = {
 }
 
 const MAKERS: Record<TemplateId, Maker> = {
-  'body-front': (b, bench) => body(b, bench, 'front'),
-  'body-back': (b, bench) => body(b, bench, 'back'),
-  'head-front': (b, bench) => head(b, bench, 'head front'),
-  'head-back': (b, bench) => head(b, bench, 'head back'),
-  practice,
-  guard: guardTemplate,
-  'control-plate': plateTemplate,
-  ferrules: ferruleRow,
-  'route-neck': (b, bench) => routeTemplate(b, bench, 'neck'),
-  'route-middle': (b, bench) => routeTemplate(b, bench, 'middle'),
-  'route-bridge': (b, bench) => routeTemplate(b, bench, 'bridge'),
+  'body-front': (b, _, cards) => body(b, cards, 'front'),
+  'body-back': (b, _, cards) => body(b, cards, 'back'),
+  'head-front': (b, _, cards) => head(b, cards, 'head front'),
+  'head-back': (b, _, cards) => head(b, cards, 'head back'),
+  practice: (_, __, cards) => practice(cards),
+  guard: (b, _, cards) => guardTemplate(b, cards),
+  'control-plate': (b, _, cards) => plateTemplate(b, cards),
+  ferrules: (b, _, cards) => ferruleRow(b, cards),
+  'route-neck': (b, bench, cards) => routeTemplate(b, bench, cards, 'neck'),
+  'route-middle': (b, bench, cards) => routeTemplate(b, bench, cards, 'middle'),
+  'route-bridge': (b, bench, cards) => routeTemplate(b, bench, cards, 'bridge'),
   'route-control': controlTemplate,
   shim,
   cover,
