@@ -26,21 +26,30 @@ const MOVES: Partial<Record<SetupWhat, readonly SetupScrew[]>> = {
 }
 const TAUGHT_BY = { truss: 'relief', claw: 'float', length: 'cents' } as const
 
-/** Turns made after the newest reading of screws that move it: it no longer holds. A length screw moves its own string only, unless the bridge goes as a whole. */
-export function turnsSince(build: Build, asked: Asked): ScrewTurn[] {
-  const last = readingsOf(build, asked).at(-1)
+/**
+ * Turns made between two moments, the last one included, of screws that move what is read. A length screw moves its own string only, unless
+ * the bridge goes as a whole. @param to without it: until now
+ */
+export function turnsBetween(build: Build, asked: Asked, from: string | undefined, to?: string): ScrewTurn[] {
   const screws = MOVES[asked.what]
-  if (!last?.at || !screws) return []
+  if (!screws) return []
   // On saddles of their own each outer string has its screws; a bridge on posts goes as a whole.
   const own = heightScrewOf(traitAt(build, 'bridge', 'mount')) === 'grub'
   const others: readonly SetupScrew[] = !own ? [] : asked.string === 1 ? ['bass'] : asked.string === bassString(build) ? ['treble'] : []
   return Object.values(build.setup.turns ?? {}).filter(
     (t) =>
-      isAfter(t.at, last.at) &&
+      isAfter(t.at, from) &&
+      (to === undefined || !isAfter(t.at, to)) &&
       screws.includes(t.screw) &&
       !others.includes(t.screw) &&
       (t.screw !== 'length' || t.string === asked.string || goesWhole(build)),
   )
+}
+
+/** Turns made after the newest reading of what is asked: it no longer holds. */
+export function turnsSince(build: Build, asked: Asked): ScrewTurn[] {
+  const last = readingsOf(build, asked).at(-1)
+  return last?.at ? turnsBetween(build, asked, last.at) : []
 }
 
 const asked = (build: Build, screw: SetupScrew, string?: number): Asked =>

@@ -1,6 +1,6 @@
-import type { Build } from '../document/build'
+import type { Build, SetupReading } from '../document/build'
 import { isGlued, sizeAt, valueAt } from '../document/read'
-import { bassString, readingsOf, setupReading } from '../document/setupReadings'
+import { bassString, readingsOf, setupReading, type Asked } from '../document/setupReadings'
 import { radiusAtSaddle } from '../instrument/boardArc'
 import { wantedOf } from '../instrument/targets'
 import { fretPlace } from '../physics/frets'
@@ -9,6 +9,7 @@ import { actionAt, saddleFor, slotForSliver } from '../physics/nutAction'
 import type { Crowns } from '../physics/heldString'
 import type { Point } from '../geometry/point'
 import { isAfter } from '../quantity/moments'
+import { readingAsOf } from './asOf'
 import { holds } from './staleness'
 import { toldAt } from '../judge/known'
 import { USUAL_SLOT } from '../instrument/nutTargets'
@@ -58,25 +59,40 @@ export function shapeOf(build: Build, slot: number, relief: number): NeckShape {
   return { ...straight, lift: liftFor(straight, relief, Math.min(8, frets - 2)) }
 }
 
+/** The neck, and every string's action over fret 12, as they are or were. */
+interface Stood {
+  relief: number
+  shape: NeckShape
+  /** Read at the outer strings, both of them. */
+  read: boolean
+  actionOf: (string: number) => number
+}
+
+/** How neck and strings stood by what was read of them. @param pick which reading counts @param tried a relief instead of what was read, mm */
+function stood(build: Build, slot: number, pick: (asked: Asked) => SetupReading | undefined, tried?: number): Stood {
+  const targets = wantedOf(build)
+  const relief = tried ?? pick({ what: 'relief' })?.value ?? (targets.relief.from + targets.relief.to) / 2
+  const shape = shapeOf(build, slot, relief)
+  const read = (string: number) => over12(pick({ what: 'action', string }), shape)
+  const [treble, bass] = [read(1), read(bassString(build))]
+  const actionOf = (string: number) => {
+    const own = read(string)
+    if (own !== undefined) return own
+    if (treble === undefined || bass === undefined) return actionWanted(build, string, targets)
+    return treble + ((bass - treble) * (string - 1)) / Math.max(1, build.strings - 1)
+  }
+  return { relief, shape, read: treble !== undefined && bass !== undefined, actionOf }
+}
+
 /** The whole setup as a model. @param other what is tried instead: relief, mm */
 export function setupModel(build: Build, other: { relief?: number } = {}): SetupModel {
-  const targets = wantedOf(build)
-  const read = setupReading(build, { what: 'relief' })
-  const relief = other.relief ?? read ?? (targets.relief.from + targets.relief.to) / 2
   const usual = sizeAt(build, { slot: 'nut', size: 'slot' })?.value ?? USUAL_SLOT
-  const shape = shapeOf(build, usual, relief)
-  const outer = (string: number) => readAction(build, string, shape, usual)
-  const [treble, bass] = [outer(1), outer(bassString(build))]
-  const at = (number: number) => {
-    const own = readAction(build, number, shape, usual)
-    if (own !== undefined) return own
-    if (treble === undefined || bass === undefined) return actionWanted(build, number, targets)
-    return treble + ((bass - treble) * (number - 1)) / Math.max(1, build.strings - 1)
-  }
+  const now = stood(build, usual, (asked) => readingsOf(build, asked).at(-1), other.relief)
+  const { relief, shape } = now
   const strings = Array.from({ length: build.strings }, (_, i): StringModel => {
     const number = i + 1
-    const action = at(number)
-    const slot = slotRead(build, number, shape, action)
+    const action = now.actionOf(number)
+    const slot = slotRead(build, number, usual)
     const own = crownsOf({ ...shape, slot: slot ?? usual })
     return { number, neck: own, saddle: saddleFor(own, shape.scale, action, 12), action, slot: slot ?? usual, slotRead: slot !== undefined }
   })
@@ -84,8 +100,8 @@ export function setupModel(build: Build, other: { relief?: number } = {}): Setup
     scale: shape.scale,
     frets: shape.frets,
     relief,
-    reliefRead: read !== undefined,
-    actionRead: treble !== undefined && bass !== undefined,
+    reliefRead: setupReading(build, { what: 'relief' }) !== undefined,
+    actionRead: now.read,
     reliefHolds: holds(build, { what: 'relief' }),
     actionHolds: [1, bassString(build)].every((string) => holds(build, { what: 'action', string })),
     shape,
@@ -93,28 +109,33 @@ export function setupModel(build: Build, other: { relief?: number } = {}): Setup
   }
 }
 
-/** The action over fret 12 by the newest reading of a string, wherever along the neck it was taken. */
-export function readAction(build: Build, string: number, shape: NeckShape, slot: number): number | undefined {
-  const last = readingsOf(build, { what: 'action', string }).at(-1)
+/** The action over fret 12 by a reading of it, wherever along the neck it was taken. */
+function over12(last: SetupReading | undefined, shape: NeckShape): number | undefined {
   if (!last) return undefined
   const fret = last.fret ?? 12
   if (fret === 12 || fret > shape.frets) return last.value
-  const neck = crownsOf({ ...shape, slot })
+  const neck = crownsOf(shape)
   return actionAt(neck, saddleFor(neck, shape.scale, last.value, fret), 12)
 }
 
-/** The slot over the curve by the newer of both ways of reading it; nothing where neither was read. */
-function slotRead(build: Build, string: number, shape: NeckShape, action: number): number | undefined {
+/**
+ * The slot over the curve by the newer of both ways of reading it; nothing where neither was read. Relief and saddles were where they were
+ * when it was read: whatever was turned since, the nut is cut as it is.
+ */
+function slotRead(build: Build, string: number, usual: number): number | undefined {
   const sliver = readingsOf(build, { what: 'sliver', string }).at(-1)
   const gap = readingsOf(build, { what: 'gap', string }).at(-1)
+  const newest = sliver && (!gap || !isAfter(gap.at, sliver.at)) ? sliver : gap
+  if (!newest) return undefined
+  const { shape, actionOf } = stood(build, usual, (asked) => readingAsOf(build, asked, newest.at))
   const plain = crownsOf({ ...shape, slot: 0 })
-  if (sliver && (!gap || !isAfter(gap.at, sliver.at))) return slotForSliver(plain, sliver.fret ?? SLIVER_AT, sliver.value) - plain.nut.y
-  if (!gap) return undefined
+  if (newest === sliver) return slotForSliver(plain, sliver.fret ?? SLIVER_AT, sliver.value) - plain.nut.y
   // The open gap depends on the saddle, and the saddle on the slot: a few rounds settle it.
+  const action = actionOf(string)
   let slot = USUAL_SLOT
   for (let i = 0; i < 12; i++) {
     const neck = crownsOf({ ...shape, slot })
-    slot += gap.value - actionAt(neck, saddleFor(neck, shape.scale, action, 12), 1)
+    slot += newest.value - actionAt(neck, saddleFor(neck, shape.scale, action, 12), 1)
   }
   return slot
 }

@@ -1,7 +1,10 @@
-import type { Build, SetupScrew, SetupWhat } from '../document/build'
-import { readingsOf, setupReading, type Asked } from '../document/setupReadings'
+import type { Build, SetupReading, SetupScrew, SetupWhat } from '../document/build'
+import { bassString, readingsOf, setupReading, type Asked } from '../document/setupReadings'
 import { stringPulls } from '../instrument/stringPulls'
+import { printMm } from '../quantity/length'
+import { isAfter } from '../quantity/moments'
 import { listed } from '../quantity/words'
+import { readingAsOf } from './asOf'
 import { SAME_PULL, turnsSince } from './learning'
 
 /** What all strings pull together, N; nothing while a gauge is unknown. */
@@ -23,7 +26,34 @@ const PULLED: readonly SetupWhat[] = ['relief', 'action', 'float', 'cents', 'pic
 /** Over the crowns' tops, so that levelling them changes it. */
 const OVER_CROWNS: readonly SetupWhat[] = ['relief', 'action', 'gap', 'sliver', 'pickup']
 
-/** Why the newest reading no longer holds: frets were levelled or screws were turned after it, or the strings pull otherwise now. Nothing where it holds or nobody can tell. */
+/** What a reading rests on, and by how much that may be otherwise before it is another one, mm. [ours: what a feeler finds twice alike] */
+const RESTS_ON: Partial<Record<SetupWhat, readonly { what: 'relief' | 'action'; within: number }[]>> = {
+  action: [{ what: 'relief', within: 0.05 }],
+  cents: [
+    { what: 'relief', within: 0.05 },
+    { what: 'action', within: 0.1 },
+  ],
+  pickup: [{ what: 'action', within: 0.1 }],
+}
+
+/** What was read otherwise after a reading that rests on it, though nobody noted a turn. */
+function movedSays(build: Build, last: SetupReading): string | undefined {
+  if (!last.at) return undefined
+  for (const { what, within } of RESTS_ON[last.what] ?? []) {
+    const own = what === 'action' && readingsOf(build, { what, ...at(last.string) }).length ? [last.string] : [1, bassString(build)]
+    for (const string of what === 'relief' ? [undefined] : own) {
+      const asked = { what, ...at(string) }
+      const [then, now] = [readingAsOf(build, asked, last.at), readingsOf(build, asked).at(-1)]
+      if (!then || !now || !isAfter(now.at, last.at) || then.fret !== now.fret || Math.abs(now.value - then.value) <= within) continue
+      const name = what === 'relief' ? 'The relief' : `The action of string ${string}`
+      return `${name} was ${printMm(then.value, 2)} mm when it was read and is ${printMm(now.value, 2)} mm now. Read it again before anything else is turned.`
+    }
+  }
+  return undefined
+}
+const at = (string: number | undefined) => (string === undefined ? {} : { string })
+
+/** Why the newest reading no longer holds: frets were levelled or screws were turned after it, what it rests on was read otherwise, or the strings pull otherwise now. Nothing where it holds or nobody can tell. */
 export function staleSays(build: Build, asked: Asked, total = totalPull(build)): string | undefined {
   const last = readingsOf(build, asked).at(-1)
   if (!last) return undefined
@@ -32,6 +62,8 @@ export function staleSays(build: Build, asked: Asked, total = totalPull(build)):
     return 'Frets were levelled since it was read: crowns are lower, gaps wider. Read it again.'
   const turned = [...new Set(turnsSince(build, asked).map((t) => NAMES[t.screw]))]
   if (turned.length) return `Turned since it was read: ${listed(turned)}. Retune and read it again before anything else is turned.`
+  const moved = movedSays(build, last)
+  if (moved) return moved
   if (!last.pull || !PULLED.includes(asked.what) || total === undefined || Math.abs(last.pull - total) <= SAME_PULL * total)
     return undefined
   return `Read while the strings pulled ${Math.round(last.pull)} N; they pull ${Math.round(total)} N now. Read it again before anything is turned.`

@@ -8,11 +8,8 @@ import {
   type Change,
   type ChooseRequest,
   type ChosenSet,
-  type Choice,
   type RankBy,
   type Slot,
-  type StockItem,
-  type WhyNot,
   wantedFor,
 } from '@snug/core'
 import { useMemo, useState } from 'react'
@@ -21,7 +18,6 @@ import { Workspace } from '../../app/Workspace'
 import { useShallow } from 'zustand/react/shallow'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { usePrefs } from '../../state/prefs'
-import { shopWorker, stopShopWorker } from '../../workers/compute'
 import { Button } from '../../ui/Button'
 import { NumberEntry } from '../../ui/NumberEntry'
 import { ThingRow } from '../../ui/ThingRow'
@@ -30,6 +26,7 @@ import { stockDrawing } from './stockDrawing'
 import { OpenSlots } from './OpenSlots'
 import { ToolsHere } from './ToolsHere'
 import { useCandidates } from '../../state/useCandidates'
+import { useSets } from './useSets'
 import { WhyNotPanel } from './WhyNotPanel'
 import { isHere, partHere, preferredHere } from './partHere'
 import { SetInHand } from './SetInHand'
@@ -60,34 +57,25 @@ export function ChooseTab() {
   const [days, setDays] = useState<number>()
   const [whole, setWhole] = useState({ noCuttingFinished: true })
   const lacking = usePrefs((p) => p.lacking)
-  const [choice, setChoice] = useState<Choice>()
-  const [busy, setBusy] = useState(false)
   const [at, setAt] = useState(0)
-  const [why, setWhy] = useState<{ item: StockItem; result?: WhyNot }>()
-  const request = (): ChooseRequest => ({
-    build,
-    buildId: id,
-    rank,
-    limits: { ...whole, lacking, ...(money === undefined ? {} : { money }), ...(days === undefined ? {} : { days }) },
-    open: slots.map((slot) => ({
-      slot,
-      items: [...(candidates.data ?? []).filter((i) => i.part.kind === slotSpec(slot).kind), ...partHere(build, slot)],
-      ...preferredHere(build, slot),
-    })),
-  })
-  const run = async () => {
-    setBusy(true)
-    setWhy(undefined)
-    try {
-      setChoice(await shopWorker().choose(request()))
-      setAt(0)
-    } finally {
-      setBusy(false)
-    }
-  }
-  const ask = async (slot: Slot, item: StockItem) => {
-    setWhy({ item })
-    setWhy({ item, result: await shopWorker().whyNot(request(), slot, item) })
+  const request = useMemo(
+    (): ChooseRequest => ({
+      build,
+      buildId: id,
+      rank,
+      limits: { ...whole, lacking, ...(money === undefined ? {} : { money }), ...(days === undefined ? {} : { days }) },
+      open: slots.map((slot) => ({
+        slot,
+        items: [...(candidates.data ?? []).filter((i) => i.part.kind === slotSpec(slot).kind), ...partHere(build, slot)],
+        ...preferredHere(build, slot),
+      })),
+    }),
+    [build, id, rank, whole, lacking, money, days, slots, candidates.data],
+  )
+  const { choice, old, busy, find, stop, why, ask, look } = useSets(request)
+  const again = () => {
+    setAt(0)
+    void find()
   }
   // Where nothing goes as it is: what goes after larger jobs.
   const sets = choice?.sets.length ? choice.sets : (choice?.replanned ?? [])
@@ -154,21 +142,14 @@ export function ChooseTab() {
                 no cutting of finished wood
               </label>
               {busy ? (
-                <Button
-                  onClick={() => {
-                    stopShopWorker()
-                    setBusy(false)
-                  }}
-                >
-                  Stop
-                </Button>
+                <Button onClick={stop}>Stop</Button>
               ) : (
-                <Button look="main" disabled={!slots.length || !candidates.data} onClick={() => void run()}>
+                <Button look="main" disabled={!slots.length || !candidates.data} onClick={again}>
                   Find sets
                 </Button>
               )}
               <span role="status" className="text-soft">
-                {busy ? 'Trying sets…' : ''}
+                {busy ? 'Trying sets…' : old ? 'Something has changed since these were found: find sets again.' : ''}
               </span>
             </div>
             <ToolsHere />
@@ -197,7 +178,7 @@ export function ChooseTab() {
                 under={s.undated ? 'no day said' : s.days ? counted(s.days, 'day') : 'here'}
                 selected={i === at && !why}
                 onSelect={() => {
-                  setWhy(undefined)
+                  look()
                   setAt(i)
                 }}
               />
@@ -231,7 +212,13 @@ export function ChooseTab() {
         why ? (
           <WhyNotPanel item={why.item} result={why.result} />
         ) : set ? (
-          <SetInHand set={set} onTake={() => change(taking(set))} onTry={() => tryOut(taking(set))} currency={build.currency} />
+          <SetInHand
+            set={set}
+            onAgain={old ? again : undefined}
+            onTake={() => change(taking(set))}
+            onTry={() => tryOut(taking(set))}
+            currency={build.currency}
+          />
         ) : (
           <p className="text-soft">
             Set the slots you have not decided to open or preferred, then find the best complete sets. Every joint is judged; nothing is

@@ -6,7 +6,16 @@ import { isHere } from './partHere'
 
 const URGENT: Verdict[] = ['wont-go', 'tight', 'cant-tell', 'loose', 'snug']
 
-export function SetInHand({ set, onTake, onTry, currency }: { set: ChosenSet; onTake: () => void; onTry: () => void; currency: string }) {
+interface Props {
+  set: ChosenSet
+  /** Where it was found for a build, or for limits, that are not these any more: its figures need not hold, and it is not taken. */
+  onAgain: (() => void) | undefined
+  onTake: () => void
+  onTry: () => void
+  currency: string
+}
+
+export function SetInHand({ set, onAgain, onTake, onTry, currency }: Props) {
   const joints = set.joints.toSorted((a, b) => URGENT.indexOf(a.verdict) - URGENT.indexOf(b.verdict))
   return (
     <div>
@@ -31,10 +40,10 @@ export function SetInHand({ set, onTake, onTry, currency }: { set: ChosenSet; on
         ))}
       </ul>
       <div className="mt-3 flex gap-2">
-        <Button look="main" onClick={onTake}>
-          Take this set
+        <Button look="main" onClick={onAgain ?? onTake}>
+          {onAgain ? 'Find sets again' : 'Take this set'}
         </Button>
-        <Button onClick={onTry}>Only try it</Button>
+        {!onAgain && <Button onClick={onTry}>Only try it</Button>}
       </div>
       <h3 className="mt-3 text-[18px]">Its joints</h3>
       <ul>

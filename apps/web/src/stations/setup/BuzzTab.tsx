@@ -54,8 +54,10 @@ export default function BuzzTab() {
 function BuzzInHand({ work }: { work: BuzzWork | undefined }) {
   const build = useOpenBuild()
   const change = useBuild((s) => s.change)
-  const [best, setBest] = useState<ReturnType<typeof bestRelief>>()
-  const find = async () => setBest(await circuitWorker().bestRelief(build))
+  const [found, setFound] = useState<{ of: typeof build; best: ReturnType<typeof bestRelief> }>()
+  const find = async () => setFound({ of: build, best: await circuitWorker().bestRelief(build) })
+  // Of other readings, or plucked otherwise, another relief would be.
+  const best = found?.of === build ? found.best : undefined
   return (
     <div>
       <h2 className="text-[23px]">Buzz at this attack</h2>
