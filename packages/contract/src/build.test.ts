@@ -131,6 +131,12 @@ describe('a whole build at the border', () => {
     ['parts/nut/state', 'lost', 'parts.nut.state', /planned, ordered, in hand/],
     ['parts/nut/sizes/width', { value: 90, doubt: 0.1, known: 'calipers' }, 'parts.nut.sizes.width', /allowed is 2 mm to 10 mm/],
     ['parts/nut/sizes/width', { value: 3, doubt: 0.1, known: 'guess' }, 'parts.nut.sizes.width.known', /one of calipers/],
+    [
+      'parts/nut/sizes/width',
+      { value: 3, doubt: 0.1, known: 'rule', film: 6000 },
+      'parts.nut.sizes.width.film',
+      /Film that lay on it must be a number from 0 to 5000 µm/,
+    ],
     ['parts/nut/traits/type', 'soft', 'parts.nut.traits.type', /cannot be "soft"/],
     ['parts/body/outline', [{ x: 0, bass: 1 }], 'parts.body.outline.0.treble', /half-width must be a number/],
     ['extra', true, 'extra', /no field called "extra"/],

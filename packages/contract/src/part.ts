@@ -24,6 +24,7 @@ class SizeDoc {
   @IsNumber({ allowNaN: false, allowInfinity: false }, says('A size’s value must be a number.')) value!: number
   @Between(0, 1e9, 'A size’s doubt') doubt!: number
   @IsIn(KNOWN, says(`How a size is known must be one of ${KNOWN.join(', ')}.`)) known!: Known
+  @Optional() @Between(0, 5000, 'Film that lay on it', ' µm') film?: number
 }
 
 class OutlineRowDoc {

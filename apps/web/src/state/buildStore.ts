@@ -2,6 +2,7 @@ import {
   applyChange,
   sameJson,
   whatMoved,
+  withFilmOn,
   withUndone,
   type Build,
   type Change,
@@ -238,7 +239,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
       const { build, evaluation, early } = get()
       if (!build) return
       if (!evaluation && early) return void waiting.push(() => get().change(make))
-      const made = make(build)
+      const made = withFilmOn(build, make(build))
       // With another part in the place of one, what was done to the old one is open again.
       const change = evaluation ? withUndone(build, made, evaluation) : made
       if (!change.edits.length) return
@@ -258,7 +259,7 @@ export const useBuild = create<BuildStore>()((set, get) => {
     tryOut: (make) => {
       const { build } = get()
       if (!build) return
-      const change = make(build)
+      const change = withFilmOn(build, make(build))
       const before = get().trial?.evaluation
       // What was reckoned for the last try stays in sight until the new one is there.
       set({ trial: { change, build: applyChange(build, change), ...(before ? { evaluation: before } : {}) } })

@@ -9,8 +9,8 @@ import { SizeField } from './SizeField'
 const ref = sizeRef('body', 'pocket.widthMouth')
 const committed: Size[] = []
 
-function Held() {
-  const [size, setSize] = useState<Size | undefined>({ value: 56.1, doubt: 0.05, known: 'calipers' })
+function Held({ film }: { film?: number }) {
+  const [size, setSize] = useState<Size | undefined>({ value: 56.1, doubt: 0.05, known: 'calipers', ...(film ? { film } : {}) })
   return (
     <SizeField
       sizeRef={ref}
@@ -51,6 +51,25 @@ describe('size field', () => {
     render(<Held />)
     await type(text)
     expect(committed.at(-1)!.value).toBeCloseTo(mm, 9)
+  })
+  it('says that film lay on it, and takes back what it says of it; how it is known leaves it as it is, another number does not', async () => {
+    render(<Held film={94} />)
+    const box = () => screen.getByRole<HTMLInputElement>('checkbox', { name: 'read with 0.09 mm of film on each wall' })
+    expect(box().checked).toBe(true)
+    await userEvent.click(box())
+    expect(committed.at(-1)).toEqual({ value: 56.1, doubt: 0.05, known: 'calipers' })
+    expect(box().checked).toBe(false)
+    await userEvent.click(box())
+    expect(committed.at(-1)!.film).toBe(94)
+    await userEvent.selectOptions(screen.getByRole('combobox'), 'rule')
+    expect(committed.at(-1)).toMatchObject({ known: 'rule', film: 94 })
+    // What lies there now is said by whoever knows what was laid.
+    await type('56.4')
+    expect(committed.at(-1)!.film).toBeUndefined()
+  })
+  it('nothing is said of film where none lay', () => {
+    render(<Held />)
+    expect(screen.queryByRole('checkbox')).toBeNull()
   })
   it('an angle of nothing is still known to some angle only', async () => {
     render(<SizeField sizeRef={sizeRef('body', 'pocket.tilt')} size={undefined} onCommit={(s) => committed.push(s)} />)

@@ -81,7 +81,12 @@ export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label, 
   const usually = tool ?? waysToKnow(spec.unit)[0]!
   const known: Known = size?.known ?? chosen ?? usually
   const commit = (value: number, how: Known = size && isMeasured(size.known) ? size.known : (chosen ?? usually)) =>
-    onCommit({ value, doubt: startingDoubt(spec, KINDS[slotSpec(sizeRef.slot).kind].trade, how, value), known: how })
+    onCommit({
+      value,
+      doubt: startingDoubt(spec, KINDS[slotSpec(sizeRef.slot).kind].trade, how, value),
+      known: how,
+      ...(size?.film && size.value === value ? { film: size.film } : {}),
+    })
   const other = size && spec.unit === 'mm' ? (system === 'mm' ? printInch(size.value).text : `${printMm(size.value)} mm`) : ''
   return (
     <div className={big ? '' : 'group border-b border-hairline py-1'}>
@@ -132,6 +137,7 @@ export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label, 
           ))}
         </select>
       </div>
+      {size && <OnFilm size={size} onCommit={onCommit} />}
       <p
         id={`${id}-about`}
         className={error ? 'text-[13px] text-wont' : 'sr-only text-[13.5px] text-soft group-focus-within:not-sr-only'}
@@ -140,6 +146,28 @@ export function SizeField({ sizeRef, size, onCommit, onClear, autoFocus, label, 
         {error ?? spec.how ?? ''}
       </p>
     </div>
+  )
+}
+
+/** Read with film on its walls, which is supposed while coats lie there; it may have been read before them. */
+function OnFilm({ size, onCommit }: { size: Size; onCommit: (size: Size) => void }) {
+  const [taken, setTaken] = useState<number>()
+  const film = size.film ?? taken
+  if (!film) return null
+  const { film: _, ...bare } = size
+  return (
+    <label className="flex items-center gap-2 text-[13.5px] text-soft">
+      <input
+        type="checkbox"
+        className="size-4 shrink-0 accent-[var(--violet)]"
+        checked={size.film !== undefined}
+        onChange={(e) => {
+          setTaken(film)
+          onCommit(e.target.checked ? { ...size, film } : bare)
+        }}
+      />
+      read with {printMm(film / 1000, 2)} mm of film on each wall
+    </label>
   )
 }
 

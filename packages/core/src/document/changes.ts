@@ -28,7 +28,10 @@ export function setSize(build: Build, ref: SizeRef, size: Size): Change {
   const before = enteredAt(build, ref)
   const [was, now] = [before && plain(before.value, spec.unit), plain(size.value, spec.unit)]
   // Read to the same figure by something else: what changed is how it is known.
-  const how = `, ${knownWord(spec.unit, size.known)}${size.doubt > 0 ? ` ±${+size.doubt.toPrecision(2)}` : ''}`
+  const how =
+    before?.known === size.known && before.film !== size.film
+      ? `, read ${size.film ? 'over film' : 'bare'}`
+      : `, ${knownWord(spec.unit, size.known)}${size.doubt > 0 ? ` ±${+size.doubt.toPrecision(2)}` : ''}`
   const is = (effect: JobEffect) => effect.slot === ref.slot && effect.size === ref.size
   const measured = before && before.value !== size.value ? Object.entries(build.jobs) : []
   // What the job moved beside what it was for counts until it is measured itself.

@@ -1,5 +1,5 @@
 import type { Build, FinishZone } from '../document/build'
-import { traitAt } from '../document/read'
+import { sizeAt, type SizeRef } from '../document/read'
 import { layersOf, type Layer } from './stack'
 import { isBare, followsWhole } from './zones'
 
@@ -16,7 +16,23 @@ export function plannedFilm(build: Build, zone?: FinishZone): number {
   return filmOfLayers(layersOf(build, zone && !followsWhole(build, zone) ? zone : undefined))
 }
 
-/** What the planned finish takes from an opening in the body's wood, mm: film on each of its walls. Openings lie in the front. */
-export function filmOn(build: Build, walls: number): number {
-  return traitAt(build, 'body', 'surface') === 'coated' ? 0 : (walls * plannedFilm(build, 'front')) / 1000
+/** Openings in the body that something goes into closely. */
+const IN_BODY: readonly (readonly [RegExp, FinishZone])[] = [
+  [/^(pocket\.width|route\..*\.(length|width)$|studBore$|tail\.bore$|pot\.hole$)/, 'front'],
+  [/^jack\.bore$/, 'rim'],
+  [/^ferrule\.bore$/, 'back'],
+]
+
+/** The zone an opening lies in, and whose film its walls get; nothing for other sizes. A masked pocket stays bare. */
+export function zoneOfOpening(build: Build, { slot, size }: SizeRef): FinishZone | undefined {
+  if (build.finish.maskPocket && slot === 'body' && size.startsWith('pocket.')) return undefined
+  if (slot === 'neck') return size === 'tuner.bore' ? 'head-face' : undefined
+  return slot === 'body' ? IN_BODY.find(([is]) => is.test(size))?.[1] : undefined
+}
+
+/** What the finish still takes from an opening, mm: the planned film on both walls. What lay there when it was read is in the reading. */
+export function filmToCome(build: Build, opening: SizeRef): number {
+  const zone = zoneOfOpening(build, opening)
+  if (!zone) return 0
+  return (2 * Math.max(0, plannedFilm(build, zone) - (sizeAt(build, opening)?.film ?? 0))) / 1000
 }

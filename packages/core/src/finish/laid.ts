@@ -40,6 +40,15 @@ export function coatsOn(build: Build, zone: FinishZone): Coats {
   )
 }
 
+/** Film that lies on a zone, um: of the coats noted so far. */
+export function filmLaid(build: Build, zone: FinishZone): number {
+  const on = coatsOn(build, zone)
+  return (groupOf(zoneGroups(build), zone)?.layers ?? []).reduce(
+    (sum, layer) => sum + layer.film * numbersOf(layer).filter((n) => on[coatId(WHOLE, layer.key, n)]).length,
+    0,
+  )
+}
+
 /** Do the same coats lie on both? */
 export const sameCoats = (a: Coats, b: Coats): boolean =>
   Object.keys(a).length === Object.keys(b).length && Object.entries(a).every(([id, coat]) => b[id]?.product === coat.product)

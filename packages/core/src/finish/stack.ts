@@ -71,10 +71,8 @@ export function chosenLayers(build: Build): ZoneLayer[] {
   const system = systemOf(build)
   if (layers) return layers
   if (!system) return []
-  const closed = surfaceOf(build) !== 'raw'
-  const wanted = (Object.keys(under ?? {}) as LayerName[]).filter(
-    (name) => !(closed && (name === 'dye' || name === 'filler') && isClosed(build)),
-  )
+  const intoWood = (name: LayerName) => name === 'dye' || name === 'filler'
+  const wanted = (Object.keys(under ?? {}) as LayerName[]).filter((name) => !(intoWood(name) && isClosed(build)))
   const top = system.stack.at(-1)!.product
   return stackOfSystem(system, wanted, coats).map((l) =>
     l.product === top && solids !== topOf(system).solids.usual ? { ...l, solids } : l,

@@ -1,3 +1,4 @@
+export { afterCoatsSays } from './afterCoats'
 export { alternatives, type Alternatives } from './alternatives'
 export { willBeGlued } from './bridge/neckTaper'
 export { sideSetting, tiltJob, TRIAL_TILT } from './bridge/sideSetting'

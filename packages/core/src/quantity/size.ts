@@ -8,6 +8,8 @@ export interface Size {
   /** Half-width of the 95 % interval, same unit. */
   doubt: number
   known: Known
+  /** Film that lay on each wall of an opening when it was read, um; none where it was bare. */
+  film?: number
 }
 
 export const KNOWN = ['calipers', 'rule', 'tape', 'template', 'photo', 'meter', 'scale', 'listed', 'assumed'] as const

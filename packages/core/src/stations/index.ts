@@ -1,5 +1,6 @@
 export * from './contribution'
 export { withUndone } from './exchanged'
+export { withFilmOn } from './readOnFilm'
 export * from './list'
 export * from './things'
 export * from './sheet'

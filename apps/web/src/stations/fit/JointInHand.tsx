@@ -1,4 +1,5 @@
 import {
+  afterCoatsSays,
   dropJob,
   enteredAt,
   planJob,
@@ -7,11 +8,11 @@ import {
   slotSpec,
   specAt,
   throughFinish,
+  wordOf,
   tablesOf,
   forgetTrial,
   JOINT_KINDS,
   recordTrial,
-  wordOf,
   type Check,
   cutSays,
   cutsOf,
@@ -63,6 +64,7 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
   const shownBuild = trial?.build ?? build
   const tables = useMemo(() => tablesOf(shownBuild, joint.id), [shownBuild, joint.id])
   const cuts = useMemo(() => (joint.cures.length ? cutsOf(shownBuild, joint.id) : {}), [shownBuild, joint])
+  const coats = useMemo(() => afterCoatsSays(shownBuild, joint), [shownBuild, joint])
   const set = (ref: SizeRef, size: Size) => (trying ? tryOut((b) => setSize(b, ref, size)) : change((b) => setSize(b, ref, size)))
   return (
     <div>
@@ -71,11 +73,7 @@ export function JointInHand({ joint, before }: { joint: Joint; before: Joint | u
         <VerdictWord verdict={joint.verdict} condition={joint.condition} />
       </h2>
       <p className="mt-1">{joint.says}</p>
-      {joint.coated && joint.coated !== joint.verdict && (
-        <p className="mt-1 text-mind">
-          After the planned coats: {wordOf(joint.coated, joint.condition)}. Mask the joint, or leave room for the film.
-        </p>
-      )}
+      {coats && <p className="mt-1 text-mind">{coats}</p>}
       <Settles joint={joint} />
       <Untold
         refs={joint.untold}

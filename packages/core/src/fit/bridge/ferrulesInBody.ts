@@ -1,7 +1,7 @@
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { boreSection } from '../../drawing/sections'
-import { filmOn } from '../../finish/film'
+import { filmToCome } from '../../finish/film'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
@@ -67,7 +67,7 @@ function pressed(build: Build): Question {
     clearance: c,
     bands: PRESS,
     // Film in the bore makes it smaller.
-    coats: -filmOn(build, 2),
+    coats: -filmToCome(build, refs.bore),
     says: ({ verdict }) =>
       verdict === 'snug'
         ? `Ferrules press in, ${printMm(v)} mm larger than their bores.`

@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { filmOn } from '../../finish/film'
+import { filmToCome } from '../../finish/film'
 import type { Question, Cure } from '../../judge/joint'
 import { gapOf } from '../../judge/known'
 import type { Band } from '../../judge/verdict'
@@ -35,7 +35,7 @@ export function pressCheck(
     clearance: i,
     bands: PRESS_BANDS,
     // Film in the bore makes it smaller, so the bushing sits tighter.
-    coats: -filmOn(build, 2),
+    coats: -filmToCome(build, { slot, size }),
     says: () => {
       const v = likelyOf(i)
       const by = printMm(Math.abs(v))

@@ -2,7 +2,7 @@ import { HOLE_OVER } from '../../instrument/holeOver'
 import type { Build } from '../../document/build'
 import { asTold, sizeAt, sizeRef, traitAt } from '../../document/read'
 import { boreSection } from '../../drawing/sections'
-import { filmOn } from '../../finish/film'
+import { filmToCome } from '../../finish/film'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { isBesideControls, jackPanel } from '../../instrument/controlPlace'
@@ -109,7 +109,7 @@ function inBore(build: Build): Question | undefined {
       { upTo: plated ? Infinity : HELD - 0.1, is: 'snug' },
       ...(plated ? [] : [{ upTo: Infinity, is: 'wont-go' as const }]),
     ],
-    coats: filmOn(build, 2),
+    coats: filmToCome(build, refs.hole),
     says: ({ verdict }) =>
       verdict === 'wont-go'
         ? `The bore is ${printMm(over, 1)} mm wider than the jack’s thread: its nut bears on nothing and it falls through.`

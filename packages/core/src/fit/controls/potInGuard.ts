@@ -2,7 +2,7 @@ import { HOLE_OVER } from '../../instrument/holeOver'
 import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
-import { filmOn } from '../../finish/film'
+import { filmToCome } from '../../finish/film'
 import { CONTROL_WORDS, controlPlace, potSlot, type PotControl, type PotSlot } from '../../instrument/controlPlace'
 import { inHollow, isCarried, panelName, panelOf, type Panel } from '../../instrument/panel'
 import { judged } from '../../judge/assemble'
@@ -100,7 +100,7 @@ function holeQuestion(build: Build, slot: PotSlot): Question {
         : verdict === 'snug' || likelyOf(hole) >= CLEAR
           ? []
           : [reamCure(have.hole, have.diameter, panel)],
-    ...(panel.slot === 'body' ? { coats: filmOn(build, 2) } : {}),
+    ...(panel.slot === 'body' ? { coats: filmToCome(build, sizeRef('body', 'pot.hole')) } : {}),
   }
 }
 

@@ -2,7 +2,7 @@ import { HOLE_OVER } from '../../instrument/holeOver'
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
 import { boreSection } from '../../drawing/sections'
-import { filmOn } from '../../finish/film'
+import { filmToCome } from '../../finish/film'
 import { pt } from '../../geometry/point'
 import { tunerPosts } from '../../instrument/tuners'
 import { drawnOnceKnown, judged } from '../../judge/assemble'
@@ -51,7 +51,7 @@ export function tunerBoreJoint(build: Build): JudgedJoint {
             { upTo: 2, is: 'loose' },
             { upTo: Infinity, is: 'wont-go' },
           ],
-          coats: filmOn(b, 2),
+          coats: filmToCome(b, refs.bore),
           says: () =>
             `Bores are ${printMm(have.bore.value)} mm and the bushings ${printMm(have.bush.value)} mm. Bushings go in before the tuners, so that each post stands square.`,
           cures: ({ verdict }) => {

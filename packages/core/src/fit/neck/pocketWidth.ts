@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
 import { sizeRef, sizesFor } from '../../document/read'
-import { plannedFilm } from '../../finish/film'
+import { filmToCome } from '../../finish/film'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import { Asker } from '../../judge/ask'
@@ -64,8 +64,7 @@ function widthQuestion(build: Build, place: PocketPlace, refs: ReturnType<typeof
     shown: gap,
     // What can be shaved is a matter of today's gap; how it sits, of the dampest day's.
     bands: WIDTH_BANDS.map((b) => (b.is === 'wont-go' ? { ...b, upTo: b.upTo + season.close } : b)),
-    // Film lies on both walls; a masked pocket stays raw.
-    coats: build.finish.maskPocket ? 0 : (2 * plannedFilm(build)) / 1000,
+    coats: filmToCome(build, refs.pocket),
     says: ({ verdict }) => widthSays(place, verdict, now, worstGap, season),
     cures: ({ verdict }) => widthCures(build, place, verdict, atWorst, refs),
   }

@@ -1,6 +1,6 @@
 import type { Build } from '../../document/build'
 import { sizeRef } from '../../document/read'
-import { filmOn } from '../../finish/film'
+import { filmToCome } from '../../finish/film'
 import type { PickupPlace } from '../../instrument/guardPlace'
 import type { Question } from '../../judge/joint'
 import { gapOf, sizeIn } from '../../judge/known'
@@ -24,7 +24,7 @@ export function ears(build: Build, place: PickupPlace): Question[] {
       label: 'Route minus ears',
       clearance: c,
       bands: HIDDEN_BANDS,
-      coats: filmOn(build, 2),
+      coats: filmToCome(build, refs.width),
       says: ({ verdict }) =>
         verdict === 'snug'
           ? 'The ears hang free in the route.'

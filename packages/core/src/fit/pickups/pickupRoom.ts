@@ -2,7 +2,7 @@ import { capital, aMm } from '../../quantity/words'
 import type { Build } from '../../document/build'
 import { sizeRef, type SizeRef } from '../../document/read'
 import { inOpening } from '../../drawing/sections'
-import { filmOn } from '../../finish/film'
+import { filmToCome } from '../../finish/film'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
 import type { PickupPlace } from '../../instrument/guardPlace'
@@ -96,7 +96,7 @@ function sides(build: Build, place: PickupPlace): Question[] {
       label,
       clearance: c,
       bands: OPENING_BANDS,
-      ...(frame.slot === 'body' ? { coats: filmOn(build, 2) } : {}),
+      ...(frame.slot === 'body' ? { coats: filmToCome(build, refs[open]) } : {}),
       says: ({ verdict }) => {
         const over = likelyOf(c)
         const spare = printMm(Math.abs(over))
@@ -236,7 +236,7 @@ function route(build: Build, place: PickupPlace): Question[] {
       label,
       clearance: c,
       bands: HIDDEN_BANDS,
-      coats: filmOn(build, 2),
+      coats: filmToCome(build, ref),
       says: ({ verdict }) =>
         verdict === 'snug'
           ? 'The route below is large enough.'
