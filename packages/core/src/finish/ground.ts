@@ -1,6 +1,7 @@
 import type { Build } from '../document/build'
 import { isThrough } from '../document/read'
 import { capital, listed } from '../quantity/words'
+import { filmLaid } from './laid'
 import { groundOf, isClosed, partOfZone, SCUFF_GRIT, stackFaults, surfaceOf } from './stack'
 import type { ZoneGroup } from './zones'
 
@@ -44,11 +45,23 @@ export function groundWork(build: Build, groups: readonly ZoneGroup[]): Partial<
   return Object.fromEntries(works)
 }
 
-/** What is minded where wood under a finish is worked: of each of these parts that came with one. [practice] */
+const TAPED = 'tape along what is worked, the film cut through with a knife before any bit or cutter.'
+
+/** Wood that came with its finish on, or has coats of one's own on it by now. */
+export const isFinished = (build: Build, part: Wooden): boolean => surfaceOf(build, part) === 'coated' || hasCoats(build, part)
+
+const hasCoats = (build: Build, part: Wooden): boolean => filmLaid(build, part === 'body' ? 'front' : 'head-face') > 0
+
+/** What is minded where wood under a finish is worked: of each of these parts that came with one, or has coats on it by now. [practice] */
 export const throughFinish = (build: Build, worked: readonly string[]): string[] =>
   (['body', 'neck'] as const)
-    .filter((part) => worked.includes(part) && isClosed(build, part))
-    .map((part) => `The ${part} came finished: tape along what is worked, the film cut through with a knife before any bit or cutter.`)
+    .filter((part) => worked.includes(part))
+    .flatMap((part) => [
+      ...(isClosed(build, part) ? [`The ${part} came finished: ${TAPED}`] : []),
+      ...(hasCoats(build, part) && !isClosed(build, part)
+        ? [`Coats lie on the ${part} by now, so that it is too late to do it before them: ${TAPED}`]
+        : []),
+    ])
 
 /** Did every wooden part come with its coat on? */
 export const cameCoated = (build: Build): boolean => {

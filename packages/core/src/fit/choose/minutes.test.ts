@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest'
+import type { Build } from '../../document/build'
+import { layersOf } from '../../finish/stack'
 import type { Check, Cure, JudgedJoint } from '../../judge/joint'
 import type { Verdict } from '../../judge/verdict'
 import { changed, fullBuild, without } from '../../testing/fullBuild'
@@ -52,6 +54,27 @@ describe('minutes to make a joint go', () => {
     // What is not tight is not asked for its cures.
     expect(minutesFor(joint('loose', check('loose', 1, deepen)), coated, UNCUT)).toBe(10)
     expect(minutesFor(joint('cant-tell', check('cant-tell', 0.5, deepen)), coated, UNCUT)).toBe(20)
+  })
+})
+
+describe('wood that is finished', () => {
+  const ream = cure('ream', { gives: 'neck', plan: { slot: 'neck', size: 'tuner.bore', delta: 0.2, doubt: 0.05 } })
+  const heel = cure('plane', { gives: 'neck', plan: { slot: 'neck', size: 'heel.widthMouth', delta: -0.2, doubt: 0.05 } })
+  const of = (what: Cure, build: Build) => minutesFor(joint('tight', check('tight', 0, what)), build, UNCUT)
+  const necks = (surface: string) => changed(raw, {}, { 'neck/surface': surface })
+  it('a neck’s head too, whatever the body is; its heel has no film', () => {
+    expect([of(ream, necks('coated')), of(ream, necks('raw')), of(ream, necks('sealed'))]).toEqual([Infinity, 30, 30])
+    expect(of(heel, necks('coated'))).toBe(30)
+    expect(of(ream, changed(coated, {}, { 'neck/surface': 'raw' }))).toBe(30)
+  })
+  it('as soon as coats of one’s own lie on it', () => {
+    const key = layersOf(raw)[0]!
+    const laid: Build = {
+      ...necks('raw'),
+      finish: { ...raw.finish, laid: { [`${key.key}-1`]: { product: key.product, at: '2026-12-01T19:00:00Z' } } },
+    }
+    expect([of(ream, laid), of(cure('deepen', { gives: 'body' }), laid), of(heel, laid)]).toEqual([Infinity, Infinity, 30])
+    expect(of(cure('deepen', { gives: 'body' }), necks('raw'))).toBe(30)
   })
 })
 

@@ -3,6 +3,7 @@ import { EXCHANGE } from '../../judge/reach'
 import { effectsOf, type Build } from '../../document/build'
 import type { Check, Cure, JudgedJoint } from '../../judge/joint'
 import { firstOf } from '../../judge/vet'
+import { isFinished } from '../../finish/ground'
 import { SURE, type Verdict } from '../../judge/verdict'
 import { canDo } from './benchTools'
 import type { ChooseLimits } from './request'
@@ -14,7 +15,12 @@ const BAD_EITHER_WAY = 40
 /** Twice a small job for each thing that will not go as it is. [ours] */
 const REPLANNED = 60
 const surelyBad = ({ raw }: Check): boolean => raw.verdict === 'cant-tell' && raw.chances.snug + raw.chances.loose <= 1 - SURE
-const cuts = (cure: Cure, build: Build) => cure.gives === 'body' && build.parts.body?.traits.surface === 'coated'
+/** What of a neck is worked through its film: heel, board and nut have none. */
+const THROUGH_FILM: readonly string[] = ['tuner.bore', 'head.thickness']
+const effectsOn = ({ plan }: Cure) => (plan ? effectsOf(plan) : [])
+const cuts = (cure: Cure, build: Build) =>
+  (cure.gives === 'body' && isFinished(build, 'body')) ||
+  (effectsOn(cure).some((e) => e.slot === 'neck' && THROUGH_FILM.includes(e.size)) && isFinished(build, 'neck'))
 /** Minutes to make a joint go under the limits; Infinity rules the pairing out. */
 export function minutesFor(joint: JudgedJoint, build: Build, limits: ChooseLimits): number {
   if (joint.verdict === 'wont-go') return Infinity
@@ -37,6 +43,6 @@ const isOnWhatIsHere = (cure: Cure, build: Build, limits: ChooseLimits): boolean
   cure.plan !== undefined &&
   !isAnother(cure) &&
   allowed(cure, build, limits) &&
-  !(limits.noCuttingFinished && build.parts.body?.traits.surface === 'coated' && effectsOf(cure.plan).some((e) => e.slot === 'body'))
+  !(limits.noCuttingFinished && effectsOn(cure).some((e) => e.slot === 'body') && isFinished(build, 'body'))
 const allowed = (cure: Cure, build: Build, limits: ChooseLimits) =>
   !cure.id.startsWith(EXCHANGE) && !(limits.noCuttingFinished && cuts(cure, build)) && canDo(cure.tools, limits.lacking ?? [])
