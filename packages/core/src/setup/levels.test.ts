@@ -73,4 +73,39 @@ describe('levels against each other', () => {
     expect(work(read(...level('pickup-neck', [-12])), 'pickup-neck').says).toMatch(/Read another pickup/)
     expect(work(bare(), 'pickup-neck').says).toBe('Not read yet.')
   })
+  it('pickups are weighed by the strings that were read of all of them', () => {
+    // The bridge pickup was heard by its loudest string alone: over that string both are as loud.
+    const b = read(...level('pickup-neck', [-12, -18, -18, -18, -18, -18]), ...level('pickup-bridge', [-12]))
+    expect(work(b, 'pickup-bridge').says).toBe('As loud as the softest: it stays.')
+    expect(work(b, 'pickup-neck').says).toBe('As loud as the softest: it stays.')
+    const other = read(...level('pickup-neck', [-12]), { what: 'level', slot: 'pickup-bridge', string: 6, value: -20 })
+    expect(work(other, 'pickup-neck').says).toMatch(/^Read the same strings of each pickup/)
+  })
+  it('no pole is sent nearer than a pole may come', () => {
+    const near = (mm: number) =>
+      read(
+        ...level('pickup-neck', [-20, -20, -20, -20, -20, -32]),
+        ...[1, 6].map((string) => ({ what: 'pickup' as const, slot: 'pickup-neck' as const, string, value: mm })),
+      )
+    const says = (mm: number) => work(near(mm), 'pickup-neck').strings[5]!.says
+    // Softer by 10 dB: 2.4 mm x (1 - 2^(-10/12)) are 1.05 mm, of which a millimetre at once; from 1.6 mm only 0.4 mm are left.
+    expect(says(2.4)).toMatch(/its pole 1\.0 mm up/)
+    expect(says(1.6)).toMatch(/its pole 0\.4 mm up/)
+    expect(says(1.25)).toBe('softer by 10.0 dB: its pole is as near as it may be, the others go down instead')
+    expect(says(1)).toBe(says(1.25))
+  })
+  it('what was played before the pickup was moved is played again, and turns nothing', () => {
+    const at = (day: number) => `2026-12-0${day}T19:00:00Z`
+    const ends = (mm: number, day: number) =>
+      [1, 6].map((string) => ({ what: 'pickup' as const, slot: 'pickup-neck' as const, string, value: mm, at: at(day) }))
+    const played = level('pickup-neck', [-20, -20, -14, -20, -20, -20]).map((r) => ({ ...r, at: at(2) }))
+    expect(work(read(...ends(2, 1), ...played), 'pickup-neck').strings[2]!.says).toMatch(/^louder/)
+    const moved = work(read(...ends(2, 1), ...played, ...ends(2.6, 3)), 'pickup-neck')
+    for (const s of moved.strings)
+      expect(s.says).toMatch(/^From string 1 to the neck pickup it was 2 mm when it was read and is 2\.6 mm now\. Read it again/)
+    expect(moved.says).toBe('Play it again: what was read no longer holds.')
+    // Another pickup is as it was.
+    const bridge = level('pickup-bridge', [-20, -20, -14, -20, -20, -20]).map((r) => ({ ...r, at: at(2) }))
+    expect(work(read(...ends(2, 1), ...bridge, ...ends(2.6, 3)), 'pickup-bridge').strings[2]!.says).toMatch(/^louder/)
+  })
 })

@@ -6,7 +6,7 @@ import { staleSays } from './staleness'
 import { slotSpec, type Slot } from '../parts/slots'
 
 /** Nearer than this strong poles pull strings out of tune. [practice] */
-const TOO_NEAR = 1.2
+export const TOO_NEAR = 1.2
 const CLOSE = 0.2
 
 export interface PickupHeight {

@@ -4,6 +4,7 @@ import { stringPulls } from '../instrument/stringPulls'
 import { printMm } from '../quantity/length'
 import { isAfter } from '../quantity/moments'
 import { listed } from '../quantity/words'
+import { slotSpec } from '../parts/slots'
 import { readingAsOf } from './asOf'
 import { SAME_PULL, turnsSince } from './learning'
 
@@ -27,31 +28,43 @@ const PULLED: readonly SetupWhat[] = ['relief', 'action', 'float', 'cents', 'pic
 const OVER_CROWNS: readonly SetupWhat[] = ['relief', 'action', 'gap', 'sliver', 'pickup']
 
 /** What a reading rests on, and by how much that may be otherwise before it is another one, mm. [ours: what a feeler finds twice alike] */
-const RESTS_ON: Partial<Record<SetupWhat, readonly { what: 'relief' | 'action'; within: number }[]>> = {
+const RESTS_ON: Partial<Record<SetupWhat, readonly { what: 'relief' | 'action' | 'pickup'; within: number }[]>> = {
   action: [{ what: 'relief', within: 0.05 }],
   cents: [
     { what: 'relief', within: 0.05 },
     { what: 'action', within: 0.1 },
   ],
   pickup: [{ what: 'action', within: 0.1 }],
+  level: [{ what: 'pickup', within: 0.1 }],
 }
 
 /** What was read otherwise after a reading that rests on it, though nobody noted a turn. */
 function movedSays(build: Build, last: SetupReading): string | undefined {
   if (!last.at) return undefined
   for (const { what, within } of RESTS_ON[last.what] ?? []) {
-    const own = what === 'action' && readingsOf(build, { what, ...at(last.string) }).length ? [last.string] : [1, bassString(build)]
-    for (const string of what === 'relief' ? [undefined] : own) {
-      const asked = { what, ...at(string) }
+    for (const asked of besides(build, what, last)) {
       const [then, now] = [readingAsOf(build, asked, last.at), readingsOf(build, asked).at(-1)]
       if (!then || !now || !isAfter(now.at, last.at) || then.fret !== now.fret || Math.abs(now.value - then.value) <= within) continue
-      const name = what === 'relief' ? 'The relief' : `The action of string ${string}`
-      return `${name} was ${printMm(then.value, 2)} mm when it was read and is ${printMm(now.value, 2)} mm now. Read it again before anything else is turned.`
+      return `${named(asked)} was ${printMm(then.value, 2)} mm when it was read and is ${printMm(now.value, 2)} mm now. Read it again before anything else is turned.`
     }
   }
   return undefined
 }
-const at = (string: number | undefined) => (string === undefined ? {} : { string })
+
+/** What a reading rests on: the neck's relief, its own string's action where that was read, the outer strings' where it was not, its pickup's two ends. */
+function besides(build: Build, what: 'relief' | 'action' | 'pickup', { string, slot }: SetupReading): Asked[] {
+  if (what === 'relief') return [{ what }]
+  const outer = [1, bassString(build)].map((n) => ({ what, string: n, ...(what === 'pickup' && slot ? { slot } : {}) }))
+  const own = what === 'action' && string !== undefined ? { what, string } : undefined
+  return own && readingsOf(build, own).length ? [own] : outer
+}
+
+const named = ({ what, string, slot }: Asked): string =>
+  what === 'relief'
+    ? 'The relief'
+    : what === 'action'
+      ? `The action of string ${string}`
+      : `From string ${string} to the ${slotSpec(slot!).label.toLowerCase()} it`
 
 /** Why the newest reading no longer holds: frets were levelled or screws were turned after it, what it rests on was read otherwise, or the strings pull otherwise now. Nothing where it holds or nobody can tell. */
 export function staleSays(build: Build, asked: Asked, total = totalPull(build)): string | undefined {
