@@ -56,6 +56,18 @@ export function edit(doc: object, path: string[], to: Json | undefined): Edit {
 }
 
 /**
+ * Sets one place entry by entry, where it is a record and stays one: who else sets another entry of it meanwhile set something else, and
+ * both of them are kept.
+ */
+export function editEntries(doc: object, path: string[], to: Json | undefined): Edit[] {
+  const from = jsonAt(doc, path)
+  if (!isRecord(from) || !isRecord(to)) return [edit(doc, path, to)]
+  const keys = [...new Set([...Object.keys(from), ...Object.keys(to)])]
+  return keys.filter((key) => !sameJson(from[key], to[key])).map((key) => edit(doc, [...path, key], to[key]))
+}
+export const isRecord = (x: Json | undefined): x is Holder => isHolder(x) && !Array.isArray(x)
+
+/**
  * Applies a change to a copy of the document; the document itself stays as it was.
  * @throws EditConflict when a place does not hold `from`, or its surroundings are gone
  * @throws EditRefused when a place cannot be: a name every object has of its own, a list place that is neither there nor its end

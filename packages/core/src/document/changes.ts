@@ -16,7 +16,7 @@ import {
   type PlannedJob,
   type SetupChoice,
 } from './build'
-import { asJson, edit, type Change, type Edit, type Json } from './change'
+import { asJson, edit, editEntries, type Change, type Edit, type Json } from './change'
 import { enteredAt, specAt, type SizeRef } from './read'
 
 /**
@@ -163,19 +163,19 @@ export function setField(build: Build, path: string[], to: Json | undefined, lab
   return { label, edits: [edit(build, path, to)] }
 }
 
-/** One field of the circuit as a whole. */
+/** One field of the circuit, entry by entry where it is a record. */
 export function setCircuit<K extends keyof CircuitChoice>(build: Build, field: K, to: CircuitChoice[K], label: string): Change {
-  return { label, edits: [edit(build, ['circuit', field], typeof to === 'object' ? asJson(to) : to)] }
+  return { label, edits: editEntries(build, ['circuit', field], typeof to === 'object' ? asJson(to) : to) }
 }
 
-/** One field of the finish as a whole. */
+/** One field of the finish, entry by entry where it is a record. */
 export function setFinish<K extends keyof FinishChoice>(build: Build, field: K, to: FinishChoice[K], label: string): Change {
-  return { label, edits: [edit(build, ['finish', field], typeof to === 'object' ? asJson(to) : to)] }
+  return { label, edits: editEntries(build, ['finish', field], typeof to === 'object' ? asJson(to) : to) }
 }
 
-/** One field of the setup as a whole. */
+/** One field of the setup, entry by entry where it is a record. */
 export function setSetup<K extends keyof SetupChoice>(build: Build, field: K, to: SetupChoice[K], label: string): Change {
-  return { label, edits: [edit(build, ['setup', field], typeof to === 'object' ? asJson(to) : to)] }
+  return { label, edits: editEntries(build, ['setup', field], typeof to === 'object' ? asJson(to) : to) }
 }
 
 /** One field of the plan as a whole. */

@@ -1,5 +1,5 @@
 import type { Build } from './build'
-import { applyChange, edit, jsonAt, sameJson, type Change, type Json } from './change'
+import { applyChange, edit, isRecord, jsonAt, sameJson, type Change, type Edit, type Json } from './change'
 
 /** One place that two windows set to different values. */
 export interface Clash {
@@ -28,22 +28,24 @@ export function mergeOnto(theirs: Build, changes: readonly Change[]): Merged {
   for (const change of changes) {
     const clashes: Clash[] = []
     let next = merged.build
-    const edits = change.edits.flatMap((one) => {
-      const at = jsonAt(next, one.path)
-      if (sameJson(at, one.to)) return []
-      const gone = one.path.length > 1 && jsonAt(next, one.path.slice(0, -1)) === undefined
-      if (gone || !sameJson(at, one.from)) {
-        clashes.push({
-          path: one.path,
-          gone,
-          ...(one.to === undefined ? {} : { mine: one.to }),
-          ...(at === undefined ? {} : { theirs: at }),
-        })
-        return []
-      }
-      next = applyChange(next, { label: '', edits: [one] })
-      return [one]
-    })
+    const edits = change.edits
+      .flatMap((one) => addedTo(next, one))
+      .flatMap((one) => {
+        const at = jsonAt(next, one.path)
+        if (sameJson(at, one.to)) return []
+        const gone = one.path.length > 1 && jsonAt(next, one.path.slice(0, -1)) === undefined
+        if (gone || !sameJson(at, one.from)) {
+          clashes.push({
+            path: one.path,
+            gone,
+            ...(one.to === undefined ? {} : { mine: one.to }),
+            ...(at === undefined ? {} : { theirs: at }),
+          })
+          return []
+        }
+        next = applyChange(next, { label: '', edits: [one] })
+        return [one]
+      })
     if (clashes.length) merged.clashing.push({ change, clashes })
     else if (edits.length) {
       merged.kept.push({ ...change, edits })
@@ -51,6 +53,16 @@ export function mergeOnto(theirs: Build, changes: readonly Change[]): Merged {
     }
   }
   return merged
+}
+
+/** What began a record that somebody else began meanwhile adds to theirs; where the two say otherwise of one entry it is another record. */
+function addedTo(theirs: Build, one: Edit): Edit[] {
+  const at = jsonAt(theirs, one.path)
+  if (one.from !== undefined || !isRecord(at) || !isRecord(one.to)) return [one]
+  const entries = Object.entries(one.to)
+  return entries.every(([key, to]) => at[key] === undefined || sameJson(at[key], to))
+    ? entries.map(([key, to]) => ({ path: [...one.path, key], to }))
+    : [one]
 }
 
 /** The same change on a build that moved on: every place it touches is set, whatever stands there now, unless what held it is gone. */

@@ -1,5 +1,5 @@
 import type { Build, FinishZone } from '../document/build'
-import { sizeAt, type SizeRef } from '../document/read'
+import { asTold, sizeAt, type SizeRef } from '../document/read'
 import { layersOf, type Layer } from './stack'
 import { isBare, followsWhole } from './zones'
 
@@ -34,5 +34,6 @@ export function zoneOfOpening(build: Build, { slot, size }: SizeRef): FinishZone
 export function filmToCome(build: Build, opening: SizeRef): number {
   const zone = zoneOfOpening(build, opening)
   if (!zone) return 0
-  return (2 * Math.max(0, plannedFilm(build, zone) - (sizeAt(build, opening)?.film ?? 0))) / 1000
+  // The plan is as it is, whatever nobody has said of the wood yet: that is asked for under Finish.
+  return (2 * Math.max(0, plannedFilm(asTold(build), zone) - (sizeAt(build, opening)?.film ?? 0))) / 1000
 }

@@ -1,6 +1,6 @@
-import type { Build } from '../document/build'
-import { asJson, type Change } from '../document/change'
-import { setField, tickStep } from '../document/changes'
+import type { Build, FinishZone, LaidCoat } from '../document/build'
+import type { Change } from '../document/change'
+import { setFinish, tickStep } from '../document/changes'
 import { coatsOfLayer, coatsStep, laidOf } from './laid'
 import type { Coat } from './schedule'
 import { groupOfId, zoneGroups } from './zones'
@@ -16,9 +16,15 @@ export const coatName = (c: Coat): string =>
  */
 export function layCoats(build: Build, all: readonly Coat[], coats: readonly Coat[], at: string): Change {
   const laid = Object.fromEntries(
-    coats.map((c) => [
+    coats.map((c): [string, LaidCoat] => [
       c.id,
-      { product: c.product, at, ...build.finish.weather, ...build.finish.drying, ...(c.group === 'whole' ? {} : { zone: c.group }) },
+      {
+        product: c.product,
+        at,
+        ...build.finish.weather,
+        ...build.finish.drying,
+        ...(c.group === 'whole' ? {} : { zone: c.group as FinishZone }),
+      },
     ]),
   )
   const names = coats.map(coatName)
@@ -28,7 +34,7 @@ export function layCoats(build: Build, all: readonly Coat[], coats: readonly Coa
   return {
     label,
     edits: [
-      ...setField(build, ['finish', 'laid'], asJson({ ...build.finish.laid, ...laid }), label).edits,
+      ...setFinish(build, 'laid', { ...build.finish.laid, ...laid }, label).edits,
       ...full.flatMap((step) => tickStep(build, step, coats.find((c) => c.step === step)!.label, at).edits),
     ],
   }
@@ -39,13 +45,13 @@ export function takeCoatBack(build: Build, coat: Coat): Change {
   const group = groupOfId(zoneGroups(build), coat.group)
   const layer = group?.layers.find((l) => l.key === coat.layer)
   const told = group && layer ? coatsOfLayer(build, group, layer).map((id) => [id, laidOf(build, id, layer, group.id)] as const) : []
-  const lie = { ...build.finish.laid, ...Object.fromEntries(told.filter(([, laid]) => laid)) }
+  const lie = { ...build.finish.laid, ...Object.fromEntries(told.flatMap(([id, laid]) => (laid ? [[id, laid] as const] : []))) }
   const { [coat.id]: _, ...others } = lie
   const label = `${coatName(coat)} not laid after all`
   return {
     label,
     edits: [
-      ...setField(build, ['finish', 'laid'], asJson(others), label).edits,
+      ...setFinish(build, 'laid', others, label).edits,
       ...(build.steps[coat.step] ? tickStep(build, coat.step, coat.label, undefined).edits : []),
     ],
   }
@@ -59,5 +65,5 @@ export function notDone(build: Build, step: { id: string; title: string }): Chan
   const lie = Object.entries(build.finish.laid ?? {})
   if (!lie.some(([id]) => gone.has(id))) return change
   const left = Object.fromEntries(lie.filter(([id]) => !gone.has(id)))
-  return { ...change, edits: [...change.edits, ...setField(build, ['finish', 'laid'], asJson(left), change.label).edits] }
+  return { ...change, edits: [...change.edits, ...setFinish(build, 'laid', left, change.label).edits] }
 }

@@ -49,11 +49,10 @@ const OF_PART: Partial<Record<Slot, RegExp>> = {
 }
 
 /** A record without what belongs to parts that are gone; nothing to do where none of it does. */
-function without(path: string[], record: Record<string, unknown> | undefined, goes: (key: string) => boolean): Edit[] {
-  if (!record || !Object.keys(record).some(goes)) return []
-  const left = Object.fromEntries(Object.entries(record).filter(([key]) => !goes(key)))
-  return [{ path, from: asJson(record), to: asJson(left) }]
-}
+const without = (path: string[], record: Record<string, string | number | object> | undefined, goes: (key: string) => boolean): Edit[] =>
+  Object.entries(record ?? {})
+    .filter(([key]) => goes(key))
+    .map(([key, entry]) => ({ path: [...path, key], from: typeof entry === 'object' ? asJson(entry) : entry }))
 
 /** What is done with another wiring once more. */
 const SOLDERING = ['solder', 'meter-check']
