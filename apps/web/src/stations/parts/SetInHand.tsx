@@ -39,12 +39,16 @@ export function SetInHand({ set, onAgain, onTake, onTry, currency }: Props) {
           </li>
         ))}
       </ul>
-      <div className="mt-3 flex gap-2">
-        <Button look="main" onClick={onAgain ?? onTake}>
-          {onAgain ? 'Find sets again' : 'Take this set'}
-        </Button>
-        {!onAgain && <Button onClick={onTry}>Only try it</Button>}
-      </div>
+      {!onAgain && set.items.every(isHere) ? (
+        <p className="mt-3 text-soft">This is what is chosen already: there is nothing to take.</p>
+      ) : (
+        <div className="mt-3 flex gap-2">
+          <Button look="main" onClick={onAgain ?? onTake}>
+            {onAgain ? 'Find sets again' : 'Take this set'}
+          </Button>
+          {!onAgain && <Button onClick={onTry}>Only try it</Button>}
+        </div>
+      )}
       <h3 className="mt-3 text-[18px]">Its joints</h3>
       <ul>
         {joints.map((j) => (

@@ -79,7 +79,9 @@ describe('choosing', () => {
     show(<PartsStation />, 'parts?tab=choose')
     await waitFor(() => expect(screen.getByText(/2 parts of/)).toBeTruthy())
     await userEvent.click(screen.getByRole('button', { name: 'Find sets' }))
-    await waitFor(() => expect(inHand().getByRole('button', { name: 'Take this set' })).toBeTruthy())
+    // The best one is what is chosen already.
+    await waitFor(() => expect(inHand().getByText(/there is nothing to take/)).toBeTruthy())
+    expect(inHand().queryByRole('button', { name: 'Take this set' })).toBeNull()
     await userEvent.click(screen.getAllByRole('button', { name: 'Why not this' })[0]!)
     await waitFor(() => expect(inHand().getByText(/^Why not/)).toBeTruthy())
     await userEvent.selectOptions(screen.getByLabelText('Ranked by'), 'soonest here')
@@ -87,7 +89,9 @@ describe('choosing', () => {
     expect(inHand().getByRole('button', { name: 'Find sets again' })).toBeTruthy()
     await userEvent.selectOptions(screen.getByLabelText('Ranked by'), 'least money')
     await userEvent.click(inHand().getByRole('button', { name: 'Find sets again' }))
-    await waitFor(() => expect(inHand().getByRole('button', { name: 'Take this set' })).toBeTruthy())
+    await waitFor(() => expect(inHand().queryByRole('button', { name: 'Find sets again' })).toBeNull())
+    await userEvent.click(screen.getAllByRole('button', { name: /Bridge good/ })[0]!)
+    expect(inHand().getByRole('button', { name: 'Take this set' })).toBeTruthy()
   })
   it('no set: says which joint stands in the way', async () => {
     const b = changed(fullBuild(), { 'bridge/studSpacing': 81 })

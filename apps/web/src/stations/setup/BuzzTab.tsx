@@ -1,4 +1,4 @@
-import { buzzDrawing, hasTrussNut, printMm, setSetup, setupModel, usualAttack, type bestRelief, type BuzzWork } from '@snug/core'
+import { buzzDrawing, hasTrussNut, missed, printMm, setSetup, setupModel, usualAttack, type bestRelief, type BuzzWork } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Board } from '../../app/Workspace'
 import { DrawingView } from '../../drawing/DrawingView'
@@ -92,7 +92,7 @@ function BuzzInHand({ work }: { work: BuzzWork | undefined }) {
         <ul>
           {work.way.slice(0, 5).map((f) => (
             <li key={f.fret}>
-              Fret {f.fret}: hit from {f.times} {f.times === 1 ? 'place' : 'places'}, by up to {f.by.toFixed(2)} mm
+              Fret {f.fret}: hit from {f.times} {f.times === 1 ? 'place' : 'places'}, by up to {missed(-f.by)}
             </li>
           ))}
         </ul>
