@@ -83,5 +83,8 @@ export const holeCards = (build: Build, bench: Bench = USUAL_BENCH): HoleCard[] 
 /** The drawing of one card, when the build has it. */
 export const drawHole = (build: Build, id: string, bench: Bench = USUAL_BENCH): Drawing | undefined => {
   const card = drawnCards(build, bench).find((c) => c.id === id)
-  return card?.draw(card.stands !== 'refused')
+  return card && cardDrawing(card)
 }
+
+/** What a card draws: where it is refused, nothing of how it would be made. */
+export const cardDrawing = (card: DrawnCard): Drawing => card.draw(card.stands !== 'refused')

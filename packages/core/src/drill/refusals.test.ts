@@ -9,7 +9,8 @@ import { anyBuild, knownBuild } from '../testing/anyBuild'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { drillable } from '../testing/drillable'
 import { holds } from '../testing/holds'
-import { drawHole, holeCards } from './holes'
+import { USUAL_BENCH } from './bench'
+import { cardDrawing, drawnCards, holeCards } from './holes'
 
 const drawn = fc.oneof(anyBuild, knownBuild).map(drillable)
 /** What a person at the bench may do about it. */
@@ -38,7 +39,7 @@ describe('a hole that is refused', () => {
     let refusals = 0
     const asked = holds(
       fc.property(drawn, (build) => {
-        for (const c of holeCards(build)) {
+        for (const c of drawnCards(build, USUAL_BENCH)) {
           for (const g of c.guards.filter((g) => g.verdict === 'wont-go')) {
             expect(g.says, `${c.id}/${g.id}`).toMatch(DOES)
             expect(c.says, `${c.id}/${g.id}`).toContain(g.says)
@@ -50,7 +51,7 @@ describe('a hole that is refused', () => {
           const why = c.guards.filter((g) => g.verdict === 'wont-go').map((g) => g.says)
           expect([...c.says].sort().join(''), c.id).toBe([...why.join(' ')].sort().join(''))
           expect(
-            drawHole(build, c.id)!.marks.some((m) => m.mark === 'label' && m.text === 'tape'),
+            cardDrawing(c).marks.some((m) => m.mark === 'label' && m.text === 'tape'),
             c.id,
           ).toBe(false)
         }

@@ -7,7 +7,8 @@ import { anyBuild, knownBuild } from '../testing/anyBuild'
 import { drillable } from '../testing/drillable'
 import { holds } from '../testing/holds'
 import { undrilled } from '../testing/undrilled'
-import { drawHole, holeCards } from './holes'
+import { USUAL_BENCH } from './bench'
+import { cardDrawing, drawnCards } from './holes'
 import type { DrawnCard } from './holeCard'
 
 /** Sizes somebody told, by their names: what is only supposed has no figure in the drawing of a hole. */
@@ -49,11 +50,11 @@ describe('what is drawn of a hole', () => {
     let seen = 0
     const runs = holds(
       fc.property(builds, fc.nat(), (build, n) => {
-        const cards = holeCards(build)
+        const cards = drawnCards(build, USUAL_BENCH)
         const card = cards[n % cards.length]!
         // Of a room that is refused the drawing alone says what it would be.
         if (card.stands === 'refused' && card.id.startsWith('route-')) return
-        const drawing = drawHole(build, card.id)!
+        const drawing = cardDrawing(card)
         const known = [...toldOf(build, /./), ...woods(build), ...figuresOf(card)]
         const isKnown = (text: string) =>
           expect(
