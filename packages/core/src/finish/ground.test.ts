@@ -29,6 +29,18 @@ describe('wood that is finished', () => {
         expect([isFinished(coated(build), 'body'), isFinished(coated(build), 'neck')]).toEqual([true, true])
       }
   })
+  it('on any of its faces: a neck’s back with a stack of its own too', () => {
+    const build = came('raw', 'raw')
+    const own: Build = {
+      ...build,
+      finish: {
+        ...build.finish,
+        zones: { 'neck-back': { layers: [{ product: 'wipe-on-poly', coats: 4 }] } },
+        laid: { 'neck-back/top-1': { product: 'wipe-on-poly', at: '2026-12-01T19:00:00Z', zone: 'neck-back' } },
+      },
+    }
+    expect([isFinished(own, 'body'), isFinished(own, 'neck')]).toEqual([false, true])
+  })
   it('a dye leaves no film', () => {
     const build = came('raw', 'raw')
     const dyed: Build = {

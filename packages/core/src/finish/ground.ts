@@ -1,4 +1,4 @@
-import type { Build } from '../document/build'
+import { FINISH_ZONES, type Build } from '../document/build'
 import { isThrough } from '../document/read'
 import { capital, listed } from '../quantity/words'
 import { filmLaid } from './laid'
@@ -50,7 +50,8 @@ const TAPED = 'tape along what is worked, the film cut through with a knife befo
 /** Wood that came with its finish on, or has coats of one's own on it by now. */
 export const isFinished = (build: Build, part: Wooden): boolean => surfaceOf(build, part) === 'coated' || hasCoats(build, part)
 
-const hasCoats = (build: Build, part: Wooden): boolean => filmLaid(build, part === 'body' ? 'front' : 'head-face') > 0
+const hasCoats = (build: Build, part: Wooden): boolean =>
+  FINISH_ZONES.some((zone) => isFace(zone) && partOfZone(zone) === part && filmLaid(build, zone) > 0)
 
 /** What is minded where wood under a finish is worked: of each of these parts that came with one, or has coats on it by now. [practice] */
 export const throughFinish = (build: Build, worked: readonly string[]): string[] =>

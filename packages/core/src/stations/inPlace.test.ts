@@ -59,9 +59,10 @@ describe('an instrument of which most stays in place', () => {
         everyMake()[m]!,
         off.filter((slot) => !CARRIERS.includes(slot)),
       )
-      for (const s of stepsOf(build).filter(isMounting)) {
+      const { plan, drill } = evaluated(build, TODAY)
+      for (const s of plan.steps.filter(isMounting)) {
         // A hole that somebody says is not there is made, whatever hangs in it.
-        if (s.station === 'drill' && evaluated(build, TODAY).drill.find((c) => c.id === s.thing)?.work === 'new') continue
+        if (s.station === 'drill' && drill.find((c) => c.id === s.thing)?.work === 'new') continue
         seen++
         expect(
           doneTo(build, s).some((slot) => build.parts[slot]!.state !== 'in place'),
@@ -99,14 +100,19 @@ describe('an instrument of which most stays in place', () => {
   it('what is changed is mounted and soldered, and what sits on a changed neck or body goes over', () => {
     let seen = 0
     for (const make of everyMake()) {
+      const idsFor = new Map<Slot, string[]>()
       const whole = new Set(stepsOf({ ...make, finish: { ...make.finish, system: 'none' } }).map((s) => s.id))
       for (const [slot, id] of WORK) {
         if (!takenPart(make, slot) || !whole.has(id) || (id === 'hardware' && !['tuners', 'bridge'].some((s) => make.parts[s as Slot])))
           continue
         if (id === 'neck-on' && isGlued(make) && slot === 'neck-screws') continue
         seen++
-        const there = stepsOf(changing(make, [slot])).map((s) => s.id)
-        expect(there, `${id} for ${slot}`).toContain(id)
+        if (!idsFor.has(slot))
+          idsFor.set(
+            slot,
+            stepsOf(changing(make, [slot])).map((s) => s.id),
+          )
+        expect(idsFor.get(slot), `${id} for ${slot}`).toContain(id)
       }
     }
     expect(seen).toBeGreaterThan(100)
