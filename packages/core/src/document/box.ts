@@ -54,8 +54,14 @@ export function putOnPile(build: Build, pressed: readonly Slot[], pile: Pile): C
   const chosen = slots
     .filter(another)
     .map((slot) => ({ slot, part: { ...usualPart(slot, { name: slotSpec(slot).label }, build.parts), state } }))
-  const moved = slots.filter((slot) => !another(slot)).map((slot) => edit(build, ['parts', slot, 'state'], state))
-  return { label, edits: [...moved, ...chooseParts(build, chosen, label).edits] }
+  const same = slots.filter((slot) => !another(slot))
+  const moved = same.map((slot) => edit(build, ['parts', slot, 'state'], state))
+  // What was missing from its parcel came after all.
+  const found = same.filter((slot) => (pile === 'box' || pile === 'place') && build.unpacked?.[slot] === 'missing')
+  return {
+    label,
+    edits: [...moved, ...chooseParts(build, chosen, label).edits, ...found.map((slot) => edit(build, ['unpacked', slot], undefined))],
+  }
 }
 
 /** Says of a part where it is: on the pile of that state. */

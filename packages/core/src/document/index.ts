@@ -1,4 +1,5 @@
 export * from './box'
+export { lookedOver } from './lookedOver'
 export * from './sameAs'
 export * from './build'
 export * from './read'

@@ -1,5 +1,6 @@
 import type { Build, FinishZone } from '../document/build'
 import { asTold, sizeAt, type SizeRef } from '../document/read'
+import { filmLaid } from './laid'
 import { layersOf, type Layer } from './stack'
 import { isBare, followsWhole } from './zones'
 
@@ -30,10 +31,13 @@ export function zoneOfOpening(build: Build, { slot, size }: SizeRef): FinishZone
   return slot === 'body' ? IN_BODY.find(([is]) => is.test(size))?.[1] : undefined
 }
 
-/** What the finish still takes from an opening, mm: the planned film on both walls. What lay there when it was read is in the reading. */
-export function filmToCome(build: Build, opening: SizeRef): number {
+/** What the finish still takes from an opening, mm: the planned film on both walls. What lay there when it was read, and lies there yet, is in the reading. */
+export function filmToCome(asked: Build, opening: SizeRef): number {
+  // The plan is as it is, whatever nobody has said of the wood yet: that is asked for under Finish.
+  const build = asTold(asked)
   const zone = zoneOfOpening(build, opening)
   if (!zone) return 0
-  // The plan is as it is, whatever nobody has said of the wood yet: that is asked for under Finish.
-  return (2 * Math.max(0, plannedFilm(asTold(build), zone) - (sizeAt(build, opening)?.film ?? 0))) / 1000
+  const read = sizeAt(asked, opening)?.film
+  const there = read ? Math.min(read, filmLaid(build, zone)) : 0
+  return (2 * Math.max(0, plannedFilm(build, zone) - there)) / 1000
 }

@@ -71,7 +71,7 @@ export function staleSays(build: Build, asked: Asked, total = totalPull(build)):
   const last = readingsOf(build, asked).at(-1)
   if (!last) return undefined
   const levelled = build.steps['level-frets']?.done
-  if (levelled && last.at && levelled > last.at && OVER_CROWNS.includes(asked.what))
+  if (levelled && last.at && isAfter(levelled, last.at) && OVER_CROWNS.includes(asked.what))
     return 'Frets were levelled since it was read: crowns are lower, gaps wider. Read it again.'
   const turned = [...new Set(turnsSince(build, asked).map((t) => NAMES[t.screw]))]
   if (turned.length) return `Turned since it was read: ${listed(turned)}. Retune and read it again before anything else is turned.`

@@ -65,6 +65,15 @@ describe('an opening read while film lies on its walls', () => {
     expect(sizeAt(read(on, sizeRef('body', 'thickness'), 44), sizeRef('body', 'thickness'))?.film).toBeUndefined()
     expect(sizeAt(read(fullBuild(), sizeRef('body', 'studBore'), 9.9), sizeRef('body', 'studBore'))?.film).toBeUndefined()
   })
+  it('a coat that was not laid after all is still to come', () => {
+    const ref = sizeRef('body', 'studBore')
+    const on = read(laid(fullBuild(), 3), ref, 9.95)
+    expect(filmToCome(on, ref)).toBeCloseTo(0.188 - (2 * filmLaid(on, 'front')) / 1000, 9)
+    expect(filmToCome(laid(on, 2), ref)).toBeCloseTo(0.188 - (2 * filmLaid(laid(on, 2), 'front')) / 1000, 9)
+    expect(filmToCome(laid(on, 0), ref)).toBeCloseTo(0.188, 9)
+    // More of them laid since are not in what was read before.
+    expect(filmToCome(laid(on, ALL), ref)).toBeCloseTo(filmToCome(on, ref), 9)
+  })
   it('saying that it was read bare, or how it is known, is no new reading', () => {
     const ref = sizeRef('body', 'studBore')
     const on = read(laid(fullBuild(), ALL), ref, 9.95)

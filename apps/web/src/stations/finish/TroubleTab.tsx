@@ -1,4 +1,4 @@
-import { causesOf, FILM_SYMPTOMS, finishDrawing, setFinish } from '@snug/core'
+import { byMoment, causesOf, FILM_SYMPTOMS, finishDrawing, setFinish } from '@snug/core'
 import { useQueryClient } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
@@ -20,7 +20,7 @@ export default function TroubleTab() {
   const queries = useQueryClient()
   const paint = usePaint()
   const drawing = useMemo(() => finishDrawing(build), [build])
-  const logged = Object.entries(build.finish.troubles ?? {}).toSorted(([, a], [, b]) => (a.at < b.at ? 1 : -1))
+  const logged = Object.entries(build.finish.troubles ?? {}).toSorted(([, a], [, b]) => byMoment(b.at, a.at))
   const [seen, setSeen] = useState<string>()
   const hand = FILM_SYMPTOMS.find((s) => s.id === (seen ?? logged[0]?.[1].symptom)) ?? FILM_SYMPTOMS[0]!
   const causes = useMemo(() => causesOf(build, hand), [build, hand])

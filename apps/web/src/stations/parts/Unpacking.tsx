@@ -1,4 +1,4 @@
-import { setIn, slotSpec, UNPACKED, type Slot, type Unpacked, unpackingSheet } from '@snug/core'
+import { lookedOver, slotSpec, UNPACKED, type Slot, type Unpacked, unpackingSheet } from '@snug/core'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { INPUT } from '../../ui/Field'
 import { PrintSheet } from '../../ui/PrintSheet'
@@ -28,17 +28,7 @@ export function Unpacking({ onLook }: { onLook: (s: Slot) => void }) {
               className={INPUT}
               value={build.unpacked?.[slot] ?? ''}
               onFocus={() => onLook(slot)}
-              onChange={(e) =>
-                change((b) =>
-                  setIn(
-                    b,
-                    'unpacked',
-                    slot,
-                    (e.target.value || undefined) as Unpacked | undefined,
-                    `${slotSpec(slot).label}: ${e.target.value || 'not looked over'}`,
-                  ),
-                )
-              }
+              onChange={(e) => change((b) => lookedOver(b, slot, (e.target.value || undefined) as Unpacked | undefined))}
             >
               <option value="">not yet</option>
               {UNPACKED.map((u) => (
