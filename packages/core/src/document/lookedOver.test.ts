@@ -48,6 +48,13 @@ describe('a part out of its parcel', () => {
     expect(applyChange(damaged, putOnPile(damaged, ['guard'], 'place')).unpacked!.guard).toBe('damaged')
     expect(applyChange(missing, putOnPile(missing, ['guard'], 'coming')).unpacked!.guard).toBe('missing')
   })
+  it('what was missing and came after all is seen, and in hand', () => {
+    const missing = after('in hand', 'missing')
+    for (const found of ['present', 'damaged'] as const) {
+      const came = applyChange(missing, lookedOver(missing, 'guard', found))
+      expect([came.parts.guard!.state, came.unpacked!.guard]).toEqual(['in hand', found])
+    }
+  })
   it('is one change, taken back as one', () => {
     for (const found of UNPACKED) {
       const b: Build = { ...withState('ordered'), unpacked: {} }

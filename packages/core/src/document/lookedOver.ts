@@ -2,7 +2,7 @@ import { isPartHere } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
 import { putWhere } from './box'
 import type { Build, Unpacked } from './build'
-import type { Change } from './change'
+import { applyChange, type Change } from './change'
 import { setIn } from './changes'
 
 /**
@@ -18,6 +18,7 @@ export function lookedOver(build: Build, slot: Slot, found: Unpacked | undefined
   if (found === 'missing' ? part.state !== 'in hand' : isPartHere(part)) return noted
   return {
     label: `${noted.label}, ${state === 'ordered' ? 'waited for' : 'in hand'}`,
-    edits: [...noted.edits, ...putWhere(build, slot, state).edits],
+    // Of the build as it is noted by then: what was missing may have been noted before.
+    edits: [...noted.edits, ...putWhere(applyChange(build, noted), slot, state).edits],
   }
 }
