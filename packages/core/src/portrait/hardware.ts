@@ -66,7 +66,7 @@ function bridgeSide(s: Sketch, back: number): void {
   s.only(['block.depth', 'block.length'], s.v('block.depth') > 0, () => {
     const [deep, long] = [s.v('block.depth'), s.v('block.length')]
     s.box('metal', 2, 0, 2 + long, deep, ['block.depth', 'block.length'])
-    s.down('block.depth', 'outside', 2 + long / 2, 0).along('block.length', 'outside', 2, Math.max(2, deep * 0.7))
+    s.down('block.depth', 'outside', 2 + long / 2, 0).along('block.length', 'outside', 2, Math.min(deep, Math.max(2, deep * 0.7)))
   })
   s.only(['studLength'], isOnStuds(s.trait('mount')), () => {
     s.box('metal', -s.v('studDiameter') / 2, 0, s.v('studDiameter') / 2, s.v('studLength'), ['studLength', 'studDiameter'])
