@@ -33,14 +33,18 @@ const known = (shares: readonly (number | undefined)[]): Build =>
 /** A straight line in each of the three, or one with a bend where it turns back. */
 const line = fc.record({
   at: fc.integer({ min: -12, max: 12 }),
-  by: fc.tuple(...SIZES.map(() => fc.constantFrom(-8, -4, 0, 0, 4, 8))),
+  by: fc.tuple(...SIZES.map(() => fc.constantFrom(-16, -8, -4, 0, 0, 4, 8, 16))),
   bent: fc.boolean(),
+  top: fc.integer({ min: -6, max: 6 }),
 })
-type Line = { at: number; by: number[]; bent: boolean }
-const reckon = ({ at, by, bent }: Line, shares: readonly number[]) => {
+type Line = { at: number; by: number[]; bent: boolean; top?: number }
+const reckonOne = ({ at, by, bent, top = 3 }: Line, shares: readonly number[]) => {
   const straight = by.reduce((sum, b, i) => sum + b * shares[i]!, at)
-  return bent ? 3 - Math.abs(straight) : straight
+  return bent ? top - Math.abs(straight) : straight
 }
+/** Sometimes the nearer of two such walls. */
+const walls = fc.oneof(fc.tuple(line), fc.tuple(line, line))
+const reckon = (lines: readonly Line[], shares: readonly number[]) => Math.min(...lines.map((l) => reckonOne(l, shares)))
 
 const BANDS = [
   { upTo: -4, is: 'wont-go' },
@@ -50,10 +54,10 @@ const BANDS = [
 
 /** A check of one clearance that exists only where the other line is above nothing. */
 const asking =
-  (clearance: Line, there: Line) =>
+  (clearance: readonly Line[], there: Line) =>
   (build: Build): Question | undefined => {
     if (
-      reckon(
+      reckonOne(
         there,
         SIZES.map((r) => (there.by[SIZES.indexOf(r)] ? shareOf(build, r) : 0)),
       ) <= 0
@@ -65,7 +69,7 @@ const asking =
       clearance: normal(
         reckon(
           clearance,
-          SIZES.map((r) => (clearance.by[SIZES.indexOf(r)] ? shareOf(build, r) : 0)),
+          SIZES.map((r) => (clearance.some((l) => l.by[SIZES.indexOf(r)]) ? shareOf(build, r) : 0)),
         ),
         0.0001,
       ),
@@ -81,7 +85,7 @@ describe('a class given to parts of which some sizes are not known', () => {
     let silent = 0
     const asked = holds(
       fc.property(
-        line,
+        walls,
         line,
         fc.tuple(share, share, share),
         fc.tuple(fc.boolean(), fc.boolean(), fc.boolean()),
@@ -108,9 +112,23 @@ describe('a class given to parts of which some sizes are not known', () => {
   })
   // 3 - |6 - 8 s| is 1 at the middle and at the far end, and under nothing near s = 0, where the check is not there: 4 s > 0.
   it('is none where it vanishes towards one end, is the same at the middle and at the other, and bends between', () => {
-    const ask = asking({ at: 1, by: [4, -8, 8], bent: true }, { at: -4, by: [8, 4, 4], bent: false })
+    const ask = asking([{ at: 1, by: [4, -8, 8], bent: true }], { at: -4, by: [8, 4, 4], bent: false })
     expect(new Asker(known([0.25, undefined, 0.5])).judge(ask)[0]!.raw.verdict).toBe('cant-tell')
     expect(new Asker(known([0.25, 0.05, 0.5])).judge(ask)[0]!.raw.verdict).toBe('tight')
     expect(new Asker(known([0.25, 0.5, 0.5])).judge(ask)[0]!.raw.verdict).toBe('snug')
+  })
+  // The nearer of two walls: -1 - 16 t, and -3 - |8 s - 6|. In the middle of t the first alone counts, -9, whatever s is; where t is 0
+  // the second does, and is -3 at s = 0.75 though -9, -5 and -5 at its ends and its middle.
+  it('is none where one size alone moves nothing and another’s end lets it bend', () => {
+    const ask = asking(
+      [
+        { at: -1, by: [0, -16, 0], bent: false },
+        { at: -6, by: [8, 0, 0], bent: true, top: -3 },
+      ],
+      { at: 4, by: [0, 0, 0], bent: false },
+    )
+    expect(new Asker(known([0.75, 0, 0.5])).judge(ask)[0]!.raw.verdict).toBe('tight')
+    for (const s of [0, 0.5, 1]) expect(new Asker(known([s, 0, 0.5])).judge(ask)[0]!.raw.verdict).toBe('wont-go')
+    expect(new Asker(known([undefined, undefined, 0.5])).judge(ask)[0]!.raw.verdict).toBe('cant-tell')
   })
 })

@@ -24,7 +24,8 @@ export const agreed = (seen: readonly Judgement[]): Class | undefined => {
 }
 
 type AskAt = (sizes: ReadonlyMap<string, number>) => readonly Question[]
-type Ends = Map<string, { low: number; high: number }>
+/** What a clearance is with one size at either end of its band. */
+type Ends = Map<string, { low: number; high: number; band: { low: number; high: number } }>
 
 /**
  * Asks with every unknown size at both ends of its band, one by one, and with all of them where they are worst and best together. Where
@@ -33,7 +34,7 @@ type Ends = Map<string, { low: number; high: number }>
  * @param open whether any check is still of one class; nothing more need be asked when none is
  */
 export function acrossBands(found: Map<string, Found>, unknown: ReadonlyMap<string, SizeRef>, ask: AskAt, open: () => boolean): void {
-  const { middle, elsewhere } = aroundOf(NOWHERE, found, unknown, ask, open)
+  const { middle, ends, elsewhere } = aroundOf(NOWHERE, found, unknown, ask, open)
   // A check that is there only towards the end of some band is looked at from there, with the size that brings it about left at that end.
   for (const [id, { key, value }] of elsewhere) {
     if (!open()) return
@@ -46,9 +47,31 @@ export function acrossBands(found: Map<string, Found>, unknown: ReadonlyMap<stri
     if (atEnd !== beside) f.crosses = true
     else aroundOf(new Map([[key, value]]), new Map([[id, f]]), unknown, ask, open)
   }
-  if (unknown.size > 1 && open()) cornersOf(unknown).forEach(ask)
+  if (unknown.size > 1 && open()) for (const corner of cornersOf(unknown)) togetherAt(corner, meansOf(ask(corner)), found, middle, ends)
   // Met only where several sizes are at their ends together: there it is, and what it becomes on the way is not searched for.
   for (const [id, f] of found) if (!middle.has(id) && !elsewhere.has(id)) f.crosses = true
+}
+
+/**
+ * What one size does may hang on where another lies, as it does where the nearer of two walls counts: then what lies between is not to be
+ * seen from the middle.
+ */
+function togetherAt(
+  corner: ReadonlyMap<string, number>,
+  at: ReadonlyMap<string, number>,
+  found: ReadonlyMap<string, Found>,
+  middle: ReadonlyMap<string, number>,
+  ends: ReadonlyMap<string, Ends>,
+): void {
+  for (const [id, f] of found) {
+    const [m, here] = [middle.get(id), at.get(id)]
+    if (m === undefined || here === undefined) continue
+    const moves = [...(ends.get(id) ?? [])].flatMap(([key, { low, high, band }]) =>
+      corner.has(key) ? [(corner.get(key) === band.low ? low : high) - m] : [],
+    )
+    const alone = moves.reduce((sum, move) => sum + move, m)
+    if (Math.abs(here - alone) > 1e-6 * (1 + moves.reduce((sum, move) => sum + Math.abs(move), 0))) f.crosses = true
+  }
 }
 
 /** So many unknown sizes are taken to their ends in every way together; of more, only the first so many. */
@@ -76,14 +99,18 @@ function aroundOf(
   unknown: ReadonlyMap<string, SizeRef>,
   ask: AskAt,
   open: () => boolean,
-): { middle: ReadonlyMap<string, number>; elsewhere: ReadonlyMap<string, { key: string; value: number }> } {
+): {
+  middle: ReadonlyMap<string, number>
+  ends: ReadonlyMap<string, Ends>
+  elsewhere: ReadonlyMap<string, { key: string; value: number }>
+} {
   const from: AskAt = (sizes) => ask(new Map([...point, ...sizes]))
   const middle = meansOf(from(NOWHERE))
   const ends = new Map<string, Ends>()
   const elsewhere = new Map<string, { key: string; value: number }>()
   for (const [key, ref] of unknown) {
     if (point.has(key)) continue
-    if (!open()) return { middle, elsewhere }
+    if (!open()) return { middle, ends, elsewhere }
     const band = bandOf(specAt(ref))
     const [low, high] = [meansOf(from(new Map([[key, band.low]]))), meansOf(from(new Map([[key, band.high]])))]
     for (const [id, f] of found) {
@@ -96,7 +123,7 @@ function aroundOf(
         // other end and yet bend between.
         if ((l ?? h ?? m) !== m || beside(band).some((v) => (meansOf(from(new Map([[key, v]]))).get(id) ?? m) !== m)) f.crosses = true
       } else if (l !== h || l !== m) {
-        ends.set(id, (ends.get(id) ?? new Map()).set(key, { low: l, high: h }))
+        ends.set(id, (ends.get(id) ?? new Map()).set(key, { low: l, high: h, band }))
         f.moved.add(key)
       }
     }
@@ -111,7 +138,7 @@ function aroundOf(
       f.crosses ||= crossed(f.question, Math.min(range.low, ...searched), Math.max(range.high, ...searched))
     } else f.crosses = true
   }
-  return { middle, elsewhere }
+  return { middle, ends, elsewhere }
 }
 
 /** Two places in a band that are neither its middle nor its ends, nor as far from the one as from the other. [ours] */

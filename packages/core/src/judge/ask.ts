@@ -201,7 +201,7 @@ export class Asker {
     // What has given no check yet may give one at the ends of a band.
     const open = () => !found.size || [...found.values()].some((f) => agreed(f.seen) !== undefined || agreed(f.coated) !== undefined)
     for (const traits of noted.sizes.size ? ways : [])
-      if (open()) acrossBands(found, noted.sizes, (sizes) => under({ sizes, traits }), open)
+      if (open()) acrossBands(found, noted.sizes, (sizes) => under({ sizes: pinned(noted.sizes, sizes), traits }), open)
     return [...found.values()].map(
       ({ question, way, seen, coated, absent, crosses, moved }) =>
         new JudgedCheck(question, merged(seen, all && !crosses, absent || crosses), noted, {
@@ -259,6 +259,15 @@ function waysOf(traits: readonly TraitRef[]): { ways: ReadonlyMap<string, string
   let ways: Map<string, string>[] = [new Map()]
   for (const t of traits) ways = ways.flatMap((w) => optionsOf(t).map((o) => new Map([...w, [keyOf(t), o] as const])))
   return { ways, all: true }
+}
+
+/** Every unknown size at one place of its band, in its middle unless told otherwise: what lies between is searched for, and is no doubt there. */
+function pinned(unknown: ReadonlyMap<string, SizeRef>, told: ReadonlyMap<string, number>): ReadonlyMap<string, number> {
+  const middles = [...unknown].map(([key, ref]) => {
+    const { low, high } = bandOf(specAt(ref))
+    return [key, (low + high) / 2] as const
+  })
+  return new Map([...middles, ...told])
 }
 
 /** One judgement out of those under every supposition. */
