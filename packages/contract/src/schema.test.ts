@@ -82,7 +82,7 @@ const fullest = (): Build => {
         relief: { what: 'relief', value: 0.2 },
         'action 1': { what: 'action', string: 1, value: 1.4, at: '2026-11-24T20:00:00Z', set: 'trial', pull: 430 },
         'pickup pickup-neck 1': { what: 'pickup', string: 1, slot: 'pickup-neck', fret: 22, value: 1.8, at: '2026-11-24T20:06:00Z' },
-        'cents 6': { what: 'cents', string: 6, value: -4, at: '2026-11-24T20:05:00Z' },
+        'cents 6': { what: 'cents', string: 6, value: -4, at: '2026-11-24T20:05:00Z', gauge: 1.17, newton: 77.9 },
       },
       turns: { a: { screw: 'length', string: 6, turns: -0.5, at: '2026-11-24T20:04:00Z' } },
       troubles: { b: { symptom: 'rattle', at: '2026-11-24T21:00:00Z', found: { damp: true, still: false }, cause: 'springs' } },

@@ -25,6 +25,8 @@ class SetupReadingDoc {
   @Optional() @IsTime() at?: string
   @Optional() @Length(1, 60, says('A string set is named by its id.')) set?: string
   @Optional() @Between(0, 5000, 'The pull at a reading', ' N') pull?: number
+  @Optional() @Between(0.1, 4, 'The string of a reading is thick by', ' mm') gauge?: number
+  @Optional() @Between(0, 1000, 'The pull of the string of a reading', ' N') newton?: number
   @Optional() @Whole(1, 36, 'The fret of a reading') fret?: number
   @Optional() @IsIn(SLOT_NAMES, says('A reading at a pickup names its slot.')) slot?: Slot
 }

@@ -28,6 +28,9 @@ export interface SetupReading {
   set?: string
   /** What all strings together pulled when it was read, N; with another pull it is stale. */
   pull?: number
+  /** How thick its own string was, mm, and what that pulled, N; nothing where nobody had said. */
+  gauge?: number
+  newton?: number
 }
 
 /** Screws whose advance is learned from what their turns did. */

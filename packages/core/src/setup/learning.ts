@@ -81,8 +81,8 @@ function pairsOf(build: Build, screw: SetupScrew, string?: number): Pair[] {
 }
 
 const sum = (turns: readonly ScrewTurn[]) => turns.reduce((s, t) => s + t.turns, 0)
-const samePull = (a: SetupReading, b: SetupReading) =>
-  a.pull === undefined || b.pull === undefined || Math.abs(a.pull - b.pull) <= SAME_PULL * b.pull
+const samePull = (a: SetupReading, b: SetupReading) => near(a.pull, b.pull) && near(a.newton, b.newton) && near(a.gauge, b.gauge)
+const near = (a: number | undefined, b: number | undefined) => a === undefined || b === undefined || Math.abs(a - b) <= SAME_PULL * b
 
 /** Least squares through nothing: what one unit of cause did. */
 function slope(points: readonly { cause: number; effect: number }[]): Learned | undefined {

@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest'
+import { stringPulls } from '../instrument/stringPulls'
+import type { Build } from '../document/build'
 import { applyChange } from '../document/change'
 import { readingsOf } from '../document/setupReadings'
+import { untold } from '../testing/anyBuild'
 import { fullBuild, without } from '../testing/fullBuild'
 import { learnedTurn } from './learning'
 import { HIGH_FRETS, noteReading, noteTurns } from './noting'
@@ -8,6 +11,7 @@ import { totalPull } from './staleness'
 
 const AT = '2026-12-01T20:00:00.000Z'
 const LATER = '2026-12-01T20:10:00.000Z'
+const THIRD = { what: 'cents', string: 3 } as const
 const LAST = '2026-12-01T20:20:00.000Z'
 
 describe('writing down', () => {
@@ -17,6 +21,15 @@ describe('writing down', () => {
     expect(pullOf()).toBeCloseTo(totalPull(fullBuild())!, 0)
     expect(pullOf(fullBuild(), 'slack')).toBeUndefined()
     expect(pullOf(without(fullBuild(), 'strings'))).toBeUndefined()
+  })
+  it('of a string it keeps how thick that was and what it pulled, unless nobody has said its gauge', () => {
+    const noted = (b: Build) => readingsOf(applyChange(b, noteReading(b, { ...THIRD, value: 2, at: AT }, 'read')), THIRD).at(-1)!
+    const own = stringPulls(fullBuild()).find((p) => p.number === 3)!
+    expect(noted(fullBuild())).toMatchObject({ gauge: own.gauge, newton: Math.round(own.newton * 10) / 10 })
+    const usual = untold(fullBuild(), 'sizes', 'strings', 'gauge.3')
+    expect([noted(usual).gauge, noted(usual).newton]).toEqual([undefined, undefined])
+    const whole = applyChange(fullBuild(), noteReading(fullBuild(), { what: 'relief', value: 0.2, at: AT }, 'read'))
+    expect(readingsOf(whole, { what: 'relief' }).at(-1)).not.toHaveProperty('gauge')
   })
   it('turns as made teach at the next reading; a screw that was left alone is not written down', () => {
     let b = { ...fullBuild(), setup: { ...fullBuild().setup, readings: {} } }

@@ -2,9 +2,10 @@ import type { Build, ScrewTurn, SetupReading } from '../document/build'
 import type { Change } from '../document/change'
 import { setSetup } from '../document/changes'
 import { takeReading } from '../document/setupReadings'
+import { gaugesUntold, stringPulls } from '../instrument/stringPulls'
 import { printTurns } from './action'
 import { turnWords } from './screws'
-import { totalPull } from './staleness'
+import { BY_STRING, totalPull } from './staleness'
 
 /** Ticked once every fret from 15 up was played clean on every string; turning the height screws takes it away. */
 export const HIGH_FRETS = 'from 15 up'
@@ -12,7 +13,16 @@ export const HIGH_FRETS = 'from 15 up'
 /** Writes a reading down with what the strings pulled meanwhile, so that it is known when it no longer holds. */
 export function noteReading(build: Build, reading: SetupReading & { at: string }, label: string): Change {
   const pull = reading.what === 'slack' ? undefined : totalPull(build)
-  return takeReading(build, { ...reading, ...(pull === undefined ? {} : { pull: Math.round(pull * 10) / 10 }) }, label)
+  return takeReading(build, { ...reading, ...(pull === undefined ? {} : { pull: tenths(pull) }), ...strungWith(build, reading) }, label)
+}
+
+const tenths = (newton: number) => Math.round(newton * 10) / 10
+
+/** Its own string, where its gauge is no usual one: that may be told later of the very string. */
+function strungWith(build: Build, { what, string }: SetupReading): Pick<SetupReading, 'gauge' | 'newton'> {
+  if (!BY_STRING.includes(what) || string === undefined || gaugesUntold(build).includes(string)) return {}
+  const own = stringPulls(build).find((p) => p.number === string)
+  return own ? { gauge: own.gauge, newton: tenths(own.newton) } : {}
 }
 
 /** Writes turns down as they were made, each under the moment and its screw. */

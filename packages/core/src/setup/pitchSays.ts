@@ -33,7 +33,7 @@ export function pitchSays({ intonation }: Pick<SetupResult, 'intonation'>): { st
     ...(halves.length
       ? [`${halves.join(', ')}: read too, ${read.some((i) => i.whole) ? 'the bridge goes as a whole' : 'on the same saddle'}`]
       : []),
-    ...(again.length ? [`${again.map((i) => i.number).join(', ')}: moved since, read again`] : []),
+    ...(again.length ? [`${again.map((i) => i.number).join(', ')}: old, read again`] : []),
   ].join(' · ')
   if (off.length) return { state: 'out', says }
   if (again.length || halves.length) return { state: 'again', says }

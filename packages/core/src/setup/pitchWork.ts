@@ -27,7 +27,7 @@ export interface PitchWork {
   trial?: true
   /** As far as its saddle goes from stop to stop, mm, where that is less than it wants: no turns are told. */
   beyond?: number
-  /** Read before a screw was turned or the strings changed. */
+  /** Read before a screw was turned, something it rests on was read otherwise, or the strings changed. */
   stale?: boolean
 }
 

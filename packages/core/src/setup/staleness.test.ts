@@ -1,14 +1,19 @@
 import { describe, expect, it } from 'vitest'
 import type { Build, SetupReading, SetupScrew } from '../document/build'
+import { applyChange } from '../document/change'
 import type { Asked } from '../document/setupReadings'
+import { stringPulls } from '../instrument/stringPulls'
+import { tuningOf } from '../instrument/tunings'
 import { changed, fullBuild } from '../testing/fullBuild'
 import { withReading } from '../testing/setup'
+import { learnedTurn } from './learning'
 import { setupModel } from './model'
+import { noteReading } from './noting'
 import { bendsChoke, buzzes, floatsHigh, muchRelief, nearPickup, offAtTwelve, slackRod, stillHigh } from './playingEvidence'
 import { pitchSays } from './pitchSays'
 import { setupDrawing } from './setupDrawing'
 import { setupResult } from './setupResult'
-import { freshReading, staleSays } from './staleness'
+import { freshReading, staleSays, totalPull } from './staleness'
 import { stringsThen } from './stringsThen'
 
 const at = (minute: number) => `2026-12-01T19:${String(minute).padStart(2, '0')}:00.000Z`
@@ -80,11 +85,11 @@ describe('what was read before something was turned', () => {
     expect(says(none).state).toBe('open')
     // 9 cents sharp: back, by its thread.
     expect(says(read())).toEqual({ state: 'out', says: expect.stringMatching(/^3: [\d /]+ back$/) as string })
-    expect(says(turned(read(), 'truss', 30))).toEqual({ state: 'again', says: '3: moved since, read again' })
+    expect(says(turned(read(), 'truss', 30))).toEqual({ state: 'again', says: '3: old, read again' })
     const both = withReading(turned(read(), 'truss', 30), { what: 'cents', string: 5, value: -9, at: at(40) })
     expect(says(both)).toEqual({
       state: 'out',
-      says: expect.stringMatching(/^5: [\d /]+ forward · 3: moved since, read again$/) as string,
+      says: expect.stringMatching(/^5: [\d /]+ forward · 3: old, read again$/) as string,
     })
     const fine = withReading(none, { what: 'cents', string: 1, value: 1, at: at(1) })
     expect(says(fine)).toEqual({ state: 'done', says: 'All strings read are in tune at fret 12' })
@@ -102,5 +107,56 @@ describe('what was read before something was turned', () => {
     const again = withReading(turned(read(), 'truss', 30), { what: 'relief', value: 0.2, at: at(40) })
     expect(freshReading(again, { what: 'relief' })).toBe(0.2)
     expect(freshReading(read(), { what: 'gap', string: 2 })).toBeUndefined()
+  })
+
+  // A set a step heavier tuned a step lower, or one string up and one down: all together they pull the same.
+  describe('of a string that is another, or pulls otherwise, while all of them together pull as before', () => {
+    const THIRD = { what: 'cents', string: 3 } as const
+    const FIRST = { what: 'level', string: 1, slot: 'pickup-neck' } as const
+    const noted = (b: Build) =>
+      [...([3, 1] as const).map((string) => ({ what: 'cents', string, value: 4 }) as const), { ...FIRST, value: -12 } as const].reduce(
+        (to, r, i) => applyChange(to, noteReading(to, { ...r, at: at(i) }, 'read')),
+        b,
+      )
+    const b = noted({ ...fullBuild(), setup: { school: 'low', readings: {} } } as Build)
+    const tuned = (by: Record<number, number>): Build => {
+      const { name, notes } = tuningOf(b)
+      return { ...b, setup: { ...b.setup, tuning: { name: `${name}, changed`, notes: notes.map((n, i) => n + (by[i + 1] ?? 0)) } } }
+    }
+    it('nothing is said of what is as it was', () => {
+      for (const asked of [THIRD, { ...THIRD, string: 1 }, FIRST]) expect(staleSays(b, asked)).toBeUndefined()
+    })
+    it('one string tuned up and another down', () => {
+      const other = tuned({ 3: 1, 2: -1 })
+      expect(Math.abs(totalPull(other)! / totalPull(b)! - 1)).toBeLessThan(0.03)
+      // A semitone is 2^(1/6) of the pull: 12.2 %.
+      const [was, is] = [b, other].map((of) => stringPulls(of).find((p) => p.number === 3)!.newton)
+      expect(is! / was!).toBeCloseTo(2 ** (1 / 6), 3)
+      expect(staleSays(other, THIRD)).toContain(
+        `String 3 pulled ${Math.round(was!)} N when it was read and pulls ${Math.round(is!)} N now.`,
+      )
+      expect(staleSays(other, { ...THIRD, string: 1 })).toBeUndefined()
+      expect(pitchSays(setupResult(other)).says).toContain('3: old, read again')
+      expect(pitchSays(setupResult(b)).says).not.toContain('read again')
+    })
+    it('a thicker string beside a thinner one: its pitch and how loud it is, of it alone', () => {
+      const gauge = (n: number) => stringPulls(b).find((p) => p.number === n)!.gauge
+      const other = changed(b, { 'strings/gauge.1': gauge(1) + 0.0254, 'strings/gauge.2': gauge(2) - 0.0254 })
+      expect(Math.abs(totalPull(other)! / totalPull(b)! - 1)).toBeLessThan(0.03)
+      for (const asked of [{ ...THIRD, string: 1 }, FIRST])
+        expect(staleSays(other, asked)).toMatch(/^String 1 was 0\.\d+ mm thick when it was read and is/)
+      expect(staleSays(other, THIRD)).toBeUndefined()
+      // As fine as calipers read the same string twice.
+      expect(staleSays(changed(b, { 'strings/gauge.1': gauge(1) + 0.01 }), FIRST)).toBeUndefined()
+    })
+    it('what a length screw did between two readings of different strings teaches nothing', () => {
+      const turn = (to: Build, minute: number): Build => ({
+        ...to,
+        setup: { ...to.setup, turns: { t: { screw: 'length', string: 3, turns: 1, at: at(minute) } } },
+      })
+      const again = (to: Build) => applyChange(to, noteReading(to, { ...THIRD, value: -2, at: at(30) }, 'read'))
+      expect(learnedTurn(again(turn(b, 20)), 'length', 3)!.per).toBeCloseTo(-6, 9)
+      expect(learnedTurn(again(turn(tuned({ 3: 1, 2: -1 }), 20)), 'length', 3)).toBeUndefined()
+    })
   })
 })

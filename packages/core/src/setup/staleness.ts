@@ -59,6 +59,22 @@ function besides(build: Build, what: 'relief' | 'action' | 'pickup', { string, s
   return own && readingsOf(build, own).length ? [own] : outer
 }
 
+/** What hangs on how thick its own string is. Sets differ by 0.025 mm a string. [practice, from memory: a thousandth of an inch] */
+export const BY_STRING: readonly SetupWhat[] = ['cents', 'level']
+const SAME_GAUGE = 0.02
+
+/** Another string, or one that pulls otherwise while all together pull the same: one down and one up, a heavier set tuned lower. */
+function otherStringSays(build: Build, { what, string, gauge, newton }: SetupReading): string | undefined {
+  if (!BY_STRING.includes(what) || gauge === undefined || newton === undefined) return undefined
+  const now = stringPulls(build).find((p) => p.number === string)
+  if (!now) return undefined
+  const asThick = Math.abs(now.gauge - gauge) <= SAME_GAUGE
+  if (asThick && (what !== 'cents' || Math.abs(now.newton - newton) <= SAME_PULL * newton)) return undefined
+  return asThick
+    ? `String ${string} pulled ${Math.round(newton)} N when it was read and pulls ${Math.round(now.newton)} N now. Read it again before its saddle goes anywhere.`
+    : `String ${string} was ${printMm(gauge, 2)} mm thick when it was read and is ${printMm(now.gauge, 2)} mm now. Read it again before anything is turned.`
+}
+
 const named = ({ what, string, slot }: Asked): string =>
   what === 'relief'
     ? 'The relief'
@@ -75,7 +91,7 @@ export function staleSays(build: Build, asked: Asked, total = totalPull(build)):
     return 'Frets were levelled since it was read: crowns are lower, gaps wider. Read it again.'
   const turned = [...new Set(turnsSince(build, asked).map((t) => NAMES[t.screw]))]
   if (turned.length) return `Turned since it was read: ${listed(turned)}. Retune and read it again before anything else is turned.`
-  const moved = movedSays(build, last)
+  const moved = movedSays(build, last) ?? otherStringSays(build, last)
   if (moved) return moved
   if (!last.pull || !PULLED.includes(asked.what) || total === undefined || Math.abs(last.pull - total) <= SAME_PULL * total)
     return undefined

@@ -172,6 +172,17 @@ describe('a part that is exchanged after work was done to it', () => {
     expect([then.finish.uncounted, body.finish.uncounted, body.finish.grits]).toEqual([{ from: 3, to: 5 }, undefined, {}])
     expect(openAgain(build, body)).toEqual(expect.arrayContaining(['rub-out', 'sand', 'neck-on', 'close-guard', 'drill-stud-bores']))
   })
+  it('of other strings neither pitch nor levels were read; how the neck lies is told by what they pull', () => {
+    const read = [
+      { what: 'relief', value: 0.2 },
+      { what: 'action', string: 1, value: 1.5 },
+      { what: 'cents', string: 3, value: 2 },
+      { what: 'level', string: 1, slot: 'pickup-neck', value: -12 },
+      { what: 'dive', string: 3, value: 4 },
+    ] as const
+    const then = exchange(read.reduce<Build>(withReading, finished(fullBuild())), 'strings')
+    expect(Object.values(then.setup.readings).map((r) => r.what)).toEqual(['relief', 'action'])
+  })
 
   it('is told, and only where another part comes or one goes', () => {
     const build = finished(fullBuild())

@@ -97,12 +97,12 @@ const READ_AT: Record<SetupWhat, readonly Slot[]> = {
   action: ['body', 'neck', 'bridge'],
   gap: ['neck', 'nut'],
   sliver: ['neck', 'nut'],
-  cents: ['neck', 'bridge'],
+  cents: ['neck', 'bridge', 'strings'],
   float: ['body', 'bridge', 'springs'],
-  dive: ['nut', 'bridge', 'tuners'],
-  raise: ['nut', 'bridge', 'tuners'],
+  dive: ['nut', 'bridge', 'tuners', 'strings'],
+  raise: ['nut', 'bridge', 'tuners', 'strings'],
   pickup: ['neck', 'bridge'],
-  level: [],
+  level: ['strings'],
 }
 function offTheSetup({ setup }: Build, gone: ReadonlySet<Slot>): Edit[] {
   const reading = (id: string) => setup.readings[id]!

@@ -57,7 +57,7 @@ interface Sentence {
   value: unknown
 }
 const lastTurn = (b: Build) => Object.values(b.setup.turns ?? {}).map(({ at: _, ...t }) => t)
-const lastReading = (b: Build) => Object.values(b.setup.readings).map(({ at: _, pull: __, ...r }) => r)
+const lastReading = (b: Build) => Object.values(b.setup.readings).map(({ at: _, pull: __, gauge: ___, newton: ____, ...r }) => r)
 
 const sentence: fc.Arbitrary<Sentence> = fc.oneof(
   fc.tuple(fc.constantFrom('relief', 'float'), hundredths(0, 2), fc.constantFrom('', ' mm')).map(([what, value, mm]) => ({

@@ -75,7 +75,7 @@ export function Intonation({ setup }: { setup: SetupResult }) {
 /** Where one saddle goes, by how many turns, and that it was turned. */
 function Saddle({ work: { number, cents, beside, whole, back, turns, stale, trial, beyond } }: { work: PitchWork }) {
   const change = useBuild((s) => s.change)
-  if (stale) return <>moved since: read again</>
+  if (stale) return <>old: read again</>
   if (cents !== undefined && whole === 'between') return <>goes with the ends</>
   if (cents !== undefined && back === undefined)
     return (

@@ -44,7 +44,7 @@ describe('the sequence', () => {
     await waitFor(() => expect(inHand().getAllByRole('row')[1]!.textContent).toMatch(/back/))
     await userEvent.click(inHand().getByRole('button', { name: /turned the length screw of string 1/ }))
     await waitFor(() => expect(Object.values(server.build.setup.turns ?? {})).toMatchObject([{ screw: 'length', string: 1 }]))
-    await waitFor(() => expect(inHand().getAllByRole('row')[1]!.textContent).toMatch(/moved since/))
+    await waitFor(() => expect(inHand().getAllByRole('row')[1]!.textContent).toMatch(/old: read again/))
     await userEvent.type(inHand().getByLabelText('String 2, cents'), '400{Enter}')
     expect(inHand().getByRole('alert').textContent).toMatch(/-100 to 100 is allowed/)
   })
@@ -62,7 +62,7 @@ describe('the sequence', () => {
         { screw: 'length', string: 2 },
       ]),
     )
-    for (const row of [1, 2]) await waitFor(() => expect(inHand().getAllByRole('row')[row]!.textContent).toMatch(/moved since/))
+    for (const row of [1, 2]) await waitFor(() => expect(inHand().getAllByRole('row')[row]!.textContent).toMatch(/old: read again/))
   })
   it('a bridge that goes as a whole is moved at its ends, once both outer strings were read', async () => {
     layOut(changed(fullBuild(), {}, { 'bridge/mount': 'bar', 'bridge/lengths': 'ends' }))
@@ -110,7 +110,7 @@ describe('readings from before a screw was turned', () => {
     at('/action', setup)
     expect(screen.getByRole('button', { name: /Relief at fret 8/ }).textContent).toMatch(/0\.35 mm, old/)
     expect(screen.getByRole('button', { name: /Action at fret 12/ }).textContent).toMatch(/2\.4 mm bass, 1\.7 mm treble, old/)
-    expect(screen.getByRole('button', { name: /Intonation at fret 12/ }).textContent).toMatch(/3: moved since, read again/)
+    expect(screen.getByRole('button', { name: /Intonation at fret 12/ }).textContent).toMatch(/3: old, read again/)
     expect(screen.getAllByLabelText('read it again').length).toBeGreaterThanOrEqual(3)
     expect(screen.queryByLabelText('turn a screw')).toBeNull()
   })
