@@ -1,1 +1,2 @@
 export * from './drawing'
+export * from './turnedOver'

@@ -26,10 +26,10 @@ export function framed(title: string, note: string, marks: Mark[], numbers: Numb
 }
 
 /** What a person takes in hand when nothing is known yet. */
-export const nothingYet = (title: string): Drawing => ({
+export const nothingYet = (title: string, text = 'not enough sizes to draw it yet', note = 'sizes missing'): Drawing => ({
   title,
-  note: 'sizes missing',
-  marks: [{ mark: 'label', at: pt(0, 0), text: 'not enough sizes to draw it yet', anchor: 'middle' }],
+  note,
+  marks: [{ mark: 'label', at: pt(0, 0), text, anchor: 'middle' }],
   bounds: { x: -40, y: -12, width: 80, height: 24 },
   numbers: [],
 })

@@ -1,3 +1,4 @@
+import { ofHand } from '../drawing/turnedOver'
 import type { Build, PencilLines } from '../document/build'
 import { sizeAt, sizeRef, isThrough } from '../document/read'
 import type { Drawing, Mark } from '../drawing/drawing'
@@ -116,7 +117,7 @@ export function axisAdvice(build: Build): AxisAdvice | undefined {
     off,
     cuts: unsure || play === undefined ? [] : cuts,
     says,
-    draw: () => axisDrawing(off.value, pocket, bridge, width[0] || 56, unsure || play === undefined ? [] : cuts),
+    draw: () => ofHand(axisDrawing(off.value, pocket, bridge, width[0] || 56, unsure || play === undefined ? [] : cuts), build.handedness),
   }
 }
 

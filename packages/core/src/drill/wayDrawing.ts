@@ -1,4 +1,5 @@
 import type { Drawing } from '../drawing/drawing'
+import { ofHand } from '../drawing/turnedOver'
 import { framed } from '../drawing/sections'
 import { rectangle, type Box } from '../geometry/box'
 import { pt, type Point } from '../geometry/point'
@@ -15,13 +16,13 @@ export interface WayIn {
 }
 
 /** A bore along the wood seen from the front: where it begins, the hollow it runs into, how long it is at most. */
-export function wayDrawing({ title, from, to, wide, hollow, names }: WayIn): Drawing {
+export function wayDrawing({ title, from, to, wide, hollow, names }: WayIn, hand: 'left' | 'right'): Drawing {
   const long = Math.hypot(to.x - from.x, to.y - from.y) || 1
   const [nx, ny] = [(-(to.y - from.y) / long) * (wide / 2), ((to.x - from.x) / long) * (wide / 2)]
   const beside = (p: Point, by: number) => pt(p.x + nx * by, p.y + ny * by)
   // The figure stands on the side away from the hollow's name.
   const off = (wide / 2 + 7) / (wide / 2)
-  return framed(
+  const drawing = framed(
     title,
     'from the front, true proportion',
     [
@@ -36,4 +37,5 @@ export function wayDrawing({ title, from, to, wide, hollow, names }: WayIn): Dra
       { label: 'Long, at most', value: `${printMm(long, 0)} mm` },
     ],
   )
+  return ofHand(drawing, hand)
 }

@@ -7,7 +7,7 @@ const ROWS = [0, 40, 80, 120, 160].map((x) => ({ x, bass: 100, treble: 90 }))
 
 describe('a table of half-widths on its drawing', () => {
   it('has a ring on each width, and the ring is where the edge runs', () => {
-    const drawing = widthsDrawing(ROWS, 'x')
+    const drawing = widthsDrawing(ROWS, 'x', 'right')
     expect(drawing.handles).toHaveLength(10)
     const ring = drawing.handles!.find((h) => h.id === widthId(2, 'treble'))!
     expect([ring.at, ring.value]).toEqual([{ x: 80, y: -90 }, 90])
@@ -16,7 +16,7 @@ describe('a table of half-widths on its drawing', () => {
   })
   // Bass lies below the centre line: dragged up by 10 it is 10 narrower; the treble side dragged up is wider.
   it('up is narrower on the bass side and wider on the treble side', () => {
-    const per = (side: 'bass' | 'treble') => widthsDrawing(ROWS, 'x').handles!.find((h) => h.id === widthId(1, side))!.perUp
+    const per = (side: 'bass' | 'treble') => widthsDrawing(ROWS, 'x', 'right').handles!.find((h) => h.id === widthId(1, side))!.perUp
     expect([per('bass'), per('treble')]).toEqual([-1, 1])
   })
   it('a width changed widens the area by what it adds, and no other', () => {
@@ -36,7 +36,7 @@ describe('a table of half-widths on its drawing', () => {
     expect(more[2]).toEqual({ x: 100, bass: 80, treble: 90 })
   })
   it('of a row that belongs to one horn alone only that horn has rings', () => {
-    const drawing = widthsDrawing([{ x: -30, bass: 110, treble: 0, bassInner: 80 }, ...ROWS], 'x')
+    const drawing = widthsDrawing([{ x: -30, bass: 110, treble: 0, bassInner: 80 }, ...ROWS], 'x', 'right')
     expect(drawing.handles!.filter((h) => h.id.startsWith('0.')).map((h) => h.id)).toEqual(['0.bass', '0.bassInner'])
   })
   it('reads its own names and no others', () => {

@@ -1,3 +1,4 @@
+import { ofHand } from '../drawing/turnedOver'
 import type { Drawing, Handle, Mark } from '../drawing/drawing'
 import { boxAround } from '../geometry/box'
 import { pt } from '../geometry/point'
@@ -39,7 +40,7 @@ export function widthOf(id: string): { at: number; side: WidthSide } | undefined
 }
 
 /** The edge through a table of half-widths, each width a ring to drag: the neck's end at the left, the bass side below. */
-export function widthsDrawing(rows: readonly OutlineRow[], title: string): Drawing {
+export function widthsDrawing(rows: readonly OutlineRow[], title: string, hand: 'left' | 'right'): Drawing {
   const edge = outlinePoints(rows)
   const places = [...edge, ...rows.flatMap((r) => [pt(r.x, r.bass), pt(r.x, -r.treble)]), pt(0, 0)]
   const marks: Mark[] = [
@@ -75,9 +76,9 @@ export function widthsDrawing(rows: readonly OutlineRow[], title: string): Drawi
           ]
     }),
   )
-  return {
+  const drawing: Drawing = {
     title,
-    note: 'neck’s end at the left, bass side below',
+    note: `neck’s end at the left, bass side ${hand === 'left' ? 'above' : 'below'}`,
     marks,
     handles,
     bounds: boxAround(places, 15),
@@ -86,4 +87,5 @@ export function widthsDrawing(rows: readonly OutlineRow[], title: string): Drawi
       { label: 'Area', value: `${printMm(areaOf(edge) / 100, 0)} cm²` },
     ],
   }
+  return ofHand(drawing, hand)
 }

@@ -1,3 +1,4 @@
+import { ofHand } from '../drawing/turnedOver'
 import { FINISH_ZONES, type Build, type FinishZone } from '../document/build'
 import { boundsOf } from '../drawing/bounds'
 import type { Drawing, Mark } from '../drawing/drawing'
@@ -135,7 +136,7 @@ const NECK = 20
 /** The instrument in its colours, to lay beside the test board. */
 export function lookDrawing(build: Build, view: 'front' | 'back'): Drawing {
   const marks = painted(build, view === 'front' ? frontView(build) : backView(build), view)
-  return {
+  const drawing = {
     title: view === 'front' ? 'From the front' : 'From the back',
     marks,
     bounds: boundsOf(marks),
@@ -144,4 +145,5 @@ export function lookDrawing(build: Build, view: 'front' | 'back'): Drawing {
       value: l.fade ? `${l.at(0)} at the edge, ${l.at(l.fade)} inside` : l.at(0),
     })),
   }
+  return ofHand(drawing, build.handedness)
 }

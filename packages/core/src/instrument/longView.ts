@@ -1,3 +1,4 @@
+import { turnedOver } from '../drawing/turnedOver'
 import { pickupAlong } from './pickupPlace'
 import type { Build } from '../document/build'
 import { sizeAt, traitAt, valueAt, isGlued, isThrough } from '../document/read'
@@ -201,21 +202,6 @@ export function backView(build: Build): Mark[] {
   if (isVibrato(traitAt(build, 'bridge', 'mount')))
     marks.push({ mark: 'area', role: 'cavity', points: rectangle(d.mouth + 95, -30, d.studs + 34, 30), thing: 'body' })
   return marks.map(turnedOver)
-}
-
-/** Seen from the other face: left and right change places across the centre line. */
-export function turnedOver(mark: Mark): Mark {
-  const t = (p: Point): Point => pt(p.x, -p.y)
-  switch (mark.mark) {
-    case 'area':
-    case 'line':
-      return { ...mark, points: mark.points.map(t) }
-    case 'circle':
-    case 'label':
-      return { ...mark, at: t(mark.at) }
-    case 'dimension':
-      return { ...mark, from: t(mark.from), to: t(mark.to) }
-  }
 }
 
 /** Everything from headstock tip to tail. */

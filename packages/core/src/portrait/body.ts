@@ -71,8 +71,14 @@ const UNDER_PLATE: Readonly<Record<string, number>> = {
   'control.length': 134,
   'control.width': 29,
 }
-export const bodyUsual = (build: Build): Readonly<Record<string, number>> =>
-  build.parts['control-plate'] ? { ...USUAL_BODY, ...UNDER_PLATE, ...usualPlace(build) } : USUAL_BODY
+export const bodyUsual = (build: Build): Readonly<Record<string, number>> => ({
+  ...USUAL_BODY,
+  ...(build.parts['control-plate'] ? { ...UNDER_PLATE, ...usualPlace(build) } : {}),
+  // Not every body has a horn that reaches so far.
+  'button.upper.x': Math.max(USUAL_BODY['button.upper.x']!, bodyShape(build).rows[0]!.x + FROM_TIP),
+})
+/** A strap button stands no nearer to the tip of its horn, mm. [practice, from memory] */
+const FROM_TIP = 8
 
 export function sketchBody(s: Sketch): void {
   const { rows, known } = bodyShape(s.build)
@@ -80,7 +86,7 @@ export function sketchBody(s: Sketch): void {
   const last = rows.at(-1)!.x
   const [mouth, end, length, bridge] = [s.v('pocket.widthMouth'), s.v('pocket.widthEnd'), s.v('pocket.length'), s.v('mouthToBridge')]
   const hasPart = (slot: string) => slot in s.build.parts
-  s.view('front', 'from the front')
+  s.onInstrument('front', 'from the front')
   s.mark({ mark: 'area', role: 'body-wood', points: outlinePoints(rows), ...(known === 'drawn' ? {} : { dashed: true }) })
   // What lies in the block is drawn over it.
   s.only(['block.width'], s.trait('build') === 'semi-hollow', () => {

@@ -18,7 +18,7 @@ export const CONTROL_PLATE_USUAL: Readonly<Record<string, number>> = {
 /** x from its front end towards the tail, across from its middle line. */
 export function sketchControlPlate(s: Sketch): void {
   const [long, wide, spread] = [s.v('length'), s.v('width'), s.v('screw.spread')]
-  s.view('front', 'from the front, the end nearer the neck first')
+  s.onInstrument('front', 'from the front, the end nearer the neck first')
   s.area('metal', plateEdge(long, wide, s.trait('ends') !== 'square'), ['length', 'width'])
   s.line('centre', pt(-8, 0), pt(long + 8, 0))
   // Rounded ends reach furthest on the middle line.

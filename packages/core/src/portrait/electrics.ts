@@ -17,7 +17,7 @@ export const PICKUP_USUAL: Readonly<Record<string, number>> = {
 
 export function sketchPickup(s: Sketch): void {
   const [l, w] = [s.v('length'), s.v('width')]
-  s.view('above', 'from above')
+  s.onInstrument('above', 'from above')
   const ears = s.v('ears.span')
   s.box('metal', -5, -ears / 2, 5, ears / 2, ['ears.span'])
   s.box('pickup', -l / 2, -w / 2, l / 2, w / 2, ['length', 'width'])

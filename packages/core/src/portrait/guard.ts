@@ -31,7 +31,7 @@ export function sketchGuard(s: Sketch): void {
   const rows = s.part?.outline
   const edge = s.v('bridge.edge')
   const round = s.trait('lies') !== 'beside'
-  s.view('front', 'from the front')
+  s.onInstrument('front', 'from the front')
   if (rows) s.mark({ mark: 'area', role: 'plastic', points: outlinePoints(rows) })
   else
     s.mark({

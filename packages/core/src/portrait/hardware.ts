@@ -24,7 +24,7 @@ export const BRIDGE_USUAL: Readonly<Record<string, number>> = {
 export function sketchBridge(s: Sketch): void {
   const [front, long, wide] = [s.v('plate.front'), s.v('plate.length'), s.v('plate.width')]
   const strings = s.build.strings
-  s.view('above', 'from above')
+  s.onInstrument('above', 'from above')
   s.box('metal', -front, -wide / 2, long - front, wide / 2, ['plate.length', 'plate.width', 'plate.front'])
   const y = (i: number) => s.v('spread') * (i / (strings - 1) - 0.5)
   for (let i = 0; i < strings; i++) {
@@ -77,7 +77,7 @@ function bridgeSide(s: Sketch, back: number): void {
   threads(s)
   const mount = s.trait('mount')
   s.only(['holes.behind'], mount === 'string-through', () => {
-    s.view('plate', 'its plate, from above')
+    s.onInstrument('plate', 'its plate, from above')
     const x = s.v('holes.behind')
     s.box('metal', -front, -30, Math.max(x, 0) + 10, 30, ['plate.front'])
     for (const y of [-20, 0, 20]) s.round('cavity', pt(x, y), 3, ['holes.behind']).round('cavity', pt(0, y * 1.2), 4, ['screw.spread'])
@@ -194,28 +194,28 @@ export const NUT_USUAL: Readonly<Record<string, number>> = {
   'screw.spread': 26,
 }
 
-/** Seen along the strings, its bottom at y 0. */
+/** Seen from the bridge, its bottom at y 0: the thick strings at the left, for a left hand at the right. */
 export function sketchNut(s: Sketch): void {
   const [long, high, spread, width] = [s.v('length'), s.v('height'), s.v('spread'), s.v('width')]
   const strings = s.build.strings
-  s.view('face', 'seen along the strings')
+  s.view('face', 'seen from the bridge')
   s.box('plastic', -long / 2, -high - 1.2, long / 2, 0, ['length', 'height'])
-  const x = (i: number) => spread * (i / (strings - 1) - 0.5)
+  const x = (i: number) => (s.build.handedness === 'left' ? -1 : 1) * spread * (0.5 - i / (strings - 1))
   const slot = 1 + Math.max(0, s.v('slot.extra'))
   for (let i = 0; i < strings; i++) s.box('cavity', x(i) - slot / 2, -high - 1.2, x(i) + slot / 2, -high, ['spread', 'height'])
   s.wide('length', 'outside', 0, -high * 0.4).wide('spread', 'rule', 0, -high - 1.2)
   // Over the first string; on the nut all the same where the two were read so that it would lie beside it.
-  const first = Math.max(-long / 2, x(0))
+  const first = Math.sign(x(0)) * Math.min(long / 2, Math.abs(x(0)))
   s.take('height', 'outside', pt(first, 0), pt(first, -high))
   const plane = -high + s.v('slot')
   s.line('guide', pt(-long / 2 - 6, plane), pt(long / 2 + 6, plane))
   s.take('slot', 'depth', pt(x(strings - 1), plane), pt(x(strings - 1), -high)).gauge('radius', pt(0, -high))
   s.take('slot.extra', 'gauge', pt(x(0), -high), pt(x(0) + s.v('slot.extra'), -high))
-  s.view('above', 'from above')
+  s.onInstrument('above', 'from above')
   // As wide at both ends until someone reads the other one.
   const treble = s.known('width.treble') || s.isAsked('width.treble') ? s.v('width.treble') : width
-  s.area('plastic', [pt(0, -long / 2), pt(width, -long / 2), pt(treble, long / 2), pt(0, long / 2)], ['width', 'length'])
-  s.along('width', 'outside', 0, -long / 2).along('width.treble', 'outside', 0, long / 2)
+  s.area('plastic', [pt(0, -long / 2), pt(treble, -long / 2), pt(width, long / 2), pt(0, long / 2)], ['width', 'length'])
+  s.along('width', 'outside', 0, long / 2).along('width.treble', 'outside', 0, -long / 2)
   s.only(['screw.spread'], s.trait('type') === 'locking', () => {
     for (const side of [-1, 1]) s.round('cavity', pt(width / 2, (side * s.v('screw.spread')) / 2), 2, ['screw.spread'])
     s.across('screw.spread', 'rule', width / 2)
@@ -237,7 +237,7 @@ export const TAILPIECE_USUAL: Readonly<Record<string, number>> = { studSpacing: 
 
 export function sketchTailpiece(s: Sketch): void {
   const [studs, bush] = [s.v('studSpacing'), s.v('studDiameter')]
-  s.view('above', 'from above')
+  s.onInstrument('above', 'from above')
   s.box('metal', -7, -studs / 2 - 8, 7, studs / 2 + 8, ['studSpacing'])
   for (const side of [-1, 1]) s.round('cavity', pt(0, (side * studs) / 2), bush, ['studSpacing', 'studDiameter'])
   s.across('studSpacing', 'rule', 0).wide('studDiameter', 'outside', 0, -studs / 2)

@@ -41,7 +41,7 @@ export function sketchNeck(s: Sketch): void {
   const [first, second] = [row[0] ?? pt(-32, 0), row[1] ?? pt(-57, 0)]
   const head = s.part?.outline
   const fret = (n: number) => scale * (1 - 2 ** (-n / 12))
-  s.view('front', 'from the front')
+  s.onInstrument('front', 'from the front')
   const furthest = Math.max(...posts.map((p) => -p.x), 80) + 18
   s.mark(
     head
@@ -108,7 +108,7 @@ export function sketchNeck(s: Sketch): void {
 
 function neckBack(s: Sketch, heel: number): void {
   const [mouth, end] = [s.v('heel.widthMouth'), s.v('heel.widthEnd')]
-  s.view('back', 'from the back, at the heel')
+  s.onInstrument('back', 'from the back, at the heel')
   const near = heel - 76
   s.area('neck-wood', [pt(near - 60, -mouth / 2 + 2), pt(near, -mouth / 2 + 1), pt(near, mouth / 2 - 1), pt(near - 60, mouth / 2 - 2)], [])
   const known = ['heel.widthMouth', 'heel.widthEnd', 'nutToHeelEnd']

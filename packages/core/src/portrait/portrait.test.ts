@@ -88,7 +88,8 @@ describe('where each size is taken', () => {
   })
   it('a nut read narrower than its strings is held where it is, not where they would be', () => {
     const { from, to } = sketchOf(changed(fullBuild(), { 'nut/length': 30, 'nut/spread': 35.2 }), 'nut', 'height').places.get('height')!
-    expect([from.x, to.x]).toEqual([-15, -15])
+    // Seen from the bridge the first string lies at the right.
+    expect([from.x, to.x]).toEqual([15, 15])
   })
   it('radii and what lies between a string and a fret are held to a gauge; nothing else is', () => {
     for (const slot of SLOT_NAMES)

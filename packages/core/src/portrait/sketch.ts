@@ -2,6 +2,7 @@ import { usualAt } from '../document/usualAt'
 import type { Build } from '../document/build'
 import { sizeAt, traitAt } from '../document/read'
 import type { Mark, Role } from '../drawing/drawing'
+import { over, turnedOver } from '../drawing/turnedOver'
 import { rectangle } from '../geometry/box'
 import { pt, type Point } from '../geometry/point'
 import { isNaught } from '../parts/kind'
@@ -28,6 +29,8 @@ export interface View {
   id: string
   title: string
   marks: Mark[]
+  /** It lies as on the instrument, the neck to the left. */
+  onInstrument?: true
 }
 
 /**
@@ -70,6 +73,19 @@ export class Sketch {
 
   view(id: string, title: string): this {
     this.views.push({ id, title, marks: [] })
+    return this
+  }
+  /** One that lies as on the instrument, the neck to the left: drawn with the bass side below, and turned over for a left hand. */
+  onInstrument(id: string, title: string): this {
+    this.views.push({ id, title, marks: [], onInstrument: true })
+    return this
+  }
+  /** All of it drawn: what lies as on the instrument is made as such a hand has it. */
+  made(): this {
+    if (this.build.handedness === 'right') return this
+    for (const view of this.views.filter((v) => v.onInstrument)) view.marks = view.marks.map(turnedOver)
+    const turned = new Set(this.views.flatMap((v) => (v.onInstrument ? [v.id] : [])))
+    for (const [size, p] of this.places) if (turned.has(p.view)) this.places.set(size, { ...p, from: over(p.from), to: over(p.to) })
     return this
   }
   /** About to be taken. */

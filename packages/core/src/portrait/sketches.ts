@@ -56,5 +56,5 @@ export function sketchOf(build: Build, slot: Slot, asked?: string): Sketch {
   const { draw, usual } = DRAWN[slotSpec(slot).kind]
   const sketch = new Sketch(build, slot, asked, typeof usual === 'function' ? usual(build) : usual)
   draw(sketch)
-  return sketch
+  return sketch.made()
 }

@@ -53,7 +53,7 @@ export function HeadTab() {
   const posts = useMemo(() => (task && row ? viewed(task, postsOf(task, row)) : []), [task, row])
   const bore = valueAt(build, sizeRef('neck', 'tuner.bore')) ?? 10
   const bored = isSaid(build, sizeRef('neck', 'tuner.bore')) || traitAt(build, 'neck', 'bored.tuners') === 'drilled'
-  const drawing = task && row && headDrawing(task, posts, row, bore)
+  const drawing = task && row && headDrawing(task, posts, row, bore, build.handedness)
   const moved = tried !== undefined && task !== undefined
   const look = async (t: HeadTask) => {
     setBusy(true)

@@ -1,4 +1,4 @@
-import { halfWidths, mouthOf, outlinePoints, setOutline, wantedOver, type Build, type Point } from '@snug/core'
+import { halfWidths, mouthOf, outlinePoints, over, setOutline, wantedOver, type Build, type Point } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
@@ -22,7 +22,7 @@ export function OutlineFile() {
   const [problem, setProblem] = useState<string>()
   const [left, setLeft] = useState(0)
   const [centre, setCentre] = useState<number>()
-  const [bass, setBass] = useState<'below' | 'above'>('below')
+  const [bass, setBass] = useState<'below' | 'above'>(build.handedness === 'left' ? 'above' : 'below')
   if (!targets.length) return null
   const read = async (file: File) => {
     setPoints(undefined)
@@ -55,7 +55,7 @@ export function OutlineFile() {
           <p className="figure mt-2">
             {box.width.toFixed(1)} x {box.height.toFixed(1)} mm
           </p>
-          <Preview rows={rows} />
+          <Preview rows={rows} hand={build.handedness} />
           <div className="mt-1 grid grid-cols-2 gap-x-3 gap-y-2">
             <Choice<Target> label="Outline of" value={target} options={targets.map((t) => [t, TARGET[t]] as const)} onChange={setTarget} />
             <Choice<'below' | 'above'>
@@ -115,8 +115,8 @@ function boxOf(points: readonly Point[]) {
 }
 
 /** As the part will keep it, with its own centre line. */
-function Preview({ rows }: { rows: ReturnType<typeof halfWidths> }) {
-  const points = outlinePoints(rows)
+function Preview({ rows, hand }: { rows: ReturnType<typeof halfWidths>; hand: Build['handedness'] }) {
+  const points = outlinePoints(rows).map(hand === 'left' ? over : (p) => p)
   if (!points.length) return null
   const { x, y, width, height } = boxOf(points)
   return (

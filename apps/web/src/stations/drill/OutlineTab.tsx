@@ -28,7 +28,10 @@ export function OutlineTab() {
   const [chosen, setChosen] = useState<Outlined>('body')
   const slot = parts.includes(chosen) ? chosen : parts[0]
   const rows = (slot && build.parts[slot]?.outline) ?? NONE
-  const drawing = useMemo(() => (slot && rows.length >= 3 ? widthsDrawing(rows, `Edge of ${PARTS[slot]}`) : undefined), [rows, slot])
+  const drawing = useMemo(
+    () => (slot && rows.length >= 3 ? widthsDrawing(rows, `Edge of ${PARTS[slot]}`, build.handedness) : undefined),
+    [rows, slot, build.handedness],
+  )
   const keep = (next: readonly OutlineRow[]) => slot && change((b) => setOutline(b, slot, next))
   const drag = (id: string, value: number) => {
     const width = widthOf(id)

@@ -1,5 +1,5 @@
-import { areaOf, bodyOutline, datums, setFinish, type Point, type WearSpot } from '@snug/core'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { areaOf, bodyOutline, datums, over, setFinish, type Point, type WearSpot } from '@snug/core'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useBuild, useOpenBuild } from '../../state/buildStore'
 import { Button } from '../../ui/Button'
 import { FileButton } from '../../ui/FileButton'
@@ -31,7 +31,9 @@ export function WearMap() {
   const [drawn, setDrawn] = useState<Point[]>([])
   const svg = useRef<SVGSVGElement>(null)
   useEffect(() => () => (photo ? URL.revokeObjectURL(photo) : undefined), [photo])
-  const outline = useMemo(() => bodyOutline(build, datums(build).mouth), [build])
+  // Places are kept in the instrument's frame and shown as this hand's lies, which is how the photograph has it.
+  const seen = useCallback((p: Point): Point => (build.handedness === 'left' ? over(p) : p), [build.handedness])
+  const outline = useMemo(() => bodyOutline(build, datums(build).mouth).map(seen), [build, seen])
   const box = useMemo(() => {
     const xs = outline.map((p) => p.x)
     const ys = outline.map((p) => p.y)
@@ -49,7 +51,7 @@ export function WearMap() {
     const matrix = el?.getScreenCTM()?.inverse()
     if (!el || !matrix) return
     const p = new DOMPoint(e.clientX, e.clientY).matrixTransform(matrix)
-    setDrawn((was) => [...was, { x: Math.round(p.x * 10) / 10, y: Math.round(p.y * 10) / 10 }])
+    setDrawn((was) => [...was, seen({ x: Math.round(p.x * 10) / 10, y: Math.round(p.y * 10) / 10 })])
   }
   const path = (points: readonly Point[]) => points.map((p) => `${p.x},${p.y}`).join(' ')
   return (
@@ -88,10 +90,17 @@ export function WearMap() {
         )}
         <polygon points={path(outline)} fill="none" stroke="var(--ink)" strokeWidth="1.2" />
         {wear.map(([id, w]) => (
-          <polygon key={id} points={path(w.points)} fill="var(--wont)" fillOpacity="0.15" stroke="var(--wont)" strokeDasharray="4 3" />
+          <polygon
+            key={id}
+            points={path(w.points.map(seen))}
+            fill="var(--wont)"
+            fillOpacity="0.15"
+            stroke="var(--wont)"
+            strokeDasharray="4 3"
+          />
         ))}
-        {drawn.length > 1 && <polyline points={path(drawn)} fill="none" stroke="var(--violet)" strokeWidth="1.5" />}
-        {drawn.map((p, i) => (
+        {drawn.length > 1 && <polyline points={path(drawn.map(seen))} fill="none" stroke="var(--violet)" strokeWidth="1.5" />}
+        {drawn.map(seen).map((p, i) => (
           <circle key={i} cx={p.x} cy={p.y} r="3" fill="var(--violet)" />
         ))}
       </svg>

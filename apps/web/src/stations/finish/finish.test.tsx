@@ -259,8 +259,12 @@ describe('cards and trouble', () => {
     await userEvent.click(line())
     await waitFor(() => expect(server.build.finish.ticked).toEqual({ 'relic-0': true }))
   })
-  it('a worn place is outlined on the body by its corners', async () => {
-    at('?tab=cards')
+  it.each([
+    ['right', 1],
+    ['left', -1],
+  ] as const)('a worn place is outlined on the body by its corners, of a %s-handed one as it lies there', async (handedness, across) => {
+    layOut({ ...made(), handedness })
+    show(<FinishStation />, 'finish?tab=cards')
     await userEvent.click(await screen.findByRole('button', { name: /^Worn by hand/ }))
     const map = screen.getByRole('img', { name: /^Body outline/ })
     // jsdom lays nothing out: a point of the screen is a point of the body.
@@ -286,9 +290,9 @@ describe('cards and trouble', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Close the outline' }))
     await waitFor(() =>
       expect(Object.values(server.build.finish.wear!)[0]!.points).toEqual([
-        { x: 500, y: 100 },
-        { x: 560, y: 100 },
-        { x: 540, y: 150 },
+        { x: 500, y: 100 * across },
+        { x: 560, y: 100 * across },
+        { x: 540, y: 150 * across },
       ]),
     )
     expect(await screen.findByText(/15 cm²/)).toBeTruthy()

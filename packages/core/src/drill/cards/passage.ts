@@ -255,13 +255,16 @@ export const jackPassage: Finder = (build, bench) => {
   })
   const level = sizeAt(build, THICK)
   const drawn = (wide: number) =>
-    wayDrawing({
-      title: base.title,
-      ...ends(),
-      wide,
-      hollow: hollowsOf(build).find((h) => h.id === 'control')!.box,
-      names: { from: 'jack’s bore', hollow: 'control route' },
-    })
+    wayDrawing(
+      {
+        title: base.title,
+        ...ends(),
+        wide,
+        hollow: hollowsOf(build).find((h) => h.id === 'control')!.box,
+        names: { from: 'jack’s bore', hollow: 'control route' },
+      },
+      build.handedness,
+    )
   if (there) {
     const wide = sizeAt(build, sizeRef('body', 'passage.diameter'))
     return filled(build, base, {

@@ -3,10 +3,17 @@ import { framed } from '../../drawing/sections'
 import { pt } from '../../geometry/point'
 import { printMm } from '../../quantity/length'
 import { POST_EDGE } from '../../fit/head/tunerRow'
+import { ofHand } from '../../drawing/turnedOver'
 import type { HeadTask, PostView, Row } from './layout'
 
+type Hand = 'left' | 'right'
+
 /** The headstock from the front with its posts, strings and what is too near; the first and the last post can be dragged across. */
-export function headDrawing(task: HeadTask, posts: readonly PostView[], row: Row, bore: number): Drawing {
+export function headDrawing(task: HeadTask, posts: readonly PostView[], row: Row, bore: number, hand: Hand): Drawing {
+  return ofHand(rightHeaded(task, posts, row, bore), hand)
+}
+
+function rightHeaded(task: HeadTask, posts: readonly PostView[], row: Row, bore: number): Drawing {
   const marks: Mark[] = [
     { mark: 'area', role: 'neck-wood', points: [...task.outline] },
     ...posts.map((p, i): Mark => ({ mark: 'line', role: 'string', points: [pt(0, task.strings[i] ?? 0), p.at] })),

@@ -1,3 +1,4 @@
+import { ofHand } from '../../drawing/turnedOver'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, valueAt, type SizeRef } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
@@ -114,10 +115,11 @@ function reachDrawing(build: Build): Drawing {
     { mark: 'dimension', from: a, to: b, text: printMm(Math.hypot(a.x - b.x, a.y - b.y), 0), emphasis: true },
     { mark: 'dimension', from: pt(v.x - 18, v.y), to: pt(v.x - 18, y), text: printMm(Math.abs(v.y - y), 0) },
   ]
-  return framed(TITLE, 'true proportion', marks, [
+  const drawing = framed(TITLE, 'true proportion', marks, [
     { label: 'Knob to knob', value: `${printMm(Math.hypot(a.x - b.x, a.y - b.y), 1)} mm` },
     { label: 'Volume to outer string', value: `${printMm(Math.abs(v.y - y), 1)} mm` },
   ])
+  return ofHand(drawing, build.handedness)
 }
 
 /** What is moved, and away from what. */

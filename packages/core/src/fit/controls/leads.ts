@@ -1,3 +1,4 @@
+import { ofHand } from '../../drawing/turnedOver'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef, type SizeRef } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
@@ -142,10 +143,10 @@ function leadsDrawing(build: Build) {
   const runs = leadRuns(build)
   const { heelEnd } = datums(build)
   const carrier = carrierPoints(build, heelEnd)
-  const turnedOver = open.way === 'guard' || open.way === 'plate' ? carrier.map((p) => whileOpen(open, p)) : []
+  const opened = open.way === 'guard' || open.way === 'plate' ? carrier.map((p) => whileOpen(open, p)) : []
   const { role } = panelOf(build)
   const marks: Mark[] = [
-    ...[turnedOver, carrier].filter((g) => g.length).map((points, i): Mark => ({ mark: 'area', role, points, dashed: i === 0 })),
+    ...[opened, carrier].filter((g) => g.length).map((points, i): Mark => ({ mark: 'area', role, points, dashed: i === 0 })),
     ...runs.flatMap((r): Mark[] => [
       { mark: 'line', role: r.id === 'ground' ? 'ground' : 'hot', points: [r.from, r.to] },
       { mark: 'circle', role: 'metal', at: r.to, r: 4 },
@@ -172,7 +173,7 @@ function leadsDrawing(build: Build) {
     }
     if (open.way === 'sound-hole') marks.push({ mark: 'circle', role: 'cavity', at: open.hole, r: 20, dashed: true })
   }
-  return framed(
+  const drawing = framed(
     'Leads from above, in place and opened',
     open.way === 'guard' || open.way === 'plate'
       ? `dashed: turned over on its ${open.side} edge`
@@ -181,4 +182,5 @@ function leadsDrawing(build: Build) {
     runs.map((r) => ({ label: r.label, value: `${printMm(r.cut, 0)} mm to cut` })),
     0.06,
   )
+  return ofHand(drawing, build.handedness)
 }

@@ -1,3 +1,4 @@
+import { ofHand } from '../../drawing/turnedOver'
 import type { Build } from '../../document/build'
 import { isSaid, sizeRef, valueAt } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
@@ -38,9 +39,10 @@ export function plateCoverDrawing(build: Build): Drawing {
   if (spread !== undefined)
     for (const side of [-1, 1]) marks.push({ mark: 'circle', role: 'cavity', at: pt((long + side * spread) / 2, 0), r: 1.5 })
   const [front, tail] = [m.x - h.x, long - m.x - h.x]
-  return framed(TITLE, 'true proportion · dark: the route under it · the end nearer the neck first', marks, [
+  const drawing = framed(TITLE, 'true proportion · dark: the route under it · the end nearer the neck first', marks, [
     { label: 'Beyond the route, front end', value: `${printMm(front, 1)} mm` },
     { label: 'Beyond the route, tail end', value: `${printMm(tail, 1)} mm` },
     { label: 'Beyond its sides', value: `${printMm(wide / 2 - Math.abs(m.y) - h.y, 1)} mm` },
   ])
+  return ofHand(drawing, build.handedness)
 }

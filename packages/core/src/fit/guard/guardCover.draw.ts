@@ -1,3 +1,4 @@
+import { ofHand } from '../../drawing/turnedOver'
 import type { Build } from '../../document/build'
 import { sizeRef, valueAt } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
@@ -41,7 +42,7 @@ export function coverDrawing(build: Build, pose: Pose) {
     role: 'metal',
     points: rectangle(x - front, -w, x - front + drawnAt(build, sizeRef('bridge', 'plate.length')), w),
   })
-  return framed(
+  const drawing = framed(
     'Guard laid over the routes, from above',
     'true proportion · dark: routes under it',
     marks,
@@ -51,4 +52,5 @@ export function coverDrawing(build: Build, pose: Pose) {
     })),
     0.04,
   )
+  return ofHand(drawing, build.handedness)
 }

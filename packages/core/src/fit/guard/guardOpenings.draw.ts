@@ -1,3 +1,4 @@
+import { ofHand } from '../../drawing/turnedOver'
 import { stopOf } from '../../instrument/neckWords'
 import type { Build } from '../../document/build'
 import { sizeRef, valueAt } from '../../document/read'
@@ -71,7 +72,7 @@ export function guardDrawing(build: Build, fit: GuardFit | undefined): Drawing {
     })
   }
   marks.push({ mark: 'line', role: 'centre', points: [pt(-12, 0), pt(176, 0)] })
-  return {
+  const drawing: Drawing = {
     title: 'Guard over the routes, from above',
     note: 'dark: routes · outlined: openings · hatched: to file',
     marks,
@@ -79,4 +80,5 @@ export function guardDrawing(build: Build, fit: GuardFit | undefined): Drawing {
     bounds: { x: -14, y: -62, width: 192, height: 112 },
     numbers: [...(fit ? [{ label: 'The guard lies', value: poseWords(fit, stopOf(build)) }] : []), ...numbers],
   }
+  return ofHand(drawing, build.handedness)
 }

@@ -1,3 +1,4 @@
+import { ofHand } from '../../drawing/turnedOver'
 import type { Build } from '../../document/build'
 import { sizeAt, sizeRef } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
@@ -19,7 +20,6 @@ const HATCHED = 1.6
  * @param shaved the walls the joint's cure takes from, and how much
  */
 export function pocketDrawing(build: Build, place: PocketPlace, shaved: readonly { wall: 'bass' | 'treble'; off: number }[]): Drawing {
-  const side = build.handedness === 'left' ? -1 : 1
   const at = (slot: 'body' | 'neck', size: string) => sizeAt(build, { slot, size })
   const size = {
     pocketMouth: at('body', 'pocket.widthMouth'),
@@ -65,7 +65,7 @@ export function pocketDrawing(build: Build, place: PocketPlace, shaved: readonly
     { mark: 'line', role: 'centre', points: [pt(-30, 0), pt(length + wall + 4, 0)] },
   ]
   for (const { wall, off } of shaved) {
-    const w = wall === 'bass' ? side : -side
+    const w = wall === 'bass' ? 1 : -1
     const y = (w * (place === 'mouth' ? pm : pe)) / 2
     const x = place === 'mouth' ? 0 : length - 34
     const deep = Math.max(HATCHED, off * times)
@@ -81,9 +81,9 @@ export function pocketDrawing(build: Build, place: PocketPlace, shaved: readonly
     const h = place === 'mouth' ? heel.mouth / 2 : heel.end / 2
     marks.push({ mark: 'dimension', from: pt(hx, -h), to: pt(hx, h), text: printMm(heelShown.value) })
   }
-  marks.push({ mark: 'label', at: pt(length / 2, side * (-half - wall / 2)), text: 'treble wall', anchor: 'middle' })
-  marks.push({ mark: 'label', at: pt(length / 2, side * (half + wall / 2)), text: 'bass wall', anchor: 'middle' })
-  return {
+  marks.push({ mark: 'label', at: pt(length / 2, -half - wall / 2), text: 'treble wall', anchor: 'middle' })
+  marks.push({ mark: 'label', at: pt(length / 2, half + wall / 2), text: 'bass wall', anchor: 'middle' })
+  const drawing: Drawing = {
     title: 'Pocket and heel from above',
     note: `${times === 1 ? 'true proportion' : `gap drawn ×${times}`}${shaved.length ? ' · hatched: where to shave' : ''}`,
     marks,
@@ -94,4 +94,5 @@ export function pocketDrawing(build: Build, place: PocketPlace, shaved: readonly
       { label: 'Gap, total', value: shown && heelShown ? `${signed(gap[place])} mm` : 'not known' },
     ],
   }
+  return ofHand(drawing, build.handedness)
 }

@@ -1,3 +1,4 @@
+import { ofHand } from '../../drawing/turnedOver'
 import type { Build } from '../../document/build'
 import { asTold, sizeAt, sizeRef, traitAt, valueAt, type SizeRef, isThrough } from '../../document/read'
 import type { Drawing, Mark } from '../../drawing/drawing'
@@ -293,11 +294,12 @@ function balanceDrawing(build: Build, all: readonly Lump[], com: { at: Point; gr
     marks.push({ mark: 'dimension', from: pt(x, -150), to: pt(com.at.x, -150), text: printMm(Math.abs(com.at.x - x), 0), emphasis: true })
   }
   const box = boxAround([...outline, ...all.map((l) => l.at), pt(end, 0), pt(0, 175), pt(0, -175)], 12)
-  return {
+  const drawing: Drawing = {
     title: 'Where it hangs from and where it weighs',
     note: 'true proportion · discs by mass',
     marks,
     bounds: box,
     numbers: all.map((l) => ({ label: l.label, value: `${grams(l)} g at ${Math.round(l.at.x)} mm` })),
   }
+  return ofHand(drawing, build.handedness)
 }

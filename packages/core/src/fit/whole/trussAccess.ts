@@ -2,7 +2,7 @@ import { aMm } from '../../quantity/words'
 import { printMm } from '../../quantity/length'
 import type { Build } from '../../document/build'
 import { sizeRef, traitAt, isThrough } from '../../document/read'
-import { framed } from '../../drawing/sections'
+import { framed, nothingYet } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
 import { pt } from '../../geometry/point'
 import { datums } from '../../instrument/datums'
@@ -16,7 +16,8 @@ const KEY = sizeRef('neck', 'truss.key')
 
 /** Can the truss tool reach its nut, with room to swing? */
 export function trussAccessJoint(build: Build): JudgedJoint {
-  const heel = traitAt(build, 'neck', 'truss') === 'heel'
+  const end = traitAt(build, 'neck', 'truss')
+  const heel = end === 'heel'
   const notch = traitAt(build, 'body', 'notch') === 'yes'
   const key = drawnAt(build, KEY)
   return judged(build, {
@@ -26,25 +27,27 @@ export function trussAccessJoint(build: Build): JudgedJoint {
     slots: ['neck', 'body'],
     at: () => (heel ? pt(datums(build).heelEnd + 8, 12) : pt(-14, 0)),
     draw: () =>
-      framed(
-        heel
-          ? `${isThrough(build) ? 'Adjuster at the board’s end' : 'Heel-end adjuster'}, from above`
-          : 'Adjuster at the headstock, from above',
-        'true proportion',
-        heel
-          ? [
-              { mark: 'area', role: 'body-wood', points: rectangle(-20, -34, 60, 34) },
-              { mark: 'area', role: 'neck-wood', points: rectangle(-20, -28, 0, 28) },
-              { mark: 'circle', role: 'metal', at: pt(-2, 0), r: key },
-              { mark: 'area', role: notch ? 'cavity' : 'remove', points: rectangle(0, -key - 2, 26, key + 2) },
-            ]
-          : [
-              { mark: 'area', role: 'neck-wood', points: rectangle(-50, -20, 0, 20) },
-              { mark: 'area', role: 'cavity', points: rectangle(-28, -5, -4, 5) },
-              { mark: 'circle', role: 'metal', at: pt(-8, 0), r: key },
-            ],
-        [{ label: 'Tool across flats', value: `${printMm(key)} mm` }],
-      ),
+      end === undefined
+        ? nothingYet('Adjuster from above', 'at which end it turns nobody has said', 'not drawn')
+        : framed(
+            heel
+              ? `${isThrough(build) ? 'Adjuster at the board’s end' : 'Heel-end adjuster'}, from above`
+              : 'Adjuster at the headstock, from above',
+            'true proportion',
+            heel
+              ? [
+                  { mark: 'area', role: 'body-wood', points: rectangle(-20, -34, 60, 34) },
+                  { mark: 'area', role: 'neck-wood', points: rectangle(-20, -28, 0, 28) },
+                  { mark: 'circle', role: 'metal', at: pt(-2, 0), r: key },
+                  { mark: 'area', role: notch ? 'cavity' : 'remove', points: rectangle(0, -key - 2, 26, key + 2) },
+                ]
+              : [
+                  { mark: 'area', role: 'neck-wood', points: rectangle(-50, -20, 0, 20) },
+                  { mark: 'area', role: 'cavity', points: rectangle(-28, -5, -4, 5) },
+                  { mark: 'circle', role: 'metal', at: pt(-8, 0), r: key },
+                ],
+            [{ label: 'Tool across flats', value: `${printMm(key)} mm` }],
+          ),
     asks: [access],
   })
 }

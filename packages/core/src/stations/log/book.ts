@@ -2,7 +2,8 @@ import type { Build } from '../../document/build'
 import { chosenParts, specAt } from '../../document/read'
 import { framed } from '../../drawing/sections'
 import type { Drawing, Mark } from '../../drawing/drawing'
-import { backView, frontView, turnedOver } from '../../instrument/longView'
+import { ofHand } from '../../drawing/turnedOver'
+import { backView, frontView } from '../../instrument/longView'
 import { notesOf, tuningOf } from '../../instrument/tunings'
 import type { LogEntry } from '../../log/entry'
 import { SLOT_NAMES, slotSpec } from '../../parts/slots'
@@ -23,7 +24,7 @@ const section = (heading: string, blocks: SheetBlock[]): SheetBlock[] => (blocks
 
 /** The instrument in true proportion, as it is seen; a left-handed one turned over. */
 const whole = (build: Build, marks: Mark[], title: string): Drawing =>
-  framed(title, 'in true proportion, from its own sizes', build.handedness === 'left' ? marks.map(turnedOver) : marks, [], 0.02)
+  ofHand(framed(title, 'in true proportion, from its own sizes', marks, [], 0.02), build.handedness)
 
 function handedOver({ delivered }: Build): SheetBlock[] {
   if (!delivered) return []
