@@ -77,3 +77,8 @@ function fromNumbers(length: number, upper: number, waist: number, lower: number
 
 /** Outline of the body placed on the instrument; usual proportions when none was entered. */
 export const bodyOutline = (build: Build, mouth: number): Point[] => outlinePoints(bodyShape(build).rows).map((p) => pt(p.x + mouth, p.y))
+
+/** A strap button needs so much wood round its screw before the end of the horn, mm. [practice] */
+const FROM_TIP = 8
+/** As far towards the headstock as a strap button can sit on a body of such a shape, mm from the pocket's mouth. */
+export const hornTip = ({ rows }: Pick<ReturnType<typeof bodyShape>, 'rows'>): number => Math.min(...rows.map((r) => r.x)) + FROM_TIP

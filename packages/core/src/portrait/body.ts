@@ -1,7 +1,7 @@
 import type { Build } from '../document/build'
 import { sizeRef, valueAt, isThrough } from '../document/read'
 import { pt } from '../geometry/point'
-import { bodyShape } from '../instrument/bodyShape'
+import { bodyShape, hornTip } from '../instrument/bodyShape'
 import { outlinePoints } from '../instrument/outline'
 import { askew, hasRoundEnds, laidEdge, onBody, poseFrom, routeTurn, usualPlace } from '../instrument/platePlace'
 import { opening } from './places'
@@ -75,10 +75,8 @@ export const bodyUsual = (build: Build): Readonly<Record<string, number>> => ({
   ...USUAL_BODY,
   ...(build.parts['control-plate'] ? { ...UNDER_PLATE, ...usualPlace(build) } : {}),
   // Not every body has a horn that reaches so far.
-  'button.upper.x': Math.max(USUAL_BODY['button.upper.x']!, bodyShape(build).rows[0]!.x + FROM_TIP),
+  'button.upper.x': Math.max(USUAL_BODY['button.upper.x']!, hornTip(bodyShape(build))),
 })
-/** A strap button stands no nearer to the tip of its horn, mm. [practice, from memory] */
-const FROM_TIP = 8
 
 export function sketchBody(s: Sketch): void {
   const { rows, known } = bodyShape(s.build)

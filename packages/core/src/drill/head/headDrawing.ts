@@ -6,10 +6,8 @@ import { POST_EDGE } from '../../fit/head/tunerRow'
 import { ofHand } from '../../drawing/turnedOver'
 import type { HeadTask, PostView, Row } from './layout'
 
-type Hand = 'left' | 'right'
-
 /** The headstock from the front with its posts, strings and what is too near; the first and the last post can be dragged across. */
-export function headDrawing(task: HeadTask, posts: readonly PostView[], row: Row, bore: number, hand: Hand): Drawing {
+export function headDrawing(task: HeadTask, posts: readonly PostView[], row: Row, bore: number, hand: 'left' | 'right'): Drawing {
   return ofHand(rightHeaded(task, posts, row, bore), hand)
 }
 

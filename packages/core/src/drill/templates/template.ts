@@ -1,3 +1,4 @@
+import { over } from '../../drawing/turnedOver'
 import { boxAround, type Box } from '../../geometry/box'
 import { pt, type Point } from '../../geometry/point'
 
@@ -50,7 +51,7 @@ export function laidOut(
   handedness: 'left' | 'right',
 ): Template {
   const mirrored = (handedness === 'left') !== (t.seen === 'back')
-  const turn = (p: Point) => (mirrored ? pt(p.x, -p.y) : p)
+  const turn = (p: Point) => (mirrored ? over(p) : p)
   const shapes = t.shapes.map((s): Shape => {
     if (s.shape === 'path') return { ...s, points: s.points.map(turn) }
     return { ...s, at: turn(s.at) }

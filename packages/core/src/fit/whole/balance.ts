@@ -6,7 +6,7 @@ import { boxAround } from '../../geometry/box'
 import { pt, type Point } from '../../geometry/point'
 import { areaOf, centroidOf } from '../../geometry/polygon'
 import { datums } from '../../instrument/datums'
-import { bodyOutline, bodyShape } from '../../instrument/bodyShape'
+import { bodyOutline, bodyShape, hornTip } from '../../instrument/bodyShape'
 import { takenPart } from '../../instrument/idleParts'
 import { postsBeyondNut, tunerPosts } from '../../instrument/tuners'
 import { judged } from '../../judge/assemble'
@@ -173,7 +173,7 @@ function behindButton(build: Build, weighed: (slot: Slot) => boolean, rests: Res
   const margin = com.at.x - (datums(build).mouth + button.value)
   const head = Math.abs(margin)
   const forward = Math.max(5, 30 - margin)
-  const horn = hornTip(build)
+  const horn = furthestFront(build)
   // Ten grams taken off where the tuners are. [physics: centre of mass]
   const tuners = tunersOf(build).at.x
   const lighter = (10 * (com.at.x - tuners)) / (com.gram - 10)
@@ -221,13 +221,10 @@ function behindButton(build: Build, weighed: (slot: Slot) => boolean, rests: Res
   }
 }
 
-/** A button needs so much wood round its screw before the end of the horn, mm. [practice] */
-const FROM_TIP = 8
-
 /** As far towards the headstock as a button can sit on this body, from the pocket's mouth; without limit where its shape is not known. */
-function hornTip(build: Build): number {
-  const { rows, known } = bodyShape(build)
-  return known === 'usual' ? -Infinity : Math.min(...rows.map((r) => r.x)) + FROM_TIP
+function furthestFront(build: Build): number {
+  const shape = bodyShape(build)
+  return shape.known === 'usual' ? -Infinity : hornTip(shape)
 }
 
 /** Degrees the neck drops by on a grippy and on a slippery strap. */
