@@ -1,7 +1,7 @@
 import type { Part, PartState } from '../parts/part'
 import { slotSpec, type Slot } from '../parts/slots'
 import { plays } from '../parts/starting/jobs'
-import { isThrough } from './read'
+import { chosenParts, isThrough } from './read'
 import { usualPart } from '../parts/starting/fill'
 import type { Build } from './build'
 import { edit, type Change } from './change'
@@ -76,4 +76,4 @@ function withItsOther(build: Build, slots: readonly Slot[]): readonly Slot[] {
 }
 
 /** Parts that nobody has said where they are: those of a starting set before the box is opened. */
-export const unsorted = (build: Build): Slot[] => (Object.keys(build.parts) as Slot[]).filter((s) => build.parts[s]!.state === 'planned')
+export const unsorted = (build: Build): Slot[] => chosenParts(build).flatMap(([slot, part]) => (part.state === 'planned' ? [slot] : []))

@@ -17,7 +17,7 @@ import {
   type SetupChoice,
 } from './build'
 import { asJson, edit, editEntries, type Change, type Edit, type Json } from './change'
-import { enteredAt, specAt, type SizeRef } from './read'
+import { chosenParts, enteredAt, specAt, type SizeRef } from './read'
 
 /**
  * The acts of a person on a build, each as a change with a label a person understands. A size that is measured anew
@@ -146,7 +146,7 @@ export function setIn(
 
 /** Slots whose part is not in hand and was never said to stay: what choosing may look for. */
 export const notHere = (build: Build): Slot[] =>
-  (Object.keys(build.parts) as Slot[]).filter((slot) => !isPartHere(build.parts[slot]) && build.slots?.[slot] === undefined)
+  chosenParts(build).flatMap(([slot, part]) => (!isPartHere(part) && build.slots?.[slot] === undefined ? [slot] : []))
 
 /** Opens all of those at once. */
 export function openNotHere(build: Build): Change {

@@ -2,7 +2,7 @@ import { isAtOdds } from '../parts/atOdds'
 import { isNaught, type SizeSpec } from '../parts/kind'
 import { KINDS, type SizeKey } from '../parts/kinds/index'
 import type { Part } from '../parts/part'
-import { isSlot, slotSpec, type KindOf, type Slot } from '../parts/slots'
+import { SLOT_NAMES, slotSpec, type KindOf, type Slot } from '../parts/slots'
 import { told, type Size } from '../quantity/size'
 import { effectsOf, type Build } from './build'
 
@@ -148,7 +148,7 @@ export function sizesFor<const K extends string>(
   return { have, missing }
 }
 
-/** Chosen parts in slot order. */
-export function chosenParts(build: Build): [Slot, Part][] {
-  return Object.entries(build.parts).flatMap(([slot, part]) => (part && isSlot(slot) ? [[slot, part] as [Slot, Part]] : []))
+/** Chosen parts in slot order: a database gives them back in an order of its own. */
+export function chosenParts({ parts }: Pick<Build, 'parts'>): [Slot, Part][] {
+  return SLOT_NAMES.flatMap((slot): [Slot, Part][] => (parts[slot] ? [[slot, parts[slot]]] : []))
 }

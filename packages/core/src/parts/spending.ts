@@ -1,5 +1,5 @@
 import type { Part } from './part'
-import type { Slot } from './slots'
+import { SLOT_NAMES, type Slot } from './slots'
 
 export interface SellerSum {
   seller: string
@@ -63,7 +63,8 @@ export function spending(build: {
   let unpriced = 0
   let fromStash = 0
   let saved: number | undefined
-  for (const part of Object.values(build.parts)) {
+  for (const slot of SLOT_NAMES) {
+    const part = build.parts[slot]
     // What came on the instrument was not bought by itself.
     if (!part || (part.state === 'in place' && part.price === undefined)) continue
     if (part.price === undefined) unpriced++

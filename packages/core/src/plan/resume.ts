@@ -1,7 +1,7 @@
-import { isGlued } from '../document/read'
+import { chosenParts, isGlued } from '../document/read'
 import type { Build } from '../document/build'
 import { addDays, daysBetween, sayDay } from '../quantity/days'
-import { slotSpec, type Slot } from '../parts/slots'
+import { slotSpec } from '../parts/slots'
 import type { PlanResult } from './planResult'
 import { CLOSING_PASS } from './reasons'
 import type { PlannedStep } from './step'
@@ -45,9 +45,7 @@ export function resume(build: Build, plan: PlanResult): Resume | undefined {
   const laid = Object.keys(build.finish.laid ?? {}).length
   const filmOpen = of((s) => s.stage === 'film').some((s) => s.state !== 'done')
   const screwed = of((s) => s.stage === 'hardware' && s.state === 'done' && s.station === 'plan' && s.id !== CLOSING_PASS)
-  const late = (Object.entries(build.parts) as [Slot, { state: string; arrives?: string }][]).filter(
-    ([, p]) => p.state === 'ordered' && p.arrives !== undefined && p.arrives <= plan.from,
-  )
+  const late = chosenParts(build).filter(([, p]) => p.state === 'ordered' && p.arrives !== undefined && p.arrives <= plan.from)
   const left = [
     ...steps
       .filter((s) => s.state === 'done' && s.wait > 0)

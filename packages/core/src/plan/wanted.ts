@@ -1,4 +1,5 @@
 import type { Build } from '../document/build'
+import { chosenParts } from '../document/read'
 import { slotSpec, type Slot } from '../parts/slots'
 import { daysAtBest, daysToCome, slipsOf, type StockItem } from '../parts/stock'
 import { addDays, daysBetween } from '../quantity/days'
@@ -21,7 +22,7 @@ export const CHECKED = 2
 /** What is still to be ordered, the soonest wanted first. @param lead days on the way by slot, where somebody offers it */
 export function toOrder(build: Build, plan: PlanResult, lead: (slot: Slot) => number | undefined): WantedPart[] {
   const open = plan.steps.filter((s) => s.state !== 'done' && s.stage !== 'parcel' && s.date)
-  const slots = (Object.entries(build.parts) as [Slot, { state: string }][]).flatMap(([slot, p]) => (p.state === 'planned' ? [slot] : []))
+  const slots = chosenParts(build).flatMap(([slot, p]) => (p.state === 'planned' ? [slot] : []))
   const found = slots.map((slot): WantedPart => {
     const first =
       open.find((s) => s.slot === slot || s.slots?.includes(slot)) ?? open.find((s) => s.stage === 'hardware' || s.stage === 'strings')

@@ -1,4 +1,4 @@
-import { partDrawing, type Slot } from '@snug/core'
+import { chosenParts, partDrawing, type Slot } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Workspace } from '../../app/Workspace'
 import { useOpenBuild } from '../../state/buildStore'
@@ -24,7 +24,7 @@ export function PaperTab() {
   const build = useOpenBuild()
   const [sheet, setSheet] = useState<SheetId>('unpacking')
   const [slot, setSlot] = useState<Slot>('guard')
-  const chosen = build.parts[slot] ? slot : (Object.keys(build.parts)[0] as Slot | undefined)
+  const chosen = build.parts[slot] ? slot : chosenParts(build)[0]?.[0]
   const drawing = useMemo(() => (chosen ? partDrawing(build, chosen) : undefined), [build, chosen])
   return (
     <Workspace

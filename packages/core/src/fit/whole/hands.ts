@@ -1,5 +1,5 @@
 import type { Build } from '../../document/build'
-import { sizeAt, sizeRef, traitAt } from '../../document/read'
+import { chosenParts, sizeAt, sizeRef, traitAt } from '../../document/read'
 import type { Mark } from '../../drawing/drawing'
 import { framed } from '../../drawing/sections'
 import { rectangle } from '../../geometry/box'
@@ -36,7 +36,7 @@ export function handsJoint(build: Build): JudgedJoint {
 }
 
 const handedParts = (build: Build) =>
-  (Object.keys(build.parts) as Slot[]).filter((s) => KINDS[slotSpec(s).kind].traits.hand && takenPart(build, s))
+  chosenParts(build).flatMap(([slot]) => (KINDS[slotSpec(slot).kind].traits.hand && takenPart(build, slot) ? [slot] : []))
 const isWrong = (build: Build, hand: string | undefined): boolean => hand !== undefined && hand !== 'either' && hand !== build.handedness
 
 /** As the checks have it, so that what is hatched is what is said. */

@@ -1,4 +1,5 @@
 import type { Build } from '../../document/build'
+import { chosenParts } from '../../document/read'
 import { partDrawing } from '../../portrait/partDrawing'
 import { printValue } from '../../parts/check'
 import type { SizeUnit } from '../../parts/kind'
@@ -96,7 +97,7 @@ export function measuringSheet(kind: KindName): Sheet {
 /** What should be in the parcels, by seller, to tick at the door before the return window ends. */
 export function unpackingSheet(build: Build): Sheet {
   const by = new Map<string, string[]>()
-  for (const [slot, part] of Object.entries(build.parts) as [Slot, NonNullable<Build['parts'][Slot]>][]) {
+  for (const [slot, part] of chosenParts(build)) {
     if (part.state === 'in place') continue
     const seller = part.seller ?? NO_PARCEL.stash
     by.set(seller, [
@@ -104,7 +105,7 @@ export function unpackingSheet(build: Build): Sheet {
       `${slotSpec(slot).label}: ${part.name}${build.unpacked?.[slot] ? ` (${build.unpacked[slot]})` : ''}`,
     ])
   }
-  const off = Object.values(build.parts).flatMap((p) => (p ? notAsListed(p).map((d) => `${p.name}: ${promisedAndCame(p, d)}`) : []))
+  const off = chosenParts(build).flatMap(([, p]) => notAsListed(p).map((d) => `${p.name}: ${promisedAndCame(p, d)}`))
   const blocks: SheetBlock[] = [...by].flatMap(([seller, rows]) => [{ heading: seller }, { tick: rows }])
   return {
     id: 'unpacking',
