@@ -1,6 +1,6 @@
 import { ownSizes } from '../parts/unknown'
 import { isMeasured, told } from '../quantity/size'
-import type { SizeUnit } from './kind'
+import type { SizeSpec, SizeUnit } from './kind'
 import { KINDS } from './kinds/index'
 import { isPartHere, type Part } from './part'
 
@@ -48,14 +48,18 @@ export interface Acceptance {
 
 /** Each ordered size against what was measured on arrival: a pass only where the reading's own doubt leaves the tolerance no question. [ours] */
 export function acceptance(order: Order, part: Part): Acceptance[] {
-  return Object.entries(order.sizes).map(([key, { value, tolerance }]) => {
-    const size = part.sizes[key]
-    const spec = KINDS[part.kind].sizes[key]
-    const base = { key, label: spec?.label ?? key, unit: spec?.unit ?? 'mm', ordered: value, tolerance }
-    if (!isPartHere(part)) return { ...base, verdict: 'not here yet' }
-    if (!size || !isMeasured(size.known)) return { ...base, verdict: 'not measured' }
-    const off = Math.abs(size.value - value)
-    const verdict = off + size.doubt <= tolerance + HAIR ? 'pass' : off - size.doubt > tolerance ? 'fail' : 'too close to tell'
-    return { ...base, came: size.value, verdict }
+  return Object.entries(KINDS[part.kind].sizes).flatMap(([key, spec]): Acceptance[] => {
+    const ordered = order.sizes[key]
+    return ordered ? [accepted(part, key, spec, ordered)] : []
   })
+}
+
+function accepted(part: Part, key: string, spec: SizeSpec, { value, tolerance }: Order['sizes'][string]): Acceptance {
+  const size = part.sizes[key]
+  const base = { key, label: spec.label, unit: spec.unit, ordered: value, tolerance }
+  if (!isPartHere(part)) return { ...base, verdict: 'not here yet' }
+  if (!size || !isMeasured(size.known)) return { ...base, verdict: 'not measured' }
+  const off = Math.abs(size.value - value)
+  const verdict = off + size.doubt <= tolerance + HAIR ? 'pass' : off - size.doubt > tolerance ? 'fail' : 'too close to tell'
+  return { ...base, came: size.value, verdict }
 }

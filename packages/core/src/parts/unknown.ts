@@ -4,9 +4,11 @@ import { isNaught, type TraitSpec } from './kind'
 import { KINDS } from './kinds/index'
 import type { Part } from './part'
 
-/** Its sizes as entered, but for those it has none of. */
-export const ownSizes = (part: Part): [string, Size][] =>
-  Object.entries(part.sizes).filter(([size]) => !isNaught(KINDS[part.kind], part.traits, size))
+/** Its sizes as entered, but for those it has none of, in the order such parts are asked for them. */
+export const ownSizes = ({ kind, traits, sizes }: Pick<Part, 'kind' | 'traits' | 'sizes'>): [string, Size][] =>
+  Object.keys(KINDS[kind].sizes).flatMap((size): [string, Size][] =>
+    sizes[size] && !isNaught(KINDS[kind], traits, size) ? [[size, sizes[size]]] : [],
+  )
 
 /** Sizes of a part that nobody knows: only assumed, at odds with another, or not said though every such part has one. What is optional and left out is not there. */
 export const unknownSizes = (part: Part): string[] =>

@@ -66,7 +66,7 @@ export function partDrawing(build: Build, slot: Slot): Drawing {
     marks.push(...placed)
     box = boundsOf(marks)
   }
-  const electric = Object.entries(part.sizes).flatMap(([key, s]) => {
+  const electric = ownSizes(part).flatMap(([key, s]) => {
     const spec = KINDS[part.kind].sizes[key]
     // Of what it wants outside itself its own picture says nothing.
     return spec && key !== 'load' && /^(ohm|farad|henry)$/.test(spec.unit) ? [printValue(s.value, spec.unit)] : []

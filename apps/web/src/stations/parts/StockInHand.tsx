@@ -1,4 +1,16 @@
-import { asChosen, choosePart, freeOf, KINDS, knownWord, leadWords, printValue, SLOTS, type Slot, type StockItem } from '@snug/core'
+import {
+  asChosen,
+  choosePart,
+  freeOf,
+  KINDS,
+  knownWord,
+  leadWords,
+  ownSizes,
+  printValue,
+  SLOTS,
+  type Slot,
+  type StockItem,
+} from '@snug/core'
 import { useState } from 'react'
 import { useWhere } from '../../app/where'
 import { useShallow } from 'zustand/react/shallow'
@@ -120,7 +132,7 @@ export function StockInHand({ item }: { item: StockItem }) {
       <h3 className="mt-3 text-[18px]">Sizes</h3>
       <table aria-label="Sizes" className="w-full text-[14.5px]">
         <tbody>
-          {Object.entries(part.sizes).map(([key, s]) => (
+          {ownSizes(part).map(([key, s]) => (
             <tr key={key} className="border-t border-hairline">
               <th scope="row" className="py-1 text-left font-normal">
                 {KINDS[part.kind].sizes[key]?.label ?? key}

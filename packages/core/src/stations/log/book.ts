@@ -7,6 +7,7 @@ import { backView, frontView } from '../../instrument/longView'
 import { notesOf, tuningOf } from '../../instrument/tunings'
 import type { LogEntry } from '../../log/entry'
 import { SLOT_NAMES, slotSpec } from '../../parts/slots'
+import { ownSizes } from '../../parts/unknown'
 import { isMeasured } from '../../quantity/size'
 import { sayDay } from '../../quantity/days'
 import type { Results } from '../list'
@@ -72,7 +73,7 @@ export function buildBook(build: Build, results: Results, entries: readonly LogE
         table(
           ['part', 'size', 'value', 'by'],
           parts.flatMap(([slot, p]) =>
-            Object.entries(p.sizes)
+            ownSizes(p)
               .filter(([, s]) => isMeasured(s.known))
               .map(([size, s]) => {
                 const spec = specAt({ slot, size })
