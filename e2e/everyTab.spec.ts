@@ -1,5 +1,5 @@
 import { byDayAndByNight, withAxe } from './checks/axe'
-import { outOfReach } from './checks/reach'
+import { outOfReach, pastItsWindow } from './checks/reach'
 import { unlikeSeen, unnamed } from './checks/spoken'
 import { foreignInks, pickedUnseen } from './checks/systemColours'
 import { PLACES, throughTabs } from './places'
@@ -23,6 +23,7 @@ for (const station of Object.keys(PLACES))
     await withAxe(page)
     await throughTabs(page, station, async (tab) => {
       expect.soft(await unnamed(page), tab).toEqual([])
+      expect.soft(await pastItsWindow(page), tab).toEqual([])
       expect.soft(await page.locator('body').innerText(), tab).not.toMatch(/NaN|undefined|Infinity|\[object/)
       await byDayAndByNight(page, tab)
       await page.emulateMedia({ forcedColors: 'active' })
@@ -31,6 +32,7 @@ for (const station of Object.keys(PLACES))
       await page.emulateMedia({ forcedColors: 'none' })
       for (const [where, size] of Object.entries(WINDOWS)) {
         await page.setViewportSize(size)
+        expect.soft(await pastItsWindow(page), `${tab} ${where}`).toEqual([])
         expect.soft(await outOfReach(page), `${tab} ${where}`).toEqual([])
       }
       await page.setViewportSize(FULL)

@@ -170,4 +170,12 @@ test('what is gone by being pressed leaves the focus to what is nearest', async 
   await pressed('Rub it out')
   await expect(hand.getByText(/^On paper:/)).toHaveCount(0)
   await expect(hand.locator(':focus')).toHaveCount(1)
+  // Nothing is left to be taken back: the button is out of use and stays so.
+  const undo = page.getByRole('button', { name: 'Undo (Ctrl+Z)' })
+  await undo.focus()
+  await expect(async () => {
+    if (await undo.isEnabled()) await page.keyboard.press('Enter')
+    await expect(undo).toBeDisabled({ timeout: 500 })
+  }).toPass()
+  await expect(page.getByRole('button', { name: 'Redo (Ctrl+Shift+Z)' })).toBeFocused()
 })

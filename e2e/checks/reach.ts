@@ -1,10 +1,17 @@
 import type { Page } from '@playwright/test'
 
-/** What is to be pressed or typed in, and cannot be brought before the finger; and whether the page is wider than its window. */
+/** Lists move inside the page; where the page itself is larger than its window it is pushed away under the hand. */
+export const pastItsWindow = (page: Page) =>
+  page.evaluate(() => {
+    const { scrollWidth, scrollHeight } = document.documentElement
+    const bad = scrollWidth > innerWidth ? [`the page is ${scrollWidth} wide`] : []
+    return scrollHeight > innerHeight ? [...bad, `the page is ${scrollHeight} high`] : bad
+  })
+
+/** What is to be pressed or typed in, and cannot be brought before the finger. */
 export const outOfReach = (page: Page) =>
   page.evaluate(() => {
     const bad: string[] = []
-    if (document.documentElement.scrollWidth > innerWidth) bad.push(`the page is ${document.documentElement.scrollWidth} wide`)
     const within = (x: number, most: number) => Math.min(Math.max(x, 1), most - 1)
     for (const e of document.querySelectorAll<HTMLInputElement>('button, a[href], input, select, textarea, [role=slider]')) {
       const style = getComputedStyle(e)

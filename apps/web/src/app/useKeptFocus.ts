@@ -5,6 +5,9 @@ const within = (e: Element) => [...e.querySelectorAll<HTMLElement>(CAN_TAKE)]
 /** What is folded away takes none. */
 const takes = (e: HTMLElement) => !e.matches(':disabled, [tabindex="-1"]') && e.checkVisibility({ visibilityProperty: true })
 
+/** So long a button may be out of use while its work runs; what is out longer has nothing left to do, ms. [ours] */
+const WORKING = 1500
+
 /** What has the focus, what it lies in from the inside out, and the how-manyth it is in its region. */
 interface Held {
   it: HTMLElement
@@ -17,7 +20,7 @@ interface Held {
 function heldBy(it: HTMLElement): Held {
   const lies: HTMLElement[] = []
   for (let e = it.parentElement; e && e !== document.body; e = e.parentElement) lies.push(e)
-  const region = lies.find((e) => e.matches('section'))
+  const region = lies.find((e) => e.matches('section, header'))
   return { it, lies, region, nth: region ? within(region).indexOf(it) : 0, wasOut: false }
 }
 
@@ -45,16 +48,23 @@ export function useKeptFocus(): void {
     let held: Held | undefined
     let byKey = false
     let down = false
+    let waiting: ReturnType<typeof setTimeout> | undefined
+    const lost = () => !down && document.activeElement === document.body && document.hasFocus() && !document.querySelector('[role=dialog]')
     const note = ({ target }: FocusEvent) => {
       held = target instanceof HTMLElement && !target.closest('[role=dialog]') ? heldBy(target) : undefined
     }
     const look = () => {
       if (!held || !byKey) return
       if (held.it.matches(':disabled')) held.wasOut = true
-      if (down || document.activeElement !== document.body || !document.hasFocus() || document.querySelector('[role=dialog]')) return
+      if (!lost()) return
       // One that was out of use while its work ran has it back afterwards.
       if (!held.it.isConnected) nearest(held)?.focus()
       else if (held.wasOut && !held.it.matches(':disabled')) held.it.focus()
+      else if (held.wasOut) waiting ??= setTimeout(leave, WORKING)
+    }
+    const leave = () => {
+      waiting = undefined
+      if (held?.it.matches(':disabled') && byKey && lost()) nearest(held)?.focus()
     }
     // While a key is down it would press what it has just been led to.
     const key = () => {
@@ -78,6 +88,7 @@ export function useKeptFocus(): void {
     window.addEventListener('blur', up)
     return () => {
       watch.disconnect()
+      clearTimeout(waiting)
       document.removeEventListener('focusin', note)
       document.removeEventListener('keydown', key, true)
       document.removeEventListener('keyup', up)

@@ -7,6 +7,7 @@ import { useSize } from '../drawing/useSize'
 import { useOpenBuild } from '../state/buildStore'
 import { usePrefs } from '../state/prefs'
 import { spread } from './spread'
+import { DIGIT, numberSpots } from './numbers'
 import { ticks } from './ticks'
 import { acrossIn, useLongView } from './useLongView'
 import { Tool } from './LongViewTools'
@@ -37,6 +38,8 @@ interface Props {
 }
 
 const RULE = 26
+/** Round what is picked, px. */
+const RING = 15.5
 
 /** The build's instrument in true proportion, computed from its sizes, with a rule from the nut. */
 export function LongView({ build: other, pins = [], overlay = [], paint, selected, onPick, fromSide = false }: Props) {
@@ -87,8 +90,20 @@ export function LongView({ build: other, pins = [], overlay = [], paint, selecte
       places,
       ordered.map((p) => (p.minor ? 6.5 : 11)),
     )
-    return ordered.map((pin, i) => ({ pin, p: apart[i]! }))
-  }, [pins, project, build, view, width, h])
+    return ordered.map((pin, i) => ({ pin, p: apart[i]!, small: (pin.minor ?? false) && selected !== pin.id }))
+  }, [pins, project, build, view, width, h, selected])
+  const numbers = useMemo(
+    () =>
+      numberSpots(
+        laid.map(({ pin, p, small }) => ({
+          at: p,
+          r: selected === pin.id ? RING : small ? 6.5 : 11,
+          number: small ? undefined : pin.number,
+        })),
+        { width, height: h },
+      ),
+    [laid, selected, width, h],
+  )
   const press = (thing: string | undefined) => thing && onPick?.(thing)
   const face = view === 'front' ? 'from the front' : view === 'back' ? 'from the back' : 'from the side'
   return (
@@ -119,8 +134,8 @@ export function LongView({ build: other, pins = [], overlay = [], paint, selecte
               ))}
             </g>
             <Centre project={v.project} width={width} />
-            {laid.map(({ pin, p }) => {
-              const small = pin.minor && selected !== pin.id
+            {laid.map(({ pin, p, small }, i) => {
+              const spot = numbers[i]
               return (
                 <g
                   key={pin.id}
@@ -130,12 +145,13 @@ export function LongView({ build: other, pins = [], overlay = [], paint, selecte
                   data-pin={pin.id}
                 >
                   <title>{pin.label}</title>
-                  {selected === pin.id && <circle r="15.5" fill="none" stroke="var(--violet)" strokeWidth="2" />}
+                  {selected === pin.id && <circle r={RING} fill="none" stroke="var(--violet)" strokeWidth="2" />}
                   {pin.shape}
-                  {pin.number !== undefined && !small && (
+                  {spot && (
                     <text
-                      x="14"
-                      y="1"
+                      x={spot.x}
+                      y={spot.y}
+                      textAnchor={spot.anchor}
                       className="mk-figure"
                       style={{ fontSize: 11 }}
                       dominantBaseline="middle"
@@ -163,7 +179,7 @@ export function LongView({ build: other, pins = [], overlay = [], paint, selecte
                       stroke="var(--ink)"
                       strokeWidth={t.weight === 2 ? 1 : 0.7}
                     />
-                    {t.label && (
+                    {t.label && x + 3 + t.label.length * DIGIT <= width && (
                       <text x={x + 3} y={19} className="mk-figure" style={{ fontSize: 11 }}>
                         {t.label}
                       </text>

@@ -82,8 +82,13 @@ interface Layer {
   role: Role
 }
 
-/** A screw through a stack of layers from the top down; the tip and what stays beyond it. */
-/** @param more what else is to be said of it in numbers */
+/** Room for the layers' names beside them, in the drawing's mm. [ours] */
+const NAMES = 34
+
+/**
+ * A screw through a stack of layers from the top down; the tip and what stays beyond it.
+ * @param more what else is to be said of it in numbers
+ */
 export function screwStack(
   title: string,
   layers: readonly Layer[],
@@ -96,7 +101,8 @@ export function screwStack(
   let y = 0
   for (const l of layers) {
     marks.push({ mark: 'area', role: l.role, points: rectangle(-half, y, half, y + l.thickness) })
-    if (l.thickness > 2) marks.push({ mark: 'label', at: pt(-half + 1, y + l.thickness / 2 + 1), text: l.label, anchor: 'start' })
+    // Beside the stack: inside it the screw would run through the words, and no ink is read on every wood.
+    if (l.thickness > 2) marks.push({ mark: 'label', at: pt(-half - 2, y + l.thickness / 2), text: l.label, anchor: 'end' })
     if (!l.goesOn) {
       marks.push({ mark: 'dimension', from: pt(half + 6, y), to: pt(half + 6, y + l.thickness), text: printMm(l.thickness, 1) })
       numbers.push({ label: l.label, value: `${printMm(l.thickness, 1)} mm` })
@@ -118,7 +124,7 @@ export function screwStack(
       pt(-t, 0),
     ],
   })
-  marks.push({ mark: 'dimension', from: pt(-half - 6, 0), to: pt(-half - 6, screw.length), text: printMm(screw.length, 1), emphasis: true })
+  marks.push({ mark: 'dimension', from: pt(-half / 2, 0), to: pt(-half / 2, screw.length), text: printMm(screw.length, 1), emphasis: true })
   const goesOn = layers.at(-1)?.goesOn
   if (screw.length < y && !goesOn)
     marks.push({ mark: 'dimension', from: pt(8, screw.length), to: pt(8, y), text: printMm(y - screw.length, 1) })
@@ -129,7 +135,7 @@ export function screwStack(
       label: screw.length > y ? 'Out beyond the last' : 'Left beyond the tip',
       value: `${printMm(Math.abs(y - screw.length), 1)} mm`,
     })
-  return framed(title, 'true proportion', marks, [...numbers, ...more])
+  return framed(title, 'true proportion', marks, [...numbers, ...more], 0.1, [pt(-half - NAMES, 0)])
 }
 
 interface Framed {

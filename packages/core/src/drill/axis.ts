@@ -157,7 +157,7 @@ function axisDrawing(off: number, pocket: number, bridge: number, wide: number, 
     { mark: 'dimension', from: pt(bridge, 0), to: pt(bridge, beside(bridge)), text: printMm(Math.abs(off), 1), emphasis: true },
     { mark: 'label', at: pt(bridge + 8, -half - 14), text: 'treble side', anchor: 'middle' },
     { mark: 'label', at: pt(bridge + 8, half + 20), text: 'bass side', anchor: 'middle' },
-    ...(pocket ? [{ mark: 'label', at: pt(pocket / 2, 4), text: 'pocket', anchor: 'middle' } as const] : []),
+    ...(pocket ? [{ mark: 'label', at: pt(pocket + 8, half - 8), text: 'pocket', anchor: 'start' } as const] : []),
   ]
   return framed('The neck’s axis over the body', `sideways ×${TIMES}${pocket ? ' · hatched: what is eased' : ''}`, marks, [
     { label: 'Beside the bridge’s middle', value: `${printMm(Math.abs(off))} mm to the ${off > 0 ? 'bass' : 'treble'} side` },
