@@ -6,8 +6,8 @@ import { MarkShape, pickedThing } from '../drawing/MarkShape'
 import { useSize } from '../drawing/useSize'
 import { useOpenBuild } from '../state/buildStore'
 import { usePrefs } from '../state/prefs'
-import { spread } from './spread'
-import { DIGIT, numberSpots } from './numbers'
+import { layPegs } from './layPegs'
+import { DIGIT, numberSpots, type Peg } from './numbers'
 import { ticks } from './ticks'
 import { acrossIn, useLongView } from './useLongView'
 import { Tool } from './LongViewTools'
@@ -38,7 +38,9 @@ interface Props {
 }
 
 const RULE = 26
-/** Round what is picked, px. */
+/** Half as wide as a peg, one that needs nobody, and the ring round what is picked, px. */
+const PEG = 11
+const SMALL = 6.5
 const RING = 15.5
 
 /** The build's instrument in true proportion, computed from its sizes, with a rule from the nut. */
@@ -86,24 +88,18 @@ export function LongView({ build: other, pins = [], overlay = [], paint, selecte
       const p = project({ x: pin.at.x, y: acrossIn(build, view, pin.at.y) })
       return { x: Math.min(width - 26, Math.max(12, p.x)), y: Math.min(h - 14, Math.max(14, p.y)) }
     })
-    const apart = spread(
-      places,
-      ordered.map((p) => (p.minor ? 6.5 : 11)),
-    )
-    return ordered.map((pin, i) => ({ pin, p: apart[i]!, small: (pin.minor ?? false) && selected !== pin.id }))
-  }, [pins, project, build, view, width, h, selected])
-  const numbers = useMemo(
-    () =>
-      numberSpots(
-        laid.map(({ pin, p, small }) => ({
-          at: p,
-          r: selected === pin.id ? RING : small ? 6.5 : 11,
-          number: small ? undefined : pin.number,
-        })),
-        { width, height: h },
-      ),
-    [laid, selected, width, h],
-  )
+    const pegs = ordered.map((pin, i): Peg => ({ at: places[i]!, r: pin.minor ? SMALL : PEG, number: pin.minor ? undefined : pin.number }))
+    const apart = layPegs(pegs, { width, height: h })
+    return ordered.map((pin, i) => ({ pin, p: apart[i]! }))
+  }, [pins, project, build, view, width, h])
+  const isSmall = (pin: Pin) => (pin.minor ?? false) && selected !== pin.id
+  const numbers = useMemo(() => {
+    const pegs = laid.map(({ pin, p }): Peg => {
+      const picked = selected === pin.id
+      return { at: p, r: picked ? RING : pin.minor ? SMALL : PEG, number: pin.minor && !picked ? undefined : pin.number }
+    })
+    return numberSpots(pegs, { width, height: h })
+  }, [laid, selected, width, h])
   const press = (thing: string | undefined) => thing && onPick?.(thing)
   const face = view === 'front' ? 'from the front' : view === 'back' ? 'from the back' : 'from the side'
   return (
@@ -134,7 +130,8 @@ export function LongView({ build: other, pins = [], overlay = [], paint, selecte
               ))}
             </g>
             <Centre project={v.project} width={width} />
-            {laid.map(({ pin, p, small }, i) => {
+            {laid.map(({ pin, p }, i) => {
+              const small = isSmall(pin)
               const spot = numbers[i]
               return (
                 <g

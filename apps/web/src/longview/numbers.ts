@@ -8,27 +8,39 @@ export interface Peg {
 }
 
 /** Where a number stands, from its peg's middle, px. */
-export interface Spot {
+interface Spot {
   x: number
   y: number
   anchor: 'start' | 'middle' | 'end'
 }
 
-/** Beside it first, as people read; over, under and between where something lies there. */
-const spotsOf = (r: number): readonly Spot[] => [
-  { x: r + 3, y: 1, anchor: 'start' },
-  { x: -r - 3, y: 1, anchor: 'end' },
-  { x: 0, y: -r - 6, anchor: 'middle' },
-  { x: 0, y: r + 8, anchor: 'middle' },
-  { x: r - 2, y: -r - 2, anchor: 'start' },
-  { x: r - 2, y: r + 4, anchor: 'start' },
-  { x: 2 - r, y: -r - 2, anchor: 'end' },
-  { x: 2 - r, y: r + 4, anchor: 'end' },
-]
+export interface PlacedNumber extends Spot {
+  /** It lies on no peg and on no other number. */
+  clear: boolean
+}
+
+/** Beside it first, as people read; then on its other side, over and under it, and between these. */
+const spotsOf = (r: number): readonly Spot[] => {
+  const round = (deg: number, anchor: Spot['anchor'], off: number): Spot => ({
+    x: (r + off) * Math.cos((deg / 180) * Math.PI),
+    y: 1 - (r + off) * Math.sin((deg / 180) * Math.PI),
+    anchor,
+  })
+  return [
+    round(0, 'start', 3),
+    round(180, 'end', 3),
+    round(90, 'middle', 7),
+    round(270, 'middle', 7),
+    ...[30, -30, 55, -55].flatMap((deg) => [round(deg, 'start', 3), round(180 - deg, 'end', 3)]),
+    ...[75, 105, 255, 285].map((deg) => round(deg, 'middle', 7)),
+  ]
+}
 
 /** Wide of the figures' face at 11 px. */
 export const DIGIT = 6.7
 const HIGH = 10
+/** Times each may give way. [ours] */
+const ROUNDS = 3
 
 interface Patch {
   left: number
@@ -37,7 +49,7 @@ interface Patch {
   bottom: number
 }
 
-export function patchOf({ at, number = 0 }: Peg, { x, y, anchor }: Spot): Patch {
+function patchOf({ at, number = 0 }: Peg, { x, y, anchor }: Spot): Patch {
   const wide = String(number).length * DIGIT
   const left = at.x + x - { start: 0, middle: wide / 2, end: wide }[anchor]
   return { left, right: left + wide, top: at.y + y - HIGH / 2, bottom: at.y + y + HIGH / 2 }
@@ -46,29 +58,35 @@ export function patchOf({ at, number = 0 }: Peg, { x, y, anchor }: Spot): Patch 
 const within = (low: number, v: number, high: number) => Math.max(low, Math.min(v, high))
 
 /** Does the patch come onto the disc? */
-export const meetsPeg = (p: Patch, { at, r }: Peg): boolean =>
+const meetsPeg = (p: Patch, { at, r }: Peg): boolean =>
   Math.hypot(within(p.left, at.x, p.right) - at.x, within(p.top, at.y, p.bottom) - at.y) < r
 
-export const meets = (a: Patch, b: Patch): boolean => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom
+const meets = (a: Patch, b: Patch): boolean => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom
 
 /**
  * Where each numbered peg's number stands, so that it lies on no peg and on no other number; where nothing round it is free, over what is
  * least in the way.
  * @param sheet size of the page they lie on, px: no number leaves it while another place is free
  */
-export function numberSpots(pegs: readonly Peg[], sheet: { width: number; height: number }): (Spot | undefined)[] {
-  const taken: Patch[] = []
-  return pegs.map((peg, i) => {
-    if (peg.number === undefined) return undefined
-    const inTheWay = (spot: Spot): number => {
-      const patch = patchOf(peg, spot)
-      const out = patch.left < 0 || patch.right > sheet.width || patch.top < 0 || patch.bottom > sheet.height
-      return (
-        pegs.filter((other, j) => j !== i && meetsPeg(patch, other)).length + taken.filter((t) => meets(patch, t)).length + (out ? 4 : 0)
-      )
-    }
-    const best = spotsOf(peg.r).reduce((a, b) => (inTheWay(b) < inTheWay(a) ? b : a))
-    taken.push(patchOf(peg, best))
-    return best
-  })
+export function numberSpots(pegs: readonly Peg[], sheet: { width: number; height: number }): (PlacedNumber | undefined)[] {
+  const spots = pegs.map((peg) => (peg.number === undefined ? undefined : spotsOf(peg.r)[0]!))
+  const patches = pegs.map((peg, i) => spots[i] && patchOf(peg, spots[i]))
+  const inTheWay = (patch: Patch, i: number): number => {
+    const out = patch.left < 0 || patch.right > sheet.width || patch.top < 0 || patch.bottom > sheet.height
+    const onPegs = pegs.filter((other, j) => j !== i && meetsPeg(patch, other)).length
+    return onPegs * 2 + patches.filter((other, j) => j !== i && other && meets(patch, other)).length + (out ? 8 : 0)
+  }
+  // One that gives way makes room for another.
+  for (let round = 0; round < ROUNDS; round++)
+    pegs.forEach((peg, i) => {
+      if (!patches[i] || !inTheWay(patches[i], i)) return
+      const tried = spotsOf(peg.r).map((spot) => {
+        const patch = patchOf(peg, spot)
+        return { spot, patch, much: inTheWay(patch, i) }
+      })
+      const least = tried.reduce((a, b) => (b.much < a.much ? b : a))
+      spots[i] = least.spot
+      patches[i] = least.patch
+    })
+  return spots.map((spot, i) => spot && { ...spot, clear: !inTheWay(patches[i]!, i) })
 }
