@@ -6,7 +6,7 @@ export default defineConfig({
   globalSetup: './emptyFolder.ts',
   testMatch: 'screenshots.ts',
   workers: 1,
-  timeout: 120_000,
+  timeout: 300_000,
   reporter: 'list',
   use: { viewport: { width: 1280, height: 800 }, launchOptions: LAUNCH },
 })

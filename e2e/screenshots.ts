@@ -23,8 +23,15 @@ test('pictures of the main views', async ({ page }) => {
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     await page.waitForLoadState('networkidle')
     await page.evaluate(() => document.fonts.ready)
-    await page.waitForTimeout(600)
-    await page.screenshot({ path: join(folder, `${file}.png`) })
+    // Curves come when the worker has them, charts when their code is read: until nothing changes any more.
+    let before: Buffer | undefined
+    await expect(async () => {
+      await page.waitForTimeout(1500)
+      const now = await page.screenshot({ path: join(folder, `${file}.png`) })
+      const still = before?.equals(now)
+      before = now
+      expect(still).toBe(true)
+    }).toPass()
   }
   for (const [file, path] of VIEWS) await shoot(file, path)
   // An instrument read once: turns of its screws, what it would hit, what a pitch says, where its vibrato rests.

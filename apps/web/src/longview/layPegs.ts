@@ -1,12 +1,10 @@
 import type { Point } from '@snug/core'
-import { numberSpots, type Peg } from './numbers'
+import { numberSpots, within, type Peg } from './numbers'
 import { spread } from './spread'
 
 /** So often what is crowded is given more room, so much each time, px. [ours] */
 const ROUNDS = 10
 const MORE = 3
-
-const within = (low: number, v: number, high: number) => Math.max(low, Math.min(v, high))
 
 /**
  * Where pegs lie so that they part from each other and each number has a place beside its own: only those whose number would lie on something

@@ -55,7 +55,7 @@ function patchOf({ at, number = 0 }: Peg, { x, y, anchor }: Spot): Patch {
   return { left, right: left + wide, top: at.y + y - HIGH / 2, bottom: at.y + y + HIGH / 2 }
 }
 
-const within = (low: number, v: number, high: number) => Math.max(low, Math.min(v, high))
+export const within = (low: number, v: number, high: number) => Math.max(low, Math.min(v, high))
 
 /** Does the patch come onto the disc? */
 const meetsPeg = (p: Patch, { at, r }: Peg): boolean =>

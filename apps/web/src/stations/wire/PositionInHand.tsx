@@ -1,4 +1,4 @@
-import { expectedNoise, isVague, signalPath, type Harness, type Setting, type WirePosition } from '@snug/core'
+import { capital, expectedNoise, isVague, signalPath, type Harness, type Setting, type WirePosition } from '@snug/core'
 import { useMemo, useState } from 'react'
 import { Caution } from '../../ui/Caution'
 import type { PositionCurve } from '../../workers/positionCurve'
@@ -67,7 +67,8 @@ export function PositionInHand({
               dB; {topology.humWords}.
             </>
           ) : (
-            <>No peak in this setting; {topology.humWords}.</>
+            // Before the curves are there nothing is known of a peak.
+            capital(`${curve ? 'no peak in this setting; ' : ''}${topology.humWords}.`)
           )}
           {isVague(position.reading) && <span className="text-cant"> So it is with such pickups as a rule; nobody has read these.</span>}
         </p>

@@ -7,6 +7,7 @@ import { useBuild } from '../../state/buildStore'
 import { useKnobs } from '../../state/knobs'
 import { inHand, layOut, loupe, show } from '../../testing/bench'
 import { server } from '../../testing/localApi'
+import { circuitWorker } from '../../workers/compute'
 import WireStation from './WireStation'
 
 vi.mock('../../workers/compute', () => import('../../testing/localCompute'))
@@ -46,6 +47,14 @@ describe('Wire', () => {
     await userEvent.click(within(positions()[2]!).getByRole('button'))
     await waitFor(() => expect(inHand().getByRole('heading', { level: 2 }).textContent).toMatch(/^Position 3:/))
     expect(loupe().getByRole('img')).toBeTruthy()
+  })
+  it('before its curve is there nothing is said of a peak', () => {
+    const waits = vi.spyOn(circuitWorker(), 'responses').mockReturnValue(Promise.resolve())
+    layOut()
+    show(<WireStation />, 'wire')
+    expect(inHand().getByText(/^Hum cancelled/)).toBeTruthy()
+    expect(inHand().queryByText(/[Pp]eak/)).toBeNull()
+    waits.mockRestore()
   })
   it('a reading inside its band is good; a fifth off is told with where to look', async () => {
     layOut()

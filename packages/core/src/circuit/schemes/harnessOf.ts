@@ -145,7 +145,7 @@ export function harnessOf(build: Build): SchemeResult {
 
 function unfit(build: Build, recipe: Recipe | undefined): string {
   if (recipe && build.circuit.scheme !== BY_PARTS)
-    return `“${recipe.label}” was chosen, and ${offersOf(build).find((o) => o.recipe === recipe)?.lacks ?? 'it does not fit'}. Choose another wiring below, or another part.`
+    return `“${recipe.label}” was chosen, and ${offersOf(build).find((o) => o.recipe === recipe)?.lacks ?? 'it does not fit'}. Choose another wiring under Wiring, or another part under Parts.`
   const count = pickupsOf(build).length
   const contacts = traitAt(build, 'switch', 'contacts')
   const named = isSwitchName(contacts) ? ` (${SWITCHES[contacts].label})` : ''
