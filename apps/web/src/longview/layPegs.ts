@@ -3,8 +3,8 @@ import { numberSpots, within, type Peg } from './numbers'
 import { spread } from './spread'
 
 /** So often what is crowded is given more room, so much each time, px. [ours] */
-const ROUNDS = 10
-const MORE = 3
+const ROUNDS = 6
+const MORE = 5
 
 /**
  * Where pegs lie so that they part from each other and each number has a place beside its own: only those whose number would lie on something

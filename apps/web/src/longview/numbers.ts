@@ -21,12 +21,14 @@ export interface PlacedNumber extends Spot {
 
 /** Beside it first, as people read; then on its other side, over and under it, and between these. */
 const spotsOf = (r: number): readonly Spot[] => {
+  const known = SPOTS.get(r)
+  if (known) return known
   const round = (deg: number, anchor: Spot['anchor'], off: number): Spot => ({
     x: (r + off) * Math.cos((deg / 180) * Math.PI),
     y: 1 - (r + off) * Math.sin((deg / 180) * Math.PI),
     anchor,
   })
-  return [
+  const spots = [
     round(0, 'start', 3),
     round(180, 'end', 3),
     round(90, 'middle', 7),
@@ -34,11 +36,17 @@ const spotsOf = (r: number): readonly Spot[] => {
     ...[30, -30, 55, -55].flatMap((deg) => [round(deg, 'start', 3), round(180 - deg, 'end', 3)]),
     ...[75, 105, 255, 285].map((deg) => round(deg, 'middle', 7)),
   ]
+  SPOTS.set(r, spots)
+  return spots
 }
+/** Pegs come in a few sizes, and are laid anew at every turn of the wheel. */
+const SPOTS = new Map<number, readonly Spot[]>()
 
 /** Wide of the figures' face at 11 px. */
 export const DIGIT = 6.7
 const HIGH = 10
+/** Two numbers on either side of two rings meet no further off than this, px. */
+const REACH = 80
 /** Times each may give way. [ours] */
 const ROUNDS = 3
 
@@ -59,7 +67,7 @@ export const within = (low: number, v: number, high: number) => Math.max(low, Ma
 
 /** Does the patch come onto the disc? */
 const meetsPeg = (p: Patch, { at, r }: Peg): boolean =>
-  Math.hypot(within(p.left, at.x, p.right) - at.x, within(p.top, at.y, p.bottom) - at.y) < r
+  (within(p.left, at.x, p.right) - at.x) ** 2 + (within(p.top, at.y, p.bottom) - at.y) ** 2 < r * r
 
 const meets = (a: Patch, b: Patch): boolean => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom
 
@@ -71,22 +79,34 @@ const meets = (a: Patch, b: Patch): boolean => a.left < b.right && b.left < a.ri
 export function numberSpots(pegs: readonly Peg[], sheet: { width: number; height: number }): (PlacedNumber | undefined)[] {
   const spots = pegs.map((peg) => (peg.number === undefined ? undefined : spotsOf(peg.r)[0]!))
   const patches = pegs.map((peg, i) => spots[i] && patchOf(peg, spots[i]))
+  // What lies further off than a number reaches is never in its way.
+  const near = pegs.map((peg, i) =>
+    peg.number === undefined
+      ? []
+      : pegs.flatMap(({ at }, j) => (j !== i && Math.abs(at.x - peg.at.x) < REACH && Math.abs(at.y - peg.at.y) < REACH ? [j] : [])),
+  )
   const inTheWay = (patch: Patch, i: number): number => {
-    const out = patch.left < 0 || patch.right > sheet.width || patch.top < 0 || patch.bottom > sheet.height
-    const onPegs = pegs.filter((other, j) => j !== i && meetsPeg(patch, other)).length
-    return onPegs * 2 + patches.filter((other, j) => j !== i && other && meets(patch, other)).length + (out ? 8 : 0)
+    let much = patch.left < 0 || patch.right > sheet.width || patch.top < 0 || patch.bottom > sheet.height ? 8 : 0
+    for (const j of near[i]!) {
+      if (meetsPeg(patch, pegs[j]!)) much += 2
+      if (patches[j] && meets(patch, patches[j])) much += 1
+    }
+    return much
   }
   // One that gives way makes room for another.
   for (let round = 0; round < ROUNDS; round++)
     pegs.forEach((peg, i) => {
       if (!patches[i] || !inTheWay(patches[i], i)) return
-      const tried = spotsOf(peg.r).map((spot) => {
+      let least = Infinity
+      for (const spot of spotsOf(peg.r)) {
         const patch = patchOf(peg, spot)
-        return { spot, patch, much: inTheWay(patch, i) }
-      })
-      const least = tried.reduce((a, b) => (b.much < a.much ? b : a))
-      spots[i] = least.spot
-      patches[i] = least.patch
+        const much = inTheWay(patch, i)
+        if (much >= least) continue
+        least = much
+        spots[i] = spot
+        patches[i] = patch
+        if (!much) break
+      }
     })
   return spots.map((spot, i) => spot && { ...spot, clear: !inTheWay(patches[i]!, i) })
 }

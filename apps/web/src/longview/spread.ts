@@ -18,9 +18,9 @@ export function spread(places: readonly Point[], radii: readonly number[]): Poin
         // Two on the same spot part sideways, in an order that never changes.
         const dx = b.x - a.x || 0.01 * (j - i)
         const dy = b.y - a.y
-        const gap = Math.hypot(dx, dy)
         const want = radii[i]! + radii[j]!
-        if (gap >= want) continue
+        if (dx * dx + dy * dy >= want * want) continue
+        const gap = Math.hypot(dx, dy)
         const push = (want - gap) / 2 / gap
         a.x -= dx * push
         a.y -= dy * push
